@@ -1,0 +1,43 @@
+/** Allergen families and the ingredient words (INCI) that belong to them. Common practice; the label always wins. */
+export const ALLERGEN_IDS = ['bee', 'nuts', 'fragrance', 'lanolin', 'milk', 'gluten', 'soy', 'latex', 'salicylate', 'seaweed', 'papaya', 'daisy'] as const
+export type AllergenId = (typeof ALLERGEN_IDS)[number]
+
+export interface AllergenFamily { id: AllergenId, name: string, also: readonly string[], words: readonly string[] }
+
+const family = (id: AllergenId, name: string, also: readonly string[], words: readonly string[]): AllergenFamily => ({ id, name, also, words })
+const ROWS: AllergenFamily[] = [
+  family('bee', 'bee products', ['honey', 'propolis', 'beeswax', 'royal jelly', 'pollen'], ['mel', 'honey', 'propolis', 'cera alba', 'beeswax', 'royal jelly']),
+  family('nuts', 'nuts', ['almond', 'walnut', 'hazelnut', 'macadamia', 'shea'], ['prunus amygdalus', 'juglans', 'corylus', 'macadamia', 'butyrospermum']),
+  family('fragrance', 'fragrance', ['perfume', 'scent', 'essential oil'], ['parfum', 'limonene', 'linalool', 'geraniol', 'citral', 'lavandula']),
+  family('lanolin', 'lanolin', ['wool wax'], ['lanolin']),
+  family('milk', 'milk', ['casein', 'yoghurt', 'dairy'], ['lac', 'casein', 'whey', 'lactis proteinum']),
+  family('gluten', 'gluten', ['wheat', 'barley', 'oat'], ['triticum', 'hordeum', 'avena']),
+  family('soy', 'soy', ['soya'], ['glycine soja']),
+  family('latex', 'latex', ['rubber gloves'], ['latex']),
+  family('salicylate', 'aspirin and salicylates', ['aspirin', 'salicylic', 'willow'], ['salicyl', 'salix']),
+  family('seaweed', 'seaweed, iodine, shellfish', ['iodine', 'shellfish', 'algae'], ['fucus', 'laminaria', 'algae', 'chondrus', 'chitosan']),
+  family('papaya', 'papaya and pineapple', ['papain', 'bromelain', 'kiwi'], ['papain', 'carica papaya', 'bromelain']),
+  family('daisy', 'daisy family', ['chamomile', 'calendula', 'arnica', 'ragweed'], ['chamomilla', 'calendula', 'arnica']),
+]
+export const ALLERGENS = Object.freeze(Object.fromEntries(ROWS.map((r) => [r.id, r]))) as Readonly<Record<AllergenId, AllergenFamily>>
+
+/** Families that an ingredient list belongs to. Words match from the start of a word, case apart: "lac" is milk, "lactic acid" is not. */
+export function allergensIn(inci: readonly string[]): AllergenId[] {
+  const list = inci.map((s) => s.toLowerCase())
+  return ALLERGEN_IDS.filter((id) => ALLERGENS[id].words.some((w) => list.some((line) => matches(line, w))))
+}
+
+function matches(line: string, word: string): boolean {
+  const whole = word.length <= 4
+  return new RegExp(`(^|[^a-z])${word}${whole ? '([^a-z]|$)' : ''}`).test(line)
+}
+
+/** Which family a client's own word means, if we know it: "honey" → bee products. */
+export function allergenNamed(said: string): AllergenId | undefined {
+  const s = said.trim().toLowerCase()
+  if (s.length < 3) return undefined
+  return ALLERGEN_IDS.find((id) => {
+    const { name, also, words } = ALLERGENS[id]
+    return [name, ...also, ...words].some((w) => w.includes(s) || s.includes(w))
+  })
+}

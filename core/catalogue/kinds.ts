@@ -1,0 +1,66 @@
+/** The closed lists of words that rows of the catalogue use. */
+
+export const STAGE_IDS = [
+  'settle', 'eyesOff', 'surfaceCleanse', 'reading', 'deepCleanse', 'tone', 'warm', 'handExfoliation', 'machine', 'calm',
+  'massage', 'mask', 'afterMask', 'serum', 'eyes', 'moisturise', 'oil', 'sun', 'close',
+] as const
+export type StageId = (typeof STAGE_IDS)[number]
+
+export const FAMILY_IDS = [
+  'friction', 'enzyme', 'acid', 'abrasion', 'vacuum', 'needling', 'blade', 'heat', 'vapour', 'highFrequency', 'microcurrent',
+  'flash', 'massage', 'extraction', 'clay', 'cold', 'retinoid', 'eyeWork', 'leaveOnActive',
+] as const
+/** What a contraindication may stop. A technique may belong to several families. */
+export type FamilyId = (typeof FAMILY_IDS)[number]
+
+/** Families that take something off the skin's surface. */
+export const EXFOLIATING: readonly FamilyId[] = ['friction', 'enzyme', 'acid', 'abrasion', 'needling', 'blade']
+/** Families after which only calming products may follow. */
+export const STRONG: readonly FamilyId[] = ['abrasion', 'needling']
+
+export const FAMILY_NAMES: Readonly<Record<FamilyId, string>> = {
+  friction: 'grains and rubbing', enzyme: 'enzyme', acid: 'acids', abrasion: 'microdermabrasion', vacuum: 'vacuum', needling: 'needling',
+  blade: 'blade', heat: 'heat and steam', vapour: 'vapour', highFrequency: 'high frequency', microcurrent: 'microcurrent', flash: 'flashing lamp',
+  massage: 'massage', extraction: 'extraction', clay: 'drying clay', cold: 'cold', retinoid: 'retinoids', eyeWork: 'work near the eye',
+  leaveOnActive: 'active leave-ons',
+}
+
+export const PRODUCT_KINDS = [
+  'eyeRemover', 'milk', 'gelCleanser', 'cleansingOil', 'emulsifier', 'toner', 'mist', 'grainScrub', 'enzymeMask', 'settingClay',
+  'hydratingMask', 'massageOil', 'serum', 'eyeProduct', 'moisturiser', 'facialOil', 'sunProtection', 'lipCare',
+] as const
+export type ProductKind = (typeof PRODUCT_KINDS)[number]
+
+export const KIND_NAMES: Readonly<Record<ProductKind, string>> = {
+  eyeRemover: 'eye make-up remover', milk: 'cleansing milk', gelCleanser: 'gel wash', cleansingOil: 'cleansing oil', emulsifier: 'emulsifier',
+  toner: 'toner', mist: 'mist', grainScrub: 'grain scrub', enzymeMask: 'enzyme mask', settingClay: 'setting clay', hydratingMask: 'hydrating mask',
+  massageOil: 'massage oil', serum: 'serum', eyeProduct: 'eye product', moisturiser: 'moisturiser', facialOil: 'facial oil',
+  sunProtection: 'sun protection', lipCare: 'lip care',
+}
+
+export const DEVICE_KINDS = ['steamer', 'tipMachine', 'highFrequencyWand', 'towelCabinet'] as const
+export type DeviceKind = (typeof DEVICE_KINDS)[number]
+export const DEVICE_NAMES: Readonly<Record<DeviceKind, string>> = {
+  steamer: 'steamer', tipMachine: 'tip and vacuum machine', highFrequencyWand: 'high-frequency wand', towelCabinet: 'towel cabinet',
+}
+
+export const LICENCE_IDS = ['basic', 'machine', 'current', 'needling025', 'needling05'] as const
+export type LicenceId = (typeof LICENCE_IDS)[number]
+export const LICENCE_NAMES: Readonly<Record<LicenceId, string>> = {
+  basic: 'cleansing, masks, massage', machine: 'microdermabrasion and vacuum', current: 'high frequency and microcurrent',
+  needling025: 'needling to 0.25 mm', needling05: 'needling to 0.5 mm',
+}
+
+export const CONCERN_IDS = ['dehydration', 'congestion', 'shine', 'redness', 'dullness', 'firmness', 'rest'] as const
+/** What the client minds, in our words on the screen below. */
+export type ConcernId = (typeof CONCERN_IDS)[number]
+export const CONCERN_NAMES: Readonly<Record<ConcernId, string>> = {
+  dehydration: 'thirsty skin', congestion: 'clogged pores', shine: 'shine', redness: 'redness', dullness: 'dull, rough skin',
+  firmness: 'tired, slack look', rest: 'wants to rest',
+}
+
+/** How hard a rule stands. `stop` cannot be planned; `adapt` changes the plan; `advise` is said and may be passed over. */
+export type Strength = 'stop' | 'adapt' | 'advise'
+
+/** Where a row comes from: a published source, or what the trade commonly does. */
+export const COMMON_PRACTICE = 'common practice'

@@ -1,0 +1,65 @@
+import { FILMS, type Dispenser, type Product } from '../catalogue/products'
+import { areaOf, type FaceSize } from '../face/regions'
+import type { RegionId } from '../face/zones'
+import { grams, millilitres, type Grams, type Millilitres } from '../units'
+
+export interface Amount {
+  grams: Grams
+  millilitres: Millilitres
+  /** Whole measures as the hand takes them from this bottle. */
+  count: number
+  measure: Dispenser['kind']
+  words: string
+  /** What rounding to the hand does, in per cent of the exact amount. */
+  roundingPercent: number
+  costCents: number
+}
+
+const MEASURE_WORDS: Record<Dispenser['kind'], readonly [string, string]> = {
+  pump: ['pump', 'pumps'], drop: ['drop', 'drops'], scoop: ['scoop', 'scoops'], spatula: ['spatula tip', 'spatula tips'], pour: ['mL', 'mL'], piece: ['piece', 'pieces'],
+}
+
+/**
+ * Amount of a product for some regions: area × film → grams → millilitres → whole measures.
+ * Rounds to the nearest measure, at least one; where the film has a floor (sun protection) it never rounds below it.
+ */
+export function amountFor(product: Product, regions: readonly RegionId[], size?: FaceSize): Amount {
+  const film = FILMS[product.kind]
+  const exactGrams = (areaOf(regions, size) * film.milligrams) / 1000
+  const exactMl = exactGrams / product.density
+  const { count, ml } = toMeasures(exactMl, product.dispenser, film.floor === true)
+  const rounding = exactMl === 0 ? 0 : Math.round((ml / exactMl - 1) * 100)
+  return {
+    grams: grams(ml * product.density), millilitres: millilitres(ml), count, measure: product.dispenser.kind,
+    words: describe(count, product.dispenser.kind), roundingPercent: rounding,
+    costCents: Math.round((ml / product.packMillilitres) * product.priceCents),
+  }
+}
+
+/** Millilitres → what the hand can do: whole pumps and drops, half spatula tips, quarter scoops, half millilitres. */
+export function toMeasures(ml: number, dispenser: Dispenser, neverBelow: boolean): { count: number, ml: number } {
+  const part = { pump: 1, drop: 1, piece: 1, scoop: 0.25, spatula: 0.5, pour: 0.5 }[dispenser.kind]
+  const exact = ml / (dispenser.millilitres * part)
+  const whole = Math.max(1, neverBelow ? Math.ceil(exact - 1e-9) : Math.round(exact))
+  return { count: whole * part, ml: whole * part * dispenser.millilitres }
+}
+
+function describe(count: number, kind: Dispenser['kind']): string {
+  const [one, many] = MEASURE_WORDS[kind]
+  return `${String(count).replace('.25', '¼').replace('.5', '½').replace('.75', '¾').replace(/^0(?=[¼½¾])/, '')} ${count <= 1 ? one : many}`
+}
+
+/** One fingertip unit is about half a gram (Long & Finlay, Clin Exp Dermatol 1991; values from memory). */
+export const FINGERTIP_GRAMS = { men: 0.49, women: 0.43, usual: 0.5 } as const
+/** Skin that one fingertip unit covers, cm² (same source). */
+export const FINGERTIP_AREA = { men: 312, women: 257 } as const
+
+export function fingertipUnits(g: number): number {
+  return Math.round((g / FINGERTIP_GRAMS.usual) * 2) / 2
+}
+
+/** Water-like liquids: twenty drops to the gram at 20 °C (European Pharmacopoeia 2.1.1; value from memory). */
+export const WATER_DROP_ML = 0.05
+export function dropsToMillilitres(drops: number, dropMl = WATER_DROP_ML): Millilitres {
+  return millilitres(drops * dropMl)
+}

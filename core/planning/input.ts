@@ -1,0 +1,33 @@
+import type { ConcernId, DeviceKind, LicenceId } from '../catalogue/kinds'
+import type { Lot, Product } from '../catalogue/products'
+import type { SchoolId } from '../catalogue/schools'
+import type { FaceSize } from '../face/regions'
+import type { RegionId } from '../face/zones'
+import type { PastWork } from '../load/rest'
+import type { Answers } from '../screening/answers'
+import type { Verdict } from '../screening/verdict'
+import type { Profile } from '../skin/profile'
+
+export interface ShelfItem { product: Product, lots: readonly Lot[] }
+
+/** Everything that planning looks at. Plain data: the same document gives the same plan anywhere. */
+export interface PlanInput {
+  /** ISO day of the visit. */
+  today: string
+  daylight: boolean
+  slotMinutes: number
+  madeUp: boolean
+  profile: Profile
+  answers: Answers
+  verdict: Verdict
+  past: readonly PastWork[]
+  /** What is still in each basin from earlier visits and from home, hundredths. */
+  residual: Readonly<Record<RegionId, number>>
+  shelf: readonly ShelfItem[]
+  devices: readonly DeviceKind[]
+  licences: readonly LicenceId[]
+  school: SchoolId
+  /** What the client minds, the most first; at most five. */
+  aims: readonly ConcernId[]
+  faceSize: FaceSize
+}

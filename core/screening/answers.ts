@@ -1,0 +1,20 @@
+import type { FindingId } from '../catalogue/findings'
+import { FINDING_ORDER } from '../catalogue/findings'
+import type { ZoneId } from '../face/zones'
+
+/** What the client said to one question. "unsure" counts as ask before, never as no. */
+export interface Answer {
+  say: 'yes' | 'no' | 'unsure'
+  /** ISO day it happened. */
+  date?: string
+  zones?: readonly ZoneId[]
+  substances?: readonly string[]
+}
+export type Answers = Partial<Record<FindingId, Answer>>
+
+export function openQuestions(answers: Answers): FindingId[] {
+  return FINDING_ORDER.filter((id) => answers[id] === undefined)
+}
+export function unsureQuestions(answers: Answers): FindingId[] {
+  return FINDING_ORDER.filter((id) => answers[id]?.say === 'unsure')
+}

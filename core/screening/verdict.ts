@@ -1,0 +1,113 @@
+import { allergenNamed } from '../catalogue/allergens'
+import { CONTRAINDICATIONS, type Contraindication, type Lifter, type Limit } from '../catalogue/contraindications'
+import { FINDINGS, type FindingId } from '../catalogue/findings'
+import { COMMON_PRACTICE, EXFOLIATING, type FamilyId } from '../catalogue/kinds'
+import { REGION_IDS, ZONES, type RegionId } from '../face/zones'
+import type { Profile } from '../skin/profile'
+import type { Answer, Answers } from './answers'
+import { openQuestions, unsureQuestions } from './answers'
+import { addDays, daysBetween, isDay } from './days'
+
+/** Something that may not be done, where, until when and why. Whatever bars a technique is one of these. */
+export interface Bar {
+  rule: string
+  does: 'prevents' | 'restricts' | 'local' | 'later'
+  families: readonly FamilyId[]
+  regions: readonly RegionId[]
+  sentence: string
+  reason: string
+  lifts: Lifter
+  source: string
+  until?: string
+  /** An answer still to be asked, rather than a known finding. */
+  ask?: 'unsure' | 'unanswered'
+  finding?: FindingId
+}
+
+export interface Verdict {
+  /** Today's visit cannot take place. */
+  prevented: readonly Bar[]
+  bars: readonly Bar[]
+  limit: Required<Limit>
+  limitRules: readonly { rule: string, limit: Limit, sentence: string }[]
+  /** Allergen words and families that no product may hold. */
+  substances: readonly string[]
+  open: readonly FindingId[]
+  unsure: readonly FindingId[]
+}
+
+export const NO_LIMIT: Required<Limit> = { steamMost: 10, passesMost: 2, rimPercent: 100 }
+
+/**
+ * What the answers stop today. Several findings combine to the strictest; an unsure or open question stops what a yes would.
+ * @param today ISO day
+ */
+export function screen(answers: Answers, today: string, rows: readonly Contraindication[] = CONTRAINDICATIONS): Verdict {
+  const prevented: Bar[] = []
+  const bars: Bar[] = []
+  const limitRules: { rule: string, limit: Limit, sentence: string }[] = []
+  const substances = new Set<string>()
+  const limit = { ...NO_LIMIT }
+  for (const row of rows) {
+    const answer = answers[row.finding]
+    if (answer?.say === 'no') continue
+    const until = liftedOn(row, answer)
+    if (until !== undefined && daysBetween(today, until) <= 0) continue
+    const bar = toBar(row, answer, until)
+    if (row.visit) { prevented.push(bar); continue }
+    bars.push(bar)
+    if (row.limit) {
+      limitRules.push({ rule: row.id, limit: row.limit, sentence: row.sentence })
+      limit.steamMost = Math.min(limit.steamMost, row.limit.steamMost ?? limit.steamMost)
+      limit.passesMost = Math.min(limit.passesMost, row.limit.passesMost ?? limit.passesMost)
+      limit.rimPercent = Math.floor((limit.rimPercent * (row.limit.rimPercent ?? 100)) / 100)
+    }
+    if (row.substances === 'answered' && answer?.say === 'yes') for (const s of answer.substances ?? []) substances.add(s)
+  }
+  return { prevented, bars, limit, limitRules, substances: [...substances], open: openQuestions(answers), unsure: unsureQuestions(answers) }
+}
+
+function liftedOn(row: Contraindication, answer: Answer | undefined): string | undefined {
+  if (row.days === undefined || answer?.say !== 'yes' || answer.date === undefined || !isDay(answer.date)) return undefined
+  return addDays(answer.date, row.days)
+}
+
+function toBar(row: Contraindication, answer: Answer | undefined, until: string | undefined): Bar {
+  const ask = answer === undefined ? 'unanswered' : answer.say === 'unsure' ? 'unsure' : undefined
+  return {
+    rule: row.id, does: row.does, families: row.families, regions: regionsOf(row, answer), reason: row.reason, lifts: row.lifts, source: row.source,
+    sentence: ask ? `${capital(FINDINGS[row.finding].short)}: ask before. ${row.sentence}` : row.sentence, finding: row.finding,
+    ...(until === undefined ? {} : { until }), ...(ask === undefined ? {} : { ask }),
+  }
+}
+
+/** Named zones fold into regions; no zone named means that it may be anywhere. */
+function regionsOf(row: Contraindication, answer: Answer | undefined): readonly RegionId[] {
+  if (row.where === 'whole') return REGION_IDS
+  if (row.where !== 'answered') return row.where
+  const zones = answer?.zones ?? []
+  if (zones.length === 0) return REGION_IDS
+  return REGION_IDS.filter((r) => zones.some((z) => ZONES[z].regions.includes(r)))
+}
+
+const capital = (s: string) => s.charAt(0).toUpperCase() + s.slice(1)
+
+/** A zone that is mildly red or worse at the start gets no exfoliation and no heat at all. */
+export function barsFromSkin(profile: Profile): Bar[] {
+  const red = REGION_IDS.filter((r) => (profile.regions[r].redness ?? 0) >= 2)
+  if (red.length === 0) return []
+  return [{ rule: 'baseline-redness', does: 'local', families: [...EXFOLIATING, 'vacuum', 'heat'], regions: red, sentence: 'Red already: no exfoliation and no heat there.',
+    reason: 'there is no room left to see a reaction start', lifts: 'therapist', source: COMMON_PRACTICE }]
+}
+
+/** Allergen families named by the client, and words no family knows: those are matched as they stand. */
+export function allergyWords(substances: readonly string[]): { families: string[], words: string[] } {
+  const families = new Set<string>()
+  const words = new Set<string>()
+  for (const s of substances) {
+    const id = allergenNamed(s)
+    if (id) families.add(id)
+    if (s.trim().length >= 3) words.add(s.trim().toLowerCase())
+  }
+  return { families: [...families], words: [...words] }
+}

@@ -1,0 +1,69 @@
+import { zonesOf } from '../face/regions'
+import { REGION_IDS, ZONE_IDS, type RegionId, type ZoneId } from '../face/zones'
+
+export const READING_IDS = ['oil', 'water', 'redness', 'congestion', 'sensitivity'] as const
+export type ReadingId = (typeof READING_IDS)[number]
+export type Grade = 0 | 1 | 2 | 3 | 4
+export const GRADES: readonly Grade[] = [0, 1, 2, 3, 4]
+
+export type ZoneReading = Partial<Record<ReadingId, Grade>>
+/** Readings by zone. A missing zone or reading was not read: it never counts as zero. */
+export type Readings = Partial<Record<ZoneId, ZoneReading>>
+
+export const GRADE_WORDS: Readonly<Record<ReadingId, readonly [string, string, string, string, string]>> = {
+  oil: ['no oil', 'little oil', 'balanced', 'oily', 'very oily'],
+  water: ['parched', 'thirsty', 'enough water', 'well watered', 'plump'],
+  redness: ['clear', 'almost clear', 'mild', 'moderate', 'severe'],
+  congestion: ['clear', 'a few', 'some', 'many', 'packed'],
+  sensitivity: ['calm', 'pinks, fades', 'pinks and stays', 'stings', 'reacts to touch'],
+}
+export const READING_NAMES: Readonly<Record<ReadingId, string>> = {
+  oil: 'Oil', water: 'Water', redness: 'Redness', congestion: 'Congestion', sensitivity: 'Sensitivity',
+}
+
+/** The strictest zone speaks for its region: the most of everything, the least of water. */
+export function readRegion(readings: Readings, region: RegionId): ZoneReading {
+  const out: ZoneReading = {}
+  for (const zone of zonesOf(region)) {
+    const r = readings[zone]
+    if (!r) continue
+    for (const id of READING_IDS) {
+      const grade = r[id]
+      if (grade === undefined) continue
+      const before = out[id]
+      out[id] = before === undefined ? grade : stricter(id, before, grade)
+    }
+  }
+  return out
+}
+
+function stricter(id: ReadingId, a: Grade, b: Grade): Grade {
+  return (id === 'water' ? a < b : a > b) ? a : b
+}
+
+export function unreadRegions(readings: Readings): RegionId[] {
+  return REGION_IDS.filter((region) => Object.keys(readRegion(readings, region)).length < READING_IDS.length)
+}
+
+export interface Change { zone: ZoneId, reading: ReadingId, before: Grade, after: Grade }
+
+/** What differs between two readings by more than `repeatability` grades (eye and finger repeat within none on this scale). */
+export function changedReadings(before: Readings, after: Readings, repeatability = 0): Change[] {
+  const out: Change[] = []
+  for (const zone of ZONE_IDS) for (const reading of READING_IDS) {
+    const a = before[zone]?.[reading]
+    const b = after[zone]?.[reading]
+    if (a !== undefined && b !== undefined && Math.abs(a - b) > repeatability) out.push({ zone, reading, before: a, after: b })
+  }
+  return out
+}
+
+/** Later readings laid over earlier ones, zone by zone and reading by reading. */
+export function overlay(first: Readings, second: Readings): Readings {
+  const out: Readings = {}
+  for (const zone of ZONE_IDS) {
+    const merged = { ...first[zone], ...second[zone] }
+    if (Object.keys(merged).length > 0) out[zone] = merged
+  }
+  return out
+}

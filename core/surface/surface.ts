@@ -1,0 +1,92 @@
+import type { Film, Moisture, SkinState, Soil, SurfaceNeed, Technique, Warmth } from '../catalogue/technique'
+import { REGION_IDS, type RegionId } from '../face/zones'
+
+/** What lies on one region's skin right now. Ages are in ticks of thirty seconds. */
+export interface RegionSurface {
+  soil: Soil
+  moisture: Moisture
+  film: Film
+  warmth: Warmth
+  skin: SkinState
+  /** Weight of the heaviest leave-on laid, 0 for none. */
+  layer: number
+  /** Ticks until the last leave-on has dried down. */
+  settling: number
+  /** Ticks that water has stood uncovered. */
+  dampAge: number
+  warmAge: number
+  redness: number
+}
+export type Surface = Readonly<Record<RegionId, RegionSurface>>
+
+/** Damp skin dries in about two and a half minutes uncovered; warmth fades in about ten. Common practice. */
+export const DRY_TICKS = 5
+export const WARM_TICKS = 20
+
+export function startSurface(madeUp: boolean): Surface {
+  const one = (r: RegionId): RegionSurface => ({
+    soil: madeUp && r !== 'neck' && r !== 'decollete' ? 'madeUp' : 'soiled', moisture: 'dry', film: 'none', warmth: 'neutral', skin: 'intact', layer: 0, settling: 0, dampAge: 0, warmAge: 0, redness: 0,
+  })
+  return Object.fromEntries(REGION_IDS.map((r) => [r, one(r)])) as Record<RegionId, RegionSurface>
+}
+
+/** The surface after some ticks in which nobody touches it. */
+export function passTime(surface: Surface, ticks: number): Surface {
+  if (ticks <= 0) return surface
+  const out = {} as Record<RegionId, RegionSurface>
+  for (const r of REGION_IDS) out[r] = age(surface[r], ticks)
+  return out
+}
+
+function age(s: RegionSurface, ticks: number): RegionSurface {
+  const covered = s.film === 'mask' || s.film === 'oil'
+  const dampAge = s.moisture === 'dry' || covered ? s.dampAge : Math.min(DRY_TICKS, s.dampAge + ticks)
+  const warmAge = s.warmth === 'warm' ? s.warmAge + ticks : 0
+  const warm = s.warmth === 'warm' && warmAge < WARM_TICKS
+  return {
+    ...s, settling: Math.max(0, s.settling - ticks), dampAge: dampAge >= DRY_TICKS ? 0 : dampAge, moisture: dampAge >= DRY_TICKS ? 'dry' : s.moisture,
+    warmth: s.warmth === 'warm' && !warm ? 'neutral' : s.warmth, warmAge: warm ? warmAge : 0,
+  }
+}
+
+/** The surface after a technique of `ticks` hands-on time on some regions. Needs are not looked at here. */
+export function applyTechnique(surface: Surface, technique: Technique, regions: readonly RegionId[], ticks: number): Surface {
+  const passed = passTime(surface, ticks)
+  const out = { ...passed } as Record<RegionId, RegionSurface>
+  const l = technique.leaves
+  for (const r of regions) {
+    const s = out[r]
+    const wetted = l.moisture !== undefined && l.moisture !== 'dry'
+    out[r] = {
+      soil: l.soil ?? s.soil, moisture: l.moisture ?? s.moisture, film: l.film ?? s.film, warmth: l.warmth ?? s.warmth, skin: l.skin ?? s.skin,
+      layer: l.layer !== undefined ? Math.max(s.layer, l.layer) : l.film !== undefined && l.film !== 'leaveOn' ? 0 : s.layer,
+      settling: l.settleMinutes !== undefined ? l.settleMinutes * 2 : s.settling,
+      dampAge: wetted || l.moisture === 'dry' ? 0 : s.dampAge, warmAge: l.warmth === 'warm' ? 0 : s.warmAge,
+      redness: Math.min(4, Math.max(0, s.redness + (l.redness ?? 0))),
+    }
+  }
+  return out
+}
+
+export type SurfacePart = keyof SurfaceNeed
+export interface Unmet { part: SurfacePart, regions: readonly RegionId[], have: string, want: string }
+
+/** What a technique needs and does not find, by part, with the regions where it fails. Work away from the face looks at the whole face for its film. */
+export function unmetNeeds(surface: Surface, technique: Technique, regions: readonly RegionId[]): Unmet[] {
+  const { needs } = technique
+  const looked = regions.length > 0 ? regions : REGION_IDS
+  const out: Unmet[] = []
+  const check = (part: SurfacePart, fails: (s: RegionSurface) => boolean, have: (s: RegionSurface) => string, want: string) => {
+    const bad = looked.filter((r) => fails(surface[r]))
+    const first = bad[0]
+    if (first !== undefined) out.push({ part, regions: bad, have: have(surface[first]), want })
+  }
+  const { soil, film, moisture, skin, warmth } = needs
+  if (soil) check('soil', (s) => !soil.includes(s.soil), (s) => s.soil, soil.join(' or '))
+  if (film) check('film', (s) => !film.includes(s.film), (s) => s.film, film.join(' or '))
+  if (moisture) check('moisture', (s) => !moisture.includes(s.moisture), (s) => s.moisture, moisture.join(' or '))
+  if (skin) check('skin', (s) => !skin.includes(s.skin), (s) => s.skin, skin.join(' or '))
+  if (warmth) check('warmth', (s) => !warmth.includes(s.warmth), (s) => s.warmth, warmth.join(' or '))
+  if (needs.settled) check('settled', (s) => s.settling > 0, () => 'still settling', 'dried down')
+  return out
+}

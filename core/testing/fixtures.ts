@@ -1,0 +1,41 @@
+import { FINDING_ORDER } from '../catalogue/findings'
+import { DEVICE_KINDS, LICENCE_IDS, PRODUCT_KINDS, type ProductKind } from '../catalogue/kinds'
+import type { Lot, Product } from '../catalogue/products'
+import { REFERENCE_FACE } from '../face/regions'
+import { REGION_IDS, ZONE_IDS, type RegionId } from '../face/zones'
+import type { PlanInput } from '../planning/input'
+import type { Answer, Answers } from '../screening/answers'
+import { screen } from '../screening/verdict'
+import { deriveProfile } from '../skin/profile'
+import type { Readings, ZoneReading } from '../skin/readings'
+
+/** Small made-up worlds for the tests of the core; nothing here is a fact of the trade. */
+export const TODAY = '2026-03-10'
+
+export function allNo(more: Answers = {}): Answers {
+  return { ...Object.fromEntries(FINDING_ORDER.map((id): [string, Answer] => [id, { say: 'no' }])), ...more }
+}
+
+export function readAll(base: Required<ZoneReading>, more: Readings = {}): Readings {
+  return { ...Object.fromEntries(ZONE_IDS.map((z) => [z, base])), ...more }
+}
+export const RESILIENT: Required<ZoneReading> = { oil: 2, water: 2, redness: 0, congestion: 2, sensitivity: 0 }
+
+export function product(kind: ProductKind, id: string = kind, more: Partial<Product> = {}): Product {
+  return { id, name: id, line: 'test', kind, inci: ['Aqua'], density: 1, dispenser: { kind: 'pour', millilitres: 1 }, suits: ['all'], calming: true, packMillilitres: 100, priceCents: 1000, openMonths: 12, ...more }
+}
+export function lot(productId: string, more: Partial<Lot> = {}): Lot {
+  return { id: `${productId}-lot`, productId, code: 'T1', expires: '2027-01-01', recalled: false, remainingMillilitres: 100, ...more }
+}
+
+export const NOTHING_LEFT = Object.fromEntries(REGION_IDS.map((r) => [r, 0])) as Record<RegionId, number>
+
+export function planInput(more: Partial<PlanInput> & { readings?: Readings, age?: number } = {}): PlanInput {
+  const { readings = readAll(RESILIENT), age = 35, ...rest } = more
+  const answers = rest.answers ?? allNo()
+  return {
+    today: TODAY, daylight: true, slotMinutes: 60, madeUp: true, profile: deriveProfile(readings, age), answers, verdict: screen(answers, TODAY), past: [], residual: NOTHING_LEFT,
+    shelf: PRODUCT_KINDS.map((k) => ({ product: product(k), lots: [lot(k)] })), devices: DEVICE_KINDS, licences: LICENCE_IDS, school: 'warmCloth', aims: ['congestion', 'dehydration', 'rest'], faceSize: REFERENCE_FACE,
+    ...rest,
+  }
+}

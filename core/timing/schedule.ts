@@ -1,0 +1,53 @@
+import { TECHNIQUES } from '../catalogue/techniques'
+import type { PlanStep } from '../catalogue/step'
+import type { DwellWindow } from '../catalogue/technique'
+import type { RegionId } from '../face/zones'
+
+export interface StepTime { key: string, start: number, end: number }
+
+/** Something on the face that works by itself from the end of the step that laid it to the start of the one that lifts it. */
+export interface Resting {
+  key: string
+  technique: PlanStep['technique']
+  regions: readonly RegionId[]
+  start: number
+  end: number
+  earliest: number
+  latest: number
+  late: DwellWindow['late']
+  lifted: boolean
+}
+
+export interface Schedule { steps: readonly StepTime[], resting: readonly Resting[], total: number, idle: number }
+
+export type DwellFor = (step: PlanStep) => { earliest: number, latest: number, late: DwellWindow['late'] } | undefined
+
+/** The window of a step on this skin: the short one where a region is sensitive. */
+export function dwellWindow(step: PlanStep, sensitive: (r: RegionId) => boolean): ReturnType<DwellFor> {
+  const d = TECHNIQUES[step.technique].dwell
+  if (!d) return undefined
+  const window = step.regions.some(sensitive) ? d.sensitive : d
+  return { earliest: window.earliest, latest: window.latest, late: d.late }
+}
+
+/** Hands are one resource: steps follow one another. What rests is read off between them. Minutes from the start of the first step. */
+export function schedule(steps: readonly PlanStep[], dwellOf: DwellFor): Schedule {
+  const times: StepTime[] = []
+  let clock = 0
+  let idle = 0
+  for (const step of steps) {
+    times.push({ key: step.key, start: clock, end: clock + step.minutes })
+    clock += step.minutes
+    if (step.technique === 'stay' || step.technique === 'wait') idle += step.minutes
+  }
+  const resting: Resting[] = []
+  steps.forEach((step, i) => {
+    const window = dwellOf(step)
+    const time = times[i]
+    if (!window || !time) return
+    const liftIndex = steps.findIndex((s, j) => j > i && (s.technique === 'maskOff' || s.technique === 'rinse') && s.regions.some((r) => step.regions.includes(r)))
+    const lift = times[liftIndex]
+    resting.push({ key: step.key, technique: step.technique, regions: step.regions, start: time.end, end: lift?.start ?? clock, ...window, lifted: lift !== undefined })
+  })
+  return { steps: times, resting, total: clock, idle }
+}

@@ -1,0 +1,49 @@
+/** A mask to be put on and taken off by the same pair of hands. Whole ticks. */
+export interface MaskTask { id: string, on: number, off: number, earliest: number, latest: number }
+export interface Stagger { onOrder: readonly string[], offOrder: readonly string[], length: number, handsFree: number, dwell: Readonly<Record<string, number>> }
+
+/**
+ * The shortest way to put on and take off a few masks so that each stays within its window.
+ * Exact: every pair of orders is tried; ties go to the earlier order of ids. One hands-free interval lies between the last on and the first off.
+ * @returns undefined when no order keeps every window.
+ * @throws RangeError for more than four masks or an empty window.
+ */
+export function stagger(tasks: readonly MaskTask[]): Stagger | undefined {
+  if (tasks.length > 4) throw new RangeError('at most four masks at once')
+  for (const t of tasks) if (t.earliest > t.latest) throw new RangeError(`${t.id}: earliest after latest`)
+  const sorted = [...tasks].sort((a, b) => (a.id < b.id ? -1 : 1))
+  let best: Stagger | undefined
+  for (const on of permutations(sorted)) for (const off of permutations(sorted)) {
+    const tried = layOut(on, off)
+    if (tried && (!best || tried.length < best.length)) best = tried
+  }
+  return best
+}
+
+/** Free time `f` between last on and first off shifts every dwell alike, so the least `f` that reaches every earliest decides. */
+function layOut(on: readonly MaskTask[], off: readonly MaskTask[]): Stagger | undefined {
+  const base = new Map<string, number>()
+  let clock = 0
+  const total = on.reduce((a, t) => a + t.on, 0)
+  for (const t of on) { clock += t.on; base.set(t.id, total - clock) }
+  let lifted = 0
+  let free = 0
+  for (const t of off) {
+    const dwell = (base.get(t.id) ?? 0) + lifted
+    base.set(t.id, dwell)
+    free = Math.max(free, t.earliest - dwell)
+    lifted += t.off
+  }
+  const dwell: Record<string, number> = {}
+  for (const t of on) {
+    const d = (base.get(t.id) ?? 0) + free
+    if (d > t.latest) return undefined
+    dwell[t.id] = d
+  }
+  return { onOrder: on.map((t) => t.id), offOrder: off.map((t) => t.id), length: total + free + lifted, handsFree: free, dwell }
+}
+
+function permutations<T>(items: readonly T[]): T[][] {
+  if (items.length <= 1) return [[...items]]
+  return items.flatMap((item, i) => permutations([...items.slice(0, i), ...items.slice(i + 1)]).map((rest) => [item, ...rest]))
+}

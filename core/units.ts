@@ -1,0 +1,42 @@
+/**
+ * Branded numbers, so that minutes cannot be handed in where millilitres are wanted.
+ * Conversion factors: NIST Special Publication 811.
+ */
+declare const unit: unique symbol
+type Unit<Name extends string> = number & { readonly [unit]: Name }
+
+export type Minutes = Unit<'min'>
+export type SquareCentimetres = Unit<'cm2'>
+export type Grams = Unit<'g'>
+export type Millilitres = Unit<'mL'>
+export type Percent = Unit<'%'>
+/** Load on the house scale, in hundredths, always whole. */
+export type LoadHundredths = Unit<'load/100'>
+
+export const minutes = (n: number) => n as Minutes
+export const squareCentimetres = (n: number) => n as SquareCentimetres
+export const grams = (n: number) => n as Grams
+export const millilitres = (n: number) => n as Millilitres
+export const percent = (n: number) => n as Percent
+export const loadHundredths = (n: number) => n as LoadHundredths
+
+/** Kilopascal in one inch of mercury and in one millimetre of mercury (NIST SP 811). */
+export const KPA_PER_INHG = 3.386389
+export const KPA_PER_MMHG = 0.1333224
+/** Millilitres in a metric teaspoon, a US teaspoon, a US fluid ounce (NIST SP 811). */
+export const ML_PER_TEASPOON = 5
+export const ML_PER_US_TEASPOON = 4.928922
+export const ML_PER_US_FL_OZ = 29.57353
+export const MM_PER_INCH = 25.4
+
+/** Planning counts time in ticks of thirty seconds. */
+export const TICK_SECONDS = 30
+
+/** Minutes → whole ticks, rounded up: a plan never promises less time than a step takes. */
+export function toTicks(m: Minutes): number {
+  return Math.ceil((m * 60) / TICK_SECONDS - 1e-9)
+}
+
+export function fromTicks(ticks: number): Minutes {
+  return minutes((ticks * TICK_SECONDS) / 60)
+}

@@ -1,0 +1,18 @@
+import { fileURLToPath } from 'node:url'
+import { defineConfig } from 'vitest/config'
+
+const at = (path: string) => fileURLToPath(new URL(path, import.meta.url))
+const alias = { '#core': at('./core'), '#contracts': at('./contracts'), '#db': at('./db') }
+const project = (name: string, include: string[], more: object = {}) => ({ resolve: { alias }, test: { name, include, environment: 'node' as const, passWithNoTests: false, ...more } })
+
+export default defineConfig({
+  test: {
+    passWithNoTests: false,
+    projects: [
+      project('core', ['core/**/*.test.ts', 'contracts/**/*.test.ts']),
+      project('reference', ['tests/reference/**/*.test.ts']),
+      project('api', ['tests/api/**/*.test.ts'], { fileParallelism: false, testTimeout: 60_000, hookTimeout: 120_000 }),
+      project('faults', ['tests/faults/**/*.test.ts'], { fileParallelism: false, testTimeout: 120_000, hookTimeout: 120_000 }),
+    ],
+  },
+})
