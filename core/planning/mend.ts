@@ -1,7 +1,7 @@
 import { TECHNIQUES } from '../catalogue/techniques'
 import type { Technique, TechniqueId } from '../catalogue/technique'
 import type { RegionId } from '../face/zones'
-import { applyTechnique, unmetNeeds, type Surface } from '../surface/surface'
+import { applyTechnique, unmetNeeds, type Surface, type Unmet } from '../surface/surface'
 
 /** Why a connecting step stands before another: what that one wants. */
 export const CONNECTOR_WANTS: Partial<Record<TechniqueId, string>> = { blot: 'wants dry skin', mist: 'wants damp skin', rinse: 'wants bare skin', secondCleanse: 'wants clean skin', wait: 'wants the layer below settled' }
@@ -30,6 +30,7 @@ export function connect(surface: Surface, technique: Technique, regions: readonl
     for (const chain of frontier) for (const c of CONNECTORS) {
       if (best && chain.minutes + c.minutes >= best.minutes) continue
       const connector = TECHNIQUES[c.id]
+      if (!helps(c.id, unmetNeeds(chain.surface, technique, regions))) continue
       // What takes product off must not touch a leave-on that the next step can stand on.
       if (layered && (c.id === 'rinse' || c.id === 'secondCleanse' || c.id === 'blot')) continue
       // A wait leaves the skin alone; a mist on a mask or under a wash makes no sense and is never cheaper than a rinse.
@@ -43,6 +44,18 @@ export function connect(surface: Surface, technique: Technique, regions: readonl
     frontier = next
   }
   return best
+}
+
+/** A connecting step is tried only where it answers something unmet; a wash on dry skin may want a mist first. */
+function helps(id: TechniqueId, unmet: readonly Unmet[]): boolean {
+  const wants = (part: Unmet['part']) => unmet.find((u) => u.part === part)
+  switch (id) {
+    case 'wait': return wants('settled') !== undefined
+    case 'mist': return wants('soil') !== undefined || (wants('moisture')?.want ?? 'dry') !== 'dry'
+    case 'blot': return wants('moisture') !== undefined || wants('film') !== undefined || wants('soil') !== undefined
+    case 'rinse': return wants('film') !== undefined || (wants('moisture')?.want ?? 'dry') !== 'dry'
+    default: return wants('film') !== undefined || wants('soil') !== undefined
+  }
 }
 
 function better(a: Connection, b: Connection): boolean {

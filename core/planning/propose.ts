@@ -63,16 +63,28 @@ function materialise(solution: Solution, input: PlanInput, done: readonly PlanSt
   const known = new Map<TechniqueId, ReturnType<typeof allowance>>()
   const allow = (id: TechniqueId) => { const a = known.get(id) ?? allowance(id, input, bars); known.set(id, a); return a }
   const steps: PlanStep[] = [...done]
-  solution.moves.forEach((m, i) => {
+  const moves = joinWaits(solution.moves)
+  moves.forEach((m, i) => {
     const a = allow(m.technique)
     const productId = m.productId ?? a.products[0]?.product.id
     steps.push({
       key: freshKey(steps, m.technique), technique: m.technique, regions: m.regions, minutes: m.minutes,
       ...(m.passes === undefined ? {} : { passes: m.passes }), ...(m.setting === undefined ? {} : { setting: m.setting }), ...(productId === undefined ? {} : { productId }),
-      why: reasonsFor(m, nextMain(solution.moves, i), a, input),
+      why: reasonsFor(m, nextMain(moves, i), a, input),
     })
   })
   return steps
+}
+
+/** Two waits in a row read as one. */
+function joinWaits(moves: readonly PlacedMove[]): PlacedMove[] {
+  const out: PlacedMove[] = []
+  for (const m of moves) {
+    const last = out[out.length - 1]
+    if (m.technique === 'wait' && last?.technique === 'wait') out[out.length - 1] = { ...last, minutes: last.minutes + m.minutes }
+    else out.push(m)
+  }
+  return out
 }
 
 function nextMain(moves: readonly PlacedMove[], i: number): PlacedMove | undefined {

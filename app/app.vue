@@ -1,0 +1,1 @@
+<template><div><NuxtPage /></div></template>

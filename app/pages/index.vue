@@ -1,0 +1,1 @@
+<template><main>hello</main></template>

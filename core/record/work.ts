@@ -1,0 +1,21 @@
+import { EXFOLIATING, type FamilyId } from '../catalogue/kinds'
+import type { PlanStep } from '../catalogue/step'
+import { TECHNIQUES } from '../catalogue/techniques'
+import { REGION_IDS, type RegionId } from '../face/zones'
+import type { PlanInput } from '../planning/input'
+import { trace } from '../planning/trace'
+
+/** What a visit asked of the skin: kept with its record, so that later visits can reckon with it. */
+export interface SealedWork { families: FamilyId[], regions: RegionId[], loads: Partial<Record<RegionId, number>>, label: string, techniques: string[] }
+
+export function workOf(input: PlanInput, done: readonly PlanStep[]): SealedWork {
+  const walked = trace(input, done)
+  const strong = done.filter((s) => TECHNIQUES[s.technique].families.length > 0)
+  const worked = strong.filter((s) => TECHNIQUES[s.technique].families.some((f) => EXFOLIATING.includes(f) || f === 'highFrequency'))
+  const loads: Partial<Record<RegionId, number>> = {}
+  for (const r of REGION_IDS) { const l = walked.totals[r] - input.residual[r]; if (l > 0) loads[r] = l }
+  return {
+    families: [...new Set(strong.flatMap((s) => TECHNIQUES[s.technique].families))], regions: REGION_IDS.filter((r) => worked.some((s) => s.regions.includes(r))), loads,
+    label: worked.length > 0 ? worked.map((s) => TECHNIQUES[s.technique].name.replace(/ on$/, '').toLowerCase()).join(', ') : 'gentle facial', techniques: [...new Set(done.map((s) => s.technique))],
+  }
+}

@@ -1,0 +1,3 @@
+import { route } from '../http/route'
+
+export default route({ who: 'anyone' }, () => ({ alive: true }))

@@ -1,0 +1,9 @@
+import { z } from 'zod'
+import { id as idSchema } from '#contracts/common'
+import { IMPORT_BYTES } from '#contracts/exchange'
+import { route } from '../../../http/route'
+import { clientFor } from '../../../services/access'
+import { importVisit } from '../../../services/exchange'
+
+const body = z.strictObject({ id: idSchema, text: z.string().max(IMPORT_BYTES, 'at most 1 MB') })
+export default route({ body, bodyLimit: IMPORT_BYTES * 1.5 }, async ({ me, id, body: b }) => importVisit(me, await clientFor(me, id, 'client.import'), b.id, b.text))

@@ -1,0 +1,9 @@
+import { clientPatch } from '#contracts/people'
+import { route } from '../../../http/route'
+import { clientFor } from '../../../services/access'
+import { editClient } from '../../../services/people'
+
+export default route({ body: clientPatch }, async ({ me, id, body }) => {
+  const { version, ...fields } = body
+  return { version: await editClient(await clientFor(me, id, 'client.edit'), version, fields) }
+})

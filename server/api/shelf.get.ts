@@ -1,0 +1,10 @@
+import { lotBars } from '#core/screening/products'
+import { route } from '../http/route'
+import { thePractice } from '../services/bundle'
+import { dayIn } from '../services/dates'
+import { readShelf } from '../services/shelf'
+
+export default route({}, async () => {
+  const today = dayIn((await thePractice()).timeZone, Date.now())
+  return { today, items: (await readShelf()).map((i) => ({ ...i, lots: i.lots.map((l) => ({ ...l, trouble: lotBars(l, i.product, today)[0]?.text ?? null })) })) }
+})

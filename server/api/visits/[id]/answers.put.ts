@@ -1,0 +1,6 @@
+import { answersPut } from '#contracts/visit'
+import { route } from '../../../http/route'
+import { visitFor } from '../../../services/access'
+import { saveAnswers } from '../../../services/consulting'
+
+export default route({ body: answersPut }, async ({ me, id, body }) => { await saveAnswers(me, await visitFor(me, id, 'write'), body); return { ok: true } })

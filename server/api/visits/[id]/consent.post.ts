@@ -1,0 +1,6 @@
+import { consentPost } from '#contracts/visit'
+import { route } from '../../../http/route'
+import { visitFor } from '../../../services/access'
+import { saveConsent } from '../../../services/consulting'
+
+export default route({ body: consentPost }, async ({ me, id, body }) => { await saveConsent(me, await visitFor(me, id, 'write'), body); return { ok: true } })

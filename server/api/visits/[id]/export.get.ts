@@ -1,0 +1,5 @@
+import { route } from '../../../http/route'
+import { visitFor } from '../../../services/access'
+import { exportVisit } from '../../../services/exchange'
+
+export default route({}, async ({ me, id }) => exportVisit(me, await visitFor(me, id, 'export', 'visit.export')))

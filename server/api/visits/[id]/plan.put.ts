@@ -1,0 +1,6 @@
+import { planPut } from '#contracts/visit'
+import { route } from '../../../http/route'
+import { visitFor } from '../../../services/access'
+import { saveDraft } from '../../../services/planning'
+
+export default route({ body: planPut }, async ({ me, id, body }) => { await saveDraft(me, await visitFor(me, id, 'write'), body.steps); return { ok: true } })

@@ -1,0 +1,6 @@
+import { sealPost } from '#contracts/visit'
+import { route } from '../../../http/route'
+import { visitFor } from '../../../services/access'
+import { sealVisit } from '../../../services/records'
+
+export default route({ body: sealPost }, async ({ me, id, body }) => { await sealVisit(me, await visitFor(me, id, 'seal'), body.text); return { ok: true } })

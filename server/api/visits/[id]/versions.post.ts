@@ -1,0 +1,6 @@
+import { planVersionPost } from '#contracts/visit'
+import { route } from '../../../http/route'
+import { visitFor } from '../../../services/access'
+import { saveVersion } from '../../../services/planning'
+
+export default route({ body: planVersionPost }, async ({ me, id, body }) => { await saveVersion(me, await visitFor(me, id, 'write'), body.version, body.reason, body.steps); return { ok: true } })

@@ -1,0 +1,11 @@
+/** The page's own inline scripts carry the nonce that the content policy asks for. */
+export default defineNitroPlugin((nitro) => {
+  nitro.hooks.hook('render:html', (html, { event }) => {
+    const nonce = String(event.context.nonce ?? '')
+    const mark = (parts: string[]) => parts.map((p) => p.replace(/<script(?![^>]*\bnonce=)/g, `<script nonce="${nonce}"`))
+    html.head = mark(html.head)
+    html.bodyPrepend = mark(html.bodyPrepend)
+    html.bodyAppend = mark(html.bodyAppend)
+    html.body = mark(html.body)
+  })
+})

@@ -1,0 +1,41 @@
+import { eq, sql } from 'drizzle-orm'
+import type { z } from 'zod'
+import type { treatmentEvent } from '#contracts/visit'
+import type { TreatmentEvent } from '#core/treatment/events'
+import { fold } from '#core/treatment/fold'
+import { foldContext, toPlanInput } from '#contracts/bundle'
+import { addDays } from '#core/screening/days'
+import { followUps, visitEvents, visits } from '#db/schema'
+import { refused } from '../http/problem'
+import type { Visit } from './access'
+import { eventsOf, readBundle } from './bundle'
+import { database } from './database'
+import type { Staff } from './session'
+
+type Tap = z.infer<typeof treatmentEvent>
+
+/**
+ * Keeps taps, each once: the same tap sent again is acknowledged and not doubled. Acknowledged means committed.
+ * Another server's tablets are told through the database.
+ */
+export async function keepTaps(me: Staff, visit: Visit, taps: Tap[]): Promise<{ kept: string[] }> {
+  if (visit.status === 'booked') throw refused('The treatment has not been started.')
+  if (visit.status === 'cancelled') throw refused('This visit was cancelled.')
+  await database().transaction(async (tx) => {
+    await tx.insert(visitEvents).values(taps.map((t) => ({ id: t.id, visitId: visit.id, at: t.at, deviceId: t.deviceId, seq: t.seq, planVersion: t.planVersion, body: t.body as TreatmentEvent['body'], by: me.id }))).onConflictDoNothing()
+    if (taps.some((t) => t.body.kind === 'finished')) await tx.update(visits).set({ status: 'closing' }).where(eq(visits.id, visit.id))
+    await tx.execute(sql`select pg_notify('visit', ${visit.id})`)
+  })
+  if (taps.some((t) => t.body.kind === 'stopped' || t.body.kind === 'sign' || t.body.kind === 'redness' || t.body.kind === 'sensation')) await noteFollowUp(me, visit)
+  return { kept: taps.map((t) => t.id) }
+}
+
+/** A stop asks for a call the next day. */
+async function noteFollowUp(me: Staff, visit: Visit): Promise<void> {
+  const bundle = await readBundle(me, visit)
+  const state = fold(bundle.events, foldContext(bundle, toPlanInput(bundle)))
+  if (!state.stopped) return
+  await database().insert(followUps).values({ id: crypto.randomUUID(), visitId: visit.id, dueOn: addDays(bundle.today, 1), reason: `Call after a stop: ${state.stopped.reason}` }).onConflictDoNothing()
+}
+
+export const readTaps = (visit: Visit) => eventsOf(visit.id)
