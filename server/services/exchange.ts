@@ -48,6 +48,6 @@ export async function nextVisitCalendar(visit: Visit): Promise<string> {
     uid: `${visit.id}-next@oak-basin`, productId: 'Oak Basin', title: `Appointment, ${house.name}`, location: house.address, description: `Phone ${house.phone}`,
     start: [at.year, at.month, at.day, at.hour, at.minute], startInputType: 'utc', startOutputType: 'utc', duration: { minutes: visit.minutes }, classification: 'PRIVATE', busyStatus: 'BUSY',
   }])
-  if (error || value === undefined) throw new ProblemError(500, 'It did not work', 'The calendar file could not be written.')
+  if (error || !value) throw new ProblemError(500, 'It did not work', 'The calendar file could not be written.')
   return value
 }

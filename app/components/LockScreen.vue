@@ -1,0 +1,28 @@
+<script setup lang="ts">
+import { useSession } from '~/stores/session'
+import { sayProblem } from '~/composables/useApi'
+
+const session = useSession()
+const code = ref('')
+const trouble = ref('')
+async function open() {
+  trouble.value = ''
+  try { await session.unlock(code.value); reloadNuxtApp({ force: true }) } catch (e) { trouble.value = sayProblem(e); code.value = '' }
+}
+</script>
+
+<template>
+  <div class="lock" role="dialog" aria-modal="true" aria-label="Locked">
+    <form class="panel stack" @submit.prevent="open">
+      <h2>Locked</h2>
+      <p class="soft">{{ session.me?.name }}</p>
+      <VTextField v-model="code" label="Quick code" type="password" inputmode="numeric" autocomplete="off" autofocus :error-messages="trouble ? [trouble] : []" />
+      <VBtn type="submit" color="primary" block>Unlock</VBtn>
+    </form>
+  </div>
+</template>
+
+<style scoped>
+.lock { position: fixed; inset: 0; z-index: 3000; background: var(--linen); display: grid; place-items: center; }
+.panel { width: 320px; }
+</style>

@@ -1,0 +1,68 @@
+<script setup lang="ts">
+import type { PlanStep } from '#core/catalogue/step'
+import { TECHNIQUES } from '#core/catalogue/techniques'
+import type { TechniqueId } from '#core/catalogue/technique'
+import { amountFor } from '#core/dosing/amount'
+import { nameRegions, zonesOf } from '#core/face/regions'
+import type { RegionId, ZoneId } from '#core/face/zones'
+import { ZONES } from '#core/face/zones'
+import { checkPlan } from '#core/planning/check'
+import type { Edit } from '#core/planning/edit'
+import type { PlanInput } from '#core/planning/input'
+import type { LeftOut } from '#core/planning/propose'
+
+const props = defineProps<{ steps: readonly PlanStep[], input: PlanInput, chosen: string | null, may: boolean, left: readonly LeftOut[] }>()
+const emit = defineEmits<{ edit: [edits: Edit[]], add: [id: TechniqueId], choose: [key: string | null] }>()
+const check = computed(() => checkPlan(props.input, props.steps))
+const step = computed(() => props.steps.find((s) => s.key === props.chosen))
+const t = computed(() => (step.value ? TECHNIQUES[step.value.technique] : undefined))
+const BOWLS: readonly [RegionId, string][] = [['forehead', 'Forehead'], ['cheekL', 'Cheek L'], ['cheekR', 'Cheek R'], ['chin', 'Chin']]
+const bowl = (r: RegionId) => ({ before: props.input.residual[r], today: check.value.trace.totals[r] - props.input.residual[r], rim: check.value.rims[r].hundredths })
+const fill = computed(() => { const f: Partial<Record<ZoneId, string>> = {}; for (const r of step.value?.regions ?? []) for (const z of zonesOf(r)) f[z] = '#A8CFCB'; for (const x of check.value.findings.filter((y) => y.key === props.chosen)) for (const r of x.regions) for (const z of zonesOf(r)) f[z] = '#E2B3A6'; return f })
+const cost = computed(() => props.steps.reduce((c, s) => { const item = props.input.shelf.find((x) => x.product.id === s.productId); return c + (item ? amountFor(item.product, s.regions, props.input.faceSize).costCents : 0) }, 0))
+const amount = computed(() => { const s = step.value; const item = props.input.shelf.find((x) => x.product.id === s?.productId); return s && item ? { name: item.product.name, ...amountFor(item.product, s.regions, props.input.faceSize) } : null })
+const options = computed(() => props.input.shelf.filter((x) => x.product.kind === t.value?.product).map((x) => ({ value: x.product.id, title: x.product.name })))
+const set = (patch: Partial<PlanStep>) => { if (step.value) emit('edit', [{ do: 'set', key: step.value.key, patch }]) }
+function toggle(zone: ZoneId) {
+  const s = step.value
+  const r = ZONES[zone].regions[0]
+  if (!props.may || !s || !r || (t.value?.groups[0] === 'body')) return
+  set({ regions: s.regions.includes(r) ? s.regions.filter((x) => x !== r) : [...s.regions, r] })
+}
+const general = computed(() => check.value.findings.filter((f) => f.key === undefined))
+const own = computed(() => check.value.findings.filter((f) => f.key !== undefined && f.key === props.chosen))
+</script>
+
+<template>
+  <aside class="aside" aria-label="Step and skin">
+    <template v-if="step && t">
+      <div class="between"><h2>{{ t.name }}</h2><VBtn variant="text" size="small" height="32" @click="emit('choose', null)">Close</VBtn></div>
+      <p class="soft hand">{{ t.hand }}</p>
+      <div class="row edit"><label>Minutes <input type="number" :value="step.minutes" min="0.5" max="90" step="0.5" :disabled="!may" @change="set({ minutes: Math.max(0.5, Math.round(Number(($event.target as HTMLInputElement).value) * 2) / 2 || 0.5) })"></label><label v-if="t.passes">Passes <input type="number" :value="step.passes ?? 1" min="1" max="3" :disabled="!may" @change="set({ passes: Math.min(9, Math.max(1, Math.round(Number(($event.target as HTMLInputElement).value)) || 1)) })"></label><label v-if="t.setting">{{ t.setting.label }} {{ t.setting.unit }} <input type="number" :value="step.setting" :step="t.setting.step" :disabled="!may" @change="set({ setting: Number(($event.target as HTMLInputElement).value) || 0 })"></label></div>
+      <VSelect v-if="t.product" :model-value="step.productId" :items="options" label="Product" density="compact" :disabled="!may" @update:model-value="(v: string) => set({ productId: v })" />
+      <p v-if="amount" class="soft figures">{{ amount.words }}, {{ amount.grams.toFixed(1) }} g{{ Math.abs(amount.roundingPercent) >= 5 ? `; rounding ${amount.roundingPercent > 0 ? '+' : ''}${amount.roundingPercent} %` : '' }}</p>
+      <div v-for="f in own" :key="f.rule + f.text" class="finding" :class="f.strength"><b>{{ f.text }}</b><span class="soft">{{ f.source }}</span><span v-if="may" class="row"><VBtn v-for="m in f.mends" :key="m.label" size="small" height="32" color="primary" @click="emit('edit', [...m.edits])">{{ m.label }}{{ m.minutes ? ` (${m.minutes > 0 ? '+' : ''}${m.minutes} min)` : '' }}</VBtn></span></div>
+      <details class="whys"><summary class="why">{{ step.why[0]?.text }}</summary><ul><li v-for="w in step.why" :key="w.rule + w.text">{{ w.text }} <span class="soft">({{ w.rule }})</span></li><li>Done when: {{ t.cue }}</li><li class="soft">Source: {{ t.source }}</li></ul></details>
+      <div class="facebox"><FaceDrawing :fill="fill" :pick="may && t.groups[0] !== 'body'" :label="`Zones: ${nameRegions(step.regions)}`" @zone="toggle" /></div>
+      <VBtn v-if="may" variant="text" color="error" size="small" @click="emit('edit', [{ do: 'remove', key: step.key }])">Take this step out</VBtn>
+    </template>
+    <template v-else>
+      <div v-for="f in general" :key="f.rule" class="finding" :class="f.strength"><b>{{ f.text }}</b><span v-if="may" class="row"><VBtn v-for="m in f.mends" :key="m.label" size="small" height="32" color="primary" @click="emit('edit', [...m.edits])">{{ m.label }}</VBtn></span></div>
+      <div class="facebox"><FaceDrawing label="The client's face" /></div>
+      <p class="soft">Tap a step to see where, how, why, and to change it.</p>
+    </template>
+    <div class="row bowls"><BasinBowl v-for="[r, name] in BOWLS" :key="r" :name="name" v-bind="bowl(r)" /></div>
+    <div v-if="left.length"><h3>Left out</h3>
+      <ul class="plainlist left"><li v-for="l in left" :key="l.technique"><span>{{ l.name.replace(/ on$/, '') }}</span><em>{{ l.extraMinutes ? `+ ${l.extraMinutes} min` : l.why.text }}</em><button v-if="may && l.why.rule !== 'scope'" type="button" :aria-label="`Add ${l.name}`" @click="emit('add', l.technique)">add</button></li></ul>
+    </div>
+    <dl class="sums figures"><div><dt>{{ check.trace.schedule.total }} of {{ input.slotMinutes }} min</dt><dd>hands idle {{ check.trace.schedule.idle }}</dd></div><div><dt>€ {{ (cost / 100).toFixed(2) }}</dt><dd>product</dd></div><div :class="{ bad: check.findings.some((f) => f.strength === 'stop') }"><dt>{{ check.findings.length }}</dt><dd>findings</dd></div></dl>
+  </aside>
+</template>
+
+<style scoped>
+.aside { border-left: 1px solid var(--line); background: #FBF7EF; padding: 10px 16px 12px; display: flex; flex-direction: column; gap: 8px; } p { margin: 0; } .hand { font-size: 0.9375rem; }
+.facebox { height: 232px; flex: none; } .bowls { justify-content: space-between; gap: 2px; flex-wrap: nowrap; } .edit label { font-size: 0.875rem; color: var(--ink-soft); } .edit input { width: 68px; border: 1.5px solid var(--oak-light); border-radius: 7px; padding: 5px 8px; background: #fff; font-variant-numeric: tabular-nums; color: var(--ink); display: block; }
+.finding { border-left: 5px solid var(--amber); background: #FBF2E0; border-radius: 7px; padding: 7px 10px; display: flex; flex-direction: column; gap: 4px; font-size: 0.9375rem; } .finding.stop { border-left-color: var(--berry); background: #F9E9EC; }
+.whys summary { cursor: pointer; } .whys ul { padding-left: 18px; font-size: 0.875rem; } .left { max-height: 190px; overflow-y: auto; } .left li { display: flex; justify-content: space-between; gap: 10px; padding: 3px 0; font-size: 0.9375rem; align-items: baseline; } .left em { font-family: var(--serif); color: #8A3A1C; text-align: right; flex: 1; font-size: 0.875rem; } .left button { border: 1px solid var(--oak-light); border-radius: 7px; padding: 1px 9px; cursor: pointer; background: #fff; color: var(--ink); min-height: 26px; }
+.sums { display: flex; justify-content: space-between; margin: auto 0 0; border-top: 1px solid var(--line); padding-top: 8px; } .sums dt { font-family: var(--serif); font-weight: 650; font-size: 1.1rem; } .sums dd { margin: 0; font-size: 0.875rem; } .bad dt { color: var(--berry); }
+</style>

@@ -1,0 +1,43 @@
+<script setup lang="ts">
+import { FAMILY_NAMES } from '#core/catalogue/kinds'
+import { FINDINGS } from '#core/catalogue/findings'
+import { nameRegions } from '#core/face/regions'
+import { REGION_IDS } from '#core/face/zones'
+import type { Answers } from '#core/screening/answers'
+import type { Bar, Verdict } from '#core/screening/verdict'
+
+const props = defineProps<{ verdict: Verdict, answers: Answers }>()
+const GROUPS = [['prevents', 'Not today'], ['local', 'Not there'], ['later', 'Later'], ['restricts', 'Only so']] as const
+const known = computed(() => props.verdict.bars.filter((b) => b.ask === undefined))
+const asking = computed(() => props.verdict.bars.filter((b) => b.ask === 'unsure'))
+const stopped = computed(() => props.verdict.prevented.filter((b) => b.ask === undefined))
+const waits = computed(() => props.verdict.prevented.filter((b) => b.ask === 'unsure'))
+const where = (b: Bar) => (b.regions.length === REGION_IDS.length ? '' : ` · ${nameRegions(b.regions)}`)
+const LIFTS = { date: 'lifts by itself', therapist: 'therapist lifts it', doctor: 'a doctor\'s word lifts it', nobody: 'stands' } as const
+</script>
+
+<template>
+  <section class="panel stack">
+    <h2>What this means today</h2>
+    <div v-if="stopped.length" class="prevented"><b>No visit today</b><p v-for="b in stopped" :key="b.rule">{{ b.sentence }} <span class="soft">{{ b.reason }}</span></p></div>
+    <div v-for="b in waits" :key="b.rule" class="prevented"><b>Ask before anything else</b><p>{{ b.sentence }}</p></div>
+    <template v-for="[kind, title] in GROUPS" :key="kind">
+      <div v-if="known.some((b) => b.does === kind)">
+        <h3>{{ title }}</h3>
+        <ul class="plainlist"><li v-for="b in known.filter((x) => x.does === kind)" :key="b.rule" class="bar">
+          <details><summary><b>{{ b.finding ? FINDINGS[b.finding].short : '' }}</b>{{ where(b) }}<br>{{ b.sentence }}<template v-if="b.until"> <b class="figures">Until {{ b.until }}.</b></template></summary><p class="soft">{{ b.reason }}. Stops: {{ b.families.map((f) => FAMILY_NAMES[f]).join(', ') || 'see sentence' }}. {{ LIFTS[b.lifts] }}. Source: {{ b.source }}.</p></details>
+        </li></ul>
+      </div>
+    </template>
+    <div v-if="asking.length"><h3>Ask before</h3><ul class="plainlist"><li v-for="b in asking" :key="b.rule" class="bar">{{ b.sentence }}</li></ul></div>
+    <p v-if="verdict.open.length" class="tag watch">{{ verdict.open.length }} {{ verdict.open.length === 1 ? 'question' : 'questions' }} open: until answered, each counts as ask before</p>
+    <p v-else-if="!known.length && !stopped.length && !asking.length && !waits.length" class="tag good">Nothing stands against the usual work</p>
+    <p v-if="verdict.limit.rimPercent < 100" class="soft">The rim is lowered to {{ verdict.limit.rimPercent }} %.</p>
+    <p class="soft fine">An aid to a trained person. Local law, licence, maker's instructions and the client's doctor come first.</p>
+  </section>
+</template>
+
+<style scoped>
+.prevented { background: #F7E1E5; border-left: 5px solid var(--berry); border-radius: 8px; padding: 10px 12px; } .prevented p { margin: 4px 0 0; }
+.bar { border-left: 4px solid var(--clay); padding: 4px 0 4px 10px; margin: 6px 0; } summary { cursor: pointer; } .fine { font-size: 0.8125rem; } p { margin: 0; }
+</style>

@@ -1,0 +1,7 @@
+/** Dates and times as they are read in the house's own zone. */
+export const clock = (at: number, zone: string) => new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', timeZone: zone }).format(at)
+export const dayWords = (at: number, zone: string) => new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short', timeZone: zone }).format(at)
+export const fullDay = (at: number, zone: string) => new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric', month: 'long', year: 'numeric', timeZone: zone }).format(at)
+export const dayAndClock = (at: number, zone: string) => `${dayWords(at, zone)}, ${clock(at, zone)}`
+/** Elapsed time as m:ss. */
+export const elapsed = (ms: number) => { const s = Math.max(0, Math.floor(ms / 1000)); return `${Math.floor(s / 60)}:${String(s % 60).padStart(2, '0')}` }

@@ -1,0 +1,26 @@
+import type { PlanStep } from '#core/catalogue/step'
+import type { PlanInput } from '#core/planning/input'
+import type { LeftOut, Proposal } from '#core/planning/propose'
+
+let worker: Worker | undefined
+let next = 1
+const waiting = new Map<number, { resolve: (v: unknown) => void, reject: (e: Error) => void }>()
+
+function ask(kind: 'propose' | 'leftOut', input: PlanInput, steps: readonly PlanStep[]): Promise<unknown> {
+  if (!worker) {
+    worker = new Worker(new URL('../workers/plan.worker.ts', import.meta.url), { type: 'module' })
+    worker.onmessage = (event: MessageEvent<{ id: number, answer?: unknown, error?: string }>) => {
+      const w = waiting.get(event.data.id)
+      waiting.delete(event.data.id)
+      if (event.data.error === undefined) w?.resolve(event.data.answer); else w?.reject(new Error(event.data.error))
+    }
+  }
+  const id = next++
+  return new Promise((resolve, reject) => {
+    waiting.set(id, { resolve, reject })
+    worker?.postMessage(JSON.parse(JSON.stringify({ id, ask: kind, input, steps })))
+  })
+}
+/** Plans in a worker of the page. */
+export const proposeAside = (input: PlanInput, done: readonly PlanStep[] = []) => ask('propose', input, done) as Promise<Proposal>
+export const leftOutAside = (input: PlanInput, steps: readonly PlanStep[]) => ask('leftOut', input, steps) as Promise<LeftOut[]>

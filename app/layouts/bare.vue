@@ -1,0 +1,1 @@
+<template><main id="main"><slot /></main></template>

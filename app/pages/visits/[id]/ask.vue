@@ -1,0 +1,77 @@
+<script setup lang="ts">
+import { CONCERN_IDS, CONCERN_NAMES, type ConcernId } from '#core/catalogue/kinds'
+import { FINDINGS, FINDING_ORDER, TOPIC_IDS, TOPIC_NAMES, type FindingId, type TopicId } from '#core/catalogue/findings'
+import type { Answer, Answers } from '#core/screening/answers'
+import { screen } from '#core/screening/verdict'
+import { dropDraft, readDraft, writeDraft } from '~/composables/keep'
+import { sayProblem } from '~/composables/useApi'
+import { useVisit } from '~/stores/visit'
+
+const visit = useVisit()
+const b = computed(() => visit.bundle)
+const answers = ref<Answers>({ ...visit.bundle?.answers })
+const medicines = ref(visit.bundle?.client.medicines ?? '')
+const saving = ref<'idle' | 'saving' | 'kept'>('idle')
+const trouble = ref('')
+const may = computed(() => b.value?.may.write === true && b.value.visit.status === 'booked')
+const verdict = computed(() => screen(answers.value, b.value?.today ?? '2000-01-01'))
+const draftKey = computed(() => `ask-${b.value?.visit.id ?? ''}`)
+const changed = ref(false)
+const topicOpen = ref<Record<TopicId, boolean>>({ today: true, health: true, skin: true, lately: true })
+
+onMounted(async () => {
+  const draft = await readDraft<{ answers: Answers, medicines: string }>(draftKey.value)
+  if (draft) { answers.value = draft.answers; medicines.value = draft.medicines; changed.value = true }
+  watch([answers, medicines], () => { changed.value = true; saving.value = 'idle'; void writeDraft(draftKey.value, { answers: answers.value, medicines: medicines.value }) }, { deep: true })
+})
+const of = (topic: TopicId) => FINDING_ORDER.filter((f) => FINDINGS[f].topic === topic)
+const left = (topic: TopicId) => of(topic).filter((f) => !answers.value[f]).length
+const set = (id: FindingId, answer: Answer) => { answers.value = { ...answers.value, [id]: answer } }
+function noToRest(topic: TopicId) { answers.value = { ...answers.value, ...Object.fromEntries(of(topic).filter((f) => !answers.value[f]).map((f) => [f, { say: 'no' }])) } }
+const carry = () => { answers.value = { ...b.value?.previousAnswers, ...answers.value } }
+const aims = computed(() => b.value?.visit.aims ?? [])
+async function aim(id: ConcernId) { const next = aims.value.includes(id) ? aims.value.filter((a) => a !== id) : [...aims.value, id].slice(0, 5); await attempt(() => visit.change({ aims: next })) }
+
+async function attempt(work: () => Promise<unknown>) { trouble.value = ''; try { await work() } catch (e) { trouble.value = sayProblem(e) } }
+async function save() {
+  saving.value = 'saving'
+  await attempt(async () => {
+    await visit.send('/answers', 'PUT', { id: crypto.randomUUID(), answers: answers.value, medicines: medicines.value })
+    await dropDraft(draftKey.value)
+    changed.value = false
+    await visit.reload()
+  })
+  saving.value = trouble.value ? 'idle' : 'kept'
+}
+async function onward() { if (changed.value || !b.value?.answered) await save(); if (!trouble.value) await navigateTo(`/visits/${b.value?.visit.id ?? ''}/read`) }
+</script>
+
+<template>
+  <div v-if="b" class="ask">
+    <StopAction><span v-if="saving === 'kept'" class="soft">kept</span><VBtn color="primary" :loading="saving === 'saving'" @click="onward">{{ may ? 'Keep the answers, read the skin' : 'Read the skin' }}</VBtn></StopAction>
+    <div class="talk stack">
+      <p v-if="trouble" role="alert" class="tag stop">{{ trouble }}</p>
+      <section v-if="b.previousAnswers && !b.answered && may" class="panel between"><div><h2>Seen before</h2><p class="soft">Take over the last answers, then go through what can have changed.</p></div><VBtn variant="outlined" @click="carry">Same as last time</VBtn></section>
+      <section class="panel">
+        <h2>What for today</h2>
+        <div class="row aims"><button v-for="c in CONCERN_IDS" :key="c" type="button" class="chip" :class="{ on: aims.includes(c) }" :aria-pressed="aims.includes(c)" :disabled="!may" @click="aim(c)"><b v-if="aims.includes(c)" class="figures">{{ aims.indexOf(c) + 1 }}</b>{{ CONCERN_NAMES[c] }}</button></div>
+        <div class="row mt-2"><VSwitch :model-value="b.visit.madeUp" label="Made-up now" color="primary" hide-details density="compact" :disabled="!may" @update:model-value="(v) => attempt(() => visit.change({ madeUp: v === true }))" /><VSwitch :model-value="b.visit.evening" label="Goes home in the dark" color="primary" hide-details density="compact" :disabled="!may" @update:model-value="(v) => attempt(() => visit.change({ evening: v === true }))" /></div>
+      </section>
+      <section v-for="t in TOPIC_IDS" :key="t" class="panel">
+        <div class="between"><h2><button type="button" class="fold" :aria-expanded="topicOpen[t]" @click="topicOpen[t] = !topicOpen[t]">{{ TOPIC_NAMES[t] }} <span class="soft count">{{ left(t) ? `${left(t)} open` : 'all answered' }}</span></button></h2><VBtn v-if="left(t) && may" variant="outlined" size="small" height="36" @click="noToRest(t)">No to the rest</VBtn></div>
+        <ul v-if="topicOpen[t]" class="plainlist"><QuestionRow v-for="f in of(t)" :key="f" :finding="FINDINGS[f]" :answer="answers[f]" :before="b.previousAnswers?.[f]" :disabled="!may" :today="b.today" @answer="(a: Answer) => set(f, a)" /></ul>
+      </section>
+      <section class="panel"><h2>Medicines</h2><VTextarea v-model="medicines" label="Medicines, in the client's words" :disabled="!may" :maxlength="2000" /><p class="soft">A medicine no row knows is written down and asked about; it never counts as a no.</p></section>
+      <ConsentPanel />
+    </div>
+    <aside class="verdict" aria-live="polite" aria-label="Verdict"><VerdictPanel :verdict="verdict" :answers="answers" /></aside>
+  </div>
+</template>
+
+<style scoped>
+.ask { display: grid; grid-template-columns: minmax(0, 1fr) 400px; gap: 20px; padding: 8px 24px 40px; align-items: start; }
+.verdict { position: sticky; top: 12px; max-height: calc(100dvh - 24px); overflow-y: auto; }
+.aims { gap: 8px; } .chip { border: 1.5px solid var(--oak-light); border-radius: 20px; padding: 6px 14px; min-height: 40px; background: var(--paper); cursor: pointer; display: inline-flex; gap: 8px; align-items: center; color: var(--ink); } .chip.on { background: var(--basin); border-color: var(--basin); color: #fff; }
+.fold { background: none; border: 0; font: inherit; cursor: pointer; color: inherit; text-align: left; } .count { font-family: var(--sans); font-size: 0.9rem; font-weight: 500; margin-left: 8px; }
+@media (max-width: 1000px) { .ask { grid-template-columns: minmax(0, 1fr); } .verdict { position: static; order: -1; max-height: none; } }
+</style>

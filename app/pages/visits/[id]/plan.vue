@@ -1,0 +1,62 @@
+<script setup lang="ts">
+import { mdiPlus, mdiRedo, mdiUndo } from '@mdi/js'
+import { SCHOOLS, SCHOOL_IDS } from '#core/catalogue/schools'
+import { TECHNIQUES } from '#core/catalogue/techniques'
+import { TECHNIQUE_IDS, type TechniqueId } from '#core/catalogue/technique'
+import { freshStep, isFit, placeFor } from '#core/planning/check'
+import { sayProblem } from '~/composables/useApi'
+import { usePlan } from '~/stores/plan'
+import { useVisit } from '~/stores/visit'
+
+const visit = useVisit()
+const plan = usePlan()
+const b = computed(() => visit.bundle)
+const chosen = ref<string | null>(null)
+const trouble = ref('')
+const may = computed(() => b.value?.may.write === true && b.value.visit.status === 'booked')
+const frozen = computed(() => b.value?.visit.status !== 'booked')
+const shown = computed(() => (frozen.value ? (b.value?.plans[b.value.plans.length - 1]?.steps ?? []) : plan.steps))
+const signed = computed(() => b.value?.plans.find((p) => p.version === 0)?.countersignedBy ?? null)
+onMounted(() => void plan.open())
+const attempt = async (work: () => Promise<unknown>) => { trouble.value = ''; try { await work() } catch (e) { trouble.value = sayProblem(e) } }
+const school = async (s: unknown) => { await attempt(() => visit.change({ school: s })); await plan.propose() }
+const addable = computed(() => TECHNIQUE_IDS.filter((t) => !['wait', 'stay'].includes(t)).map((t) => ({ value: t, title: TECHNIQUES[t].name })))
+function add(id: TechniqueId | null) {
+  if (!id || !visit.input) return
+  const step = freshStep(id, visit.input) ?? { technique: id, regions: [], minutes: TECHNIQUES[id].minutes.choices[0] ?? TECHNIQUES[id].minutes.least, why: [{ rule: 'by-hand', text: 'added by hand' }] }
+  const before = placeFor(id, plan.steps)
+  plan.edit([{ do: 'insert', before, step }])
+}
+function onKey(e: KeyboardEvent) {
+  if (!(e.ctrlKey || e.metaKey) || !may.value) return
+  if (e.key === 'z') { e.preventDefault(); if (e.shiftKey) plan.redo(); else plan.undo() }
+  if (e.key === 'y') { e.preventDefault(); plan.redo() }
+}
+const fit = computed(() => plan.check !== null && isFit(plan.check) && plan.steps.length > 0)
+async function onward() { if (may.value && plan.saved !== 'kept') await plan.save(); if (plan.saved !== 'refused' || frozen.value) await navigateTo(`/visits/${b.value?.visit.id ?? ''}/set`) }
+</script>
+
+<template>
+  <div v-if="b && visit.input" class="plan" @keydown="onKey">
+    <StopAction>
+      <template v-if="may"><VBtn variant="text" icon :disabled="!plan.past.length" aria-label="Undo" @click="plan.undo()"><VIcon :icon="mdiUndo" /></VBtn><VBtn variant="text" icon :disabled="!plan.future.length" aria-label="Redo" @click="plan.redo()"><VIcon :icon="mdiRedo" /></VBtn><VBtn variant="outlined" :loading="plan.thinking" @click="plan.propose()">Propose afresh</VBtn></template>
+      <VBtn v-if="b.may.countersign && !signed && !frozen" color="secondary" @click="attempt(async () => { await visit.send('/countersign', 'POST'); await visit.reload() })">Countersign</VBtn>
+      <VBtn color="primary" :disabled="may && !fit" @click="onward">Lay out the tray</VBtn>
+    </StopAction>
+    <section class="left">
+      <div v-if="may" class="bar row"><VSelect :model-value="b.visit.school" :items="SCHOOL_IDS.map((s) => ({ value: s, title: SCHOOLS[s].name }))" label="School" density="compact" class="school" @update:model-value="school" /><VAutocomplete :model-value="null" :items="addable" label="Add a step" density="compact" class="add" :prepend-inner-icon="mdiPlus" @update:model-value="add" /><span class="soft state" role="status">{{ plan.thinking ? 'planning…' : plan.saved === 'kept' ? 'kept' : plan.saved === 'waiting' ? 'keeping…' : 'on this device only' }}</span></div>
+      <p v-if="trouble || plan.trouble || plan.failed" role="alert" class="tag stop">{{ trouble || plan.trouble || plan.failed }}</p>
+      <p v-if="b.staff.role === 'trainee' && !frozen" class="tag" :class="signed ? 'good' : 'watch'">{{ signed ? `countersigned by ${signed}` : 'a trainee\'s plan: needs a colleague\'s countersign' }}</p>
+      <p v-if="frozen" class="tag calm">Version {{ b.plans[b.plans.length - 1]?.version }} stands since the treatment began</p>
+      <PlanStrip :steps="shown" :input="visit.input" :chosen="chosen" :may="may" @choose="(k) => { chosen = k }" @edit="plan.edit" />
+      <p v-if="!shown.length && !plan.thinking && !plan.failed" class="soft">No plan yet. Read the skin first, then propose.</p>
+    </section>
+    <PlanAside :steps="shown" :input="visit.input" :chosen="chosen" :may="may" :left="frozen ? [] : plan.left" @edit="plan.edit" @add="add" @choose="(k) => { chosen = k }" />
+  </div>
+</template>
+
+<style scoped>
+.plan { display: grid; grid-template-columns: minmax(0, 1fr) 348px; min-height: calc(100dvh - 106px); }
+.left { padding: 0 16px 10px 24px; min-width: 0; } .bar { padding-top: 6px; } .school { max-width: 190px; } .add { max-width: 240px; } .state { font-size: 0.875rem; }
+@media (max-width: 1000px) { .plan { grid-template-columns: minmax(0, 1fr); } }
+</style>

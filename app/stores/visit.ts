@@ -1,0 +1,32 @@
+import { defineStore } from 'pinia'
+import { useApi } from '~/composables/useApi'
+import { toPlanInput, type VisitBundle } from '#contracts/bundle'
+import { readyToTreat, type OpenPoint } from '#core/planning/ready'
+import type { PlanStep } from '#core/catalogue/step'
+
+/** One visit at its six stops: the bundle as the house has it, and what is still open. */
+export const useVisit = defineStore('visit', () => {
+  const bundle = ref<VisitBundle | null>(null)
+  const api = useApi()
+
+  async function load(id: string) { bundle.value = await api<VisitBundle>(`/api/visits/${id}`) }
+  async function reload() { if (bundle.value) await load(bundle.value.visit.id) }
+  const url = (path: string) => `/api/visits/${bundle.value?.visit.id ?? ''}${path}`
+  const send = (path: string, method: 'POST' | 'PUT' | 'PATCH', body: unknown = {}) => api<unknown>(url(path), { method, body })
+
+  const input = computed(() => bundle.value && toPlanInput(bundle.value))
+  const draft = computed<PlanStep[]>(() => bundle.value?.plans.find((p) => p.version === 0)?.steps ?? [])
+  const open = computed<OpenPoint[]>(() => {
+    const b = bundle.value
+    const i = input.value
+    if (!b || !i) return []
+    return readyToTreat({ input: i, steps: draft.value, consent: b.consent !== null, guardianSigned: b.consent?.guardian === true, trainee: b.staff.role === 'trainee', countersigned: b.plans.some((p) => p.version === 0 && p.countersignedBy !== null), age: b.client.age })
+  })
+  async function change(patch: Record<string, unknown>) {
+    const b = bundle.value
+    if (!b) return
+    await send('', 'PATCH', { version: b.visit.version, ...patch })
+    await reload()
+  }
+  return { bundle, input, draft, open, load, reload, send, change }
+})
