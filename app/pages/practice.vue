@@ -1,0 +1,26 @@
+<script setup lang="ts">
+import { LICENCE_NAMES, type LicenceId } from '#core/catalogue/kinds'
+import { dayAndClock } from '~/composables/dates'
+import { sayProblem, useApi } from '~/composables/useApi'
+
+interface Practice { house: { name: string, address: string, phone: string, emergency: string, timeZone: string, retentionYears: number, cleaningMinutes: number }, people: { id: string, name: string, email: string, role: string, licences: LicenceId[], active: boolean }[], chain: { seals: number, broken: number | null, erasedParts: number, head: string }, audit: { id: number, at: number, action: string, allowed: boolean, staff: string | null, client: string | null }[] }
+useHead({ title: 'Practice · Oak Basin' })
+const api = useApi()
+const { data, error } = await useAsyncData('practice', () => api<Practice>('/api/practice'))
+</script>
+
+<template>
+  <div class="practice">
+    <h1>Practice</h1>
+    <p v-if="error" role="alert" class="tag stop">{{ sayProblem(error) }}</p>
+    <div v-if="data" class="cols">
+      <section class="panel"><h2>{{ data.house.name }}</h2><p>{{ data.house.address }}<br>{{ data.house.phone }} · emergency {{ data.house.emergency }}</p><p class="soft">{{ data.house.timeZone }} · {{ data.house.cleaningMinutes }} min cleaning after a visit · records kept {{ data.house.retentionYears }} years</p>
+        <h2 class="mt-4">People and what they may do</h2><table class="plain"><tbody><tr v-for="p in data.people" :key="p.id"><td><b>{{ p.name }}</b><br><span class="soft">{{ p.role }}</span></td><td>{{ p.licences.map((l) => LICENCE_NAMES[l]).join('; ') }}</td></tr></tbody></table>
+        <h2 class="mt-4">The chain of seals</h2><p class="tag" :class="data.chain.broken === null ? 'good' : 'stop'">{{ data.chain.broken === null ? `${data.chain.seals} seals, every one stands` : `broken at seal ${data.chain.broken}` }}</p><p class="soft head figures">{{ data.chain.erasedParts ? `${data.chain.erasedParts} parts erased; ` : '' }}head {{ data.chain.head }}</p>
+      </section>
+      <section class="panel"><h2>Audit</h2><table class="plain figures"><thead><tr><th>When</th><th>Who</th><th>What</th><th>Client</th></tr></thead><tbody><tr v-for="a in data.audit" :key="a.id"><td>{{ dayAndClock(a.at, data.house.timeZone) }}</td><td>{{ a.staff }}</td><td>{{ a.action }} <span v-if="!a.allowed" class="tag stop">refused</span></td><td>{{ a.client }}</td></tr></tbody></table></section>
+    </div>
+  </div>
+</template>
+
+<style scoped>.practice { padding: 20px 28px; } .cols { display: grid; grid-template-columns: 1fr 1fr; gap: 16px; align-items: start; margin-top: 10px; } .head { word-break: break-all; font-size: 0.8125rem; } @media (max-width: 1000px) { .cols { grid-template-columns: minmax(0, 1fr); } }</style>
