@@ -17,7 +17,7 @@ const editing = ref<DayVisit | 'new' | null>(null)
 const move = (days: number) => { const d = new Date(`${day.value?.day ?? ''}T12:00:00Z`); d.setUTCDate(d.getUTCDate() + days); return `/?date=${d.toISOString().slice(0, 10)}` }
 const START = 8
 const END = 19
-const PX = 58
+const PX = 60
 const top = (v: DayVisit) => { const [h = 0, m = 0] = clock(v.startsAt, day.value?.timeZone ?? 'UTC').split(':').map(Number); return (h + m / 60 - START) * PX }
 const height = (v: DayVisit) => (v.minutes / 60) * PX
 /** Two visits at once in one room stand side by side, so that neither hides the other. */
@@ -34,7 +34,7 @@ async function saved() { editing.value = null; await refresh() }
     <header class="between">
       <div><h1>{{ day ? fullDay(Date.parse(`${day.day}T12:00:00Z`), day.timeZone) : 'Day' }}</h1><p class="soft">{{ day?.visits.length ?? 0 }} visits, {{ day?.cleaningMinutes }} min cleaning after each</p></div>
       <div class="row">
-        <VBtn variant="outlined" :to="move(-1)" :prepend-icon="mdiChevronLeft">Day before</VBtn><VBtn variant="outlined" to="/">Today</VBtn><VBtn variant="outlined" :to="move(1)" :append-icon="mdiChevronRight">Day after</VBtn>
+        <VBtn variant="outlined" :active="false" :to="move(-1)" :prepend-icon="mdiChevronLeft">Day before</VBtn><VBtn variant="outlined" :active="false" to="/">Today</VBtn><VBtn variant="outlined" :active="false" :to="move(1)" :append-icon="mdiChevronRight">Day after</VBtn>
         <VBtn color="primary" :prepend-icon="mdiPlus" @click="editing = 'new'">Add a visit</VBtn>
       </div>
     </header>
@@ -65,11 +65,11 @@ async function saved() { editing.value = null; await refresh() }
 .room { padding: 6px 0; }
 .hours { position: relative; } .hours span { position: absolute; right: 4px; font-size: 0.875rem; } .hours span:first-child { top: 0 !important; }
 .lane { position: relative; background-color: var(--paper); border-radius: 10px; border: 1px solid var(--line); background-image: linear-gradient(to bottom, var(--line) 1px, transparent 1px); }
-.visit { position: absolute; right: 4px; background: #EAF2EF; border-left: 5px solid var(--basin); border-radius: 8px; padding: 5px 10px; overflow: hidden; }
+.visit { position: absolute; right: 4px; background: #EAF2EF; border-left: 5px solid var(--basin); border-radius: 8px; padding: 2px 10px; overflow: hidden; line-height: 1.25; }
 .visit.sealed { background: #EFE7D8; border-left-color: var(--oak-light); } .visit.treating { background: #F7E6CF; border-left-color: var(--amber); }
 .visit.clash { border-left-color: var(--berry); box-shadow: inset 0 0 0 1.5px var(--berry); }
 .open { color: var(--ink); text-decoration: none; display: block; } .open:hover b { text-decoration: underline; }
-.stops { display: flex; gap: 10px; list-style: none; padding: 0; margin: 2px 0 0; font-size: 0.8125rem; }
+.stops { display: flex; gap: 10px; list-style: none; padding: 0; margin: 1px 0 0; font-size: 0.8125rem; line-height: 1.2; }
 .stops li { display: flex; gap: 4px; align-items: center; color: var(--ink-soft); } .stops i { width: 13px; height: 9px; border-radius: 50%; border: 1.5px solid #8A7355; } .stops .done { color: var(--ink); } .stops .done i { background: #8A7355; }
 .shiftbtn { position: absolute; right: 2px; top: 2px; min-width: 0; }
 </style>

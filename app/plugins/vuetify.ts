@@ -33,6 +33,7 @@ export default defineNuxtPlugin((app) => {
       VAutocomplete: { variant: 'outlined', density: 'comfortable', hideDetails: 'auto', color: 'primary' },
       VCard: { flat: true, rounded: 'lg' },
       VDialog: { maxWidth: 560 },
+      VSwitch: { inset: true },
     },
   })
   app.vueApp.use(vuetify)

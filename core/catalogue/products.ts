@@ -2,7 +2,7 @@ import type { ProductKind } from './kinds'
 
 /** How a hand measures from this bottle. `millilitres` is what one measure gives. */
 export interface Dispenser {
-  kind: 'pump' | 'drop' | 'scoop' | 'spatula' | 'pour' | 'piece'
+  kind: 'pump' | 'spray' | 'drop' | 'scoop' | 'spatula' | 'riceGrain' | 'pour' | 'piece'
   millilitres: number
 }
 
@@ -47,14 +47,15 @@ export const FILMS: Readonly<Record<ProductKind, FilmRule>> = {
   cleansingOil: { kind: 'cleansingOil', milligrams: 4, range: [3, 6] },
   emulsifier: { kind: 'emulsifier', milligrams: 3, range: [2, 5] },
   toner: { kind: 'toner', milligrams: 2, range: [1, 4] },
-  mist: { kind: 'mist', milligrams: 2, range: [1, 4] },
+  mist: { kind: 'mist', milligrams: 1, range: [1, 4] },
   grainScrub: { kind: 'grainScrub', milligrams: 3, range: [2, 5] },
   enzymeMask: { kind: 'enzymeMask', milligrams: 6, range: [4, 10] },
   settingClay: { kind: 'settingClay', milligrams: 20, range: [15, 25] },
   hydratingMask: { kind: 'hydratingMask', milligrams: 10, range: [6, 15] },
   massageOil: { kind: 'massageOil', milligrams: 0.3, range: [0.3, 2] },
   serum: { kind: 'serum', milligrams: 0.5, range: [0.3, 1] },
-  eyeProduct: { kind: 'eyeProduct', milligrams: 0.5, range: [0.5, 1.5] },
+  /** A rice grain a side is what the hand gives; it is more than a thin film on the ring would need. */
+  eyeProduct: { kind: 'eyeProduct', milligrams: 2.5, range: [0.5, 2.5] },
   moisturiser: { kind: 'moisturiser', milligrams: 2, range: [1.5, 3] },
   facialOil: { kind: 'facialOil', milligrams: 0.2, range: [0.1, 0.3] },
   sunProtection: { kind: 'sunProtection', milligrams: 2, range: [2, 2.5], floor: true },

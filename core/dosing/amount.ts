@@ -16,7 +16,7 @@ export interface Amount {
 }
 
 const MEASURE_WORDS: Record<Dispenser['kind'], readonly [string, string]> = {
-  pump: ['pump', 'pumps'], drop: ['drop', 'drops'], scoop: ['scoop', 'scoops'], spatula: ['spatula tip', 'spatula tips'], pour: ['mL', 'mL'], piece: ['piece', 'pieces'],
+  pump: ['pump', 'pumps'], spray: ['spray', 'sprays'], riceGrain: ['rice grain', 'rice grains'], drop: ['drop', 'drops'], scoop: ['scoop', 'scoops'], spatula: ['spatula tip', 'spatula tips'], pour: ['mL', 'mL'], piece: ['piece', 'pieces'],
 }
 
 /**
@@ -38,7 +38,7 @@ export function amountFor(product: Product, regions: readonly RegionId[], size?:
 
 /** Millilitres → what the hand can do: whole pumps and drops, half spatula tips, quarter scoops, half millilitres. */
 export function toMeasures(ml: number, dispenser: Dispenser, neverBelow: boolean): { count: number, ml: number } {
-  const part = { pump: 1, drop: 1, piece: 1, scoop: 0.25, spatula: 0.5, pour: 0.5 }[dispenser.kind]
+  const part = { pump: 1, spray: 1, riceGrain: 1, drop: 1, piece: 1, scoop: 0.25, spatula: 0.5, pour: 0.5 }[dispenser.kind]
   const exact = ml / (dispenser.millilitres * part)
   const whole = Math.max(1, neverBelow ? Math.ceil(exact - 1e-9) : Math.round(exact))
   return { count: whole * part, ml: whole * part * dispenser.millilitres }

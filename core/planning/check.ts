@@ -133,7 +133,7 @@ function surfaceFindings(step: PlanStep, i: number, walked: Trace): PlanFinding[
   const chain = connect(state.before, t, step.regions)
   const mends: Mend[] = chain ? [{
     label: chain.steps.map((s) => TECHNIQUES[s.technique].name).join(', then '), minutes: chain.minutes,
-    edits: chain.steps.map((s): Edit => ({ do: 'insert', before: step.key, step: { technique: s.technique, minutes: s.minutes, regions: s.regions, why: [{ rule: 'surface', text: `${t.name.toLowerCase()} ${CONNECTOR_WANTS[s.technique] ?? 'wants it so'}` }] } })),
+    edits: chain.steps.map((s): Edit => ({ do: 'insert', before: step.key, step: { technique: s.technique, minutes: s.minutes, regions: s.regions, why: [{ rule: 'surface', text: `${t.name.toLowerCase().replace(/ on$|,.*$/, '')} ${CONNECTOR_WANTS[s.technique] ?? 'wants it so'}` }] } })),
   }] : [remove(step)]
   return [finding('surface', `${t.name} ${state.unmet.map(describeUnmet).join('; ')}`, { key: step.key, regions: first.regions, mends })]
 }

@@ -15,13 +15,13 @@ export function reasonsFor(move: PlacedMove, next: PlacedMove | undefined, a: Al
   const t = TECHNIQUES[move.technique]
   if (move.mend) {
     const wants = next ? TECHNIQUES[next.technique] : undefined
-    return [{ rule: 'surface', text: wants ? `${wants.name.toLowerCase().replace(/ on$/, '')} ${CONNECTOR_WANTS[move.technique] ?? 'wants it so'}` : t.reason }]
+    return [{ rule: 'surface', text: wants ? `${wants.name.toLowerCase().replace(/ on$|,.*$/, '')} ${CONNECTOR_WANTS[move.technique] ?? 'wants it so'}` : t.reason }]
   }
   const out: Why[] = []
   const longest = t.minutes.choices[t.minutes.choices.length - 1] ?? t.minutes.most
   for (const w of a.adapted) {
     const shortened = DURATION_RULES.test(w.rule) && move.minutes < longest
-    out.push(shortened ? { rule: w.rule, text: `${longest} → ${move.minutes} min: ${w.text.replace(/^.*?: /, '')}` } : w)
+    out.push(shortened ? { rule: w.rule, text: `${longest} → ${move.minutes} min: ${w.text.split(':')[0] ?? w.text}` } : w)
   }
   out.push(...leftOutRegions(move.regions, a))
   const aim = input.aims.find((x) => (t.effects[x] ?? 0) >= 2) ?? input.aims.find((x) => (t.effects[x] ?? 0) >= 1)

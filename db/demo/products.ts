@@ -5,7 +5,7 @@ import type { ProductKind } from '#core/catalogue/kinds'
 const LINES = { M: 'Millrace', B: 'Birch & Brine', Q: 'Quiet Kiln', U: 'Undertow' } as const
 const DISPENSERS: Record<string, Dispenser> = {
   p1: { kind: 'pump', millilitres: 1 }, p8: { kind: 'pump', millilitres: 0.8 }, p2: { kind: 'pump', millilitres: 0.2 }, drop: { kind: 'drop', millilitres: 0.05 }, oil: { kind: 'drop', millilitres: 0.035 },
-  pour: { kind: 'pour', millilitres: 1 }, spatula: { kind: 'spatula', millilitres: 2.5 }, small: { kind: 'spatula', millilitres: 0.25 }, spray: { kind: 'pump', millilitres: 0.12 },
+  pour: { kind: 'pour', millilitres: 1 }, spatula: { kind: 'spatula', millilitres: 2.5 }, small: { kind: 'riceGrain', millilitres: 0.05 }, spray: { kind: 'spray', millilitres: 0.12 },
 }
 type Suit = Product['suits'][number]
 const p = (id: string, line: keyof typeof LINES, name: string, kind: ProductKind, inci: string, dispenser: string, suits: Suit[], ml: number, cents: number, months: number, more: Partial<Product> = {}): Product => ({

@@ -4,14 +4,15 @@ const props = defineProps<{ name: string, before: number, today: number, rim: nu
 const scale = computed(() => Math.max(props.rim, props.before + props.today, 1))
 const level = (h: number) => 34 - (Math.min(h, scale.value) / scale.value) * 30
 const over = computed(() => props.before + props.today > props.rim)
+const clip = useId()
 const f = (h: number) => (h / 100).toFixed(1)
 </script>
 
 <template>
   <figure class="bowl" :class="{ over }" :aria-label="`${name}: ${f(before + today)} of ${f(rim)}${over ? ', over the rim' : ''}`" role="img">
     <svg viewBox="0 0 64 40" aria-hidden="true">
-      <clipPath :id="`bowl-${name}`"><path d="M4 4h56c0 18-11 31-28 31S4 22 4 4z" /></clipPath>
-      <g :clip-path="`url(#bowl-${name})`">
+      <clipPath :id="clip"><path d="M4 4h56c0 18-11 31-28 31S4 22 4 4z" /></clipPath>
+      <g :clip-path="`url(#${clip})`">
         <rect x="0" y="0" width="64" height="40" :fill="dark ? '#241C15' : '#FFFFFF'" />
         <rect x="0" :y="level(before + today)" width="64" height="40" :fill="over ? '#B4506A' : '#7FB3B5'" /><rect x="0" :y="level(before)" width="64" height="40" fill="#2C6C70" />
       </g>

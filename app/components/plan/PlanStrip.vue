@@ -13,8 +13,8 @@ const props = defineProps<{ steps: readonly PlanStep[], input: PlanInput, chosen
 const emit = defineEmits<{ choose: [key: string], edit: [edits: Edit[]] }>()
 const check = computed(() => checkPlan(props.input, props.steps))
 const list = ref<HTMLElement | null>(null)
-const ROW = 24
-const ROOM = 606
+const ROW = 22
+const ROOM = 632
 
 /** One-minute steps keep a readable line; what room is left goes to the long ones, minute by minute. */
 const heights = computed(() => {
@@ -54,7 +54,7 @@ const detail = (s: PlanStep) => {
   if (item && s.regions.length > 0) parts.push(amountFor(item.product, s.regions, props.input.faceSize).words)
   if (s.passes) parts.push(`${s.passes} ${s.passes === 1 ? 'pass' : 'passes'}`)
   const t = TECHNIQUES[s.technique]
-  if (t.setting && s.setting !== undefined) parts.push(`${s.setting} ${t.setting.unit || t.setting.label.toLowerCase()}`)
+  if (t.setting && s.setting !== undefined) parts.push(t.setting.unit ? `${s.setting} ${t.setting.unit}` : `${t.setting.label.toLowerCase()} ${s.setting}`)
   return parts.join(' · ')
 }
 const start = (i: number) => { const m = check.value.trace.schedule.steps[i]?.start ?? 0; return Number.isInteger(m) ? String(m) : m.toFixed(1) }
@@ -114,13 +114,13 @@ onBeforeUnmount(() => sortable?.destroy())
 </template>
 
 <style scoped>
-.heads, .cloth { display: grid; grid-template-columns: 38px 104px minmax(0, 1fr) 156px; column-gap: 8px; } .heads { padding: 8px 0 4px; align-items: end; } .keys { font-family: var(--sans); font-size: 0.75rem; font-weight: 450; margin-left: 10px; letter-spacing: 0; }
+.heads, .cloth { display: grid; grid-template-columns: 38px 104px minmax(0, 1fr) 156px; column-gap: 8px; } .heads { padding: 2px 0 4px; align-items: end; } .keys { font-family: var(--sans); font-size: 0.75rem; font-weight: 450; margin-left: 10px; letter-spacing: 0; }
 .cloth { position: relative; } .times span { position: absolute; left: 0; width: 34px; text-align: right; font-size: 0.875rem; color: var(--ink-soft); padding-top: 2px; }
 .skin { position: relative; } .skin div { position: absolute; inset-inline: 0; padding: 2px 8px 0 12px; font-size: 0.8125rem; border-left: 5px solid rgb(74 54 38 / 25%); overflow: hidden; white-space: nowrap; }
-.hands { list-style: none; margin: 0; padding: 0; } .hands li { background: var(--paper); border-bottom: 1px solid var(--line); display: flex; justify-content: space-between; gap: 10px; padding: 1px 10px 0; overflow: hidden; cursor: pointer; font-size: 0.9375rem; }
+.hands { list-style: none; margin: 0; padding: 0; } .hands li { background: var(--paper); border-bottom: 1px solid var(--line); display: flex; justify-content: space-between; gap: 10px; padding: 1px 10px 0; overflow: hidden; cursor: pointer; font-size: 0.9375rem; line-height: 1.3; }
 .hands li:first-child { border-top: 1px solid var(--line); } .hands li:focus-visible { outline-offset: -3px; } .chosen { box-shadow: inset 5px 0 0 var(--basin); background: #E6F0ED !important; } .stop { box-shadow: inset 5px 0 0 var(--berry); background: #F9E9EC !important; } .adapt:not(.stop) { box-shadow: inset 5px 0 0 var(--amber); background: #FBF2E0 !important; }
 .what { white-space: nowrap; overflow: hidden; text-overflow: ellipsis; min-width: 0; flex: 1 1 60%; } .min { color: var(--ink-soft); margin-left: 8px; font-size: 0.8125rem; } .det { margin-left: 10px; font-size: 0.8125rem; }
-.why { flex: 0 1 auto; max-width: 44%; text-align: right; white-space: nowrap; overflow: hidden; text-overflow: ellipsis; font-size: 0.875rem; } .find { color: var(--berry); font-weight: 600; font-size: 0.8125rem; display: flex; gap: 8px; align-items: flex-start; overflow: hidden; white-space: nowrap; flex: 0 1 auto; max-width: 62%; } .find span { overflow: hidden; text-overflow: ellipsis; } .adapt:not(.stop) .find { color: var(--amber); }
+.why { flex: 0 1 auto; max-width: 52%; text-align: right; white-space: nowrap; overflow: hidden; text-overflow: ellipsis; font-size: 0.875rem; } .find { color: var(--berry); font-weight: 600; font-size: 0.8125rem; display: flex; gap: 8px; align-items: flex-start; overflow: hidden; white-space: nowrap; flex: 0 1 auto; max-width: 62%; } .find span { overflow: hidden; text-overflow: ellipsis; } .adapt:not(.stop) .find { color: var(--amber); }
 .find button { border: 1.5px solid currentColor; border-radius: 7px; padding: 0 8px; font-weight: 700; cursor: pointer; background: #fff; flex: none; min-height: 20px; color: inherit; }
 .rests { position: relative; } .rest { position: absolute; width: 72px; background: #A9C7C6; border-radius: 8px; padding: 3px 6px; font-size: 0.75rem; line-height: 1.15; display: flex; flex-direction: column; overflow: hidden; color: #17302F; } .rest.late { background: #E6B3BE; } .soft2 { color: #2E4A48; }
 @media (max-width: 900px) { .heads, .cloth { grid-template-columns: 32px 74px minmax(0, 1fr) 82px; } .why, .keys { display: none; } .rest { width: 76px; left: 0 !important; } }

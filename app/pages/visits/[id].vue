@@ -39,9 +39,9 @@ const alerts = computed(() => FINDING_ORDER.flatMap((f) => { const a = b.value?.
           <div class="row who"><NuxtLink :to="`/people/${b.client.id}`" class="name serif">{{ b.client.name }}</NuxtLink><span class="soft">{{ [b.client.work, b.client.age].filter(Boolean).join(', ') }} · {{ clock(b.visit.startsAt, b.practice.timeZone) }}, {{ b.room.name }} · {{ b.visit.minutes }} min · with {{ b.staff.name.split(' ')[0] }}</span><span v-for="a in alerts" :key="a" class="tag watch">{{ a }}</span></div>
           <div id="stop-action" class="row" />
         </div>
-        <ol class="stops" aria-label="Stops of the visit">
+        <div class="between tight"><ol class="stops" aria-label="Stops of the visit">
           <li v-for="[key, name] in STOPS" :key="key"><NuxtLink :to="`/visits/${id}/${key}`" :class="[state(key).mark, { here: stop === key }]" :aria-current="stop === key ? 'step' : undefined" :title="state(key).word"><i aria-hidden="true" />{{ name }}<span class="sr">, {{ state(key).mark === 'done' ? 'ready' : state(key).word || 'open' }}</span></NuxtLink></li>
-        </ol>
+        </ol><div id="stop-tools" class="row" /></div>
       </header>
       <NuxtPage />
     </template>
@@ -49,9 +49,9 @@ const alerts = computed(() => FINDING_ORDER.flatMap((f) => { const a = b.value?.
 </template>
 
 <style scoped>
-.head { padding: 14px 24px 8px; } .who { gap: 6px 14px; } .name { font-size: 1.7rem; font-weight: 650; color: var(--ink); text-decoration: none; } .name:hover { text-decoration: underline; }
-.stops { list-style: none; display: flex; padding: 0; margin: 6px 0 0; flex-wrap: wrap; }
-.stops li { display: flex; align-items: center; } .stops li + li::before { content: ''; width: 40px; border-top: 2px dotted var(--oak-light); margin: 0 10px; }
+.head { padding: 12px 24px 6px; } .tight { align-items: center; gap: 4px 16px; } .who { gap: 6px 14px; } .name { font-size: 1.7rem; font-weight: 650; color: var(--ink); text-decoration: none; } .name:hover { text-decoration: underline; }
+.stops { list-style: none; display: flex; padding: 0; margin: 2px 0 0; flex-wrap: wrap; }
+.stops li { display: flex; align-items: center; } .stops li + li::before { content: ''; width: 26px; border-top: 2px dotted var(--oak-light); margin: 0 10px; }
 .stops a { display: flex; gap: 8px; align-items: center; color: var(--ink-soft); text-decoration: none; min-height: 36px; border-radius: 8px; padding: 0 4px; }
 .stops i { width: 24px; height: 15px; border-radius: 50%; border: 2px solid #8A7355; background: var(--paper); }
 .stops .done i { background: #8A7355; } .stops .open i { background: linear-gradient(to top, #8A7355 50%, var(--paper) 50%); } .stops .here { color: var(--basin); font-weight: 700; } .stops .here i { border-color: var(--basin); width: 28px; height: 18px; } .stops .here.done i { background: var(--basin); } .stops .here.open i { background: linear-gradient(to top, var(--basin) 50%, var(--paper) 50%); }
