@@ -1,9 +1,9 @@
-import { spawn } from 'node:child_process'
 import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { createInterface } from 'node:readline/promises'
 import { Cluster, ensurePostgres } from './cluster.mjs'
-import { freePort, portFree, ROOT, say, Trouble } from './say.mjs'
+import { ROOT, say, Trouble } from './say.mjs'
+import { endChild, runServer, whenReady } from './server.mjs'
 import { ensureBuild, ensurePackages, load, migrate } from './setup.mjs'
 
 const HELP = `./start            install, build, start the database, load the demo, serve on 127.0.0.1
@@ -30,10 +30,11 @@ async function ask(question, hidden = false) {
 
 async function main() {
   if (flags.includes('--help')) { say(HELP); return }
+  if (process.env.OAK_ORIGIN && !/^https:\/\/[^/]+$/.test(process.env.OAK_ORIGIN)) throw new Trouble('OAK_ORIGIN is the https address of the TLS proxy, without a path: https://rooms.example.')
   const unknown = flags.find((f) => !['--empty', '--reset'].includes(f))
   if (unknown) throw new Trouble(`${unknown} is not known. ./start --help lists what is.`)
   mkdirSync(join(ROOT, '.data'), { recursive: true })
-  const other = existsSync(runFile) ? JSON.parse(readFileSync(runFile, 'utf8')) : undefined
+  const other = lastRun()
   if (other && alive(other.pid)) throw new Trouble(`It is already running: ${other.address} (process ${other.pid}). Stop that one with Ctrl-C first.`)
   rmSync(runFile, { force: true })
 
@@ -47,6 +48,11 @@ async function main() {
   }
   await ensureBuild()
   await cluster.up()
+  try { await furnish(cluster) } catch (e) { cluster.down(); throw e }
+}
+
+/** Tables, data, server: from here on a failure also takes the database down again. */
+async function furnish(cluster) {
   process.stdout.write('· Bringing the tables up to date ')
   await migrate(cluster.url('owner'))
   say('done')
@@ -61,40 +67,30 @@ async function main() {
   } else accounts = await seedDemo(cluster.url('owner'), Date.now())
 
   const wanted = Number(process.env.OAK_PORT ?? 4310)
-  const port = (await portFree(wanted)) ? wanted : await freePort(wanted)
+  const { child: server, port, address } = await runServer(cluster, { wanted, address: process.env.OAK_ORIGIN })
   if (port !== wanted) say(`· Port ${wanted} is taken; using ${port}`)
-  const address = process.env.OAK_ORIGIN ?? `http://127.0.0.1:${port}`
-  const server = spawn(process.execPath, ['--enable-source-maps', '.output/server/index.mjs'], {
-    cwd: ROOT, stdio: ['ignore', 'inherit', 'inherit'], detached: false,
-    env: { ...process.env, NODE_ENV: 'production', NITRO_HOST: '127.0.0.1', NITRO_PORT: String(port), NUXT_DATABASE_URL: cluster.url('app'), NUXT_SESSION_PASSWORD: cluster.secrets.session, NUXT_ORIGIN: address, NUXT_TELEMETRY_DISABLED: '1' },
-  })
   writeFileSync(runFile, JSON.stringify({ pid: process.pid, address }))
   let ending = false
-  const end = (code) => {
+  const end = async (code) => {
     if (ending) return
     ending = true
     say('\n· Stopping')
-    server.kill('SIGTERM')
-    const hard = setTimeout(() => server.kill('SIGKILL'), 5000)
-    const finish = () => { clearTimeout(hard); cluster.down(); rmSync(runFile, { force: true }); process.exit(code) }
-    if (server.exitCode !== null) finish(); else server.once('exit', finish)
+    await endChild(server)
+    cluster.down()
+    rmSync(runFile, { force: true })
+    process.exit(code)
   }
-  process.on('SIGINT', () => end(0))
-  process.on('SIGTERM', () => end(0))
-  server.once('exit', (code) => { if (!ending) { say(`The server ended by itself (${code}).`); end(1) } })
-  await ready(`http://127.0.0.1:${port}/api/ready`)
+  process.on('SIGINT', () => void end(0))
+  process.on('SIGTERM', () => void end(0))
+  server.once('exit', (code) => { if (!ending) { say(`The server ended by itself (${code}).`); void end(1) } })
+  try { await whenReady(port, server) } catch (e) { say(e.message); await end(1); return }
   say(`\nOak Basin is ready: ${address}`)
   if (accounts.length > 0) { say('Demo sign-ins:'); for (const a of accounts) say(`  ${a.email.padEnd(28)} ${a.password.padEnd(18)} ${a.role}, quick code ${a.code}`) }
   say('Ctrl-C stops server and database.')
 }
 
-async function ready(url) {
-  for (let i = 0; i < 150; i++) {
-    try { if ((await fetch(url)).ok) return } catch { /* not up yet */ }
-    await new Promise((r) => setTimeout(r, 200))
-  }
-  throw new Trouble('The server did not become ready within half a minute.')
-}
+/** What an earlier start left behind; a half-written note counts as none. */
+function lastRun() { try { return existsSync(runFile) ? JSON.parse(readFileSync(runFile, 'utf8')) : undefined } catch { return undefined } }
 function alive(pid) { try { process.kill(pid, 0); return readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes('start.mjs') } catch { return false } }
 
 main().catch((e) => { say(`\n${e instanceof Trouble ? e.message : e.stack}`); process.exit(1) })

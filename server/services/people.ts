@@ -1,13 +1,12 @@
 import { and, asc, desc, eq, gt, ilike, isNull, sql } from 'drizzle-orm'
 import type { ClientFields } from '#contracts/people'
-import { clients, imports, rooms, staff, visits } from '#db/schema'
+import { clients, consultations, imports, rooms, staff, visits } from '#db/schema'
 import { conflict } from '../http/problem'
 import { inCare, type Client } from './access'
 import { pastOf, thePractice, visitsOf } from './bundle'
 import { database } from './database'
 import { ageOn, dayIn } from './dates'
 import type { Staff } from './session'
-import { consultations } from '#db/schema'
 
 /** Clients in one's care, by name; last and next visit beside. */
 export async function listPeople(me: Staff, search: string) {

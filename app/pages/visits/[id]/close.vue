@@ -31,8 +31,8 @@ type Aftercare = (Omit<AftercareLine, 'until'> & { until: string })[]
 const parts = computed(() => {
   if (!b.value || b.value.visit.status === 'booked' || b.value.visit.status === 'treating') return null
   const list = sealed.value ? b.value.record.map((r) => ({ name: r.name, content: r.content })) : recordParts(b.value, text.value)
-  const find = <T>(name: string) => (list.find((p) => p.name === name)?.content ?? null) as T | null
-  return { treatment: find<RecordDraft>('treatment'), aftercare: find<Aftercare>('aftercare'), notes: find<string>('notes') }
+  const find = (name: string): unknown => list.find((p) => p.name === name)?.content ?? null
+  return { treatment: find('treatment') as RecordDraft | null, aftercare: find('aftercare') as Aftercare | null, notes: find('notes') as string | null }
 })
 const suggestion = computed(() => {
   if (!b.value || !visit.input || b.value.visit.status === 'booked') return null
