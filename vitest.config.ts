@@ -9,8 +9,8 @@ export default defineConfig({
   test: {
     passWithNoTests: false,
     projects: [
-      project('core', ['core/**/*.test.ts', 'contracts/**/*.test.ts']),
-      project('reference', ['tests/reference/**/*.test.ts']),
+      project('core', ['core/**/*.test.ts', 'contracts/**/*.test.ts'], { testTimeout: 120_000 }),
+      project('reference', ['tests/reference/**/*.test.ts'], { testTimeout: 120_000 }),
       project('api', ['tests/api/**/*.test.ts'], { fileParallelism: false, testTimeout: 60_000, hookTimeout: 120_000 }),
       project('faults', ['tests/faults/**/*.test.ts'], { fileParallelism: false, testTimeout: 120_000, hookTimeout: 120_000 }),
     ],

@@ -34,7 +34,7 @@ export const TICK_SECONDS = 30
 
 /** Minutes → whole ticks, rounded up: a plan never promises less time than a step takes. */
 export function toTicks(m: Minutes): number {
-  return Math.ceil((m * 60) / TICK_SECONDS - 1e-9)
+  return Math.max(0, Math.ceil((m * 60) / TICK_SECONDS - 1e-9))
 }
 
 export function fromTicks(ticks: number): Minutes {

@@ -16,6 +16,9 @@ export function halfLifeHours(age: number | undefined, thirsty: boolean): number
   return thirsty ? base * 1.5 : base
 }
 
+/** Less than this many hundredths is an empty basin; an exponential never quite gets there. */
+const NOTHING = 0.05
+
 /** What is still in the basin of each region at a moment, hundredths, rounded up. Later pourings are not counted. */
 export function remainingAt(poured: readonly Poured[], at: number, halfLife: number): Record<RegionId, number> {
   const out = Object.fromEntries(REGION_IDS.map((r) => [r, 0])) as Record<RegionId, number>
@@ -24,7 +27,7 @@ export function remainingAt(poured: readonly Poured[], at: number, halfLife: num
     const left = Math.pow(0.5, (at - p.at) / HOUR / halfLife)
     for (const r of REGION_IDS) out[r] += (p.loads[r] ?? 0) * left
   }
-  for (const r of REGION_IDS) out[r] = Math.ceil(out[r] - 0.5)
+  for (const r of REGION_IDS) out[r] = out[r] < NOTHING ? 0 : Math.ceil(out[r] - 1e-9)
   return out
 }
 

@@ -121,7 +121,7 @@ function price(t: TechniqueId, name: string, c: PlanCase, base: Solution | undef
   const before = mains(base, c)
   if (inSlot) {
     const gone = [...before].filter((x) => !mains(inSlot, c).has(x)).map((x) => TECHNIQUES[x].name)
-    const text = gone.length > 0 ? `instead of ${gone.map((g) => g.toLowerCase()).join(', ')}` : 'serves today\'s aims less'
+    const text = gone.length > 0 ? `instead of ${gone.map((g) => g.toLowerCase().replace(/ on$/, '')).join(', ')}` : 'serves today\'s aims less'
     return { technique: t, name, why: { rule: 'value', text }, ...(gone.length > 0 ? { dropsOut: gone } : {}) }
   }
   const wide = solve(forced, slotTicks + 60)

@@ -44,7 +44,9 @@ export function verify(s: Seal): Proof {
   let head = s.prev
   const erased: string[] = []
   for (const item of s.items) {
-    if (item.content === null || item.salt === null) erased.push(item.name)
+    // Erasure drops the salt with the content; a content that went alone was tampered with.
+    if (item.salt === null && item.content === null) erased.push(item.name)
+    else if (item.salt === null) return { ok: false, at: item.name }
     else if (commit(item.name, item.content, item.salt) !== item.commitment) return { ok: false, at: item.name }
     head = link(head, item.name, item.commitment)
   }

@@ -62,7 +62,11 @@ export function changedReadings(before: Readings, after: Readings, repeatability
 export function overlay(first: Readings, second: Readings): Readings {
   const out: Readings = {}
   for (const zone of ZONE_IDS) {
-    const merged = { ...first[zone], ...second[zone] }
+    const merged: ZoneReading = {}
+    for (const reading of READING_IDS) {
+      const grade = second[zone]?.[reading] ?? first[zone]?.[reading]
+      if (grade !== undefined) merged[reading] = grade
+    }
     if (Object.keys(merged).length > 0) out[zone] = merged
   }
   return out

@@ -20,7 +20,7 @@ const monthly = (n: number, ...work: TechniqueId[]) => Array.from({ length: n },
 /** Eight invented people in depth. Their skins are made up to show the product at work. */
 export const DEEP: readonly DemoClient[] = [
   { key: 'ferry', name: 'Signe Holmvik', work: 'ferry pilot', born: '1980-02-11', medicines: '', notes: 'Cold wind on the bridge wing. Likes little talk.', yes: { visibleVessels: { zones: ['cheekL', 'cheekR'] } },
-    base: g(1, 1, 0, 1, 1), zones: { cheekL: g(1, 1, 2, 0, 2), cheekR: g(1, 1, 2, 0, 2), nose: g(2, 2, 1, 2, 1), forehead: g(2, 1, 0, 2, 0), chin: g(2, 2, 0, 2, 0) }, aims: ['dehydration', 'redness', 'rest'], school: 'warmCloth', past: monthly(9, 'enzyme', 'hydratingMask', 'massage') },
+    base: g(1, 1, 0, 1, 1), zones: { cheekL: g(1, 1, 2, 0, 2), cheekR: g(1, 1, 2, 0, 2), nose: g(2, 2, 1, 2, 1), forehead: g(2, 1, 0, 2, 0), chin: g(2, 2, 0, 2, 0) }, aims: ['dehydration', 'redness', 'rest'], school: 'warmCloth', past: monthly(20, 'enzyme', 'hydratingMask', 'massage') },
   { key: 'pastry', name: 'Bruno Lindqvar', work: 'pastry cook', born: '1993-07-30', medicines: '', notes: 'Oven heat all morning. Breaks out at the jaw.', yes: { inflamedAcne: { zones: ['jawL', 'jawR'] } },
     base: g(2, 2, 0, 2, 1), zones: { forehead: g(4, 2, 0, 3, 0), nose: g(4, 2, 0, 4, 0), chin: g(4, 2, 1, 3, 1), jawL: g(3, 2, 1, 3, 1), jawR: g(3, 2, 1, 3, 1), cheekL: g(2, 2, 0, 1, 0), cheekR: g(2, 2, 0, 1, 0) }, aims: ['congestion', 'shine', 'redness'], school: 'brightLamp', past: monthly(6, 'grain', 'clay', 'highFrequency') },
   { key: 'rower', name: 'Ada Korsen', work: 'indoor rower', born: '1998-11-04', medicines: '', notes: 'Trains six days in chlorinated air.', yes: {},
@@ -32,7 +32,7 @@ export const DEEP: readonly DemoClient[] = [
   { key: 'forester', name: 'Odd Granmo', work: 'retired forester', born: '1951-01-08', medicines: 'blood thinner, every morning', notes: 'Sun-weathered, thin skin on the temples.', yes: { bloodThinner: {}, slowHealing: {} },
     base: g(0, 1, 0, 1, 2), zones: { templeL: g(0, 1, 1, 0, 3), templeR: g(0, 1, 1, 0, 3), nose: g(1, 1, 1, 2, 1) }, aims: ['dehydration', 'rest', 'dullness'], school: 'oilAndWater', past: monthly(3, 'hydratingMask') },
   { key: 'actor', name: 'Ines Marchetta', work: 'stage actor', born: '1987-03-15', medicines: '', notes: 'Heavy make-up six nights a week. Marks easily.', yes: { darkMarks: {}, retinoid: { daysAgo: 2 } },
-    base: g(2, 2, 0, 2, 1), zones: { forehead: g(3, 2, 0, 3, 0), nose: g(3, 2, 0, 3, 0), chin: g(3, 2, 0, 3, 0) }, aims: ['congestion', 'dehydration', 'dullness'], school: 'oilAndWater', past: monthly(10, 'enzyme', 'clay', 'hydratingMask'), home: { everyDays: 2, label: 'retinoid at night', hundredths: 35 } },
+    base: g(2, 2, 0, 2, 1), zones: { forehead: g(3, 2, 0, 3, 0), nose: g(3, 2, 0, 3, 0), chin: g(3, 2, 0, 3, 0) }, aims: ['congestion', 'dehydration', 'dullness'], school: 'oilAndWater', past: monthly(20, 'enzyme', 'clay', 'hydratingMask'), home: { everyDays: 2, label: 'retinoid at night', hundredths: 35 } },
   { key: 'bride', name: 'Liv Tarrant', work: 'bride-to-be, seven weeks', born: '1996-06-02', medicines: '', notes: 'The day is in seven weeks. Nothing new in the last one.', yes: {},
     base: g(2, 2, 0, 2, 0), zones: { forehead: g(3, 2, 0, 2, 0), nose: g(3, 2, 0, 3, 0), chin: g(3, 2, 0, 2, 0) }, aims: ['dullness', 'congestion', 'dehydration'], school: 'brightLamp', past: [{ weeks: 5, work: ['tip', 'hydratingMask'] }, { weeks: 10, work: ['enzyme', 'hydratingMask'] }] },
 ]

@@ -96,13 +96,13 @@ onBeforeUnmount(() => sortable?.destroy())
 </script>
 
 <template>
-  <div class="strip">
+  <div class="strip" :style="{ '--rests': `${Math.max(1, ...resting.map((r) => r.lane + 1)) * 80 + 4}px` }">
     <div class="heads"><span /><h3>Skin</h3><h3>Hands <span class="soft keys">Alt+↑↓ moves, + − minutes, Del takes out, Enter opens</span></h3><h3>Resting</h3></div>
     <div class="cloth" :style="{ height: `${total}px` }">
       <div class="times figures" aria-hidden="true"><span v-for="(s, i) in steps" :key="s.key" :style="{ top: `${tops[i]}px` }">{{ start(i) }}</span></div>
       <div class="skin" aria-hidden="true"><div v-for="(s, i) in skin" :key="i" :style="{ top: `${s.top}px`, height: `${s.height}px`, background: SKIN[s.id] }">{{ s.text }}</div></div>
       <ol ref="list" class="hands" aria-label="Steps">
-        <li v-for="(s, i) in steps" :key="s.key" tabindex="0" :style="{ height: `${heights[i]}px` }" :class="{ chosen: s.key === chosen, stop: findings(s.key).some((f) => f.strength === 'stop'), adapt: findings(s.key).length }" :aria-label="`${start(i)} min: ${TECHNIQUES[s.technique].name}, ${s.minutes} min. ${findings(s.key)[0]?.text ?? ''}`" :aria-current="s.key === chosen ? 'true' : undefined" @click="emit('choose', s.key)" @keydown.self="onKey($event, i)">
+        <li v-for="(s, i) in steps" :key="s.key" tabindex="0" :style="{ height: `${heights[i]}px` }" :class="{ tall: (heights[i] ?? 0) >= 40, chosen: s.key === chosen, stop: findings(s.key).some((f) => f.strength === 'stop'), adapt: findings(s.key).length }" :aria-label="`${start(i)} min: ${TECHNIQUES[s.technique].name}, ${s.minutes} min. ${findings(s.key)[0]?.text ?? ''}`" :aria-current="s.key === chosen ? 'true' : undefined" @click="emit('choose', s.key)" @keydown.self="onKey($event, i)">
           <span class="what"><b>{{ TECHNIQUES[s.technique].name }}</b><span class="figures min">{{ s.minutes }} min</span><span class="soft det">{{ detail(s) }}</span></span>
           <span v-if="findings(s.key)[0]" class="find"><span>{{ findings(s.key)[0]?.text }}</span><button v-for="m in may ? findings(s.key)[0]?.mends.slice(0, 1) : []" :key="m.label" type="button" @click.stop="emit('edit', [...m.edits])">{{ m.label }}</button></span>
           <em v-else class="why">{{ s.why[0]?.text }}</em>
@@ -114,12 +114,12 @@ onBeforeUnmount(() => sortable?.destroy())
 </template>
 
 <style scoped>
-.heads, .cloth { display: grid; grid-template-columns: 38px 104px minmax(0, 1fr) 156px; column-gap: 8px; } .heads { padding: 2px 0 4px; align-items: end; } .keys { font-family: var(--sans); font-size: 0.75rem; font-weight: 450; margin-left: 10px; letter-spacing: 0; }
+.heads, .cloth { display: grid; grid-template-columns: 38px 96px minmax(0, 1fr) var(--rests); column-gap: 8px; } .heads { padding: 2px 0 4px; align-items: end; } .keys { font-family: var(--sans); font-size: 0.75rem; font-weight: 450; margin-left: 10px; letter-spacing: 0; }
 .cloth { position: relative; } .times span { position: absolute; left: 0; width: 34px; text-align: right; font-size: 0.875rem; color: var(--ink-soft); padding-top: 2px; }
 .skin { position: relative; } .skin div { position: absolute; inset-inline: 0; padding: 2px 8px 0 12px; font-size: 0.8125rem; border-left: 5px solid rgb(74 54 38 / 25%); overflow: hidden; white-space: nowrap; }
 .hands { list-style: none; margin: 0; padding: 0; } .hands li { background: var(--paper); border-bottom: 1px solid var(--line); display: flex; justify-content: space-between; gap: 10px; padding: 1px 10px 0; overflow: hidden; cursor: pointer; font-size: 0.9375rem; line-height: 1.3; }
 .hands li:first-child { border-top: 1px solid var(--line); } .hands li:focus-visible { outline-offset: -3px; } .chosen { box-shadow: inset 5px 0 0 var(--basin); background: #E6F0ED !important; } .stop { box-shadow: inset 5px 0 0 var(--berry); background: #F9E9EC !important; } .adapt:not(.stop) { box-shadow: inset 5px 0 0 var(--amber); background: #FBF2E0 !important; }
-.what { white-space: nowrap; overflow: hidden; text-overflow: ellipsis; min-width: 0; flex: 1 1 60%; } .min { color: var(--ink-soft); margin-left: 8px; font-size: 0.8125rem; } .det { margin-left: 10px; font-size: 0.8125rem; }
+.what { white-space: nowrap; overflow: hidden; text-overflow: ellipsis; min-width: 0; flex: 1 1 60%; } .tall { flex-direction: column; gap: 0; justify-content: flex-start; } .hands .tall .what { flex: 0 0 auto; } .hands .tall .why { max-width: 100%; align-self: flex-start; text-align: left; } .hands .tall .find { max-width: 100%; } .min { color: var(--ink-soft); margin-left: 8px; font-size: 0.8125rem; } .det { margin-left: 10px; font-size: 0.8125rem; }
 .why { flex: 0 1 auto; max-width: 52%; text-align: right; white-space: nowrap; overflow: hidden; text-overflow: ellipsis; font-size: 0.875rem; } .find { color: var(--berry); font-weight: 600; font-size: 0.8125rem; display: flex; gap: 8px; align-items: flex-start; overflow: hidden; white-space: nowrap; flex: 0 1 auto; max-width: 62%; } .find span { overflow: hidden; text-overflow: ellipsis; } .adapt:not(.stop) .find { color: var(--amber); }
 .find button { border: 1.5px solid currentColor; border-radius: 7px; padding: 0 8px; font-weight: 700; cursor: pointer; background: #fff; flex: none; min-height: 20px; color: inherit; }
 .rests { position: relative; } .rest { position: absolute; width: 72px; background: #A9C7C6; border-radius: 8px; padding: 3px 6px; font-size: 0.75rem; line-height: 1.15; display: flex; flex-direction: column; overflow: hidden; color: #17302F; } .rest.late { background: #E6B3BE; } .soft2 { color: #2E4A48; }

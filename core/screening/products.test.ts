@@ -1,0 +1,50 @@
+import { describe, expect, it } from 'vitest'
+import { allergenNamed, allergensIn } from '../catalogue/allergens'
+import { allNo, lot, product, TODAY } from '../testing/fixtures'
+import { addDays } from './days'
+import { lotBars, productBars } from './products'
+import { screen } from './verdict'
+
+const holds = (substances: string[], ...inci: string[]) => {
+  const answers = allNo({ allergy: { say: 'yes', substances } })
+  return productBars(product('serum', 's', { inci }), screen(answers, TODAY), answers).map((b) => b.text)
+}
+
+describe('allergies against the label', () => {
+  it('takes honey, propolis and beeswax for one family', () => {
+    expect(holds(['honey'], 'Aqua', 'Propolis Extract')).toEqual(['holds bee products'])
+    expect(holds(['propolis'], 'Cera Alba')).toEqual(['holds bee products'])
+    expect(holds(['beeswax'], 'Mel')).toEqual(['holds bee products'])
+    expect(holds(['honey'], 'Melissa Officinalis Water')).toEqual([])
+  })
+  it('knows milk from lactic acid', () => {
+    expect(allergensIn(['Lactic Acid'])).toEqual([])
+    expect(allergensIn(['Lac Powder'])).toEqual(['milk'])
+  })
+  it('matches a word no family knows as it stands', () => {
+    expect(holds(['squalane'], 'Aqua', 'Squalane')).toEqual(['holds squalane'])
+    expect(allergenNamed('kumquat')).toBeUndefined()
+  })
+  it('stops every allergen while the allergy is not named', () => {
+    expect(holds([], 'Parfum')).toEqual(['allergy not named yet: ask before'])
+    expect(holds([], 'Aqua')).toEqual([])
+  })
+  it('keeps retinoids from a pregnant client, and from one who was not asked', () => {
+    const p = product('serum', 's', { inci: ['Retinal'] })
+    const bars = (a: ReturnType<typeof allNo>) => productBars(p, screen(a, TODAY), a).length
+    expect(bars(allNo({ pregnancy: { say: 'yes' } }))).toBe(1)
+    expect(bars(allNo({ pregnancy: { say: 'unsure' } }))).toBe(1)
+    expect(bars(allNo())).toBe(0)
+  })
+})
+
+describe('bottles', () => {
+  const p = product('milk', 'm', { openMonths: 6 })
+  it('refuses what is recalled, out of date, open too long or empty, each with its word', () => {
+    expect(lotBars(lot('m', { recalled: true }), p, TODAY)[0]?.rule).toBe('lot-recalled')
+    expect(lotBars(lot('m', { expires: addDays(TODAY, -1) }), p, TODAY)[0]?.rule).toBe('lot-expired')
+    expect(lotBars(lot('m', { openedOn: addDays(TODAY, -200) }), p, TODAY)[0]?.rule).toBe('lot-open-too-long')
+    expect(lotBars(lot('m', { remainingMillilitres: 0 }), p, TODAY)[0]?.rule).toBe('lot-empty')
+    expect(lotBars(lot('m', { expires: TODAY, openedOn: addDays(TODAY, -180) }), p, TODAY)).toEqual([])
+  })
+})

@@ -1,0 +1,68 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { TECHNIQUES } from '../catalogue/techniques'
+import { TECHNIQUE_IDS } from '../catalogue/technique'
+import { GROUPS } from '../face/regions'
+import { REGION_IDS } from '../face/zones'
+import { applyTechnique, DRY_TICKS, passTime, startSurface, unmetNeeds, WARM_TICKS } from './surface'
+import { describeSkin, describeUnmet } from './words'
+
+const walk = (...ids: (typeof TECHNIQUE_IDS)[number][]) => ids.reduce((s, id) => applyTechnique(s, TECHNIQUES[id], GROUPS.faceNeckDecollete, 2), startSurface(true))
+const cleaned = walk('eyesOff', 'milk', 'secondCleanse')
+
+describe('surface', () => {
+  it('starts made-up on the face only', () => {
+    const s = startSurface(true)
+    expect(s.forehead.soil).toBe('madeUp')
+    expect(s.neck.soil).toBe('soiled')
+    expect(startSurface(false).forehead.soil).toBe('soiled')
+  })
+  it('dries uncovered skin and leaves a mask damp', () => {
+    expect(passTime(cleaned, DRY_TICKS - 1).forehead.moisture).toBe('damp')
+    expect(passTime(cleaned, DRY_TICKS).forehead.moisture).toBe('dry')
+    const masked = applyTechnique(cleaned, TECHNIQUES.hydratingMask, GROUPS.face, 4)
+    expect(passTime(masked, 40).forehead.moisture).toBe('damp')
+  })
+  it('lets warmth fade in ten minutes', () => {
+    const warm = applyTechnique(cleaned, TECHNIQUES.steam, GROUPS.face, 10)
+    expect(passTime(warm, WARM_TICKS - 1).nose.warmth).toBe('warm')
+    expect(passTime(warm, WARM_TICKS).nose.warmth).toBe('neutral')
+  })
+  it('settles a layer before the next', () => {
+    const serum = applyTechnique(cleaned, TECHNIQUES.serum, GROUPS.face, 2)
+    expect(unmetNeeds(serum, TECHNIQUES.moisturiser, GROUPS.face).map((u) => u.part)).toEqual(['settled'])
+    expect(unmetNeeds(passTime(serum, 1), TECHNIQUES.moisturiser, GROUPS.face)).toEqual([])
+  })
+  it('names what the tip misses on damp, oiled skin', () => {
+    const oiled = applyTechnique(cleaned, TECHNIQUES.massage, GROUPS.face, 2)
+    const unmet = unmetNeeds(oiled, TECHNIQUES.tip, ['nose'])
+    expect(unmet.map((u) => u.part).sort()).toEqual(['film', 'moisture'])
+    expect(unmet.map(describeUnmet).join()).toContain('finds oil')
+  })
+  it('touches only the regions it works on', () => {
+    fc.assert(fc.property(fc.constantFrom(...TECHNIQUE_IDS), fc.subarray([...REGION_IDS]), fc.nat(40), (id, regions, ticks) => {
+      const after = applyTechnique(cleaned, TECHNIQUES[id], regions, ticks)
+      const waited = passTime(cleaned, ticks)
+      for (const r of REGION_IDS) if (!regions.includes(r)) expect(after[r]).toEqual(waited[r])
+    }))
+  })
+  it('ages the same in one wait or in several', () => {
+    fc.assert(fc.property(fc.nat(30), fc.nat(30), (a, b) => {
+      const warm = applyTechnique(cleaned, TECHNIQUES.steam, GROUPS.face, 6)
+      const twice = passTime(passTime(warm, a), b)
+      const once = passTime(warm, a + b)
+      for (const r of REGION_IDS) { expect(twice[r].moisture).toBe(once[r].moisture); expect(twice[r].warmth).toBe(once[r].warmth); expect(twice[r].settling).toBe(once[r].settling) }
+    }))
+  })
+  it('keeps redness between 0 and 4', () => {
+    fc.assert(fc.property(fc.array(fc.constantFrom(...TECHNIQUE_IDS), { maxLength: 12 }), (ids) => {
+      const s = walk(...ids)
+      for (const r of REGION_IDS) { expect(s[r].redness).toBeGreaterThanOrEqual(0); expect(s[r].redness).toBeLessThanOrEqual(4) }
+    }))
+  })
+  it('says in a word what the face is like', () => {
+    expect(describeSkin(startSurface(true)).text).toBe('made-up')
+    expect(describeSkin(cleaned).id).toBe('damp')
+    expect(describeSkin(applyTechnique(cleaned, TECHNIQUES.clay, GROUPS.tZone, 2)).text).toBe('partly masked')
+  })
+})

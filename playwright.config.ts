@@ -1,0 +1,21 @@
+import { defineConfig } from '@playwright/test'
+
+/** The server is run by ./test, which says where it is. Chromium is Debian's. */
+export default defineConfig({
+  timeout: 120_000,
+  expect: { timeout: 15_000 },
+  workers: 1,
+  retries: 0,
+  outputDir: '.data/e2e',
+  reporter: process.env.PLAYWRIGHT_JSON_OUTPUT_NAME ? [['list'], ['json']] : [['list']],
+  use: {
+    baseURL: process.env.OAK_TEST_URL ?? 'http://127.0.0.1:4310',
+    viewport: { width: 1280, height: 800 },
+    trace: 'off',
+    launchOptions: {
+      executablePath: process.env.OAK_CHROMIUM ?? '/usr/bin/chromium',
+      args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--disable-dev-shm-usage'],
+    },
+  },
+  projects: [{ name: 'e2e', testDir: 'tests/e2e' }, { name: 'pictures', testDir: 'tests/pictures' }],
+})

@@ -1,0 +1,17 @@
+/** Writes the published JSON Schemas of the open formats from the contracts. `--check` only says whether they are current. */
+import { existsSync, readFileSync, writeFileSync } from 'node:fs'
+import { join } from 'node:path'
+import { ROOT } from './say.mjs'
+import { load } from './setup.mjs'
+
+const { publishedSchemas } = await load('contracts/published.ts')
+let stale = 0
+for (const [file, schema] of Object.entries(publishedSchemas())) {
+  const path = join(ROOT, 'docs', 'formats', file)
+  const text = `${JSON.stringify(schema, null, 2)}\n`
+  if (existsSync(path) && readFileSync(path, 'utf8') === text) continue
+  stale++
+  if (process.argv.includes('--check')) console.log(`${file} is not current: npm run formats`)
+  else { writeFileSync(path, text); console.log(`wrote ${file}`) }
+}
+process.exit(process.argv.includes('--check') && stale > 0 ? 1 : 0)

@@ -1,0 +1,69 @@
+import { expect, type Page } from '@playwright/test'
+import { ACCOUNTS, type Who } from './accounts'
+
+/** Steps of a visit as a person takes them: by visible labels, one main action a stop. */
+export async function signIn(page: Page, who: Who): Promise<void> {
+  await page.goto('/sign-in')
+  await page.waitForLoadState('networkidle')
+  await page.getByLabel('E-mail').fill(ACCOUNTS[who].email)
+  await page.getByLabel('Password').fill(ACCOUNTS[who].password)
+  await page.getByRole('button', { name: 'Sign in' }).click()
+  await expect(page.getByRole('link', { name: 'People' })).toBeVisible()
+  await page.waitForURL((u) => !u.pathname.startsWith('/sign-in'))
+}
+
+export async function openVisit(page: Page, client: string): Promise<void> {
+  await page.goto('/')
+  await page.waitForLoadState('networkidle')
+  await page.getByRole('article').filter({ hasText: client }).getByRole('link').click()
+  await expect(page.getByRole('list', { name: 'Stops of the visit' })).toBeVisible()
+}
+
+export async function goTo(page: Page, stop: 'Ask' | 'Read' | 'Plan' | 'Set' | 'Treat' | 'Close'): Promise<void> {
+  await page.getByRole('list', { name: 'Stops of the visit' }).getByRole('link', { name: stop }).click()
+  await page.waitForURL(new RegExp(`/${stop.toLowerCase()}$`))
+}
+
+/** A returning client with nothing new: last answers taken over, consent typed. */
+export async function askAsBefore(page: Page, client: string): Promise<void> {
+  await page.getByRole('button', { name: 'Same as last time' }).click()
+  for (const b of await page.getByRole('button', { name: 'No to the rest' }).all()) if (await b.isVisible()) await b.click()
+  await page.getByLabel('Client\'s full name').fill(client)
+  await page.getByLabel('The client is here and agrees').check()
+  await page.getByRole('button', { name: 'Sign the consent' }).click()
+  await expect(page.getByText(`Typed by ${client}`)).toBeVisible()
+  await page.getByRole('button', { name: 'Keep the answers, read the skin' }).click()
+  await page.waitForURL(/\/read$/)
+}
+
+export async function readAsBefore(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'Start from last time' }).click()
+  await page.getByRole('button', { name: 'Keep the reading, plan' }).click()
+  await page.waitForURL(/\/plan$/)
+}
+
+export async function planAsProposed(page: Page): Promise<void> {
+  const tray = page.getByRole('button', { name: 'Lay out the tray' }).or(page.getByRole('link', { name: 'Lay out the tray' }))
+  await expect(tray).toBeEnabled({ timeout: 20_000 })
+  await tray.click()
+  await page.waitForURL(/\/set$/)
+}
+
+/** The big button of the room, pressed once; the second reading is taken as it was. Returns the step's name. */
+export async function nextStep(page: Page, ran: (label: string) => Promise<void> = async () => {}): Promise<string> {
+  const done = page.getByRole('button', { name: /^Done|^Read the bare skin/ })
+  await expect(done).toBeVisible()
+  const place = page.getByText(/^step \d+ of \d+/)
+  const before = await place.innerText()
+  const name = await page.getByRole('heading', { level: 1 }).innerText()
+  const last = (await done.innerText()).startsWith('Done, finish')
+  await ran(name)
+  await done.click()
+  if (name === 'Second reading') {
+    const asRead = page.getByRole('button', { name: 'As read, go on' })
+    await Promise.race([asRead.waitFor(), expect(place).not.toHaveText(before)]).catch(() => {})
+    if (await asRead.isVisible()) await asRead.click()
+  }
+  if (!last) await expect(place).not.toHaveText(before)
+  return name
+}
