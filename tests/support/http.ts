@@ -1,0 +1,35 @@
+import { ACCOUNTS, type Who } from './accounts'
+
+export interface Reply { status: number, body: unknown, headers: Headers, text: string }
+export interface Sent { method?: string, body?: unknown, raw?: string, headers?: Record<string, string> }
+export type Caller = (path: string, options?: Sent) => Promise<Reply>
+
+/** Speaks to a running server as one signed-in person would: keeps the cookie, says where it comes from, sends JSON. */
+export function caller(base: string): Caller {
+  let cookie = ''
+  return async (path, { method = 'GET', body, raw, headers = {} } = {}) => {
+    const write = method !== 'GET'
+    const response = await fetch(`${base}${path}`, {
+      method, redirect: 'manual', headers: { ...(cookie ? { cookie } : {}), ...(write ? { 'origin': base, 'content-type': 'application/json', 'sec-fetch-site': 'same-origin' } : {}), ...headers },
+      ...(write ? { body: raw ?? JSON.stringify(body ?? {}) } : {}),
+    })
+    for (const c of response.headers.getSetCookie()) { const [pair = ''] = c.split(';'); cookie = /=$|=;/.test(pair) || c.includes('Max-Age=0') ? '' : pair }
+    const text = await response.text()
+    let parsed: unknown = text
+    try { parsed = JSON.parse(text) } catch { /* not JSON */ }
+    return { status: response.status, body: parsed, headers: response.headers, text }
+  }
+}
+
+export async function signedIn(base: string, who: Who): Promise<Caller> {
+  const call = caller(base)
+  const reply = await call('/api/session', { method: 'POST', body: { email: ACCOUNTS[who].email, password: ACCOUNTS[who].password } })
+  if (reply.status !== 200) throw new Error(`${who} could not sign in: ${reply.text}`)
+  return call
+}
+
+export const testUrl = (): string => {
+  const url = process.env.OAK_TEST_URL
+  if (!url) throw new Error('Run the tests through ./test: it brings up the house and says where it is.')
+  return url
+}

@@ -1,0 +1,64 @@
+import { randomUUID } from 'node:crypto'
+import { toPlanInput, type VisitBundle } from '#contracts/bundle'
+import { propose } from '#core/planning/propose'
+import { allNo, readAll, RESILIENT } from '#core/testing/fixtures'
+import type { EventBody, TreatmentEvent } from '#core/treatment/events'
+import { demoId } from '#db/demo/ids'
+import type { Caller } from './http'
+
+export const STAFF = { owner: demoId('ilse'), therapist: demoId('tomas'), trainee: demoId('amara') } as const
+export const ROOM = demoId('room-lake')
+/** Clients of the demo that no other test touches: one a call. */
+let nextDay = 40
+export const freeDay = () => new Date(Date.now() + ++nextDay * 86_400_000).toISOString().slice(0, 10)
+
+export async function bundleOf(call: Caller, id: string): Promise<VisitBundle> { return (await call(`/api/visits/${id}`)).body as VisitBundle }
+
+/** Books a visit for a person. */
+export async function book(call: Caller, who: keyof typeof STAFF, client = 'other-20', minutes = 60): Promise<string> {
+  const id = randomUUID()
+  const reply = await call('/api/visits', { method: 'POST', body: { id, clientId: demoId(client), staffId: STAFF[who], roomId: ROOM, startsAt: `${freeDay()}T10:00:00Z`, minutes } })
+  if (reply.status !== 200) throw new Error(reply.text)
+  return id
+}
+
+/** Asked, consented, read and planned: ready to start. */
+export async function prepared(call: Caller, who: keyof typeof STAFF, client = 'other-20'): Promise<string> {
+  const id = await book(call, who, client)
+  const must = async (path: string, method: string, body: unknown) => { const r = await call(`/api/visits/${id}${path}`, { method, body }); if (r.status !== 200) throw new Error(`${path}: ${r.text}`) }
+  await must('/answers', 'PUT', { id: randomUUID(), answers: allNo(), medicines: '' })
+  await must('/consent', 'POST', { id: randomUUID(), method: 'typed', name: 'A Client', confirmed: true, guardian: false })
+  await must('/readings', 'POST', { id: randomUUID(), phase: 'madeUp', zones: readAll(RESILIENT) })
+  const plan = propose(toPlanInput(await bundleOf(call, id)))
+  if (plan.failed) throw new Error(plan.failed.text)
+  await must('/plan', 'PUT', { steps: plan.steps })
+  return id
+}
+
+export async function treating(call: Caller, who: keyof typeof STAFF, client = 'other-20'): Promise<string> {
+  const id = await prepared(call, who, client)
+  const r = await call(`/api/visits/${id}/start`, { method: 'POST' })
+  if (r.status !== 200) throw new Error(r.text)
+  return id
+}
+
+let seq = 0
+export const tap = (body: EventBody, at = Date.now(), more: Partial<TreatmentEvent> = {}): TreatmentEvent => ({ id: randomUUID(), at, deviceId: '0000aaaa-0000-4000-8000-000000000001', seq: seq++, planVersion: 1, body, ...more })
+
+/** Every step tapped done, a minute each, then finished. */
+export async function throughTheRoom(call: Caller, id: string): Promise<void> {
+  const b = await bundleOf(call, id)
+  const steps = b.plans.find((p) => p.version === 1)?.steps ?? []
+  let at = Date.now() - steps.length * 60_000
+  const events = [tap({ kind: 'started' }, at), ...steps.map((s) => tap({ kind: 'stepDone', key: s.key, cue: true }, at += 60_000)), tap({ kind: 'finished' }, at + 1000)]
+  const r = await call(`/api/visits/${id}/events`, { method: 'POST', body: { events } })
+  if (r.status !== 200) throw new Error(r.text)
+}
+
+export async function sealedVisit(call: Caller, who: keyof typeof STAFF, client = 'other-20'): Promise<string> {
+  const id = await treating(call, who, client)
+  await throughTheRoom(call, id)
+  const r = await call(`/api/visits/${id}/seal`, { method: 'POST', body: { text: 'Went well.' } })
+  if (r.status !== 200) throw new Error(r.text)
+  return id
+}
