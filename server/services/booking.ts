@@ -3,16 +3,17 @@ import type { z } from 'zod'
 import type { visitCreate, visitPatch } from '#contracts/visit'
 import { clients, plans, staff, visits } from '#db/schema'
 import { conflict, forbidden, refused } from '../http/problem'
-import type { Visit } from './access'
+import { clientFor, type Visit } from './access'
 import { thePractice } from './bundle'
 import { database } from './database'
 import type { Staff } from './session'
 
-/** Books a visit. A trainee books for themselves only. */
+/** Books a visit, for clients in one's care; the owner for all, which is how a client passes to a colleague. A trainee books for themselves only. */
 export async function addVisit(me: Staff, body: z.infer<typeof visitCreate>): Promise<void> {
   if (me.role === 'trainee' && body.staffId !== me.id) throw forbidden('A trainee books for themselves.')
   const house = await thePractice()
   const [client] = await database().select().from(clients).where(eq(clients.id, body.clientId))
+  if (client) await clientFor(me, client.id, 'visit.book')
   if (!client || client.erasedAt) throw refused('This client is not in the house.', [{ field: 'clientId', given: body.clientId, allowed: 'a client of the house' }])
   const [holder] = await database().select().from(staff).where(and(eq(staff.id, body.staffId), eq(staff.active, true)))
   if (!holder) throw refused('This person does not work here.', [{ field: 'staffId', given: body.staffId, allowed: 'someone who works here' }])

@@ -1,4 +1,4 @@
-import { eq, sql } from 'drizzle-orm'
+import { and, eq, inArray, sql } from 'drizzle-orm'
 import type { z } from 'zod'
 import type { treatmentEvent } from '#contracts/visit'
 import type { TreatmentEvent } from '#core/treatment/events'
@@ -21,13 +21,17 @@ type Tap = z.infer<typeof treatmentEvent>
 export async function keepTaps(me: Staff, visit: Visit, taps: Tap[]): Promise<{ kept: string[] }> {
   if (visit.status === 'booked') throw refused('The treatment has not been started.')
   if (visit.status === 'cancelled') throw refused('This visit was cancelled.')
-  await database().transaction(async (tx) => {
+  const kept = await database().transaction(async (tx) => {
+    // Held against a seal being made at this moment: it sees this tap, or this tap sees the seal.
+    await tx.select({ id: visits.id }).from(visits).where(eq(visits.id, visit.id)).for('share')
     await tx.insert(visitEvents).values(taps.map((t) => ({ id: t.id, visitId: visit.id, at: t.at, deviceId: t.deviceId, seq: t.seq, planVersion: t.planVersion, body: t.body as TreatmentEvent['body'], by: me.id }))).onConflictDoNothing()
     if (taps.some((t) => t.body.kind === 'finished')) await tx.update(visits).set({ status: 'closing' }).where(eq(visits.id, visit.id))
     await tx.execute(sql`select pg_notify('visit', ${visit.id})`)
+    // Only what stands under this visit is acknowledged: an id taken elsewhere is not silently swallowed.
+    return tx.select({ id: visitEvents.id }).from(visitEvents).where(and(eq(visitEvents.visitId, visit.id), inArray(visitEvents.id, taps.map((t) => t.id))))
   })
   if (taps.some((t) => t.body.kind === 'stopped' || t.body.kind === 'sign' || t.body.kind === 'redness' || t.body.kind === 'sensation')) await noteFollowUp(me, visit)
-  return { kept: taps.map((t) => t.id) }
+  return { kept: kept.map((k) => k.id) }
 }
 
 /** A stop asks for a call the next day. */

@@ -3,6 +3,7 @@ import { toPlanInput } from '#contracts/bundle'
 import { checkPlan, type PlanFinding } from '#core/planning/check'
 import type { PlanStep } from '#core/catalogue/step'
 import { readyToTreat } from '#core/planning/ready'
+import { canonical, type Json } from '#core/record/canonical'
 import { plans, visits } from '#db/schema'
 import { conflict, refused } from '../http/problem'
 import type { Visit } from './access'
@@ -52,7 +53,7 @@ export async function saveVersion(me: Staff, visit: Visit, version: number, reas
   if (locked.length > 0) throw refused(`Not saved: ${locked[0]?.text ?? ''}.`, said(locked))
   const [latest] = await database().select({ v: max(plans.version) }).from(plans).where(eq(plans.visitId, visit.id))
   const [same] = await database().select().from(plans).where(and(eq(plans.visitId, visit.id), eq(plans.version, version)))
-  if (same) { if (JSON.stringify(same.steps) === JSON.stringify(steps)) return; throw conflict('Another tablet has just changed the plan. Its version is shown now.') }
+  if (same) { if (canonical(same.steps as unknown as Json) === canonical(steps as unknown as Json)) return; throw conflict('Another tablet has just changed the plan. Its version is shown now.') }
   if (version !== (latest?.v ?? 0) + 1) throw conflict('Another tablet has just changed the plan. Its version is shown now.')
   await database().insert(plans).values({ visitId: visit.id, version, steps, reason, by: me.id })
 }

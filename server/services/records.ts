@@ -1,12 +1,12 @@
 import { randomBytes } from 'node:crypto'
-import { asc, desc, eq, sql } from 'drizzle-orm'
+import { asc, count, desc, eq, sql } from 'drizzle-orm'
 import type { VisitBundle } from '#contracts/bundle'
 import { recordParts } from '#contracts/record'
 import type { RecordDraft } from '#core/record/build'
 import type { Json } from '#core/record/canonical'
 import { GENESIS, seal as sealParts, verify } from '#core/record/seal'
-import { amendments, lots, sealItems, seals, staff, visits } from '#db/schema'
-import { refused } from '../http/problem'
+import { amendments, lots, sealItems, seals, staff, visitEvents, visits } from '#db/schema'
+import { conflict, refused } from '../http/problem'
 import type { Visit } from './access'
 import { readBundle } from './bundle'
 import { database } from './database'
@@ -18,18 +18,30 @@ const LOCK = 7_310_221
 export async function sealVisit(me: Staff, visit: Visit, text: string): Promise<void> {
   if (visit.status === 'sealed') return
   if (visit.status !== 'closing') throw refused('The treatment is not finished yet.')
-  const bundle = await readBundle(me, visit)
+  // The record is read first and sealed only if no tap came in meanwhile; otherwise it is read again.
+  for (let round = 0; round < 5; round++) {
+    const bundle = await readBundle(me, visit)
+    if (await sealAsRead(me, visit, bundle, text)) return
+  }
+  throw conflict('Taps are still coming in from a tablet. Seal once they have arrived.')
+}
+
+async function sealAsRead(me: Staff, visit: Visit, bundle: VisitBundle, text: string): Promise<boolean> {
   const parts = recordParts(bundle, text)
-  await database().transaction(async (tx) => {
+  return database().transaction(async (tx) => {
     await tx.execute(sql`select pg_advisory_xact_lock(${LOCK})`)
     const [again] = await tx.select().from(seals).where(eq(seals.visitId, visit.id))
-    if (again) return
+    if (again) return true
+    await tx.select({ id: visits.id }).from(visits).where(eq(visits.id, visit.id)).for('update')
+    const [taps] = await tx.select({ n: count() }).from(visitEvents).where(eq(visitEvents.visitId, visit.id))
+    if (taps?.n !== bundle.events.length) return false
     const [last] = await tx.select().from(seals).orderBy(desc(seals.number)).limit(1)
     const sealed = sealParts(parts, parts.map(() => randomBytes(32).toString('hex')), last?.head ?? GENESIS)
     await tx.insert(seals).values({ number: (last?.number ?? 0) + 1, visitId: visit.id, prev: sealed.prev, head: sealed.head, by: me.id })
     await tx.insert(sealItems).values(sealed.items.map((i, place) => ({ visitId: visit.id, place, name: i.name, commitment: i.commitment, content: i.content, salt: i.salt })))
     await tx.update(visits).set({ status: 'sealed', recordText: text, version: visit.version + 1 }).where(eq(visits.id, visit.id))
     await drawDown(tx, bundle, parts)
+    return true
   })
 }
 

@@ -5,12 +5,12 @@ import { beforeAll, describe, expect, it } from 'vitest'
 import { demoId } from '#db/demo/ids'
 import type { Who } from '../support/accounts'
 import { caller, signedIn, testUrl, type Caller } from '../support/http'
-import { book, sealedVisit, tap } from '../support/visit'
+import { book, sealedVisit, STAFF, tap } from '../support/visit'
 
 type Kind = Who | 'nobody'
 const KINDS: readonly Kind[] = ['owner', 'therapist', 'trainee', 'nobody']
 /** What each person may do: on their own visit or client (`own`), and on one of a colleague (`other`). */
-interface Row { route: string, body?: () => unknown, own: readonly Who[], other?: readonly Who[], object?: 'visit' | 'client' }
+interface Row { route: string, body?: (id: string, who: Kind) => unknown, own: readonly Who[], other?: readonly Who[], object?: 'visit' | 'client' }
 const ALL: readonly Who[] = ['owner', 'therapist', 'trainee']
 const SENIOR: readonly Who[] = ['owner', 'therapist']
 const OWNER: readonly Who[] = ['owner']
@@ -21,7 +21,7 @@ const TABLE: readonly Row[] = [
   { route: 'GET /api/session', own: ALL }, { route: 'GET /api/staff', own: ALL }, { route: 'GET /api/people', own: ALL }, { route: 'GET /api/shelf', own: ALL }, { route: 'GET /api/day', own: ALL },
   { route: 'GET /api/practice', own: OWNER },
   { route: 'POST /api/people', own: ALL, body: () => ({ id: randomUUID(), ...client }) },
-  { route: 'POST /api/visits', own: ALL, body: () => ({ id: randomUUID(), clientId: demoId('other-10'), staffId: demoId('amara'), roomId: demoId('room-lake'), startsAt: '2031-01-01T10:00:00Z', minutes: 60 }) },
+  { route: 'POST /api/visits', object: 'client', own: ALL, other: OWNER, body: (clientId, who) => ({ id: randomUUID(), clientId, staffId: STAFF[who === 'nobody' ? 'owner' : who], roomId: demoId('room-lake'), startsAt: '2031-01-01T10:00:00Z', minutes: 60 }) },
   { route: 'PUT /api/session/code', own: [], body: () => ({ code: '1234', password: 'not the password' }) },
   { route: 'GET /api/people/[id]', object: 'client', own: ALL, other: OWNER }, { route: 'PATCH /api/people/[id]', object: 'client', own: ALL, other: OWNER, body: () => ({ version: 99, ...client }) },
   { route: 'GET /api/people/[id]/export', object: 'client', own: SENIOR, other: OWNER },
@@ -47,7 +47,7 @@ const TABLE: readonly Row[] = [
 const OPEN = ['GET /api/health', 'GET /api/ready', 'POST /api/session', 'DELETE /api/session']
 
 const base = testUrl()
-const ask = (call: Caller, row: Row, id = '') => { const [method = 'GET', path = ''] = row.route.split(' '); return call(path.replace('[id]', id), { method, ...(row.body ? { body: row.body() } : {}) }) }
+const ask = (call: Caller, row: Row, who: Kind, id = '') => { const [method = 'GET', path = ''] = row.route.split(' '); return call(path.replace('[id]', id), { method, ...(row.body ? { body: row.body(id, who) } : {}) }) }
 const REFUSED = [401, 403]
 
 function routesOnDisk(folder = 'server/api', at = '/api'): string[] {
@@ -73,37 +73,6 @@ describe('every route, every role', () => {
   it('has a row for every route there is, and none for what is not', () => {
     expect(routesOnDisk().sort()).toEqual([...TABLE.map((r) => r.route), ...OPEN].sort())
   })
-  for (const row of TABLE) for (const who of KINDS) {
-    if (!row.object) {
-      it(`${row.route} as ${who}`, async () => {
-        const call = who === 'nobody' ? callers.nobody : row.route.includes('/session/') ? await signedIn(base, who) : callers[who]
-        const { status } = await ask(call, row)
-        if (who !== 'nobody' && row.own.includes(who)) expect(REFUSED).not.toContain(status)
-        else expect(REFUSED).toContain(status)
-      })
-      continue
-    }
-    for (const whose of ['own', 'other'] as const) {
-      if (who === 'nobody' && whose === 'other') continue
-      it(`${row.route} as ${who}, ${whose === 'own' ? 'their own' : 'a colleague\'s'}`, async () => {
-        const things = row.object === 'visit' ? visits : clients
-        const holder: Who = who === 'nobody' ? 'owner' : whose === 'own' ? who : who === 'owner' ? 'therapist' : 'owner'
-        const call = callers[who === 'owner' && row.route.includes('revoke') ? 'owner' : who]
-        const controller = row.route.endsWith('/stream')
-        const { status } = controller ? await streamStatus(who, things[holder]) : await ask(call, row, things[holder])
-        const allowed = who !== 'nobody' && (whose === 'own' ? row.own : (row.other ?? [])).includes(who)
-        if (allowed) expect(REFUSED).not.toContain(status)
-        else expect(REFUSED).toContain(status)
-      })
-    }
-  }
-  async function streamStatus(who: Kind, id: string): Promise<{ status: number }> {
-    const cookie = who === 'nobody' ? '' : await cookieOf(who)
-    const stop = new AbortController()
-    const r = await fetch(`${base}/api/visits/${id}/stream`, { headers: { cookie }, signal: stop.signal })
-    stop.abort()
-    return { status: r.status }
-  }
   it('lets a senior countersign a trainee, and nobody themselves', async () => {
     expect((await callers.therapist(`/api/visits/${visits.trainee}/countersign`, { method: 'POST' })).status).toBe(422) // no plan yet, but allowed
     expect((await callers.trainee(`/api/visits/${visits.trainee}/countersign`, { method: 'POST' })).status).toBe(403)
@@ -120,6 +89,36 @@ describe('every route, every role', () => {
     expect((await callers.owner('/api/visits/not-an-id')).status).toBe(404)
     expect((await callers.owner('/api/people/1%27%20or%201=1')).status).toBe(404)
   })
+  // The rows that end sessions stand last in the table.
+  for (const row of TABLE) for (const who of KINDS) {
+    if (!row.object) {
+      it(`${row.route} as ${who}`, async () => {
+        const call = who === 'nobody' ? callers.nobody : row.route.includes('/session/') ? await signedIn(base, who) : callers[who]
+        const { status } = await ask(call, row, who)
+        if (who !== 'nobody' && row.own.includes(who)) expect(REFUSED).not.toContain(status)
+        else expect(REFUSED).toContain(status)
+      })
+      continue
+    }
+    for (const whose of ['own', 'other'] as const) {
+      if (who === 'nobody' && whose === 'other') continue
+      it(`${row.route} as ${who}, ${whose === 'own' ? 'their own' : 'a colleague\'s'}`, async () => {
+        const things = row.object === 'visit' ? visits : clients
+        const holder: Who = who === 'nobody' ? 'owner' : whose === 'own' ? who : who === 'owner' ? 'therapist' : 'owner'
+        const { status } = row.route.endsWith('/stream') ? await streamStatus(who, things[holder]) : await ask(callers[who], row, who, things[holder])
+        const allowed = who !== 'nobody' && (whose === 'own' ? row.own : (row.other ?? [])).includes(who)
+        if (allowed) expect(REFUSED).not.toContain(status)
+        else expect(REFUSED).toContain(status)
+      })
+    }
+  }
+  async function streamStatus(who: Kind, id: string): Promise<{ status: number }> {
+    const cookie = who === 'nobody' ? '' : await cookieOf(who)
+    const stop = new AbortController()
+    const r = await fetch(`${base}/api/visits/${id}/stream`, { headers: { cookie }, signal: stop.signal })
+    stop.abort()
+    return { status: r.status }
+  }
 })
 
 async function cookieOf(who: Who): Promise<string> {

@@ -8,7 +8,7 @@ import type { Caller } from './http'
 
 export const STAFF = { owner: demoId('ilse'), therapist: demoId('tomas'), trainee: demoId('amara') } as const
 export const ROOM = demoId('room-lake')
-/** Clients of the demo that no other test touches: one a call. */
+/** A day of its own for each booking, so that nothing stands in the way. */
 let nextDay = 40
 export const freeDay = () => new Date(Date.now() + ++nextDay * 86_400_000).toISOString().slice(0, 10)
 
@@ -35,8 +35,10 @@ export async function prepared(call: Caller, who: keyof typeof STAFF, client = '
   return id
 }
 
+/** Under way. A trainee's plan is countersigned by the caller, who is a senior then. */
 export async function treating(call: Caller, who: keyof typeof STAFF, client = 'other-20'): Promise<string> {
   const id = await prepared(call, who, client)
+  if (who === 'trainee') await call(`/api/visits/${id}/countersign`, { method: 'POST' })
   const r = await call(`/api/visits/${id}/start`, { method: 'POST' })
   if (r.status !== 200) throw new Error(r.text)
   return id

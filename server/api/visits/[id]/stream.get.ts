@@ -15,6 +15,8 @@ export default route({}, async ({ event, me, id }) => {
   }
   const stop = await watch(id, () => void speak('taps'))
   const beat = setInterval(() => void speak('beat'), BEAT_MS)
+  // A first word at once: the tablet knows that it is heard, and looks for what it missed.
+  void speak('here')
   stream.onClosed(() => { stop(); clearInterval(beat) })
   return stream.send()
 })

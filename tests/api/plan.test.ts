@@ -1,0 +1,57 @@
+import { randomUUID } from 'node:crypto'
+import { beforeAll, describe, expect, it } from 'vitest'
+import { toPlanInput } from '#contracts/bundle'
+import { checkPlan } from '#core/planning/check'
+import { propose } from '#core/planning/propose'
+import { allNo, readAll, RESILIENT } from '#core/testing/fixtures'
+import { signedIn, testUrl, type Caller } from '../support/http'
+import { book, bundleOf, prepared } from '../support/visit'
+
+const base = testUrl()
+const today = new Date().toISOString().slice(0, 10)
+let owner: Caller
+let trainee: Caller
+beforeAll(async () => { owner = await signedIn(base, 'owner'); trainee = await signedIn(base, 'trainee') })
+
+describe('the server checks what it saves with the same core', () => {
+  it('refuses a plan that breaks a locked rule, with the rule, and keeps what stood', async () => {
+    const id = await prepared(owner, 'owner', 'other-24')
+    const stood = (await bundleOf(owner, id)).plans.find((p) => p.version === 0)?.steps
+    expect((await owner(`/api/visits/${id}/answers`, { method: 'PUT', body: { id: randomUUID(), answers: { ...allNo(), oralIsotretinoin: { say: 'yes', date: today } }, medicines: '' } })).status).toBe(200)
+    const steps = [{ key: 'grain-1', technique: 'grain', regions: ['cheeks'], minutes: 3, passes: 1, why: [] }]
+    const r = await owner(`/api/visits/${id}/plan`, { method: 'PUT', body: { steps } })
+    expect(r.status).toBe(422)
+    expect((r.body as { fields: { field: string, allowed: string }[] }).fields[0]?.field).toBe('grain-1')
+    expect((await bundleOf(owner, id)).plans.find((p) => p.version === 0)?.steps).toEqual(stood)
+  })
+  it('does not start what is not ready, and names what is open', async () => {
+    const id = await book(owner, 'owner', 'other-24')
+    const r = await owner(`/api/visits/${id}/start`, { method: 'POST' })
+    expect(r.status).toBe(422)
+    expect((r.body as { fields: { field: string }[] }).fields.map((f) => f.field)).toEqual(expect.arrayContaining(['ask', 'plan']))
+  })
+  it('gives the same proposal from the stored bundle as from the same bundle read again', async () => {
+    const id = await book(owner, 'owner', 'other-24')
+    await owner(`/api/visits/${id}/answers`, { method: 'PUT', body: { id: randomUUID(), answers: allNo(), medicines: '' } })
+    await owner(`/api/visits/${id}/readings`, { method: 'POST', body: { id: randomUUID(), phase: 'madeUp', zones: readAll(RESILIENT) } })
+    const [one, two] = [toPlanInput(await bundleOf(owner, id)), toPlanInput(await bundleOf(owner, id))]
+    expect(propose(one)).toEqual(propose(two))
+    expect(checkPlan(one, propose(one).steps).findings.filter((f) => f.strength === 'stop')).toEqual([])
+  })
+})
+
+describe('a trainee\'s plan', () => {
+  it('starts with a colleague\'s countersign, which a later change takes away again', async () => {
+    const id = await prepared(owner, 'trainee', 'other-27')
+    const start = () => trainee(`/api/visits/${id}/start`, { method: 'POST' })
+    expect((await start()).status).toBe(422)
+    expect((await owner(`/api/visits/${id}/countersign`, { method: 'POST' })).status).toBe(200)
+    const steps = (await bundleOf(owner, id)).plans.find((p) => p.version === 0)?.steps ?? []
+    expect((await trainee(`/api/visits/${id}/plan`, { method: 'PUT', body: { steps: steps.slice(0, -1) } })).status).toBeLessThan(500)
+    await trainee(`/api/visits/${id}/plan`, { method: 'PUT', body: { steps } })
+    expect((await start()).status).toBe(422)
+    await owner(`/api/visits/${id}/countersign`, { method: 'POST' })
+    expect((await start()).status).toBe(200)
+    expect((await bundleOf(owner, id)).plans.find((p) => p.version === 1)?.countersignedBy).toBe('Ilse Varga')
+  })
+})
