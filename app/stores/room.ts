@@ -28,6 +28,7 @@ export const useRoom = defineStore('room', () => {
   let ticking: ReturnType<typeof setInterval> | undefined
   let retry: ReturnType<typeof setTimeout> | undefined
   let stream: EventSource | undefined
+  let again: ReturnType<typeof setTimeout> | undefined
   let flushing = false
 
   const input = computed(() => visit.bundle && toPlanInput(visit.bundle))
@@ -49,7 +50,7 @@ export const useRoom = defineStore('room', () => {
     void flush()
     listen()
   }
-  function leave() { clearInterval(ticking); clearTimeout(retry); stream?.close(); stream = undefined }
+  function leave() { clearInterval(ticking); clearTimeout(retry); clearTimeout(again); stream?.close(); stream = undefined }
 
   /** First on the device, then on the screen, then to the house. */
   async function tap(body: EventBody): Promise<void> {
@@ -71,6 +72,7 @@ export const useRoom = defineStore('room', () => {
     try {
       const { kept } = await api<{ kept: string[] }>(`/api/visits/${id}/events`, { method: 'POST', body: { events: batch } })
       const done = batch.filter((e) => kept.includes(e.id))
+      if (done.length === 0) throw new Error('nothing of it was kept')
       if (visit.bundle?.visit.id === id) visit.bundle.events = [...visit.bundle.events, ...done.filter((e) => !visit.bundle?.events.some((x) => x.id === e.id))]
       unsent.value = unsent.value.filter((e) => !kept.includes(e.id))
       await dropTaps(kept)
@@ -97,11 +99,14 @@ export const useRoom = defineStore('room', () => {
         if (visit.bundle?.visit.id !== id) return
         const known = visit.bundle.plans.map((p) => p.version)
         if (all.some((e) => e.body.kind === 'replanned' && !known.includes(e.body.version))) { await visit.reload(); return }
-        visit.bundle.events = all
+        // Taps are only ever added: what was acknowledged while this was under way stays.
+        visit.bundle.events = [...all, ...visit.bundle.events.filter((e) => !all.some((x) => x.id === e.id))]
       } catch { /* the next word of the stream tries again */ }
     }
     stream.addEventListener('taps', () => void fetchTaps())
     stream.addEventListener('open', () => { void fetchTaps(); void flush() })
+    // A browser gives a stream up for good when something between answers in the server's place.
+    stream.addEventListener('error', () => { if (stream?.readyState === EventSource.CLOSED) { clearTimeout(again); again = setTimeout(listen, 3000) } })
   }
 
   const doneSteps = (): PlanStep[] => (visit.bundle && state.value ? stepsDone(visit.bundle, state.value) : [])

@@ -17,11 +17,11 @@ describe('the server checks what it saves with the same core', () => {
   it('refuses a plan that breaks a locked rule, with the rule, and keeps what stood', async () => {
     const id = await prepared(owner, 'owner', 'other-24')
     const stood = (await bundleOf(owner, id)).plans.find((p) => p.version === 0)?.steps
-    expect((await owner(`/api/visits/${id}/answers`, { method: 'PUT', body: { id: randomUUID(), answers: { ...allNo(), oralIsotretinoin: { say: 'yes', date: today } }, medicines: '' } })).status).toBe(200)
-    const steps = [{ key: 'grain-1', technique: 'grain', regions: ['cheeks'], minutes: 3, passes: 1, why: [] }]
+    expect((await owner(`/api/visits/${id}/answers`, { method: 'PUT', body: { id: randomUUID(), answers: { ...allNo(), isotretinoin: { say: 'yes', date: today } }, medicines: '' } })).status).toBe(200)
+    const steps = [{ key: 'grain-1', technique: 'grain', regions: ['cheekL'], minutes: 3, passes: 1, why: [] }]
     const r = await owner(`/api/visits/${id}/plan`, { method: 'PUT', body: { steps } })
     expect(r.status).toBe(422)
-    expect((r.body as { fields: { field: string, allowed: string }[] }).fields[0]?.field).toBe('grain-1')
+    expect((r.body as { fields: { field: string, allowed: string }[] }).fields.some((f) => f.field === 'grain-1' && f.allowed.length > 10)).toBe(true)
     expect((await bundleOf(owner, id)).plans.find((p) => p.version === 0)?.steps).toEqual(stood)
   })
   it('does not start what is not ready, and names what is open', async () => {

@@ -27,7 +27,7 @@ describe('a visit, from the start to the seal', () => {
     expect(first.body).toEqual({ kept: [one.id] })
     const again = await owner(`/api/visits/${id}/events`, { method: 'POST', body: { events: [two, one] } })
     expect(((again.body as { kept: string[] }).kept).sort()).toEqual([one.id, two.id].sort())
-    const events = (await owner(`/api/visits/${id}/events`)).body as { id: string }[]
+    const { events } = (await owner(`/api/visits/${id}/events`)).body as { events: { id: string }[] }
     expect(events.filter((e) => e.id === one.id)).toHaveLength(1)
     expect(events.filter((e) => e.id === two.id)).toHaveLength(1)
   })
@@ -81,7 +81,8 @@ describe('a stop', () => {
   it('is due a call the next day, and no active step follows', async () => {
     const id = await treating(owner, 'owner', 'other-16')
     const steps = (await bundleOf(owner, id)).plans.find((p) => p.version === 1)?.steps ?? []
-    await owner(`/api/visits/${id}/events`, { method: 'POST', body: { events: [tap({ kind: 'started' }), tap({ kind: 'redness', region: 'cheeks', grade: 3, key: steps[0]?.key ?? null }), tap({ kind: 'stopped', reason: 'Pink that will not go' })] } })
+    const kept = await owner(`/api/visits/${id}/events`, { method: 'POST', body: { events: [tap({ kind: 'started' }), tap({ kind: 'redness', region: 'cheekL', grade: 3, key: steps[0]?.key ?? null }), tap({ kind: 'stopped', reason: 'Pink that will not go' })] } })
+    expect(kept.status, kept.text).toBe(200)
     const b = await bundleOf(owner, id)
     expect(b.followUp).toMatchObject({ done: false })
     expect((await owner(`/api/visits/${id}/follow-up`, { method: 'POST' })).status).toBe(200)
@@ -129,7 +130,7 @@ describe('the next visit in the client\'s calendar, read by an independent libra
     const event = new ICAL.Event(new ICAL.Component(ICAL.parse(r.text)).getFirstSubcomponent('vevent'))
     expect(event.startDate.toJSDate().toISOString()).toBe('2031-07-01T08:30:00.000Z')
     expect(event.duration.toSeconds()).toBe(3600)
-    expect(event.location).toContain('Oak Basin')
+    expect(event.location).toContain('Quay Lane')
     expect(r.text).not.toMatch(/skin|facial|peel|acne|treatment|steam|mask|client|health|needling/i)
     expect(r.text.split('\r\n').every((l) => Buffer.byteLength(l) <= 75)).toBe(true) // RFC 5545, 3.1
     expect(r.text.endsWith('\r\n')).toBe(true)

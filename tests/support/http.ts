@@ -4,12 +4,12 @@ export interface Reply { status: number, body: unknown, headers: Headers, text: 
 export interface Sent { method?: string, body?: unknown, raw?: string, headers?: Record<string, string> }
 export type Caller = (path: string, options?: Sent) => Promise<Reply>
 
-/** Speaks to a running server as one signed-in person would: keeps the cookie, says where it comes from, sends JSON. */
-export function caller(base: string): Caller {
+/** Speaks to a running server as one signed-in person would: keeps the cookie, says where it comes from, sends JSON; by way of `via` when something stands between. */
+export function caller(base: string, via = base): Caller {
   let cookie = ''
   return async (path, { method = 'GET', body, raw, headers = {} } = {}) => {
     const write = method !== 'GET'
-    const response = await fetch(`${base}${path}`, {
+    const response = await fetch(`${via}${path}`, {
       method, redirect: 'manual', headers: { ...(cookie ? { cookie } : {}), ...(write ? { 'origin': base, 'content-type': 'application/json', 'sec-fetch-site': 'same-origin' } : {}), ...headers },
       ...(write ? { body: raw ?? JSON.stringify(body ?? {}) } : {}),
     })
@@ -21,8 +21,8 @@ export function caller(base: string): Caller {
   }
 }
 
-export async function signedIn(base: string, who: Who): Promise<Caller> {
-  const call = caller(base)
+export async function signedIn(base: string, who: Who, via = base): Promise<Caller> {
+  const call = caller(base, via)
   const reply = await call('/api/session', { method: 'POST', body: { email: ACCOUNTS[who].email, password: ACCOUNTS[who].password } })
   if (reply.status !== 200) throw new Error(`${who} could not sign in: ${reply.text}`)
   return call
