@@ -12,6 +12,7 @@ export default defineConfig({
     baseURL: process.env.OAK_TEST_URL ?? 'http://127.0.0.1:4310',
     viewport: { width: 1280, height: 800 },
     trace: 'off',
+    screenshot: 'only-on-failure',
     launchOptions: {
       executablePath: process.env.OAK_CHROMIUM ?? '/usr/bin/chromium',
       args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--disable-dev-shm-usage'],

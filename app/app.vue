@@ -7,7 +7,8 @@ await callOnce(() => session.load())
 
 <template>
   <VApp>
-    <NuxtLayout><NuxtPage /></NuxtLayout>
+    <!-- A locked tablet holds nothing of a client in the page: not covered, but gone. -->
     <LazyLockScreen v-if="session.me?.locked" />
+    <NuxtLayout v-else><NuxtPage /></NuxtLayout>
   </VApp>
 </template>

@@ -12,14 +12,14 @@ async function open() {
 </script>
 
 <template>
-  <div class="lock" role="dialog" aria-modal="true" aria-label="Locked">
+  <main class="lock">
     <form class="panel stack" @submit.prevent="open">
-      <h2>Locked</h2>
+      <h1>Locked</h1>
       <p class="soft">{{ session.me?.name }}</p>
       <VTextField v-model="code" label="Quick code" type="password" inputmode="numeric" autocomplete="off" autofocus :error-messages="trouble ? [trouble] : []" />
       <VBtn type="submit" color="primary" block>Unlock</VBtn>
     </form>
-  </div>
+  </main>
 </template>
 
 <style scoped>

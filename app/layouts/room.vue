@@ -1,5 +1,5 @@
 <template>
-  <VThemeProvider theme="room" class="room"><main id="main"><slot /></main></VThemeProvider>
+  <VThemeProvider theme="room"><main id="main" class="room"><slot /></main></VThemeProvider>
 </template>
 
 <style scoped>.room { background: #14100C; color: #F8EBD6; min-height: 100dvh; }</style>

@@ -15,10 +15,12 @@ const { data: day, error, refresh } = await useAsyncData('day', () => api<Day>(`
 const editing = ref<DayVisit | 'new' | null>(null)
 
 const move = (days: number) => { const d = new Date(`${day.value?.day ?? ''}T12:00:00Z`); d.setUTCDate(d.getUTCDate() + days); return `/?date=${d.toISOString().slice(0, 10)}` }
-const START = 8
-const END = 19
+const hourOf = (ms: number) => { const [h = 0, m = 0] = clock(ms, day.value?.timeZone ?? 'UTC').split(':').map(Number); return h + m / 60 }
+/** The house's usual hours, stretched to whatever is booked outside them. */
+const START = computed(() => Math.min(8, ...(day.value?.visits ?? []).map((v) => Math.floor(hourOf(v.startsAt)))))
+const END = computed(() => Math.min(24, Math.max(19, ...(day.value?.visits ?? []).map((v) => Math.ceil(hourOf(v.startsAt) + v.minutes / 60)))))
 const PX = 60
-const top = (v: DayVisit) => { const [h = 0, m = 0] = clock(v.startsAt, day.value?.timeZone ?? 'UTC').split(':').map(Number); return (h + m / 60 - START) * PX }
+const top = (v: DayVisit) => (hourOf(v.startsAt) - START.value) * PX
 const height = (v: DayVisit) => (v.minutes / 60) * PX
 /** Two visits at once in one room stand side by side, so that neither hides the other. */
 const shift = (v: DayVisit) => (day.value?.visits ?? []).filter((o) => o.roomId === v.roomId && o.id !== v.id && o.startsAt <= v.startsAt && o.startsAt + o.minutes * 60_000 > v.startsAt && (o.startsAt < v.startsAt || o.id < v.id)).length

@@ -79,6 +79,8 @@ export const useRoom = defineStore('room', () => {
       trouble.value = ''
       line.value = unsent.value.length > 0 ? 'sending' : 'sent'
       flushing = false
+      // With the last tap the house moves the visit on; what the page holds of it is fetched anew.
+      if (done.some((e) => e.body.kind === 'finished')) await visit.reload()
       if (unsent.value.length > 0) void flush()
     } catch (e) {
       flushing = false

@@ -56,7 +56,7 @@ export const CONCERN_IDS = ['dehydration', 'congestion', 'shine', 'redness', 'du
 export type ConcernId = (typeof CONCERN_IDS)[number]
 export const CONCERN_NAMES: Readonly<Record<ConcernId, string>> = {
   dehydration: 'thirsty skin', congestion: 'clogged pores', shine: 'shine', redness: 'redness', dullness: 'dull, rough skin',
-  firmness: 'tired, slack look', rest: 'wants to rest',
+  firmness: 'tired, slack look', rest: 'a quiet hour',
 }
 
 /** How hard a rule stands. `stop` cannot be planned; `adapt` changes the plan; `advise` is said and may be passed over. */

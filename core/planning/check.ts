@@ -36,7 +36,7 @@ export function checkPlan(input: PlanInput, steps: readonly PlanStep[]): Check {
   const allow = (id: TechniqueId) => { const a = known.get(id) ?? allowance(id, input, bars); known.set(id, a); return a }
   const findings: PlanFinding[] = [
     ...floorFindings(input, steps),
-    ...steps.flatMap((step, i) => [...permitFindings(step, allow(step.technique)), ...productFindings(step, input, allow(step.technique)), ...surfaceFindings(step, i, walked)]),
+    ...steps.flatMap((step, i) => [...permitFindings(step, allow(step.technique)), ...productFindings(step, input, allow(step.technique)), ...surfaceFindings(step, i, walked, allow)]),
     ...loadFindings(input, steps, walked, rims), ...clockFindings(input, steps, walked), ...layerFindings(input, steps),
   ]
   return { trace: walked, rims, findings }
@@ -125,15 +125,16 @@ function productFindings(step: PlanStep, input: PlanInput, a: Allowance): PlanFi
   return trouble ? [finding('product-barred', `${item.product.name}: ${trouble.text}`, { key: step.key, mends: swap.length > 0 ? swap : [remove(step)], why: trouble })] : []
 }
 
-function surfaceFindings(step: PlanStep, i: number, walked: Trace): PlanFinding[] {
+function surfaceFindings(step: PlanStep, i: number, walked: Trace, allow: (id: TechniqueId) => Allowance): PlanFinding[] {
   const state = walked.states[i]
   const first = state?.unmet[0]
   if (!state || !first) return []
   const t = TECHNIQUES[step.technique]
   const chain = connect(state.before, t, step.regions)
+  const bottle = (id: TechniqueId) => { const best = allow(id).products[0]; return best ? { productId: best.product.id } : {} }
   const mends: Mend[] = chain ? [{
     label: chain.steps.map((s) => TECHNIQUES[s.technique].name).join(', then '), minutes: chain.minutes,
-    edits: chain.steps.map((s): Edit => ({ do: 'insert', before: step.key, step: { technique: s.technique, minutes: s.minutes, regions: s.regions, why: [{ rule: 'surface', text: `${t.name.toLowerCase().replace(/ on$|,.*$/, '')} ${CONNECTOR_WANTS[s.technique] ?? 'wants it so'}` }] } })),
+    edits: chain.steps.map((s): Edit => ({ do: 'insert', before: step.key, step: { technique: s.technique, minutes: s.minutes, regions: s.regions, ...bottle(s.technique), why: [{ rule: 'surface', text: `${t.name.toLowerCase().replace(/ on$|,.*$/, '')} ${CONNECTOR_WANTS[s.technique] ?? 'wants it so'}` }] } })),
   }] : [remove(step)]
   return [finding('surface', `${t.name} ${state.unmet.map(describeUnmet).join('; ')}`, { key: step.key, regions: first.regions, mends })]
 }

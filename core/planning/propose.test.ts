@@ -118,7 +118,9 @@ describe('edits', () => {
       if (!one) return
       const broken = applyEdits(steps, [what === 'move' ? { do: 'move', key: one.key, before: before?.key ?? null } : what === 'remove' ? { do: 'remove', key: one.key } : { do: 'set', key: one.key, patch: { minutes: 40 } }])
       for (const f of checkPlan(input, broken).findings) for (const m of f.mends) {
-        const after = checkPlan(input, applyEdits(broken, m.edits)).findings.filter((g) => g.rule === f.rule && g.key === f.key && g.text === f.text)
+        const all = checkPlan(input, applyEdits(broken, m.edits)).findings
+        const after = all.filter((g) => g.rule === f.rule && g.key === f.key && g.text === f.text)
+        expect(all.filter((g) => g.rule === 'no-product'), m.label).toEqual([])
         expect(after.map((g) => `${what} ${one.key} → ${m.label}: ${g.text}`)).toEqual([])
       }
     }), { numRuns: 150 })

@@ -64,6 +64,7 @@ export async function nextStep(page: Page, ran: (label: string) => Promise<void>
     await Promise.race([asRead.waitFor(), expect(place).not.toHaveText(before)]).catch(() => {})
     if (await asRead.isVisible()) await asRead.click()
   }
-  if (!last) await expect(place).not.toHaveText(before)
+  if (last) await expect(page.getByRole('heading', { name: 'Finished' })).toBeVisible()
+  else await expect(place).not.toHaveText(before)
   return name
 }

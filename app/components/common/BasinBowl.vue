@@ -9,7 +9,7 @@ const f = (h: number) => (h / 100).toFixed(1)
 </script>
 
 <template>
-  <figure class="bowl" :class="{ over }" :aria-label="`${name}: ${f(before + today)} of ${f(rim)}${over ? ', over the rim' : ''}`" role="img">
+  <div class="bowl" :class="{ over }" :aria-label="`${name}: ${f(before + today)} of ${f(rim)}${over ? ', over the rim' : ''}`" role="img">
     <svg viewBox="0 0 64 40" aria-hidden="true">
       <clipPath :id="clip"><path d="M4 4h56c0 18-11 31-28 31S4 22 4 4z" /></clipPath>
       <g :clip-path="`url(#${clip})`">
@@ -18,13 +18,13 @@ const f = (h: number) => (h / 100).toFixed(1)
       </g>
       <path d="M4 4c0 18 11 31 28 31S60 22 60 4" fill="none" :stroke="dark ? '#CBB594' : '#4A3626'" stroke-width="2" /><path d="M1 4h62" :stroke="over ? '#8E1F3F' : dark ? '#CBB594' : '#4A3626'" stroke-width="3" stroke-linecap="round" />
     </svg>
-    <figcaption><b>{{ name }}</b><span class="figures">{{ f(before + today) }} of {{ f(rim) }}</span></figcaption>
-  </figure>
+    <div class="cap" aria-hidden="true"><b>{{ name }}</b><span class="figures">{{ f(before + today) }} of {{ f(rim) }}</span></div>
+  </div>
 </template>
 
 <style scoped>
 .bowl { margin: 0; width: 74px; text-align: center; font-size: 0.8125rem; line-height: 1.2; }
 svg { width: 66px; height: 42px; }
-figcaption b { display: block; font-weight: 650; }
-.over figcaption { color: var(--berry); }
+.cap b { display: block; font-weight: 650; }
+.over .cap { color: var(--berry); }
 </style>

@@ -39,7 +39,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
       <li v-for="x in STOP_STEPS" :key="x" :class="{ done: has(x), here: next === x }">
         <button v-if="x !== 'form'" type="button" :disabled="has(x)" @click="tick(x)"><span aria-hidden="true">{{ has(x) ? '✓' : '' }}</span>{{ STOP_STEP_WORDS[x] }}<kbd v-if="next === x">Space</kbd></button>
         <div v-else class="form"><b>{{ STOP_STEP_WORDS.form }}</b>
-          <template v-if="!has('form')"><label>What <textarea v-model="what" rows="2" maxlength="500" /></label><p class="dim">Where: {{ where.length ? nameRegions(where) : 'not marked' }} · on the skin: {{ suspects.map((x) => TECHNIQUES[x.technique].name.toLowerCase()).join(', ') || 'nothing' }}</p><label>Suspected <select v-model="suspected"><option :value="null">none</option><option v-for="x in suspects" :key="x.key" :value="x.productId">{{ productName(x.productId) }}</option></select></label><button type="button" class="keep" @click="form">Keep the form</button></template><p v-else class="dim">kept</p>
+          <template v-if="!has('form')"><label>What <textarea v-model="what" rows="2" maxlength="500" /></label><p class="dim">Where: {{ where.length ? nameRegions(where) : 'not marked' }} · on the skin: {{ suspects.map((y) => TECHNIQUES[y.technique].name.toLowerCase()).join(', ') || 'nothing' }}</p><label>Suspected <select v-model="suspected"><option :value="null">none</option><option v-for="y in suspects" :key="y.key" :value="y.productId">{{ productName(y.productId) }}</option></select></label><button type="button" class="keep" @click="form">Keep the form</button></template><p v-else class="dim">kept</p>
         </div>
       </li>
     </ol>

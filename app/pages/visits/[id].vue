@@ -36,7 +36,7 @@ const alerts = computed(() => FINDING_ORDER.flatMap((f) => { const a = b.value?.
     <template v-if="b">
       <header v-if="stop !== 'treat'" class="head noprint">
         <div class="between">
-          <div class="row who"><NuxtLink :to="`/people/${b.client.id}`" class="name serif">{{ b.client.name }}</NuxtLink><span class="soft">{{ [b.client.work, b.client.age].filter(Boolean).join(', ') }} · {{ clock(b.visit.startsAt, b.practice.timeZone) }}, {{ b.room.name }} · {{ b.visit.minutes }} min · with {{ b.staff.name.split(' ')[0] }}</span><span v-for="a in alerts" :key="a" class="tag watch">{{ a }}</span></div>
+          <div class="row who"><h1 class="name"><NuxtLink :to="`/people/${b.client.id}`">{{ b.client.name }}</NuxtLink></h1><span class="soft">{{ [b.client.work, b.client.age].filter(Boolean).join(', ') }} · {{ clock(b.visit.startsAt, b.practice.timeZone) }}, {{ b.room.name }} · {{ b.visit.minutes }} min · with {{ b.staff.name.split(' ')[0] }}</span><span v-for="a in alerts" :key="a" class="tag watch">{{ a }}</span></div>
           <div id="stop-action" class="row" />
         </div>
         <div class="between tight"><ol class="stops" aria-label="Stops of the visit">
@@ -49,7 +49,7 @@ const alerts = computed(() => FINDING_ORDER.flatMap((f) => { const a = b.value?.
 </template>
 
 <style scoped>
-.head { padding: 12px 24px 6px; } .tight { align-items: center; gap: 4px 16px; } .who { gap: 6px 14px; } .name { font-size: 1.7rem; font-weight: 650; color: var(--ink); text-decoration: none; } .name:hover { text-decoration: underline; }
+.head { padding: 12px 24px 6px; } .tight { align-items: center; gap: 4px 16px; } .who { gap: 6px 14px; } .name { font-size: 1.7rem; font-weight: 650; margin: 0; } .name a { color: var(--ink); text-decoration: none; } .name a:hover { text-decoration: underline; }
 .stops { list-style: none; display: flex; padding: 0; margin: 2px 0 0; flex-wrap: wrap; }
 .stops li { display: flex; align-items: center; } .stops li + li::before { content: ''; width: 26px; border-top: 2px dotted var(--oak-light); margin: 0 10px; }
 .stops a { display: flex; gap: 8px; align-items: center; color: var(--ink-soft); text-decoration: none; min-height: 36px; border-radius: 8px; padding: 0 4px; }
