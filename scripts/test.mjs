@@ -1,4 +1,4 @@
-import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs'
+import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { ensurePostgres } from './cluster.mjs'
 import { openHouse } from './house.mjs'
@@ -13,16 +13,22 @@ const PARTS = ['lint', 'types', 'imports', 'unit', 'reference', 'build', 'api', 
 const OUT = join(ROOT, '.data', 'test-results')
 const bin = (name) => join(ROOT, 'node_modules', '.bin', name)
 const counts = { passed: 0, failed: 0, skipped: 0 }
+const took = []
 let broken = false
 
 async function gate(title, command, args) {
   process.stdout.write(`· ${title} `)
   const began = Date.now()
   const { code, output } = await run(command, args, { env: { ...process.env, NODE_OPTIONS: '--max-old-space-size=6144' } })
-  say(code === 0 ? `ok, ${seconds(began)}` : `FAILED\n${output.slice(-6000)}`)
+  say(code === 0 ? `ok, ${seconds(began, title)}` : `FAILED\n${output.slice(-6000)}`)
   if (code !== 0) broken = true
 }
-const seconds = (began) => `${Math.round((Date.now() - began) / 1000)} s`
+const began0 = Date.now()
+function seconds(began, title) {
+  const s = (Date.now() - began) / 1000
+  if (title) took.push({ title, seconds: s })
+  return `${Math.round(s)} s`
+}
 
 /** Runs one project of the unit runner and takes its counts from its own report. */
 async function vitest(project, title, env = {}) {
@@ -35,7 +41,7 @@ async function vitest(project, title, env = {}) {
   const r = JSON.parse(readFileSync(report, 'utf8'))
   add({ passed: r.numPassedTests, failed: r.numFailedTests, skipped: r.numPendingTests + r.numTodoTests })
   const empty = r.numTotalTests === 0
-  if (code !== 0 || empty) { broken = true; say(`${empty ? 'FOUND NO TEST' : 'FAILED'}\n${output.slice(-9000)}`) } else say(`${r.numPassedTests} passed, ${seconds(began)}`)
+  if (code !== 0 || empty) { broken = true; say(`${empty ? 'FOUND NO TEST' : 'FAILED'}\n${output.slice(-9000)}`) } else say(`${r.numPassedTests} passed, ${seconds(began, title)}`)
   for (const line of output.split('\n').filter((l) => l.startsWith('≈ '))) say(`  ${line}`)
 }
 
@@ -44,12 +50,12 @@ async function playwright(env) {
   const report = join(OUT, 'e2e.json')
   rmSync(report, { force: true })
   process.stdout.write('· In a real browser ')
-  const { code, output } = await run(process.execPath, [join(ROOT, 'node_modules/@playwright/test/cli.js'), 'test'], { env: { ...process.env, ...env, PLAYWRIGHT_JSON_OUTPUT_NAME: report } })
+  const { code, output } = await run(process.execPath, [join(ROOT, 'node_modules/@playwright/test/cli.js'), 'test', '--project', 'e2e'], { env: { ...process.env, ...env, PLAYWRIGHT_JSON_OUTPUT_NAME: report } })
   if (!existsSync(report)) { broken = true; say(`FAILED before any test ran\n${output.slice(-6000)}`); return }
   const { stats } = JSON.parse(readFileSync(report, 'utf8'))
   add({ passed: stats.expected, failed: stats.unexpected + stats.flaky, skipped: stats.skipped })
   const empty = stats.expected + stats.unexpected === 0
-  if (code !== 0 || empty) { broken = true; say(`${empty ? 'FOUND NO TEST' : 'FAILED'}\n${output.slice(-9000)}`) } else say(`${stats.expected} passed, ${seconds(began)}`)
+  if (code !== 0 || empty) { broken = true; say(`${empty ? 'FOUND NO TEST' : 'FAILED'}\n${output.slice(-9000)}`) } else say(`${stats.expected} passed, ${seconds(began, 'In a real browser')}`)
   for (const line of output.split('\n').filter((l) => l.startsWith('≈ '))) say(`  ${line}`)
 }
 const add = (more) => { for (const k of Object.keys(counts)) counts[k] += more[k] ?? 0 }
@@ -89,5 +95,6 @@ main().catch((e) => { broken = true; say(`\n${e instanceof Trouble ? e.message :
   if (process.argv.includes('--help')) return
   if (broken && counts.failed === 0) counts.failed = 1
   say(`tests: ${counts.passed} passed, ${counts.failed} failed${counts.skipped > 0 ? `, ${counts.skipped} skipped` : ''}`)
+  if (!broken && took.length > 7) writeFileSync(join(OUT, 'took.json'), JSON.stringify({ total: (Date.now() - began0) / 1000, parts: took }))
   process.exit(broken || counts.failed > 0 ? 1 : 0)
 })

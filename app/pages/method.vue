@@ -12,12 +12,12 @@ useHead({ title: 'Method · Oak Basin' })
 const search = ref('')
 interface Row { group: string, title: string, sentence: string, reason: string, source: string, id: string }
 const ALL: Row[] = [
-  ...Object.values(TECHNIQUES).map((t): Row => ({ group: 'Technique', id: t.id, title: t.name, sentence: `${t.hand} Done when: ${t.cue}`, reason: t.reason, source: t.source })),
-  ...CONTRAINDICATIONS.map((c): Row => ({ group: 'Contraindication', id: c.id, title: FINDINGS[c.finding].short, sentence: `${c.sentence}${c.families.length ? ` Stops: ${c.families.map((f) => FAMILY_NAMES[f]).join(', ')}.` : ''}`, reason: c.reason, source: c.source })),
-  ...ADAPTATIONS.map((a): Row => ({ group: 'Adaptation', id: a.id, title: TECHNIQUES[a.technique].name, sentence: a.sentence, reason: '', source: a.source })),
-  ...[...ORDER_RULES.values()].map((r): Row => ({ group: 'Rule of the plan', id: r.id, title: r.strength, sentence: r.sentence, reason: r.locked ? 'locked' : '', source: r.source })),
-  ...REST_INTERVALS.map((r): Row => ({ group: 'Rest', id: r.id, title: `${r.days} days`, sentence: r.sentence, reason: '', source: r.source })),
-  ...Object.values(STOP_RULES).map((r): Row => ({ group: 'Stop rule', id: r.id, title: 'in the room', sentence: r.sentence, reason: '', source: r.source })),
+  ...Object.values(TECHNIQUES).map((t): Row => ({ group: 'Techniques', id: t.id, title: t.name, sentence: `${t.hand} Done when: ${t.cue}`, reason: t.reason, source: t.source })),
+  ...CONTRAINDICATIONS.map((c): Row => ({ group: 'Contraindications', id: c.id, title: FINDINGS[c.finding].short, sentence: `${c.sentence}${c.families.length ? ` Stops: ${c.families.map((f) => FAMILY_NAMES[f]).join(', ')}.` : ''}`, reason: c.reason, source: c.source })),
+  ...ADAPTATIONS.map((a): Row => ({ group: 'Adaptations', id: a.id, title: TECHNIQUES[a.technique].name, sentence: a.sentence, reason: '', source: a.source })),
+  ...[...ORDER_RULES.values()].map((r): Row => ({ group: 'Rules of the plan', id: r.id, title: r.strength, sentence: r.sentence, reason: r.locked ? 'locked' : '', source: r.source })),
+  ...REST_INTERVALS.map((r): Row => ({ group: 'Rest intervals', id: r.id, title: `${r.days} days`, sentence: r.sentence, reason: '', source: r.source })),
+  ...Object.values(STOP_RULES).map((r): Row => ({ group: 'Stop rules', id: r.id, title: 'in the room', sentence: r.sentence, reason: '', source: r.source })),
 ]
 const groups = computed(() => {
   const word = search.value.toLowerCase().trim()

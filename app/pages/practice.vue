@@ -7,6 +7,12 @@ interface Practice { house: { name: string, address: string, phone: string, emer
 useHead({ title: 'Practice · Oak Basin' })
 const api = useApi()
 const { data, error } = await useAsyncData('practice', () => api<Practice>('/api/practice'))
+/** What an audit line says, in words. */
+const AUDIT_WORDS: Readonly<Record<string, string>> = {
+  'client.add': 'added the client', 'client.look': 'looked at the file', 'client.edit': 'changed the file', 'client.export': 'took the file out', 'client.import': 'took a visit in', 'client.erase': 'erased the client',
+  'visit.look': 'opened the visit', 'visit.book': 'booked a visit', 'visit.print': 'printed', 'visit.export': 'exported the visit', 'visit.follow-up': 'followed up',
+  'read': 'opened the visit', 'write': 'changed the visit', 'seal': 'sealed', 'countersign': 'countersigned', 'export': 'exported the visit',
+}
 </script>
 
 <template>
@@ -18,7 +24,7 @@ const { data, error } = await useAsyncData('practice', () => api<Practice>('/api
         <h2 class="mt-4">People and what they may do</h2><table class="plain"><tbody><tr v-for="p in data.people" :key="p.id"><td><b>{{ p.name }}</b><br><span class="soft">{{ p.role }}</span></td><td>{{ p.licences.map((l) => LICENCE_NAMES[l]).join('; ') }}</td></tr></tbody></table>
         <h2 class="mt-4">The chain of seals</h2><p class="tag" :class="data.chain.broken === null ? 'good' : 'stop'">{{ data.chain.broken === null ? `${data.chain.seals} seals, every one stands` : `broken at seal ${data.chain.broken}` }}</p><p class="soft head figures">{{ data.chain.erasedParts ? `${data.chain.erasedParts} parts erased; ` : '' }}head {{ data.chain.head }}</p>
       </section>
-      <section class="panel"><h2>Audit</h2><table class="plain figures"><thead><tr><th>When</th><th>Who</th><th>What</th><th>Client</th></tr></thead><tbody><tr v-for="a in data.audit" :key="a.id"><td>{{ dayAndClock(a.at, data.house.timeZone) }}</td><td>{{ a.staff }}</td><td>{{ a.action }} <span v-if="!a.allowed" class="tag stop">refused</span></td><td>{{ a.client }}</td></tr></tbody></table></section>
+      <section class="panel"><h2>Audit</h2><table class="plain figures"><thead><tr><th>When</th><th>Who</th><th>What</th><th>Client</th></tr></thead><tbody><tr v-for="a in data.audit" :key="a.id"><td>{{ dayAndClock(a.at, data.house.timeZone) }}</td><td>{{ a.staff }}</td><td>{{ AUDIT_WORDS[a.action] ?? a.action }} <span v-if="!a.allowed" class="tag stop">refused</span></td><td>{{ a.client }}</td></tr></tbody></table></section>
     </div>
   </div>
 </template>

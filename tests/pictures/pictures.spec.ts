@@ -1,4 +1,5 @@
 import { expect, test, type Page } from '@playwright/test'
+import { open, runningVisit } from '../support/house'
 import { askAsBefore, goTo, nextStep, openVisit, planAsProposed, readAsBefore, signIn } from '../support/walk'
 
 /** One current picture of each main view, from the demo, at the size a tablet has. Written to `docs/screenshots`. */
@@ -47,4 +48,40 @@ test('the six stops, for the rower', async ({ page }) => {
   await shoot(page, 'treat')
   await page.getByRole('button', { name: /Reaction/ }).click()
   await shoot(page, 'reaction')
+  await page.keyboard.press('Escape')
+  while (!(await page.getByRole('heading', { name: 'Finished' }).isVisible())) { await nextStep(page, async () => { await page.clock.runFor(70_000) }); await page.clock.runFor(2000) }
+  await page.getByRole('link', { name: 'Write it up' }).click()
+  await page.getByLabel('What else should stand in the record').fill('Drank the mask quickly. Asked about oars and gloves: hand cream before bed.')
+  await page.clock.runFor(500)
+  await page.getByRole('button', { name: 'Seal the record' }).click()
+  await expect(page.getByText(/^Seal \d+/)).toBeVisible()
+  await page.clock.runFor(500)
+  await shoot(page, 'close')
+})
+
+for (const [client, name] of [['Ines Marchetta', 'plan-actor'], ['Signe Holmvik', 'plan-ferry']] as const) {
+  test(`the plan of ${client}`, async ({ page }) => {
+    await signIn(page, 'owner')
+    await openVisit(page, client)
+    await goTo(page, 'Ask')
+    await askAsBefore(page, client)
+    await readAsBefore(page)
+    await expect(page.getByRole('listitem').filter({ hasText: 'Sun protection' }).or(page.getByRole('listitem').filter({ hasText: 'Moisturiser' })).first()).toBeVisible()
+    await page.waitForTimeout(1200)
+    await shoot(page, name)
+  })
+}
+
+test('a stop, and the room in portrait', async ({ page }) => {
+  const id = await runningVisit('other-11')
+  await signIn(page, 'owner')
+  await open(page, `/visits/${id}/treat`)
+  await page.setViewportSize({ width: 800, height: 1280 })
+  await shoot(page, 'treat-portrait')
+  await page.setViewportSize({ width: 1280, height: 800 })
+  await page.keyboard.press('r')
+  await page.getByRole('button', { name: 'Wheals' }).click()
+  await expect(page.getByRole('heading', { name: 'Stop. Off with cool water.' })).toBeVisible()
+  await page.keyboard.press('Space')
+  await shoot(page, 'stop')
 })

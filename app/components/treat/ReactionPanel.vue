@@ -37,7 +37,7 @@ onMounted(() => box.value?.focus())
 </template>
 
 <style scoped>
-.panel2 { position: fixed; inset: 0; background: #14100C; z-index: 30; display: grid; grid-template-columns: 300px 1fr; gap: 26px; padding: 24px 34px; color: #F8EBD6; overflow-y: auto; } .face { height: min(560px, 80vh); } .body { display: flex; flex-direction: column; gap: 12px; } h2, h3, p { margin: 0; } h3 { font-size: 1.3rem; } h2 { font-size: 1.8rem; }
+.panel2 { position: fixed; inset: 0; background: #14100C; z-index: 30; display: grid; grid-template-columns: 380px 1fr; gap: 34px; align-items: center; padding: 24px 34px; color: #F8EBD6; overflow-y: auto; } .face { height: min(680px, 88vh); } .body { display: flex; flex-direction: column; gap: 12px; } h2, h3, p { margin: 0; } h3 { font-size: 1.3rem; } h2 { font-size: 1.8rem; }
 .k { min-height: 64px; padding: 0 18px; border-radius: 14px; border: 1.5px solid #6E5B43; background: #241C15; color: #F8EBD6; font: inherit; font-size: 1.0625rem; cursor: pointer; } .k:disabled { color: #A08E74; cursor: not-allowed; } .num { width: 64px; padding: 0; } .tight { gap: 8px; } .red { background: #4A201A; border-color: #8E4A3C; color: #FBD9CE; } .dim { color: #C3AC8B; font-size: 1rem; font-family: var(--sans); font-weight: 400; } .said { background: #241C15; border-left: 5px solid #F0C274; padding: 12px; font-size: 1.15rem; }
 @media (max-width: 820px) { .panel2 { grid-template-columns: 1fr; } .face { height: 300px; } }
 </style>

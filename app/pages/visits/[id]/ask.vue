@@ -72,6 +72,6 @@ async function onward() { if (changed.value || !b.value?.answered) await save();
 .ask { display: grid; grid-template-columns: minmax(0, 1fr) 400px; gap: 20px; padding: 8px 24px 40px; align-items: start; }
 .verdict { position: sticky; top: 12px; max-height: calc(100dvh - 24px); overflow-y: auto; }
 .aims { gap: 8px; } .chip { border: 1.5px solid var(--oak-light); border-radius: 20px; padding: 6px 14px; min-height: 40px; background: var(--paper); cursor: pointer; display: inline-flex; gap: 8px; align-items: center; color: var(--ink); } .chip.on { background: var(--basin); border-color: var(--basin); color: #fff; }
-.fold { background: none; border: 0; font: inherit; cursor: pointer; color: inherit; text-align: left; } .count { font-family: var(--sans); font-size: 0.9rem; font-weight: 500; margin-left: 8px; }
+.fold { background: none; border: 0; padding: 0; font: inherit; cursor: pointer; color: inherit; text-align: left; } .count { font-family: var(--sans); font-size: 0.9rem; font-weight: 500; margin-left: 8px; }
 @media (max-width: 1000px) { .ask { grid-template-columns: minmax(0, 1fr); } .verdict { position: static; order: -1; max-height: none; } }
 </style>

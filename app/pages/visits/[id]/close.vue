@@ -51,6 +51,8 @@ const setNext = () => attempt(() => visit.change({ nextVisitAt: DateTime.fromISO
 const calendar = () => attempt(async () => offerFile(await api<string>(`/api/visits/${b.value?.visit.id ?? ''}/next`), 'appointment.ics', 'text/calendar'))
 const exportIt = () => attempt(async () => offerFile(JSON.stringify(await api<unknown>(`/api/visits/${b.value?.visit.id ?? ''}/export`), null, 2), 'visit.json', 'application/json'))
 const print = (what: 'record' | 'aftercare') => attempt(async () => { await visit.send('/printed', 'POST'); printing.value = what; await nextTick(); window.print() })
+/** A rest of days ends with its day; one of hours has a time of day. */
+const untilWords = (at: number) => (at - Math.max(...(b.value?.events ?? []).map((e) => e.at), b.value?.visit.startsAt ?? 0) > 40 * 3_600_000 ? dayWords(at, zone.value) : dayAndClock(at, zone.value))
 const amending = ref(false)
 const after = ref('')
 const reason = ref('')
@@ -74,7 +76,7 @@ const followed = () => attempt(async () => { await visit.send('/follow-up', 'POS
         <header class="between"><div><h2>Treatment record</h2><p class="soft">{{ b.client.name }} · {{ dayAndClock(b.visit.startsAt, zone) }} · {{ b.staff.name }} · {{ b.room.name }} · {{ b.practice.name }}</p></div><span v-if="sealed" class="tag good">sealed</span><span v-else class="tag watch noprint">not sealed yet</span></header>
         <p v-if="parts.treatment?.stopped" class="tag stop">Stopped: {{ parts.treatment.stopped.reason }}</p>
         <p class="figures">Planned {{ parts.treatment?.plannedMinutes }} min, took {{ parts.treatment?.actualMinutes ?? '–' }} min{{ parts.treatment?.versions.length ? ` · changed: ${parts.treatment.versions.map((v) => v.reason).join(', ')}` : '' }}</p>
-        <table class="plain lines"><thead><tr><th>Step</th><th>Zones</th><th>Planned</th><th>Took</th><th>Product, bottle</th><th>Different</th></tr></thead><tbody><tr v-for="l in parts.treatment?.lines" :key="l.key"><td><b>{{ l.name }}</b>{{ l.passes ? `, ${l.passes} ×` : '' }}</td><td class="soft">{{ l.zones }}</td><td class="figures">{{ l.plannedMinutes ?? '–' }}</td><td class="figures">{{ l.actualMinutes ?? '–' }}</td><td>{{ l.product?.name }}<span v-if="l.product" class="soft figures"> {{ l.product.takenMl ?? l.product.plannedMl }} mL{{ l.product.lot ? `, ${l.product.lot}` : '' }}</span></td><td class="dev">{{ l.deviation }}</td></tr></tbody></table>
+        <table class="plain lines"><thead><tr><th>Step</th><th>Zones</th><th>Planned</th><th>Took</th><th>Product, bottle</th><th>Different</th></tr></thead><tbody><tr v-for="l in parts.treatment?.lines" :key="l.key"><td><b>{{ l.name }}</b>{{ l.passes ? `, ${l.passes} ×` : '' }}</td><td class="soft">{{ l.zones }}</td><td class="figures">{{ l.plannedMinutes ?? '–' }}</td><td class="figures">{{ l.actualMinutes ?? '–' }}</td><td>{{ l.product?.name }}<span v-if="l.product" class="soft figures">&#32;{{ l.product.takenMl ?? l.product.plannedMl }} mL{{ l.product.lot ? `, ${l.product.lot}` : '' }}</span></td><td class="dev">{{ l.deviation }}</td></tr></tbody></table>
         <template v-if="parts.treatment?.reactions.length"><h3>Reactions</h3><ul class="plainlist"><li v-for="r in parts.treatment.reactions" :key="r.at + r.text" class="figures">{{ dayAndClock(Date.parse(r.at), zone).split(', ')[2] ?? dayAndClock(Date.parse(r.at), zone) }}: {{ r.text }} → {{ r.verdict }}</li></ul></template>
         <template v-if="parts.treatment?.contraActions.length"><h3>Contra-action</h3><ul class="plainlist"><li v-for="c in parts.treatment.contraActions" :key="c.at">{{ c.what }} ({{ c.where }}). Done: {{ c.done }}. Suspected: {{ b.shelf.find((x) => x.product.id === c.suspected)?.product.name ?? 'none' }}.</li></ul></template>
         <template v-if="parts.treatment?.notes.length"><h3>Noted in the room</h3><p>{{ parts.treatment.notes.map((n) => n.text).join(' · ') }}</p></template>
@@ -85,8 +87,8 @@ const followed = () => attempt(async () => { await visit.send('/follow-up', 'POS
       </article>
       <div class="stack side">
         <article class="panel sheet aftercare">
-          <h2>Until you feel it has settled</h2><p class="soft onlyprint">{{ b.client.name }} · {{ b.practice.name }}, {{ b.practice.phone }}</p>
-          <ul class="plainlist"><li v-for="a in parts.aftercare ?? []" :key="a.topic" class="care"><b>{{ a.sentence }}</b><span class="figures until">until {{ dayAndClock(Date.parse(a.until), zone) }}</span><span class="soft">{{ a.why }}</span></li></ul>
+          <h2>At home, and until when</h2><p class="soft onlyprint">{{ b.client.name }} · {{ b.practice.name }}, {{ b.practice.phone }}</p>
+          <ul class="plainlist"><li v-for="a in parts.aftercare ?? []" :key="a.topic" class="care"><b>{{ a.sentence }}</b><span class="figures until">until {{ untilWords(Date.parse(a.until)) }}</span><span class="soft">{{ a.why }}</span></li></ul>
           <p>Burning, swelling, blisters, or redness that grows: cool water, nothing on it, call {{ b.practice.phone }}. Trouble breathing: {{ b.practice.emergency }}.</p>
         </article>
         <section v-if="b.followUp" class="panel noprint between"><p><b>Follow-up due {{ b.followUp.dueOn }}</b><br>{{ b.followUp.reason }}</p><VBtn v-if="!b.followUp.done" variant="outlined" @click="followed">Called</VBtn><span v-else class="tag good">called</span></section>

@@ -1,0 +1,12 @@
+/** Measures and prints; never asserts. `npm run bench`, or `npm run bench proposal page start test` for some. */
+import { say } from '../scripts/say.mjs'
+
+const PARTS = ['proposal', 'page', 'start', 'test']
+const asked = process.argv.slice(2)
+for (const part of PARTS) {
+  if (asked.length > 0 && !asked.includes(part)) continue
+  say(`\n${part}`)
+  const { default: measure } = await import(`./${part}.mjs`)
+  for (const line of await measure()) say(`  ${line}`)
+}
+process.exit(0)
