@@ -14,10 +14,3 @@ export const regions = z.array(regionId).max(12)
 export const aims = z.array(z.enum(CONCERN_IDS)).max(5, 'at most five aims').refine((a) => new Set(a).size === a.length, 'each aim once')
 export const school = z.enum(SCHOOL_IDS)
 export const licences = z.array(z.enum(LICENCE_IDS))
-
-/** Problem details (RFC 9457) with the fields that were wrong. */
-export const problem = z.object({
-  type: z.string(), title: z.string(), status: z.number(), detail: z.string(),
-  fields: z.array(z.object({ field: z.string(), given: z.string(), allowed: z.string() })).default([]),
-})
-export type Problem = z.infer<typeof problem>

@@ -1,4 +1,4 @@
-import { problem, type Problem } from '#contracts/common'
+import { problem, type Problem } from '#contracts/problem'
 
 /** A refusal from the server, in words for the person. */
 export class ApiProblem extends Error {

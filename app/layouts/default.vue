@@ -34,13 +34,7 @@ async function leave(sure = false) {
       <button class="place" type="button" @click="leave()"><VIcon :icon="mdiLogout" size="22" aria-hidden="true" /><span>Sign out</span></button>
     </nav>
     <main id="main" class="page" tabindex="-1"><slot /></main>
-    <VDialog v-model="leaving" aria-label="Something is unsent">
-      <VCard class="pa-5">
-        <h2>Something on this device is not saved yet</h2>
-        <p class="my-3">{{ unsent }} {{ unsent === 1 ? 'draft or tap has' : 'drafts or taps have' }} not reached the house. Signing out wipes them from this device.</p>
-        <div class="row"><VBtn color="primary" @click="leaving = false">Stay</VBtn><VBtn variant="outlined" color="error" @click="leave(true)">Wipe and sign out</VBtn></div>
-      </VCard>
-    </VDialog>
+    <LazyUnsentDialog v-if="leaving" :unsent="unsent" @stay="leaving = false" @leave="leave(true)" />
   </div>
 </template>
 
