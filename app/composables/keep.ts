@@ -17,17 +17,22 @@ let opened: Keep | undefined
 const keep = () => (opened ??= new Keep())
 
 export const readDraft = async <T>(key: string): Promise<T | undefined> => (await keep().drafts.get(key))?.value as T | undefined
-/** Plain data only: what cannot be cloned is first turned into JSON. */
-export const writeDraft = (key: string, value: unknown) => keep().drafts.put({ key, value: JSON.parse(JSON.stringify(value)), at: Date.now() })
-export const dropDraft = (key: string) => keep().drafts.delete(key)
+/** Writing under way: whoever counts or wipes waits for it, so that nothing is overlooked and nothing comes back. */
+let writing: Promise<unknown> = Promise.resolve()
+function after<T>(work: () => Promise<T>): Promise<T> { const done = writing.then(work); writing = done.catch(() => {}); return done }
 
-export const keepTap = (visitId: string, tap: TreatmentEvent) => keep().taps.put({ ...JSON.parse(JSON.stringify(tap)) as TreatmentEvent, visitId })
+/** Plain data only: what cannot be cloned is first turned into JSON. */
+export function writeDraft(key: string, value: unknown) { const now = plain(value); return after(() => keep().drafts.put({ key, value: now, at: Date.now() })) }
+export const dropDraft = (key: string) => after(() => keep().drafts.delete(key))
+const plain = (value: unknown): unknown => JSON.parse(JSON.stringify(value))
+
+export const keepTap = (visitId: string, tap: TreatmentEvent) => after(() => keep().taps.put({ ...plain(tap) as TreatmentEvent, visitId }))
 export const unsentTaps = async (visitId: string): Promise<TreatmentEvent[]> => (await keep().taps.where('visitId').equals(visitId).toArray()).map(({ visitId: _v, ...tap }) => tap)
 export const dropTaps = (ids: string[]) => keep().taps.bulkDelete(ids)
-export const unsentCount = async () => (await keep().taps.count()) + (await keep().drafts.count())
+export const unsentCount = () => after(async () => (await keep().taps.count()) + (await keep().drafts.count()))
 
 /** At sign-out nothing of a client stays on the device. */
 export async function wipeDevice(): Promise<void> {
-  await Promise.all([keep().drafts.clear(), keep().taps.clear()])
+  await after(() => Promise.all([keep().drafts.clear(), keep().taps.clear()]))
   sessionStorage.clear()
 }

@@ -18,10 +18,10 @@ describe('the server checks what it saves with the same core', () => {
     const id = await prepared(owner, 'owner', 'other-24')
     const stood = (await bundleOf(owner, id)).plans.find((p) => p.version === 0)?.steps
     expect((await owner(`/api/visits/${id}/answers`, { method: 'PUT', body: { id: randomUUID(), answers: { ...allNo(), isotretinoin: { say: 'yes', date: today } }, medicines: '' } })).status).toBe(200)
-    const steps = [{ key: 'grain-1', technique: 'grain', regions: ['cheekL'], minutes: 3, passes: 1, why: [] }]
+    const steps = [{ key: 'tip-1', technique: 'tip', regions: ['cheekL'], minutes: 8, passes: 1, why: [] }]
     const r = await owner(`/api/visits/${id}/plan`, { method: 'PUT', body: { steps } })
     expect(r.status).toBe(422)
-    expect((r.body as { fields: { field: string, allowed: string }[] }).fields.some((f) => f.field === 'grain-1' && f.allowed.length > 10)).toBe(true)
+    expect((r.body as { fields: { field: string, allowed: string }[] }).fields.some((f) => f.field === 'tip-1' && f.allowed.length > 10)).toBe(true)
     expect((await bundleOf(owner, id)).plans.find((p) => p.version === 0)?.steps).toEqual(stood)
   })
   it('does not start what is not ready, and names what is open', async () => {

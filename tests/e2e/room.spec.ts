@@ -71,7 +71,7 @@ test('a sign stops everything and leads through the whole path by keyboard', asy
   await expect(page.getByRole('timer')).toBeVisible()
   const b = await bundleOf(await asOwner(), id)
   const calm = b.plans[b.plans.length - 1]?.steps.map((s) => s.technique) ?? []
-  for (const t of ['grain', 'enzyme', 'diamondTip', 'steam', 'massage', 'needling', 'highFrequency']) expect(calm).not.toContain(t)
+  for (const t of ['grain', 'enzyme', 'tip', 'steam', 'massage', 'clay', 'highFrequency']) expect(calm).not.toContain(t)
   expect(b.followUp?.done).toBe(false)
   expect(b.events.filter((e) => e.body.kind === 'stopStep')).toHaveLength(5)
   while (!(await page.getByRole('heading', { name: 'Finished' }).isVisible())) await nextStep(page)
