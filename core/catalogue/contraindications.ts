@@ -27,7 +27,7 @@ export interface Contraindication {
   /** Days after the answered date until it lifts by itself. */
   days?: number
   /** Products of these allergen families are stopped; `answered` means what the client named. */
-  substances?: 'answered'
+  substances?: 'answered' | readonly string[]
   sentence: string
   reason: string
   lifts: Lifter
@@ -43,6 +43,7 @@ export const CONTRAINDICATIONS: readonly Contraindication[] = [
   row({ id: 'fever-visit', finding: 'fever', does: 'prevents', visit: true, sentence: 'Not today: come back well.', reason: 'illness first, skin later', lifts: 'therapist' }),
   row({ id: 'infection-visit', finding: 'infection', does: 'prevents', visit: true, sentence: 'Not today: something catching on the skin.', reason: 'it spreads on the face and in the room; a pharmacist or doctor can look', lifts: 'doctor' }),
   row({ id: 'eye-infection-visit', finding: 'eyeInfection', does: 'prevents', visit: true, sentence: 'Not today: the eyes need a doctor or pharmacist.', reason: 'it spreads by hand and cloth', lifts: 'doctor' }),
+  row({ id: 'nodes-local', finding: 'nodes', does: 'local', families: ['massage'], where: ['neck', 'jawL', 'jawR'], sentence: 'No massage or drainage at jaw and neck.', reason: 'find out why first', lifts: 'doctor' }),
   row({ id: 'unexplained-local', finding: 'unexplainedSpot', does: 'local', families: [...WORK, 'massage', 'highFrequency', 'microcurrent', 'clay', 'cold'], where: 'answered', sentence: 'Nothing on or around it: show it to a doctor.', reason: 'not ours to judge', lifts: 'doctor' }),
   row({ id: 'pregnancy-current', finding: 'pregnancy', does: 'prevents', families: ['highFrequency', 'microcurrent', 'needling', 'retinoid'], sentence: 'No high frequency, microcurrent, needling or retinoid.', reason: 'cautious default in pregnancy and while breastfeeding', lifts: 'therapist' }),
   row({ id: 'pregnancy-heat', finding: 'pregnancy', does: 'restricts', limit: { steamMost: 3 }, sentence: 'Heat kept short: steam 3 min at most.', reason: 'circulation reacts faster', lifts: 'therapist' }),
@@ -57,6 +58,11 @@ export const CONTRAINDICATIONS: readonly Contraindication[] = [
   row({ id: 'thinner-needling', finding: 'bloodThinner', does: 'prevents', families: ['needling', 'extraction', 'vacuum', 'blade'], sentence: 'No needling, vacuum, blade or extraction.', reason: 'bruises and bleeds easily', lifts: 'doctor' }),
   row({ id: 'isotretinoin', finding: 'isotretinoin', does: 'later', families: ['abrasion', 'needling', 'acid', 'blade'], days: 183, sentence: 'No tip, needling, acid, blade or wax for six months after the last dose.', reason: 'skin is thin and heals badly; the prescriber decides', lifts: 'doctor' }),
   row({ id: 'steroids-thin', finding: 'steroids', does: 'prevents', families: ['abrasion', 'needling'], limit: { rimPercent: 50 }, sentence: 'No abrasion or needling; the rim halves.', reason: 'steroids thin the skin', lifts: 'doctor' }),
+  row({ id: 'cancer-gentle', finding: 'cancer', does: 'later', families: [...WORK, 'highFrequency', 'microcurrent', 'clay'], days: 183, limit: { rimPercent: 37 }, sentence: 'Gentle care only, with the doctor\'s word.', reason: 'treatment leaves skin and defences weak', lifts: 'doctor' }),
+  row({ id: 'clots-neck', finding: 'clots', does: 'local', families: ['massage'], where: ['neck'], sentence: 'No neck massage or drainage without a doctor\'s word.', reason: 'pressure on the neck may loosen a clot', lifts: 'doctor' }),
+  row({ id: 'thyroid-seaweed', finding: 'thyroid', does: 'prevents', substances: ['seaweed'], sentence: 'No seaweed.', reason: 'it carries iodine', lifts: 'doctor' }),
+  row({ id: 'eyes-local', finding: 'eyeSurgery', does: 'local', families: ['eyeWork', 'massage'], where: ['eyes'], limit: { steamMost: 3 }, sentence: 'Nothing near the eye, no pressure; steam 3 min at most.', reason: 'pressure and warmth reach the eye', lifts: 'doctor' }),
+  row({ id: 'light-disease', finding: 'lightDisease', does: 'prevents', families: ['flash', 'acid'], limit: { steamMost: 3 }, sentence: 'No lamp and no acid; steam 3 min at most; doctor\'s word.', reason: 'light and heat can wake the illness', lifts: 'doctor' }),
   row({ id: 'light-lamp', finding: 'lightMedicine', does: 'prevents', families: ['flash'], sentence: 'No lamp; sun advice stressed.', reason: 'skin burns at a lower dose', lifts: 'doctor' }),
   row({ id: 'nerve-face', finding: 'faceNerve', does: 'prevents', families: ['massage', 'microcurrent', 'highFrequency', 'cold'], sentence: 'No face massage, current or cold without a doctor\'s word.', reason: 'nerves may answer with pain', lifts: 'doctor' }),
   row({ id: 'allergy-products', finding: 'allergy', does: 'prevents', substances: 'answered', sentence: 'No product with a named allergen.', reason: 'matched against every ingredient', lifts: 'nobody' }),
@@ -65,6 +71,7 @@ export const CONTRAINDICATIONS: readonly Contraindication[] = [
   row({ id: 'cold-sore-mouth', finding: 'coldSoreHistory', does: 'local', families: ['acid', 'abrasion', 'needling'], where: ['mouth'], sentence: 'No acid, tip or needling near the mouth.', reason: 'irritation may wake it; a doctor can prevent it first', lifts: 'doctor' }),
   row({ id: 'keloid-needling', finding: 'keloid', does: 'prevents', families: ['needling'], limit: { passesMost: 1 }, sentence: 'No needling; tip one pass only.', reason: 'scars may grow', lifts: 'doctor' }),
   row({ id: 'marks-gentle', finding: 'darkMarks', does: 'restricts', limit: { rimPercent: 75, passesMost: 1, steamMost: 5 }, sentence: 'Abrasion and heat at low load.', reason: 'irritation itself leaves marks', lifts: 'therapist' }),
+  row({ id: 'melasma-gentle', finding: 'melasma', does: 'restricts', limit: { rimPercent: 75, passesMost: 1, steamMost: 3 }, sentence: 'Heat, abrasion and acid at low load; sun protection stressed.', reason: 'heat and irritation darken the patches', lifts: 'therapist' }),
   row({ id: 'vessels-local', finding: 'visibleVessels', does: 'local', families: ['friction', 'abrasion', 'vacuum', 'heat'], where: 'answered', sentence: 'No grain, tip, vacuum or heat there.', reason: 'vessels widen and stay', lifts: 'therapist' }),
   row({ id: 'inflamed-local', finding: 'inflamedAcne', does: 'local', families: ['friction', 'abrasion', 'vacuum', 'needling', 'massage'], where: 'answered', sentence: 'No grain, tip, vacuum or massage over them.', reason: 'spreads and opens inflamed spots; refer if severe', lifts: 'therapist' }),
   row({ id: 'eczema-local', finding: 'eczema', does: 'local', families: [...WORK, 'clay'], where: 'answered', sentence: 'Nothing but gentle care there.', reason: 'the barrier is open', lifts: 'doctor' }),
@@ -72,6 +79,8 @@ export const CONTRAINDICATIONS: readonly Contraindication[] = [
   row({ id: 'wound-local', finding: 'wound', does: 'local', families: [...WORK, 'massage', 'clay', 'highFrequency'], where: 'answered', sentence: 'Nothing on open skin.', reason: 'it must close first', lifts: 'therapist' }),
   row({ id: 'toxin-later', finding: 'toxin', does: 'later', families: ['massage', 'heat', 'vacuum', 'highFrequency', 'microcurrent', 'needling'], where: 'answered', days: 14, sentence: 'No massage, heat, vacuum or current there for two weeks.', reason: 'it may wander', lifts: 'date' }),
   row({ id: 'filler-later', finding: 'filler', does: 'later', families: ['massage', 'heat', 'vacuum', 'highFrequency', 'microcurrent', 'needling'], where: 'answered', days: 28, sentence: 'No massage, heat, vacuum or current there for four weeks.', reason: 'it may shift before it settles', lifts: 'date' }),
+  row({ id: 'threads-later', finding: 'threads', does: 'later', families: ['massage', 'heat', 'vacuum', 'highFrequency', 'microcurrent', 'needling'], where: 'answered', days: 84, sentence: 'No massage, heat, vacuum or current there for twelve weeks.', reason: 'threads must hold first', lifts: 'date' }),
+  row({ id: 'dental-later', finding: 'dentalWork', does: 'later', families: ['massage', 'vacuum', 'highFrequency', 'microcurrent'], where: ['mouth', 'chin', 'cheekL', 'cheekR', 'jawL', 'jawR'], days: 7, sentence: 'No pressure, vacuum or current around the mouth for a week.', reason: 'tender and healing', lifts: 'date' }),
   row({ id: 'elsewhere-later', finding: 'recentTreatment', does: 'later', families: EXFOLIATION, days: 28, sentence: 'No exfoliation for four weeks after it.', reason: 'the skin is still recovering', lifts: 'date' }),
   row({ id: 'retinoid-rim', finding: 'retinoid', does: 'later', families: ['needling'], limit: { rimPercent: 50 }, days: 7, sentence: 'No needling; the rim halves for a week.', reason: 'retinoids thin the horny layer', lifts: 'date' }),
   row({ id: 'home-acid', finding: 'homeAcid', does: 'later', families: ['acid', 'abrasion', 'needling'], days: 3, sentence: 'No acid, tip or needling for three days.', reason: 'it is already exfoliated', lifts: 'date' }),

@@ -41,7 +41,7 @@ export function propose(input: PlanInput, done: readonly PlanStep[] = []): Propo
 
 function whyNot(input: PlanInput, stage: string): string {
   const bars = allBars(input)
-  const first = TECHNIQUE_IDS.filter((t) => TECHNIQUES[t].stage === stage).map((t) => allowance(t, input, bars).never[0]).find((w) => w)
+  const first = TECHNIQUE_IDS.filter((t) => TECHNIQUES[t].stage === stage).map((t) => { const a = allowance(t, input, bars); return a.never[0] ?? [...a.barred.values()][0]?.[0] }).find((w) => w)
   return first?.text ?? 'nothing fits'
 }
 

@@ -62,7 +62,7 @@ export function screen(answers: Answers, today: string, rows: readonly Contraind
       limit.passesMost = Math.min(limit.passesMost, row.limit.passesMost ?? limit.passesMost)
       limit.rimPercent = Math.floor((limit.rimPercent * (row.limit.rimPercent ?? 100)) / 100)
     }
-    if (row.substances === 'answered' && answer?.say === 'yes') for (const s of answer.substances ?? []) substances.add(s)
+    for (const s of row.substances === 'answered' ? (answer?.say === 'yes' ? answer.substances ?? [] : []) : row.substances ?? []) substances.add(s)
   }
   return { prevented, bars, limit, limitRules, substances: [...substances], open: openQuestions(answers), unsure: unsureQuestions(answers) }
 }

@@ -2,6 +2,7 @@
 import { SKIP_REASONS, ROOM_NOTES } from '#core/catalogue/stopRules'
 import { TECHNIQUES } from '#core/catalogue/techniques'
 import { amountFor } from '#core/dosing/amount'
+import { productTrouble } from '#core/planning/allowed'
 import { nameRegions, zonesOf } from '#core/face/regions'
 import { ZONES, type ZoneId } from '#core/face/zones'
 import { restingAt, runningMs } from '#core/treatment/fold'
@@ -72,7 +73,8 @@ async function done() {
 async function finish() { await room.tap({ kind: 'finished' }); await room.flush() }
 const hold = () => room.tap(s.value?.heldSince === undefined ? { kind: 'held' } : { kind: 'resumed' })
 const skip = (reason: string) => { if (step.value) void room.tap({ kind: 'stepSkipped', key: step.value.key, reason }); panel.value = 'none' }
-const others = computed(() => (b.value?.shelf ?? []).filter((x) => x.product.kind === t.value?.product && x.product.id !== step.value?.productId))
+/** What else may stand in: of the same kind, in date, and nothing in it that this client must not have. */
+const others = computed(() => (b.value?.shelf ?? []).filter((x) => x.product.kind === t.value?.product && x.product.id !== (step.value && (s.value?.products[step.value.key]?.productId ?? step.value.productId)) && room.input && productTrouble(x.product, x.lots, room.input).length === 0))
 const swap = (productId: string) => { if (step.value) void room.tap({ kind: 'productSwapped', key: step.value.key, productId, reason: 'ran out' }); panel.value = 'none' }
 const note = (text: string) => { void room.tap({ kind: 'note', text }); panel.value = 'none' }
 const product = computed(() => { const id = (step.value && s.value?.products[step.value.key]?.productId) ?? step.value?.productId; const item = b.value?.shelf.find((x) => x.product.id === id); return item && step.value && room.input ? `${item.product.name}, ${amountFor(item.product, step.value.regions, room.input.faceSize).words}` : '' })
