@@ -2,8 +2,8 @@ import { defineConfig } from '@playwright/test'
 
 /** The server is run by ./test, which says where it is. Chromium is Debian's. */
 export default defineConfig({
-  timeout: 120_000,
-  expect: { timeout: 15_000 },
+  timeout: 300_000,
+  expect: { timeout: 30_000 },
   workers: 1,
   retries: 0,
   outputDir: '.data/e2e',

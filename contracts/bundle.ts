@@ -2,7 +2,8 @@ import type { PlanInput, ShelfItem } from '#core/planning/input'
 import type { ConcernId, DeviceKind, LicenceId } from '#core/catalogue/kinds'
 import type { SchoolId } from '#core/catalogue/schools'
 import type { PlanStep } from '#core/catalogue/step'
-import type { RegionId } from '#core/face/zones'
+import type { RegionId, ZoneId } from '#core/face/zones'
+import type { MeterKind } from '#core/skin/meters'
 import { REGION_IDS } from '#core/face/zones'
 import { halfLifeHours, remainingAt, type Poured } from '#core/load/ledger'
 import type { PastWork } from '#core/load/rest'
@@ -18,6 +19,9 @@ import type { FoldContext } from '#core/treatment/fold'
 export type Role = 'owner' | 'therapist' | 'trainee'
 export interface Me { id: string, name: string, role: Role, locked: boolean, hasCode: boolean }
 export interface PlanVersion { version: number, steps: PlanStep[], reason: string, countersignedBy: string | null }
+
+/** Three values of one meter on one zone. */
+export interface MeterReading { id: string, kind: MeterKind, zone: ZoneId, phase: 'madeUp' | 'bare', values: number[], median: number, spread: number, at: number }
 
 /** Everything the six stops of one visit need, in one reply. Times are milliseconds since 1970. */
 export interface VisitBundle {
@@ -35,6 +39,7 @@ export interface VisitBundle {
   consent: { method: 'pen' | 'typed', name: string | null, at: number, guardian: boolean } | null
   readings: { madeUp: Readings | null, bare: Readings | null }
   previousReading: { at: number, zones: Readings } | null
+  meters: { today: MeterReading[], before: MeterReading[] }
   plans: PlanVersion[]
   past: PastWork[]
   poured: Poured[]

@@ -25,7 +25,7 @@ export function recordParts(bundle: VisitBundle, text: string): { name: string, 
   return [
     { name: 'visit', content: plain({ id: bundle.visit.id, startsAt: new Date(bundle.visit.startsAt).toISOString(), minutes: bundle.visit.minutes, client: bundle.client.name, therapist: bundle.staff.name, room: bundle.room.name, practice: bundle.practice.name }) },
     { name: 'consultation', content: plain({ answers: bundle.answers, medicines: bundle.client.medicines, consent: bundle.consent }) },
-    { name: 'reading', content: plain(bundle.readings) },
+    { name: 'reading', content: plain({ ...bundle.readings, meters: bundle.meters.today }) },
     { name: 'treatment', content: plain(draft) },
     { name: 'aftercare', content: plain(card.map((c) => ({ ...c, until: new Date(c.until).toISOString() }))) },
     { name: 'notes', content: text },

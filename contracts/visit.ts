@@ -3,6 +3,7 @@ import { FINDING_IDS } from '#core/catalogue/findings'
 import { SIGN_IDS, STOP_STEPS } from '#core/catalogue/stopRules'
 import { TECHNIQUE_IDS } from '#core/catalogue/technique'
 import { ZONE_IDS, type ZoneId } from '#core/face/zones'
+import { METER_KINDS } from '#core/skin/meters'
 import type { FindingId } from '#core/catalogue/findings'
 import { aims, day, id, line, moment, regionId, regions, said, school, zoneId } from './common'
 
@@ -25,6 +26,8 @@ const grade = z.union([z.literal(0), z.literal(1), z.literal(2), z.literal(3), z
 const zoneReading = z.strictObject({ oil: grade.optional(), water: grade.optional(), redness: grade.optional(), congestion: grade.optional(), sensitivity: grade.optional() })
 export const readings = z.partialRecord(z.enum(ZONE_IDS) as unknown as z.ZodEnum<{ [K in ZoneId]: K }>, zoneReading)
 export const readingPost = z.strictObject({ id, phase: z.enum(['madeUp', 'bare']), zones: readings })
+
+export const meterPost = z.strictObject({ id, kind: z.enum(METER_KINDS), zone: zoneId, phase: z.enum(['madeUp', 'bare']) })
 
 const halfMinutes = z.number().min(0.5, 'at least half a minute').max(90, 'at most 90 minutes').refine((m) => Number.isInteger(m * 2), 'whole half-minutes')
 export const planStep = z.strictObject({

@@ -1,3 +1,4 @@
+import { openMeterBench } from '../devices/meterBench.mjs'
 import { Cluster, ensurePostgres } from './cluster.mjs'
 import { endChild, runServer, whenReady } from './server.mjs'
 import { load, migrate } from './setup.mjs'
@@ -13,7 +14,8 @@ export async function openHouse(name, { durable = false, server = true, firstPor
   await migrate(cluster.url('owner'))
   const { seedDemo } = await load('db/demo/seed.ts')
   const accounts = await seedDemo(cluster.url('owner'), Date.now())
-  const run = server ? await runServer(cluster, { wanted, quiet: true }) : undefined
+  const bench = server ? await openMeterBench() : undefined
+  const run = bench ? await runServer(cluster, { wanted, meters: `127.0.0.1:${bench.port}`, quiet: true }) : undefined
   if (run) await whenReady(run.port, run.child)
-  return { cluster, accounts, ...(run ?? {}), close: async () => { if (run) await endChild(run.child); cluster.remove() } }
+  return { cluster, accounts, ...(run ?? {}), close: async () => { if (run) await endChild(run.child); await bench?.close(); cluster.remove() } }
 }

@@ -6,12 +6,12 @@ import { freePort, portFree, ROOT, Trouble } from './say.mjs'
  * @param options.address what the browser sees; defaults to the loopback address
  * @returns the child, its port and its address once `/api/ready` answers
  */
-export async function runServer(cluster, { wanted, address, quiet = false, env = {} }) {
+export async function runServer(cluster, { wanted, address, meters, quiet = false, env = {} }) {
   const port = (await portFree(wanted)) ? wanted : await freePort(wanted)
   const own = address ?? `http://127.0.0.1:${port}`
   const child = spawn(process.execPath, ['--enable-source-maps', '.output/server/index.mjs'], {
     cwd: ROOT, stdio: quiet ? ['ignore', 'ignore', 'inherit'] : ['ignore', 'inherit', 'inherit'],
-    env: { ...process.env, NODE_ENV: 'production', NITRO_HOST: '127.0.0.1', NITRO_PORT: String(port), NUXT_DATABASE_URL: cluster.url('app'), NUXT_SESSION_PASSWORD: cluster.secrets.session, NUXT_ORIGIN: own, NUXT_TELEMETRY_DISABLED: '1', ...env },
+    env: { ...process.env, NODE_ENV: 'production', NITRO_HOST: '127.0.0.1', NITRO_PORT: String(port), NUXT_DATABASE_URL: cluster.url('app'), NUXT_SESSION_PASSWORD: cluster.secrets.session, NUXT_ORIGIN: own, NUXT_TELEMETRY_DISABLED: '1', ...(meters ? { NUXT_METERS: meters } : {}), ...env },
   })
   return { child, port, address: own }
 }

@@ -1,6 +1,7 @@
 import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { createInterface } from 'node:readline/promises'
+import { openMeterBench } from '../devices/meterBench.mjs'
 import { Cluster, ensurePostgres } from './cluster.mjs'
 import { ROOT, say, Trouble } from './say.mjs'
 import { endChild, runServer, whenReady } from './server.mjs'
@@ -13,6 +14,7 @@ const HELP = `./start            install, build, start the database, load the de
 
 Environment
   OAK_PORT         port to serve on (default 4310; the next free one if taken)
+  OAK_METERS       host:port of the meters' bench (docs/formats/meter-line.md); the demo brings a simulated one
   OAK_ORIGIN       https address of the TLS proxy in front, where others than this machine
                    shall reach it. Demo accounts are then refused.
   OAK_OWNER_NAME, OAK_OWNER_EMAIL, OAK_OWNER_PASSWORD
@@ -67,7 +69,9 @@ async function furnish(cluster) {
   } else accounts = await seedDemo(cluster.url('owner'), Date.now())
 
   const wanted = Number(process.env.OAK_PORT ?? 4310)
-  const { child: server, port, address } = await runServer(cluster, { wanted, address: process.env.OAK_ORIGIN })
+  // The demo has a bench of simulated meters; a real one is named by OAK_METERS.
+  const bench = accounts.length > 0 && !process.env.OAK_METERS ? await openMeterBench() : undefined
+  const { child: server, port, address } = await runServer(cluster, { wanted, address: process.env.OAK_ORIGIN, meters: process.env.OAK_METERS ?? (bench && `127.0.0.1:${bench.port}`) })
   if (port !== wanted) say(`· Port ${wanted} is taken; using ${port}`)
   writeFileSync(runFile, JSON.stringify({ pid: process.pid, address }))
   let ending = false
@@ -76,6 +80,7 @@ async function furnish(cluster) {
     ending = true
     say('\n· Stopping')
     await endChild(server)
+    await bench?.close()
     cluster.down()
     rmSync(runFile, { force: true })
     process.exit(code)

@@ -1,5 +1,5 @@
 import { sql } from 'drizzle-orm'
-import { bigint, boolean, check, date, index, integer, jsonb, pgTable, primaryKey, text, timestamp, unique, uuid } from 'drizzle-orm/pg-core'
+import { bigint, boolean, check, date, doublePrecision, index, integer, jsonb, pgTable, primaryKey, text, timestamp, unique, uuid } from 'drizzle-orm/pg-core'
 import type { ConcernId, DeviceKind } from '#core/catalogue/kinds'
 import type { Dispenser, Product } from '#core/catalogue/products'
 import type { PlanStep } from '#core/catalogue/step'
@@ -74,6 +74,23 @@ export const readings = pgTable('readings', {
   by: uuid('by').notNull().references(() => staff.id),
   at: at('at').notNull().defaultNow(),
 }, (t) => [index('readings_client').on(t.clientId, t.at), check('readings_phase', sql`${t.phase} in ('madeUp','bare')`)])
+
+/** What a meter gave on one zone: three values, their median and spread. Insert only; erasing drops the values. */
+export const meterReadings = pgTable('meter_readings', {
+  id: uuid('id').primaryKey(),
+  visitId: uuid('visit_id').notNull().references(() => visits.id),
+  clientId: uuid('client_id').notNull().references(() => clients.id),
+  kind: text('kind').notNull(),
+  zone: text('zone').notNull(),
+  phase: text('phase', { enum: ['madeUp', 'bare'] }).notNull(),
+  serial: text('serial').notNull(),
+  unit: text('unit').notNull(),
+  taken: jsonb('taken').$type<number[] | null>(),
+  median: doublePrecision('median'),
+  spread: doublePrecision('spread'),
+  by: uuid('by').notNull().references(() => staff.id),
+  at: at('at').notNull().defaultNow(),
+}, (t) => [index('meter_readings_client').on(t.clientId, t.at), index('meter_readings_visit').on(t.visitId), check('meter_readings_phase', sql`${t.phase} in ('madeUp','bare')`)])
 
 /** Version 0 is the draft, which may be overwritten; 1 and up are frozen by the database. */
 export const plans = pgTable('plans', {

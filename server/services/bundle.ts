@@ -13,6 +13,7 @@ import { visitRights, type Visit } from './access'
 import { database } from './database'
 import { ageOn, dayIn } from './dates'
 import type { Staff } from './session'
+import { metersOf } from './meters'
 import { readShelf } from './shelf'
 
 export async function thePractice() {
@@ -48,7 +49,7 @@ export async function readBundle(me: Staff, visit: Visit): Promise<VisitBundle> 
   const db = database()
   const house = await thePractice()
   const today = dayIn(house.timeZone, visit.startsAt)
-  const [[client], [holder], [room], consultRows, [consent], readingRows, planRows, deviceRows, [seal], amendRows, [followUp], shelf, events, { past, poured }, rights] = await Promise.all([
+  const [[client], [holder], [room], consultRows, [consent], readingRows, planRows, deviceRows, [seal], amendRows, [followUp], shelf, events, { past, poured }, rights, meters] = await Promise.all([
     db.select().from(clients).where(eq(clients.id, visit.clientId)), db.select().from(staff).where(eq(staff.id, visit.staffId)), db.select().from(rooms).where(eq(rooms.id, visit.roomId)),
     db.select().from(consultations).where(eq(consultations.clientId, visit.clientId)).orderBy(desc(consultations.at)).limit(40),
     db.select().from(consents).where(eq(consents.visitId, visit.id)).orderBy(desc(consents.at)).limit(1),
@@ -56,7 +57,7 @@ export async function readBundle(me: Staff, visit: Visit): Promise<VisitBundle> 
     db.select().from(plans).where(eq(plans.visitId, visit.id)).orderBy(asc(plans.version)),
     db.select().from(devices), db.select({ s: seals, by: staff.name }).from(seals).innerJoin(staff, eq(staff.id, seals.by)).where(eq(seals.visitId, visit.id)),
     db.select({ a: amendments, by: staff.name }).from(amendments).innerJoin(staff, eq(staff.id, amendments.by)).where(eq(amendments.visitId, visit.id)).orderBy(asc(amendments.at)),
-    db.select().from(followUps).where(eq(followUps.visitId, visit.id)), readShelf(), eventsOf(visit.id), pastOf(visit.clientId, visit.startsAt, house.timeZone), visitRights(me, visit),
+    db.select().from(followUps).where(eq(followUps.visitId, visit.id)), readShelf(), eventsOf(visit.id), pastOf(visit.clientId, visit.startsAt, house.timeZone), visitRights(me, visit), metersOf(visit),
   ])
   if (!client || !holder || !room) throw notFound()
   const record = seal ? await db.select().from(sealItems).where(eq(sealItems.visitId, visit.id)).orderBy(asc(sealItems.place)) : []
@@ -77,6 +78,7 @@ export async function readBundle(me: Staff, visit: Visit): Promise<VisitBundle> 
     consent: consent ? { method: consent.method, name: consent.name, at: consent.at.getTime(), guardian: consent.guardian } : null,
     readings: { madeUp: mine.find((r) => r.phase === 'madeUp')?.zones ?? null, bare: mine.find((r) => r.phase === 'bare')?.zones ?? null },
     previousReading: earlier?.zones ? { at: earlier.at.getTime(), zones: earlier.zones } : null,
+    meters,
     plans: planRows.map((p) => ({ version: p.version, steps: p.steps ?? [], reason: p.reason, countersignedBy: names.find((n) => n.id === p.countersignedBy)?.name ?? null })),
     past, poured, shelf, devices: [...new Set(deviceRows.filter((d) => d.ready).map((d) => d.kind))], events,
     seal: seal ? { number: seal.s.number, prev: seal.s.prev, head: seal.s.head, at: seal.s.at.getTime(), by: seal.by } : null,

@@ -19,7 +19,7 @@ const client = { name: 'Table Test', born: '', phone: '', email: '', work: '', m
 /** One row a route; the test below fails for a route without one. `own` on a visit: the caller holds it. */
 const TABLE: readonly Row[] = [
   { route: 'GET /api/session', own: ALL }, { route: 'GET /api/staff', own: ALL }, { route: 'GET /api/people', own: ALL }, { route: 'GET /api/shelf', own: ALL }, { route: 'GET /api/day', own: ALL },
-  { route: 'GET /api/practice', own: OWNER },
+  { route: 'GET /api/meters', own: ALL }, { route: 'GET /api/practice', own: OWNER },
   { route: 'POST /api/people', own: ALL, body: () => ({ id: randomUUID(), ...client }) },
   { route: 'POST /api/visits', object: 'client', own: ALL, other: OWNER, body: (clientId, who) => ({ id: randomUUID(), clientId, staffId: STAFF[who === 'nobody' ? 'owner' : who], roomId: demoId('room-lake'), startsAt: '2031-01-01T10:00:00Z', minutes: 60 }) },
   { route: 'PUT /api/session/code', own: [], body: () => ({ code: '1234', password: 'not the password' }) },
@@ -33,6 +33,7 @@ const TABLE: readonly Row[] = [
   { route: 'PUT /api/visits/[id]/answers', object: 'visit', own: ALL, other: OWNER, body: () => ({ id: randomUUID(), answers: {}, medicines: '' }) },
   { route: 'POST /api/visits/[id]/consent', object: 'visit', own: ALL, other: OWNER, body: () => ({ id: randomUUID(), method: 'typed', name: 'x', confirmed: true, guardian: false }) },
   { route: 'POST /api/visits/[id]/readings', object: 'visit', own: ALL, other: OWNER, body: () => ({ id: randomUUID(), phase: 'madeUp', zones: {} }) },
+  { route: 'POST /api/visits/[id]/meter', object: 'visit', own: ALL, other: OWNER, body: () => ({ id: randomUUID(), kind: 'hydration', zone: 'nose', phase: 'madeUp' }) },
   { route: 'PUT /api/visits/[id]/plan', object: 'visit', own: ALL, other: OWNER, body: () => ({ steps: [] }) },
   { route: 'POST /api/visits/[id]/start', object: 'visit', own: ALL, other: OWNER }, { route: 'POST /api/visits/[id]/versions', object: 'visit', own: ALL, other: OWNER, body: () => ({ version: 2, reason: 'x', steps: [] }) },
   { route: 'POST /api/visits/[id]/events', object: 'visit', own: ALL, other: OWNER, body: () => ({ events: [tap({ kind: 'held' })] }) },

@@ -44,7 +44,7 @@ export async function readAsBefore(page: Page): Promise<void> {
 
 export async function planAsProposed(page: Page): Promise<void> {
   const tray = page.getByRole('button', { name: 'Lay out the tray' }).or(page.getByRole('link', { name: 'Lay out the tray' }))
-  await expect(tray).toBeEnabled({ timeout: 20_000 })
+  await expect(tray).toBeEnabled({ timeout: 60_000 })
   await tray.click()
   await page.waitForURL(/\/set$/)
 }

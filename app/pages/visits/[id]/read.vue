@@ -63,8 +63,9 @@ async function onward() {
       </div>
       <div class="panel"><h2>Against last time</h2>
         <p v-if="!b.previousReading" class="soft">First reading: this is the baseline.</p>
-        <template v-else><p class="soft">{{ dayWords(b.previousReading.at, b.practice.timeZone) }}</p><ul v-if="changes.length" class="plainlist figures"><li v-for="c in changes.slice(0, 9)" :key="c.zone + c.reading">{{ ZONES[c.zone].name }}: {{ READING_NAMES[c.reading].toLowerCase() }} {{ c.before }} → {{ c.after }}</li><li v-if="changes.length > 9">and {{ changes.length - 9 }} more</li></ul><p v-else>No grade has changed.</p></template>
+        <template v-else><p class="soft">{{ dayWords(b.previousReading.at, b.practice.timeZone) }}</p><ul v-if="changes.length" class="plainlist figures"><li v-for="c in changes.slice(0, 9)" :key="c.zone + c.reading">{{ ZONES[c.zone].name }}: {{ READING_NAMES[c.reading].toLowerCase() }} {{ c.before }} → {{ c.after }}</li><li v-if="changes.length > 9">and {{ changes.length - 9 }} more</li></ul><p v-else-if="profile.confidence === 0">Nothing is read yet today.</p><p v-else>No grade has changed.</p></template>
       </div>
+      <MeterPanel />
       <details class="panel"><summary><b>By list</b></summary><table class="plain list"><thead><tr><th>Region</th><th v-for="r in READING_IDS" :key="r">{{ READING_NAMES[r].slice(0, 5) }}</th></tr></thead><tbody><tr v-for="region in REGION_IDS" :key="region"><td>{{ REGION_NAMES[region] }}</td><td v-for="r in READING_IDS" :key="r" class="figures">{{ [...new Set(zonesOf(region).map((z) => zones[z]?.[r] ?? '–'))].join('/') }}</td></tr></tbody></table></details>
     </section>
   </div>

@@ -1,0 +1,76 @@
+import { expect, test } from '@playwright/test'
+import { asOwner, open } from '../support/house'
+import { book, bundleOf } from '../support/visit'
+import { signIn } from '../support/walk'
+
+test('the meters: a reading is taken on a zone, kept, and its typology angle said', async ({ page }) => {
+  const id = await book(await asOwner(), 'owner', 'other-17')
+  await signIn(page, 'owner')
+  await open(page, `/visits/${id}/read`)
+  await page.getByText('Meters').click()
+  for (const meter of ['hydration', 'L*', 'b*']) {
+    await page.getByRole('combobox', { name: 'Meter' }).click({ force: true })
+    await page.getByRole('option', { name: meter }).click()
+    await page.getByRole('button', { name: 'Take the reading' }).click()
+    await expect(page.getByText(new RegExp(`Forehead, ${meter.replace('*', '\\*')} [\\d.]+`))).toBeVisible()
+  }
+  await expect(page.getByText(/ITA \d+°/)).toBeVisible()
+  expect((await bundleOf(await asOwner(), id)).meters.today).toHaveLength(3)
+})
+
+test('a returning client with nothing new is through Ask in eight taps or fewer', async ({ page }) => {
+  const id = await book(await asOwner(), 'owner', 'rower')
+  await signIn(page, 'owner')
+  await open(page, `/visits/${id}/ask`)
+  let taps = 0
+  const tap = async (name: RegExp | string, role: 'button' | 'checkbox' = 'button') => { taps++; await page.getByRole(role, { name }).first().click() }
+  await tap('Same as last time')
+  for (let left = await page.getByRole('button', { name: 'No to the rest' }).count(); left > 0; left = await page.getByRole('button', { name: 'No to the rest' }).count()) await tap('No to the rest')
+  await page.getByLabel('Client\'s full name').fill('Ada Korsen')
+  await tap(/client is here and agrees/, 'checkbox')
+  await tap('Sign the consent')
+  await expect(page.getByText('Typed by Ada Korsen')).toBeVisible()
+  await tap('Keep the answers, read the skin')
+  await page.waitForURL(/\/read$/)
+  console.log(`≈ a returning client with nothing new: ${taps} taps through Ask`)
+  expect(taps).toBeLessThanOrEqual(8)
+})
+
+test('a new client is asked and read by keyboard alone', async ({ page }) => {
+  const id = await book(await asOwner(), 'owner', 'other-18')
+  await signIn(page, 'owner')
+  await open(page, `/visits/${id}/ask`)
+  /** Walks with Tab until what is focused is called so. */
+  const to = async (name: RegExp) => {
+    for (let i = 0; i < 200; i++) {
+      await page.keyboard.press('Tab')
+      const here = await page.evaluate(() => { const e = document.activeElement as HTMLElement | null; if (!e || e === document.body) return ''; return `${e.getAttribute('aria-label') ?? ''} ${(e as HTMLInputElement).labels?.[0]?.textContent ?? ''} ${e.textContent ?? ''}` })
+      if (name.test(here)) return
+    }
+    throw new Error(`${String(name)} is not reached with Tab`)
+  }
+  for (let i = 0; i < 4; i++) { await to(/No to the rest/); await page.keyboard.press('Enter') }
+  await expect(page.getByRole('button', { name: 'No to the rest' })).toHaveCount(0)
+  await to(/full name/)
+  await page.keyboard.type('Someone New')
+  await to(/agrees/)
+  await page.keyboard.press('Space')
+  await to(/Sign the consent/)
+  await page.keyboard.press('Enter')
+  await expect(page.getByText('Typed by Someone New')).toBeVisible()
+  await page.keyboard.press('Control+Home')
+  await to(/Keep the answers/)
+  await page.keyboard.press('Enter')
+  await page.waitForURL(/\/read$/)
+  for (const what of ['Oil', 'Water', 'Redness', 'Congestion', 'Sensitivity']) {
+    await page.getByRole('radio', { name: new RegExp(`^${what}`) }).focus()
+    await page.keyboard.press('Space')
+    await page.keyboard.press('1')
+    await to(/on every open zone/)
+    await page.keyboard.press('Enter')
+  }
+  await expect(page.getByText('every zone read')).toBeVisible()
+  await to(/Keep the reading/)
+  await page.keyboard.press('Enter')
+  await page.waitForURL(/\/plan$/)
+})
