@@ -36,6 +36,8 @@ export interface VisitBundle {
   answers: Answers
   answered: boolean
   previousAnswers: Answers | null
+  /** What the client filled in beforehand, if they did; it counts once a therapist has taken it line by line. */
+  fromClient: { at: number, answers: Answers, medicines: string } | null
   consent: { method: 'pen' | 'typed', name: string | null, at: number, guardian: boolean } | null
   readings: { madeUp: Readings | null, bare: Readings | null }
   previousReading: { at: number, zones: Readings } | null

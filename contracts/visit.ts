@@ -17,6 +17,10 @@ export type VisitPatch = z.infer<typeof visitPatch>
 const answer = z.strictObject({ say: z.enum(['yes', 'no', 'unsure']), date: day.optional(), zones: z.array(zoneId).max(28).optional(), substances: z.array(said(60)).max(20).optional() })
 export const answers = z.partialRecord(z.enum(FINDING_IDS) as unknown as z.ZodEnum<{ [K in FindingId]: K }>, answer)
 export const answersPut = z.strictObject({ id, answers, medicines: line(2000) })
+export const linkPost = z.strictObject({ id })
+const token = z.string().regex(/^[A-Za-z0-9_-]{43}$/, 'not a link of this house')
+export const formOpen = z.strictObject({ token })
+export const formSubmit = z.strictObject({ token, answers, medicines: line(2000) })
 export const consentPost = z.discriminatedUnion('method', [
   z.strictObject({ id, method: z.literal('pen'), strokes: said(60_000), guardian: z.boolean() }),
   z.strictObject({ id, method: z.literal('typed'), name: said(120), confirmed: z.literal(true, 'confirm that the client agrees'), guardian: z.boolean() }),

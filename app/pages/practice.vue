@@ -10,7 +10,7 @@ const { data, error } = await useAsyncData('practice', () => api<Practice>('/api
 /** What an audit line says, in words. */
 const AUDIT_WORDS: Readonly<Record<string, string>> = {
   'client.add': 'added the client', 'client.look': 'looked at the file', 'client.edit': 'changed the file', 'client.export': 'took the file out', 'client.import': 'took a visit in', 'client.erase': 'erased the client',
-  'visit.look': 'opened the visit', 'visit.book': 'booked a visit', 'visit.print': 'printed', 'visit.export': 'exported the visit', 'visit.follow-up': 'followed up',
+  'visit.look': 'opened the visit', 'visit.book': 'booked a visit', 'visit.print': 'printed', 'visit.export': 'exported the visit', 'visit.follow-up': 'followed up', 'visit.link': 'made a link for the client',
   'read': 'opened the visit', 'write': 'changed the visit', 'seal': 'sealed', 'countersign': 'countersigned', 'export': 'exported the visit',
 }
 </script>

@@ -21,15 +21,19 @@ const ROWS: AllergenFamily[] = [
 ]
 export const ALLERGENS = Object.freeze(Object.fromEntries(ROWS.map((r) => [r.id, r]))) as Readonly<Record<AllergenId, AllergenFamily>>
 
-/** Families that an ingredient list belongs to. Words match from the start of a word, case apart: "lac" is milk, "lactic acid" is not. */
-export function allergensIn(inci: readonly string[]): AllergenId[] {
-  const list = inci.map((s) => s.toLowerCase())
-  return ALLERGEN_IDS.filter((id) => ALLERGENS[id].words.some((w) => list.some((line) => matches(line, w))))
-}
+/** One pattern a family. Words match from the start of a word, case apart; short ones as whole words: "lac" is milk, "lactic acid" is not. */
+const PATTERNS = ROWS.map((r) => ({ id: r.id, pattern: new RegExp(r.words.map((w) => `(?:^|[^a-z])${w}${w.length <= 4 ? '(?:[^a-z]|$)' : ''}`).join('|'), 'm') }))
+/** A list is looked through once, however often it is asked about. */
+const seen = new WeakMap<readonly string[], AllergenId[]>()
 
-function matches(line: string, word: string): boolean {
-  const whole = word.length <= 4
-  return new RegExp(`(^|[^a-z])${word}${whole ? '([^a-z]|$)' : ''}`).test(line)
+/** Families that an ingredient list belongs to. */
+export function allergensIn(inci: readonly string[]): AllergenId[] {
+  const known = seen.get(inci)
+  if (known) return known
+  const lines = inci.join('\n').toLowerCase()
+  const found = PATTERNS.filter((p) => p.pattern.test(lines)).map((p) => p.id)
+  seen.set(inci, found)
+  return found
 }
 
 /** Which family a client's own word means, if we know it: "honey" → bee products. */

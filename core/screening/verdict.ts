@@ -100,8 +100,11 @@ export function barsFromSkin(profile: Profile): Bar[] {
     reason: 'there is no room left to see a reaction start', lifts: 'therapist', source: COMMON_PRACTICE }]
 }
 
+const named = new WeakMap<readonly string[], { families: string[], words: string[] }>()
 /** Allergen families named by the client, and words no family knows: those are matched as they stand. */
 export function allergyWords(substances: readonly string[]): { families: string[], words: string[] } {
+  const known = named.get(substances)
+  if (known) return known
   const families = new Set<string>()
   const words = new Set<string>()
   for (const s of substances) {
@@ -109,5 +112,7 @@ export function allergyWords(substances: readonly string[]): { families: string[
     if (id) families.add(id)
     if (s.trim().length >= 3) words.add(s.trim().toLowerCase())
   }
-  return { families: [...families], words: [...words] }
+  const out = { families: [...families], words: [...words] }
+  named.set(substances, out)
+  return out
 }

@@ -126,7 +126,7 @@ function pastBundle(c: DemoClient, id: string, startsAt: number, steps: VisitBun
     now: startsAt, today: DateTime.fromMillis(startsAt, { zone: ZONE }).toISODate() ?? '', visit: { id, startsAt, minutes: 60, madeUp: true, evening: false, aims: c.aims, school: c.school, status: 'closing', version: 1, recordText: '', nextVisitAt: null },
     client: { id: demoId(c.key), name: c.name, born: c.born, age: Math.floor((startsAt - Date.parse(c.born)) / 31_557_600_000), work: c.work, medicines: c.medicines, notes: c.notes, faceHeightMm: REFERENCE_FACE.height * 10, faceWidthMm: REFERENCE_FACE.width * 10 },
     staff: { id: demoId('ilse'), name: STAFF[0].name, role: 'owner', licences: [...STAFF[0].licences] }, room: { id: demoId('room-lake'), name: ROOMS.lake }, practice: { ...HOUSE, timeZone: ZONE }, may: { write: true, seal: true, countersign: false, export: true },
-    answers, answered: true, previousAnswers: null, consent: { method: 'pen', name: null, at: startsAt, guardian: false }, readings: { madeUp: zones, bare: null }, previousReading: null, meters: { today: [], before: [] }, plans: [{ version: 1, steps, reason: '', countersignedBy: null }],
+    answers, answered: true, previousAnswers: null, fromClient: null, consent: { method: 'pen', name: null, at: startsAt, guardian: false }, readings: { madeUp: zones, bare: null }, previousReading: null, meters: { today: [], before: [] }, plans: [{ version: 1, steps, reason: '', countersignedBy: null }],
     past: [], poured: [], shelf, devices: ['steamer', 'tipMachine', 'highFrequencyWand', 'towelCabinet'], events, seal: null, record: [], amendments: [], followUp: null,
   }
 }

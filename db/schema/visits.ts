@@ -65,6 +65,19 @@ export const consents = pgTable('consents', {
   at: at('at').notNull().defaultNow(),
 }, (t) => [check('consents_method', sql`${t.method} in ('pen','typed')`)])
 
+/** A one-time link for a client's own device. Only the hash of what opens it is kept. */
+export const clientLinks = pgTable('client_links', {
+  id: uuid('id').primaryKey(),
+  visitId: uuid('visit_id').notNull().references(() => visits.id),
+  tokenHash: text('token_hash').notNull().unique(),
+  expiresAt: at('expires_at').notNull(),
+  submittedAt: at('submitted_at'),
+  answers: jsonb('answers').$type<Answers | null>(),
+  medicines: text('medicines'),
+  by: uuid('by').notNull().references(() => staff.id),
+  at: at('at').notNull().defaultNow(),
+}, (t) => [index('client_links_visit').on(t.visitId)])
+
 export const readings = pgTable('readings', {
   id: uuid('id').primaryKey(),
   visitId: uuid('visit_id').notNull().references(() => visits.id),

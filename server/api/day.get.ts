@@ -2,7 +2,7 @@ import { getQuery } from 'h3'
 import { day } from '#contracts/common'
 import { fromZod } from '../http/problem'
 import { route } from '../http/route'
-import { thePractice } from '../services/bundle'
+import { thePractice } from '../services/practice'
 import { dayIn } from '../services/dates'
 import { readDay } from '../services/diary'
 

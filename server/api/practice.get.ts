@@ -2,7 +2,7 @@ import { desc, eq } from 'drizzle-orm'
 import { audit, clients, staff } from '#db/schema'
 import { forbidden } from '../http/problem'
 import { route } from '../http/route'
-import { thePractice } from '../services/bundle'
+import { thePractice } from '../services/practice'
 import { database } from '../services/database'
 import { verifyChain } from '../services/records'
 

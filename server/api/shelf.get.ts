@@ -1,6 +1,6 @@
 import { lotBars } from '#core/screening/products'
 import { route } from '../http/route'
-import { thePractice } from '../services/bundle'
+import { thePractice } from '../services/practice'
 import { dayIn } from '../services/dates'
 import { readShelf } from '../services/shelf'
 

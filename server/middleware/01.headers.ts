@@ -9,5 +9,6 @@ export default defineEventHandler((event) => {
     'x-content-type-options': 'nosniff', 'referrer-policy': 'no-referrer', 'x-frame-options': 'DENY', 'cross-origin-opener-policy': 'same-origin', 'cross-origin-resource-policy': 'same-origin',
     'permissions-policy': 'camera=(), microphone=(), geolocation=(), payment=()',
   })
+  if (event.path.startsWith('/form')) setResponseHeader(event, 'cache-control', 'no-store')
   if (useRuntimeConfig().origin.startsWith('https:')) setResponseHeader(event, 'strict-transport-security', 'max-age=31536000')
 })

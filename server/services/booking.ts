@@ -4,7 +4,7 @@ import type { visitCreate, visitPatch } from '#contracts/visit'
 import { clients, plans, staff, visits } from '#db/schema'
 import { conflict, forbidden, refused } from '../http/problem'
 import { clientFor, type Visit } from './access'
-import { thePractice } from './bundle'
+import { thePractice } from './practice'
 import { database } from './database'
 import type { Staff } from './session'
 

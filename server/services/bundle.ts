@@ -7,20 +7,16 @@ import { REGION_IDS } from '#core/face/zones'
 import type { Poured } from '#core/load/ledger'
 import type { PastWork } from '#core/load/rest'
 import type { TreatmentEvent } from '#core/treatment/events'
-import { amendments, clients, consents, consultations, followUps, homeUse, plans, practice, readings, rooms, sealItems, seals, staff, visitEvents, visits, devices } from '#db/schema'
+import { amendments, clients, consents, consultations, followUps, homeUse, plans, readings, rooms, sealItems, seals, staff, visitEvents, visits, devices } from '#db/schema'
 import { notFound } from '../http/problem'
 import { visitRights, type Visit } from './access'
 import { database } from './database'
 import { ageOn, dayIn } from './dates'
 import type { Staff } from './session'
+import { fromClient } from './clientLink'
 import { metersOf } from './meters'
+import { thePractice } from './practice'
 import { readShelf } from './shelf'
-
-export async function thePractice() {
-  const [house] = await database().select().from(practice)
-  if (!house) throw notFound()
-  return house
-}
 
 export async function pastOf(clientId: string, before: Date, zone: string): Promise<{ past: PastWork[], poured: Poured[] }> {
   const db = database()
@@ -49,7 +45,7 @@ export async function readBundle(me: Staff, visit: Visit): Promise<VisitBundle> 
   const db = database()
   const house = await thePractice()
   const today = dayIn(house.timeZone, visit.startsAt)
-  const [[client], [holder], [room], consultRows, [consent], readingRows, planRows, deviceRows, [seal], amendRows, [followUp], shelf, events, { past, poured }, rights, meters] = await Promise.all([
+  const [[client], [holder], [room], consultRows, [consent], readingRows, planRows, deviceRows, [seal], amendRows, [followUp], shelf, events, { past, poured }, rights, meters, filledIn] = await Promise.all([
     db.select().from(clients).where(eq(clients.id, visit.clientId)), db.select().from(staff).where(eq(staff.id, visit.staffId)), db.select().from(rooms).where(eq(rooms.id, visit.roomId)),
     db.select().from(consultations).where(eq(consultations.clientId, visit.clientId)).orderBy(desc(consultations.at)).limit(40),
     db.select().from(consents).where(eq(consents.visitId, visit.id)).orderBy(desc(consents.at)).limit(1),
@@ -57,7 +53,7 @@ export async function readBundle(me: Staff, visit: Visit): Promise<VisitBundle> 
     db.select().from(plans).where(eq(plans.visitId, visit.id)).orderBy(asc(plans.version)),
     db.select().from(devices), db.select({ s: seals, by: staff.name }).from(seals).innerJoin(staff, eq(staff.id, seals.by)).where(eq(seals.visitId, visit.id)),
     db.select({ a: amendments, by: staff.name }).from(amendments).innerJoin(staff, eq(staff.id, amendments.by)).where(eq(amendments.visitId, visit.id)).orderBy(asc(amendments.at)),
-    db.select().from(followUps).where(eq(followUps.visitId, visit.id)), readShelf(), eventsOf(visit.id), pastOf(visit.clientId, visit.startsAt, house.timeZone), visitRights(me, visit), metersOf(visit),
+    db.select().from(followUps).where(eq(followUps.visitId, visit.id)), readShelf(), eventsOf(visit.id), pastOf(visit.clientId, visit.startsAt, house.timeZone), visitRights(me, visit), metersOf(visit), fromClient(visit),
   ])
   if (!client || !holder || !room) throw notFound()
   const record = seal ? await db.select().from(sealItems).where(eq(sealItems.visitId, visit.id)).orderBy(asc(sealItems.place)) : []
@@ -75,6 +71,7 @@ export async function readBundle(me: Staff, visit: Visit): Promise<VisitBundle> 
     room, practice: { name: house.name, address: house.address, phone: house.phone, emergency: house.emergency, timeZone: house.timeZone },
     may: { write: rights.write, seal: rights.seal, countersign: rights.countersign, export: rights.export },
     answers: here?.answers ?? {}, answered: here !== undefined, previousAnswers: before?.answers ?? null,
+    fromClient: filledIn,
     consent: consent ? { method: consent.method, name: consent.name, at: consent.at.getTime(), guardian: consent.guardian } : null,
     readings: { madeUp: mine.find((r) => r.phase === 'madeUp')?.zones ?? null, bare: mine.find((r) => r.phase === 'bare')?.zones ?? null },
     previousReading: earlier?.zones ? { at: earlier.at.getTime(), zones: earlier.zones } : null,

@@ -6,7 +6,7 @@ import { diaryConflicts, type Booking } from '#core/timing/diary'
 import { consultations, clients, consents, devices, plans, readings, rooms, seals, staff, visits } from '#db/schema'
 import { database } from './database'
 import { dayBounds } from './dates'
-import { thePractice } from './bundle'
+import { thePractice } from './practice'
 
 /** When a plan needs each device, in minutes from its start. */
 export function deviceTimes(steps: readonly PlanStep[]): Booking['devices'] {

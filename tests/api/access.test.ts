@@ -33,6 +33,7 @@ const TABLE: readonly Row[] = [
   { route: 'PUT /api/visits/[id]/answers', object: 'visit', own: ALL, other: OWNER, body: () => ({ id: randomUUID(), answers: {}, medicines: '' }) },
   { route: 'POST /api/visits/[id]/consent', object: 'visit', own: ALL, other: OWNER, body: () => ({ id: randomUUID(), method: 'typed', name: 'x', confirmed: true, guardian: false }) },
   { route: 'POST /api/visits/[id]/readings', object: 'visit', own: ALL, other: OWNER, body: () => ({ id: randomUUID(), phase: 'madeUp', zones: {} }) },
+  { route: 'POST /api/visits/[id]/link', object: 'visit', own: ALL, other: OWNER, body: () => ({ id: randomUUID() }) },
   { route: 'POST /api/visits/[id]/meter', object: 'visit', own: ALL, other: OWNER, body: () => ({ id: randomUUID(), kind: 'hydration', zone: 'nose', phase: 'madeUp' }) },
   { route: 'PUT /api/visits/[id]/plan', object: 'visit', own: ALL, other: OWNER, body: () => ({ steps: [] }) },
   { route: 'POST /api/visits/[id]/start', object: 'visit', own: ALL, other: OWNER }, { route: 'POST /api/visits/[id]/versions', object: 'visit', own: ALL, other: OWNER, body: () => ({ version: 2, reason: 'x', steps: [] }) },
@@ -45,7 +46,7 @@ const TABLE: readonly Row[] = [
   { route: 'POST /api/session/lock', own: ALL }, { route: 'POST /api/session/unlock', own: [], body: () => ({ code: '0000' }) }, { route: 'POST /api/session/revoke', own: ALL },
 ]
 /** Open to anyone, and tested elsewhere. */
-const OPEN = ['GET /api/health', 'GET /api/ready', 'POST /api/session', 'DELETE /api/session']
+const OPEN = ['GET /api/health', 'GET /api/ready', 'POST /api/session', 'DELETE /api/session', 'POST /api/form/open', 'POST /api/form/submit']
 
 const base = testUrl()
 const ask = (call: Caller, row: Row, who: Kind, id = '') => { const [method = 'GET', path = ''] = row.route.split(' '); return call(path.replace('[id]', id), { method, ...(row.body ? { body: row.body(id, who) } : {}) }) }

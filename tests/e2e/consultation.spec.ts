@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { asOwner, open } from '../support/house'
+import { asOwner, keptOnDevice, open } from '../support/house'
 import { book, bundleOf } from '../support/visit'
 import { signIn } from '../support/walk'
 
@@ -73,4 +73,38 @@ test('a new client is asked and read by keyboard alone', async ({ page }) => {
   await to(/Keep the reading/)
   await page.keyboard.press('Enter')
   await page.waitForURL(/\/plan$/)
+})
+
+test('a client fills in the form on their own device, once, and the therapist takes it line by line', async ({ page, browser }) => {
+  const id = await book(await asOwner(), 'owner', 'other-19')
+  await signIn(page, 'owner')
+  await open(page, `/visits/${id}/ask`)
+  await page.getByRole('button', { name: 'Make a link' }).click()
+  const link = await page.getByLabel('The link, shown once').inputValue()
+  const theirs = await browser.newContext({ viewport: { width: 390, height: 844 } })
+  const phone = await theirs.newPage()
+  const asked: string[] = []
+  phone.on('request', (r) => asked.push(r.url()))
+  await phone.goto(link)
+  await expect(phone.getByRole('heading', { name: 'Before your visit' })).toBeVisible()
+  await expect(phone.getByText('How are you today')).toBeVisible()
+  expect(phone.url()).not.toContain('#')
+  expect(asked.some((u) => u.includes(link.split('#')[1] ?? 'x')), 'the secret is in no address that is asked for').toBe(false)
+  expect(await phone.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)).toBeLessThanOrEqual(0)
+  await phone.getByRole('radiogroup', { name: /asthma/i }).getByText('Yes', { exact: true }).click()
+  await phone.getByRole('radiogroup', { name: /fever/i }).first().getByText('No', { exact: true }).click()
+  await phone.getByLabel('Medicines, in your own words').fill('a spray, when needed')
+  await phone.getByRole('button', { name: 'Send to the practice' }).click()
+  await expect(phone.getByText('Nothing of it is left on this device.')).toBeVisible()
+  expect(await keptOnDevice(phone)).toBe('[[],[]]')
+  await phone.goto('about:blank')
+  await phone.goto(link)
+  await expect(phone.getByText('does not open anything any more')).toBeVisible()
+  await theirs.close()
+  await open(page, `/visits/${id}/ask`)
+  await page.getByRole('button', { name: 'Take asthma' }).click()
+  await page.getByRole('button', { name: 'Take medicines' }).click()
+  await expect(page.getByRole('radiogroup', { name: /asthma/i }).getByLabel('Yes')).toBeChecked()
+  await expect(page.getByLabel('Medicines, in the client\'s words')).toHaveValue('a spray, when needed')
+  await expect(page.getByRole('complementary', { name: 'Verdict' })).toContainText(/steam 3 min/i)
 })

@@ -28,6 +28,7 @@ export async function goTo(page: Page, stop: 'Ask' | 'Read' | 'Plan' | 'Set' | '
 export async function askAsBefore(page: Page, client: string): Promise<void> {
   await page.getByRole('button', { name: 'Same as last time' }).click()
   for (const b of await page.getByRole('button', { name: 'No to the rest' }).all()) if (await b.isVisible()) await b.click()
+  for (const q of await page.getByRole('listitem').filter({ hasText: 'last time: yes' }).all()) await q.getByText('Yes', { exact: true }).click()
   await page.getByLabel('Client\'s full name').fill(client)
   await page.getByLabel('The client is here and agrees').check()
   await page.getByRole('button', { name: 'Sign the consent' }).click()

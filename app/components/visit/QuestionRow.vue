@@ -25,7 +25,7 @@ const changedSince = computed(() => props.before && props.answer && props.before
 <template>
   <li class="q">
     <div class="line">
-      <span :id="`q-${finding.id}`" class="ask">{{ finding.question }} <em v-if="changedSince" class="why">was {{ before?.say }} last time</em></span>
+      <span :id="`q-${finding.id}`" class="ask">{{ finding.question }} <em v-if="changedSince" class="why">was {{ before?.say }} last time</em><em v-else-if="before && before.say !== 'no' && !answer" class="why">last time: {{ before.say }}</em></span>
       <div class="says" role="radiogroup" :aria-labelledby="`q-${finding.id}`">
         <label v-for="[key, name] in SAYS" :key="key" :class="[key, { on: answer?.say === key }]"><input type="radio" :name="finding.id" :value="key" :checked="answer?.say === key" :disabled="disabled" @change="say(key)">{{ name }}</label>
       </div>

@@ -27,8 +27,12 @@ onMounted(async () => {
 const of = (topic: TopicId) => FINDING_ORDER.filter((f) => FINDINGS[f].topic === topic)
 const left = (topic: TopicId) => of(topic).filter((f) => !answers.value[f]).length
 const set = (id: FindingId, answer: Answer) => { answers.value = { ...answers.value, [id]: answer } }
-function noToRest(topic: TopicId) { answers.value = { ...answers.value, ...Object.fromEntries(of(topic).filter((f) => !answers.value[f]).map((f) => [f, { say: 'no' }])) } }
-const carry = () => { answers.value = { ...b.value?.previousAnswers, ...answers.value } }
+const was = (f: FindingId) => b.value?.previousAnswers?.[f]
+/** What was a yes or unsure last time is asked by itself, never swept into a no. */
+const sweepable = (topic: TopicId) => of(topic).filter((f) => !answers.value[f] && (was(f)?.say ?? 'no') === 'no')
+function noToRest(topic: TopicId) { answers.value = { ...answers.value, ...Object.fromEntries(sweepable(topic).map((f) => [f, { say: 'no' }])) } }
+/** Health and skin are taken over and can be changed; today and lately are asked anew. */
+const carry = () => { answers.value = { ...Object.fromEntries([...of('health'), ...of('skin')].flatMap((f) => { const a = was(f); return a ? [[f, a]] : [] })), ...answers.value } }
 const aims = computed(() => b.value?.visit.aims ?? [])
 async function aim(id: ConcernId) { const next = aims.value.includes(id) ? aims.value.filter((a) => a !== id) : [...aims.value, id].slice(0, 5); await attempt(() => visit.change({ aims: next })) }
 
@@ -51,14 +55,15 @@ async function onward() { if (changed.value || !b.value?.answered) await save();
     <StopAction><span v-if="saving === 'kept'" class="soft">kept</span><VBtn color="primary" :loading="saving === 'saving'" @click="onward">{{ may ? 'Keep the answers, read the skin' : 'Read the skin' }}</VBtn></StopAction>
     <div class="talk stack">
       <p v-if="trouble" role="alert" class="tag stop">{{ trouble }}</p>
-      <section v-if="b.previousAnswers && !b.answered && may" class="panel between"><div><h2>Seen before</h2><p class="soft">Take over the last answers, then go through what can have changed.</p></div><VBtn variant="outlined" @click="carry">Same as last time</VBtn></section>
+      <ClientFormPanel v-if="may" :answers="answers" :medicines="medicines" @take="set" @medicines="(m: string) => { medicines = m }" />
+      <section v-if="b.previousAnswers && !b.answered && may" class="panel between"><div><h2>Seen before</h2><p class="soft">Take over health and skin; today and lately are asked anew.</p></div><VBtn variant="outlined" @click="carry">Same as last time</VBtn></section>
       <section class="panel">
         <h2>What for today</h2>
         <div class="row aims"><button v-for="c in CONCERN_IDS" :key="c" type="button" class="chip" :class="{ on: aims.includes(c) }" :aria-pressed="aims.includes(c)" :disabled="!may" @click="aim(c)"><b v-if="aims.includes(c)" class="figures">{{ aims.indexOf(c) + 1 }}</b>{{ CONCERN_NAMES[c] }}</button></div>
         <div class="row mt-2"><VSwitch :model-value="b.visit.madeUp" label="Made-up now" color="primary" hide-details density="compact" :disabled="!may" @update:model-value="(v) => attempt(() => visit.change({ madeUp: v === true }))" /><VSwitch :model-value="b.visit.evening" label="Goes home in the dark" color="primary" hide-details density="compact" :disabled="!may" @update:model-value="(v) => attempt(() => visit.change({ evening: v === true }))" /></div>
       </section>
       <section v-for="t in TOPIC_IDS" :key="t" class="panel">
-        <div class="between"><h2><button type="button" class="fold" :aria-expanded="topicOpen[t]" @click="topicOpen[t] = !topicOpen[t]">{{ TOPIC_NAMES[t] }} <span class="soft count">{{ left(t) ? `${left(t)} open` : 'all answered' }}</span></button></h2><VBtn v-if="left(t) && may" variant="outlined" size="small" height="36" @click="noToRest(t)">No to the rest</VBtn></div>
+        <div class="between"><h2><button type="button" class="fold" :aria-expanded="topicOpen[t]" @click="topicOpen[t] = !topicOpen[t]">{{ TOPIC_NAMES[t] }} <span class="soft count">{{ left(t) ? `${left(t)} open` : 'all answered' }}</span></button></h2><VBtn v-if="sweepable(t).length && may" variant="outlined" size="small" height="36" @click="noToRest(t)">No to the rest</VBtn></div>
         <ul v-if="topicOpen[t]" class="plainlist"><QuestionRow v-for="f in of(t)" :key="f" :finding="FINDINGS[f]" :answer="answers[f]" :before="b.previousAnswers?.[f]" :disabled="!may" :today="b.today" @answer="(a: Answer) => set(f, a)" /></ul>
       </section>
       <section class="panel"><h2>Medicines</h2><VTextarea v-model="medicines" label="Medicines, in the client's words" :disabled="!may" :maxlength="2000" /><p class="soft">A medicine no row knows is written down and asked about; it never counts as a no.</p></section>

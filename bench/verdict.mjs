@@ -1,0 +1,36 @@
+import { performance } from 'node:perf_hooks'
+import { load } from '../scripts/setup.mjs'
+import { FRAME_MS, ms, quantile, times } from './numbers.mjs'
+
+const TODAY = '2026-03-02'
+const day = (ago) => new Date(Date.parse(`${TODAY}T00:00:00Z`) - ago * 86_400_000).toISOString().slice(0, 10)
+
+/** What may be done today: many rows of findings, a large shelf, years of visits; and how it grows when all of them double. */
+export default async function verdict() {
+  const { screen } = await load('core/screening/verdict.ts')
+  const { productBars } = await load('core/screening/products.ts')
+  const { restBars } = await load('core/load/rest.ts')
+  const { CONTRAINDICATIONS } = await load('core/catalogue/contraindications.ts')
+  const { FINDING_IDS } = await load('core/catalogue/findings.ts')
+  const { product } = await load('core/testing/fixtures.ts')
+  const answers = Object.fromEntries(FINDING_IDS.map((f, i) => [f, { say: ['yes', 'no', 'unsure'][i % 3], date: day(i), zones: ['nose', 'cheekL'], substances: ['honey', 'nuts'] }]))
+  const words = ['Aqua', 'Glycerin', 'Squalane', 'Cera Alba', 'Parfum', 'Panthenol', 'Lactic Acid', 'Prunus Amygdalus Dulcis Oil', 'Tocopherol', 'Xanthan Gum']
+  const once = (findings, products, visits) => {
+    const rows = Array.from({ length: findings }, (_, i) => ({ ...CONTRAINDICATIONS[i % CONTRAINDICATIONS.length], id: `row-${i}` }))
+    const shelf = Array.from({ length: products }, (_, i) => product('serum', `p${i}`, { inci: words.map((w, k) => (k === i % 10 ? `${w} ${i}` : w)) }))
+    const past = Array.from({ length: visits }, (_, i) => ({ day: day(7 * i + 3), families: ['abrasion', 'enzyme'], regions: ['nose', 'cheekL', 'cheekR', 'forehead'] }))
+    const took = []
+    for (let i = 0; i < 60; i++) {
+      const t = performance.now()
+      const v = screen(answers, TODAY, rows)
+      for (const p of shelf) productBars(p, v, answers)
+      restBars(past, TODAY)
+      if (i >= 10) took.push(performance.now() - t)
+    }
+    return took
+  }
+  const sizes = [[150, 250, 130], [300, 500, 260], [600, 1000, 520]].map((s) => [s, once(...s)])
+  const [small, full, large] = sizes.map(([, took]) => quantile(took, 0.5))
+  return [...sizes.map(([[f, p, v], took]) => `${f} findings, ${p} products, ${v} weekly visits: median ${ms(quantile(took, 0.5))}, p95 ${ms(quantile(took, 0.95))} = ${times(quantile(took, 0.95) / FRAME_MS)} of one frame`),
+    `growth when all double: ${times(full / small)}, then ${times(large / full)}`]
+}

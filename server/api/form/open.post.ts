@@ -1,0 +1,5 @@
+import { formOpen } from '#contracts/visit'
+import { route } from '../../http/route'
+import { openForm } from '../../services/clientLink'
+
+export default route({ who: 'anyone', body: formOpen }, ({ event, body }) => openForm(event, body.token))
