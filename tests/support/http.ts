@@ -10,7 +10,8 @@ export function caller(base: string, via = base): Caller {
   return async (path, { method = 'GET', body, raw, headers = {} } = {}) => {
     const write = method !== 'GET'
     const response = await fetch(`${via}${path}`, {
-      method, redirect: 'manual', headers: { ...(cookie ? { cookie } : {}), ...(write ? { 'origin': base, 'content-type': 'application/json', 'sec-fetch-site': 'same-origin' } : {}), ...headers },
+      // A line of its own for each request: a kept one may be closed by the server just as it is used again.
+      method, redirect: 'manual', headers: { 'connection': 'close', ...(cookie ? { cookie } : {}), ...(write ? { 'origin': base, 'content-type': 'application/json', 'sec-fetch-site': 'same-origin' } : {}), ...headers },
       ...(write ? { body: raw ?? JSON.stringify(body ?? {}) } : {}),
     })
     for (const c of response.headers.getSetCookie()) { const [pair = ''] = c.split(';'); cookie = /=$|=;/.test(pair) || c.includes('Max-Age=0') ? '' : pair }
