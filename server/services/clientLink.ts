@@ -49,9 +49,11 @@ async function alive(event: H3Event, token: string) {
   const since = new Date(Date.now() - WINDOW_MS)
   const [tries] = await database().select({ n: count() }).from(loginAttempts).where(and(eq(loginAttempts.keyHash, key), gt(loginAttempts.at, since)))
   if ((tries?.n ?? 0) >= TRIES) throw new ProblemError(429, 'Too many tries', 'Wait a quarter of an hour, then try again.')
-  const [link] = await database().select().from(clientLinks).innerJoin(visits, eq(visits.id, clientLinks.visitId)).where(and(eq(clientLinks.tokenHash, hashOf(token)), isNull(clientLinks.submittedAt), gt(clientLinks.expiresAt, new Date()), eq(visits.status, 'booked')))
-  if (!link) { await database().insert(loginAttempts).values({ keyHash: key }); throw gone() }
-  return link.client_links
+  const [found] = await database().select({ link: clientLinks, status: visits.status }).from(clientLinks).innerJoin(visits, eq(visits.id, clientLinks.visitId)).where(eq(clientLinks.tokenHash, hashOf(token)))
+  // Only a guess counts as a try: a client who comes back to a used link shuts nobody out.
+  if (!found) { await database().insert(loginAttempts).values({ keyHash: key }); throw gone() }
+  if (found.link.submittedAt !== null || found.link.expiresAt.getTime() <= Date.now() || found.status !== 'booked') throw gone()
+  return found.link
 }
 
 /** The latest form the client sent in for a visit. */

@@ -12,7 +12,7 @@ let owner: Caller
 let visit: string
 beforeAll(async () => { owner = await signedIn(base, 'owner') })
 beforeEach(async () => { await db`delete from login_attempts`; visit = await book(owner, 'owner', 'other-11') })
-afterAll(async () => { await db.end() })
+afterAll(async () => { await db`delete from login_attempts`; await db.end() })
 
 const make = async (id = visit) => (await owner(`/api/visits/${id}/link`, { method: 'POST', body: { id: randomUUID() } })).body as { token: string, expiresAt: number }
 const open = (token: string) => client('/api/form/open', { method: 'POST', body: { token } })

@@ -1,3 +1,4 @@
+import AxeBuilder from '@axe-core/playwright'
 import { expect, test } from '@playwright/test'
 import { asOwner, keptOnDevice, open } from '../support/house'
 import { book, bundleOf } from '../support/visit'
@@ -89,6 +90,7 @@ test('a client fills in the form on their own device, once, and the therapist ta
   await expect(phone.getByRole('heading', { name: 'Before your visit' })).toBeVisible()
   await expect(phone.getByText('How are you today')).toBeVisible()
   expect(phone.url()).not.toContain('#')
+  expect((await new AxeBuilder({ page: phone }).analyze()).violations.map((v) => v.id)).toEqual([])
   expect(asked.some((u) => u.includes(link.split('#')[1] ?? 'x')), 'the secret is in no address that is asked for').toBe(false)
   expect(await phone.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)).toBeLessThanOrEqual(0)
   await phone.getByRole('radiogroup', { name: /asthma/i }).getByText('Yes', { exact: true }).click()

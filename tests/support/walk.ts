@@ -27,7 +27,8 @@ export async function goTo(page: Page, stop: 'Ask' | 'Read' | 'Plan' | 'Set' | '
 /** A returning client with nothing new: last answers taken over, consent typed. */
 export async function askAsBefore(page: Page, client: string): Promise<void> {
   await page.getByRole('button', { name: 'Same as last time' }).click()
-  for (const b of await page.getByRole('button', { name: 'No to the rest' }).all()) if (await b.isVisible()) await b.click()
+  const rest = page.getByRole('button', { name: 'No to the rest' })
+  for (let left = await rest.count(); left > 0; left = await rest.count()) { await rest.first().click(); await expect(rest).toHaveCount(left - 1) }
   for (const q of await page.getByRole('listitem').filter({ hasText: 'last time: yes' }).all()) await q.getByText('Yes', { exact: true }).click()
   await page.getByLabel('Client\'s full name').fill(client)
   await page.getByLabel('The client is here and agrees').check()
