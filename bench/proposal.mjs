@@ -1,6 +1,6 @@
 import { performance } from 'node:perf_hooks'
 import { openHouse } from '../scripts/house.mjs'
-import { load } from '../scripts/setup.mjs'
+import { bundled } from './bundled.mjs'
 import { FRAME_MS, ms, quantile, times } from './numbers.mjs'
 
 const ROUNDS = 40
@@ -9,9 +9,7 @@ const ROUNDS = 40
 export default async function proposal() {
   const house = await openHouse('bench', { firstPort: 54760, wanted: 4480 })
   try {
-    const { propose } = await load('core/planning/propose.ts')
-    const { checkPlan } = await load('core/planning/check.ts')
-    const { toPlanInput } = await load('contracts/bundle.ts')
+    const { propose, checkPlan, toPlanInput } = await bundled(['core/planning/propose.ts', 'core/planning/check.ts', 'contracts/bundle.ts'])
     const inputs = (await bundles(house)).map((b) => [b.client.name, toPlanInput({ ...b, answers: b.answered ? b.answers : b.previousAnswers ?? {}, readings: b.readings.madeUp ? b.readings : { madeUp: b.previousReading?.zones ?? null, bare: null } })])
     const all = []
     const checks = []

@@ -1,5 +1,5 @@
 import { performance } from 'node:perf_hooks'
-import { load } from '../scripts/setup.mjs'
+import { bundled } from './bundled.mjs'
 import { FRAME_MS, ms, quantile, times } from './numbers.mjs'
 
 const TODAY = '2026-03-02'
@@ -7,12 +7,7 @@ const day = (ago) => new Date(Date.parse(`${TODAY}T00:00:00Z`) - ago * 86_400_00
 
 /** What may be done today: many rows of findings, a large shelf, years of visits; and how it grows when all of them double. */
 export default async function verdict() {
-  const { screen } = await load('core/screening/verdict.ts')
-  const { productBars } = await load('core/screening/products.ts')
-  const { restBars } = await load('core/load/rest.ts')
-  const { CONTRAINDICATIONS } = await load('core/catalogue/contraindications.ts')
-  const { FINDING_IDS } = await load('core/catalogue/findings.ts')
-  const { product } = await load('core/testing/fixtures.ts')
+  const { screen, productBars, restBars, CONTRAINDICATIONS, FINDING_IDS, product } = await bundled(['core/screening/verdict.ts', 'core/screening/products.ts', 'core/load/rest.ts', 'core/catalogue/contraindications.ts', 'core/catalogue/findings.ts', 'core/testing/fixtures.ts'])
   const answers = Object.fromEntries(FINDING_IDS.map((f, i) => [f, { say: ['yes', 'no', 'unsure'][i % 3], date: day(i), zones: ['nose', 'cheekL'], substances: ['honey', 'nuts'] }]))
   const words = ['Aqua', 'Glycerin', 'Squalane', 'Cera Alba', 'Parfum', 'Panthenol', 'Lactic Acid', 'Prunus Amygdalus Dulcis Oil', 'Tocopherol', 'Xanthan Gum']
   const once = (findings, products, visits) => {

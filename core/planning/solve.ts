@@ -29,8 +29,13 @@ interface Label {
   option: Option | undefined, transition: Transition | undefined, back: Label | undefined
 }
 
+/** Effects are small whole numbers and are looked up many times over: worked out once for those that occur. */
+const TABLE: readonly number[] = Array.from({ length: 2048 }, (_, effect) => worked(effect))
 /** Piecewise linear with slopes 4, 2, 1: more always counts a little. */
 export function returns(effect: number): number {
+  return TABLE[effect] ?? worked(effect)
+}
+function worked(effect: number): number {
   let out = 0
   let from = 0
   for (let i = 0; i < RETURNS.length; i++) {
@@ -272,7 +277,7 @@ function totalLoads(before: SolveFrom['loads'], chain: readonly Label[]): Record
 class Transitions {
   private readonly surfaces: Surface[] = []
   private readonly numbers = new Map<string, number>()
-  private readonly known = new Map<string, Transition | null>()
+  private readonly known = new Map<Option, (Transition | null | undefined)[]>()
   constructor(private readonly c: PlanCase) {}
 
   intern(surface: Surface): number {
@@ -285,12 +290,13 @@ class Transitions {
   }
 
   after(surface: number, option: Option): Transition | undefined {
-    const key = `${surface} ${option.id}`
-    const found = this.known.get(key)
+    let row = this.known.get(option)
+    if (!row) { row = []; this.known.set(option, row) }
+    const found = row[surface]
     if (found !== undefined) return found ?? undefined
-    const worked = this.work(this.surfaces[surface], option)
-    this.known.set(key, worked ?? null)
-    return worked
+    const reached = this.work(this.surfaces[surface], option)
+    row[surface] = reached ?? null
+    return reached
   }
 
   private work(start: Surface | undefined, option: Option): Transition | undefined {

@@ -40,6 +40,8 @@ export function passTime(surface: Surface, ticks: number): Surface {
 
 function age(s: RegionSurface, ticks: number): RegionSurface {
   const covered = s.film === 'mask' || s.film === 'oil'
+  // Nothing on this region runs down: it stays the very same.
+  if (s.settling === 0 && s.warmth !== 'warm' && s.warmAge === 0 && (s.moisture === 'dry' || covered)) return s
   const dampAge = s.moisture === 'dry' || covered ? s.dampAge : Math.min(DRY_TICKS, s.dampAge + ticks)
   const warmAge = s.warmth === 'warm' ? s.warmAge + ticks : 0
   const warm = s.warmth === 'warm' && warmAge < WARM_TICKS
