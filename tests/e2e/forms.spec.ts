@@ -32,6 +32,7 @@ test('signing out with something unsent asks first, and wipes the device', async
   await open(page, '/people')
   await page.getByRole('button', { name: 'Add a client' }).click()
   await page.getByLabel('Name', { exact: true }).fill('Half Typed')
+  await expect.poll(() => keptOnDevice(page)).toContain('Half Typed')
   await page.getByRole('button', { name: 'Close, keep the draft' }).click()
   await page.getByRole('button', { name: 'Sign out', exact: true }).click()
   await expect(page.getByText('Something on this device is not saved yet')).toBeVisible()

@@ -16,10 +16,12 @@ const busy = ref(false)
 const restored = ref(false)
 
 onMounted(async () => {
-  const draft = await readDraft<Fields & { id: string }>(draftKey)
-  if (draft) { const { id: kept, ...fields } = draft; Object.assign(form, fields); id.value = kept; restored.value = true }
   id.value ||= crypto.randomUUID()
-  watch(form, () => writeDraft(draftKey, { ...form, id: id.value }))
+  // Listening begins before the draft is read: what is typed in that moment is kept, and wins.
+  let typed = false
+  watch(form, () => { typed = true; void writeDraft(draftKey, { ...form, id: id.value }) })
+  const draft = await readDraft<Fields & { id: string }>(draftKey)
+  if (draft && !typed) { const { id: kept, ...fields } = draft; id.value = kept; Object.assign(form, fields); restored.value = true }
 })
 async function save() {
   busy.value = true
