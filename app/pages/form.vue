@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { FINDINGS, FINDING_ORDER, TOPIC_IDS, TOPIC_NAMES, type FindingId, type TopicId } from '#core/catalogue/findings'
 import type { Answer, Answers } from '#core/screening/answers'
-import { dropDraft, readDraft, writeDraft } from '~/composables/keep'
 import { isProblem, sayProblem, useApi } from '~/composables/useApi'
+import { useDraft } from '~/composables/useDraft'
 
 /** The client's own form. What opens it stands after the # of the address: it is never sent as part of one. */
 definePageMeta({ layout: 'bare' })
@@ -16,6 +16,7 @@ const trouble = ref('')
 const sent = ref(false)
 const busy = ref(false)
 let draftKey = ''
+const draft = useDraft({ key: () => draftKey, value: () => ({ answers: answers.value, medicines: medicines.value }), restore: (d) => { answers.value = d.answers; medicines.value = d.medicines }, open: () => !sent.value })
 const of = (topic: TopicId) => FINDING_ORDER.filter((f) => FINDINGS[f].topic === topic)
 const open = computed(() => FINDING_ORDER.filter((f) => !answers.value[f]).length)
 const set = (id: FindingId, a: Answer) => { answers.value = { ...answers.value, [id]: a } }
@@ -27,12 +28,10 @@ onMounted(async () => {
   draftKey = `form-${[...bytes.slice(0, 8)].map((x) => x.toString(16).padStart(2, '0')).join('')}`
   try { house.value = await api('/api/form/open', { method: 'POST', body: { token: token.value } }) } catch (e) {
     trouble.value = isProblem(e) && e.status === 400 ? 'This link does not open anything any more. Ask the practice for a new one.' : sayProblem(e)
-    if (isProblem(e) && e.status === 404) await dropDraft(draftKey)
+    if (isProblem(e) && e.status === 404) await draft.drop()
     return
   }
-  const draft = await readDraft<{ answers: Answers, medicines: string }>(draftKey)
-  if (draft) { answers.value = draft.answers; medicines.value = draft.medicines }
-  watch([answers, medicines], () => { if (!sent.value) void writeDraft(draftKey, { answers: answers.value, medicines: medicines.value }) }, { deep: true })
+  await draft.start()
 })
 async function send() {
   busy.value = true
@@ -40,7 +39,7 @@ async function send() {
   try {
     await api('/api/form/submit', { method: 'POST', body: { token: token.value, answers: answers.value, medicines: medicines.value } })
     sent.value = true
-    await dropDraft(draftKey)
+    await draft.drop()
     answers.value = {}
     medicines.value = ''
   } catch (e) { trouble.value = sayProblem(e) } finally { busy.value = false }

@@ -1,13 +1,12 @@
 <script setup lang="ts">
-import { dropDraft, readDraft, writeDraft } from '~/composables/keep'
 import { fieldProblem, sayProblem, useApi } from '~/composables/useApi'
+import { useDraft } from '~/composables/useDraft'
 
 interface Fields { name: string, born: string, phone: string, email: string, work: string, medicines: string, notes: string, faceHeightMm: string, faceWidthMm: string }
 const props = withDefaults(defineProps<{ client?: { id: string, version: number } & Record<keyof Fields, string | number | null>, startName?: string }>(), { client: undefined, startName: '' })
 const emit = defineEmits<{ close: [], saved: [id: string] }>()
 const api = useApi()
 const id = ref(props.client?.id ?? '')
-const draftKey = props.client ? `client-${props.client.id}` : 'client-new'
 const text = (v: unknown) => (v === null || v === undefined ? '' : String(v))
 const blank = (): Fields => ({ name: props.startName, born: '', phone: '', email: '', work: '', medicines: '', notes: '', faceHeightMm: '190', faceWidthMm: '140' })
 const form = reactive<Fields>(props.client ? Object.fromEntries(Object.keys(blank()).map((k) => [k, text(props.client?.[k as keyof Fields])])) as unknown as Fields : blank())
@@ -15,14 +14,11 @@ const trouble = ref<unknown>(null)
 const busy = ref(false)
 const restored = ref(false)
 
-onMounted(async () => {
-  id.value ||= crypto.randomUUID()
-  // Listening begins before the draft is read: what is typed in that moment is kept, and wins.
-  let typed = false
-  watch(form, () => { typed = true; void writeDraft(draftKey, { ...form, id: id.value }) })
-  const draft = await readDraft<Fields & { id: string }>(draftKey)
-  if (draft && !typed) { const { id: kept, ...fields } = draft; id.value = kept; Object.assign(form, fields); restored.value = true }
+const draft = useDraft<Fields & { id: string }>({
+  key: () => (props.client ? `client-${props.client.id}` : 'client-new'), value: () => ({ ...form, id: id.value }),
+  restore: ({ id: kept, ...fields }) => { id.value = kept; Object.assign(form, fields); restored.value = true },
 })
+onMounted(() => { id.value ||= crypto.randomUUID(); return draft.start() })
 async function save() {
   busy.value = true
   trouble.value = null
@@ -30,11 +26,11 @@ async function save() {
   try {
     if (props.client) await api(`/api/people/${props.client.id}`, { method: 'PATCH', body: { version: props.client.version, ...fields } })
     else await api('/api/people', { method: 'POST', body: { id: id.value, ...fields } })
-    await dropDraft(draftKey)
+    await draft.drop()
     emit('saved', id.value)
   } catch (e) { trouble.value = e } finally { busy.value = false }
 }
-async function discard() { await dropDraft(draftKey); emit('close') }
+async function discard() { await draft.drop(); emit('close') }
 const err = (f: keyof Fields) => fieldProblem(trouble.value, f)
 </script>
 

@@ -3,8 +3,8 @@ import { CONCERN_IDS, CONCERN_NAMES, type ConcernId } from '#core/catalogue/kind
 import { FINDINGS, FINDING_ORDER, TOPIC_IDS, TOPIC_NAMES, type FindingId, type TopicId } from '#core/catalogue/findings'
 import type { Answer, Answers } from '#core/screening/answers'
 import { screen } from '#core/screening/verdict'
-import { dropDraft, readDraft, writeDraft } from '~/composables/keep'
 import { sayProblem } from '~/composables/useApi'
+import { useDraft } from '~/composables/useDraft'
 import { useVisit } from '~/stores/visit'
 
 const visit = useVisit()
@@ -15,15 +15,14 @@ const saving = ref<'idle' | 'saving' | 'kept'>('idle')
 const trouble = ref('')
 const may = computed(() => b.value?.may.write === true && b.value.visit.status === 'booked')
 const verdict = computed(() => screen(answers.value, b.value?.today ?? '2000-01-01'))
-const draftKey = computed(() => `ask-${b.value?.visit.id ?? ''}`)
 const changed = ref(false)
 const topicOpen = ref<Record<TopicId, boolean>>({ today: true, health: true, skin: true, lately: true })
 
-onMounted(async () => {
-  const draft = await readDraft<{ answers: Answers, medicines: string }>(draftKey.value)
-  if (draft) { answers.value = draft.answers; medicines.value = draft.medicines; changed.value = true }
-  watch([answers, medicines], () => { changed.value = true; saving.value = 'idle'; void writeDraft(draftKey.value, { answers: answers.value, medicines: medicines.value }) }, { deep: true })
+const draft = useDraft({
+  key: () => `ask-${b.value?.visit.id ?? ''}`, value: () => ({ answers: answers.value, medicines: medicines.value }),
+  restore: (d) => { answers.value = d.answers; medicines.value = d.medicines }, changed: () => { changed.value = true; saving.value = 'idle' },
 })
+onMounted(draft.start)
 const of = (topic: TopicId) => FINDING_ORDER.filter((f) => FINDINGS[f].topic === topic)
 const left = (topic: TopicId) => of(topic).filter((f) => !answers.value[f]).length
 const set = (id: FindingId, answer: Answer) => { answers.value = { ...answers.value, [id]: answer } }
@@ -41,7 +40,7 @@ async function save() {
   saving.value = 'saving'
   await attempt(async () => {
     await visit.send('/answers', 'PUT', { id: crypto.randomUUID(), answers: answers.value, medicines: medicines.value })
-    await dropDraft(draftKey.value)
+    await draft.drop()
     changed.value = false
     await visit.reload()
   })

@@ -7,9 +7,9 @@ import type { RecordDraft } from '#core/record/build'
 import type { AftercareLine } from '#core/aftercare/card'
 import { fold } from '#core/treatment/fold'
 import { dayAndClock, dayWords } from '~/composables/dates'
-import { dropDraft, readDraft, writeDraft } from '~/composables/keep'
 import { offerFile } from '~/composables/files'
 import { sayProblem, useApi } from '~/composables/useApi'
+import { useDraft } from '~/composables/useDraft'
 import { useVisit } from '~/stores/visit'
 
 const visit = useVisit()
@@ -21,12 +21,8 @@ const text = ref(visit.bundle?.visit.recordText ?? '')
 const trouble = ref('')
 const busy = ref(false)
 const printing = ref<'record' | 'aftercare'>('record')
-const draftKey = computed(() => `close-${b.value?.visit.id ?? ''}`)
-onMounted(async () => {
-  const kept = await readDraft<string>(draftKey.value)
-  if (kept !== undefined && !sealed.value) text.value = kept
-  watch(text, (v) => { if (!sealed.value) void writeDraft(draftKey.value, v) })
-})
+const draft = useDraft({ key: () => `close-${b.value?.visit.id ?? ''}`, value: () => text.value, restore: (d) => { text.value = d }, open: () => !sealed.value })
+onMounted(draft.start)
 type Aftercare = (Omit<AftercareLine, 'until'> & { until: string })[]
 const parts = computed(() => {
   if (!b.value || b.value.visit.status === 'booked' || b.value.visit.status === 'treating') return null
@@ -46,7 +42,7 @@ watch([() => b.value?.visit.nextVisitAt, suggestion], () => {
 }, { immediate: true })
 
 async function attempt(work: () => Promise<unknown>) { busy.value = true; trouble.value = ''; try { await work(); return true } catch (e) { trouble.value = sayProblem(e); return false } finally { busy.value = false } }
-const seal = () => attempt(async () => { await visit.send('/seal', 'POST', { text: text.value }); await dropDraft(draftKey.value); await visit.reload() })
+const seal = () => attempt(async () => { await visit.send('/seal', 'POST', { text: text.value }); await draft.drop(); await visit.reload() })
 const setNext = () => attempt(() => visit.change({ nextVisitAt: DateTime.fromISO(`${nextDay.value}T${nextTime.value}`, { zone: zone.value }).toUTC().toISO({ suppressMilliseconds: true }) }))
 const calendar = () => attempt(async () => offerFile(await api<string>(`/api/visits/${b.value?.visit.id ?? ''}/next`), 'appointment.ics', 'text/calendar'))
 const exportIt = () => attempt(async () => offerFile(JSON.stringify(await api<unknown>(`/api/visits/${b.value?.visit.id ?? ''}/export`), null, 2), 'visit.json', 'application/json'))

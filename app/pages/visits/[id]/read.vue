@@ -4,8 +4,8 @@ import { REGION_IDS, ZONES, ZONE_IDS, type ZoneId } from '#core/face/zones'
 import { deriveProfile } from '#core/skin/profile'
 import { changedReadings, GRADES, GRADE_WORDS, READING_IDS, READING_NAMES, type Grade, type ReadingId, type Readings } from '#core/skin/readings'
 import { dayWords } from '~/composables/dates'
-import { dropDraft, readDraft, writeDraft } from '~/composables/keep'
 import { sayProblem } from '~/composables/useApi'
+import { useDraft } from '~/composables/useDraft'
 import { useVisit } from '~/stores/visit'
 import { gradeColour } from '~/composables/grades'
 
@@ -17,12 +17,8 @@ const brush = ref<Grade>(2)
 const changed = ref(false)
 const trouble = ref('')
 const may = computed(() => b.value?.may.write === true && b.value.visit.status === 'booked')
-const draftKey = computed(() => `read-${b.value?.visit.id ?? ''}`)
-onMounted(async () => {
-  const draft = await readDraft<Readings>(draftKey.value)
-  if (draft) { zones.value = draft; changed.value = true }
-  watch(zones, () => { changed.value = true; void writeDraft(draftKey.value, zones.value) }, { deep: true })
-})
+const draft = useDraft({ key: () => `read-${b.value?.visit.id ?? ''}`, value: () => zones.value, restore: (d) => { zones.value = d }, changed: () => { changed.value = true } })
+onMounted(draft.start)
 const PAINTED = ZONE_IDS.filter((z) => ZONES[z].regions.length > 0)
 function paint(z: ZoneId, grade: Grade = brush.value) { if (may.value) zones.value = { ...zones.value, [z]: { ...zones.value[z], [reading.value]: grade } } }
 function paintAll() { if (may.value) for (const z of PAINTED) if (zones.value[z]?.[reading.value] === undefined) paint(z) }
@@ -37,7 +33,7 @@ function onKey(e: KeyboardEvent) { if (/^[0-4]$/.test(e.key) && !(e.target as El
 async function onward() {
   trouble.value = ''
   try {
-    if (may.value && (changed.value || !b.value?.readings.madeUp)) { await visit.send('/readings', 'POST', { id: crypto.randomUUID(), phase: 'madeUp', zones: zones.value }); await dropDraft(draftKey.value); changed.value = false; await visit.reload() }
+    if (may.value && (changed.value || !b.value?.readings.madeUp)) { await visit.send('/readings', 'POST', { id: crypto.randomUUID(), phase: 'madeUp', zones: zones.value }); await draft.drop(); changed.value = false; await visit.reload() }
     await navigateTo(`/visits/${b.value?.visit.id ?? ''}/plan`)
   } catch (e) { trouble.value = sayProblem(e) }
 }
