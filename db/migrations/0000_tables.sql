@@ -72,6 +72,19 @@ CREATE TABLE "amendments" (
 	"at" timestamp with time zone DEFAULT now() NOT NULL
 );
 --> statement-breakpoint
+CREATE TABLE "client_links" (
+	"id" uuid PRIMARY KEY NOT NULL,
+	"visit_id" uuid NOT NULL,
+	"token_hash" text NOT NULL,
+	"expires_at" timestamp with time zone NOT NULL,
+	"submitted_at" timestamp with time zone,
+	"answers" jsonb,
+	"medicines" text,
+	"by" uuid NOT NULL,
+	"at" timestamp with time zone DEFAULT now() NOT NULL,
+	CONSTRAINT "client_links_token_hash_unique" UNIQUE("token_hash")
+);
+--> statement-breakpoint
 CREATE TABLE "consents" (
 	"id" uuid PRIMARY KEY NOT NULL,
 	"visit_id" uuid NOT NULL,
@@ -141,6 +154,23 @@ CREATE TABLE "lots" (
 	"recalled" boolean DEFAULT false NOT NULL,
 	"remaining_hundredths_ml" integer NOT NULL,
 	CONSTRAINT "lots_remaining" CHECK ("lots"."remaining_hundredths_ml" >= 0)
+);
+--> statement-breakpoint
+CREATE TABLE "meter_readings" (
+	"id" uuid PRIMARY KEY NOT NULL,
+	"visit_id" uuid NOT NULL,
+	"client_id" uuid NOT NULL,
+	"kind" text NOT NULL,
+	"zone" text NOT NULL,
+	"phase" text NOT NULL,
+	"serial" text NOT NULL,
+	"unit" text NOT NULL,
+	"taken" jsonb,
+	"median" double precision,
+	"spread" double precision,
+	"by" uuid NOT NULL,
+	"at" timestamp with time zone DEFAULT now() NOT NULL,
+	CONSTRAINT "meter_readings_phase" CHECK ("meter_readings"."phase" in ('madeUp','bare'))
 );
 --> statement-breakpoint
 CREATE TABLE "plans" (
@@ -249,6 +279,8 @@ CREATE TABLE "visits" (
 ALTER TABLE "clients" ADD CONSTRAINT "clients_created_by_staff_id_fk" FOREIGN KEY ("created_by") REFERENCES "public"."staff"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "amendments" ADD CONSTRAINT "amendments_visit_id_seals_visit_id_fk" FOREIGN KEY ("visit_id") REFERENCES "public"."seals"("visit_id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "amendments" ADD CONSTRAINT "amendments_by_staff_id_fk" FOREIGN KEY ("by") REFERENCES "public"."staff"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "client_links" ADD CONSTRAINT "client_links_visit_id_visits_id_fk" FOREIGN KEY ("visit_id") REFERENCES "public"."visits"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "client_links" ADD CONSTRAINT "client_links_by_staff_id_fk" FOREIGN KEY ("by") REFERENCES "public"."staff"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "consents" ADD CONSTRAINT "consents_visit_id_visits_id_fk" FOREIGN KEY ("visit_id") REFERENCES "public"."visits"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "consents" ADD CONSTRAINT "consents_client_id_clients_id_fk" FOREIGN KEY ("client_id") REFERENCES "public"."clients"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "consents" ADD CONSTRAINT "consents_by_staff_id_fk" FOREIGN KEY ("by") REFERENCES "public"."staff"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
@@ -260,6 +292,9 @@ ALTER TABLE "home_use" ADD CONSTRAINT "home_use_client_id_clients_id_fk" FOREIGN
 ALTER TABLE "imports" ADD CONSTRAINT "imports_client_id_clients_id_fk" FOREIGN KEY ("client_id") REFERENCES "public"."clients"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "imports" ADD CONSTRAINT "imports_by_staff_id_fk" FOREIGN KEY ("by") REFERENCES "public"."staff"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "lots" ADD CONSTRAINT "lots_product_id_products_id_fk" FOREIGN KEY ("product_id") REFERENCES "public"."products"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "meter_readings" ADD CONSTRAINT "meter_readings_visit_id_visits_id_fk" FOREIGN KEY ("visit_id") REFERENCES "public"."visits"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "meter_readings" ADD CONSTRAINT "meter_readings_client_id_clients_id_fk" FOREIGN KEY ("client_id") REFERENCES "public"."clients"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "meter_readings" ADD CONSTRAINT "meter_readings_by_staff_id_fk" FOREIGN KEY ("by") REFERENCES "public"."staff"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "plans" ADD CONSTRAINT "plans_visit_id_visits_id_fk" FOREIGN KEY ("visit_id") REFERENCES "public"."visits"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "plans" ADD CONSTRAINT "plans_by_staff_id_fk" FOREIGN KEY ("by") REFERENCES "public"."staff"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "plans" ADD CONSTRAINT "plans_countersigned_by_staff_id_fk" FOREIGN KEY ("countersigned_by") REFERENCES "public"."staff"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
@@ -278,7 +313,10 @@ CREATE INDEX "audit_client" ON "audit" USING btree ("client_id","at");--> statem
 CREATE INDEX "clients_name" ON "clients" USING btree (lower("name"));--> statement-breakpoint
 CREATE INDEX "login_attempts_key_at" ON "login_attempts" USING btree ("key_hash","at");--> statement-breakpoint
 CREATE UNIQUE INDEX "staff_email" ON "staff" USING btree (lower("email"));--> statement-breakpoint
+CREATE INDEX "client_links_visit" ON "client_links" USING btree ("visit_id");--> statement-breakpoint
 CREATE INDEX "consultations_client" ON "consultations" USING btree ("client_id","at");--> statement-breakpoint
+CREATE INDEX "meter_readings_client" ON "meter_readings" USING btree ("client_id","at");--> statement-breakpoint
+CREATE INDEX "meter_readings_visit" ON "meter_readings" USING btree ("visit_id");--> statement-breakpoint
 CREATE INDEX "readings_client" ON "readings" USING btree ("client_id","at");--> statement-breakpoint
 CREATE INDEX "visit_events_visit" ON "visit_events" USING btree ("visit_id","at");--> statement-breakpoint
 CREATE INDEX "visits_starts" ON "visits" USING btree ("starts_at");--> statement-breakpoint

@@ -5,11 +5,13 @@ GRANT SELECT ON ALL TABLES IN SCHEMA public TO oak_app;
 --> statement-breakpoint
 GRANT USAGE ON ALL SEQUENCES IN SCHEMA public TO oak_app;
 --> statement-breakpoint
-GRANT INSERT ON audit, login_attempts, clients, visits, consultations, consents, readings, plans, visit_events, seals, seal_items, amendments, follow_ups, home_use, imports TO oak_app;
+GRANT INSERT ON audit, login_attempts, clients, visits, consultations, consents, readings, meter_readings, client_links, plans, visit_events, seals, seal_items, amendments, follow_ups, home_use, imports TO oak_app;
 --> statement-breakpoint
 GRANT UPDATE ON clients, visits, plans TO oak_app;
 --> statement-breakpoint
 GRANT UPDATE (done_at) ON follow_ups TO oak_app;
+--> statement-breakpoint
+GRANT UPDATE (expires_at, submitted_at, answers, medicines) ON client_links TO oak_app;
 --> statement-breakpoint
 GRANT UPDATE (remaining_hundredths_ml, opened_on) ON lots TO oak_app;
 --> statement-breakpoint
@@ -45,7 +47,16 @@ END $$;
 --> statement-breakpoint
 CREATE TRIGGER no_taps_after_seal BEFORE INSERT ON visit_events FOR EACH ROW EXECUTE FUNCTION no_taps_after_seal();
 --> statement-breakpoint
--- Erasing on request: content goes, commitments and the chain stay. Refused while the law keeps the record.
+-- A form that was sent in is not changed afterwards by the application.
+CREATE FUNCTION forms_sent() RETURNS trigger LANGUAGE plpgsql AS $$
+BEGIN
+  IF OLD.submitted_at IS NOT NULL AND current_user = 'oak_app' THEN RAISE EXCEPTION 'a form that was sent in is not changed' USING ERRCODE = 'check_violation'; END IF;
+  RETURN NEW;
+END $$;
+--> statement-breakpoint
+CREATE TRIGGER forms_sent BEFORE UPDATE ON client_links FOR EACH ROW EXECUTE FUNCTION forms_sent();
+--> statement-breakpoint
+-- Erasing on request, with what meters gave and what the client sent in: content goes, commitments and the chain stay. Refused while the law keeps the record.
 CREATE FUNCTION erase_client(who uuid) RETURNS void LANGUAGE plpgsql SECURITY DEFINER SET search_path = public AS $$
 DECLARE
   last_visit timestamptz;
@@ -60,6 +71,8 @@ BEGIN
   UPDATE consultations SET answers = NULL, medicines = NULL WHERE client_id = who;
   UPDATE consents SET strokes = NULL, name = NULL WHERE client_id = who;
   UPDATE readings SET zones = NULL WHERE client_id = who;
+  UPDATE meter_readings SET taken = NULL, median = NULL, spread = NULL WHERE client_id = who;
+  UPDATE client_links SET answers = NULL, medicines = NULL, expires_at = now() WHERE visit_id IN (SELECT id FROM visits WHERE client_id = who);
   UPDATE plans SET steps = NULL WHERE visit_id IN (SELECT id FROM visits WHERE client_id = who);
   UPDATE visit_events SET body = NULL WHERE visit_id IN (SELECT id FROM visits WHERE client_id = who);
   UPDATE seal_items SET content = NULL, salt = NULL WHERE visit_id IN (SELECT id FROM visits WHERE client_id = who);
