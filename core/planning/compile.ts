@@ -3,7 +3,6 @@ import { EXFOLIATING, STAGE_IDS, type ConcernId, type StageId } from '../catalog
 import { SCHOOLS } from '../catalogue/schools'
 import { TECHNIQUES } from '../catalogue/techniques'
 import type { Technique, TechniqueId } from '../catalogue/technique'
-import { amountFor } from '../dosing/amount'
 import { GROUPS, type GroupId } from '../face/regions'
 import { REGION_IDS, type RegionId } from '../face/zones'
 import { rimOf } from '../load/rim'
@@ -12,6 +11,7 @@ import { dwellWindow } from '../timing/schedule'
 import { stagger, type MaskTask } from '../timing/stagger'
 import { toTicks, minutes as min } from '../units'
 import { allBars, allowance, type Allowance } from './allowed'
+import { planCostCents } from './cost'
 import type { PlanInput } from './input'
 
 /** One hand step of an option. `dwell` is how long it rests before it is lifted, in minutes. */
@@ -195,13 +195,8 @@ class OptionBuilder {
 
   private option(id: string, main: readonly TechniqueId[], moves: readonly Move[], effects: readonly number[], idleTicks: number): Option {
     const taste = SCHOOLS[this.input.school].taste
-    const size = this.input.faceSize
-    const cost = moves.reduce((c, m) => {
-      const item = this.input.shelf.find((s) => s.product.id === m.productId)
-      return c + (item ? amountFor(item.product, m.regions, size).costCents : 0)
-    }, 0)
     return {
-      id, main, moves, effects, idleTicks, taste: main.reduce((s, t) => s + (taste[t] ?? 0) * TASTE_SCALE, 0), costCents: cost,
+      id, main, moves, effects, idleTicks, taste: main.reduce((s, t) => s + (taste[t] ?? 0) * TASTE_SCALE, 0), costCents: planCostCents(this.input, moves),
       exfoliates: main.some((t) => TECHNIQUES[t].families.some((f) => EXFOLIATING.includes(f))),
     }
   }

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { allergenNamed, allergensIn } from '../catalogue/allergens'
+import { ingredientNamed, ingredientsIn } from '../catalogue/ingredients'
 import { allNo, lot, product, TODAY } from '../testing/fixtures'
 import { addDays } from './days'
 import { lotBars, productBars } from './products'
@@ -18,12 +18,12 @@ describe('allergies against the label', () => {
     expect(holds(['honey'], 'Melissa Officinalis Water')).toEqual([])
   })
   it('knows milk from lactic acid', () => {
-    expect(allergensIn(['Lactic Acid'])).toEqual([])
-    expect(allergensIn(['Lac Powder'])).toEqual(['milk'])
+    expect(ingredientsIn(['Lactic Acid'])).toEqual([])
+    expect(ingredientsIn(['Lac Powder'])).toEqual(['milk'])
   })
   it('matches a word no family knows as it stands', () => {
     expect(holds(['squalane'], 'Aqua', 'Squalane')).toEqual(['holds squalane'])
-    expect(allergenNamed('kumquat')).toBeUndefined()
+    expect(ingredientNamed('kumquat')).toBeUndefined()
   })
   it('stops every allergen while the allergy is not named', () => {
     expect(holds([], 'Parfum')).toEqual(['allergy not named yet: ask before'])
@@ -35,6 +35,22 @@ describe('allergies against the label', () => {
     expect(bars(allNo({ pregnancy: { say: 'yes' } }))).toBe(1)
     expect(bars(allNo({ pregnancy: { say: 'unsure' } }))).toBe(1)
     expect(bars(allNo())).toBe(0)
+  })
+})
+
+describe('what a row stops in products', () => {
+  it('is named with that row, and left alone where the row does not fire', () => {
+    const seaweed = product('settingClay', 's', { inci: ['Aqua', 'Laminaria Digitata Powder'] })
+    const bars = (a: ReturnType<typeof allNo>) => productBars(seaweed, screen(a, TODAY), a).map((b) => b.rule)
+    expect(bars(allNo({ thyroid: { say: 'yes' } }))).toEqual(['thyroid-seaweed'])
+    expect(bars(allNo({ allergy: { say: 'yes', substances: ['shellfish'] } }))).toEqual(['allergy-products'])
+    expect(bars(allNo())).toEqual([])
+    const retinal = product('serum', 'r', { inci: ['Retinal'] })
+    expect(productBars(retinal, screen(allNo({ pregnancy: { say: 'yes' } }), TODAY), allNo())).toEqual([{ rule: 'pregnancy-current', text: 'holds a retinoid' }])
+  })
+  it('a retinoid is no allergen: an unnamed allergy does not stop it', () => {
+    const a = allNo({ allergy: { say: 'yes', substances: [] } })
+    expect(productBars(product('serum', 'r', { inci: ['Retinal'] }), screen(a, TODAY), a)).toEqual([])
   })
 })
 

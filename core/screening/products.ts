@@ -1,24 +1,26 @@
-import { ALLERGENS, allergensIn, type AllergenId } from '../catalogue/allergens'
+import { INGREDIENTS, ingredientNamed, ingredientsIn } from '../catalogue/ingredients'
 import type { Lot, Product } from '../catalogue/products'
 import type { Answers } from './answers'
 import { addDays, daysBetween } from './days'
-import { allergyWords, type Verdict } from './verdict'
+import type { Verdict } from './verdict'
 
 export interface ProductBar { rule: string, text: string }
 
-/** Why a product may not be used on this client, if it may not. Retinol and salicylic acid are also held against pregnancy. */
+/** Why a product may not be used on this client: each ingredient that a row of the table stops, with that row. */
 export function productBars(product: Product, verdict: Verdict, answers: Answers): ProductBar[] {
   const out: ProductBar[] = []
-  const inside = allergensIn(product.inci)
-  const { families, words } = allergyWords(verdict.substances)
-  for (const id of inside) if (families.includes(id)) out.push({ rule: 'allergy-products', text: `holds ${ALLERGENS[id as AllergenId].name}` })
-  for (const w of words) if (product.inci.some((i) => i.toLowerCase().includes(w)) && out.length === 0) out.push({ rule: 'allergy-products', text: `holds ${w}` })
+  const inside = ingredientsIn(product.inci)
+  for (const { word, rule } of verdict.substances) {
+    const family = ingredientNamed(word)
+    const text = family && inside.includes(family) ? `holds ${INGREDIENTS[family].name}` : holds(product, word) ? `holds ${word.trim().toLowerCase()}` : undefined
+    if (text !== undefined && !out.some((b) => b.rule === rule && b.text === text)) out.push({ rule, text })
+  }
   const allergy = answers.allergy
-  if (allergy?.say === 'yes' && (allergy.substances ?? []).length === 0 && inside.length > 0) out.push({ rule: 'allergy-products', text: 'allergy not named yet: ask before' })
-  const expecting = answers.pregnancy
-  if (expecting?.say !== 'no' && product.inci.some((i) => /retin/i.test(i))) out.push({ rule: 'pregnancy-current', text: 'holds a retinoid' })
+  if (allergy?.say === 'yes' && (allergy.substances ?? []).length === 0 && inside.some((id) => INGREDIENTS[id].allergen)) out.push({ rule: 'allergy-products', text: 'allergy not named yet: ask before' })
   return out
 }
+/** A word no family knows is matched as it stands. */
+const holds = (product: Product, word: string) => word.trim().length >= 3 && product.inci.some((i) => i.toLowerCase().includes(word.trim().toLowerCase()))
 
 /** Why a bottle may not be used today: recalled, out of date, open too long, empty. */
 export function lotBars(lot: Lot, product: Product, today: string): ProductBar[] {

@@ -16,7 +16,7 @@ function forbidden(v: Verdict): Set<string> {
   const out = new Set<string>()
   if (v.prevented.length > 0) out.add('visit')
   for (const b of v.bars) if (b.does !== 'restricts') for (const f of b.families) for (const r of b.regions) out.add(`${f} ${r}`)
-  for (const s of v.substances) out.add(`holds ${s}`)
+  for (const s of v.substances) out.add(`holds ${s.word}`)
   return out
 }
 

@@ -1,4 +1,3 @@
-import { allergenNamed } from '../catalogue/allergens'
 import { CONTRAINDICATIONS, type Contraindication, type Lifter, type Limit } from '../catalogue/contraindications'
 import { FINDINGS, type FindingId } from '../catalogue/findings'
 import { COMMON_PRACTICE, EXFOLIATING, type FamilyId } from '../catalogue/kinds'
@@ -24,6 +23,9 @@ export interface Bar {
   finding?: FindingId
 }
 
+/** An ingredient or family of ingredients that a row stops in products. */
+export interface Named { word: string, rule: string }
+
 export interface Verdict {
   /** Today's visit cannot take place. */
   prevented: readonly Bar[]
@@ -31,7 +33,7 @@ export interface Verdict {
   limit: Required<Limit>
   limitRules: readonly { rule: string, limit: Limit, sentence: string }[]
   /** Allergen words and families that no product may hold. */
-  substances: readonly string[]
+  substances: readonly Named[]
   open: readonly FindingId[]
   unsure: readonly FindingId[]
 }
@@ -46,7 +48,7 @@ export function screen(answers: Answers, today: string, rows: readonly Contraind
   const prevented: Bar[] = []
   const bars: Bar[] = []
   const limitRules: { rule: string, limit: Limit, sentence: string }[] = []
-  const substances = new Set<string>()
+  const substances: Named[] = []
   const limit = { ...NO_LIMIT }
   for (const row of rows) {
     const answer = answers[row.finding]
@@ -62,9 +64,9 @@ export function screen(answers: Answers, today: string, rows: readonly Contraind
       limit.passesMost = Math.min(limit.passesMost, row.limit.passesMost ?? limit.passesMost)
       limit.rimPercent = Math.floor((limit.rimPercent * (row.limit.rimPercent ?? 100)) / 100)
     }
-    for (const s of row.substances === 'answered' ? (answer?.say === 'yes' ? answer.substances ?? [] : []) : row.substances ?? []) substances.add(s)
+    for (const s of row.substances === 'answered' ? (answer?.say === 'yes' ? answer.substances ?? [] : []) : row.substances ?? []) substances.push({ word: s, rule: row.id })
   }
-  return { prevented, bars, limit, limitRules, substances: [...substances], open: openQuestions(answers), unsure: unsureQuestions(answers) }
+  return { prevented, bars, limit, limitRules, substances, open: openQuestions(answers), unsure: unsureQuestions(answers) }
 }
 
 function liftedOn(row: Contraindication, answer: Answer | undefined): string | undefined {
@@ -98,21 +100,4 @@ export function barsFromSkin(profile: Profile): Bar[] {
   if (red.length === 0) return []
   return [{ rule: 'baseline-redness', does: 'local', families: [...EXFOLIATING, 'vacuum', 'heat'], regions: red, sentence: 'Red already: no exfoliation and no heat there.',
     reason: 'there is no room left to see a reaction start', lifts: 'therapist', source: COMMON_PRACTICE }]
-}
-
-const named = new WeakMap<readonly string[], { families: string[], words: string[] }>()
-/** Allergen families named by the client, and words no family knows: those are matched as they stand. */
-export function allergyWords(substances: readonly string[]): { families: string[], words: string[] } {
-  const known = named.get(substances)
-  if (known) return known
-  const families = new Set<string>()
-  const words = new Set<string>()
-  for (const s of substances) {
-    const id = allergenNamed(s)
-    if (id) families.add(id)
-    if (s.trim().length >= 3) words.add(s.trim().toLowerCase())
-  }
-  const out = { families: [...families], words: [...words] }
-  named.set(substances, out)
-  return out
 }

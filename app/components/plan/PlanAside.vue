@@ -7,6 +7,7 @@ import { nameRegions, zonesOf } from '#core/face/regions'
 import type { RegionId, ZoneId } from '#core/face/zones'
 import { ZONES } from '#core/face/zones'
 import { checkPlan } from '#core/planning/check'
+import { planCostCents } from '#core/planning/cost'
 import type { Edit } from '#core/planning/edit'
 import type { PlanInput } from '#core/planning/input'
 import type { LeftOut } from '#core/planning/propose'
@@ -19,7 +20,7 @@ const t = computed(() => (step.value ? TECHNIQUES[step.value.technique] : undefi
 const BOWLS: readonly [RegionId, string][] = [['forehead', 'Forehead'], ['cheekL', 'Cheek L'], ['cheekR', 'Cheek R'], ['chin', 'Chin']]
 const bowl = (r: RegionId) => ({ before: props.input.residual[r], today: check.value.trace.totals[r] - props.input.residual[r], rim: check.value.rims[r].hundredths })
 const fill = computed(() => { const f: Partial<Record<ZoneId, string>> = {}; for (const r of step.value?.regions ?? []) for (const z of zonesOf(r)) f[z] = '#A8CFCB'; for (const x of check.value.findings.filter((y) => y.key === props.chosen)) for (const r of x.regions) for (const z of zonesOf(r)) f[z] = '#E2B3A6'; return f })
-const cost = computed(() => props.steps.reduce((c, s) => { const item = props.input.shelf.find((x) => x.product.id === s.productId); return c + (item ? amountFor(item.product, s.regions, props.input.faceSize).costCents : 0) }, 0))
+const cost = computed(() => planCostCents(props.input, props.steps))
 const amount = computed(() => { const s = step.value; const item = props.input.shelf.find((x) => x.product.id === s?.productId); return s && item ? { name: item.product.name, ...amountFor(item.product, s.regions, props.input.faceSize) } : null })
 const options = computed(() => props.input.shelf.filter((x) => x.product.kind === t.value?.product).map((x) => ({ value: x.product.id, title: x.product.name })))
 const set = (patch: Partial<PlanStep>) => { if (step.value) emit('edit', [{ do: 'set', key: step.value.key, patch }]) }

@@ -3,6 +3,7 @@ import { zonesOf } from '#core/face/regions'
 import { ZONES, type ZoneId } from '#core/face/zones'
 import { currentReadings } from '#contracts/bundle'
 import { GRADES, GRADE_WORDS, READING_NAMES, type Grade, type ReadingId, type Readings } from '#core/skin/readings'
+import { minutesLeft } from '#core/treatment/pace'
 import { gradeColour } from '~/composables/grades'
 import { useRoom } from '~/stores/room'
 import { useVisit } from '~/stores/visit'
@@ -29,10 +30,7 @@ async function keep() {
   const had = changed.value
   await room.secondReading(zones.value)
   emit('done')
-  if (had && visit.bundle) {
-    const left = Math.max(5, visit.bundle.visit.minutes - room.steps.slice(0, room.steps.findIndex((s) => s.technique === 'secondReading') + 1).reduce((m, s) => m + s.minutes, 0))
-    await room.replan('second reading', left)
-  }
+  if (had && visit.bundle && room.state) await room.replan('second reading', minutesLeft(room.state, visit.bundle.visit, room.now))
   busy.value = false
 }
 const box = ref<HTMLElement | null>(null)

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ALLERGENS, ALLERGEN_IDS } from '#core/catalogue/allergens'
+import { INGREDIENTS, INGREDIENT_IDS } from '#core/catalogue/ingredients'
 import type { Finding } from '#core/catalogue/findings'
 import { REGION_NAMES, zonesOf } from '#core/face/regions'
 import { REGION_IDS, type RegionId } from '#core/face/zones'
@@ -17,7 +17,7 @@ function zone(r: RegionId) {
   more({ zones: has(r) ? now.filter((z) => !own.includes(z)) : [...now, ...own] })
 }
 const substances = computed({ get: () => [...(props.answer?.substances ?? [])], set: (v: string[]) => more({ substances: v.map((s) => s.trim().slice(0, 60)).filter(Boolean) }) })
-const known = ALLERGEN_IDS.map((a) => ALLERGENS[a].name)
+const known = INGREDIENT_IDS.filter((i) => INGREDIENTS[i].allergen).map((i) => INGREDIENTS[i].name)
 const wants = (what: 'date' | 'zones' | 'substances') => props.answer?.say === 'yes' && props.finding.asks.includes(what)
 const changedSince = computed(() => props.before && props.answer && props.before.say !== props.answer.say)
 </script>

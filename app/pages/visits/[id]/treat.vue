@@ -6,6 +6,7 @@ import { productTrouble } from '#core/planning/allowed'
 import { nameRegions, zonesOf } from '#core/face/regions'
 import { ZONES, type ZoneId } from '#core/face/zones'
 import { restingAt, runningMs } from '#core/treatment/fold'
+import { minutesAhead, minutesLeft } from '#core/treatment/pace'
 import { clock, elapsed } from '~/composables/dates'
 import { useRoom } from '~/stores/room'
 import { useVisit } from '~/stores/visit'
@@ -31,18 +32,8 @@ const index = computed(() => room.steps.findIndex((x) => x.key === step.value?.k
 const plannedMs = computed(() => (step.value?.minutes ?? 0) * 60_000)
 const ran = computed(() => (s.value ? runningMs(s.value, room.now) : 0))
 const resting = computed(() => (s.value?.resting ?? []).filter((r) => r.endedAt === undefined).map((r) => ({ ...r, ...restingAt(r, room.now), name: TECHNIQUES[room.steps.find((x) => x.key === r.key)?.technique ?? 'hydratingMask'].name.replace(/ on$/, '') })))
-const ahead = computed(() => {
-  if (!s.value?.startedAt || index.value < 0) return 0
-  const planned = room.steps.slice(0, index.value).reduce((m, x) => m + x.minutes, 0) + Math.min(step.value?.minutes ?? 0, ran.value / 60_000)
-  return Math.round(planned - (room.now - s.value.startedAt) / 60_000)
-})
-const minutesLeft = computed(() => {
-  const v = b.value?.visit
-  if (!v || !s.value?.startedAt) return 60
-  const bySlot = v.minutes - (room.now - s.value.startedAt) / 60_000
-  const end = v.startsAt + v.minutes * 60_000
-  return Math.max(1, Math.floor(room.now >= v.startsAt && room.now < end ? Math.min(bySlot, (end - room.now) / 60_000) : bySlot))
-})
+const ahead = computed(() => (s.value ? minutesAhead(s.value, room.steps, room.now) : 0))
+const left = computed(() => (s.value && b.value ? minutesLeft(s.value, b.value.visit, room.now) : 0))
 const fitTo = ref(30)
 const passesLimit = computed(() => t.value?.passes?.limit ?? 0)
 const passes = computed(() => (step.value ? (s.value?.passes[step.value.key] ?? {}) : {}))
@@ -80,7 +71,7 @@ const note = (text: string) => { void room.tap({ kind: 'note', text }); panel.va
 const product = computed(() => { const id = (step.value && s.value?.products[step.value.key]?.productId) ?? step.value?.productId; const item = b.value?.shelf.find((x) => x.product.id === id); return item && step.value && room.input ? `${item.product.name}, ${amountFor(item.product, step.value.regions, room.input.faceSize).words}` : '' })
 const setting = computed(() => (step.value && t.value?.setting ? { ...t.value.setting, value: s.value?.settings[step.value.key] ?? step.value.setting ?? t.value.setting.start } : null))
 function dial(by: number) { const d = setting.value; if (!d || !step.value) return; const to = Math.min(d.most, Math.max(d.least, d.value + by * d.step)); void room.tap({ kind: 'settingChanged', key: step.value.key, setting: to }) }
-const open = (p: typeof panel.value) => { if (p === 'fit') fitTo.value = minutesLeft.value; panel.value = panel.value === p ? 'none' : p }
+const open = (p: typeof panel.value) => { if (p === 'fit') fitTo.value = left.value; panel.value = panel.value === p ? 'none' : p }
 const KEYS: Record<string, () => unknown> = { ' ': done, 'h': hold, 'r': () => open('reaction'), 's': () => open('skip'), 'w': () => open('swap'), 'f': () => open('fit'), 'n': () => open('notes'), 't': () => { fromHead.value = !fromHead.value } }
 function onKey(e: KeyboardEvent) {
   if (e.key === 'Escape') { panel.value = 'none'; room.offer = null; return }

@@ -1,11 +1,20 @@
-/** Allergen families and the ingredient words (INCI) that belong to them. Common practice; the label always wins. */
-export const ALLERGEN_IDS = ['bee', 'nuts', 'fragrance', 'lanolin', 'milk', 'gluten', 'soy', 'latex', 'salicylate', 'seaweed', 'papaya', 'daisy'] as const
-export type AllergenId = (typeof ALLERGEN_IDS)[number]
+/** Families of ingredients that a row may stop, and the words on a label (INCI) that belong to them. Common practice; the label always wins. */
+export const INGREDIENT_IDS = ['bee', 'nuts', 'fragrance', 'lanolin', 'milk', 'gluten', 'soy', 'latex', 'salicylate', 'seaweed', 'papaya', 'daisy', 'retinoid'] as const
+export type IngredientId = (typeof INGREDIENT_IDS)[number]
 
-export interface AllergenFamily { id: AllergenId, name: string, also: readonly string[], words: readonly string[] }
+export interface IngredientFamily {
+  id: IngredientId
+  name: string
+  /** What people call it. */
+  also: readonly string[]
+  /** Beginnings of words on a label. */
+  words: readonly string[]
+  /** Asked for among the allergies. */
+  allergen: boolean
+}
 
-const family = (id: AllergenId, name: string, also: readonly string[], words: readonly string[]): AllergenFamily => ({ id, name, also, words })
-const ROWS: AllergenFamily[] = [
+const family = (id: IngredientId, name: string, also: readonly string[], words: readonly string[], allergen = true): IngredientFamily => ({ id, name, also, words, allergen })
+const ROWS: IngredientFamily[] = [
   family('bee', 'bee products', ['honey', 'propolis', 'beeswax', 'royal jelly', 'pollen'], ['mel', 'honey', 'propolis', 'cera alba', 'beeswax', 'royal jelly']),
   family('nuts', 'nuts', ['almond', 'walnut', 'hazelnut', 'macadamia', 'shea'], ['prunus amygdalus', 'juglans', 'corylus', 'macadamia', 'butyrospermum']),
   family('fragrance', 'fragrance', ['perfume', 'scent', 'essential oil'], ['parfum', 'limonene', 'linalool', 'geraniol', 'citral', 'lavandula']),
@@ -18,16 +27,17 @@ const ROWS: AllergenFamily[] = [
   family('seaweed', 'seaweed, iodine, shellfish', ['iodine', 'shellfish', 'algae'], ['fucus', 'laminaria', 'algae', 'chondrus', 'chitosan']),
   family('papaya', 'papaya and pineapple', ['papain', 'bromelain', 'kiwi'], ['papain', 'carica papaya', 'bromelain']),
   family('daisy', 'daisy family', ['chamomile', 'calendula', 'arnica', 'ragweed'], ['chamomilla', 'calendula', 'arnica']),
+  family('retinoid', 'a retinoid', ['retinoid', 'retinol', 'vitamin a acid'], ['retin', 'hydroxypinacolone retin', 'adapalene'], false),
 ]
-export const ALLERGENS = Object.freeze(Object.fromEntries(ROWS.map((r) => [r.id, r]))) as Readonly<Record<AllergenId, AllergenFamily>>
+export const INGREDIENTS = Object.freeze(Object.fromEntries(ROWS.map((r) => [r.id, r]))) as Readonly<Record<IngredientId, IngredientFamily>>
 
 /** One pattern a family. Words match from the start of a word, case apart; short ones as whole words: "lac" is milk, "lactic acid" is not. */
 const PATTERNS = ROWS.map((r) => ({ id: r.id, pattern: new RegExp(r.words.map((w) => `(?:^|[^a-z])${w}${w.length <= 4 ? '(?:[^a-z]|$)' : ''}`).join('|'), 'm') }))
 /** A list is looked through once, however often it is asked about. */
-const seen = new WeakMap<readonly string[], AllergenId[]>()
+const seen = new WeakMap<readonly string[], IngredientId[]>()
 
 /** Families that an ingredient list belongs to. */
-export function allergensIn(inci: readonly string[]): AllergenId[] {
+export function ingredientsIn(inci: readonly string[]): IngredientId[] {
   const known = seen.get(inci)
   if (known) return known
   const lines = inci.join('\n').toLowerCase()
@@ -37,11 +47,11 @@ export function allergensIn(inci: readonly string[]): AllergenId[] {
 }
 
 /** Which family a client's own word means, if we know it: "honey" → bee products. */
-export function allergenNamed(said: string): AllergenId | undefined {
+export function ingredientNamed(said: string): IngredientId | undefined {
   const s = said.trim().toLowerCase()
   if (s.length < 3) return undefined
-  return ALLERGEN_IDS.find((id) => {
-    const { name, also, words } = ALLERGENS[id]
+  return INGREDIENT_IDS.find((id) => {
+    const { name, also, words } = INGREDIENTS[id]
     return [name, ...also, ...words].some((w) => w.includes(s) || s.includes(w))
   })
 }

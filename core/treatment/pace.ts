@@ -1,0 +1,30 @@
+import type { PlanStep } from '../catalogue/step'
+import { runningMs, type RoomState } from './fold'
+
+const MINUTE_MS = 60_000
+const planned = (steps: readonly PlanStep[]) => steps.reduce((m, s) => m + s.minutes, 0)
+
+/**
+ * Whole minutes ahead of the plan; below zero is behind. The step at hand counts as far as it has run, never beyond its plan.
+ * @param now milliseconds since 1970
+ */
+export function minutesAhead(state: RoomState, steps: readonly PlanStep[], now: number): number {
+  const at = steps.findIndex((s) => s.key === state.current?.key)
+  const step = steps[at]
+  if (state.startedAt === undefined || !step) return 0
+  const due = planned(steps.slice(0, at)) + Math.min(step.minutes, runningMs(state, now) / MINUTE_MS)
+  return Math.round(due - (now - state.startedAt) / MINUTE_MS)
+}
+
+/**
+ * Whole minutes that are still there for this client, at least one: of the time booked, and never past the end of the slot on the clock,
+ * where the treatment runs inside its slot at all.
+ * @param slot start in milliseconds since 1970, length in minutes
+ */
+export function minutesLeft(state: RoomState, slot: { startsAt: number, minutes: number }, now: number): number {
+  const began = state.startedAt ?? now
+  const ofBooked = slot.minutes - (now - began) / MINUTE_MS
+  const end = slot.startsAt + slot.minutes * MINUTE_MS
+  const inSlot = now >= slot.startsAt && now < end
+  return Math.max(1, Math.floor(inSlot ? Math.min(ofBooked, (end - now) / MINUTE_MS) : ofBooked))
+}
