@@ -1,19 +1,20 @@
 import { createHash, randomBytes } from 'node:crypto'
-import { and, count, desc, eq, gt, isNotNull, isNull } from 'drizzle-orm'
+import { and, desc, eq, gt, isNotNull, isNull } from 'drizzle-orm'
 import type { H3Event } from 'h3'
 import type { Answers } from '#core/screening/answers'
-import { clientLinks, loginAttempts, visits } from '#db/schema'
+import { clientLinks, visits } from '#db/schema'
 import { ProblemError, refused } from '../http/problem'
 import type { Visit } from './access'
-import { thePractice } from './practice'
 import { database } from './database'
+import { dayIn } from './dates'
+import { thePractice } from './practice'
 import type { Staff } from './session'
+import { countTry, throttle, tryKey } from './throttle'
 
 /** 256 random bits: not to be guessed. The link lives for two days, and at most until the visit is over. */
 const BYTES = 32
 const LIFE_MS = 48 * 3_600_000
 const TRIES = 10
-const WINDOW_MS = 15 * 60_000
 const hashOf = (token: string) => createHash('sha256').update(`client-link\n${token}`).digest('hex')
 /** One answer for a guessed, an old, a used and a replaced link. */
 const gone = () => new ProblemError(404, 'Not found', 'This link does not open anything any more. Ask the practice for a new one.')
@@ -34,7 +35,7 @@ export async function makeLink(me: Staff, visit: Visit, id: string): Promise<{ t
 export async function openForm(event: H3Event, token: string): Promise<{ practice: string, expiresAt: number, today: string }> {
   const link = await alive(event, token)
   const house = await thePractice()
-  return { practice: house.name, expiresAt: link.expiresAt.getTime(), today: new Date().toISOString().slice(0, 10) }
+  return { practice: house.name, expiresAt: link.expiresAt.getTime(), today: dayIn(house.timeZone, Date.now()) }
 }
 
 /** Takes the form in, once. */
@@ -45,13 +46,11 @@ export async function submitForm(event: H3Event, token: string, answers: Answers
 }
 
 async function alive(event: H3Event, token: string) {
-  const key = createHash('sha256').update(`client-link-from\n${event.node.req.socket.remoteAddress ?? ''}\n${useRuntimeConfig().sessionPassword}`).digest('hex')
-  const since = new Date(Date.now() - WINDOW_MS)
-  const [tries] = await database().select({ n: count() }).from(loginAttempts).where(and(eq(loginAttempts.keyHash, key), gt(loginAttempts.at, since)))
-  if ((tries?.n ?? 0) >= TRIES) throw new ProblemError(429, 'Too many tries', 'Wait a quarter of an hour, then try again.')
+  const from = tryKey('link', event.node.req.socket.remoteAddress ?? '')
+  await throttle(from, TRIES)
   const [found] = await database().select({ link: clientLinks, status: visits.status }).from(clientLinks).innerJoin(visits, eq(visits.id, clientLinks.visitId)).where(eq(clientLinks.tokenHash, hashOf(token)))
   // Only a guess counts as a try: a client who comes back to a used link shuts nobody out.
-  if (!found) { await database().insert(loginAttempts).values({ keyHash: key }); throw gone() }
+  if (!found) { await countTry(from); throw gone() }
   if (found.link.submittedAt !== null || found.link.expiresAt.getTime() <= Date.now() || found.status !== 'booked') throw gone()
   return found.link
 }

@@ -1,18 +1,20 @@
-import { createHash } from 'node:crypto'
-import { and, count, eq, gt, inArray, lt } from 'drizzle-orm'
+import { eq } from 'drizzle-orm'
 import { useSession, type H3Event } from 'h3'
-import { loginAttempts, staff } from '#db/schema'
+import { staff } from '#db/schema'
 import { ProblemError } from '../http/problem'
 import { database } from './database'
 import { hashSecret, secretMatches } from './passwords'
+import { countTry, forgetTries, throttle, tryKey } from './throttle'
 
 export type Staff = typeof staff.$inferSelect
 interface Sealed { staffId?: string, version?: number, startedAt?: number, seenAt?: number, locked?: boolean }
 
 const IDLE_MS = 2 * 3_600_000
 const ABSOLUTE_MS = 12 * 3_600_000
-const WINDOW_MS = 15 * 60_000
 const TRIES = 8
+/** From one place more people sign in than one; many addresses tried from there are still too many. */
+const TRIES_FROM = 60
+const CODE_TRIES = 5
 
 const sealed = (event: H3Event) => useSession<Sealed>(event, {
   name: '__Host-oak', password: useRuntimeConfig().sessionPassword, maxAge: ABSOLUTE_MS / 1000, cookie: { httpOnly: true, secure: true, sameSite: 'strict', path: '/' }, sessionHeader: false,
@@ -42,16 +44,18 @@ export async function isLocked(event: H3Event): Promise<boolean> {
 
 /** Signs in with a fresh seal. The same answer for an unknown address and a wrong password. */
 export async function signIn(event: H3Event, email: string, password: string): Promise<Staff> {
-  const keys = [keyOf('mail', email.toLowerCase()), keyOf('from', event.node.req.socket.remoteAddress ?? '')]
-  await throttle(keys[0] ?? '', TRIES)
+  const mail = tryKey('mail', email.toLowerCase())
+  const from = tryKey('from', event.node.req.socket.remoteAddress ?? '')
+  await throttle(mail, TRIES)
+  await throttle(from, TRIES_FROM)
   const [found] = await database().select().from(staff).where(eq(staff.email, email.toLowerCase()))
   const good = await secretMatches(password, found?.passwordHash ?? await decoy())
   if (!found || !good || !found.active) {
-    await database().insert(loginAttempts).values({ keyHash: keys[0] ?? '' })
+    await countTry(mail, from)
     throw new ProblemError(401, 'Sign in', 'Address and password do not go together.')
   }
   if (found.demo && !onLoopback()) throw new ProblemError(403, 'Not allowed', 'Demo accounts work on this machine only.')
-  await database().delete(loginAttempts).where(inArray(loginAttempts.keyHash, keys))
+  await forgetTries(mail)
   const session = await sealed(event)
   await session.clear()
   const now = Date.now()
@@ -67,22 +71,23 @@ export async function lock(event: H3Event): Promise<void> {
 }
 
 export async function unlock(event: H3Event, me: Staff, code: string): Promise<void> {
-  const key = keyOf('code', me.id)
-  await throttle(key, 5)
+  const key = tryKey('code', me.id)
+  await throttle(key, CODE_TRIES)
   if (!me.pinHash || !(await secretMatches(code, me.pinHash))) {
-    await database().insert(loginAttempts).values({ keyHash: key })
+    await countTry(key)
     throw new ProblemError(401, 'Not that code', 'The quick code does not fit.')
   }
-  await database().delete(loginAttempts).where(eq(loginAttempts.keyHash, key))
+  await forgetTries(key)
   const session = await sealed(event)
   await session.update({ ...session.data, locked: false, seenAt: Date.now() })
 }
 
 /** A new quick code needs the password once more. */
 export async function setCode(me: Staff, code: string, password: string): Promise<void> {
-  await throttle(keyOf('mail', me.email), TRIES)
+  const mail = tryKey('mail', me.email.toLowerCase())
+  await throttle(mail, TRIES)
   if (!(await secretMatches(password, me.passwordHash))) {
-    await database().insert(loginAttempts).values({ keyHash: keyOf('mail', me.email) })
+    await countTry(mail)
     throw new ProblemError(401, 'Not that password', 'The password does not fit. The quick code was not changed.')
   }
   await database().update(staff).set({ pinHash: await hashSecret(code) }).where(eq(staff.id, me.id))
@@ -93,14 +98,6 @@ export async function revokeAll(me: Staff): Promise<void> {
   await database().update(staff).set({ sessionVersion: me.sessionVersion + 1 }).where(eq(staff.id, me.id))
 }
 
-async function throttle(key: string, most: number): Promise<void> {
-  const since = new Date(Date.now() - WINDOW_MS)
-  await database().delete(loginAttempts).where(lt(loginAttempts.at, since))
-  const [row] = await database().select({ n: count() }).from(loginAttempts).where(and(eq(loginAttempts.keyHash, key), gt(loginAttempts.at, since)))
-  if ((row?.n ?? 0) >= most) throw new ProblemError(429, 'Too many tries', 'Wait a quarter of an hour, then try again.')
-}
-
-const keyOf = (kind: string, what: string) => createHash('sha256').update(`${kind}\n${what}\n${useRuntimeConfig().sessionPassword}`).digest('hex')
 let decoyHash: Promise<string> | undefined
 /** Compared against when the address is unknown, so that the answer takes as long. */
 const decoy = () => (decoyHash ??= hashSecret('nobody has this password'))
