@@ -1,4 +1,4 @@
-import { INGREDIENTS, ingredientNamed, ingredientsIn } from '../catalogue/ingredients'
+import { INGREDIENTS, ingredientsIn } from '../catalogue/ingredients'
 import type { Lot, Product } from '../catalogue/products'
 import type { Answers } from './answers'
 import { addDays, daysBetween } from './days'
@@ -10,9 +10,8 @@ export interface ProductBar { rule: string, text: string }
 export function productBars(product: Product, verdict: Verdict, answers: Answers): ProductBar[] {
   const out: ProductBar[] = []
   const inside = ingredientsIn(product.inci)
-  for (const { word, rule } of verdict.substances) {
-    const family = ingredientNamed(word)
-    const text = family && inside.includes(family) ? `holds ${INGREDIENTS[family].name}` : holds(product, word) ? `holds ${word.trim().toLowerCase()}` : undefined
+  for (const { word, rule, family } of verdict.substances) {
+    const text = family && inside.includes(family) ? `holds ${INGREDIENTS[family].name}` : holds(product, word) ? `holds ${word}` : undefined
     if (text !== undefined && !out.some((b) => b.rule === rule && b.text === text)) out.push({ rule, text })
   }
   const allergy = answers.allergy
@@ -20,7 +19,7 @@ export function productBars(product: Product, verdict: Verdict, answers: Answers
   return out
 }
 /** A word no family knows is matched as it stands. */
-const holds = (product: Product, word: string) => word.trim().length >= 3 && product.inci.some((i) => i.toLowerCase().includes(word.trim().toLowerCase()))
+const holds = (product: Product, word: string) => word.length >= 3 && product.inci.some((i) => i.toLowerCase().includes(word))
 
 /** Why a bottle may not be used today: recalled, out of date, open too long, empty. */
 export function lotBars(lot: Lot, product: Product, today: string): ProductBar[] {

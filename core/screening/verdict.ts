@@ -1,3 +1,4 @@
+import { ingredientNamed, type IngredientId } from '../catalogue/ingredients'
 import { CONTRAINDICATIONS, type Contraindication, type Lifter, type Limit } from '../catalogue/contraindications'
 import { FINDINGS, type FindingId } from '../catalogue/findings'
 import { COMMON_PRACTICE, EXFOLIATING, type FamilyId } from '../catalogue/kinds'
@@ -24,7 +25,7 @@ export interface Bar {
 }
 
 /** An ingredient or family of ingredients that a row stops in products. */
-export interface Named { word: string, rule: string }
+export interface Named { word: string, rule: string, family?: IngredientId }
 
 export interface Verdict {
   /** Today's visit cannot take place. */
@@ -64,7 +65,7 @@ export function screen(answers: Answers, today: string, rows: readonly Contraind
       limit.passesMost = Math.min(limit.passesMost, row.limit.passesMost ?? limit.passesMost)
       limit.rimPercent = Math.floor((limit.rimPercent * (row.limit.rimPercent ?? 100)) / 100)
     }
-    for (const s of row.substances === 'answered' ? (answer?.say === 'yes' ? answer.substances ?? [] : []) : row.substances ?? []) substances.push({ word: s, rule: row.id })
+    for (const s of row.substances === 'answered' ? (answer?.say === 'yes' ? answer.substances ?? [] : []) : row.substances ?? []) substances.push(named(s, row.id))
   }
   return { prevented, bars, limit, limitRules, substances, open: openQuestions(answers), unsure: unsureQuestions(answers) }
 }
@@ -90,6 +91,11 @@ function regionsOf(row: Contraindication, answer: Answer | undefined): readonly 
   const zones = answer?.zones ?? []
   if (zones.length === 0) return REGION_IDS
   return REGION_IDS.filter((r) => zones.some((z) => ZONES[z].regions.includes(r)))
+}
+
+function named(word: string, rule: string): Named {
+  const family = ingredientNamed(word)
+  return { word: word.trim().toLowerCase(), rule, ...(family === undefined ? {} : { family }) }
 }
 
 const capital = (s: string) => s.charAt(0).toUpperCase() + s.slice(1)
