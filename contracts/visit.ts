@@ -3,7 +3,7 @@ import { FINDING_IDS } from '#core/catalogue/findings'
 import { SIGN_IDS, STOP_STEPS } from '#core/catalogue/stopRules'
 import { TECHNIQUE_IDS } from '#core/catalogue/technique'
 import { ZONE_IDS, type ZoneId } from '#core/face/zones'
-import { METER_KINDS } from '#core/skin/meters'
+import { METER_KINDS } from '#core/catalogue/meters'
 import type { FindingId } from '#core/catalogue/findings'
 import { aims, day, id, line, moment, regionId, regions, said, school, zoneId } from './common'
 

@@ -1,5 +1,6 @@
 import { connect, type Socket } from 'node:net'
-import { METERS, refuseValue, REPEATS, type MeterKind } from '#core/skin/meters'
+import { METERS, type MeterKind } from '#core/catalogue/meters'
+import { refuseValue, REPEATS } from '#core/skin/meters'
 import { ProblemError, refused } from '../http/problem'
 
 export interface Taken { serial: string, unit: string, values: number[], battery: number }

@@ -3,7 +3,8 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { colourDifference, itaClass, itaDegrees } from '#core/skin/colour'
 import { ACNE_AREAS, acneGrade, BURNS, phototype, TANS, type AcneArea } from '#core/skin/indices'
-import { changedBeyond, METERS, METER_KINDS, refuseValue, summarise } from '#core/skin/meters'
+import { METERS, METER_KINDS } from '#core/catalogue/meters'
+import { changedBeyond, refuseValue, summarise } from '#core/skin/meters'
 
 describe('individual typology angle, Chardon et al., Int J Cosmet Sci 1991 (values from memory)', () => {
   it('is the angle over b* of how far L* stands above 50', () => {

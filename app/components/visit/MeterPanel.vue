@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { ZONES, ZONE_IDS, type ZoneId } from '#core/face/zones'
 import { itaClass, itaDegrees } from '#core/skin/colour'
-import { changedBeyond, METERS, REPEATS, type Meter, type MeterKind } from '#core/skin/meters'
+import { METERS, type Meter, type MeterKind } from '#core/catalogue/meters'
+import { changedBeyond, REPEATS } from '#core/skin/meters'
 import { sayProblem, useApi } from '~/composables/useApi'
 import { useVisit } from '~/stores/visit'
 
