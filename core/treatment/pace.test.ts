@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import type { PlanStep } from '../catalogue/step'
 import { fold, type FoldContext } from './fold'
 import type { EventBody, TreatmentEvent } from './events'
-import { minutesAhead, minutesLeft } from './pace'
+import { minutesAhead, minutesLeft, minutesShort } from './pace'
 
 const MIN = 60_000
 const START = 1_800_000_000_000
@@ -33,5 +33,15 @@ describe('minutes left', () => {
       expect(minutesLeft(s, slot, Math.min(START + 60 * MIN - 1, START + (began + a + later) * MIN))).toBeLessThanOrEqual(one)
       expect(minutesLeft(s, slot, START + 500 * MIN)).toBe(1)
     }))
+  })
+})
+
+describe('what does not fit any more', () => {
+  const short = { startsAt: START, minutes: 10 }
+  it('is nothing for a start on time', () => { expect(minutesShort(room([0, { kind: 'started' }]), steps, short, START)).toBe(0) })
+  it('shows a late start at once', () => { expect(minutesShort(room([4, { kind: 'started' }]), steps, short, START + 4 * MIN)).toBe(3) })
+  it('grows while held and goes when a step is left out', () => {
+    expect(minutesShort(room([0, { kind: 'started' }], [1, { kind: 'held' }]), steps, short, START + 5 * MIN)).toBe(3)
+    expect(minutesShort(room([4, { kind: 'started' }], [4, { kind: 'stepSkipped', key: 'settle-1', reason: 'no time left' }], [4, { kind: 'stepSkipped', key: 'milk-1', reason: 'no time left' }]), steps, short, START + 4 * MIN)).toBe(0)
   })
 })

@@ -28,3 +28,15 @@ export function minutesLeft(state: RoomState, slot: { startsAt: number, minutes:
   const inSlot = now >= slot.startsAt && now < end
   return Math.max(1, Math.floor(inSlot ? Math.min(ofBooked, (end - now) / MINUTE_MS) : ofBooked))
 }
+
+/**
+ * Whole minutes that the steps still to come need beyond what is left; none when they fit. A late start shows here at once.
+ * @param slot start in milliseconds since 1970, length in minutes
+ */
+export function minutesShort(state: RoomState, steps: readonly PlanStep[], slot: { startsAt: number, minutes: number }, now: number): number {
+  const at = steps.findIndex((s) => s.key === state.current?.key)
+  const step = steps[at]
+  if (!step) return 0
+  const still = Math.max(0, step.minutes - runningMs(state, now) / MINUTE_MS) + planned(steps.slice(at + 1))
+  return Math.max(0, Math.ceil(still - minutesLeft(state, slot, now)))
+}
