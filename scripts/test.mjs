@@ -23,7 +23,7 @@ async function gate(title, command, args) {
   say(code === 0 ? `ok, ${seconds(began, title)}` : `FAILED\n${output.slice(-6000)}`)
   if (code !== 0) broken = true
 }
-const began0 = Date.now()
+const STARTED = Date.now()
 function seconds(began, title) {
   const s = (Date.now() - began) / 1000
   if (title) took.push({ title, seconds: s })
@@ -95,6 +95,6 @@ main().catch((e) => { broken = true; say(`\n${e instanceof Trouble ? e.message :
   if (process.argv.includes('--help')) return
   if (broken && counts.failed === 0) counts.failed = 1
   say(`tests: ${counts.passed} passed, ${counts.failed} failed${counts.skipped > 0 ? `, ${counts.skipped} skipped` : ''}`)
-  if (!broken && took.length > 7) writeFileSync(join(OUT, 'took.json'), JSON.stringify({ total: (Date.now() - began0) / 1000, parts: took }))
+  if (!broken && took.length > 7) writeFileSync(join(OUT, 'took.json'), JSON.stringify({ total: (Date.now() - STARTED) / 1000, parts: took }))
   process.exit(broken || counts.failed > 0 ? 1 : 0)
 })

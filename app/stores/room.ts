@@ -80,7 +80,7 @@ export const useRoom = defineStore('room', () => {
       line.value = unsent.value.length > 0 ? 'sending' : 'sent'
       flushing = false
       // With the last tap the house moves the visit on; what the page holds of it is fetched anew.
-      if (done.some((e) => e.body.kind === 'finished')) await visit.reload()
+      if (done.some((e) => e.body.kind === 'finished')) void visit.reload().catch(() => { /* Close fetches it again */ })
       if (unsent.value.length > 0) void flush()
     } catch (e) {
       flushing = false
