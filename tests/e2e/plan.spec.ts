@@ -1,16 +1,21 @@
-import { expect, test } from '@playwright/test'
+import { expect, test, type Page } from '@playwright/test'
 import { asOwner, open, plannedVisit } from '../support/house'
 import { bundleOf } from '../support/visit'
 import { signIn } from '../support/walk'
 
-test('the strip by keyboard: move, lengthen, take out, undo; what breaks a rule says so and is mended in one tap', async ({ page }) => {
-  const id = await plannedVisit('other-5')
+/** The strip of a visit that is ready to be changed, its steps, and their names as they stand. */
+async function openStrip(page: Page, client: string) {
+  const id = await plannedVisit(client)
   await signIn(page, 'owner')
   await open(page, `/visits/${id}/plan`)
   const steps = page.getByRole('list', { name: 'Steps' }).getByRole('listitem')
   await expect(steps.first()).toBeVisible()
-  const names = async () => (await steps.evaluateAll((l) => l.map((e) => e.getAttribute('aria-label') ?? ''))).map((n) => n.replace(/^[\d.]+ min: |, [\d.]+ min\..*$/g, ''))
-  const before = await names()
+  const names = () => steps.evaluateAll((l) => l.map((e) => (e.getAttribute('aria-label') ?? '').replace(/^[\d.]+ min: |, [\d.]+ min\..*$/g, '')))
+  return { id, steps, names, before: await names() }
+}
+
+test('the strip by keyboard: move, lengthen, take out, undo; what breaks a rule says so and is mended in one tap', async ({ page }) => {
+  const { steps, names, before } = await openStrip(page, 'other-5')
   await steps.nth(1).focus()
   await page.keyboard.press('Alt+ArrowDown')
   await expect.poll(names).toEqual([before[0], before[2], before[1], ...before.slice(3)])
@@ -38,13 +43,7 @@ test('the strip by keyboard: move, lengthen, take out, undo; what breaks a rule 
 })
 
 test('the strip by mouse: drag a step, open it, change its minutes, add a step', async ({ page }) => {
-  const id = await plannedVisit('other-6')
-  await signIn(page, 'owner')
-  await open(page, `/visits/${id}/plan`)
-  const steps = page.getByRole('list', { name: 'Steps' }).getByRole('listitem')
-  await expect(steps.first()).toBeVisible()
-  const names = () => steps.evaluateAll((l) => l.map((e) => (e.getAttribute('aria-label') ?? '').replace(/^[\d.]+ min: |, [\d.]+ min\..*$/g, '')))
-  const before = await names()
+  const { id, steps, names, before } = await openStrip(page, 'other-6')
   const from = await steps.nth(2).boundingBox()
   const to = await steps.nth(4).boundingBox()
   if (!from || !to) throw new Error('nothing to drag')
