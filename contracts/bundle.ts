@@ -8,8 +8,20 @@ import { REGION_IDS } from '#core/face/zones'
 import { halfLifeHours, remainingAt, type Poured } from '#core/load/ledger'
 import type { PastWork } from '#core/load/rest'
 import type { Answers } from '#core/screening/answers'
-import { screen } from '#core/screening/verdict'
-import { deriveProfile } from '#core/skin/profile'
+import type { Preferences } from '#core/catalogue/preferences'
+import { pouredAtHome } from '#core/load/home'
+import { restBars } from '#core/load/rest'
+import { CONTRAINDICATIONS } from '#core/catalogue/contraindications'
+import type { Signature, Withdrawal } from '#core/screening/consent'
+import { tightened, type HouseRule } from '#core/screening/houseRules'
+import { lifted, type Lift } from '#core/screening/lifts'
+import { patchBar, patchState, type PatchTest } from '#core/screening/patch'
+import type { ScopeLine } from '#core/screening/scope'
+import { withSkin } from '#core/screening/skin'
+import { screen, type Bar, type Verdict } from '#core/screening/verdict'
+import type { HalfFace } from '#core/skin/halves'
+import type { WholeReading } from '#core/skin/notes'
+import { deriveProfile, type Profile } from '#core/skin/profile'
 import { overlay, readRegion, type Grade, type Readings } from '#core/skin/readings'
 import { dwellWindow } from '#core/timing/schedule'
 import { isSensitive } from '#core/planning/compile'
@@ -28,8 +40,9 @@ export interface VisitBundle {
   now: number
   today: string
   visit: { id: string, startsAt: number, minutes: number, madeUp: boolean, evening: boolean, aims: ConcernId[], school: SchoolId, status: 'booked' | 'treating' | 'closing' | 'sealed' | 'cancelled', version: number, recordText: string, nextVisitAt: number | null }
-  client: { id: string, name: string, born: string | null, age: number | null, work: string | null, medicines: string, notes: string, faceHeightMm: number, faceWidthMm: number }
-  staff: { id: string, name: string, role: Role, licences: LicenceId[] }
+  client: { id: string, name: string, born: string | null, age: number | null, work: string | null, medicines: string, notes: string, preferences: Preferences, faceHeightMm: number, faceWidthMm: number }
+  /** Licences that count on the day: held, not run out, and allowed in this house. `scope` says what became of the others. */
+  staff: { id: string, name: string, role: Role, licences: LicenceId[], scope: ScopeLine[] }
   room: { id: string, name: string }
   practice: { name: string, address: string, phone: string, emergency: string, timeZone: string }
   may: { write: boolean, seal: boolean, countersign: boolean, export: boolean }
@@ -39,12 +52,26 @@ export interface VisitBundle {
   /** What the client filled in beforehand, if they did; it counts once a therapist has taken it line by line. */
   fromClient: { at: number, answers: Answers, medicines: string } | null
   consent: { method: 'pen' | 'typed', name: string | null, at: number, guardian: boolean } | null
+  /** Every signature of this client and what was taken back, whichever visit it was given at. */
+  signatures: Signature[]
+  withdrawals: Withdrawal[]
   readings: { madeUp: Readings | null, bare: Readings | null }
-  previousReading: { at: number, zones: Readings } | null
+  /** Read of the whole face today; the bare reading's words over the made-up one's. */
+  whole: WholeReading
+  halves: HalfFace[]
+  previousReading: { at: number, zones: Readings, whole: WholeReading } | null
+  /** The client's first reading here, where it is older than the previous one. */
+  baseline: { at: number, zones: Readings } | null
   meters: { today: MeterReading[], before: MeterReading[] }
   plans: PlanVersion[]
   past: PastWork[]
   poured: Poured[]
+  /** Rows that this house works more strictly, and those set aside for this visit. */
+  houseRules: HouseRule[]
+  lifts: Lift[]
+  patchTests: PatchTest[]
+  /** Products that were used here before. */
+  usedProducts: string[]
   shelf: ShelfItem[]
   devices: DeviceKind[]
   events: TreatmentEvent[]
@@ -54,16 +81,29 @@ export interface VisitBundle {
   followUp: { dueOn: string, reason: string, done: boolean } | null
 }
 
+/** The verdict of these answers in this house today: the table as the house works it, less what was set aside, and nothing scented where none is wanted. */
+export function screenHere(b: Pick<VisitBundle, 'today' | 'houseRules' | 'lifts'> & { client: { preferences: Preferences } }, answers: Answers): Verdict {
+  const v = screen(answers, b.today, lifted(tightened(CONTRAINDICATIONS, b.houseRules), b.lifts))
+  return b.client.preferences.scent === 'none' ? { ...v, substances: [...v.substances, { word: 'fragrance', rule: 'no-scent', family: 'fragrance' }] } : v
+}
+
+/** What earlier work keeps from being done today: it joins the verdict on the screen. */
+export const restsOf = (b: Pick<VisitBundle, 'past' | 'today'>): Bar[] => restBars(b.past, b.today)
+
 /** Settling in, sitting up and clearing are steps of the plan; the slot is the booked time. */
 export function toPlanInput(b: VisitBundle, more: Partial<Pick<PlanInput, 'slotMinutes'>> & { readings?: Readings } = {}): PlanInput {
   const read = more.readings ?? currentReadings(b)
-  const profile = deriveProfile(read, b.client.age ?? undefined)
+  const profile = deriveProfile(read, b.client.age ?? undefined, b.whole)
   const half = halfLifeHours(b.client.age ?? undefined, profile.conditions.includes('dehydrated'))
   return {
-    today: b.today, daylight: !b.visit.evening, slotMinutes: more.slotMinutes ?? b.visit.minutes, madeUp: b.visit.madeUp, profile, answers: b.answers, verdict: screen(b.answers, b.today), past: b.past,
-    residual: remainingAt(b.poured, b.visit.startsAt, half), shelf: b.shelf, devices: b.devices, licences: b.staff.licences, school: b.visit.school, aims: b.visit.aims,
+    today: b.today, daylight: !b.visit.evening, slotMinutes: more.slotMinutes ?? b.visit.minutes, madeUp: b.visit.madeUp, profile, answers: b.answers, verdict: withSkin(screenHere(b, b.answers), profile), past: b.past,
+    residual: remainingAt([...b.poured, ...pouredAtHome(b.answers, b.today)], b.visit.startsAt, half), shelf: b.shelf, patch: patchBars(b, profile), devices: b.devices, licences: b.staff.licences, school: b.visit.school, aims: b.visit.aims,
     faceSize: { height: b.client.faceHeightMm / 10, width: b.client.faceWidthMm / 10 },
   }
+}
+
+function patchBars(b: VisitBundle, profile: Profile): Record<string, string> {
+  return Object.fromEntries(b.shelf.flatMap(({ product }) => { const bar = patchBar(patchState(product, b.patchTests, profile, b.usedProducts.includes(product.id), b.visit.startsAt)); return bar === undefined ? [] : [[product.id, bar]] }))
 }
 
 /** The bare reading laid over the made-up one: what is known of today's skin. */

@@ -4,6 +4,7 @@ import { buildRecord } from '#core/record/build'
 import type { Json } from '#core/record/canonical'
 import { workOf } from '#core/record/work'
 import { fold, type RoomState } from '#core/treatment/fold'
+import { standingHere } from './ready'
 import { foldContext, toPlanInput, type VisitBundle } from './bundle'
 
 export function stepsDone(bundle: VisitBundle, state: RoomState): PlanStep[] {
@@ -24,8 +25,8 @@ export function recordParts(bundle: VisitBundle, text: string): { name: string, 
   const plain = (v: unknown) => JSON.parse(JSON.stringify(v)) as Json
   return [
     { name: 'visit', content: plain({ id: bundle.visit.id, startsAt: new Date(bundle.visit.startsAt).toISOString(), minutes: bundle.visit.minutes, client: bundle.client.name, therapist: bundle.staff.name, room: bundle.room.name, practice: bundle.practice.name }) },
-    { name: 'consultation', content: plain({ answers: bundle.answers, medicines: bundle.client.medicines, consent: bundle.consent }) },
-    { name: 'reading', content: plain({ ...bundle.readings, meters: bundle.meters.today }) },
+    { name: 'consultation', content: plain({ answers: bundle.answers, medicines: bundle.client.medicines, consent: bundle.consent, consents: standingHere(bundle), setAside: bundle.lifts, houseRules: bundle.houseRules, preferences: bundle.client.preferences }) },
+    { name: 'reading', content: plain({ ...bundle.readings, whole: bundle.whole, meters: bundle.meters.today, halves: bundle.halves }) },
     { name: 'treatment', content: plain(draft) },
     { name: 'aftercare', content: plain(card.map((c) => ({ ...c, until: new Date(c.until).toISOString() }))) },
     { name: 'notes', content: text },

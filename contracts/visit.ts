@@ -1,10 +1,13 @@
 import { z } from 'zod'
+import { WORK_ELSEWHERE_IDS } from '#core/catalogue/elsewhere'
 import { FINDING_IDS } from '#core/catalogue/findings'
 import { SIGN_IDS, STOP_STEPS } from '#core/catalogue/stopRules'
 import { TECHNIQUE_IDS } from '#core/catalogue/technique'
 import { ZONE_IDS, type ZoneId } from '#core/face/zones'
 import { METER_KINDS } from '#core/catalogue/meters'
 import type { FindingId } from '#core/catalogue/findings'
+import { ALL_READING_IDS, type AnyReadingId } from '#core/skin/readings'
+import { consentKinds, grade, wholeReading } from './care'
 import { aims, day, id, line, moment, regionId, regions, said, school, zoneId } from './common'
 
 export const visitCreate = z.strictObject({ id, clientId: id, staffId: id, roomId: id, startsAt: moment, minutes: z.int('whole minutes').min(15, 'at least 15 minutes').max(180, 'at most 180 minutes') })
@@ -14,7 +17,7 @@ export const visitPatch = z.strictObject({
 })
 export type VisitPatch = z.infer<typeof visitPatch>
 
-const answer = z.strictObject({ say: z.enum(['yes', 'no', 'unsure']), date: day.optional(), zones: z.array(zoneId).max(28).optional(), substances: z.array(said(60)).max(20).optional() })
+const answer = z.strictObject({ say: z.enum(['yes', 'no', 'unsure']), date: day.optional(), zones: z.array(zoneId).max(28).optional(), substances: z.array(said(60)).max(20).optional(), work: z.array(z.enum(WORK_ELSEWHERE_IDS)).max(5).optional(), perWeek: z.int('a whole number').min(1, 'from 1').max(14, 'to 14').optional() })
 export const answers = z.partialRecord(z.enum(FINDING_IDS) as unknown as z.ZodEnum<{ [K in FindingId]: K }>, answer)
 export const answersPut = z.strictObject({ id, answers, medicines: line(2000) })
 export const linkPost = z.strictObject({ id })
@@ -22,14 +25,13 @@ const token = z.string().regex(/^[A-Za-z0-9_-]{43}$/, 'not a link of this house'
 export const formOpen = z.strictObject({ token })
 export const formSubmit = z.strictObject({ token, answers, medicines: line(2000) })
 export const consentPost = z.discriminatedUnion('method', [
-  z.strictObject({ id, method: z.literal('pen'), strokes: said(60_000), guardian: z.boolean() }),
-  z.strictObject({ id, method: z.literal('typed'), name: said(120), confirmed: z.literal(true, 'confirm that the client agrees'), guardian: z.boolean() }),
+  z.strictObject({ id, method: z.literal('pen'), strokes: said(60_000), guardian: z.boolean(), kinds: consentKinds }),
+  z.strictObject({ id, method: z.literal('typed'), name: said(120), confirmed: z.literal(true, 'confirm that the client agrees'), guardian: z.boolean(), kinds: consentKinds }),
 ])
 
-const grade = z.union([z.literal(0), z.literal(1), z.literal(2), z.literal(3), z.literal(4)], 'a grade from 0 to 4')
-const zoneReading = z.strictObject({ oil: grade.optional(), water: grade.optional(), redness: grade.optional(), congestion: grade.optional(), sensitivity: grade.optional() })
+const zoneReading = z.strictObject(Object.fromEntries(ALL_READING_IDS.map((r) => [r, grade.optional()])) as Record<AnyReadingId, z.ZodOptional<typeof grade>>)
 export const readings = z.partialRecord(z.enum(ZONE_IDS) as unknown as z.ZodEnum<{ [K in ZoneId]: K }>, zoneReading)
-export const readingPost = z.strictObject({ id, phase: z.enum(['madeUp', 'bare']), zones: readings })
+export const readingPost = z.strictObject({ id, phase: z.enum(['madeUp', 'bare']), zones: readings, whole: wholeReading.default({}) })
 
 export const meterPost = z.strictObject({ id, kind: z.enum(METER_KINDS), zone: zoneId, phase: z.enum(['madeUp', 'bare']) })
 

@@ -1,7 +1,8 @@
 import { defineStore } from 'pinia'
 import { useApi } from '~/composables/useApi'
 import { toPlanInput, type VisitBundle } from '#contracts/bundle'
-import { readyToTreat, type OpenPoint } from '#core/planning/ready'
+import { openPoints } from '#contracts/ready'
+import type { OpenPoint } from '#core/planning/ready'
 import type { PlanStep } from '#core/catalogue/step'
 
 /** One visit at its six stops: the bundle as the house has it, and what is still open. */
@@ -16,12 +17,7 @@ export const useVisit = defineStore('visit', () => {
 
   const input = computed(() => bundle.value && toPlanInput(bundle.value))
   const draft = computed<PlanStep[]>(() => bundle.value?.plans.find((p) => p.version === 0)?.steps ?? [])
-  const open = computed<OpenPoint[]>(() => {
-    const b = bundle.value
-    const i = input.value
-    if (!b || !i) return []
-    return readyToTreat({ input: i, steps: draft.value, consent: b.consent !== null, guardianSigned: b.consent?.guardian === true, trainee: b.staff.role === 'trainee', countersigned: b.plans.some((p) => p.version === 0 && p.countersignedBy !== null), age: b.client.age })
-  })
+  const open = computed<OpenPoint[]>(() => (bundle.value && input.value ? openPoints(bundle.value, input.value) : []))
   async function change(patch: Record<string, unknown>) {
     const b = bundle.value
     if (!b) return

@@ -1,5 +1,6 @@
 import { COMMON_PRACTICE, type FamilyId } from './kinds'
 import type { FindingId } from './findings'
+import type { WorkElsewhereId } from './elsewhere'
 import type { RegionId } from '../face/zones'
 
 /** Whose word lifts a row: a date passing, the therapist looking again, a doctor's word, or nobody. */
@@ -26,6 +27,10 @@ export interface Contraindication {
   limit?: Limit
   /** Days after the answered date until it lifts by itself. */
   days?: number
+  /** Days ahead of the answered date in which it stands: for what is still to come. */
+  ahead?: number
+  /** Holds only after this work elsewhere; where none is named it may have been any. */
+  work?: WorkElsewhereId
   /** Products of these allergen families are stopped; `answered` means what the client named. */
   substances?: 'answered' | readonly string[]
   sentence: string
@@ -82,6 +87,12 @@ export const CONTRAINDICATIONS: readonly Contraindication[] = [
   row({ id: 'threads-later', finding: 'threads', does: 'later', families: ['massage', 'heat', 'vacuum', 'highFrequency', 'microcurrent', 'needling'], where: 'answered', days: 84, sentence: 'No massage, heat, vacuum or current there for twelve weeks.', reason: 'threads must hold first', lifts: 'date' }),
   row({ id: 'dental-later', finding: 'dentalWork', does: 'later', families: ['massage', 'vacuum', 'highFrequency', 'microcurrent'], where: ['mouth', 'chin', 'cheekL', 'cheekR', 'jawL', 'jawR'], days: 7, sentence: 'No pressure, vacuum or current around the mouth for a week.', reason: 'tender and healing', lifts: 'date' }),
   row({ id: 'elsewhere-later', finding: 'recentTreatment', does: 'later', families: EXFOLIATION, days: 28, sentence: 'No exfoliation for four weeks after it.', reason: 'the skin is still recovering', lifts: 'date' }),
+  row({ id: 'elsewhere-peel', finding: 'recentTreatment', work: 'peel', does: 'later', families: ['heat', 'vapour', 'retinoid', 'leaveOnActive'], where: 'answered', days: 14, sentence: 'Peel elsewhere: no heat and no actives there for two weeks.', reason: 'new skin burns and stings easily', lifts: 'date' }),
+  row({ id: 'elsewhere-laser', finding: 'recentTreatment', work: 'laser', does: 'later', families: ['heat', 'flash', 'highFrequency', 'retinoid', 'leaveOnActive'], where: 'answered', days: 28, sentence: 'Laser elsewhere: no heat, lamp, current or actives there for four weeks.', reason: 'the skin below is still healing', lifts: 'date' }),
+  row({ id: 'elsewhere-needling', finding: 'recentTreatment', work: 'needling', does: 'later', families: ['massage', 'heat', 'retinoid', 'leaveOnActive'], where: 'answered', days: 7, sentence: 'Needling elsewhere: no massage, heat or actives there for a week.', reason: 'the channels have only just closed', lifts: 'date' }),
+  row({ id: 'elsewhere-surgery', finding: 'recentTreatment', work: 'surgery', does: 'prevents', families: [...EXFOLIATION, 'massage', 'heat', 'extraction', 'highFrequency', 'microcurrent'], where: 'answered', sentence: 'Surgery: no pressure, heat, current or exfoliation there without the surgeon\'s word.', reason: 'scars and swelling are the surgeon\'s to judge', lifts: 'doctor' }),
+  row({ id: 'home-scrub', finding: 'homeScrub', does: 'later', families: ['friction', 'acid', 'abrasion', 'needling'], days: 3, sentence: 'No grain, acid, tip or needling for three days.', reason: 'it is already exfoliated', lifts: 'date' }),
+  row({ id: 'event-week', finding: 'eventSoon', does: 'later', families: ['acid', 'abrasion', 'needling', 'blade', 'extraction'], ahead: 7, sentence: 'Seven days before it: nothing new, no tip, acid, needling or extraction.', reason: 'it must have settled by then', lifts: 'date' }),
   row({ id: 'retinoid-rim', finding: 'retinoid', does: 'later', families: ['needling'], limit: { rimPercent: 50 }, days: 7, sentence: 'No needling; the rim halves for a week.', reason: 'retinoids thin the horny layer', lifts: 'date' }),
   row({ id: 'home-acid', finding: 'homeAcid', does: 'later', families: ['acid', 'abrasion', 'needling'], days: 3, sentence: 'No acid, tip or needling for three days.', reason: 'it is already exfoliated', lifts: 'date' }),
   row({ id: 'shave-day', finding: 'shaveWax', does: 'later', families: ['friction', 'acid', 'abrasion', 'needling', 'heat'], where: 'answered', days: 1, sentence: 'No grain, tip, acid or heat there for a day.', reason: 'the blade or wax has already exfoliated', lifts: 'date' }),

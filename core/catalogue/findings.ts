@@ -3,7 +3,7 @@ export const FINDING_IDS = [
   'fever', 'infection', 'eyeInfection', 'unexplainedSpot', 'pregnancy', 'implantedDevice', 'heartPressure', 'epilepsy', 'metal', 'piercings', 'asthma', 'slowHealing',
   'bloodThinner', 'isotretinoin', 'steroids', 'lightMedicine', 'allergy', 'closedSpaces', 'lenses', 'lashExtensions', 'coldSoreHistory', 'keloid', 'darkMarks', 'visibleVessels',
   'inflamedAcne', 'eczema', 'sunburn', 'wound', 'toxin', 'filler', 'recentTreatment', 'retinoid', 'homeAcid', 'shaveWax', 'sunPlanned', 'faceNerve',
-  'nodes', 'cancer', 'lightDisease', 'clots', 'thyroid', 'eyeSurgery', 'melasma', 'threads', 'dentalWork',
+  'nodes', 'cancer', 'lightDisease', 'clots', 'thyroid', 'eyeSurgery', 'melasma', 'threads', 'dentalWork', 'homeScrub', 'eventSoon',
 ] as const
 export type FindingId = (typeof FINDING_IDS)[number]
 export const TOPIC_IDS = ['today', 'health', 'skin', 'lately'] as const
@@ -17,8 +17,8 @@ export interface Finding {
   topic: TopicId
   question: string
   short: string
-  /** What a "yes" must add: the day it happened, the zones, a substance. */
-  asks: readonly ('date' | 'zones' | 'substances')[]
+  /** What a "yes" must add: the day it happened, the day it will be, the zones, a substance, what was done elsewhere, how often in a week. */
+  asks: readonly ('date' | 'ahead' | 'zones' | 'substances' | 'work' | 'perWeek')[]
   /** Can have changed since last time, so it is asked again at each visit. */
   changes: boolean
   /** What a label on the client's file says; empty when it is not an alert. */
@@ -70,9 +70,11 @@ const ROWS: Finding[] = [
   f('filler', 'lately', 'filler', 'Filler in the last four weeks?', ['date', 'zones']),
   f('threads', 'lately', 'lifting threads', 'Lifting threads in the last twelve weeks?', ['date', 'zones']),
   f('dentalWork', 'lately', 'dental work', 'Dental work in the last week?', ['date']),
-  f('recentTreatment', 'lately', 'peel, laser or machine elsewhere', 'A peel, laser, needling or microdermabrasion elsewhere?', ['date', 'zones']),
-  f('retinoid', 'lately', 'retinoid on the skin', 'A retinoid cream in the last week?', ['date']),
-  f('homeAcid', 'lately', 'acid or benzoyl peroxide at home', 'An acid or benzoyl peroxide at home in the last three days?', ['date']),
+  f('recentTreatment', 'lately', 'peel, laser or machine elsewhere', 'A peel, laser, needling or microdermabrasion elsewhere?', ['date', 'zones', 'work']),
+  f('retinoid', 'lately', 'retinoid on the skin', 'A retinoid cream in the last week?', ['date', 'perWeek']),
+  f('homeAcid', 'lately', 'acid or benzoyl peroxide at home', 'An acid or benzoyl peroxide at home in the last three days?', ['date', 'perWeek']),
+  f('homeScrub', 'lately', 'scrub or brush at home', 'A scrub, brush or roll-off at home in the last three days?', ['date', 'perWeek']),
+  f('eventSoon', 'lately', 'event ahead', 'A wedding, a stage, photographs coming up?', ['ahead']),
   f('sunPlanned', 'lately', 'sun within two days', 'Strong sun planned in the next two days?'),
 ]
 

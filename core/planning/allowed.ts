@@ -8,7 +8,8 @@ import { GROUPS } from '../face/regions'
 import { REGION_IDS, type RegionId } from '../face/zones'
 import { restBars } from '../load/rest'
 import { lotBars, productBars, type ProductBar } from '../screening/products'
-import { barsFromSkin, type Bar } from '../screening/verdict'
+import { barsFromSkin } from '../screening/skin'
+import type { Bar } from '../screening/verdict'
 import { plannedGrade } from '../skin/profile'
 import type { PlanInput } from './input'
 
@@ -79,6 +80,8 @@ function regionsMeeting(a: Adaptation, input: PlanInput, technique: Technique): 
 /** Why a product may not be used, bottle by bottle or as such; empty when a bottle is fit. */
 export function productTrouble(product: Product, lots: readonly Lot[], input: PlanInput): ProductBar[] {
   const own = productBars(product, input.verdict, input.answers)
+  const patch = input.patch[product.id]
+  if (patch !== undefined) own.push({ rule: 'patch-test', text: patch })
   if (own.length > 0) return own
   if (lots.length === 0) return [{ rule: 'no-product', text: 'none on the shelf' }]
   const perLot = lots.map((l) => lotBars(l, product, input.today))

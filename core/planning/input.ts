@@ -24,6 +24,8 @@ export interface PlanInput {
   /** What is still in each basin from earlier visits and from home, hundredths. */
   residual: Readonly<Record<RegionId, number>>
   shelf: readonly ShelfItem[]
+  /** Products that wait for a patch test, or reacted at one: why, by product. */
+  patch: Readonly<Record<string, string>>
   devices: readonly DeviceKind[]
   licences: readonly LicenceId[]
   school: SchoolId

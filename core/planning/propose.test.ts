@@ -8,7 +8,7 @@ import { GROUPS } from '../face/regions'
 import { SCHOOL_IDS } from '../catalogue/schools'
 import type { Answer } from '../screening/answers'
 import { screen } from '../screening/verdict'
-import type { Grade, ZoneReading } from '../skin/readings'
+import type { Grade } from '../skin/readings'
 import { allNo, planInput, readAll, RESILIENT, TODAY } from '../testing/fixtures'
 import { allowance } from './allowed'
 import { checkPlan, freshStep, isFit, placeFor } from './check'
@@ -20,11 +20,11 @@ import type { PlanInput } from './input'
 
 const has = (input: PlanInput, t: TechniqueId) => propose(input).steps.some((s) => s.technique === t)
 const withYes = (id: (typeof FINDING_IDS)[number], more: Partial<Answer> = {}) => { const answers = allNo({ [id]: { say: 'yes', ...more } }); return { answers, verdict: screen(answers, TODAY) } }
-const red: Required<ZoneReading> = { ...RESILIENT, redness: 2, sensitivity: 2 }
+const red: typeof RESILIENT = { ...RESILIENT, redness: 2, sensitivity: 2 }
 
 describe('proposal', () => {
   const grade = fc.constantFrom<Grade>(0, 1, 2, 3, 4)
-  const skin = fc.record({ oil: grade, water: grade, redness: grade, congestion: grade, sensitivity: grade }) as fc.Arbitrary<Required<ZoneReading>>
+  const skin = fc.record({ oil: grade, water: grade, redness: grade, congestion: grade, sensitivity: grade }) as fc.Arbitrary<typeof RESILIENT>
   const anyInput = fc.record({ skin, t: skin, school: fc.constantFrom(...SCHOOL_IDS), madeUp: fc.boolean(), daylight: fc.boolean(), slot: fc.integer({ min: 30, max: 90 }), age: fc.integer({ min: 18, max: 85 }), finding: fc.constantFrom(...FINDING_IDS), say: fc.constantFrom<Answer['say']>('yes', 'no', 'unsure') })
     .map((q) => { const answers = allNo({ [q.finding]: { say: q.say } }); return planInput({ readings: readAll(q.skin, { forehead: q.t, nose: q.t, chin: q.t }), age: q.age, school: q.school, madeUp: q.madeUp, daylight: q.daylight, slotMinutes: q.slot, answers, verdict: screen(answers, TODAY) }) })
   it('stands before the checker: no finding at all is a stop, and it fits the slot', () => {

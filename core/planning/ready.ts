@@ -1,15 +1,13 @@
 import type { PlanStep } from '../catalogue/step'
+import { CONSENTS, type ConsentId } from '../catalogue/consents'
+import { consentsFor, needsGuardian } from '../screening/consent'
 import { checkPlan } from './check'
 import type { PlanInput } from './input'
-
-/** Under this age a guardian signs; the practice's local age may be higher. */
-export const GUARDIAN_AGE = 16
-export const needsGuardian = (age: number | null) => age !== null && age < GUARDIAN_AGE
 
 export type StopName = 'ask' | 'read' | 'plan'
 export interface OpenPoint { stop: StopName, text: string }
 
-export interface ReadySource { input: PlanInput, steps: readonly PlanStep[], consent: boolean, guardianSigned: boolean, trainee: boolean, countersigned: boolean, age: number | null }
+export interface ReadySource { input: PlanInput, steps: readonly PlanStep[], /** Kinds whose signature stands today. */ consented: readonly ConsentId[], /** Anything signed at all, by whomever. */ signed: boolean, trainee: boolean, countersigned: boolean, age: number | null }
 
 /** What is still open before a treatment may start; nothing hidden blocks. */
 export function readyToTreat(s: ReadySource): OpenPoint[] {
@@ -20,8 +18,9 @@ export function readyToTreat(s: ReadySource): OpenPoint[] {
   if (verdict.open.length > 0) out.push({ stop: 'ask', text: `${verdict.open.length} questions are not answered.` })
   const asked = verdict.prevented.find((b) => b.ask === 'unsure')
   if (asked) out.push({ stop: 'ask', text: asked.sentence })
-  if (!s.consent) out.push({ stop: 'ask', text: 'Consent is not signed.' })
-  else if (needsGuardian(s.age) && !s.guardianSigned) out.push({ stop: 'ask', text: 'A guardian signs for this client.' })
+  const unsigned = consentsFor(s.steps).filter((k) => !s.consented.includes(k))
+  if (unsigned.includes('care')) out.push({ stop: 'ask', text: s.signed && needsGuardian(s.age) ? 'A guardian signs for this client.' : 'Consent is not signed.' })
+  else if (unsigned.length > 0) out.push({ stop: 'ask', text: `Consent is not signed for ${unsigned.map((k) => CONSENTS[k].name.toLowerCase()).join(' and ')}.` })
   if (s.input.profile.confidence === 0) out.push({ stop: 'read', text: 'The skin is not read.' })
   if (s.steps.length === 0) out.push({ stop: 'plan', text: 'There is no plan.' })
   else {

@@ -1,3 +1,4 @@
+import type { WorkElsewhereId } from '../catalogue/elsewhere'
 import type { FindingId } from '../catalogue/findings'
 import { FINDING_ORDER } from '../catalogue/findings'
 import type { ZoneId } from '../face/zones'
@@ -9,6 +10,10 @@ export interface Answer {
   date?: string
   zones?: readonly ZoneId[]
   substances?: readonly string[]
+  /** What was done elsewhere. */
+  work?: readonly WorkElsewhereId[]
+  /** Evenings a week, for what is done at home. */
+  perWeek?: number
 }
 export type Answers = Partial<Record<FindingId, Answer>>
 

@@ -3,11 +3,10 @@ import { describe, expect, it } from 'vitest'
 import { CONTRAINDICATIONS } from '../catalogue/contraindications'
 import { FINDINGS, FINDING_IDS, FINDING_ORDER } from '../catalogue/findings'
 import { REGION_IDS, ZONE_IDS } from '../face/zones'
-import { deriveProfile } from '../skin/profile'
-import { allNo, readAll, RESILIENT, TODAY } from '../testing/fixtures'
+import { allNo, TODAY } from '../testing/fixtures'
 import type { Answer, Answers } from './answers'
 import { addDays, daysBetween } from './days'
-import { barsFromSkin, screen, type Verdict } from './verdict'
+import { screen, type Verdict } from './verdict'
 
 const yes = (more: Partial<Answer> = {}): Answer => ({ say: 'yes', ...more })
 const everything = (v: Verdict) => [...v.bars, ...v.prevented]
@@ -23,7 +22,7 @@ function forbidden(v: Verdict): Set<string> {
 describe('every row of the table', () => {
   for (const row of CONTRAINDICATIONS) {
     const recent = row.days === undefined ? {} : { date: addDays(TODAY, -Math.max(0, Math.min(row.days - 1, 1))) }
-    const firing = allNo({ [row.finding]: yes({ ...recent, zones: ['nose', 'creaseL', 'creaseR'], substances: ['honey'] }) })
+    const firing = allNo({ [row.finding]: yes({ ...recent, ...(row.work === undefined ? {} : { work: [row.work] }), zones: ['nose', 'creaseL', 'creaseR'], substances: ['honey'] }) })
     it(`${row.id} fires on a yes, says why, and stops just what it names`, () => {
       const bar = everything(screen(firing, TODAY)).find((b) => b.rule === row.id)
       expect(bar).toBeDefined()
@@ -47,6 +46,18 @@ describe('every row of the table', () => {
       expect(at(days)).toBe(false)
     })
   }
+  it('takes the work that was named, and any where none was', () => {
+    const rules = (work?: Answer['work']) => screen(allNo({ recentTreatment: yes({ date: TODAY, ...(work === undefined ? {} : { work }) }) }), TODAY).bars.map((b) => b.rule)
+    expect(rules(['laser'])).toEqual(['elsewhere-later', 'elsewhere-laser'])
+    expect(rules(['machine'])).toEqual(['elsewhere-later'])
+    expect(rules()).toEqual(rules(['peel', 'laser', 'needling', 'machine', 'surgery']))
+  })
+  it('stands in the days ahead of an event and not before, nor after it', () => {
+    const at = (ahead: number) => screen(allNo({ eventSoon: yes({ date: addDays(TODAY, ahead) }) }), TODAY).bars.find((b) => b.rule === 'event-week')
+    for (const [ahead, stands] of [[8, false], [7, true], [0, true], [-1, false]] as const) expect(at(ahead) !== undefined, `${ahead} days ahead`).toBe(stands)
+    expect(at(3)?.until).toBe(addDays(TODAY, 4))
+    expect(screen(allNo({ eventSoon: yes() }), TODAY).bars.map((b) => b.rule)).toContain('event-week')
+  })
   it('leaves no question without a row, but for what only adapts comfort', () => {
     const used = new Set(CONTRAINDICATIONS.map((c) => c.finding))
     expect(FINDING_IDS.filter((f) => !used.has(f))).toEqual(['closedSpaces'])
@@ -75,12 +86,6 @@ describe('verdict', () => {
   })
   it('bars the whole face where no zone was named', () => {
     expect(screen(allNo({ filler: yes({ date: TODAY }) }), TODAY).bars[0]?.regions).toEqual(REGION_IDS)
-  })
-  it('gives red zones no exfoliation and no heat', () => {
-    const bars = barsFromSkin(deriveProfile(readAll(RESILIENT, { cheekL: { ...RESILIENT, redness: 2 } }), 40))
-    expect(bars[0]?.regions).toEqual(['cheekL'])
-    expect(bars[0]?.families).toEqual(expect.arrayContaining(['friction', 'acid', 'abrasion', 'heat']))
-    expect(barsFromSkin(deriveProfile(readAll(RESILIENT), 40))).toEqual([])
   })
 })
 

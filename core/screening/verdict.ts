@@ -1,9 +1,8 @@
 import { ingredientNamed, type IngredientId } from '../catalogue/ingredients'
 import { CONTRAINDICATIONS, type Contraindication, type Lifter, type Limit } from '../catalogue/contraindications'
 import { FINDINGS, type FindingId } from '../catalogue/findings'
-import { COMMON_PRACTICE, EXFOLIATING, type FamilyId } from '../catalogue/kinds'
+import type { FamilyId } from '../catalogue/kinds'
 import { REGION_IDS, ZONES, type RegionId } from '../face/zones'
-import type { Profile } from '../skin/profile'
 import type { Answer, Answers } from './answers'
 import { openQuestions, unsureQuestions } from './answers'
 import { addDays, daysBetween, isDay } from './days'
@@ -53,7 +52,7 @@ export function screen(answers: Answers, today: string, rows: readonly Contraind
   const limit = { ...NO_LIMIT }
   for (const row of rows) {
     const answer = answers[row.finding]
-    if (answer?.say === 'no') continue
+    if (answer?.say === 'no' || !concerns(row, answer, today)) continue
     const until = liftedOn(row, answer)
     if (until !== undefined && daysBetween(today, until) <= 0) continue
     const bar = toBar(row, answer, until)
@@ -70,9 +69,18 @@ export function screen(answers: Answers, today: string, rows: readonly Contraind
   return { prevented, bars, limit, limitRules, substances, open: openQuestions(answers), unsure: unsureQuestions(answers) }
 }
 
+/** Whether a row speaks of what was answered: the work that was named, and a day that is near enough. What is not named may be anything. */
+function concerns(row: Contraindication, answer: Answer | undefined, today: string): boolean {
+  if (row.work !== undefined && answer?.say === 'yes' && (answer.work ?? []).length > 0 && !answer.work?.includes(row.work)) return false
+  if (row.ahead === undefined || answer?.say !== 'yes' || answer.date === undefined || !isDay(answer.date)) return true
+  const left = daysBetween(today, answer.date)
+  return left >= 0 && left <= row.ahead
+}
+
 function liftedOn(row: Contraindication, answer: Answer | undefined): string | undefined {
-  if (row.days === undefined || answer?.say !== 'yes' || answer.date === undefined || !isDay(answer.date)) return undefined
-  return addDays(answer.date, row.days)
+  if (answer?.say !== 'yes' || answer.date === undefined || !isDay(answer.date)) return undefined
+  if (row.ahead !== undefined) return addDays(answer.date, 1)
+  return row.days === undefined ? undefined : addDays(answer.date, row.days)
 }
 
 function toBar(row: Contraindication, answer: Answer | undefined, until: string | undefined): Bar {
@@ -99,11 +107,3 @@ function named(word: string, rule: string): Named {
 }
 
 const capital = (s: string) => s.charAt(0).toUpperCase() + s.slice(1)
-
-/** A zone that is mildly red or worse at the start gets no exfoliation and no heat at all. */
-export function barsFromSkin(profile: Profile): Bar[] {
-  const red = REGION_IDS.filter((r) => (profile.regions[r].redness ?? 0) >= 2)
-  if (red.length === 0) return []
-  return [{ rule: 'baseline-redness', does: 'local', families: [...EXFOLIATING, 'vacuum', 'heat'], regions: red, sentence: 'Red already: no exfoliation and no heat there.',
-    reason: 'there is no room left to see a reaction start', lifts: 'therapist', source: COMMON_PRACTICE }]
-}

@@ -2,23 +2,36 @@ import { zonesOf } from '../face/regions'
 import { REGION_IDS, ZONE_IDS, type RegionId, type ZoneId } from '../face/zones'
 
 export const READING_IDS = ['oil', 'water', 'redness', 'congestion', 'sensitivity'] as const
+/** The five that every plan stands on; a region without one of them counts as not fully read. */
 export type ReadingId = (typeof READING_IDS)[number]
+/** Read where there is something to see; unread they say nothing. Spots is the worst lesion: none, comedone, papule, pustule, nodule. */
+export const MORE_READING_IDS = ['texture', 'vessels', 'pigment', 'lines', 'fragility', 'spots'] as const
+export type MoreReadingId = (typeof MORE_READING_IDS)[number]
+export type AnyReadingId = ReadingId | MoreReadingId
+export const ALL_READING_IDS: readonly AnyReadingId[] = [...READING_IDS, ...MORE_READING_IDS]
 export type Grade = 0 | 1 | 2 | 3 | 4
 export const GRADES: readonly Grade[] = [0, 1, 2, 3, 4]
 
-export type ZoneReading = Partial<Record<ReadingId, Grade>>
+export type ZoneReading = Partial<Record<AnyReadingId, Grade>>
 /** Readings by zone. A missing zone or reading was not read: it never counts as zero. */
 export type Readings = Partial<Record<ZoneId, ZoneReading>>
 
-export const GRADE_WORDS: Readonly<Record<ReadingId, readonly [string, string, string, string, string]>> = {
+export const GRADE_WORDS: Readonly<Record<AnyReadingId, readonly [string, string, string, string, string]>> = {
   oil: ['no oil', 'little oil', 'balanced', 'oily', 'very oily'],
   water: ['parched', 'thirsty', 'enough water', 'well watered', 'plump'],
   redness: ['clear', 'almost clear', 'mild', 'moderate', 'severe'],
   congestion: ['clear', 'a few', 'some', 'many', 'packed'],
   sensitivity: ['calm', 'pinks, fades', 'pinks and stays', 'stings', 'reacts to touch'],
+  texture: ['smooth', 'almost smooth', 'uneven', 'rough', 'very rough'],
+  vessels: ['none', 'one or two', 'some', 'many', 'a network'],
+  pigment: ['even', 'a little uneven', 'some marks', 'many marks', 'large patches'],
+  lines: ['none', 'fine', 'in motion', 'at rest', 'deep'],
+  fragility: ['firm', 'a little thin', 'thin', 'very thin', 'like paper'],
+  spots: ['none', 'comedones', 'papules', 'pustules', 'nodules'],
 }
-export const READING_NAMES: Readonly<Record<ReadingId, string>> = {
+export const READING_NAMES: Readonly<Record<AnyReadingId, string>> = {
   oil: 'Oil', water: 'Water', redness: 'Redness', congestion: 'Congestion', sensitivity: 'Sensitivity',
+  texture: 'Texture', vessels: 'Vessels', pigment: 'Pigment', lines: 'Lines', fragility: 'Thinness', spots: 'Spots',
 }
 
 /** The strictest zone speaks for its region: the most of everything, the least of water. */
@@ -27,7 +40,7 @@ export function readRegion(readings: Readings, region: RegionId): ZoneReading {
   for (const zone of zonesOf(region)) {
     const r = readings[zone]
     if (!r) continue
-    for (const id of READING_IDS) {
+    for (const id of ALL_READING_IDS) {
       const grade = r[id]
       if (grade === undefined) continue
       const before = out[id]
@@ -37,20 +50,20 @@ export function readRegion(readings: Readings, region: RegionId): ZoneReading {
   return out
 }
 
-function stricter(id: ReadingId, a: Grade, b: Grade): Grade {
+function stricter(id: AnyReadingId, a: Grade, b: Grade): Grade {
   return (id === 'water' ? a < b : a > b) ? a : b
 }
 
 export function unreadRegions(readings: Readings): RegionId[] {
-  return REGION_IDS.filter((region) => Object.keys(readRegion(readings, region)).length < READING_IDS.length)
+  return REGION_IDS.filter((region) => { const r = readRegion(readings, region); return READING_IDS.some((id) => r[id] === undefined) })
 }
 
-export interface Change { zone: ZoneId, reading: ReadingId, before: Grade, after: Grade }
+export interface Change { zone: ZoneId, reading: AnyReadingId, before: Grade, after: Grade }
 
 /** What differs between two readings by more than `repeatability` grades (eye and finger repeat within none on this scale). */
 export function changedReadings(before: Readings, after: Readings, repeatability = 0): Change[] {
   const out: Change[] = []
-  for (const zone of ZONE_IDS) for (const reading of READING_IDS) {
+  for (const zone of ZONE_IDS) for (const reading of ALL_READING_IDS) {
     const a = before[zone]?.[reading]
     const b = after[zone]?.[reading]
     if (a !== undefined && b !== undefined && Math.abs(a - b) > repeatability) out.push({ zone, reading, before: a, after: b })
@@ -63,7 +76,7 @@ export function overlay(first: Readings, second: Readings): Readings {
   const out: Readings = {}
   for (const zone of ZONE_IDS) {
     const merged: ZoneReading = {}
-    for (const reading of READING_IDS) {
+    for (const reading of ALL_READING_IDS) {
       const grade = second[zone]?.[reading] ?? first[zone]?.[reading]
       if (grade !== undefined) merged[reading] = grade
     }

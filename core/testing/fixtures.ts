@@ -7,7 +7,9 @@ import type { PlanInput } from '../planning/input'
 import type { Answer, Answers } from '../screening/answers'
 import { screen } from '../screening/verdict'
 import { deriveProfile } from '../skin/profile'
-import type { Readings, ZoneReading } from '../skin/readings'
+import type { Grade, ReadingId, Readings } from '../skin/readings'
+
+type FullReading = Record<ReadingId, Grade>
 
 /** Small made-up worlds for the tests of the core; nothing here is a fact of the trade. */
 export const TODAY = '2026-03-10'
@@ -16,10 +18,10 @@ export function allNo(more: Answers = {}): Answers {
   return { ...Object.fromEntries(FINDING_ORDER.map((id): [string, Answer] => [id, { say: 'no' }])), ...more }
 }
 
-export function readAll(base: Required<ZoneReading>, more: Readings = {}): Readings {
+export function readAll(base: FullReading, more: Readings = {}): Readings {
   return { ...Object.fromEntries(ZONE_IDS.map((z) => [z, base])), ...more }
 }
-export const RESILIENT: Required<ZoneReading> = { oil: 2, water: 2, redness: 0, congestion: 2, sensitivity: 0 }
+export const RESILIENT: FullReading = { oil: 2, water: 2, redness: 0, congestion: 2, sensitivity: 0 }
 
 export function product(kind: ProductKind, id: string = kind, more: Partial<Product> = {}): Product {
   return { id, name: id, line: 'test', kind, inci: ['Aqua'], density: 1, dispenser: { kind: 'pour', millilitres: 1 }, suits: ['all'], calming: true, packMillilitres: 100, priceCents: 1000, openMonths: 12, ...more }
@@ -35,7 +37,7 @@ export function planInput(more: Partial<PlanInput> & { readings?: Readings, age?
   const answers = rest.answers ?? allNo()
   return {
     today: TODAY, daylight: true, slotMinutes: 60, madeUp: true, profile: deriveProfile(readings, age), answers, verdict: screen(answers, TODAY), past: [], residual: NOTHING_LEFT,
-    shelf: PRODUCT_KINDS.map((k) => ({ product: product(k), lots: [lot(k)] })), devices: DEVICE_KINDS, licences: LICENCE_IDS, school: 'warmCloth', aims: ['congestion', 'dehydration', 'rest'], faceSize: REFERENCE_FACE,
+    shelf: PRODUCT_KINDS.map((k) => ({ product: product(k), lots: [lot(k)] })), patch: {}, devices: DEVICE_KINDS, licences: LICENCE_IDS, school: 'warmCloth', aims: ['congestion', 'dehydration', 'rest'], faceSize: REFERENCE_FACE,
     ...rest,
   }
 }

@@ -2,16 +2,20 @@ import type { ConcernId } from '#core/catalogue/kinds'
 import type { FindingId } from '#core/catalogue/findings'
 import type { TechniqueId } from '#core/catalogue/technique'
 import type { Answer } from '#core/screening/answers'
-import type { Readings, ZoneReading } from '#core/skin/readings'
+import type { Grade, ReadingId, Readings } from '#core/skin/readings'
+import type { Preferences } from '#core/catalogue/preferences'
+import type { WholeReading } from '#core/skin/notes'
 import type { SchoolId } from '#core/catalogue/schools'
 
-type Full = Required<ZoneReading>
+type Full = Record<ReadingId, Grade>
 export interface DemoClient {
   key: string, name: string, work: string, born: string, medicines: string, notes: string
   yes: Partial<Record<FindingId, Omit<Answer, 'say' | 'date'> & { daysAgo?: number }>>
   base: Full, zones: Readings, aims: ConcernId[], school: SchoolId
   /** Weeks ago and what was done, oldest last. */
   past: { weeks: number, work: TechniqueId[] }[]
+  likes?: Preferences
+  whole?: WholeReading
   home?: { everyDays: number, label: string, hundredths: number }
 }
 const g = (oil: number, water: number, redness: number, congestion: number, sensitivity: number) => ({ oil, water, redness, congestion, sensitivity }) as Full

@@ -104,7 +104,7 @@ async function seedPast(db: Db, c: DemoClient, today: string): Promise<void> {
     const answers = answersOf(c, startsAt.toISODate() ?? today)
     await db.insert(t.visits).values({ id, clientId: demoId(c.key), staffId: by, roomId: demoId('room-lake'), startsAt: startsAt.toJSDate(), minutes: 60, aims: c.aims, school: c.school, status: 'closing', recordText: 'Went well.' })
     await db.insert(t.consultations).values({ id: demoId(`${key}-ask`), visitId: id, clientId: demoId(c.key), answers, medicines: c.medicines, by, at: startsAt.toJSDate() })
-    await db.insert(t.readings).values({ id: demoId(`${key}-read`), visitId: id, clientId: demoId(c.key), phase: 'madeUp', zones, by, at: startsAt.toJSDate() })
+    await db.insert(t.readings).values({ id: demoId(`${key}-read`), visitId: id, clientId: demoId(c.key), phase: 'madeUp', zones, whole: c.whole ?? {}, by, at: startsAt.toJSDate() })
     await db.insert(t.plans).values({ visitId: id, version: 1, steps, reason: 'as planned', by, at: startsAt.toJSDate() })
     await db.insert(t.visitEvents).values(events.map((e) => ({ id: e.id, visitId: id, at: e.at, deviceId: e.deviceId, seq: e.seq, planVersion: 1, body: e.body, by })))
     const bundle = pastBundle(c, id, startsAt.toMillis(), steps, events, zones, answers, shelf)
@@ -124,9 +124,9 @@ async function seedPast(db: Db, c: DemoClient, today: string): Promise<void> {
 function pastBundle(c: DemoClient, id: string, startsAt: number, steps: VisitBundle['plans'][0]['steps'], events: VisitBundle['events'], zones: Readings, answers: Answers, shelf: VisitBundle['shelf']): VisitBundle {
   return {
     now: startsAt, today: DateTime.fromMillis(startsAt, { zone: ZONE }).toISODate() ?? '', visit: { id, startsAt, minutes: 60, madeUp: true, evening: false, aims: c.aims, school: c.school, status: 'closing', version: 1, recordText: '', nextVisitAt: null },
-    client: { id: demoId(c.key), name: c.name, born: c.born, age: Math.floor((startsAt - Date.parse(c.born)) / 31_557_600_000), work: c.work, medicines: c.medicines, notes: c.notes, faceHeightMm: REFERENCE_FACE.height * 10, faceWidthMm: REFERENCE_FACE.width * 10 },
-    staff: { id: demoId('ilse'), name: STAFF[0].name, role: 'owner', licences: [...STAFF[0].licences] }, room: { id: demoId('room-lake'), name: ROOMS.lake }, practice: { ...HOUSE, timeZone: ZONE }, may: { write: true, seal: true, countersign: false, export: true },
-    answers, answered: true, previousAnswers: null, fromClient: null, consent: { method: 'pen', name: null, at: startsAt, guardian: false }, readings: { madeUp: zones, bare: null }, previousReading: null, meters: { today: [], before: [] }, plans: [{ version: 1, steps, reason: '', countersignedBy: null }],
+    client: { id: demoId(c.key), name: c.name, born: c.born, age: Math.floor((startsAt - Date.parse(c.born)) / 31_557_600_000), work: c.work, medicines: c.medicines, notes: c.notes, preferences: c.likes ?? {}, faceHeightMm: REFERENCE_FACE.height * 10, faceWidthMm: REFERENCE_FACE.width * 10 },
+    staff: { id: demoId('ilse'), name: STAFF[0].name, role: 'owner', licences: [...STAFF[0].licences], scope: [] }, room: { id: demoId('room-lake'), name: ROOMS.lake }, practice: { ...HOUSE, timeZone: ZONE }, may: { write: true, seal: true, countersign: false, export: true },
+    answers, answered: true, previousAnswers: null, fromClient: null, consent: { method: 'pen', name: null, at: startsAt, guardian: false }, signatures: [], withdrawals: [], whole: c.whole ?? {}, halves: [], houseRules: [], lifts: [], patchTests: [], usedProducts: [], readings: { madeUp: zones, bare: null }, previousReading: null, baseline: null, meters: { today: [], before: [] }, plans: [{ version: 1, steps, reason: '', countersignedBy: null }],
     past: [], poured: [], shelf, devices: ['steamer', 'tipMachine', 'highFrequencyWand', 'towelCabinet'], events, seal: null, record: [], amendments: [], followUp: null,
   }
 }
@@ -158,7 +158,7 @@ async function prepare(db: Db, c: DemoClient, id: string, day: string, minutes: 
   const zones = readingsOf(c)
   await db.insert(t.consultations).values({ id: demoId(`${id}-ask`), visitId: id, clientId: demoId(c.key), answers, medicines: c.medicines, by })
   await db.insert(t.consents).values({ id: demoId(`${id}-consent`), visitId: id, clientId: demoId(c.key), method: 'typed', name: c.name, guardian: false, sentence: 'I have answered to the best of my knowledge, I know what is planned today and may stop it at any time.', by })
-  await db.insert(t.readings).values({ id: demoId(`${id}-read`), visitId: id, clientId: demoId(c.key), phase: 'madeUp', zones, by })
+  await db.insert(t.readings).values({ id: demoId(`${id}-read`), visitId: id, clientId: demoId(c.key), phase: 'madeUp', zones, whole: c.whole ?? {}, by })
   const startsAt = DateTime.fromISO(day, { zone: ZONE }).set({ hour: 11 }).toMillis()
   const shelf = DEMO_PRODUCTS.map((product, i) => ({ product, lots: [{ id: `${product.id}-lot`, productId: product.id, code: '', expires: addDays(day, product.id === 'eye-two' ? -6 : 60 + i), recalled: product.id === 'clay-tide', remainingMillilitres: 50 }] }))
   const staff = STAFF.find((s) => s.key === who) ?? STAFF[0]

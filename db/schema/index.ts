@@ -1,2 +1,3 @@
 export * from './people'
 export * from './visits'
+export * from './care'

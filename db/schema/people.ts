@@ -1,6 +1,7 @@
 import { sql } from 'drizzle-orm'
 import { boolean, check, date, index, integer, jsonb, pgTable, text, timestamp, uniqueIndex, uuid } from 'drizzle-orm/pg-core'
 import type { LicenceId } from '#core/catalogue/kinds'
+import type { Preferences } from '#core/catalogue/preferences'
 
 const at = (name: string) => timestamp(name, { withTimezone: true, mode: 'date' })
 
@@ -14,6 +15,8 @@ export const practice = pgTable('practice', {
   timeZone: text('time_zone').notNull(),
   school: text('school').notNull(),
   cleaningMinutes: integer('cleaning_minutes').notNull().default(10),
+  /** What may be done in this place at all, whoever does it. */
+  allows: jsonb('allows').$type<LicenceId[]>().notNull().default(['basic', 'machine', 'current', 'needling025', 'needling05']),
   retentionYears: integer('retention_years').notNull().default(5),
 }, (t) => [check('practice_one_row', sql`${t.id} = 1`), check('practice_cleaning', sql`${t.cleaningMinutes} between 0 and 60`), check('practice_retention', sql`${t.retentionYears} between 1 and 30`)])
 
@@ -23,6 +26,8 @@ export const staff = pgTable('staff', {
   email: text('email').notNull(),
   role: text('role', { enum: ['owner', 'therapist', 'trainee'] }).notNull(),
   licences: jsonb('licences').$type<LicenceId[]>().notNull(),
+  /** Last day of each licence that has one. */
+  licenceUntil: jsonb('licence_until').$type<Partial<Record<LicenceId, string>>>().notNull().default({}),
   passwordHash: text('password_hash').notNull(),
   pinHash: text('pin_hash'),
   /** Raised to end every session of this person at once. */
@@ -48,6 +53,7 @@ export const clients = pgTable('clients', {
   /** Medicines and remarks, in the client's words. */
   medicines: text('medicines').notNull().default(''),
   notes: text('notes').notNull().default(''),
+  preferences: jsonb('preferences').$type<Preferences>().notNull().default({}),
   faceHeightMm: integer('face_height_mm').notNull().default(190),
   faceWidthMm: integer('face_width_mm').notNull().default(140),
   createdBy: uuid('created_by').notNull().references(() => staff.id),

@@ -1,9 +1,11 @@
 import { sql } from 'drizzle-orm'
 import { bigint, boolean, check, date, doublePrecision, index, integer, jsonb, pgTable, primaryKey, text, timestamp, unique, uuid } from 'drizzle-orm/pg-core'
+import type { ConsentId } from '#core/catalogue/consents'
 import type { ConcernId, DeviceKind } from '#core/catalogue/kinds'
 import type { Dispenser, Product } from '#core/catalogue/products'
 import type { PlanStep } from '#core/catalogue/step'
 import type { Answers } from '#core/screening/answers'
+import type { WholeReading } from '#core/skin/notes'
 import type { Readings } from '#core/skin/readings'
 import type { EventBody } from '#core/treatment/events'
 import type { Json } from '#core/record/canonical'
@@ -61,6 +63,8 @@ export const consents = pgTable('consents', {
   /** Pen strokes as an SVG path, or nothing when typed. */
   strokes: text('strokes'),
   sentence: text('sentence').notNull(),
+  /** What it was given for. */
+  kinds: jsonb('kinds').$type<ConsentId[]>().notNull().default(['care', 'exfoliation', 'machine', 'current', 'needling']),
   by: uuid('by').notNull().references(() => staff.id),
   at: at('at').notNull().defaultNow(),
 }, (t) => [check('consents_method', sql`${t.method} in ('pen','typed')`)])
@@ -84,6 +88,7 @@ export const readings = pgTable('readings', {
   clientId: uuid('client_id').notNull().references(() => clients.id),
   phase: text('phase', { enum: ['madeUp', 'bare'] }).notNull(),
   zones: jsonb('zones').$type<Readings | null>(),
+  whole: jsonb('whole').$type<WholeReading | null>(),
   by: uuid('by').notNull().references(() => staff.id),
   at: at('at').notNull().defaultNow(),
 }, (t) => [index('readings_client').on(t.clientId, t.at), check('readings_phase', sql`${t.phase} in ('madeUp','bare')`)])

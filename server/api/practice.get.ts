@@ -1,17 +1,21 @@
 import { desc, eq } from 'drizzle-orm'
-import { audit, clients, staff } from '#db/schema'
-import { forbidden } from '../http/problem'
+import { audit, clients, houseRules, staff } from '#db/schema'
+import { ownerOnly } from '../http/owner'
 import { route } from '../http/route'
 import { thePractice } from '../services/practice'
 import { database } from '../services/database'
+import { dayIn } from '../services/dates'
+import { scopeIn } from '../services/policy'
 import { verifyChain } from '../services/records'
 
 export default route({}, async ({ me }) => {
-  if (me.role !== 'owner') throw forbidden('The practice page is the owner\'s.')
+  ownerOnly(me)
   const db = database()
-  const [house, people, chain, lines] = await Promise.all([
-    thePractice(), db.select({ id: staff.id, name: staff.name, email: staff.email, role: staff.role, licences: staff.licences, active: staff.active }).from(staff), verifyChain(),
+  const [house, people, chain, lines, rules] = await Promise.all([
+    thePractice(), db.select({ id: staff.id, name: staff.name, email: staff.email, role: staff.role, licences: staff.licences, licenceUntil: staff.licenceUntil, active: staff.active }).from(staff).orderBy(staff.name), verifyChain(),
     db.select({ id: audit.id, at: audit.at, action: audit.action, allowed: audit.allowed, staff: staff.name, client: clients.name }).from(audit).leftJoin(staff, eq(staff.id, audit.staffId)).leftJoin(clients, eq(clients.id, audit.clientId)).orderBy(desc(audit.id)).limit(60),
+    db.select({ r: houseRules, by: staff.name }).from(houseRules).innerJoin(staff, eq(staff.id, houseRules.by)).orderBy(desc(houseRules.at)).limit(50),
   ])
-  return { house, people, chain, audit: lines.map((l) => ({ ...l, at: l.at.getTime() })) }
+  const today = dayIn(house.timeZone, Date.now())
+  return { house, people: people.map((p) => ({ ...p, scope: scopeIn(p, house.allows, today) })), chain, rules: rules.map(({ r, by }) => ({ id: r.id, rule: r.rule, change: r.change, reason: r.reason, by, at: r.at.getTime(), ended: r.endedAt?.getTime() ?? null })), audit: lines.map((l) => ({ ...l, at: l.at.getTime() })) }
 })

@@ -1,7 +1,6 @@
-import { and, asc, desc, eq, inArray, lt, ne } from 'drizzle-orm'
+import { and, asc, desc, eq, inArray, isNotNull, lt, ne } from 'drizzle-orm'
 import type { VisitBundle } from '#contracts/bundle'
 import type { SealedWork } from '#core/record/work'
-import { LICENCE_IDS } from '#core/catalogue/kinds'
 import { SCHOOL_IDS, type SchoolId } from '#core/catalogue/schools'
 import { REGION_IDS } from '#core/face/zones'
 import type { Poured } from '#core/load/ledger'
@@ -10,11 +9,13 @@ import type { TreatmentEvent } from '#core/treatment/events'
 import { amendments, clients, consents, consultations, followUps, homeUse, plans, readings, rooms, sealItems, seals, staff, visitEvents, visits, devices } from '#db/schema'
 import { notFound } from '../http/problem'
 import { visitRights, type Visit } from './access'
+import { careOf } from './care'
 import { database } from './database'
 import { ageOn, dayIn } from './dates'
 import type { Staff } from './session'
 import { fromClient } from './clientLink'
 import { metersOf } from './meters'
+import { scopeIn } from './policy'
 import { thePractice } from './practice'
 import { readShelf } from './shelf'
 
@@ -45,20 +46,23 @@ export async function readBundle(me: Staff, visit: Visit): Promise<VisitBundle> 
   const db = database()
   const house = await thePractice()
   const today = dayIn(house.timeZone, visit.startsAt)
-  const [[client], [holder], [room], consultRows, [consent], readingRows, planRows, deviceRows, [seal], amendRows, [followUp], shelf, events, { past, poured }, rights, meters, filledIn] = await Promise.all([
+  const [[client], [holder], [room], consultRows, consentRows, readingRows, [first], planRows, deviceRows, [seal], amendRows, [followUp], shelf, events, { past, poured }, rights, meters, filledIn, care] = await Promise.all([
     db.select().from(clients).where(eq(clients.id, visit.clientId)), db.select().from(staff).where(eq(staff.id, visit.staffId)), db.select().from(rooms).where(eq(rooms.id, visit.roomId)),
     db.select().from(consultations).where(eq(consultations.clientId, visit.clientId)).orderBy(desc(consultations.at)).limit(40),
-    db.select().from(consents).where(eq(consents.visitId, visit.id)).orderBy(desc(consents.at)).limit(1),
+    db.select().from(consents).where(eq(consents.clientId, visit.clientId)).orderBy(desc(consents.at)).limit(60),
     db.select().from(readings).where(eq(readings.clientId, visit.clientId)).orderBy(desc(readings.at)).limit(40),
+    db.select().from(readings).where(and(eq(readings.clientId, visit.clientId), isNotNull(readings.zones))).orderBy(asc(readings.at)).limit(1),
     db.select().from(plans).where(eq(plans.visitId, visit.id)).orderBy(asc(plans.version)),
     db.select().from(devices), db.select({ s: seals, by: staff.name }).from(seals).innerJoin(staff, eq(staff.id, seals.by)).where(eq(seals.visitId, visit.id)),
     db.select({ a: amendments, by: staff.name }).from(amendments).innerJoin(staff, eq(staff.id, amendments.by)).where(eq(amendments.visitId, visit.id)).orderBy(asc(amendments.at)),
-    db.select().from(followUps).where(eq(followUps.visitId, visit.id)), readShelf(), eventsOf(visit.id), pastOf(visit.clientId, visit.startsAt, house.timeZone), visitRights(me, visit), metersOf(visit), fromClient(visit),
+    db.select().from(followUps).where(eq(followUps.visitId, visit.id)), readShelf(), eventsOf(visit.id), pastOf(visit.clientId, visit.startsAt, house.timeZone), visitRights(me, visit), metersOf(visit), fromClient(visit), careOf(visit),
   ])
   if (!client || !holder || !room) throw notFound()
   const record = seal ? await db.select().from(sealItems).where(eq(sealItems.visitId, visit.id)).orderBy(asc(sealItems.place)) : []
   const signers = planRows.flatMap((p) => p.countersignedBy ?? [])
   const names = signers.length > 0 ? await db.select({ id: staff.id, name: staff.name }).from(staff).where(inArray(staff.id, signers)) : []
+  const consent = consentRows.find((c) => c.visitId === visit.id)
+  const scope = scopeIn(holder, house.allows, today)
   const here = consultRows.find((c) => c.visitId === visit.id && c.answers)
   const before = consultRows.find((c) => c.visitId !== visit.id && c.answers)
   const mine = readingRows.filter((r) => r.visitId === visit.id)
@@ -66,15 +70,18 @@ export async function readBundle(me: Staff, visit: Visit): Promise<VisitBundle> 
   return {
     now: Date.now(), today,
     visit: { id: visit.id, startsAt: visit.startsAt.getTime(), minutes: visit.minutes, madeUp: visit.madeUp, evening: visit.evening, aims: visit.aims, school: asSchool(visit.school), status: visit.status, version: visit.version, recordText: visit.recordText, nextVisitAt: visit.nextVisitAt?.getTime() ?? null },
-    client: { id: client.id, name: client.name, born: client.born, age: ageOn(client.born, today), work: client.work, medicines: client.medicines, notes: client.notes, faceHeightMm: client.faceHeightMm, faceWidthMm: client.faceWidthMm },
-    staff: { id: holder.id, name: holder.name, role: holder.role, licences: LICENCE_IDS.filter((l) => holder.licences.includes(l)) },
+    client: { id: client.id, name: client.name, born: client.born, age: ageOn(client.born, today), work: client.work, medicines: client.medicines, notes: client.notes, preferences: client.preferences, faceHeightMm: client.faceHeightMm, faceWidthMm: client.faceWidthMm },
+    staff: { id: holder.id, name: holder.name, role: holder.role, licences: scope.filter((l) => l.counts).map((l) => l.licence), scope },
     room, practice: { name: house.name, address: house.address, phone: house.phone, emergency: house.emergency, timeZone: house.timeZone },
     may: { write: rights.write, seal: rights.seal, countersign: rights.countersign, export: rights.export },
     answers: here?.answers ?? {}, answered: here !== undefined, previousAnswers: before?.answers ?? null,
     fromClient: filledIn,
     consent: consent ? { method: consent.method, name: consent.name, at: consent.at.getTime(), guardian: consent.guardian } : null,
+    signatures: consentRows.map((c) => ({ kinds: c.kinds, day: dayIn(house.timeZone, c.at), guardian: c.guardian, at: c.at.getTime() })),
     readings: { madeUp: mine.find((r) => r.phase === 'madeUp')?.zones ?? null, bare: mine.find((r) => r.phase === 'bare')?.zones ?? null },
-    previousReading: earlier?.zones ? { at: earlier.at.getTime(), zones: earlier.zones } : null,
+    whole: { ...mine.find((r) => r.phase === 'madeUp')?.whole, ...mine.find((r) => r.phase === 'bare')?.whole },
+    ...care,
+    previousReading: earlier?.zones ? { at: earlier.at.getTime(), zones: earlier.zones, whole: earlier.whole ?? {} } : null, baseline: first?.zones && first.id !== earlier?.id && first.visitId !== visit.id ? { at: first.at.getTime(), zones: first.zones } : null,
     meters,
     plans: planRows.map((p) => ({ version: p.version, steps: p.steps ?? [], reason: p.reason, countersignedBy: names.find((n) => n.id === p.countersignedBy)?.name ?? null })),
     past, poured, shelf, devices: [...new Set(deviceRows.filter((d) => d.ready).map((d) => d.kind))], events,

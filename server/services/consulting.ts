@@ -25,14 +25,14 @@ export async function saveConsent(me: Staff, visit: Visit, body: z.infer<typeof 
   open(visit)
   await database().insert(consents).values({
     id: body.id, visitId: visit.id, clientId: visit.clientId, method: body.method, name: body.method === 'typed' ? body.name : null, strokes: body.method === 'pen' ? body.strokes : null,
-    guardian: body.guardian, sentence: CONSENT_SENTENCE, by: me.id,
+    guardian: body.guardian, sentence: CONSENT_SENTENCE, kinds: body.kinds, by: me.id,
   }).onConflictDoNothing()
 }
 
 export async function saveReading(me: Staff, visit: Visit, body: z.infer<typeof readingPost>): Promise<void> {
   open(visit)
   await database().transaction(async (tx) => {
-    await tx.insert(readings).values({ id: body.id, visitId: visit.id, clientId: visit.clientId, phase: body.phase, zones: body.zones as never, by: me.id }).onConflictDoNothing()
+    await tx.insert(readings).values({ id: body.id, visitId: visit.id, clientId: visit.clientId, phase: body.phase, zones: body.zones as never, whole: body.whole as never, by: me.id }).onConflictDoNothing()
     await tx.update(plans).set({ countersignedBy: null }).where(draftOf(visit))
   })
 }

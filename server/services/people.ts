@@ -1,5 +1,6 @@
 import { and, asc, desc, eq, gt, ilike, isNull, sql } from 'drizzle-orm'
 import type { ClientFields } from '#contracts/people'
+import { pouredAtHome } from '#core/load/home'
 import { clients, consultations, imports, rooms, staff, visits } from '#db/schema'
 import { conflict } from '../http/problem'
 import { inCare, type Client } from './access'
@@ -50,7 +51,7 @@ export async function readFile(client: Client) {
     answers: answers?.answers ?? null,
     visits: history.map((v) => ({ id: v.id, startsAt: v.startsAt.getTime(), minutes: v.minutes, status: v.status, staff: v.staff, work: labelOf(v.work) })),
     next: next[0] ? { ...next[0], startsAt: next[0].startsAt.getTime() } : null,
-    poured, imports: foreign.map((f) => ({ id: f.id, head: f.head, holds: f.holds, ours: f.ours, at: f.at.getTime(), house: houseOf(f.document), startsAt: startOf(f.document) })),
+    poured: [...poured, ...pouredAtHome(answers?.answers ?? {}, today)].sort((a, b) => a.at - b.at), imports: foreign.map((f) => ({ id: f.id, head: f.head, holds: f.holds, ours: f.ours, at: f.at.getTime(), house: houseOf(f.document), startsAt: startOf(f.document) })),
   }
 }
 

@@ -1,8 +1,8 @@
 import { and, eq, max } from 'drizzle-orm'
 import { toPlanInput } from '#contracts/bundle'
+import { openPoints } from '#contracts/ready'
 import { checkPlan, type PlanFinding } from '#core/planning/check'
 import type { PlanStep } from '#core/catalogue/step'
-import { readyToTreat } from '#core/planning/ready'
 import { canonical, type Json } from '#core/record/canonical'
 import { plans, visits } from '#db/schema'
 import { conflict, refused } from '../http/problem'
@@ -32,8 +32,7 @@ export async function countersign(me: Staff, visit: Visit): Promise<void> {
 export async function startTreatment(me: Staff, visit: Visit): Promise<void> {
   if (visit.status !== 'booked') return
   const bundle = await readBundle(me, visit)
-  const open = readyToTreat({ input: toPlanInput(bundle), steps: bundle.plans.find((p) => p.version === 0)?.steps ?? [], consent: bundle.consent !== null, guardianSigned: bundle.consent?.guardian === true,
-    trainee: bundle.staff.role === 'trainee', countersigned: bundle.plans.find((p) => p.version === 0)?.countersignedBy !== null && bundle.plans.some((p) => p.version === 0), age: bundle.client.age })
+  const open = openPoints(bundle)
   if (open.length > 0) throw refused(`Not started: ${open.map((o) => o.text).join(' ')}`, open.map((o) => ({ field: o.stop, given: 'open', allowed: o.text })))
   await database().transaction(async (tx) => {
     const [draft] = await tx.select().from(plans).where(and(eq(plans.visitId, visit.id), eq(plans.version, 0)))

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { WORK_ELSEWHERE_NAMES } from '#core/catalogue/elsewhere'
 import { FINDINGS, FINDING_ORDER, type FindingId } from '#core/catalogue/findings'
 import { REGION_NAMES } from '#core/face/regions'
 import { ZONES } from '#core/face/zones'
@@ -28,7 +29,7 @@ const form = computed(() => b.value?.fromClient ?? null)
 const same = (f: FindingId) => JSON.stringify(props.answers[f]) === JSON.stringify(form.value?.answers[f])
 const lines = computed(() => FINDING_ORDER.flatMap((f) => { const a = form.value?.answers[f]; return a && a.say !== 'no' ? [{ f, a }] : [] }))
 const nos = computed(() => FINDING_ORDER.filter((f) => form.value?.answers[f]?.say === 'no' && !props.answers[f]))
-const detail = (a: Answer) => [a.say, a.date, [...new Set((a.zones ?? []).flatMap((z) => ZONES[z].regions))].map((r) => REGION_NAMES[r]).join(', '), (a.substances ?? []).join(', ')].filter(Boolean).join(' · ')
+const detail = (a: Answer) => [a.say, a.date, [...new Set((a.zones ?? []).flatMap((z) => ZONES[z].regions))].map((r) => REGION_NAMES[r]).join(', '), (a.substances ?? []).join(', '), (a.work ?? []).map((w) => WORK_ELSEWHERE_NAMES[w]).join(', '), a.perWeek ? `${a.perWeek} evenings a week` : ''].filter(Boolean).join(' · ')
 </script>
 
 <template>

@@ -1,19 +1,17 @@
 <script setup lang="ts">
-import { FAMILY_NAMES } from '#core/catalogue/kinds'
-import { FINDINGS } from '#core/catalogue/findings'
-import { nameRegions } from '#core/face/regions'
-import { REGION_IDS } from '#core/face/zones'
-import type { Answers } from '#core/screening/answers'
 import type { Bar, Verdict } from '#core/screening/verdict'
+import { dayAndClock } from '~/composables/dates'
+import { useVisit } from '~/stores/visit'
 
-const props = defineProps<{ verdict: Verdict, answers: Answers }>()
+/** What may not be done today, grouped by how it stops; earlier work that still rests joins in, and what was set aside keeps its mark. */
+const props = defineProps<{ verdict: Verdict, rests: readonly Bar[], disabled: boolean }>()
+const visit = useVisit()
 const GROUPS = [['prevents', 'Not today'], ['local', 'Not there'], ['later', 'Later'], ['restricts', 'Only so']] as const
-const known = computed(() => props.verdict.bars.filter((b) => b.ask === undefined))
+const known = computed(() => [...props.verdict.bars.filter((b) => b.ask === undefined), ...props.rests])
 const asking = computed(() => props.verdict.bars.filter((b) => b.ask === 'unsure'))
 const stopped = computed(() => props.verdict.prevented.filter((b) => b.ask === undefined))
 const waits = computed(() => props.verdict.prevented.filter((b) => b.ask === 'unsure'))
-const where = (b: Bar) => (b.regions.length === REGION_IDS.length ? '' : ` · ${nameRegions(b.regions)}`)
-const LIFTS = { date: 'lifts by itself', therapist: 'therapist lifts it', doctor: 'a doctor\'s word lifts it', nobody: 'stands' } as const
+const lifts = computed(() => visit.bundle?.lifts ?? [])
 </script>
 
 <template>
@@ -24,12 +22,11 @@ const LIFTS = { date: 'lifts by itself', therapist: 'therapist lifts it', doctor
     <template v-for="[kind, title] in GROUPS" :key="kind">
       <div v-if="known.some((b) => b.does === kind)">
         <h3>{{ title }}</h3>
-        <ul class="plainlist"><li v-for="b in known.filter((x) => x.does === kind)" :key="b.rule" class="bar">
-          <details><summary><b>{{ b.finding ? FINDINGS[b.finding].short : '' }}</b>{{ where(b) }}<br>{{ b.sentence }}<template v-if="b.until"> <b class="figures">Until {{ b.until }}.</b></template></summary><p class="soft">{{ b.reason }}. Stops: {{ b.families.map((f) => FAMILY_NAMES[f]).join(', ') || 'see sentence' }}. {{ LIFTS[b.lifts] }}. Source: {{ b.source }}.</p></details>
-        </li></ul>
+        <ul class="plainlist"><VerdictLine v-for="b in known.filter((x) => x.does === kind)" :key="b.rule + (b.until ?? '')" :bar="b" :disabled="disabled" /></ul>
       </div>
     </template>
     <div v-if="asking.length"><h3>Ask before</h3><ul class="plainlist"><li v-for="b in asking" :key="b.rule" class="bar">{{ b.sentence }}</li></ul></div>
+    <div v-if="lifts.length"><h3>Set aside for today</h3><ul class="plainlist"><li v-for="l in lifts" :key="l.rule" class="bar aside"><b>{{ l.rule }}</b>: {{ l.reason }}<template v-if="l.word"> · {{ l.word }}</template><br><span class="soft">{{ l.by }}, {{ dayAndClock(l.at, visit.bundle?.practice.timeZone ?? 'UTC') }}; stays on the record</span></li></ul></div>
     <p v-if="verdict.open.length" class="tag watch">{{ verdict.open.length }} {{ verdict.open.length === 1 ? 'question' : 'questions' }} open: until answered, each counts as ask before</p>
     <p v-else-if="!known.length && !stopped.length && !asking.length && !waits.length" class="tag good">Nothing stands against the usual work</p>
     <p v-if="verdict.limit.rimPercent < 100" class="soft">The rim is lowered to {{ verdict.limit.rimPercent }} %.</p>
@@ -39,5 +36,5 @@ const LIFTS = { date: 'lifts by itself', therapist: 'therapist lifts it', doctor
 
 <style scoped>
 .prevented { background: #F7E1E5; border-left: 5px solid var(--berry); border-radius: 8px; padding: 10px 12px; } .prevented p { margin: 4px 0 0; }
-.bar { border-left: 4px solid var(--clay); padding: 4px 0 4px 10px; margin: 6px 0; } summary { cursor: pointer; } .fine { font-size: 0.8125rem; } p { margin: 0; }
+.bar { border-left: 4px solid var(--clay); padding: 4px 0 4px 10px; margin: 6px 0; } .aside { border-left-color: var(--basin); } .fine { font-size: 0.8125rem; } p { margin: 0; }
 </style>

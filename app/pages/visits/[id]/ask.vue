@@ -2,7 +2,7 @@
 import { CONCERN_IDS, CONCERN_NAMES, type ConcernId } from '#core/catalogue/kinds'
 import { FINDINGS, FINDING_ORDER, TOPIC_IDS, TOPIC_NAMES, type FindingId, type TopicId } from '#core/catalogue/findings'
 import type { Answer, Answers } from '#core/screening/answers'
-import { screen } from '#core/screening/verdict'
+import { restsOf, screenHere } from '#contracts/bundle'
 import { sayProblem } from '~/composables/useApi'
 import { useDraft } from '~/composables/useDraft'
 import { useVisit } from '~/stores/visit'
@@ -14,9 +14,25 @@ const medicines = ref(visit.bundle?.client.medicines ?? '')
 const saving = ref<'idle' | 'saving' | 'kept'>('idle')
 const trouble = ref('')
 const may = computed(() => b.value?.may.write === true && b.value.visit.status === 'booked')
-const verdict = computed(() => screen(answers.value, b.value?.today ?? '2000-01-01'))
+const verdict = computed(() => (b.value ? screenHere(b.value, answers.value) : null))
+const rests = computed(() => (b.value ? restsOf(b.value) : []))
 const changed = ref(false)
-const topicOpen = ref<Record<TopicId, boolean>>({ today: true, health: true, skin: true, lately: true })
+/** A topic folds by itself once all of it is answered; what was not a no stays in sight. */
+const opened = ref<Partial<Record<TopicId, boolean>>>({})
+const isOpen = (t: TopicId) => opened.value[t] ?? (left(t) > 0 || touched.value === t)
+const touched = ref<TopicId | null>(null)
+const shown = (t: TopicId) => of(t).filter((f) => isOpen(t) || answers.value[f]?.say !== 'no')
+const looked = ref<FindingId | null>(null)
+const QUESTIONS = FINDING_ORDER.map((f) => ({ value: f, title: `${FINDINGS[f].short}: ${FINDINGS[f].question}` }))
+async function find(f: FindingId | null) {
+  if (!f) return
+  opened.value = { ...opened.value, [FINDINGS[f].topic]: true }
+  await nextTick()
+  const row = document.getElementById(`q-${f}`)
+  row?.scrollIntoView({ block: 'center' })
+  row?.parentElement?.querySelector('input')?.focus()
+  looked.value = null
+}
 
 const draft = useDraft({
   key: () => `ask-${b.value?.visit.id ?? ''}`, value: () => ({ answers: answers.value, medicines: medicines.value }),
@@ -25,11 +41,11 @@ const draft = useDraft({
 onMounted(draft.start)
 const of = (topic: TopicId) => FINDING_ORDER.filter((f) => FINDINGS[f].topic === topic)
 const left = (topic: TopicId) => of(topic).filter((f) => !answers.value[f]).length
-const set = (id: FindingId, answer: Answer) => { answers.value = { ...answers.value, [id]: answer } }
+const set = (id: FindingId, answer: Answer) => { touched.value = FINDINGS[id].topic; answers.value = { ...answers.value, [id]: answer } }
 const was = (f: FindingId) => b.value?.previousAnswers?.[f]
 /** What was a yes or unsure last time is asked by itself, never swept into a no. */
 const sweepable = (topic: TopicId) => of(topic).filter((f) => !answers.value[f] && (was(f)?.say ?? 'no') === 'no')
-function noToRest(topic: TopicId) { answers.value = { ...answers.value, ...Object.fromEntries(sweepable(topic).map((f) => [f, { say: 'no' }])) } }
+function noToRest(topic: TopicId) { touched.value = null; answers.value = { ...answers.value, ...Object.fromEntries(sweepable(topic).map((f) => [f, { say: 'no' }])) } }
 /** Health and skin are taken over and can be changed; today and lately are asked anew. */
 const carry = () => { answers.value = { ...Object.fromEntries([...of('health'), ...of('skin')].flatMap((f) => { const a = was(f); return a ? [[f, a]] : [] })), ...answers.value } }
 const aims = computed(() => b.value?.visit.aims ?? [])
@@ -61,14 +77,17 @@ async function onward() { if (changed.value || !b.value?.answered) await save();
         <div class="row aims"><button v-for="c in CONCERN_IDS" :key="c" type="button" class="chip" :class="{ on: aims.includes(c) }" :aria-pressed="aims.includes(c)" :disabled="!may" @click="aim(c)"><b v-if="aims.includes(c)" class="figures">{{ aims.indexOf(c) + 1 }}</b>{{ CONCERN_NAMES[c] }}</button></div>
         <div class="row mt-2"><VSwitch :model-value="b.visit.madeUp" label="Made-up now" color="primary" hide-details density="compact" :disabled="!may" @update:model-value="(v) => attempt(() => visit.change({ madeUp: v === true }))" /><VSwitch :model-value="b.visit.evening" label="Goes home in the dark" color="primary" hide-details density="compact" :disabled="!may" @update:model-value="(v) => attempt(() => visit.change({ evening: v === true }))" /></div>
       </section>
+      <VAutocomplete :model-value="looked" :items="QUESTIONS" label="Find a question" placeholder="asthma, filler, retinoid …" density="comfortable" hide-details auto-select-first @update:model-value="find" />
       <section v-for="t in TOPIC_IDS" :key="t" class="panel">
-        <div class="between"><h2><button type="button" class="fold" :aria-expanded="topicOpen[t]" @click="topicOpen[t] = !topicOpen[t]">{{ TOPIC_NAMES[t] }} <span class="soft count">{{ left(t) ? `${left(t)} open` : 'all answered' }}</span></button></h2><VBtn v-if="sweepable(t).length && may" variant="outlined" size="small" height="36" @click="noToRest(t)">No to the rest</VBtn></div>
-        <ul v-if="topicOpen[t]" class="plainlist"><QuestionRow v-for="f in of(t)" :key="f" :finding="FINDINGS[f]" :answer="answers[f]" :before="b.previousAnswers?.[f]" :disabled="!may" :today="b.today" @answer="(a: Answer) => set(f, a)" /></ul>
+        <div class="between"><h2><button type="button" class="fold" :aria-expanded="isOpen(t)" @click="opened = { ...opened, [t]: !isOpen(t) }">{{ TOPIC_NAMES[t] }} <span class="soft count">{{ left(t) ? `${left(t)} open` : 'all answered' }}</span></button></h2><VBtn v-if="sweepable(t).length && may" variant="outlined" size="small" height="36" @click="noToRest(t)">No to the rest</VBtn></div>
+        <ul v-if="shown(t).length" class="plainlist"><QuestionRow v-for="f in shown(t)" :key="f" :finding="FINDINGS[f]" :answer="answers[f]" :before="b.previousAnswers?.[f]" :disabled="!may" :today="b.today" @answer="(a: Answer) => set(f, a)" /></ul>
       </section>
       <section class="panel"><h2>Medicines</h2><VTextarea v-model="medicines" label="Medicines, in the client's words" :disabled="!may" :maxlength="2000" /><p class="soft">A medicine no row knows is written down and asked about; it never counts as a no.</p></section>
+      <PreferencesPanel />
+      <PatchPanel />
       <ConsentPanel />
     </div>
-    <aside class="verdict" aria-live="polite" aria-label="Verdict"><VerdictPanel :verdict="verdict" :answers="answers" /></aside>
+    <aside class="verdict" aria-live="polite" aria-label="Verdict"><VerdictPanel v-if="verdict" :verdict="verdict" :rests="rests" :disabled="!may" /></aside>
   </div>
 </template>
 

@@ -1,0 +1,26 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { allNo, TODAY } from '../testing/fixtures'
+import { addDays } from '../screening/days'
+import { pouredAtHome } from './home'
+import { halfLifeHours, remainingAt } from './ledger'
+
+const noon = Date.parse(`${TODAY}T12:00:00Z`)
+const left = (perWeek?: number, ago = 1) => remainingAt(pouredAtHome(allNo({ retinoid: { say: 'yes', date: addDays(TODAY, -ago), ...(perWeek === undefined ? {} : { perWeek }) } }), TODAY), noon, halfLifeHours(30, false))
+
+describe('what is used at home', () => {
+  it('pours into the basins of the face, at the rhythm that was named', () => {
+    expect(pouredAtHome(allNo(), TODAY)).toEqual([])
+    expect(pouredAtHome(allNo({ homeAcid: { say: 'yes', date: addDays(TODAY, -2), perWeek: 7 } }), TODAY)).toHaveLength(28)
+    expect(pouredAtHome(allNo({ homeAcid: { say: 'unsure' } }), TODAY)).toHaveLength(1)
+    expect(left().forehead).toBeGreaterThan(0)
+    expect(left().decollete).toBe(0)
+  })
+  it('never leaves less for more evenings a week, nor for a nearer one', () => {
+    fc.assert(fc.property(fc.integer({ min: 1, max: 14 }), fc.integer({ min: 1, max: 14 }), fc.integer({ min: 1, max: 6 }), (a, b, ago) => {
+      const [few, many] = [Math.min(a, b), Math.max(a, b)]
+      expect(left(many, ago).nose).toBeGreaterThanOrEqual(left(few, ago).nose)
+      expect(left(few, ago).nose).toBeGreaterThanOrEqual(left(few, ago + 1).nose)
+    }))
+  })
+})

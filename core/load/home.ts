@@ -1,0 +1,26 @@
+import { HOME_POURINGS } from '../catalogue/home'
+import type { Answers } from '../screening/answers'
+import { addDays, isDay } from '../screening/days'
+import type { Poured } from './ledger'
+
+/** Weeks back that a habit at home is reckoned with; the basin has drained of what lies further back. */
+const WEEKS_BACK = 4
+const EVENING = 'T20:00:00Z'
+
+/**
+ * What the client says they used at home, as pourings: the last evening they name, and those before it at the rhythm they name.
+ * An answer without a day is taken as last night (`today` less one). Unsure counts as one evening: the cautious side.
+ * @param today ISO day
+ */
+export function pouredAtHome(answers: Answers, today: string): Poured[] {
+  const out: Poured[] = []
+  for (const row of HOME_POURINGS) {
+    const answer = answers[row.finding]
+    if (!answer || answer.say === 'no') continue
+    const last = answer.date !== undefined && isDay(answer.date) && answer.date <= today ? answer.date : addDays(today, -1)
+    const gap = answer.perWeek !== undefined && answer.perWeek > 0 ? 7 / answer.perWeek : undefined
+    const nights = gap === undefined ? 1 : Math.floor((WEEKS_BACK * 7) / gap)
+    for (let n = 0; n < nights; n++) out.push({ at: Date.parse(`${addDays(last, -Math.round(n * (gap ?? 0)))}${EVENING}`), label: row.label, loads: Object.fromEntries(row.regions.map((r) => [r, row.hundredths])) })
+  }
+  return out
+}

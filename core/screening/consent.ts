@@ -1,0 +1,32 @@
+import { CONSENT_IDS, CONSENTS, type ConsentId } from '../catalogue/consents'
+import type { PlanStep } from '../catalogue/step'
+import { TECHNIQUES } from '../catalogue/techniques'
+import { addDays } from './days'
+
+/** Under this age a guardian signs; the practice's local age may be higher. */
+export const GUARDIAN_AGE = 16
+export const needsGuardian = (age: number | null) => age !== null && age < GUARDIAN_AGE
+
+/** A signature as it was given: for what, when (ISO day), by a guardian or the client. */
+export interface Signature { kinds: readonly ConsentId[], day: string, guardian: boolean, at: number }
+/** A signature taken back. */
+export interface Withdrawal { kinds: readonly ConsentId[], at: number }
+export interface Standing { kind: ConsentId, until: string, at: number, guardian: boolean }
+
+/**
+ * What stands today: the latest signature of each kind that has not run out and was not taken back after it was given.
+ * @param minor only a guardian's signature counts
+ */
+export function standing(signatures: readonly Signature[], withdrawals: readonly Withdrawal[], today: string, minor: boolean): Standing[] {
+  return CONSENT_IDS.flatMap((kind) => {
+    const last = signatures.filter((s) => s.kinds.includes(kind) && (!minor || s.guardian)).sort((a, b) => b.at - a.at)[0]
+    if (!last || withdrawals.some((w) => w.kinds.includes(kind) && w.at >= last.at)) return []
+    const until = addDays(last.day, CONSENTS[kind].days)
+    return until <= today ? [] : [{ kind, until, at: last.at, guardian: last.guardian }]
+  })
+}
+
+/** The kinds a plan needs: care always, others by the families of its steps. */
+export function consentsFor(steps: readonly Pick<PlanStep, 'technique'>[]): ConsentId[] {
+  return CONSENT_IDS.filter((kind) => kind === 'care' || steps.some((s) => TECHNIQUES[s.technique].families.some((f) => CONSENTS[kind].families.includes(f))))
+}

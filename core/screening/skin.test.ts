@@ -1,0 +1,41 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { REGION_IDS } from '../face/zones'
+import { deriveProfile } from '../skin/profile'
+import type { AnyReadingId, Grade } from '../skin/readings'
+import { allNo, readAll, RESILIENT, TODAY } from '../testing/fixtures'
+import { barsFromSkin, withSkin } from './skin'
+import { screen } from './verdict'
+
+const seen = (reading: AnyReadingId, grade: Grade) => barsFromSkin(deriveProfile(readAll(RESILIENT, { cheekL: { ...RESILIENT, [reading]: grade } }), 40))
+
+describe('what was read', () => {
+  for (const [reading, from, rule, stops] of [
+    ['redness', 2, 'baseline-redness', ['friction', 'acid', 'abrasion', 'heat']], ['vessels', 2, 'read-vessels', ['friction', 'abrasion', 'vacuum', 'heat']],
+    ['spots', 3, 'read-spots', ['friction', 'abrasion', 'needling', 'massage']], ['fragility', 3, 'read-thin', ['friction', 'vacuum', 'needling']],
+  ] as const) {
+    it(`${reading} from grade ${from} bars its region and no other, and one grade less bars nothing`, () => {
+      const bar = seen(reading, from).find((b) => b.rule === rule)
+      expect(bar?.regions).toEqual(['cheekL'])
+      expect(bar?.families).toEqual(expect.arrayContaining([...stops]))
+      expect(seen(reading, (from - 1) as Grade)).toEqual([])
+    })
+  }
+  it('never bars less for a higher grade', () => {
+    const grade = fc.constantFrom<Grade>(0, 1, 2, 3, 4)
+    fc.assert(fc.property(fc.constantFrom<AnyReadingId>('redness', 'vessels', 'spots', 'fragility'), grade, grade, (r, a, b) => {
+      const count = (g: Grade) => seen(r, g).reduce((n, bar) => n + bar.families.length * bar.regions.length, 0)
+      expect(count(Math.max(a, b) as Grade)).toBeGreaterThanOrEqual(count(Math.min(a, b) as Grade))
+    }))
+  })
+  it('works a skin that marks gently, whether asked or read, and not twice', () => {
+    const dark = deriveProfile(readAll(RESILIENT), 40, { burns: 'very rarely', tans: 'deeply' })
+    expect(dark.conditions).toContain('marksEasily')
+    const read = withSkin(screen(allNo(), TODAY), dark)
+    expect(read.limit).toEqual({ steamMost: 5, passesMost: 1, rimPercent: 75 })
+    const asked = screen(allNo({ darkMarks: { say: 'yes' } }), TODAY)
+    expect(withSkin(asked, dark).limit).toEqual(asked.limit)
+    expect(withSkin(screen(allNo(), TODAY), deriveProfile(readAll(RESILIENT), 40)).limit.rimPercent).toBe(100)
+  })
+  it('bars nothing where nothing was read', () => { expect(barsFromSkin(deriveProfile({}))).toEqual([]); expect(REGION_IDS.length).toBe(12) })
+})

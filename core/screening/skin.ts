@@ -1,0 +1,34 @@
+import { COMMON_PRACTICE, EXFOLIATING, type FamilyId } from '../catalogue/kinds'
+import { REGION_IDS } from '../face/zones'
+import type { Profile } from '../skin/profile'
+import type { AnyReadingId } from '../skin/readings'
+import type { Bar, Verdict } from './verdict'
+
+/** What a grade that was read stops in its region. Common practice. */
+interface SkinRow { rule: string, reading: AnyReadingId, from: number, families: readonly FamilyId[], sentence: string, reason: string }
+const SKIN_ROWS: readonly SkinRow[] = [
+  { rule: 'baseline-redness', reading: 'redness', from: 2, families: [...EXFOLIATING, 'vacuum', 'heat'], sentence: 'Red already: no exfoliation and no heat there.', reason: 'there is no room left to see a reaction start' },
+  { rule: 'read-vessels', reading: 'vessels', from: 2, families: ['friction', 'abrasion', 'vacuum', 'heat'], sentence: 'Vessels seen: no grain, tip, vacuum or heat there.', reason: 'vessels widen and stay' },
+  { rule: 'read-spots', reading: 'spots', from: 3, families: ['friction', 'abrasion', 'needling', 'vacuum', 'massage'], sentence: 'Pustules: no grain, tip, needling, vacuum or massage over them.', reason: 'it opens and spreads them' },
+  { rule: 'read-thin', reading: 'fragility', from: 3, families: ['friction', 'abrasion', 'vacuum', 'needling', 'blade'], sentence: 'Very thin skin: nothing that rubs, pulls or cuts there.', reason: 'it tears and bruises' },
+]
+
+/** Bars from what was read today, by region. An unread grade bars nothing here: it lowers the rim instead. */
+export function barsFromSkin(profile: Profile): Bar[] {
+  return SKIN_ROWS.flatMap((row) => {
+    const regions = REGION_IDS.filter((r) => (profile.regions[r][row.reading] ?? 0) >= row.from)
+    return regions.length === 0 ? [] : [{ rule: row.rule, does: 'local' as const, families: row.families, regions, sentence: row.sentence, reason: row.reason, lifts: 'therapist' as const, source: COMMON_PRACTICE }]
+  })
+}
+
+const MARKS = { rule: 'read-marks', limit: { rimPercent: 75, passesMost: 1, steamMost: 5 }, sentence: 'Marks easily, as read: abrasion and heat at low load.' }
+
+/** The verdict with what the skin itself limits: a skin that marks easily is worked gently, whether it was asked or read. */
+export function withSkin(verdict: Verdict, profile: Profile): Verdict {
+  if (!profile.conditions.includes('marksEasily') || verdict.limitRules.some((l) => l.rule === 'marks-gentle')) return verdict
+  const { limit } = verdict
+  return {
+    ...verdict, limitRules: [...verdict.limitRules, MARKS],
+    limit: { steamMost: Math.min(limit.steamMost, MARKS.limit.steamMost), passesMost: Math.min(limit.passesMost, MARKS.limit.passesMost), rimPercent: Math.floor((limit.rimPercent * MARKS.limit.rimPercent) / 100) },
+  }
+}

@@ -1,0 +1,6 @@
+import { houseRulePost } from '#contracts/care'
+import { ownerOnly } from '../http/owner'
+import { route } from '../http/route'
+import { addHouseRule } from '../services/policy'
+
+export default route({ body: houseRulePost }, async ({ me, body }) => { ownerOnly(me); await addHouseRule(me, body); return { ok: true } })

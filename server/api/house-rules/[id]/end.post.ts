@@ -1,0 +1,6 @@
+import { nothing } from '#contracts/visit'
+import { ownerOnly } from '../../../http/owner'
+import { route } from '../../../http/route'
+import { endHouseRule } from '../../../services/policy'
+
+export default route({ body: nothing }, async ({ me, id }) => { ownerOnly(me); await endHouseRule(id); return { ok: true } })

@@ -1,0 +1,6 @@
+import { scopePut } from '#contracts/care'
+import { ownerOnly } from '../http/owner'
+import { route } from '../http/route'
+import { saveScope } from '../services/policy'
+
+export default route({ body: scopePut }, async ({ me, body }) => { ownerOnly(me); await saveScope(body); return { ok: true } })

@@ -1,0 +1,6 @@
+import { halvesPost } from '#contracts/care'
+import { route } from '../../../http/route'
+import { visitFor } from '../../../services/access'
+import { saveHalves } from '../../../services/care'
+
+export default route({ body: halvesPost }, async ({ me, id, body }) => { await saveHalves(me, await visitFor(me, id, 'write'), body); return { ok: true } })

@@ -1,0 +1,6 @@
+import { patchReadPost } from '#contracts/care'
+import { route } from '../../../http/route'
+import { visitFor } from '../../../services/access'
+import { readPatch } from '../../../services/care'
+
+export default route({ body: patchReadPost }, async ({ me, id, body }) => { await readPatch(me, await visitFor(me, id, 'write'), body); return { ok: true } })

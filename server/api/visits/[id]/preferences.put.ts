@@ -1,0 +1,6 @@
+import { preferencesPut } from '#contracts/care'
+import { route } from '../../../http/route'
+import { visitFor } from '../../../services/access'
+import { savePreferences } from '../../../services/care'
+
+export default route({ body: preferencesPut }, async ({ me, id, body }) => { await savePreferences(await visitFor(me, id, 'write'), body); return { ok: true } })
