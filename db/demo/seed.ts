@@ -69,7 +69,7 @@ async function seedHouse(db: Db): Promise<void> {
   await db.insert(t.rooms).values(Object.entries(ROOMS).map(([k, name]) => ({ id: demoId(`room-${k}`), name })))
   await db.insert(t.devices).values([['steamer', 'Steamer'], ['towelCabinet', 'Towel cabinet'], ['tipMachine', 'Tip and vacuum machine'], ['highFrequencyWand', 'High-frequency wand']].map(([kind, name]) => ({ id: demoId(`device-${kind ?? ''}`), kind: kind as 'steamer', name: name ?? '' })))
   const by = demoId('ilse')
-  await db.insert(t.clients).values([...DEEP.map((c) => ({ id: demoId(c.key), name: c.name, born: c.born, work: c.work, medicines: c.medicines, notes: c.notes, phone: '+000 555 0199', createdBy: by })), ...OTHERS.map((c) => ({ id: demoId(c.key), name: c.name, born: c.born, work: c.work, createdBy: by }))])
+  await db.insert(t.clients).values([...DEEP.map((c) => ({ id: demoId(c.key), name: c.name, born: c.born, work: c.work, medicines: c.medicines, notes: c.notes, preferences: c.likes ?? {}, phone: '+000 555 0199', createdBy: by })), ...OTHERS.map((c) => ({ id: demoId(c.key), name: c.name, born: c.born, work: c.work, createdBy: by }))])
 }
 
 /** Bottles keep their distance to today, so that the shelf is never wholly out of date. */
@@ -101,7 +101,8 @@ async function seedPast(db: Db, c: DemoClient, today: string): Promise<void> {
     const steps = pastSteps(visit.work)
     const events = pastEvents(key, startsAt.toMillis(), steps)
     const zones = readingsOf(c)
-    const answers = answersOf(c, startsAt.toISODate() ?? today)
+    // What is ahead of today was not yet told then.
+    const answers: Answers = { ...answersOf(c, startsAt.toISODate() ?? today), eventSoon: { say: 'no' } }
     await db.insert(t.visits).values({ id, clientId: demoId(c.key), staffId: by, roomId: demoId('room-lake'), startsAt: startsAt.toJSDate(), minutes: 60, aims: c.aims, school: c.school, status: 'closing', recordText: 'Went well.' })
     await db.insert(t.consultations).values({ id: demoId(`${key}-ask`), visitId: id, clientId: demoId(c.key), answers, medicines: c.medicines, by, at: startsAt.toJSDate() })
     await db.insert(t.readings).values({ id: demoId(`${key}-read`), visitId: id, clientId: demoId(c.key), phase: 'madeUp', zones, whole: c.whole ?? {}, by, at: startsAt.toJSDate() })

@@ -5,7 +5,7 @@ import { CONTRAINDICATIONS } from '#core/catalogue/contraindications'
 import { liftTrouble } from '#core/screening/lifts'
 import { PATCH_HOURS, type PatchTest } from '#core/screening/patch'
 import { clients, halfFaces, houseRules, lifts, patchReads, patchTests, plans, staff, visits, withdrawals } from '#db/schema'
-import { notFound, refused } from '../http/problem'
+import { forbidden, notFound, refused } from '../http/problem'
 import type { Visit } from './access'
 import { database } from './database'
 import { myScope } from './policy'
@@ -27,6 +27,7 @@ export async function takeBack(me: Staff, visit: Visit, body: z.infer<typeof wit
 
 /** Sets a row aside for this visit, if this person may; the mark stays on the record. */
 export async function setAside(me: Staff, visit: Visit, today: string, body: z.infer<typeof liftPost>): Promise<void> {
+  if (me.role === 'trainee') throw forbidden('A trainee sets nothing aside: ask a colleague.')
   if (visit.status !== 'booked') throw refused('Treatment has begun: nothing is set aside any more.')
   const row = CONTRAINDICATIONS.find((r) => r.id === body.rule)
   if (!row) throw notFound()

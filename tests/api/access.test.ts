@@ -31,7 +31,16 @@ const TABLE: readonly Row[] = [
   { route: 'GET /api/visits/[id]/stream', object: 'visit', own: ALL, other: OWNER }, { route: 'GET /api/visits/[id]/export', object: 'visit', own: SENIOR, other: OWNER },
   { route: 'PATCH /api/visits/[id]', object: 'visit', own: ALL, other: OWNER, body: () => ({ version: 99 }) },
   { route: 'PUT /api/visits/[id]/answers', object: 'visit', own: ALL, other: OWNER, body: () => ({ id: randomUUID(), answers: {}, medicines: '' }) },
-  { route: 'POST /api/visits/[id]/consent', object: 'visit', own: ALL, other: OWNER, body: () => ({ id: randomUUID(), method: 'typed', name: 'x', confirmed: true, guardian: false }) },
+  { route: 'POST /api/visits/[id]/consent', object: 'visit', own: ALL, other: OWNER, body: () => ({ id: randomUUID(), method: 'typed', name: 'x', confirmed: true, guardian: false, kinds: ['care'] }) },
+  { route: 'POST /api/visits/[id]/withdrawals', object: 'visit', own: ALL, other: OWNER, body: () => ({ id: randomUUID(), kinds: ['needling'] }) },
+  { route: 'PUT /api/visits/[id]/preferences', object: 'visit', own: ALL, other: OWNER, body: () => ({ preferences: { talk: 'quiet' } }) },
+  { route: 'POST /api/visits/[id]/lifts', object: 'visit', own: SENIOR, other: OWNER, body: () => ({ id: randomUUID(), rule: 'pregnancy-heat', word: '', reason: 'table test' }) },
+  { route: 'POST /api/visits/[id]/patch-tests', object: 'visit', own: ALL, other: OWNER, body: () => ({ id: randomUUID(), productId: 'serum-tide', place: 'behindEar' }) },
+  { route: 'POST /api/visits/[id]/patch-reads', object: 'visit', own: ALL, other: OWNER, body: () => ({ id: randomUUID(), testId: randomUUID(), result: 'clear' }) },
+  { route: 'POST /api/visits/[id]/halves', object: 'visit', own: ALL, other: OWNER, body: () => ({ id: randomUUID(), moment: 'before', worked: 'L', light: 'ring lamp', grades: {} }) },
+  { route: 'POST /api/house-rules', own: OWNER, body: () => ({ id: randomUUID(), rule: 'filler-later', change: { days: 1 }, reason: 'looser: refused' }) },
+  { route: 'POST /api/house-rules/[id]/end', own: OWNER },
+  { route: 'PUT /api/scope', own: OWNER, body: () => ({ staffId: randomUUID(), licences: ['basic'], until: {} }) },
   { route: 'POST /api/visits/[id]/readings', object: 'visit', own: ALL, other: OWNER, body: () => ({ id: randomUUID(), phase: 'madeUp', zones: {} }) },
   { route: 'POST /api/visits/[id]/link', object: 'visit', own: ALL, other: OWNER, body: () => ({ id: randomUUID() }) },
   { route: 'POST /api/visits/[id]/meter', object: 'visit', own: ALL, other: OWNER, body: () => ({ id: randomUUID(), kind: 'hydration', zone: 'nose', phase: 'madeUp' }) },
@@ -49,7 +58,7 @@ const TABLE: readonly Row[] = [
 const OPEN = ['GET /api/health', 'GET /api/ready', 'POST /api/session', 'DELETE /api/session', 'POST /api/form/open', 'POST /api/form/submit']
 
 const base = testUrl()
-const ask = (call: Caller, row: Row, who: Kind, id = '') => { const [method = 'GET', path = ''] = row.route.split(' '); return call(path.replace('[id]', id), { method, ...(row.body ? { body: row.body(id, who) } : {}) }) }
+const ask = (call: Caller, row: Row, who: Kind, id = '') => { const [method = 'GET', path = ''] = row.route.split(' '); return call(path.replace('[id]', id || randomUUID()), { method, ...(row.body ? { body: row.body(id, who) } : {}) }) }
 const REFUSED = [401, 403]
 
 function routesOnDisk(folder = 'server/api', at = '/api'): string[] {

@@ -25,7 +25,7 @@ describe('the application\'s role', () => {
     expect((await app`select rolsuper, rolcreatedb, rolcreaterole, rolbypassrls from pg_roles where rolname = current_user`)[0]).toEqual({ rolsuper: false, rolcreatedb: false, rolcreaterole: false, rolbypassrls: false })
     expect(await codeOf(app`create table mine (x int)`)).toBe(DENIED)
   })
-  for (const table of ['audit', 'visit_events', 'seals', 'seal_items', 'amendments', 'consultations', 'consents', 'readings', 'meter_readings', 'imports']) {
+  for (const table of ['audit', 'visit_events', 'seals', 'seal_items', 'amendments', 'consultations', 'consents', 'readings', 'meter_readings', 'imports', 'withdrawals', 'patch_tests', 'patch_reads', 'lifts', 'half_faces']) {
     it(`only adds to ${table}`, async () => {
       expect(await codeOf(app.unsafe(`delete from ${table}`))).toBe(DENIED)
       expect(await codeOf(app.unsafe(`truncate ${table}`))).toBe(DENIED)

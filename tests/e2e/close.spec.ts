@@ -3,7 +3,7 @@ import ICAL from 'ical.js'
 import { expect, test, type Download, type Page } from '@playwright/test'
 import { demoId } from '#db/demo/ids'
 import { asOwner, open } from '../support/house'
-import { book, bundleOf, sealedVisit } from '../support/visit'
+import { book, bundleOf, sealedVisit, someone } from '../support/visit'
 import { signIn } from '../support/walk'
 
 const textOf = async (d: Download) => readFile(await d.path(), 'utf8')
@@ -50,7 +50,7 @@ test('a sealed record is amended in the open, the next visit goes into the clien
 })
 
 test('consent is signed with the pen', async ({ page }) => {
-  const id = await book(await asOwner(), 'owner', 'other-15')
+  const id = await book(await asOwner(), 'owner', await someone(await asOwner(), 'Pen Holder'))
   await signIn(page, 'owner')
   await open(page, `/visits/${id}/ask`)
   await page.getByRole('button', { name: 'By pen' }).click()

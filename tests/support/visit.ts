@@ -14,10 +14,19 @@ export const freeDay = () => new Date(Date.now() + ++nextDay * 86_400_000).toISO
 
 export async function bundleOf(call: Caller, id: string): Promise<VisitBundle> { return (await call(`/api/visits/${id}`)).body as VisitBundle }
 
-/** Books a visit for a person. */
+/** A client of their own, so that nothing of another test stands. */
+export async function someone(call: Caller, name = 'Care Test', born = '1985-04-04'): Promise<string> {
+  const id = randomUUID()
+  const r = await call('/api/people', { method: 'POST', body: { id, name, born, phone: '', email: '', work: '', medicines: '', notes: '', faceHeightMm: 190, faceWidthMm: 140 } })
+  if (r.status !== 200) throw new Error(r.text)
+  return id
+}
+const clientId = (key: string) => (/^[0-9a-f]{8}-[0-9a-f]{4}-/.test(key) ? key : demoId(key))
+
+/** Books a visit for a person: a client by their key in the demo, or by id. */
 export async function book(call: Caller, who: keyof typeof STAFF, client = 'other-20', minutes = 60): Promise<string> {
   const id = randomUUID()
-  const reply = await call('/api/visits', { method: 'POST', body: { id, clientId: demoId(client), staffId: STAFF[who], roomId: ROOM, startsAt: `${freeDay()}T10:00:00Z`, minutes } })
+  const reply = await call('/api/visits', { method: 'POST', body: { id, clientId: clientId(client), staffId: STAFF[who], roomId: ROOM, startsAt: `${freeDay()}T10:00:00Z`, minutes } })
   if (reply.status !== 200) throw new Error(reply.text)
   return id
 }
@@ -27,7 +36,7 @@ export async function prepared(call: Caller, who: keyof typeof STAFF, client = '
   const id = await book(call, who, client)
   const must = async (path: string, method: string, body: unknown) => { const r = await call(`/api/visits/${id}${path}`, { method, body }); if (r.status !== 200) throw new Error(`${path}: ${r.text}`) }
   await must('/answers', 'PUT', { id: randomUUID(), answers: allNo(), medicines: '' })
-  await must('/consent', 'POST', { id: randomUUID(), method: 'typed', name: 'A Client', confirmed: true, guardian: false })
+  await must('/consent', 'POST', { id: randomUUID(), method: 'typed', name: 'A Client', confirmed: true, guardian: false, kinds: ['care', 'exfoliation', 'machine', 'current'] })
   await must('/readings', 'POST', { id: randomUUID(), phase: 'madeUp', zones: readAll(RESILIENT) })
   const plan = propose(toPlanInput(await bundleOf(call, id)))
   if (plan.failed) throw new Error(plan.failed.text)

@@ -24,16 +24,22 @@ export async function goTo(page: Page, stop: 'Ask' | 'Read' | 'Plan' | 'Set' | '
   await page.waitForURL(new RegExp(`/${stop.toLowerCase()}$`))
 }
 
+/** Signs by typed name, unless an earlier signature stands. */
+export async function signTyped(page: Page, client: string): Promise<void> {
+  if (await page.getByRole('button', { name: 'Sign again' }).isVisible()) return
+  await page.getByLabel('Client\'s full name').fill(client)
+  await page.getByLabel('The client is here and agrees').check()
+  await page.getByRole('button', { name: 'Sign the consent' }).click()
+  await expect(page.getByText(`Typed by ${client}`)).toBeVisible()
+}
+
 /** A returning client with nothing new: last answers taken over, consent typed. */
 export async function askAsBefore(page: Page, client: string): Promise<void> {
   await page.getByRole('button', { name: 'Same as last time' }).click()
   const rest = page.getByRole('button', { name: 'No to the rest' })
   for (let left = await rest.count(); left > 0; left = await rest.count()) { await rest.first().click(); await expect(rest).toHaveCount(left - 1) }
   for (const q of await page.getByRole('listitem').filter({ hasText: 'last time: yes' }).all()) await q.getByText('Yes', { exact: true }).click()
-  await page.getByLabel('Client\'s full name').fill(client)
-  await page.getByLabel('The client is here and agrees').check()
-  await page.getByRole('button', { name: 'Sign the consent' }).click()
-  await expect(page.getByText(`Typed by ${client}`)).toBeVisible()
+  await signTyped(page, client)
   await page.getByRole('button', { name: 'Keep the answers, read the skin' }).click()
   await page.waitForURL(/\/read$/)
 }

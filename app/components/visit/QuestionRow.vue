@@ -9,7 +9,9 @@ import type { Answer } from '#core/screening/answers'
 const props = defineProps<{ finding: Finding, answer: Answer | undefined, before: Answer | undefined, disabled: boolean, today: string }>()
 const emit = defineEmits<{ answer: [answer: Answer] }>()
 const SAYS = [['no', 'No'], ['yes', 'Yes'], ['unsure', 'Unsure']] as const
-const say = (s: Answer['say']) => emit('answer', s === 'no' ? { say: s } : { ...props.before, ...props.answer, say: s })
+/** What was said last time is kept as a start, but for the day of a habit: that is always another one by now. */
+const start = computed(() => { const { date, ...rest } = props.before ?? {}; return props.finding.asks.includes('perWeek') || date === undefined ? rest : { ...rest, date } })
+const say = (s: Answer['say']) => emit('answer', s === 'no' ? { say: s } : { ...start.value, ...props.answer, say: s })
 const more = (patch: Partial<Answer>) => emit('answer', { say: 'yes', ...props.answer, ...patch })
 const has = (r: RegionId) => zonesOf(r).some((z) => props.answer?.zones?.includes(z))
 function zone(r: RegionId) {

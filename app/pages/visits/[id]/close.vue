@@ -88,6 +88,7 @@ const followed = () => attempt(async () => { await visit.send('/follow-up', 'POS
           <p>Burning, swelling, blisters, or redness that grows: cool water, nothing on it, call {{ b.practice.phone }}. Trouble breathing: {{ b.practice.emergency }}.</p>
         </article>
         <section v-if="b.followUp" class="panel noprint between"><p><b>Follow-up due {{ b.followUp.dueOn }}</b><br>{{ b.followUp.reason }}</p><VBtn v-if="!b.followUp.done" variant="outlined" @click="followed">Called</VBtn><span v-else class="tag good">called</span></section>
+        <HalvesPanel class="noprint" moment="after" />
         <section class="panel noprint stack"><h2>Next visit</h2><p v-if="suggestion" class="soft">Suggested {{ dayWords(Date.parse(`${suggestion.day}T12:00:00Z`), zone) }}: {{ suggestion.reason }}.</p><div class="row"><VTextField v-model="nextDay" type="date" label="Day" density="compact" /><VTextField v-model="nextTime" type="time" label="Time" density="compact" /></div><div class="row"><VBtn variant="outlined" :disabled="!b.may.write || !nextDay" @click="setNext">Set the next visit</VBtn><VBtn v-if="b.visit.nextVisitAt" variant="outlined" @click="calendar">Calendar file</VBtn></div></section>
         <section v-if="sealed" class="panel noprint row"><VBtn variant="outlined" :disabled="!b.may.seal" @click="startAmend">Amend</VBtn><VBtn v-if="b.may.export" variant="outlined" @click="exportIt">Export the visit</VBtn></section>
       </div>

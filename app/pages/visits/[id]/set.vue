@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { preferenceNotes } from '#core/catalogue/preferences'
 import { trayFor } from '#core/planning/tray'
 import { clock } from '~/composables/dates'
 import { sayProblem } from '~/composables/useApi'
@@ -12,6 +13,7 @@ const at = (minute: number) => clock((b.value?.visit.startsAt ?? 0) + minute * 6
 const laid = ref<Record<string, boolean>>({})
 const trouble = ref('')
 const busy = ref(false)
+const notes = computed(() => preferenceNotes(b.value?.client.preferences ?? {}))
 const blocks = computed(() => (b.value?.visit.status === 'booked' ? visit.open : []))
 async function begin() {
   busy.value = true
@@ -40,6 +42,7 @@ async function begin() {
     </section>
     <div class="stack">
       <section class="panel"><h2>Missing or not fit</h2><p v-if="!tray.missing.length" class="tag good">Everything is here and in date</p><ul v-else class="plainlist stack"><li v-for="m in tray.missing" :key="m" class="tag stop">{{ m }}</li></ul></section>
+      <section v-if="notes.length" class="panel"><h2>For {{ b.client.name.split(' ')[0] }}</h2><ul class="plainlist"><li v-for="n in notes" :key="n.id">{{ n.text }}</li></ul></section>
       <section class="panel"><h2>Switch on</h2><p v-if="!tray.devices.length" class="soft">No device is needed.</p><ul class="plainlist"><li v-for="d in tray.devices" :key="d.kind" class="between dev"><span><b>{{ d.name }}</b><br><span class="soft figures">needed at {{ at(d.neededMinute) }}</span></span><span class="big figures serif">{{ at(d.switchOnMinute) }}</span></li></ul></section>
       <section class="panel"><h2>Linen</h2><ul class="plainlist figures"><li v-for="l in tray.linen" :key="l.name"><b>{{ l.count }}</b> {{ l.name }}</li></ul></section>
     </div>

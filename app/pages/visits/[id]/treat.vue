@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { preferenceNotes } from '#core/catalogue/preferences'
 import { SKIP_REASONS, ROOM_NOTES } from '#core/catalogue/stopRules'
 import { TECHNIQUES } from '#core/catalogue/techniques'
 import { amountFor } from '#core/dosing/amount'
@@ -34,6 +35,8 @@ const ran = computed(() => (s.value ? runningMs(s.value, room.now) : 0))
 const resting = computed(() => (s.value?.resting ?? []).filter((r) => r.endedAt === undefined).map((r) => ({ ...r, ...restingAt(r, room.now), name: TECHNIQUES[room.steps.find((x) => x.key === r.key)?.technique ?? 'hydratingMask'].name.replace(/ on$/, '') })))
 const ahead = computed(() => (s.value ? minutesAhead(s.value, room.steps, room.now) : 0))
 const left = computed(() => (s.value && b.value ? minutesLeft(s.value, b.value.visit, room.now) : 0))
+/** What this client likes, at the step where it matters. */
+const comfort = computed(() => preferenceNotes(b.value?.client.preferences ?? {}).filter((n) => n.id === 'talk' || (n.id === 'pressure' && t.value?.stage === 'massage') || (n.id === 'lying' && t.value?.stage === 'settle')).map((n) => n.text).join(' '))
 const short = computed(() => (s.value && b.value ? minutesShort(s.value, room.steps, b.value.visit, room.now) : 0))
 const fitTo = ref(30)
 const passesLimit = computed(() => t.value?.passes?.limit ?? 0)
@@ -104,6 +107,7 @@ const WORD = { working: 'working', mayComeOff: 'may come off', due: 'off now', l
         <div class="time"><span class="clock serif figures" :class="{ over: ran > plannedMs }" role="timer">{{ elapsed(ran) }}</span><span class="dim of serif">of {{ step.minutes }} min{{ s.heldSince !== undefined ? ', held' : '' }}</span></div>
         <p v-if="setting" class="row dial"><span>{{ setting.label }} <b class="figures">{{ setting.value }} {{ setting.unit }}</b></span><button type="button" class="key small" :aria-label="`${setting.label} down`" @click="dial(-1)">−</button><button type="button" class="key small" :aria-label="`${setting.label} up`" @click="dial(1)">+</button></p>
         <p class="cue">Done when: {{ t?.cue }}</p>
+        <p v-if="comfort" class="dim">{{ comfort }}</p>
         <p v-if="t?.say" class="say">Say: “{{ t.say }}”</p>
         <p v-if="warn || room.trouble" role="alert" class="warn">{{ warn || room.trouble }}</p>
         <div class="then"><p class="dim">Then <b>{{ room.next ? TECHNIQUES[room.next.technique].name.toLowerCase() : 'finished' }}</b><template v-if="room.next"> · {{ room.next.minutes }} min</template></p><p class="dim">Running <b>{{ ahead === 0 ? 'on time' : ahead > 0 ? `${ahead} min ahead` : `${-ahead} min behind` }}</b></p><p v-if="short > 0" class="short" role="status"><b>{{ short }} min more planned than left</b> <button type="button" class="key small fit" @click="open('fit')">Fit to the {{ left }} min left</button></p></div>
