@@ -29,8 +29,8 @@ async function aside() {
 
 <template>
   <li class="bar">
-    <details><summary><b>{{ bar.finding ? FINDINGS[bar.finding].short : 'earlier work' }}</b>{{ where }}<br>{{ bar.sentence }}<template v-if="bar.until"> <b class="figures">Until {{ bar.until }}.</b></template></summary>
-      <p class="soft">{{ bar.reason }}. Stops: {{ bar.families.map((f) => FAMILY_NAMES[f]).join(', ') || 'see sentence' }}. {{ LIFTS[bar.lifts] }}. Source: {{ bar.source }}.</p>
+    <details><summary><b>{{ bar.finding ? FINDINGS[bar.finding].short : 'earlier work' }}</b>{{ where }}<br>{{ bar.sentence }}<template v-if="bar.until"> <b class="figures">Until {{ bar.until }}.</b></template> <span class="soft">{{ bar.reason }}</span></summary>
+      <p class="soft">Stops: {{ bar.families.map((f) => FAMILY_NAMES[f]).join(', ') || 'see sentence' }}. {{ LIFTS[bar.lifts] }}. Source: {{ bar.source }}.</p>
       <VBtn v-if="mayTry && !asking" size="small" height="38" variant="outlined" @click="asking = true">Set aside for today<span class="sr">: {{ bar.finding ? FINDINGS[bar.finding].short : bar.rule }}</span></VBtn>
       <form v-if="asking" class="stack aside" novalidate @submit.prevent="aside">
         <VTextField v-if="bar.lifts === 'doctor'" v-model="word" label="Which doctor, and when" density="compact" :maxlength="200" />

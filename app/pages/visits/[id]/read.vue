@@ -64,12 +64,12 @@ async function onward() {
     <StopAction><VBtn color="primary" @click="onward">{{ may ? 'Keep the reading, plan' : 'See the plan' }}</VBtn></StopAction>
     <section class="tools stack">
       <p v-if="trouble" role="alert" class="tag stop">{{ trouble }}</p>
-      <h2>Choose what, then tap or sweep</h2>
-      <div class="whats" role="radiogroup" aria-label="What to read"><label v-for="r in READING_IDS" :key="r" :class="{ on: reading === r }"><input v-model="reading" type="radio" name="reading" :value="r"><b>{{ READING_NAMES[r] }}</b><span class="soft">{{ unread(r) ? `${unread(r)} zones open` : 'all zones' }}</span></label></div>
+      <h2>What, then tap or sweep</h2>
+      <div class="whats" role="radiogroup" aria-label="What to read"><label v-for="r in READING_IDS" :key="r" :class="{ on: reading === r }"><input v-model="reading" type="radio" name="reading" :value="r"><b>{{ READING_NAMES[r] }}</b><span class="soft small">{{ unread(r) ? `${unread(r)} open` : 'all' }}<span class="sr"> zones</span></span></label></div>
       <div class="mores" role="radiogroup" aria-label="Where there is something to see"><label v-for="r in MORE_READING_IDS" :key="r" :class="{ on: reading === r }"><input v-model="reading" type="radio" name="reading" :value="r">{{ READING_NAMES[r] }}</label></div>
       <div class="grades" role="radiogroup" aria-label="Grade"><label v-for="g in GRADES" :key="g" :class="{ on: brush === g && !noticing }" :style="{ '--tone': gradeColour(reading, g) }"><input v-model="brush" type="radio" name="grade" :value="g" @change="noticing = null"><b class="figures">{{ g }}</b> {{ GRADE_WORDS[reading][g] }}</label></div>
-      <VBtn variant="outlined" :disabled="!may" @click="paintAll">Grade {{ brush }} on every open zone</VBtn>
-      <VBtn v-if="b.previousReading && may" variant="outlined" @click="fromLast">Start from last time</VBtn>
+      <VBtn variant="outlined" height="38" :disabled="!may" @click="paintAll">Grade {{ brush }} on every open zone</VBtn>
+      <VBtn v-if="b.previousReading && may" variant="outlined" height="38" @click="fromLast">Start from last time</VBtn>
       <div class="notice" role="group" aria-label="Noticed: tap a word, then the zone"><span class="soft small">Noticed? Tap a word, then the zone.</span><button v-for="o in OBSERVATIONS" :key="o.id" type="button" :class="{ on: noticing === o.id }" :aria-pressed="noticing === o.id" :disabled="!may" @click="noticing = noticing === o.id ? null : o.id">{{ o.words }}</button></div>
     </section>
     <section class="face"><FaceDrawing :fill="fill" :marks="marks" pick :label="`Face, ${READING_NAMES[reading]} by zone`" :words="words" @zone="tap" @sweep="tap" @grade="(z, g) => paint(z, g as Grade)" /></section>
@@ -91,10 +91,10 @@ async function onward() {
 <style scoped>
 .read { display: grid; grid-template-columns: 270px minmax(0, 1fr) 340px; gap: 20px; padding: 4px 24px 20px; }
 .face { height: min(660px, calc(100dvh - 130px)); position: sticky; top: 10px; } .list { grid-column: 1 / -1; } .small { font-size: 0.875rem; }
-.whats, .grades { display: flex; flex-direction: column; gap: 5px; } label { cursor: pointer; } input { position: absolute; opacity: 0; }
-.whats label, .grades label { display: flex; justify-content: space-between; align-items: center; border: 1.5px solid var(--line); background: var(--paper); border-radius: 9px; padding: 7px 12px; min-height: 42px; } .whats .on { border-color: var(--basin); background: var(--basin-pale); }
+.tools { gap: 8px; } .grades { display: flex; flex-direction: column; gap: 4px; } .whats { display: grid; grid-template-columns: repeat(2, minmax(0, 1fr)); gap: 4px; } label { cursor: pointer; } input { position: absolute; opacity: 0; }
+.whats label, .grades label { display: flex; justify-content: space-between; align-items: center; border: 1.5px solid var(--line); background: var(--paper); border-radius: 9px; padding: 4px 10px; min-height: 40px; gap: 6px; } .whats .on { border-color: var(--basin); background: var(--basin-pale); }
 .grades label { justify-content: flex-start; gap: 12px; border-left: 14px solid var(--tone); } .grades .on { border-color: var(--basin); border-left-color: var(--tone); font-weight: 700; } label:focus-within { outline: 3px solid #236A8A; outline-offset: 1px; }
 p { margin: 4px 0; }
 .mores, .notice { display: flex; flex-wrap: wrap; gap: 5px; align-items: center; } .mores label, .notice button { border: 1.5px solid var(--line); background: var(--paper); border-radius: 16px; padding: 4px 11px; min-height: 36px; display: inline-flex; align-items: center; color: var(--ink); cursor: pointer; font-size: 0.875rem; } .mores .on { border-color: var(--basin); background: var(--basin-pale); font-weight: 700; } .notice .on { background: var(--basin); border-color: var(--basin); color: #fff; } .notice .small { flex: 1 1 100%; }
-@media (max-width: 1100px) { .read { grid-template-columns: 230px minmax(0, 1fr); } .profile { grid-column: 1 / -1; } .face { position: static; } }
+@media (max-width: 1100px) { .whats { grid-template-columns: minmax(0, 1fr); } .read { grid-template-columns: 230px minmax(0, 1fr); } .profile { grid-column: 1 / -1; } .face { position: static; } }
 </style>
