@@ -11,6 +11,7 @@ export default defineConfig({
     projects: [
       project('core', ['core/**/*.test.ts', 'contracts/**/*.test.ts'], { testTimeout: 120_000 }),
       project('reference', ['tests/reference/**/*.test.ts'], { testTimeout: 120_000 }),
+      project('solver', ['tests/solver/**/*.test.ts'], { testTimeout: 3_600_000 }),
       project('api', ['tests/api/**/*.test.ts'], { fileParallelism: false, testTimeout: 60_000, hookTimeout: 120_000 }),
       project('faults', ['tests/faults/**/*.test.ts'], { fileParallelism: false, testTimeout: 120_000, hookTimeout: 120_000 }),
     ],

@@ -48,6 +48,8 @@ export interface VisitBundle {
   may: { write: boolean, seal: boolean, countersign: boolean, export: boolean }
   answers: Answers
   answered: boolean
+  /** Every keeping of today's answers, the latest first: nothing is overwritten. */
+  answerVersions: { at: number, by: string }[]
   previousAnswers: Answers | null
   /** What the client filled in beforehand, if they did; it counts once a therapist has taken it line by line. */
   fromClient: { at: number, answers: Answers, medicines: string } | null

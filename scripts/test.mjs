@@ -6,10 +6,10 @@ import { debian, has, ROOT, run, say, Trouble } from './say.mjs'
 import { ensureBuild, ensurePackages } from './setup.mjs'
 
 const HELP = `./test                 everything, on a throw-away cluster
-./test PART [PART …]   some parts: ${'lint types imports unit reference build api faults e2e'}
+./test PART [PART …]   some parts: ${'lint types imports unit reference solver build api faults e2e'}
 ./test full            everything, with the long seeded runs
 ./test --help          this page`
-const PARTS = ['lint', 'types', 'imports', 'unit', 'reference', 'build', 'api', 'faults', 'e2e']
+const PARTS = ['lint', 'types', 'imports', 'unit', 'reference', 'solver', 'build', 'api', 'faults', 'e2e']
 const OUT = join(ROOT, '.data', 'test-results')
 const bin = (name) => join(ROOT, 'node_modules', '.bin', name)
 const counts = { passed: 0, failed: 0, skipped: 0 }
@@ -79,6 +79,7 @@ async function main() {
   if (wanted.has('imports')) await gate('Imports run downhill', bin('depcruise'), ['--config', '.dependency-cruiser.cjs', 'core', 'contracts', 'db', 'server', 'app', 'devices', 'bench', 'tests'].filter((f) => f.startsWith('-') || existsSync(join(ROOT, f))))
   if (wanted.has('unit')) await vitest('core', 'The core, by example and by property')
   if (wanted.has('reference')) await vitest('reference', 'Against the outside world')
+  if (wanted.has('solver')) await vitest('solver', 'Against trying everything and an outside solver')
   if (wanted.has('build') || needsHouse || wanted.has('faults')) await ensureBuild()
   if (needsHouse) {
     const house = await openHouse('test')

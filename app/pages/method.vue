@@ -1,24 +1,9 @@
 <script setup lang="ts">
-import { ADAPTATIONS } from '#core/catalogue/adaptations'
-import { CONTRAINDICATIONS } from '#core/catalogue/contraindications'
-import { FINDINGS } from '#core/catalogue/findings'
-import { FAMILY_NAMES } from '#core/catalogue/kinds'
-import { ORDER_RULES } from '#core/catalogue/orderRules'
-import { REST_INTERVALS } from '#core/catalogue/rim'
-import { STOP_RULES } from '#core/catalogue/stopRules'
-import { TECHNIQUES } from '#core/catalogue/techniques'
+import { allRows } from '#contracts/rows'
 
 useHead({ title: 'Method · Oak Basin' })
 const search = ref('')
-interface Row { group: string, title: string, sentence: string, reason: string, source: string, id: string }
-const ALL: Row[] = [
-  ...Object.values(TECHNIQUES).map((t): Row => ({ group: 'Techniques', id: t.id, title: t.name, sentence: `${t.hand} Done when: ${t.cue}`, reason: t.reason, source: t.source })),
-  ...CONTRAINDICATIONS.map((c): Row => ({ group: 'Contraindications', id: c.id, title: FINDINGS[c.finding].short, sentence: `${c.sentence}${c.families.length ? ` Stops: ${c.families.map((f) => FAMILY_NAMES[f]).join(', ')}.` : ''}`, reason: c.reason, source: c.source })),
-  ...ADAPTATIONS.map((a): Row => ({ group: 'Adaptations', id: a.id, title: TECHNIQUES[a.technique].name, sentence: a.sentence, reason: '', source: a.source })),
-  ...[...ORDER_RULES.values()].map((r): Row => ({ group: 'Rules of the plan', id: r.id, title: r.strength, sentence: r.sentence, reason: r.locked ? 'locked' : '', source: r.source })),
-  ...REST_INTERVALS.map((r): Row => ({ group: 'Rest intervals', id: r.id, title: `${r.days} days`, sentence: r.sentence, reason: '', source: r.source })),
-  ...Object.values(STOP_RULES).map((r): Row => ({ group: 'Stop rules', id: r.id, title: 'in the room', sentence: r.sentence, reason: '', source: r.source })),
-]
+const ALL = allRows()
 const groups = computed(() => {
   const word = search.value.toLowerCase().trim()
   const hits = ALL.filter((r) => `${r.group} ${r.title} ${r.sentence} ${r.reason} ${r.id}`.toLowerCase().includes(word))

@@ -9,7 +9,8 @@ import { compile, type PlanCase } from './compile'
 import { freshKey } from './edit'
 import type { PlanInput } from './input'
 import { reasonsFor } from './reasons'
-import { solve, type PlacedMove, type SolveFrom, type Solution } from './solve'
+import { solve, type SolveFrom, type Solution } from './solve'
+import type { PlacedMove } from './transitions'
 import { trace } from './trace'
 
 export interface Proposal {

@@ -6,7 +6,7 @@ import type { RegionId } from '../face/zones'
 import type { Allowance } from './allowed'
 import type { PlanInput } from './input'
 import { CONNECTOR_WANTS } from './mend'
-import type { PlacedMove } from './solve'
+import type { PlacedMove } from './transitions'
 
 const DURATION_RULES = /^(steam|grain|massage|heart|pregnancy|asthma|marks)-/
 

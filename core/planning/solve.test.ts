@@ -9,7 +9,8 @@ import { applyTechnique, startSurface, type Surface } from '../surface/surface'
 import { planInput, readAll } from '../testing/fixtures'
 import { compile, type Option, type PlanCase } from './compile'
 import { connect } from './mend'
-import { returns, solve, type Solution } from './solve'
+import { returns } from './returns'
+import { solve, type Solution } from './solve'
 
 const OPTIONAL = ['tone', 'warm', 'handExfoliation', 'machine', 'calm', 'massage', 'mask', 'afterMask', 'serum', 'eyes'] as const
 

@@ -1,17 +1,15 @@
-import { RETURNS } from '../catalogue/adaptations'
-import { TECHNIQUES } from '../catalogue/techniques'
 import { REGION_IDS, type RegionId } from '../face/zones'
-import { loadOn } from '../load/loads'
-import { applyTechnique, startSurface, type Surface } from '../surface/surface'
-import { connect } from './mend'
-import type { Move, Option, PlanCase } from './compile'
-
-/** A move as it stands in the solved plan; `mend` marks a connecting step. */
-export interface PlacedMove extends Move { mend?: true, option: string }
+import { startSurface, type Surface } from '../surface/surface'
+import { GainToGo, NOTHING_STILL, stillToCome, type Still } from './bounds'
+import type { Option, PlanCase } from './compile'
+import { returns } from './returns'
+import { Transitions, type PlacedMove, type Transition } from './transitions'
 
 export interface Solution {
   moves: readonly PlacedMove[]
   options: readonly string[]
+  /** The option of each stage; '' is none. */
+  chosen: readonly string[]
   value: number
   costCents: number
   idleTicks: number
@@ -23,28 +21,9 @@ export interface Solution {
 /** Where solving starts: the whole visit, or what is left of one already begun. */
 export interface SolveFrom { surface: Surface, stage: number, ticks: number, loads: Readonly<Record<RegionId, number>>, exfoliations: number }
 
-interface Transition { moves: readonly PlacedMove[], surface: number, ticks: number, loads: readonly number[] }
 interface Label {
   surface: number, ticks: number, loads: readonly number[], effects: readonly number[], taste: number, cost: number, idle: number, exfoliations: number
   option: Option | undefined, transition: Transition | undefined, back: Label | undefined
-}
-
-/** Effects are small whole numbers and are looked up many times over: worked out once for those that occur. */
-const TABLE: readonly number[] = Array.from({ length: 2048 }, (_, effect) => worked(effect))
-/** Piecewise linear with slopes 4, 2, 1: more always counts a little. */
-export function returns(effect: number): number {
-  return TABLE[effect] ?? worked(effect)
-}
-function worked(effect: number): number {
-  let out = 0
-  let from = 0
-  for (let i = 0; i < RETURNS.length; i++) {
-    const segment = RETURNS[i]
-    if (!segment || effect <= from) break
-    out += (Math.min(effect, segment.upTo) - from) * segment.slope
-    from = segment.upTo
-  }
-  return out
 }
 
 /**
@@ -176,29 +155,6 @@ function dominates(a: Label, b: Label, c: PlanCase, still: Still): boolean {
   return ids(a) <= ids(b)
 }
 
-/** The most that the stages after one can still add: effect by aim, and load by region with warmth and connecting washes counted in. */
-interface Still { effects: readonly number[], loads: readonly number[] }
-
-function stillToCome(c: PlanCase, stages: PlanCase['stages']): Still[] {
-  const out: Still[] = []
-  let effects: number[] = c.aims.map(() => 0)
-  let loads: number[] = REGION_IDS.map(() => 0)
-  for (let s = stages.length - 1; s >= 0; s--) {
-    out[s] = { effects, loads }
-    const options = stages[s]?.options ?? []
-    effects = effects.map((e, i) => e + Math.max(0, ...options.map((o) => o.effects[i] ?? 0)))
-    loads = loads.map((l, i) => l + Math.max(0, ...options.map((o) => mostLoad(o, REGION_IDS[i] ?? 'forehead'))))
-  }
-  return out
-}
-
-function mostLoad(o: Option, r: RegionId): number {
-  return o.moves.reduce((sum, m) => {
-    const wash = loadOn(r, TECHNIQUES.secondCleanse, { handsMinutes: 6, dwellMinutes: 0, passes: 0 }, HEATED)
-    return sum + wash + (m.regions.includes(r) ? loadOn(r, TECHNIQUES[m.technique], { handsMinutes: m.minutes, dwellMinutes: m.dwell ?? 0, passes: m.passes ?? 0 }, HEATED) : 0)
-  }, 0)
-}
-
 function worth(c: PlanCase, effects: readonly number[], taste: number): number {
   let v = taste
   for (let i = 0; i < effects.length; i++) v += (c.weights[i] ?? 0) * returns(effects[i] ?? 0)
@@ -219,51 +175,8 @@ function toSolution(c: PlanCase, before: SolveFrom['loads'], label: Label, label
   for (let at: Label | undefined = label; at; at = at.back) chain.push(at)
   chain.reverse()
   return {
-    moves: chain.flatMap((l) => l.transition?.moves ?? []), options: chain.flatMap((l) => (l.option ? [l.option.id] : [])), value: value(c, label), costCents: label.cost, idleTicks: label.idle,
+    moves: chain.flatMap((l) => l.transition?.moves ?? []), options: chain.flatMap((l) => (l.option ? [l.option.id] : [])), chosen: chain.slice(1).map((l) => l.option?.id ?? ''), value: value(c, label), costCents: label.cost, idleTicks: label.idle,
     ticks: label.ticks, loads: totalLoads(before, chain), labels,
-  }
-}
-
-const NOTHING_STILL: Still = { effects: [], loads: [] }
-function slopeIndex(effect: number): number {
-  for (let i = 0; i < RETURNS.length; i++) if (effect < (RETURNS[i]?.upTo ?? 0)) return i
-  return RETURNS.length - 1
-}
-
-/**
- * The most that later stages can still add in the ticks left, surface and load aside. Returns are concave, so nothing adds more than today's
- * slope promises; one table for each combination of slopes that is met, worked out when first asked for.
- */
-class GainToGo {
-  private readonly tables: (readonly Float64Array[] | undefined)[] = []
-  constructor(private readonly c: PlanCase, private readonly stages: PlanCase['stages'], private readonly slotTicks: number) {}
-
-  after(stage: number, ticksLeft: number, effects: readonly number[]): number {
-    let key = 0
-    for (let i = 0; i < effects.length; i++) key = key * RETURNS.length + slopeIndex(effects[i] ?? 0)
-    let table = this.tables[key]
-    if (!table) { table = this.build(effects.map((e) => RETURNS[slopeIndex(e)]?.slope ?? 1)); this.tables[key] = table }
-    return table[stage + 1]?.[ticksLeft] ?? Number.NEGATIVE_INFINITY
-  }
-
-  private build(slopes: readonly number[]): Float64Array[] {
-    const out: Float64Array[] = []
-    let later = new Float64Array(this.slotTicks + 1)
-    out[this.stages.length] = later
-    for (let s = this.stages.length - 1; s >= 0; s--) {
-      const stage = this.stages[s]
-      const here = new Float64Array(this.slotTicks + 1)
-      if (stage?.must === true && stage.options.length > 0) here.fill(Number.NEGATIVE_INFINITY)
-      else here.set(later)
-      for (const o of stage?.options ?? []) {
-        const ticks = o.moves.reduce((t, m) => t + m.minutes * 2, 0)
-        const gain = o.effects.reduce((v, e, i) => v + (this.c.weights[i] ?? 0) * (slopes[i] ?? 1) * e, o.taste)
-        for (let t = ticks; t <= this.slotTicks; t++) here[t] = Math.max(here[t] ?? 0, gain + (later[t - ticks] ?? 0))
-      }
-      out[s] = here
-      later = here
-    }
-    return out
   }
 }
 
@@ -272,58 +185,3 @@ function totalLoads(before: SolveFrom['loads'], chain: readonly Label[]): Record
   for (const l of chain) REGION_IDS.forEach((r, i) => { out[r] += l.transition?.loads[i] ?? 0 })
   return out
 }
-
-/** Surfaces are numbered as they are met, and what an option does to one is worked out once. */
-class Transitions {
-  private readonly surfaces: Surface[] = []
-  private readonly numbers = new Map<string, number>()
-  private readonly known = new Map<Option, (Transition | null | undefined)[]>()
-  constructor(private readonly c: PlanCase) {}
-
-  intern(surface: Surface): number {
-    const key = REGION_IDS.map((r) => { const s = surface[r]; return [s.soil, s.moisture, s.film, s.warmth, s.skin, s.layer, s.settling, s.dampAge, s.warmAge].join('.') }).join('/')
-    const found = this.numbers.get(key)
-    if (found !== undefined) return found
-    this.surfaces.push(surface)
-    this.numbers.set(key, this.surfaces.length - 1)
-    return this.surfaces.length - 1
-  }
-
-  after(surface: number, option: Option): Transition | undefined {
-    let row = this.known.get(option)
-    if (!row) { row = []; this.known.set(option, row) }
-    const found = row[surface]
-    if (found !== undefined) return found ?? undefined
-    const reached = this.work(this.surfaces[surface], option)
-    row[surface] = reached ?? null
-    return reached
-  }
-
-  private work(start: Surface | undefined, option: Option): Transition | undefined {
-    if (!start) return undefined
-    let surface = start
-    const placed: PlacedMove[] = []
-    const loads = REGION_IDS.map(() => 0)
-    let ticks = 0
-    const add = (m: PlacedMove) => {
-      const t = TECHNIQUES[m.technique]
-      REGION_IDS.forEach((r, i) => {
-        if (!m.regions.includes(r)) return
-        loads[i] = (loads[i] ?? 0) + loadOn(r, t, { handsMinutes: m.minutes, dwellMinutes: m.dwell ?? 0, passes: m.passes ?? 0 }, surface[r].warmth === 'warm' ? HEATED : 100)
-      })
-      surface = applyTechnique(surface, t, m.regions, m.minutes * 2)
-      ticks += m.minutes * 2
-      placed.push(m)
-    }
-    for (const move of option.moves) {
-      const chain = connect(surface, TECHNIQUES[move.technique], move.regions)
-      if (!chain) return undefined
-      for (const s of chain.steps) add({ ...s, mend: true, option: option.id })
-      add({ ...move, option: option.id })
-    }
-    return { moves: placed, surface: this.intern(surface), ticks, loads }
-  }
-}
-
-/** What warmth still in the skin does to the load of what follows, per cent. */
-const HEATED = TECHNIQUES.steam.heatFactor ?? 100

@@ -5,19 +5,19 @@ import type { AnyReadingId } from '../skin/readings'
 import type { Bar, Verdict } from './verdict'
 
 /** What a grade that was read stops in its region. Common practice. */
-interface SkinRow { rule: string, reading: AnyReadingId, from: number, families: readonly FamilyId[], sentence: string, reason: string }
-const SKIN_ROWS: readonly SkinRow[] = [
+export interface SkinRow { rule: string, reading: AnyReadingId, from: number, families: readonly FamilyId[], sentence: string, reason: string, source: string }
+export const SKIN_ROWS: readonly SkinRow[] = ([
   { rule: 'baseline-redness', reading: 'redness', from: 2, families: [...EXFOLIATING, 'vacuum', 'heat'], sentence: 'Red already: no exfoliation and no heat there.', reason: 'there is no room left to see a reaction start' },
   { rule: 'read-vessels', reading: 'vessels', from: 2, families: ['friction', 'abrasion', 'vacuum', 'heat'], sentence: 'Vessels seen: no grain, tip, vacuum or heat there.', reason: 'vessels widen and stay' },
   { rule: 'read-spots', reading: 'spots', from: 3, families: ['friction', 'abrasion', 'needling', 'vacuum', 'massage'], sentence: 'Pustules: no grain, tip, needling, vacuum or massage over them.', reason: 'it opens and spreads them' },
   { rule: 'read-thin', reading: 'fragility', from: 3, families: ['friction', 'abrasion', 'vacuum', 'needling', 'blade'], sentence: 'Very thin skin: nothing that rubs, pulls or cuts there.', reason: 'it tears and bruises' },
-]
+] satisfies Omit<SkinRow, 'source'>[]).map((r) => ({ ...r, source: COMMON_PRACTICE }))
 
 /** Bars from what was read today, by region. An unread grade bars nothing here: it lowers the rim instead. */
 export function barsFromSkin(profile: Profile): Bar[] {
   return SKIN_ROWS.flatMap((row) => {
     const regions = REGION_IDS.filter((r) => (profile.regions[r][row.reading] ?? 0) >= row.from)
-    return regions.length === 0 ? [] : [{ rule: row.rule, does: 'local' as const, families: row.families, regions, sentence: row.sentence, reason: row.reason, lifts: 'therapist' as const, source: COMMON_PRACTICE }]
+    return regions.length === 0 ? [] : [{ rule: row.rule, does: 'local' as const, families: row.families, regions, sentence: row.sentence, reason: row.reason, lifts: 'therapist' as const, source: row.source }]
   })
 }
 

@@ -48,7 +48,7 @@ export async function readBundle(me: Staff, visit: Visit): Promise<VisitBundle> 
   const today = dayIn(house.timeZone, visit.startsAt)
   const [[client], [holder], [room], consultRows, consentRows, readingRows, [first], planRows, deviceRows, [seal], amendRows, [followUp], shelf, events, { past, poured }, rights, meters, filledIn, care] = await Promise.all([
     db.select().from(clients).where(eq(clients.id, visit.clientId)), db.select().from(staff).where(eq(staff.id, visit.staffId)), db.select().from(rooms).where(eq(rooms.id, visit.roomId)),
-    db.select().from(consultations).where(eq(consultations.clientId, visit.clientId)).orderBy(desc(consultations.at)).limit(40),
+    db.select({ c: consultations, by: staff.name }).from(consultations).innerJoin(staff, eq(staff.id, consultations.by)).where(eq(consultations.clientId, visit.clientId)).orderBy(desc(consultations.at)).limit(40),
     db.select().from(consents).where(eq(consents.clientId, visit.clientId)).orderBy(desc(consents.at)).limit(60),
     db.select().from(readings).where(eq(readings.clientId, visit.clientId)).orderBy(desc(readings.at)).limit(40),
     db.select().from(readings).where(and(eq(readings.clientId, visit.clientId), isNotNull(readings.zones))).orderBy(asc(readings.at)).limit(1),
@@ -63,8 +63,9 @@ export async function readBundle(me: Staff, visit: Visit): Promise<VisitBundle> 
   const names = signers.length > 0 ? await db.select({ id: staff.id, name: staff.name }).from(staff).where(inArray(staff.id, signers)) : []
   const consent = consentRows.find((c) => c.visitId === visit.id)
   const scope = scopeIn(holder, house.allows, today)
-  const here = consultRows.find((c) => c.visitId === visit.id && c.answers)
-  const before = consultRows.find((c) => c.visitId !== visit.id && c.answers)
+  const kept = consultRows.filter(({ c }) => c.visitId === visit.id && c.answers)
+  const here = kept[0]?.c
+  const before = consultRows.find(({ c }) => c.visitId !== visit.id && c.answers)?.c
   const mine = readingRows.filter((r) => r.visitId === visit.id)
   const earlier = readingRows.find((r) => r.visitId !== visit.id && r.zones && r.at < visit.startsAt)
   return {
@@ -74,7 +75,7 @@ export async function readBundle(me: Staff, visit: Visit): Promise<VisitBundle> 
     staff: { id: holder.id, name: holder.name, role: holder.role, licences: scope.filter((l) => l.counts).map((l) => l.licence), scope },
     room, practice: { name: house.name, address: house.address, phone: house.phone, emergency: house.emergency, timeZone: house.timeZone },
     may: { write: rights.write, seal: rights.seal, countersign: rights.countersign, export: rights.export },
-    answers: here?.answers ?? {}, answered: here !== undefined, previousAnswers: before?.answers ?? null,
+    answers: here?.answers ?? {}, answered: here !== undefined, answerVersions: kept.map(({ c, by }) => ({ at: c.at.getTime(), by })), previousAnswers: before?.answers ?? null,
     fromClient: filledIn,
     consent: consent ? { method: consent.method, name: consent.name, at: consent.at.getTime(), guardian: consent.guardian } : null,
     signatures: consentRows.map((c) => ({ kinds: c.kinds, day: dayIn(house.timeZone, c.at), guardian: c.guardian, at: c.at.getTime() })),

@@ -4,7 +4,11 @@ import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
 import { publishedSchemas } from '#contracts/published'
 import { IMPORT_DEPTH, jsonDepth, visitDocument } from '#contracts/exchange'
+import { allRows, rowsPage } from '#contracts/rows'
+import { compile } from '#core/planning/compile'
+import { network } from '#core/planning/network'
 import { GENESIS, seal } from '#core/record/seal'
+import { planInput } from '#core/testing/fixtures'
 
 const ajv = addFormats(new Ajv2020({ strict: false, allErrors: true }))
 const id = '6303f498-b35a-456b-83b3-ba47915223a7'
@@ -14,6 +18,27 @@ const document = {
   visit: { id, startsAt: '2026-03-10T09:00:00.000Z', minutes: 60, therapist: 'T', room: 'R' }, seal: { number: 1, prev: sealed.prev, head: sealed.head, sealedAt: '2026-03-10T10:00:00.000Z' },
   parts: sealed.items.map((i) => ({ name: i.name, commitment: i.commitment, salt: i.salt, content: i.content })), amendments: [],
 }
+
+describe('the published planning case', () => {
+  it('is the contract\'s own schema, and takes what the planner compiles, by an independent validator', () => {
+    const schema = JSON.parse(readFileSync('docs/formats/plan-case.schema.json', 'utf8')) as object
+    expect(schema).toEqual(JSON.parse(JSON.stringify(publishedSchemas()['plan-case.schema.json'])))
+    const valid = ajv.compile(schema)
+    const n = network(compile(planInput({ slotMinutes: 60 })), 120)
+    expect(valid(JSON.parse(JSON.stringify(n))), JSON.stringify(valid.errors?.slice(0, 3))).toBe(true)
+    expect(valid({ ...n, slotTicks: 1.5 })).toBe(false)
+    expect(valid({ ...n, headroom: n.headroom.slice(1) })).toBe(false)
+  })
+})
+
+describe('the page of all rows', () => {
+  it('is current, and every row says what it does and where it comes from', () => {
+    expect(readFileSync('docs/rows.md', 'utf8')).toBe(rowsPage())
+    const rows = allRows()
+    expect(new Set(rows.map((r) => r.id)).size).toBe(rows.length)
+    for (const r of rows) { expect(r.sentence.length, r.id).toBeGreaterThan(3); expect(r.source.length, r.id).toBeGreaterThan(3) }
+  })
+})
 
 describe('the published visit file, JSON Schema 2020-12, by an independent validator', () => {
   const schema = JSON.parse(readFileSync('docs/formats/visit.schema.json', 'utf8')) as object

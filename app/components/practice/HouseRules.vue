@@ -52,4 +52,4 @@ async function end(id: string) { trouble.value = ''; try { await api(`/api/house
   </section>
 </template>
 
-<style scoped>.line { border-top: 1px solid var(--line); padding: 7px 0; flex-wrap: nowrap; } .over { opacity: 0.65; } .num { min-width: 150px; flex: 1; } p { margin: 0; }</style>
+<style scoped>.line { border-top: 1px solid var(--line); padding: 7px 0; flex-wrap: nowrap; } .over b { text-decoration: line-through; font-weight: 500; } .num { min-width: 150px; flex: 1; } p { margin: 0; }</style>

@@ -2,7 +2,7 @@
 import { zonesOf } from '#core/face/regions'
 import { ZONES, type ZoneId } from '#core/face/zones'
 import { currentReadings } from '#contracts/bundle'
-import { GRADES, GRADE_WORDS, READING_NAMES, type Grade, type ReadingId, type Readings } from '#core/skin/readings'
+import { GRADES, GRADE_WORDS, READING_NAMES, type AnyReadingId, type Grade, type Readings } from '#core/skin/readings'
 import { minutesLeft } from '#core/treatment/pace'
 import { gradeColour } from '~/composables/grades'
 import { useRoom } from '~/stores/room'
@@ -12,8 +12,8 @@ defineProps<{ fromHead: boolean }>()
 const emit = defineEmits<{ close: [], done: [] }>()
 const visit = useVisit()
 const room = useRoom()
-const WHAT: readonly ReadingId[] = ['redness', 'sensitivity', 'water', 'oil', 'congestion']
-const what = ref<ReadingId>('redness')
+const WHAT: readonly AnyReadingId[] = ['redness', 'sensitivity', 'water', 'oil', 'congestion', 'vessels', 'spots']
+const what = ref<AnyReadingId>('redness')
 const grade = ref<Grade>(2)
 const zones = ref<Readings>({})
 const all = computed(() => ({ ...(visit.bundle ? currentReadings(visit.bundle) : {}) }))
@@ -23,7 +23,7 @@ const paint = (z: ZoneId, g: Grade = grade.value) => {
   for (const x of region ? zonesOf(region) : [z]) zones.value = { ...zones.value, [x]: { ...zones.value[x], [what.value]: g } }
 }
 const fill = computed(() => Object.fromEntries(Object.keys(ZONES).flatMap((z) => { const v = value(z as ZoneId); return v === undefined ? [] : [[z, gradeColour(what.value, v)]] })))
-const changed = computed(() => Object.entries(zones.value).some(([z, r]) => Object.entries(r ?? {}).some(([k, v]) => all.value[z as ZoneId]?.[k as ReadingId] !== v)))
+const changed = computed(() => Object.entries(zones.value).some(([z, r]) => Object.entries(r ?? {}).some(([k, v]) => all.value[z as ZoneId]?.[k as AnyReadingId] !== v)))
 const busy = ref(false)
 async function keep() {
   busy.value = true

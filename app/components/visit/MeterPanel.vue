@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ZONES, ZONE_IDS, type ZoneId } from '#core/face/zones'
-import { itaClass, itaDegrees } from '#core/skin/colour'
+import { colourDifference, itaClass, itaDegrees } from '#core/skin/colour'
 import { METERS, type Meter, type MeterKind } from '#core/catalogue/meters'
 import { changedBeyond, REPEATS } from '#core/skin/meters'
 import { sayProblem, useApi } from '~/composables/useApi'
@@ -38,6 +38,14 @@ function against(m: { kind: MeterKind, zone: ZoneId, median: number }): string {
   if (!old) return 'first reading'
   return changedBeyond(m.kind, old.median, m.median) ? `${n(old.median)} → ${n(m.median)}: changed` : `last ${n(old.median)}: no change beyond the meter's own`
 }
+/** How far a zone's colour has moved since the last visit, where both times all three values were taken. */
+const moved = computed(() => zones.flatMap(({ value, title }) => {
+  const lab = (list: readonly { kind: MeterKind, zone: ZoneId, median: number }[]) => { const of = (k: MeterKind) => list.find((m) => m.kind === k && m.zone === value)?.median; const [L, a, bb] = [of('lightness'), of('redGreen'), of('blueYellow')]; return L === undefined || a === undefined || bb === undefined ? undefined : { L, a, b: bb } }
+  const [then, now] = [lab(b.value?.meters.before ?? []), lab(latest.value)]
+  if (!then || !now) return []
+  const d = colourDifference(then, now)
+  return [{ title, text: `ΔE ${d.toFixed(1)} since last time${d < 1 ? ', not to be seen' : now.a > then.a ? ', redder' : ', less red'}` }]
+}))
 /** The typology angle of each zone that has both L* and b*. */
 const angles = computed(() => zones.flatMap(({ value, title }) => {
   const of = (k: MeterKind) => latest.value.find((m) => m.kind === k && m.zone === value)?.median
@@ -58,9 +66,10 @@ const angles = computed(() => zones.flatMap(({ value, title }) => {
       <VBtn color="secondary" :loading="busy" :disabled="!may" @click="take">Take the reading</VBtn>
       <p v-if="trouble" role="alert" class="tag stop">{{ trouble }}</p><p v-if="flat" class="tag watch">The meter's battery is low.</p>
       <ul class="plainlist figures"><li v-for="m in latest" :key="m.id"><b>{{ ZONES[m.zone].name }}, {{ METERS[m.kind].name }} {{ n(m.median) }} {{ METERS[m.kind].unit }}</b><br><span class="soft">spread {{ n(m.spread) }} of {{ m.values.length }}{{ m.phase === 'bare' ? ', bare' : '' }} · {{ against(m) }}</span></li></ul>
-      <ul v-if="angles.length" class="plainlist"><li v-for="a in angles" :key="a.title">{{ a.title }}: <b>{{ a.text }}</b></li></ul>
+      <ul v-if="angles.length || moved.length" class="plainlist"><li v-for="a in [...angles, ...moved]" :key="a.title + a.text">{{ a.title }}: <b>{{ a.text }}</b></li></ul>
+      <p v-if="angles.length || moved.length" class="soft fine">ITA: Chardon, Cretois &amp; Hourseau 1991. ΔE: CIEDE2000, ISO/CIE 11664-6.</p>
     </div>
   </details>
 </template>
 
-<style scoped>summary { cursor: pointer; } li { padding: 4px 0; } p { margin: 0; }</style>
+<style scoped>summary { cursor: pointer; } li { padding: 4px 0; } p { margin: 0; } .fine { font-size: 0.8125rem; }</style>

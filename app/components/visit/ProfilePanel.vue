@@ -1,17 +1,29 @@
 <script setup lang="ts">
-import { REGION_NAMES } from '#core/face/regions'
+import { nameRegions, REGION_NAMES } from '#core/face/regions'
+import { REGION_IDS } from '#core/face/zones'
 import { CONDITION_IDS, CONDITION_WORDS, type ConditionId, type SkinType } from '#core/skin/conditions'
+import { RESILIENT_RIM } from '#core/catalogue/rim'
+import { rimOf } from '#core/load/rim'
 import type { Overrule, WholeReading } from '#core/skin/notes'
 import type { Profile } from '#core/skin/profile'
 
 /** The profile as it writes itself. Each line opens to its evidence and can be seen otherwise, with a reason. */
-const props = defineProps<{ profile: Profile, whole: WholeReading, disabled: boolean }>()
+const props = defineProps<{ profile: Profile, whole: WholeReading, limitPercent: number, disabled: boolean }>()
 const emit = defineEmits<{ overrule: [list: Overrule[]] }>()
 const TYPES: readonly SkinType[] = ['dry', 'normal', 'combination', 'oily']
 const open = ref<'type' | ConditionId | null>(null)
 const say = ref<SkinType>('normal')
 const reason = ref('')
 const list = computed(() => [...(props.whole.overruled ?? [])])
+/** What the skin can bear today against a resilient one: the regions that bear least, and why. */
+const tolerance = computed(() => {
+  const rims = REGION_IDS.map((r) => ({ r, rim: rimOf(props.profile, r, props.limitPercent) }))
+  const share = (h: number) => Math.round((h / RESILIENT_RIM) * 100)
+  const least = Math.min(...rims.map((x) => x.rim.hundredths))
+  const most = Math.max(...rims.map((x) => x.rim.hundredths))
+  const tender = rims.filter((x) => x.rim.hundredths === least)
+  return { least: share(least), most: share(most), where: tender.length === REGION_IDS.length ? 'everywhere' : nameRegions(tender.map((x) => x.r)), why: tender[0]?.rim.because.map((f) => `${f.sentence} ${f.percent} %`).join(', ') ?? '' }
+})
 const others = computed(() => CONDITION_IDS.filter((c) => !props.profile.lines.some((l) => l.id === c)))
 function begin(line: 'type' | ConditionId) { open.value = line; reason.value = ''; say.value = 'normal' }
 function keep() {
@@ -30,6 +42,7 @@ const undo = (line: 'type' | ConditionId) => emit('overrule', list.value.filter(
       <p class="soft">{{ l.evidence.map((e) => `${REGION_NAMES[e.region]}: ${e.text}`).join(' · ') || (l.overruled ? 'seen by the therapist' : 'read forehead, nose, chin and cheeks') }}</p>
       <VBtn v-if="!disabled && l.overruled" size="small" height="36" variant="text" @click="undo(l.id)">As read</VBtn><VBtn v-else-if="!disabled && open !== l.id" size="small" height="36" variant="text" @click="begin(l.id)">I see it otherwise</VBtn>
     </details></li></ul>
+    <details v-if="profile.confidence > 0"><summary><b>Bears {{ tolerance.least === tolerance.most ? '' : `${tolerance.least}–` }}{{ tolerance.most }} % of what resilient skin bears</b></summary><p class="soft">Least: {{ tolerance.where }}{{ tolerance.why ? ` (${tolerance.why})` : '' }}. House scale, adjust it to your room.</p></details>
     <form v-if="open" class="stack other" novalidate @submit.prevent="keep">
       <b>{{ open === 'type' ? 'Type, as I see it' : CONDITION_WORDS[open] }}</b>
       <VSelect v-if="open === 'type'" v-model="say" :items="TYPES" label="Type" density="compact" /><p v-else class="soft">{{ profile.conditions.includes(open) ? 'The line is set aside. Its grades still count where they were read: read again to change them.' : 'The line is added.' }}</p>

@@ -3,6 +3,7 @@ import { CONCERN_IDS, CONCERN_NAMES, type ConcernId } from '#core/catalogue/kind
 import { FINDINGS, FINDING_ORDER, TOPIC_IDS, TOPIC_NAMES, type FindingId, type TopicId } from '#core/catalogue/findings'
 import type { Answer, Answers } from '#core/screening/answers'
 import { restsOf, screenHere } from '#contracts/bundle'
+import { dayAndClock } from '~/composables/dates'
 import { sayProblem } from '~/composables/useApi'
 import { useDraft } from '~/composables/useDraft'
 import { useVisit } from '~/stores/visit'
@@ -83,6 +84,7 @@ async function onward() { if (changed.value || !b.value?.answered) await save();
         <div class="between"><h2><button type="button" class="fold" :aria-expanded="isOpen(t)" @click="opened = { ...opened, [t]: !isOpen(t) }">{{ TOPIC_NAMES[t] }} <span class="soft count">{{ left(t) ? `${left(t)} open` : 'all answered' }}</span></button></h2><VBtn v-if="sweepable(t).length && may" variant="outlined" size="small" height="36" @click="noToRest(t)">No to the rest</VBtn></div>
         <ul v-if="shown(t).length" class="plainlist asked"><QuestionRow v-for="f in shown(t)" :key="f" :finding="FINDINGS[f]" :answer="answers[f]" :before="b.previousAnswers?.[f]" :disabled="!may" :today="b.today" @answer="(a: Answer) => set(f, a)" /></ul>
       </section>
+      <p v-if="b.answerVersions[0]" class="soft figures">Answers kept {{ b.answerVersions.length === 1 ? '' : `${b.answerVersions.length} times, last ` }}{{ dayAndClock(b.answerVersions[0].at, b.practice.timeZone) }} by {{ b.answerVersions[0].by }}; every version stays.</p>
       <section class="panel"><h2>Medicines</h2><VTextarea v-model="medicines" label="Medicines, in the client's words" :disabled="!may" :maxlength="2000" /><p class="soft">A medicine no row knows is written down and asked about; it never counts as a no.</p></section>
       <PreferencesPanel />
       <ClientFormPanel v-if="may && !b.fromClient" :answers="answers" :medicines="medicines" @take="set" @medicines="(m: string) => { medicines = m }" />

@@ -2,6 +2,8 @@
 import { ZONES, ZONE_IDS, type ZoneId } from '#core/face/zones'
 import type { Overrule, WholeReading } from '#core/skin/notes'
 import { observe, OBSERVATIONS, type ObservationId } from '#core/skin/observations'
+import { screenHere } from '#contracts/bundle'
+import { withSkin } from '#core/screening/skin'
 import { deriveProfile } from '#core/skin/profile'
 import { changedReadings, GRADES, GRADE_WORDS, MORE_READING_IDS, READING_IDS, READING_NAMES, type AnyReadingId, type Grade, type Readings } from '#core/skin/readings'
 import { dayWords } from '~/composables/dates'
@@ -42,6 +44,8 @@ const change = (patch: Partial<WholeReading>) => { whole.value = { ...whole.valu
 const fill = computed(() => Object.fromEntries(ZONE_IDS.flatMap((z) => { const g = zones.value[z]?.[reading.value]; return g === undefined ? [] : [[z, gradeColour(reading.value, g)]] })))
 const marks = computed(() => Object.fromEntries(ZONE_IDS.flatMap((z) => { const g = zones.value[z]?.[reading.value]; return g === undefined ? [] : [[z, String(g)]] })))
 const profile = computed(() => deriveProfile(zones.value, b.value?.client.age ?? undefined, whole.value))
+/** What the answers leave of the rim, with the skin as it is being read. */
+const limitPercent = computed(() => (b.value ? withSkin(screenHere(b.value, b.value.answers), profile.value).limit.rimPercent : 100))
 const changes = computed(() => (b.value?.previousReading ? changedReadings(b.value.previousReading.zones, zones.value) : []))
 const sinceFirst = computed(() => (b.value?.baseline ? changedReadings(b.value.baseline.zones, zones.value) : []))
 /** Zones that moved by each reading: the long view in a line. */
@@ -68,13 +72,14 @@ async function onward() {
       <div class="whats" role="radiogroup" aria-label="What to read"><label v-for="r in READING_IDS" :key="r" :class="{ on: reading === r }"><input v-model="reading" type="radio" name="reading" :value="r"><b>{{ READING_NAMES[r] }}</b><span class="soft small">{{ unread(r) ? `${unread(r)} open` : 'all' }}<span class="sr"> zones</span></span></label></div>
       <div class="mores" role="radiogroup" aria-label="Where there is something to see"><label v-for="r in MORE_READING_IDS" :key="r" :class="{ on: reading === r }"><input v-model="reading" type="radio" name="reading" :value="r">{{ READING_NAMES[r] }}</label></div>
       <div class="grades" role="radiogroup" aria-label="Grade"><label v-for="g in GRADES" :key="g" :class="{ on: brush === g && !noticing }" :style="{ '--tone': gradeColour(reading, g) }"><input v-model="brush" type="radio" name="grade" :value="g" @change="noticing = null"><b class="figures">{{ g }}</b> {{ GRADE_WORDS[reading][g] }}</label></div>
+      <p v-if="reading === 'redness'" class="soft small">Clinician's erythema scale, Tan et al. 2014.</p>
       <VBtn variant="outlined" height="38" :disabled="!may" @click="paintAll">Grade {{ brush }} on every open zone</VBtn>
       <VBtn v-if="b.previousReading && may" variant="outlined" height="38" @click="fromLast">Start from last time</VBtn>
       <div class="notice" role="group" aria-label="Noticed: tap a word, then the zone"><span class="soft small">Noticed? Tap a word, then the zone.</span><button v-for="o in OBSERVATIONS" :key="o.id" type="button" :class="{ on: noticing === o.id }" :aria-pressed="noticing === o.id" :disabled="!may" @click="noticing = noticing === o.id ? null : o.id">{{ o.words }}</button></div>
     </section>
     <section class="face"><FaceDrawing :fill="fill" :marks="marks" pick :label="`Face, ${READING_NAMES[reading]} by zone`" :words="words" @zone="tap" @sweep="tap" @grade="(z, g) => paint(z, g as Grade)" /></section>
     <section class="profile stack">
-      <ProfilePanel :profile="profile" :whole="whole" :disabled="!may" @overrule="(overruled: Overrule[]) => change({ overruled })" />
+      <ProfilePanel :profile="profile" :whole="whole" :limit-percent="limitPercent" :disabled="!may" @overrule="(overruled: Overrule[]) => change({ overruled })" />
       <div class="panel"><h2>Against last time</h2>
         <p v-if="!b.previousReading" class="soft">First reading: this is the baseline.</p>
         <template v-else><p class="soft">{{ dayWords(b.previousReading.at, b.practice.timeZone) }}</p><ul v-if="changes.length" class="plainlist figures"><li v-for="c in changes.slice(0, 9)" :key="c.zone + c.reading">{{ ZONES[c.zone].name }}: {{ READING_NAMES[c.reading].toLowerCase() }} {{ c.before }} → {{ c.after }}</li><li v-if="changes.length > 9">and {{ changes.length - 9 }} more</li></ul><p v-else-if="profile.confidence === 0">Nothing is read yet today.</p><p v-else>No grade has changed.</p></template>

@@ -1,0 +1,45 @@
+import { ADAPTATIONS } from '#core/catalogue/adaptations'
+import { AFTERCARE, AFTERCARE_TITLES } from '#core/catalogue/aftercare'
+import { CONTRAINDICATIONS } from '#core/catalogue/contraindications'
+import { FINDINGS } from '#core/catalogue/findings'
+import { HOME_POURINGS } from '#core/catalogue/home'
+import { FAMILY_NAMES } from '#core/catalogue/kinds'
+import { ORDER_RULES } from '#core/catalogue/orderRules'
+import { AGE_FACTORS, REDNESS_FACTORS, REST_INTERVALS, SENSITIVITY_FACTORS, UNREAD_FACTOR, WATER_FACTORS } from '#core/catalogue/rim'
+import { STOP_RULES } from '#core/catalogue/stopRules'
+import { TECHNIQUES } from '#core/catalogue/techniques'
+import { SKIN_ROWS } from '#core/screening/skin'
+import { OBSERVATIONS } from '#core/skin/observations'
+
+/** One row that the house computes with, in words. */
+export interface Row { group: string, id: string, title: string, sentence: string, reason: string, source: string }
+const stops = (families: readonly (keyof typeof FAMILY_NAMES)[]) => (families.length > 0 ? ` Stops: ${families.map((f) => FAMILY_NAMES[f]).join(', ')}.` : '')
+const until = (c: (typeof CONTRAINDICATIONS)[number]) => (c.days !== undefined ? ` For ${c.days} days.` : c.ahead !== undefined ? ` ${c.ahead} days ahead.` : '')
+
+/** Every row, by group, in the order it is worked with: the Method page and the generated page of the documents show the same. */
+export function allRows(): Row[] {
+  return [
+    ...Object.values(TECHNIQUES).map((t): Row => ({ group: 'Techniques', id: t.id, title: t.name, sentence: `${t.hand} Done when: ${t.cue}`, reason: t.reason, source: t.source })),
+    ...CONTRAINDICATIONS.map((c): Row => ({ group: 'Contraindications', id: c.id, title: FINDINGS[c.finding].short, sentence: `${c.sentence}${stops(c.families)}${until(c)}`, reason: c.reason, source: c.source })),
+    ...SKIN_ROWS.map((r): Row => ({ group: 'What was read', id: r.rule, title: `${r.reading} ${r.from} or more`, sentence: `${r.sentence}${stops(r.families)}`, reason: r.reason, source: r.source })),
+    ...OBSERVATIONS.map((o): Row => ({ group: 'One-tap observations', id: `noticed-${o.id}`, title: o.words, sentence: o.sets.map((s) => `${s.reading} ${s.exactly !== undefined ? `is ${s.exactly}` : s.least !== undefined ? `at least ${s.least}` : `at most ${s.most ?? ''}`}`).join(', '), reason: '', source: o.source })),
+    ...ADAPTATIONS.map((a): Row => ({ group: 'Adaptations', id: a.id, title: TECHNIQUES[a.technique].name, sentence: a.sentence, reason: '', source: a.source })),
+    ...[...ORDER_RULES.values()].map((r): Row => ({ group: 'Rules of the plan', id: r.id, title: r.strength, sentence: r.sentence, reason: r.locked ? 'locked' : '', source: r.source })),
+    ...REST_INTERVALS.map((r): Row => ({ group: 'Rest intervals', id: r.id, title: `${r.days} days`, sentence: r.sentence, reason: '', source: r.source })),
+    ...[...SENSITIVITY_FACTORS, ...REDNESS_FACTORS, ...WATER_FACTORS, ...AGE_FACTORS, UNREAD_FACTOR].map((f): Row => ({ group: 'What lowers the rim', id: f.id, title: `${f.percent} % kept`, sentence: f.sentence, reason: '', source: f.source })),
+    ...HOME_POURINGS.map((h): Row => ({ group: 'What is poured in at home', id: `home-${h.finding}`, title: h.label, sentence: `${h.hundredths} hundredths an evening on ${h.regions.length} regions`, reason: '', source: h.source })),
+    ...Object.values(STOP_RULES).map((r): Row => ({ group: 'Stop rules', id: r.id, title: 'in the room', sentence: r.sentence, reason: '', source: r.source })),
+    ...AFTERCARE.map((a): Row => ({ group: 'Aftercare', id: a.id, title: AFTERCARE_TITLES[a.topic], sentence: `${a.sentence} ${a.hours} h.`, reason: a.why, source: a.source })),
+  ]
+}
+
+/** The same rows as one page of the documents. */
+export function rowsPage(): string {
+  const rows = allRows()
+  const cell = (s: string) => s.replaceAll('|', '\\|')
+  const groups = [...new Set(rows.map((r) => r.group))].map((g) => {
+    const own = rows.filter((r) => r.group === g)
+    return `## ${g} (${own.length})\n\n| id | what | says | why | source |\n|---|---|---|---|---|\n${own.map((r) => `| \`${r.id}\` | ${[r.title, r.sentence, r.reason, r.source].map(cell).join(' | ')} |`).join('\n')}\n`
+  })
+  return `# Every row the house computes with\n\nWritten by \`npm run formats\` from \`core/\`; do not edit. ${rows.length} rows.\n\n${groups.join('\n')}`
+}
