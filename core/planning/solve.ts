@@ -3,7 +3,7 @@ import { startSurface, type Surface } from '../surface/surface'
 import { GainToGo, NOTHING_STILL, stillToCome, type Still } from './bounds'
 import type { Option, PlanCase } from './compile'
 import { returns } from './returns'
-import { Transitions, type PlacedMove, type Transition } from './transitions'
+import { placed, transitions, type PlacedMove, type Transition } from './transitions'
 
 export interface Solution {
   moves: readonly PlacedMove[]
@@ -33,7 +33,7 @@ interface Label {
  * @returns undefined when the floor itself does not fit.
  */
 export function solve(c: PlanCase, slotTicks: number, from?: SolveFrom): Solution | undefined {
-  const table = new Transitions(c)
+  const table = transitions()
   const start = from ?? { surface: startSurface(c.madeUp), stage: 0, ticks: 0, loads: c.residual, exfoliations: 0 }
   const stages = c.stages.slice(start.stage)
   const first: Label = {
@@ -42,34 +42,40 @@ export function solve(c: PlanCase, slotTicks: number, from?: SolveFrom): Solutio
   }
   const toGo = new GainToGo(c, stages, slotTicks)
   const still = stillToCome(c, stages)
-  const rough = run({ c, stages, table, slotTicks, toGo, still, incumbent: Number.NEGATIVE_INFINITY, width: 60 }, first)
-  const best = run({ c, stages, table, slotTicks, toGo, still, incumbent: rough.best ? value(c, rough.best) : Number.NEGATIVE_INFINITY, width: Number.POSITIVE_INFINITY }, first)
+  const ways = stages.map((s) => s.options.map((o) => ({ o, after: table.of(o) })))
+  const rough = run({ c, stages, ways, slotTicks, toGo, still, incumbent: Number.NEGATIVE_INFINITY, width: ROUGH_WIDTH }, first)
+  // A first pass that had to leave nothing aside was exact already.
+  const best = rough.whole ? rough : run({ c, stages, ways, slotTicks, toGo, still, incumbent: rough.best ? value(c, rough.best) : Number.NEGATIVE_INFINITY, width: Number.POSITIVE_INFINITY }, first)
   return best.best && toSolution(c, start.loads, best.best, best.count)
 }
 
-interface Search { c: PlanCase, stages: PlanCase['stages'], table: Transitions, slotTicks: number, toGo: GainToGo, still: readonly Still[], incumbent: number, width: number }
+/** Labels that a first, rough pass keeps: enough to find a plan that later bounds are measured by. */
+const ROUGH_WIDTH = 10
+interface Way { o: Option, after: (surface: number) => Transition | undefined }
+interface Search { c: PlanCase, stages: PlanCase['stages'], ways: readonly (readonly Way[])[], slotTicks: number, toGo: GainToGo, still: readonly Still[], incumbent: number, width: number }
 
-function run(search: Search, first: Label): { best: Label | undefined, count: number } {
-  const { c, stages, table, slotTicks, width, still } = search
+function run(search: Search, first: Label): { best: Label | undefined, count: number, whole: boolean } {
+  const { c, stages, ways, slotTicks, width, still } = search
   let labels: Label[] = [first]
   let count = 1
+  let whole = true
   for (let s = 0; s < stages.length; s++) {
     const stage = stages[s]
     if (!stage) break
     const next = new Map<number, Label[]>()
     for (const label of labels) {
       if ((!stage.must || stage.options.length === 0) && !hopeless(search, s, label.ticks, label.effects, label.taste)) offer(next, { ...label, option: undefined, transition: undefined, back: label }, search, s)
-      for (const option of stage.options) {
+      for (const { o: option, after } of ways[s] ?? []) {
         if (option.exfoliates && label.exfoliations >= c.maxExfoliations) continue
-        const move = table.after(label.surface, option)
+        const move = after(label.surface)
         if (!move) continue
         const ticks = label.ticks + move.ticks
         if (ticks > slotTicks) continue
+        const added = addLoads(label.loads, move.loads, c)
+        if (!added) continue
         const effects = plus(label.effects, option.effects)
         const taste = label.taste + option.taste
         if (hopeless(search, s, ticks, effects, taste)) continue
-        const added = addLoads(label.loads, move.loads, c)
-        if (!added) continue
         const loads = forget(added, c, still[s])
         offer(next, {
           surface: move.surface, ticks, loads, effects, taste, cost: label.cost + option.costCents,
@@ -78,12 +84,17 @@ function run(search: Search, first: Label): { best: Label | undefined, count: nu
       }
     }
     labels = [...next.values()].flat()
-    if (labels.length > width) labels = labels.sort((a, b) => value(c, b) - value(c, a) || a.ticks - b.ticks).slice(0, width)
+    if (labels.length > width) { whole = false; labels = mostPromising(labels, search, s, width) }
     count += labels.length
   }
   let best: Label | undefined
   for (const l of labels) if (!best || compare(c, l, best) < 0) best = l
-  return { best, count }
+  return { best, count, whole }
+}
+
+/** Those that may still come furthest, by what they are worth and the most that may follow. */
+function mostPromising(labels: readonly Label[], { c, toGo, slotTicks }: Search, stage: number, width: number): Label[] {
+  return labels.map((l) => ({ l, hope: value(c, l) + toGo.least(stage, slotTicks - l.ticks, l.effects) })).sort((a, b) => b.hope - a.hope || a.l.ticks - b.l.ticks).slice(0, width).map((x) => x.l)
 }
 
 function addLoads(have: readonly number[], add: readonly number[], c: PlanCase): readonly number[] | undefined {
@@ -115,8 +126,9 @@ const plus = (a: readonly number[], b: readonly number[]) => a.map((x, i) => x +
 
 /** Whether even the most that may follow stays below the best plan known, or the musts no longer fit. */
 function hopeless({ c, toGo, slotTicks, incumbent }: Search, stage: number, ticks: number, effects: readonly number[], taste: number): boolean {
-  const most = toGo.after(stage, slotTicks - ticks, effects)
-  return most === Number.NEGATIVE_INFINITY || worth(c, effects, taste) + most < incumbent
+  if (!toGo.fits(stage, slotTicks - ticks)) return true
+  if (incumbent === Number.NEGATIVE_INFINITY) return false
+  return toGo.below(stage, slotTicks - ticks, effects, worth(c, effects, taste), incumbent)
 }
 
 function offer(next: Map<number, Label[]>, label: Label, { c, still }: Search, stage: number): void {
@@ -175,7 +187,7 @@ function toSolution(c: PlanCase, before: SolveFrom['loads'], label: Label, label
   for (let at: Label | undefined = label; at; at = at.back) chain.push(at)
   chain.reverse()
   return {
-    moves: chain.flatMap((l) => l.transition?.moves ?? []), options: chain.flatMap((l) => (l.option ? [l.option.id] : [])), chosen: chain.slice(1).map((l) => l.option?.id ?? ''), value: value(c, label), costCents: label.cost, idleTicks: label.idle,
+    moves: chain.flatMap((l) => (l.option && l.transition ? placed(l.option, l.transition) : [])), options: chain.flatMap((l) => (l.option ? [l.option.id] : [])), chosen: chain.slice(1).map((l) => l.option?.id ?? ''), value: value(c, label), costCents: label.cost, idleTicks: label.idle,
     ticks: label.ticks, loads: totalLoads(before, chain), labels,
   }
 }

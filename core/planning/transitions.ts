@@ -2,20 +2,31 @@ import { TECHNIQUES } from '../catalogue/techniques'
 import { REGION_IDS } from '../face/zones'
 import { loadOn } from '../load/loads'
 import { applyTechnique, type Surface } from '../surface/surface'
-import { connect } from './mend'
+import { connect, type Connection } from './mend'
 import type { Move, Option } from './compile'
 
 /** A move as it stands in the solved plan; `mend` marks a connecting step. */
 export interface PlacedMove extends Move { mend?: true, option: string }
 
-/** What an option does from one surface: its moves with the connecting steps between, where they lead, how long they take and what they load. */
-export interface Transition { moves: readonly PlacedMove[], surface: number, ticks: number, loads: readonly number[] }
+/** What an option does from one surface: the connecting steps before each of its moves, where they lead, how long it all takes and what it loads. */
+export interface Transition { chains: readonly (readonly Connector[])[], surface: number, ticks: number, loads: readonly number[] }
+type Connector = Connection['steps'][number]
 
-/** Surfaces are numbered as they are met, and what an option does to one is worked out once. */
+/** What warmth still in the skin does to the load of what follows, per cent. */
+export const HEATED = TECHNIQUES.steam.heatFactor ?? 100
+/** Beyond this many surfaces the store is emptied; a client's whole day of plans needs a few thousand. */
+const MOST_SURFACES = 20_000
+
+/**
+ * Surfaces are numbered as they are met, and what an option does to one is worked out once. That hangs on the trade alone, on no client,
+ * so one store serves every plan made in this page, worker or server.
+ */
 export class Transitions {
   private readonly surfaces: Surface[] = []
   private readonly numbers = new Map<string, number>()
-  private readonly known = new Map<Option, (Transition | null | undefined)[]>()
+  private readonly known = new Map<string, (Transition | null | undefined)[]>()
+
+  get size(): number { return this.surfaces.length }
 
   intern(surface: Surface): number {
     const key = REGION_IDS.map((r) => { const s = surface[r]; return [s.soil, s.moisture, s.film, s.warmth, s.skin, s.layer, s.settling, s.dampAge, s.warmAge].join('.') }).join('/')
@@ -26,23 +37,28 @@ export class Transitions {
     return this.surfaces.length - 1
   }
 
-  after(surface: number, option: Option): Transition | undefined {
-    let row = this.known.get(option)
-    if (!row) { row = []; this.known.set(option, row) }
-    const found = row[surface]
-    if (found !== undefined) return found ?? undefined
-    const reached = this.work(this.surfaces[surface], option)
-    row[surface] = reached ?? null
-    return reached
+  /** The transitions of one option, by surface. */
+  of(option: Option): (surface: number) => Transition | undefined {
+    const key = option.moves.map((m) => `${m.technique}:${m.regions.join('.')}:${m.minutes}:${m.dwell ?? ''}:${m.passes ?? ''}`).join('/')
+    let row = this.known.get(key)
+    if (!row) { row = []; this.known.set(key, row) }
+    const own = row
+    return (surface) => {
+      const found = own[surface]
+      if (found !== undefined) return found ?? undefined
+      const reached = this.work(this.surfaces[surface], option)
+      own[surface] = reached ?? null
+      return reached
+    }
   }
 
   private work(start: Surface | undefined, option: Option): Transition | undefined {
     if (!start) return undefined
     let surface = start
-    const placed: PlacedMove[] = []
+    const chains: (readonly Connector[])[] = []
     const loads = REGION_IDS.map(() => 0)
     let ticks = 0
-    const add = (m: PlacedMove) => {
+    const add = (m: Pick<Move, 'technique' | 'regions' | 'minutes' | 'dwell' | 'passes'>) => {
       const t = TECHNIQUES[m.technique]
       REGION_IDS.forEach((r, i) => {
         if (!m.regions.includes(r)) return
@@ -50,17 +66,24 @@ export class Transitions {
       })
       surface = applyTechnique(surface, t, m.regions, m.minutes * 2)
       ticks += m.minutes * 2
-      placed.push(m)
     }
     for (const move of option.moves) {
       const chain = connect(surface, TECHNIQUES[move.technique], move.regions)
       if (!chain) return undefined
-      for (const s of chain.steps) add({ ...s, mend: true, option: option.id })
-      add({ ...move, option: option.id })
+      for (const s of chain.steps) add(s)
+      add(move)
+      chains.push(chain.steps)
     }
-    return { moves: placed, surface: this.intern(surface), ticks, loads }
+    return { chains, surface: this.intern(surface), ticks, loads }
   }
 }
 
-/** What warmth still in the skin does to the load of what follows, per cent. */
-export const HEATED = TECHNIQUES.steam.heatFactor ?? 100
+let store = new Transitions()
+/** The store for one solve; it is never emptied while one runs. */
+export function transitions(): Transitions {
+  if (store.size > MOST_SURFACES) store = new Transitions()
+  return store
+}
+
+/** The moves of an option with its connecting steps between them, as they stand in a plan. */
+export const placed = (option: Option, t: Transition): PlacedMove[] => option.moves.flatMap((m, i) => [...(t.chains[i] ?? []).map((s): PlacedMove => ({ ...s, mend: true, option: option.id })), { ...m, option: option.id }])

@@ -1,0 +1,27 @@
+import { FINDING_ORDER } from '#core/catalogue/findings'
+import { ZONE_IDS } from '#core/face/zones'
+import type { PlanInput } from '#core/planning/input'
+import type { Answer, Answers } from '#core/screening/answers'
+import { addDays } from '#core/screening/days'
+import { withSkin } from '#core/screening/skin'
+import { screen } from '#core/screening/verdict'
+import { deriveProfile } from '#core/skin/profile'
+import { lot, planInput, TODAY } from '#core/testing/fixtures'
+import { DEEP } from '#db/demo/clients'
+import { DEMO_PRODUCTS } from '#db/demo/products'
+
+const SHELF = DEMO_PRODUCTS.map((product) => ({ product, lots: [lot(product.id)] }))
+
+/** A demo client as the planner sees them on a day without earlier visits: their skin, answers, aims and school, and the whole shelf. */
+export function demoInput(key: string, more: Partial<PlanInput> = {}): PlanInput {
+  const c = DEEP.find((d) => d.key === key)
+  if (!c) throw new Error(`no demo client ${key}`)
+  const answers: Answers = Object.fromEntries(FINDING_ORDER.map((id): [string, Answer] => {
+    const yes = c.yes[id]
+    if (!yes) return [id, { say: 'no' }]
+    const { daysAgo, ...rest } = yes
+    return [id, { say: 'yes', ...rest, ...(daysAgo === undefined ? {} : { date: addDays(TODAY, -daysAgo) }) }]
+  }))
+  const profile = deriveProfile({ ...Object.fromEntries(ZONE_IDS.map((z) => [z, c.base])), ...c.zones }, new Date(TODAY).getFullYear() - Number(c.born.slice(0, 4)), c.whole)
+  return planInput({ answers, profile, verdict: withSkin(screen(answers, TODAY), profile), school: c.school, aims: c.aims, shelf: SHELF, madeUp: key !== 'forester', slotMinutes: 60, ...more })
+}
