@@ -24,6 +24,7 @@ const ROWS = [
   rule('scope', 'stop', 'Outside this person\'s licence.', true),
   rule('no-device', 'stop', 'The device is not in the house or not ready.'),
   rule('no-product', 'stop', 'Nothing on the shelf that this client may have.'),
+  rule('calm-only', 'stop', 'After abrasion or needling only calming products touch that skin.', true),
   rule('product-barred', 'stop', 'This product is not for this client, or not fit for use.', true),
   rule('surface', 'stop', 'The step cannot stand on what the last one left.'),
   rule('dwell-early', 'adapt', 'It would come off before it has done its work.'),

@@ -6,6 +6,7 @@ import type { TechniqueId } from '../catalogue/technique'
 import { GROUPS, nameRegions } from '../face/regions'
 import { REGION_IDS, type RegionId } from '../face/zones'
 import { rimOf, type Rim } from '../load/rim'
+import type { Surface } from '../surface/surface'
 import { describeUnmet } from '../surface/words'
 import { allBars, allowance, productTrouble, type Allowance } from './allowed'
 import { isResilient } from './compile'
@@ -36,7 +37,7 @@ export function checkPlan(input: PlanInput, steps: readonly PlanStep[]): Check {
   const allow = (id: TechniqueId) => { const a = known.get(id) ?? allowance(id, input, bars); known.set(id, a); return a }
   const findings: PlanFinding[] = [
     ...floorFindings(input, steps),
-    ...steps.flatMap((step, i) => [...permitFindings(step, allow(step.technique)), ...productFindings(step, input, allow(step.technique)), ...surfaceFindings(step, i, walked, allow)]),
+    ...steps.flatMap((step, i) => [...permitFindings(step, allow(step.technique)), ...productFindings(step, input, allow(step.technique)), ...calmFindings(step, input, allow(step.technique), walked.states[i]?.before), ...surfaceFindings(step, i, walked, allow)]),
     ...loadFindings(input, steps, walked, rims), ...clockFindings(input, steps, walked), ...layerFindings(input, steps),
   ]
   return { trace: walked, rims, findings }
@@ -123,6 +124,16 @@ function productFindings(step: PlanStep, input: PlanInput, a: Allowance): PlanFi
   if (!item || item.product.kind !== wanted) return [finding('no-product', `${a.technique.name}: that product is not on the shelf`, { key: step.key, mends: swap.length > 0 ? swap : [remove(step)] })]
   const trouble = productTrouble(item.product, item.lots, input)[0]
   return trouble ? [finding('product-barred', `${item.product.name}: ${trouble.text}`, { key: step.key, mends: swap.length > 0 ? swap : [remove(step)], why: trouble })] : []
+}
+
+/** What is put on skin that has just been abraded or punctured must be of the calming range. A connecting mist for which none is on the shelf is let pass. */
+function calmFindings(step: PlanStep, input: PlanInput, a: Allowance, before: Surface | undefined): PlanFinding[] {
+  const item = input.shelf.find((s) => s.product.id === step.productId)
+  const worked = before ? step.regions.filter((r) => before[r].skin !== 'intact') : []
+  if (!a.technique.product || !item || item.product.calming || worked.length === 0) return []
+  const calm = a.products.find((p) => p.product.calming)?.product
+  if (!calm && step.technique in CONNECTOR_WANTS) return []
+  return [finding('calm-only', `${item.product.name} on ${nameRegions(worked)}: only calming products after this work`, { key: step.key, regions: worked, mends: [calm ? { label: `Use ${calm.name}`, minutes: 0, edits: [{ do: 'set', key: step.key, patch: { productId: calm.id } }] } : remove(step)] })]
 }
 
 function surfaceFindings(step: PlanStep, i: number, walked: Trace, allow: (id: TechniqueId) => Allowance): PlanFinding[] {

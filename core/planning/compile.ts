@@ -15,7 +15,7 @@ import { planCostCents } from './cost'
 import type { PlanInput } from './input'
 
 /** One hand step of an option. `dwell` is how long it rests before it is lifted, in minutes. */
-export interface Move { technique: TechniqueId, regions: readonly RegionId[], minutes: number, passes?: number, setting?: number, productId?: string, dwell?: number }
+export interface Move { technique: TechniqueId, regions: readonly RegionId[], minutes: number, passes?: number, setting?: number, productId?: string, dwell?: number, /** `no`: not a calming product, so not on skin just abraded; `only`: its calming stand-in, for just that skin. */ calm?: 'no' | 'only' }
 
 export interface Option {
   id: string
@@ -86,6 +86,16 @@ export function compile(input: PlanInput): PlanCase {
 /** Brings a school's liking into the currency of value: two schools differ visibly, a first-ranked concern still outweighs both. */
 const TASTE_SCALE = 4
 
+type Bottle = Pick<Move, 'productId' | 'calm'>
+/** The best suited product, and its calming stand-in for skin that has just been abraded, where the best is not calming itself. */
+function bottles(a: Allowance): Bottle[] {
+  const best = a.products[0]?.product
+  if (!best) return [{}]
+  if (best.calming) return [{ productId: best.id }]
+  const stand = a.products.find((p) => p.product.calming)?.product
+  return [{ productId: best.id, calm: 'no' }, ...(stand ? [{ productId: stand.id, calm: 'only' as const }] : [])]
+}
+
 class OptionBuilder {
   constructor(private readonly input: PlanInput, private readonly aims: readonly ConcernId[]) {}
 
@@ -102,8 +112,7 @@ class OptionBuilder {
       for (const p of passes) {
         const stretch = p !== undefined && p > 1 ? Math.round(minutes * 1.5 * 2) / 2 : minutes
         if (stretch > a.minutesMost) continue
-        const move = this.move(a, regions, stretch, p)
-        out.push(this.option(`${t.id}:${group}:${stretch}${p === undefined ? '' : `:${p}`}`, [t.id], [move], this.effects(t, regions, minutes / longest), 0))
+        for (const bottle of bottles(a)) out.push(this.option(`${t.id}:${group}:${stretch}${p === undefined ? '' : `:${p}`}${bottle.calm === 'only' ? ':calm' : ''}`, [t.id], [this.move(a, regions, stretch, bottle, p)], this.effects(t, regions, minutes / longest), 0))
       }
     }
     return out
@@ -125,14 +134,14 @@ class OptionBuilder {
       const best = stagger(tasks)
       if (!best) continue
       const slack = Math.min(...tasks.map((t) => t.latest - (best.dwell[t.id] ?? 0)))
-      for (const extra of new Set([0, Math.min(slack, 10)])) out.push(...this.block(`${name}:${id}`, list, sets, tasks, best, extra))
+      for (const extra of new Set([0, Math.min(slack, 10)])) for (const calm of list.some((a) => bottles(a).length > 1) ? [false, true] : [false]) out.push(...this.block(`${name}:${id}${calm ? ':calm' : ''}`, list, sets, tasks, best, extra, calm))
     }
     return out
   }
 
-  private block(id: string, list: readonly Allowance[], sets: readonly (readonly RegionId[])[], tasks: readonly MaskTask[], best: NonNullable<ReturnType<typeof stagger>>, extra: number): Option[] {
+  private block(id: string, list: readonly Allowance[], sets: readonly (readonly RegionId[])[], tasks: readonly MaskTask[], best: NonNullable<ReturnType<typeof stagger>>, extra: number, calm: boolean): Option[] {
     const free = (best.handsFree + extra) / 2
-    const lay = best.onOrder.flatMap((tid) => list.flatMap((a, i) => (a.technique.id === tid ? [{ ...this.move(a, sets[i] ?? [], (tasks.find((t) => t.id === tid)?.on ?? 2) / 2), dwell: ((best.dwell[tid] ?? 0) + extra) / 2 }] : [])))
+    const lay = best.onOrder.flatMap((tid) => list.flatMap((a, i) => (a.technique.id === tid ? [{ ...this.move(a, sets[i] ?? [], (tasks.find((t) => t.id === tid)?.on ?? 2) / 2, bottles(a)[calm ? bottles(a).length - 1 : 0] ?? {}), dwell: ((best.dwell[tid] ?? 0) + extra) / 2 }] : [])))
     const lift = best.offOrder.flatMap((tid) => list.flatMap((a, i): Move[] => (a.technique.id === tid ? [{ technique: 'maskOff', regions: sets[i] ?? [], minutes: (tasks.find((t) => t.id === tid)?.off ?? 2) / 2 }] : [])))
     const fillers: TechniqueId[] = free >= 5 ? ['shouldersScalp', 'handsArms'] : free >= 2 ? ['handsArms', 'stay'] : free > 0 ? ['stay'] : []
     const base = this.aims.map(() => 0)
@@ -170,9 +179,9 @@ class OptionBuilder {
     }).slice(0, 4)
   }
 
-  private move(a: Allowance, regions: readonly RegionId[], minutes: number, passes?: number): Move {
+  private move(a: Allowance, regions: readonly RegionId[], minutes: number, bottle: Bottle, passes?: number): Move {
     const { setting } = a.technique
-    return { technique: a.technique.id, regions, minutes, ...(passes === undefined ? {} : { passes }), ...(setting ? { setting: setting.start } : {}), ...(a.products[0] ? { productId: a.products[0].product.id } : {}) }
+    return { technique: a.technique.id, regions, minutes, ...(passes === undefined ? {} : { passes }), ...(setting ? { setting: setting.start } : {}), ...bottle }
   }
 
   private effects(t: Technique, regions: readonly RegionId[], share: number): number[] {

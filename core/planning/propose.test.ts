@@ -4,12 +4,13 @@ import { ADAPTATIONS } from '../catalogue/adaptations'
 import { TECHNIQUES } from '../catalogue/techniques'
 import type { TechniqueId } from '../catalogue/technique'
 import { FINDING_IDS } from '../catalogue/findings'
+import { PRODUCT_KINDS, type ProductKind } from '../catalogue/kinds'
 import { GROUPS } from '../face/regions'
 import { SCHOOL_IDS } from '../catalogue/schools'
 import type { Answer } from '../screening/answers'
 import { screen } from '../screening/verdict'
 import type { Grade } from '../skin/readings'
-import { allNo, planInput, readAll, RESILIENT, TODAY } from '../testing/fixtures'
+import { allNo, lot, planInput, product, readAll, RESILIENT, TODAY } from '../testing/fixtures'
 import { allowance } from './allowed'
 import { checkPlan, freshStep, isFit, placeFor } from './check'
 import { applyEdits, diffPlans } from './edit'
@@ -56,6 +57,21 @@ describe('proposal', () => {
   it('treats the rest where the cheeks are red', () => {
     const input = planInput({ readings: readAll({ ...RESILIENT, congestion: 3 }, { cheekL: red, cheekR: red }), school: 'brightLamp', aims: ['congestion', 'dullness'] })
     for (const s of propose(input).steps) if (['grain', 'enzyme', 'tip', 'steam'].includes(s.technique)) expect(s.regions).not.toContain('cheekL')
+  })
+  it('puts only calming products on skin that has just been abraded, best suited ones elsewhere, and plans no tip where the shelf has none', () => {
+    const two = (kinds: readonly ProductKind[]) => PRODUCT_KINDS.flatMap((k) => [{ product: product(k, `${k}-strong`, { calming: false, suits: ['oily', 'all'] }), lots: [lot(`${k}-strong`)] }, ...(kinds.includes(k) ? [{ product: product(k, `${k}-calm`), lots: [lot(`${k}-calm`)] }] : [])])
+    const bright = { school: 'brightLamp' as const, aims: ['dullness' as const, 'congestion' as const], readings: readAll({ ...RESILIENT, oil: 4 }) }
+    const input = planInput({ ...bright, shelf: two(PRODUCT_KINDS) })
+    const steps = propose(input).steps
+    const tip = steps.findIndex((s) => s.technique === 'tip')
+    expect(tip).toBeGreaterThan(0)
+    for (const [i, s] of steps.entries()) if (s.productId !== undefined) expect(s.productId.endsWith('-calm'), `${s.technique} ${i < tip ? 'before' : 'after'} the tip`).toBe(i > tip && s.regions.some((r) => steps[tip]?.regions.includes(r)))
+    const none = planInput({ ...bright, shelf: two(PRODUCT_KINDS.filter((k) => k !== 'moisturiser')) })
+    expect(has(none, 'tip')).toBe(false)
+    const serum = steps.find((s) => s.technique === 'serum')
+    const wrong = checkPlan(input, applyEdits(steps, [{ do: 'set', key: serum?.key ?? '', patch: { productId: 'serum-strong' } }])).findings.find((f) => f.rule === 'calm-only')
+    expect(wrong).toMatchObject({ strength: 'stop', locked: true })
+    expect(wrong?.mends[0]?.label).toBe('Use serum-calm')
   })
   it('closes with sun protection by day and may oil by night', () => {
     expect(has(planInput({ daylight: true }), 'sunProtection')).toBe(true)

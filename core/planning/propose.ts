@@ -1,4 +1,4 @@
-import { STAGE_IDS } from '../catalogue/kinds'
+import { STAGE_IDS, STRONG } from '../catalogue/kinds'
 import type { PlanStep, Why } from '../catalogue/step'
 import { TECHNIQUES } from '../catalogue/techniques'
 import { TECHNIQUE_IDS, type TechniqueId } from '../catalogue/technique'
@@ -67,7 +67,8 @@ function materialise(solution: Solution, input: PlanInput, done: readonly PlanSt
   const moves = joinWaits(solution.moves)
   moves.forEach((m, i) => {
     const a = allow(m.technique)
-    const productId = m.productId ?? a.products[0]?.product.id
+    const worked = steps.some((s) => TECHNIQUES[s.technique].families.some((f) => STRONG.includes(f)) && s.regions.some((r) => m.regions.includes(r)))
+    const productId = m.productId ?? ((worked ? a.products.find((p) => p.product.calming) : undefined) ?? a.products[0])?.product.id
     steps.push({
       key: freshKey(steps, m.technique), technique: m.technique, regions: m.regions, minutes: m.minutes,
       ...(m.passes === undefined ? {} : { passes: m.passes }), ...(m.setting === undefined ? {} : { setting: m.setting }), ...(productId === undefined ? {} : { productId }),

@@ -18,6 +18,7 @@ export function reasonsFor(move: PlacedMove, next: PlacedMove | undefined, a: Al
     return [{ rule: 'surface', text: wants ? `${wants.name.toLowerCase().replace(/ on$|,.*$/, '')} ${CONNECTOR_WANTS[move.technique] ?? 'wants it so'}` : t.reason }]
   }
   const out: Why[] = []
+  if (move.calm === 'only') out.push({ rule: 'calm-only', text: 'calming product: the skin has just been worked' })
   const longest = t.minutes.choices[t.minutes.choices.length - 1] ?? t.minutes.most
   for (const w of a.adapted) {
     const shortened = DURATION_RULES.test(w.rule) && move.minutes < longest

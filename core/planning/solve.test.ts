@@ -67,6 +67,8 @@ function perform(start: Surface, before: readonly number[], o: Option): { surfac
     ticks += m.minutes * 2
   }
   for (const m of o.moves) {
+    const worked = m.regions.some((r) => surface[r].skin !== 'intact')
+    if ((m.calm === 'no' && worked) || (m.calm === 'only' && !worked)) return undefined
     const chain = connect(surface, TECHNIQUES[m.technique], m.regions)
     if (!chain) return undefined
     for (const s of chain.steps) step(s)
@@ -77,7 +79,7 @@ function perform(start: Surface, before: readonly number[], o: Option): { surfac
 
 const tuple = (s: Solution | undefined): Omit<Tuple, 'ids'> | undefined => s && { value: s.value, cost: s.costCents, idle: s.idleTicks }
 const grade = fc.constantFrom<Grade>(0, 1, 2, 3)
-const skin = fc.record({ oil: grade, water: grade, redness: fc.constantFrom<Grade>(0, 1), congestion: grade, sensitivity: fc.constantFrom<Grade>(0, 1, 2) }) as fc.Arbitrary<Required<ZoneReading>>
+const skin = fc.record({ oil: grade, water: grade, redness: fc.constantFrom<Grade>(0, 1), congestion: grade, sensitivity: fc.constantFrom<Grade>(0, 1, 2) }) as fc.Arbitrary<Required<Pick<ZoneReading, 'oil' | 'water' | 'redness' | 'congestion' | 'sensitivity'>>>
 const question = fc.record({ skin, tZone: skin, madeUp: fc.boolean(), daylight: fc.boolean(), school: fc.constantFrom('warmCloth', 'brightLamp', 'oilAndWater', 'stillBowl'), residue: fc.integer({ min: 0, max: 300 }), seed: fc.nat(100000), slot: fc.integer({ min: 24, max: 120 }) })
   .map((q) => ({ ...q, input: planInput({ readings: readAll(q.skin, { forehead: q.tZone, nose: q.tZone, chin: q.tZone }), madeUp: q.madeUp, daylight: q.daylight, school: q.school as 'warmCloth', residual: Object.fromEntries(REGION_IDS.map((r) => [r, q.residue])) as never }) }))
 

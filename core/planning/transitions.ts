@@ -39,7 +39,7 @@ export class Transitions {
 
   /** The transitions of one option, by surface. */
   of(option: Option): (surface: number) => Transition | undefined {
-    const key = option.moves.map((m) => `${m.technique}:${m.regions.join('.')}:${m.minutes}:${m.dwell ?? ''}:${m.passes ?? ''}`).join('/')
+    const key = option.moves.map((m) => `${m.technique}:${m.regions.join('.')}:${m.minutes}:${m.dwell ?? ''}:${m.passes ?? ''}:${m.calm ?? ''}`).join('/')
     let row = this.known.get(key)
     if (!row) { row = []; this.known.set(key, row) }
     const own = row
@@ -68,6 +68,7 @@ export class Transitions {
       ticks += m.minutes * 2
     }
     for (const move of option.moves) {
+      if (move.calm !== undefined && (move.calm === 'only') !== move.regions.some((r) => surface[r].skin !== 'intact')) return undefined
       const chain = connect(surface, TECHNIQUES[move.technique], move.regions)
       if (!chain) return undefined
       for (const s of chain.steps) add(s)
