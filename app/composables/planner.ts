@@ -1,12 +1,13 @@
 import type { PlanStep } from '#core/catalogue/step'
 import type { PlanInput } from '#core/planning/input'
+import type { Comparison } from '#core/planning/compare'
 import type { LeftOut, Proposal } from '#core/planning/propose'
 
 let worker: Worker | undefined
 let next = 1
 const waiting = new Map<number, { resolve: (v: unknown) => void, reject: (e: Error) => void }>()
 
-function ask(kind: 'propose' | 'leftOut', input: PlanInput, steps: readonly PlanStep[]): Promise<unknown> {
+function ask(kind: 'propose' | 'leftOut' | 'compare', input: PlanInput, steps: readonly PlanStep[]): Promise<unknown> {
   if (!worker) {
     worker = new Worker(new URL('../workers/plan.worker.ts', import.meta.url), { type: 'module' })
     worker.onmessage = (event: MessageEvent<{ id: number, answer?: unknown, error?: string }>) => {
@@ -24,3 +25,4 @@ function ask(kind: 'propose' | 'leftOut', input: PlanInput, steps: readonly Plan
 /** Plans in a worker of the page. */
 export const proposeAside = (input: PlanInput, done: readonly PlanStep[] = []) => ask('propose', input, done) as Promise<Proposal>
 export const leftOutAside = (input: PlanInput, steps: readonly PlanStep[]) => ask('leftOut', input, steps) as Promise<LeftOut[]>
+export const compareAside = (input: PlanInput) => ask('compare', input, []) as Promise<Comparison>

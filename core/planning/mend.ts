@@ -4,7 +4,7 @@ import type { RegionId } from '../face/zones'
 import { applyTechnique, unmetNeeds, type Surface, type Unmet } from '../surface/surface'
 
 /** Why a connecting step stands before another: what that one wants. */
-export const CONNECTOR_WANTS: Partial<Record<TechniqueId, string>> = { blot: 'wants dry skin', mist: 'wants damp skin', rinse: 'wants bare skin', secondCleanse: 'wants clean skin', wait: 'wants the layer below settled' }
+export const CONNECTOR_WANTS: Partial<Record<TechniqueId, string>> = { blot: 'wants dry skin', mist: 'wants damp skin', rinse: 'wants bare skin', secondCleanse: 'wants clean skin', wait: 'wants a dry layer' }
 
 /** Connecting steps that can put a surface right, with the minutes they take. */
 const CONNECTORS: readonly { id: TechniqueId, minutes: number }[] = [

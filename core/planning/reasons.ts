@@ -1,3 +1,5 @@
+import { CONTRAINDICATIONS } from '../catalogue/contraindications'
+import { FINDINGS } from '../catalogue/findings'
 import { CONCERN_NAMES } from '../catalogue/kinds'
 import type { Why } from '../catalogue/step'
 import { TECHNIQUES } from '../catalogue/techniques'
@@ -8,7 +10,7 @@ import type { PlanInput } from './input'
 import { CONNECTOR_WANTS } from './mend'
 import type { PlacedMove } from './transitions'
 
-const DURATION_RULES = /^(steam|grain|massage|heart|pregnancy|asthma|marks)-/
+const DURATION_RULES = /^(steam|grain|massage|heart|pregnancy|asthma|marks|melasma|eyes|light|read)-/
 
 /** Why a step is in the plan and as it is; the first line is the one that fits beside it. */
 export function reasonsFor(move: PlacedMove, next: PlacedMove | undefined, a: Allowance, input: PlanInput): Why[] {
@@ -18,11 +20,11 @@ export function reasonsFor(move: PlacedMove, next: PlacedMove | undefined, a: Al
     return [{ rule: 'surface', text: wants ? `${wants.name.toLowerCase().replace(/ on$|,.*$/, '')} ${CONNECTOR_WANTS[move.technique] ?? 'wants it so'}` : t.reason }]
   }
   const out: Why[] = []
-  if (move.calm === 'only') out.push({ rule: 'calm-only', text: 'calming product: the skin has just been worked' })
+  if (move.calm === 'only') out.push({ rule: 'calm-only', text: 'calming: skin just worked' })
   const longest = t.minutes.choices[t.minutes.choices.length - 1] ?? t.minutes.most
   for (const w of a.adapted) {
     const shortened = DURATION_RULES.test(w.rule) && move.minutes < longest
-    out.push(shortened ? { rule: w.rule, text: `${longest} → ${move.minutes} min: ${w.text.split(':')[0] ?? w.text}` } : w)
+    out.push(shortened ? { rule: w.rule, text: `${longest} → ${move.minutes} min: ${shortCause(w)}` } : w)
   }
   out.push(...leftOutRegions(move.regions, a))
   const aim = input.aims.find((x) => (t.effects[x] ?? 0) >= 2) ?? input.aims.find((x) => (t.effects[x] ?? 0) >= 1)
@@ -30,6 +32,12 @@ export function reasonsFor(move: PlacedMove, next: PlacedMove | undefined, a: Al
   if (move.dwell !== undefined) out.push({ rule: 'dwell', text: `rests ${move.dwell} min` })
   out.push({ rule: `technique-${t.id}`, text: t.reason })
   return out
+}
+
+/** The cause of a shortening in two or three words: the finding's own where an answer asks for it. */
+function shortCause(w: Why): string {
+  const row = CONTRAINDICATIONS.find((c) => c.id === w.rule)
+  return row ? FINDINGS[row.finding].short : (w.text.split(':')[0] ?? w.text)
 }
 
 function leftOutRegions(regions: readonly RegionId[], a: Allowance): Why[] {

@@ -1,3 +1,4 @@
+import AxeBuilder from '@axe-core/playwright'
 import { expect, test, type Page } from '@playwright/test'
 import { asOwner, open, plannedVisit } from '../support/house'
 import { bundleOf } from '../support/visit'
@@ -67,4 +68,15 @@ test('the strip by mouse: drag a step, open it, change its minutes, add a step',
   // What is on the screen is what the house holds, once it breaks no rule.
   await page.getByRole('button', { name: 'Undo' }).click()
   await expect.poll(async () => (await bundleOf(await asOwner(), id)).plans.find((p) => p.version === 0)?.steps.find((s) => s.minutes === 3.5) !== undefined).toBe(true)
+})
+
+test('three lengths and four schools stand beside today\'s plan', async ({ page }) => {
+  await openStrip(page, 'other-8')
+  await page.getByRole('button', { name: 'Compare' }).click()
+  const sheet = page.getByRole('dialog', { name: 'Compare plans' })
+  for (const name of ['Express', 'Standard', 'Full', 'Warm Cloth', 'Bright Lamp', 'Oil and Water', 'Still Bowl']) await expect(sheet.getByRole('heading', { name: new RegExp(`^${name} [\\d.]+ min`) })).toBeVisible()
+  await expect(sheet.getByRole('list', { name: /Share of the ninety-minute plan/ }).getByRole('listitem')).toHaveCount(7)
+  expect((await new AxeBuilder({ page }).include('.sheet').analyze()).violations.map((v) => v.id)).toEqual([])
+  await page.keyboard.press('Escape')
+  await expect(sheet).toHaveCount(0)
 })

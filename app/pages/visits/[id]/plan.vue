@@ -13,6 +13,7 @@ const plan = usePlan()
 const b = computed(() => visit.bundle)
 const chosen = ref<string | null>(null)
 const trouble = ref('')
+const comparing = ref(false)
 const may = computed(() => b.value?.may.write === true && b.value.visit.status === 'booked')
 const frozen = computed(() => b.value?.visit.status !== 'booked')
 const shown = computed(() => (frozen.value ? (b.value?.plans[b.value.plans.length - 1]?.steps ?? []) : plan.steps))
@@ -39,7 +40,7 @@ async function onward() { if (may.value && plan.saved !== 'kept') await plan.sav
 <template>
   <div v-if="b && visit.input" class="plan" @keydown="onKey">
     <StopAction>
-      <template v-if="may"><VBtn variant="text" icon :disabled="!plan.past.length" aria-label="Undo" @click="plan.undo()"><VIcon :icon="mdiUndo" /></VBtn><VBtn variant="text" icon :disabled="!plan.future.length" aria-label="Redo" @click="plan.redo()"><VIcon :icon="mdiRedo" /></VBtn><VBtn variant="outlined" :loading="plan.thinking" @click="plan.propose()">Propose afresh</VBtn></template>
+      <template v-if="may"><VBtn variant="text" icon :disabled="!plan.past.length" aria-label="Undo" @click="plan.undo()"><VIcon :icon="mdiUndo" /></VBtn><VBtn variant="text" icon :disabled="!plan.future.length" aria-label="Redo" @click="plan.redo()"><VIcon :icon="mdiRedo" /></VBtn><VBtn variant="outlined" @click="comparing = true">Compare</VBtn><VBtn variant="outlined" :loading="plan.thinking" @click="plan.propose()">Propose afresh</VBtn></template>
       <VBtn v-if="b.may.countersign && !signed && !frozen" color="secondary" @click="attempt(async () => { await visit.send('/countersign', 'POST'); await visit.reload() })">Countersign</VBtn>
       <VBtn color="primary" :disabled="may && !fit" @click="onward">Lay out the tray</VBtn>
     </StopAction>
@@ -51,6 +52,7 @@ async function onward() { if (may.value && plan.saved !== 'kept') await plan.sav
       <PlanStrip :steps="shown" :input="visit.input" :chosen="chosen" :may="may" @choose="(k) => { chosen = k }" @edit="plan.edit" />
       <p v-if="!shown.length && !plan.thinking && !plan.failed" class="soft">No plan yet. Read the skin first, then propose.</p>
     </section>
+    <LazyComparePlans v-if="comparing" :input="visit.input" :steps="shown" :school-name="SCHOOLS[b.visit.school].name" @close="comparing = false" />
     <PlanAside :steps="shown" :input="visit.input" :chosen="chosen" :may="may" :left="frozen ? [] : plan.left" @edit="plan.edit" @add="add" @choose="(k) => { chosen = k }" />
   </div>
 </template>

@@ -1,0 +1,32 @@
+import { SCHOOL_IDS, SCHOOLS } from '../catalogue/schools'
+import { TECHNIQUES } from '../catalogue/techniques'
+import type { TechniqueId } from '../catalogue/technique'
+import type { PlanInput } from './input'
+import { propose } from './propose'
+
+/** What a plan would be under other terms, in its main steps. `value` compares only within one school. */
+export interface Alternative { name: string, minutes: number, value: number, failed?: string, mains: readonly { technique: TechniqueId, name: string, minutes: number }[] }
+export interface Comparison { curve: readonly { slot: number, value: number | null }[], lengths: readonly Alternative[], schools: readonly Alternative[] }
+
+/** Steps that connect, open or close every visit and so tell two plans apart by nothing. */
+const EVERYWHERE: readonly TechniqueId[] = ['settle', 'eyesOff', 'milk', 'secondReading', 'blot', 'rinse', 'mist', 'wait', 'maskOff', 'stay', 'tone', 'close', 'sunProtection', 'moisturiser']
+export const LENGTHS = [{ name: 'Express', slot: 30 }, { name: 'Standard', slot: 60 }, { name: 'Full', slot: 90 }] as const
+const CURVE = { from: 30, to: 90, step: 10 } as const
+
+function under(input: PlanInput, name: string): Alternative {
+  const p = propose(input)
+  return {
+    name, minutes: p.minutes, value: p.value, ...(p.failed ? { failed: p.failed.text } : {}),
+    mains: p.steps.filter((s) => !EVERYWHERE.includes(s.technique)).map((s) => ({ technique: s.technique, name: TECHNIQUES[s.technique].name.replace(/ on$/, ''), minutes: s.minutes })),
+  }
+}
+
+/**
+ * The same client and day at three lengths and in the four schools, and what more minutes would bring.
+ * Each is a full plan of its own: exact, not scaled from another.
+ */
+export function compare(input: PlanInput): Comparison {
+  const curve: { slot: number, value: number | null }[] = []
+  for (let slot = CURVE.from; slot <= CURVE.to; slot += CURVE.step) { const p = propose({ ...input, slotMinutes: slot }); curve.push({ slot, value: p.failed ? null : p.value }) }
+  return { curve, lengths: LENGTHS.map((l) => under({ ...input, slotMinutes: l.slot }, l.name)), schools: SCHOOL_IDS.map((school) => under({ ...input, school }, SCHOOLS[school].name)) }
+}
