@@ -36,7 +36,7 @@ const bars = computed(() => { const c = found.value?.curve ?? []; const most = M
 </template>
 
 <style scoped>
-.sheet { display: flex; flex-direction: column; gap: 12px; overflow-y: auto; } .curve { display: flex; gap: 14px; align-items: flex-end; min-height: 118px; } .curve li { display: flex; flex-direction: column; align-items: center; gap: 2px; min-width: 66px; } .bar { width: 40px; background: #A8CFCB; border-radius: 5px 5px 0 0; } .bar.here { background: var(--basin); }
+.sheet { display: flex; flex-direction: column; gap: 12px; overflow-y: auto; } .curve { display: flex; gap: 14px; align-items: flex-end; min-height: 126px; margin-top: 8px; } .curve li { display: flex; flex-direction: column; align-items: center; gap: 2px; min-width: 66px; } .bar { width: 40px; background: #A8CFCB; border-radius: 5px 5px 0 0; } .bar.here { background: var(--basin); }
 .cols { display: grid; gap: 12px; margin-top: 6px; } article { border: 1px solid var(--line); border-radius: 10px; padding: 10px 12px; } h4 { font-family: var(--serif); font-size: 1rem; margin: 0 0 4px; } li { padding: 1px 0; } .other { font-weight: 700; } .fine { font-size: 0.8125rem; } p { margin: 0; }
 @media (max-width: 760px) { .cols { grid-template-columns: 1fr 1fr !important; } }
 </style>

@@ -13,7 +13,7 @@ import type { PlanInput } from '#core/planning/input'
 import type { LeftOut } from '#core/planning/propose'
 
 const props = defineProps<{ steps: readonly PlanStep[], input: PlanInput, chosen: string | null, may: boolean, left: readonly LeftOut[] }>()
-const emit = defineEmits<{ edit: [edits: Edit[]], add: [id: TechniqueId], choose: [key: string | null] }>()
+const emit = defineEmits<{ edit: [edits: Edit[]], add: [id: TechniqueId], choose: [key: string | null], compare: [] }>()
 const check = computed(() => checkPlan(props.input, props.steps))
 const step = computed(() => props.steps.find((s) => s.key === props.chosen))
 const t = computed(() => (step.value ? TECHNIQUES[step.value.technique] : undefined))
@@ -53,8 +53,8 @@ const own = computed(() => check.value.findings.filter((f) => f.key !== undefine
       <p class="soft">Tap a step to see where, how, why, and to change it.</p>
     </template>
     <div class="row bowls"><BasinBowl v-for="[r, name] in BOWLS" :key="r" :name="name" v-bind="bowl(r)" /></div>
-    <div v-if="left.length"><h2 class="lefthead">Left out</h2>
-      <ul class="plainlist left"><li v-for="l in left" :key="l.technique"><span>{{ l.name.replace(/ on$/, '') }}</span><em>{{ l.extraMinutes ? `+ ${l.extraMinutes} min` : l.why.text }}</em><button v-if="may && l.why.rule !== 'scope'" type="button" :aria-label="`Add ${l.name}`" @click="emit('add', l.technique)">add</button></li></ul>
+    <div v-if="may"><div class="between head"><h2 class="lefthead">Left out</h2><VBtn variant="text" size="small" height="32" @click="emit('compare')">Compare</VBtn></div>
+      <ul v-if="left.length" class="plainlist left"><li v-for="l in left" :key="l.technique"><span>{{ l.name.replace(/ on$/, '') }}</span><em>{{ l.extraMinutes ? `+ ${l.extraMinutes} min` : l.why.text }}</em><button v-if="may && l.why.rule !== 'scope'" type="button" :aria-label="`Add ${l.name}`" @click="emit('add', l.technique)">add</button></li></ul>
     </div>
     <dl class="sums figures"><div><dt>{{ check.trace.schedule.total }} of {{ input.slotMinutes }} min</dt><dd>hands idle {{ check.trace.schedule.idle }}</dd></div><div><dt>€ {{ (cost / 100).toFixed(2) }}</dt><dd>product</dd></div><div :class="{ bad: check.findings.some((f) => f.strength === 'stop') }"><dt>{{ check.findings.length }}</dt><dd>findings</dd></div></dl>
   </aside>
@@ -63,7 +63,7 @@ const own = computed(() => check.value.findings.filter((f) => f.key !== undefine
 <style scoped>
 .aside { border-left: 1px solid var(--line); background: #FBF7EF; padding: 10px 16px 12px; display: flex; flex-direction: column; gap: 8px; } p { margin: 0; } .hand { font-size: 0.9375rem; }
 .facebox { height: 210px; flex: none; } .bowls { justify-content: space-between; gap: 2px; flex-wrap: nowrap; } 
-.lefthead { font-size: 1.05rem; } .finding { border-left: 5px solid var(--amber); background: #FBF2E0; border-radius: 7px; padding: 7px 10px; display: flex; flex-direction: column; gap: 4px; font-size: 0.9375rem; } .finding.stop { border-left-color: var(--berry); background: #F9E9EC; }
+.lefthead { font-size: 1.05rem; } .head { align-items: center; } .finding { border-left: 5px solid var(--amber); background: #FBF2E0; border-radius: 7px; padding: 7px 10px; display: flex; flex-direction: column; gap: 4px; font-size: 0.9375rem; } .finding.stop { border-left-color: var(--berry); background: #F9E9EC; }
 .whys summary { cursor: pointer; } .whys ul { padding-left: 18px; font-size: 0.875rem; } .left { max-height: max(190px, calc(100dvh - 560px)); overflow-y: auto; } .left li { display: flex; justify-content: space-between; gap: 10px; padding: 3px 0; font-size: 0.9375rem; align-items: baseline; } .left em { font-family: var(--serif); color: #8A3A1C; text-align: right; flex: 1; font-size: 0.875rem; line-height: 1.2; } .left span { flex: 0 0 38%; } .left button { border: 1px solid var(--oak-light); border-radius: 7px; padding: 1px 9px; cursor: pointer; background: #fff; color: var(--ink); min-height: 26px; }
 .sums { display: flex; justify-content: space-between; margin: auto 0 0; border-top: 1px solid var(--line); padding-top: 8px; } .sums dt { font-family: var(--serif); font-weight: 650; font-size: 1.1rem; } .sums dd { margin: 0; font-size: 0.875rem; } .bad dt { color: var(--berry); }
 </style>

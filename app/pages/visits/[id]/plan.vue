@@ -40,7 +40,7 @@ async function onward() { if (may.value && plan.saved !== 'kept') await plan.sav
 <template>
   <div v-if="b && visit.input" class="plan" @keydown="onKey">
     <StopAction>
-      <template v-if="may"><VBtn variant="text" icon :disabled="!plan.past.length" aria-label="Undo" @click="plan.undo()"><VIcon :icon="mdiUndo" /></VBtn><VBtn variant="text" icon :disabled="!plan.future.length" aria-label="Redo" @click="plan.redo()"><VIcon :icon="mdiRedo" /></VBtn><VBtn variant="outlined" @click="comparing = true">Compare</VBtn><VBtn variant="outlined" :loading="plan.thinking" @click="plan.propose()">Propose afresh</VBtn></template>
+      <template v-if="may"><VBtn variant="text" icon :disabled="!plan.past.length" aria-label="Undo" @click="plan.undo()"><VIcon :icon="mdiUndo" /></VBtn><VBtn variant="text" icon :disabled="!plan.future.length" aria-label="Redo" @click="plan.redo()"><VIcon :icon="mdiRedo" /></VBtn><VBtn variant="outlined" :loading="plan.thinking" @click="plan.propose()">Propose afresh</VBtn></template>
       <VBtn v-if="b.may.countersign && !signed && !frozen" color="secondary" @click="attempt(async () => { await visit.send('/countersign', 'POST'); await visit.reload() })">Countersign</VBtn>
       <VBtn color="primary" :disabled="may && !fit" @click="onward">Lay out the tray</VBtn>
     </StopAction>
@@ -53,7 +53,7 @@ async function onward() { if (may.value && plan.saved !== 'kept') await plan.sav
       <p v-if="!shown.length && !plan.thinking && !plan.failed" class="soft">No plan yet. Read the skin first, then propose.</p>
     </section>
     <LazyComparePlans v-if="comparing" :input="visit.input" :steps="shown" :school-name="SCHOOLS[b.visit.school].name" @close="comparing = false" />
-    <PlanAside :steps="shown" :input="visit.input" :chosen="chosen" :may="may" :left="frozen ? [] : plan.left" @edit="plan.edit" @add="add" @choose="(k) => { chosen = k }" />
+    <PlanAside :steps="shown" :input="visit.input" :chosen="chosen" :may="may" :left="frozen ? [] : plan.left" @edit="plan.edit" @add="add" @compare="comparing = true" @choose="(k) => { chosen = k }" />
   </div>
 </template>
 
