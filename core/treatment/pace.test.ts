@@ -39,6 +39,10 @@ describe('minutes left', () => {
 describe('what does not fit any more', () => {
   const short = { startsAt: START, minutes: 10 }
   it('is nothing for a start on time', () => { expect(minutesShort(room([0, { kind: 'started' }]), steps, short, START)).toBe(0) })
+  it('is nothing within the first minutes of a plan that fills its slot', () => {
+    const filled = { startsAt: START, minutes: steps.reduce((m, x) => m + x.minutes, 0) }
+    for (const seconds of [1, 20, 59, 61]) expect(minutesShort(room([0, { kind: 'started' }]), steps, filled, START + seconds * 1000)).toBe(0)
+  })
   it('shows a late start at once', () => { expect(minutesShort(room([4, { kind: 'started' }]), steps, short, START + 4 * MIN)).toBe(3) })
   it('grows while held and goes when a step is left out', () => {
     expect(minutesShort(room([0, { kind: 'started' }], [1, { kind: 'held' }]), steps, short, START + 5 * MIN)).toBe(3)

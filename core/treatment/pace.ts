@@ -21,22 +21,25 @@ export function minutesAhead(state: RoomState, steps: readonly PlanStep[], now: 
  * where the treatment runs inside its slot at all.
  * @param slot start in milliseconds since 1970, length in minutes
  */
-export function minutesLeft(state: RoomState, slot: { startsAt: number, minutes: number }, now: number): number {
+export const minutesLeft = (state: RoomState, slot: Slot, now: number): number => Math.max(1, Math.floor(exactlyLeft(state, slot, now)))
+
+interface Slot { startsAt: number, minutes: number }
+function exactlyLeft(state: RoomState, slot: Slot, now: number): number {
   const began = state.startedAt ?? now
   const ofBooked = slot.minutes - (now - began) / MINUTE_MS
   const end = slot.startsAt + slot.minutes * MINUTE_MS
   const inSlot = now >= slot.startsAt && now < end
-  return Math.max(1, Math.floor(inSlot ? Math.min(ofBooked, (end - now) / MINUTE_MS) : ofBooked))
+  return inSlot ? Math.min(ofBooked, (end - now) / MINUTE_MS) : ofBooked
 }
 
 /**
- * Whole minutes that the steps still to come need beyond what is left; none when they fit. A late start shows here at once.
+ * Whole minutes that the steps still to come need beyond what is left; none when they fit or miss by less than one. A late start shows here at once.
  * @param slot start in milliseconds since 1970, length in minutes
  */
-export function minutesShort(state: RoomState, steps: readonly PlanStep[], slot: { startsAt: number, minutes: number }, now: number): number {
+export function minutesShort(state: RoomState, steps: readonly PlanStep[], slot: Slot, now: number): number {
   const at = steps.findIndex((s) => s.key === state.current?.key)
   const step = steps[at]
   if (!step) return 0
   const still = Math.max(0, step.minutes - runningMs(state, now) / MINUTE_MS) + planned(steps.slice(at + 1))
-  return Math.max(0, Math.ceil(still - minutesLeft(state, slot, now)))
+  return Math.max(0, Math.floor(still - Math.max(0, exactlyLeft(state, slot, now)) + 1e-6))
 }
