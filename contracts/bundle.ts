@@ -24,7 +24,7 @@ import type { WholeReading } from '#core/skin/notes'
 import { deriveProfile, type Profile } from '#core/skin/profile'
 import { overlay, readRegion, type Grade, type Readings } from '#core/skin/readings'
 import { dwellWindow } from '#core/timing/schedule'
-import { isSensitive } from '#core/planning/compile'
+import { isSensitive } from '#core/planning/adapt'
 import type { TreatmentEvent } from '#core/treatment/events'
 import type { FoldContext } from '#core/treatment/fold'
 

@@ -23,7 +23,7 @@ export function allRows(): Row[] {
     ...CONTRAINDICATIONS.map((c): Row => ({ group: 'Contraindications', id: c.id, title: FINDINGS[c.finding].short, sentence: `${c.sentence}${stops(c.families)}${until(c)}`, reason: c.reason, source: c.source })),
     ...SKIN_ROWS.map((r): Row => ({ group: 'What was read', id: r.rule, title: `${r.reading} ${r.from} or more`, sentence: `${r.sentence}${stops(r.families)}`, reason: r.reason, source: r.source })),
     ...OBSERVATIONS.map((o): Row => ({ group: 'One-tap observations', id: `noticed-${o.id}`, title: o.words, sentence: o.sets.map((s) => `${s.reading} ${s.exactly !== undefined ? `is ${s.exactly}` : s.least !== undefined ? `at least ${s.least}` : `at most ${s.most ?? ''}`}`).join(', '), reason: '', source: o.source })),
-    ...ADAPTATIONS.map((a): Row => ({ group: 'Adaptations', id: a.id, title: TECHNIQUES[a.technique].name, sentence: a.sentence, reason: '', source: a.source })),
+    ...ADAPTATIONS.map((a): Row => ({ group: 'Adaptations', id: a.id, title: a.techniques.map((t) => TECHNIQUES[t].name).join(', '), sentence: a.sentence, reason: '', source: a.source })),
     ...[...ORDER_RULES.values()].map((r): Row => ({ group: 'Rules of the plan', id: r.id, title: r.strength, sentence: r.sentence, reason: r.locked ? 'locked' : '', source: r.source })),
     ...REST_INTERVALS.map((r): Row => ({ group: 'Rest intervals', id: r.id, title: `${r.days} days`, sentence: r.sentence, reason: '', source: r.source })),
     ...[...SENSITIVITY_FACTORS, ...REDNESS_FACTORS, ...WATER_FACTORS, ...AGE_FACTORS, UNREAD_FACTOR].map((f): Row => ({ group: 'What lowers the rim', id: f.id, title: `${f.percent} % kept`, sentence: f.sentence, reason: '', source: f.source })),

@@ -1,7 +1,8 @@
 import type { PlanStep } from '#core/catalogue/step'
 import type { PlanInput } from '#core/planning/input'
 import type { Comparison } from '#core/planning/compare'
-import type { LeftOut, Proposal } from '#core/planning/propose'
+import type { LeftOut } from '#core/planning/leftOut'
+import type { Proposal } from '#core/planning/propose'
 
 let worker: Worker | undefined
 let next = 1

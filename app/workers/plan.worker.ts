@@ -1,7 +1,8 @@
 import type { PlanStep } from '#core/catalogue/step'
 import type { PlanInput } from '#core/planning/input'
 import { compare } from '#core/planning/compare'
-import { leftOut, propose } from '#core/planning/propose'
+import { leftOut } from '#core/planning/leftOut'
+import { propose } from '#core/planning/propose'
 
 export interface PlanQuestion { id: number, ask: 'propose' | 'leftOut' | 'compare', input: PlanInput, steps: PlanStep[] }
 

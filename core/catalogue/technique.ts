@@ -1,10 +1,11 @@
 import type { Minutes } from '../units'
 import type { GroupId } from '../face/regions'
+import type { RegionId } from '../face/zones'
 import type { ConcernId, DeviceKind, FamilyId, LicenceId, ProductKind, StageId } from './kinds'
 
 export type Soil = 'madeUp' | 'soiled' | 'sebum' | 'clean'
 export type Moisture = 'wet' | 'damp' | 'dry'
-export type Film = 'none' | 'milk' | 'oil' | 'lather' | 'grain' | 'mask' | 'medium' | 'leaveOn'
+export type Film = 'none' | 'milk' | 'oil' | 'lather' | 'grain' | 'mask' | 'medium' | 'crystal' | 'leaveOn'
 export type Warmth = 'cool' | 'neutral' | 'warm'
 export type SkinState = 'intact' | 'abraded' | 'punctured'
 
@@ -43,9 +44,9 @@ export interface DwellWindow {
 }
 
 export interface LoadRule {
-  /** Hundredths on the house scale for a reference region, per what. `dwellRoot` grows with the root of the minutes. */
+  /** Hundredths on the house scale for a reference region, per what. `dwellRoot` grows with the root of the minutes, `freeAcidRoot` with free acid in per cent too, `setting` with the device's own number. */
   hundredths: number
-  per: 'handsMinute' | 'dwellRoot' | 'pass' | 'once'
+  per: 'handsMinute' | 'dwellRoot' | 'freeAcidRoot' | 'pass' | 'setting' | 'once'
 }
 
 export interface Setting {
@@ -55,14 +56,23 @@ export interface Setting {
   start: number
   most: number
   step: number
+  /** Further for a person who holds this licence. */
+  more?: { licence: LicenceId, most: number }
+  /** Thin zones, where only the lower half may be used. */
+  thin?: readonly RegionId[]
 }
 
 export const TECHNIQUE_IDS = [
-  'settle', 'eyesOff', 'milk', 'secondReading', 'secondCleanse', 'oilCleanse', 'tone', 'blot', 'rinse', 'mist', 'wait', 'steam',
-  'grain', 'enzyme', 'tip', 'highFrequency', 'cold', 'massage', 'clay', 'hydratingMask', 'maskOff', 'handsArms', 'shouldersScalp',
-  'stay', 'serum', 'eyeProduct', 'moisturiser', 'facialOil', 'sunProtection', 'close',
+  'settle', 'eyesOff', 'milk', 'secondReading', 'secondCleanse', 'oilCleanse', 'tone', 'blot', 'rinse', 'mist', 'wait', 'steam', 'warmTowel',
+  'grain', 'rollOff', 'rollOffRub', 'enzyme', 'acidMask', 'exfoliatingMask', 'salonPeel', 'neutralise', 'blade', 'tip', 'crystals', 'vacuumGlide', 'spatula', 'disinfect', 'needling',
+  'extraction', 'highFrequency', 'cold', 'blueLamp', 'redLamp', 'lampOff', 'massage', 'toningMassage', 'stones', 'microcurrent', 'clay', 'hydratingMask', 'creamMask', 'sheetMask', 'resurfacingMask',
+  'freshMask', 'hardeningMask', 'hardeningOff', 'eyeMask', 'maskOff', 'handsArms', 'shouldersScalp', 'stay', 'serum', 'ampoule', 'eyeProduct', 'moisturiser', 'facialOil', 'lipCare', 'lipScrub',
+  'sunProtection', 'close',
 ] as const
 export type TechniqueId = (typeof TECHNIQUE_IDS)[number]
+
+/** How masks are laid out: one kind, by zone, or on spots only. */
+export type LayoutId = 'one' | 'byZone' | 'spots'
 
 export interface Technique {
   id: TechniqueId
@@ -72,6 +82,14 @@ export interface Technique {
   /** Hands-on minutes: the least and most that make sense, and those the planner may choose from. */
   minutes: { least: Minutes, most: Minutes, choices: readonly Minutes[] }
   dwell?: DwellWindow
+  /** What takes it off, where that is not the usual removal of a mask. */
+  lift?: TechniqueId
+  /** Takes something off that rests; never planned by itself. */
+  lifts?: true
+  /** Stands only straight after this technique. */
+  after?: TechniqueId
+  /** No talking while it rests. */
+  quiet?: true
   groups: readonly GroupId[]
   product?: ProductKind
   device?: DeviceKind

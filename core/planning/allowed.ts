@@ -1,16 +1,19 @@
 import { ADAPTATIONS, type Adaptation } from '../catalogue/adaptations'
+import { INGREDIENTS, ingredientsIn } from '../catalogue/ingredients'
 import { DEVICE_NAMES, KIND_NAMES, LICENCE_NAMES } from '../catalogue/kinds'
 import type { Lot, Product } from '../catalogue/products'
 import type { Why } from '../catalogue/step'
 import { TECHNIQUES } from '../catalogue/techniques'
-import type { Technique, TechniqueId } from '../catalogue/technique'
+import type { LayoutId, Setting, Technique, TechniqueId } from '../catalogue/technique'
+import { freeAcidOf } from '../dosing/freeAcid'
 import { GROUPS } from '../face/regions'
 import { REGION_IDS, type RegionId } from '../face/zones'
 import { restBars } from '../load/rest'
 import { lotBars, productBars, type ProductBar } from '../screening/products'
 import { barsFromSkin } from '../screening/skin'
+import { strengthBars } from '../screening/strength'
 import type { Bar } from '../screening/verdict'
-import { plannedGrade } from '../skin/profile'
+import { regionsMeeting } from './adapt'
 import type { PlanInput } from './input'
 
 export interface Choice { product: Product, lot: Lot }
@@ -23,7 +26,12 @@ export interface Allowance {
   barred: ReadonlyMap<RegionId, readonly Why[]>
   minutesMost: number
   passesMost: number
+  /** The device's range for this client and these hands; absent where there is no setting. */
+  setting?: { least: number, start: number, most: number }
   adapted: readonly Why[]
+  /** Liked more or less today, in the currency of a school's taste. */
+  favour: number
+  favourLayout: Readonly<Partial<Record<LayoutId, number>>>
   products: readonly Choice[]
 }
 
@@ -32,12 +40,17 @@ export function allBars(input: PlanInput): Bar[] {
   return [...input.verdict.bars, ...barsFromSkin(input.profile), ...restBars(input.past, input.today)].filter((b) => b.does !== 'restricts')
 }
 
-export function allowance(id: TechniqueId, input: PlanInput, bars: readonly Bar[] = allBars(input)): Allowance {
+/**
+ * What the answers, the skin, the house and the shelf leave of one technique.
+ * @param rows the adaptations that are worked with; all of them but in a check of single rows
+ */
+export function allowance(id: TechniqueId, input: PlanInput, bars: readonly Bar[] = allBars(input), rows: readonly Adaptation[] = ADAPTATIONS): Allowance {
   const technique = TECHNIQUES[id]
   const never: Why[] = []
   const barred = new Map<RegionId, Why[]>()
   const bar = (r: RegionId, why: Why) => { const list = barred.get(r) ?? []; if (!list.some((w) => w.rule === why.rule)) list.push(why); barred.set(r, list) }
   for (const b of input.verdict.prevented) never.push({ rule: b.rule, text: b.sentence })
+  if (input.policy?.without.includes(id)) never.push({ rule: 'house-without', text: 'not offered in this house' })
   if (!input.licences.includes(technique.licence)) never.push({ rule: 'scope', text: `needs a licence for ${LICENCE_NAMES[technique.licence]}` })
   if (technique.device && !input.devices.includes(technique.device)) never.push({ rule: 'no-device', text: `no ${DEVICE_NAMES[technique.device]} ready` })
   for (const b of bars) {
@@ -49,37 +62,43 @@ export function allowance(id: TechniqueId, input: PlanInput, bars: readonly Bar[
   }
   let minutesMost: number = technique.minutes.most
   let passesMost = technique.passes?.limit ?? 0
+  const setting = technique.setting ? { least: technique.setting.least, start: technique.setting.start, most: mostFor(technique.setting, input) } : undefined
   const adapted: Why[] = []
-  for (const a of ADAPTATIONS) {
-    if (a.technique !== id) continue
+  let favour = 0
+  const favourLayout: Partial<Record<LayoutId, number>> = {}
+  for (const a of rows) {
+    if (!a.techniques.includes(id)) continue
     const met = regionsMeeting(a, input, technique)
     if (met.length === 0) continue
     const why: Why = { rule: a.id, text: a.sentence }
     if (a.leaveOut) for (const r of met) bar(r, why)
     if (a.minutesMost !== undefined && a.minutesMost < minutesMost) { minutesMost = a.minutesMost; adapted.push(why) }
     if (a.passesMost !== undefined && a.passesMost < passesMost) { passesMost = a.passesMost; adapted.push(why) }
+    if (setting && a.settingMost !== undefined && a.settingMost < setting.most) { setting.most = Math.max(setting.least, a.settingMost); adapted.push(why) }
+    if (setting && a.settingLeast !== undefined && a.settingLeast > setting.least) { setting.least = Math.min(setting.most, a.settingLeast); adapted.push(why) }
+    if (a.shortDwell) adapted.push(why)
+    if (a.favour !== undefined && a.layout === undefined) { favour += a.favour; if (a.favour > 0) adapted.push(why) }
+    if (a.favour !== undefined && a.layout !== undefined) favourLayout[a.layout] = (favourLayout[a.layout] ?? 0) + a.favour
   }
+  if (setting) setting.start = Math.min(setting.most, Math.max(setting.least, setting.start))
   const { limit, limitRules } = input.verdict
   if (technique.families.includes('heat') && limit.steamMost < minutesMost) { minutesMost = limit.steamMost; for (const l of limitRules) if (l.limit.steamMost === limit.steamMost) adapted.push({ rule: l.rule, text: l.sentence }) }
   if (technique.passes && limit.passesMost < passesMost) { passesMost = limit.passesMost; for (const l of limitRules) if (l.limit.passesMost === limit.passesMost) adapted.push({ rule: l.rule, text: l.sentence }) }
-  const products = technique.product ? usableProducts(technique, input) : []
+  const products = technique.product ? usableProducts(technique, input, rows) : []
   if (technique.product && products.length === 0) never.push({ rule: 'no-product', text: `no ${KIND_NAMES[technique.product]} on the shelf for this client` })
-  return { technique, never, barred, minutesMost, passesMost, adapted, products }
+  return { technique, never, barred, minutesMost, passesMost, ...(setting ? { setting } : {}), adapted, favour, favourLayout, products }
 }
 
-function regionsMeeting(a: Adaptation, input: PlanInput, technique: Technique): RegionId[] {
-  const reach = [...new Set(technique.groups.flatMap((g) => GROUPS[g]))]
-  const { when } = a
-  if ('ageFrom' in when) return (input.profile.age ?? 0) >= when.ageFrom ? reach : []
-  return reach.filter((r) => {
-    const g = plannedGrade(input.profile, r, when.reading)
-    return (when.atLeast === undefined || g >= when.atLeast) && (when.atMost === undefined || g <= when.atMost)
-  })
-}
+const mostFor = (setting: Setting, input: PlanInput): number => (setting.more && input.licences.includes(setting.more.licence) ? setting.more.most : setting.most)
 
 /** Why a product may not be used, bottle by bottle or as such; empty when a bottle is fit. */
-export function productTrouble(product: Product, lots: readonly Lot[], input: PlanInput): ProductBar[] {
+export function productTrouble(product: Product, lots: readonly Lot[], input: PlanInput, rows: readonly Adaptation[] = ADAPTATIONS): ProductBar[] {
   const own = productBars(product, input.verdict, input.answers)
+  for (const a of rows) {
+    const technique = a.avoid === undefined ? undefined : a.techniques.map((t) => TECHNIQUES[t]).find((t) => t.product === product.kind)
+    if (technique && a.avoid !== undefined && ingredientsIn(product.inci).includes(a.avoid) && regionsMeeting(a, input, technique).length > 0) own.push({ rule: a.id, text: `holds ${INGREDIENTS[a.avoid].name}: ${a.sentence}` })
+  }
+  own.push(...strengthBars(product, input.daylight))
   const patch = input.patch[product.id]
   if (patch !== undefined) own.push({ rule: 'patch-test', text: patch })
   if (own.length > 0) return own
@@ -88,15 +107,15 @@ export function productTrouble(product: Product, lots: readonly Lot[], input: Pl
   return perLot.some((b) => b.length === 0) ? [] : (perLot[0] ?? [])
 }
 
-/** Fit products of a technique's kind, the best suited first, ties by id; the bottle that expires first is taken. */
-function usableProducts(technique: Technique, input: PlanInput): Choice[] {
-  const out: { choice: Choice, score: number }[] = []
+/** Fit products of a technique's kind, the weakest acid first, then the best suited, ties by id; the bottle that expires first is taken. */
+function usableProducts(technique: Technique, input: PlanInput, rows: readonly Adaptation[]): Choice[] {
+  const out: { choice: Choice, score: number, acid: number }[] = []
   for (const { product, lots } of input.shelf) {
-    if (product.kind !== technique.product || productTrouble(product, lots, input).length > 0) continue
+    if (product.kind !== technique.product || productTrouble(product, lots, input, rows).length > 0) continue
     const lot = [...lots].filter((l) => lotBars(l, product, input.today).length === 0).sort((a, b) => (a.expires < b.expires ? -1 : 1))[0]
-    if (lot) out.push({ choice: { product, lot }, score: suitScore(product, input) })
+    if (lot) out.push({ choice: { product, lot }, score: suitScore(product, input), acid: freeAcidOf(product) })
   }
-  return out.sort((a, b) => b.score - a.score || (a.choice.product.id < b.choice.product.id ? -1 : 1)).map((o) => o.choice)
+  return out.sort((a, b) => a.acid - b.acid || b.score - a.score || (a.choice.product.id < b.choice.product.id ? -1 : 1)).map((o) => o.choice)
 }
 
 function suitScore(product: Product, input: PlanInput): number {

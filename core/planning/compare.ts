@@ -2,6 +2,7 @@ import { SCHOOL_IDS, SCHOOLS } from '../catalogue/schools'
 import { TECHNIQUES } from '../catalogue/techniques'
 import type { TechniqueId } from '../catalogue/technique'
 import type { PlanInput } from './input'
+import { canPin } from './pins'
 import { propose } from './propose'
 
 /** What a plan would be under other terms, in its main steps. `value` compares only within one school. */
@@ -9,7 +10,7 @@ export interface Alternative { name: string, minutes: number, value: number, fai
 export interface Comparison { curve: readonly { slot: number, value: number | null }[], lengths: readonly Alternative[], schools: readonly Alternative[] }
 
 /** Steps that connect, open or close every visit and so tell two plans apart by nothing. */
-const EVERYWHERE: readonly TechniqueId[] = ['settle', 'eyesOff', 'milk', 'secondReading', 'blot', 'rinse', 'mist', 'wait', 'maskOff', 'stay', 'tone', 'close', 'sunProtection', 'moisturiser']
+const EVERYWHERE = (t: TechniqueId): boolean => (!canPin(t) && t !== 'handsArms' && t !== 'shouldersScalp') || ['settle', 'eyesOff', 'milk', 'secondReading', 'mist', 'tone', 'close', 'sunProtection', 'moisturiser'].includes(t)
 export const LENGTHS = [{ name: 'Express', slot: 30 }, { name: 'Standard', slot: 60 }, { name: 'Full', slot: 90 }] as const
 const CURVE = { from: 30, to: 90, step: 10 } as const
 
@@ -17,7 +18,7 @@ function under(input: PlanInput, name: string): Alternative {
   const p = propose(input)
   return {
     name, minutes: p.minutes, value: p.value, ...(p.failed ? { failed: p.failed.text } : {}),
-    mains: p.steps.filter((s) => !EVERYWHERE.includes(s.technique)).map((s) => ({ technique: s.technique, name: TECHNIQUES[s.technique].name.replace(/ on$/, ''), minutes: s.minutes })),
+    mains: p.steps.filter((s) => !EVERYWHERE(s.technique)).map((s) => ({ technique: s.technique, name: TECHNIQUES[s.technique].name.replace(/ on$/, ''), minutes: s.minutes })),
   }
 }
 

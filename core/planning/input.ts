@@ -1,6 +1,8 @@
 import type { ConcernId, DeviceKind, LicenceId } from '../catalogue/kinds'
 import type { Lot, Product } from '../catalogue/products'
-import type { SchoolId } from '../catalogue/schools'
+import type { Preferences } from '../catalogue/preferences'
+import type { HousePolicy, SchoolId } from '../catalogue/schools'
+import type { PlanStep } from '../catalogue/step'
 import type { FaceSize } from '../face/regions'
 import type { RegionId } from '../face/zones'
 import type { PastWork } from '../load/rest'
@@ -29,6 +31,12 @@ export interface PlanInput {
   devices: readonly DeviceKind[]
   licences: readonly LicenceId[]
   school: SchoolId
+  /** The house's own camps over the school's, and what it does not offer. */
+  policy?: HousePolicy
+  /** How the client lives and what they like, where it changes the work. */
+  life?: Preferences
+  /** Steps that stay as they are, whatever is planned around them. */
+  pins?: readonly PlanStep[]
   /** What the client minds, the most first; at most five. */
   aims: readonly ConcernId[]
   faceSize: FaceSize

@@ -6,6 +6,9 @@ import { applyTechnique, unmetNeeds, type Surface, type Unmet } from '../surface
 /** Why a connecting step stands before another: what that one wants. */
 export const CONNECTOR_WANTS: Partial<Record<TechniqueId, string>> = { blot: 'wants dry skin', mist: 'wants damp skin', rinse: 'wants bare skin', secondCleanse: 'wants clean skin', wait: 'wants a dry layer' }
 
+/** "tip wants dry skin": why a connecting step stands before a technique. */
+export const wantsWords = (t: Technique, wants: string | undefined): string => `${t.name.toLowerCase().replace(/ on$|,.*$/, '')} ${wants ?? 'wants it so'}`
+
 /** Connecting steps that can put a surface right, with the minutes they take. */
 const CONNECTORS: readonly { id: TechniqueId, minutes: number }[] = [
   { id: 'blot', minutes: 0.5 }, { id: 'mist', minutes: 0.5 }, { id: 'rinse', minutes: 1 }, { id: 'secondCleanse', minutes: 2 }, { id: 'wait', minutes: 0.5 },

@@ -1,16 +1,15 @@
-import { RETURNS } from '../catalogue/adaptations'
+import { RETURNS } from '../catalogue/value'
 import { REGION_IDS } from '../face/zones'
-import { startSurface } from '../surface/surface'
-import type { Option, PlanCase } from './compile'
+import { layersOf, type Layers, type Way } from './layers'
+import { MARK_NAMES, type PlanCase } from './planCase'
 import type { SolveFrom } from './solve'
-import { transitions, type Transition } from './transitions'
 
 /** One way through a stage from one state of the skin to the next: an option with its connecting steps, or none. Whole numbers throughout. */
-export interface Arc { from: number, to: number, /** '' is none. */ option: string, ticks: number, loads: readonly number[], effects: readonly number[], taste: number, cost: number, idle: number, exfoliates: 0 | 1 }
+export interface Arc { from: number, to: number, /** '' is none. */ option: string, ticks: number, loads: readonly number[], effects: readonly number[], taste: number, cost: number, idle: number, exfoliates: 0 | 1, /** Kinds of work that may not share a visit with others. */ marks: readonly string[] }
 /** Published as `docs/formats/plan-case.schema.json`. Regions in the order of `regions`, effects in the order of `weights`. */
 export interface PlanNetwork {
   format: 'oak-basin/plan-case'
-  formatVersion: 1
+  formatVersion: 2
   slotTicks: number
   weights: readonly number[]
   /** Return on an effect: slope up to a bound; the last has none. */
@@ -19,6 +18,8 @@ export interface PlanNetwork {
   /** What each region may still take, hundredths. */
   headroom: readonly number[]
   maxExfoliations: number
+  /** Two marks that no plan may hold together, in whatever stages. */
+  never: readonly (readonly [string, string])[]
   /** States at the start of each stage, and after the last. */
   states: readonly number[]
   stages: readonly { id: string, arcs: readonly Arc[] }[]
@@ -29,37 +30,46 @@ export interface PlanNetwork {
  * Nothing in it needs the surface model or the catalogue any more.
  */
 export function network(c: PlanCase, slotTicks: number, from?: SolveFrom): PlanNetwork {
-  const table = transitions()
-  const start = from ?? { surface: startSurface(c.madeUp), stage: 0, ticks: 0, loads: c.residual, exfoliations: 0 }
-  const headroom = REGION_IDS.map((r) => Math.max(0, c.rim[r] - start.loads[r]))
-  const left = slotTicks - start.ticks
-  let layer = new Map<number, { index: number, soonest: number }>([[table.intern(start.surface), { index: 0, soonest: 0 }]])
-  const states = [1]
-  const stages = c.stages.slice(start.stage).map((stage) => {
-    const next = new Map<number, { index: number, soonest: number }>()
-    const reach = (surface: number, soonest: number) => {
-      const known = next.get(surface)
-      if (known) { known.soonest = Math.min(known.soonest, soonest); return known.index }
-      next.set(surface, { index: next.size, soonest })
-      return next.size - 1
-    }
-    const arcs: Arc[] = []
-    const ways = stage.options.map((o) => ({ o, after: table.of(o) }))
-    for (const [surface, at] of layer) {
-      if (!stage.must || stage.options.length === 0) arcs.push({ from: at.index, to: reach(surface, at.soonest), option: '', ticks: 0, loads: [], effects: c.aims.map(() => 0), taste: 0, cost: 0, idle: 0, exfoliates: 0 })
-      for (const { o, after } of ways) {
-        const arc = arcOf(after(surface), o, headroom)
-        if (arc && at.soonest + arc.ticks <= left) arcs.push({ ...arc, from: at.index, to: reach(arc.to, at.soonest + arc.ticks) })
-      }
-    }
-    layer = next
-    states.push(next.size)
-    return { id: stage.id, arcs }
-  })
-  return { format: 'oak-basin/plan-case', formatVersion: 1, slotTicks: left, weights: c.weights, returns: RETURNS.map((r) => ({ upTo: r.upTo === Number.MAX_SAFE_INTEGER ? null : r.upTo, slope: r.slope })), regions: REGION_IDS, headroom, maxExfoliations: c.maxExfoliations - start.exfoliations, states, stages }
+  const net = layersOf(c, slotTicks, from)
+  const { start, slot, headroom, layers, ends } = net
+  const latest = latestStarts(net)
+  return {
+    format: 'oak-basin/plan-case', formatVersion: 2, slotTicks: slot, weights: c.weights, returns: RETURNS.map((r) => ({ upTo: r.upTo === Number.MAX_SAFE_INTEGER ? null : r.upTo, slope: r.slope })), regions: REGION_IDS, headroom,
+    maxExfoliations: c.maxExfoliations - start.exfoliations, never: c.pairs.map(([a, b]) => [namesOf(a)[0] ?? '', namesOf(b)[0] ?? ''] as const),
+    states: [...layers.map((l) => l.states), ends], stages: layers.map((l, i) => ({ id: l.id, arcs: lean(l.ways.filter((w) => (l.soonest[w.from] ?? 0) + w.ticks <= (latest[i + 1]?.[w.to] ?? -1)).map((w) => arcOf(w, c))) })),
+  }
 }
 
-function arcOf(move: Transition | undefined, o: Option, headroom: readonly number[]): Arc | undefined {
-  if (!move || move.loads.some((l, i) => l > (headroom[i] ?? 0))) return undefined
-  return { from: 0, to: move.surface, option: o.id, ticks: move.ticks, loads: move.loads, effects: o.effects, taste: o.taste, cost: o.costCents, idle: o.idleTicks, exfoliates: o.exfoliates ? 1 : 0 }
+function arcOf({ from, to, option: o, move }: Way, c: PlanCase): Arc {
+  if (!o || !move) return { from, to, option: '', ticks: 0, loads: [], effects: c.aims.map(() => 0), taste: 0, cost: 0, idle: 0, exfoliates: 0, marks: [] }
+  return { from, to, option: o.id, ticks: move.ticks, loads: move.loads, effects: o.effects, taste: o.taste, cost: o.costCents, idle: o.idleTicks, exfoliates: o.exfoliates ? 1 : 0, marks: namesOf(o.marks) }
+}
+const namesOf = (marks: number): string[] => MARK_NAMES.filter((_, i) => (marks & (1 << i)) !== 0)
+
+/** By layer and state, the latest tick from which the musts to come still fit. */
+function latestStarts({ layers, ends, slot }: Layers): number[][] {
+  const out: number[][] = []
+  out[layers.length] = Array.from({ length: ends }, () => slot)
+  for (let s = layers.length - 1; s >= 0; s--) {
+    const row = Array.from({ length: layers[s]?.states ?? 0 }, () => -1)
+    for (const w of layers[s]?.ways ?? []) row[w.from] = Math.max(row[w.from] ?? -1, (out[s + 1]?.[w.to] ?? -1) - w.ticks)
+    out[s] = row
+  }
+  return out
+}
+
+/** Leaves out an arc that another between the same two states beats or equals in everything; equals go by the smaller id. No best plan is lost with it. */
+function lean(arcs: readonly Arc[]): Arc[] {
+  const bundles = new Map<string, Arc[]>()
+  for (const a of arcs) { const key = `${a.from}.${a.to}`; const list = bundles.get(key); if (list) list.push(a); else bundles.set(key, [a]) }
+  const beaten = new Set<Arc>()
+  for (const list of bundles.values()) for (const a of list) if (!beaten.has(a)) for (const b of list) if (a !== b && !beaten.has(b) && beats(a, b)) beaten.add(b)
+  return arcs.filter((a) => !beaten.has(a))
+}
+function beats(a: Arc, b: Arc): boolean {
+  if (a.ticks > b.ticks || a.taste < b.taste || a.cost > b.cost || a.idle > b.idle || a.exfoliates > b.exfoliates || a.marks.some((m) => !b.marks.includes(m))) return false
+  if (a.effects.some((e, i) => e < (b.effects[i] ?? 0))) return false
+  for (let i = 0; i < Math.max(a.loads.length, b.loads.length); i++) if ((a.loads[i] ?? 0) > (b.loads[i] ?? 0)) return false
+  const better = a.taste > b.taste || a.cost < b.cost || a.idle < b.idle || a.effects.some((e, i) => e > (b.effects[i] ?? 0))
+  return better || `${a.option}|` < `${b.option}|`
 }

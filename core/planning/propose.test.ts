@@ -1,6 +1,5 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { ADAPTATIONS } from '../catalogue/adaptations'
 import { TECHNIQUES } from '../catalogue/techniques'
 import type { TechniqueId } from '../catalogue/technique'
 import { FINDING_IDS } from '../catalogue/findings'
@@ -11,10 +10,10 @@ import type { Answer } from '../screening/answers'
 import { screen } from '../screening/verdict'
 import type { Grade } from '../skin/readings'
 import { allNo, lot, planInput, product, readAll, RESILIENT, TODAY } from '../testing/fixtures'
-import { allowance } from './allowed'
 import { checkPlan, freshStep, isFit, placeFor } from './check'
 import { applyEdits, diffPlans } from './edit'
-import { leftOut, propose } from './propose'
+import { leftOut } from './leftOut'
+import { propose } from './propose'
 import { planAfterStop } from './stopPlan'
 import { trayFor } from './tray'
 import type { PlanInput } from './input'
@@ -97,18 +96,6 @@ describe('proposal', () => {
     expect(out.find((l) => l.technique === 'highFrequency')?.why.rule).toBe('epilepsy-current')
     expect(out.every((l) => l.why.text.length > 3)).toBe(true)
     expect(out.some((l) => l.extraMinutes !== undefined || (l.dropsOut?.length ?? 0) > 0)).toBe(true)
-  })
-})
-
-describe('adaptations', () => {
-  const skinFor = (a: (typeof ADAPTATIONS)[number]): { readings: ReturnType<typeof readAll>, age: number } => {
-    if ('ageFrom' in a.when) return { readings: readAll(RESILIENT), age: a.when.ageFrom }
-    return { readings: readAll({ ...RESILIENT, [a.when.reading]: (a.when.atLeast ?? a.when.atMost ?? 0) as Grade }), age: 30 }
-  }
-  for (const a of ADAPTATIONS) it(`${a.id} shows where it applies and nowhere else`, () => {
-    const seen = (input: PlanInput) => { const al = allowance(a.technique, input); return [...al.adapted, ...[...al.barred.values()].flat()].some((w) => w.rule === a.id) || (a.minutesMost !== undefined && al.minutesMost <= a.minutesMost) || (a.passesMost !== undefined && al.passesMost <= a.passesMost) }
-    expect(seen(planInput(skinFor(a)))).toBe(true)
-    expect(seen(planInput({ readings: readAll({ oil: 2, water: 2, redness: 0, congestion: 0, sensitivity: 0 }), age: 30 }))).toBe(false)
   })
 })
 

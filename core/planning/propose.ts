@@ -2,13 +2,13 @@ import { STAGE_IDS, STRONG } from '../catalogue/kinds'
 import type { PlanStep, Why } from '../catalogue/step'
 import { TECHNIQUES } from '../catalogue/techniques'
 import { TECHNIQUE_IDS, type TechniqueId } from '../catalogue/technique'
-import { REGION_IDS, type RegionId } from '../face/zones'
-import { orderRule } from '../catalogue/orderRules'
 import { allBars, allowance } from './allowed'
-import { compile, type PlanCase } from './compile'
+import { compile } from './compile'
 import { freshKey } from './edit'
 import type { PlanInput } from './input'
 import { reasonsFor } from './reasons'
+import { canPin, pinTrouble } from './pins'
+import { marksOf } from './planCase'
 import { solve, type SolveFrom, type Solution } from './solve'
 import type { PlacedMove } from './transitions'
 import { trace } from './trace'
@@ -23,7 +23,7 @@ export interface Proposal {
 }
 
 /** Techniques that connect or fill and so do not say how far a visit has come. */
-const LOOSE: readonly TechniqueId[] = ['blot', 'rinse', 'mist', 'wait', 'handsArms', 'shouldersScalp', 'stay', 'maskOff', 'tone']
+const loose = (t: TechniqueId): boolean => !canPin(t) || t === 'mist' || t === 'tone'
 
 /**
  * The best protocol for this skin, slot, house and shelf.
@@ -32,11 +32,14 @@ const LOOSE: readonly TechniqueId[] = ['blot', 'rinse', 'mist', 'wait', 'handsAr
 export function propose(input: PlanInput, done: readonly PlanStep[] = []): Proposal {
   const stop = input.verdict.prevented.find((b) => b.ask === undefined) ?? input.verdict.prevented[0]
   if (stop && done.length === 0) return { steps: [], minutes: 0, value: 0, failed: { rule: stop.rule, text: stop.sentence } }
+  const bars = allBars(input)
+  const pin = pinTrouble(input, (id) => allowance(id, input, bars))
+  if (pin) return { steps: done, minutes: 0, value: 0, failed: pin }
   const c = compile(input)
   const gap = c.stages.find((s) => s.must && s.options.length === 0 && (done.length === 0 || STAGE_IDS.indexOf(s.id) > stageReached(done)))
   if (gap) return { steps: done, minutes: 0, value: 0, failed: { rule: 'floor', text: `no way to do the ${gap.id} step today: ${whyNot(input, gap.id)}` } }
   const solution = solve(c, input.slotMinutes * 2, done.length > 0 ? startAfter(input, done) : undefined)
-  if (!solution) return { steps: done, minutes: 0, value: 0, failed: { rule: 'over-slot', text: `The shortest possible visit does not fit ${input.slotMinutes} minutes.` } }
+  if (!solution) return { steps: done, minutes: 0, value: 0, failed: (input.pins ?? []).length > 0 ? { rule: 'pinned', text: `With what is pinned no plan fits ${input.slotMinutes} minutes and this skin.` } : { rule: 'over-slot', text: `The shortest possible visit does not fit ${input.slotMinutes} minutes.` } }
   return { steps: materialise(solution, input, done), minutes: solution.ticks / 2, value: solution.value }
 }
 
@@ -47,7 +50,7 @@ function whyNot(input: PlanInput, stage: string): string {
 }
 
 function stageReached(done: readonly PlanStep[]): number {
-  return Math.max(-1, ...done.filter((s) => !LOOSE.includes(s.technique)).map((s) => STAGE_IDS.indexOf(TECHNIQUES[s.technique].stage)))
+  return Math.max(-1, ...done.filter((s) => !loose(s.technique)).map((s) => STAGE_IDS.indexOf(TECHNIQUES[s.technique].stage)))
 }
 
 function startAfter(input: PlanInput, done: readonly PlanStep[]): SolveFrom {
@@ -55,7 +58,7 @@ function startAfter(input: PlanInput, done: readonly PlanStep[]): SolveFrom {
   const last = t.states[t.states.length - 1]?.after ?? t.start
   return {
     surface: last, stage: stageReached(done) + 1, ticks: t.schedule.total * 2, loads: t.totals,
-    exfoliations: t.exfoliations.length,
+    exfoliations: t.exfoliations.length, marks: marksOf(done.flatMap((s) => TECHNIQUES[s.technique].families)),
   }
 }
 
@@ -71,7 +74,7 @@ function materialise(solution: Solution, input: PlanInput, done: readonly PlanSt
     const productId = m.productId ?? ((worked ? a.products.find((p) => p.product.calming) : undefined) ?? a.products[0])?.product.id
     steps.push({
       key: freshKey(steps, m.technique), technique: m.technique, regions: m.regions, minutes: m.minutes,
-      ...(m.passes === undefined ? {} : { passes: m.passes }), ...(m.setting === undefined ? {} : { setting: m.setting }), ...(productId === undefined ? {} : { productId }),
+      ...(m.passes === undefined ? {} : { passes: m.passes }), ...(m.setting === undefined ? {} : { setting: m.setting }), ...(productId === undefined ? {} : { productId }), ...(m.pinned ? { pinned: true } : {}),
       why: reasonsFor(m, nextMain(moves, i), a, input),
     })
   })
@@ -91,48 +94,4 @@ function joinWaits(moves: readonly PlacedMove[]): PlacedMove[] {
 
 function nextMain(moves: readonly PlacedMove[], i: number): PlacedMove | undefined {
   return moves.slice(i + 1).find((m) => !m.mend)
-}
-
-export interface LeftOut { technique: TechniqueId, name: string, why: Why, extraMinutes?: number, dropsOut?: readonly string[] }
-
-const OFFERED: readonly TechniqueId[] = ['oilCleanse', 'steam', 'grain', 'enzyme', 'tip', 'highFrequency', 'cold', 'massage', 'clay', 'hydratingMask', 'serum', 'eyeProduct', 'facialOil']
-
-/** What was left out, and its price: the rule that bars it, the minutes it would add, or what would have to go. */
-export function leftOut(input: PlanInput, steps: readonly PlanStep[]): LeftOut[] {
-  const used = new Set(steps.map((s) => s.technique))
-  const bars = allBars(input)
-  const c = compile(input)
-  const base = solve(c, input.slotMinutes * 2)
-  return OFFERED.filter((t) => !used.has(t)).map((t): LeftOut => {
-    const { name } = TECHNIQUES[t]
-    const a = allowance(t, input, bars)
-    const never = a.never[0]
-    if (never) return { technique: t, name, why: never }
-    const first = [...a.barred.values()][0]?.[0]
-    if (!c.stages.some((s) => s.options.some((o) => o.main.includes(t)))) {
-      if (t === 'facialOil' && input.daylight) return { technique: t, name, why: { rule: 'oil-under-sun', text: orderRule('oil-under-sun').sentence } }
-      return { technique: t, name, why: first ?? { rule: 'barred', text: orderRule('barred').sentence } }
-    }
-    return price(t, name, c, base, input.slotMinutes * 2)
-  })
-}
-
-function price(t: TechniqueId, name: string, c: PlanCase, base: Solution | undefined, slotTicks: number): LeftOut {
-  const forced: PlanCase = { ...c, stages: c.stages.map((s) => (s.options.some((o) => o.main.includes(t)) ? { ...s, must: true, options: s.options.filter((o) => o.main.includes(t)) } : s)) }
-  const inSlot = solve(forced, slotTicks)
-  const before = mains(base, c)
-  if (inSlot) {
-    const gone = [...before].filter((x) => !mains(inSlot, c).has(x)).map((x) => TECHNIQUES[x].name)
-    const text = gone.length > 0 ? `instead of ${gone.map((g) => g.toLowerCase().replace(/ on$/, '')).join(', ')}` : 'serves today\'s aims less'
-    return { technique: t, name, why: { rule: 'value', text }, ...(gone.length > 0 ? { dropsOut: gone } : {}) }
-  }
-  const wide = solve(forced, slotTicks + 60)
-  if (wide) return { technique: t, name, why: { rule: 'over-slot', text: 'no minutes left for it' }, extraMinutes: Math.max(0.5, (wide.ticks - slotTicks) / 2) }
-  const over = REGION_IDS.some((r: RegionId) => c.residual[r] > 0)
-  return { technique: t, name, why: { rule: 'over-rim', text: over ? 'more than the skin can bear after the last visit' : 'more than this skin can bear today' } }
-}
-
-function mains(s: Solution | undefined, c: PlanCase): Set<TechniqueId> {
-  const chosen = new Set(s?.options ?? [])
-  return new Set(c.stages.flatMap((st) => st.options.filter((o) => chosen.has(o.id)).flatMap((o) => [...o.main])))
 }

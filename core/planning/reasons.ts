@@ -7,17 +7,17 @@ import { GROUPS, nameRegions } from '../face/regions'
 import type { RegionId } from '../face/zones'
 import type { Allowance } from './allowed'
 import type { PlanInput } from './input'
-import { CONNECTOR_WANTS } from './mend'
+import { CONNECTOR_WANTS, wantsWords } from './mend'
 import type { PlacedMove } from './transitions'
 
-const DURATION_RULES = /^(steam|grain|massage|heart|pregnancy|asthma|marks|melasma|eyes|light|read)-/
+const DURATION_RULES = /^(steam|towel|grain|massage|heart|pregnancy|asthma|marks|melasma|eyes|light|read)-/
 
 /** Why a step is in the plan and as it is; the first line is the one that fits beside it. */
 export function reasonsFor(move: PlacedMove, next: PlacedMove | undefined, a: Allowance, input: PlanInput): Why[] {
   const t = TECHNIQUES[move.technique]
   if (move.mend) {
     const wants = next ? TECHNIQUES[next.technique] : undefined
-    return [{ rule: 'surface', text: wants ? `${wants.name.toLowerCase().replace(/ on$|,.*$/, '')} ${CONNECTOR_WANTS[move.technique] ?? 'wants it so'}` : t.reason }]
+    return [{ rule: 'surface', text: wants ? wantsWords(wants, CONNECTOR_WANTS[move.technique]) : t.reason }]
   }
   const out: Why[] = []
   if (move.calm === 'only') out.push({ rule: 'calm-only', text: 'calming: skin just worked' })

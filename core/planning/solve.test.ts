@@ -7,12 +7,13 @@ import { loadOn } from '../load/loads'
 import type { Grade, ZoneReading } from '../skin/readings'
 import { applyTechnique, startSurface, type Surface } from '../surface/surface'
 import { planInput, readAll } from '../testing/fixtures'
-import { compile, type Option, type PlanCase } from './compile'
+import { compile } from './compile'
+import type { Option, PlanCase } from './planCase'
 import { connect } from './mend'
 import { returns } from './returns'
 import { solve, type Solution } from './solve'
 
-const OPTIONAL = ['tone', 'warm', 'handExfoliation', 'machine', 'calm', 'massage', 'mask', 'afterMask', 'serum', 'eyes'] as const
+const OPTIONAL = ['tone', 'warm', 'handExfoliation', 'machine', 'extraction', 'calm', 'massage', 'mask', 'afterMask', 'serum', 'eyes', 'lips'] as const
 
 /** A small question cut out of a real one: a few optional stages with a few options each. */
 function cut(c: PlanCase, seed: number): PlanCase {
@@ -36,7 +37,7 @@ const better = (a: Tuple, b: Tuple) => a.value !== b.value ? a.value > b.value :
 /** Every choice of every stage, walked one by one; shares nothing with the solver but the surface and the load. */
 function brute(c: PlanCase, slotTicks: number): Tuple | undefined {
   let best: Tuple | undefined
-  const go = (i: number, surface: Surface, ticks: number, loads: readonly number[], effects: readonly number[], taste: number, cost: number, idle: number, exfoliations: number, ids: readonly string[]) => {
+  const go = (i: number, surface: Surface, ticks: number, loads: readonly number[], effects: readonly number[], taste: number, cost: number, idle: number, exfoliations: number, marks: number, ids: readonly string[]) => {
     if (i === c.stages.length) {
       const value = effects.reduce((v, e, k) => v + (c.weights[k] ?? 0) * returns(e), taste)
       const t = { value, cost, idle, ids: ['', ...ids].join('|') }
@@ -45,15 +46,17 @@ function brute(c: PlanCase, slotTicks: number): Tuple | undefined {
     }
     const stage = c.stages[i]
     if (!stage) return
-    if (!stage.must || stage.options.length === 0) go(i + 1, surface, ticks, loads, effects, taste, cost, idle, exfoliations, [...ids, ''])
+    if (!stage.must || stage.options.length === 0) go(i + 1, surface, ticks, loads, effects, taste, cost, idle, exfoliations, marks, [...ids, ''])
     for (const o of stage.options) {
       if (o.exfoliates && exfoliations >= c.maxExfoliations) continue
+      const held = marks | o.marks
+      if (c.pairs.some(([a, b]) => (held & a) !== 0 && (held & b) !== 0)) continue
       const walked = perform(surface, loads, o)
       if (!walked || ticks + walked.ticks > slotTicks || walked.loads.some((l, k) => l > (loads[k] ?? 0) && l > c.rim[REGION_IDS[k] ?? 'forehead'])) continue
-      go(i + 1, walked.surface, ticks + walked.ticks, walked.loads, effects.map((e, k) => e + (o.effects[k] ?? 0)), taste + o.taste, cost + o.costCents, idle + o.idleTicks, exfoliations + (o.exfoliates ? 1 : 0), [...ids, o.id])
+      go(i + 1, walked.surface, ticks + walked.ticks, walked.loads, effects.map((e, k) => e + (o.effects[k] ?? 0)), taste + o.taste, cost + o.costCents, idle + o.idleTicks, exfoliations + (o.exfoliates ? 1 : 0), held, [...ids, o.id])
     }
   }
-  go(0, startSurface(c.madeUp), 0, REGION_IDS.map((r) => c.residual[r]), c.aims.map(() => 0), 0, 0, 0, 0, [])
+  go(0, startSurface(c.madeUp), 0, REGION_IDS.map((r) => c.residual[r]), c.aims.map(() => 0), 0, 0, 0, 0, 0, [])
   return best
 }
 
@@ -61,16 +64,18 @@ function perform(start: Surface, before: readonly number[], o: Option): { surfac
   let surface = start
   let ticks = 0
   const loads = [...before]
-  const step = (m: { technique: keyof typeof TECHNIQUES, regions: Option['moves'][number]['regions'], minutes: number, dwell?: number, passes?: number }) => {
-    REGION_IDS.forEach((r, k) => { if (m.regions.includes(r)) loads[k] = (loads[k] ?? 0) + loadOn(r, TECHNIQUES[m.technique], { handsMinutes: m.minutes, dwellMinutes: m.dwell ?? 0, passes: m.passes ?? 0 }, surface[r].warmth === 'warm' ? 125 : 100) })
+  const step = (m: { technique: keyof typeof TECHNIQUES, regions: Option['moves'][number]['regions'], minutes: number, dwell?: number, passes?: number, freeAcid?: number, setting?: number }) => {
+    REGION_IDS.forEach((r, k) => { if (m.regions.includes(r)) loads[k] = (loads[k] ?? 0) + loadOn(r, TECHNIQUES[m.technique], { handsMinutes: m.minutes, dwellMinutes: m.dwell ?? 0, passes: m.passes ?? 0, freeAcid: m.freeAcid ?? 0, setting: m.setting ?? 0 }, surface[r].warmth === 'warm' ? 125 : 100) })
     surface = applyTechnique(surface, TECHNIQUES[m.technique], m.regions, m.minutes * 2)
     ticks += m.minutes * 2
   }
+  let resting = false
   for (const m of o.moves) {
     const worked = m.regions.some((r) => surface[r].skin !== 'intact')
     if ((m.calm === 'no' && worked) || (m.calm === 'only' && !worked)) return undefined
     const chain = connect(surface, TECHNIQUES[m.technique], m.regions)
-    if (!chain) return undefined
+    if (!chain || (resting && chain.steps.length > 0)) return undefined
+    if (m.dwell !== undefined) resting = true
     for (const s of chain.steps) step(s)
     step(m)
   }

@@ -1,9 +1,11 @@
 import { REGION_IDS, type RegionId } from '../face/zones'
-import { startSurface, type Surface } from '../surface/surface'
-import { GainToGo, NOTHING_STILL, stillToCome, type Still } from './bounds'
-import type { Option, PlanCase } from './compile'
+import type { Surface } from '../surface/surface'
+import { NOTHING_STILL, stillToCome, type Still } from './bounds'
+import { layersOf, type Layers, type Way } from './layers'
+import { breaksPair, type PlanCase } from './planCase'
+import { relaxations, type Relaxed } from './relaxed'
 import { returns } from './returns'
-import { placed, transitions, type PlacedMove, type Transition } from './transitions'
+import { placed, type PlacedMove } from './transitions'
 
 export interface Solution {
   moves: readonly PlacedMove[]
@@ -19,69 +21,69 @@ export interface Solution {
 }
 
 /** Where solving starts: the whole visit, or what is left of one already begun. */
-export interface SolveFrom { surface: Surface, stage: number, ticks: number, loads: Readonly<Record<RegionId, number>>, exfoliations: number }
+export interface SolveFrom { surface: Surface, stage: number, ticks: number, loads: Readonly<Record<RegionId, number>>, exfoliations: number, marks: number }
 
 interface Label {
-  surface: number, ticks: number, loads: readonly number[], effects: readonly number[], taste: number, cost: number, idle: number, exfoliations: number
-  option: Option | undefined, transition: Transition | undefined, back: Label | undefined
+  /** State of the skin, within the layer of its stage. */
+  at: number, ticks: number, loads: readonly number[], effects: readonly number[], taste: number, cost: number, idle: number, exfoliations: number, marks: number
+  way: Way | undefined, back: Label | undefined
 }
 
 /**
  * The plan of greatest value that fits the ticks, the rims and the surface: label setting over stages, exact.
- * A label gives way to one on the same surface that dominates it, and to the best plan known when even the most that later stages can add (`GainToGo`) does not reach it.
+ * A label gives way to one on the same surface that dominates it, and to the best plan known when even the easier question (`Relaxed`) does not lift it there.
  * Ties: least cost, then fewest idle ticks, then smallest option ids.
  * @returns undefined when the floor itself does not fit.
  */
 export function solve(c: PlanCase, slotTicks: number, from?: SolveFrom): Solution | undefined {
-  const table = transitions()
-  const start = from ?? { surface: startSurface(c.madeUp), stage: 0, ticks: 0, loads: c.residual, exfoliations: 0 }
-  const stages = c.stages.slice(start.stage)
+  const net = layersOf(c, slotTicks, from)
+  const { start } = net
+  const works = Math.max(0, c.maxExfoliations - start.exfoliations)
+  const { bounds, paths } = relaxations(c, net, works)
+  if (paths.length === 0) return undefined
   const first: Label = {
-    surface: table.intern(start.surface), ticks: start.ticks, loads: REGION_IDS.map((r) => start.loads[r]), effects: c.aims.map(() => 0), taste: 0, cost: 0, idle: 0,
-    exfoliations: start.exfoliations, option: undefined, transition: undefined, back: undefined,
+    at: 0, ticks: 0, loads: REGION_IDS.map((r) => start.loads[r]), effects: c.aims.map(() => 0), taste: 0, cost: 0, idle: 0, exfoliations: 0, marks: start.marks, way: undefined, back: undefined,
   }
-  const toGo = new GainToGo(c, stages, slotTicks)
-  const still = stillToCome(c, stages)
-  const ways = stages.map((s) => s.options.map((o) => ({ o, after: table.of(o) })))
-  const rough = run({ c, stages, ways, slotTicks, toGo, still, incumbent: Number.NEGATIVE_INFINITY, width: ROUGH_WIDTH }, first)
+  const stages = c.stages.slice(start.stage)
+  const ways = net.layers.map((l) => { const by: Way[][] = Array.from({ length: l.states }, () => []); for (const w of l.ways) by[w.from]?.push(w); return by })
+  const search: Search = { c, net, works, ways, bounds, still: stillToCome(c, stages), incumbent: Math.max(...paths.map((p) => worthOf(c, start, p))), width: ROUGH_WIDTH }
+  const rough = run(search, first)
   // A first pass that had to leave nothing aside was exact already.
-  const best = rough.whole ? rough : run({ c, stages, ways, slotTicks, toGo, still, incumbent: rough.best ? value(c, rough.best) : Number.NEGATIVE_INFINITY, width: Number.POSITIVE_INFINITY }, first)
-  return best.best && toSolution(c, start.loads, best.best, best.count)
+  const best = rough.whole && rough.best ? rough : run({ ...search, incumbent: Math.max(search.incumbent, rough.best ? value(c, rough.best) : Number.NEGATIVE_INFINITY), width: Number.POSITIVE_INFINITY }, first)
+  return best.best && toSolution(c, start, best.best, best.count)
 }
 
 /** Labels that a first, rough pass keeps: enough to find a plan that later bounds are measured by. */
-const ROUGH_WIDTH = 10
-interface Way { o: Option, after: (surface: number) => Transition | undefined }
-interface Search { c: PlanCase, stages: PlanCase['stages'], ways: readonly (readonly Way[])[], slotTicks: number, toGo: GainToGo, still: readonly Still[], incumbent: number, width: number }
+const ROUGH_WIDTH = 12
+interface Search { c: PlanCase, net: Layers, works: number, ways: readonly (readonly (readonly Way[])[])[], bounds: readonly Relaxed[], still: readonly Still[], incumbent: number, width: number }
 
 function run(search: Search, first: Label): { best: Label | undefined, count: number, whole: boolean } {
-  const { c, stages, ways, slotTicks, width, still } = search
+  const { c, ways, net, works, width, still } = search
   let labels: Label[] = [first]
   let count = 1
   let whole = true
-  for (let s = 0; s < stages.length; s++) {
-    const stage = stages[s]
-    if (!stage) break
+  for (let s = 0; s < net.layers.length; s++) {
     const next = new Map<number, Label[]>()
-    for (const label of labels) {
-      if ((!stage.must || stage.options.length === 0) && !hopeless(search, s, label.ticks, label.effects, label.taste)) offer(next, { ...label, option: undefined, transition: undefined, back: label }, search, s)
-      for (const { o: option, after } of ways[s] ?? []) {
-        if (option.exfoliates && label.exfoliations >= c.maxExfoliations) continue
-        const move = after(label.surface)
-        if (!move) continue
-        const ticks = label.ticks + move.ticks
-        if (ticks > slotTicks) continue
-        const added = addLoads(label.loads, move.loads, c)
-        if (!added) continue
-        const effects = plus(label.effects, option.effects)
-        const taste = label.taste + option.taste
-        if (hopeless(search, s, ticks, effects, taste)) continue
-        const loads = forget(added, c, still[s])
-        offer(next, {
-          surface: move.surface, ticks, loads, effects, taste, cost: label.cost + option.costCents,
-          idle: label.idle + option.idleTicks, exfoliations: label.exfoliations + (option.exfoliates ? 1 : 0), option, transition: move, back: label,
-        }, search, s)
+    const lasting = still[s] ?? NOTHING_STILL
+    for (const label of labels) for (const way of ways[s]?.[label.at] ?? []) {
+      const { option, move } = way
+      const ticks = label.ticks + way.ticks
+      if (ticks > net.slot) continue
+      if (!option || !move) {
+        if (!hopeless(search, s, way.to, ticks, label.exfoliations, label.effects, label.taste)) offer(next, { ...label, at: way.to, exfoliations: lasting.works ? label.exfoliations : 0, marks: label.marks & lasting.marks, way, back: label }, search, s)
+        continue
       }
+      const exfoliations = label.exfoliations + (option.exfoliates ? 1 : 0)
+      if (exfoliations > works || (option.marks !== 0 && breaksPair(c.pairs, label.marks, option.marks))) continue
+      const added = addLoads(label.loads, move.loads, c)
+      if (!added) continue
+      const effects = plus(label.effects, option.effects)
+      const taste = label.taste + option.taste
+      if (hopeless(search, s, way.to, ticks, exfoliations, effects, taste)) continue
+      offer(next, {
+        at: way.to, ticks, loads: forget(added, c, lasting), effects, taste, cost: label.cost + option.costCents, idle: label.idle + option.idleTicks,
+        exfoliations: lasting.works ? exfoliations : 0, marks: (label.marks | option.marks) & lasting.marks, way, back: label,
+      }, search, s)
     }
     labels = [...next.values()].flat()
     if (labels.length > width) { whole = false; labels = mostPromising(labels, search, s, width) }
@@ -92,9 +94,26 @@ function run(search: Search, first: Label): { best: Label | undefined, count: nu
   return { best, count, whole }
 }
 
-/** Those that may still come furthest, by what they are worth and the most that may follow. */
-function mostPromising(labels: readonly Label[], { c, toGo, slotTicks }: Search, stage: number, width: number): Label[] {
-  return labels.map((l) => ({ l, hope: value(c, l) + toGo.least(stage, slotTicks - l.ticks, l.effects) })).sort((a, b) => b.hope - a.hope || a.l.ticks - b.l.ticks).slice(0, width).map((x) => x.l)
+/** Those that may still come furthest. */
+function mostPromising(labels: readonly Label[], search: Search, stage: number, width: number): Label[] {
+  return labels.map((l) => ({ l, hope: furthest(search, stage, l.at, l.ticks, l.exfoliations, l.effects, l.taste, Number.NEGATIVE_INFINITY) })).sort((a, b) => b.hope - a.hope || a.l.ticks - b.l.ticks).slice(0, width).map((x) => x.l)
+}
+
+/** What a way through all stages is worth, rims and pairs looked at; minus infinity where they forbid it. */
+function worthOf(c: PlanCase, start: SolveFrom, path: readonly Way[]): number {
+  let loads: readonly number[] | undefined = REGION_IDS.map((r) => start.loads[r])
+  let effects: readonly number[] = c.aims.map(() => 0)
+  let taste = 0
+  let { marks } = start
+  for (const { option, move } of path) {
+    if (!option || !move) continue
+    loads = addLoads(loads, move.loads, c)
+    if (!loads || breaksPair(c.pairs, marks, option.marks)) return Number.NEGATIVE_INFINITY
+    effects = plus(effects, option.effects)
+    taste += option.taste
+    marks |= option.marks
+  }
+  return worth(c, effects, taste)
 }
 
 function addLoads(have: readonly number[], add: readonly number[], c: PlanCase): readonly number[] | undefined {
@@ -124,16 +143,26 @@ function forget(loads: readonly number[], c: PlanCase, still: Still | undefined)
 
 const plus = (a: readonly number[], b: readonly number[]) => a.map((x, i) => x + (b[i] ?? 0))
 
-/** Whether even the most that may follow stays below the best plan known, or the musts no longer fit. */
-function hopeless({ c, toGo, slotTicks, incumbent }: Search, stage: number, ticks: number, effects: readonly number[], taste: number): boolean {
-  if (!toGo.fits(stage, slotTicks - ticks)) return true
-  if (incumbent === Number.NEGATIVE_INFINITY) return false
-  return toGo.below(stage, slotTicks - ticks, effects, worth(c, effects, taste), incumbent)
+/** The most that a label can still come to, by the least of the easier questions; the first one found under `enough` will do. */
+function furthest({ bounds, net, works }: Search, stage: number, at: number, ticks: number, exfoliations: number, effects: readonly number[], taste: number, enough: number): number {
+  let least = Number.POSITIVE_INFINITY
+  for (const b of bounds) {
+    const v = b.bound(stage + 1, at, net.slot - ticks, works - exfoliations, effects, taste)
+    if (v < least) least = v
+    if (least < enough) return least
+  }
+  return least
+}
+
+/** Whether even the easier questions stay below the best plan known, or nothing fits any more. */
+function hopeless(search: Search, stage: number, at: number, ticks: number, exfoliations: number, effects: readonly number[], taste: number): boolean {
+  const most = furthest(search, stage, at, ticks, exfoliations, effects, taste, search.incumbent)
+  return most === Number.NEGATIVE_INFINITY || most < search.incumbent
 }
 
 function offer(next: Map<number, Label[]>, label: Label, { c, still }: Search, stage: number): void {
-  const list = next.get(label.surface)
-  if (!list) { next.set(label.surface, [label]); return }
+  const list = next.get(label.at)
+  if (!list) { next.set(label.at, [label]); return }
   const coming = still[stage] ?? NOTHING_STILL
   for (const other of list) if (dominates(other, label, c, coming)) return
   let kept = 0
@@ -148,7 +177,7 @@ function offer(next: Map<number, Label[]>, label: Label, { c, still }: Search, s
  * Cost and idle minutes decide only between labels that are otherwise equal; then the smaller ids.
  */
 function dominates(a: Label, b: Label, c: PlanCase, still: Still): boolean {
-  if (a.ticks > b.ticks || a.exfoliations > b.exfoliations) return false
+  if (a.ticks > b.ticks || a.exfoliations > b.exfoliations || (a.marks & ~b.marks) !== 0) return false
   if (a.loads !== b.loads) for (let i = 0; i < a.loads.length; i++) if ((a.loads[i] ?? 0) > (b.loads[i] ?? 0)) return false
   let lead = a.taste - b.taste
   let equal = lead === 0
@@ -164,7 +193,8 @@ function dominates(a: Label, b: Label, c: PlanCase, still: Still): boolean {
   if (!equal) return false
   if (a.cost !== b.cost) return a.cost < b.cost
   if (a.idle !== b.idle) return a.idle < b.idle
-  return ids(a) <= ids(b)
+  // What follows is the same for both, so a name that another begins with is compared with the mark after it.
+  return `${ids(a)}|` <= `${ids(b)}|`
 }
 
 function worth(c: PlanCase, effects: readonly number[], taste: number): number {
@@ -175,25 +205,21 @@ function worth(c: PlanCase, effects: readonly number[], taste: number): number {
 const value = (c: PlanCase, l: Label) => worth(c, l.effects, l.taste)
 function ids(l: Label): string {
   const out: string[] = []
-  for (let at: Label | undefined = l; at; at = at.back) out.push(at.option?.id ?? '')
+  for (let at: Label | undefined = l; at; at = at.back) out.push(at.way?.option?.id ?? '')
   return out.reverse().join('|')
 }
 function compare(c: PlanCase, a: Label, b: Label): number {
   return value(c, b) - value(c, a) || a.cost - b.cost || a.idle - b.idle || (ids(a) < ids(b) ? -1 : 1)
 }
 
-function toSolution(c: PlanCase, before: SolveFrom['loads'], label: Label, labels: number): Solution {
-  const chain: Label[] = []
-  for (let at: Label | undefined = label; at; at = at.back) chain.push(at)
+function toSolution(c: PlanCase, start: SolveFrom, label: Label, labels: number): Solution {
+  const chain: Way[] = []
+  for (let at: Label | undefined = label; at?.way; at = at.back) chain.push(at.way)
   chain.reverse()
+  const loads = { ...start.loads }
+  for (const w of chain) REGION_IDS.forEach((r, i) => { loads[r] += w.move?.loads[i] ?? 0 })
   return {
-    moves: chain.flatMap((l) => (l.option && l.transition ? placed(l.option, l.transition) : [])), options: chain.flatMap((l) => (l.option ? [l.option.id] : [])), chosen: chain.slice(1).map((l) => l.option?.id ?? ''), value: value(c, label), costCents: label.cost, idleTicks: label.idle,
-    ticks: label.ticks, loads: totalLoads(before, chain), labels,
+    moves: chain.flatMap((w) => (w.option && w.move ? placed(w.option, w.move) : [])), options: chain.flatMap((w) => (w.option ? [w.option.id] : [])), chosen: chain.map((w) => w.option?.id ?? ''),
+    value: value(c, label), costCents: label.cost, idleTicks: label.idle, ticks: start.ticks + label.ticks, loads, labels,
   }
-}
-
-function totalLoads(before: SolveFrom['loads'], chain: readonly Label[]): Record<RegionId, number> {
-  const out = { ...before }
-  for (const l of chain) REGION_IDS.forEach((r, i) => { out[r] += l.transition?.loads[i] ?? 0 })
-  return out
 }

@@ -1,11 +1,12 @@
 import { EXFOLIATING } from '../catalogue/kinds'
 import type { PlanStep } from '../catalogue/step'
+import { freeAcidOf } from '../dosing/freeAcid'
 import { TECHNIQUES } from '../catalogue/techniques'
 import { REGION_IDS, type RegionId } from '../face/zones'
 import { loadOn } from '../load/loads'
 import { applyTechnique, startSurface, unmetNeeds, type Surface, type Unmet } from '../surface/surface'
 import { dwellWindow, schedule, type Schedule } from '../timing/schedule'
-import { isSensitive } from './compile'
+import { isSensitive } from './adapt'
 import type { PlanInput } from './input'
 
 export interface StepState { before: Surface, after: Surface, unmet: readonly Unmet[], loads: Readonly<Record<RegionId, number>> }
@@ -31,9 +32,10 @@ export function trace(input: PlanInput, steps: readonly PlanStep[]): Trace {
   for (const step of steps) {
     const t = TECHNIQUES[step.technique]
     const before = surface
+    const bottle = input.shelf.find((x) => x.product.id === step.productId)?.product
     const rest = times.resting.find((r) => r.key === step.key)
     const loads = Object.fromEntries(REGION_IDS.map((r) => [r, !step.regions.includes(r) ? 0 : loadOn(r, t,
-      { handsMinutes: step.minutes, dwellMinutes: rest ? Math.max(0, rest.end - rest.start) : 0, passes: step.passes ?? 0 }, before[r].warmth === 'warm' ? HEATED : 100)])) as Record<RegionId, number>
+      { handsMinutes: step.minutes, dwellMinutes: rest ? Math.max(0, rest.end - rest.start) : 0, passes: step.passes ?? 0, freeAcid: bottle ? freeAcidOf(bottle) : 0, setting: step.setting ?? t.setting?.start ?? 0 }, before[r].warmth === 'warm' ? HEATED : 100)])) as Record<RegionId, number>
     for (const r of REGION_IDS) totals[r] += loads[r]
     surface = applyTechnique(before, t, step.regions, step.minutes * 2)
     states.push({ before, after: surface, unmet: unmetNeeds(before, t, step.regions), loads })

@@ -1,9 +1,9 @@
 import { TECHNIQUES } from '../catalogue/techniques'
 import { REGION_IDS } from '../face/zones'
-import { loadOn } from '../load/loads'
+import { loadOn, type Work } from '../load/loads'
 import { applyTechnique, type Surface } from '../surface/surface'
 import { connect, type Connection } from './mend'
-import type { Move, Option } from './compile'
+import type { Move, Option } from './planCase'
 
 /** A move as it stands in the solved plan; `mend` marks a connecting step. */
 export interface PlacedMove extends Move { mend?: true, option: string }
@@ -23,13 +23,25 @@ const MOST_SURFACES = 20_000
  */
 export class Transitions {
   private readonly surfaces: Surface[] = []
+  private readonly cooled: (number | undefined)[] = []
   private readonly numbers = new Map<string, number>()
   private readonly known = new Map<string, (Transition | null | undefined)[]>()
 
   get size(): number { return this.surfaces.length }
 
+  /** The same skin with its warmth forgotten, for when nothing to come asks after it. */
+  unwarmed(number: number): number {
+    const found = this.cooled[number]
+    if (found !== undefined) return found
+    const own = this.surfaces[number]
+    const out = own && REGION_IDS.some((r) => own[r].warmth === 'warm') ? this.intern(Object.fromEntries(REGION_IDS.map((r) => [r, { ...own[r], warmth: 'neutral', warmAge: 0 }])) as unknown as Surface) : number
+    this.cooled[number] = out
+    return out
+  }
+
   intern(surface: Surface): number {
-    const key = REGION_IDS.map((r) => { const s = surface[r]; return [s.soil, s.moisture, s.film, s.warmth, s.skin, s.layer, s.settling, s.dampAge, s.warmAge].join('.') }).join('/')
+    // Cool or neutral: nothing asks which.
+    const key = REGION_IDS.map((r) => { const s = surface[r]; return [s.soil, s.moisture, s.film, s.warmth === 'warm' ? 1 : 0, s.skin, s.layer, s.settling, s.dampAge, s.warmAge].join('.') }).join('/')
     const found = this.numbers.get(key)
     if (found !== undefined) return found
     this.surfaces.push(surface)
@@ -39,7 +51,7 @@ export class Transitions {
 
   /** The transitions of one option, by surface. */
   of(option: Option): (surface: number) => Transition | undefined {
-    const key = option.moves.map((m) => `${m.technique}:${m.regions.join('.')}:${m.minutes}:${m.dwell ?? ''}:${m.passes ?? ''}:${m.calm ?? ''}`).join('/')
+    const key = option.moves.map((m) => `${m.technique}:${m.regions.join('.')}:${m.minutes}:${m.dwell ?? ''}:${m.passes ?? ''}:${m.setting ?? ''}:${m.freeAcid ?? ''}:${m.calm ?? ''}`).join('/')
     let row = this.known.get(key)
     if (!row) { row = []; this.known.set(key, row) }
     const own = row
@@ -58,19 +70,22 @@ export class Transitions {
     const chains: (readonly Connector[])[] = []
     const loads = REGION_IDS.map(() => 0)
     let ticks = 0
-    const add = (m: Pick<Move, 'technique' | 'regions' | 'minutes' | 'dwell' | 'passes'>) => {
+    const add = (m: Pick<Move, 'technique' | 'regions' | 'minutes' | 'dwell' | 'passes' | 'freeAcid' | 'setting'>) => {
       const t = TECHNIQUES[m.technique]
       REGION_IDS.forEach((r, i) => {
         if (!m.regions.includes(r)) return
-        loads[i] = (loads[i] ?? 0) + loadOn(r, t, { handsMinutes: m.minutes, dwellMinutes: m.dwell ?? 0, passes: m.passes ?? 0 }, surface[r].warmth === 'warm' ? HEATED : 100)
+        loads[i] = (loads[i] ?? 0) + loadOn(r, t, workOf(m), surface[r].warmth === 'warm' ? HEATED : 100)
       })
       surface = applyTechnique(surface, t, m.regions, m.minutes * 2)
       ticks += m.minutes * 2
     }
+    let resting = false
     for (const move of option.moves) {
       if (move.calm !== undefined && (move.calm === 'only') !== move.regions.some((r) => surface[r].skin !== 'intact')) return undefined
       const chain = connect(surface, TECHNIQUES[move.technique], move.regions)
-      if (!chain) return undefined
+      // A connecting step between what rests would stretch its time: such a block is laid another way or not at all.
+      if (!chain || (resting && chain.steps.length > 0)) return undefined
+      resting ||= move.dwell !== undefined
       for (const s of chain.steps) add(s)
       add(move)
       chains.push(chain.steps)
@@ -78,6 +93,9 @@ export class Transitions {
     return { chains, surface: this.intern(surface), ticks, loads }
   }
 }
+
+/** The numbers a load hangs on, of one move. */
+export const workOf = (m: Pick<Move, 'minutes' | 'dwell' | 'passes' | 'freeAcid' | 'setting'>): Work => ({ handsMinutes: m.minutes, dwellMinutes: m.dwell ?? 0, passes: m.passes ?? 0, ...(m.freeAcid === undefined ? {} : { freeAcid: m.freeAcid }), ...(m.setting === undefined ? {} : { setting: m.setting }) })
 
 let store = new Transitions()
 /** The store for one solve; it is never emptied while one runs. */

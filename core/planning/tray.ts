@@ -11,7 +11,7 @@ export interface TrayDevice { kind: DeviceKind, name: string, switchOnMinute: nu
 export interface Tray { products: readonly TrayProduct[], devices: readonly TrayDevice[], linen: readonly { name: string, count: number }[], missing: readonly string[] }
 
 /** Minutes a device takes until it is ready. Common practice: a steamer five to eight minutes, the cautious end. */
-const WARM_UP: Readonly<Record<DeviceKind, number>> = { steamer: 8, towelCabinet: 20, tipMachine: 1, highFrequencyWand: 1 }
+const WARM_UP: Readonly<Record<DeviceKind, number>> = { steamer: 8, towelCabinet: 20, tipMachine: 1, highFrequencyWand: 1, crystalMachine: 1, ultrasonicSpatula: 1, needlingPen: 1, lamp: 2, microcurrentWand: 1 }
 const CLOTHS: Partial<Record<PlanStep['technique'], number>> = { milk: 1, secondCleanse: 1, oilCleanse: 2, rinse: 1, maskOff: 1, grain: 1 }
 const PADS: Partial<Record<PlanStep['technique'], number>> = { eyesOff: 3, tone: 2 }
 

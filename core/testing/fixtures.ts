@@ -26,6 +26,11 @@ export const RESILIENT: FullReading = { oil: 2, water: 2, redness: 0, congestion
 export function product(kind: ProductKind, id: string = kind, more: Partial<Product> = {}): Product {
   return { id, name: id, line: 'test', kind, inci: ['Aqua'], density: 1, dispenser: { kind: 'pour', millilitres: 1 }, suits: ['all'], calming: true, packMillilitres: 100, priceCents: 1000, openMonths: 12, ...more }
 }
+/** Acids as a shelf would hold them, inside the safe-use lines. */
+export const ACIDS: Partial<Record<ProductKind, Partial<Product>>> = {
+  acidMask: { acid: { name: 'lactic', percent: 8 }, pH: 3.9 }, resurfacingMask: { acid: { name: 'lactic', percent: 6 }, pH: 4 }, peelSolution: { acid: { name: 'glycolic', percent: 20 }, pH: 3.4 },
+}
+
 export function lot(productId: string, more: Partial<Lot> = {}): Lot {
   return { id: `${productId}-lot`, productId, code: 'T1', expires: '2027-01-01', recalled: false, remainingMillilitres: 100, ...more }
 }
@@ -37,7 +42,7 @@ export function planInput(more: Partial<PlanInput> & { readings?: Readings, age?
   const answers = rest.answers ?? allNo()
   return {
     today: TODAY, daylight: true, slotMinutes: 60, madeUp: true, profile: deriveProfile(readings, age), answers, verdict: screen(answers, TODAY), past: [], residual: NOTHING_LEFT,
-    shelf: PRODUCT_KINDS.map((k) => ({ product: product(k), lots: [lot(k)] })), patch: {}, devices: DEVICE_KINDS, licences: LICENCE_IDS, school: 'warmCloth', aims: ['congestion', 'dehydration', 'rest'], faceSize: REFERENCE_FACE,
+    shelf: PRODUCT_KINDS.map((k) => ({ product: product(k, k, ACIDS[k]), lots: [lot(k)] })), patch: {}, devices: DEVICE_KINDS, licences: LICENCE_IDS, school: 'warmCloth', aims: ['congestion', 'dehydration', 'rest'], faceSize: REFERENCE_FACE,
     ...rest,
   }
 }

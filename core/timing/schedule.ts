@@ -30,6 +30,12 @@ export function dwellWindow(step: PlanStep, sensitive: (r: RegionId) => boolean)
   return { earliest: window.earliest, latest: window.latest, late: d.late }
 }
 
+/** Whether one technique ends the resting of another: its own way off, or water where it is something on the skin. */
+export function takesOff(by: PlanStep['technique'], what: PlanStep['technique']): boolean {
+  const t = TECHNIQUES[what]
+  return by === (t.lift ?? 'maskOff') || (by === 'rinse' && t.leaves.film === 'mask')
+}
+
 /** Hands are one resource: steps follow one another. What rests is read off between them. Minutes from the start of the first step. */
 export function schedule(steps: readonly PlanStep[], dwellOf: DwellFor): Schedule {
   const times: StepTime[] = []
@@ -45,7 +51,7 @@ export function schedule(steps: readonly PlanStep[], dwellOf: DwellFor): Schedul
     const window = dwellOf(step)
     const time = times[i]
     if (!window || !time) return
-    const liftIndex = steps.findIndex((s, j) => j > i && (s.technique === 'maskOff' || s.technique === 'rinse') && s.regions.some((r) => step.regions.includes(r)))
+    const liftIndex = steps.findIndex((s, j) => j > i && takesOff(s.technique, step.technique) && s.regions.some((r) => step.regions.includes(r)))
     const lift = times[liftIndex]
     resting.push({ key: step.key, technique: step.technique, regions: step.regions, start: time.end, end: lift?.start ?? clock, ...window, lifted: lift !== undefined })
   })

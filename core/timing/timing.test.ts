@@ -14,11 +14,11 @@ describe('schedule', () => {
   it('lets hands follow one another and reads the resting off between', () => {
     const s = schedule([step('clay', 2), step('handsArms', 8, []), step('maskOff', 1)], (x) => dwellWindow(x, calm))
     expect(s.total).toBe(11)
-    expect(s.resting).toMatchObject([{ start: 2, end: 10, earliest: 6, latest: 12, lifted: true }])
+    expect(s.resting).toMatchObject([{ start: 2, end: 10, earliest: 5, latest: 12, lifted: true }])
     expect(s.idle).toBe(0)
   })
   it('takes the short window on sensitive skin and says what was never lifted', () => {
-    expect(dwellWindow(step('clay', 2), (r) => r === 'nose')).toMatchObject({ earliest: 4, latest: 6 })
+    expect(dwellWindow(step('clay', 2), (r) => r === 'nose')).toMatchObject({ earliest: 5, latest: 7 })
     expect(schedule([step('clay', 2), step('stay', 3, [])], (x) => dwellWindow(x, calm))).toMatchObject({ idle: 3, resting: [{ lifted: false, end: 5 }] })
   })
 })

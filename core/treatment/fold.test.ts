@@ -22,7 +22,7 @@ describe('the room as a fold', () => {
     expect(s.current).toEqual({ key: 'maskOff-1', since: T0 + 15 * 60_000 })
     const clay = s.resting[0]
     expect(clay?.endedAt).toBeUndefined()
-    expect(clay && restingAt(clay, T0 + 12 * 60_000).word).toBe('working')
+    expect(clay && restingAt(clay, T0 + 11 * 60_000).word).toBe('working')
     expect(clay && restingAt(clay, T0 + 14 * 60_000).word).toBe('mayComeOff')
     expect(clay && restingAt(clay, T0 + 20 * 60_000).word).toBe('late')
     const off = fold([...events, done(16, 'maskOff-1')], context)

@@ -3,7 +3,7 @@ import { TECHNIQUES } from '../catalogue/techniques'
 import type { StopStepId } from '../catalogue/stopRules'
 import type { RegionId } from '../face/zones'
 import type { Grade, Readings } from '../skin/readings'
-import type { DwellFor } from '../timing/schedule'
+import { takesOff, type DwellFor } from '../timing/schedule'
 import { inOrder, type EventBody, type TreatmentEvent } from './events'
 import { judge, type Judgement } from './stop'
 
@@ -98,10 +98,8 @@ function endStep(s: Draft, clock: Clock, e: TreatmentEvent, b: Extract<EventBody
   if (!step || b.kind === 'stepSkipped') return
   const window = c.dwellOf(step)
   if (window) s.resting.push({ key: step.key, regions: step.regions, since: e.at, ...window })
-  if (step.technique === 'maskOff' || step.technique === 'rinse') {
-    const began = s.done[s.done.length - 1]?.beganAt ?? e.at
-    closeResting(s, began, (r) => r.regions.some((x) => step.regions.includes(x)))
-  }
+  const began = s.done[s.done.length - 1]?.beganAt ?? e.at
+  closeResting(s, began, (r) => { const laid = findStep(s, c, r.key); return laid !== undefined && takesOff(step.technique, laid.technique) && r.regions.some((x) => step.regions.includes(x)) })
 }
 
 function closeResting(s: Draft, at: number, which: (r: RestingNow) => boolean): void {

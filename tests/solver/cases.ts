@@ -1,7 +1,8 @@
 import { CONCERN_IDS, type ConcernId } from '#core/catalogue/kinds'
 import { SCHOOL_IDS } from '#core/catalogue/schools'
 import { REGION_IDS, type RegionId } from '#core/face/zones'
-import { compile, type PlanCase } from '#core/planning/compile'
+import { compile } from '#core/planning/compile'
+import type { PlanCase } from '#core/planning/planCase'
 import type { PlanInput } from '#core/planning/input'
 import { screen } from '#core/screening/verdict'
 import type { Answers } from '#core/screening/answers'
@@ -41,7 +42,7 @@ export function question(seed: number): Question {
   }
 }
 
-const OPTIONAL = ['tone', 'warm', 'handExfoliation', 'machine', 'calm', 'massage', 'mask', 'afterMask', 'serum', 'eyes']
+const OPTIONAL = ['tone', 'warm', 'handExfoliation', 'machine', 'extraction', 'calm', 'massage', 'mask', 'secondMask', 'afterMask', 'serum', 'eyes', 'lips']
 /** A small question cut out of a real one: some optional stages, two options each, so that everything can be tried. */
 export function cut(c: PlanCase, seed: number): PlanCase {
   const next = stream(seed + 977)

@@ -27,6 +27,13 @@ export async function byFlow(n: PlanNetwork, seconds: number): Promise<Tuple | u
     if (terms.size > 0) rows.push({ name: `flow${layer}_${node}`, terms, op: '=', rhs: 0 })
   }
   rows.push({ name: 'slot', terms: sum((a) => a.ticks), op: '<=', rhs: n.slotTicks }, { name: 'work', terms: sum((a) => a.exfoliates), op: '<=', rhs: n.maxExfoliations })
+  // One mark in one stage and its partner in another are never both chosen.
+  n.never.forEach(([x, y], p) => n.stages.forEach((_, i) => n.stages.forEach((__, j) => {
+    if (i === j) return
+    const one = arcs.filter((a) => a.stage === i && a.marks.includes(x))
+    const other = arcs.filter((a) => a.stage === j && a.marks.includes(y))
+    if (one.length > 0 && other.length > 0) rows.push({ name: `pair${p}_${i}_${j}`, terms: new Map([...one, ...other].map((a) => [a.x, 1])), op: '<=', rhs: 1 })
+  })))
   n.headroom.forEach((h, r) => rows.push({ name: `rim${r}`, terms: sum((a) => a.loads[r] ?? 0), op: '<=', rhs: h }))
   const bounds: string[] = []
   const value = sum((a) => a.taste)
@@ -80,6 +87,8 @@ function inWhole(n: PlanNetwork, path: readonly (PlanNetwork['stages'][number]['
   ordered.forEach((a, i) => { if (i > 0 && ordered[i - 1]?.to !== a.from) throw new Error('the way is broken') })
   const total = (pick: (a: (typeof path)[number]) => number) => ordered.reduce((t, a) => t + pick(a), 0)
   if (total((a) => a.ticks) > n.slotTicks || total((a) => a.exfoliates) > n.maxExfoliations) throw new Error('over the slot')
+  const marks = ordered.flatMap((a) => a.marks)
+  if (n.never.some(([x, y]) => marks.includes(x) && marks.includes(y))) throw new Error('two that never share a visit')
   n.headroom.forEach((h, r) => { if (total((a) => a.loads[r] ?? 0) > h) throw new Error('over a rim') })
   const gain = (effect: number) => { let out = 0; let from = 0; for (const s of n.returns) { const to = Math.min(effect, s.upTo ?? effect); if (to > from) out += (to - from) * s.slope; from = Math.max(from, s.upTo ?? from) } return out }
   return { value: n.weights.reduce((v, w, k) => v + w * gain(total((a) => a.effects[k] ?? 0)), total((a) => a.taste)), cost: total((a) => a.cost), idle: total((a) => a.idle), options: ordered.map((a) => a.option) }

@@ -10,7 +10,7 @@ import { checkPlan } from '#core/planning/check'
 import { planCostCents } from '#core/planning/cost'
 import type { Edit } from '#core/planning/edit'
 import type { PlanInput } from '#core/planning/input'
-import type { LeftOut } from '#core/planning/propose'
+import type { LeftOut } from '#core/planning/leftOut'
 
 const props = defineProps<{ steps: readonly PlanStep[], input: PlanInput, chosen: string | null, may: boolean, left: readonly LeftOut[] }>()
 const emit = defineEmits<{ edit: [edits: Edit[]], add: [id: TechniqueId], choose: [key: string | null], compare: [] }>()

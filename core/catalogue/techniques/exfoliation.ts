@@ -1,0 +1,36 @@
+import type { Technique } from '../technique'
+import { BARE, CLEAN, INTACT, m, rests, row } from './row'
+
+/** Work that loosens dead cells by hand, acid, enzyme or blade. */
+export const EXFOLIATION: readonly Technique[] = [
+  row({ id: 'grain', name: 'Grain scrub', stage: 'handExfoliation', minutes: m(0.5, 2, 1, 2), groups: ['faceNoEyes', 'tZone'], product: 'grainScrub',
+    families: ['friction'], needs: { soil: CLEAN, film: BARE, moisture: ['wet', 'damp'], skin: INTACT }, leaves: { film: 'none', moisture: 'damp', redness: 1 },
+    load: { hundredths: 90, per: 'handsMinute' }, effects: { dullness: 2, congestion: 1 }, hand: 'Wet hands, no pressure, more on nose, chin, forehead; rinse, dry cloth for the brows.',
+    cue: 'The hand feels even; faint pink at most.', reason: 'loosens dead cells by hand' }),
+  row({ id: 'rollOff', name: 'Roll-off peel on', stage: 'handExfoliation', minutes: m(0.5, 2, 1), groups: ['faceNoEyes', 'tZone'], product: 'rollOffPeel', families: ['friction'],
+    dwell: rests(3, 6, [3, 4], 'rewet'), lift: 'rollOffRub', needs: { soil: CLEAN, film: BARE, skin: INTACT }, leaves: { film: 'mask', moisture: 'dry' }, load: { hundredths: 45, per: 'dwellRoot' }, effects: { dullness: 3, congestion: 1 },
+    hand: 'Spread so thin that skin shows through; let it dry on the skin.', cue: 'Dry to the touch.', reason: 'dead cells leave with the crumbs' }),
+  row({ id: 'rollOffRub', name: 'Roll it off', stage: 'handExfoliation', minutes: m(1, 2, 1.5), groups: ['faceNoEyes', 'tZone'], lifts: true, needs: { film: ['mask'] }, leaves: { film: 'none', moisture: 'damp', soil: 'clean', redness: 1 }, effects: {},
+    hand: 'Rub it off dry, like eraser crumbs, skin held taut; what is left melts under warm water.', cue: 'Crumbs stop rolling; even pink.', reason: 'the crumbs take the dead cells with them' }),
+  row({ id: 'enzyme', name: 'Enzyme on', stage: 'handExfoliation', minutes: m(1, 2, 1), groups: ['faceNoEyes', 'tZone'], product: 'enzymeMask', families: ['enzyme'],
+    dwell: rests(5, 10, [5, 7], 'removeNow'),
+    needs: { soil: CLEAN, film: BARE, skin: INTACT }, leaves: { film: 'mask', moisture: 'wet', redness: 1 }, load: { hundredths: 40, per: 'dwellRoot' },
+    effects: { dullness: 2, congestion: 2 }, hand: 'An even film with a soft brush.', cue: 'Tingle is normal; burning is not: remove.', say: 'Tingle yes, burning no, tell me.', reason: 'loosens dead cells without rubbing' }),
+  row({ id: 'acidMask', name: 'Acid mask on', stage: 'handExfoliation', minutes: m(1, 2, 1), groups: ['faceNoEyes', 'tZone'], product: 'acidMask', families: ['acid'],
+    dwell: rests(5, 10, [5, 6], 'removeNow'), needs: { soil: CLEAN, film: BARE, moisture: ['dry'], skin: INTACT }, leaves: { film: 'mask', moisture: 'damp', redness: 1 }, load: { hundredths: 12, per: 'freeAcidRoot' }, effects: { dullness: 3, congestion: 2 },
+    hand: 'Generous, with a brush, away from eyes and lips; a little water re-wakes it before removal.', cue: 'Tingle is normal; burning is not: remove.', say: 'Tingle yes, burning no, tell me.', reason: 'loosens what holds dead cells together' }),
+  row({ id: 'exfoliatingMask', name: 'Gritty mask, massaged', stage: 'handExfoliation', minutes: m(1, 2, 2), groups: ['faceNoEyes', 'tZone'], product: 'exfoliatingMask', families: ['friction'],
+    dwell: rests(10, 15, [10, 10], 'rewet'), needs: { soil: CLEAN, film: BARE, moisture: ['wet', 'damp'], skin: INTACT }, leaves: { film: 'mask', moisture: 'damp', redness: 1 }, load: { hundredths: 40, per: 'dwellRoot' }, effects: { dullness: 2, shine: 1, congestion: 1 },
+    hand: 'On damp skin; light circles a minute or two, then let it rest.', cue: 'Even film, faint pink at most.', reason: 'grain first, then the mask does the rest' }),
+  row({ id: 'resurfacingMask', name: 'Resurfacing mask on', stage: 'handExfoliation', minutes: m(1, 3, 2), groups: ['faceNoEyes', 'tZone'], product: 'resurfacingMask', families: ['acid'], dwell: rests(5, 20, [5, 10], 'rewet'), needs: { soil: CLEAN, film: BARE, skin: INTACT }, leaves: { film: 'mask', moisture: 'damp', redness: 1 }, load: { hundredths: 10, per: 'freeAcidRoot' }, effects: { dullness: 3, congestion: 1, firmness: 1 },
+    hand: 'Even, not on the lips; wet it before it comes off.', cue: 'Pink that fades soon.', say: 'It may prickle at first.', reason: 'a slow, even exfoliation under a mask' }),
+  row({ id: 'salonPeel', name: 'Salon peel on', stage: 'handExfoliation', minutes: m(0.5, 1, 1), groups: ['faceNoEyes', 'tZone'], product: 'peelSolution', families: ['acid', 'peel'], licence: 'peel',
+    dwell: rests(1, 3, [1, 1.5], 'removeNow'), lift: 'neutralise', attended: true, needs: { soil: CLEAN, film: BARE, moisture: ['dry'], skin: INTACT }, leaves: { film: 'mask', moisture: 'damp', redness: 1 }, load: { hundredths: 12, per: 'freeAcidRoot' }, effects: { dullness: 3, congestion: 2, firmness: 1 },
+    hand: 'Forehead first, then cheeks, chin, nose; count the seconds, fan; watch every zone.', cue: 'Even pink: neutralise. White anywhere: off at once.', say: 'It tingles for a minute; tell me if it burns.', reason: 'a stronger acid, by the second and by the look',
+    source: 'common practice; strength and pH: Cosmetic Ingredient Review, glycolic and lactic acid, 2013 (values from memory)' }),
+  row({ id: 'neutralise', name: 'Neutralise and rinse', stage: 'handExfoliation', minutes: m(1, 3, 1.5), groups: ['faceNoEyes', 'tZone'], lifts: true, needs: { film: ['mask'] }, leaves: { film: 'none', moisture: 'damp', warmth: 'cool' }, effects: {},
+    hand: 'As the maker says; then cool water again and again.', cue: 'The tingle has stopped everywhere.', reason: 'the acid stops here' }),
+  row({ id: 'blade', name: 'Blade', stage: 'handExfoliation', minutes: m(8, 15, 10), groups: ['faceNoEyes'], families: ['blade'], licence: 'blade',
+    needs: { soil: CLEAN, film: BARE, moisture: ['dry'], skin: INTACT }, leaves: { skin: 'abraded', redness: 1 }, load: { hundredths: 170, per: 'once' }, effects: { dullness: 3 },
+    hand: 'A fresh sterile blade at a low angle, skin taut, short strokes with the hair; never over a spot.', cue: 'Down and dull layer gone, no nick.', say: 'Please hold quite still.', reason: 'takes down and the dullest layer' }),
+]

@@ -1,0 +1,44 @@
+import { ORDER_RULES, type OrderRule } from '../../catalogue/orderRules'
+import type { Strength } from '../../catalogue/kinds'
+import type { PlanStep, Why } from '../../catalogue/step'
+import { TECHNIQUES } from '../../catalogue/techniques'
+import type { TechniqueId } from '../../catalogue/technique'
+import type { RegionId } from '../../face/zones'
+import type { Rim } from '../../load/rim'
+import type { Allowance } from '../allowed'
+import type { Edit } from '../edit'
+import type { PlanInput } from '../input'
+import type { Trace } from '../trace'
+
+export interface Mend { label: string, minutes: number, edits: readonly Edit[] }
+export interface PlanFinding {
+  rule: string
+  strength: Strength
+  locked: boolean
+  key?: string
+  regions: readonly RegionId[]
+  text: string
+  source: string
+  mends: readonly Mend[]
+}
+export type Rules = ReadonlyMap<string, OrderRule>
+
+/** Everything a check looks at: the plan walked once, and what each technique may do today. */
+export interface Checking {
+  input: PlanInput
+  steps: readonly PlanStep[]
+  walked: Trace
+  rims: Readonly<Record<RegionId, Rim>>
+  allow: (id: TechniqueId) => Allowance
+  /** The rows that are worked with; all of them but in a check of single rows. */
+  rules: Rules
+}
+interface Parts { key?: string, regions?: readonly RegionId[], mends?: readonly Mend[], why?: Why }
+
+/** A finding of one row, or none where that row is not worked with. `text` stands in for the row's own sentence. */
+export function finding(rules: Rules, rule: string, text: string | undefined, parts: Parts): PlanFinding[] {
+  const r = rules.get(rule)
+  if (!r) { if (!ORDER_RULES.has(rule)) throw new RangeError(`no such rule: ${rule}`); return [] }
+  return [{ rule: parts.why?.rule ?? rule, strength: r.strength, locked: r.locked, regions: parts.regions ?? [], text: text ?? r.sentence, source: r.source, mends: parts.mends ?? [], ...(parts.key === undefined ? {} : { key: parts.key }) }]
+}
+export const remove = (step: PlanStep): Mend => ({ label: `Take out ${TECHNIQUES[step.technique].name.toLowerCase()}`, minutes: -step.minutes, edits: [{ do: 'remove', key: step.key }] })

@@ -1,0 +1,110 @@
+import { EXFOLIATING, type ConcernId } from '../catalogue/kinds'
+import type { Method } from '../catalogue/schools'
+import { TECHNIQUES } from '../catalogue/techniques'
+import type { LayoutId, Technique, TechniqueId } from '../catalogue/technique'
+import { freeAcidOf } from '../dosing/freeAcid'
+import { GROUPS } from '../face/regions'
+import type { RegionId } from '../face/zones'
+import { spotRegions } from './adapt'
+import type { Allowance } from './allowed'
+import { planCostCents } from './cost'
+import { Effects } from './effects'
+import type { PlanInput } from './input'
+import { marksOf, type Move, type Option } from './planCase'
+
+/** Brings a school's liking into the currency of value: two schools differ visibly, a first-ranked concern still outweighs both. */
+const TASTE_SCALE = 4
+
+export type Bottle = Pick<Move, 'productId' | 'freeAcid' | 'calm'>
+/** The best suited product, and its calming stand-in for skin that has just been abraded, where the best is not calming itself. */
+export function bottles(a: Allowance): Bottle[] {
+  const best = a.products[0]?.product
+  if (!best) return [{}]
+  const of = (p: typeof best, calm?: Bottle['calm']): Bottle => { const acid = freeAcidOf(p); return { productId: p.id, ...(acid > 0 ? { freeAcid: acid } : {}), ...(calm ? { calm } : {}) } }
+  if (best.calming) return [of(best)]
+  const stand = a.products.find((p) => p.product.calming)?.product
+  return [of(best, 'no'), ...(stand ? [of(stand, 'only')] : [])]
+}
+
+export interface RegionSet { group: string, layout: LayoutId, regions: readonly RegionId[] }
+
+/** At most four region groups of a technique, less the barred regions; and the spots alone where a mask for spots is called for. */
+export function regionSets(a: Allowance, input: PlanInput): RegionSet[] {
+  const seen = new Set<string>()
+  const out: RegionSet[] = []
+  const add = (group: string, layout: LayoutId, wanted: readonly RegionId[]) => {
+    const regions = wanted.filter((r) => !a.barred.has(r))
+    const key = regions.join()
+    if (regions.length === 0 || seen.has(key)) return
+    seen.add(key)
+    out.push({ group, layout, regions })
+  }
+  for (const group of a.technique.groups) {
+    if (group === 'body') out.push({ group, layout: 'one', regions: [] })
+    else add(group, 'one', GROUPS[group])
+  }
+  if (a.favourLayout.spots !== undefined) add('spots', 'spots', spotRegions(input.profile))
+  return out.slice(0, 4)
+}
+
+/** Makes options: one technique with its setting, minutes, zones and product, valued in whole numbers. */
+export class OptionMaker {
+  readonly effects: Effects
+  constructor(readonly input: PlanInput, readonly aims: readonly ConcernId[], readonly method: Method, readonly allow: (id: TechniqueId) => Allowance) {
+    this.effects = new Effects(input.profile, aims)
+  }
+
+  /** Every listed duration × region group × passes of one technique; with what must stand straight before it. */
+  singles(a: Allowance): Option[] {
+    if (a.never.length > 0) return []
+    const { technique: t } = a
+    const longest = t.minutes.choices[t.minutes.choices.length - 1] ?? t.minutes.most
+    const allowed = t.minutes.choices.filter((m) => m <= a.minutesMost)
+    const choices: readonly number[] = allowed.length > 0 ? allowed : a.minutesMost >= t.minutes.least ? [a.minutesMost] : []
+    const out: Option[] = []
+    for (const { group, regions } of regionSets(a, this.input)) for (const minutes of choices) {
+      const passes = t.passes ? [...new Set([t.passes.usual, Math.min(a.passesMost, t.passes.limit)])].filter((p) => p >= 1 && p <= a.passesMost) : [undefined]
+      for (const p of passes) {
+        const stretch = p !== undefined && p > 1 ? Math.round(minutes * 1.5 * 2) / 2 : minutes
+        if (stretch > a.minutesMost) continue
+        for (const bottle of bottles(a)) {
+          const before = this.before(t, regions)
+          if (!before) continue
+          out.push(this.option(`${t.id}:${group}:${stretch}${p === undefined ? '' : `:${p}`}${bottle.calm === 'only' ? ':calm' : ''}`, [t.id], [...before, this.move(a, regions, stretch, bottle, p)], this.effects.of(t, regions, minutes / longest), 0, a.favour))
+        }
+      }
+    }
+    return out
+  }
+
+  /** Extraction and the like with a short warming of their own in front, for when nothing warm went before. */
+  warmed(a: Allowance): Option[] {
+    const towel = this.allow('warmTowel')
+    if (towel.never.length > 0) return []
+    return this.singles(a).flatMap((o) => {
+      const regions = o.moves[0]?.regions ?? []
+      return regions.some((r) => towel.barred.has(r)) ? [] : [{ ...o, id: `${o.id}:warmed`, moves: [this.move(towel, regions, 1, {}), ...o.moves] }]
+    })
+  }
+
+  /** What stands straight before a technique; undefined when that may not be done there. */
+  before(t: Technique, regions: readonly RegionId[]): Move[] | undefined {
+    if (!t.after) return []
+    const a = this.allow(t.after)
+    if (a.never.length > 0 || regions.some((r) => a.barred.has(r))) return undefined
+    return [this.move(a, regions, a.technique.minutes.choices[0] ?? a.technique.minutes.least, bottles(a)[0] ?? {})]
+  }
+
+  move(a: Allowance, regions: readonly RegionId[], minutes: number, bottle: Bottle, passes?: number): Move {
+    return { technique: a.technique.id, regions, minutes, ...(passes === undefined ? {} : { passes }), ...(a.setting ? { setting: a.setting.start } : {}), ...bottle }
+  }
+
+  option(id: string, main: readonly TechniqueId[], moves: readonly Move[], effects: readonly number[], idleTicks: number, favour: number, layout: LayoutId = 'one'): Option {
+    const { taste, layout: layouts } = this.method
+    const liking = main.reduce((s, t) => s + (taste[t] ?? 0), 0) + (main.some((t) => TECHNIQUES[t].stage === 'mask') ? layouts[layout] ?? 0 : 0)
+    return {
+      id, main, moves, effects, idleTicks, taste: (liking + favour) * TASTE_SCALE, costCents: planCostCents(this.input, moves),
+      exfoliates: main.some((t) => TECHNIQUES[t].families.some((f) => EXFOLIATING.includes(f))), marks: marksOf(main.flatMap((t) => TECHNIQUES[t].families)),
+    }
+  }
+}

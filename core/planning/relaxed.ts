@@ -1,0 +1,114 @@
+import { RETURNS } from '../catalogue/value'
+import type { Layers, Way } from './layers'
+import type { Option, PlanCase } from './planCase'
+import { returns } from './returns'
+
+/** The tangent of each segment of the return on an effect; it may be asked at an effect outside its segment. */
+const TANGENTS = RETURNS.map((r, i) => { const from = RETURNS[i - 1]?.upTo ?? 0; return { from, base: returns(from), slope: r.slope } })
+const onTangent = (segment: number, effect: number): number => { const t = TANGENTS[segment]; return t ? t.base + (effect - t.from) * t.slope : 0 }
+export function segmentOf(effect: number): number {
+  for (let i = 0; i < RETURNS.length; i++) if (effect < (RETURNS[i]?.upTo ?? 0)) return i
+  return RETURNS.length - 1
+}
+
+/**
+ * The question with one tangent an aim in place of its return, and with the rims left aside: what it still needs is the skin, the minutes and the number of works.
+ * A return is concave, so it lies under each of its tangents: the best that this easier question still offers bounds what any plan can still add. Solved backwards, exactly.
+ */
+export class Relaxed {
+  private readonly tables: readonly Float64Array[]
+  private readonly width: number
+  private readonly depth: readonly number[]
+  private readonly price: readonly number[]
+  private readonly gains = new Map<Option, number>()
+  constructor(private readonly c: PlanCase, private readonly net: Layers, readonly segments: readonly number[], works: number) {
+    this.width = net.slot + 1
+    this.price = segments.map((s, i) => (c.weights[i] ?? 0) * (TANGENTS[s]?.slope ?? 1))
+    for (const stage of c.stages) for (const o of stage.options) { let g = o.taste; for (let i = 0; i < this.price.length; i++) g += (this.price[i] ?? 0) * (o.effects[i] ?? 0); this.gains.set(o, g) }
+    const tables: Float64Array[] = []
+    // Works are counted only as long as a stage to come may spend one.
+    this.depth = [...net.layers.map((_, s) => (net.layers.slice(s).some((l) => l.ways.some((w) => w.option?.exfoliates)) ? works : 0)), 0]
+    tables[net.layers.length] = new Float64Array(net.ends * this.width)
+    for (let s = net.layers.length - 1; s >= 0; s--) tables[s] = this.back(s, tables[s + 1] ?? new Float64Array(0))
+    this.tables = tables
+  }
+
+  private back(s: number, later: Float64Array): Float64Array {
+    const { width } = this
+    const layer = this.net.layers[s]
+    const works = this.depth[s] ?? 0
+    const then = this.depth[s + 1] ?? 0
+    const here = new Float64Array((layer?.states ?? 0) * (works + 1) * width).fill(Number.NEGATIVE_INFINITY)
+    for (const bundle of layer?.bundles ?? []) {
+      let best = Number.NEGATIVE_INFINITY
+      for (const w of bundle) {
+        const gain = this.gainOf(w)
+        // One that takes longer and gives no more can never be wanted.
+        if (gain <= best) continue
+        best = gain
+        const spends = w.option?.exfoliates ? 1 : 0
+        const most = width - (layer?.soonest[w.from] ?? 0)
+        for (let left = spends; left <= works; left++) {
+          const to = (w.from * (works + 1) + left) * width
+          const from = (w.to * (then + 1) + Math.min(then, left - spends)) * width - w.ticks
+          for (let t = w.ticks; t < most; t++) { const v = gain + (later[from + t] as number); if (v > (here[to + t] as number)) here[to + t] = v }
+        }
+      }
+    }
+    return here
+  }
+  private gainOf(w: Way): number { return w.option ? (this.gains.get(w.option) ?? 0) : 0 }
+
+  /** The most that a plan can come to in all, from a state at the start of a stage with these effects, this taste, these ticks and works left; minus infinity where none fits. */
+  bound(stage: number, state: number, ticksLeft: number, worksLeft: number, effects: readonly number[], taste: number): number {
+    let v = taste + this.best(stage, state, worksLeft, ticksLeft)
+    for (let i = 0; i < effects.length; i++) v += (this.c.weights[i] ?? 0) * onTangent(this.segments[i] ?? 0, effects[i] ?? 0)
+    return v
+  }
+
+  private best(stage: number, state: number, worksLeft: number, ticksLeft: number): number {
+    const works = this.depth[stage] ?? 0
+    return ticksLeft < 0 || worksLeft < 0 ? Number.NEGATIVE_INFINITY : this.tables[stage]?.[(state * (works + 1) + Math.min(works, worksLeft)) * this.width + ticksLeft] ?? Number.NEGATIVE_INFINITY
+  }
+
+  /** The ways of its best plan, rims aside; undefined where nothing fits. */
+  path(works: number): Way[] | undefined {
+    let state = 0
+    let ticks = this.net.slot
+    let left = works
+    const out: Way[] = []
+    for (let s = 0; s < this.net.layers.length; s++) {
+      const want = this.best(s, state, left, ticks)
+      if (want === Number.NEGATIVE_INFINITY) return undefined
+      const way = this.net.layers[s]?.ways.find((w) => w.from === state && this.gainOf(w) + this.best(s + 1, w.to, left - (w.option?.exfoliates ? 1 : 0), ticks - w.ticks) === want)
+      if (!way) return undefined
+      out.push(way)
+      state = way.to
+      ticks -= way.ticks
+      left -= way.option?.exfoliates ? 1 : 0
+    }
+    return out
+  }
+}
+
+/** Tangents are looked for where the easier question's own best plan ends, until that settles. */
+const MOST_TABLES = 4
+
+/** Where a plan is likely to end: at about half of what all stages could add. */
+const guess = (c: PlanCase): number[] => c.aims.map((_, i) => segmentOf(Math.round(c.stages.reduce((sum, s) => sum + Math.max(0, ...s.options.map((o) => o.effects[i] ?? 0)), 0) * 0.55)))
+
+/** A few easier questions whose tangents lie where the best plan is likely to end; the last comes first. */
+export function relaxations(c: PlanCase, net: Layers, works: number): { bounds: readonly Relaxed[], paths: readonly (readonly Way[])[] } {
+  const bounds: Relaxed[] = []
+  const paths: Way[][] = []
+  let segments = guess(c)
+  while (bounds.length < MOST_TABLES && !bounds.some((b) => b.segments.join() === segments.join())) {
+    const r = new Relaxed(c, net, segments, works)
+    bounds.unshift(r)
+    const path = r.path(works)
+    if (!path) break
+    paths.unshift(path)
+    segments = c.aims.map((_, i) => segmentOf(path.reduce((e, w) => e + (w.option?.effects[i] ?? 0), 0)))
+  }
+  return { bounds, paths }
+}
