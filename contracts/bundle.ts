@@ -1,7 +1,7 @@
 import type { PlanInput, ShelfItem } from '#core/planning/input'
 import type { ConcernId, DeviceKind, LicenceId } from '#core/catalogue/kinds'
-import type { SchoolId } from '#core/catalogue/schools'
-import type { PlanStep } from '#core/catalogue/step'
+import type { HousePolicy, SchoolId } from '#core/catalogue/schools'
+import type { PlanStep, ProtocolStep } from '#core/catalogue/step'
 import type { RegionId, ZoneId } from '#core/face/zones'
 import type { MeterKind } from '#core/catalogue/meters'
 import { REGION_IDS } from '#core/face/zones'
@@ -30,7 +30,7 @@ import type { FoldContext } from '#core/treatment/fold'
 
 export type Role = 'owner' | 'therapist' | 'trainee'
 export interface Me { id: string, name: string, role: Role, locked: boolean, hasCode: boolean }
-export interface PlanVersion { version: number, steps: PlanStep[], reason: string, countersignedBy: string | null }
+export interface PlanVersion { version: number, steps: PlanStep[], reason: string, countersignedBy: string | null, /** The house's protocol it was made from. */ protocol: { id: string, version: number } | null }
 
 /** Three values of one meter on one zone. */
 export interface MeterReading { id: string, kind: MeterKind, zone: ZoneId, phase: 'madeUp' | 'bare', values: number[], median: number, spread: number, at: number }
@@ -71,6 +71,12 @@ export interface VisitBundle {
   /** Rows that this house works more strictly, and those set aside for this visit. */
   houseRules: HouseRule[]
   lifts: Lift[]
+  /** What the house has decided where schools differ. */
+  policy: HousePolicy
+  /** The house's own protocols that are offered, each in its latest version, and the one this plan was made from. */
+  protocols: { id: string, name: string, version: number, steps: ProtocolStep[] }[]
+  /** What was done at the visit before, as planned last. */
+  previousPlan: { at: number, steps: PlanStep[] } | null
   patchTests: PatchTest[]
   /** Products that were used here before. */
   usedProducts: string[]
@@ -99,7 +105,7 @@ export function toPlanInput(b: VisitBundle, more: Partial<Pick<PlanInput, 'slotM
   const half = halfLifeHours(b.client.age ?? undefined, profile.conditions.includes('dehydrated'))
   return {
     today: b.today, daylight: !b.visit.evening, slotMinutes: more.slotMinutes ?? b.visit.minutes, madeUp: b.visit.madeUp, profile, answers: b.answers, verdict: withSkin(screenHere(b, b.answers), profile), past: b.past,
-    residual: remainingAt([...b.poured, ...pouredAtHome(b.answers, b.today)], b.visit.startsAt, half), shelf: b.shelf, patch: patchBars(b, profile), devices: b.devices, licences: b.staff.licences, school: b.visit.school, aims: b.visit.aims,
+    residual: remainingAt([...b.poured, ...pouredAtHome(b.answers, b.today)], b.visit.startsAt, half), shelf: b.shelf, patch: patchBars(b, profile), devices: b.devices, licences: b.staff.licences, school: b.visit.school, policy: b.policy, life: b.client.preferences, aims: b.visit.aims,
     faceSize: { height: b.client.faceHeightMm / 10, width: b.client.faceWidthMm / 10 },
   }
 }

@@ -4,7 +4,7 @@ import { CONTRAINDICATIONS } from '#core/catalogue/contraindications'
 import { FAMILY_IDS } from '#core/catalogue/kinds'
 import { PREFERENCES } from '#core/catalogue/preferences'
 import { PATCH_PLACES } from '#core/screening/patch'
-import { CONDITION_IDS } from '#core/skin/conditions'
+import { CONDITION_IDS } from '#core/catalogue/conditions'
 import { HALF_FEATURES, type HalfFeature } from '#core/skin/halves'
 import { BURNS, TANS } from '#core/skin/indices'
 import { OBSERVATION_IDS } from '#core/skin/observations'
@@ -37,7 +37,7 @@ const least = (from: number, to: number) => z.int('a whole number').min(from, `a
 export const houseRulePost = z.strictObject({
   id, rule, reason: said(300),
   change: z.strictObject({
-    days: least(1, 730).optional(), wholeFace: z.literal(true).optional(), families: z.array(z.enum(FAMILY_IDS)).max(19).optional(),
+    days: least(1, 730).optional(), wholeFace: z.literal(true).optional(), families: z.array(z.enum(FAMILY_IDS)).max(FAMILY_IDS.length).optional(),
     limit: z.strictObject({ steamMost: least(0, 10).optional(), passesMost: least(0, 2).optional(), rimPercent: least(0, 100).optional() }).optional(),
   }),
 })

@@ -8,6 +8,7 @@ import { METER_KINDS } from '#core/catalogue/meters'
 import type { FindingId } from '#core/catalogue/findings'
 import { ALL_READING_IDS, type AnyReadingId } from '#core/skin/readings'
 import { consentKinds, grade, wholeReading } from './care'
+import { protocolRef } from './method'
 import { aims, day, id, line, moment, regionId, regions, said, school, zoneId } from './common'
 
 export const visitCreate = z.strictObject({ id, clientId: id, staffId: id, roomId: id, startsAt: moment, minutes: z.int('whole minutes').min(15, 'at least 15 minutes').max(180, 'at most 180 minutes') })
@@ -41,7 +42,7 @@ export const planStep = z.strictObject({
   productId: said(60).optional(), pinned: z.boolean().optional(), why: z.array(z.strictObject({ rule: said(60), text: line(300) })).max(12),
 })
 export const planSteps = z.array(planStep).max(80, 'at most 80 steps').refine((s) => new Set(s.map((x) => x.key)).size === s.length, 'each key once')
-export const planPut = z.strictObject({ steps: planSteps })
+export const planPut = z.strictObject({ steps: planSteps, protocol: protocolRef.nullable().default(null) })
 export const planVersionPost = z.strictObject({ version: z.int().min(2).max(99), reason: said(200), steps: planSteps })
 
 const note = said(500)

@@ -1,4 +1,4 @@
-import type { ConditionId, SkinType } from '../skin/conditions'
+import type { ConditionId, SkinType } from './conditions'
 import type { FindingId } from './findings'
 import type { IngredientId } from './ingredients'
 import { COMMON_PRACTICE } from './kinds'
@@ -65,6 +65,7 @@ export const ADAPTATIONS: readonly Adaptation[] = [
   row('grain-dry', ['grain'], { reading: 'oil', atMost: 0 }, { minutesMost: 1 }, 'dry skin: grains short'),
   row('rub-sensitive', ['rollOff', 'exfoliatingMask'], sensitive, { leaveOut: true }, 'sensitive: nothing that rubs'),
   row('acid-sensitive', ['acidMask'], verySensitive, { leaveOut: true }, 'very sensitive: no acid there'),
+  row('acid-mature', ['acidMask', 'resurfacingMask', 'salonPeel'], { ageFrom: 70 }, { leaveOut: true }, 'thin skin: enzyme rather than acid'),
   row('peel-sensitive', ['salonPeel'], sensitive, { leaveOut: true }, 'sensitive: no salon peel there'),
   row('peel-marks', ['salonPeel'], { condition: 'marksEasily' }, { leaveOut: true }, 'marks easily: no salon peel'),
   row('blade-spots', ['blade'], spots, { leaveOut: true }, 'no blade over spots'),

@@ -17,3 +17,6 @@ export interface PlanStep {
   pinned?: boolean
   why: readonly Why[]
 }
+
+/** One main step of a protocol that the house keeps: what, and about how long. Zones, products and connecting steps follow from the client. */
+export interface ProtocolStep { technique: TechniqueId, minutes: number }

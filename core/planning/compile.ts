@@ -12,6 +12,7 @@ import { BlockMaker } from './blocks'
 import type { PlanInput } from './input'
 import { OptionMaker } from './options'
 import { pinnedOptions } from './pins'
+import { byProtocol } from './protocol'
 import { pairBits, type Option, type PlanCase, type Stage } from './planCase'
 
 /** The question of one plan as whole numbers: what is barred never enters it. */
@@ -24,6 +25,8 @@ export function compile(input: PlanInput): PlanCase {
   const make = new OptionMaker(input, aims, method, allow)
   const block = new BlockMaker(make)
   const stages = stagesOf(input, method, make, block, allow)
+  const { protocol } = input
+  if (protocol) for (const id of STAGE_IDS) stages[id] = byProtocol(stages[id], protocol)
   for (const [id, options] of pinnedOptions(input, make, block)) stages[id] = { id, must: true, options }
   const resilient = isResilient(input.profile)
   return {

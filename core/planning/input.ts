@@ -2,7 +2,7 @@ import type { ConcernId, DeviceKind, LicenceId } from '../catalogue/kinds'
 import type { Lot, Product } from '../catalogue/products'
 import type { Preferences } from '../catalogue/preferences'
 import type { HousePolicy, SchoolId } from '../catalogue/schools'
-import type { PlanStep } from '../catalogue/step'
+import type { PlanStep, ProtocolStep } from '../catalogue/step'
 import type { FaceSize } from '../face/regions'
 import type { RegionId } from '../face/zones'
 import type { PastWork } from '../load/rest'
@@ -37,6 +37,8 @@ export interface PlanInput {
   life?: Preferences
   /** Steps that stay as they are, whatever is planned around them. */
   pins?: readonly PlanStep[]
+  /** The house's own protocol that is followed, where one is. */
+  protocol?: readonly ProtocolStep[]
   /** What the client minds, the most first; at most five. */
   aims: readonly ConcernId[]
   faceSize: FaceSize

@@ -2,8 +2,8 @@ import { TECHNIQUES } from '../catalogue/techniques'
 import { REGION_IDS } from '../face/zones'
 import { feelsHeat } from '../load/loads'
 import { startSurface } from '../surface/surface'
-import { breaksPair, type Option, type PlanCase } from './planCase'
-import type { SolveFrom } from './solve'
+import { alike, type RawLayer } from './alike'
+import { breaksPair, type Option, type PlanCase, type SolveFrom } from './planCase'
 import { transitions, type Transition } from './transitions'
 
 /** One way through a stage: an option from one state of the skin to the next, or none. `from` and `to` count within their layers. */
@@ -27,8 +27,9 @@ export function layersOf(c: PlanCase, slotTicks: number, from?: SolveFrom): Laye
   const slot = slotTicks - start.ticks
   let layer = new Map<number, { index: number, soonest: number }>([[table.intern(start.surface), { index: 0, soonest: 0 }]])
   const stages = c.stages.slice(start.stage)
+  const sure = stages.reduce((m, s) => (s.must && s.options.length > 0 ? m | s.options.reduce((a, o) => a & o.marks, ~0) : m), start.marks)
   const lastWarm = stages.findLastIndex((s) => s.options.some(asksWarmth))
-  const layers = stages.map((stage, s): Layer => {
+  const raw = stages.map((stage, s): RawLayer => {
     const next = new Map<number, { index: number, soonest: number }>()
     const reach = (reached: number, soonest: number) => {
       const surface = s >= lastWarm ? table.unwarmed(reached) : reached
@@ -38,21 +39,23 @@ export function layersOf(c: PlanCase, slotTicks: number, from?: SolveFrom): Laye
       return next.size - 1
     }
     const ways: Way[] = []
-    const open = stage.options.filter((o) => !breaksPair(c.pairs, start.marks, o.marks) && (!o.exfoliates || start.exfoliations < c.maxExfoliations)).map((o) => ({ o, after: table.of(o) }))
+    const order: number[] = []
+    const open = stage.options.filter((o) => !breaksPair(c.pairs, sure & ~o.marks, o.marks) && (!o.exfoliates || start.exfoliations < c.maxExfoliations)).map((o, n) => ({ o, n, after: table.of(o) }))
     for (const [surface, at] of layer) {
-      if (!stage.must || stage.options.length === 0) ways.push({ from: at.index, to: reach(surface, at.soonest), ticks: 0, option: undefined, move: undefined })
-      for (const { o, after } of open) {
+      if (!stage.must || stage.options.length === 0) { ways.push({ from: at.index, to: reach(surface, at.soonest), ticks: 0, option: undefined, move: undefined }); order.push(-1) }
+      for (const { o, after, n } of open) {
         const move = after(surface)
         if (!move || at.soonest + move.ticks > slot || overfills(move.loads, headroom)) continue
         ways.push({ from: at.index, to: reach(move.surface, at.soonest + move.ticks), ticks: move.ticks, option: o, move })
+        order.push(n)
       }
     }
-    const states = layer.size
     const soonest = [...layer.values()].map((x) => x.soonest)
     layer = next
-    return { id: stage.id, states, soonest, ways, bundles: bundled(ways) }
+    return { id: stage.id, soonest, ways, order }
   })
-  return { start, slot, headroom, layers, ends: layer.size }
+  const { layers, ends } = alike(raw, layer.size)
+  return { start, slot, headroom, ends, layers: layers.map((l) => ({ ...l, states: l.soonest.length, bundles: bundled(l.ways) })) }
 }
 
 function bundled(ways: readonly Way[]): Way[][] {

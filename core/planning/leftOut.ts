@@ -1,8 +1,7 @@
 import { orderRule } from '../catalogue/orderRules'
-import type { Why } from '../catalogue/step'
+import type { PlanStep, Why } from '../catalogue/step'
 import { TECHNIQUES } from '../catalogue/techniques'
 import { TECHNIQUE_IDS, type TechniqueId } from '../catalogue/technique'
-import type { PlanStep } from '../catalogue/step'
 import { REGION_IDS, type RegionId } from '../face/zones'
 import { allBars, allowance } from './allowed'
 import { compile } from './compile'
@@ -18,12 +17,12 @@ const EVERY_VISIT: readonly TechniqueId[] = ['settle', 'eyesOff', 'milk', 'secon
 export const OFFERED: readonly TechniqueId[] = TECHNIQUE_IDS.filter((t) => canPin(t) && !EVERY_VISIT.includes(t))
 
 /** What was left out, and its price: the rule that bars it, the minutes it would add, or what would have to go. */
-export function leftOut(input: PlanInput, steps: readonly PlanStep[]): LeftOut[] {
+export function leftOut(input: PlanInput, steps: readonly PlanStep[], asked: readonly TechniqueId[] = OFFERED): LeftOut[] {
   const used = new Set(steps.map((s) => s.technique))
   const bars = allBars(input)
   const c = compile(input)
   const base = solve(c, input.slotMinutes * 2)
-  return OFFERED.filter((t) => !used.has(t)).map((t): LeftOut => {
+  return asked.filter((t) => !used.has(t)).map((t): LeftOut => {
     const { name } = TECHNIQUES[t]
     const a = allowance(t, input, bars)
     const never = a.never[0]

@@ -1,11 +1,9 @@
 import { RETURNS } from '../catalogue/value'
 import { REGION_IDS } from '../face/zones'
 import { layersOf, type Layers, type Way } from './layers'
-import { MARK_NAMES, type PlanCase } from './planCase'
-import type { SolveFrom } from './solve'
+import { merged, type Arc } from './merge'
+import { MARK_NAMES, type PlanCase, type SolveFrom } from './planCase'
 
-/** One way through a stage from one state of the skin to the next: an option with its connecting steps, or none. Whole numbers throughout. */
-export interface Arc { from: number, to: number, /** '' is none. */ option: string, ticks: number, loads: readonly number[], effects: readonly number[], taste: number, cost: number, idle: number, exfoliates: 0 | 1, /** Kinds of work that may not share a visit with others. */ marks: readonly string[] }
 /** Published as `docs/formats/plan-case.schema.json`. Regions in the order of `regions`, effects in the order of `weights`. */
 export interface PlanNetwork {
   format: 'oak-basin/plan-case'
@@ -33,10 +31,11 @@ export function network(c: PlanCase, slotTicks: number, from?: SolveFrom): PlanN
   const net = layersOf(c, slotTicks, from)
   const { start, slot, headroom, layers, ends } = net
   const latest = latestStarts(net)
+  const raw = layers.map((l, i) => ({ id: l.id, states: l.states, arcs: l.ways.filter((w) => (l.soonest[w.from] ?? 0) + w.ticks <= (latest[i + 1]?.[w.to] ?? -1)).map((w) => arcOf(w, c)) }))
+  const { states, stages } = merged(raw, ends)
   return {
     format: 'oak-basin/plan-case', formatVersion: 2, slotTicks: slot, weights: c.weights, returns: RETURNS.map((r) => ({ upTo: r.upTo === Number.MAX_SAFE_INTEGER ? null : r.upTo, slope: r.slope })), regions: REGION_IDS, headroom,
-    maxExfoliations: c.maxExfoliations - start.exfoliations, never: c.pairs.map(([a, b]) => [namesOf(a)[0] ?? '', namesOf(b)[0] ?? ''] as const),
-    states: [...layers.map((l) => l.states), ends], stages: layers.map((l, i) => ({ id: l.id, arcs: lean(l.ways.filter((w) => (l.soonest[w.from] ?? 0) + w.ticks <= (latest[i + 1]?.[w.to] ?? -1)).map((w) => arcOf(w, c))) })),
+    maxExfoliations: c.maxExfoliations - start.exfoliations, never: c.pairs.map(([a, b]) => [namesOf(a)[0] ?? '', namesOf(b)[0] ?? ''] as const), states, stages,
   }
 }
 
@@ -56,20 +55,4 @@ function latestStarts({ layers, ends, slot }: Layers): number[][] {
     out[s] = row
   }
   return out
-}
-
-/** Leaves out an arc that another between the same two states beats or equals in everything; equals go by the smaller id. No best plan is lost with it. */
-function lean(arcs: readonly Arc[]): Arc[] {
-  const bundles = new Map<string, Arc[]>()
-  for (const a of arcs) { const key = `${a.from}.${a.to}`; const list = bundles.get(key); if (list) list.push(a); else bundles.set(key, [a]) }
-  const beaten = new Set<Arc>()
-  for (const list of bundles.values()) for (const a of list) if (!beaten.has(a)) for (const b of list) if (a !== b && !beaten.has(b) && beats(a, b)) beaten.add(b)
-  return arcs.filter((a) => !beaten.has(a))
-}
-function beats(a: Arc, b: Arc): boolean {
-  if (a.ticks > b.ticks || a.taste < b.taste || a.cost > b.cost || a.idle > b.idle || a.exfoliates > b.exfoliates || a.marks.some((m) => !b.marks.includes(m))) return false
-  if (a.effects.some((e, i) => e < (b.effects[i] ?? 0))) return false
-  for (let i = 0; i < Math.max(a.loads.length, b.loads.length); i++) if ((a.loads[i] ?? 0) > (b.loads[i] ?? 0)) return false
-  const better = a.taste > b.taste || a.cost < b.cost || a.idle < b.idle || a.effects.some((e, i) => e > (b.effects[i] ?? 0))
-  return better || `${a.option}|` < `${b.option}|`
 }

@@ -2,6 +2,7 @@ import { PAIRS, type Pair } from '../catalogue/pairs'
 import type { ConcernId, FamilyId, StageId } from '../catalogue/kinds'
 import type { TechniqueId } from '../catalogue/technique'
 import type { RegionId } from '../face/zones'
+import type { Surface } from '../surface/surface'
 
 /** One hand step of an option. `dwell` is how long it rests before it is lifted, in minutes. */
 export interface Move {
@@ -46,6 +47,9 @@ export interface PlanCase {
   pairs: readonly (readonly [number, number])[]
   madeUp: boolean
 }
+
+/** Where solving starts: the whole visit, or what is left of one already begun. */
+export interface SolveFrom { surface: Surface, stage: number, ticks: number, loads: Readonly<Record<RegionId, number>>, exfoliations: number, marks: number }
 
 const MARKED: readonly FamilyId[] = [...new Set(PAIRS.flatMap((p) => [p.a, p.b]))]
 export const MARK_NAMES: readonly string[] = MARKED

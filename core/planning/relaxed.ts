@@ -92,7 +92,7 @@ export class Relaxed {
 }
 
 /** Tangents are looked for where the easier question's own best plan ends, until that settles. */
-const MOST_TABLES = 4
+const MOST_TABLES = 3
 
 /** Where a plan is likely to end: at about half of what all stages could add. */
 const guess = (c: PlanCase): number[] => c.aims.map((_, i) => segmentOf(Math.round(c.stages.reduce((sum, s) => sum + Math.max(0, ...s.options.map((o) => o.effects[i] ?? 0)), 0) * 0.55)))

@@ -1,8 +1,7 @@
 import { REGION_IDS, type RegionId } from '../face/zones'
-import type { Surface } from '../surface/surface'
 import { NOTHING_STILL, stillToCome, type Still } from './bounds'
 import { layersOf, type Layers, type Way } from './layers'
-import { breaksPair, type PlanCase } from './planCase'
+import { breaksPair, type PlanCase, type SolveFrom } from './planCase'
 import { relaxations, type Relaxed } from './relaxed'
 import { returns } from './returns'
 import { placed, type PlacedMove } from './transitions'
@@ -19,9 +18,6 @@ export interface Solution {
   loads: Readonly<Record<RegionId, number>>
   labels: number
 }
-
-/** Where solving starts: the whole visit, or what is left of one already begun. */
-export interface SolveFrom { surface: Surface, stage: number, ticks: number, loads: Readonly<Record<RegionId, number>>, exfoliations: number, marks: number }
 
 interface Label {
   /** State of the skin, within the layer of its stage. */
@@ -46,15 +42,19 @@ export function solve(c: PlanCase, slotTicks: number, from?: SolveFrom): Solutio
   }
   const stages = c.stages.slice(start.stage)
   const ways = net.layers.map((l) => { const by: Way[][] = Array.from({ length: l.states }, () => []); for (const w of l.ways) by[w.from]?.push(w); return by })
-  const search: Search = { c, net, works, ways, bounds, still: stillToCome(c, stages), incumbent: Math.max(...paths.map((p) => worthOf(c, start, p))), width: ROUGH_WIDTH }
-  const rough = run(search, first)
-  // A first pass that had to leave nothing aside was exact already.
-  const best = rough.whole && rough.best ? rough : run({ ...search, incumbent: Math.max(search.incumbent, rough.best ? value(c, rough.best) : Number.NEGATIVE_INFINITY), width: Number.POSITIVE_INFINITY }, first)
-  return best.best && toSolution(c, start, best.best, best.count)
+  const search: Search = { c, net, works, ways, bounds, still: stillToCome(c, stages), incumbent: Math.max(...paths.map((p) => worthOf(c, start, p))), width: 0 }
+  let { incumbent } = search
+  for (const width of WIDTHS) {
+    const found = run({ ...search, incumbent, width }, first)
+    // A pass that had to leave nothing aside is exact.
+    if (found.whole) return found.best && toSolution(c, start, found.best, found.count)
+    if (found.best) incumbent = Math.max(incumbent, value(c, found.best))
+  }
+  return undefined
 }
 
-/** Labels that a first, rough pass keeps: enough to find a plan that later bounds are measured by. */
-const ROUGH_WIDTH = 12
+/** Labels that a pass keeps: a few to find a good plan quickly, more where that was hard, at last all. Each pass is measured by the best plan of those before. */
+const WIDTHS = [12, 120, Number.POSITIVE_INFINITY]
 interface Search { c: PlanCase, net: Layers, works: number, ways: readonly (readonly (readonly Way[])[])[], bounds: readonly Relaxed[], still: readonly Still[], incumbent: number, width: number }
 
 function run(search: Search, first: Label): { best: Label | undefined, count: number, whole: boolean } {

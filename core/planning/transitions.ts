@@ -9,7 +9,7 @@ import type { Move, Option } from './planCase'
 export interface PlacedMove extends Move { mend?: true, option: string }
 
 /** What an option does from one surface: the connecting steps before each of its moves, where they lead, how long it all takes and what it loads. */
-export interface Transition { chains: readonly (readonly Connector[])[], surface: number, ticks: number, loads: readonly number[] }
+export interface Transition { chains: readonly (readonly Connector[])[], surface: number, ticks: number, loads: readonly number[], /** The same loads have the same number. */ loadsId: number }
 type Connector = Connection['steps'][number]
 
 /** What warmth still in the skin does to the load of what follows, per cent. */
@@ -23,6 +23,7 @@ const MOST_SURFACES = 20_000
  */
 export class Transitions {
   private readonly surfaces: Surface[] = []
+  private readonly loadNumbers = new Map<string, number>()
   private readonly cooled: (number | undefined)[] = []
   private readonly numbers = new Map<string, number>()
   private readonly known = new Map<string, (Transition | null | undefined)[]>()
@@ -64,6 +65,13 @@ export class Transitions {
     }
   }
 
+  private numberOf(loads: readonly number[]): number {
+    const key = loads.join()
+    let found = this.loadNumbers.get(key)
+    if (found === undefined) { found = this.loadNumbers.size; this.loadNumbers.set(key, found) }
+    return found
+  }
+
   private work(start: Surface | undefined, option: Option): Transition | undefined {
     if (!start) return undefined
     let surface = start
@@ -90,7 +98,7 @@ export class Transitions {
       add(move)
       chains.push(chain.steps)
     }
-    return { chains, surface: this.intern(surface), ticks, loads }
+    return { chains, surface: this.intern(surface), ticks, loads, loadsId: this.numberOf(loads) }
   }
 }
 

@@ -1,6 +1,6 @@
 import type { ZoneId } from '../face/zones'
 import { acneGrade, ACNE_AREAS, LESIONS, phototype, type AcneArea, type BURNS, type Lesion, type Phototype, type TANS } from './indices'
-import type { ConditionId, SkinType } from './conditions'
+import type { ConditionId, SkinType } from '../catalogue/conditions'
 import type { ObservationId } from './observations'
 import type { Readings } from './readings'
 

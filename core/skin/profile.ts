@@ -1,6 +1,6 @@
 import { GROUPS, nameRegions } from '../face/regions'
 import { REGION_IDS, ZONES, type RegionId } from '../face/zones'
-import { CONDITION_WORDS, TYPE_TITLES, type ConditionId, type SkinType } from './conditions'
+import { CONDITION_WORDS, TYPE_TITLES, type ConditionId, type SkinType } from '../catalogue/conditions'
 import { MARKS_FROM, PHOTOTYPES } from './indices'
 import { phototypeOf, type WholeReading } from './notes'
 import { OBSERVATIONS } from './observations'

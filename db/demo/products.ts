@@ -5,7 +5,7 @@ import type { ProductKind } from '#core/catalogue/kinds'
 const LINES = { M: 'Millrace', B: 'Birch & Brine', Q: 'Quiet Kiln', U: 'Undertow' } as const
 const DISPENSERS: Record<string, Dispenser> = {
   p1: { kind: 'pump', millilitres: 1 }, p8: { kind: 'pump', millilitres: 0.8 }, p2: { kind: 'pump', millilitres: 0.2 }, drop: { kind: 'drop', millilitres: 0.05 }, oil: { kind: 'drop', millilitres: 0.035 },
-  pour: { kind: 'pour', millilitres: 1 }, spatula: { kind: 'spatula', millilitres: 2.5 }, small: { kind: 'riceGrain', millilitres: 0.05 }, spray: { kind: 'spray', millilitres: 0.12 },
+  pour: { kind: 'pour', millilitres: 1 }, spatula: { kind: 'spatula', millilitres: 2.5 }, small: { kind: 'riceGrain', millilitres: 0.05 }, scoop: { kind: 'scoop', millilitres: 10 }, piece: { kind: 'piece', millilitres: 20 }, spray: { kind: 'spray', millilitres: 0.12 },
 }
 type Suit = Product['suits'][number]
 const p = (id: string, line: keyof typeof LINES, name: string, kind: ProductKind, inci: string, dispenser: string, suits: Suit[], ml: number, cents: number, months: number, more: Partial<Product> = {}): Product => ({
@@ -49,5 +49,29 @@ export const DEMO_PRODUCTS: readonly Product[] = [
   p('oil-rosehip', 'B', 'Rosehip Oil', 'facialOil', 'Rosa Canina Fruit Oil, Tocopherol', 'oil', ['mature', 'dry'], 50, 3800, 6, { density: 0.92 }),
   p('sun-50', 'B', 'Snow Light 50', 'sunProtection', 'Aqua, Zinc Oxide, Glycerin, Squalane', 'p8', ['all', 'sensitive'], 200, 3300, 9, { density: 1.05, calming: true }),
   p('sun-30', 'U', 'Shore Light 30', 'sunProtection', 'Aqua, Ethylhexyl Triazone, Glycerin, Parfum', 'p8', ['oily'], 200, 2900, 9, { density: 1.02 }),
+  p('roll-birch', 'B', 'Birch Roll-Off', 'rollOffPeel', 'Aqua, Cellulose, Carbomer, Glycerin', 'spatula', ['oily', 'all'], 200, 2500, 9),
+  p('acid-orchard', 'M', 'Orchard Acid 8', 'acidMask', 'Aqua, Lactic Acid, Glycerin, Sodium Lactate', 'spatula', ['all'], 200, 3700, 6, { acid: { name: 'lactic', percent: 8 }, pH: 3.9 }),
+  p('acid-almond', 'Q', 'Kiln Acid 5', 'acidMask', 'Aqua, Mandelic Acid, Glycerin, Panthenol', 'spatula', ['sensitive'], 200, 3900, 6, { acid: { name: 'mandelic', percent: 5 }, pH: 3.8 }),
+  p('grit-sea', 'B', 'Brine Grit Mask', 'exfoliatingMask', 'Aqua, Kaolin, Oryza Sativa Bran, Glycerin', 'spatula', ['all'], 250, 2900, 9, { density: 1.2 }),
+  p('peel-mill', 'M', 'Mill Peel 20', 'peelSolution', 'Aqua, Glycolic Acid, Sodium Hydroxide, Glycerin', 'pour', ['all'], 100, 5400, 9, { acid: { name: 'glycolic', percent: 20 }, pH: 3.4 }),
+  p('resurface-under', 'U', 'Undertow Renew', 'resurfacingMask', 'Aqua, Lactic Acid, Kaolin, Glycerin', 'spatula', ['all', 'mature'], 200, 4300, 6, { acid: { name: 'lactic', percent: 6 }, pH: 4, density: 1.1 }),
+  p('gel-water', 'U', 'Clear Water Gel', 'waterGel', 'Aqua, Carbomer, Glycerin', 'p8', ['all'], 500, 1800, 12, { calming: true }),
+  p('gel-current', 'U', 'Conductive Gel', 'conductiveGel', 'Aqua, Carbomer, Sodium Chloride, Glycerin', 'p8', ['all'], 500, 2100, 12, { calming: true }),
+  p('clean-skin', 'Q', 'Skin Disinfectant', 'skinDisinfectant', 'Aqua, Alcohol, Chlorhexidine Digluconate', 'spray', ['all'], 250, 1600, 12),
+  p('needle-plain', 'Q', 'Sterile Plain Serum', 'needlingSerum', 'Aqua, Sodium Hyaluronate', 'pour', ['all'], 10, 3600, 1, { calming: true }),
+  p('mask-oat', 'B', 'Oat Cream Mask', 'creamMask', 'Aqua, Cetearyl Alcohol, Avena Sativa Kernel Extract, Glycerin', 'spatula', ['dry', 'mature'], 400, 3500, 6, { calming: true }),
+  p('mask-cream', 'Q', 'Plain Cream Mask', 'creamMask', 'Aqua, Cetearyl Alcohol, Squalane, Glycerin', 'spatula', ['all', 'sensitive'], 400, 3400, 6, { calming: true }),
+  p('sheet-lake', 'U', 'Lake Sheet', 'sheetMask', 'Aqua, Glycerin, Sodium Hyaluronate, Betaine', 'piece', ['all', 'dry'], 500, 8400, 12, { calming: true }),
+  p('powder-earth', 'Q', 'Fuller\'s Earth', 'powderMask', 'Fuller\'s Earth', 'scoop', ['oily', 'all'], 500, 1900, 12, { density: 0.9 }),
+  p('powder-gram', 'B', 'Gram and Rose', 'powderMask', 'Cicer Arietinum Seed Powder, Rosa Damascena Flower Powder', 'scoop', ['dry', 'sensitive'], 500, 2200, 12, { density: 0.6 }),
+  p('hard-plaster', 'M', 'Firming Powder', 'hardeningPowder', 'Calcium Sulfate, Solum Diatomeae, Albumen', 'scoop', ['mature', 'all'], 800, 3900, 12, { density: 0.9 }),
+  p('eye-pads', 'U', 'Eye Gel Mask', 'eyeMask', 'Aqua, Glycerin, Sodium Hyaluronate, Caffeine', 'spatula', ['all'], 200, 3300, 6, { calming: true }),
+  p('ampoule-tide', 'U', 'Tide Ampoule', 'ampoule', 'Aqua, Sodium Hyaluronate, Panthenol', 'pour', ['all', 'dry'], 20, 4200, 1, { calming: true }),
+  p('lip-sugar', 'M', 'Lip Sugar', 'lipScrub', 'Sucrose, Ricinus Communis Seed Oil', 'small', ['all'], 30, 1400, 9, { density: 1.1 }),
+  p('milk-lake', 'U', 'Lake Milk', 'milk', 'Aqua, Glycerin, Helianthus Annuus Seed Oil, Xanthan Gum', 'p8', ['all'], 500, 2600, 12, { calming: true }),
+  p('toner-rose', 'M', 'Rose Water', 'toner', 'Aqua, Rosa Damascena Flower Water, Glycerin', 'pour', ['dry', 'mature'], 500, 2100, 12, { pH: 5.2 }),
+  p('mist-brine', 'B', 'Birch Mist', 'mist', 'Aqua, Betula Alba Juice, Glycerin', 'spray', ['all'], 200, 1600, 6),
+  p('cream-night', 'Q', 'Night Cream', 'moisturiser', 'Aqua, Squalane, Ceramide NP, Shea Sterols, Glycerin', 'p8', ['dry', 'mature'], 200, 4900, 9),
+  p('sun-tint', 'B', 'Snow Light Tint', 'sunProtection', 'Aqua, Zinc Oxide, Iron Oxides, Glycerin', 'p8', ['all'], 200, 3500, 9, { density: 1.05 }),
   p('lip-balm', 'Q', 'Lip Balm', 'lipCare', 'Ricinus Communis Seed Oil, Candelilla Cera, Tocopherol', 'small', ['all'], 30, 1500, 12, { density: 0.95 }),
 ]

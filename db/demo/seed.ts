@@ -10,6 +10,7 @@ import type { Answer, Answers } from '#core/screening/answers'
 import { addDays } from '#core/screening/days'
 import { ZONE_IDS } from '#core/face/zones'
 import type { Readings } from '#core/skin/readings'
+import { NO_POLICY } from '#core/catalogue/schools'
 import { GENESIS, seal as sealParts } from '#core/record/seal'
 import { propose } from '#core/planning/propose'
 import { screen } from '#core/screening/verdict'
@@ -25,10 +26,11 @@ import { DEMO_PRODUCTS } from './products'
 const ZONE = 'Europe/Helsinki'
 const ROOMS = { lake: 'Lake room', stove: 'Stove room' } as const
 const STAFF = [
-  { key: 'ilse', name: 'Ilse Varga', email: 'ilse@oakbasin.example', role: 'owner', password: 'lake-wind-and-oak', code: '2604', licences: ['basic', 'machine', 'current', 'needling025', 'needling05'] },
+  { key: 'ilse', name: 'Ilse Varga', email: 'ilse@oakbasin.example', role: 'owner', password: 'lake-wind-and-oak', code: '2604', licences: ['basic', 'machine', 'current', 'peel', 'blade', 'needling025', 'needling05'] },
   { key: 'tomas', name: 'Tomas Rehn', email: 'tomas@oakbasin.example', role: 'therapist', password: 'stove-wood-in-march', code: '1187', licences: ['basic', 'machine', 'current'] },
   { key: 'amara', name: 'Amara Oduya', email: 'amara@oakbasin.example', role: 'trainee', password: 'snow-light-on-linen', code: '3391', licences: ['basic'] },
 ] as const
+const DEVICES: readonly (readonly [string, string])[] = [['steamer', 'Steamer'], ['towelCabinet', 'Towel cabinet'], ['tipMachine', 'Tip and vacuum machine'], ['highFrequencyWand', 'High-frequency wand'], ['needlingPen', 'Needling pen'], ['lamp', 'Lamp'], ['microcurrentWand', 'Microcurrent'], ['ultrasonicSpatula', 'Ultrasonic spatula']]
 const HOUSE = { name: 'Oak Basin Rooms', address: 'Bookbinder\'s House, Quay Lane 3, Tarnholt', phone: '+000 555 0140', emergency: '112' }
 
 type Db = ReturnType<typeof drizzle>
@@ -46,7 +48,7 @@ export async function seedEmpty(url: string, owner: { name: string, email: strin
   await withOwner(url, async (db) => {
     await db.insert(t.practice).values({ name: 'Our practice', address: 'Address', phone: 'Phone', emergency: '112', timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone, school: 'warmCloth' }).onConflictDoNothing()
     await db.insert(t.rooms).values({ id: demoId('room-empty'), name: 'Room 1' }).onConflictDoNothing()
-    await db.insert(t.staff).values({ id: crypto.randomUUID(), name: owner.name, email: owner.email.toLowerCase(), role: 'owner', licences: ['basic', 'machine', 'current', 'needling025', 'needling05'] as LicenceId[], passwordHash: hash(owner.password), demo: false })
+    await db.insert(t.staff).values({ id: crypto.randomUUID(), name: owner.name, email: owner.email.toLowerCase(), role: 'owner', licences: ['basic', 'machine', 'current', 'peel', 'blade', 'needling025', 'needling05'] as LicenceId[], passwordHash: hash(owner.password), demo: false })
   })
 }
 
@@ -67,7 +69,7 @@ async function seedHouse(db: Db): Promise<void> {
   await db.insert(t.practice).values({ ...HOUSE, timeZone: ZONE, school: 'warmCloth', cleaningMinutes: 10, retentionYears: 5 })
   await db.insert(t.staff).values(STAFF.map((s) => ({ id: demoId(s.key), name: s.name, email: s.email, role: s.role, licences: [...s.licences] as LicenceId[], passwordHash: hash(s.password), pinHash: hash(s.code), demo: true })))
   await db.insert(t.rooms).values(Object.entries(ROOMS).map(([k, name]) => ({ id: demoId(`room-${k}`), name })))
-  await db.insert(t.devices).values([['steamer', 'Steamer'], ['towelCabinet', 'Towel cabinet'], ['tipMachine', 'Tip and vacuum machine'], ['highFrequencyWand', 'High-frequency wand']].map(([kind, name]) => ({ id: demoId(`device-${kind ?? ''}`), kind: kind as 'steamer', name: name ?? '' })))
+  await db.insert(t.devices).values(DEVICES.map(([kind, name]) => ({ id: demoId(`device-${kind}`), kind: kind as 'steamer', name })))
   const by = demoId('ilse')
   await db.insert(t.clients).values([...DEEP.map((c) => ({ id: demoId(c.key), name: c.name, born: c.born, work: c.work, medicines: c.medicines, notes: c.notes, preferences: c.likes ?? {}, phone: '+000 555 0199', createdBy: by })), ...OTHERS.map((c) => ({ id: demoId(c.key), name: c.name, born: c.born, work: c.work, createdBy: by }))])
 }
@@ -75,7 +77,7 @@ async function seedHouse(db: Db): Promise<void> {
 /** Bottles keep their distance to today, so that the shelf is never wholly out of date. */
 async function seedShelf(db: Db, today: string): Promise<void> {
   for (const [i, p] of DEMO_PRODUCTS.entries()) {
-    await db.insert(t.products).values({ id: p.id, name: p.name, line: p.line, kind: p.kind, inci: [...p.inci], density: Math.round(p.density * 1000), dispenser: p.dispenser, suits: [...p.suits], calming: p.calming, pHHundredths: p.pH === undefined ? null : Math.round(p.pH * 100), packMillilitres: p.packMillilitres, priceCents: p.priceCents, openMonths: p.openMonths }).onConflictDoNothing()
+    await db.insert(t.products).values({ id: p.id, name: p.name, line: p.line, kind: p.kind, inci: [...p.inci], density: Math.round(p.density * 1000), dispenser: p.dispenser, suits: [...p.suits], calming: p.calming, acid: p.acid ?? null, pHHundredths: p.pH === undefined ? null : Math.round(p.pH * 100), packMillilitres: p.packMillilitres, priceCents: p.priceCents, openMonths: p.openMonths }).onConflictDoNothing()
     const soon = p.id === 'serum-tide' ? 12 : p.id === 'eye-two' ? -6 : 200 + ((i * 37) % 300)
     const dates = { expires: addDays(today, soon), openedOn: addDays(today, -20 - ((i * 11) % 40)) }
     await db.insert(t.lots).values({ id: `${p.id}-lot`, productId: p.id, code: `${p.line.slice(0, 2).toUpperCase()}${1000 + i * 7}`, ...dates, recalled: p.id === 'clay-tide', remainingHundredths: Math.round(p.packMillilitres * (p.id === 'cream-barrier' ? 12 : 70)) })
@@ -127,8 +129,8 @@ function pastBundle(c: DemoClient, id: string, startsAt: number, steps: VisitBun
     now: startsAt, today: DateTime.fromMillis(startsAt, { zone: ZONE }).toISODate() ?? '', visit: { id, startsAt, minutes: 60, madeUp: true, evening: false, aims: c.aims, school: c.school, status: 'closing', version: 1, recordText: '', nextVisitAt: null },
     client: { id: demoId(c.key), name: c.name, born: c.born, age: Math.floor((startsAt - Date.parse(c.born)) / 31_557_600_000), work: c.work, medicines: c.medicines, notes: c.notes, preferences: c.likes ?? {}, faceHeightMm: REFERENCE_FACE.height * 10, faceWidthMm: REFERENCE_FACE.width * 10 },
     staff: { id: demoId('ilse'), name: STAFF[0].name, role: 'owner', licences: [...STAFF[0].licences], scope: [] }, room: { id: demoId('room-lake'), name: ROOMS.lake }, practice: { ...HOUSE, timeZone: ZONE }, may: { write: true, seal: true, countersign: false, export: true },
-    answers, answered: true, answerVersions: [], previousAnswers: null, fromClient: null, consent: { method: 'pen', name: null, at: startsAt, guardian: false }, signatures: [], withdrawals: [], whole: c.whole ?? {}, halves: [], houseRules: [], lifts: [], patchTests: [], usedProducts: [], readings: { madeUp: zones, bare: null }, previousReading: null, baseline: null, meters: { today: [], before: [] }, plans: [{ version: 1, steps, reason: '', countersignedBy: null }],
-    past: [], poured: [], shelf, devices: ['steamer', 'tipMachine', 'highFrequencyWand', 'towelCabinet'], events, seal: null, record: [], amendments: [], followUp: null,
+    answers, answered: true, answerVersions: [], previousAnswers: null, fromClient: null, consent: { method: 'pen', name: null, at: startsAt, guardian: false }, signatures: [], withdrawals: [], whole: c.whole ?? {}, halves: [], houseRules: [], lifts: [], policy: NO_POLICY, protocols: [], previousPlan: null, patchTests: [], usedProducts: [], readings: { madeUp: zones, bare: null }, previousReading: null, baseline: null, meters: { today: [], before: [] }, plans: [{ version: 1, steps, reason: '', countersignedBy: null, protocol: null }],
+    past: [], poured: [], shelf, devices: DEVICES.map(([kind]) => kind as 'steamer'), events, seal: null, record: [], amendments: [], followUp: null,
   }
 }
 

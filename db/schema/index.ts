@@ -1,3 +1,4 @@
 export * from './people'
 export * from './visits'
 export * from './care'
+export * from './method'

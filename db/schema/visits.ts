@@ -119,6 +119,9 @@ export const plans = pgTable('plans', {
   by: uuid('by').notNull().references(() => staff.id),
   at: at('at').notNull().defaultNow(),
   countersignedBy: uuid('countersigned_by').references(() => staff.id),
+  /** The house's protocol that it was made from, and which version of it. */
+  protocolId: uuid('protocol_id'),
+  protocolVersion: integer('protocol_version'),
 }, (t) => [primaryKey({ columns: [t.visitId, t.version] }), check('plans_version', sql`${t.version} >= 0`)])
 
 /** Taps in the room; insert only. The id is the device's own. */
@@ -192,6 +195,7 @@ export const products = pgTable('products', {
   dispenser: jsonb('dispenser').$type<Dispenser>().notNull(),
   suits: jsonb('suits').$type<Product['suits']>().notNull(),
   calming: boolean('calming').notNull(),
+  acid: jsonb('acid').$type<NonNullable<Product['acid']>>(),
   pHHundredths: integer('ph_hundredths'),
   packMillilitres: integer('pack_millilitres').notNull(),
   priceCents: integer('price_cents').notNull(),

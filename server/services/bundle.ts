@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, inArray, isNotNull, lt, ne } from 'drizzle-orm'
+import { and, asc, desc, eq, gt, inArray, isNotNull, lt, ne } from 'drizzle-orm'
 import type { VisitBundle } from '#contracts/bundle'
 import type { SealedWork } from '#core/record/work'
 import { SCHOOL_IDS, type SchoolId } from '#core/catalogue/schools'
@@ -15,6 +15,7 @@ import { ageOn, dayIn } from './dates'
 import type { Staff } from './session'
 import { fromClient } from './clientLink'
 import { metersOf } from './meters'
+import { offeredProtocols, policyNow } from './method'
 import { scopeIn } from './policy'
 import { thePractice } from './practice'
 import { readShelf } from './shelf'
@@ -46,7 +47,7 @@ export async function readBundle(me: Staff, visit: Visit): Promise<VisitBundle> 
   const db = database()
   const house = await thePractice()
   const today = dayIn(house.timeZone, visit.startsAt)
-  const [[client], [holder], [room], consultRows, consentRows, readingRows, [first], planRows, deviceRows, [seal], amendRows, [followUp], shelf, events, { past, poured }, rights, meters, filledIn, care] = await Promise.all([
+  const [[client], [holder], [room], consultRows, consentRows, readingRows, [first], planRows, deviceRows, [seal], amendRows, [followUp], shelf, events, { past, poured }, rights, meters, filledIn, care, policy, offered, [previousPlan]] = await Promise.all([
     db.select().from(clients).where(eq(clients.id, visit.clientId)), db.select().from(staff).where(eq(staff.id, visit.staffId)), db.select().from(rooms).where(eq(rooms.id, visit.roomId)),
     db.select({ c: consultations, by: staff.name }).from(consultations).innerJoin(staff, eq(staff.id, consultations.by)).where(eq(consultations.clientId, visit.clientId)).orderBy(desc(consultations.at)).limit(40),
     db.select().from(consents).where(eq(consents.clientId, visit.clientId)).orderBy(desc(consents.at)).limit(60),
@@ -55,7 +56,8 @@ export async function readBundle(me: Staff, visit: Visit): Promise<VisitBundle> 
     db.select().from(plans).where(eq(plans.visitId, visit.id)).orderBy(asc(plans.version)),
     db.select().from(devices), db.select({ s: seals, by: staff.name }).from(seals).innerJoin(staff, eq(staff.id, seals.by)).where(eq(seals.visitId, visit.id)),
     db.select({ a: amendments, by: staff.name }).from(amendments).innerJoin(staff, eq(staff.id, amendments.by)).where(eq(amendments.visitId, visit.id)).orderBy(asc(amendments.at)),
-    db.select().from(followUps).where(eq(followUps.visitId, visit.id)), readShelf(), eventsOf(visit.id), pastOf(visit.clientId, visit.startsAt, house.timeZone), visitRights(me, visit), metersOf(visit), fromClient(visit), careOf(visit),
+    db.select().from(followUps).where(eq(followUps.visitId, visit.id)), readShelf(), eventsOf(visit.id), pastOf(visit.clientId, visit.startsAt, house.timeZone), visitRights(me, visit), metersOf(visit), fromClient(visit), careOf(visit), policyNow(), offeredProtocols(),
+    db.select({ at: visits.startsAt, steps: plans.steps }).from(plans).innerJoin(visits, eq(visits.id, plans.visitId)).where(and(eq(visits.clientId, visit.clientId), lt(visits.startsAt, visit.startsAt), ne(visits.status, 'cancelled'), gt(plans.version, 0))).orderBy(desc(visits.startsAt), desc(plans.version)).limit(1),
   ])
   if (!client || !holder || !room) throw notFound()
   const record = seal ? await db.select().from(sealItems).where(eq(sealItems.visitId, visit.id)).orderBy(asc(sealItems.place)) : []
@@ -84,7 +86,8 @@ export async function readBundle(me: Staff, visit: Visit): Promise<VisitBundle> 
     ...care,
     previousReading: earlier?.zones ? { at: earlier.at.getTime(), zones: earlier.zones, whole: earlier.whole ?? {} } : null, baseline: first?.zones && first.id !== earlier?.id && first.visitId !== visit.id ? { at: first.at.getTime(), zones: first.zones } : null,
     meters,
-    plans: planRows.map((p) => ({ version: p.version, steps: p.steps ?? [], reason: p.reason, countersignedBy: names.find((n) => n.id === p.countersignedBy)?.name ?? null })),
+    plans: planRows.map((p) => ({ version: p.version, steps: p.steps ?? [], reason: p.reason, countersignedBy: names.find((n) => n.id === p.countersignedBy)?.name ?? null, protocol: p.protocolId !== null && p.protocolVersion !== null ? { id: p.protocolId, version: p.protocolVersion } : null })),
+    policy, protocols: offered, previousPlan: previousPlan?.steps ? { at: previousPlan.at.getTime(), steps: previousPlan.steps } : null,
     past, poured, shelf, devices: [...new Set(deviceRows.filter((d) => d.ready).map((d) => d.kind))], events,
     seal: seal ? { number: seal.s.number, prev: seal.s.prev, head: seal.s.head, at: seal.s.at.getTime(), by: seal.by } : null,
     record: record.map((r) => ({ name: r.name, commitment: r.commitment, content: r.content ?? null, salt: r.salt })),

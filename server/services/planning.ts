@@ -13,14 +13,16 @@ import type { Staff } from './session'
 
 const said = (findings: readonly PlanFinding[]) => findings.map((f) => ({ field: f.key ?? 'plan', given: f.rule, allowed: f.text }))
 
+const madeFrom = (from: { id: string, version: number } | null) => ({ protocolId: from?.id ?? null, protocolVersion: from?.version ?? null })
+
 /** Saves the draft. A plan that breaks a locked rule is refused with the rule; nothing is changed then. */
-export async function saveDraft(me: Staff, visit: Visit, steps: PlanStep[]): Promise<void> {
+export async function saveDraft(me: Staff, visit: Visit, steps: PlanStep[], from: { id: string, version: number } | null): Promise<void> {
   if (visit.status !== 'booked') throw refused('Treatment has begun: the first version is frozen. Change what is left from the room.')
   const bundle = await readBundle(me, visit)
   const locked = checkPlan(toPlanInput(bundle), steps).findings.filter((f) => f.strength === 'stop' && f.locked)
   if (locked.length > 0) throw refused(`Not saved: ${locked[0]?.text ?? ''}. The plan on your screen is kept.`, said(locked))
-  await database().insert(plans).values({ visitId: visit.id, version: 0, steps, by: me.id })
-    .onConflictDoUpdate({ target: [plans.visitId, plans.version], set: { steps, by: me.id, at: new Date(), countersignedBy: null } })
+  await database().insert(plans).values({ visitId: visit.id, version: 0, steps, by: me.id, ...madeFrom(from) })
+    .onConflictDoUpdate({ target: [plans.visitId, plans.version], set: { steps, by: me.id, at: new Date(), countersignedBy: null, ...madeFrom(from) } })
 }
 
 export async function countersign(me: Staff, visit: Visit): Promise<void> {
@@ -37,7 +39,7 @@ export async function startTreatment(me: Staff, visit: Visit): Promise<void> {
   await database().transaction(async (tx) => {
     const [draft] = await tx.select().from(plans).where(and(eq(plans.visitId, visit.id), eq(plans.version, 0)))
     if (!draft) throw refused('There is no plan yet.')
-    await tx.insert(plans).values({ visitId: visit.id, version: 1, steps: draft.steps, reason: 'as planned', by: me.id, countersignedBy: draft.countersignedBy }).onConflictDoNothing()
+    await tx.insert(plans).values({ visitId: visit.id, version: 1, steps: draft.steps, reason: 'as planned', by: me.id, countersignedBy: draft.countersignedBy, protocolId: draft.protocolId, protocolVersion: draft.protocolVersion }).onConflictDoNothing()
     await tx.update(visits).set({ status: 'treating', version: visit.version + 1 }).where(eq(visits.id, visit.id))
   })
 }

@@ -1,7 +1,11 @@
 import highs from 'highs'
 import type { PlanNetwork } from '#core/planning/network'
+import type { Solution } from '#core/planning/solve'
 
 export interface Tuple { value: number, cost: number, idle: number, options: readonly string[] }
+
+/** Our own solution in the same words. */
+export const ours = (s: Solution | undefined, stages: number): Tuple | undefined => s && { value: s.value, cost: s.costCents, idle: s.idleTicks, options: s.chosen.slice(-stages) }
 
 /** Loaded once; the solver is a general mixed-integer one that knows nothing of this product. */
 let solver: ReturnType<typeof highs> | undefined
@@ -18,6 +22,7 @@ interface Row { name: string, terms: Map<string, number>, op: '<=' | '>=' | '=',
 export async function byFlow(n: PlanNetwork, seconds: number): Promise<Tuple | undefined> {
   const mip = await load()
   const arcs = n.stages.flatMap((s, stage) => s.arcs.map((a, i) => ({ ...a, stage, x: `x${stage}_${i}` })))
+  if (!arcs.some((a) => a.stage === 0)) return undefined
   const rows: Row[] = []
   const sum = (pick: (a: (typeof arcs)[number]) => number) => new Map(arcs.flatMap((a) => { const v = pick(a); return v === 0 ? [] : [[a.x, v] as const] }))
   rows.push({ name: 'source', terms: new Map(arcs.filter((a) => a.stage === 0).map((a) => [a.x, 1])), op: '=', rhs: 1 })
@@ -64,6 +69,10 @@ export async function byFlow(n: PlanNetwork, seconds: number): Promise<Tuple | u
   const idle = sum((a) => a.idle)
   const third = must(run('Minimize', idle, hold))
   hold.push({ name: 'idle', terms: idle, op: '<=', rhs: Math.round(third.goal) + 0.5 })
+  // Where no other choice of options comes to the same three numbers, the ids have nothing to decide.
+  const chosenNow = n.stages.map((_, s) => arcs.find((a) => a.stage === s && third.on.has(a.x))?.option ?? '')
+  const other: Row = { name: 'another', terms: new Map(arcs.filter((a) => a.option === chosenNow[a.stage]).map((a) => [a.x, 1])), op: '<=', rhs: n.stages.length - 1 }
+  if (!run('Minimize', idle, [...hold, other])) return inWhole(n, arcs.filter((a) => third.on.has(a.x)))
   // The smallest ids: ranked within each stage as the joined text compares them. Where the plan found is already the only choice left, nothing is solved.
   let last = third
   for (let s = 0; s < n.stages.length; s++) {

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { nameRegions, REGION_NAMES } from '#core/face/regions'
 import { REGION_IDS } from '#core/face/zones'
-import { CONDITION_IDS, CONDITION_WORDS, type ConditionId, type SkinType } from '#core/skin/conditions'
+import { CONDITION_IDS, CONDITION_WORDS, type ConditionId, type SkinType } from '#core/catalogue/conditions'
 import { RESILIENT_RIM } from '#core/catalogue/rim'
 import { rimOf } from '#core/load/rim'
 import type { Overrule, WholeReading } from '#core/skin/notes'

@@ -13,7 +13,7 @@ export const PREPARING: readonly Technique[] = [
     needs: { film: ['none', 'milk', 'oil', 'lather', 'grain', 'mask', 'medium', 'leaveOn'] }, leaves: { moisture: 'damp', film: 'none' }, effects: {}, hand: 'Lukewarm cloth, pressed and lifted; brows, creases, hairline too.',
     cue: 'The hand feels skin, not product.', reason: 'what lies on the skin comes off first' }),
   row({ id: 'mist', name: 'Mist, pressed in', stage: 'afterMask', minutes: m(0.5, 2, 0.5, 1.5), groups: ALL, product: 'mist',
-    needs: { skin: ['intact', 'abraded'] }, leaves: { moisture: 'damp' }, effects: { dehydration: 1 }, hand: 'Several sprays, pressed in with flat hands; thirsty skin two to three rounds.', cue: 'Supple, still damp.', reason: 'damp skin for what comes next' }),
+    needs: { film: ['none', 'leaveOn', 'crystal'], skin: ['intact', 'abraded'] }, leaves: { moisture: 'damp' }, effects: { dehydration: 1 }, hand: 'Several sprays, pressed in with flat hands; thirsty skin two to three rounds.', cue: 'Supple, still damp.', reason: 'damp skin for what comes next' }),
   row({ id: 'wait', name: 'Let it settle', stage: 'serum', minutes: m(0.5, 3, 1), groups: ALL, needs: {}, leaves: {}, effects: {},
     hand: 'Hands off; tidy the trolley.', cue: 'Dry to the touch.', reason: 'a layer laid too soon rolls into crumbs' }),
   row({ id: 'steam', name: 'Steam', stage: 'warm', minutes: m(3, 10, 3, 5, 8), groups: ['face'], device: 'steamer', families: ['heat', 'vapour'], wholeFace: true,

@@ -1,0 +1,6 @@
+import { protocolPost } from '#contracts/method'
+import { route } from '../http/route'
+import { notTrainee } from '../http/owner'
+import { keepProtocol } from '../services/method'
+
+export default route({ body: protocolPost }, async ({ me, body }) => { notTrainee(me); await keepProtocol(me, body); return { ok: true } })

@@ -1,0 +1,6 @@
+import { nothing } from '#contracts/visit'
+import { ownerOnly } from '../../../http/owner'
+import { route } from '../../../http/route'
+import { retireProtocol } from '../../../services/method'
+
+export default route({ body: nothing }, async ({ me, id }) => { ownerOnly(me); await retireProtocol(id); return { ok: true } })
