@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { campOf, POINTS, type PointId } from '#core/catalogue/camps'
+import type { HousePolicy } from '#core/catalogue/schools'
 import { TECHNIQUE_IDS } from '#core/catalogue/technique'
 import { canPin } from '#core/planning/pins'
 import { id, line, said } from './common'
@@ -18,5 +19,5 @@ export const protocolRef = z.strictObject({ id, version: z.int().min(1).max(999)
 
 /** A protocol of the house with all its versions, the latest first. */
 export interface Protocol { id: string, name: string, retired: boolean, versions: { version: number, steps: z.infer<typeof protocolSteps>, note: string, by: string, at: number }[] }
-export interface PolicyLine { at: number, by: string, reason: string, policy: z.infer<typeof housePolicy> }
-export interface MethodReply { policy: z.infer<typeof housePolicy>, history: PolicyLine[], protocols: Protocol[], mayDecide: boolean, mayKeep: boolean }
+export interface PolicyLine { at: number, by: string, reason: string, policy: HousePolicy }
+export interface MethodReply { policy: HousePolicy, history: PolicyLine[], protocols: Protocol[], mayDecide: boolean, mayKeep: boolean }

@@ -4,9 +4,14 @@ import { CONTRAINDICATIONS } from '#core/catalogue/contraindications'
 import { FINDINGS } from '#core/catalogue/findings'
 import { HOME_POURINGS } from '#core/catalogue/home'
 import { FAMILY_NAMES } from '#core/catalogue/kinds'
+import { PAIRS } from '#core/catalogue/pairs'
+import { POINTS } from '#core/catalogue/camps'
+import { PRODUCT_RULES } from '#core/catalogue/productRules'
+import { MANNERS } from '#core/catalogue/strokes'
 import { ORDER_RULES } from '#core/catalogue/orderRules'
 import { AGE_FACTORS, REDNESS_FACTORS, REST_INTERVALS, SENSITIVITY_FACTORS, UNREAD_FACTOR, WATER_FACTORS } from '#core/catalogue/rim'
 import { STOP_RULES } from '#core/catalogue/stopRules'
+import type { Technique } from '#core/catalogue/technique'
 import { TECHNIQUES } from '#core/catalogue/techniques'
 import { SKIN_ROWS } from '#core/screening/skin'
 import { OBSERVATIONS } from '#core/skin/observations'
@@ -16,15 +21,28 @@ export interface Row { group: string, id: string, title: string, sentence: strin
 const stops = (families: readonly (keyof typeof FAMILY_NAMES)[]) => (families.length > 0 ? ` Stops: ${families.map((f) => FAMILY_NAMES[f]).join(', ')}.` : '')
 const until = (c: (typeof CONTRAINDICATIONS)[number]) => (c.days !== undefined ? ` For ${c.days} days.` : c.ahead !== undefined ? ` ${c.ahead} days ahead.` : '')
 
+/** Minutes, window and setting of a technique in words. */
+function numbers(t: Technique): string {
+  const parts = [`${t.minutes.least}–${t.minutes.most} min on the hands`]
+  if (t.dwell) parts.push(`rests ${t.dwell.earliest}–${t.dwell.latest} min (sensitive skin to ${t.dwell.sensitive.latest})`)
+  if (t.setting) parts.push(`${t.setting.label.toLowerCase()} ${t.setting.least}–${t.setting.most} ${t.setting.unit}`.trim())
+  if (t.passes) parts.push(`${t.passes.usual} pass, never more than ${t.passes.limit}`)
+  return `${parts.join('; ')}. `
+}
+
 /** Every row, by group, in the order it is worked with: the Method page and the generated page of the documents show the same. */
 export function allRows(): Row[] {
   return [
-    ...Object.values(TECHNIQUES).map((t): Row => ({ group: 'Techniques', id: t.id, title: t.name, sentence: `${t.hand} Done when: ${t.cue}`, reason: t.reason, source: t.source })),
+    ...Object.values(TECHNIQUES).map((t): Row => ({ group: 'Techniques', id: t.id, title: t.name, sentence: `${t.hand} ${numbers(t)}Done when: ${t.cue}`, reason: t.reason, source: t.source })),
     ...CONTRAINDICATIONS.map((c): Row => ({ group: 'Contraindications', id: c.id, title: FINDINGS[c.finding].short, sentence: `${c.sentence}${stops(c.families)}${until(c)}`, reason: c.reason, source: c.source })),
     ...SKIN_ROWS.map((r): Row => ({ group: 'What was read', id: r.rule, title: `${r.reading} ${r.from} or more`, sentence: `${r.sentence}${stops(r.families)}`, reason: r.reason, source: r.source })),
     ...OBSERVATIONS.map((o): Row => ({ group: 'One-tap observations', id: `noticed-${o.id}`, title: o.words, sentence: o.sets.map((s) => `${s.reading} ${s.exactly !== undefined ? `is ${s.exactly}` : s.least !== undefined ? `at least ${s.least}` : `at most ${s.most ?? ''}`}`).join(', '), reason: '', source: o.source })),
     ...ADAPTATIONS.map((a): Row => ({ group: 'Adaptations', id: a.id, title: a.techniques.map((t) => TECHNIQUES[t].name).join(', '), sentence: a.sentence, reason: '', source: a.source })),
     ...[...ORDER_RULES.values()].map((r): Row => ({ group: 'Rules of the plan', id: r.id, title: r.strength, sentence: r.sentence, reason: r.locked ? 'locked' : '', source: r.source })),
+    ...PAIRS.map((p): Row => ({ group: 'What never shares a visit', id: p.id, title: `${FAMILY_NAMES[p.a]}, ${FAMILY_NAMES[p.b]}`, sentence: p.sentence, reason: p.unless === undefined ? '' : 'the house may allow it for trained hands on resilient skin', source: p.source })),
+    ...PRODUCT_RULES.map((p): Row => ({ group: 'What a bottle must keep to', id: p.id, title: p.acids ? p.acids.join(', ') : 'by day', sentence: p.sentence, reason: '', source: p.source })),
+    ...POINTS.flatMap((p) => p.camps.map((c): Row => ({ group: 'Where schools differ', id: `${p.id}-${c.id}`, title: p.title, sentence: c.sentence, reason: c.reason, source: 'common practice' }))),
+    ...Object.values(MANNERS).map((m): Row => ({ group: 'How the hand goes', id: `manner-${m.id}`, title: m.name, sentence: m.order, reason: '', source: m.source })),
     ...REST_INTERVALS.map((r): Row => ({ group: 'Rest intervals', id: r.id, title: `${r.days} days`, sentence: r.sentence, reason: '', source: r.source })),
     ...[...SENSITIVITY_FACTORS, ...REDNESS_FACTORS, ...WATER_FACTORS, ...AGE_FACTORS, UNREAD_FACTOR].map((f): Row => ({ group: 'What lowers the rim', id: f.id, title: `${f.percent} % kept`, sentence: f.sentence, reason: '', source: f.source })),
     ...HOME_POURINGS.map((h): Row => ({ group: 'What is poured in at home', id: `home-${h.finding}`, title: h.label, sentence: `${h.hundredths} hundredths an evening on ${h.regions.length} regions`, reason: '', source: h.source })),

@@ -9,3 +9,9 @@ export const fullDay = (at: number, zone: string) => new Intl.DateTimeFormat('en
 export const dayAndClock = (at: number, zone: string) => `${dayWords(at, zone)}, ${clock(at, zone)}`
 /** Elapsed time as m:ss. */
 export const elapsed = (ms: number) => { const s = Math.max(0, Math.floor(ms / 1000)); return `${Math.floor(s / 60)}:${String(s % 60).padStart(2, '0')}` }
+/** "5 weeks ago", "yesterday": how long a moment lies back. */
+export function daysAgo(at: number, now = Date.now()): string {
+  const days = Math.max(0, Math.round((now - at) / 86_400_000))
+  const word = new Intl.RelativeTimeFormat('en-GB', { numeric: 'auto' })
+  return days < 14 ? word.format(-days, 'day') : word.format(-Math.round(days / 7), 'week')
+}

@@ -3,12 +3,14 @@ import type { PlanInput } from '#core/planning/input'
 import type { Comparison } from '#core/planning/compare'
 import type { LeftOut } from '#core/planning/leftOut'
 import type { Proposal } from '#core/planning/propose'
+import type { NotTaken } from '#core/planning/protocolGaps'
+import type { PlanQuestion } from '~/workers/plan.worker'
 
 let worker: Worker | undefined
 let next = 1
 const waiting = new Map<number, { resolve: (v: unknown) => void, reject: (e: Error) => void }>()
 
-function ask(kind: 'propose' | 'leftOut' | 'compare', input: PlanInput, steps: readonly PlanStep[]): Promise<unknown> {
+function ask(kind: PlanQuestion['ask'], input: PlanInput, steps: readonly PlanStep[]): Promise<unknown> {
   if (!worker) {
     worker = new Worker(new URL('../workers/plan.worker.ts', import.meta.url), { type: 'module' })
     worker.onmessage = (event: MessageEvent<{ id: number, answer?: unknown, error?: string }>) => {
@@ -26,4 +28,5 @@ function ask(kind: 'propose' | 'leftOut' | 'compare', input: PlanInput, steps: r
 /** Plans in a worker of the page. */
 export const proposeAside = (input: PlanInput, done: readonly PlanStep[] = []) => ask('propose', input, done) as Promise<Proposal>
 export const leftOutAside = (input: PlanInput, steps: readonly PlanStep[]) => ask('leftOut', input, steps) as Promise<LeftOut[]>
+export const notTakenAside = (input: PlanInput, steps: readonly PlanStep[]) => ask('notTaken', input, steps) as Promise<NotTaken[]>
 export const compareAside = (input: PlanInput) => ask('compare', input, []) as Promise<Comparison>

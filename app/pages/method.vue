@@ -1,23 +1,24 @@
 <script setup lang="ts">
-import { allRows } from '#contracts/rows'
+import type { MethodReply } from '#contracts/method'
+import type { HousePolicy } from '#core/catalogue/schools'
+import { sayProblem, useApi } from '~/composables/useApi'
 
 useHead({ title: 'Method · Oak Basin' })
-const search = ref('')
-const ALL = allRows()
-const groups = computed(() => {
-  const word = search.value.toLowerCase().trim()
-  const hits = ALL.filter((r) => `${r.group} ${r.title} ${r.sentence} ${r.reason} ${r.id}`.toLowerCase().includes(word))
-  return [...new Set(hits.map((h) => h.group))].map((g) => ({ name: g, rows: hits.filter((h) => h.group === g) }))
-})
+const api = useApi()
+const { data, error, refresh } = await useAsyncData('method', () => api<MethodReply>('/api/method'))
+const tab = ref('rows')
+const policy = computed(() => data.value?.policy as HousePolicy | undefined)
 </script>
 
 <template>
   <div class="method">
-    <h1>Method</h1><p class="soft">Every row the house computes with: what it says, why, and where it comes from.</p>
-    <VTextField v-model="search" class="search" label="Search techniques and rules" type="search" />
-    <section v-for="g in groups" :key="g.name" class="panel mb-4"><h2>{{ g.name }} <span class="soft n figures">{{ g.rows.length }}</span></h2><table class="plain"><tbody><tr v-for="r in g.rows" :key="r.id"><td class="t"><b>{{ r.title }}</b></td><td>{{ r.sentence }} <span v-if="r.reason" class="why">{{ r.reason }}</span></td><td class="soft s">{{ r.source }}<br>{{ r.id }}</td></tr></tbody></table></section>
-    <p v-if="!groups.length">No row holds that word.</p>
+    <h1>Method</h1><p class="soft">How this house works: every rule with its reason, the schools side by side, and its own protocols.</p>
+    <p v-if="error" role="alert" class="tag stop">{{ sayProblem(error) }}</p>
+    <VTabs v-model="tab" aria-label="Method"><VTab value="rows">Rules and techniques</VTab><VTab value="schools">Schools and the house</VTab><VTab value="protocols">Protocols</VTab></VTabs>
+    <RowSearch v-if="tab === 'rows'" />
+    <SchoolsBeside v-else-if="tab === 'schools' && data && policy" :policy="policy" :history="data.history" :may-decide="data.mayDecide" @changed="refresh" />
+    <ProtocolList v-else-if="tab === 'protocols' && data" :protocols="data.protocols" :may-retire="data.mayDecide" @changed="refresh" />
   </div>
 </template>
 
-<style scoped>.method { padding: 20px 28px; } .search { max-width: 420px; margin: 10px 0 14px; } .t { width: 190px; } .s { width: 220px; font-size: 0.8125rem; } .n { font-family: var(--sans); font-size: 0.9rem; }</style>
+<style scoped>.method { padding: 20px 28px; }</style>

@@ -1,10 +1,11 @@
 import { defineStore } from 'pinia'
-import type { PlanStep } from '#core/catalogue/step'
+import type { PlanStep, ProtocolStep } from '#core/catalogue/step'
 import { checkPlan } from '#core/planning/check'
 import { applyEdits, type Edit } from '#core/planning/edit'
 import type { LeftOut } from '#core/planning/leftOut'
+import type { NotTaken } from '#core/planning/protocolGaps'
 import { dropDraft, readDraft, writeDraft } from '~/composables/keep'
-import { leftOutAside, proposeAside } from '~/composables/planner'
+import { leftOutAside, notTakenAside, proposeAside } from '~/composables/planner'
 import { sayProblem } from '~/composables/useApi'
 import { useVisit } from './visit'
 
@@ -19,6 +20,9 @@ export const usePlan = defineStore('plan', () => {
   const trouble = ref('')
   const failed = ref('')
   const left = ref<LeftOut[]>([])
+  /** The house's protocol this plan was made from, and what of it could not be had. */
+  const protocol = ref<{ id: string, version: number } | null>(null)
+  const missed = ref<NotTaken[]>([])
   let timer: ReturnType<typeof setTimeout> | undefined
   let asked = 0
 
@@ -33,6 +37,8 @@ export const usePlan = defineStore('plan', () => {
     saved.value = 'kept'
     const draft = await readDraft<PlanStep[]>(key())
     steps.value = draft ?? [...visit.draft]
+    protocol.value = visit.bundle?.plans.find((p) => p.version === 0)?.protocol ?? null
+    missed.value = []
     if (draft) await save()
     if (steps.value.length === 0 && visit.bundle?.may.write && visit.bundle.visit.status === 'booked') await propose()
     else void priceLeftOut()
@@ -54,13 +60,18 @@ export const usePlan = defineStore('plan', () => {
   function undo() { const last = past.value[past.value.length - 1]; if (!last) return; future.value = [steps.value, ...future.value]; past.value = past.value.slice(0, -1); put(last) }
   function redo() { const next = future.value[0]; if (!next) return; past.value = [...past.value, steps.value]; future.value = future.value.slice(1); put(next) }
 
-  async function propose() {
+  /** The best plan around what is pinned; by a protocol of the house where one is named. */
+  async function propose(from: { id: string, version: number, steps: ProtocolStep[] } | null = null) {
     if (!visit.input) return
     thinking.value = true
     try {
-      const p = await proposeAside(visit.input)
+      const input = { ...visit.input, pins: steps.value.filter((s) => s.pinned), ...(from ? { protocol: from.steps } : {}) }
+      const p = await proposeAside(input)
       failed.value = p.failed?.text ?? ''
-      if (!p.failed) set(p.steps)
+      if (p.failed) return
+      protocol.value = from && { id: from.id, version: from.version }
+      missed.value = from ? await notTakenAside(input, p.steps) : []
+      set(p.steps)
     } finally { thinking.value = false }
   }
   async function priceLeftOut() {
@@ -76,11 +87,11 @@ export const usePlan = defineStore('plan', () => {
     if (!visit.bundle?.may.write || visit.bundle.visit.status !== 'booked') return
     const sent = steps.value
     try {
-      await visit.send('/plan', 'PUT', { steps: sent })
+      await visit.send('/plan', 'PUT', { steps: sent, protocol: protocol.value })
       trouble.value = ''
       if (sent === steps.value) { saved.value = 'kept'; await dropDraft(key()) }
-      if (visit.bundle) visit.bundle.plans = [{ version: 0, steps: sent, reason: '', countersignedBy: null }, ...visit.bundle.plans.filter((p) => p.version !== 0)]
+      if (visit.bundle) visit.bundle.plans = [{ version: 0, steps: sent, reason: '', countersignedBy: null, protocol: protocol.value }, ...visit.bundle.plans.filter((p) => p.version !== 0)]
     } catch (e) { saved.value = 'refused'; trouble.value = sayProblem(e) }
   }
-  return { steps, past, future, thinking, saved, trouble, failed, left, check, open, edit, undo, redo, propose, save }
+  return { steps, past, future, thinking, saved, trouble, failed, left, protocol, missed, check, open, edit, undo, redo, propose, save }
 })

@@ -135,7 +135,7 @@ export const useRoom = defineStore('room', () => {
     const version = Math.max(...b.plans.map((p) => p.version)) + 1
     try {
       await visit.send('/versions', 'POST', { version, reason, steps: next })
-      b.plans = [...b.plans, { version, steps: next, reason, countersignedBy: null }]
+      b.plans = [...b.plans, { version, steps: next, reason, countersignedBy: null, protocol: null }]
       await tap({ kind: 'replanned', version, reason })
       offer.value = null
       return true

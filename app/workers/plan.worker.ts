@@ -3,11 +3,21 @@ import type { PlanInput } from '#core/planning/input'
 import { compare } from '#core/planning/compare'
 import { leftOut } from '#core/planning/leftOut'
 import { propose } from '#core/planning/propose'
+import { notTaken } from '#core/planning/protocolGaps'
 
-export interface PlanQuestion { id: number, ask: 'propose' | 'leftOut' | 'compare', input: PlanInput, steps: PlanStep[] }
+export interface PlanQuestion { id: number, ask: 'propose' | 'leftOut' | 'compare' | 'notTaken', input: PlanInput, steps: PlanStep[] }
+
+function answer({ ask, input, steps }: PlanQuestion): unknown {
+  switch (ask) {
+    case 'propose': return propose(input, steps)
+    case 'leftOut': return leftOut(input, steps)
+    case 'notTaken': return notTaken(input, steps, input.protocol ?? [])
+    case 'compare': return compare(input)
+  }
+}
 
 /** The same core as on the server; here so that the page stays quick while it thinks. */
 self.onmessage = (event: MessageEvent<PlanQuestion>) => {
-  const { id, ask, input, steps } = event.data
-  try { self.postMessage({ id, answer: ask === 'propose' ? propose(input, steps) : ask === 'leftOut' ? leftOut(input, steps) : compare(input) }) } catch (e) { self.postMessage({ id, error: e instanceof Error ? e.message : 'failed' }) }
+  const { id } = event.data
+  try { self.postMessage({ id, answer: answer(event.data) }) } catch (e) { self.postMessage({ id, error: e instanceof Error ? e.message : 'failed' }) }
 }

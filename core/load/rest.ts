@@ -1,4 +1,4 @@
-import { REST_INTERVALS } from '../catalogue/rim'
+import { REST_INTERVALS, type RestInterval } from '../catalogue/rim'
 import { COMMON_PRACTICE, FAMILY_IDS, type FamilyId } from '../catalogue/kinds'
 import type { RegionId } from '../face/zones'
 import { addDays, daysBetween } from '../screening/days'
@@ -8,9 +8,9 @@ import type { Bar } from '../screening/verdict'
 export interface PastWork { day: string, families: readonly FamilyId[], regions: readonly RegionId[] }
 
 /** Bars from rest intervals still running on `today`, each until its date. They win over the ledger wherever they are stricter. */
-export function restBars(past: readonly PastWork[], today: string): Bar[] {
+export function restBars(past: readonly PastWork[], today: string, rows: readonly RestInterval[] = REST_INTERVALS): Bar[] {
   const out: Bar[] = []
-  for (const work of past) for (const rest of REST_INTERVALS) {
+  for (const work of past) for (const rest of rows) {
     if (!work.families.some((f) => rest.after.includes(f))) continue
     if (daysBetween(work.day, today) < 0) continue
     const until = addDays(work.day, rest.days)

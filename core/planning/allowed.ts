@@ -29,6 +29,8 @@ export interface Allowance {
   /** The device's range for this client and these hands; absent where there is no setting. */
   setting?: { least: number, start: number, most: number }
   adapted: readonly Why[]
+  /** Which of these rules shorten it. */
+  shortened: readonly string[]
   /** Liked more or less today, in the currency of a school's taste. */
   favour: number
   favourLayout: Readonly<Partial<Record<LayoutId, number>>>
@@ -64,6 +66,7 @@ export function allowance(id: TechniqueId, input: PlanInput, bars: readonly Bar[
   let passesMost = technique.passes?.limit ?? 0
   const setting = technique.setting ? { least: technique.setting.least, start: technique.setting.start, most: mostFor(technique.setting, input) } : undefined
   const adapted: Why[] = []
+  const shortened: string[] = []
   let favour = 0
   const favourLayout: Partial<Record<LayoutId, number>> = {}
   for (const a of rows) {
@@ -72,7 +75,7 @@ export function allowance(id: TechniqueId, input: PlanInput, bars: readonly Bar[
     if (met.length === 0) continue
     const why: Why = { rule: a.id, text: a.sentence }
     if (a.leaveOut) for (const r of met) bar(r, why)
-    if (a.minutesMost !== undefined && a.minutesMost < minutesMost) { minutesMost = a.minutesMost; adapted.push(why) }
+    if (a.minutesMost !== undefined && a.minutesMost < minutesMost) { minutesMost = a.minutesMost; adapted.push(why); shortened.push(a.id) }
     if (a.passesMost !== undefined && a.passesMost < passesMost) { passesMost = a.passesMost; adapted.push(why) }
     if (setting && a.settingMost !== undefined && a.settingMost < setting.most) { setting.most = Math.max(setting.least, a.settingMost); adapted.push(why) }
     if (setting && a.settingLeast !== undefined && a.settingLeast > setting.least) { setting.least = Math.min(setting.most, a.settingLeast); adapted.push(why) }
@@ -82,11 +85,11 @@ export function allowance(id: TechniqueId, input: PlanInput, bars: readonly Bar[
   }
   if (setting) setting.start = Math.min(setting.most, Math.max(setting.least, setting.start))
   const { limit, limitRules } = input.verdict
-  if (technique.families.includes('heat') && limit.steamMost < minutesMost) { minutesMost = limit.steamMost; for (const l of limitRules) if (l.limit.steamMost === limit.steamMost) adapted.push({ rule: l.rule, text: l.sentence }) }
+  if (technique.families.includes('heat') && limit.steamMost < minutesMost) { minutesMost = limit.steamMost; for (const l of limitRules) if (l.limit.steamMost === limit.steamMost) { adapted.push({ rule: l.rule, text: l.sentence }); shortened.push(l.rule) } }
   if (technique.passes && limit.passesMost < passesMost) { passesMost = limit.passesMost; for (const l of limitRules) if (l.limit.passesMost === limit.passesMost) adapted.push({ rule: l.rule, text: l.sentence }) }
   const products = technique.product ? usableProducts(technique, input, rows) : []
   if (technique.product && products.length === 0) never.push({ rule: 'no-product', text: `no ${KIND_NAMES[technique.product]} on the shelf for this client` })
-  return { technique, never, barred, minutesMost, passesMost, ...(setting ? { setting } : {}), adapted, favour, favourLayout, products }
+  return { technique, never, barred, minutesMost, passesMost, ...(setting ? { setting } : {}), adapted, shortened, favour, favourLayout, products }
 }
 
 const mostFor = (setting: Setting, input: PlanInput): number => (setting.more && input.licences.includes(setting.more.licence) ? setting.more.most : setting.most)

@@ -1,6 +1,8 @@
 import { SCHOOL_IDS, SCHOOLS } from '../catalogue/schools'
 import { TECHNIQUES } from '../catalogue/techniques'
 import type { TechniqueId } from '../catalogue/technique'
+import type { PlanStep } from '../catalogue/step'
+import { dwellWindow, schedule } from '../timing/schedule'
 import type { PlanInput } from './input'
 import { canPin } from './pins'
 import { propose } from './propose'
@@ -16,10 +18,23 @@ const CURVE = { from: 30, to: 90, step: 10 } as const
 
 function under(input: PlanInput, name: string): Alternative {
   const p = propose(input)
+  const skin = onSkin(p.steps)
   return {
     name, minutes: p.minutes, value: p.value, ...(p.failed ? { failed: p.failed.text } : {}),
-    mains: p.steps.filter((s) => !EVERYWHERE(s.technique)).map((s) => ({ technique: s.technique, name: TECHNIQUES[s.technique].name.replace(/ on$/, ''), minutes: s.minutes })),
+    mains: p.steps.filter((s) => !EVERYWHERE(s.technique)).map((s) => ({ technique: s.technique, name: TECHNIQUES[s.technique].name.replace(/ on$/, ''), minutes: skin.get(s.key) ?? s.minutes })),
   }
+}
+
+/** Minutes on the skin of what rests, by key. */
+const onSkin = (steps: readonly PlanStep[]): Map<string, number> => new Map(schedule(steps, (s) => dwellWindow(s, () => false)).resting.map((r) => [r.key, r.end - r.start]))
+
+export interface MainChange { technique: TechniqueId, name: string, was: number | null, is: number | null }
+/** Two plans side by side in their main steps: minutes then and now, null where a plan has none of it. In the order of the later plan; what is gone comes last. */
+export function changedMains(before: readonly PlanStep[], now: readonly PlanStep[]): MainChange[] {
+  const sum = (steps: readonly PlanStep[]) => { const skin = onSkin(steps); const m = new Map<TechniqueId, number>(); for (const s of steps) if (!EVERYWHERE(s.technique)) m.set(s.technique, (m.get(s.technique) ?? 0) + (skin.get(s.key) ?? s.minutes)); return m }
+  const was = sum(before)
+  const is = sum(now)
+  return [...new Set([...is.keys(), ...was.keys()])].map((technique) => ({ technique, name: TECHNIQUES[technique].name.replace(/ on$/, ''), was: was.get(technique) ?? null, is: is.get(technique) ?? null }))
 }
 
 /**

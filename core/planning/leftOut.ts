@@ -22,7 +22,7 @@ export function leftOut(input: PlanInput, steps: readonly PlanStep[], asked: rea
   const bars = allBars(input)
   const c = compile(input)
   const base = solve(c, input.slotMinutes * 2)
-  return asked.filter((t) => !used.has(t)).map((t): LeftOut => {
+  const out = asked.filter((t) => !used.has(t)).map((t): LeftOut => {
     const { name } = TECHNIQUES[t]
     const a = allowance(t, input, bars)
     const never = a.never[0]
@@ -34,7 +34,12 @@ export function leftOut(input: PlanInput, steps: readonly PlanStep[], asked: rea
     }
     return price(t, name, c, base, input.slotMinutes * 2)
   })
+  return out.sort((a, b) => rank(a) - rank(b))
 }
+
+const some = (names: readonly string[]): string => (names.length > 2 ? `${names.slice(0, 2).join(', ')} and ${names.length - 2} more` : names.join(', '))
+/** What only wants minutes first, then what would take another's place, then what is barred. */
+const rank = (l: LeftOut): number => (l.extraMinutes !== undefined ? 0 : l.why.rule === 'value' ? 1 : 2)
 
 function price(t: TechniqueId, name: string, c: PlanCase, base: Solution | undefined, slotTicks: number): LeftOut {
   const forced: PlanCase = { ...c, stages: c.stages.map((s) => (s.options.some((o) => o.main.includes(t)) ? { ...s, must: true, options: s.options.filter((o) => o.main.includes(t)) } : s)) }
@@ -42,7 +47,7 @@ function price(t: TechniqueId, name: string, c: PlanCase, base: Solution | undef
   const before = mains(base, c)
   if (inSlot) {
     const gone = [...before].filter((x) => !mains(inSlot, c).has(x)).map((x) => TECHNIQUES[x].name)
-    const text = gone.length > 0 ? `instead of ${gone.map((g) => g.toLowerCase().replace(/ on$/, '')).join(', ')}` : 'serves today\'s aims less'
+    const text = gone.length > 0 ? `instead of ${some(gone.map((g) => g.toLowerCase().replace(/ on$|,.*$/, '')))}` : 'serves today\'s aims less'
     return { technique: t, name, why: { rule: 'value', text }, ...(gone.length > 0 ? { dropsOut: gone } : {}) }
   }
   const wide = solve(forced, slotTicks + 60)

@@ -10,8 +10,6 @@ import type { PlanInput } from './input'
 import { CONNECTOR_WANTS, wantsWords } from './mend'
 import type { PlacedMove } from './transitions'
 
-const DURATION_RULES = /^(steam|towel|grain|massage|heart|pregnancy|asthma|marks|melasma|eyes|light|read)-/
-
 /** Why a step is in the plan and as it is; the first line is the one that fits beside it. */
 export function reasonsFor(move: PlacedMove, next: PlacedMove | undefined, a: Allowance, input: PlanInput): Why[] {
   const t = TECHNIQUES[move.technique]
@@ -23,7 +21,7 @@ export function reasonsFor(move: PlacedMove, next: PlacedMove | undefined, a: Al
   if (move.calm === 'only') out.push({ rule: 'calm-only', text: 'calming: skin just worked' })
   const longest = t.minutes.choices[t.minutes.choices.length - 1] ?? t.minutes.most
   for (const w of a.adapted) {
-    const shortened = DURATION_RULES.test(w.rule) && move.minutes < longest
+    const shortened = a.shortened.includes(w.rule) && move.minutes < longest
     out.push(shortened ? { rule: w.rule, text: `${longest} → ${move.minutes} min: ${shortCause(w)}` } : w)
   }
   out.push(...leftOutRegions(move.regions, a))

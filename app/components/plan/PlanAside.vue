@@ -1,6 +1,10 @@
 <script setup lang="ts">
+import { mdiPin, mdiPinOutline } from '@mdi/js'
 import type { PlanStep } from '#core/catalogue/step'
+import { handOf, methodOf } from '#core/catalogue/schools'
+import { mannerOf, strokesFor } from '#core/catalogue/strokes'
 import { TECHNIQUES } from '#core/catalogue/techniques'
+import { lightDose } from '#core/dosing/light'
 import type { TechniqueId } from '#core/catalogue/technique'
 import { amountFor } from '#core/dosing/amount'
 import { nameRegions, zonesOf } from '#core/face/regions'
@@ -10,13 +14,23 @@ import { checkPlan } from '#core/planning/check'
 import { planCostCents } from '#core/planning/cost'
 import type { Edit } from '#core/planning/edit'
 import type { PlanInput } from '#core/planning/input'
+import { allowance } from '#core/planning/allowed'
 import type { LeftOut } from '#core/planning/leftOut'
+import { canPin } from '#core/planning/pins'
 
 const props = defineProps<{ steps: readonly PlanStep[], input: PlanInput, chosen: string | null, may: boolean, left: readonly LeftOut[] }>()
 const emit = defineEmits<{ edit: [edits: Edit[]], add: [id: TechniqueId], choose: [key: string | null], compare: [] }>()
 const check = computed(() => checkPlan(props.input, props.steps))
 const step = computed(() => props.steps.find((s) => s.key === props.chosen))
 const t = computed(() => (step.value ? TECHNIQUES[step.value.technique] : undefined))
+const method = computed(() => methodOf(props.input.school, props.input.policy))
+const hand = computed(() => (t.value ? handOf(method.value, t.value) : ''))
+const manner = computed(() => (t.value ? mannerOf(t.value) : undefined))
+const strokes = computed(() => (t.value && step.value ? strokesFor(t.value, step.value.regions) : []))
+/** The device's range for this client and these hands. */
+const range = computed(() => (step.value ? allowance(step.value.technique, props.input).setting : undefined))
+const rests = computed(() => check.value.trace.schedule.resting.find((r) => r.key === props.chosen))
+const dose = computed(() => (t.value?.device === 'lamp' && step.value?.setting && rests.value ? lightDose(step.value.setting, rests.value.end - rests.value.start) : null))
 const BOWLS: readonly [RegionId, string][] = [['forehead', 'Forehead'], ['cheekL', 'Cheek L'], ['cheekR', 'Cheek R'], ['chin', 'Chin']]
 const bowl = (r: RegionId) => ({ before: props.input.residual[r], today: check.value.trace.totals[r] - props.input.residual[r], rim: check.value.rims[r].hundredths })
 const fill = computed(() => { const f: Partial<Record<ZoneId, string>> = {}; for (const r of step.value?.regions ?? []) for (const z of zonesOf(r)) f[z] = '#A8CFCB'; for (const x of check.value.findings.filter((y) => y.key === props.chosen)) for (const r of x.regions) for (const z of zonesOf(r)) f[z] = '#E2B3A6'; return f })
@@ -38,14 +52,18 @@ const own = computed(() => check.value.findings.filter((f) => f.key !== undefine
   <aside class="aside" aria-label="Step and skin">
     <template v-if="step && t">
       <div class="between"><h2>{{ t.name }}</h2><VBtn variant="text" size="small" height="32" @click="emit('choose', null)">Close</VBtn></div>
-      <p class="soft hand">{{ t.hand }}</p>
+      <p class="soft hand">{{ hand }}</p>
       <div class="row edit"><NumberEdit :key="`${step.key} minutes`" label="Minutes" :value="step.minutes" :least="0.5" :most="90" :step="0.5" :disabled="!may" @change="(v) => set({ minutes: v })" /><NumberEdit v-if="t.passes" :key="`${step.key} passes`" label="Passes" :value="step.passes ?? 1" :least="1" :most="9" :step="1" :disabled="!may" @change="(v) => set({ passes: v })" /><NumberEdit v-if="t.setting" :key="`${step.key} setting`" :label="`${t.setting.label} ${t.setting.unit}`" :value="step.setting ?? t.setting.start" :least="0" :most="1000" :step="t.setting.step" :disabled="!may" @change="(v) => set({ setting: v })" /></div>
       <VSelect v-if="t.product" :model-value="step.productId" :items="options" label="Product" density="compact" :disabled="!may" @update:model-value="(v: string) => set({ productId: v })" />
       <p v-if="amount" class="soft figures">{{ amount.words }}, {{ amount.grams.toFixed(1) }} g{{ Math.abs(amount.roundingPercent) >= 5 ? `; rounding ${amount.roundingPercent > 0 ? '+' : ''}${amount.roundingPercent} %` : '' }}</p>
       <div v-for="f in own" :key="f.rule + f.text" class="finding" :class="f.strength"><b>{{ f.text }}</b><span class="soft">{{ f.source }}</span><span v-if="may" class="row"><VBtn v-for="m in f.mends" :key="m.label" size="small" height="32" color="primary" @click="emit('edit', [...m.edits])">{{ m.label }}{{ m.minutes ? ` (${m.minutes > 0 ? '+' : ''}${m.minutes} min)` : '' }}</VBtn></span></div>
-      <details class="whys"><summary class="why">{{ step.why[0]?.text }}</summary><ul><li v-for="w in step.why" :key="w.rule + w.text">{{ w.text }} <span class="soft">({{ w.rule }})</span></li><li>Done when: {{ t.cue }}</li><li class="soft">Source: {{ t.source }}</li></ul></details>
+      <p v-if="dose !== null" class="soft figures">Dose {{ dose.toFixed(0) }} J/cm²: {{ step.setting }} mW/cm² for {{ rests ? rests.end - rests.start : 0 }} min</p>
+      <p v-if="range && t.setting" class="soft figures">{{ t.setting.label }} today {{ range.least === range.most ? range.most : `${range.least}–${range.most}` }} {{ t.setting.unit }}</p>
+      <p class="done"><b>Done when</b> {{ t.cue }}</p>
+      <details v-if="manner && strokes.length" class="whys"><summary>{{ manner.name }}: {{ manner.order }}</summary><ul><li v-for="x in strokes" :key="x.text"><b>{{ nameRegions(x.regions) }}</b> {{ x.text }}</li></ul></details>
+      <details class="whys"><summary class="why">{{ step.why[0]?.text }}</summary><ul><li v-for="w in step.why" :key="w.rule + w.text">{{ w.text }} <span class="soft">({{ w.rule }})</span></li><li class="soft">Source: {{ t.source }}</li></ul></details>
       <div class="facebox"><FaceDrawing :fill="fill" :pick="may && t.groups[0] !== 'body'" :label="`Zones: ${nameRegions(step.regions)}`" @zone="toggle" /></div>
-      <VBtn v-if="may" variant="text" color="error" size="small" @click="emit('edit', [{ do: 'remove', key: step.key }])">Take this step out</VBtn>
+      <div v-if="may" class="between"><VBtn v-if="canPin(step.technique)" variant="text" size="small" height="32" :prepend-icon="step.pinned ? mdiPin : mdiPinOutline" :aria-pressed="step.pinned === true" @click="set({ pinned: !step.pinned })">{{ step.pinned ? 'Pinned: stays as it is' : 'Pin as it is' }}</VBtn><VBtn variant="text" color="error" size="small" height="32" @click="emit('edit', [{ do: 'remove', key: step.key }])">Take out</VBtn></div>
     </template>
     <template v-else>
       <div v-for="f in general" :key="f.rule" class="finding" :class="f.strength"><b>{{ f.text }}</b><span v-if="may" class="row"><VBtn v-for="m in f.mends" :key="m.label" size="small" height="32" color="primary" @click="emit('edit', [...m.edits])">{{ m.label }}</VBtn></span></div>
@@ -62,8 +80,8 @@ const own = computed(() => check.value.findings.filter((f) => f.key !== undefine
 
 <style scoped>
 .aside { border-left: 1px solid var(--line); background: #FBF7EF; padding: 10px 16px 12px; display: flex; flex-direction: column; gap: 8px; } p { margin: 0; } .hand { font-size: 0.9375rem; }
-.facebox { height: 210px; flex: none; } .bowls { justify-content: space-between; gap: 2px; flex-wrap: nowrap; } 
+.facebox { height: 200px; flex: none; } .bowls { justify-content: space-between; gap: 2px; flex-wrap: nowrap; } 
 .lefthead { font-size: 1.05rem; } .head { align-items: center; } .finding { border-left: 5px solid var(--amber); background: #FBF2E0; border-radius: 7px; padding: 7px 10px; display: flex; flex-direction: column; gap: 4px; font-size: 0.9375rem; } .finding.stop { border-left-color: var(--berry); background: #F9E9EC; }
-.whys summary { cursor: pointer; } .whys ul { padding-left: 18px; font-size: 0.875rem; } .left { max-height: max(190px, calc(100dvh - 560px)); overflow-y: auto; } .left li { display: flex; justify-content: space-between; gap: 10px; padding: 3px 0; font-size: 0.9375rem; align-items: baseline; } .left em { font-family: var(--serif); color: #8A3A1C; text-align: right; flex: 1; font-size: 0.875rem; line-height: 1.2; } .left span { flex: 0 0 38%; } .left button { border: 1px solid var(--oak-light); border-radius: 7px; padding: 1px 9px; cursor: pointer; background: #fff; color: var(--ink); min-height: 26px; }
+.done { font-size: 0.9375rem; } .whys summary { cursor: pointer; font-size: 0.9375rem; } .whys ul { padding-left: 18px; font-size: 0.875rem; } .left { max-height: max(190px, calc(100dvh - 560px)); overflow-y: auto; } .left li { display: flex; justify-content: space-between; gap: 10px; padding: 3px 0; font-size: 0.9375rem; align-items: baseline; } .left em { font-family: var(--serif); color: #8A3A1C; text-align: right; flex: 1; font-size: 0.875rem; line-height: 1.2; } .left span { flex: 0 0 38%; } .left button { border: 1px solid var(--oak-light); border-radius: 7px; padding: 1px 9px; cursor: pointer; background: #fff; color: var(--ink); min-height: 26px; }
 .sums { display: flex; justify-content: space-between; margin: auto 0 0; border-top: 1px solid var(--line); padding-top: 8px; } .sums dt { font-family: var(--serif); font-weight: 650; font-size: 1.1rem; } .sums dd { margin: 0; font-size: 0.875rem; } .bad dt { color: var(--berry); }
 </style>

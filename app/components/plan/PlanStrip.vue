@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { mdiPin } from '@mdi/js'
 import Sortable from 'sortablejs'
 import type { PlanStep } from '#core/catalogue/step'
 import { TECHNIQUES } from '#core/catalogue/techniques'
@@ -13,14 +14,15 @@ const props = defineProps<{ steps: readonly PlanStep[], input: PlanInput, chosen
 const emit = defineEmits<{ choose: [key: string], edit: [edits: Edit[]] }>()
 const check = computed(() => checkPlan(props.input, props.steps))
 const list = ref<HTMLElement | null>(null)
-const ROW = 22
-const ROOM = 632
+const ROOM = 660
+/** A line of its own for every step; closer together where a full hour has many. */
+const row = computed(() => Math.max(18, Math.min(22, Math.floor(ROOM / Math.max(1, props.steps.length)))))
 
 /** One-minute steps keep a readable line; what room is left goes to the long ones, minute by minute. */
 const heights = computed(() => {
   const extra = props.steps.reduce((s, x) => s + Math.max(0, x.minutes - 1), 0)
-  const per = Math.max(2, Math.min(12, (ROOM - props.steps.length * ROW) / Math.max(1, extra)))
-  return props.steps.map((s) => ROW + Math.max(0, s.minutes - 1) * per)
+  const per = Math.max(0, Math.min(12, (ROOM - props.steps.length * row.value) / Math.max(1, extra)))
+  return props.steps.map((s) => row.value + Math.max(0, s.minutes - 1) * per)
 })
 const tops = computed(() => { let y = 0; return heights.value.map((h) => { const t = y; y += h; return t }) })
 const total = computed(() => heights.value.reduce((a, h) => a + h, 0))
@@ -45,7 +47,7 @@ const skin = computed(() => {
   })
   return out
 })
-const resting = computed(() => check.value.trace.schedule.resting.map((r, i) => ({ ...r, lane: check.value.trace.schedule.resting.slice(0, i).filter((o) => o.end > r.start).length, name: TECHNIQUES[r.technique].name.replace(/ on$/, ''), y: yOf(r.start), h: Math.max(30, yOf(r.end) - yOf(r.start)) })))
+const resting = computed(() => check.value.trace.schedule.resting.map((r, i) => ({ ...r, lane: check.value.trace.schedule.resting.slice(0, i).filter((o) => o.end > r.start).length, name: TECHNIQUES[r.technique].name.replace(/^Setting |( mask| peel)?( on)?$/g, ''), y: yOf(r.start), h: Math.max(34, yOf(r.end) - yOf(r.start)) })))
 const findings = (key: string) => check.value.findings.filter((f) => f.key === key)
 const detail = (s: PlanStep) => {
   const parts: string[] = []
@@ -96,14 +98,14 @@ onBeforeUnmount(() => sortable?.destroy())
 </script>
 
 <template>
-  <div class="strip" :style="{ '--rests': `${Math.max(1, ...resting.map((r) => r.lane + 1)) * 80 + 4}px` }">
+  <div class="strip" :class="{ close: row < 21 }" :style="{ '--rests': `${Math.max(1, ...resting.map((r) => r.lane + 1)) * 80 + 4}px` }">
     <div class="heads"><span /><h2>Skin</h2><h2>Hands <span class="soft keys">Alt+↑↓ moves, + − minutes, Del takes out, Enter opens</span></h2><h2>Resting</h2></div>
     <div class="cloth" :style="{ height: `${total}px` }">
       <div class="times figures" aria-hidden="true"><span v-for="(s, i) in steps" :key="s.key" :style="{ top: `${tops[i]}px` }">{{ start(i) }}</span></div>
       <div class="skin" aria-hidden="true"><div v-for="(s, i) in skin" :key="i" :style="{ top: `${s.top}px`, height: `${s.height}px`, background: SKIN[s.id] }">{{ s.text }}</div></div>
       <ol ref="list" class="hands" aria-label="Steps">
         <li v-for="(s, i) in steps" :key="s.key" tabindex="0" :style="{ height: `${heights[i]}px` }" :class="{ tall: (heights[i] ?? 0) >= 46, chosen: s.key === chosen, stop: findings(s.key).some((f) => f.strength === 'stop'), adapt: findings(s.key).length }" :aria-label="`${start(i)} min: ${TECHNIQUES[s.technique].name}, ${s.minutes} min. ${findings(s.key)[0]?.text ?? ''}`" :aria-current="s.key === chosen ? 'true' : undefined" @click="emit('choose', s.key)" @keydown.self="onKey($event, i)">
-          <span class="what"><b>{{ TECHNIQUES[s.technique].name }}</b><span class="figures min">{{ s.minutes }} min</span><span class="soft det">{{ detail(s) }}</span></span>
+          <span class="what"><VIcon v-if="s.pinned" :icon="mdiPin" size="14" aria-label="pinned" /><b>{{ TECHNIQUES[s.technique].name }}</b><span class="figures min">{{ s.minutes }} min</span><span class="soft det">{{ detail(s) }}</span></span>
           <span v-if="findings(s.key)[0]" class="find"><span>{{ findings(s.key)[0]?.text }}</span><button v-for="m in may ? findings(s.key)[0]?.mends.slice(0, 1) : []" :key="m.label" type="button" @click.stop="emit('edit', [...m.edits])">{{ m.label }}</button></span>
           <em v-else class="why">{{ s.why[0]?.text }}</em>
         </li>
@@ -117,7 +119,7 @@ onBeforeUnmount(() => sortable?.destroy())
 .heads, .cloth { display: grid; grid-template-columns: 38px 96px minmax(0, 1fr) var(--rests); column-gap: 8px; } .heads { padding: 2px 0 4px; align-items: end; } .heads h2 { font-size: 1.05rem; } .keys { font-family: var(--sans); font-size: 0.75rem; font-weight: 450; margin-left: 10px; letter-spacing: 0; }
 .cloth { position: relative; } .times span { position: absolute; left: 0; width: 34px; text-align: right; font-size: 0.875rem; color: var(--ink-soft); padding-top: 2px; }
 .skin { position: relative; } .skin div { position: absolute; inset-inline: 0; padding: 2px 8px 0 12px; font-size: 0.8125rem; border-left: 5px solid rgb(74 54 38 / 25%); overflow: hidden; white-space: nowrap; }
-.hands { list-style: none; margin: 0; padding: 0; } .hands li { background: var(--paper); border-bottom: 1px solid var(--line); display: flex; justify-content: space-between; gap: 10px; padding: 1px 10px 0; overflow: hidden; cursor: pointer; font-size: 0.9375rem; line-height: 1.3; }
+.hands { list-style: none; margin: 0; padding: 0; } .hands li { background: var(--paper); border-bottom: 1px solid var(--line); display: flex; justify-content: space-between; gap: 10px; padding: 1px 10px 0; overflow: hidden; cursor: pointer; font-size: 0.9375rem; line-height: 1.3; } .close .hands li { line-height: 1.13; padding-top: 0; } .close .times span, .close .skin div { padding-top: 0; line-height: 1.2; }
 .hands li:first-child { border-top: 1px solid var(--line); } .hands li:focus-visible { outline-offset: -3px; } .chosen { box-shadow: inset 5px 0 0 var(--basin); background: #E6F0ED !important; } .stop { box-shadow: inset 5px 0 0 var(--berry); background: #F9E9EC !important; } .adapt:not(.stop) { box-shadow: inset 5px 0 0 var(--amber); background: #FBF2E0 !important; }
 .what { white-space: nowrap; overflow: hidden; text-overflow: ellipsis; min-width: 0; flex: 1 1 0; } .hands .tall { flex-direction: column; gap: 0; justify-content: flex-start; } .hands .tall .what { flex: 0 0 auto; } .hands .tall .why { max-width: 100%; align-self: flex-start; text-align: left; } .hands .tall .find { max-width: 100%; } .min { color: var(--ink-soft); margin-left: 8px; font-size: 0.8125rem; } .det { margin-left: 10px; font-size: 0.8125rem; }
 .why { flex: 0 1 auto; max-width: 48%; text-align: right; white-space: nowrap; overflow: hidden; text-overflow: ellipsis; font-size: 0.875rem; } .find { color: var(--berry); font-weight: 600; font-size: 0.8125rem; display: flex; gap: 8px; align-items: flex-start; overflow: hidden; white-space: nowrap; flex: 0 1 auto; max-width: 62%; } .find span { overflow: hidden; text-overflow: ellipsis; } .adapt:not(.stop) .find { color: var(--amber); }

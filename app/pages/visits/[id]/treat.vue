@@ -3,7 +3,7 @@ import { preferenceNotes } from '#core/catalogue/preferences'
 import { SKIP_REASONS, ROOM_NOTES } from '#core/catalogue/stopRules'
 import { TECHNIQUES } from '#core/catalogue/techniques'
 import { amountFor } from '#core/dosing/amount'
-import { productTrouble } from '#core/planning/allowed'
+import { allowance, productTrouble } from '#core/planning/allowed'
 import { nameRegions, zonesOf } from '#core/face/regions'
 import { ZONES, type ZoneId } from '#core/face/zones'
 import { restingAt, runningMs } from '#core/treatment/fold'
@@ -73,7 +73,7 @@ const others = computed(() => (b.value?.shelf ?? []).filter((x) => x.product.kin
 const swap = (productId: string) => { if (step.value) void room.tap({ kind: 'productSwapped', key: step.value.key, productId, reason: 'ran out' }); panel.value = 'none' }
 const note = (text: string) => { void room.tap({ kind: 'note', text }); panel.value = 'none' }
 const product = computed(() => { const id = (step.value && s.value?.products[step.value.key]?.productId) ?? step.value?.productId; const item = b.value?.shelf.find((x) => x.product.id === id); return item && step.value && room.input ? `${item.product.name}, ${amountFor(item.product, step.value.regions, room.input.faceSize).words}` : '' })
-const setting = computed(() => (step.value && t.value?.setting ? { ...t.value.setting, value: s.value?.settings[step.value.key] ?? step.value.setting ?? t.value.setting.start } : null))
+const setting = computed(() => (step.value && t.value?.setting ? { ...t.value.setting, ...(room.input ? allowance(step.value.technique, room.input).setting : {}), value: s.value?.settings[step.value.key] ?? step.value.setting ?? t.value.setting.start } : null))
 function dial(by: number) { const d = setting.value; if (!d || !step.value) return; const to = Math.min(d.most, Math.max(d.least, d.value + by * d.step)); void room.tap({ kind: 'settingChanged', key: step.value.key, setting: to }) }
 const open = (p: typeof panel.value) => { if (p === 'fit') fitTo.value = left.value; panel.value = panel.value === p ? 'none' : p }
 const KEYS: Record<string, () => unknown> = { ' ': done, 'h': hold, 'r': () => open('reaction'), 's': () => open('skip'), 'w': () => open('swap'), 'f': () => open('fit'), 'n': () => open('notes'), 't': () => { fromHead.value = !fromHead.value } }
