@@ -24,6 +24,34 @@ describe('the server checks what it saves with the same core', () => {
     expect((r.body as { fields: { field: string, allowed: string }[] }).fields.some((f) => f.field === 'tip-1' && f.allowed.length > 10)).toBe(true)
     expect((await bundleOf(owner, id)).plans.find((p) => p.version === 0)?.steps).toEqual(stood)
   })
+  it('refuses each of the edits that harm, by its rule', async () => {
+    const id = await prepared(owner, 'owner', 'other-24')
+    const b = await bundleOf(owner, id)
+    const input = toPlanInput(b)
+    const steps = propose({ ...input, slotMinutes: 75, protocol: [{ technique: 'tip', minutes: 8 }, { technique: 'hydratingMask', minutes: 10 }] }).steps
+    const tip = steps.find((s) => s.technique === 'tip')
+    expect(tip).toBeDefined()
+    if (!tip) return
+    const needling = { ...tip, key: 'needling-1', technique: 'needling' as const, minutes: 10, setting: 0.15, productId: 'needle-plain' }
+    const { passes: _, ...needled } = needling
+    const bad: [string, object[]][] = [
+      ['pass-limit', steps.map((s) => (s.key === tip.key ? { ...s, passes: 3 } : s))],
+      ['pair-needling-tip', [...steps, needled]],
+      ['dwell-late', steps.map((s) => (['handsArms', 'shouldersScalp'].includes(s.technique) ? { ...s, minutes: 40 } : s))],
+      ['must-sun', steps.filter((s) => s.technique !== 'sunProtection')],
+      ['setting-range', steps.map((s) => (s.key === tip.key ? { ...s, setting: 90 } : s))],
+    ]
+    for (const [rule, broken] of bad) {
+      const r = await owner(`/api/visits/${id}/plan`, { method: 'PUT', body: { steps: broken } })
+      expect(r.status, rule).toBe(422)
+      expect((r.body as { fields: { given: string }[] }).fields.map((f) => f.given), rule).toContain(rule)
+    }
+    const vessels = { ...allNo(), visibleVessels: { say: 'yes', zones: ['cheekL', 'cheekR'] } }
+    expect((await owner(`/api/visits/${id}/answers`, { method: 'PUT', body: { id: randomUUID(), answers: vessels, medicines: '' } })).status).toBe(200)
+    const grain = { key: 'grain-1', technique: 'grain', minutes: 1, regions: ['cheekL'], productId: 'grain-rice', why: [] }
+    const r = await owner(`/api/visits/${id}/plan`, { method: 'PUT', body: { steps: [...steps.filter((s) => s.key !== tip.key), grain] } })
+    expect((r.body as { fields: { given: string }[] }).fields.map((f) => f.given)).toContain('vessels-local')
+  })
   it('does not start what is not ready, and names what is open', async () => {
     const id = await book(owner, 'owner', 'other-24')
     const r = await owner(`/api/visits/${id}/start`, { method: 'POST' })
