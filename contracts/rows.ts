@@ -3,11 +3,12 @@ import { AFTERCARE, AFTERCARE_TITLES } from '#core/catalogue/aftercare'
 import { CONTRAINDICATIONS } from '#core/catalogue/contraindications'
 import { FINDINGS } from '#core/catalogue/findings'
 import { HOME_POURINGS } from '#core/catalogue/home'
-import { FAMILY_NAMES } from '#core/catalogue/kinds'
+import { FAMILY_NAMES, KIND_NAMES } from '#core/catalogue/kinds'
 import { PAIRS } from '#core/catalogue/pairs'
 import { POINTS } from '#core/catalogue/camps'
 import { PRODUCT_RULES } from '#core/catalogue/productRules'
 import { MANNERS } from '#core/catalogue/strokes'
+import { MIXES } from '#core/catalogue/mixes'
 import { ORDER_RULES } from '#core/catalogue/orderRules'
 import { AGE_FACTORS, REDNESS_FACTORS, REST_INTERVALS, SENSITIVITY_FACTORS, UNREAD_FACTOR, WATER_FACTORS } from '#core/catalogue/rim'
 import { STOP_RULES } from '#core/catalogue/stopRules'
@@ -43,6 +44,7 @@ export function allRows(): Row[] {
     ...PRODUCT_RULES.map((p): Row => ({ group: 'What a bottle must keep to', id: p.id, title: p.acids ? p.acids.join(', ') : 'by day', sentence: p.sentence, reason: '', source: p.source })),
     ...POINTS.flatMap((p) => p.camps.map((c): Row => ({ group: 'Where schools differ', id: `${p.id}-${c.id}`, title: p.title, sentence: c.sentence, reason: c.reason, source: 'common practice' }))),
     ...Object.values(MANNERS).map((m): Row => ({ group: 'How the hand goes', id: `manner-${m.id}`, title: m.name, sentence: m.order, reason: '', source: m.source })),
+    ...MIXES.map((m): Row => ({ group: 'What is mixed fresh', id: `mix-${m.kind}`, title: KIND_NAMES[m.kind], sentence: `1 part powder to ${m.liquidParts} of liquid; ${m.words}. Workable ${m.workingMinutes} min.`, reason: '', source: m.source })),
     ...REST_INTERVALS.map((r): Row => ({ group: 'Rest intervals', id: r.id, title: `${r.days} days`, sentence: r.sentence, reason: '', source: r.source })),
     ...[...SENSITIVITY_FACTORS, ...REDNESS_FACTORS, ...WATER_FACTORS, ...AGE_FACTORS, UNREAD_FACTOR].map((f): Row => ({ group: 'What lowers the rim', id: f.id, title: `${f.percent} % kept`, sentence: f.sentence, reason: '', source: f.source })),
     ...HOME_POURINGS.map((h): Row => ({ group: 'What is poured in at home', id: `home-${h.finding}`, title: h.label, sentence: `${h.hundredths} hundredths an evening on ${h.regions.length} regions`, reason: '', source: h.source })),

@@ -1,4 +1,8 @@
-import type { Way } from './layers'
+import type { Option } from './planCase'
+import type { Transition } from './transitions'
+
+/** One way through a stage: an option from one state of the skin to the next, or none. `from` and `to` count within their layers. */
+export interface Way { from: number, to: number, ticks: number, option: Option | undefined, move: Transition | undefined }
 
 export interface RawLayer { id: string, soonest: readonly number[], ways: readonly Way[], /** Number of each option within its stage, as the ways name it. */ order: readonly number[] }
 

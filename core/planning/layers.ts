@@ -2,12 +2,11 @@ import { TECHNIQUES } from '../catalogue/techniques'
 import { REGION_IDS } from '../face/zones'
 import { feelsHeat } from '../load/loads'
 import { startSurface } from '../surface/surface'
-import { alike, type RawLayer } from './alike'
+import { alike, type RawLayer, type Way } from './alike'
 import { breaksPair, type Option, type PlanCase, type SolveFrom } from './planCase'
-import { transitions, type Transition } from './transitions'
+import { transitions } from './transitions'
 
-/** One way through a stage: an option from one state of the skin to the next, or none. `from` and `to` count within their layers. */
-export interface Way { from: number, to: number, ticks: number, option: Option | undefined, move: Transition | undefined }
+export type { Way } from './alike'
 export interface Layer {
   id: string
   /** How many states the skin may be in when the stage begins, and the fewest ticks in which each is reached. */

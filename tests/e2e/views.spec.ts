@@ -53,13 +53,17 @@ test('every sheet of the room, and every form', async ({ page }) => {
   await page.getByRole('button', { name: 'Add a visit' }).click()
   await expect(page.getByLabel('Client')).toBeVisible()
   await look(page, 'Add a visit', '[role=dialog]')
+  await open(page, '/method')
+  await page.getByRole('tab', { name: 'Schools and the house' }).click()
+  await expect(page.getByRole('columnheader', { name: 'This house' })).toBeVisible()
+  await look(page, 'Schools')
 })
 test('every action has a key: the page is walked with Tab, and what is reached can be seen to be', async ({ page }) => {
   await signIn(page, 'owner')
   for (const [name, path] of VIEWS) {
     await open(page, path())
     const missed = await page.evaluate(() => [...document.querySelectorAll<HTMLElement>('a[href],button,input,select,textarea,[role=button],[data-zone]')]
-      .filter((e) => e.offsetParent !== null && !(e as HTMLButtonElement).disabled && e.getAttribute('aria-hidden') !== 'true' && e.tabIndex < 0 && !e.closest('[data-key]') && e.closest('[role=radiogroup],[role=listbox],.v-field,svg') === null).map((e) => e.outerHTML.slice(0, 120)))
+      .filter((e) => e.offsetParent !== null && !(e as HTMLButtonElement).disabled && e.getAttribute('aria-hidden') !== 'true' && e.tabIndex < 0 && !e.closest('[data-key]') && e.closest('[role=radiogroup],[role=listbox],[role=tablist],.v-field,svg') === null).map((e) => e.outerHTML.slice(0, 120)))
     expect(missed, name).toEqual([])
   }
 })

@@ -18,6 +18,9 @@ test('the desk', async ({ page }) => {
   await shoot(page, 'client')
   await page.goto('/shelf'); await shoot(page, 'shelf')
   await page.goto('/method'); await shoot(page, 'method')
+  await page.getByRole('tab', { name: 'Schools and the house' }).click()
+  await expect(page.getByRole('columnheader', { name: 'This house' })).toBeVisible()
+  await shoot(page, 'method-schools')
   await page.goto('/practice'); await shoot(page, 'practice')
 })
 

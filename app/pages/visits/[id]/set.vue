@@ -44,6 +44,7 @@ async function begin() {
       <section class="panel"><h2>Missing or not fit</h2><p v-if="!tray.missing.length" class="tag good">Everything is here and in date</p><ul v-else class="plainlist stack"><li v-for="m in tray.missing" :key="m" class="tag stop">{{ m }}</li></ul></section>
       <section v-if="notes.length" class="panel"><h2>For {{ b.client.name.split(' ')[0] }}</h2><ul class="plainlist"><li v-for="n in notes" :key="n.id">{{ n.text }}</li></ul></section>
       <section class="panel"><h2>Switch on</h2><p v-if="!tray.devices.length" class="soft">No device is needed.</p><ul class="plainlist"><li v-for="d in tray.devices" :key="d.kind" class="between dev"><span><b>{{ d.name }}</b><br><span class="soft figures">needed at {{ at(d.neededMinute) }}</span></span><span class="big figures serif">{{ at(d.switchOnMinute) }}</span></li></ul></section>
+      <section v-if="tray.mixes.length" class="panel"><h2>Mix fresh</h2><ul class="plainlist"><li v-for="m in tray.mixes" :key="m.key" class="between dev"><span><b>{{ m.name }}</b><br><span class="figures">{{ m.mix.powder }} scoop{{ m.mix.powder === 1 ? '' : 's' }} powder, {{ m.mix.liquid }} {{ m.mix.of }}</span><br><span class="soft">{{ m.mix.rule.words }}; workable {{ m.mix.rule.workingMinutes }} min</span></span><span class="big figures serif">{{ at(m.atMinute) }}</span></li></ul></section>
       <section class="panel"><h2>Linen</h2><ul class="plainlist figures"><li v-for="l in tray.linen" :key="l.name"><b>{{ l.count }}</b> {{ l.name }}</li></ul></section>
     </div>
   </div>
