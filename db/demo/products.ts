@@ -65,7 +65,7 @@ export const DEMO_PRODUCTS: readonly Product[] = [
   p('powder-earth', 'Q', 'Fuller\'s Earth', 'powderMask', 'Fuller\'s Earth', 'scoop', ['oily', 'all'], 500, 1900, 12, { density: 0.9 }),
   p('powder-gram', 'B', 'Gram and Rose', 'powderMask', 'Cicer Arietinum Seed Powder, Rosa Damascena Flower Powder', 'scoop', ['dry', 'sensitive'], 500, 2200, 12, { density: 0.6 }),
   p('hard-plaster', 'M', 'Firming Powder', 'hardeningPowder', 'Calcium Sulfate, Solum Diatomeae, Albumen', 'scoop', ['mature', 'all'], 800, 3900, 12, { density: 0.9 }),
-  p('eye-pads', 'U', 'Eye Gel Mask', 'eyeMask', 'Aqua, Glycerin, Sodium Hyaluronate, Caffeine', 'spatula', ['all'], 200, 3300, 6, { calming: true }),
+  p('eye-pads', 'U', 'Eye Gel Mask', 'eyeMask', 'Aqua, Glycerin, Sodium Hyaluronate, Caffeine', 'p2', ['all'], 200, 3300, 6, { calming: true }),
   p('ampoule-tide', 'U', 'Tide Ampoule', 'ampoule', 'Aqua, Sodium Hyaluronate, Panthenol', 'pour', ['all', 'dry'], 20, 4200, 1, { calming: true }),
   p('lip-sugar', 'M', 'Lip Sugar', 'lipScrub', 'Sucrose, Ricinus Communis Seed Oil', 'small', ['all'], 30, 1400, 9, { density: 1.1 }),
   p('milk-lake', 'U', 'Lake Milk', 'milk', 'Aqua, Glycerin, Helianthus Annuus Seed Oil, Xanthan Gum', 'p8', ['all'], 500, 2600, 12, { calming: true }),

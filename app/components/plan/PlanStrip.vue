@@ -47,7 +47,7 @@ const skin = computed(() => {
   })
   return out
 })
-const resting = computed(() => check.value.trace.schedule.resting.map((r, i) => ({ ...r, lane: check.value.trace.schedule.resting.slice(0, i).filter((o) => o.end > r.start).length, name: TECHNIQUES[r.technique].name.replace(/^Setting |( mask| peel)?( on)?$/g, ''), y: yOf(r.start), h: Math.max(34, yOf(r.end) - yOf(r.start)) })))
+const resting = computed(() => check.value.trace.schedule.resting.map((r, i) => ({ ...r, lane: check.value.trace.schedule.resting.slice(0, i).filter((o) => o.end > r.start).length, name: TECHNIQUES[r.technique].name.replace(/^Setting |( mask| peel)?( on)?$/g, ''), y: yOf(r.start), h: Math.max(46, yOf(r.end) - yOf(r.start)) })))
 const findings = (key: string) => check.value.findings.filter((f) => f.key === key)
 const detail = (s: PlanStep) => {
   const parts: string[] = []

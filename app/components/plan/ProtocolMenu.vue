@@ -29,7 +29,7 @@ async function keep() {
 
 <template>
   <VMenu>
-    <template #activator="{ props }"><VBtn v-bind="props" variant="outlined">Protocols</VBtn></template>
+    <template #activator="{ props }"><VBtn v-bind="props" variant="outlined" height="40" class="px-3">Protocols</VBtn></template>
     <VList density="compact">
       <VListItem v-for="p in offered" :key="p.id" :title="p.name" :subtitle="`version ${p.version}, ${p.steps.length} steps`" @click="plan.propose(p)" />
       <VListItem v-if="!offered.length" title="None kept yet" disabled />
