@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { AGE_FACTORS, REDNESS_FACTORS, SENSITIVITY_FACTORS, WATER_FACTORS } from '../catalogue/rim'
 import { TECHNIQUES } from '../catalogue/techniques'
 import { TECHNIQUE_IDS } from '../catalogue/technique'
 import { REGION_IDS } from '../face/zones'
@@ -45,6 +46,16 @@ describe('rim', () => {
     const red = rimOf(deriveProfile(readAll({ ...RESILIENT, redness: 1, sensitivity: 2 }), 65), 'forehead', 50)
     expect(red.because.map((b) => b.id)).toEqual(['rim-sens-2', 'rim-red-1', 'rim-age-60', 'rim-answers'])
     expect(red.hundredths).toBe(Math.floor(500 * 0.65 * 0.8 * 0.8 * 0.5))
+  })
+  it('knows every factor of the table, each by the skin that it speaks of and by no other', () => {
+    const of = (more: object, age = 30) => rimOf(deriveProfile(readAll({ ...RESILIENT, ...more } as never), age), 'forehead', 100)
+    const cases: [readonly { id: string, percent: number }[], (i: number) => ReturnType<typeof of>][] = [
+      [SENSITIVITY_FACTORS, (i) => of({ sensitivity: i })], [REDNESS_FACTORS, (i) => of({ redness: i })], [WATER_FACTORS, (i) => of({ water: i })], [AGE_FACTORS, (i) => of({}, AGE_FACTORS[i]?.from)],
+    ]
+    for (const [table, at] of cases) table.forEach((f, i) => {
+      expect(at(i).because.map((b) => b.id), f.id).toEqual(f.percent === 100 ? [] : [f.id])
+      expect(at(i).hundredths, f.id).toBe(Math.floor((500 * f.percent) / 100 + 1e-9))
+    })
   })
   it('never rises when a skin is read as more sensitive, redder, older, or is not read', () => {
     fc.assert(fc.property(grade, grade, grade, grade, fc.integer({ min: 20, max: 90 }), fc.integer({ min: 0, max: 100 }), (s1, s2, r1, r2, age, limit) => {

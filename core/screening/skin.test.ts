@@ -4,7 +4,7 @@ import { REGION_IDS } from '../face/zones'
 import { deriveProfile } from '../skin/profile'
 import type { AnyReadingId, Grade } from '../skin/readings'
 import { allNo, readAll, RESILIENT, TODAY } from '../testing/fixtures'
-import { barsFromSkin, withSkin } from './skin'
+import { barsFromSkin, SKIN_ROWS, withSkin } from './skin'
 import { screen } from './verdict'
 
 const seen = (reading: AnyReadingId, grade: Grade) => barsFromSkin(deriveProfile(readAll(RESILIENT, { cheekL: { ...RESILIENT, [reading]: grade } }), 40))
@@ -21,6 +21,11 @@ describe('what was read', () => {
       expect(seen(reading, (from - 1) as Grade)).toEqual([])
     })
   }
+  for (const row of SKIN_ROWS) it(`${row.rule} is missed when it is switched off`, () => {
+    const profile = deriveProfile(readAll({ ...RESILIENT, [row.reading]: row.from as Grade } as never))
+    expect(barsFromSkin(profile).map((b) => b.rule)).toContain(row.rule)
+    expect(barsFromSkin(profile, SKIN_ROWS.filter((r) => r.rule !== row.rule)).map((b) => b.rule)).not.toContain(row.rule)
+  })
   it('never bars less for a higher grade', () => {
     const grade = fc.constantFrom<Grade>(0, 1, 2, 3, 4)
     fc.assert(fc.property(fc.constantFrom<AnyReadingId>('redness', 'vessels', 'spots', 'fragility'), grade, grade, (r, a, b) => {

@@ -14,8 +14,8 @@ export const SKIN_ROWS: readonly SkinRow[] = ([
 ] satisfies Omit<SkinRow, 'source'>[]).map((r) => ({ ...r, source: COMMON_PRACTICE }))
 
 /** Bars from what was read today, by region. An unread grade bars nothing here: it lowers the rim instead. */
-export function barsFromSkin(profile: Profile): Bar[] {
-  return SKIN_ROWS.flatMap((row) => {
+export function barsFromSkin(profile: Profile, rows: readonly SkinRow[] = SKIN_ROWS): Bar[] {
+  return rows.flatMap((row) => {
     const regions = REGION_IDS.filter((r) => (profile.regions[r][row.reading] ?? 0) >= row.from)
     return regions.length === 0 ? [] : [{ rule: row.rule, does: 'local' as const, families: row.families, regions, sentence: row.sentence, reason: row.reason, lifts: 'therapist' as const, source: row.source }]
   })

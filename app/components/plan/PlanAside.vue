@@ -32,7 +32,9 @@ const range = computed(() => (step.value ? allowance(step.value.technique, props
 const rests = computed(() => check.value.trace.schedule.resting.find((r) => r.key === props.chosen))
 const dose = computed(() => (t.value?.device === 'lamp' && step.value?.setting && rests.value ? lightDose(step.value.setting, rests.value.end - rests.value.start) : null))
 const BOWLS: readonly [RegionId, string][] = [['forehead', 'Forehead'], ['cheekL', 'Cheek L'], ['cheekR', 'Cheek R'], ['chin', 'Chin']]
-const bowl = (r: RegionId) => ({ before: props.input.residual[r], today: check.value.trace.totals[r] - props.input.residual[r], rim: check.value.rims[r].hundredths })
+/** What the steps down to the chosen one have poured in; with none chosen, the whole plan. */
+const upTo = computed(() => { const i = props.steps.findIndex((s) => s.key === props.chosen); return i < 0 ? props.steps.length : i + 1 })
+const bowl = (r: RegionId) => ({ before: props.input.residual[r], today: check.value.trace.states.slice(0, upTo.value).reduce((sum, s) => sum + s.loads[r], 0), rim: check.value.rims[r].hundredths })
 const fill = computed(() => { const f: Partial<Record<ZoneId, string>> = {}; for (const r of step.value?.regions ?? []) for (const z of zonesOf(r)) f[z] = '#A8CFCB'; for (const x of check.value.findings.filter((y) => y.key === props.chosen)) for (const r of x.regions) for (const z of zonesOf(r)) f[z] = '#E2B3A6'; return f })
 const cost = computed(() => planCostCents(props.input, props.steps))
 const amount = computed(() => { const s = step.value; const item = props.input.shelf.find((x) => x.product.id === s?.productId); return s && item ? { name: item.product.name, ...amountFor(item.product, s.regions, props.input.faceSize) } : null })
@@ -70,6 +72,7 @@ const own = computed(() => check.value.findings.filter((f) => f.key !== undefine
       <div class="facebox"><FaceDrawing label="The client's face" /></div>
       <p class="soft">Tap a step to see where, how, why, and to change it.</p>
     </template>
+    <p v-if="step" class="soft fine">In the basins after this step</p>
     <div class="row bowls"><BasinBowl v-for="[r, name] in BOWLS" :key="r" :name="name" v-bind="bowl(r)" /></div>
     <div v-if="may"><div class="between head"><h2 class="lefthead">Left out</h2><VBtn variant="text" size="small" height="32" @click="emit('compare')">Compare</VBtn></div>
       <ul v-if="left.length" class="plainlist left"><li v-for="l in left" :key="l.technique"><span>{{ l.name.replace(/ on$/, '') }}</span><em>{{ l.extraMinutes ? `+ ${l.extraMinutes} min` : l.why.text }}</em><button v-if="may && l.why.rule !== 'scope'" type="button" :aria-label="`Add ${l.name}`" @click="emit('add', l.technique)">add</button></li></ul>
@@ -82,6 +85,6 @@ const own = computed(() => check.value.findings.filter((f) => f.key !== undefine
 .aside { border-left: 1px solid var(--line); background: #FBF7EF; padding: 10px 16px 12px; display: flex; flex-direction: column; gap: 8px; } p { margin: 0; } .hand { font-size: 0.9375rem; }
 .facebox { height: 200px; flex: none; } .bowls { justify-content: space-between; gap: 2px; flex-wrap: nowrap; } 
 .lefthead { font-size: 1.05rem; } .head { align-items: center; } .finding { border-left: 5px solid var(--amber); background: #FBF2E0; border-radius: 7px; padding: 7px 10px; display: flex; flex-direction: column; gap: 4px; font-size: 0.9375rem; } .finding.stop { border-left-color: var(--berry); background: #F9E9EC; }
-.done { font-size: 0.9375rem; } .whys summary { cursor: pointer; font-size: 0.9375rem; } .whys ul { padding-left: 18px; font-size: 0.875rem; } .left { max-height: max(190px, calc(100dvh - 560px)); overflow-y: auto; } .left li { display: flex; justify-content: space-between; gap: 10px; padding: 3px 0; font-size: 0.9375rem; align-items: baseline; } .left em { font-family: var(--serif); color: #8A3A1C; text-align: right; flex: 1; font-size: 0.875rem; line-height: 1.2; } .left span { flex: 0 0 38%; } .left button { border: 1px solid var(--oak-light); border-radius: 7px; padding: 1px 9px; cursor: pointer; background: #fff; color: var(--ink); min-height: 26px; }
+.fine { font-size: 0.8125rem; text-align: center; } .done { font-size: 0.9375rem; } .whys summary { cursor: pointer; font-size: 0.9375rem; } .whys ul { padding-left: 18px; font-size: 0.875rem; } .left { max-height: max(190px, calc(100dvh - 560px)); overflow-y: auto; } .left li { display: flex; justify-content: space-between; gap: 10px; padding: 3px 0; font-size: 0.9375rem; align-items: baseline; } .left em { font-family: var(--serif); color: #8A3A1C; text-align: right; flex: 1; font-size: 0.875rem; line-height: 1.2; } .left span { flex: 0 0 38%; } .left button { border: 1px solid var(--oak-light); border-radius: 7px; padding: 1px 9px; cursor: pointer; background: #fff; color: var(--ink); min-height: 26px; }
 .sums { display: flex; justify-content: space-between; margin: auto 0 0; border-top: 1px solid var(--line); padding-top: 8px; } .sums dt { font-family: var(--serif); font-weight: 650; font-size: 1.1rem; } .sums dd { margin: 0; font-size: 0.875rem; } .bad dt { color: var(--berry); }
 </style>

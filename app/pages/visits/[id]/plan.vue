@@ -61,6 +61,6 @@ async function onward() { if (may.value && plan.saved !== 'kept') await plan.sav
 
 <style scoped>
 .plan { display: grid; grid-template-columns: minmax(0, 1fr) 348px; min-height: calc(100dvh - 106px); }
-.left { padding: 0 16px 10px 24px; min-width: 0; } .bar { flex-wrap: nowrap; gap: 8px; margin-top: 8px; } .school { width: 156px; } .add { width: 146px; } .state { font-size: 0.875rem; }
+.left { padding: 0 16px 10px 24px; min-width: 0; } .bar { flex-wrap: nowrap; gap: 8px; margin-top: 8px; } .school { width: 156px; } .add { width: 172px; } .state { font-size: 0.875rem; }
 @media (max-width: 1000px) { .plan { grid-template-columns: minmax(0, 1fr); } }
 </style>
