@@ -1,5 +1,6 @@
 import type { PlanInput, ShelfItem } from '#core/planning/input'
 import type { ConcernId, DeviceKind, LicenceId } from '#core/catalogue/kinds'
+import { seasonOf } from '#core/catalogue/season'
 import type { HousePolicy, SchoolId } from '#core/catalogue/schools'
 import type { PlanStep, ProtocolStep } from '#core/catalogue/step'
 import type { RegionId, ZoneId } from '#core/face/zones'
@@ -105,7 +106,7 @@ export function toPlanInput(b: VisitBundle, more: Partial<Pick<PlanInput, 'slotM
   const half = halfLifeHours(b.client.age ?? undefined, profile.conditions.includes('dehydrated'))
   return {
     today: b.today, daylight: !b.visit.evening, slotMinutes: more.slotMinutes ?? b.visit.minutes, madeUp: b.visit.madeUp, profile, answers: b.answers, verdict: withSkin(screenHere(b, b.answers), profile), past: b.past,
-    residual: remainingAt([...b.poured, ...pouredAtHome(b.answers, b.today)], b.visit.startsAt, half), shelf: b.shelf, patch: patchBars(b, profile), devices: b.devices, licences: b.staff.licences, school: b.visit.school, policy: b.policy, life: b.client.preferences, aims: b.visit.aims,
+    residual: remainingAt([...b.poured, ...pouredAtHome(b.answers, b.today)], b.visit.startsAt, half), shelf: b.shelf, patch: patchBars(b, profile), devices: b.devices, licences: b.staff.licences, school: b.visit.school, policy: b.policy, life: b.client.preferences, season: seasonOf(b.today, b.practice.timeZone), aims: b.visit.aims,
     faceSize: { height: b.client.faceHeightMm / 10, width: b.client.faceWidthMm / 10 },
   }
 }

@@ -3,12 +3,13 @@ import type { FindingId } from './findings'
 import type { IngredientId } from './ingredients'
 import { COMMON_PRACTICE } from './kinds'
 import type { PreferenceId } from './preferences'
+import type { Season } from './season'
 import type { TechniqueId } from './technique'
 
 /** What a read region must show for an adaptation to apply there. */
 export interface SkinTest { reading: 'sensitivity' | 'redness' | 'water' | 'oil' | 'congestion' | 'texture' | 'spots', atLeast?: number, atMost?: number }
 /** A test of one region, or of the whole client today. */
-export type AdaptWhen = SkinTest | { ageFrom: number } | { type: readonly SkinType[] } | { condition: ConditionId } | { madeUp: true } | { life: readonly [PreferenceId, string] } | { driedBy: readonly FindingId[] }
+export type AdaptWhen = SkinTest | { ageFrom: number } | { type: readonly SkinType[] } | { condition: ConditionId } | { madeUp: true } | { life: readonly [PreferenceId, string] } | { driedBy: readonly FindingId[] } | { season: Season }
 
 /** "If the skin is so, then the technique is so": each row changes one or more techniques in one way and says why. */
 export interface Adaptation {
@@ -109,6 +110,8 @@ export const ADAPTATIONS: readonly Adaptation[] = [
   row('tone-dry', ['tone'], { type: ['dry'] }, { favour: -200 }, 'dry: less tone'),
   row('mist-dehydrated', ['mist'], { condition: 'dehydrated' }, { favour: 400 }, 'dehydrated: rounds of mist, then seal'),
   row('mist-heated', ['mist'], { life: ['air', 'heated'] }, { favour: 200 }, 'heated rooms: rounds of mist'),
+  row('mist-winter', ['mist', 'hydratingMask', 'creamMask'], { season: 'winter' }, { favour: 150 }, 'cold dry air: water, then seal'),
+  row('strong-summer', ['acidMask', 'resurfacingMask', 'salonPeel', 'tip', 'crystals', 'needling', 'blade'], { season: 'summer' }, { favour: -400 }, 'strong sun outdoors: gentler work'),
   row('serum-dehydrated', ['serum', 'ampoule'], { condition: 'dehydrated' }, { favour: 200 }, 'dehydrated: a humectant'),
   row('oil-finish-dry', ['facialOil'], { type: ['dry'] }, { favour: 200 }, 'dry: oil on damp skin'),
   row('eye-oily', ['eyeProduct'], { reading: 'oil', atLeast: 3 }, { leaveOut: true }, 'oily eye contour: no eye product'),

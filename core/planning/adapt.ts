@@ -20,6 +20,7 @@ function holds({ when }: Adaptation, input: PlanInput): boolean {
   if ('type' in when) return when.type.includes(profile.type)
   if ('condition' in when) return profile.conditions.includes(when.condition)
   if ('madeUp' in when) return input.madeUp
+  if ('season' in when) return input.season === when.season
   if ('life' in when) return input.life?.[when.life[0]] === when.life[1]
   if ('driedBy' in when) return profile.conditions.includes('dehydrated') && when.driedBy.some((f) => input.answers[f]?.say === 'yes')
   return false

@@ -20,6 +20,7 @@ function firing(a: Adaptation): PlanInput {
   if ('reading' in when) return plain({ readings: readAll({ ...PLAIN, [when.reading]: (when.atLeast ?? when.atMost ?? 0) as Grade } as never) })
   if ('ageFrom' in when) return plain({ age: when.ageFrom })
   if ('madeUp' in when) return plain({ madeUp: true })
+  if ('season' in when) return plain({ season: when.season })
   if ('life' in when) return plain({ life: { [when.life[0]]: when.life[1] } })
   if ('driedBy' in when) { const answers = allNo({ [when.driedBy[0] ?? 'retinoid']: { say: 'yes' } }); return plain({ readings: readAll({ ...PLAIN, water: 1 }), answers, verdict: screen(answers, TODAY) }) }
   if ('type' in when) return plain({ readings: typed(when.type[0] ?? 'oily') })

@@ -1,6 +1,7 @@
 import type { ConcernId, DeviceKind, LicenceId } from '../catalogue/kinds'
 import type { Lot, Product } from '../catalogue/products'
 import type { Preferences } from '../catalogue/preferences'
+import type { Season } from '../catalogue/season'
 import type { HousePolicy, SchoolId } from '../catalogue/schools'
 import type { PlanStep, ProtocolStep } from '../catalogue/step'
 import type { FaceSize } from '../face/regions'
@@ -33,6 +34,8 @@ export interface PlanInput {
   school: SchoolId
   /** The house's own camps over the school's, and what it does not offer. */
   policy?: HousePolicy
+  /** The season outside, where it changes the work. */
+  season?: Season
   /** How the client lives and what they like, where it changes the work. */
   life?: Preferences
   /** Steps that stay as they are, whatever is planned around them. */
