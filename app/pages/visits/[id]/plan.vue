@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { mdiPlus, mdiRedo, mdiUndo } from '@mdi/js'
+import { mdiRedo, mdiUndo } from '@mdi/js'
 import { SCHOOLS, SCHOOL_IDS } from '#core/catalogue/schools'
 import { TECHNIQUES } from '#core/catalogue/techniques'
 import { TECHNIQUE_IDS, type TechniqueId } from '#core/catalogue/technique'
@@ -46,7 +46,7 @@ async function onward() { if (may.value && plan.saved !== 'kept') await plan.sav
       <VBtn color="primary" :disabled="may && !fit" @click="onward">Lay out the tray</VBtn>
     </StopAction>
     <section class="left">
-      <StopAction v-if="may" to="#stop-tools"><div class="bar row"><ProtocolMenu /><VSelect :model-value="b.visit.school" :items="SCHOOL_IDS.map((s) => ({ value: s, title: SCHOOLS[s].name }))" label="School" density="compact" class="school" @update:model-value="school" /><VAutocomplete :model-value="null" :items="addable" label="Add a step" density="compact" class="add" :prepend-inner-icon="mdiPlus" @update:model-value="add" /><span class="soft state" role="status">{{ plan.thinking ? 'planning…' : plan.saved === 'kept' ? 'kept' : plan.saved === 'waiting' ? 'keeping…' : 'on this device only' }}</span></div></StopAction>
+      <StopAction v-if="may" to="#stop-tools"><div class="bar row"><ProtocolMenu /><VSelect :model-value="b.visit.school" :items="SCHOOL_IDS.map((s) => ({ value: s, title: SCHOOLS[s].name }))" label="School" density="compact" class="school" @update:model-value="school" /><VAutocomplete :model-value="null" :items="addable" label="Add a step" density="compact" class="add" @update:model-value="add" /><span class="soft state" role="status">{{ plan.thinking ? 'planning…' : plan.saved === 'kept' ? 'kept' : plan.saved === 'waiting' ? 'keeping…' : 'on this device only' }}</span></div></StopAction>
       <p v-if="trouble || plan.trouble || plan.failed" role="alert" class="tag stop">{{ trouble || plan.trouble || plan.failed }}</p>
       <p v-if="b.staff.role === 'trainee' && !frozen" class="tag" :class="signed ? 'good' : 'watch'">{{ signed ? `countersigned by ${signed}` : 'a trainee\'s plan: needs a colleague\'s countersign' }}</p>
       <p v-if="frozen" class="tag calm">Version {{ b.plans[b.plans.length - 1]?.version }} stands since the treatment began</p>
@@ -61,6 +61,6 @@ async function onward() { if (may.value && plan.saved !== 'kept') await plan.sav
 
 <style scoped>
 .plan { display: grid; grid-template-columns: minmax(0, 1fr) 348px; min-height: calc(100dvh - 106px); }
-.left { padding: 0 16px 10px 24px; min-width: 0; } .bar { flex-wrap: nowrap; gap: 8px; margin-top: 8px; } .school { width: 156px; } .add { width: 172px; } .state { font-size: 0.875rem; }
+.left { padding: 0 16px 10px 24px; min-width: 0; } .bar { flex-wrap: nowrap; gap: 8px; margin-top: 8px; } .school { width: 156px; } .add { width: 146px; } .state { font-size: 0.875rem; }
 @media (max-width: 1000px) { .plan { grid-template-columns: minmax(0, 1fr); } }
 </style>
