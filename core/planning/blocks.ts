@@ -31,7 +31,7 @@ export class BlockMaker {
   private laid(list: readonly Allowance[], name: string, layout: Layout): Option[] {
     const { sets } = layout
     const tasks: MaskTask[] = []
-    const ends = new Set<number>()
+    const ends: { task: string, ticks: number }[] = []
     for (const [i, a] of list.entries()) {
       const t = a.technique
       const regions = sets[i] ?? []
@@ -39,13 +39,13 @@ export class BlockMaker {
       const window = dwellWindow({ key: '', technique: t.id, regions, minutes: on, why: [] }, this.sensitive)
       if (!window || !t.dwell) continue
       tasks.push({ id: t.id, on: toTicks(min(on)), off: toTicks(min(offMinutes(t.id, regions))), earliest: window.earliest * 2, latest: window.latest * 2 })
-      for (const end of [t.dwell.sensitive.latest, t.dwell.latest]) ends.add(i * 1000 + end * 2)
+      for (const end of [t.dwell.sensitive.latest, t.dwell.latest]) ends.push({ task: t.id, ticks: end * 2 })
     }
     const best = stagger(tasks)
     if (!best) return []
     // The same few lengths on every skin, less those past the latest: a more sensitive skin never gains one.
     const slack = Math.min(...tasks.map((t) => t.latest - (best.dwell[t.id] ?? 0)))
-    const extras = [...new Set([0, ...[...ends].map((e) => (e % 1000) - (best.dwell[tasks[Math.floor(e / 1000)]?.id ?? ''] ?? 0))])].filter((x) => x >= 0 && x <= slack).sort((a, b) => a - b)
+    const extras = [...new Set([0, ...ends.map((e) => e.ticks - (best.dwell[e.task] ?? 0))])].filter((x) => x >= 0 && x <= slack).sort((a, b) => a - b)
     const { dwell } = this.make.method
     const chosen = dwell === 'short' ? extras.slice(0, 1) : dwell === 'long' ? extras.slice(-1) : extras
     const calms = list.some((a) => bottles(a).length > 1) ? [false, true] : [false]

@@ -1,17 +1,12 @@
 import { PAIRS, type Pair } from '../catalogue/pairs'
 import type { ConcernId, FamilyId, StageId } from '../catalogue/kinds'
+import type { PlanStep } from '../catalogue/step'
 import type { TechniqueId } from '../catalogue/technique'
 import type { RegionId } from '../face/zones'
 import type { Surface } from '../surface/surface'
 
 /** One hand step of an option. `dwell` is how long it rests before it is lifted, in minutes. */
-export interface Move {
-  technique: TechniqueId
-  regions: readonly RegionId[]
-  minutes: number
-  passes?: number
-  setting?: number
-  productId?: string
+export interface Move extends Pick<PlanStep, 'technique' | 'regions' | 'minutes' | 'passes' | 'setting' | 'productId'> {
   /** Free acid of the product, per cent. */
   freeAcid?: number
   dwell?: number

@@ -4,7 +4,7 @@ import { allNo, planInput, readAll, RESILIENT, TODAY } from '../testing/fixtures
 import { checkPlan, isFit } from './check'
 import { changedMains } from './compare'
 import { leftOut } from './leftOut'
-import { asProtocol } from './protocol'
+import { asProtocol, changedProtocol, protocolMinutes } from './protocol'
 import { notTaken } from './protocolGaps'
 import { propose } from './propose'
 import { schedule } from '../timing/schedule'
@@ -52,6 +52,12 @@ describe('protocols of the house', () => {
     const p = propose({ ...input, ...pregnant, protocol: steps })
     expect(p.steps.some((s) => s.technique === 'highFrequency')).toBe(false)
     expect(notTaken({ ...input, ...pregnant, protocol: steps }, p.steps, steps)).toMatchObject([{ technique: 'highFrequency', why: { rule: 'pregnancy-current' } }])
+  })
+  it('say what one version changed against another', () => {
+    const next = [{ technique: 'secondCleanse' as const, minutes: 2 }, { technique: 'grain' as const, minutes: 2 }, { technique: 'cold' as const, minutes: 2 }]
+    expect(changedProtocol(steps, next)).toEqual({ added: [{ technique: 'cold', minutes: 2 }], gone: [{ technique: 'highFrequency', minutes: 3 }, { technique: 'clay', minutes: 8 }], other: [{ technique: 'grain', was: 1, is: 2 }] })
+    expect(changedProtocol(steps, steps)).toEqual({ added: [], gone: [], other: [] })
+    expect(protocolMinutes(steps)).toBe(14)
   })
   it('are kept from a plan with its minutes on the skin, and give that plan back', () => {
     const own = propose(input).steps

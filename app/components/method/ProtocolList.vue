@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { TECHNIQUES } from '#core/catalogue/techniques'
+import { changedProtocol, protocolMinutes } from '#core/planning/protocol'
 import type { Protocol } from '#contracts/method'
 import { dayWords } from '~/composables/dates'
 import { sayProblem, useApi } from '~/composables/useApi'
@@ -18,14 +19,12 @@ function changes(p: Protocol): string {
   const was = before(p)?.steps
   if (!was) return 'the first version'
   const name = (t: keyof typeof TECHNIQUES) => TECHNIQUES[t].name.replace(/ on$/, '').toLowerCase()
-  const parts = [
-    ...now.filter((s) => !was.some((w) => w.technique === s.technique)).map((s) => `new: ${name(s.technique)}`), ...was.filter((w) => !now.some((s) => s.technique === w.technique)).map((w) => `gone: ${name(w.technique)}`),
-    ...now.flatMap((s) => { const w = was.find((x) => x.technique === s.technique); return w && w.minutes !== s.minutes ? [`${name(s.technique)} ${w.minutes} → ${s.minutes} min`] : [] }),
-  ]
+  const { added, gone, other } = changedProtocol(was, now)
+  const parts = [...added.map((x) => `new: ${name(x.technique)}`), ...gone.map((x) => `gone: ${name(x.technique)}`), ...other.map((x) => `${name(x.technique)} ${x.was} → ${x.is} min`)]
   return parts.length > 0 ? parts.join(', ') : 'nothing but its note'
 }
 async function retire(id: string) { trouble.value = ''; try { await api(`/api/protocols/${id}/retire`, { method: 'POST', body: {} }); emit('changed') } catch (e) { trouble.value = sayProblem(e) } }
-const total = (p: Protocol) => (at(p)?.steps ?? []).reduce((s, x) => s + x.minutes, 0)
+const total = (p: Protocol) => protocolMinutes(at(p)?.steps ?? [])
 const live = computed(() => [...props.protocols].sort((a, b) => Number(a.retired) - Number(b.retired)))
 </script>
 
