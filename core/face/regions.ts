@@ -50,14 +50,10 @@ export function areaOf(regions: readonly RegionId[], size: FaceSize = REFERENCE_
   if (!(size.height > 0) || !(size.width > 0)) throw new RangeError('face height and width must be above zero cm')
   const scale = (size.height * size.width) / (REFERENCE_FACE.height * REFERENCE_FACE.width)
   let sum = 0
-  for (const id of ZONE_IDS) {
-    const z = ZONES[id]
-    if (z.regions.length === 0) continue
-    const inside = z.regions.filter((r) => regions.includes(r)).length
-    sum += (z.area * inside) / z.regions.length
-  }
+  for (const r of new Set(regions)) sum += AREAS[r]
   return squareCentimetres(sum * scale)
 }
+const AREAS = Object.fromEntries(REGION_IDS.map((r) => [r, zonesOf(r).reduce((sum, z) => sum + ZONES[z].area / ZONES[z].regions.length, 0)])) as Record<RegionId, number>
 
 /** A short reading of a set of regions: "T-zone", "face and neck", or the regions by name. */
 export function nameRegions(regions: readonly RegionId[]): string {

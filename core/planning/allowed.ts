@@ -1,6 +1,6 @@
 import { ADAPTATIONS, type Adaptation } from '../catalogue/adaptations'
 import { INGREDIENTS, ingredientsIn } from '../catalogue/ingredients'
-import { DEVICE_NAMES, KIND_NAMES, LICENCE_NAMES } from '../catalogue/kinds'
+import { DEVICE_NAMES, KIND_NAMES, LICENCE_NAMES, type ProductKind } from '../catalogue/kinds'
 import type { Lot, Product } from '../catalogue/products'
 import type { Why } from '../catalogue/step'
 import { TECHNIQUES } from '../catalogue/techniques'
@@ -46,7 +46,7 @@ export function allBars(input: PlanInput): Bar[] {
  * What the answers, the skin, the house and the shelf leave of one technique.
  * @param rows the adaptations that are worked with; all of them but in a check of single rows
  */
-export function allowance(id: TechniqueId, input: PlanInput, bars: readonly Bar[] = allBars(input), rows: readonly Adaptation[] = ADAPTATIONS): Allowance {
+export function allowance(id: TechniqueId, input: PlanInput, bars: readonly Bar[] = allBars(input), rows: readonly Adaptation[] = ADAPTATIONS, bottles: (kind: ProductKind) => readonly Choice[] = (kind) => usableProducts(kind, input, rows)): Allowance {
   const technique = TECHNIQUES[id]
   const never: Why[] = []
   const barred = new Map<RegionId, Why[]>()
@@ -69,8 +69,7 @@ export function allowance(id: TechniqueId, input: PlanInput, bars: readonly Bar[
   const shortened: string[] = []
   let favour = 0
   const favourLayout: Partial<Record<LayoutId, number>> = {}
-  for (const a of rows) {
-    if (!a.techniques.includes(id)) continue
+  for (const a of rowsOn(id, rows)) {
     const met = regionsMeeting(a, input, technique)
     if (met.length === 0) continue
     const why: Why = { rule: a.id, text: a.sentence }
@@ -87,9 +86,27 @@ export function allowance(id: TechniqueId, input: PlanInput, bars: readonly Bar[
   const { limit, limitRules } = input.verdict
   if (technique.families.includes('heat') && limit.steamMost < minutesMost) { minutesMost = limit.steamMost; for (const l of limitRules) if (l.limit.steamMost === limit.steamMost) { adapted.push({ rule: l.rule, text: l.sentence }); shortened.push(l.rule) } }
   if (technique.passes && limit.passesMost < passesMost) { passesMost = limit.passesMost; for (const l of limitRules) if (l.limit.passesMost === limit.passesMost) adapted.push({ rule: l.rule, text: l.sentence }) }
-  const products = technique.product ? usableProducts(technique, input, rows) : []
+  const products = technique.product ? bottles(technique.product) : []
   if (technique.product && products.length === 0) never.push({ rule: 'no-product', text: `no ${KIND_NAMES[technique.product]} on the shelf for this client` })
   return { technique, never, barred, minutesMost, passesMost, ...(setting ? { setting } : {}), adapted, shortened, favour, favourLayout, products }
+}
+
+export type Allow = (id: TechniqueId) => Allowance
+/** What each technique may do today, worked out where it is asked after and only once. */
+export function allowances(input: PlanInput): Allow {
+  const bars = allBars(input)
+  const shelf = new Map<ProductKind, readonly Choice[]>()
+  const bottles = (kind: ProductKind) => { let own = shelf.get(kind); if (!own) { own = usableProducts(kind, input, ADAPTATIONS); shelf.set(kind, own) } return own }
+  const known = new Map<TechniqueId, Allowance>()
+  return (id) => { let a = known.get(id); if (!a) { a = allowance(id, input, bars, ADAPTATIONS, bottles); known.set(id, a) } return a }
+}
+
+const ROWS_ON = new Map<TechniqueId, readonly Adaptation[]>()
+function rowsOn(id: TechniqueId, rows: readonly Adaptation[]): readonly Adaptation[] {
+  if (rows !== ADAPTATIONS) return rows.filter((a) => a.techniques.includes(id))
+  let own = ROWS_ON.get(id)
+  if (!own) { own = rows.filter((a) => a.techniques.includes(id)); ROWS_ON.set(id, own) }
+  return own
 }
 
 const mostFor = (setting: Setting, input: PlanInput): number => (setting.more && input.licences.includes(setting.more.licence) ? setting.more.most : setting.most)
@@ -98,8 +115,9 @@ const mostFor = (setting: Setting, input: PlanInput): number => (setting.more &&
 export function productTrouble(product: Product, lots: readonly Lot[], input: PlanInput, rows: readonly Adaptation[] = ADAPTATIONS): ProductBar[] {
   const own = productBars(product, input.verdict, input.answers)
   for (const a of rows) {
-    const technique = a.avoid === undefined ? undefined : a.techniques.map((t) => TECHNIQUES[t]).find((t) => t.product === product.kind)
-    if (technique && a.avoid !== undefined && ingredientsIn(product.inci).includes(a.avoid) && regionsMeeting(a, input, technique).length > 0) own.push({ rule: a.id, text: `holds ${INGREDIENTS[a.avoid].name}: ${a.sentence}` })
+    if (a.avoid === undefined || !ingredientsIn(product.inci).includes(a.avoid)) continue
+    const technique = a.techniques.map((t) => TECHNIQUES[t]).find((t) => t.product === product.kind)
+    if (technique && regionsMeeting(a, input, technique).length > 0) own.push({ rule: a.id, text: `holds ${INGREDIENTS[a.avoid].name}: ${a.sentence}` })
   }
   own.push(...strengthBars(product, input.daylight))
   const patch = input.patch[product.id]
@@ -110,11 +128,11 @@ export function productTrouble(product: Product, lots: readonly Lot[], input: Pl
   return perLot.some((b) => b.length === 0) ? [] : (perLot[0] ?? [])
 }
 
-/** Fit products of a technique's kind, the weakest acid first, then the best suited, ties by id; the bottle that expires first is taken. */
-function usableProducts(technique: Technique, input: PlanInput, rows: readonly Adaptation[]): Choice[] {
+/** Fit products of a kind, the weakest acid first, then the best suited, ties by id; the bottle that expires first is taken. */
+function usableProducts(kind: ProductKind, input: PlanInput, rows: readonly Adaptation[]): Choice[] {
   const out: { choice: Choice, score: number, acid: number }[] = []
   for (const { product, lots } of input.shelf) {
-    if (product.kind !== technique.product || productTrouble(product, lots, input, rows).length > 0) continue
+    if (product.kind !== kind || productTrouble(product, lots, input, rows).length > 0) continue
     const lot = [...lots].filter((l) => lotBars(l, product, input.today).length === 0).sort((a, b) => (a.expires < b.expires ? -1 : 1))[0]
     if (lot) out.push({ choice: { product, lot }, score: suitScore(product, input), acid: freeAcidOf(product) })
   }

@@ -3,7 +3,7 @@ import type { LayoutId, TechniqueId } from '../catalogue/technique'
 import { GROUPS } from '../face/regions'
 import type { RegionId } from '../face/zones'
 import { dwellWindow } from '../timing/schedule'
-import { stagger, type MaskTask, type Stagger } from '../timing/stagger'
+import { stagger, type MaskTask } from '../timing/stagger'
 import { minutes as min, toTicks } from '../units'
 import { isSensitive } from './adapt'
 import type { Allowance } from './allowed'
@@ -48,43 +48,37 @@ export class BlockMaker {
     const extras = [...new Set([0, ...ends.map((e) => e.ticks - (best.dwell[e.task] ?? 0))])].filter((x) => x >= 0 && x <= slack).sort((a, b) => a - b)
     const { dwell } = this.make.method
     const chosen = dwell === 'short' ? extras.slice(0, 1) : dwell === 'long' ? extras.slice(-1) : extras
+    const main = list.map((a) => a.technique.id)
+    const index = (id: string): number => main.indexOf(id as TechniqueId)
+    const lift = best.offOrder.map((id): Move => { const i = index(id); return { technique: liftOf(id as TechniqueId), regions: sets[i] ?? [], minutes: (tasks[i]?.off ?? 2) / 2 } })
+    const favour = list.reduce((sum, a) => sum + a.favour, 0) + Math.max(0, ...list.map((a) => a.favourLayout[layout.layout] ?? 0))
     const calms = list.some((a) => bottles(a).length > 1) ? [false, true] : [false]
-    return chosen.flatMap((extra) => calms.flatMap((calm) => this.block(`${name}:${layout.id}${calm ? ':calm' : ''}`, list, layout, tasks, best, extra, calm)))
+    const lays = calms.map((calm) => best.onOrder.flatMap((id): Move[] => { const i = index(id); const a = list[i]; if (!a) return []; const own = bottles(a); return [this.make.move(a, sets[i] ?? [], (tasks[i]?.on ?? 2) / 2, own[calm ? own.length - 1 : 0] ?? {})] }))
+    const traits = lays.map((lay) => this.make.traits(main, lay, layout.layout))
+    const free = best.handsFree / 2
+    return chosen.flatMap((extra) => {
+      const dwell = main.map((id) => ((best.dwell[id] ?? 0) + extra) / 2)
+      const effects = list.map((a, i) => this.make.effects.of(a.technique, sets[i] ?? [], Math.min(1, (dwell[i] ?? 0) / (a.technique.dwell?.latest ?? 1)))).reduce<readonly number[]>(plus, this.make.aims.map(() => 0))
+      const fillers = this.fillers(list, free + extra / 2, effects)
+      return lays.flatMap((lay, k) => {
+        const kind = traits[k]
+        const laid = lay.map((m): Move => ({ ...m, dwell: dwell[index(m.technique)] ?? 0 }))
+        return kind ? fillers.map((f) => this.make.option(`${name}:${layout.id}${calms[k] ? ':calm' : ''}:${extra}:${f.name}`, kind, [...laid, ...f.moves, ...lift], f.effects, f.idle, favour + f.liking)) : []
+      })
+    })
   }
 
-  private block(id: string, list: readonly Allowance[], layout: Layout, tasks: readonly MaskTask[], best: Stagger, extra: number, calm: boolean): Option[] {
-    const free = (best.handsFree + extra) / 2
+  /** What hands may do meanwhile, less what another way of doing it for the same minutes beats or equals in everything: any plan with it is no better than the same plan with the other. */
+  private fillers(list: readonly Allowance[], free: number, base: readonly number[]): Filler[] {
     const { make } = this
-    const at = (tid: string) => list.findIndex((a) => a.technique.id === tid)
-    const lay = best.onOrder.flatMap((tid): Move[] => {
-      const i = at(tid)
-      const a = list[i]
-      if (!a) return []
-      const own = bottles(a)
-      return [{ ...make.move(a, layout.sets[i] ?? [], (tasks[i]?.on ?? 2) / 2, own[calm ? own.length - 1 : 0] ?? {}), dwell: ((best.dwell[tid] ?? 0) + extra) / 2 }]
-    })
-    const lift = best.offOrder.flatMap((tid): Move[] => { const i = at(tid); return i < 0 ? [] : [{ technique: liftOf(tid as TechniqueId), regions: layout.sets[i] ?? [], minutes: (tasks[i]?.off ?? 2) / 2 }] })
-    const base = make.aims.map(() => 0)
-    let favour = 0
-    let byLayout = 0
-    for (const [i, a] of list.entries()) {
-      const dwell = ((best.dwell[a.technique.id] ?? 0) + extra) / 2
-      make.effects.of(a.technique, layout.sets[i] ?? [], Math.min(1, dwell / (a.technique.dwell?.latest ?? 1))).forEach((e, k) => { base[k] = (base[k] ?? 0) + e })
-      favour += a.favour
-      byLayout = Math.max(byLayout, a.favourLayout[layout.layout] ?? 0)
-    }
-    const fillers = fillersFor(list, free)
-    return fillers.map((f) => {
-      const filler = f ? meanwhile(f, free) : []
-      const effects = [...base]
-      let liked = favour + byLayout
-      for (const m of filler) {
-        make.effects.of(TECHNIQUES[m.technique], [], Math.min(1, m.minutes / 10)).forEach((e, k) => { effects[k] = (effects[k] ?? 0) + e })
-        liked += (make.method.taste[m.technique] ?? 0) + make.allow(m.technique).favour
+    const all = fillersFor(list, free).map((f): Filler => {
+      const moves = f ? meanwhile(f, free) : []
+      return {
+        name: f ?? 'none', moves, effects: moves.map((m) => make.effects.of(TECHNIQUES[m.technique], [], Math.min(1, m.minutes / 10))).reduce<readonly number[]>(plus, base),
+        liking: moves.reduce((sum, m) => sum + (make.method.taste[m.technique] ?? 0) + make.allow(m.technique).favour, 0), idle: moves.reduce((t, m) => t + (m.technique === 'stay' ? m.minutes * 2 : 0), 0),
       }
-      const idle = filler.reduce((t, m) => t + (m.technique === 'stay' ? m.minutes * 2 : 0), 0)
-      return make.option(`${id}:${extra}:${f ?? 'none'}`, list.map((a) => a.technique.id), [...lay, ...filler, ...lift], effects, idle, liked, layout.layout)
     })
+    return all.filter((b) => !all.some((a) => a !== b && sameMinutes(a, b) && beats(a, b)))
   }
 
   private layouts(list: readonly Allowance[]): Layout[] {
@@ -98,6 +92,14 @@ export class BlockMaker {
     return [{ id: third ? 'tZone+rest+eyes' : 'tZone+rest', layout: 'byZone', sets: third ? [t, rest, eyes] : [t, rest] }]
   }
 }
+
+interface Filler { name: string, moves: readonly Move[], /** Those of what rests counted in. */ effects: readonly number[], liking: number, idle: number }
+const sameMinutes = (a: Filler, b: Filler): boolean => a.moves.length === b.moves.length && a.moves.every((m, i) => m.minutes === b.moves[i]?.minutes)
+function beats(a: Filler, b: Filler): boolean {
+  if (a.liking < b.liking || a.idle > b.idle || a.effects.some((e, i) => e < (b.effects[i] ?? 0))) return false
+  return a.liking > b.liking || a.idle < b.idle || a.effects.some((e, i) => e > (b.effects[i] ?? 0)) || a.name < b.name
+}
+const plus = (a: readonly number[], b: readonly number[]): readonly number[] => a.map((x, i) => x + (b[i] ?? 0))
 
 /** How something comes off, and the minutes that takes. */
 export const liftOf = (id: TechniqueId): TechniqueId => TECHNIQUES[id].lift ?? 'maskOff'

@@ -1,10 +1,9 @@
 import { ORDER_RULES } from '../catalogue/orderRules'
 import { PAIRS, type Pair } from '../catalogue/pairs'
 import type { PlanStep } from '../catalogue/step'
-import type { TechniqueId } from '../catalogue/technique'
 import { REGION_IDS, type RegionId } from '../face/zones'
 import { rimOf, type Rim } from '../load/rim'
-import { allBars, allowance, type Allowance } from './allowed'
+import { allowances } from './allowed'
 import { clockFindings } from './checks/clock'
 import type { Checking, PlanFinding, Rules } from './checks/finding'
 import { floorFindings } from './checks/floor'
@@ -28,10 +27,7 @@ export interface Check { trace: Trace, rims: Readonly<Record<RegionId, Rim>>, fi
 export function checkPlan(input: PlanInput, steps: readonly PlanStep[], rules: Rules = ORDER_RULES, pairs: readonly Pair[] = PAIRS): Check {
   const walked = trace(input, steps)
   const rims = Object.fromEntries(REGION_IDS.map((r) => [r, rimOf(input.profile, r, input.verdict.limit.rimPercent)])) as Record<RegionId, Rim>
-  const bars = allBars(input)
-  const known = new Map<TechniqueId, Allowance>()
-  const allow = (id: TechniqueId) => { const a = known.get(id) ?? allowance(id, input, bars); known.set(id, a); return a }
-  const c: Checking = { input, steps, walked, rims, allow, rules }
+  const c: Checking = { input, steps, walked, rims, allow: allowances(input), rules }
   const findings = [
     ...floorFindings(c),
     ...steps.flatMap((step, i) => [...permitFindings(step, c), ...productFindings(step, c), ...calmFindings(step, i, c), ...surfaceFindings(step, i, c), ...beforeFindings(step, i, c)]),

@@ -2,12 +2,11 @@ import { RANK_WEIGHTS } from '../catalogue/value'
 import { STAGE_IDS, type StageId } from '../catalogue/kinds'
 import { PAIRS } from '../catalogue/pairs'
 import { methodOf, type Method } from '../catalogue/schools'
-import { TECHNIQUES } from '../catalogue/techniques'
 import type { TechniqueId } from '../catalogue/technique'
 import { REGION_IDS, type RegionId } from '../face/zones'
 import { rimOf } from '../load/rim'
 import { isResilient } from './adapt'
-import { allBars, allowance, type Allowance } from './allowed'
+import { allowances, type Allow } from './allowed'
 import { BlockMaker } from './blocks'
 import type { PlanInput } from './input'
 import { OptionMaker } from './options'
@@ -16,10 +15,7 @@ import { byProtocol } from './protocol'
 import { pairBits, type Option, type PlanCase, type Stage } from './planCase'
 
 /** The question of one plan as whole numbers: what is barred never enters it. */
-export function compile(input: PlanInput): PlanCase {
-  const bars = allBars(input)
-  const known = new Map<TechniqueId, Allowance>()
-  const allow = (id: TechniqueId): Allowance => { let a = known.get(id); if (!a) { a = allowance(id, input, bars); known.set(id, a) } return a }
+export function compile(input: PlanInput, allow: Allow = allowances(input)): PlanCase {
   const aims = input.aims.slice(0, RANK_WEIGHTS.length)
   const method = methodOf(input.school, input.policy)
   const make = new OptionMaker(input, aims, method, allow)
@@ -30,7 +26,7 @@ export function compile(input: PlanInput): PlanCase {
   for (const [id, options] of pinnedOptions(input, make, block)) stages[id] = { id, must: true, options }
   const resilient = isResilient(input.profile)
   return {
-    stages: STAGE_IDS.map((id) => ({ ...stages[id], options: leaner(stages[id].options) })), aims, weights: aims.map((_, i) => RANK_WEIGHTS[i] ?? 0),
+    stages: STAGE_IDS.map((id) => stages[id]), aims, weights: aims.map((_, i) => RANK_WEIGHTS[i] ?? 0),
     rim: Object.fromEntries(REGION_IDS.map((r) => [r, rimOf(input.profile, r, input.verdict.limit.rimPercent).hundredths])) as Record<RegionId, number>,
     residual: input.residual, maxExfoliations: mostWorks(method, resilient), pairs: pairBits(PAIRS.filter((p) => !lifted(p.unless, method, resilient, input))), madeUp: input.madeUp,
   }
@@ -42,7 +38,7 @@ export function lifted(unless: string | undefined, method: Method, resilient: bo
   return unless === 'peelWithMachine' && method.peelWithMachine && resilient && input.licences.includes('machine')
 }
 
-function stagesOf(input: PlanInput, method: Method, make: OptionMaker, block: BlockMaker, allow: (id: TechniqueId) => Allowance): Record<StageId, Stage> {
+function stagesOf(input: PlanInput, method: Method, make: OptionMaker, block: BlockMaker, allow: Allow): Record<StageId, Stage> {
   const stage = (id: StageId, must: boolean, options: readonly Option[]): Stage => ({ id, must, options })
   const singles = (...ids: TechniqueId[]) => ids.flatMap((id) => make.singles(allow(id)))
   const blocks = (...ids: TechniqueId[]) => ids.flatMap((id) => block.blocks([allow(id)], id))
@@ -76,25 +72,4 @@ function stagesOf(input: PlanInput, method: Method, make: OptionMaker, block: Bl
     sun: stage('sun', input.daylight, input.daylight ? singles('sunProtection') : []),
     close: stage('close', true, singles('close')),
   }
-}
-
-/**
- * Leaves aside an option that another of its stage beats or equals in everything while it does just the same to the skin in the same minutes:
- * fillers of one mask, mostly. Exact: any plan with it is no better than the same plan with the other.
- */
-function leaner(options: readonly Option[]): readonly Option[] {
-  const alike = new Map<string, Option[]>()
-  for (const o of options) {
-    const key = `${o.main.join('+')}|${o.moves.map((m) => (TECHNIQUES[m.technique].besideResting ? m.minutes : `${m.technique}.${m.regions.join('.')}.${m.minutes}.${m.dwell ?? ''}.${m.passes ?? ''}.${m.setting ?? ''}.${m.calm ?? ''}`)).join('/')}`
-    const list = alike.get(key)
-    if (list) list.push(o); else alike.set(key, [o])
-  }
-  const beaten = new Set<Option>()
-  for (const list of alike.values()) for (const a of list) for (const b of list) if (a !== b && !beaten.has(a) && beats(a, b)) beaten.add(b)
-  return options.filter((o) => !beaten.has(o))
-}
-function beats(a: Option, b: Option): boolean {
-  if (a.taste < b.taste || a.costCents > b.costCents || a.idleTicks > b.idleTicks || a.effects.some((e, i) => e < (b.effects[i] ?? 0))) return false
-  const better = a.taste > b.taste || a.costCents < b.costCents || a.idleTicks < b.idleTicks || a.effects.some((e, i) => e > (b.effects[i] ?? 0))
-  return better || a.id < b.id
 }

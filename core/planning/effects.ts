@@ -6,10 +6,10 @@ import { plannedGrade, type Profile } from '../skin/profile'
 
 /** What one technique does for each aim on one skin: technique effect × need × share of the regions, rounded once. */
 export class Effects {
-  private readonly needs: readonly (readonly number[])[]
+  private readonly needs: readonly Readonly<Record<RegionId, number>>[]
   private readonly body: readonly number[]
   constructor(profile: Profile, private readonly aims: readonly ConcernId[]) {
-    this.needs = aims.map((aim) => REGION_IDS.map((r) => need(profile, aim, r) * REGION_SHARE[r]))
+    this.needs = aims.map((aim) => Object.fromEntries(REGION_IDS.map((r) => [r, need(profile, aim, r) * REGION_SHARE[r]])) as Record<RegionId, number>)
     this.body = aims.map((aim) => { const n = CONCERN_NEED[aim]; return 'constant' in n ? BODY_SHARE * n.constant : 0 })
   }
 
@@ -18,8 +18,8 @@ export class Effects {
     return this.aims.map((aim, i) => {
       const strength = t.effects[aim] ?? 0
       if (strength === 0) return 0
-      const own = this.needs[i] ?? []
-      const sum = regions.length === 0 ? (this.body[i] ?? 0) : regions.reduce((acc, r) => acc + (own[REGION_IDS.indexOf(r)] ?? 0), 0)
+      const own = this.needs[i]
+      const sum = regions.length === 0 ? (this.body[i] ?? 0) : regions.reduce((acc, r) => acc + (own?.[r] ?? 0), 0)
       return Math.round((strength * sum * Math.sqrt(share)) / 10)
     })
   }

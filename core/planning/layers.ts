@@ -1,18 +1,21 @@
-import { TECHNIQUES } from '../catalogue/techniques'
 import { REGION_IDS } from '../face/zones'
-import { feelsHeat } from '../load/loads'
 import { startSurface } from '../surface/surface'
-import { alike, type RawLayer, type Way } from './alike'
+import { alike, type Way } from './alike'
 import { breaksPair, type Option, type PlanCase, type SolveFrom } from './planCase'
-import { transitions } from './transitions'
+import { transitions, type Reached } from './transitions'
 
 export type { Way } from './alike'
 export interface Layer {
   id: string
-  /** How many states the skin may be in when the stage begins, and the fewest ticks in which each is reached. */
+  /** What is done in this stage, less what nothing today allows; and the most load of any of it, by region. */
+  options: readonly Option[]
+  most: readonly number[]
+  /** How many states the skin may be in when the stage begins, and the fewest and most ticks in which each is reached. */
   states: number
   soonest: readonly number[]
-  ways: readonly Way[]
+  longest: readonly number[]
+  /** By state. */
+  ways: readonly (readonly Way[])[]
   /** The same ways, those between the same two states and with as many works together, the quickest first. */
   bundles: readonly (readonly Way[])[]
 }
@@ -24,43 +27,62 @@ export function layersOf(c: PlanCase, slotTicks: number, from?: SolveFrom): Laye
   const start = from ?? { surface: startSurface(c.madeUp), stage: 0, ticks: 0, loads: c.residual, exfoliations: 0, marks: 0 }
   const headroom = REGION_IDS.map((r) => Math.max(0, c.rim[r] - start.loads[r]))
   const slot = slotTicks - start.ticks
-  let layer = new Map<number, { index: number, soonest: number }>([[table.intern(start.surface), { index: 0, soonest: 0 }]])
+  const overfills = overfilling(headroom)
   const stages = c.stages.slice(start.stage)
   const sure = stages.reduce((m, s) => (s.must && s.options.length > 0 ? m | s.options.reduce((a, o) => a & o.marks, ~0) : m), start.marks)
-  const lastWarm = stages.findLastIndex((s) => s.options.some(asksWarmth))
-  const raw = stages.map((stage, s): RawLayer => {
-    const next = new Map<number, { index: number, soonest: number }>()
-    const reach = (reached: number, soonest: number) => {
+  const open = stages.map((stage) => stage.options.filter((o) => !breaksPair(c.pairs, sure & ~o.marks, o.marks) && (!o.exfoliates || start.exfoliations < c.maxExfoliations)))
+  const sets = open.map((options) => table.rowSet(options))
+  const lastWarm = sets.findLastIndex((set) => set.asksWarmth)
+  // By state, in the order they were met: the surface's number, the fewest ticks and the most.
+  let surfaces: number[] = [table.intern(start.surface)]
+  let soonest: number[] = [0]
+  let longest: number[] = [0]
+  const raw = stages.map((stage, s) => {
+    const met = new Map<number, number>()
+    const next: number[] = []
+    const early: number[] = []
+    const late: number[] = []
+    const reach = (reached: number, ticks: number, most: number): number => {
       const surface = s >= lastWarm ? table.unwarmed(reached) : reached
-      const known = next.get(surface)
-      if (known) { if (soonest < known.soonest) known.soonest = soonest; return known.index }
-      next.set(surface, { index: next.size, soonest })
-      return next.size - 1
+      const known = met.get(surface)
+      if (known !== undefined) { if (ticks < (early[known] as number)) early[known] = ticks; if (most > (late[known] as number)) late[known] = most; return known }
+      met.set(surface, next.length)
+      early.push(ticks)
+      late.push(most)
+      return next.push(surface) - 1
     }
-    const ways: Way[] = []
-    const order: number[] = []
-    const open = stage.options.filter((o) => !breaksPair(c.pairs, sure & ~o.marks, o.marks) && (!o.exfoliates || start.exfoliations < c.maxExfoliations)).map((o, n) => ({ o, n, after: table.of(o) }))
-    for (const [surface, at] of layer) {
-      if (!stage.must || stage.options.length === 0) { ways.push({ from: at.index, to: reach(surface, at.soonest), ticks: 0, option: undefined, move: undefined }); order.push(-1) }
-      for (const { o, after, n } of open) {
-        const move = after(surface)
-        if (!move || at.soonest + move.ticks > slot || overfills(move.loads, headroom)) continue
-        ways.push({ from: at.index, to: reach(move.surface, at.soonest + move.ticks), ticks: move.ticks, option: o, move })
-        order.push(n)
+    const options = open[s] ?? []
+    const rows = sets[s] ?? table.rowSet([])
+    const layer = { id: stage.id, soonest, longest, starts: [0], to: [] as number[], order: [] as number[], reached: [] as Reached[], options, most: rows.most }
+    for (let i = 0; i < surfaces.length; i++) {
+      const surface = surfaces[i] ?? 0
+      const ticks = soonest[i] ?? 0
+      const most = longest[i] ?? 0
+      if (!stage.must || stage.options.length === 0) { layer.to.push(reach(surface, ticks, most)); layer.order.push(-1) }
+      const reached = table.from(rows, surface)
+      layer.reached.push(reached)
+      for (let o = 0; o < options.length; o++) {
+        const own = reached.ticks[o] as number
+        if (own < 0 || ticks + own > slot || overfills(reached, o)) continue
+        layer.to.push(reach(reached.surfaces[o] as number, ticks + own, Math.min(slot, most + own)))
+        layer.order.push(o)
       }
+      layer.starts.push(layer.to.length)
     }
-    const soonest = [...layer.values()].map((x) => x.soonest)
-    layer = next
-    return { id: stage.id, soonest, ways, order }
+    surfaces = next
+    soonest = early
+    longest = late
+    return layer
   })
-  const { layers, ends } = alike(raw, layer.size)
-  return { start, slot, headroom, ends, layers: layers.map((l) => ({ ...l, states: l.soonest.length, bundles: bundled(l.ways) })) }
+  const { layers, ends } = alike(raw, surfaces.length)
+  return { start, slot, headroom, ends, layers: layers.map((l, s) => ({ ...l, options: raw[s]?.options ?? [], most: raw[s]?.most ?? [], states: l.soonest.length, bundles: l.ways.flatMap(bundled) })) }
 }
 
+/** The ways of one state. */
 function bundled(ways: readonly Way[]): Way[][] {
   const by = new Map<number, Way[]>()
   for (const w of ways) {
-    const key = (w.from * 4096 + w.to) * 2 + (w.option?.exfoliates ? 1 : 0)
+    const key = w.to * 2 + (w.option?.exfoliates ? 1 : 0)
     const list = by.get(key)
     if (list) list.push(w); else by.set(key, [w])
   }
@@ -69,9 +91,8 @@ function bundled(ways: readonly Way[]): Way[][] {
   return out
 }
 
-const asksWarmth = (o: Option): boolean => o.moves.some((m) => TECHNIQUES[m.technique].needs.warmth !== undefined || feelsHeat(TECHNIQUES[m.technique]))
-
-function overfills(loads: readonly number[], headroom: readonly number[]): boolean {
-  for (let i = 0; i < loads.length; i++) { const l = loads[i] ?? 0; if (l > 0 && l > (headroom[i] ?? 0)) return true }
-  return false
+/** Whether a move's loads alone go over a rim; each set of loads is looked at once. */
+function overfilling(headroom: readonly number[]): (reached: Reached, option: number) => boolean {
+  const known: boolean[] = []
+  return (reached, option) => (known[reached.loadsIds[option] as number] ??= reached.moves[option]?.loads.some((l, i) => l > 0 && l > (headroom[i] ?? 0)) ?? false)
 }

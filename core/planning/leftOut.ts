@@ -3,7 +3,7 @@ import type { PlanStep, Why } from '../catalogue/step'
 import { TECHNIQUES } from '../catalogue/techniques'
 import { TECHNIQUE_IDS, type TechniqueId } from '../catalogue/technique'
 import { REGION_IDS, type RegionId } from '../face/zones'
-import { allBars, allowance } from './allowed'
+import { allowances } from './allowed'
 import { compile } from './compile'
 import type { PlanInput } from './input'
 import { canPin } from './pins'
@@ -19,12 +19,12 @@ export const OFFERED: readonly TechniqueId[] = TECHNIQUE_IDS.filter((t) => canPi
 /** What was left out, and its price: the rule that bars it, the minutes it would add, or what would have to go. */
 export function leftOut(input: PlanInput, steps: readonly PlanStep[], asked: readonly TechniqueId[] = OFFERED): LeftOut[] {
   const used = new Set(steps.map((s) => s.technique))
-  const bars = allBars(input)
-  const c = compile(input)
+  const allow = allowances(input)
+  const c = compile(input, allow)
   const base = solve(c, input.slotMinutes * 2)
   const out = asked.filter((t) => !used.has(t)).map((t): LeftOut => {
     const { name } = TECHNIQUES[t]
-    const a = allowance(t, input, bars)
+    const a = allow(t)
     const never = a.never[0]
     if (never) return { technique: t, name, why: never }
     const first = [...a.barred.values()][0]?.[0]

@@ -31,7 +31,7 @@ export function network(c: PlanCase, slotTicks: number, from?: SolveFrom): PlanN
   const net = layersOf(c, slotTicks, from)
   const { start, slot, headroom, layers, ends } = net
   const latest = latestStarts(net)
-  const raw = layers.map((l, i) => ({ id: l.id, states: l.states, arcs: l.ways.filter((w) => (l.soonest[w.from] ?? 0) + w.ticks <= (latest[i + 1]?.[w.to] ?? -1)).map((w) => arcOf(w, c)) }))
+  const raw = layers.map((l, i) => ({ id: l.id, states: l.states, arcs: l.ways.flat().filter((w) => (l.soonest[w.from] ?? 0) + w.ticks <= (latest[i + 1]?.[w.to] ?? -1)).map((w) => arcOf(w, c)) }))
   const { states, stages } = merged(raw, ends)
   return {
     format: 'oak-basin/plan-case', formatVersion: 2, slotTicks: slot, weights: c.weights, returns: RETURNS.map((r) => ({ upTo: r.upTo === Number.MAX_SAFE_INTEGER ? null : r.upTo, slope: r.slope })), regions: REGION_IDS, headroom,
@@ -51,7 +51,7 @@ function latestStarts({ layers, ends, slot }: Layers): number[][] {
   out[layers.length] = Array.from({ length: ends }, () => slot)
   for (let s = layers.length - 1; s >= 0; s--) {
     const row = Array.from({ length: layers[s]?.states ?? 0 }, () => -1)
-    for (const w of layers[s]?.ways ?? []) row[w.from] = Math.max(row[w.from] ?? -1, (out[s + 1]?.[w.to] ?? -1) - w.ticks)
+    for (const w of layers[s]?.ways.flat() ?? []) row[w.from] = Math.max(row[w.from] ?? -1, (out[s + 1]?.[w.to] ?? -1) - w.ticks)
     out[s] = row
   }
   return out

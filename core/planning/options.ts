@@ -6,8 +6,8 @@ import { freeAcidOf } from '../dosing/freeAcid'
 import { GROUPS } from '../face/regions'
 import type { RegionId } from '../face/zones'
 import { spotRegions } from './adapt'
-import type { Allowance } from './allowed'
-import { planCostCents } from './cost'
+import type { Allow, Allowance } from './allowed'
+import { Costs } from './cost'
 import { Effects } from './effects'
 import type { PlanInput } from './input'
 import { marksOf, type Move, type Option } from './planCase'
@@ -47,10 +47,14 @@ export function regionSets(a: Allowance, input: PlanInput): RegionSet[] {
   return out.slice(0, 4)
 }
 
+export interface Traits extends Pick<Option, 'main' | 'costCents' | 'exfoliates' | 'marks'> { /** How much the school likes it. */ liking: number }
+
 /** Makes options: one technique with its setting, minutes, zones and product, valued in whole numbers. */
 export class OptionMaker {
   readonly effects: Effects
-  constructor(readonly input: PlanInput, readonly aims: readonly ConcernId[], readonly method: Method, readonly allow: (id: TechniqueId) => Allowance) {
+  private readonly costs: Costs
+  constructor(readonly input: PlanInput, readonly aims: readonly ConcernId[], readonly method: Method, readonly allow: Allow) {
+    this.costs = new Costs(input)
     this.effects = new Effects(input.profile, aims)
   }
 
@@ -61,17 +65,21 @@ export class OptionMaker {
     const longest = t.minutes.choices[t.minutes.choices.length - 1] ?? t.minutes.most
     const allowed = t.minutes.choices.filter((m) => m <= a.minutesMost)
     const choices: readonly number[] = allowed.length > 0 ? allowed : a.minutesMost >= t.minutes.least ? [a.minutesMost] : []
+    const passes = t.passes ? [...new Set([t.passes.usual, Math.min(a.passesMost, t.passes.limit)])].filter((p) => p >= 1 && p <= a.passesMost) : [undefined]
+    const own = bottles(a)
     const out: Option[] = []
-    for (const { group, regions } of regionSets(a, this.input)) for (const minutes of choices) {
-      const passes = t.passes ? [...new Set([t.passes.usual, Math.min(a.passesMost, t.passes.limit)])].filter((p) => p >= 1 && p <= a.passesMost) : [undefined]
-      for (const p of passes) {
+    for (const { group, regions } of regionSets(a, this.input)) {
+      const before = this.before(t, regions)
+      if (!before) continue
+      const traits = own.map((b) => this.traits([t.id], [...before, this.move(a, regions, 0, b)]))
+      for (const minutes of choices) for (const p of passes) {
         const stretch = p !== undefined && p > 1 ? Math.round(minutes * 1.5 * 2) / 2 : minutes
         if (stretch > a.minutesMost) continue
-        for (const bottle of bottles(a)) {
-          const before = this.before(t, regions)
-          if (!before) continue
-          out.push(this.option(`${t.id}:${group}:${stretch}${p === undefined ? '' : `:${p}`}${bottle.calm === 'only' ? ':calm' : ''}`, [t.id], [...before, this.move(a, regions, stretch, bottle, p)], this.effects.of(t, regions, minutes / longest), 0, a.favour))
-        }
+        const effects = this.effects.of(t, regions, minutes / longest)
+        own.forEach((bottle, i) => {
+          const kind = traits[i]
+          if (kind) out.push(this.option(`${t.id}:${group}:${stretch}${p === undefined ? '' : `:${p}`}${bottle.calm === 'only' ? ':calm' : ''}`, kind, [...before, this.move(a, regions, stretch, bottle, p)], effects, 0, a.favour))
+        })
       }
     }
     return out
@@ -99,12 +107,14 @@ export class OptionMaker {
     return { technique: a.technique.id, regions, minutes, ...(passes === undefined ? {} : { passes }), ...(a.setting ? { setting: a.setting.start } : {}), ...bottle }
   }
 
-  option(id: string, main: readonly TechniqueId[], moves: readonly Move[], effects: readonly number[], idleTicks: number, favour: number, layout: LayoutId = 'one'): Option {
+  /** What options of the same main work with the same bottles on the same zones have in common, however long they take. */
+  traits(main: readonly TechniqueId[], moves: readonly Move[], layout: LayoutId = 'one'): Traits {
     const { taste, layout: layouts } = this.method
     const liking = main.reduce((s, t) => s + (taste[t] ?? 0), 0) + (main.some((t) => TECHNIQUES[t].stage === 'mask') ? layouts[layout] ?? 0 : 0)
-    return {
-      id, main, moves, effects, idleTicks, taste: (liking + favour) * TASTE_SCALE, costCents: planCostCents(this.input, moves),
-      exfoliates: main.some((t) => TECHNIQUES[t].families.some((f) => EXFOLIATING.includes(f))), marks: marksOf(main.flatMap((t) => TECHNIQUES[t].families)),
-    }
+    return { main, liking, costCents: this.costs.of(moves), exfoliates: main.some((t) => TECHNIQUES[t].families.some((f) => EXFOLIATING.includes(f))), marks: marksOf(main.flatMap((t) => TECHNIQUES[t].families)) }
+  }
+
+  option(id: string, { main, liking, costCents, exfoliates, marks }: Traits, moves: readonly Move[], effects: readonly number[], idleTicks: number, favour: number): Option {
+    return { id, main, moves, effects, idleTicks, taste: (liking + favour) * TASTE_SCALE, costCents, exfoliates, marks }
   }
 }

@@ -35,7 +35,8 @@ function single(s: PlanStep, input: PlanInput, make: OptionMaker): Option {
     technique: s.technique, regions: s.regions, minutes: s.minutes, ...(s.passes === undefined ? {} : { passes: s.passes }), ...(s.setting === undefined ? {} : { setting: s.setting }),
     ...(bottle ? { productId: bottle.id, ...(acid > 0 ? { freeAcid: acid } : {}), ...(bottle.calming ? {} : { calm: 'no' as const }) } : bottles(a)[0] ?? {}), pinned: true,
   }
-  return make.option(`pinned:${s.technique}`, [s.technique], [...(make.before(t, s.regions) ?? []), move], make.effects.of(t, s.regions, Math.min(1, s.minutes / longest)), 0, a.favour)
+  const moves = [...(make.before(t, s.regions) ?? []), move]
+  return make.option(`pinned:${s.technique}`, make.traits([s.technique], moves), moves, make.effects.of(t, s.regions, Math.min(1, s.minutes / longest)), 0, a.favour)
 }
 
 /** Why a pinned step cannot stand today, in its rule's words; undefined when all may. */

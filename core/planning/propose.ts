@@ -2,7 +2,7 @@ import { STAGE_IDS, STRONG } from '../catalogue/kinds'
 import type { PlanStep, Why } from '../catalogue/step'
 import { TECHNIQUES } from '../catalogue/techniques'
 import { TECHNIQUE_IDS, type TechniqueId } from '../catalogue/technique'
-import { allBars, allowance } from './allowed'
+import { allowances, type Allow } from './allowed'
 import { compile } from './compile'
 import { freshKey } from './edit'
 import type { PlanInput } from './input'
@@ -32,20 +32,19 @@ const loose = (t: TechniqueId): boolean => !canPin(t) || t === 'mist' || t === '
 export function propose(input: PlanInput, done: readonly PlanStep[] = []): Proposal {
   const stop = input.verdict.prevented.find((b) => b.ask === undefined) ?? input.verdict.prevented[0]
   if (stop && done.length === 0) return { steps: [], minutes: 0, value: 0, failed: { rule: stop.rule, text: stop.sentence } }
-  const bars = allBars(input)
-  const pin = pinTrouble(input, (id) => allowance(id, input, bars))
+  const allow = allowances(input)
+  const pin = pinTrouble(input, allow)
   if (pin) return { steps: done, minutes: 0, value: 0, failed: pin }
-  const c = compile(input)
+  const c = compile(input, allow)
   const gap = c.stages.find((s) => s.must && s.options.length === 0 && (done.length === 0 || STAGE_IDS.indexOf(s.id) > stageReached(done)))
-  if (gap) return { steps: done, minutes: 0, value: 0, failed: { rule: 'floor', text: `no way to do the ${gap.id} step today: ${whyNot(input, gap.id)}` } }
+  if (gap) return { steps: done, minutes: 0, value: 0, failed: { rule: 'floor', text: `no way to do the ${gap.id} step today: ${whyNot(allow, gap.id)}` } }
   const solution = solve(c, input.slotMinutes * 2, done.length > 0 ? startAfter(input, done) : undefined)
   if (!solution) return { steps: done, minutes: 0, value: 0, failed: (input.pins ?? []).length > 0 ? { rule: 'pinned', text: `With what is pinned no plan fits ${input.slotMinutes} minutes and this skin.` } : { rule: 'over-slot', text: `The shortest possible visit does not fit ${input.slotMinutes} minutes.` } }
-  return { steps: materialise(solution, input, done), minutes: solution.ticks / 2, value: solution.value }
+  return { steps: materialise(solution, input, allow, done), minutes: solution.ticks / 2, value: solution.value }
 }
 
-function whyNot(input: PlanInput, stage: string): string {
-  const bars = allBars(input)
-  const first = TECHNIQUE_IDS.filter((t) => TECHNIQUES[t].stage === stage).map((t) => { const a = allowance(t, input, bars); return a.never[0] ?? [...a.barred.values()][0]?.[0] }).find((w) => w)
+function whyNot(allow: Allow, stage: string): string {
+  const first = TECHNIQUE_IDS.filter((t) => TECHNIQUES[t].stage === stage).map((t) => { const a = allow(t); return a.never[0] ?? [...a.barred.values()][0]?.[0] }).find((w) => w)
   return first?.text ?? 'nothing fits'
 }
 
@@ -62,10 +61,7 @@ function startAfter(input: PlanInput, done: readonly PlanStep[]): SolveFrom {
   }
 }
 
-function materialise(solution: Solution, input: PlanInput, done: readonly PlanStep[]): PlanStep[] {
-  const bars = allBars(input)
-  const known = new Map<TechniqueId, ReturnType<typeof allowance>>()
-  const allow = (id: TechniqueId) => { const a = known.get(id) ?? allowance(id, input, bars); known.set(id, a); return a }
+function materialise(solution: Solution, input: PlanInput, allow: Allow, done: readonly PlanStep[]): PlanStep[] {
   const steps: PlanStep[] = [...done]
   const moves = joinWaits(solution.moves)
   moves.forEach((m, i) => {

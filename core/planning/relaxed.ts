@@ -27,7 +27,7 @@ export class Relaxed {
     for (const stage of c.stages) for (const o of stage.options) { let g = o.taste; for (let i = 0; i < this.price.length; i++) g += (this.price[i] ?? 0) * (o.effects[i] ?? 0); this.gains.set(o, g) }
     const tables: Float64Array[] = []
     // Works are counted only as long as a stage to come may spend one.
-    this.depth = [...net.layers.map((_, s) => (net.layers.slice(s).some((l) => l.ways.some((w) => w.option?.exfoliates)) ? works : 0)), 0]
+    this.depth = [...net.layers.map((_, s) => (net.layers.slice(s).some((l) => l.ways.some((own) => own.some((w) => w.option?.exfoliates))) ? works : 0)), 0]
     tables[net.layers.length] = new Float64Array(net.ends * this.width)
     for (let s = net.layers.length - 1; s >= 0; s--) tables[s] = this.back(s, tables[s + 1] ?? new Float64Array(0))
     this.tables = tables
@@ -47,11 +47,13 @@ export class Relaxed {
         if (gain <= best) continue
         best = gain
         const spends = w.option?.exfoliates ? 1 : 0
+        // Only as many ticks can be left as there are after the quickest and the slowest way here.
         const most = width - (layer?.soonest[w.from] ?? 0)
+        const least = Math.max(w.ticks, width - 1 - (layer?.longest[w.from] ?? 0))
         for (let left = spends; left <= works; left++) {
           const to = (w.from * (works + 1) + left) * width
           const from = (w.to * (then + 1) + Math.min(then, left - spends)) * width - w.ticks
-          for (let t = w.ticks; t < most; t++) { const v = gain + (later[from + t] as number); if (v > (here[to + t] as number)) here[to + t] = v }
+          for (let t = least; t < most; t++) { const v = gain + (later[from + t] as number); if (v > (here[to + t] as number)) here[to + t] = v }
         }
       }
     }
@@ -80,7 +82,7 @@ export class Relaxed {
     for (let s = 0; s < this.net.layers.length; s++) {
       const want = this.best(s, state, left, ticks)
       if (want === Number.NEGATIVE_INFINITY) return undefined
-      const way = this.net.layers[s]?.ways.find((w) => w.from === state && this.gainOf(w) + this.best(s + 1, w.to, left - (w.option?.exfoliates ? 1 : 0), ticks - w.ticks) === want)
+      const way = this.net.layers[s]?.ways[state]?.find((w) => this.gainOf(w) + this.best(s + 1, w.to, left - (w.option?.exfoliates ? 1 : 0), ticks - w.ticks) === want)
       if (!way) return undefined
       out.push(way)
       state = way.to

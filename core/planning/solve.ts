@@ -22,6 +22,8 @@ export interface Solution {
 interface Label {
   /** State of the skin, within the layer of its stage. */
   at: number, ticks: number, loads: readonly number[], effects: readonly number[], taste: number, cost: number, idle: number, exfoliations: number, marks: number
+  /** Option ids so far, each after a mark: ties go by them. */
+  ids: string
   way: Way | undefined, back: Label | undefined
 }
 
@@ -38,11 +40,9 @@ export function solve(c: PlanCase, slotTicks: number, from?: SolveFrom): Solutio
   const { bounds, paths } = relaxations(c, net, works)
   if (paths.length === 0) return undefined
   const first: Label = {
-    at: 0, ticks: 0, loads: REGION_IDS.map((r) => start.loads[r]), effects: c.aims.map(() => 0), taste: 0, cost: 0, idle: 0, exfoliations: 0, marks: start.marks, way: undefined, back: undefined,
+    at: 0, ticks: 0, loads: REGION_IDS.map((r) => start.loads[r]), effects: c.aims.map(() => 0), taste: 0, cost: 0, idle: 0, exfoliations: 0, marks: start.marks, ids: '', way: undefined, back: undefined,
   }
-  const stages = c.stages.slice(start.stage)
-  const ways = net.layers.map((l) => { const by: Way[][] = Array.from({ length: l.states }, () => []); for (const w of l.ways) by[w.from]?.push(w); return by })
-  const search: Search = { c, net, works, ways, bounds, still: stillToCome(c, stages), incumbent: Math.max(...paths.map((p) => worthOf(c, start, p))), width: 0 }
+  const search: Search = { c, net, works, bounds, still: stillToCome(c, net), incumbent: Math.max(...paths.map((p) => worthOf(c, start, p))), width: 0 }
   let { incumbent } = search
   for (const width of WIDTHS) {
     const found = run({ ...search, incumbent, width }, first)
@@ -55,22 +55,25 @@ export function solve(c: PlanCase, slotTicks: number, from?: SolveFrom): Solutio
 
 /** Labels that a pass keeps: a few to find a good plan quickly, more where that was hard, at last all. Each pass is measured by the best plan of those before. */
 const WIDTHS = [12, 120, Number.POSITIVE_INFINITY]
-interface Search { c: PlanCase, net: Layers, works: number, ways: readonly (readonly (readonly Way[])[])[], bounds: readonly Relaxed[], still: readonly Still[], incumbent: number, width: number }
+interface Search { c: PlanCase, net: Layers, works: number, bounds: readonly Relaxed[], still: readonly Still[], incumbent: number, width: number }
 
 function run(search: Search, first: Label): { best: Label | undefined, count: number, whole: boolean } {
-  const { c, ways, net, works, width, still } = search
+  const { c, net, works, width, still } = search
   let labels: Label[] = [first]
   let count = 1
   let whole = true
   for (let s = 0; s < net.layers.length; s++) {
     const next = new Map<number, Label[]>()
     const lasting = still[s] ?? NOTHING_STILL
-    for (const label of labels) for (const way of ways[s]?.[label.at] ?? []) {
+    for (const label of labels) for (const way of net.layers[s]?.ways[label.at] ?? []) {
       const { option, move } = way
       const ticks = label.ticks + way.ticks
       if (ticks > net.slot) continue
       if (!option || !move) {
-        if (!hopeless(search, s, way.to, ticks, label.exfoliations, label.effects, label.taste)) offer(next, { ...label, at: way.to, exfoliations: lasting.works ? label.exfoliations : 0, marks: label.marks & lasting.marks, way, back: label }, search, s)
+        if (!hopeless(search, s, way.to, ticks, label.exfoliations, label.effects, label.taste)) offer(next, {
+          at: way.to, ticks, loads: label.loads, effects: label.effects, taste: label.taste, cost: label.cost, idle: label.idle,
+          exfoliations: lasting.works ? label.exfoliations : 0, marks: label.marks & lasting.marks, ids: `${label.ids}|`, way, back: label,
+        }, search, s)
         continue
       }
       const exfoliations = label.exfoliations + (option.exfoliates ? 1 : 0)
@@ -82,7 +85,7 @@ function run(search: Search, first: Label): { best: Label | undefined, count: nu
       if (hopeless(search, s, way.to, ticks, exfoliations, effects, taste)) continue
       offer(next, {
         at: way.to, ticks, loads: forget(added, c, lasting), effects, taste, cost: label.cost + option.costCents, idle: label.idle + option.idleTicks,
-        exfoliations: lasting.works ? exfoliations : 0, marks: (label.marks | option.marks) & lasting.marks, way, back: label,
+        exfoliations: lasting.works ? exfoliations : 0, marks: (label.marks | option.marks) & lasting.marks, ids: `${label.ids}|${option.id}`, way, back: label,
       }, search, s)
     }
     labels = [...next.values()].flat()
@@ -194,7 +197,7 @@ function dominates(a: Label, b: Label, c: PlanCase, still: Still): boolean {
   if (a.cost !== b.cost) return a.cost < b.cost
   if (a.idle !== b.idle) return a.idle < b.idle
   // What follows is the same for both, so a name that another begins with is compared with the mark after it.
-  return `${ids(a)}|` <= `${ids(b)}|`
+  return `${a.ids}|` <= `${b.ids}|`
 }
 
 function worth(c: PlanCase, effects: readonly number[], taste: number): number {
@@ -203,13 +206,8 @@ function worth(c: PlanCase, effects: readonly number[], taste: number): number {
   return v
 }
 const value = (c: PlanCase, l: Label) => worth(c, l.effects, l.taste)
-function ids(l: Label): string {
-  const out: string[] = []
-  for (let at: Label | undefined = l; at; at = at.back) out.push(at.way?.option?.id ?? '')
-  return out.reverse().join('|')
-}
 function compare(c: PlanCase, a: Label, b: Label): number {
-  return value(c, b) - value(c, a) || a.cost - b.cost || a.idle - b.idle || (ids(a) < ids(b) ? -1 : 1)
+  return value(c, b) - value(c, a) || a.cost - b.cost || a.idle - b.idle || (a.ids < b.ids ? -1 : 1)
 }
 
 function toSolution(c: PlanCase, start: SolveFrom, label: Label, labels: number): Solution {

@@ -1,9 +1,10 @@
 import { TECHNIQUES } from '../catalogue/techniques'
-import { REGION_IDS } from '../face/zones'
-import { loadOn, type Work } from '../load/loads'
-import { applyTechnique, type Surface } from '../surface/surface'
-import { connect, type Connection } from './mend'
+import { REGION_IDS, type RegionId } from '../face/zones'
+import { feelsHeat, loadOn, type Work } from '../load/loads'
+import type { Surface } from '../surface/surface'
+import type { Connection } from './mend'
 import type { Move, Option } from './planCase'
+import { numberOf, RegionStates, type Link, type Skin } from './regionStates'
 
 /** A move as it stands in the solved plan; `mend` marks a connecting step. */
 export interface PlacedMove extends Move { mend?: true, option: string }
@@ -16,90 +17,144 @@ type Connector = Connection['steps'][number]
 export const HEATED = TECHNIQUES.steam.heatFactor ?? 100
 /** Beyond this many surfaces the store is emptied; a client's whole day of plans needs a few thousand. */
 const MOST_SURFACES = 20_000
+const NOWHERE: readonly RegionId[] = []
+const REGION_NO = new Map(REGION_IDS.map((r, i) => [r, i]))
+
+/** A move ready to be done on any skin: what it loads on each of its regions, cool and warm. */
+interface Ready { technique: number, names: readonly RegionId[], regions: readonly number[], ticks: number, cool: readonly number[], warm: readonly number[], dwells: boolean, calm: Move['calm'] }
+/** One option's moves, what it can load at most, and what it does from each surface it was asked from. */
+export interface Row { no: number, moves: readonly Ready[], most: readonly number[], known: Map<number, Transition | null> }
+/** What each row of a stage does from one surface, in columns: thousands are looked through for each plan. Ticks are −1 where a row cannot stand there. */
+export interface Reached { moves: readonly (Transition | null)[], ticks: Int16Array, surfaces: Int32Array, loadsIds: Int32Array }
+/** The rows of one stage, and what they do from each surface. */
+export interface RowSet { rows: readonly Row[], /** The most that any of them loads, by region. */ most: readonly number[], /** Whether any of them asks after warmth in the skin. */ asksWarmth: boolean, known: Map<number, Reached> }
+
+/** A connecting wash warms nothing, but it may load: counted at its longest before each move. */
+const WASH = REGION_IDS.map((r) => loadOn(r, TECHNIQUES.secondCleanse, { handsMinutes: 6, dwellMinutes: 0, passes: 0 }, HEATED))
 
 /**
  * Surfaces are numbered as they are met, and what an option does to one is worked out once. That hangs on the trade alone, on no client,
  * so one store serves every plan made in this page, worker or server.
  */
 export class Transitions {
-  private readonly surfaces: Surface[] = []
-  private readonly loadNumbers = new Map<string, number>()
-  private readonly cooled: (number | undefined)[] = []
+  private readonly regions = new RegionStates()
+  private readonly skins: Skin[] = []
   private readonly numbers = new Map<string, number>()
-  private readonly known = new Map<string, (Transition | null | undefined)[]>()
+  private readonly cooled: (number | undefined)[] = []
+  private readonly loadNumbers = new Map<string, number>()
+  private readonly rows = new Map<string, Row>()
+  private readonly links = new Map<string, Ready>()
+  private readonly sets = new Map<string, RowSet>()
 
-  get size(): number { return this.surfaces.length }
+  get size(): number { return this.skins.length }
+
+  intern(surface: Surface): number { return this.number(this.regions.skinOf(surface)) }
+
+  private number(skin: Skin): number {
+    const key = String.fromCharCode(...skin)
+    let found = this.numbers.get(key)
+    if (found === undefined) { found = this.skins.length; this.skins.push(skin); this.numbers.set(key, found) }
+    return found
+  }
 
   /** The same skin with its warmth forgotten, for when nothing to come asks after it. */
   unwarmed(number: number): number {
-    const found = this.cooled[number]
-    if (found !== undefined) return found
-    const own = this.surfaces[number]
-    const out = own && REGION_IDS.some((r) => own[r].warmth === 'warm') ? this.intern(Object.fromEntries(REGION_IDS.map((r) => [r, { ...own[r], warmth: 'neutral', warmAge: 0 }])) as unknown as Surface) : number
-    this.cooled[number] = out
-    return out
+    return (this.cooled[number] ??= this.number((this.skins[number] ?? []).map((s) => this.regions.unwarmed(s))))
   }
 
-  intern(surface: Surface): number {
-    // Cool or neutral: nothing asks which.
-    const key = REGION_IDS.map((r) => { const s = surface[r]; return [s.soil, s.moisture, s.film, s.warmth === 'warm' ? 1 : 0, s.skin, s.layer, s.settling, s.dampAge, s.warmAge].join('.') }).join('/')
-    const found = this.numbers.get(key)
-    if (found !== undefined) return found
-    this.surfaces.push(surface)
-    this.numbers.set(key, this.surfaces.length - 1)
-    return this.surfaces.length - 1
-  }
-
-  /** The transitions of one option, by surface. */
-  of(option: Option): (surface: number) => Transition | undefined {
-    const key = option.moves.map((m) => `${m.technique}:${m.regions.join('.')}:${m.minutes}:${m.dwell ?? ''}:${m.passes ?? ''}:${m.setting ?? ''}:${m.freeAcid ?? ''}:${m.calm ?? ''}`).join('/')
-    let row = this.known.get(key)
-    if (!row) { row = []; this.known.set(key, row) }
-    const own = row
-    return (surface) => {
-      const found = own[surface]
-      if (found !== undefined) return found ?? undefined
-      const reached = this.work(this.surfaces[surface], option)
-      own[surface] = reached ?? null
-      return reached
+  private row(option: Option): Row {
+    let key = ''
+    for (const m of option.moves) key += `${moveKey(m)}/`
+    let row = this.rows.get(key)
+    if (!row) {
+      const moves = option.moves.map(ready)
+      row = { no: this.rows.size, moves, most: REGION_IDS.map((_, i) => moves.reduce((sum, m) => sum + (WASH[i] ?? 0) + (m.warm[i] ?? 0), 0)), known: new Map() }
+      this.rows.set(key, row)
     }
+    return row
   }
 
-  private numberOf(loads: readonly number[]): number {
+  /** The options of one stage together; `from` asks them. */
+  rowSet(options: readonly Option[]): RowSet {
+    const rows = options.map((o) => this.row(o))
+    const key = rows.map((r) => r.no).join()
+    let set = this.sets.get(key)
+    if (!set) { set = { rows, most: REGION_IDS.map((_, i) => rows.reduce((m, r) => Math.max(m, r.most[i] ?? 0), 0)), asksWarmth: options.some(asksWarmth), known: new Map() }; this.sets.set(key, set) }
+    return set
+  }
+
+  /** What each option of a stage does from one surface, in their order. */
+  from(set: RowSet, surface: number): Reached {
+    let found = set.known.get(surface)
+    if (!found) {
+      const moves = set.rows.map((row) => this.one(row, surface))
+      found = { moves, ticks: Int16Array.from(moves, (m) => m?.ticks ?? -1), surfaces: Int32Array.from(moves, (m) => m?.surface ?? 0), loadsIds: Int32Array.from(moves, (m) => m?.loadsId ?? 0) }
+      set.known.set(surface, found)
+    }
+    return found
+  }
+  private one(row: Row, surface: number): Transition | null {
+    let found = row.known.get(surface)
+    if (found === undefined) { found = this.work(surface, row); row.known.set(surface, found) }
+    return found
+  }
+
+  private numberOfLoads(loads: readonly number[]): number {
     const key = loads.join()
     let found = this.loadNumbers.get(key)
     if (found === undefined) { found = this.loadNumbers.size; this.loadNumbers.set(key, found) }
     return found
   }
 
-  private work(start: Surface | undefined, option: Option): Transition | undefined {
-    if (!start) return undefined
-    let surface = start
+  private link(l: Link, names: readonly RegionId[]): Ready {
+    const move = { technique: l.technique, regions: l.there ? names : NOWHERE, minutes: l.minutes }
+    const key = moveKey(move)
+    let found = this.links.get(key)
+    if (!found) { found = ready(move); this.links.set(key, found) }
+    return found
+  }
+
+  private work(surface: number, row: Row): Transition | null {
+    const { regions: states } = this
+    const skin = [...(this.skins[surface] ?? [])]
     const chains: (readonly Connector[])[] = []
     const loads = REGION_IDS.map(() => 0)
     let ticks = 0
-    const add = (m: Pick<Move, 'technique' | 'regions' | 'minutes' | 'dwell' | 'passes' | 'freeAcid' | 'setting'>) => {
-      const t = TECHNIQUES[m.technique]
-      REGION_IDS.forEach((r, i) => {
-        if (!m.regions.includes(r)) return
-        loads[i] = (loads[i] ?? 0) + loadOn(r, t, workOf(m), surface[r].warmth === 'warm' ? HEATED : 100)
-      })
-      surface = applyTechnique(surface, t, m.regions, m.minutes * 2)
-      ticks += m.minutes * 2
+    const add = (m: Pick<Ready, 'technique' | 'regions' | 'ticks' | 'cool' | 'warm'>) => {
+      for (const i of m.regions) loads[i] = (loads[i] ?? 0) + ((states.isWarm(skin[i] ?? 0) ? m.warm : m.cool)[i] ?? 0)
+      states.work(skin, m.technique, m.regions, m.ticks)
+      ticks += m.ticks
     }
     let resting = false
-    for (const move of option.moves) {
-      if (move.calm !== undefined && (move.calm === 'only') !== move.regions.some((r) => surface[r].skin !== 'intact')) return undefined
-      const chain = connect(surface, TECHNIQUES[move.technique], move.regions)
+    for (const m of row.moves) {
+      if (m.calm !== undefined && (m.calm === 'only') !== m.regions.some((i) => !states.isIntact(skin[i] ?? 0))) return null
+      const chain = states.chain(skin, m.technique, m.regions)
       // A connecting step between what rests would stretch its time: such a block is laid another way or not at all.
-      if (!chain || (resting && chain.steps.length > 0)) return undefined
-      resting ||= move.dwell !== undefined
-      for (const s of chain.steps) add(s)
-      add(move)
-      chains.push(chain.steps)
+      if (!chain || (resting && chain.length > 0)) return null
+      resting ||= m.dwells
+      for (const l of chain) add(this.link(l, m.names))
+      add(m)
+      chains.push(chain.map((l) => ({ technique: l.technique, minutes: l.minutes, regions: l.there ? m.names : [] })))
     }
-    return { chains, surface: this.intern(surface), ticks, loads, loadsId: this.numberOf(loads) }
+    return { chains, surface: this.number(skin), ticks, loads, loadsId: this.numberOfLoads(loads) }
   }
+}
+
+const asksWarmth = (o: Option): boolean => o.moves.some((m) => TECHNIQUES[m.technique].needs.warmth !== undefined || feelsHeat(TECHNIQUES[m.technique]))
+
+const SETS = new WeakMap<readonly RegionId[], string>()
+function regionsKey(regions: readonly RegionId[]): string {
+  let key = SETS.get(regions)
+  if (key === undefined) { key = regions.map((r) => REGION_NO.get(r)).join('.'); SETS.set(regions, key) }
+  return key
+}
+/** What a move does to skin, clock and load: its bottle's name and what it is good for are not in it. */
+export const moveKey = (m: Move): string => `${m.technique}:${regionsKey(m.regions)}:${m.minutes}:${m.dwell ?? ''}:${m.passes ?? ''}:${m.setting ?? ''}:${m.freeAcid ?? ''}:${m.calm ?? ''}`
+
+function ready(m: Move): Ready {
+  const t = TECHNIQUES[m.technique]
+  const on = (heat: number) => REGION_IDS.map((r) => (m.regions.includes(r) ? loadOn(r, t, workOf(m), heat) : 0))
+  return { technique: numberOf(m.technique), names: m.regions, regions: m.regions.map((r) => REGION_NO.get(r) ?? 0), ticks: m.minutes * 2, cool: on(100), warm: on(HEATED), dwells: m.dwell !== undefined, calm: m.calm }
 }
 
 /** The numbers a load hangs on, of one move. */

@@ -34,11 +34,12 @@ export function startSurface(madeUp: boolean): Surface {
 export function passTime(surface: Surface, ticks: number): Surface {
   if (ticks <= 0) return surface
   const out = {} as Record<RegionId, RegionSurface>
-  for (const r of REGION_IDS) out[r] = age(surface[r], ticks)
+  for (const r of REGION_IDS) out[r] = ageRegion(surface[r], ticks)
   return out
 }
 
-function age(s: RegionSurface, ticks: number): RegionSurface {
+/** One region after some ticks in which nobody touches it. */
+export function ageRegion(s: RegionSurface, ticks: number): RegionSurface {
   const covered = s.film === 'mask' || s.film === 'oil'
   // Nothing on this region runs down: it stays the very same.
   if (s.settling === 0 && s.warmth !== 'warm' && s.warmAge === 0 && (s.moisture === 'dry' || covered)) return s
@@ -55,19 +56,21 @@ function age(s: RegionSurface, ticks: number): RegionSurface {
 export function applyTechnique(surface: Surface, technique: Technique, regions: readonly RegionId[], ticks: number): Surface {
   const passed = passTime(surface, ticks)
   const out = { ...passed } as Record<RegionId, RegionSurface>
-  const l = technique.leaves
-  for (const r of regions) {
-    const s = out[r]
-    const wetted = l.moisture !== undefined && l.moisture !== 'dry'
-    out[r] = {
-      soil: l.soil ?? s.soil, moisture: l.moisture ?? s.moisture, film: l.film ?? s.film, warmth: l.warmth ?? s.warmth, skin: l.skin ?? s.skin,
-      layer: l.layer !== undefined ? Math.max(s.layer, l.layer) : l.film !== undefined && l.film !== 'leaveOn' ? 0 : s.layer,
-      settling: l.settleMinutes !== undefined ? l.settleMinutes * 2 : s.settling,
-      dampAge: wetted || l.moisture === 'dry' ? 0 : s.dampAge, warmAge: l.warmth === 'warm' ? 0 : s.warmAge,
-      redness: Math.min(4, Math.max(0, s.redness + (l.redness ?? 0))),
-    }
-  }
+  for (const r of regions) out[r] = leaveOn(out[r], technique)
   return out
+}
+
+/** What a technique leaves on one region it works on; its time is already counted. */
+export function leaveOn(s: RegionSurface, technique: Technique): RegionSurface {
+  const l = technique.leaves
+  const wetted = l.moisture !== undefined && l.moisture !== 'dry'
+  return {
+    soil: l.soil ?? s.soil, moisture: l.moisture ?? s.moisture, film: l.film ?? s.film, warmth: l.warmth ?? s.warmth, skin: l.skin ?? s.skin,
+    layer: l.layer !== undefined ? Math.max(s.layer, l.layer) : l.film !== undefined && l.film !== 'leaveOn' ? 0 : s.layer,
+    settling: l.settleMinutes !== undefined ? l.settleMinutes * 2 : s.settling,
+    dampAge: wetted || l.moisture === 'dry' ? 0 : s.dampAge, warmAge: l.warmth === 'warm' ? 0 : s.warmAge,
+    redness: Math.min(4, Math.max(0, s.redness + (l.redness ?? 0))),
+  }
 }
 
 export type SurfacePart = keyof SurfaceNeed

@@ -2,10 +2,9 @@ import { ORDER_RULES, type OrderRule } from '../../catalogue/orderRules'
 import type { Strength } from '../../catalogue/kinds'
 import type { PlanStep, Why } from '../../catalogue/step'
 import { TECHNIQUES } from '../../catalogue/techniques'
-import type { TechniqueId } from '../../catalogue/technique'
 import type { RegionId } from '../../face/zones'
 import type { Rim } from '../../load/rim'
-import type { Allowance } from '../allowed'
+import type { Allow } from '../allowed'
 import type { Edit } from '../edit'
 import type { PlanInput } from '../input'
 import type { Trace } from '../trace'
@@ -29,7 +28,7 @@ export interface Checking {
   steps: readonly PlanStep[]
   walked: Trace
   rims: Readonly<Record<RegionId, Rim>>
-  allow: (id: TechniqueId) => Allowance
+  allow: Allow
   /** The rows that are worked with; all of them but in a check of single rows. */
   rules: Rules
 }
