@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test'
+import { browserOptions } from './scripts/browser.mjs'
 
 /** The server is run by ./test, which says where it is. Chromium is Debian's. */
 export default defineConfig({
@@ -13,10 +14,7 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     trace: 'off',
     screenshot: 'only-on-failure',
-    launchOptions: {
-      executablePath: process.env.OAK_CHROMIUM ?? '/usr/bin/chromium',
-      args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--disable-dev-shm-usage'],
-    },
+    launchOptions: browserOptions,
   },
   projects: [{ name: 'e2e', testDir: 'tests/e2e' }, { name: 'pictures', testDir: 'tests/pictures' }],
 })

@@ -1,7 +1,7 @@
-/** Measures and prints; never asserts. `npm run bench`, or `npm run bench planner proposal verdict page start test` for some. */
+/** Measures and prints; never asserts. `npm run bench`, or `npm run bench planner replan proposal verdict page start test` for some. */
 import { say } from '../scripts/say.mjs'
 
-const PARTS = ['planner', 'proposal', 'verdict', 'page', 'start', 'test']
+const PARTS = ['planner', 'replan', 'proposal', 'verdict', 'page', 'start', 'test']
 const asked = process.argv.slice(2)
 for (const part of PARTS) {
   if (asked.length > 0 && !asked.includes(part)) continue

@@ -9,7 +9,8 @@ import { REGION_IDS } from '#core/face/zones'
 import { halfLifeHours, remainingAt, type Poured } from '#core/load/ledger'
 import type { PastWork } from '#core/load/rest'
 import type { Answers } from '#core/screening/answers'
-import type { Preferences } from '#core/catalogue/preferences'
+import { INGREDIENTS } from '#core/catalogue/ingredients'
+import { avoidedBy, type Preferences } from '#core/catalogue/preferences'
 import { pouredAtHome } from '#core/load/home'
 import { restBars } from '#core/load/rest'
 import { CONTRAINDICATIONS } from '#core/catalogue/contraindications'
@@ -93,7 +94,7 @@ export interface VisitBundle {
 /** The verdict of these answers in this house today: the table as the house works it, less what was set aside, and nothing scented where none is wanted. */
 export function screenHere(b: Pick<VisitBundle, 'today' | 'houseRules' | 'lifts'> & { client: { preferences: Preferences } }, answers: Answers): Verdict {
   const v = screen(answers, b.today, lifted(tightened(CONTRAINDICATIONS, b.houseRules), b.lifts))
-  return b.client.preferences.scent === 'none' ? { ...v, substances: [...v.substances, { word: 'fragrance', rule: 'no-scent', family: 'fragrance' }] } : v
+  return { ...v, substances: [...v.substances, ...avoidedBy(b.client.preferences).map(({ family, rule }) => ({ word: INGREDIENTS[family].name, rule, family }))] }
 }
 
 /** What earlier work keeps from being done today: it joins the verdict on the screen. */

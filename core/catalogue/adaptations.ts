@@ -3,6 +3,7 @@ import type { FindingId } from './findings'
 import type { IngredientId } from './ingredients'
 import { COMMON_PRACTICE } from './kinds'
 import type { PreferenceId } from './preferences'
+import type { RegionId } from '../face/zones'
 import type { Season } from './season'
 import type { TechniqueId } from './technique'
 
@@ -21,6 +22,8 @@ export interface Adaptation {
   passesMost?: number
   settingMost?: number
   settingLeast?: number
+  /** Only in these regions, whatever the test looks at. */
+  only?: readonly RegionId[]
   /** Regions that meet the test are left out. */
   leaveOut?: true
   /** What rests comes off at the short end of its window. */
@@ -83,6 +86,7 @@ export const ADAPTATIONS: readonly Adaptation[] = [
   row('needling-sensitive', ['needling'], verySensitive, { leaveOut: true }, 'very sensitive: no needling there'),
   row('spatula-congested', ['spatula'], congested, { favour: 200 }, 'congested: spatula'),
   row('extraction-congested', ['extraction'], congested, { favour: 300 }, 'congested: take out what is ripe'),
+  row('jaw-cycle', ['extraction'], { life: ['jaw', 'cycle'] }, { leaveOut: true, only: ['chin', 'jawL', 'jawR'] }, 'jaw and chin break out with the cycle: expected, not chased'),
   row('extraction-clear', ['extraction'], { reading: 'congestion', atMost: 1 }, { leaveOut: true }, 'nothing there to take out'),
   // Settling
   row('cool-sensitive', ['highFrequency', 'redLamp', 'blueLamp'], sensitive, { favour: -300 }, 'sensitive: a cool finish rather'),

@@ -103,6 +103,12 @@ export interface Technique {
   wholeFace?: true
   /** May run while something rests on the face. */
   besideResting?: true
+  /** Fills the hands while something rests at least so many minutes. */
+  fillsFrom?: Minutes
+  /** `everyVisit`: opens, closes or connects each of them, so it tells two plans apart by nothing. `follows`: it comes with another step and is never asked for by itself. */
+  part?: 'everyVisit' | 'follows'
+  /** Cloths and cotton pads that it takes. */
+  linen?: { cloths?: number, pads?: number }
   /** The client may not be left alone, nor other work begun. */
   attended?: true
   /** Softens: what follows within ten minutes bears more load, in per cent. */

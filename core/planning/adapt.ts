@@ -7,7 +7,8 @@ import type { PlanInput } from './input'
 
 /** The regions of a technique's reach in which a row holds today; whole-client tests hold in all of them. */
 export function regionsMeeting(a: Adaptation, input: PlanInput, technique: Technique): RegionId[] {
-  const reach = reachOf(technique)
+  const whole = reachOf(technique)
+  const reach = a.only ? whole.filter((r) => a.only?.includes(r)) : whole
   const { when } = a
   if ('reading' in when) return reach.filter((r) => meets(input.profile, r, when))
   return holds(a, input) ? reach : []

@@ -1,5 +1,5 @@
 import { TECHNIQUES } from '../catalogue/techniques'
-import type { LayoutId, TechniqueId } from '../catalogue/technique'
+import { TECHNIQUE_IDS, type LayoutId, type TechniqueId } from '../catalogue/technique'
 import { GROUPS } from '../face/regions'
 import type { RegionId } from '../face/zones'
 import { dwellWindow } from '../timing/schedule'
@@ -118,9 +118,10 @@ function meanwhile(f: TechniqueId, free: number): Move[] {
   return [...body(f, first), ...body(then, second), ...body('stay', rest - second)]
 }
 
-/** What hands may do meanwhile: stay by what is watched by the second, say nothing under a hardening mask, else hands and shoulders. */
+/** What hands may do meanwhile: stay by what is watched by the second; else the two that a rest of this length is long enough for, the longer first. */
+const FILLERS = TECHNIQUE_IDS.filter((t) => TECHNIQUES[t].fillsFrom !== undefined).sort((a, b) => (TECHNIQUES[b].fillsFrom ?? 0) - (TECHNIQUES[a].fillsFrom ?? 0))
 function fillersFor(list: readonly Allowance[], free: number): (TechniqueId | undefined)[] {
   if (free <= 0) return [undefined]
   if (list.some((a) => a.technique.attended)) return ['stay']
-  return free >= 5 ? ['shouldersScalp', 'handsArms'] : free >= 2 ? ['handsArms', 'stay'] : ['stay']
+  return FILLERS.filter((f) => (TECHNIQUES[f].fillsFrom ?? 0) <= free).slice(0, 2)
 }

@@ -8,7 +8,7 @@ import { clockFindings } from './checks/clock'
 import type { Checking, PlanFinding, Rules } from './checks/finding'
 import { floorFindings } from './checks/floor'
 import { loadFindings } from './checks/load'
-import { exfoliationFindings, layerFindings } from './checks/order'
+import { exfoliationFindings, finishFindings, layerFindings, warmthFindings } from './checks/order'
 import { pairFindings, permitFindings } from './checks/permits'
 import { calmFindings, productFindings } from './checks/products'
 import { beforeFindings, surfaceFindings } from './checks/surface'
@@ -31,7 +31,7 @@ export function checkPlan(input: PlanInput, steps: readonly PlanStep[], rules: R
   const findings = [
     ...floorFindings(c),
     ...steps.flatMap((step, i) => [...permitFindings(step, c), ...productFindings(step, c), ...calmFindings(step, i, c), ...surfaceFindings(step, i, c), ...beforeFindings(step, i, c)]),
-    ...pairFindings(c, pairs), ...loadFindings(c), ...clockFindings(c), ...exfoliationFindings(c), ...layerFindings(c),
+    ...pairFindings(c, pairs), ...loadFindings(c), ...clockFindings(c), ...exfoliationFindings(c), ...warmthFindings(c), ...layerFindings(c), ...finishFindings(c),
   ]
   return { trace: walked, rims, findings }
 }

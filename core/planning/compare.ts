@@ -4,15 +4,14 @@ import type { TechniqueId } from '../catalogue/technique'
 import type { PlanStep } from '../catalogue/step'
 import { dwellWindow, schedule } from '../timing/schedule'
 import type { PlanInput } from './input'
-import { canPin } from './pins'
 import { propose } from './propose'
 
 /** What a plan would be under other terms, in its main steps. `value` compares only within one school. */
 export interface Alternative { name: string, minutes: number, value: number, failed?: string, mains: readonly { technique: TechniqueId, name: string, minutes: number }[] }
 export interface Comparison { curve: readonly { slot: number, value: number | null }[], lengths: readonly Alternative[], schools: readonly Alternative[] }
 
-/** Steps that connect, open or close every visit and so tell two plans apart by nothing. */
-const EVERYWHERE = (t: TechniqueId): boolean => (!canPin(t) && t !== 'handsArms' && t !== 'shouldersScalp') || ['settle', 'eyesOff', 'milk', 'secondReading', 'mist', 'tone', 'close', 'sunProtection', 'moisturiser'].includes(t)
+/** Steps that connect, open or close every visit tell two plans apart by nothing; what hands do while a mask rests does. */
+const EVERYWHERE = (t: TechniqueId): boolean => TECHNIQUES[t].part !== undefined && (TECHNIQUES[t].fillsFrom ?? 0) === 0
 export const LENGTHS = [{ name: 'Express', slot: 30 }, { name: 'Standard', slot: 60 }, { name: 'Full', slot: 90 }] as const
 const CURVE = { from: 30, to: 90, step: 10 } as const
 

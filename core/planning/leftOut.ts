@@ -6,15 +6,13 @@ import { REGION_IDS, type RegionId } from '../face/zones'
 import { allowances } from './allowed'
 import { compile } from './compile'
 import type { PlanInput } from './input'
-import { canPin } from './pins'
 import type { PlanCase } from './planCase'
 import { solve, type Solution } from './solve'
 
 export interface LeftOut { technique: TechniqueId, name: string, why: Why, extraMinutes?: number, dropsOut?: readonly string[] }
 
 /** What belongs to every visit, or follows from another step, is not offered by itself. */
-const EVERY_VISIT: readonly TechniqueId[] = ['settle', 'eyesOff', 'milk', 'secondReading', 'tone', 'mist', 'moisturiser', 'sunProtection', 'close']
-export const OFFERED: readonly TechniqueId[] = TECHNIQUE_IDS.filter((t) => canPin(t) && !EVERY_VISIT.includes(t))
+export const OFFERED: readonly TechniqueId[] = TECHNIQUE_IDS.filter((t) => TECHNIQUES[t].part === undefined)
 
 /** What was left out, and its price: the rule that bars it, the minutes it would add, or what would have to go. */
 export function leftOut(input: PlanInput, steps: readonly PlanStep[], asked: readonly TechniqueId[] = OFFERED): LeftOut[] {

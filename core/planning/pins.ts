@@ -8,9 +8,8 @@ import type { PlanInput } from './input'
 import { bottles, type OptionMaker } from './options'
 import type { Move, Option } from './planCase'
 
-/** Steps that connect, lift or fill: they follow from the others and cannot be pinned by themselves. */
-export const FOLLOWS: readonly TechniqueId[] = ['blot', 'rinse', 'wait', 'maskOff', 'rollOffRub', 'neutralise', 'hardeningOff', 'lampOff', 'disinfect', 'stay', 'handsArms', 'shouldersScalp']
-export const canPin = (t: TechniqueId): boolean => !FOLLOWS.includes(t)
+/** What follows from the others cannot be pinned by itself. */
+export const canPin = (t: TechniqueId): boolean => TECHNIQUES[t].part !== 'follows'
 
 /** The stages in which the therapist has pinned something, each with only what was pinned: its minutes, zones, passes, setting and bottle as they are. */
 export function pinnedOptions(input: PlanInput, make: OptionMaker, block: BlockMaker): Map<StageId, Option[]> {

@@ -1,10 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { TECHNIQUES } from '../catalogue/techniques'
 import type { TechniqueId } from '../catalogue/technique'
 import { FINDING_IDS } from '../catalogue/findings'
 import { PRODUCT_KINDS, type ProductKind } from '../catalogue/kinds'
-import { GROUPS } from '../face/regions'
 import { SCHOOL_IDS } from '../catalogue/schools'
 import type { Answer } from '../screening/answers'
 import { screen } from '../screening/verdict'
@@ -15,7 +13,6 @@ import { applyEdits, diffPlans } from './edit'
 import { leftOut } from './leftOut'
 import { propose } from './propose'
 import { planAfterStop } from './stopPlan'
-import { trayFor } from './tray'
 import type { PlanInput } from './input'
 
 const has = (input: PlanInput, t: TechniqueId) => propose(input).steps.some((s) => s.technique === t)
@@ -146,23 +143,11 @@ describe('edits', () => {
   })
 })
 
-describe('after a stop, and on the tray', () => {
+describe('after a stop', () => {
   it('leaves only cool and calm work', () => {
     const input = planInput()
     const rest = planAfterStop(input, []).map((s) => s.technique)
     expect(rest).toEqual(['rinse', 'cold', 'moisturiser', 'wait', 'sunProtection', 'close'])
     expect(isFit(checkPlan(input, propose(input).steps))).toBe(true)
-  })
-  it('lists amounts, devices before they are needed, and what is missing', () => {
-    const input = planInput({ school: 'warmCloth' })
-    const steps = propose(input).steps
-    const tray = trayFor(input, steps)
-    expect(tray.missing).toEqual([])
-    expect(tray.products.every((p) => p.amount.count > 0)).toBe(true)
-    for (const d of tray.devices) expect(d.switchOnMinute).toBeLessThan(d.neededMinute)
-    const gone = trayFor({ ...input, shelf: [] }, steps)
-    expect(gone.missing.length).toBeGreaterThan(3)
-    expect(GROUPS.face.length).toBe(10)
-    expect(Object.values(TECHNIQUES).filter((t) => t.product).length).toBeGreaterThan(10)
   })
 })

@@ -32,6 +32,9 @@ const night = { ...input, daylight: false }
 const BROKEN: Record<string, () => [PlanInput, readonly PlanStep[]]> = {
   'must-settle': () => [input, without('settle')], 'must-eyes': () => [input, without('eyesOff')], 'must-surface': () => [input, without('milk')], 'must-read': () => [input, without('secondReading')],
   'must-deep': () => [input, good.filter((s) => s.technique !== 'secondCleanse' && s.technique !== 'oilCleanse')], 'must-moisturise': () => [input, without('moisturiser')], 'must-sun': () => [input, without('sunProtection')], 'must-close': () => [input, without('close')],
+  'cool-to-end': () => [input, before('moisturiser', step('warmTowel'))],
+  'vitamin-c-first': () => [withBottle(product('ampoule', 'bright', { inci: ['Aqua', 'Ascorbic Acid'] })), before('moisturiser', step('ampoule', { productId: 'bright' }))],
+  'lighter-cream': () => [withBottle(product('moisturiser', 'light', { suits: ['oily'] })), [...before('moisturiser', step('ampoule')).flatMap((s) => (s.technique === 'ampoule' ? [s, step('ampoule', { key: 'ampoule-8' }), step('eyeProduct', { key: 'eyeProduct-8', regions: GROUPS.face })] : [s]))]],
   'oil-under-sun': () => [input, before('sunProtection', step('facialOil'))], 'thin-to-thick': () => [input, before('close', step('serum'))], 'one-exfoliation': () => [{ ...input, policy: { camps: { works: 'one' }, without: [] } }, [...before('tone', step('grain')), step('grain', { key: 'grain-8' })]],
   'pass-limit': () => [input, before('close', step('tip', { passes: 3 }))], 'pair': () => [input, [...good, step('needling'), step('tip')]], 'straight-before': () => [input, before('close', step('needling'))],
   'thin-zones': () => [input, before('close', step('needling', { setting: 0.4 }))], 'wear-off': () => [input, before('tone', step('extraction'))].map((x, i) => (i === 1 ? cleanThen(step('extraction')) : x)) as [PlanInput, PlanStep[]],
@@ -43,6 +46,7 @@ const BROKEN: Record<string, () => [PlanInput, readonly PlanStep[]]> = {
   'surface': () => [input, before('close', step('tip'))], 'dwell-early': () => [input, cleanThen(step('clay'), step('stay', { minutes: 1 }), step('maskOff'))], 'dwell-late': () => [input, cleanThen(step('clay'), step('stay', { minutes: 19 }), step('maskOff'))], 'left-on': () => [input, cleanThen(step('clay'))],
   'attended': () => [input, cleanThen(step('blot'), step('salonPeel'), step('handsArms', { minutes: 1 }), step('neutralise'))], 'over-slot': () => [{ ...input, slotMinutes: 30 }, good], 'minutes-range': () => [input, before('close', step('massage', { minutes: 45 }))], 'setting-range': () => [input, before('close', step('tip', { setting: 60 }))],
 }
+const withBottle = (p: ReturnType<typeof product>): PlanInput => ({ ...input, shelf: [...input.shelf, { product: p, lots: [lot(p.id)] }] })
 /** The cleansed skin, then these; the floor that is missing does not matter here. */
 function cleanThen(...more: PlanStep[]): PlanStep[] {
   const i = good.findIndex((s) => s.technique === 'secondCleanse' || s.technique === 'oilCleanse')

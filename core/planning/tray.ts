@@ -2,6 +2,7 @@ import { DEVICE_NAMES, type DeviceKind } from '../catalogue/kinds'
 import type { PlanStep } from '../catalogue/step'
 import { TECHNIQUES } from '../catalogue/techniques'
 import { methodOf } from '../catalogue/schools'
+import { TRAY_RULES, warmUpOf, type TrayRule } from '../catalogue/tray'
 import { amountFor, fingertipUnits, type Amount } from '../dosing/amount'
 import { mixFor, type Mix } from '../dosing/mixing'
 import { schedule } from '../timing/schedule'
@@ -14,13 +15,8 @@ export interface TrayDevice { kind: DeviceKind, name: string, switchOnMinute: nu
 export interface TrayMix { key: string, name: string, /** Minute at which it is mixed, from the start of the first step. */ atMinute: number, mix: Mix }
 export interface Tray { mixes: readonly TrayMix[], products: readonly TrayProduct[], devices: readonly TrayDevice[], linen: readonly { name: string, count: number }[], missing: readonly string[] }
 
-/** Minutes a device takes until it is ready. Common practice: a steamer five to eight minutes, the cautious end. */
-const WARM_UP: Readonly<Record<DeviceKind, number>> = { steamer: 8, towelCabinet: 20, tipMachine: 1, highFrequencyWand: 1, crystalMachine: 1, ultrasonicSpatula: 1, needlingPen: 1, lamp: 2, microcurrentWand: 1 }
-const CLOTHS: Partial<Record<PlanStep['technique'], number>> = { milk: 1, secondCleanse: 1, oilCleanse: 2, rinse: 1, maskOff: 1, grain: 1, rollOffRub: 1, neutralise: 2, hardeningOff: 2, warmTowel: 1 }
-const PADS: Partial<Record<PlanStep['technique'], number>> = { eyesOff: 3, tone: 2, lipScrub: 1 }
-
 /** What to lay out, in the order it is used; when to switch on what; what is missing. Minutes count from the start of the first step, so a warm-up may be negative. */
-export function trayFor(input: PlanInput, steps: readonly PlanStep[]): Tray {
+export function trayFor(input: PlanInput, steps: readonly PlanStep[], rules: readonly TrayRule[] = TRAY_RULES): Tray {
   const times = schedule(steps, () => undefined).steps
   const products: TrayProduct[] = []
   const devices = new Map<DeviceKind, TrayDevice>()
@@ -31,7 +27,7 @@ export function trayFor(input: PlanInput, steps: readonly PlanStep[]): Tray {
     const t = TECHNIQUES[s.technique]
     if (t.device && !devices.has(t.device)) {
       const at = times[i]?.start ?? 0
-      devices.set(t.device, { kind: t.device, name: DEVICE_NAMES[t.device], switchOnMinute: at - WARM_UP[t.device], neededMinute: at, ready: input.devices.includes(t.device) })
+      devices.set(t.device, { kind: t.device, name: DEVICE_NAMES[t.device], switchOnMinute: at - warmUpOf(t.device), neededMinute: at, ready: input.devices.includes(t.device) })
     }
     if (!t.product) return
     const item = input.shelf.find((x) => x.product.id === s.productId)
@@ -46,14 +42,19 @@ export function trayFor(input: PlanInput, steps: readonly PlanStep[]): Tray {
     products.push({ key: s.key, step: t.name, productId: item.product.id, name: item.product.name, amount, extra: t.id === 'sunProtection' ? `${fingertipUnits(amount.grams)} fingertip units` : null, lot: lot?.code ?? null, trouble })
   })
   for (const d of devices.values()) if (!d.ready) missing.push(`${d.name}: not ready`)
-  const count = (table: Partial<Record<PlanStep['technique'], number>>) => steps.reduce((n, s) => n + (table[s.technique] ?? 0), 0)
-  // A house that takes off with pads or sponges lays those out instead of cloths; spots get pads, used once.
+  return { mixes, products, devices: [...devices.values()], linen: linenFor(input, steps, products, rules), missing }
+}
+
+/** A house that takes off with pads or sponges lays those out instead of cloths; spots get pads, used once. */
+function linenFor(input: PlanInput, steps: readonly PlanStep[], products: readonly TrayProduct[], rules: readonly TrayRule[]): Tray['linen'] {
+  const off = steps.reduce((n, s) => n + (TECHNIQUES[s.technique].linen?.cloths ?? 0), 0)
+  const pads = steps.reduce((n, s) => n + (TECHNIQUES[s.technique].linen?.pads ?? 0), 0)
   const { linen: way } = methodOf(input.school, input.policy).camps.removal
-  const off = count(CLOTHS)
   const spotted = spotRegions(input.profile).length > 0
   const single = way === 'pads' || spotted
-  const linen = [{ name: 'fresh cloths', count: way === 'cloths' && !spotted ? off : 0 }, { name: 'sponges and a bowl of cool water', count: way === 'sponges' && !spotted ? 2 : 0 }, { name: 'cotton pads', count: count(PADS) + (single ? off * 3 : 0) },
-    { name: 'pairs of gloves', count: steps.some((s) => s.technique === 'extraction' || s.technique === 'needling') ? 2 : 0 }, { name: 'sterile cartridge', count: steps.some((s) => s.technique === 'needling') ? 1 : 0 }, { name: 'pairs of goggles', count: steps.some((s) => TECHNIQUES[s.technique].device === 'lamp') ? 2 : 0 }, { name: 'tissues with a breathing slit', count: steps.filter((s) => s.technique === 'blot').length },
-    { name: 'clean dry spatulas', count: products.filter((p) => p.amount.measure === 'spatula' || p.amount.measure === 'scoop').length }].filter((l) => l.count > 0)
-  return { mixes, products, devices: [...devices.values()], linen, missing }
+  return [
+    { name: 'fresh cloths', count: way === 'cloths' && !spotted ? off : 0 }, { name: 'sponges and a bowl of cool water', count: way === 'sponges' && !spotted ? 2 : 0 }, { name: 'cotton pads', count: pads + (single ? off * 3 : 0) },
+    ...rules.map((r) => { const n = steps.filter((s) => r.techniques.includes(s.technique)).length; return { name: r.item, count: n === 0 ? 0 : r.per === 'visit' ? r.count : r.count * n } }),
+    { name: 'clean dry spatulas', count: products.filter((p) => p.amount.measure === 'spatula' || p.amount.measure === 'scoop').length },
+  ].filter((l) => l.count > 0)
 }

@@ -17,6 +17,15 @@ const forbids = (rows: typeof CONTRAINDICATIONS, answers: ReturnType<typeof allN
 }
 
 describe('house rules', () => {
+  it('asks for the licence of the work itself, whatever the family', () => {
+    const therapist = (...licences: ('basic' | 'machine' | 'blade' | 'current')[]) => ({ role: 'therapist', licences })
+    const own = (families: ReturnType<typeof row>['families']) => ({ ...row('steroids-thin'), families, lifts: 'therapist' as const })
+    for (const [family, licence] of [['abrasion', 'machine'], ['blade', 'blade'], ['microcurrent', 'current']] as const) {
+      expect(liftTrouble(own([family]), therapist('basic'), ''), family).toContain('licensed')
+      expect(liftTrouble(own([family]), therapist('basic', licence), ''), family).toBeUndefined()
+    }
+    for (const family of ['massage', 'acid', 'retinoid'] as const) expect(liftTrouble(own([family]), therapist('basic'), ''), family).toBeUndefined()
+  })
   it('are refused when they would loosen, or say nothing', () => {
     expect(loosens(row('filler-later'), { days: 27 })).toContain('28')
     expect(loosens(row('filler-later'), { days: 28 })).toBeUndefined()

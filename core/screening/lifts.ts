@@ -1,12 +1,14 @@
 import type { Contraindication } from '../catalogue/contraindications'
 import type { FamilyId, LicenceId } from '../catalogue/kinds'
+import { TECHNIQUES } from '../catalogue/techniques'
 
 /** A row set aside for one visit: by whom, on whose word and why. It stays on the record. */
 export interface Lift { rule: string, word: string, reason: string, by: string, at: number }
 
-/** The licence that covers work of a family; without one listed the basic licence does. */
-const COVERS: Partial<Record<FamilyId, readonly LicenceId[]>> = {
-  abrasion: ['machine'], vacuum: ['machine'], highFrequency: ['current'], microcurrent: ['current'], needling: ['needling025', 'needling05'],
+/** Whether a person may do any of the techniques of a family; of a family that is only in bottles or on other people's lists, anybody. */
+function covers(family: FamilyId, licences: readonly LicenceId[]): boolean {
+  const own = Object.values(TECHNIQUES).filter((t) => t.families.includes(family))
+  return own.length === 0 || own.some((t) => licences.includes(t.licence) || (t.setting?.more !== undefined && licences.includes(t.setting.more.licence)))
 }
 
 /**
@@ -18,8 +20,7 @@ export function liftTrouble(row: Contraindication, who: { role: string, licences
   if (row.lifts === 'nobody') return 'Nobody sets this aside.'
   if (row.lifts === 'date') return 'Only its date lifts this.'
   if (who.role === 'trainee') return 'A trainee sets nothing aside: ask a colleague.'
-  const missing = row.families.find((f) => COVERS[f] !== undefined && !COVERS[f]?.some((l) => who.licences.includes(l)))
-  if (missing) return 'Only somebody licensed for this work may set it aside.'
+  if (!row.families.every((f) => covers(f, who.licences))) return 'Only somebody licensed for this work may set it aside.'
   if (row.lifts === 'doctor' && word.trim().length < 3) return 'Write down which doctor gave their word, and when.'
   return undefined
 }

@@ -1,4 +1,4 @@
-import { ingredientsIn, type IngredientId } from '../catalogue/ingredients'
+import { INGREDIENTS, ingredientsIn } from '../catalogue/ingredients'
 import type { Product } from '../catalogue/products'
 import type { Profile } from '../skin/profile'
 
@@ -18,15 +18,13 @@ export type PatchState =
   | { kind: 'notNeeded' } | { kind: 'due', why: string } | { kind: 'waiting', from: number } | { kind: 'readable', since: number }
   | { kind: 'clear', until: number, lookAgain?: number } | { kind: 'reaction', at: number }
 
-const ACTIVE: readonly IngredientId[] = ['papaya', 'retinoid', 'salicylate', 'fragrance']
-
 /** Why a product asks for a patch test on this skin before its first use here; undefined when it asks for none. */
 export function patchReason(product: Product, profile: Profile, usedBefore: boolean): string | undefined {
   if (usedBefore || !(profile.conditions.includes('sensitive') || profile.conditions.includes('reactive'))) return undefined
   if (product.acid) return 'an acid, new to sensitive skin'
-  const inside = ingredientsIn(product.inci).find((i) => ACTIVE.includes(i))
-  if (inside === undefined) return undefined
-  return inside === 'fragrance' ? 'fragrance, new to sensitive skin' : 'an active, new to sensitive skin'
+  const asks = ingredientsIn(product.inci).flatMap((i) => INGREDIENTS[i].patch ?? [])
+  const first = asks.find((a) => a !== INGREDIENTS.fragrance.patch) ?? asks[0]
+  return first === undefined ? undefined : `${first}, new to sensitive skin`
 }
 
 /**

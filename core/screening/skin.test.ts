@@ -4,7 +4,7 @@ import { REGION_IDS } from '../face/zones'
 import { deriveProfile } from '../skin/profile'
 import type { AnyReadingId, Grade } from '../skin/readings'
 import { allNo, readAll, RESILIENT, TODAY } from '../testing/fixtures'
-import { barsFromSkin, SKIN_ROWS, withSkin } from './skin'
+import { barsFromSkin, SKIN_LIMIT_ROWS, SKIN_ROWS, withSkin } from './skin'
 import { screen } from './verdict'
 
 const seen = (reading: AnyReadingId, grade: Grade) => barsFromSkin(deriveProfile(readAll(RESILIENT, { cheekL: { ...RESILIENT, [reading]: grade } }), 40))
@@ -32,6 +32,14 @@ describe('what was read', () => {
       const count = (g: Grade) => seen(r, g).reduce((n, bar) => n + bar.families.length * bar.regions.length, 0)
       expect(count(Math.max(a, b) as Grade)).toBeGreaterThanOrEqual(count(Math.min(a, b) as Grade))
     }))
+  })
+  for (const row of SKIN_LIMIT_ROWS) it(`${row.rule} limits as ${row.as} does, and is missed when it is switched off`, () => {
+    const dark = deriveProfile(readAll({ ...RESILIENT, pigment: 3 } as never), 40)
+    const calm = deriveProfile(readAll(RESILIENT), 40)
+    expect(withSkin(screen(allNo(), TODAY), dark).limitRules.map((l) => l.rule)).toContain(row.rule)
+    expect(withSkin(screen(allNo(), TODAY), dark).limit).toEqual(screen(allNo({ darkMarks: { say: 'yes' } }), TODAY).limit)
+    expect(withSkin(screen(allNo(), TODAY), calm).limitRules).toEqual([])
+    expect(withSkin(screen(allNo(), TODAY), dark, SKIN_LIMIT_ROWS.filter((r) => r !== row)).limitRules).toEqual([])
   })
   it('works a skin that marks gently, whether asked or read, and not twice', () => {
     const dark = deriveProfile(readAll(RESILIENT), 40, { burns: 'very rarely', tans: 'deeply' })

@@ -1,3 +1,5 @@
+import type { ConditionId } from '../catalogue/conditions'
+import { CONTRAINDICATIONS } from '../catalogue/contraindications'
 import { COMMON_PRACTICE, EXFOLIATING, type FamilyId } from '../catalogue/kinds'
 import { REGION_IDS } from '../face/zones'
 import type { Profile } from '../skin/profile'
@@ -21,14 +23,23 @@ export function barsFromSkin(profile: Profile, rows: readonly SkinRow[] = SKIN_R
   })
 }
 
-const MARKS = { rule: 'read-marks', limit: { rimPercent: 75, passesMost: 1, steamMost: 5 }, sentence: 'Marks easily, as read: abrasion and heat at low load.' }
+/** A condition that was read limits just as the answer to a question does. */
+export interface SkinLimitRow { rule: string, condition: ConditionId, /** The row of the questions whose limits it takes. */ as: string, sentence: string, source: string }
+export const SKIN_LIMIT_ROWS: readonly SkinLimitRow[] = [
+  { rule: 'read-marks', condition: 'marksEasily', as: 'marks-gentle', sentence: 'Marks easily, as read: abrasion and heat at low load.', source: COMMON_PRACTICE },
+]
 
 /** The verdict with what the skin itself limits: a skin that marks easily is worked gently, whether it was asked or read. */
-export function withSkin(verdict: Verdict, profile: Profile): Verdict {
-  if (!profile.conditions.includes('marksEasily') || verdict.limitRules.some((l) => l.rule === 'marks-gentle')) return verdict
-  const { limit } = verdict
-  return {
-    ...verdict, limitRules: [...verdict.limitRules, MARKS],
-    limit: { steamMost: Math.min(limit.steamMost, MARKS.limit.steamMost), passesMost: Math.min(limit.passesMost, MARKS.limit.passesMost), rimPercent: Math.floor((limit.rimPercent * MARKS.limit.rimPercent) / 100) },
+export function withSkin(verdict: Verdict, profile: Profile, rows: readonly SkinLimitRow[] = SKIN_LIMIT_ROWS): Verdict {
+  let out = verdict
+  for (const row of rows) {
+    const own = CONTRAINDICATIONS.find((c) => c.id === row.as)?.limit
+    if (!own || !profile.conditions.includes(row.condition) || out.limitRules.some((l) => l.rule === row.as)) continue
+    const { limit } = out
+    out = {
+      ...out, limitRules: [...out.limitRules, { rule: row.rule, limit: own, sentence: row.sentence }],
+      limit: { steamMost: Math.min(limit.steamMost, own.steamMost ?? limit.steamMost), passesMost: Math.min(limit.passesMost, own.passesMost ?? limit.passesMost), rimPercent: Math.floor((limit.rimPercent * (own.rimPercent ?? 100)) / 100) },
+    }
   }
+  return out
 }

@@ -13,6 +13,6 @@ export const CALMING: readonly Technique[] = [
     needs: { soil: CLEAN, film: BARE }, leaves: {}, effects: { congestion: 2, shine: 1 }, hand: 'Goggles on both of you; lamp at its distance; stay in the room.', cue: 'The dose is reached.', say: 'Close your eyes; the light is bright.', reason: 'fewer breakouts for a while' }),
   row({ id: 'redLamp', name: 'Red lamp, 633 and 830 nm', stage: 'calm', minutes: m(0.5, 1, 0.5), groups: ['face'], device: 'lamp', families: ['lamp'], dwell: rests(10, 20, [10, 15], 'removeNow'), lift: 'lampOff', setting: { label: 'Irradiance', unit: 'mW/cm²', least: 10, start: 40, most: 100, step: 5 },
     needs: { soil: CLEAN, film: BARE }, leaves: { redness: -1 }, effects: { firmness: 2, redness: 2, rest: 1 }, hand: 'Goggles on both of you; lamp at its distance; stay in the room.', cue: 'The dose is reached.', say: 'Close your eyes; warm red light.', reason: 'calms after the work' }),
-  row({ id: 'lampOff', name: 'Lamp off', stage: 'calm', minutes: m(0.5, 1, 0.5), groups: ['face'], lifts: true, needs: {}, leaves: {}, effects: {},
+  row({ id: 'lampOff', name: 'Lamp off', stage: 'calm', part: 'follows', minutes: m(0.5, 1, 0.5), groups: ['face'], lifts: true, needs: {}, leaves: {}, effects: {},
     hand: 'Lamp away, goggles off, let the eyes get used to the room.', cue: 'Eyes at ease.', reason: 'the dose is enough' }),
 ]

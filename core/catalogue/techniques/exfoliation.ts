@@ -3,14 +3,14 @@ import { BARE, CLEAN, INTACT, m, rests, row } from './row'
 
 /** Work that loosens dead cells by hand, acid, enzyme or blade. */
 export const EXFOLIATION: readonly Technique[] = [
-  row({ id: 'grain', name: 'Grain scrub', stage: 'handExfoliation', minutes: m(0.5, 2, 1, 2), groups: ['faceNoEyes', 'tZone'], product: 'grainScrub',
+  row({ id: 'grain', name: 'Grain scrub', stage: 'handExfoliation', linen: { cloths: 1 }, minutes: m(0.5, 2, 1, 2), groups: ['faceNoEyes', 'tZone'], product: 'grainScrub',
     families: ['friction'], needs: { soil: CLEAN, film: BARE, moisture: ['wet', 'damp'], skin: INTACT }, leaves: { film: 'none', moisture: 'damp', redness: 1 },
     load: { hundredths: 90, per: 'handsMinute' }, effects: { dullness: 2, congestion: 1 }, hand: 'Wet hands, no pressure, more on nose, chin, forehead; rinse, dry cloth for the brows.',
     cue: 'The hand feels even; faint pink at most.', reason: 'loosens dead cells by hand' }),
   row({ id: 'rollOff', name: 'Roll-off peel on', stage: 'handExfoliation', minutes: m(0.5, 2, 1), groups: ['faceNoEyes', 'tZone'], product: 'rollOffPeel', families: ['friction'],
     dwell: rests(3, 6, [3, 4], 'rewet'), lift: 'rollOffRub', needs: { soil: CLEAN, film: BARE, skin: INTACT }, leaves: { film: 'mask', moisture: 'dry' }, load: { hundredths: 45, per: 'dwellRoot' }, effects: { dullness: 3, congestion: 1 },
     hand: 'Spread so thin that skin shows through; let it dry on the skin.', cue: 'Dry to the touch.', reason: 'dead cells leave with the crumbs' }),
-  row({ id: 'rollOffRub', name: 'Roll it off', stage: 'handExfoliation', minutes: m(1, 2, 1.5), groups: ['faceNoEyes', 'tZone'], lifts: true, needs: { film: ['mask'] }, leaves: { film: 'none', moisture: 'damp', soil: 'clean', redness: 1 }, effects: {},
+  row({ id: 'rollOffRub', name: 'Roll it off', stage: 'handExfoliation', part: 'follows', linen: { cloths: 1 }, minutes: m(1, 2, 1.5), groups: ['faceNoEyes', 'tZone'], lifts: true, needs: { film: ['mask'] }, leaves: { film: 'none', moisture: 'damp', soil: 'clean', redness: 1 }, effects: {},
     hand: 'Rub it off dry, like eraser crumbs, skin held taut; what is left melts under warm water.', cue: 'Crumbs stop rolling; even pink.', reason: 'the crumbs take the dead cells with them' }),
   row({ id: 'enzyme', name: 'Enzyme on', stage: 'handExfoliation', minutes: m(1, 2, 1), groups: ['faceNoEyes', 'tZone'], product: 'enzymeMask', families: ['enzyme'],
     dwell: rests(5, 10, [5, 7], 'removeNow'),
@@ -28,7 +28,7 @@ export const EXFOLIATION: readonly Technique[] = [
     dwell: rests(1, 3, [1, 1.5], 'removeNow'), lift: 'neutralise', attended: true, needs: { soil: CLEAN, film: BARE, moisture: ['dry'], skin: INTACT }, leaves: { film: 'mask', moisture: 'damp', redness: 1 }, load: { hundredths: 12, per: 'freeAcidRoot' }, effects: { dullness: 3, congestion: 2, firmness: 1 },
     hand: 'Forehead first, then cheeks, chin, nose; count the seconds, fan; watch every zone.', cue: 'Even pink: neutralise. White anywhere: off at once.', say: 'It tingles for a minute; tell me if it burns.', reason: 'a stronger acid, by the second and by the look',
     source: 'common practice; strength and pH: Cosmetic Ingredient Review, glycolic and lactic acid, 2013 (values from memory)' }),
-  row({ id: 'neutralise', name: 'Neutralise and rinse', stage: 'handExfoliation', minutes: m(1, 3, 1.5), groups: ['faceNoEyes', 'tZone'], lifts: true, needs: { film: ['mask'] }, leaves: { film: 'none', moisture: 'damp', warmth: 'cool' }, effects: {},
+  row({ id: 'neutralise', name: 'Neutralise and rinse', stage: 'handExfoliation', part: 'follows', linen: { cloths: 2 }, minutes: m(1, 3, 1.5), groups: ['faceNoEyes', 'tZone'], lifts: true, needs: { film: ['mask'] }, leaves: { film: 'none', moisture: 'damp', warmth: 'cool' }, effects: {},
     hand: 'As the maker says; then cool water again and again.', cue: 'The tingle has stopped everywhere.', reason: 'the acid stops here' }),
   row({ id: 'blade', name: 'Blade', stage: 'handExfoliation', minutes: m(8, 15, 10), groups: ['faceNoEyes'], families: ['blade'], licence: 'blade',
     needs: { soil: CLEAN, film: BARE, moisture: ['dry'], skin: INTACT }, leaves: { skin: 'abraded', redness: 1 }, load: { hundredths: 170, per: 'once' }, effects: { dullness: 3 },

@@ -1,4 +1,5 @@
-import { EXFOLIATING } from '../../catalogue/kinds'
+import { ingredientsIn } from '../../catalogue/ingredients'
+import { EXFOLIATING, STAGE_IDS } from '../../catalogue/kinds'
 import type { PlanStep } from '../../catalogue/step'
 import { TECHNIQUES } from '../../catalogue/techniques'
 import { finding, remove, type Checking, type Mend, type PlanFinding } from './finding'
@@ -12,6 +13,36 @@ export function exfoliationFindings({ steps, rules }: Checking): PlanFinding[] {
     if (!exfoliates(step) || TECHNIQUES[step.technique].stage === 'mask') return []
     const given = steps.slice(0, i).find((s) => ['massage', 'mask'].includes(TECHNIQUES[s.technique].stage) && s.regions.some((r) => step.regions.includes(r)) && !TECHNIQUES[s.technique].lifts && s.technique !== 'maskOff')
     return given ? finding(rules, 'exfoliate-before', `${TECHNIQUES[step.technique].name} after ${TECHNIQUES[given.technique].name.toLowerCase().replace(/ on$/, '')}`, { key: step.key, mends: [before(step, given)] }) : []
+  })
+}
+
+/** Warmth opens the work: after the mask, or on the finish, it only reddens. */
+export function warmthFindings({ steps, rules }: Checking): PlanFinding[] {
+  return steps.flatMap((step, i) => {
+    if (TECHNIQUES[step.technique].leaves.warmth !== 'warm') return []
+    const later = steps.slice(0, i).find((s) => STAGE_IDS.indexOf(TECHNIQUES[s.technique].stage) >= FINISH && TECHNIQUES[s.technique].part === undefined)
+    return later ? finding(rules, 'cool-to-end', `${TECHNIQUES[step.technique].name} after ${TECHNIQUES[later.technique].name.toLowerCase().replace(/ on$/, '')}`, { key: step.key, mends: [remove(step)] }) : []
+  })
+}
+const FINISH = STAGE_IDS.indexOf('mask')
+
+/** What stays on the skin as a layer of its own: what is only water does not count. */
+const staysOn = (s: PlanStep): boolean => (TECHNIQUES[s.technique].leaves.layer ?? 0) >= 2
+const MANY = 3
+
+/** Vitamin C goes first, and after many products the cream is a light one. */
+export function finishFindings({ input, steps, rules, allow }: Checking): PlanFinding[] {
+  const bottle = (s: PlanStep) => input.shelf.find((x) => x.product.id === s.productId)?.product
+  const laid = steps.filter(staysOn)
+  return laid.flatMap((step, i) => {
+    const own = bottle(step)
+    if (!own) return []
+    const below = laid.slice(0, i).filter((s) => s.regions.some((r) => step.regions.includes(r)))
+    const first = below[0]
+    const out = first && ingredientsIn(own.inci).includes('vitaminC') ? finding(rules, 'vitamin-c-first', undefined, { key: step.key, mends: [before(step, first)] }) : []
+    if (own.kind !== 'moisturiser' || below.length < MANY || own.suits.includes('oily')) return out
+    const lighter = allow(step.technique).products.find((p) => p.product.suits.includes('oily'))?.product
+    return [...out, ...finding(rules, 'lighter-cream', undefined, { key: step.key, mends: lighter ? [{ label: `Take ${lighter.name}`, minutes: 0, edits: [{ do: 'set', key: step.key, patch: { productId: lighter.id } }] }] : [] })]
   })
 }
 

@@ -1,0 +1,49 @@
+import type { PlanInput } from '#core/planning/input'
+import { lot } from '#core/testing/fixtures'
+import type { Proposal } from '#core/planning/propose'
+import { DEMO_PRODUCTS } from '#db/demo/products'
+import { question } from '../tests/solver/cases'
+
+/** Runs in the page: the seeded cases with the demo's shelf, asked of the planner's own worker as the page asks it. Times from asking to having the answer, ms. */
+export interface Timed { seed: number, first: number, edits: { what: string, ms: number }[], again: number[] }
+
+const worker = new Worker('/worker.js', { type: 'module' })
+let waiting: ((p: Proposal) => void) | undefined
+let id = 0
+worker.onmessage = (e: MessageEvent<{ answer: Proposal }>) => waiting?.(e.data.answer)
+
+async function asked(input: PlanInput): Promise<[number, Proposal]> {
+  const began = performance.now()
+  const answer = await new Promise<Proposal>((resolve) => { waiting = resolve; worker.postMessage(JSON.parse(JSON.stringify({ id: id++, ask: 'propose', input, steps: [] }))) })
+  return [performance.now() - began, answer]
+}
+
+/** What a therapist changes between two plans of one client. */
+function edits(input: PlanInput, plan: Proposal): [string, PlanInput][] {
+  const cheek = input.profile.regions.cheekL
+  const pinned = plan.steps.filter((s) => ['massage', 'clay', 'hydratingMask', 'serum', 'enzyme', 'steam'].includes(s.technique)).slice(0, 1)
+  return [
+    ['ten minutes less', { ...input, slotMinutes: Math.max(30, input.slotMinutes - 10) }],
+    ['ten minutes more', { ...input, slotMinutes: input.slotMinutes + 10 }],
+    ['a cheek read as more sensitive', { ...input, profile: { ...input.profile, regions: { ...input.profile.regions, cheekL: { ...cheek, sensitivity: Math.min(4, (cheek.sensitivity ?? 0) + 1) as typeof cheek.sensitivity } } } }],
+    ['another aim first', { ...input, aims: [...input.aims.slice(1), ...input.aims.slice(0, 1), ...(input.aims.length === 1 ? (['rest'] as const).filter((a) => a !== input.aims[0]) : [])] }],
+    ...(pinned.length > 0 ? [['a step pinned', { ...input, pins: pinned.map((s) => ({ ...s, pinned: true as const })) }] satisfies [string, PlanInput]] : []),
+  ]
+}
+
+const inputOf = (seed: number): PlanInput => ({ ...question(seed).input, shelf: DEMO_PRODUCTS.map((product) => ({ product, lots: [lot(product.id)] })) })
+
+Object.assign(globalThis, {
+  async replans(from: number, to: number, rounds: number): Promise<Timed[]> {
+    const out: Timed[] = []
+    for (let seed = from; seed <= to; seed++) {
+      const input = inputOf(seed)
+      const [first, plan] = await asked(input)
+      const own: Timed = { seed, first, edits: [], again: [] }
+      for (const [what, changed] of edits(input, plan)) { const [ms] = await asked(changed); own.edits.push({ what, ms }) }
+      for (let i = 0; i < rounds; i++) { const [ms] = await asked(input); own.again.push(ms) }
+      out.push(own)
+    }
+    return out
+  },
+})

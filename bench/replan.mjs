@@ -1,0 +1,38 @@
+import { createServer } from 'node:http'
+import { join } from 'node:path'
+import { chromium } from '@playwright/test'
+import { build } from 'esbuild'
+import { ROOT } from '../scripts/say.mjs'
+import { browserOptions } from '../scripts/browser.mjs'
+import { FRAME_MS, ms, quantile, times } from './numbers.mjs'
+
+const CASES = 40
+const ROUNDS = 9
+
+/** Plans in the browser, in the planner's own worker, from asking to having the answer: the first of a client, after an edit never seen before, and the same again. */
+export default async function replan() {
+  const files = new Map([['/', ['text/html', '<!doctype html><title>replan</title><script type="module" src="/page.js"></script>']]])
+  for (const [path, entry] of [['/page.js', 'bench/replan-page.ts'], ['/worker.js', 'app/workers/plan.worker.ts']]) {
+    const { outputFiles } = await build({ entryPoints: [join(ROOT, entry)], bundle: true, minify: true, format: 'esm', platform: 'browser', write: false, logLevel: 'error' })
+    files.set(path, ['text/javascript', outputFiles[0].text])
+  }
+  const server = createServer((req, res) => { const f = files.get(req.url); res.writeHead(f ? 200 : 404, { 'content-type': f?.[0] ?? 'text/plain' }); res.end(f?.[1] ?? '') })
+  await new Promise((r) => server.listen(0, '127.0.0.1', r))
+  const browser = await chromium.launch(browserOptions)
+  try {
+    const page = await browser.newPage()
+    await page.goto(`http://127.0.0.1:${server.address().port}/`)
+    await page.waitForFunction(() => 'replans' in globalThis)
+    // A page that has planned for others before: its code is warm, these clients are new to it.
+    await page.evaluate(() => globalThis.replans(1001, 1020, 1))
+    const seen = await page.evaluate(([n, r]) => globalThis.replans(1, n, r), [CASES, ROUNDS])
+    const edits = seen.flatMap((s) => s.edits)
+    const kinds = [...new Set(edits.map((e) => e.what))]
+    const again = seen.map((s) => quantile(s.again, 0.5))
+    const line = (what, list) => `${what}: median ${ms(quantile(list, 0.5))}, p95 ${ms(quantile(list, 0.95))} = ${times(quantile(list, 0.95) / FRAME_MS)} of one frame`
+    return [
+      `${CASES} realistic cases, ${edits.length} edits, in Chromium, in the planner's worker, asked and answered`,
+      line('first plan of a client', seen.map((s) => s.first)), line('re-plan of the same question', again), line('re-plan after an edit', edits.map((e) => e.ms)), ...kinds.map((k) => `  ${line(k, edits.filter((e) => e.what === k).map((e) => e.ms))}`),
+    ]
+  } finally { await browser.close(); server.close() }
+}
