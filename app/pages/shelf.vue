@@ -2,6 +2,7 @@
 import { INGREDIENTS, ingredientsIn } from '#core/catalogue/ingredients'
 import { KIND_NAMES } from '#core/catalogue/kinds'
 import type { Lot, Product } from '#core/catalogue/products'
+import { freeAcidOf } from '#core/dosing/freeAcid'
 import { daysBetween } from '#core/screening/days'
 import { useApi } from '~/composables/useApi'
 
@@ -10,6 +11,8 @@ const api = useApi()
 const { data } = await useAsyncData('shelf', () => api<{ today: string, items: { product: Product, lots: (Lot & { trouble: string | null })[] }[] }>('/api/shelf'))
 const search = ref('')
 const rows = computed(() => (data.value?.items ?? []).filter((i) => `${i.product.name} ${KIND_NAMES[i.product.kind]} ${i.product.inci.join(' ')}`.toLowerCase().includes(search.value.toLowerCase().trim())))
+/** An acid in numbers: per cent in all, pH, and how much of it is free to work. */
+const strength = (p: Product) => (p.acid ? `${p.acid.percent} % ${p.acid.name} acid, ${p.pH === undefined ? 'pH not known' : `pH ${p.pH}`}: ${freeAcidOf(p).toFixed(1)} % free` : p.pH === undefined ? '' : `pH ${p.pH}`)
 const left = (l: Lot) => (data.value ? daysBetween(data.value.today, l.expires) : 0)
 </script>
 
@@ -18,7 +21,7 @@ const left = (l: Lot) => (data.value ? daysBetween(data.value.today, l.expires) 
     <h1>Shelf</h1>
     <VTextField v-model="search" class="search" label="Search by name, kind or ingredient" type="search" />
     <div class="panel"><table class="plain"><thead><tr><th>Product</th><th>Kind</th><th>Bottle</th><th>Good until</th><th>Left</th><th>Holds</th></tr></thead><tbody>
-      <template v-for="i in rows" :key="i.product.id"><tr v-for="l in i.lots" :key="l.id"><td><b>{{ i.product.name }}</b></td><td>{{ KIND_NAMES[i.product.kind] }}</td><td class="figures">{{ l.code }}<span v-if="l.openedOn" class="soft since">open since {{ l.openedOn }}</span></td><td class="figures">{{ l.expires }} <span v-if="l.trouble" class="tag stop">{{ l.trouble.split(' since')[0] }}</span><span v-else-if="left(l) < 30" class="tag watch">{{ left(l) }} days</span></td><td class="figures">{{ Math.round(l.remainingMillilitres) }} of {{ i.product.packMillilitres }} mL</td><td class="soft">{{ ingredientsIn(i.product.inci).map((a) => INGREDIENTS[a].name).join(', ') || '–' }}</td></tr></template>
+      <template v-for="i in rows" :key="i.product.id"><tr v-for="l in i.lots" :key="l.id"><td><b>{{ i.product.name }}</b></td><td>{{ KIND_NAMES[i.product.kind] }}</td><td class="figures">{{ l.code }}<span v-if="l.openedOn" class="soft since">open since {{ l.openedOn }}</span></td><td class="figures">{{ l.expires }} <span v-if="l.trouble" class="tag stop">{{ l.trouble.split(/,? since/)[0] }}</span><span v-else-if="left(l) < 30" class="tag watch">{{ left(l) }} days</span></td><td class="figures">{{ Math.round(l.remainingMillilitres) }} of {{ i.product.packMillilitres }} mL</td><td class="soft"><span v-if="strength(i.product)" class="figures since">{{ strength(i.product) }}</span>{{ ingredientsIn(i.product.inci).map((a) => INGREDIENTS[a].name).join(', ') || (strength(i.product) ? '' : '–') }}</td></tr></template>
       <tr v-if="rows.length === 0"><td colspan="6">Nothing on the shelf by that word.</td></tr>
     </tbody></table></div>
   </div>

@@ -27,7 +27,7 @@ export function lotBars(lot: Lot, product: Product, today: string): ProductBar[]
   if (daysBetween(today, lot.expires) < 0) return [{ rule: 'lot-expired', text: `out of date since ${lot.expires}` }]
   if (lot.openedOn !== undefined) {
     const last = addDays(lot.openedOn, Math.floor(product.openMonths * 30.4))
-    if (daysBetween(today, last) < 0) return [{ rule: 'lot-open-too-long', text: `open since ${lot.openedOn}, good for ${product.openMonths} months` }]
+    if (daysBetween(today, last) < 0) return [{ rule: 'lot-open-too-long', text: `open too long, since ${lot.openedOn}: good for ${product.openMonths} months` }]
   }
   if (lot.remainingMillilitres <= 0) return [{ rule: 'lot-empty', text: 'empty' }]
   return []

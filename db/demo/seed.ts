@@ -79,7 +79,8 @@ async function seedShelf(db: Db, today: string): Promise<void> {
   for (const [i, p] of DEMO_PRODUCTS.entries()) {
     await db.insert(t.products).values({ id: p.id, name: p.name, line: p.line, kind: p.kind, inci: [...p.inci], density: Math.round(p.density * 1000), dispenser: p.dispenser, suits: [...p.suits], calming: p.calming, acid: p.acid ?? null, pHHundredths: p.pH === undefined ? null : Math.round(p.pH * 100), packMillilitres: p.packMillilitres, priceCents: p.priceCents, openMonths: p.openMonths }).onConflictDoNothing()
     const soon = p.id === 'serum-tide' ? 12 : p.id === 'eye-two' ? -6 : 200 + ((i * 37) % 300)
-    const dates = { expires: addDays(today, soon), openedOn: addDays(today, -20 - ((i * 11) % 40)) }
+    // What is used up once opened stands unopened.
+    const dates = { expires: addDays(today, soon), openedOn: p.openMonths <= 1 ? null : addDays(today, -20 - ((i * 11) % 40)) }
     await db.insert(t.lots).values({ id: `${p.id}-lot`, productId: p.id, code: `${p.line.slice(0, 2).toUpperCase()}${1000 + i * 7}`, ...dates, recalled: p.id === 'clay-tide', remainingHundredths: Math.round(p.packMillilitres * (p.id === 'cream-barrier' ? 12 : 70)) })
       .onConflictDoUpdate({ target: t.lots.id, set: dates })
   }

@@ -7,17 +7,20 @@ import { inCare, type Client } from './access'
 import { pastOf, visitsOf } from './bundle'
 import { thePractice } from './practice'
 import { database } from './database'
-import { ageOn, dayIn } from './dates'
+import { ageOn, dayBounds, dayIn } from './dates'
 import type { Staff } from './session'
 
-/** Clients in one's care, by name; last and next visit beside. */
+/** Clients in one's care, by name; beside them the days of the last visit that was begun and of the next that is booked, in the house's own time. */
 export async function listPeople(me: Staff, search: string) {
   const words = search.trim().slice(0, 60).replace(/[%_\\]/g, '\\$&')
-  const last = sql<string | null>`max(${visits.startsAt}) filter (where ${visits.startsAt} < now() and ${visits.status} <> 'cancelled')`
-  const next = sql<string | null>`min(${visits.startsAt}) filter (where ${visits.startsAt} >= now() and ${visits.status} <> 'cancelled')`
+  const { timeZone } = await thePractice()
+  const { from } = dayBounds(timeZone, dayIn(timeZone, new Date()))
+  const last = sql<string | null>`max(${visits.startsAt}) filter (where ${visits.status} in ('treating', 'closing', 'sealed'))`
+  const next = sql<string | null>`min(${visits.startsAt}) filter (where ${visits.status} = 'booked' and ${visits.startsAt} >= ${from.toISOString()}::timestamptz)`
+  const day = (at: string | null) => (at ? dayIn(timeZone, new Date(at)) : null)
   const rows = await database().select({ id: clients.id, name: clients.name, work: clients.work, born: clients.born, last, next }).from(clients).leftJoin(visits, eq(visits.clientId, clients.id))
     .where(and(inCare(me), isNull(clients.erasedAt), words ? ilike(clients.name, `%${words}%`) : undefined)).groupBy(clients.id).orderBy(asc(clients.name)).limit(200)
-  return rows.map((r) => ({ ...r, last: r.last ? new Date(r.last).getTime() : null, next: r.next ? new Date(r.next).getTime() : null }))
+  return rows.map((r) => ({ ...r, last: day(r.last), next: day(r.next) }))
 }
 
 const values = (f: ClientFields) => ({ name: f.name, born: f.born || null, phone: f.phone || null, email: f.email || null, work: f.work || null, medicines: f.medicines, notes: f.notes, faceHeightMm: f.faceHeightMm, faceWidthMm: f.faceWidthMm })

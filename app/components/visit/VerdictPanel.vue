@@ -18,7 +18,9 @@ const waits = computed(() => props.verdict.prevented.filter((b) => b.ask === 'un
 /** Bottles that an answer keeps on the shelf, each with what it holds. */
 const shelved = computed(() => (visit.bundle?.shelf ?? []).flatMap(({ product }) => { const bars = productBars(product, props.verdict, props.answers); return bars.length > 0 ? [{ id: product.id, name: product.name, why: [...new Set(bars.map((b) => b.text))].join(', ') }] : [] }))
 const nameOf = (rule: string) => { const row = CONTRAINDICATIONS.find((c) => c.id === rule); return row ? FINDINGS[row.finding].short : rule }
-const lowered = computed(() => props.verdict.limitRules.flatMap((l) => (l.limit.rimPercent === undefined ? [] : [`${nameOf(l.rule)} ${l.limit.rimPercent} %`])).join(' × '))
+/** A limit may stand only because a question is open or the answer unsure: the cautious side, and said so. */
+const doubt = (rule: string) => { const f = CONTRAINDICATIONS.find((c) => c.id === rule)?.finding; return f === undefined ? '' : props.verdict.open.includes(f) ? ' (not answered yet)' : props.answers[f]?.say === 'unsure' ? ' (unsure)' : '' }
+const lowered = computed(() => props.verdict.limitRules.flatMap((l) => (l.limit.rimPercent === undefined ? [] : [`${nameOf(l.rule)}${doubt(l.rule)} ${l.limit.rimPercent} %`])).join(' × '))
 const lifts = computed(() => visit.bundle?.lifts ?? [])
 </script>
 

@@ -3,14 +3,14 @@ import { mdiMagnify, mdiPlus } from '@mdi/js'
 import { useApi } from '~/composables/useApi'
 import { dayWords } from '~/composables/dates'
 
-interface Row { id: string, name: string, work: string | null, born: string | null, last: number | null, next: number | null }
+interface Row { id: string, name: string, work: string | null, born: string | null, last: string | null, next: string | null }
 useHead({ title: 'People · Oak Basin' })
 const api = useApi()
 const search = ref('')
 const { data: people } = await useAsyncData('people', () => api<Row[]>('/api/people'))
 const adding = ref(false)
 const shown = computed(() => (people.value ?? []).filter((p) => `${p.name} ${p.work ?? ''}`.toLowerCase().includes((search.value ?? '').trim().toLowerCase())))
-const zone = 'UTC'
+const words = (day: string) => dayWords(Date.parse(`${day}T12:00:00Z`), 'UTC')
 </script>
 
 <template>
@@ -21,7 +21,7 @@ const zone = 'UTC'
       <table class="plain">
         <thead><tr><th>Name</th><th>Work</th><th>Last visit</th><th>Next visit</th></tr></thead>
         <tbody>
-          <tr v-for="p in shown" :key="p.id"><td><NuxtLink :to="`/people/${p.id}`"><b>{{ p.name }}</b></NuxtLink></td><td>{{ p.work }}</td><td class="figures">{{ p.last ? dayWords(p.last, zone) : 'none yet' }}</td><td class="figures">{{ p.next ? dayWords(p.next, zone) : '–' }}</td></tr>
+          <tr v-for="p in shown" :key="p.id"><td><NuxtLink :to="`/people/${p.id}`"><b>{{ p.name }}</b></NuxtLink></td><td>{{ p.work }}</td><td class="figures">{{ p.last ? words(p.last) : 'none yet' }}</td><td class="figures">{{ p.next ? words(p.next) : '–' }}</td></tr>
           <tr v-if="shown.length === 0"><td colspan="4">Nobody by that name.</td></tr>
         </tbody>
       </table>
