@@ -1,6 +1,6 @@
 import { HOME_POURINGS } from '../catalogue/home'
 import type { Answers } from '../screening/answers'
-import { addDays, isDay } from '../screening/days'
+import { addDays, daysBetween, isDay } from '../screening/days'
 import type { Poured } from './ledger'
 
 /** Weeks back that a habit at home is reckoned with; the basin has drained of what lies further back. */
@@ -11,8 +11,9 @@ const EVENING = 'T20:00:00Z'
  * What the client says they used at home, as pourings: the last evening they name, and those before it at the rhythm they name.
  * An answer without a day is taken as last night (`today` less one). Unsure counts as one evening: the cautious side.
  * @param today ISO day
+ * @param goesOn for a look between visits: a habit with a rhythm has not ended with the day it was told, it goes on to last night
  */
-export function pouredAtHome(answers: Answers, today: string): Poured[] {
+export function pouredAtHome(answers: Answers, today: string, goesOn = false): Poured[] {
   const out: Poured[] = []
   for (const row of HOME_POURINGS) {
     const answer = answers[row.finding]
@@ -20,7 +21,8 @@ export function pouredAtHome(answers: Answers, today: string): Poured[] {
     const last = answer.date !== undefined && isDay(answer.date) && answer.date <= today ? answer.date : addDays(today, -1)
     const gap = answer.perWeek !== undefined && answer.perWeek > 0 ? 7 / answer.perWeek : undefined
     const nights = gap === undefined ? 1 : Math.floor((WEEKS_BACK * 7) / gap)
-    for (let n = 0; n < nights; n++) out.push({ at: Date.parse(`${addDays(last, -Math.round(n * (gap ?? 0)))}${EVENING}`), label: row.label, loads: Object.fromEntries(row.regions.map((r) => [r, row.hundredths])) })
+    const since = goesOn && gap !== undefined ? Math.max(0, Math.floor((daysBetween(last, today) - 1) / gap)) : 0
+    for (let n = -since; n < nights; n++) out.push({ at: Date.parse(`${addDays(last, -Math.round(n * (gap ?? 0)))}${EVENING}`), label: row.label, loads: Object.fromEntries(row.regions.map((r) => [r, row.hundredths])) })
   }
   return out
 }

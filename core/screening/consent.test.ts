@@ -1,8 +1,9 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { CONSENT_IDS, CONSENTS } from '../catalogue/consents'
-import { TODAY } from '../testing/fixtures'
-import { consentsFor, needsGuardian, standing, type Signature } from './consent'
+import { allNo, TODAY } from '../testing/fixtures'
+import { screen } from './verdict'
+import { barredConsents, consentsFor, needsGuardian, standing, type Signature } from './consent'
 import { addDays } from './days'
 
 const signed = (ago: number, kinds: Signature['kinds'] = ['care', 'machine'], guardian = false): Signature => ({ kinds, day: addDays(TODAY, -ago), guardian, at: 1_000_000 - ago })
@@ -25,6 +26,15 @@ describe('consent', () => {
     expect(standing([signed(1)], [], TODAY, true)).toEqual([])
     expect(kinds(standing([signed(1), signed(3, ['care'], true)], [], TODAY, true))).toEqual(['care'])
     expect([needsGuardian(15), needsGuardian(16), needsGuardian(null)]).toEqual([true, false, false])
+  })
+  it('is not asked for work that may be done nowhere today', () => {
+    expect(barredConsents(screen(allNo(), TODAY).bars)).toEqual({})
+    const pregnant = barredConsents(screen(allNo({ pregnancy: { say: 'yes' } }), TODAY).bars)
+    expect(Object.keys(pregnant)).toEqual(['current', 'needling'])
+    expect(pregnant.current).toMatch(/\.$/)
+    // An answer still open, or a bar of one cheek, takes no signature away.
+    expect(barredConsents(screen({}, TODAY).bars)).toEqual({})
+    expect(barredConsents(screen(allNo({ visibleVessels: { say: 'yes', zones: ['cheekL'] } }), TODAY).bars)).toEqual({})
   })
   it('a plan asks for care and for what its steps do', () => {
     expect(consentsFor([])).toEqual(['care'])

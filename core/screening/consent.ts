@@ -1,3 +1,6 @@
+import type { FamilyId } from '../catalogue/kinds'
+import { REGION_IDS } from '../face/zones'
+import type { Bar } from './verdict'
 import { CONSENT_IDS, CONSENTS, type ConsentId } from '../catalogue/consents'
 import type { PlanStep } from '../catalogue/step'
 import { TECHNIQUES } from '../catalogue/techniques'
@@ -24,6 +27,16 @@ export function standing(signatures: readonly Signature[], withdrawals: readonly
     const until = addDays(last.day, CONSENTS[kind].days)
     return until <= today ? [] : [{ kind, until, at: last.at, guardian: last.guardian }]
   })
+}
+
+/** Kinds of work that today's bars leave nowhere to be done, each with the first reason: nobody is asked to sign for those. A kind that is named by no family is never barred. */
+export function barredConsents(bars: readonly Bar[]): Partial<Record<ConsentId, string>> {
+  const everywhere = (f: FamilyId) => bars.find((b) => b.does !== 'restricts' && b.ask === undefined && b.families.includes(f) && b.regions.length === REGION_IDS.length)
+  return Object.fromEntries(CONSENT_IDS.flatMap((kind) => {
+    const { families } = CONSENTS[kind]
+    const why = families.map(everywhere)
+    return families.length > 0 && why.every((b) => b !== undefined) ? [[kind, why[0]?.sentence ?? '']] : []
+  }))
 }
 
 /** The kinds a plan needs: care always, others by the families of its steps. */

@@ -51,10 +51,10 @@ export async function readFile(client: Client) {
   return {
     now: now.getTime(), today, timeZone: house.timeZone,
     client: { id: client.id, name: client.name, born: client.born, age: ageOn(client.born, today), phone: client.phone, email: client.email, work: client.work, medicines: client.medicines, notes: client.notes, faceHeightMm: client.faceHeightMm, faceWidthMm: client.faceWidthMm, version: client.version, erased: client.erasedAt !== null },
-    answers: answers?.answers ?? null,
+    answers: answers?.answers ?? null, toldAt: answers?.at.getTime() ?? null,
     visits: history.map((v) => ({ id: v.id, startsAt: v.startsAt.getTime(), minutes: v.minutes, status: v.status, staff: v.staff, work: labelOf(v.work) })),
     next: next[0] ? { ...next[0], startsAt: next[0].startsAt.getTime() } : null,
-    poured: [...poured, ...pouredAtHome(answers?.answers ?? {}, today)].sort((a, b) => a.at - b.at), imports: foreign.map((f) => ({ id: f.id, head: f.head, holds: f.holds, ours: f.ours, at: f.at.getTime(), house: houseOf(f.document), startsAt: startOf(f.document) })),
+    poured: [...poured, ...pouredAtHome(answers?.answers ?? {}, today, true)].sort((a, b) => a.at - b.at), imports: foreign.map((f) => ({ id: f.id, head: f.head, holds: f.holds, ours: f.ours, at: f.at.getTime(), house: houseOf(f.document), startsAt: startOf(f.document) })),
   }
 }
 

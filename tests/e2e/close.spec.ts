@@ -53,6 +53,7 @@ test('consent is signed with the pen', async ({ page }) => {
   const id = await book(await asOwner(), 'owner', await someone(await asOwner(), 'Pen Holder'))
   await signIn(page, 'owner')
   await open(page, `/visits/${id}/ask`)
+  await page.getByRole('button', { name: 'All of these' }).click()
   await page.getByRole('button', { name: 'By pen' }).click()
   await page.getByRole('button', { name: 'Sign the consent' }).click()
   await expect(page.getByText('Nothing is signed yet.')).toBeVisible()

@@ -29,6 +29,7 @@ test('a returning client with nothing new is through Ask in eight taps or fewer'
   for (let left = await page.getByRole('button', { name: 'No to the rest' }).count(); left > 0; left = await page.getByRole('button', { name: 'No to the rest' }).count()) await tap('No to the rest')
   // A signature that still stands is not asked for again.
   if (!(await page.getByRole('button', { name: 'Sign again' }).isVisible())) {
+    await tap('All of these')
     await page.getByLabel('Client\'s full name').fill('Ada Korsen')
     await tap(/client is here and agrees/, 'checkbox')
     await tap('Sign the consent')
@@ -55,6 +56,8 @@ test('a new client is asked and read by keyboard alone', async ({ page }) => {
   }
   for (let i = 0; i < 4; i++) { await to(/No to the rest/); await page.keyboard.press('Enter') }
   await expect(page.getByRole('button', { name: 'No to the rest' })).toHaveCount(0)
+  await to(/All of these/)
+  await page.keyboard.press('Enter')
   await to(/full name/)
   await page.keyboard.type('Someone New')
   await to(/agrees/)

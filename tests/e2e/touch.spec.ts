@@ -35,6 +35,7 @@ test('a new client is asked and read by touch alone, on an upright tablet', asyn
   const rest = page.getByRole('button', { name: 'No to the rest' })
   for (let left = await rest.count(); left > 0; left = await rest.count()) { await rest.first().tap(); await expect(rest).toHaveCount(left - 1) }
   await expect(page.getByRole('complementary', { name: 'Verdict' })).toContainText('left cheek')
+  await page.getByRole('button', { name: /^All of these/ }).tap()
   await page.getByRole('button', { name: 'By pen' }).tap()
   const pad = page.getByLabel('Sign here by pen or finger')
   await pad.scrollIntoViewIfNeeded()

@@ -27,6 +27,7 @@ export async function goTo(page: Page, stop: 'Ask' | 'Read' | 'Plan' | 'Set' | '
 /** Signs by typed name, unless an earlier signature stands. */
 export async function signTyped(page: Page, client: string): Promise<void> {
   if (await page.getByRole('button', { name: 'Sign again' }).isVisible()) return
+  await page.getByRole('button', { name: 'All of these' }).click()
   await page.getByLabel('Client\'s full name').fill(client)
   await page.getByLabel('The client is here and agrees').check()
   await page.getByRole('button', { name: 'Sign the consent' }).click()

@@ -2,11 +2,14 @@
 import SignaturePad from 'signature_pad'
 import { standingHere } from '#contracts/ready'
 import { CONSENT_IDS, CONSENTS, type ConsentId } from '#core/catalogue/consents'
-import { consentsFor, needsGuardian } from '#core/screening/consent'
+import { barredConsents, consentsFor, needsGuardian } from '#core/screening/consent'
+import type { Bar } from '#core/screening/verdict'
 import { dayAndClock, dayWords } from '~/composables/dates'
 import { fieldProblem, sayProblem } from '~/composables/useApi'
 import { useVisit } from '~/stores/visit'
 
+/** Nothing is ticked beforehand: a box that stands ticked is nobody's consent. What may be done nowhere today is not asked for. */
+const props = defineProps<{ bars: readonly Bar[] }>()
 const visit = useVisit()
 const b = computed(() => visit.bundle)
 const method = ref<'pen' | 'typed'>('typed')
@@ -23,9 +26,15 @@ const offered = computed<ConsentId[]>(() => {
   const may: Record<ConsentId, boolean> = { care: true, exfoliation: true, machine: held.includes('machine'), current: held.includes('current'), needling: held.includes('needling025') || held.includes('needling05') }
   return CONSENT_IDS.filter((k) => may[k] || consentsFor(visit.draft).includes(k))
 })
-const kinds = ref<ConsentId[]>([...offered.value].filter((k) => k !== 'needling'))
+const barred = computed(() => barredConsents(props.bars))
+const open = computed(() => offered.value.filter((k) => barred.value[k] === undefined))
+const ticked = ref<ConsentId[]>([])
+const kinds = computed(() => ticked.value.filter((k) => open.value.includes(k)))
+/** Needling is signed for by itself. */
+const usual = computed(() => open.value.filter((k) => k !== 'needling'))
+const tickUsual = () => { ticked.value = [...new Set([...ticked.value, ...usual.value])] }
 const missing = computed(() => consentsFor(visit.draft).filter((k) => !stands.value.some((s) => s.kind === k)))
-const tick = (k: ConsentId) => { kinds.value = kinds.value.includes(k) ? kinds.value.filter((x) => x !== k) : [...kinds.value, k] }
+const tick = (k: ConsentId) => { ticked.value = ticked.value.includes(k) ? ticked.value.filter((x) => x !== k) : [...ticked.value, k] }
 const takingBack = ref(false)
 async function takeBack(k: ConsentId) {
   trouble.value = null
@@ -62,7 +71,8 @@ async function sign() {
     <template v-else-if="b.may.write && b.visit.status === 'booked'">
       <p>I have answered to the best of my knowledge, I know what is planned today and may stop it at any time.</p>
       <p v-if="guardian" class="tag watch">Under 16: a guardian signs</p>
-      <fieldset class="kinds"><legend class="soft">For</legend><label v-for="k in offered" :key="k"><input type="checkbox" :checked="kinds.includes(k)" @change="tick(k)"><span><b>{{ CONSENTS[k].name }}</b> <span class="soft">{{ CONSENTS[k].sentence }}</span></span></label></fieldset>
+      <fieldset class="kinds"><legend class="soft">The client agrees to</legend><label v-for="k in offered" :key="k" :class="{ off: barred[k] !== undefined }"><input type="checkbox" :checked="kinds.includes(k)" :disabled="barred[k] !== undefined" @change="tick(k)"><span><b>{{ CONSENTS[k].name }}</b> <span class="soft">{{ barred[k] === undefined ? CONSENTS[k].sentence : `Not today: ${barred[k]}` }}</span></span></label></fieldset>
+      <div v-if="usual.some((k) => !kinds.includes(k))"><VBtn variant="outlined" @click="tickUsual">All of these{{ open.includes('needling') ? ', but needling' : '' }}</VBtn></div>
       <p v-for="m in fieldProblem(trouble, 'kinds')" :key="m" class="tag stop">Choose {{ m }} to sign for.</p>
       <VBtnToggle v-model="method" mandatory color="primary" variant="outlined" density="comfortable"><VBtn value="typed">By typed name</VBtn><VBtn value="pen">By pen</VBtn></VBtnToggle>
       <template v-if="method === 'typed'"><VTextField v-model="name" :label="guardian ? 'Guardian\'s full name' : 'Client\'s full name'" :error-messages="fieldProblem(trouble, 'name')" /><VCheckbox v-model="confirmed" label="The client is here and agrees" hide-details="auto" density="compact" :error-messages="fieldProblem(trouble, 'confirmed')" /></template>
@@ -74,4 +84,4 @@ async function sign() {
   </section>
 </template>
 
-<style scoped>.pad { border: 1.5px dashed var(--oak-light); border-radius: 8px; background: #fff; max-width: 100%; touch-action: none; display: block; } p { margin: 0; } .kind { align-items: center; padding: 3px 0; } .kinds { border: 0; padding: 0; margin: 0; display: flex; flex-direction: column; gap: 2px; } .kinds label { display: flex; gap: 10px; align-items: baseline; padding: 5px 0; cursor: pointer; } .kinds input { width: 19px; height: 19px; accent-color: var(--basin); transform: translateY(3px); flex: none; }</style>
+<style scoped>.pad { border: 1.5px dashed var(--oak-light); border-radius: 8px; background: #fff; max-width: 100%; touch-action: none; display: block; } p { margin: 0; } .kind { align-items: center; padding: 3px 0; } .kinds { border: 0; padding: 0; margin: 0; display: flex; flex-direction: column; gap: 2px; } .kinds label { display: flex; gap: 10px; align-items: baseline; padding: 5px 0; cursor: pointer; } .kinds label.off { cursor: default; } .kinds input { width: 19px; height: 19px; accent-color: var(--basin); transform: translateY(3px); flex: none; }</style>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { HOME_POURINGS } from '#core/catalogue/home'
 import { FINDINGS, FINDING_ORDER } from '#core/catalogue/findings'
 import type { Answers } from '#core/screening/answers'
 import type { Poured } from '#core/load/ledger'
@@ -9,7 +10,7 @@ import { useSession } from '~/stores/session'
 
 interface File {
   now: number, today: string, timeZone: string, client: { id: string, name: string, born: string | null, age: number | null, phone: string | null, email: string | null, work: string | null, medicines: string, notes: string, faceHeightMm: number, faceWidthMm: number, version: number, erased: boolean }
-  answers: Answers | null, visits: { id: string, startsAt: number, minutes: number, status: string, staff: string, work: string | null }[], next: { id: string, startsAt: number, minutes: number, room: string, staff: string } | null, poured: Poured[]
+  answers: Answers | null, toldAt: number | null, visits: { id: string, startsAt: number, minutes: number, status: string, staff: string, work: string | null }[], next: { id: string, startsAt: number, minutes: number, room: string, staff: string } | null, poured: Poured[]
   imports: { id: string, head: string, holds: boolean, ours: boolean, at: number, house: string, startsAt: string }[]
 }
 const api = useApi()
@@ -26,6 +27,8 @@ const alerts = computed(() => FINDING_ORDER.flatMap((f) => {
   if (!a || a.say === 'no' || !word) return []
   return [{ f, text: a.say === 'unsure' ? `${word}: unsure` : f === 'allergy' && a.substances?.length ? `allergy: ${a.substances.join(', ')}` : word }]
 }))
+/** Habits with a rhythm, which the ledger takes to go on until the next consultation. */
+const habits = computed(() => HOME_POURINGS.filter((h) => { const a = file.value?.answers?.[h.finding]; return a !== undefined && a.say !== 'no' && (a.perWeek ?? 0) > 0 }).map((h) => h.label))
 const stopOf = (status: string) => (status === 'sealed' || status === 'closing' ? 'close' : status === 'treating' ? 'treat' : 'ask')
 
 const takeOut = async () => offerFile(JSON.stringify(await api<unknown>(`/api/people/${id}/export`), null, 2), 'client.json', 'application/json')
@@ -68,7 +71,7 @@ async function erase() {
           <template v-if="file.imports.length"><h2 class="mt-4">From elsewhere</h2><ul class="plainlist"><li v-for="f in file.imports" :key="f.id">{{ f.startsAt.slice(0, 10) }} · {{ f.house }} · <b>{{ f.ours ? 'our own seal' : f.holds ? 'foreign seal, holds' : 'seal broken' }}</b></li></ul></template>
         </section>
         <section class="stack">
-          <div class="panel"><h2>The ledger</h2><p class="soft">What forehead and cheek have been asked to bear, draining over time. House scale.</p><ClientOnly><LazyLedgerChart :poured="file.poured" :now="file.now" :age="file.client.age" /></ClientOnly></div>
+          <div class="panel"><h2>The ledger</h2><p class="soft">What forehead and cheek have been asked to bear, draining over time. House scale.{{ habits.length && file.toldAt ? ` ${habits.join(' and ').replace(/^./, (x) => x.toUpperCase())}, as told on ${dayWords(file.toldAt, file.timeZone)}, taken to go on.` : '' }}</p><ClientOnly><LazyLedgerChart :poured="file.poured" :now="file.now" :age="file.client.age" /></ClientOnly></div>
           <div v-if="file.client.notes" class="panel"><h2>Notes</h2><p class="prewrap">{{ file.client.notes }}</p></div>
           <div class="panel row"><VBtn variant="outlined" @click="takeOut">Take out the whole file</VBtn><label class="filebtn">Take in a visit file<input type="file" accept="application/json" @change="bringIn"></label><VBtn v-if="session.me?.role === 'owner'" variant="text" color="error" @click="erasing = true">Erase</VBtn></div>
           <p class="soft small">Every look at this file leaves a line in the audit.</p>

@@ -89,7 +89,7 @@ async function onward() { if (changed.value || !b.value?.answered) await save();
       <PreferencesPanel />
       <ClientFormPanel v-if="may && !b.fromClient" :answers="answers" :medicines="medicines" @take="set" @medicines="(m: string) => { medicines = m }" />
       <PatchPanel />
-      <ConsentPanel />
+      <ConsentPanel :bars="[...(verdict?.bars ?? []), ...rests]" />
     </div>
     <aside class="verdict" aria-live="polite" aria-label="Verdict"><VerdictPanel v-if="verdict" :verdict="verdict" :answers="answers" :rests="rests" :disabled="!may" /></aside>
   </div>
