@@ -18,6 +18,7 @@ import type { Signature, Withdrawal } from '#core/screening/consent'
 import { tightened, type HouseRule } from '#core/screening/houseRules'
 import { lifted, type Lift } from '#core/screening/lifts'
 import { patchBar, patchState, type PatchTest } from '#core/screening/patch'
+import type { AskAgain } from '#core/screening/retest'
 import type { ScopeLine } from '#core/screening/scope'
 import { withSkin } from '#core/screening/skin'
 import { screen, type Bar, type Verdict } from '#core/screening/verdict'
@@ -80,6 +81,8 @@ export interface VisitBundle {
   /** What was done at the visit before, as planned last. */
   previousPlan: { at: number, steps: PlanStep[] } | null
   patchTests: PatchTest[]
+  /** From when on an earlier patch test no longer counts. */
+  patchAgain: AskAgain | null
   /** Products that were used here before. */
   usedProducts: string[]
   shelf: ShelfItem[]
@@ -113,7 +116,7 @@ export function toPlanInput(b: VisitBundle, more: Partial<Pick<PlanInput, 'slotM
 }
 
 function patchBars(b: VisitBundle, profile: Profile): Record<string, string> {
-  return Object.fromEntries(b.shelf.flatMap(({ product }) => { const bar = patchBar(patchState(product, b.patchTests, profile, b.usedProducts.includes(product.id), b.visit.startsAt)); return bar === undefined ? [] : [[product.id, bar]] }))
+  return Object.fromEntries(b.shelf.flatMap(({ product }) => { const bar = patchBar(patchState(product, b.patchTests, profile, b.usedProducts.includes(product.id), Math.max(b.now, b.visit.startsAt), b.patchAgain ?? undefined)); return bar === undefined ? [] : [[product.id, bar]] }))
 }
 
 /** The bare reading laid over the made-up one: what is known of today's skin. */

@@ -14,6 +14,7 @@ import { MIXES } from '#core/catalogue/mixes'
 import { ORDER_RULES } from '#core/catalogue/orderRules'
 import { AGE_FACTORS, REDNESS_FACTORS, REST_INTERVALS, SENSITIVITY_FACTORS, UNREAD_FACTOR, WATER_FACTORS } from '#core/catalogue/rim'
 import { TRAY_RULES, WARM_UPS } from '#core/catalogue/tray'
+import { RETESTS } from '#core/catalogue/retests'
 import { STOP_RULES } from '#core/catalogue/stopRules'
 import type { Technique } from '#core/catalogue/technique'
 import { TECHNIQUES } from '#core/catalogue/techniques'
@@ -52,6 +53,7 @@ export function allRows(): Row[] {
     ...TRAY_RULES.map((t): Row => ({ group: 'What lies on the tray', id: `tray-${t.id}`, title: t.techniques.map((x) => TECHNIQUES[x].name).join(', '), sentence: `${t.count} ${t.item}${t.per === 'step' ? ' each time' : ''}`, reason: t.reason, source: t.source })),
     ...WARM_UPS.map((w): Row => ({ group: 'What warms up', id: `warm-${w.device}`, title: DEVICE_NAMES[w.device], sentence: `${w.minutes} min before it is wanted`, reason: '', source: w.source })),
     ...INGREDIENT_IDS.flatMap((i): Row[] => { const { patch, name } = INGREDIENTS[i]; return patch === undefined ? [] : [{ group: 'What asks for a patch test', id: `patch-${i}`, title: name, sentence: `${patch}, new to sensitive or reactive skin`, reason: '', source: COMMON_PRACTICE }] }),
+    ...RETESTS.map((r): Row => ({ group: 'What asks for a patch test', id: r.id, title: 'repeated', sentence: r.why, reason: '', source: r.source })),
     ...REST_INTERVALS.map((r): Row => ({ group: 'Rest intervals', id: r.id, title: `${r.days} days`, sentence: r.sentence, reason: '', source: r.source })),
     ...[...SENSITIVITY_FACTORS, ...REDNESS_FACTORS, ...WATER_FACTORS, ...AGE_FACTORS, UNREAD_FACTOR].map((f): Row => ({ group: 'What lowers the rim', id: f.id, title: `${f.percent} % kept`, sentence: f.sentence, reason: '', source: f.source })),
     ...HOME_POURINGS.map((h): Row => ({ group: 'What is poured in at home', id: `home-${h.finding}`, title: h.label, sentence: `${h.hundredths} hundredths an evening on ${h.regions.length} regions`, reason: '', source: h.source })),

@@ -1,6 +1,7 @@
 import { INGREDIENTS, ingredientsIn } from '../catalogue/ingredients'
 import type { Product } from '../catalogue/products'
 import type { Profile } from '../skin/profile'
+import type { AskAgain } from './retest'
 
 /** A dab of a product behind the ear or inside the elbow, and what was seen there. Times are milliseconds since 1970. */
 export interface PatchTest { id: string, productId: string, place: PatchPlace, placedAt: number, reads: readonly PatchRead[] }
@@ -29,14 +30,15 @@ export function patchReason(product: Product, profile: Profile, usedBefore: bool
 
 /**
  * Where a product's test stands at a moment. A reaction counts for good, whatever was read before or after;
- * a clear reading counts from 24 h on. Without a test the product is due whenever it asks for one.
+ * a clear reading counts from 24 h on, until what makes it count no longer (`again`). Without a test the product is due whenever it asks for one.
  */
-export function patchState(product: Product, tests: readonly PatchTest[], profile: Profile, usedBefore: boolean, now: number): PatchState {
+export function patchState(product: Product, tests: readonly PatchTest[], profile: Profile, usedBefore: boolean, now: number, again?: AskAgain): PatchState {
   const own = tests.filter((t) => t.productId === product.id && t.placedAt <= now).sort((a, b) => b.placedAt - a.placedAt)
   const bad = own.flatMap((t) => t.reads).filter((r) => r.result === 'reaction').sort((a, b) => b.at - a.at)[0]
   if (bad) return { kind: 'reaction', at: bad.at }
   const why = patchReason(product, profile, usedBefore)
   const last = own[0]
+  if (last && again && again.at > last.placedAt && again.at <= now) return { kind: 'due', why: again.why }
   if (last && now < last.placedAt + PATCH_DAYS * 24 * HOUR) {
     const reads = last.reads.filter((r) => r.at >= last.placedAt + PATCH_HOURS.first * HOUR)
     if (reads.length > 0) return { kind: 'clear', until: last.placedAt + PATCH_DAYS * 24 * HOUR, ...(reads.some((r) => r.at >= last.placedAt + PATCH_HOURS.second * HOUR) ? {} : { lookAgain: last.placedAt + PATCH_HOURS.second * HOUR }) }

@@ -21,7 +21,7 @@ const visitOf = (client: string) => book(owner, 'owner', client)
 const post = (id: string, path: string, body: object, method = 'POST', call = owner) => call(`/api/visits/${id}/${path}`, { method, body })
 const sign = (id: string, kinds: string[], guardian = false) => post(id, 'consent', { id: randomUUID(), method: 'typed', name: 'A', confirmed: true, guardian, kinds })
 const read = (id: string, more = {}) => post(id, 'readings', { id: randomUUID(), phase: 'madeUp', zones: readAll(RESILIENT, more) })
-const answer = (id: string, more = {}) => post(id, 'answers', { id: randomUUID(), answers: allNo(more), medicines: '' }, 'PUT')
+const answer = (id: string, more = {}, medicines = '') => post(id, 'answers', { id: randomUUID(), answers: allNo(more), medicines }, 'PUT')
 
 describe('consent by kind', () => {
   it('stands from visit to visit until taken back, and the start asks for what the plan needs', async () => {
@@ -75,6 +75,8 @@ describe('patch tests', () => {
     expect((await waiting())[productId]).toContain('not read yet')
     expect((await post(id, 'patch-reads', { id: randomUUID(), testId, result: 'clear' })).status).toBe(200)
     expect((await waiting())[productId]).toBeUndefined()
+    await answer(id, {}, 'iron tablet')
+    expect((await waiting())[productId]).toContain('a new medicine since the last test')
     await post(id, 'patch-reads', { id: randomUUID(), testId, result: 'reaction' })
     expect((await waiting())[productId]).toContain('reacted')
     const b = toPlanInput(await bundleOf(owner, id))

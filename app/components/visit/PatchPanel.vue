@@ -17,7 +17,7 @@ const lines = computed(() => {
   const profile = visit.input?.profile
   if (!held || !profile) return []
   return held.shelf.flatMap(({ product }) => {
-    const state = patchState(product, held.patchTests, profile, held.usedProducts.includes(product.id), Math.max(held.now, held.visit.startsAt))
+    const state = patchState(product, held.patchTests, profile, held.usedProducts.includes(product.id), Math.max(held.now, held.visit.startsAt), held.patchAgain ?? undefined)
     const test = held.patchTests.filter((t) => t.productId === product.id).sort((x, y) => y.placedAt - x.placedAt)[0]
     return state.kind === 'notNeeded' ? [] : [{ product, state, test }]
   })
