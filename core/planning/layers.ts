@@ -33,6 +33,7 @@ export function layersOf(c: PlanCase, slotTicks: number, from?: SolveFrom): Laye
   const open = stages.map((stage) => stage.options.filter((o) => !breaksPair(c.pairs, sure & ~o.marks, o.marks) && (!o.exfoliates || start.exfoliations < c.maxExfoliations)))
   const sets = open.map((options) => table.rowSet(options))
   const lastWarm = sets.findLastIndex((set) => set.asksWarmth)
+  const ahead = leastAhead(stages)
   // By state, in the order they were met: the surface's number, the fewest ticks and the most.
   let surfaces: number[] = [table.intern(start.surface)]
   let soonest: number[] = [0]
@@ -53,6 +54,8 @@ export function layersOf(c: PlanCase, slotTicks: number, from?: SolveFrom): Laye
     }
     const options = open[s] ?? []
     const rows = sets[s] ?? table.rowSet([])
+    // Later than this, what must still be done no longer fits.
+    const last = slot - (ahead[s] ?? 0)
     const layer = { id: stage.id, soonest, longest, starts: [0], to: [] as number[], order: [] as number[], reached: [] as Reached[], options, most: rows.most }
     for (let i = 0; i < surfaces.length; i++) {
       const surface = surfaces[i] ?? 0
@@ -63,7 +66,7 @@ export function layersOf(c: PlanCase, slotTicks: number, from?: SolveFrom): Laye
       layer.reached.push(reached)
       for (let o = 0; o < options.length; o++) {
         const own = reached.ticks[o] as number
-        if (own < 0 || ticks + own > slot || overfills(reached, o)) continue
+        if (own < 0 || ticks + own > last || overfills(reached, o)) continue
         layer.to.push(reach(reached.surfaces[o] as number, ticks + own, Math.min(slot, most + own)))
         layer.order.push(o)
       }
@@ -76,6 +79,18 @@ export function layersOf(c: PlanCase, slotTicks: number, from?: SolveFrom): Laye
   })
   const { layers, ends } = alike(raw, surfaces.length)
   return { start, slot, headroom, ends, layers: layers.map((l, s) => ({ ...l, options: raw[s]?.options ?? [], most: raw[s]?.most ?? [], states: l.soonest.length, bundles: l.ways.flatMap(bundled) })) }
+}
+
+/** By stage, the ticks that the stages after it take at least: what must be done, without connecting steps. */
+function leastAhead(stages: PlanCase['stages']): number[] {
+  const out: number[] = []
+  let sum = 0
+  for (let s = stages.length - 1; s >= 0; s--) {
+    out[s] = sum
+    const stage = stages[s]
+    if (stage?.must && stage.options.length > 0) sum += Math.min(...stage.options.map((o) => o.moves.reduce((t, m) => t + m.minutes * 2, 0)))
+  }
+  return out
 }
 
 /** The ways of one state. */

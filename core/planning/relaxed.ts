@@ -5,7 +5,6 @@ import { returns } from './returns'
 
 /** The tangent of each segment of the return on an effect; it may be asked at an effect outside its segment. */
 const TANGENTS = RETURNS.map((r, i) => { const from = RETURNS[i - 1]?.upTo ?? 0; return { from, base: returns(from), slope: r.slope } })
-const onTangent = (segment: number, effect: number): number => { const t = TANGENTS[segment]; return t ? t.base + (effect - t.from) * t.slope : 0 }
 export function segmentOf(effect: number): number {
   for (let i = 0; i < RETURNS.length; i++) if (effect < (RETURNS[i]?.upTo ?? 0)) return i
   return RETURNS.length - 1
@@ -20,10 +19,13 @@ export class Relaxed {
   private readonly width: number
   private readonly depth: readonly number[]
   private readonly price: readonly number[]
+  /** What the tangents come to where nothing has any effect yet. */
+  private readonly base: number
   private readonly gains = new Map<Option, number>()
-  constructor(private readonly c: PlanCase, private readonly net: Layers, readonly segments: readonly number[], works: number) {
+  constructor(c: PlanCase, private readonly net: Layers, readonly segments: readonly number[], works: number) {
     this.width = net.slot + 1
     this.price = segments.map((s, i) => (c.weights[i] ?? 0) * (TANGENTS[s]?.slope ?? 1))
+    this.base = segments.reduce((sum, s, i) => sum + (c.weights[i] ?? 0) * (TANGENTS[s] ? TANGENTS[s].base - TANGENTS[s].from * TANGENTS[s].slope : 0), 0)
     for (const stage of c.stages) for (const o of stage.options) { let g = o.taste; for (let i = 0; i < this.price.length; i++) g += (this.price[i] ?? 0) * (o.effects[i] ?? 0); this.gains.set(o, g) }
     const tables: Float64Array[] = []
     // Works are counted only as long as a stage to come may spend one.
@@ -61,10 +63,10 @@ export class Relaxed {
   }
   private gainOf(w: Way): number { return w.option ? (this.gains.get(w.option) ?? 0) : 0 }
 
-  /** The most that a plan can come to in all, from a state at the start of a stage with these effects, this taste, these ticks and works left; minus infinity where none fits. */
-  bound(stage: number, state: number, ticksLeft: number, worksLeft: number, effects: readonly number[], taste: number): number {
-    let v = taste + this.best(stage, state, worksLeft, ticksLeft)
-    for (let i = 0; i < effects.length; i++) v += (this.c.weights[i] ?? 0) * onTangent(this.segments[i] ?? 0, effects[i] ?? 0)
+  /** The most that a plan can come to in all, from a state at the start of a stage with this much had, one more option with it, these ticks and works left; minus infinity where none fits. */
+  bound(stage: number, state: number, ticksLeft: number, worksLeft: number, had: { effects: readonly number[], taste: number }, more?: Option): number {
+    let v = this.base + had.taste + this.best(stage, state, worksLeft, ticksLeft) + (more ? (this.gains.get(more) ?? 0) : 0)
+    for (let i = 0; i < had.effects.length; i++) v += (this.price[i] ?? 0) * (had.effects[i] as number)
     return v
   }
 

@@ -18,14 +18,15 @@ export const HEATED = TECHNIQUES.steam.heatFactor ?? 100
 /** Beyond this many surfaces the store is emptied; a client's whole day of plans needs a few thousand. */
 const MOST_SURFACES = 20_000
 const NOWHERE: readonly RegionId[] = []
+const UNLINKED: readonly Connector[] = []
 const REGION_NO = new Map(REGION_IDS.map((r, i) => [r, i]))
 
 /** A move ready to be done on any skin: what it loads on each of its regions, cool and warm. */
-interface Ready { technique: number, names: readonly RegionId[], regions: readonly number[], ticks: number, cool: readonly number[], warm: readonly number[], dwells: boolean, calm: Move['calm'] }
+interface Ready { technique: number, names: readonly RegionId[], regions: readonly number[], ticks: number, cool: readonly number[], warm: readonly number[], dwells: boolean, calm: Move['calm'], heated: boolean, bears: boolean }
 /** One option's moves, what it can load at most, and what it does from each surface it was asked from. */
-export interface Row { no: number, moves: readonly Ready[], most: readonly number[], known: Map<number, Transition | null> }
+export interface Row { no: number, moves: readonly Ready[], /** No connecting step before any move. */ unlinked: readonly (readonly Connector[])[], /** What it loads where nothing connects, if warmth changes nothing. */ loads: readonly number[], loadsId: number, /** Whether warmth in the skin makes it load more. */ heated: boolean, most: readonly number[], known: Map<number, Transition | null> }
 /** What each row of a stage does from one surface, in columns: thousands are looked through for each plan. Ticks are −1 where a row cannot stand there. */
-export interface Reached { moves: readonly (Transition | null)[], ticks: Int16Array, surfaces: Int32Array, loadsIds: Int32Array }
+export interface Reached { moves: readonly (Transition | null)[], ticks: readonly number[], surfaces: readonly number[], loadsIds: readonly number[] }
 /** The rows of one stage, and what they do from each surface. */
 export interface RowSet { rows: readonly Row[], /** The most that any of them loads, by region. */ most: readonly number[], /** Whether any of them asks after warmth in the skin. */ asksWarmth: boolean, known: Map<number, Reached> }
 
@@ -68,7 +69,8 @@ export class Transitions {
     let row = this.rows.get(key)
     if (!row) {
       const moves = option.moves.map(ready)
-      row = { no: this.rows.size, moves, most: REGION_IDS.map((_, i) => moves.reduce((sum, m) => sum + (WASH[i] ?? 0) + (m.warm[i] ?? 0), 0)), known: new Map() }
+      const loads = REGION_IDS.map((_, i) => moves.reduce((sum, m) => sum + (m.cool[i] ?? 0), 0))
+      row = { no: this.rows.size, moves, unlinked: moves.map(() => UNLINKED), loads, loadsId: this.numberOfLoads(loads), heated: moves.some((m) => m.heated), most: REGION_IDS.map((_, i) => moves.reduce((sum, m) => sum + (WASH[i] ?? 0) + (m.warm[i] ?? 0), 0)), known: new Map() }
       this.rows.set(key, row)
     }
     return row
@@ -88,7 +90,7 @@ export class Transitions {
     let found = set.known.get(surface)
     if (!found) {
       const moves = set.rows.map((row) => this.one(row, surface))
-      found = { moves, ticks: Int16Array.from(moves, (m) => m?.ticks ?? -1), surfaces: Int32Array.from(moves, (m) => m?.surface ?? 0), loadsIds: Int32Array.from(moves, (m) => m?.loadsId ?? 0) }
+      found = { moves, ticks: moves.map((m) => (m ? m.ticks : -1)), surfaces: moves.map((m) => (m ? m.surface : 0)), loadsIds: moves.map((m) => (m ? m.loadsId : 0)) }
       set.known.set(surface, found)
     }
     return found
@@ -100,7 +102,7 @@ export class Transitions {
   }
 
   private numberOfLoads(loads: readonly number[]): number {
-    const key = loads.join()
+    const key = String.fromCharCode(...loads)
     let found = this.loadNumbers.get(key)
     if (found === undefined) { found = this.loadNumbers.size; this.loadNumbers.set(key, found) }
     return found
@@ -117,26 +119,34 @@ export class Transitions {
   private work(surface: number, row: Row): Transition | null {
     const { regions: states } = this
     const skin = [...(this.skins[surface] ?? [])]
-    const chains: (readonly Connector[])[] = []
-    const loads = REGION_IDS.map(() => 0)
+    let chains: (readonly Connector[])[] | undefined
+    // Mostly a row loads what it always loads; it is added up only where warmth or a connecting wash may change that.
+    let loads: number[] | undefined = row.heated ? REGION_IDS.map(() => 0) : undefined
+    const done: Ready[] = []
     let ticks = 0
-    const add = (m: Pick<Ready, 'technique' | 'regions' | 'ticks' | 'cool' | 'warm'>) => {
-      for (const i of m.regions) loads[i] = (loads[i] ?? 0) + ((states.isWarm(skin[i] ?? 0) ? m.warm : m.cool)[i] ?? 0)
+    const add = (m: Ready) => {
+      if (loads) for (const i of m.regions) loads[i] = (loads[i] as number) + ((states.isWarm(skin[i] as number) ? m.warm : m.cool)[i] as number)
       states.work(skin, m.technique, m.regions, m.ticks)
       ticks += m.ticks
+      done.push(m)
     }
     let resting = false
-    for (const m of row.moves) {
-      if (m.calm !== undefined && (m.calm === 'only') !== m.regions.some((i) => !states.isIntact(skin[i] ?? 0))) return null
+    for (let k = 0; k < row.moves.length; k++) {
+      const m = row.moves[k] as Ready
+      if (m.calm !== undefined && (m.calm === 'only') !== m.regions.some((i) => !states.isIntact(skin[i] as number))) return null
       const chain = states.chain(skin, m.technique, m.regions)
       // A connecting step between what rests would stretch its time: such a block is laid another way or not at all.
       if (!chain || (resting && chain.length > 0)) return null
       resting ||= m.dwells
-      for (const l of chain) add(this.link(l, m.names))
+      for (const l of chain) {
+        const link = this.link(l, m.names)
+        if (link.bears && !loads) { loads = REGION_IDS.map(() => 0); for (const d of done) for (const i of d.regions) loads[i] = (loads[i] as number) + (d.cool[i] as number) }
+        add(link)
+      }
+      if (chain.length > 0) { chains ??= row.moves.map(() => UNLINKED); chains[k] = chain.map((l) => ({ technique: l.technique, minutes: l.minutes, regions: l.there ? m.names : NOWHERE })) }
       add(m)
-      chains.push(chain.map((l) => ({ technique: l.technique, minutes: l.minutes, regions: l.there ? m.names : [] })))
     }
-    return { chains, surface: this.number(skin), ticks, loads, loadsId: this.numberOfLoads(loads) }
+    return { chains: chains ?? row.unlinked, surface: this.number(skin), ticks, loads: loads ?? row.loads, loadsId: loads ? this.numberOfLoads(loads) : row.loadsId }
   }
 }
 
@@ -154,7 +164,7 @@ export const moveKey = (m: Move): string => `${m.technique}:${regionsKey(m.regio
 function ready(m: Move): Ready {
   const t = TECHNIQUES[m.technique]
   const on = (heat: number) => REGION_IDS.map((r) => (m.regions.includes(r) ? loadOn(r, t, workOf(m), heat) : 0))
-  return { technique: numberOf(m.technique), names: m.regions, regions: m.regions.map((r) => REGION_NO.get(r) ?? 0), ticks: m.minutes * 2, cool: on(100), warm: on(HEATED), dwells: m.dwell !== undefined, calm: m.calm }
+  return { technique: numberOf(m.technique), names: m.regions, regions: m.regions.map((r) => REGION_NO.get(r) ?? 0), ticks: m.minutes * 2, cool: on(100), warm: on(HEATED), dwells: m.dwell !== undefined, calm: m.calm, heated: feelsHeat(t) && t.load !== undefined, bears: t.load !== undefined && m.regions.length > 0 }
 }
 
 /** The numbers a load hangs on, of one move. */
