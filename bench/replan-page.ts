@@ -14,7 +14,7 @@ worker.onmessage = (e: MessageEvent<{ answer: Proposal }>) => waiting?.(e.data.a
 
 async function asked(input: PlanInput): Promise<[number, Proposal]> {
   const began = performance.now()
-  const answer = await new Promise<Proposal>((resolve) => { waiting = resolve; worker.postMessage(JSON.parse(JSON.stringify({ id: id++, ask: 'propose', input, steps: [] }))) })
+  const answer = await new Promise<Proposal>((resolve) => { waiting = resolve; worker.postMessage(JSON.stringify({ id: id++, ask: 'propose', input, steps: [] })) })
   return [performance.now() - began, answer]
 }
 

@@ -17,7 +17,8 @@ function answer({ ask, input, steps }: PlanQuestion): unknown {
 }
 
 /** The same core as on the server; here so that the page stays quick while it thinks. */
-self.onmessage = (event: MessageEvent<PlanQuestion>) => {
-  const { id } = event.data
-  try { self.postMessage({ id, answer: answer(event.data) }) } catch (e) { self.postMessage({ id, error: e instanceof Error ? e.message : 'failed' }) }
+self.onmessage = (event: MessageEvent<string>) => {
+  const question = JSON.parse(event.data) as PlanQuestion
+  const { id } = question
+  try { self.postMessage({ id, answer: answer(question) }) } catch (e) { self.postMessage({ id, error: e instanceof Error ? e.message : 'failed' }) }
 }

@@ -1,13 +1,12 @@
 import { TECHNIQUES } from '../catalogue/techniques'
 import { TECHNIQUE_IDS, type LayoutId, type TechniqueId } from '../catalogue/technique'
-import { GROUPS } from '../face/regions'
 import type { RegionId } from '../face/zones'
 import { dwellWindow } from '../timing/schedule'
 import { stagger, type MaskTask } from '../timing/stagger'
 import { minutes as min, toTicks } from '../units'
 import { isSensitive } from './adapt'
 import type { Allowance } from './allowed'
-import { bottles, regionSets, type OptionMaker } from './options'
+import { bottles, type OptionMaker } from './options'
 import type { Move, Option } from './planCase'
 
 interface Layout { id: string, layout: LayoutId, sets: readonly (readonly RegionId[])[], /** Minutes to put each on, where they are set by hand. */ on?: readonly number[] }
@@ -82,14 +81,9 @@ export class BlockMaker {
   }
 
   private layouts(list: readonly Allowance[]): Layout[] {
-    const [first, second, third] = list
+    const [first, second] = list
     if (!first) return []
-    if (!second) return regionSets(first, this.make.input).map((s) => ({ id: s.group, layout: s.layout, sets: [s.regions] }))
-    const t = GROUPS.tZone.filter((r) => !first.barred.has(r))
-    const rest = GROUPS.cheeksJawNeck.filter((r) => !second.barred.has(r) && !t.includes(r))
-    const eyes = GROUPS.orbital.filter((r) => !third?.barred.has(r))
-    if (t.length === 0 || rest.length === 0 || (third && eyes.length === 0)) return []
-    return [{ id: third ? 'tZone+rest+eyes' : 'tZone+rest', layout: 'byZone', sets: third ? [t, rest, eyes] : [t, rest] }]
+    return second ? this.make.sets.byZone(list).map((l) => ({ ...l, layout: 'byZone' })) : this.make.sets.of(first).map((s) => ({ id: s.group, layout: s.layout, sets: [s.regions] }))
   }
 }
 

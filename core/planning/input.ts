@@ -4,6 +4,7 @@ import type { Preferences } from '../catalogue/preferences'
 import type { Season } from '../catalogue/season'
 import type { HousePolicy, SchoolId } from '../catalogue/schools'
 import type { PlanStep, ProtocolStep } from '../catalogue/step'
+import type { TechniqueId } from '../catalogue/technique'
 import type { FaceSize } from '../face/regions'
 import type { RegionId } from '../face/zones'
 import type { PastWork } from '../load/rest'
@@ -38,6 +39,8 @@ export interface PlanInput {
   season?: Season
   /** How the client lives and what they like, where it changes the work. */
   life?: Preferences
+  /** Further sets of zones on which a technique may be done, where it is allowed there. */
+  alsoOn?: Readonly<Partial<Record<TechniqueId, readonly (readonly RegionId[])[]>>>
   /** Steps that stay as they are, whatever is planned around them. */
   pins?: readonly PlanStep[]
   /** The house's own protocol that is followed, where one is. */

@@ -3,14 +3,13 @@ import type { Method } from '../catalogue/schools'
 import { TECHNIQUES } from '../catalogue/techniques'
 import type { LayoutId, Technique, TechniqueId } from '../catalogue/technique'
 import { freeAcidOf } from '../dosing/freeAcid'
-import { GROUPS } from '../face/regions'
 import type { RegionId } from '../face/zones'
-import { spotRegions } from './adapt'
 import type { Allow, Allowance } from './allowed'
 import { Costs } from './cost'
 import { Effects } from './effects'
 import type { PlanInput } from './input'
 import { marksOf, type Move, type Option } from './planCase'
+import { RegionSets } from './regionSets'
 
 /** Brings a school's liking into the currency of value: two schools differ visibly, a first-ranked concern still outweighs both. */
 const TASTE_SCALE = 4
@@ -26,35 +25,16 @@ export function bottles(a: Allowance): Bottle[] {
   return [of(best, 'no'), ...(stand ? [of(stand, 'only')] : [])]
 }
 
-export interface RegionSet { group: string, layout: LayoutId, regions: readonly RegionId[] }
-
-/** At most four region groups of a technique, less the barred regions; and the spots alone where a mask for spots is called for. */
-export function regionSets(a: Allowance, input: PlanInput): RegionSet[] {
-  const seen = new Set<string>()
-  const out: RegionSet[] = []
-  const add = (group: string, layout: LayoutId, wanted: readonly RegionId[]) => {
-    const regions = wanted.filter((r) => !a.barred.has(r))
-    const key = regions.join()
-    if (regions.length === 0 || seen.has(key)) return
-    seen.add(key)
-    out.push({ group, layout, regions })
-  }
-  for (const group of a.technique.groups) {
-    if (group === 'body') out.push({ group, layout: 'one', regions: [] })
-    else add(group, 'one', GROUPS[group])
-  }
-  if (a.favourLayout.spots !== undefined) add('spots', 'spots', spotRegions(input.profile))
-  return out.slice(0, 4)
-}
-
 export interface Traits extends Pick<Option, 'main' | 'costCents' | 'exfoliates' | 'marks'> { /** How much the school likes it. */ liking: number }
 
 /** Makes options: one technique with its setting, minutes, zones and product, valued in whole numbers. */
 export class OptionMaker {
   readonly effects: Effects
+  readonly sets: RegionSets
   private readonly costs: Costs
   constructor(readonly input: PlanInput, readonly aims: readonly ConcernId[], readonly method: Method, readonly allow: Allow) {
     this.costs = new Costs(input)
+    this.sets = new RegionSets(input)
     this.effects = new Effects(input.profile, aims)
   }
 
@@ -68,7 +48,7 @@ export class OptionMaker {
     const passes = t.passes ? [...new Set([t.passes.usual, Math.min(a.passesMost, t.passes.limit)])].filter((p) => p >= 1 && p <= a.passesMost) : [undefined]
     const own = bottles(a)
     const out: Option[] = []
-    for (const { group, regions } of regionSets(a, this.input)) {
+    for (const { group, regions } of this.sets.of(a)) {
       const before = this.before(t, regions)
       if (!before) continue
       const traits = own.map((b) => this.traits([t.id], [...before, this.move(a, regions, 0, b)]))
