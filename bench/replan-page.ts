@@ -10,11 +10,12 @@ export interface Timed { seed: number, first: number, edits: { what: string, ms:
 const worker = new Worker('/worker.js', { type: 'module' })
 let waiting: ((p: Proposal) => void) | undefined
 let id = 0
+let sent = 0
 worker.onmessage = (e: MessageEvent<{ answer: Proposal }>) => waiting?.(e.data.answer)
 
 async function asked(input: PlanInput): Promise<[number, Proposal]> {
   const began = performance.now()
-  const answer = await new Promise<Proposal>((resolve) => { waiting = resolve; worker.postMessage(JSON.stringify({ id: id++, ask: 'propose', input, steps: [] })) })
+  const answer = await new Promise<Proposal>((resolve) => { waiting = resolve; const { shelf, ...rest } = input; worker.postMessage(JSON.stringify({ id: id++, ask: 'propose', input: rest, steps: [], ...(sent++ === 0 ? { shelf } : {}) })) })
   return [performance.now() - began, answer]
 }
 

@@ -8,10 +8,13 @@ import type { PlanQuestion } from '~/workers/plan.worker'
 
 let worker: Worker | undefined
 let next = 1
+/** The shelf that the worker has. */
+let sent: PlanInput['shelf'] | undefined
 const waiting = new Map<number, { resolve: (v: unknown) => void, reject: (e: Error) => void }>()
 
 function ask(kind: PlanQuestion['ask'], input: PlanInput, steps: readonly PlanStep[]): Promise<unknown> {
   if (!worker) {
+    sent = undefined
     worker = new Worker(new URL('../workers/plan.worker.ts', import.meta.url), { type: 'module' })
     worker.onmessage = (event: MessageEvent<{ id: number, answer?: unknown, error?: string }>) => {
       const w = waiting.get(event.data.id)
@@ -22,8 +25,11 @@ function ask(kind: PlanQuestion['ask'], input: PlanInput, steps: readonly PlanSt
   const id = next++
   return new Promise((resolve, reject) => {
     waiting.set(id, { resolve, reject })
-    // As text: half the way of a structured copy, and nothing reactive goes along.
-    worker?.postMessage(JSON.stringify({ id, ask: kind, input, steps }))
+    const { shelf, ...rest } = input
+    // The shelf is most of a question and seldom changes: it is sent when it has. As text: half the way of a structured copy, and nothing reactive goes along.
+    const news = sent !== toRaw(shelf)
+    sent = toRaw(shelf)
+    worker?.postMessage(JSON.stringify({ id, ask: kind, input: rest, steps, ...(news ? { shelf } : {}) } satisfies PlanQuestion))
   })
 }
 /** Plans in a worker of the page. */

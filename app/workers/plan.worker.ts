@@ -5,9 +5,13 @@ import { leftOut } from '#core/planning/leftOut'
 import { propose } from '#core/planning/propose'
 import { notTaken } from '#core/planning/protocolGaps'
 
-export interface PlanQuestion { id: number, ask: 'propose' | 'leftOut' | 'compare' | 'notTaken', input: PlanInput, steps: PlanStep[] }
+/** One question as text; the shelf comes along where it is not the one of the question before. */
+export interface PlanQuestion { id: number, ask: 'propose' | 'leftOut' | 'compare' | 'notTaken', input: Omit<PlanInput, 'shelf'>, steps: readonly PlanStep[], shelf?: PlanInput['shelf'] }
 
-function answer({ ask, input, steps }: PlanQuestion): unknown {
+let shelf: PlanInput['shelf'] = []
+function answer({ ask, input: rest, steps, shelf: news }: PlanQuestion): unknown {
+  if (news) shelf = news
+  const input: PlanInput = { ...rest, shelf }
   switch (ask) {
     case 'propose': return propose(input, steps)
     case 'leftOut': return leftOut(input, steps)

@@ -1,4 +1,5 @@
 import { RETURNS } from '../catalogue/value'
+import { REGION_IDS } from '../face/zones'
 import type { Layers, Way } from './layers'
 import type { Option, PlanCase } from './planCase'
 import { returns } from './returns'
@@ -11,8 +12,9 @@ export function segmentOf(effect: number): number {
 }
 
 /**
- * The question with one tangent an aim in place of its return, and with the rims left aside: what it still needs is the skin, the minutes and the number of works.
- * A return is concave, so it lies under each of its tangents: the best that this easier question still offers bounds what any plan can still add. Solved backwards, exactly.
+ * The question with one tangent an aim in place of its return, and with a price on the load of a region in place of its rim (mostly none: then the rims are left aside).
+ * What it still needs is the skin, the minutes and the number of works. A return is concave, so it lies under each of its tangents, and what is under the rim has its price back:
+ * the best that this easier question still offers bounds what any plan can still add. Solved backwards, exactly; prices are whole sixty-fourths, so that sums are exact too.
  */
 export class Relaxed {
   private readonly tables: readonly Float64Array[]
@@ -22,7 +24,12 @@ export class Relaxed {
   /** What the tangents come to where nothing has any effect yet. */
   private readonly base: number
   private readonly gains = new Map<Option, number>()
-  constructor(c: PlanCase, private readonly net: Layers, readonly segments: readonly number[], works: number) {
+  private readonly rims: readonly number[]
+  /** Regions whose load has a price. */
+  private readonly priced: readonly number[]
+  constructor(c: PlanCase, private readonly net: Layers, readonly segments: readonly number[], works: number, readonly loadPrices: readonly number[] = []) {
+    this.priced = loadPrices.flatMap((p, i) => (p > 0 ? [i] : []))
+    this.rims = this.priced.length > 0 ? REGION_IDS.map((r) => c.rim[r]) : []
     this.width = net.slot + 1
     this.price = segments.map((s, i) => (c.weights[i] ?? 0) * (TANGENTS[s]?.slope ?? 1))
     this.base = segments.reduce((sum, s, i) => sum + (c.weights[i] ?? 0) * (TANGENTS[s] ? TANGENTS[s].base - TANGENTS[s].from * TANGENTS[s].slope : 0), 0)
@@ -61,11 +68,17 @@ export class Relaxed {
     }
     return here
   }
-  private gainOf(w: Way): number { return w.option ? (this.gains.get(w.option) ?? 0) : 0 }
+  private gainOf(w: Way): number {
+    if (!w.option) return 0
+    let gain = this.gains.get(w.option) ?? 0
+    for (const i of this.priced) gain -= (this.loadPrices[i] as number) * (w.move?.loads[i] ?? 0)
+    return gain
+  }
 
-  /** The most that a plan can come to in all, from a state at the start of a stage with this much had, one more option with it, these ticks and works left; minus infinity where none fits. */
-  bound(stage: number, state: number, ticksLeft: number, worksLeft: number, had: { effects: readonly number[], taste: number }, more?: Option): number {
-    let v = this.base + had.taste + this.best(stage, state, worksLeft, ticksLeft) + (more ? (this.gains.get(more) ?? 0) : 0)
+  /** The most that a plan can come to in all, from a state at the start of a stage with this much had, one more way with it, these ticks and works left; minus infinity where none fits. */
+  bound(stage: number, state: number, ticksLeft: number, worksLeft: number, had: { effects: readonly number[], taste: number, loads: readonly number[] }, more?: Way): number {
+    let v = this.base + had.taste + this.best(stage, state, worksLeft, ticksLeft) + (more ? this.gainOf(more) : 0)
+    for (const i of this.priced) v += (this.loadPrices[i] as number) * ((this.rims[i] as number) - (had.loads[i] as number))
     for (let i = 0; i < had.effects.length; i++) v += (this.price[i] ?? 0) * (had.effects[i] as number)
     return v
   }
@@ -115,4 +128,37 @@ export function relaxations(c: PlanCase, net: Layers, works: number): { bounds: 
     segments = c.aims.map((_, i) => segmentOf(path.reduce((e, w) => e + (w.option?.effects[i] ?? 0), 0)))
   }
   return { bounds, paths }
+}
+
+/** Rounds of pricing, and how many of its questions are kept. */
+const MOST_ROUNDS = 6
+const KEPT = 3
+const whole = (price: number): number => Math.max(0, Math.round(price * 64) / 64)
+
+/**
+ * The easier question again with a price on the loads that its best plan takes over a rim, raised where it still does and lowered where there is room left (subgradient steps).
+ * For where the load decides: there, leaving the rims aside promises far more than any skin can bear.
+ * @param first what each region carries at the start
+ * @param known value of the best plan known
+ */
+export function priced(c: PlanCase, net: Layers, works: number, easiest: Relaxed, first: { effects: readonly number[], taste: number, loads: readonly number[] }, known: number): { bounds: readonly Relaxed[], paths: readonly (readonly Way[])[] } {
+  const found: { r: Relaxed, root: number }[] = []
+  const paths: Way[][] = []
+  let current = easiest
+  let prices = REGION_IDS.map(() => 0)
+  for (let round = 0; round < MOST_ROUNDS; round++) {
+    const path = current.path(works)
+    if (!path) break
+    paths.push(path)
+    const over = REGION_IDS.map((r, i) => path.reduce((sum, w) => sum + (w.move?.loads[i] ?? 0), (first.loads[i] ?? 0) - c.rim[r]))
+    const moved = over.map((o, i) => (o > 0 || (prices[i] ?? 0) > 0 ? o : 0))
+    const square = moved.reduce((sum, o) => sum + o * o, 0)
+    const root = current.bound(0, 0, net.slot, works, first)
+    if (square === 0 || root <= known) break
+    const step = (root - (known === Number.NEGATIVE_INFINITY ? root * 0.95 : known)) / square
+    prices = prices.map((p, i) => whole(p + step * (moved[i] ?? 0)))
+    current = new Relaxed(c, net, c.aims.map((_, i) => segmentOf(path.reduce((e, w) => e + (w.option?.effects[i] ?? 0), 0))), works, prices)
+    found.push({ r: current, root: current.bound(0, 0, net.slot, works, first) })
+  }
+  return { bounds: found.sort((a, b) => a.root - b.root).slice(0, KEPT).map((f) => f.r), paths }
 }

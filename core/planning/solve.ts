@@ -3,7 +3,7 @@ import { NOTHING_STILL, stillToCome, type Still } from './bounds'
 import { addLoads, compare, forget, offer, plus, worth, type Label } from './labels'
 import { layersOf, type Layers, type Way } from './layers'
 import { breaksPair, type Option, type PlanCase, type SolveFrom } from './planCase'
-import { relaxations, type Relaxed } from './relaxed'
+import { priced, relaxations, type Relaxed } from './relaxed'
 import { placed, type PlacedMove } from './transitions'
 
 export interface Solution {
@@ -36,12 +36,17 @@ export function solve(c: PlanCase, slotTicks: number, from?: SolveFrom): Solutio
   }
   const rims = REGION_IDS.map((r) => c.rim[r])
   const search: Search = { c, rims, net, works, bounds, still: stillToCome(c, net), incumbent: Math.max(...paths.map((p) => worthOf(c, rims, first, p))), width: 0 }
-  let { incumbent } = search
   for (const width of WIDTHS) {
-    const found = run({ ...search, incumbent, width }, first)
+    const found = run({ ...search, width }, first)
     // A pass that had to leave nothing aside is exact.
     if (found.whole) return found.best && toSolution(c, start, found.best, found.count)
-    if (found.best) incumbent = Math.max(incumbent, worth(c, found.best.effects, found.best.taste))
+    if (found.best) search.incumbent = Math.max(search.incumbent, worth(c, found.best.effects, found.best.taste))
+    // Where even more labels are not enough, the load decides: the easier questions get a price on it.
+    if (width === WIDTHS[1]) {
+      const more = priced(c, net, works, search.bounds[0] as Relaxed, first, search.incumbent)
+      search.bounds = [...more.bounds, ...search.bounds]
+      search.incumbent = Math.max(search.incumbent, ...more.paths.map((p) => worthOf(c, rims, first, p)))
+    }
   }
   return undefined
 }
@@ -97,7 +102,7 @@ function mostPromising(labels: readonly Label[], search: Search, stage: number, 
 /** Whether even the easier questions stay below the best plan known after one more way, or nothing fits any more. */
 function hopeless({ bounds, net, works, incumbent }: Search, stage: number, way: Way, ticks: number, exfoliations: number, label: Label): boolean {
   for (const b of bounds) {
-    const most = b.bound(stage + 1, way.to, net.slot - ticks, works - exfoliations, label, way.option)
+    const most = b.bound(stage + 1, way.to, net.slot - ticks, works - exfoliations, label, way)
     if (most === Number.NEGATIVE_INFINITY || most < incumbent) return true
   }
   return false
