@@ -5,7 +5,7 @@ import { DEMO_PRODUCTS } from '#db/demo/products'
 import { question } from '../tests/solver/cases'
 
 /** Runs in the page: the seeded cases with the demo's shelf, asked of the planner's own worker as the page asks it. Times from asking to having the answer, ms. */
-export interface Timed { seed: number, first: number, edits: { what: string, ms: number }[], again: number[] }
+export interface Timed { seed: number, first: number, edits: { what: string, ms: number, again: number[] }[], again: number[] }
 
 const worker = new Worker('/worker.js', { type: 'module' })
 let waiting: ((p: Proposal) => void) | undefined
@@ -35,13 +35,24 @@ function edits(input: PlanInput, plan: Proposal): [string, PlanInput][] {
 const inputOf = (seed: number): PlanInput => ({ ...question(seed).input, shelf: DEMO_PRODUCTS.map((product) => ({ product, lots: [lot(product.id)] })) })
 
 Object.assign(globalThis, {
+  /** The same small work over and over, ms each: what the machine itself adds to a time now and then. */
+  unrest(times: number): number[] {
+    const out: number[] = []
+    for (let k = 0; k < times; k++) { const began = performance.now(); let x = 1; for (let i = 0; i < 2_500_000; i++) x = (x * 31 + i) | 0; out.push(performance.now() - began + (x === 0 ? 1 : 0)) }
+    return out
+  },
   async replans(from: number, to: number, rounds: number): Promise<Timed[]> {
     const out: Timed[] = []
     for (let seed = from; seed <= to; seed++) {
       const input = inputOf(seed)
       const [first, plan] = await asked(input)
       const own: Timed = { seed, first, edits: [], again: [] }
-      for (const [what, changed] of edits(input, plan)) { const [ms] = await asked(changed); own.edits.push({ what, ms }) }
+      for (const [what, changed] of edits(input, plan)) {
+        const [ms] = await asked(changed)
+        const more: number[] = []
+        for (let i = 0; i < rounds; i++) more.push((await asked(changed))[0])
+        own.edits.push({ what, ms, again: more })
+      }
       for (let i = 0; i < rounds; i++) { const [ms] = await asked(input); own.again.push(ms) }
       out.push(own)
     }
