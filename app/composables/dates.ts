@@ -3,7 +3,7 @@ export const clock = (at: number, zone: string) => new Intl.DateTimeFormat('en-G
 /** The year is said where it is not this one. */
 export const dayWords = (at: number, zone: string) => {
   const year = (t: number) => new Intl.DateTimeFormat('en-GB', { year: 'numeric', timeZone: zone }).format(t)
-  return new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short', timeZone: zone, ...(year(at) === year(Date.now()) ? {} : { year: 'numeric' as const }) }).format(at)
+  return new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short', timeZone: zone, ...(year(at) === year(Date.now()) ? {} : { year: 'numeric' as const }) }).format(at).replace(',', '')
 }
 export const fullDay = (at: number, zone: string) => new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric', month: 'long', year: 'numeric', timeZone: zone }).format(at)
 export const dayAndClock = (at: number, zone: string) => `${dayWords(at, zone)}, ${clock(at, zone)}`

@@ -100,6 +100,19 @@ describe('the solver', () => {
     }), { numRuns: process.env.OAK_FULL ? 600 : 120, seed: 20260311 })
     expect(solved).toBeGreaterThan(40)
   })
+  it('finds the same plan however few labels its first passes keep, priced loads and all', () => {
+    let tight = 0
+    fc.assert(fc.property(question, fc.integer({ min: 0, max: 4 }), (q, part) => {
+      const c = compile({ ...q.input, slotMinutes: q.slot })
+      // Rims so low that the load decides in most cases.
+      const bound = { ...c, rim: Object.fromEntries(REGION_IDS.map((r) => [r, c.residual[r] + 60 + part * 40])) as typeof c.rim }
+      const usual = solve(bound, q.slot)
+      const narrow = solve(bound, q.slot, undefined, [1, 1, Number.POSITIVE_INFINITY])
+      expect(narrow && { ...tuple(narrow), options: narrow.options, loads: narrow.loads }).toEqual(usual && { ...tuple(usual), options: usual.options, loads: usual.loads })
+      if (usual && (solve(c, q.slot)?.value ?? 0) > usual.value) tight++
+    }), { numRuns: process.env.OAK_FULL ? 300 : 60, seed: 20260312 })
+    expect(tight).toBeGreaterThan(15)
+  })
   it('gives a plan no worse for more minutes', () => {
     fc.assert(fc.property(question, fc.integer({ min: 1, max: 20 }), (q, more) => {
       const c = cut(compile(q.input), q.seed)

@@ -23,9 +23,10 @@ export interface Solution {
  * The plan of greatest value that fits the ticks, the rims and the surface: label setting over stages, exact.
  * A label gives way to one on the same surface that dominates it, and to the best plan known when even the easier question (`Relaxed`) does not lift it there.
  * Ties: least cost, then fewest idle ticks, then smallest option ids.
+ * @param widths how many labels each pass keeps; the plan does not hang on it, only the time
  * @returns undefined when the floor itself does not fit.
  */
-export function solve(c: PlanCase, slotTicks: number, from?: SolveFrom): Solution | undefined {
+export function solve(c: PlanCase, slotTicks: number, from?: SolveFrom, widths: readonly number[] = WIDTHS): Solution | undefined {
   const net = layersOf(c, slotTicks, from)
   const { start } = net
   const works = Math.max(0, c.maxExfoliations - start.exfoliations)
@@ -36,13 +37,13 @@ export function solve(c: PlanCase, slotTicks: number, from?: SolveFrom): Solutio
   }
   const rims = REGION_IDS.map((r) => c.rim[r])
   const search: Search = { c, rims, net, works, bounds, still: stillToCome(c, net), incumbent: Math.max(...paths.map((p) => worthOf(c, rims, first, p))), width: 0 }
-  for (const width of WIDTHS) {
+  for (const [pass, width] of widths.entries()) {
     const found = run({ ...search, width }, first)
     // A pass that had to leave nothing aside is exact.
     if (found.whole) return found.best && toSolution(c, start, found.best, found.count)
     if (found.best) search.incumbent = Math.max(search.incumbent, worth(c, found.best.effects, found.best.taste))
     // Where even more labels are not enough, the load decides: the easier questions get a price on it.
-    if (width === WIDTHS[1]) {
+    if (pass === 1) {
       const more = priced(c, net, works, search.bounds[0] as Relaxed, first, search.incumbent)
       search.bounds = [...more.bounds, ...search.bounds]
       search.incumbent = Math.max(search.incumbent, ...more.paths.map((p) => worthOf(c, rims, first, p)))
@@ -52,7 +53,7 @@ export function solve(c: PlanCase, slotTicks: number, from?: SolveFrom): Solutio
 }
 
 /** Labels that a pass keeps: a few to find a good plan quickly, more where that was hard, at last all. Each pass is measured by the best plan of those before. */
-const WIDTHS = [12, 120, Number.POSITIVE_INFINITY]
+const WIDTHS: readonly number[] = [12, 120, Number.POSITIVE_INFINITY]
 interface Search { c: PlanCase, /** In the order of the regions. */ rims: readonly number[], net: Layers, works: number, bounds: readonly Relaxed[], still: readonly Still[], incumbent: number, width: number }
 
 function run(search: Search, first: Label): { best: Label | undefined, count: number, whole: boolean } {

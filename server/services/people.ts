@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, gt, ilike, isNull, sql } from 'drizzle-orm'
+import { and, asc, desc, eq, gte, ilike, isNull, sql } from 'drizzle-orm'
 import type { ClientFields } from '#contracts/people'
 import { pouredAtHome } from '#core/load/home'
 import { clients, consultations, imports, rooms, staff, visits } from '#db/schema'
@@ -45,7 +45,7 @@ export async function readFile(client: Client) {
     visitsOf(client.id), pastOf(client.id, now, house.timeZone),
     database().select().from(consultations).where(eq(consultations.clientId, client.id)).orderBy(desc(consultations.at)).limit(1),
     database().select({ id: visits.id, startsAt: visits.startsAt, minutes: visits.minutes, room: rooms.name, staff: staff.name }).from(visits).innerJoin(rooms, eq(rooms.id, visits.roomId)).innerJoin(staff, eq(staff.id, visits.staffId))
-      .where(and(eq(visits.clientId, client.id), gt(visits.startsAt, now), eq(visits.status, 'booked'))).orderBy(asc(visits.startsAt)).limit(1),
+      .where(and(eq(visits.clientId, client.id), gte(visits.startsAt, dayBounds(house.timeZone, today).from), eq(visits.status, 'booked'))).orderBy(asc(visits.startsAt)).limit(1),
     database().select({ id: imports.id, head: imports.head, holds: imports.holds, ours: imports.ours, at: imports.at, document: imports.document }).from(imports).where(eq(imports.clientId, client.id)),
   ])
   return {
