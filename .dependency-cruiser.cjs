@@ -12,6 +12,7 @@ module.exports = {
     ...downhill,
     { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } },
     { name: 'core-is-pure', severity: 'error', comment: 'no framework, database, network or clock in the core', from: { path: '^core/', pathNot: ['\\.test\\.ts$', '^core/testing/'] }, to: { pathNot: ['^core/', '^node_modules/@noble/hashes/', '^node_modules/zod/', '^node_modules/(@types/)?culori/'] } },
+    { name: 'search-knows-no-client', severity: 'error', comment: 'the search reads the compiled question, the trade and the surface; nothing of how the question came about', from: { path: '^core/planning/search/', pathNot: '\\.test\\.ts$' }, to: { path: '^core/planning/', pathNot: ['^core/planning/search/', '^core/planning/(planCase|mend)\\.ts$'] } },
     { name: 'core-tests-stay', severity: 'error', from: { path: '^core/', pathNot: ['\\.test\\.ts$', '^core/testing/'] }, to: { path: '^core/testing/' } },
     { name: 'contracts-on-core', severity: 'error', from: { path: '^contracts/' }, to: { path: '^(app|server|db|devices)/' } },
     { name: 'db-below-server', severity: 'error', from: { path: '^db/' }, to: { path: '^(app|server)/' } },

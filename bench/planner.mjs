@@ -7,7 +7,7 @@ const DOUBLES = 6
 
 /** The planner beside a general mixed-integer solver on the same compiled cases, in one run: gap zero, full tuples, loading not counted. And how both grow. */
 export default async function planner() {
-  const { solve, network, question, compile, byFlow, propose, DEMO_PRODUCTS, lot } = await bundled(['core/planning/propose.ts', 'db/demo/products.ts', 'core/testing/fixtures.ts', 'core/planning/solve.ts', 'core/planning/network.ts', 'core/planning/compile.ts', 'tests/solver/cases.ts', 'tests/solver/mip.ts'])
+  const { solve, network, question, compile, byFlow, propose, DEMO_PRODUCTS, lot } = await bundled(['core/planning/propose.ts', 'db/demo/products.ts', 'core/testing/fixtures.ts', 'core/planning/search/solve.ts', 'core/planning/search/network.ts', 'core/planning/compile.ts', 'tests/solver/cases.ts', 'tests/solver/mip.ts'])
   const cases = Array.from({ length: CASES }, (_, i) => question(i + 1)).map((q) => ({ ...q, input: { ...q.input, shelf: DEMO_PRODUCTS.map((product) => ({ product, lots: [lot(product.id)] })) } })).map((q) => ({ c: compile(q.input), slotTicks: q.slotTicks, input: q.input }))
   for (let i = 0; i < 5; i++) for (const q of cases) solve(q.c, q.slotTicks)
   await byFlow(network(cases[0].c, cases[0].slotTicks), 60)

@@ -7,7 +7,7 @@ import { allowances } from './allowed'
 import { compile } from './compile'
 import type { PlanInput } from './input'
 import type { PlanCase } from './planCase'
-import { solve, type Solution } from './solve'
+import { solve, type Solution } from './search/solve'
 
 export interface LeftOut { technique: TechniqueId, name: string, why: Why, extraMinutes?: number, dropsOut?: readonly string[] }
 

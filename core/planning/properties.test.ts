@@ -18,8 +18,8 @@ import type { PlanInput } from './input'
 import type { Option } from './planCase'
 import { propose } from './propose'
 import { RegionSets } from './regionSets'
-import { solve } from './solve'
-import { workOf } from './transitions'
+import { solve } from './search/solve'
+import { workOf } from './search/transitions'
 
 const RUNS = process.env.OAK_FULL ? Number(process.env.OAK_RUNS ?? 200) : 40
 const grade = (most: number) => fc.integer({ min: 0, max: most }) as fc.Arbitrary<Grade>

@@ -9,8 +9,8 @@ import type { PlanInput } from './input'
 import { reasonsFor } from './reasons'
 import { canPin, pinTrouble } from './pins'
 import { marksOf, type SolveFrom } from './planCase'
-import { solve, type Solution } from './solve'
-import type { PlacedMove } from './transitions'
+import { solve, type Solution } from './search/solve'
+import type { PlacedMove } from './search/transitions'
 import { trace } from './trace'
 
 export interface Proposal {

@@ -8,7 +8,7 @@ import type { RegionId } from '../face/zones'
 import type { Allowance } from './allowed'
 import type { PlanInput } from './input'
 import { CONNECTOR_WANTS, wantsWords } from './mend'
-import type { PlacedMove } from './transitions'
+import type { PlacedMove } from './search/transitions'
 
 /** Why a step is in the plan and as it is; the first line is the one that fits beside it. */
 export function reasonsFor(move: PlacedMove, next: PlacedMove | undefined, a: Allowance, input: PlanInput): Why[] {

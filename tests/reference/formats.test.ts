@@ -6,7 +6,7 @@ import { publishedSchemas } from '#contracts/published'
 import { IMPORT_DEPTH, jsonDepth, visitDocument } from '#contracts/exchange'
 import { allRows, rowsPage } from '#contracts/rows'
 import { compile } from '#core/planning/compile'
-import { network } from '#core/planning/network'
+import { network } from '#core/planning/search/network'
 import { GENESIS, seal } from '#core/record/seal'
 import { planInput } from '#core/testing/fixtures'
 

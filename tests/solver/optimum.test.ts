@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { network } from '#core/planning/network'
-import { solve } from '#core/planning/solve'
+import { network } from '#core/planning/search/network'
+import { solve } from '#core/planning/search/solve'
 import { byTrying } from './brute'
 import { small } from './cases'
 import { byFlow, ours } from './mip'

@@ -1,5 +1,5 @@
-import { network } from '#core/planning/network'
-import { solve } from '#core/planning/solve'
+import { network } from '#core/planning/search/network'
+import { solve } from '#core/planning/search/solve'
 import { realistic } from './cases'
 import { greedy } from './greedy'
 import { byFlow, ours, type Tuple } from './mip'

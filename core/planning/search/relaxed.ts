@@ -1,7 +1,7 @@
-import { RETURNS } from '../catalogue/value'
-import { REGION_IDS } from '../face/zones'
+import { RETURNS } from '../../catalogue/value'
+import { REGION_IDS } from '../../face/zones'
 import type { Layers, Way } from './layers'
-import type { Option, PlanCase } from './planCase'
+import type { Option, PlanCase } from '../planCase'
 import { returns } from './returns'
 
 /** The tangent of each segment of the return on an effect; it may be asked at an effect outside its segment. */

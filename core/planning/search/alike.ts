@@ -1,4 +1,4 @@
-import type { Option } from './planCase'
+import type { Option } from '../planCase'
 import type { Reached, Transition } from './transitions'
 
 /** One way through a stage: an option from one state of the skin to the next, or none. `from` and `to` count within their layers. */

@@ -1,8 +1,8 @@
-import { TECHNIQUES } from '../catalogue/techniques'
-import { TECHNIQUE_IDS, type TechniqueId } from '../catalogue/technique'
-import { REGION_IDS, type RegionId } from '../face/zones'
-import { ageRegion, leaveOn, unmetNeeds, type RegionSurface, type Surface } from '../surface/surface'
-import { connect, type Connection } from './mend'
+import { TECHNIQUES } from '../../catalogue/techniques'
+import { TECHNIQUE_IDS, type TechniqueId } from '../../catalogue/technique'
+import { REGION_IDS, type RegionId } from '../../face/zones'
+import { ageRegion, leaveOn, unmetNeeds, type RegionSurface, type Surface } from '../../surface/surface'
+import { connect, type Connection } from '../mend'
 
 /** The state of each region by its number, in the order of the regions. */
 export type Skin = readonly number[]
