@@ -3,7 +3,7 @@ import { compile } from '../planning/compile'
 import type { PlanInput } from '../planning/input'
 import { planInput, readAll, RESILIENT } from '../testing/fixtures'
 import { campOf, POINTS } from './camps'
-import { handOf, methodOf, SCHOOL_IDS, SCHOOLS } from './schools'
+import { handOf, methodOf, outspoken, SCHOOL_IDS, SCHOOLS } from './schools'
 import { TECHNIQUES } from './techniques'
 
 const input = (point: string, camp: string): PlanInput => planInput({ readings: readAll({ ...RESILIENT, oil: 3, congestion: 3 }), daylight: false, policy: { camps: { [point]: camp }, without: [] } })
@@ -24,6 +24,13 @@ describe('where schools differ', () => {
       expect(methodOf(s, { camps: { steam: 'seldom' }, without: [] }).taste.steam).toBeLessThan(0)
     }
     expect(() => campOf('steam', 'hourly')).toThrow(RangeError)
+  })
+  it('says what a school likes and leaves, the strongest first', () => {
+    const likes = outspoken(methodOf('brightLamp'), 1)
+    expect(likes[0]).toBe('tip')
+    expect(likes).not.toContain('spatula')
+    expect(outspoken(methodOf('oilAndWater'), -1)).toEqual(expect.arrayContaining(['tip', 'crystals', 'needling']))
+    for (const s of SCHOOL_IDS) expect(outspoken(methodOf(s), 1).filter((t) => outspoken(methodOf(s), -1).includes(t))).toEqual([])
   })
   it('keeps a school\'s liking of one thing below what a first-ranked aim can add', () => {
     // A full effect of a first-ranked aim: 100 × returns of about 90 ticks of effect is 26 000; liking is scaled by four.

@@ -1,5 +1,6 @@
 import { campOf, POINT_IDS, POINTS, type Camp, type PointId } from './camps'
-import type { LayoutId, TechniqueId } from './technique'
+import { TECHNIQUE_IDS, type LayoutId, type TechniqueId } from './technique'
+import { TECHNIQUES } from './techniques'
 
 export const SCHOOL_IDS = ['warmCloth', 'brightLamp', 'oilAndWater', 'stillBowl'] as const
 export type SchoolId = (typeof SCHOOL_IDS)[number]
@@ -58,4 +59,12 @@ export function methodOf(school: SchoolId, policy: HousePolicy = NO_POLICY): Met
 export function handOf(method: Method, technique: { id: TechniqueId, hand: string }): string {
   for (const id of POINT_IDS) { const own = method.camps[id].hand?.[technique.id]; if (own !== undefined) return own }
   return technique.hand
+}
+
+/** From here on a liking is named when schools are told apart; weaker ones only tip the scales. */
+const OUTSPOKEN = 500
+/** What a method likes (1) or would rather not do (-1), the strongest first; what only follows from other steps is not named. */
+export function outspoken(method: Method, sign: 1 | -1): TechniqueId[] {
+  const liking = (t: TechniqueId) => sign * (method.taste[t] ?? 0)
+  return TECHNIQUE_IDS.filter((t) => TECHNIQUES[t].part !== 'follows' && liking(t) >= OUTSPOKEN).sort((a, b) => liking(b) - liking(a))
 }

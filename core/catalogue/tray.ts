@@ -10,11 +10,13 @@ export const WARM_UPS: readonly WarmUp[] = [
 export const warmUpOf = (device: DeviceKind, rows: readonly WarmUp[] = WARM_UPS): number => rows.find((r) => r.device === device)?.minutes ?? 0
 
 /** What else lies on the tray when one of some techniques is planned: so many for the visit, or for each such step. */
-export interface TrayRule { id: string, item: string, techniques: readonly TechniqueId[], count: number, per: 'visit' | 'step', reason: string, source: string }
-const lay = (id: string, item: string, techniques: readonly TechniqueId[], count: number, per: TrayRule['per'], reason: string): TrayRule => ({ id, item, techniques, count, per, reason, source: COMMON_PRACTICE })
+/** A thing on the tray, one of it and several. */
+export type Thing = readonly [one: string, several: string]
+export interface TrayRule { id: string, item: Thing, techniques: readonly TechniqueId[], count: number, per: 'visit' | 'step', reason: string, source: string }
+const lay = (id: string, item: Thing, techniques: readonly TechniqueId[], count: number, per: TrayRule['per'], reason: string): TrayRule => ({ id, item, techniques, count, per, reason, source: COMMON_PRACTICE })
 export const TRAY_RULES: readonly TrayRule[] = [
-  lay('gloves', 'pairs of gloves', ['extraction', 'needling'], 2, 'visit', 'a fresh pair when the first has touched anything else'),
-  lay('cartridge', 'sterile cartridge', ['needling'], 1, 'visit', 'opened in front of the client, used once'),
-  lay('goggles', 'pairs of goggles', ['blueLamp', 'redLamp'], 2, 'visit', 'for the client and for you'),
-  lay('tissues', 'tissues with a breathing slit', ['blot'], 1, 'step', 'pressed, never wiped'),
+  lay('gloves', ['pair of gloves', 'pairs of gloves'], ['extraction', 'needling'], 2, 'visit', 'a fresh pair when the first has touched anything else'),
+  lay('cartridge', ['sterile cartridge', 'sterile cartridges'], ['needling'], 1, 'visit', 'opened in front of the client, used once'),
+  lay('goggles', ['pair of goggles', 'pairs of goggles'], ['blueLamp', 'redLamp'], 2, 'visit', 'for the client and for you'),
+  lay('tissues', ['tissue with a breathing slit', 'tissues with a breathing slit'], ['blot'], 1, 'step', 'pressed, never wiped'),
 ]

@@ -2,7 +2,7 @@ import { DEVICE_NAMES, type DeviceKind } from '../catalogue/kinds'
 import type { PlanStep } from '../catalogue/step'
 import { TECHNIQUES } from '../catalogue/techniques'
 import { methodOf } from '../catalogue/schools'
-import { TRAY_RULES, warmUpOf, type TrayRule } from '../catalogue/tray'
+import { TRAY_RULES, warmUpOf, type Thing, type TrayRule } from '../catalogue/tray'
 import { amountFor, fingertipUnits, type Amount } from '../dosing/amount'
 import { mixFor, type Mix } from '../dosing/mixing'
 import { schedule } from '../timing/schedule'
@@ -42,7 +42,8 @@ export function trayFor(input: PlanInput, steps: readonly PlanStep[], rules: rea
     products.push({ key: s.key, step: t.name, productId: item.product.id, name: item.product.name, amount, extra: t.id === 'sunProtection' ? `${fingertipUnits(amount.grams)} fingertip units` : null, lot: lot?.code ?? null, trouble })
   })
   for (const d of devices.values()) if (!d.ready) missing.push(`${d.name}: not ready`)
-  return { mixes, products, devices: [...devices.values()], linen: linenFor(input, steps, products, rules), missing }
+  // In the order they are switched on: what takes long may be wanted last.
+  return { mixes, products, devices: [...devices.values()].sort((a, b) => a.switchOnMinute - b.switchOnMinute), linen: linenFor(input, steps, products, rules), missing }
 }
 
 /** A house that takes off with pads or sponges lays those out instead of cloths; spots get pads, used once. */
@@ -52,9 +53,11 @@ function linenFor(input: PlanInput, steps: readonly PlanStep[], products: readon
   const { linen: way } = methodOf(input.school, input.policy).camps.removal
   const spotted = spotRegions(input.profile).length > 0
   const single = way === 'pads' || spotted
-  return [
-    { name: 'fresh cloths', count: way === 'cloths' && !spotted ? off : 0 }, { name: 'sponges and a bowl of cool water', count: way === 'sponges' && !spotted ? 2 : 0 }, { name: 'cotton pads', count: pads + (single ? off * 3 : 0) },
-    ...rules.map((r) => { const n = steps.filter((s) => r.techniques.includes(s.technique)).length; return { name: r.item, count: n === 0 ? 0 : r.per === 'visit' ? r.count : r.count * n } }),
-    { name: 'clean dry spatulas', count: products.filter((p) => p.amount.measure === 'spatula' || p.amount.measure === 'scoop').length },
-  ].filter((l) => l.count > 0)
+  const count = (r: TrayRule) => { const n = steps.filter((s) => r.techniques.includes(s.technique)).length; return n === 0 ? 0 : r.per === 'visit' ? r.count : r.count * n }
+  const things: [Thing, number][] = [
+    [['fresh cloth', 'fresh cloths'], way === 'cloths' && !spotted ? off : 0], [['sponge and a bowl of cool water', 'sponges and a bowl of cool water'], way === 'sponges' && !spotted ? 2 : 0], [['cotton pad', 'cotton pads'], pads + (single ? off * 3 : 0)],
+    ...rules.map((r): [Thing, number] => [r.item, count(r)]),
+    [['clean dry spatula', 'clean dry spatulas'], products.filter((p) => p.amount.measure === 'spatula' || p.amount.measure === 'scoop').length],
+  ]
+  return things.flatMap(([[one, several], n]) => (n > 0 ? [{ name: n === 1 ? one : several, count: n }] : []))
 }

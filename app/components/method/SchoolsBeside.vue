@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { POINTS, type PointId } from '#core/catalogue/camps'
-import { methodOf, SCHOOL_IDS, SCHOOLS, type HousePolicy, type SchoolId } from '#core/catalogue/schools'
+import { methodOf, outspoken, SCHOOL_IDS, SCHOOLS, type HousePolicy, type SchoolId } from '#core/catalogue/schools'
 import { TECHNIQUES } from '#core/catalogue/techniques'
 import { TECHNIQUE_IDS, type TechniqueId } from '#core/catalogue/technique'
 import { canPin } from '#core/planning/pins'
@@ -21,7 +21,7 @@ const trouble = ref('')
 const schools = SCHOOL_IDS.map((s) => ({ value: s, title: SCHOOLS[s].name }))
 const rows = computed(() => POINTS.map((p) => ({ point: p, a: methodOf(one.value).camps[p.id], b: methodOf(other.value).camps[p.id], differ: methodOf(one.value).camps[p.id].id !== methodOf(other.value).camps[p.id].id })))
 const choices = (id: PointId) => [{ value: null, title: 'as the school has it' }, ...(POINTS.find((p) => p.id === id)?.camps ?? []).map((c) => ({ value: c.id, title: c.sentence }))]
-const liked = (s: SchoolId, sign: 1 | -1) => TECHNIQUE_IDS.filter((t) => canPin(t) && sign * (methodOf(s).taste[t] ?? 0) >= 500).sort((x, y) => sign * ((methodOf(s).taste[y] ?? 0) - (methodOf(s).taste[x] ?? 0))).map((t) => TECHNIQUES[t].name.replace(/ on$|,.*$/, '').toLowerCase())
+const liked = (s: SchoolId, sign: 1 | -1) => outspoken(methodOf(s), sign).map((t) => TECHNIQUES[t].name.replace(/ on$|,.*$/, '').toLowerCase())
 const changed = computed(() => JSON.stringify({ camps: clean(draft.camps), without: [...draft.without].sort() }) !== JSON.stringify({ camps: clean(props.policy.camps), without: [...props.policy.without].sort() }))
 const clean = (c: Partial<Record<PointId, string | null>>) => Object.fromEntries(POINTS.flatMap((p) => { const v = c[p.id]; return v ? [[p.id, v]] : [] }))
 const offered = TECHNIQUE_IDS.filter(canPin).map((t) => ({ value: t, title: TECHNIQUES[t].name }))

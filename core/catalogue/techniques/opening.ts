@@ -8,7 +8,7 @@ export const OPENING: readonly Technique[] = [
     say: 'I will touch your forehead first.', reason: 'comfort and hygiene' }),
   row({ id: 'eyesOff', name: 'Eyes and lips off', stage: 'eyesOff', part: 'everyVisit', linen: { pads: 3 }, minutes: m(1, 6, 2), groups: ['orbital'], product: 'eyeRemover',
     families: ['eyeWork'], needs: { film: BARE }, leaves: { soil: 'soiled', moisture: 'damp' }, effects: {},
-    hand: 'Press, hold, wipe down, then side to side. No circles on the lashes.', cue: 'The pad comes away clean.',
+    hand: 'Press, hold, wipe down, then side to side. No circles on the lashes. Oil soaks on waterproof mascara: the lips come off meanwhile.', cue: 'The pad comes away clean.',
     say: 'Let your jaw drop, it opens the lashes.', reason: 'mascara before anything spreads' }),
   row({ id: 'milk', name: 'Milk, face only', stage: 'surfaceCleanse', part: 'everyVisit', linen: { cloths: 1 }, minutes: m(1, 3, 2), groups: ['face'], product: 'milk',
     needs: { film: BARE }, leaves: { soil: 'sebum', moisture: 'damp', film: 'none' }, effects: {},
