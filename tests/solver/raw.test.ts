@@ -34,6 +34,8 @@ function best(input: PlanInput, offered: readonly TechniqueId[]): number | undef
   const rims = REGION_IDS.map((r) => rimOf(input.profile, r, input.verdict.limit.rimPercent).hundredths)
   const resilient = input.profile.unread.length === 0 && REGION_IDS.every((r) => (input.profile.regions[r].sensitivity ?? 2) <= 1 && (input.profile.regions[r].redness ?? 1) === 0) && (input.profile.age ?? 40) < 60
   const mostWorks = resilient ? method.works : 1
+  const room = (r: RegionId) => (rims[REGION_IDS.indexOf(r)] ?? 0) - input.residual[r]
+  const withoutWeakest = (set: readonly RegionId[]): RegionId[] => { const more = set.filter((r) => set.some((x) => room(x) < room(r))); return more.length > set.length / 2 ? more : [] }
   let top: number | undefined
   const doStep = (w: Walk, id: TechniqueId, regions: readonly RegionId[], minutes: number, passes: number | undefined): Walk | undefined => {
     const t = TECHNIQUES[id]
@@ -62,9 +64,10 @@ function best(input: PlanInput, offered: readonly TechniqueId[]): number | undef
       const listed = t.minutes.choices.filter((m) => m <= a.minutesMost)
       const works = t.families.some((f) => EXFOLIATING.includes(f)) ? 1 : 0
       if (w.works + works > mostWorks) continue
-      for (const group of t.groups) {
-        const regions = group === 'body' ? [] : GROUPS[group].filter((r) => !a.barred.has(r))
-        if (group !== 'body' && regions.length === 0) continue
+      const groups = t.groups.map((g) => (g === 'body' ? [] : GROUPS[g].filter((r) => !a.barred.has(r)))).filter((r, k) => t.groups[k] === 'body' || r.length > 0)
+      // What takes something off or pulls may leave out the few zones that bear least.
+      const sets = t.families.some((f) => f === 'vacuum' || EXFOLIATING.includes(f)) ? [...groups, ...groups.map(withoutWeakest).filter((r) => r.length > 0)] : groups
+      for (const regions of sets) {
         for (const m of listed.length > 0 ? listed : a.minutesMost >= t.minutes.least ? [a.minutesMost] : []) for (const passes of t.passes ? [1, 2].filter((p) => p <= a.passesMost) : [undefined]) {
           const minutes = passes === 2 ? Math.round(m * 3) / 2 : m
           if (minutes > a.minutesMost) continue
