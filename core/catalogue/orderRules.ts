@@ -15,7 +15,7 @@ const ROWS = [
   rule('must-sun', 'stop', 'By day the skin leaves with sun protection.', true),
   rule('must-close', 'adapt', 'The client sits up slowly and hears what to do tonight.'),
   rule('oil-under-sun', 'adapt', 'No finishing oil under sun protection: it thins and rolls the film.'),
-  rule('lighter-cream', 'advise', 'After many products a lighter moisturiser.'),
+  rule('lighter-cream', 'advise', 'After three or more products a lighter moisturiser.'),
   rule('vitamin-c-first', 'advise', 'Vitamin C goes first among what stays on the skin; a matter of school.'),
   rule('cool-to-end', 'adapt', 'Warm for opening work, cool to end.'),
   rule('thin-to-thick', 'adapt', 'Layers go on thinnest first.'),

@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { allNo, TODAY } from '../testing/fixtures'
 import { addDays } from '../screening/days'
-import { pouredAtHome } from './home'
+import { habitsAtHome, pouredAtHome } from './home'
 import { halfLifeHours, remainingAt } from './ledger'
 
 const noon = Date.parse(`${TODAY}T12:00:00Z`)
@@ -15,6 +15,10 @@ describe('what is used at home', () => {
     expect(pouredAtHome(allNo({ homeAcid: { say: 'unsure' } }), TODAY)).toHaveLength(1)
     expect(left().forehead).toBeGreaterThan(0)
     expect(left().decollete).toBe(0)
+  })
+  it('names as a habit only what has a rhythm', () => {
+    expect(habitsAtHome(allNo({ homeAcid: { say: 'yes', perWeek: 3 }, retinoid: { say: 'yes' } }))).toEqual(['acid at home'])
+    expect(habitsAtHome(allNo())).toEqual([])
   })
   it('goes on between visits at its rhythm, up to last night and no further; what has no rhythm does not', () => {
     const told = allNo({ homeAcid: { say: 'yes', date: addDays(TODAY, -30), perWeek: 3.5 }, retinoid: { say: 'yes', date: addDays(TODAY, -30) } })

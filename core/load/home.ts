@@ -7,6 +7,9 @@ import type { Poured } from './ledger'
 const WEEKS_BACK = 4
 const EVENING = 'T20:00:00Z'
 
+/** What is used at home at a rhythm, in words: a habit, which goes on until it is asked again. */
+export const habitsAtHome = (answers: Answers): string[] => HOME_POURINGS.flatMap((row) => { const a = answers[row.finding]; return a && a.say !== 'no' && (a.perWeek ?? 0) > 0 ? [row.label] : [] })
+
 /**
  * What the client says they used at home, as pourings: the last evening they name, and those before it at the rhythm they name.
  * An answer without a day is taken as last night (`today` less one). Unsure counts as one evening: the cautious side.

@@ -1,6 +1,7 @@
 import { EXFOLIATING } from '../catalogue/kinds'
 import { THICKNESS } from '../catalogue/rim'
 import type { LoadRule, Technique } from '../catalogue/technique'
+import { TECHNIQUES } from '../catalogue/techniques'
 import type { RegionId } from '../face/zones'
 
 export interface Work { handsMinutes: number, dwellMinutes: number, passes: number, /** Free acid of the product, per cent. */ freeAcid?: number, /** The device's own number. */ setting?: number }
@@ -16,6 +17,9 @@ export function loadOn(region: RegionId, technique: Technique, work: Work, heatP
   const heat = feelsHeat(technique) ? heatPercent : 100
   return Math.ceil((rule.hundredths * amount * THICKNESS[region] * heat) / 10_000 - 1e-9)
 }
+
+/** What warmth still in the skin does to the load of what follows, per cent. */
+export const HEATED = TECHNIQUES.steam.heatFactor ?? 100
 
 /** Whether warmth in the skin makes this work ask more. */
 export const feelsHeat = (technique: Technique): boolean => technique.families.some((f) => f === 'vacuum' || EXFOLIATING.includes(f))

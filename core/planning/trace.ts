@@ -3,7 +3,7 @@ import type { PlanStep } from '../catalogue/step'
 import { freeAcidOf } from '../dosing/freeAcid'
 import { TECHNIQUES } from '../catalogue/techniques'
 import { REGION_IDS, type RegionId } from '../face/zones'
-import { loadOn } from '../load/loads'
+import { HEATED, loadOn } from '../load/loads'
 import { applyTechnique, startSurface, unmetNeeds, type Surface, type Unmet } from '../surface/surface'
 import { dwellWindow, schedule, type Schedule } from '../timing/schedule'
 import { isSensitive } from './adapt'
@@ -20,8 +20,6 @@ export interface Trace {
   totals: Readonly<Record<RegionId, number>>
   exfoliations: readonly string[]
 }
-
-const HEATED = TECHNIQUES.steam.heatFactor ?? 100
 
 export function trace(input: PlanInput, steps: readonly PlanStep[]): Trace {
   const start = startSurface(input.madeUp)

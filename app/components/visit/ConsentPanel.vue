@@ -30,8 +30,8 @@ const barred = computed(() => barredConsents(props.bars))
 const open = computed(() => offered.value.filter((k) => barred.value[k] === undefined))
 const ticked = ref<ConsentId[]>([])
 const kinds = computed(() => ticked.value.filter((k) => open.value.includes(k)))
-/** Needling is signed for by itself. */
-const usual = computed(() => open.value.filter((k) => k !== 'needling'))
+const usual = computed(() => open.value.filter((k) => !CONSENTS[k].alone))
+const alone = computed(() => open.value.filter((k) => CONSENTS[k].alone))
 const tickUsual = () => { ticked.value = [...new Set([...ticked.value, ...usual.value])] }
 const missing = computed(() => consentsFor(visit.draft).filter((k) => !stands.value.some((s) => s.kind === k)))
 const tick = (k: ConsentId) => { ticked.value = ticked.value.includes(k) ? ticked.value.filter((x) => x !== k) : [...ticked.value, k] }
@@ -72,7 +72,7 @@ async function sign() {
       <p>I have answered to the best of my knowledge, I know what is planned today and may stop it at any time.</p>
       <p v-if="guardian" class="tag watch">Under 16: a guardian signs</p>
       <fieldset class="kinds"><legend class="soft">The client agrees to</legend><label v-for="k in offered" :key="k" :class="{ off: barred[k] !== undefined }"><input type="checkbox" :checked="kinds.includes(k)" :disabled="barred[k] !== undefined" @change="tick(k)"><span><b>{{ CONSENTS[k].name }}</b> <span class="soft">{{ barred[k] === undefined ? CONSENTS[k].sentence : `Not today: ${barred[k]}` }}</span></span></label></fieldset>
-      <div v-if="usual.some((k) => !kinds.includes(k))"><VBtn variant="outlined" @click="tickUsual">All of these{{ open.includes('needling') ? ', but needling' : '' }}</VBtn></div>
+      <div v-if="usual.some((k) => !kinds.includes(k))"><VBtn variant="outlined" @click="tickUsual">All of these{{ alone.length ? `, but ${alone.map((k) => CONSENTS[k].name.toLowerCase()).join(', ')}` : '' }}</VBtn></div>
       <p v-for="m in fieldProblem(trouble, 'kinds')" :key="m" class="tag stop">Choose {{ m }} to sign for.</p>
       <VBtnToggle v-model="method" mandatory color="primary" variant="outlined" density="comfortable"><VBtn value="typed">By typed name</VBtn><VBtn value="pen">By pen</VBtn></VBtnToggle>
       <template v-if="method === 'typed'"><VTextField v-model="name" :label="guardian ? 'Guardian\'s full name' : 'Client\'s full name'" :error-messages="fieldProblem(trouble, 'name')" /><VCheckbox v-model="confirmed" label="The client is here and agrees" hide-details="auto" density="compact" :error-messages="fieldProblem(trouble, 'confirmed')" /></template>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { HOME_POURINGS } from '#core/catalogue/home'
+import { habitsAtHome } from '#core/load/home'
 import { FINDINGS, FINDING_ORDER } from '#core/catalogue/findings'
 import type { Answers } from '#core/screening/answers'
 import type { Poured } from '#core/load/ledger'
@@ -28,7 +28,7 @@ const alerts = computed(() => FINDING_ORDER.flatMap((f) => {
   return [{ f, text: a.say === 'unsure' ? `${word}: unsure` : f === 'allergy' && a.substances?.length ? `allergy: ${a.substances.join(', ')}` : word }]
 }))
 /** Habits with a rhythm, which the ledger takes to go on until the next consultation. */
-const habits = computed(() => HOME_POURINGS.filter((h) => { const a = file.value?.answers?.[h.finding]; return a !== undefined && a.say !== 'no' && (a.perWeek ?? 0) > 0 }).map((h) => h.label))
+const habits = computed(() => habitsAtHome(file.value?.answers ?? {}))
 const stopOf = (status: string) => (status === 'sealed' || status === 'closing' ? 'close' : status === 'treating' ? 'treat' : 'ask')
 
 const takeOut = async () => offerFile(JSON.stringify(await api<unknown>(`/api/people/${id}/export`), null, 2), 'client.json', 'application/json')

@@ -1,6 +1,6 @@
 import { TECHNIQUES } from '../../catalogue/techniques'
 import { REGION_IDS, type RegionId } from '../../face/zones'
-import { feelsHeat, loadOn, type Work } from '../../load/loads'
+import { feelsHeat, HEATED, loadOn, type Work } from '../../load/loads'
 import type { Surface } from '../../surface/surface'
 import type { Connection } from '../mend'
 import type { Move, Option } from '../planCase'
@@ -13,8 +13,6 @@ export interface PlacedMove extends Move { mend?: true, option: string }
 export interface Transition { chains: readonly (readonly Connector[])[], surface: number, ticks: number, loads: readonly number[], /** The same loads have the same number. */ loadsId: number }
 type Connector = Connection['steps'][number]
 
-/** What warmth still in the skin does to the load of what follows, per cent. */
-export const HEATED = TECHNIQUES.steam.heatFactor ?? 100
 /** Beyond this many surfaces the store is emptied; a client's whole day of plans needs a few thousand. */
 const MOST_SURFACES = 20_000
 const NOWHERE: readonly RegionId[] = []
