@@ -1,3 +1,8 @@
 import { defineConfig } from 'drizzle-kit'
 
-export default defineConfig({ dialect: 'postgresql', schema: './db/schema/index.ts', out: './db/migrations', strict: true })
+export default defineConfig({
+  dialect: 'postgresql',
+  schema: './db/schema/index.ts',
+  out: './db/migrations',
+  strict: true,
+})

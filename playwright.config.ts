@@ -16,5 +16,8 @@ export default defineConfig({
     screenshot: 'only-on-failure',
     launchOptions: browserOptions,
   },
-  projects: [{ name: 'e2e', testDir: 'tests/e2e' }, { name: 'pictures', testDir: 'tests/pictures' }],
+  projects: [
+    { name: 'e2e', testDir: 'tests/e2e' },
+    { name: 'pictures', testDir: 'tests/pictures' },
+  ],
 })

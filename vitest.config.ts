@@ -3,7 +3,10 @@ import { defineConfig } from 'vitest/config'
 
 const at = (path: string) => fileURLToPath(new URL(path, import.meta.url))
 const alias = { '#core': at('./core'), '#contracts': at('./contracts'), '#db': at('./db') }
-const project = (name: string, include: string[], more: object = {}) => ({ resolve: { alias }, test: { name, include, environment: 'node' as const, passWithNoTests: false, ...more } })
+const project = (name: string, include: string[], more: object = {}) => ({
+  resolve: { alias },
+  test: { name, include, environment: 'node' as const, passWithNoTests: false, ...more },
+})
 
 export default defineConfig({
   test: {
@@ -12,8 +15,16 @@ export default defineConfig({
       project('core', ['core/**/*.test.ts', 'contracts/**/*.test.ts'], { testTimeout: 120_000 }),
       project('reference', ['tests/reference/**/*.test.ts'], { testTimeout: 120_000 }),
       project('solver', ['tests/solver/**/*.test.ts'], { testTimeout: 3_600_000 }),
-      project('api', ['tests/api/**/*.test.ts'], { fileParallelism: false, testTimeout: 60_000, hookTimeout: 120_000 }),
-      project('faults', ['tests/faults/**/*.test.ts'], { fileParallelism: false, testTimeout: 120_000, hookTimeout: 120_000 }),
+      project('api', ['tests/api/**/*.test.ts'], {
+        fileParallelism: false,
+        testTimeout: 60_000,
+        hookTimeout: 120_000,
+      }),
+      project('faults', ['tests/faults/**/*.test.ts'], {
+        fileParallelism: false,
+        testTimeout: 120_000,
+        hookTimeout: 120_000,
+      }),
     ],
   },
 })

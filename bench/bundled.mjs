@@ -11,6 +11,14 @@ export async function bundled(paths) {
   const entry = join(home, 'entry.ts')
   writeFileSync(entry, paths.map((p) => `export * from '${join(ROOT, p)}'`).join('\n'))
   const out = join(home, 'out.mjs')
-  await build({ entryPoints: [entry], outfile: out, bundle: true, format: 'esm', platform: 'node', logLevel: 'error', external: ['highs'] })
+  await build({
+    entryPoints: [entry],
+    outfile: out,
+    bundle: true,
+    format: 'esm',
+    platform: 'node',
+    logLevel: 'error',
+    external: ['highs'],
+  })
   return import(`${pathToFileURL(out).href}?${Date.now()}`)
 }

@@ -9,8 +9,21 @@ const ROUNDS = 40
 export default async function proposal() {
   const house = await openHouse('bench', { firstPort: 54760, wanted: 4480 })
   try {
-    const { propose, checkPlan, toPlanInput } = await bundled(['core/planning/propose.ts', 'core/planning/check.ts', 'contracts/bundle.ts'])
-    const inputs = (await bundles(house)).map((b) => [b.client.name, toPlanInput({ ...b, answers: b.answered ? b.answers : b.previousAnswers ?? {}, readings: b.readings.madeUp ? b.readings : { madeUp: b.previousReading?.zones ?? null, bare: null } })])
+    const { propose, checkPlan, toPlanInput } = await bundled([
+      'core/planning/propose.ts',
+      'core/planning/check.ts',
+      'contracts/bundle.ts',
+    ])
+    const inputs = (await bundles(house)).map((b) => [
+      b.client.name,
+      toPlanInput({
+        ...b,
+        answers: b.answered ? b.answers : (b.previousAnswers ?? {}),
+        readings: b.readings.madeUp
+          ? b.readings
+          : { madeUp: b.previousReading?.zones ?? null, bare: null },
+      }),
+    ])
     const all = []
     const checks = []
     const lines = []
@@ -18,20 +31,38 @@ export default async function proposal() {
       for (let i = 0; i < 5; i++) propose(input)
       const own = []
       let plan
-      for (let i = 0; i < ROUNDS; i++) { const t = performance.now(); plan = propose(input); own.push(performance.now() - t) }
-      for (let i = 0; i < ROUNDS; i++) { const t = performance.now(); checkPlan(input, plan.steps); checks.push(performance.now() - t) }
+      for (let i = 0; i < ROUNDS; i++) {
+        const t = performance.now()
+        plan = propose(input)
+        own.push(performance.now() - t)
+      }
+      for (let i = 0; i < ROUNDS; i++) {
+        const t = performance.now()
+        checkPlan(input, plan.steps)
+        checks.push(performance.now() - t)
+      }
       all.push(...own)
-      lines.push(`${name.padEnd(18)} ${String(plan.steps.length).padStart(2)} steps, ${plan.minutes} of ${input.slotMinutes} min: median ${ms(quantile(own, 0.5))}, p95 ${ms(quantile(own, 0.95))}`)
+      lines.push(
+        `${name.padEnd(18)} ${String(plan.steps.length).padStart(2)} steps, ${plan.minutes} of ${input.slotMinutes} min: median ${ms(quantile(own, 0.5))}, p95 ${ms(quantile(own, 0.95))}`,
+      )
     }
-    return [...lines,
+    return [
+      ...lines,
       `proposal, all ${inputs.length} clients × ${ROUNDS}: median ${ms(quantile(all, 0.5))}, p95 ${ms(quantile(all, 0.95))} = ${times(quantile(all, 0.95) / FRAME_MS)} of one frame (aim: at most 1 ×)`,
-      `check of a plan: median ${ms(quantile(checks, 0.5))}, p95 ${ms(quantile(checks, 0.95))} = ${times(quantile(checks, 0.95) / FRAME_MS)} of one frame`]
-  } finally { await house.close() }
+      `check of a plan: median ${ms(quantile(checks, 0.5))}, p95 ${ms(quantile(checks, 0.95))} = ${times(quantile(checks, 0.95) / FRAME_MS)} of one frame`,
+    ]
+  } finally {
+    await house.close()
+  }
 }
 
 async function bundles({ address, accounts }) {
   const owner = accounts.find((a) => a.role === 'owner')
-  const r = await fetch(`${address}/api/session`, { method: 'POST', headers: { 'origin': address, 'content-type': 'application/json' }, body: JSON.stringify({ email: owner.email, password: owner.password }) })
+  const r = await fetch(`${address}/api/session`, {
+    method: 'POST',
+    headers: { origin: address, 'content-type': 'application/json' },
+    body: JSON.stringify({ email: owner.email, password: owner.password }),
+  })
   const cookie = (r.headers.getSetCookie().at(-1) ?? '').split(';')[0]
   const get = async (path) => (await fetch(`${address}${path}`, { headers: { cookie } })).json()
   const { visits } = await get('/api/day')

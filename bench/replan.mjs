@@ -11,12 +11,35 @@ const ROUNDS = 9
 
 /** Plans in the browser, in the planner's own worker, from asking to having the answer: the first of a client, after an edit never seen before, and the same again. */
 export default async function replan() {
-  const files = new Map([['/', ['text/html', '<!doctype html><title>replan</title><script type="module" src="/page.js"></script>']]])
-  for (const [path, entry] of [['/page.js', 'bench/replan-page.ts'], ['/worker.js', 'app/workers/plan.worker.ts']]) {
-    const { outputFiles } = await build({ entryPoints: [join(ROOT, entry)], bundle: true, minify: true, format: 'esm', platform: 'browser', write: false, logLevel: 'error' })
+  const files = new Map([
+    [
+      '/',
+      [
+        'text/html',
+        '<!doctype html><title>replan</title><script type="module" src="/page.js"></script>',
+      ],
+    ],
+  ])
+  for (const [path, entry] of [
+    ['/page.js', 'bench/replan-page.ts'],
+    ['/worker.js', 'app/workers/plan.worker.ts'],
+  ]) {
+    const { outputFiles } = await build({
+      entryPoints: [join(ROOT, entry)],
+      bundle: true,
+      minify: true,
+      format: 'esm',
+      platform: 'browser',
+      write: false,
+      logLevel: 'error',
+    })
     files.set(path, ['text/javascript', outputFiles[0].text])
   }
-  const server = createServer((req, res) => { const f = files.get(req.url); res.writeHead(f ? 200 : 404, { 'content-type': f?.[0] ?? 'text/plain' }); res.end(f?.[1] ?? '') })
+  const server = createServer((req, res) => {
+    const f = files.get(req.url)
+    res.writeHead(f ? 200 : 404, { 'content-type': f?.[0] ?? 'text/plain' })
+    res.end(f?.[1] ?? '')
+  })
   await new Promise((r) => server.listen(0, '127.0.0.1', r))
   const browser = await chromium.launch(browserOptions)
   try {
@@ -30,12 +53,34 @@ export default async function replan() {
     const edits = seen.flatMap((s) => s.edits)
     const kinds = [...new Set(edits.map((e) => e.what))]
     const again = seen.map((s) => quantile(s.again, 0.5))
-    const line = (what, list) => `${what}: median ${ms(quantile(list, 0.5))}, p95 ${ms(quantile(list, 0.95))} = ${times(quantile(list, 0.95) / FRAME_MS)} of one frame`
+    const line = (what, list) =>
+      `${what}: median ${ms(quantile(list, 0.5))}, p95 ${ms(quantile(list, 0.95))} = ${times(quantile(list, 0.95) / FRAME_MS)} of one frame`
     return [
       `${CASES} realistic cases, ${edits.length} edits, in Chromium, in the planner's worker, asked and answered`,
-      line('first plan of a client', seen.map((s) => s.first)), line('re-plan of the same question', again), line('re-plan after an edit, asked for the first time, once each', edits.map((e) => e.ms)),
-      line('re-plan after an edit, the middle of nine', edits.map((e) => quantile(e.again, 0.5))), ...kinds.map((k) => `  ${line(k, edits.filter((e) => e.what === k).map((e) => quantile(e.again, 0.5)))}`),
+      line(
+        'first plan of a client',
+        seen.map((s) => s.first),
+      ),
+      line('re-plan of the same question', again),
+      line(
+        're-plan after an edit, asked for the first time, once each',
+        edits.map((e) => e.ms),
+      ),
+      line(
+        're-plan after an edit, the middle of nine',
+        edits.map((e) => quantile(e.again, 0.5)),
+      ),
+      ...kinds.map(
+        (k) =>
+          `  ${line(
+            k,
+            edits.filter((e) => e.what === k).map((e) => quantile(e.again, 0.5)),
+          )}`,
+      ),
       `the machine's own unrest in this run: the same small work has a p95 of ${times(quantile(unrest, 0.95) / quantile(unrest, 0.5))} its median`,
     ]
-  } finally { await browser.close(); server.close() }
+  } finally {
+    await browser.close()
+    server.close()
+  }
 }

@@ -12,18 +12,30 @@ export default async function start() {
   const took = []
   for (let i = 0; i < 3; i++) took.push(await once())
   const median = took.sort((a, b) => a - b)[1] ?? 0
-  return [`second start: ${took.map((t) => `${t.toFixed(1)} s`).join(', ')}; median ${times(median / AIM_S)} of ${AIM_S} s (aim: at most 1 ×)`]
+  return [
+    `second start: ${took.map((t) => `${t.toFixed(1)} s`).join(', ')}; median ${times(median / AIM_S)} of ${AIM_S} s (aim: at most 1 ×)`,
+  ]
 }
 
 function once() {
   const began = performance.now()
   return new Promise((resolve, reject) => {
-    const child = spawn('./start', [], { cwd: ROOT, stdio: ['ignore', 'pipe', 'inherit'], env: { ...process.env, OAK_PORT: '4482' } })
+    const child = spawn('./start', [], {
+      cwd: ROOT,
+      stdio: ['ignore', 'pipe', 'inherit'],
+      env: { ...process.env, OAK_PORT: '4482' },
+    })
     let heard = ''
     child.stdout.on('data', (bytes) => {
       heard += String(bytes)
-      if (heard.includes('Oak Basin is ready')) { const took = (performance.now() - began) / 1000; heard = ''; endChild(child, 'SIGINT').then(() => resolve(took)) }
+      if (heard.includes('Oak Basin is ready')) {
+        const took = (performance.now() - began) / 1000
+        heard = ''
+        endChild(child, 'SIGINT').then(() => resolve(took))
+      }
     })
-    child.once('exit', (code) => { if (code !== 0) reject(new Error(`./start ended with ${code}`)) })
+    child.once('exit', (code) => {
+      if (code !== 0) reject(new Error(`./start ended with ${code}`))
+    })
   })
 }

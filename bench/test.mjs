@@ -7,5 +7,11 @@ export default async function test() {
   const file = join(ROOT, '.data', 'test-results', 'took.json')
   if (!existsSync(file)) return ['no whole run of ./test yet']
   const { total, parts } = JSON.parse(readFileSync(file, 'utf8'))
-  return [`last whole ./test: ${Math.round(total)} s`, ...parts.map((p) => `${p.title.padEnd(42)} ${Math.round(p.seconds)} s, ${Math.round((100 * p.seconds) / total)} %`)]
+  return [
+    `last whole ./test: ${Math.round(total)} s`,
+    ...parts.map(
+      (p) =>
+        `${p.title.padEnd(42)} ${Math.round(p.seconds)} s, ${Math.round((100 * p.seconds) / total)} %`,
+    ),
+  ]
 }

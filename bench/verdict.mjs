@@ -3,17 +3,55 @@ import { bundled } from './bundled.mjs'
 import { FRAME_MS, ms, quantile, times } from './numbers.mjs'
 
 const TODAY = '2026-03-02'
-const day = (ago) => new Date(Date.parse(`${TODAY}T00:00:00Z`) - ago * 86_400_000).toISOString().slice(0, 10)
+const day = (ago) =>
+  new Date(Date.parse(`${TODAY}T00:00:00Z`) - ago * 86_400_000).toISOString().slice(0, 10)
 
 /** What may be done today: many rows of findings, a large shelf, years of visits; and how it grows when all of them double. */
 export default async function verdict() {
-  const { screen, productBars, restBars, CONTRAINDICATIONS, FINDING_IDS, product } = await bundled(['core/screening/verdict.ts', 'core/screening/products.ts', 'core/load/rest.ts', 'core/catalogue/contraindications.ts', 'core/catalogue/findings.ts', 'core/testing/fixtures.ts'])
-  const answers = Object.fromEntries(FINDING_IDS.map((f, i) => [f, { say: ['yes', 'no', 'unsure'][i % 3], date: day(i), zones: ['nose', 'cheekL'], substances: ['honey', 'nuts'] }]))
-  const words = ['Aqua', 'Glycerin', 'Squalane', 'Cera Alba', 'Parfum', 'Panthenol', 'Lactic Acid', 'Prunus Amygdalus Dulcis Oil', 'Tocopherol', 'Xanthan Gum']
+  const { screen, productBars, restBars, CONTRAINDICATIONS, FINDING_IDS, product } = await bundled([
+    'core/screening/verdict.ts',
+    'core/screening/products.ts',
+    'core/load/rest.ts',
+    'core/catalogue/contraindications.ts',
+    'core/catalogue/findings.ts',
+    'core/testing/fixtures.ts',
+  ])
+  const answers = Object.fromEntries(
+    FINDING_IDS.map((f, i) => [
+      f,
+      {
+        say: ['yes', 'no', 'unsure'][i % 3],
+        date: day(i),
+        zones: ['nose', 'cheekL'],
+        substances: ['honey', 'nuts'],
+      },
+    ]),
+  )
+  const words = [
+    'Aqua',
+    'Glycerin',
+    'Squalane',
+    'Cera Alba',
+    'Parfum',
+    'Panthenol',
+    'Lactic Acid',
+    'Prunus Amygdalus Dulcis Oil',
+    'Tocopherol',
+    'Xanthan Gum',
+  ]
   const once = (findings, products, visits) => {
-    const rows = Array.from({ length: findings }, (_, i) => ({ ...CONTRAINDICATIONS[i % CONTRAINDICATIONS.length], id: `row-${i}` }))
-    const shelf = Array.from({ length: products }, (_, i) => product('serum', `p${i}`, { inci: words.map((w, k) => (k === i % 10 ? `${w} ${i}` : w)) }))
-    const past = Array.from({ length: visits }, (_, i) => ({ day: day(7 * i + 3), families: ['abrasion', 'enzyme'], regions: ['nose', 'cheekL', 'cheekR', 'forehead'] }))
+    const rows = Array.from({ length: findings }, (_, i) => ({
+      ...CONTRAINDICATIONS[i % CONTRAINDICATIONS.length],
+      id: `row-${i}`,
+    }))
+    const shelf = Array.from({ length: products }, (_, i) =>
+      product('serum', `p${i}`, { inci: words.map((w, k) => (k === i % 10 ? `${w} ${i}` : w)) }),
+    )
+    const past = Array.from({ length: visits }, (_, i) => ({
+      day: day(7 * i + 3),
+      families: ['abrasion', 'enzyme'],
+      regions: ['nose', 'cheekL', 'cheekR', 'forehead'],
+    }))
     const took = []
     for (let i = 0; i < 60; i++) {
       const t = performance.now()
@@ -24,8 +62,17 @@ export default async function verdict() {
     }
     return took
   }
-  const sizes = [[150, 250, 130], [300, 500, 260], [600, 1000, 520]].map((s) => [s, once(...s)])
+  const sizes = [
+    [150, 250, 130],
+    [300, 500, 260],
+    [600, 1000, 520],
+  ].map((s) => [s, once(...s)])
   const [small, full, large] = sizes.map(([, took]) => quantile(took, 0.5))
-  return [...sizes.map(([[f, p, v], took]) => `${f} findings, ${p} products, ${v} weekly visits: median ${ms(quantile(took, 0.5))}, p95 ${ms(quantile(took, 0.95))} = ${times(quantile(took, 0.95) / FRAME_MS)} of one frame`),
-    `growth when all double: ${times(full / small)}, then ${times(large / full)}`]
+  return [
+    ...sizes.map(
+      ([[f, p, v], took]) =>
+        `${f} findings, ${p} products, ${v} weekly visits: median ${ms(quantile(took, 0.5))}, p95 ${ms(quantile(took, 0.95))} = ${times(quantile(took, 0.95) / FRAME_MS)} of one frame`,
+    ),
+    `growth when all double: ${times(full / small)}, then ${times(large / full)}`,
+  ]
 }

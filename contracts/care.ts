@@ -10,35 +10,99 @@ import { BURNS, TANS } from '#core/skin/indices'
 import { OBSERVATION_IDS } from '#core/skin/observations'
 import { day, id, licences, line, said, zoneId } from './common'
 
-export const grade = z.union([z.literal(0), z.literal(1), z.literal(2), z.literal(3), z.literal(4)], 'a grade from 0 to 4')
-export const consentKinds = z.array(z.enum(CONSENT_IDS)).min(1, 'at least one').max(5).refine((k) => new Set(k).size === k.length, 'each once')
+export const grade = z.union(
+  [z.literal(0), z.literal(1), z.literal(2), z.literal(3), z.literal(4)],
+  'a grade from 0 to 4',
+)
+export const consentKinds = z
+  .array(z.enum(CONSENT_IDS))
+  .min(1, 'at least one')
+  .max(5)
+  .refine((k) => new Set(k).size === k.length, 'each once')
 export const withdrawalPost = z.strictObject({ id, kinds: consentKinds })
 
-export const preferences = z.strictObject(Object.fromEntries(PREFERENCES.map((p) => [p.id, z.enum(p.choices.map((c) => c.value) as [string, ...string[]]).optional()])))
+export const preferences = z.strictObject(
+  Object.fromEntries(
+    PREFERENCES.map((p) => [
+      p.id,
+      z.enum(p.choices.map((c) => c.value) as [string, ...string[]]).optional(),
+    ]),
+  ),
+)
 export const preferencesPut = z.strictObject({ preferences })
 
-const rule = z.string().refine((r) => CONTRAINDICATIONS.some((c) => c.id === r), 'a row of the table')
+const rule = z
+  .string()
+  .refine((r) => CONTRAINDICATIONS.some((c) => c.id === r), 'a row of the table')
 export const liftPost = z.strictObject({ id, rule, word: line(200), reason: said(300) })
-export const patchTestPost = z.strictObject({ id, productId: said(60), place: z.enum(PATCH_PLACES) })
-export const patchReadPost = z.strictObject({ id, testId: id, result: z.enum(['clear', 'reaction']) })
+export const patchTestPost = z.strictObject({
+  id,
+  productId: said(60),
+  place: z.enum(PATCH_PLACES),
+})
+export const patchReadPost = z.strictObject({
+  id,
+  testId: id,
+  result: z.enum(['clear', 'reaction']),
+})
 
-const halves = z.partialRecord(z.enum(HALF_FEATURES) as unknown as z.ZodEnum<{ [K in HalfFeature]: K }>, z.strictObject({ L: grade, R: grade }))
-export const halvesPost = z.strictObject({ id, moment: z.enum(['before', 'after']), worked: z.enum(['L', 'R']), light: said(120), grades: halves })
+const halves = z.partialRecord(
+  z.enum(HALF_FEATURES) as unknown as z.ZodEnum<{ [K in HalfFeature]: K }>,
+  z.strictObject({ L: grade, R: grade }),
+)
+export const halvesPost = z.strictObject({
+  id,
+  moment: z.enum(['before', 'after']),
+  worked: z.enum(['L', 'R']),
+  light: said(120),
+  grades: halves,
+})
 
 export const wholeReading = z.strictObject({
-  burns: z.enum(BURNS).optional(), tans: z.enum(TANS).optional(), photoageing: z.union([z.literal(1), z.literal(2), z.literal(3), z.literal(4)]).optional(),
-  observed: z.array(z.strictObject({ zone: zoneId, id: z.enum(OBSERVATION_IDS) })).max(200).optional(),
-  overruled: z.array(z.union([
-    z.strictObject({ line: z.literal('type'), say: z.enum(['dry', 'normal', 'combination', 'oily']), reason: said(300) }), z.strictObject({ line: z.enum(CONDITION_IDS), say: z.boolean(), reason: said(300) }),
-  ])).max(12).refine((l) => new Set(l.map((o) => o.line)).size === l.length, 'each line once').optional(),
+  burns: z.enum(BURNS).optional(),
+  tans: z.enum(TANS).optional(),
+  photoageing: z.union([z.literal(1), z.literal(2), z.literal(3), z.literal(4)]).optional(),
+  observed: z
+    .array(z.strictObject({ zone: zoneId, id: z.enum(OBSERVATION_IDS) }))
+    .max(200)
+    .optional(),
+  overruled: z
+    .array(
+      z.union([
+        z.strictObject({
+          line: z.literal('type'),
+          say: z.enum(['dry', 'normal', 'combination', 'oily']),
+          reason: said(300),
+        }),
+        z.strictObject({ line: z.enum(CONDITION_IDS), say: z.boolean(), reason: said(300) }),
+      ]),
+    )
+    .max(12)
+    .refine((l) => new Set(l.map((o) => o.line)).size === l.length, 'each line once')
+    .optional(),
 })
 
-const least = (from: number, to: number) => z.int('a whole number').min(from, `at least ${from}`).max(to, `at most ${to}`)
+const least = (from: number, to: number) =>
+  z.int('a whole number').min(from, `at least ${from}`).max(to, `at most ${to}`)
 export const houseRulePost = z.strictObject({
-  id, rule, reason: said(300),
+  id,
+  rule,
+  reason: said(300),
   change: z.strictObject({
-    days: least(1, 730).optional(), wholeFace: z.literal(true).optional(), families: z.array(z.enum(FAMILY_IDS)).max(FAMILY_IDS.length).optional(),
-    limit: z.strictObject({ steamMost: least(0, 10).optional(), passesMost: least(0, 2).optional(), rimPercent: least(0, 100).optional() }).optional(),
+    days: least(1, 730).optional(),
+    wholeFace: z.literal(true).optional(),
+    families: z.array(z.enum(FAMILY_IDS)).max(FAMILY_IDS.length).optional(),
+    limit: z
+      .strictObject({
+        steamMost: least(0, 10).optional(),
+        passesMost: least(0, 2).optional(),
+        rimPercent: least(0, 100).optional(),
+      })
+      .optional(),
   }),
 })
-export const scopePut = z.strictObject({ staffId: id.nullable(), licences, until: z.partialRecord(licences.element, day).default({}) })
+export const scopePut = z.strictObject({
+  staffId: id.nullable(),
+  licences,
+  until: z.partialRecord(licences.element, day).default({}),
+})

@@ -5,13 +5,49 @@ import { said, line } from './common'
 const json: z.ZodType<unknown> = z.unknown()
 const hex = z.string().regex(/^[0-9a-f]{64}$/)
 export const visitDocument = z.strictObject({
-  format: z.literal('oak-basin/visit'), formatVersion: z.literal(1), exportedAt: z.iso.datetime(),
+  format: z.literal('oak-basin/visit'),
+  formatVersion: z.literal(1),
+  exportedAt: z.iso.datetime(),
   practice: z.strictObject({ name: said(200) }),
   client: z.strictObject({ name: said(120), born: z.iso.date().nullable() }),
-  visit: z.strictObject({ id: z.uuid(), startsAt: z.iso.datetime(), minutes: z.int().min(15).max(180), therapist: said(120), room: said(120) }),
-  seal: z.strictObject({ number: z.int().min(1), prev: hex, head: hex, sealedAt: z.iso.datetime() }),
-  parts: z.array(z.strictObject({ name: said(60), commitment: hex, salt: z.string().regex(/^[0-9a-f]{32,128}$/).nullable(), content: json })).min(1).max(40),
-  amendments: z.array(z.strictObject({ at: z.iso.datetime(), by: said(120), before: line(8000), after: line(8000), reason: line(300) })).max(200),
+  visit: z.strictObject({
+    id: z.uuid(),
+    startsAt: z.iso.datetime(),
+    minutes: z.int().min(15).max(180),
+    therapist: said(120),
+    room: said(120),
+  }),
+  seal: z.strictObject({
+    number: z.int().min(1),
+    prev: hex,
+    head: hex,
+    sealedAt: z.iso.datetime(),
+  }),
+  parts: z
+    .array(
+      z.strictObject({
+        name: said(60),
+        commitment: hex,
+        salt: z
+          .string()
+          .regex(/^[0-9a-f]{32,128}$/)
+          .nullable(),
+        content: json,
+      }),
+    )
+    .min(1)
+    .max(40),
+  amendments: z
+    .array(
+      z.strictObject({
+        at: z.iso.datetime(),
+        by: said(120),
+        before: line(8000),
+        after: line(8000),
+        reason: line(300),
+      }),
+    )
+    .max(200),
 })
 export type VisitDocument = z.infer<typeof visitDocument>
 
@@ -25,7 +61,11 @@ export function jsonDepth(text: string): number {
   let inString = false
   for (let i = 0; i < text.length; i++) {
     const c = text[i]
-    if (inString) { if (c === '\\') i++; else if (c === '"') inString = false; continue }
+    if (inString) {
+      if (c === '\\') i++
+      else if (c === '"') inString = false
+      continue
+    }
     if (c === '"') inString = true
     else if (c === '{' || c === '[') deepest = Math.max(deepest, ++depth)
     else if (c === '}' || c === ']') depth--

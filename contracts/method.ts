@@ -5,19 +5,81 @@ import { TECHNIQUE_IDS } from '#core/catalogue/technique'
 import { canPin } from '#core/planning/pins'
 import { id, line, said } from './common'
 
-const has = (point: PointId, camp: string): boolean => { try { campOf(point, camp); return true } catch { return false } }
+const has = (point: PointId, camp: string): boolean => {
+  try {
+    campOf(point, camp)
+    return true
+  } catch {
+    return false
+  }
+}
 const technique = z.enum(TECHNIQUE_IDS)
-const camps = z.strictObject(Object.fromEntries(POINTS.map((p) => [p.id, z.string().refine((c) => has(p.id, c), `one of ${p.camps.map((c) => c.id).join(', ')}`).optional()])))
-export const housePolicy = z.strictObject({ camps, without: z.array(technique.refine(canPin, 'a step of its own')).max(TECHNIQUE_IDS.length).refine((t) => new Set(t).size === t.length, 'each once') })
+const camps = z.strictObject(
+  Object.fromEntries(
+    POINTS.map((p) => [
+      p.id,
+      z
+        .string()
+        .refine((c) => has(p.id, c), `one of ${p.camps.map((c) => c.id).join(', ')}`)
+        .optional(),
+    ]),
+  ),
+)
+export const housePolicy = z.strictObject({
+  camps,
+  without: z
+    .array(technique.refine(canPin, 'a step of its own'))
+    .max(TECHNIQUE_IDS.length)
+    .refine((t) => new Set(t).size === t.length, 'each once'),
+})
 export const policyPut = z.strictObject({ id, policy: housePolicy, reason: said(300) })
 
-const minutes = z.number().min(0.5, 'at least half a minute').max(90, 'at most 90 minutes').refine((m) => Number.isInteger(m * 2), 'whole half-minutes')
-export const protocolSteps = z.array(z.strictObject({ technique: technique.refine(canPin, 'a step of its own'), minutes })).min(1, 'at least one step').max(40, 'at most 40 steps').refine((s) => new Set(s.map((x) => x.technique)).size === s.length, 'each once')
-export const protocolPost = z.strictObject({ id, name: said(60), note: line(300), steps: protocolSteps })
-export const protocolVersionPost = z.strictObject({ version: z.int().min(2).max(999), note: line(300), steps: protocolSteps })
+const minutes = z
+  .number()
+  .min(0.5, 'at least half a minute')
+  .max(90, 'at most 90 minutes')
+  .refine((m) => Number.isInteger(m * 2), 'whole half-minutes')
+export const protocolSteps = z
+  .array(z.strictObject({ technique: technique.refine(canPin, 'a step of its own'), minutes }))
+  .min(1, 'at least one step')
+  .max(40, 'at most 40 steps')
+  .refine((s) => new Set(s.map((x) => x.technique)).size === s.length, 'each once')
+export const protocolPost = z.strictObject({
+  id,
+  name: said(60),
+  note: line(300),
+  steps: protocolSteps,
+})
+export const protocolVersionPost = z.strictObject({
+  version: z.int().min(2).max(999),
+  note: line(300),
+  steps: protocolSteps,
+})
 export const protocolRef = z.strictObject({ id, version: z.int().min(1).max(999) })
 
 /** A protocol of the house with all its versions, the latest first. */
-export interface Protocol { id: string, name: string, retired: boolean, versions: { version: number, steps: z.infer<typeof protocolSteps>, note: string, by: string, at: number }[] }
-export interface PolicyLine { at: number, by: string, reason: string, policy: HousePolicy }
-export interface MethodReply { policy: HousePolicy, history: PolicyLine[], protocols: Protocol[], mayDecide: boolean, mayKeep: boolean }
+export interface Protocol {
+  id: string
+  name: string
+  retired: boolean
+  versions: {
+    version: number
+    steps: z.infer<typeof protocolSteps>
+    note: string
+    by: string
+    at: number
+  }[]
+}
+export interface PolicyLine {
+  at: number
+  by: string
+  reason: string
+  policy: HousePolicy
+}
+export interface MethodReply {
+  policy: HousePolicy
+  history: PolicyLine[]
+  protocols: Protocol[]
+  mayDecide: boolean
+  mayKeep: boolean
+}

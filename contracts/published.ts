@@ -5,7 +5,19 @@ import { planCaseDocument } from './planCase'
 /** The open formats as JSON Schema 2020-12, by the file they are published in under `docs/formats`. */
 export function publishedSchemas(): Record<string, object> {
   return {
-    'visit.schema.json': { $id: 'urn:oak-basin:format:visit:1', title: 'A sealed visit', description: 'One sealed visit with its parts, their salted commitments and its later amendments.', ...z.toJSONSchema(visitDocument, { target: 'draft-2020-12' }) },
-    'plan-case.schema.json': { $id: 'urn:oak-basin:format:plan-case:1', title: 'A planning case', description: 'The question of one plan in whole numbers: stages, states of the skin between them, and every way from one to the next. Time in ticks of 30 s, load in hundredths, money in cents. Sought: one way through, of greatest value, then least cost, then least idle ticks, then smallest option ids.', ...z.toJSONSchema(planCaseDocument, { target: 'draft-2020-12' }) },
+    'visit.schema.json': {
+      $id: 'urn:oak-basin:format:visit:1',
+      title: 'A sealed visit',
+      description:
+        'One sealed visit with its parts, their salted commitments and its later amendments.',
+      ...z.toJSONSchema(visitDocument, { target: 'draft-2020-12' }),
+    },
+    'plan-case.schema.json': {
+      $id: 'urn:oak-basin:format:plan-case:1',
+      title: 'A planning case',
+      description:
+        'The question of one plan in whole numbers: stages, states of the skin between them, and every way from one to the next. Time in ticks of 30 s, load in hundredths, money in cents. Sought: one way through, of greatest value, then least cost, then least idle ticks, then smallest option ids.',
+      ...z.toJSONSchema(planCaseDocument, { target: 'draft-2020-12' }),
+    },
   }
 }

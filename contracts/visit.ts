@@ -11,39 +11,121 @@ import { consentKinds, grade, wholeReading } from './care'
 import { protocolRef } from './method'
 import { aims, day, id, line, moment, regionId, regions, said, school, zoneId } from './common'
 
-export const visitCreate = z.strictObject({ id, clientId: id, staffId: id, roomId: id, startsAt: moment, minutes: z.int('whole minutes').min(15, 'at least 15 minutes').max(180, 'at most 180 minutes') })
+export const visitCreate = z.strictObject({
+  id,
+  clientId: id,
+  staffId: id,
+  roomId: id,
+  startsAt: moment,
+  minutes: z.int('whole minutes').min(15, 'at least 15 minutes').max(180, 'at most 180 minutes'),
+})
 export const visitPatch = z.strictObject({
-  version: z.int(), startsAt: moment.optional(), minutes: z.int('whole minutes').min(15, 'at least 15 minutes').max(180, 'at most 180 minutes').optional(), staffId: id.optional(), roomId: id.optional(),
-  madeUp: z.boolean().optional(), evening: z.boolean().optional(), aims: aims.optional(), school: school.optional(), nextVisitAt: moment.nullable().optional(), cancelled: z.literal(true).optional(),
+  version: z.int(),
+  startsAt: moment.optional(),
+  minutes: z
+    .int('whole minutes')
+    .min(15, 'at least 15 minutes')
+    .max(180, 'at most 180 minutes')
+    .optional(),
+  staffId: id.optional(),
+  roomId: id.optional(),
+  madeUp: z.boolean().optional(),
+  evening: z.boolean().optional(),
+  aims: aims.optional(),
+  school: school.optional(),
+  nextVisitAt: moment.nullable().optional(),
+  cancelled: z.literal(true).optional(),
 })
 export type VisitPatch = z.infer<typeof visitPatch>
 
-const answer = z.strictObject({ say: z.enum(['yes', 'no', 'unsure']), date: day.optional(), zones: z.array(zoneId).max(28).optional(), substances: z.array(said(60)).max(20).optional(), work: z.array(z.enum(WORK_ELSEWHERE_IDS)).max(5).optional(), perWeek: z.int('a whole number').min(1, 'from 1').max(14, 'to 14').optional() })
-export const answers = z.partialRecord(z.enum(FINDING_IDS) as unknown as z.ZodEnum<{ [K in FindingId]: K }>, answer)
+const answer = z.strictObject({
+  say: z.enum(['yes', 'no', 'unsure']),
+  date: day.optional(),
+  zones: z.array(zoneId).max(28).optional(),
+  substances: z.array(said(60)).max(20).optional(),
+  work: z.array(z.enum(WORK_ELSEWHERE_IDS)).max(5).optional(),
+  perWeek: z.int('a whole number').min(1, 'from 1').max(14, 'to 14').optional(),
+})
+export const answers = z.partialRecord(
+  z.enum(FINDING_IDS) as unknown as z.ZodEnum<{ [K in FindingId]: K }>,
+  answer,
+)
 export const answersPut = z.strictObject({ id, answers, medicines: line(2000) })
 export const linkPost = z.strictObject({ id })
 const token = z.string().regex(/^[A-Za-z0-9_-]{43}$/, 'not a link of this house')
 export const formOpen = z.strictObject({ token })
 export const formSubmit = z.strictObject({ token, answers, medicines: line(2000) })
 export const consentPost = z.discriminatedUnion('method', [
-  z.strictObject({ id, method: z.literal('pen'), strokes: said(60_000), guardian: z.boolean(), kinds: consentKinds }),
-  z.strictObject({ id, method: z.literal('typed'), name: said(120), confirmed: z.literal(true, 'confirm that the client agrees'), guardian: z.boolean(), kinds: consentKinds }),
+  z.strictObject({
+    id,
+    method: z.literal('pen'),
+    strokes: said(60_000),
+    guardian: z.boolean(),
+    kinds: consentKinds,
+  }),
+  z.strictObject({
+    id,
+    method: z.literal('typed'),
+    name: said(120),
+    confirmed: z.literal(true, 'confirm that the client agrees'),
+    guardian: z.boolean(),
+    kinds: consentKinds,
+  }),
 ])
 
-const zoneReading = z.strictObject(Object.fromEntries(ALL_READING_IDS.map((r) => [r, grade.optional()])) as Record<AnyReadingId, z.ZodOptional<typeof grade>>)
-export const readings = z.partialRecord(z.enum(ZONE_IDS) as unknown as z.ZodEnum<{ [K in ZoneId]: K }>, zoneReading)
-export const readingPost = z.strictObject({ id, phase: z.enum(['madeUp', 'bare']), zones: readings, whole: wholeReading.default({}) })
-
-export const meterPost = z.strictObject({ id, kind: z.enum(METER_KINDS), zone: zoneId, phase: z.enum(['madeUp', 'bare']) })
-
-const halfMinutes = z.number().min(0.5, 'at least half a minute').max(90, 'at most 90 minutes').refine((m) => Number.isInteger(m * 2), 'whole half-minutes')
-export const planStep = z.strictObject({
-  key: z.string().regex(/^[a-zA-Z]{3,30}-\d{1,3}$/, 'a step key'), technique: z.enum(TECHNIQUE_IDS), regions, minutes: halfMinutes, passes: z.int().min(1).max(9).optional(), setting: z.number().min(0).max(1000).optional(),
-  productId: said(60).optional(), pinned: z.boolean().optional(), why: z.array(z.strictObject({ rule: said(60), text: line(300) })).max(12),
+const zoneReading = z.strictObject(
+  Object.fromEntries(ALL_READING_IDS.map((r) => [r, grade.optional()])) as Record<
+    AnyReadingId,
+    z.ZodOptional<typeof grade>
+  >,
+)
+export const readings = z.partialRecord(
+  z.enum(ZONE_IDS) as unknown as z.ZodEnum<{ [K in ZoneId]: K }>,
+  zoneReading,
+)
+export const readingPost = z.strictObject({
+  id,
+  phase: z.enum(['madeUp', 'bare']),
+  zones: readings,
+  whole: wholeReading.default({}),
 })
-export const planSteps = z.array(planStep).max(80, 'at most 80 steps').refine((s) => new Set(s.map((x) => x.key)).size === s.length, 'each key once')
-export const planPut = z.strictObject({ steps: planSteps, protocol: protocolRef.nullable().default(null) })
-export const planVersionPost = z.strictObject({ version: z.int().min(2).max(99), reason: said(200), steps: planSteps })
+
+export const meterPost = z.strictObject({
+  id,
+  kind: z.enum(METER_KINDS),
+  zone: zoneId,
+  phase: z.enum(['madeUp', 'bare']),
+})
+
+const halfMinutes = z
+  .number()
+  .min(0.5, 'at least half a minute')
+  .max(90, 'at most 90 minutes')
+  .refine((m) => Number.isInteger(m * 2), 'whole half-minutes')
+export const planStep = z.strictObject({
+  key: z.string().regex(/^[a-zA-Z]{3,30}-\d{1,3}$/, 'a step key'),
+  technique: z.enum(TECHNIQUE_IDS),
+  regions,
+  minutes: halfMinutes,
+  passes: z.int().min(1).max(9).optional(),
+  setting: z.number().min(0).max(1000).optional(),
+  productId: said(60).optional(),
+  pinned: z.boolean().optional(),
+  why: z.array(z.strictObject({ rule: said(60), text: line(300) })).max(12),
+})
+export const planSteps = z
+  .array(planStep)
+  .max(80, 'at most 80 steps')
+  .refine((s) => new Set(s.map((x) => x.key)).size === s.length, 'each key once')
+export const planPut = z.strictObject({
+  steps: planSteps,
+  protocol: protocolRef.nullable().default(null),
+})
+export const planVersionPost = z.strictObject({
+  version: z.int().min(2).max(99),
+  reason: said(200),
+  steps: planSteps,
+})
 
 const note = said(500)
 const key = said(40)
@@ -56,22 +138,54 @@ export const eventBody = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('resumed') }),
   z.strictObject({ kind: z.literal('reading'), zones: readings }),
   z.strictObject({ kind: z.literal('redness'), region: regionId, grade, key: key.nullable() }),
-  z.strictObject({ kind: z.literal('sensation'), grade: z.int().min(0, 'from 0').max(10, 'to 10'), region: regionId.nullable(), key: key.nullable() }),
-  z.strictObject({ kind: z.literal('sign'), sign: z.enum(SIGN_IDS), region: regionId.nullable(), key: key.nullable() }),
+  z.strictObject({
+    kind: z.literal('sensation'),
+    grade: z.int().min(0, 'from 0').max(10, 'to 10'),
+    region: regionId.nullable(),
+    key: key.nullable(),
+  }),
+  z.strictObject({
+    kind: z.literal('sign'),
+    sign: z.enum(SIGN_IDS),
+    region: regionId.nullable(),
+    key: key.nullable(),
+  }),
   z.strictObject({ kind: z.literal('stopped'), reason: note }),
   z.strictObject({ kind: z.literal('stopStep'), step: z.enum(STOP_STEPS) }),
-  z.strictObject({ kind: z.literal('contraAction'), what: note, where: regions, done: note, suspected: line(120).nullable() }),
+  z.strictObject({
+    kind: z.literal('contraAction'),
+    what: note,
+    where: regions,
+    done: note,
+    suspected: line(120).nullable(),
+  }),
   z.strictObject({ kind: z.literal('settingChanged'), key, setting: z.number().min(0).max(1000) }),
   z.strictObject({ kind: z.literal('productSwapped'), key, productId: said(60), reason: note }),
-  z.strictObject({ kind: z.literal('amountTaken'), key, productId: said(60), lotId: said(60), millilitres: z.number().min(0).max(200, 'at most 200 mL') }),
+  z.strictObject({
+    kind: z.literal('amountTaken'),
+    key,
+    productId: said(60),
+    lotId: said(60),
+    millilitres: z.number().min(0).max(200, 'at most 200 mL'),
+  }),
   z.strictObject({ kind: z.literal('replanned'), version: z.int().min(2).max(99), reason: note }),
   z.strictObject({ kind: z.literal('note'), text: note }),
   z.strictObject({ kind: z.literal('finished') }),
 ])
 export const treatmentEvent = z.strictObject({
-  id, at: z.int('whole milliseconds').min(1_600_000_000_000, 'after 2020').max(4_000_000_000_000, 'before 2096'), deviceId: z.string().regex(/^[0-9a-f-]{8,36}$/, 'a device id'), seq: z.int().min(0).max(1_000_000), planVersion: z.int().min(1).max(99), body: eventBody,
+  id,
+  at: z
+    .int('whole milliseconds')
+    .min(1_600_000_000_000, 'after 2020')
+    .max(4_000_000_000_000, 'before 2096'),
+  deviceId: z.string().regex(/^[0-9a-f-]{8,36}$/, 'a device id'),
+  seq: z.int().min(0).max(1_000_000),
+  planVersion: z.int().min(1).max(99),
+  body: eventBody,
 })
-export const eventsPost = z.strictObject({ events: z.array(treatmentEvent).min(1).max(200, 'at most 200 taps at once') })
+export const eventsPost = z.strictObject({
+  events: z.array(treatmentEvent).min(1).max(200, 'at most 200 taps at once'),
+})
 
 export const recordPut = z.strictObject({ text: line(8000), version: z.int() })
 export const sealPost = z.strictObject({ text: line(8000) })

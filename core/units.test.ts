@@ -9,10 +9,12 @@ describe('ticks', () => {
     expect(toTicks(minutes(0))).toBe(0)
   })
   it('never promises less time than a step takes, and less than a tick more', () => {
-    fc.assert(fc.property(fc.double({ min: 0, max: 180, noNaN: true }), (m) => {
-      const back = fromTicks(toTicks(minutes(m)))
-      expect(back).toBeGreaterThanOrEqual(m - 1e-6)
-      expect(back - m).toBeLessThan(0.5 + 1e-6)
-    }))
+    fc.assert(
+      fc.property(fc.double({ min: 0, max: 180, noNaN: true }), (m) => {
+        const back = fromTicks(toTicks(minutes(m)))
+        expect(back).toBeGreaterThanOrEqual(m - 1e-6)
+        expect(back - m).toBeLessThan(0.5 + 1e-6)
+      }),
+    )
   })
 })

@@ -6,13 +6,22 @@ import { load } from './setup.mjs'
 
 const { publishedSchemas } = await load('contracts/published.ts')
 const { rowsPage } = await load('contracts/rows.ts')
-const files = [...Object.entries(publishedSchemas()).map(([file, schema]) => [join('formats', file), `${JSON.stringify(schema, null, 2)}\n`]), ['rows.md', rowsPage()]]
+const files = [
+  ...Object.entries(publishedSchemas()).map(([file, schema]) => [
+    join('formats', file),
+    `${JSON.stringify(schema, null, 2)}\n`,
+  ]),
+  ['rows.md', rowsPage()],
+]
 let stale = 0
 for (const [file, text] of files) {
   const path = join(ROOT, 'docs', file)
   if (existsSync(path) && readFileSync(path, 'utf8') === text) continue
   stale++
   if (process.argv.includes('--check')) console.log(`${file} is not current: npm run formats`)
-  else { writeFileSync(path, text); console.log(`wrote ${file}`) }
+  else {
+    writeFileSync(path, text)
+    console.log(`wrote ${file}`)
+  }
 }
 process.exit(process.argv.includes('--check') && stale > 0 ? 1 : 0)

@@ -10,12 +10,25 @@ import { isRoot, ROOT, say, Trouble } from './say.mjs'
 if (process.argv.includes('--from-nothing')) {
   if (!isRoot()) throw new Trouble('Taking Debian packages away needs root.')
   say('Taking away PostgreSQL, Chromium, node_modules, build and data')
-  const there = spawnSync('sh', ['-c', 'dpkg-query -W -f \'${Package} ${Status}\\n\' \'postgresql*\' \'chromium*\' | awk \'/ok installed/ {print $1}\''], { encoding: 'utf8' }).stdout.split('\n').filter(Boolean)
+  const there = spawnSync(
+    'sh',
+    [
+      '-c',
+      "dpkg-query -W -f '${Package} ${Status}\\n' 'postgresql*' 'chromium*' | awk '/ok installed/ {print $1}'",
+    ],
+    { encoding: 'utf8' },
+  )
+    .stdout.split('\n')
+    .filter(Boolean)
   if (there.length > 0) {
-    const gone = spawnSync('apt-get', ['purge', '-y', '-q', ...there], { stdio: ['ignore', 'ignore', 'inherit'], env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } })
+    const gone = spawnSync('apt-get', ['purge', '-y', '-q', ...there], {
+      stdio: ['ignore', 'ignore', 'inherit'],
+      env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
+    })
     if (gone.status !== 0) throw new Trouble('The Debian packages could not be taken away.')
   }
-  for (const f of ['node_modules', '.output', '.nuxt', '.data']) rmSync(join(ROOT, f), { recursive: true, force: true })
+  for (const f of ['node_modules', '.output', '.nuxt', '.data'])
+    rmSync(join(ROOT, f), { recursive: true, force: true })
 }
 
 const began = Date.now()
@@ -30,12 +43,20 @@ await new Promise((resolve, reject) => {
     const address = /is ready: (\S+)/.exec(heard)?.[1]
     if (!address || looked) return
     looked = (async () => {
-      for (const path of ['/api/ready', '/sign-in']) { const r = await fetch(`${address}${path}`); if (!r.ok) throw new Trouble(`${path} answers ${r.status}`) }
+      for (const path of ['/api/ready', '/sign-in']) {
+        const r = await fetch(`${address}${path}`)
+        if (!r.ok) throw new Trouble(`${path} answers ${r.status}`)
+      }
       say(`./start served the demo after ${since()}`)
       child.kill('SIGINT')
-    })().catch((e) => { child.kill('SIGINT'); reject(e) })
+    })().catch((e) => {
+      child.kill('SIGINT')
+      reject(e)
+    })
   })
-  child.once('exit', (code) => (code === 0 && looked ? resolve() : reject(new Trouble(`./start ended with ${code}`))))
+  child.once('exit', (code) =>
+    code === 0 && looked ? resolve() : reject(new Trouble(`./start ended with ${code}`)),
+  )
 })
 say(`./start stopped cleanly after ${since()}`)
 const test = spawn('./test', [], { cwd: ROOT, stdio: 'inherit' })

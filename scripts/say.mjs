@@ -14,25 +14,33 @@ export async function step(title, command, args, options = {}) {
   const dots = setInterval(() => process.stdout.write('.'), 4000)
   try {
     const { code, output } = await run(command, args, options)
-    if (code !== 0) throw new Trouble(`${title} failed (${command} ${args.join(' ')}).\n${output.slice(-4000)}`)
+    if (code !== 0)
+      throw new Trouble(`${title} failed (${command} ${args.join(' ')}).\n${output.slice(-4000)}`)
     process.stdout.write(` done, ${Math.round((Date.now() - began) / 1000)} s\n`)
     return output
-  } finally { clearInterval(dots) }
+  } finally {
+    clearInterval(dots)
+  }
 }
 
 export function run(command, args, options = {}) {
   return new Promise((resolve, reject) => {
     const child = spawn(command, args, { cwd: ROOT, stdio: ['ignore', 'pipe', 'pipe'], ...options })
     let output = ''
-    child.stdout.on('data', (d) => { output += d })
-    child.stderr.on('data', (d) => { output += d })
+    child.stdout.on('data', (d) => {
+      output += d
+    })
+    child.stderr.on('data', (d) => {
+      output += d
+    })
     child.on('error', (e) => reject(new Trouble(`${command} could not be started: ${e.message}`)))
     child.on('close', (code) => resolve({ code: code ?? 1, output }))
   })
 }
 
 export const isRoot = () => process.getuid?.() === 0
-export const has = (command) => spawnSync('sh', ['-c', `command -v ${command}`], { stdio: 'ignore' }).status === 0
+export const has = (command) =>
+  spawnSync('sh', ['-c', `command -v ${command}`], { stdio: 'ignore' }).status === 0
 
 export function portFree(port) {
   return new Promise((resolve) => {
@@ -48,11 +56,29 @@ export async function freePort(from) {
 
 /** Debian packages, installed as root or through sudo; otherwise says exactly what to run. */
 export async function debian(packages, missing) {
-  const install = ['apt-get', 'install', '-y', '--no-install-recommends', '-o', 'Dpkg::Options::=--force-confold', ...packages]
-  const asRoot = isRoot() ? [] : has('sudo') && spawnSync('sudo', ['-n', 'true'], { stdio: 'ignore' }).status === 0 ? ['sudo', '-n'] : undefined
-  if (!asRoot || !has('apt-get')) throw new Trouble(`${missing} is missing. Run this once, then start again:\n  sudo apt-get update && sudo ${install.join(' ')}`)
+  const install = [
+    'apt-get',
+    'install',
+    '-y',
+    '--no-install-recommends',
+    '-o',
+    'Dpkg::Options::=--force-confold',
+    ...packages,
+  ]
+  const asRoot = isRoot()
+    ? []
+    : has('sudo') && spawnSync('sudo', ['-n', 'true'], { stdio: 'ignore' }).status === 0
+      ? ['sudo', '-n']
+      : undefined
+  if (!asRoot || !has('apt-get'))
+    throw new Trouble(
+      `${missing} is missing. Run this once, then start again:\n  sudo apt-get update && sudo ${install.join(' ')}`,
+    )
   const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' }
-  const command = (parts) => { const all = [...asRoot, ...parts]; return [all[0], all.slice(1), { env }] }
-  await step('Reading Debian\'s package lists', ...command(['apt-get', 'update', '-q']))
+  const command = (parts) => {
+    const all = [...asRoot, ...parts]
+    return [all[0], all.slice(1), { env }]
+  }
+  await step("Reading Debian's package lists", ...command(['apt-get', 'update', '-q']))
   await step(`Installing ${packages.join(', ')}`, ...command(install))
 }

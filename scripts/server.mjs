@@ -10,16 +10,33 @@ export async function runServer(cluster, { wanted, address, meters, quiet = fals
   const port = (await portFree(wanted)) ? wanted : await freePort(wanted)
   const own = address ?? `http://127.0.0.1:${port}`
   const child = spawn(process.execPath, ['--enable-source-maps', '.output/server/index.mjs'], {
-    cwd: ROOT, stdio: quiet ? ['ignore', 'ignore', 'inherit'] : ['ignore', 'inherit', 'inherit'],
-    env: { ...process.env, NODE_ENV: 'production', NITRO_HOST: '127.0.0.1', NITRO_PORT: String(port), NUXT_DATABASE_URL: cluster.url('app'), NUXT_SESSION_PASSWORD: cluster.secrets.session, NUXT_ORIGIN: own, NUXT_TELEMETRY_DISABLED: '1', ...(meters ? { NUXT_METERS: meters } : {}), ...env },
+    cwd: ROOT,
+    stdio: quiet ? ['ignore', 'ignore', 'inherit'] : ['ignore', 'inherit', 'inherit'],
+    env: {
+      ...process.env,
+      NODE_ENV: 'production',
+      NITRO_HOST: '127.0.0.1',
+      NITRO_PORT: String(port),
+      NUXT_DATABASE_URL: cluster.url('app'),
+      NUXT_SESSION_PASSWORD: cluster.secrets.session,
+      NUXT_ORIGIN: own,
+      NUXT_TELEMETRY_DISABLED: '1',
+      ...(meters ? { NUXT_METERS: meters } : {}),
+      ...env,
+    },
   })
   return { child, port, address: own }
 }
 
 export async function whenReady(port, child) {
   for (let i = 0; i < 300; i++) {
-    if (child && child.exitCode !== null) throw new Trouble(`The server ended by itself (${child.exitCode}).`)
-    try { if ((await fetch(`http://127.0.0.1:${port}/api/ready`)).ok) return } catch { /* not up yet */ }
+    if (child && child.exitCode !== null)
+      throw new Trouble(`The server ended by itself (${child.exitCode}).`)
+    try {
+      if ((await fetch(`http://127.0.0.1:${port}/api/ready`)).ok) return
+    } catch {
+      /* not up yet */
+    }
     await new Promise((r) => setTimeout(r, 100))
   }
   throw new Trouble('The server did not become ready within half a minute.')
@@ -30,7 +47,10 @@ export function endChild(child, signal = 'SIGTERM') {
   if (child.exitCode !== null || child.signalCode !== null) return Promise.resolve()
   return new Promise((resolve) => {
     const hard = setTimeout(() => child.kill('SIGKILL'), 5000)
-    child.once('exit', () => { clearTimeout(hard); resolve() })
+    child.once('exit', () => {
+      clearTimeout(hard)
+      resolve()
+    })
     child.kill(signal)
   })
 }

@@ -6,7 +6,8 @@ import { ROOT, step, Trouble } from './say.mjs'
 const hashOf = (text) => createHash('sha256').update(text).digest('hex')
 
 export async function ensurePackages() {
-  if (Number(process.versions.node.split('.')[0]) < 20) throw new Trouble(`Node.js 20.19 or newer is needed; this is ${process.versions.node}.`)
+  if (Number(process.versions.node.split('.')[0]) < 20)
+    throw new Trouble(`Node.js 20.19 or newer is needed; this is ${process.versions.node}.`)
   const mark = join(ROOT, 'node_modules', '.lock-hash')
   const now = hashOf(readFileSync(join(ROOT, 'package-lock.json')))
   if (existsSync(mark) && readFileSync(mark, 'utf8') === now) return
@@ -14,21 +15,46 @@ export async function ensurePackages() {
   writeFileSync(mark, now)
 }
 
-const SOURCES = ['app', 'core', 'contracts', 'server', 'db', 'public', 'nuxt.config.ts', 'package-lock.json']
+const SOURCES = [
+  'app',
+  'core',
+  'contracts',
+  'server',
+  'db',
+  'public',
+  'nuxt.config.ts',
+  'package-lock.json',
+]
 function* files(path) {
   if (!existsSync(path)) return
-  if (!statSync(path).isDirectory()) { yield path; return }
+  if (!statSync(path).isDirectory()) {
+    yield path
+    return
+  }
   for (const name of readdirSync(path).sort()) yield* files(join(path, name))
 }
 
 /** Builds when any source differs from what the last build was made of. */
 export async function ensureBuild() {
   const hash = createHash('sha256')
-  for (const s of SOURCES) for (const f of files(join(ROOT, s))) if (!f.endsWith('.test.ts')) hash.update(f.slice(ROOT.length)).update(readFileSync(f))
+  for (const s of SOURCES)
+    for (const f of files(join(ROOT, s)))
+      if (!f.endsWith('.test.ts')) hash.update(f.slice(ROOT.length)).update(readFileSync(f))
   const now = hash.digest('hex')
   const mark = join(ROOT, '.output', '.source-hash')
   if (existsSync(mark) && readFileSync(mark, 'utf8') === now) return
-  await step('Building the application', process.execPath, ['node_modules/nuxt/bin/nuxt.mjs', 'build'], { env: { ...process.env, NUXT_TELEMETRY_DISABLED: '1', NODE_OPTIONS: '--max-old-space-size=4096' } })
+  await step(
+    'Building the application',
+    process.execPath,
+    ['node_modules/nuxt/bin/nuxt.mjs', 'build'],
+    {
+      env: {
+        ...process.env,
+        NUXT_TELEMETRY_DISABLED: '1',
+        NODE_OPTIONS: '--max-old-space-size=4096',
+      },
+    },
+  )
   writeFileSync(mark, now)
 }
 
@@ -38,12 +64,23 @@ export async function migrate(ownerUrl) {
   const { drizzle } = await import('drizzle-orm/postgres-js')
   const { migrate: run } = await import('drizzle-orm/postgres-js/migrator')
   const client = postgres(ownerUrl, { max: 1, onnotice: () => {} })
-  try { await run(drizzle(client), { migrationsFolder: join(ROOT, 'db', 'migrations') }) } finally { await client.end() }
+  try {
+    await run(drizzle(client), { migrationsFolder: join(ROOT, 'db', 'migrations') })
+  } finally {
+    await client.end()
+  }
 }
 
 /** Loads a TypeScript module of the project with its aliases. */
 export async function load(path) {
   const { createJiti } = await import('jiti')
-  const jiti = createJiti(import.meta.url, { alias: { '#core': join(ROOT, 'core'), '#contracts': join(ROOT, 'contracts'), '#db': join(ROOT, 'db') }, fsCache: join(ROOT, 'node_modules', '.cache', 'jiti') })
+  const jiti = createJiti(import.meta.url, {
+    alias: {
+      '#core': join(ROOT, 'core'),
+      '#contracts': join(ROOT, 'contracts'),
+      '#db': join(ROOT, 'db'),
+    },
+    fsCache: join(ROOT, 'node_modules', '.cache', 'jiti'),
+  })
   return jiti.import(join(ROOT, path))
 }

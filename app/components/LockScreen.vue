@@ -7,7 +7,13 @@ const code = ref('')
 const trouble = ref('')
 async function open() {
   trouble.value = ''
-  try { await session.unlock(code.value); reloadNuxtApp({ force: true }) } catch (e) { trouble.value = sayProblem(e); code.value = '' }
+  try {
+    await session.unlock(code.value)
+    reloadNuxtApp({ force: true })
+  } catch (e) {
+    trouble.value = sayProblem(e)
+    code.value = ''
+  }
 }
 </script>
 
@@ -16,13 +22,30 @@ async function open() {
     <form class="panel stack" @submit.prevent="open">
       <h1>Locked</h1>
       <p class="soft">{{ session.me?.name }}</p>
-      <VTextField v-model="code" label="Quick code" type="password" inputmode="numeric" autocomplete="off" autofocus :error-messages="trouble ? [trouble] : []" />
+      <VTextField
+        v-model="code"
+        label="Quick code"
+        type="password"
+        inputmode="numeric"
+        autocomplete="off"
+        autofocus
+        :error-messages="trouble ? [trouble] : []"
+      />
       <VBtn type="submit" color="primary" block>Unlock</VBtn>
     </form>
   </main>
 </template>
 
 <style scoped>
-.lock { position: fixed; inset: 0; z-index: 3000; background: var(--linen); display: grid; place-items: center; }
-.panel { width: 320px; }
+.lock {
+  position: fixed;
+  inset: 0;
+  z-index: 3000;
+  background: var(--linen);
+  display: grid;
+  place-items: center;
+}
+.panel {
+  width: 320px;
+}
 </style>

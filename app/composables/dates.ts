@@ -1,14 +1,36 @@
 /** Dates and times as they are read in the house's own zone. */
-export const clock = (at: number, zone: string) => new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', timeZone: zone }).format(at)
+export const clock = (at: number, zone: string) =>
+  new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', timeZone: zone }).format(
+    at,
+  )
 /** The year is said where it is not this one. */
 export const dayWords = (at: number, zone: string) => {
-  const year = (t: number) => new Intl.DateTimeFormat('en-GB', { year: 'numeric', timeZone: zone }).format(t)
-  return new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short', timeZone: zone, ...(year(at) === year(Date.now()) ? {} : { year: 'numeric' as const }) }).format(at).replace(',', '')
+  const year = (t: number) =>
+    new Intl.DateTimeFormat('en-GB', { year: 'numeric', timeZone: zone }).format(t)
+  return new Intl.DateTimeFormat('en-GB', {
+    weekday: 'short',
+    day: 'numeric',
+    month: 'short',
+    timeZone: zone,
+    ...(year(at) === year(Date.now()) ? {} : { year: 'numeric' as const }),
+  })
+    .format(at)
+    .replace(',', '')
 }
-export const fullDay = (at: number, zone: string) => new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric', month: 'long', year: 'numeric', timeZone: zone }).format(at)
+export const fullDay = (at: number, zone: string) =>
+  new Intl.DateTimeFormat('en-GB', {
+    weekday: 'long',
+    day: 'numeric',
+    month: 'long',
+    year: 'numeric',
+    timeZone: zone,
+  }).format(at)
 export const dayAndClock = (at: number, zone: string) => `${dayWords(at, zone)}, ${clock(at, zone)}`
 /** Elapsed time as m:ss. */
-export const elapsed = (ms: number) => { const s = Math.max(0, Math.floor(ms / 1000)); return `${Math.floor(s / 60)}:${String(s % 60).padStart(2, '0')}` }
+export const elapsed = (ms: number) => {
+  const s = Math.max(0, Math.floor(ms / 1000))
+  return `${Math.floor(s / 60)}:${String(s % 60).padStart(2, '0')}`
+}
 /** "5 weeks ago", "yesterday": how long a moment lies back. */
 export function daysAgo(at: number, now = Date.now()): string {
   const days = Math.max(0, Math.round((now - at) / 86_400_000))

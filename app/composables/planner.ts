@@ -10,16 +10,21 @@ let worker: Worker | undefined
 let next = 1
 /** The shelf that the worker has. */
 let sent: PlanInput['shelf'] | undefined
-const waiting = new Map<number, { resolve: (v: unknown) => void, reject: (e: Error) => void }>()
+const waiting = new Map<number, { resolve: (v: unknown) => void; reject: (e: Error) => void }>()
 
-function ask(kind: PlanQuestion['ask'], input: PlanInput, steps: readonly PlanStep[]): Promise<unknown> {
+function ask(
+  kind: PlanQuestion['ask'],
+  input: PlanInput,
+  steps: readonly PlanStep[],
+): Promise<unknown> {
   if (!worker) {
     sent = undefined
     worker = new Worker(new URL('../workers/plan.worker.ts', import.meta.url), { type: 'module' })
-    worker.onmessage = (event: MessageEvent<{ id: number, answer?: unknown, error?: string }>) => {
+    worker.onmessage = (event: MessageEvent<{ id: number; answer?: unknown; error?: string }>) => {
       const w = waiting.get(event.data.id)
       waiting.delete(event.data.id)
-      if (event.data.error === undefined) w?.resolve(event.data.answer); else w?.reject(new Error(event.data.error))
+      if (event.data.error === undefined) w?.resolve(event.data.answer)
+      else w?.reject(new Error(event.data.error))
     }
   }
   const id = next++
@@ -29,11 +34,22 @@ function ask(kind: PlanQuestion['ask'], input: PlanInput, steps: readonly PlanSt
     // The shelf is most of a question and seldom changes: it is sent when it has. As text: half the way of a structured copy, and nothing reactive goes along.
     const news = sent !== toRaw(shelf)
     sent = toRaw(shelf)
-    worker?.postMessage(JSON.stringify({ id, ask: kind, input: rest, steps, ...(news ? { shelf } : {}) } satisfies PlanQuestion))
+    worker?.postMessage(
+      JSON.stringify({
+        id,
+        ask: kind,
+        input: rest,
+        steps,
+        ...(news ? { shelf } : {}),
+      } satisfies PlanQuestion),
+    )
   })
 }
 /** Plans in a worker of the page. */
-export const proposeAside = (input: PlanInput, done: readonly PlanStep[] = []) => ask('propose', input, done) as Promise<Proposal>
-export const leftOutAside = (input: PlanInput, steps: readonly PlanStep[]) => ask('leftOut', input, steps) as Promise<LeftOut[]>
-export const notTakenAside = (input: PlanInput, steps: readonly PlanStep[]) => ask('notTaken', input, steps) as Promise<NotTaken[]>
+export const proposeAside = (input: PlanInput, done: readonly PlanStep[] = []) =>
+  ask('propose', input, done) as Promise<Proposal>
+export const leftOutAside = (input: PlanInput, steps: readonly PlanStep[]) =>
+  ask('leftOut', input, steps) as Promise<LeftOut[]>
+export const notTakenAside = (input: PlanInput, steps: readonly PlanStep[]) =>
+  ask('notTaken', input, steps) as Promise<NotTaken[]>
 export const compareAside = (input: PlanInput) => ask('compare', input, []) as Promise<Comparison>

@@ -2,8 +2,12 @@ import { problem, type Problem } from '#contracts/problem'
 
 /** A refusal from the server, in words for the person. */
 export class ApiProblem extends Error {
-  constructor(readonly problem: Problem) { super(problem.detail) }
-  get status() { return this.problem.status }
+  constructor(readonly problem: Problem) {
+    super(problem.detail)
+  }
+  get status() {
+    return this.problem.status
+  }
 }
 
 type Method = 'GET' | 'POST' | 'PUT' | 'PATCH' | 'DELETE'
@@ -11,10 +15,22 @@ type Method = 'GET' | 'POST' | 'PUT' | 'PATCH' | 'DELETE'
 /** The one way to talk to the server: JSON both ways, cookies carried through server rendering, every refusal an `ApiProblem`. */
 export function useApi() {
   const raw = useRequestFetch()
-  return async function api<T>(path: string, options: { method?: Method, body?: unknown } = {}): Promise<T> {
+  return async function api<T>(
+    path: string,
+    options: { method?: Method; body?: unknown } = {},
+  ): Promise<T> {
     const method = options.method ?? 'GET'
     try {
-      return await raw<T>(path, { method, retry: 0, ...(method === 'GET' ? {} : { body: JSON.stringify(options.body ?? {}), headers: { 'content-type': 'application/json' } }) } as never) as T
+      return (await raw<T>(path, {
+        method,
+        retry: 0,
+        ...(method === 'GET'
+          ? {}
+          : {
+              body: JSON.stringify(options.body ?? {}),
+              headers: { 'content-type': 'application/json' },
+            }),
+      } as never)) as T
     } catch (error) {
       throw toProblem(error)
     }
@@ -22,13 +38,24 @@ export function useApi() {
 }
 
 function toProblem(error: unknown): ApiProblem {
-  const data = typeof error === 'object' && error !== null && 'data' in error ? (error as { data: unknown }).data : undefined
+  const data =
+    typeof error === 'object' && error !== null && 'data' in error
+      ? (error as { data: unknown }).data
+      : undefined
   const parsed = problem.safeParse(data)
   if (parsed.success) return new ApiProblem(parsed.data)
-  return new ApiProblem({ type: 'about:blank', title: 'No connection', status: 0, detail: 'The house cannot be reached just now. What you typed is kept on this device.', fields: [] })
+  return new ApiProblem({
+    type: 'about:blank',
+    title: 'No connection',
+    status: 0,
+    detail: 'The house cannot be reached just now. What you typed is kept on this device.',
+    fields: [],
+  })
 }
 
 export const isProblem = (e: unknown): e is ApiProblem => e instanceof ApiProblem
-export const sayProblem = (e: unknown): string => (isProblem(e) ? e.message : 'It did not work. Nothing was lost.')
+export const sayProblem = (e: unknown): string =>
+  isProblem(e) ? e.message : 'It did not work. Nothing was lost.'
 /** The message for one field of a refused form. */
-export const fieldProblem = (e: unknown, field: string): string[] => (isProblem(e) ? e.problem.fields.filter((f) => f.field === field).map((f) => f.allowed) : [])
+export const fieldProblem = (e: unknown, field: string): string[] =>
+  isProblem(e) ? e.problem.fields.filter((f) => f.field === field).map((f) => f.allowed) : []

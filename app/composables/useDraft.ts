@@ -6,15 +6,25 @@ import { dropDraft, readDraft, writeDraft } from '~/composables/keep'
  * @param options.key looked up anew at each write; empty while there is nothing to keep under
  * @param options.open false once nothing may be changed any more
  */
-export function useDraft<T>(options: { key: () => string, value: () => T, restore: (draft: T) => void, changed?: () => void, open?: () => boolean }) {
+export function useDraft<T>(options: {
+  key: () => string
+  value: () => T
+  restore: (draft: T) => void
+  changed?: () => void
+  open?: () => boolean
+}) {
   const open = () => options.key() !== '' && (options.open?.() ?? true)
   async function start() {
     let typed = false
-    watch(options.value, (v) => {
-      typed = true
-      options.changed?.()
-      if (open()) void writeDraft(options.key(), v)
-    }, { deep: true })
+    watch(
+      options.value,
+      (v) => {
+        typed = true
+        options.changed?.()
+        if (open()) void writeDraft(options.key(), v)
+      },
+      { deep: true },
+    )
     const draft = options.key() === '' ? undefined : await readDraft<T>(options.key())
     if (draft !== undefined && !typed && open()) options.restore(draft)
   }

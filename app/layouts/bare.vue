@@ -1,1 +1,3 @@
-<template><main id="main"><slot /></main></template>
+<template>
+  <main id="main"><slot /></main>
+</template>

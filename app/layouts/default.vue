@@ -1,5 +1,13 @@
 <script setup lang="ts">
-import { mdiAccountGroupOutline, mdiBookOpenVariantOutline, mdiCalendarOutline, mdiHomeCityOutline, mdiLockOutline, mdiLogout, mdiBottleTonicPlusOutline } from '@mdi/js'
+import {
+  mdiAccountGroupOutline,
+  mdiBookOpenVariantOutline,
+  mdiCalendarOutline,
+  mdiHomeCityOutline,
+  mdiLockOutline,
+  mdiLogout,
+  mdiBottleTonicPlusOutline,
+} from '@mdi/js'
 import { useSession } from '~/stores/session'
 
 const session = useSession()
@@ -7,15 +15,24 @@ const route = useRoute()
 const leaving = ref(false)
 const unsent = ref(0)
 const places = computed(() => [
-  { to: '/', name: 'Day', icon: mdiCalendarOutline }, { to: '/people', name: 'People', icon: mdiAccountGroupOutline }, { to: '/shelf', name: 'Shelf', icon: mdiBottleTonicPlusOutline }, { to: '/method', name: 'Method', icon: mdiBookOpenVariantOutline },
-  ...(session.me?.role === 'owner' ? [{ to: '/practice', name: 'Practice', icon: mdiHomeCityOutline }] : []),
+  { to: '/', name: 'Day', icon: mdiCalendarOutline },
+  { to: '/people', name: 'People', icon: mdiAccountGroupOutline },
+  { to: '/shelf', name: 'Shelf', icon: mdiBottleTonicPlusOutline },
+  { to: '/method', name: 'Method', icon: mdiBookOpenVariantOutline },
+  ...(session.me?.role === 'owner'
+    ? [{ to: '/practice', name: 'Practice', icon: mdiHomeCityOutline }]
+    : []),
 ])
-const here = (to: string) => (to === '/' ? route.path === '/' || route.path.startsWith('/visits') : route.path.startsWith(to))
+const here = (to: string) =>
+  to === '/' ? route.path === '/' || route.path.startsWith('/visits') : route.path.startsWith(to)
 
 async function leave(sure = false) {
   const { unsentCount } = await import('~/composables/keep')
   unsent.value = await unsentCount()
-  if (unsent.value > 0 && !sure) { leaving.value = true; return }
+  if (unsent.value > 0 && !sure) {
+    leaving.value = true
+    return
+  }
   await session.signOut()
   await navigateTo('/sign-in')
 }
@@ -25,28 +42,109 @@ async function leave(sure = false) {
   <div class="house">
     <a href="#main" class="skip">To the page</a>
     <nav v-if="session.me" class="rail noprint" aria-label="Places">
-      <div class="mark serif" aria-hidden="true">Oak<br>Basin</div>
-      <NuxtLink v-for="p in places" :key="p.to" :to="p.to" class="place" :class="{ here: here(p.to) }" :aria-current="here(p.to) ? 'page' : undefined">
+      <div class="mark serif" aria-hidden="true">Oak<br />Basin</div>
+      <NuxtLink
+        v-for="p in places"
+        :key="p.to"
+        :to="p.to"
+        class="place"
+        :class="{ here: here(p.to) }"
+        :aria-current="here(p.to) ? 'page' : undefined"
+      >
         <VIcon :icon="p.icon" size="22" aria-hidden="true" /><span>{{ p.name }}</span>
       </NuxtLink>
       <div class="grow" />
-      <button v-if="session.me.hasCode" class="place" type="button" @click="session.lock()"><VIcon :icon="mdiLockOutline" size="22" aria-hidden="true" /><span>Lock</span></button>
-      <button class="place" type="button" @click="leave()"><VIcon :icon="mdiLogout" size="22" aria-hidden="true" /><span>Sign out</span></button>
+      <button v-if="session.me.hasCode" class="place" type="button" @click="session.lock()">
+        <VIcon :icon="mdiLockOutline" size="22" aria-hidden="true" /><span>Lock</span>
+      </button>
+      <button class="place" type="button" @click="leave()">
+        <VIcon :icon="mdiLogout" size="22" aria-hidden="true" /><span>Sign out</span>
+      </button>
     </nav>
     <main id="main" class="page" tabindex="-1"><slot /></main>
-    <LazyUnsentDialog v-if="leaving" :unsent="unsent" @stay="leaving = false" @leave="leave(true)" />
+    <LazyUnsentDialog
+      v-if="leaving"
+      :unsent="unsent"
+      @stay="leaving = false"
+      @leave="leave(true)"
+    />
   </div>
 </template>
 
 <style scoped>
-.house { display: flex; min-height: 100dvh; background: var(--linen); }
-.rail { width: 84px; flex: none; background: var(--oak); color: #F5F1E8; display: flex; flex-direction: column; align-items: stretch; padding: 14px 0; gap: 2px; position: sticky; top: 0; height: 100dvh; }
-.mark { text-align: center; font-size: 1.1rem; line-height: 1.05; margin-bottom: 14px; }
-.place { display: flex; flex-direction: column; align-items: center; gap: 2px; padding: 9px 4px; margin-left: 8px; border-radius: 12px 0 0 12px; color: inherit; text-decoration: none; font-size: 0.875rem; background: none; border: 0; cursor: pointer; font-family: inherit; min-height: 52px; justify-content: center; }
-.place:hover { background: rgb(255 255 255 / 10%); }
-.place.here { background: var(--linen); color: var(--ink); font-weight: 700; }
-.grow { flex: 1; }
-.page { flex: 1; min-width: 0; outline: none; }
-.skip { position: absolute; left: -999px; } .skip:focus { left: 90px; top: 4px; background: #fff; padding: 8px; z-index: 10; }
-@media (max-width: 820px) and (orientation: portrait) { .rail { width: 72px; } }
+.house {
+  display: flex;
+  min-height: 100dvh;
+  background: var(--linen);
+}
+.rail {
+  width: 84px;
+  flex: none;
+  background: var(--oak);
+  color: #f5f1e8;
+  display: flex;
+  flex-direction: column;
+  align-items: stretch;
+  padding: 14px 0;
+  gap: 2px;
+  position: sticky;
+  top: 0;
+  height: 100dvh;
+}
+.mark {
+  text-align: center;
+  font-size: 1.1rem;
+  line-height: 1.05;
+  margin-bottom: 14px;
+}
+.place {
+  display: flex;
+  flex-direction: column;
+  align-items: center;
+  gap: 2px;
+  padding: 9px 4px;
+  margin-left: 8px;
+  border-radius: 12px 0 0 12px;
+  color: inherit;
+  text-decoration: none;
+  font-size: 0.875rem;
+  background: none;
+  border: 0;
+  cursor: pointer;
+  font-family: inherit;
+  min-height: 52px;
+  justify-content: center;
+}
+.place:hover {
+  background: rgb(255 255 255 / 10%);
+}
+.place.here {
+  background: var(--linen);
+  color: var(--ink);
+  font-weight: 700;
+}
+.grow {
+  flex: 1;
+}
+.page {
+  flex: 1;
+  min-width: 0;
+  outline: none;
+}
+.skip {
+  position: absolute;
+  left: -999px;
+}
+.skip:focus {
+  left: 90px;
+  top: 4px;
+  background: #fff;
+  padding: 8px;
+  z-index: 10;
+}
+@media (max-width: 820px) and (orientation: portrait) {
+  .rail {
+    width: 72px;
+  }
+}
 </style>

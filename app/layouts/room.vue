@@ -1,5 +1,13 @@
 <template>
-  <VThemeProvider theme="room"><main id="main" class="room"><slot /></main></VThemeProvider>
+  <VThemeProvider theme="room"
+    ><main id="main" class="room"><slot /></main
+  ></VThemeProvider>
 </template>
 
-<style scoped>.room { background: #14100C; color: #F8EBD6; min-height: 100dvh; }</style>
+<style scoped>
+.room {
+  background: #14100c;
+  color: #f8ebd6;
+  min-height: 100dvh;
+}
+</style>

@@ -6,6 +6,7 @@ export default defineNuxtRouteMiddleware(async (to) => {
   if (to.path === '/form') return
   const session = useSession()
   if (!session.asked) await session.load()
-  if (!session.me && to.path !== '/sign-in') return navigateTo({ path: '/sign-in', query: to.fullPath === '/' ? {} : { to: to.fullPath } })
+  if (!session.me && to.path !== '/sign-in')
+    return navigateTo({ path: '/sign-in', query: to.fullPath === '/' ? {} : { to: to.fullPath } })
   if (session.me && to.path === '/sign-in') return navigateTo('/')
 })

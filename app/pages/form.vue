@@ -1,5 +1,12 @@
 <script setup lang="ts">
-import { FINDINGS, FINDING_ORDER, TOPIC_IDS, TOPIC_NAMES, type FindingId, type TopicId } from '#core/catalogue/findings'
+import {
+  FINDINGS,
+  FINDING_ORDER,
+  TOPIC_IDS,
+  TOPIC_NAMES,
+  type FindingId,
+  type TopicId,
+} from '#core/catalogue/findings'
 import type { Answer, Answers } from '#core/screening/answers'
 import { isProblem, sayProblem, useApi } from '~/composables/useApi'
 import { useDraft } from '~/composables/useDraft'
@@ -9,25 +16,42 @@ definePageMeta({ layout: 'bare' })
 useHead({ title: 'Before your visit · Oak Basin', meta: [{ name: 'robots', content: 'noindex' }] })
 const api = useApi()
 const token = ref('')
-const house = ref<{ practice: string, expiresAt: number, today: string } | null>(null)
+const house = ref<{ practice: string; expiresAt: number; today: string } | null>(null)
 const answers = ref<Answers>({})
 const medicines = ref('')
 const trouble = ref('')
 const sent = ref(false)
 const busy = ref(false)
 let draftKey = ''
-const draft = useDraft({ key: () => draftKey, value: () => ({ answers: answers.value, medicines: medicines.value }), restore: (d) => { answers.value = d.answers; medicines.value = d.medicines }, open: () => !sent.value })
+const draft = useDraft({
+  key: () => draftKey,
+  value: () => ({ answers: answers.value, medicines: medicines.value }),
+  restore: (d) => {
+    answers.value = d.answers
+    medicines.value = d.medicines
+  },
+  open: () => !sent.value,
+})
 const of = (topic: TopicId) => FINDING_ORDER.filter((f) => FINDINGS[f].topic === topic)
 const open = computed(() => FINDING_ORDER.filter((f) => !answers.value[f]).length)
-const set = (id: FindingId, a: Answer) => { answers.value = { ...answers.value, [id]: a } }
+const set = (id: FindingId, a: Answer) => {
+  answers.value = { ...answers.value, [id]: a }
+}
 
 onMounted(async () => {
   token.value = location.hash.slice(1)
   history.replaceState(history.state, '', '/form')
-  const bytes = new Uint8Array(await crypto.subtle.digest('SHA-256', new TextEncoder().encode(token.value)))
+  const bytes = new Uint8Array(
+    await crypto.subtle.digest('SHA-256', new TextEncoder().encode(token.value)),
+  )
   draftKey = `form-${[...bytes.slice(0, 8)].map((x) => x.toString(16).padStart(2, '0')).join('')}`
-  try { house.value = await api('/api/form/open', { method: 'POST', body: { token: token.value } }) } catch (e) {
-    trouble.value = isProblem(e) && e.status === 400 ? 'This link does not open anything any more. Ask the practice for a new one.' : sayProblem(e)
+  try {
+    house.value = await api('/api/form/open', { method: 'POST', body: { token: token.value } })
+  } catch (e) {
+    trouble.value =
+      isProblem(e) && e.status === 400
+        ? 'This link does not open anything any more. Ask the practice for a new one.'
+        : sayProblem(e)
     if (isProblem(e) && e.status === 404) await draft.drop()
     return
   }
@@ -37,23 +61,55 @@ async function send() {
   busy.value = true
   trouble.value = ''
   try {
-    await api('/api/form/submit', { method: 'POST', body: { token: token.value, answers: answers.value, medicines: medicines.value } })
+    await api('/api/form/submit', {
+      method: 'POST',
+      body: { token: token.value, answers: answers.value, medicines: medicines.value },
+    })
     sent.value = true
     await draft.drop()
     answers.value = {}
     medicines.value = ''
-  } catch (e) { trouble.value = sayProblem(e) } finally { busy.value = false }
+  } catch (e) {
+    trouble.value = sayProblem(e)
+  } finally {
+    busy.value = false
+  }
 }
 </script>
 
 <template>
   <div class="paper stack">
     <h1>Before your visit</h1>
-    <template v-if="sent"><p class="tag good">Thank you. It has reached the practice.</p><p>Nothing of it is left on this device. Your therapist goes through it with you.</p></template>
+    <template v-if="sent"
+      ><p class="tag good">Thank you. It has reached the practice.</p>
+      <p>
+        Nothing of it is left on this device. Your therapist goes through it with you.
+      </p></template
+    >
     <template v-else-if="house">
-      <p class="soft">For {{ house.practice }}. Yes, no, or unsure: unsure is a good answer too. You can close this page and come back on this device.</p>
-      <section v-for="t in TOPIC_IDS" :key="t" class="panel"><h2>{{ TOPIC_NAMES[t] }}</h2><ul class="plainlist"><QuestionRow v-for="f in of(t)" :key="f" :finding="FINDINGS[f]" :answer="answers[f]" :before="undefined" :disabled="false" :today="house.today" @answer="(a: Answer) => set(f, a)" /></ul></section>
-      <section class="panel"><h2>Medicines</h2><VTextarea v-model="medicines" label="Medicines, in your own words" :maxlength="2000" /></section>
+      <p class="soft">
+        For {{ house.practice }}. Yes, no, or unsure: unsure is a good answer too. You can close
+        this page and come back on this device.
+      </p>
+      <section v-for="t in TOPIC_IDS" :key="t" class="panel">
+        <h2>{{ TOPIC_NAMES[t] }}</h2>
+        <ul class="plainlist">
+          <QuestionRow
+            v-for="f in of(t)"
+            :key="f"
+            :finding="FINDINGS[f]"
+            :answer="answers[f]"
+            :before="undefined"
+            :disabled="false"
+            :today="house.today"
+            @answer="(a: Answer) => set(f, a)"
+          />
+        </ul>
+      </section>
+      <section class="panel">
+        <h2>Medicines</h2>
+        <VTextarea v-model="medicines" label="Medicines, in your own words" :maxlength="2000" />
+      </section>
       <p v-if="trouble" role="alert" class="tag stop">{{ trouble }}</p>
       <p v-if="open" class="soft">{{ open }} questions are open; your therapist will ask them.</p>
       <div><VBtn color="primary" :loading="busy" @click="send">Send to the practice</VBtn></div>
@@ -63,4 +119,14 @@ async function send() {
   </div>
 </template>
 
-<style scoped>.paper { max-width: 760px; margin: 0 auto; padding: 24px 16px 60px; min-height: 100dvh; } p { margin: 0; }</style>
+<style scoped>
+.paper {
+  max-width: 760px;
+  margin: 0 auto;
+  padding: 24px 16px 60px;
+  min-height: 100dvh;
+}
+p {
+  margin: 0;
+}
+</style>

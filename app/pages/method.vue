@@ -12,13 +12,36 @@ const policy = computed(() => data.value?.policy as HousePolicy | undefined)
 
 <template>
   <div class="method">
-    <h1>Method</h1><p class="soft">How this house works: every rule with its reason, the schools side by side, and its own protocols.</p>
+    <h1>Method</h1>
+    <p class="soft">
+      How this house works: every rule with its reason, the schools side by side, and its own
+      protocols.
+    </p>
     <p v-if="error" role="alert" class="tag stop">{{ sayProblem(error) }}</p>
-    <VTabs v-model="tab" aria-label="Method"><VTab value="rows">Rules and techniques</VTab><VTab value="schools">Schools and the house</VTab><VTab value="protocols">Protocols</VTab></VTabs>
+    <VTabs v-model="tab" aria-label="Method"
+      ><VTab value="rows">Rules and techniques</VTab
+      ><VTab value="schools">Schools and the house</VTab
+      ><VTab value="protocols">Protocols</VTab></VTabs
+    >
     <RowSearch v-if="tab === 'rows'" />
-    <SchoolsBeside v-else-if="tab === 'schools' && data && policy" :policy="policy" :history="data.history" :may-decide="data.mayDecide" @changed="refresh" />
-    <ProtocolList v-else-if="tab === 'protocols' && data" :protocols="data.protocols" :may-retire="data.mayDecide" @changed="refresh" />
+    <SchoolsBeside
+      v-else-if="tab === 'schools' && data && policy"
+      :policy="policy"
+      :history="data.history"
+      :may-decide="data.mayDecide"
+      @changed="refresh"
+    />
+    <ProtocolList
+      v-else-if="tab === 'protocols' && data"
+      :protocols="data.protocols"
+      :may-retire="data.mayDecide"
+      @changed="refresh"
+    />
   </div>
 </template>
 
-<style scoped>.method { padding: 20px 28px; }</style>
+<style scoped>
+.method {
+  padding: 20px 28px;
+}
+</style>

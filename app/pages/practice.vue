@@ -5,15 +5,72 @@ import type { ScopeLine } from '#core/screening/scope'
 import { dayAndClock } from '~/composables/dates'
 import { sayProblem, useApi } from '~/composables/useApi'
 
-interface Practice { house: { name: string, address: string, phone: string, emergency: string, timeZone: string, retentionYears: number, cleaningMinutes: number, allows: LicenceId[] }, people: { id: string, name: string, email: string, role: string, licences: LicenceId[], licenceUntil: Partial<Record<LicenceId, string>>, scope: ScopeLine[], active: boolean }[], rules: { id: string, rule: string, change: Tightening, reason: string, by: string, at: number, ended: number | null }[], chain: { seals: number, broken: number | null, erasedParts: number, head: string }, audit: { id: number, at: number, action: string, allowed: boolean, staff: string | null, client: string | null }[] }
+interface Practice {
+  house: {
+    name: string
+    address: string
+    phone: string
+    emergency: string
+    timeZone: string
+    retentionYears: number
+    cleaningMinutes: number
+    allows: LicenceId[]
+  }
+  people: {
+    id: string
+    name: string
+    email: string
+    role: string
+    licences: LicenceId[]
+    licenceUntil: Partial<Record<LicenceId, string>>
+    scope: ScopeLine[]
+    active: boolean
+  }[]
+  rules: {
+    id: string
+    rule: string
+    change: Tightening
+    reason: string
+    by: string
+    at: number
+    ended: number | null
+  }[]
+  chain: { seals: number; broken: number | null; erasedParts: number; head: string }
+  audit: {
+    id: number
+    at: number
+    action: string
+    allowed: boolean
+    staff: string | null
+    client: string | null
+  }[]
+}
 useHead({ title: 'Practice · Oak Basin' })
 const api = useApi()
-const { data, error, refresh } = await useAsyncData('practice', () => api<Practice>('/api/practice'))
+const { data, error, refresh } = await useAsyncData('practice', () =>
+  api<Practice>('/api/practice'),
+)
 /** What an audit line says, in words. */
 const AUDIT_WORDS: Readonly<Record<string, string>> = {
-  'client.add': 'added the client', 'client.look': 'looked at the file', 'client.edit': 'changed the file', 'client.export': 'took the file out', 'client.import': 'took a visit in', 'client.erase': 'erased the client',
-  'visit.look': 'opened the visit', 'visit.book': 'booked a visit', 'visit.print': 'printed', 'visit.export': 'exported the visit', 'visit.follow-up': 'followed up', 'visit.link': 'made a link for the client', 'visit.set-aside': 'set a row aside', 'consent.withdraw': 'took back a consent',
-  'read': 'opened the visit', 'write': 'changed the visit', 'seal': 'sealed', 'countersign': 'countersigned', 'export': 'exported the visit',
+  'client.add': 'added the client',
+  'client.look': 'looked at the file',
+  'client.edit': 'changed the file',
+  'client.export': 'took the file out',
+  'client.import': 'took a visit in',
+  'client.erase': 'erased the client',
+  'visit.look': 'opened the visit',
+  'visit.book': 'booked a visit',
+  'visit.print': 'printed',
+  'visit.export': 'exported the visit',
+  'visit.follow-up': 'followed up',
+  'visit.link': 'made a link for the client',
+  'visit.set-aside': 'set a row aside',
+  'consent.withdraw': 'took back a consent',
+  read: 'opened the visit',
+  write: 'changed the visit',
+  seal: 'sealed',
+  countersign: 'countersigned',
+  export: 'exported the visit',
 }
 </script>
 
@@ -22,13 +79,82 @@ const AUDIT_WORDS: Readonly<Record<string, string>> = {
     <h1>Practice</h1>
     <p v-if="error" role="alert" class="tag stop">{{ sayProblem(error) }}</p>
     <div v-if="data" class="cols">
-      <div class="stack"><section class="panel"><h2>{{ data.house.name }}</h2><p>{{ data.house.address }}<br>{{ data.house.phone }} · emergency {{ data.house.emergency }}</p><p class="soft">{{ data.house.timeZone }} · {{ data.house.cleaningMinutes }} min cleaning after a visit · records kept {{ data.house.retentionYears }} years</p>
-        <h2 class="mt-4">The chain of seals</h2><p class="tag" :class="data.chain.broken === null ? 'good' : 'stop'">{{ data.chain.broken === null ? `${data.chain.seals} seals, every one stands` : `broken at seal ${data.chain.broken}` }}</p><p class="soft head figures">{{ data.chain.erasedParts ? `${data.chain.erasedParts} parts erased; ` : '' }}head {{ data.chain.head }}</p>
+      <div class="stack">
+        <section class="panel">
+          <h2>{{ data.house.name }}</h2>
+          <p>
+            {{ data.house.address }}<br />{{ data.house.phone }} · emergency
+            {{ data.house.emergency }}
+          </p>
+          <p class="soft">
+            {{ data.house.timeZone }} · {{ data.house.cleaningMinutes }} min cleaning after a visit
+            · records kept {{ data.house.retentionYears }} years
+          </p>
+          <h2 class="mt-4">The chain of seals</h2>
+          <p class="tag" :class="data.chain.broken === null ? 'good' : 'stop'">
+            {{
+              data.chain.broken === null
+                ? `${data.chain.seals} seals, every one stands`
+                : `broken at seal ${data.chain.broken}`
+            }}
+          </p>
+          <p class="soft head figures">
+            {{ data.chain.erasedParts ? `${data.chain.erasedParts} parts erased; ` : '' }}head
+            {{ data.chain.head }}
+          </p>
+        </section>
+        <ScopePanel
+          :people="data.people"
+          :allows="data.house.allows"
+          @changed="refresh"
+        /><HouseRules :rules="data.rules" :zone="data.house.timeZone" @changed="refresh" />
+      </div>
+      <section class="panel">
+        <h2>Audit</h2>
+        <table class="plain figures">
+          <thead>
+            <tr>
+              <th>When</th>
+              <th>Who</th>
+              <th>What</th>
+              <th>Client</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="a in data.audit" :key="a.id">
+              <td>{{ dayAndClock(a.at, data.house.timeZone) }}</td>
+              <td>{{ a.staff }}</td>
+              <td>
+                {{ AUDIT_WORDS[a.action] ?? a.action }}
+                <span v-if="!a.allowed" class="tag stop">refused</span>
+              </td>
+              <td>{{ a.client }}</td>
+            </tr>
+          </tbody>
+        </table>
       </section>
-        <ScopePanel :people="data.people" :allows="data.house.allows" @changed="refresh" /><HouseRules :rules="data.rules" :zone="data.house.timeZone" @changed="refresh" /></div>
-      <section class="panel"><h2>Audit</h2><table class="plain figures"><thead><tr><th>When</th><th>Who</th><th>What</th><th>Client</th></tr></thead><tbody><tr v-for="a in data.audit" :key="a.id"><td>{{ dayAndClock(a.at, data.house.timeZone) }}</td><td>{{ a.staff }}</td><td>{{ AUDIT_WORDS[a.action] ?? a.action }} <span v-if="!a.allowed" class="tag stop">refused</span></td><td>{{ a.client }}</td></tr></tbody></table></section>
     </div>
   </div>
 </template>
 
-<style scoped>.practice { padding: 20px 28px; } .cols { display: grid; grid-template-columns: 1fr 1fr; gap: 16px; align-items: start; margin-top: 10px; } .head { word-break: break-all; font-size: 0.8125rem; } @media (max-width: 1000px) { .cols { grid-template-columns: minmax(0, 1fr); } }</style>
+<style scoped>
+.practice {
+  padding: 20px 28px;
+}
+.cols {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 16px;
+  align-items: start;
+  margin-top: 10px;
+}
+.head {
+  word-break: break-all;
+  font-size: 0.8125rem;
+}
+@media (max-width: 1000px) {
+  .cols {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>

@@ -21,7 +21,7 @@ export const usePlan = defineStore('plan', () => {
   const failed = ref('')
   const left = ref<LeftOut[]>([])
   /** The house's protocol this plan was made from, and what of it could not be had. */
-  const protocol = ref<{ id: string, version: number } | null>(null)
+  const protocol = ref<{ id: string; version: number } | null>(null)
   const missed = ref<NotTaken[]>([])
   let timer: ReturnType<typeof setTimeout> | undefined
   let asked = 0
@@ -40,7 +40,12 @@ export const usePlan = defineStore('plan', () => {
     protocol.value = visit.bundle?.plans.find((p) => p.version === 0)?.protocol ?? null
     missed.value = []
     if (draft) await save()
-    if (steps.value.length === 0 && visit.bundle?.may.write && visit.bundle.visit.status === 'booked') await propose()
+    if (
+      steps.value.length === 0 &&
+      visit.bundle?.may.write &&
+      visit.bundle.visit.status === 'booked'
+    )
+      await propose()
     else void priceLeftOut()
   }
   function set(next: readonly PlanStep[]) {
@@ -57,22 +62,42 @@ export const usePlan = defineStore('plan', () => {
     void priceLeftOut()
   }
   const edit = (edits: readonly Edit[]) => set(applyEdits(steps.value, edits))
-  function undo() { const last = past.value[past.value.length - 1]; if (!last) return; future.value = [steps.value, ...future.value]; past.value = past.value.slice(0, -1); put(last) }
-  function redo() { const next = future.value[0]; if (!next) return; past.value = [...past.value, steps.value]; future.value = future.value.slice(1); put(next) }
+  function undo() {
+    const last = past.value[past.value.length - 1]
+    if (!last) return
+    future.value = [steps.value, ...future.value]
+    past.value = past.value.slice(0, -1)
+    put(last)
+  }
+  function redo() {
+    const next = future.value[0]
+    if (!next) return
+    past.value = [...past.value, steps.value]
+    future.value = future.value.slice(1)
+    put(next)
+  }
 
   /** The best plan around what is pinned; by a protocol of the house where one is named. */
-  async function propose(from: { id: string, version: number, steps: ProtocolStep[] } | null = null) {
+  async function propose(
+    from: { id: string; version: number; steps: ProtocolStep[] } | null = null,
+  ) {
     if (!visit.input) return
     thinking.value = true
     try {
-      const input = { ...visit.input, pins: steps.value.filter((s) => s.pinned), ...(from ? { protocol: from.steps } : {}) }
+      const input = {
+        ...visit.input,
+        pins: steps.value.filter((s) => s.pinned),
+        ...(from ? { protocol: from.steps } : {}),
+      }
       const p = await proposeAside(input)
       failed.value = p.failed?.text ?? ''
       if (p.failed) return
       protocol.value = from && { id: from.id, version: from.version }
       missed.value = from ? await notTakenAside(input, p.steps) : []
       set(p.steps)
-    } finally { thinking.value = false }
+    } finally {
+      thinking.value = false
+    }
   }
   async function priceLeftOut() {
     const input = visit.input
@@ -89,9 +114,37 @@ export const usePlan = defineStore('plan', () => {
     try {
       await visit.send('/plan', 'PUT', { steps: sent, protocol: protocol.value })
       trouble.value = ''
-      if (sent === steps.value) { saved.value = 'kept'; await dropDraft(key()) }
-      if (visit.bundle) visit.bundle.plans = [{ version: 0, steps: sent, reason: '', countersignedBy: null, protocol: protocol.value }, ...visit.bundle.plans.filter((p) => p.version !== 0)]
-    } catch (e) { saved.value = 'refused'; trouble.value = sayProblem(e) }
+      if (sent === steps.value) {
+        saved.value = 'kept'
+        await dropDraft(key())
+      }
+      if (visit.bundle)
+        visit.bundle.plans = [
+          { version: 0, steps: sent, reason: '', countersignedBy: null, protocol: protocol.value },
+          ...visit.bundle.plans.filter((p) => p.version !== 0),
+        ]
+    } catch (e) {
+      saved.value = 'refused'
+      trouble.value = sayProblem(e)
+    }
   }
-  return { steps, past, future, thinking, saved, trouble, failed, left, protocol, missed, check, open, edit, undo, redo, propose, save }
+  return {
+    steps,
+    past,
+    future,
+    thinking,
+    saved,
+    trouble,
+    failed,
+    left,
+    protocol,
+    missed,
+    check,
+    open,
+    edit,
+    undo,
+    redo,
+    propose,
+    save,
+  }
 })

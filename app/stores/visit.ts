@@ -10,14 +10,23 @@ export const useVisit = defineStore('visit', () => {
   const bundle = ref<VisitBundle | null>(null)
   const api = useApi()
 
-  async function load(id: string) { bundle.value = await api<VisitBundle>(`/api/visits/${id}`) }
-  async function reload() { if (bundle.value) await load(bundle.value.visit.id) }
+  async function load(id: string) {
+    bundle.value = await api<VisitBundle>(`/api/visits/${id}`)
+  }
+  async function reload() {
+    if (bundle.value) await load(bundle.value.visit.id)
+  }
   const url = (path: string) => `/api/visits/${bundle.value?.visit.id ?? ''}${path}`
-  const send = (path: string, method: 'POST' | 'PUT' | 'PATCH', body: unknown = {}) => api<unknown>(url(path), { method, body })
+  const send = (path: string, method: 'POST' | 'PUT' | 'PATCH', body: unknown = {}) =>
+    api<unknown>(url(path), { method, body })
 
   const input = computed(() => bundle.value && toPlanInput(bundle.value))
-  const draft = computed<PlanStep[]>(() => bundle.value?.plans.find((p) => p.version === 0)?.steps ?? [])
-  const open = computed<OpenPoint[]>(() => (bundle.value && input.value ? openPoints(bundle.value, input.value) : []))
+  const draft = computed<PlanStep[]>(
+    () => bundle.value?.plans.find((p) => p.version === 0)?.steps ?? [],
+  )
+  const open = computed<OpenPoint[]>(() =>
+    bundle.value && input.value ? openPoints(bundle.value, input.value) : [],
+  )
   async function change(patch: Record<string, unknown>) {
     const b = bundle.value
     if (!b) return

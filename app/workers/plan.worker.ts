@@ -6,17 +6,27 @@ import { propose } from '#core/planning/propose'
 import { notTaken } from '#core/planning/protocolGaps'
 
 /** One question as text; the shelf comes along where it is not the one of the question before. */
-export interface PlanQuestion { id: number, ask: 'propose' | 'leftOut' | 'compare' | 'notTaken', input: Omit<PlanInput, 'shelf'>, steps: readonly PlanStep[], shelf?: PlanInput['shelf'] }
+export interface PlanQuestion {
+  id: number
+  ask: 'propose' | 'leftOut' | 'compare' | 'notTaken'
+  input: Omit<PlanInput, 'shelf'>
+  steps: readonly PlanStep[]
+  shelf?: PlanInput['shelf']
+}
 
 let shelf: PlanInput['shelf'] = []
 function answer({ ask, input: rest, steps, shelf: news }: PlanQuestion): unknown {
   if (news) shelf = news
   const input: PlanInput = { ...rest, shelf }
   switch (ask) {
-    case 'propose': return propose(input, steps)
-    case 'leftOut': return leftOut(input, steps)
-    case 'notTaken': return notTaken(input, steps, input.protocol ?? [])
-    case 'compare': return compare(input)
+    case 'propose':
+      return propose(input, steps)
+    case 'leftOut':
+      return leftOut(input, steps)
+    case 'notTaken':
+      return notTaken(input, steps, input.protocol ?? [])
+    case 'compare':
+      return compare(input)
   }
 }
 
@@ -24,5 +34,9 @@ function answer({ ask, input: rest, steps, shelf: news }: PlanQuestion): unknown
 self.onmessage = (event: MessageEvent<string>) => {
   const question = JSON.parse(event.data) as PlanQuestion
   const { id } = question
-  try { self.postMessage({ id, answer: answer(question) }) } catch (e) { self.postMessage({ id, error: e instanceof Error ? e.message : 'failed' }) }
+  try {
+    self.postMessage({ id, answer: answer(question) })
+  } catch (e) {
+    self.postMessage({ id, error: e instanceof Error ? e.message : 'failed' })
+  }
 }

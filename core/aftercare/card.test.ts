@@ -7,7 +7,8 @@ import { suggestNext } from '../course/next'
 import { aftercareCard } from './card'
 
 const H = 3_600_000
-const topic = (lines: ReturnType<typeof aftercareCard>, t: string) => lines.find((l) => l.topic === t)
+const topic = (lines: ReturnType<typeof aftercareCard>, t: string) =>
+  lines.find((l) => l.topic === t)
 
 describe('aftercare card', () => {
   it('keeps the strictest of each topic with its real end', () => {
@@ -19,19 +20,36 @@ describe('aftercare card', () => {
     expect(topic(aftercareCard(['milk', 'moisturiser'], false, 0), 'makeUp')?.until).toBe(0.5 * H)
     expect(aftercareCard([], false, 0)).toEqual([])
   })
-  it('asks for the plainest care after a stop', () => { expect(topic(aftercareCard(['milk'], true, 0), 'products')?.rule).toBe('stopped-products') })
+  it('asks for the plainest care after a stop', () => {
+    expect(topic(aftercareCard(['milk'], true, 0), 'products')?.rule).toBe('stopped-products')
+  })
   it('never asks for less after more was done', () => {
-    fc.assert(fc.property(fc.subarray([...TECHNIQUE_IDS]), fc.subarray([...TECHNIQUE_IDS]), fc.boolean(), (a, b, stopped) => {
-      const less = aftercareCard(a, stopped, 0)
-      const more = aftercareCard([...a, ...b], stopped, 0)
-      for (const l of less) expect(topic(more, l.topic)?.until).toBeGreaterThanOrEqual(l.until)
-    }))
+    fc.assert(
+      fc.property(
+        fc.subarray([...TECHNIQUE_IDS]),
+        fc.subarray([...TECHNIQUE_IDS]),
+        fc.boolean(),
+        (a, b, stopped) => {
+          const less = aftercareCard(a, stopped, 0)
+          const more = aftercareCard([...a, ...b], stopped, 0)
+          for (const l of less) expect(topic(more, l.topic)?.until).toBeGreaterThanOrEqual(l.until)
+        },
+      ),
+    )
   })
   it('has a case for every row, and misses it when the row is gone', () => {
     for (const row of AFTERCARE) {
       const rest = AFTERCARE.filter((r) => r.id !== row.id)
-      const done = TECHNIQUE_IDS.filter((t) => row.after === 'any' || row.after === 'stopped' || TECHNIQUES[t].families.some((f) => row.after.includes(f)))
-      const fires = (rows: typeof AFTERCARE) => done.some((t) => aftercareCard([t], row.after === 'stopped', 0, rows).some((l) => l.rule === row.id))
+      const done = TECHNIQUE_IDS.filter(
+        (t) =>
+          row.after === 'any' ||
+          row.after === 'stopped' ||
+          TECHNIQUES[t].families.some((f) => row.after.includes(f)),
+      )
+      const fires = (rows: typeof AFTERCARE) =>
+        done.some((t) =>
+          aftercareCard([t], row.after === 'stopped', 0, rows).some((l) => l.rule === row.id),
+        )
       expect(fires(AFTERCARE), row.id).toBe(true)
       expect(fires(rest), row.id).toBe(false)
     }
@@ -40,7 +58,10 @@ describe('aftercare card', () => {
 
 describe('next visit', () => {
   it('comes in four weeks, later only where rest is longer', () => {
-    expect(suggestNext(['milk'], '2026-03-10')).toMatchObject({ day: '2026-04-07', rule: 'course-usual' })
+    expect(suggestNext(['milk'], '2026-03-10')).toMatchObject({
+      day: '2026-04-07',
+      rule: 'course-usual',
+    })
     expect(suggestNext(['tip'], '2026-03-10').day >= '2026-04-07').toBe(true)
   })
 })

@@ -1,20 +1,53 @@
-import { AFTERCARE, TOPIC_IDS, type AftercareRow, type AftercareTopic } from '../catalogue/aftercare'
+import {
+  AFTERCARE,
+  TOPIC_IDS,
+  type AftercareRow,
+  type AftercareTopic,
+} from '../catalogue/aftercare'
 import { TECHNIQUES } from '../catalogue/techniques'
 import type { TechniqueId } from '../catalogue/technique'
 import type { FamilyId } from '../catalogue/kinds'
 
-export interface AftercareLine { topic: AftercareTopic, sentence: string, why: string, rule: string, until: number }
+export interface AftercareLine {
+  topic: AftercareTopic
+  sentence: string
+  why: string
+  rule: string
+  until: number
+}
 
 /**
  * What the client does at home, from what was really done: of each topic the row that lasts longest, with its end.
  * @param done techniques done and not skipped
  * @param endedAt milliseconds since 1970 at the end of the visit
  */
-export function aftercareCard(done: readonly TechniqueId[], stopped: boolean, endedAt: number, rows: readonly AftercareRow[] = AFTERCARE): AftercareLine[] {
+export function aftercareCard(
+  done: readonly TechniqueId[],
+  stopped: boolean,
+  endedAt: number,
+  rows: readonly AftercareRow[] = AFTERCARE,
+): AftercareLine[] {
   const families = new Set<FamilyId>(done.flatMap((t) => TECHNIQUES[t].families))
-  const fits = (r: AftercareRow) => (r.after === 'any' ? done.length > 0 : r.after === 'stopped' ? stopped : r.after.some((f) => families.has(f)))
+  const fits = (r: AftercareRow) =>
+    r.after === 'any'
+      ? done.length > 0
+      : r.after === 'stopped'
+        ? stopped
+        : r.after.some((f) => families.has(f))
   return TOPIC_IDS.flatMap((topic) => {
-    const strictest = rows.filter((r) => r.topic === topic && fits(r)).sort((a, b) => b.hours - a.hours)[0]
-    return strictest ? [{ topic, sentence: strictest.sentence, why: strictest.why, rule: strictest.id, until: endedAt + strictest.hours * 3_600_000 }] : []
+    const strictest = rows
+      .filter((r) => r.topic === topic && fits(r))
+      .sort((a, b) => b.hours - a.hours)[0]
+    return strictest
+      ? [
+          {
+            topic,
+            sentence: strictest.sentence,
+            why: strictest.why,
+            rule: strictest.id,
+            until: endedAt + strictest.hours * 3_600_000,
+          },
+        ]
+      : []
   })
 }

@@ -2,5 +2,9 @@
 export const WORK_ELSEWHERE_IDS = ['peel', 'laser', 'needling', 'machine', 'surgery'] as const
 export type WorkElsewhereId = (typeof WORK_ELSEWHERE_IDS)[number]
 export const WORK_ELSEWHERE_NAMES: Readonly<Record<WorkElsewhereId, string>> = {
-  peel: 'a peel', laser: 'laser or strong light', needling: 'needling', machine: 'microdermabrasion', surgery: 'surgery',
+  peel: 'a peel',
+  laser: 'laser or strong light',
+  needling: 'needling',
+  machine: 'microdermabrasion',
+  surgery: 'surgery',
 }

@@ -1,66 +1,235 @@
 /** The closed lists of words that rows of the catalogue use. */
 
 export const STAGE_IDS = [
-  'settle', 'eyesOff', 'surfaceCleanse', 'reading', 'deepCleanse', 'tone', 'warm', 'handExfoliation', 'machine', 'extraction', 'calm',
-  'massage', 'mask', 'secondMask', 'afterMask', 'serum', 'eyes', 'moisturise', 'oil', 'lips', 'sun', 'close',
+  'settle',
+  'eyesOff',
+  'surfaceCleanse',
+  'reading',
+  'deepCleanse',
+  'tone',
+  'warm',
+  'handExfoliation',
+  'machine',
+  'extraction',
+  'calm',
+  'massage',
+  'mask',
+  'secondMask',
+  'afterMask',
+  'serum',
+  'eyes',
+  'moisturise',
+  'oil',
+  'lips',
+  'sun',
+  'close',
 ] as const
 export type StageId = (typeof STAGE_IDS)[number]
 
 export const FAMILY_IDS = [
-  'friction', 'enzyme', 'acid', 'peel', 'abrasion', 'vacuum', 'needling', 'blade', 'heat', 'vapour', 'highFrequency', 'microcurrent', 'ultrasound',
-  'lamp', 'massage', 'extraction', 'clay', 'covering', 'cold', 'retinoid', 'eyeWork', 'lips', 'leaveOnActive',
+  'friction',
+  'enzyme',
+  'acid',
+  'peel',
+  'abrasion',
+  'vacuum',
+  'needling',
+  'blade',
+  'heat',
+  'vapour',
+  'highFrequency',
+  'microcurrent',
+  'ultrasound',
+  'lamp',
+  'massage',
+  'extraction',
+  'clay',
+  'covering',
+  'cold',
+  'retinoid',
+  'eyeWork',
+  'lips',
+  'leaveOnActive',
 ] as const
 /** What a contraindication may stop. A technique may belong to several families. */
 export type FamilyId = (typeof FAMILY_IDS)[number]
 
 /** Families that take something off the skin's surface. */
-export const EXFOLIATING: readonly FamilyId[] = ['friction', 'enzyme', 'acid', 'abrasion', 'needling', 'blade']
+export const EXFOLIATING: readonly FamilyId[] = [
+  'friction',
+  'enzyme',
+  'acid',
+  'abrasion',
+  'needling',
+  'blade',
+]
 /** Families after which only calming products may follow. */
 export const STRONG: readonly FamilyId[] = ['abrasion', 'needling', 'blade']
 
 export const FAMILY_NAMES: Readonly<Record<FamilyId, string>> = {
-  friction: 'grains and rubbing', enzyme: 'enzyme', acid: 'acids', abrasion: 'microdermabrasion', vacuum: 'vacuum', needling: 'needling',
-  blade: 'blade', heat: 'heat and steam', vapour: 'vapour', highFrequency: 'high frequency', microcurrent: 'microcurrent', lamp: 'lamp', peel: 'salon peel', ultrasound: 'ultrasonic spatula', covering: 'a covered face', lips: 'lips',
-  massage: 'massage', extraction: 'extraction', clay: 'drying clay', cold: 'cold', retinoid: 'retinoids', eyeWork: 'work near the eye',
+  friction: 'grains and rubbing',
+  enzyme: 'enzyme',
+  acid: 'acids',
+  abrasion: 'microdermabrasion',
+  vacuum: 'vacuum',
+  needling: 'needling',
+  blade: 'blade',
+  heat: 'heat and steam',
+  vapour: 'vapour',
+  highFrequency: 'high frequency',
+  microcurrent: 'microcurrent',
+  lamp: 'lamp',
+  peel: 'salon peel',
+  ultrasound: 'ultrasonic spatula',
+  covering: 'a covered face',
+  lips: 'lips',
+  massage: 'massage',
+  extraction: 'extraction',
+  clay: 'drying clay',
+  cold: 'cold',
+  retinoid: 'retinoids',
+  eyeWork: 'work near the eye',
   leaveOnActive: 'active leave-ons',
 }
 
 export const PRODUCT_KINDS = [
-  'eyeRemover', 'milk', 'gelCleanser', 'cleansingOil', 'emulsifier', 'toner', 'mist', 'grainScrub', 'enzymeMask', 'settingClay',
-  'hydratingMask', 'massageOil', 'serum', 'eyeProduct', 'moisturiser', 'facialOil', 'sunProtection', 'lipCare', 'rollOffPeel', 'acidMask', 'exfoliatingMask', 'peelSolution', 'waterGel',
-  'skinDisinfectant', 'needlingSerum', 'conductiveGel', 'creamMask', 'sheetMask', 'resurfacingMask', 'powderMask', 'hardeningPowder', 'eyeMask', 'ampoule', 'lipScrub',
+  'eyeRemover',
+  'milk',
+  'gelCleanser',
+  'cleansingOil',
+  'emulsifier',
+  'toner',
+  'mist',
+  'grainScrub',
+  'enzymeMask',
+  'settingClay',
+  'hydratingMask',
+  'massageOil',
+  'serum',
+  'eyeProduct',
+  'moisturiser',
+  'facialOil',
+  'sunProtection',
+  'lipCare',
+  'rollOffPeel',
+  'acidMask',
+  'exfoliatingMask',
+  'peelSolution',
+  'waterGel',
+  'skinDisinfectant',
+  'needlingSerum',
+  'conductiveGel',
+  'creamMask',
+  'sheetMask',
+  'resurfacingMask',
+  'powderMask',
+  'hardeningPowder',
+  'eyeMask',
+  'ampoule',
+  'lipScrub',
 ] as const
 export type ProductKind = (typeof PRODUCT_KINDS)[number]
 
 export const KIND_NAMES: Readonly<Record<ProductKind, string>> = {
-  eyeRemover: 'eye make-up remover', milk: 'cleansing milk', gelCleanser: 'gel wash', cleansingOil: 'cleansing oil', emulsifier: 'emulsifier',
-  toner: 'toner', mist: 'mist', grainScrub: 'grain scrub', enzymeMask: 'enzyme mask', settingClay: 'setting clay', hydratingMask: 'hydrating mask',
-  massageOil: 'massage oil', serum: 'serum', eyeProduct: 'eye product', moisturiser: 'moisturiser', facialOil: 'facial oil',
-  sunProtection: 'sun protection', lipCare: 'lip care', rollOffPeel: 'roll-off peel', acidMask: 'acid mask', exfoliatingMask: 'gritty mask', peelSolution: 'peel solution', waterGel: 'watery gel',
-  skinDisinfectant: 'skin disinfectant', needlingSerum: 'sterile serum', conductiveGel: 'conductive gel', creamMask: 'cream mask', sheetMask: 'sheet mask', resurfacingMask: 'resurfacing mask',
-  powderMask: 'mask powder', hardeningPowder: 'hardening powder', eyeMask: 'eye mask', ampoule: 'ampoule', lipScrub: 'lip scrub',
+  eyeRemover: 'eye make-up remover',
+  milk: 'cleansing milk',
+  gelCleanser: 'gel wash',
+  cleansingOil: 'cleansing oil',
+  emulsifier: 'emulsifier',
+  toner: 'toner',
+  mist: 'mist',
+  grainScrub: 'grain scrub',
+  enzymeMask: 'enzyme mask',
+  settingClay: 'setting clay',
+  hydratingMask: 'hydrating mask',
+  massageOil: 'massage oil',
+  serum: 'serum',
+  eyeProduct: 'eye product',
+  moisturiser: 'moisturiser',
+  facialOil: 'facial oil',
+  sunProtection: 'sun protection',
+  lipCare: 'lip care',
+  rollOffPeel: 'roll-off peel',
+  acidMask: 'acid mask',
+  exfoliatingMask: 'gritty mask',
+  peelSolution: 'peel solution',
+  waterGel: 'watery gel',
+  skinDisinfectant: 'skin disinfectant',
+  needlingSerum: 'sterile serum',
+  conductiveGel: 'conductive gel',
+  creamMask: 'cream mask',
+  sheetMask: 'sheet mask',
+  resurfacingMask: 'resurfacing mask',
+  powderMask: 'mask powder',
+  hardeningPowder: 'hardening powder',
+  eyeMask: 'eye mask',
+  ampoule: 'ampoule',
+  lipScrub: 'lip scrub',
 }
 
-export const DEVICE_KINDS = ['steamer', 'tipMachine', 'highFrequencyWand', 'towelCabinet', 'crystalMachine', 'ultrasonicSpatula', 'needlingPen', 'lamp', 'microcurrentWand'] as const
+export const DEVICE_KINDS = [
+  'steamer',
+  'tipMachine',
+  'highFrequencyWand',
+  'towelCabinet',
+  'crystalMachine',
+  'ultrasonicSpatula',
+  'needlingPen',
+  'lamp',
+  'microcurrentWand',
+] as const
 export type DeviceKind = (typeof DEVICE_KINDS)[number]
 export const DEVICE_NAMES: Readonly<Record<DeviceKind, string>> = {
-  steamer: 'steamer', tipMachine: 'tip and vacuum machine', highFrequencyWand: 'high-frequency wand', towelCabinet: 'towel cabinet',
-  crystalMachine: 'crystal machine', ultrasonicSpatula: 'ultrasonic spatula', needlingPen: 'needling pen', lamp: 'lamp', microcurrentWand: 'microcurrent wand',
+  steamer: 'steamer',
+  tipMachine: 'tip and vacuum machine',
+  highFrequencyWand: 'high-frequency wand',
+  towelCabinet: 'towel cabinet',
+  crystalMachine: 'crystal machine',
+  ultrasonicSpatula: 'ultrasonic spatula',
+  needlingPen: 'needling pen',
+  lamp: 'lamp',
+  microcurrentWand: 'microcurrent wand',
 }
 
-export const LICENCE_IDS = ['basic', 'machine', 'current', 'peel', 'blade', 'needling025', 'needling05'] as const
+export const LICENCE_IDS = [
+  'basic',
+  'machine',
+  'current',
+  'peel',
+  'blade',
+  'needling025',
+  'needling05',
+] as const
 export type LicenceId = (typeof LICENCE_IDS)[number]
 export const LICENCE_NAMES: Readonly<Record<LicenceId, string>> = {
-  basic: 'cleansing, masks, massage', machine: 'microdermabrasion and vacuum', current: 'high frequency and microcurrent',
-  peel: 'salon peels', blade: 'blade work', needling025: 'needling to 0.25 mm', needling05: 'needling to 0.5 mm',
+  basic: 'cleansing, masks, massage',
+  machine: 'microdermabrasion and vacuum',
+  current: 'high frequency and microcurrent',
+  peel: 'salon peels',
+  blade: 'blade work',
+  needling025: 'needling to 0.25 mm',
+  needling05: 'needling to 0.5 mm',
 }
 
-export const CONCERN_IDS = ['dehydration', 'congestion', 'shine', 'redness', 'dullness', 'firmness', 'rest'] as const
+export const CONCERN_IDS = [
+  'dehydration',
+  'congestion',
+  'shine',
+  'redness',
+  'dullness',
+  'firmness',
+  'rest',
+] as const
 /** What the client minds, in our words on the screen below. */
 export type ConcernId = (typeof CONCERN_IDS)[number]
 export const CONCERN_NAMES: Readonly<Record<ConcernId, string>> = {
-  dehydration: 'thirsty skin', congestion: 'clogged pores', shine: 'shine', redness: 'redness', dullness: 'dull, rough skin',
-  firmness: 'tired, slack look', rest: 'a quiet hour',
+  dehydration: 'thirsty skin',
+  congestion: 'clogged pores',
+  shine: 'shine',
+  redness: 'redness',
+  dullness: 'dull, rough skin',
+  firmness: 'tired, slack look',
+  rest: 'a quiet hour',
 }
 
 /** How hard a rule stands. `stop` cannot be planned; `adapt` changes the plan; `advise` is said and may be passed over. */

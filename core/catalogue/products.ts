@@ -13,7 +13,7 @@ export interface Product {
   kind: ProductKind
   inci: readonly string[]
   /** Acid for the free-acid calculation, where there is one. */
-  acid?: { name: 'glycolic' | 'lactic' | 'mandelic' | 'salicylic', percent: number }
+  acid?: { name: 'glycolic' | 'lactic' | 'mandelic' | 'salicylic'; percent: number }
   pH?: number
   density: number
   dispenser: Dispenser
@@ -37,7 +37,12 @@ export interface Lot {
   remainingMillilitres: number
 }
 
-export interface FilmRule { kind: ProductKind, milligrams: number, range: readonly [number, number], floor?: true }
+export interface FilmRule {
+  kind: ProductKind
+  milligrams: number
+  range: readonly [number, number]
+  floor?: true
+}
 
 /** Film on the skin in mg/cm². House values within the range; `floor` may not be undercut. Sun protection: ISO 24444. */
 export const FILMS: Readonly<Record<ProductKind, FilmRule>> = {

@@ -2,8 +2,32 @@
 export type Season = 'winter' | 'spring' | 'summer' | 'autumn'
 
 /** Time zones of the southern temperate lands, by how they begin; there the months are turned round. */
-const SOUTH = ['Australia/', 'Antarctica/', 'Pacific/Auckland', 'America/Argentina/', 'America/Santiago', 'America/Montevideo', 'America/Sao_Paulo', 'Africa/Johannesburg', 'Africa/Maseru', 'Africa/Windhoek'] as const
-const BY_MONTH: readonly Season[] = ['winter', 'winter', 'spring', 'spring', 'spring', 'summer', 'summer', 'summer', 'autumn', 'autumn', 'autumn', 'winter']
+const SOUTH = [
+  'Australia/',
+  'Antarctica/',
+  'Pacific/Auckland',
+  'America/Argentina/',
+  'America/Santiago',
+  'America/Montevideo',
+  'America/Sao_Paulo',
+  'Africa/Johannesburg',
+  'Africa/Maseru',
+  'Africa/Windhoek',
+] as const
+const BY_MONTH: readonly Season[] = [
+  'winter',
+  'winter',
+  'spring',
+  'spring',
+  'spring',
+  'summer',
+  'summer',
+  'summer',
+  'autumn',
+  'autumn',
+  'autumn',
+  'winter',
+]
 
 /** @param day ISO day @param timeZone of the practice, as the tz database names it */
 export function seasonOf(day: string, timeZone: string): Season {

@@ -2,7 +2,10 @@ import type { RegionId } from '../face/zones'
 import type { TechniqueId } from './technique'
 
 /** Why a step is there or is as it is: the rule's id and one short sentence. */
-export interface Why { rule: string, text: string }
+export interface Why {
+  rule: string
+  text: string
+}
 
 /** One step of a plan as the therapist reads it: hands-on minutes in whole half-minutes. */
 export interface PlanStep {
@@ -19,4 +22,7 @@ export interface PlanStep {
 }
 
 /** One main step of a protocol that the house keeps: what, and about how long. Zones, products and connecting steps follow from the client. */
-export interface ProtocolStep { technique: TechniqueId, minutes: number }
+export interface ProtocolStep {
+  technique: TechniqueId
+  minutes: number
+}

@@ -5,7 +5,8 @@ import type { ConcernId, DeviceKind, FamilyId, LicenceId, ProductKind, StageId }
 
 export type Soil = 'madeUp' | 'soiled' | 'sebum' | 'clean'
 export type Moisture = 'wet' | 'damp' | 'dry'
-export type Film = 'none' | 'milk' | 'oil' | 'lather' | 'grain' | 'mask' | 'medium' | 'crystal' | 'leaveOn'
+export type Film =
+  'none' | 'milk' | 'oil' | 'lather' | 'grain' | 'mask' | 'medium' | 'crystal' | 'leaveOn'
 export type Warmth = 'cool' | 'neutral' | 'warm'
 export type SkinState = 'intact' | 'abraded' | 'punctured'
 
@@ -39,7 +40,7 @@ export interface SurfaceLeave {
 export interface DwellWindow {
   earliest: Minutes
   latest: Minutes
-  sensitive: { earliest: Minutes, latest: Minutes }
+  sensitive: { earliest: Minutes; latest: Minutes }
   late: 'harmless' | 'rewet' | 'removeNow'
 }
 
@@ -57,17 +58,72 @@ export interface Setting {
   most: number
   step: number
   /** Further for a person who holds this licence. */
-  more?: { licence: LicenceId, most: number }
+  more?: { licence: LicenceId; most: number }
   /** Thin zones, where only the lower half may be used. */
   thin?: readonly RegionId[]
 }
 
 export const TECHNIQUE_IDS = [
-  'settle', 'eyesOff', 'milk', 'secondReading', 'secondCleanse', 'oilCleanse', 'tone', 'blot', 'rinse', 'mist', 'wait', 'steam', 'warmTowel',
-  'grain', 'rollOff', 'rollOffRub', 'enzyme', 'acidMask', 'exfoliatingMask', 'salonPeel', 'neutralise', 'blade', 'tip', 'crystals', 'vacuumGlide', 'spatula', 'disinfect', 'needling',
-  'extraction', 'highFrequency', 'cold', 'blueLamp', 'redLamp', 'lampOff', 'massage', 'toningMassage', 'stones', 'microcurrent', 'clay', 'hydratingMask', 'creamMask', 'sheetMask', 'resurfacingMask',
-  'freshMask', 'hardeningMask', 'hardeningOff', 'eyeMask', 'maskOff', 'handsArms', 'shouldersScalp', 'stay', 'serum', 'ampoule', 'eyeProduct', 'moisturiser', 'facialOil', 'lipCare', 'lipScrub',
-  'sunProtection', 'close',
+  'settle',
+  'eyesOff',
+  'milk',
+  'secondReading',
+  'secondCleanse',
+  'oilCleanse',
+  'tone',
+  'blot',
+  'rinse',
+  'mist',
+  'wait',
+  'steam',
+  'warmTowel',
+  'grain',
+  'rollOff',
+  'rollOffRub',
+  'enzyme',
+  'acidMask',
+  'exfoliatingMask',
+  'salonPeel',
+  'neutralise',
+  'blade',
+  'tip',
+  'crystals',
+  'vacuumGlide',
+  'spatula',
+  'disinfect',
+  'needling',
+  'extraction',
+  'highFrequency',
+  'cold',
+  'blueLamp',
+  'redLamp',
+  'lampOff',
+  'massage',
+  'toningMassage',
+  'stones',
+  'microcurrent',
+  'clay',
+  'hydratingMask',
+  'creamMask',
+  'sheetMask',
+  'resurfacingMask',
+  'freshMask',
+  'hardeningMask',
+  'hardeningOff',
+  'eyeMask',
+  'maskOff',
+  'handsArms',
+  'shouldersScalp',
+  'stay',
+  'serum',
+  'ampoule',
+  'eyeProduct',
+  'moisturiser',
+  'facialOil',
+  'lipCare',
+  'lipScrub',
+  'sunProtection',
+  'close',
 ] as const
 export type TechniqueId = (typeof TECHNIQUE_IDS)[number]
 
@@ -80,7 +136,7 @@ export interface Technique {
   stage: StageId
   families: readonly FamilyId[]
   /** Hands-on minutes: the least and most that make sense, and those the planner may choose from. */
-  minutes: { least: Minutes, most: Minutes, choices: readonly Minutes[] }
+  minutes: { least: Minutes; most: Minutes; choices: readonly Minutes[] }
   dwell?: DwellWindow
   /** What takes it off, where that is not the usual removal of a mask. */
   lift?: TechniqueId
@@ -95,7 +151,7 @@ export interface Technique {
   device?: DeviceKind
   licence: LicenceId
   setting?: Setting
-  passes?: { usual: number, limit: number }
+  passes?: { usual: number; limit: number }
   needs: SurfaceNeed
   leaves: SurfaceLeave
   load?: LoadRule
@@ -108,7 +164,7 @@ export interface Technique {
   /** `everyVisit`: opens, closes or connects each of them, so it tells two plans apart by nothing. `follows`: it comes with another step and is never asked for by itself. */
   part?: 'everyVisit' | 'follows'
   /** Cloths and cotton pads that it takes. */
-  linen?: { cloths?: number, pads?: number }
+  linen?: { cloths?: number; pads?: number }
   /** The client may not be left alone, nor other work begun. */
   attended?: true
   /** Softens: what follows within ten minutes bears more load, in per cent. */

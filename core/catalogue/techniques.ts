@@ -8,6 +8,17 @@ import { OPENING } from './techniques/opening'
 import { PREPARING } from './techniques/preparing'
 import type { Technique, TechniqueId } from './technique'
 
-const ROWS = [...OPENING, ...PREPARING, ...EXFOLIATION, ...MACHINE, ...CALMING, ...MASSAGE, ...MASKS, ...FINISHING]
+const ROWS = [
+  ...OPENING,
+  ...PREPARING,
+  ...EXFOLIATION,
+  ...MACHINE,
+  ...CALMING,
+  ...MASSAGE,
+  ...MASKS,
+  ...FINISHING,
+]
 
-export const TECHNIQUES = Object.freeze(Object.fromEntries(ROWS.map((r) => [r.id, r]))) as Readonly<Record<TechniqueId, Technique>>
+export const TECHNIQUES = Object.freeze(Object.fromEntries(ROWS.map((r) => [r.id, r]))) as Readonly<
+  Record<TechniqueId, Technique>
+>

@@ -3,14 +3,21 @@ import type { TechniqueId } from '../catalogue/technique'
 import { earliestAgain } from '../load/rest'
 import { addDays } from '../screening/days'
 
-export interface NextVisit { day: string, reason: string, rule: string }
+export interface NextVisit {
+  day: string
+  reason: string
+  rule: string
+}
 /** One facial every four weeks, common practice; sooner only where nothing strong was done, later never for lack of rest. */
 const USUAL_DAYS = 28
 
 /** The day to suggest for the next visit: four weeks on, or when the strictest rest interval has run out if that is later. */
 export function suggestNext(done: readonly TechniqueId[], day: string): NextVisit {
   const usual = addDays(day, USUAL_DAYS)
-  const rest = earliestAgain(done.flatMap((t) => TECHNIQUES[t].families), day)
+  const rest = earliestAgain(
+    done.flatMap((t) => TECHNIQUES[t].families),
+    day,
+  )
   if (rest && rest.day > usual) return { day: rest.day, reason: rest.sentence, rule: rest.rule }
   return { day: usual, reason: 'one facial every four weeks', rule: 'course-usual' }
 }

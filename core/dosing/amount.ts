@@ -16,7 +16,14 @@ export interface Amount {
 }
 
 const MEASURE_WORDS: Record<Dispenser['kind'], readonly [string, string]> = {
-  pump: ['pump', 'pumps'], spray: ['spray', 'sprays'], riceGrain: ['rice grain', 'rice grains'], drop: ['drop', 'drops'], scoop: ['scoop', 'scoops'], spatula: ['spatula tip', 'spatula tips'], pour: ['mL', 'mL'], piece: ['piece', 'pieces'],
+  pump: ['pump', 'pumps'],
+  spray: ['spray', 'sprays'],
+  riceGrain: ['rice grain', 'rice grains'],
+  drop: ['drop', 'drops'],
+  scoop: ['scoop', 'scoops'],
+  spatula: ['spatula tip', 'spatula tips'],
+  pour: ['mL', 'mL'],
+  piece: ['piece', 'pieces'],
 }
 
 /**
@@ -30,15 +37,32 @@ export function amountFor(product: Product, regions: readonly RegionId[], size?:
   const { count, ml } = toMeasures(exactMl, product.dispenser, film.floor === true)
   const rounding = exactMl === 0 ? 0 : Math.round((ml / exactMl - 1) * 100)
   return {
-    grams: grams(ml * product.density), millilitres: millilitres(ml), count, measure: product.dispenser.kind,
-    words: describe(count, product.dispenser.kind), roundingPercent: rounding,
+    grams: grams(ml * product.density),
+    millilitres: millilitres(ml),
+    count,
+    measure: product.dispenser.kind,
+    words: describe(count, product.dispenser.kind),
+    roundingPercent: rounding,
     costCents: Math.round((ml / product.packMillilitres) * product.priceCents),
   }
 }
 
 /** Millilitres → what the hand can do: whole pumps and drops, half spatula tips, quarter scoops, half millilitres. */
-export function toMeasures(ml: number, dispenser: Dispenser, neverBelow: boolean): { count: number, ml: number } {
-  const part = { pump: 1, spray: 1, riceGrain: 1, drop: 1, piece: 1, scoop: 0.25, spatula: 0.5, pour: 0.5 }[dispenser.kind]
+export function toMeasures(
+  ml: number,
+  dispenser: Dispenser,
+  neverBelow: boolean,
+): { count: number; ml: number } {
+  const part = {
+    pump: 1,
+    spray: 1,
+    riceGrain: 1,
+    drop: 1,
+    piece: 1,
+    scoop: 0.25,
+    spatula: 0.5,
+    pour: 0.5,
+  }[dispenser.kind]
   const exact = ml / (dispenser.millilitres * part)
   const whole = Math.max(1, neverBelow ? Math.ceil(exact - 1e-9) : Math.round(exact))
   return { count: whole * part, ml: whole * part * dispenser.millilitres }
@@ -46,7 +70,11 @@ export function toMeasures(ml: number, dispenser: Dispenser, neverBelow: boolean
 
 function describe(count: number, kind: Dispenser['kind']): string {
   const [one, many] = MEASURE_WORDS[kind]
-  return `${String(count).replace('.25', '¼').replace('.5', '½').replace('.75', '¾').replace(/^0(?=[¼½¾])/, '')} ${count <= 1 ? one : many}`
+  return `${String(count)
+    .replace('.25', '¼')
+    .replace('.5', '½')
+    .replace('.75', '¾')
+    .replace(/^0(?=[¼½¾])/, '')} ${count <= 1 ? one : many}`
 }
 
 /** One fingertip unit is about half a gram (Long & Finlay, Clin Exp Dermatol 1991; values from memory). */

@@ -9,37 +9,76 @@ import { amountFor, dropsToMillilitres, fingertipUnits, toMeasures } from './amo
 import { freeAcidPercent } from './freeAcid'
 
 describe('amounts', () => {
-  it('is area times film, in the bottle\'s own measure', () => {
-    const a = amountFor(product('hydratingMask', 'm', { density: 1.1, dispenser: { kind: 'spatula', millilitres: 2.5 } }), GROUPS.faceNeck)
+  it("is area times film, in the bottle's own measure", () => {
+    const a = amountFor(
+      product('hydratingMask', 'm', {
+        density: 1.1,
+        dispenser: { kind: 'spatula', millilitres: 2.5 },
+      }),
+      GROUPS.faceNeck,
+    )
     const exact = (areaOf(GROUPS.faceNeck) * 10) / 1000 / 1.1
     expect(Math.abs(a.millilitres - exact)).toBeLessThanOrEqual(0.625 + 1e-9)
     expect(a.words).toMatch(/spatula tips$/)
     expect(a.grams).toBeCloseTo(a.millilitres * 1.1, 9)
   })
   it('never rounds sun protection below its film', () => {
-    fc.assert(fc.property(fc.subarray([...REGION_IDS], { minLength: 1 }), fc.double({ min: 0.1, max: 1.5, noNaN: true }), fc.double({ min: 0.8, max: 1.4, noNaN: true }), (regions, pump, density) => {
-      const a = amountFor(product('sunProtection', 's', { density, dispenser: { kind: 'pump', millilitres: pump } }), regions)
-      expect(a.grams).toBeGreaterThanOrEqual((areaOf(regions) * 2) / 1000 - 1e-6)
-      expect(a.roundingPercent).toBeGreaterThanOrEqual(0)
-    }))
+    fc.assert(
+      fc.property(
+        fc.subarray([...REGION_IDS], { minLength: 1 }),
+        fc.double({ min: 0.1, max: 1.5, noNaN: true }),
+        fc.double({ min: 0.8, max: 1.4, noNaN: true }),
+        (regions, pump, density) => {
+          const a = amountFor(
+            product('sunProtection', 's', {
+              density,
+              dispenser: { kind: 'pump', millilitres: pump },
+            }),
+            regions,
+          )
+          expect(a.grams).toBeGreaterThanOrEqual((areaOf(regions) * 2) / 1000 - 1e-6)
+          expect(a.roundingPercent).toBeGreaterThanOrEqual(0)
+        },
+      ),
+    )
   })
   it('gives at least one measure and a whole number of the smallest part', () => {
-    fc.assert(fc.property(fc.double({ min: 0, max: 60, noNaN: true }), fc.constantFrom('pump', 'drop', 'scoop', 'spatula', 'pour', 'spray') , fc.double({ min: 0.03, max: 3, noNaN: true }), (ml, kind, each) => {
-      const { count } = toMeasures(ml, { kind, millilitres: each } as never, false)
-      expect(count).toBeGreaterThan(0)
-      expect(Number.isInteger(count * 4)).toBe(true)
-    }))
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0, max: 60, noNaN: true }),
+        fc.constantFrom('pump', 'drop', 'scoop', 'spatula', 'pour', 'spray'),
+        fc.double({ min: 0.03, max: 3, noNaN: true }),
+        (ml, kind, each) => {
+          const { count } = toMeasures(ml, { kind, millilitres: each } as never, false)
+          expect(count).toBeGreaterThan(0)
+          expect(Number.isInteger(count * 4)).toBe(true)
+        },
+      ),
+    )
   })
   it('costs the share of the bottle', () => {
-    const p = product('milk', 'm', { dispenser: { kind: 'pump', millilitres: 1 }, packMillilitres: 100, priceCents: 2000 })
+    const p = product('milk', 'm', {
+      dispenser: { kind: 'pump', millilitres: 1 },
+      packMillilitres: 100,
+      priceCents: 2000,
+    })
     const a = amountFor(p, GROUPS.face)
     expect(a.costCents).toBe(Math.round(a.millilitres * 20))
   })
   it('keeps each house film inside its own range', () => {
-    for (const k of PRODUCT_KINDS) { const f = FILMS[k]; expect(f.milligrams).toBeGreaterThanOrEqual(f.range[0]); expect(f.milligrams).toBeLessThanOrEqual(f.range[1]) }
+    for (const k of PRODUCT_KINDS) {
+      const f = FILMS[k]
+      expect(f.milligrams).toBeGreaterThanOrEqual(f.range[0])
+      expect(f.milligrams).toBeLessThanOrEqual(f.range[1])
+    }
   })
   it('reads quarters and halves', () => {
-    expect(amountFor(product('milk', 'm', { dispenser: { kind: 'scoop', millilitres: 6 } }), GROUPS.tZone).words).toMatch(/¼|½|¾|1/)
+    expect(
+      amountFor(
+        product('milk', 'm', { dispenser: { kind: 'scoop', millilitres: 6 } }),
+        GROUPS.tZone,
+      ).words,
+    ).toMatch(/¼|½|¾|1/)
     expect(fingertipUnits(1.5)).toBe(3)
     expect(dropsToMillilitres(20)).toBeCloseTo(1, 9)
   })
@@ -47,11 +86,17 @@ describe('amounts', () => {
 
 describe('free acid', () => {
   it('falls as pH rises and never passes the total', () => {
-    fc.assert(fc.property(fc.double({ min: 0, max: 30, noNaN: true }), fc.double({ min: 2, max: 6, noNaN: true }), (total, pH) => {
-      const free = freeAcidPercent('glycolic', total, pH)
-      expect(free).toBeLessThanOrEqual(total)
-      expect(freeAcidPercent('glycolic', total, pH + 0.5)).toBeLessThanOrEqual(free)
-    }))
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0, max: 30, noNaN: true }),
+        fc.double({ min: 2, max: 6, noNaN: true }),
+        (total, pH) => {
+          const free = freeAcidPercent('glycolic', total, pH)
+          expect(free).toBeLessThanOrEqual(total)
+          expect(freeAcidPercent('glycolic', total, pH + 0.5)).toBeLessThanOrEqual(free)
+        },
+      ),
+    )
   })
   it('refuses what cannot be', () => {
     expect(() => freeAcidPercent('lactic', 101, 3)).toThrow(RangeError)

@@ -9,7 +9,8 @@ export type AcidName = keyof typeof PKA
  * @throws RangeError outside 0–100 % or pH 0–14.
  */
 export function freeAcidPercent(acid: AcidName, totalPercent: number, pH: number): number {
-  if (!(totalPercent >= 0 && totalPercent <= 100)) throw new RangeError('total acid must be 0–100 %')
+  if (!(totalPercent >= 0 && totalPercent <= 100))
+    throw new RangeError('total acid must be 0–100 %')
   if (!(pH >= 0 && pH <= 14)) throw new RangeError('pH must be 0–14')
   return totalPercent / (1 + 10 ** (pH - PKA[acid]))
 }

@@ -5,21 +5,37 @@ import { mixFor } from './mixing'
 
 describe('mixing', () => {
   it('covers what is wanted, waste included, in quarter scoops, powder one to activator two', () => {
-    fc.assert(fc.property(fc.double({ min: 0.5, max: 90, noNaN: true }), fc.double({ min: 2, max: 20, noNaN: true }), (ml, scoop) => {
-      const m = mixFor('hardeningPowder', ml, scoop, 'normal', true)
-      expect(m?.liquid).toBe((m?.powder ?? 0) * 2)
-      expect(((m?.powder ?? 0) + (m?.liquid ?? 0)) * scoop).toBeGreaterThanOrEqual(ml * 1.1 - 1e-6)
-      expect(((m?.powder ?? 0) - 0.25) * 3 * scoop).toBeLessThan(ml * 1.1)
-      expect(Number.isInteger((m?.powder ?? 0) * 4)).toBe(true)
-    }))
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.5, max: 90, noNaN: true }),
+        fc.double({ min: 2, max: 20, noNaN: true }),
+        (ml, scoop) => {
+          const m = mixFor('hardeningPowder', ml, scoop, 'normal', true)
+          expect(m?.liquid).toBe((m?.powder ?? 0) * 2)
+          expect(((m?.powder ?? 0) + (m?.liquid ?? 0)) * scoop).toBeGreaterThanOrEqual(
+            ml * 1.1 - 1e-6,
+          )
+          expect(((m?.powder ?? 0) - 0.25) * 3 * scoop).toBeLessThan(ml * 1.1)
+          expect(Number.isInteger((m?.powder ?? 0) * 4)).toBe(true)
+        },
+      ),
+    )
   })
   it('takes water for oily skin and milk for dry, unless milk is not borne', () => {
-    const of = (type: 'oily' | 'normal' | 'dry', milk = true) => mixFor('powderMask', 10, 10, type, milk)?.of
-    expect([of('oily'), of('normal'), of('dry'), of('dry', false)]).toEqual(['water', 'half water, half milk', 'mostly milk', 'water'])
+    const of = (type: 'oily' | 'normal' | 'dry', milk = true) =>
+      mixFor('powderMask', 10, 10, type, milk)?.of
+    expect([of('oily'), of('normal'), of('dry'), of('dry', false)]).toEqual([
+      'water',
+      'half water, half milk',
+      'mostly milk',
+      'water',
+    ])
   })
   it('mixes nothing that comes ready, and refuses amounts that cannot be', () => {
     expect(mixFor('serum', 1, 1, 'dry', true)).toBeUndefined()
     expect(() => mixFor('powderMask', 0, 1, 'dry', true)).toThrow(RangeError)
   })
-  it('reckons light as irradiance times time', () => { expect(lightDose(30, 10)).toBeCloseTo(18, 9) })
+  it('reckons light as irradiance times time', () => {
+    expect(lightDose(30, 10)).toBeCloseTo(18, 9)
+  })
 })

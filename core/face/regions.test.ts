@@ -17,15 +17,20 @@ describe('zones and regions', () => {
     expect(areaOf(['decollete'])).toBeCloseTo(250, 6)
   })
   it('scales with height times width', () => {
-    expect(areaOf(GROUPS.face, { height: 21, width: 15 }) / areaOf(GROUPS.face)).toBeCloseTo((21 * 15) / (19 * 14), 9)
+    expect(areaOf(GROUPS.face, { height: 21, width: 15 }) / areaOf(GROUPS.face)).toBeCloseTo(
+      (21 * 15) / (19 * 14),
+      9,
+    )
     expect(() => areaOf(GROUPS.face, { height: 0, width: 14 })).toThrow(RangeError)
     expect(() => areaOf(GROUPS.face, { height: Number.NaN, width: 14 })).toThrow(RangeError)
   })
   it('counts two halves as one whole, however the regions are split', () => {
-    fc.assert(fc.property(subset, (some) => {
-      const rest = REGION_IDS.filter((r) => !some.includes(r))
-      expect(areaOf(some, REFERENCE_FACE) + areaOf(rest)).toBeCloseTo(areaOf(REGION_IDS), 6)
-    }))
+    fc.assert(
+      fc.property(subset, (some) => {
+        const rest = REGION_IDS.filter((r) => !some.includes(r))
+        expect(areaOf(some, REFERENCE_FACE) + areaOf(rest)).toBeCloseTo(areaOf(REGION_IDS), 6)
+      }),
+    )
   })
   it('mirrors left and right and leaves the middle alone', () => {
     for (const z of ZONE_IDS) expect(mirror(mirror(z))).toBe(z)
@@ -35,11 +40,17 @@ describe('zones and regions', () => {
   it('names groups the way a therapist would', () => {
     expect(nameRegions(GROUPS.tZone)).toBe('T-zone')
     expect(nameRegions(GROUPS.faceNeckDecollete)).toBe('face, neck, décolleté')
-    expect(nameRegions(GROUPS.face.filter((r) => r !== 'cheekL' && r !== 'cheekR'))).toBe('face without cheeks')
+    expect(nameRegions(GROUPS.face.filter((r) => r !== 'cheekL' && r !== 'cheekR'))).toBe(
+      'face without cheeks',
+    )
     expect(nameRegions(['cheekL'])).toBe('left cheek')
     expect(nameRegions([])).toBe('hands, arms, shoulders')
   })
   it('gives every set of regions a name', () => {
-    fc.assert(fc.property(subset, (some) => { expect(nameRegions(some).length).toBeGreaterThan(2) }))
+    fc.assert(
+      fc.property(subset, (some) => {
+        expect(nameRegions(some).length).toBeGreaterThan(2)
+      }),
+    )
   })
 })

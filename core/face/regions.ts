@@ -2,13 +2,34 @@ import { squareCentimetres, type SquareCentimetres } from '../units'
 import { REGION_IDS, ZONES, ZONE_IDS, type RegionId, type ZoneId } from './zones'
 
 export const REGION_NAMES: Readonly<Record<RegionId, string>> = {
-  forehead: 'forehead', temples: 'temples', eyes: 'eye contours', nose: 'nose', cheekL: 'left cheek', cheekR: 'right cheek',
-  mouth: 'mouth', chin: 'chin', jawL: 'left jaw', jawR: 'right jaw', neck: 'neck', decollete: 'décolleté',
+  forehead: 'forehead',
+  temples: 'temples',
+  eyes: 'eye contours',
+  nose: 'nose',
+  cheekL: 'left cheek',
+  cheekR: 'right cheek',
+  mouth: 'mouth',
+  chin: 'chin',
+  jawL: 'left jaw',
+  jawR: 'right jaw',
+  neck: 'neck',
+  decollete: 'décolleté',
 }
 
 const FACE: readonly RegionId[] = REGION_IDS.filter((r) => r !== 'neck' && r !== 'decollete')
 
-export const GROUP_IDS = ['tZone', 'cheeks', 'orbital', 'perioral', 'face', 'faceNoEyes', 'faceNeck', 'faceNeckDecollete', 'cheeksJawNeck', 'body'] as const
+export const GROUP_IDS = [
+  'tZone',
+  'cheeks',
+  'orbital',
+  'perioral',
+  'face',
+  'faceNoEyes',
+  'faceNeck',
+  'faceNeckDecollete',
+  'cheeksJawNeck',
+  'body',
+] as const
 export type GroupId = (typeof GROUP_IDS)[number]
 
 /** Named groups of regions that a technique may cover. `body` is work away from the face: hands, arms, shoulders. */
@@ -39,21 +60,33 @@ export function mirror(zone: ZoneId): ZoneId {
 }
 
 /** Height and width of the client's face in cm; the reference adult is 19 × 14. */
-export interface FaceSize { height: number, width: number }
+export interface FaceSize {
+  height: number
+  width: number
+}
 export const REFERENCE_FACE: FaceSize = { height: 19, width: 14 }
 
 /**
  * Skin area of regions, cm², scaled by face height × width against the reference.
  * A shared zone counts by its share in each region, so that all regions sum to the whole without the lids.
  */
-export function areaOf(regions: readonly RegionId[], size: FaceSize = REFERENCE_FACE): SquareCentimetres {
-  if (!(size.height > 0) || !(size.width > 0)) throw new RangeError('face height and width must be above zero cm')
+export function areaOf(
+  regions: readonly RegionId[],
+  size: FaceSize = REFERENCE_FACE,
+): SquareCentimetres {
+  if (!(size.height > 0) || !(size.width > 0))
+    throw new RangeError('face height and width must be above zero cm')
   const scale = (size.height * size.width) / (REFERENCE_FACE.height * REFERENCE_FACE.width)
   let sum = 0
   for (const r of new Set(regions)) sum += AREAS[r]
   return squareCentimetres(sum * scale)
 }
-const AREAS = Object.fromEntries(REGION_IDS.map((r) => [r, zonesOf(r).reduce((sum, z) => sum + ZONES[z].area / ZONES[z].regions.length, 0)])) as Record<RegionId, number>
+const AREAS = Object.fromEntries(
+  REGION_IDS.map((r) => [
+    r,
+    zonesOf(r).reduce((sum, z) => sum + ZONES[z].area / ZONES[z].regions.length, 0),
+  ]),
+) as Record<RegionId, number>
 
 /** A short reading of a set of regions: "T-zone", "face and neck", or the regions by name. */
 export function nameRegions(regions: readonly RegionId[]): string {
@@ -61,14 +94,25 @@ export function nameRegions(regions: readonly RegionId[]): string {
   const wanted = key(regions)
   if (wanted === '') return 'hands, arms, shoulders'
   const named: [GroupId, string][] = [
-    ['tZone', 'T-zone'], ['cheeks', 'cheeks'], ['orbital', 'eye contours'], ['perioral', 'mouth'], ['face', 'face'],
-    ['faceNoEyes', 'face, not the eyes'], ['faceNeck', 'face and neck'], ['faceNeckDecollete', 'face, neck, décolleté'],
+    ['tZone', 'T-zone'],
+    ['cheeks', 'cheeks'],
+    ['orbital', 'eye contours'],
+    ['perioral', 'mouth'],
+    ['face', 'face'],
+    ['faceNoEyes', 'face, not the eyes'],
+    ['faceNeck', 'face and neck'],
+    ['faceNeckDecollete', 'face, neck, décolleté'],
     ['cheeksJawNeck', 'cheeks, jaw, neck'],
   ]
   for (const [id, name] of named) if (key(GROUPS[id]) === wanted) return name
   for (const [id, name] of [...named].reverse()) {
     const missing = GROUPS[id].filter((r) => !regions.includes(r))
-    if (missing.length > 0 && missing.length <= 2 && regions.every((r) => GROUPS[id].includes(r)) && regions.length > 3) {
+    if (
+      missing.length > 0 &&
+      missing.length <= 2 &&
+      regions.every((r) => GROUPS[id].includes(r)) &&
+      regions.length > 3
+    ) {
       return `${name} without ${joinRegions(missing)}`
     }
   }
@@ -81,7 +125,8 @@ function joinRegions(regions: readonly RegionId[]): string {
   for (const r of left) {
     if (r === 'cheekL' && left.includes('cheekR')) words.push('cheeks')
     else if (r === 'jawL' && left.includes('jawR')) words.push('jaw')
-    else if ((r === 'cheekR' && left.includes('cheekL')) || (r === 'jawR' && left.includes('jawL'))) continue
+    else if ((r === 'cheekR' && left.includes('cheekL')) || (r === 'jawR' && left.includes('jawL')))
+      continue
     else words.push(REGION_NAMES[r])
   }
   return words.join(', ')

@@ -6,35 +6,74 @@ import { habitsAtHome, pouredAtHome } from './home'
 import { halfLifeHours, remainingAt } from './ledger'
 
 const noon = Date.parse(`${TODAY}T12:00:00Z`)
-const left = (perWeek?: number, ago = 1) => remainingAt(pouredAtHome(allNo({ retinoid: { say: 'yes', date: addDays(TODAY, -ago), ...(perWeek === undefined ? {} : { perWeek }) } }), TODAY), noon, halfLifeHours(30, false))
+const left = (perWeek?: number, ago = 1) =>
+  remainingAt(
+    pouredAtHome(
+      allNo({
+        retinoid: {
+          say: 'yes',
+          date: addDays(TODAY, -ago),
+          ...(perWeek === undefined ? {} : { perWeek }),
+        },
+      }),
+      TODAY,
+    ),
+    noon,
+    halfLifeHours(30, false),
+  )
 
 describe('what is used at home', () => {
   it('pours into the basins of the face, at the rhythm that was named', () => {
     expect(pouredAtHome(allNo(), TODAY)).toEqual([])
-    expect(pouredAtHome(allNo({ homeAcid: { say: 'yes', date: addDays(TODAY, -2), perWeek: 7 } }), TODAY)).toHaveLength(28)
+    expect(
+      pouredAtHome(
+        allNo({ homeAcid: { say: 'yes', date: addDays(TODAY, -2), perWeek: 7 } }),
+        TODAY,
+      ),
+    ).toHaveLength(28)
     expect(pouredAtHome(allNo({ homeAcid: { say: 'unsure' } }), TODAY)).toHaveLength(1)
     expect(left().forehead).toBeGreaterThan(0)
     expect(left().decollete).toBe(0)
   })
   it('names as a habit only what has a rhythm', () => {
-    expect(habitsAtHome(allNo({ homeAcid: { say: 'yes', perWeek: 3 }, retinoid: { say: 'yes' } }))).toEqual(['acid at home'])
+    expect(
+      habitsAtHome(allNo({ homeAcid: { say: 'yes', perWeek: 3 }, retinoid: { say: 'yes' } })),
+    ).toEqual(['acid at home'])
     expect(habitsAtHome(allNo())).toEqual([])
   })
   it('goes on between visits at its rhythm, up to last night and no further; what has no rhythm does not', () => {
-    const told = allNo({ homeAcid: { say: 'yes', date: addDays(TODAY, -30), perWeek: 3.5 }, retinoid: { say: 'yes', date: addDays(TODAY, -30) } })
-    const days = (goesOn: boolean, label: string) => pouredAtHome(told, TODAY, goesOn).filter((p) => p.label === label).map((p) => new Date(p.at).toISOString().slice(0, 10)).sort()
-    const acid = pouredAtHome(allNo({ homeAcid: { say: 'yes', perWeek: 7 } }), TODAY)[0]?.label ?? ''
+    const told = allNo({
+      homeAcid: { say: 'yes', date: addDays(TODAY, -30), perWeek: 3.5 },
+      retinoid: { say: 'yes', date: addDays(TODAY, -30) },
+    })
+    const days = (goesOn: boolean, label: string) =>
+      pouredAtHome(told, TODAY, goesOn)
+        .filter((p) => p.label === label)
+        .map((p) => new Date(p.at).toISOString().slice(0, 10))
+        .sort()
+    const acid =
+      pouredAtHome(allNo({ homeAcid: { say: 'yes', perWeek: 7 } }), TODAY)[0]?.label ?? ''
     expect(days(false, acid).at(-1)).toBe(addDays(TODAY, -30))
     expect(days(true, acid).at(-1)).toBe(addDays(TODAY, -2))
     expect(days(true, acid).length).toBe(days(false, acid).length + 14)
-    const other = pouredAtHome(told, TODAY).map((p) => p.label).find((l) => l !== acid) ?? ''
+    const other =
+      pouredAtHome(told, TODAY)
+        .map((p) => p.label)
+        .find((l) => l !== acid) ?? ''
     expect(days(true, other)).toEqual(days(false, other))
   })
   it('never leaves less for more evenings a week, nor for a nearer one', () => {
-    fc.assert(fc.property(fc.integer({ min: 1, max: 14 }), fc.integer({ min: 1, max: 14 }), fc.integer({ min: 1, max: 6 }), (a, b, ago) => {
-      const [few, many] = [Math.min(a, b), Math.max(a, b)]
-      expect(left(many, ago).nose).toBeGreaterThanOrEqual(left(few, ago).nose)
-      expect(left(few, ago).nose).toBeGreaterThanOrEqual(left(few, ago + 1).nose)
-    }))
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 14 }),
+        fc.integer({ min: 1, max: 14 }),
+        fc.integer({ min: 1, max: 6 }),
+        (a, b, ago) => {
+          const [few, many] = [Math.min(a, b), Math.max(a, b)]
+          expect(left(many, ago).nose).toBeGreaterThanOrEqual(left(few, ago).nose)
+          expect(left(few, ago).nose).toBeGreaterThanOrEqual(left(few, ago + 1).nose)
+        },
+      ),
+    )
   })
 })

@@ -8,7 +8,11 @@ const WEEKS_BACK = 4
 const EVENING = 'T20:00:00Z'
 
 /** What is used at home at a rhythm, in words: a habit, which goes on until it is asked again. */
-export const habitsAtHome = (answers: Answers): string[] => HOME_POURINGS.flatMap((row) => { const a = answers[row.finding]; return a && a.say !== 'no' && (a.perWeek ?? 0) > 0 ? [row.label] : [] })
+export const habitsAtHome = (answers: Answers): string[] =>
+  HOME_POURINGS.flatMap((row) => {
+    const a = answers[row.finding]
+    return a && a.say !== 'no' && (a.perWeek ?? 0) > 0 ? [row.label] : []
+  })
 
 /**
  * What the client says they used at home, as pourings: the last evening they name, and those before it at the rhythm they name.
@@ -21,11 +25,22 @@ export function pouredAtHome(answers: Answers, today: string, goesOn = false): P
   for (const row of HOME_POURINGS) {
     const answer = answers[row.finding]
     if (!answer || answer.say === 'no') continue
-    const last = answer.date !== undefined && isDay(answer.date) && answer.date <= today ? answer.date : addDays(today, -1)
+    const last =
+      answer.date !== undefined && isDay(answer.date) && answer.date <= today
+        ? answer.date
+        : addDays(today, -1)
     const gap = answer.perWeek !== undefined && answer.perWeek > 0 ? 7 / answer.perWeek : undefined
     const nights = gap === undefined ? 1 : Math.floor((WEEKS_BACK * 7) / gap)
-    const since = goesOn && gap !== undefined ? Math.max(0, Math.floor((daysBetween(last, today) - 1) / gap)) : 0
-    for (let n = -since; n < nights; n++) out.push({ at: Date.parse(`${addDays(last, -Math.round(n * (gap ?? 0)))}${EVENING}`), label: row.label, loads: Object.fromEntries(row.regions.map((r) => [r, row.hundredths])) })
+    const since =
+      goesOn && gap !== undefined
+        ? Math.max(0, Math.floor((daysBetween(last, today) - 1) / gap))
+        : 0
+    for (let n = -since; n < nights; n++)
+      out.push({
+        at: Date.parse(`${addDays(last, -Math.round(n * (gap ?? 0)))}${EVENING}`),
+        label: row.label,
+        loads: Object.fromEntries(row.regions.map((r) => [r, row.hundredths])),
+      })
   }
   return out
 }

@@ -1,7 +1,11 @@
 import { REGION_IDS, type RegionId } from '../face/zones'
 
 /** What an earlier visit, or a night at home, poured in. `at` is milliseconds since 1970. */
-export interface Poured { at: number, label: string, loads: Partial<Record<RegionId, number>> }
+export interface Poured {
+  at: number
+  label: string
+  loads: Partial<Record<RegionId, number>>
+}
 
 const HOUR = 3_600_000
 
@@ -20,7 +24,11 @@ export function halfLifeHours(age: number | undefined, thirsty: boolean): number
 const NOTHING = 0.05
 
 /** What is still in the basin of each region at a moment, hundredths, rounded up. Later pourings are not counted. */
-export function remainingAt(poured: readonly Poured[], at: number, halfLife: number): Record<RegionId, number> {
+export function remainingAt(
+  poured: readonly Poured[],
+  at: number,
+  halfLife: number,
+): Record<RegionId, number> {
   const out = Object.fromEntries(REGION_IDS.map((r) => [r, 0])) as Record<RegionId, number>
   for (const p of poured) {
     if (p.at > at) continue
@@ -32,9 +40,17 @@ export function remainingAt(poured: readonly Poured[], at: number, halfLife: num
 }
 
 /** The ledger of one region over time, one point each `stepHours`, for the chart. */
-export function ledgerCurve(poured: readonly Poured[], region: RegionId, from: number, to: number, stepHours: number, halfLife: number): { at: number, load: number }[] {
+export function ledgerCurve(
+  poured: readonly Poured[],
+  region: RegionId,
+  from: number,
+  to: number,
+  stepHours: number,
+  halfLife: number,
+): { at: number; load: number }[] {
   if (!(stepHours > 0)) throw new RangeError('stepHours must be above zero')
-  const out: { at: number, load: number }[] = []
-  for (let at = from; at <= to; at += stepHours * HOUR) out.push({ at, load: remainingAt(poured, at, halfLife)[region] })
+  const out: { at: number; load: number }[] = []
+  for (let at = from; at <= to; at += stepHours * HOUR)
+    out.push({ at, load: remainingAt(poured, at, halfLife)[region] })
   return out
 }

@@ -15,7 +15,11 @@ import { rimOf } from './rim'
 const DAY = 86_400_000
 const grade = fc.constantFrom<Grade>(0, 1, 2, 3, 4)
 const region = fc.constantFrom(...REGION_IDS)
-const work = fc.record({ handsMinutes: fc.integer({ min: 0, max: 30 }), dwellMinutes: fc.integer({ min: 0, max: 30 }), passes: fc.integer({ min: 0, max: 3 }) })
+const work = fc.record({
+  handsMinutes: fc.integer({ min: 0, max: 30 }),
+  dwellMinutes: fc.integer({ min: 0, max: 30 }),
+  passes: fc.integer({ min: 0, max: 3 }),
+})
 
 describe('load of a step', () => {
   it('counts each pass of the tip', () => {
@@ -25,17 +29,25 @@ describe('load of a step', () => {
   })
   it('weighs more on thinner skin and on warm skin', () => {
     const w = { handsMinutes: 1, dwellMinutes: 0, passes: 0 }
-    expect(loadOn('neck', TECHNIQUES.grain, w)).toBeGreaterThan(loadOn('forehead', TECHNIQUES.grain, w))
+    expect(loadOn('neck', TECHNIQUES.grain, w)).toBeGreaterThan(
+      loadOn('forehead', TECHNIQUES.grain, w),
+    )
     expect(loadOn('forehead', TECHNIQUES.grain, w, 125)).toBe(113)
   })
   it('is a whole number, never below zero, and never falls with more work', () => {
-    fc.assert(fc.property(region, fc.constantFrom(...TECHNIQUE_IDS), work, work, (r, id, a, b) => {
-      const more = { handsMinutes: a.handsMinutes + b.handsMinutes, dwellMinutes: a.dwellMinutes + b.dwellMinutes, passes: a.passes + b.passes }
-      const low = loadOn(r, TECHNIQUES[id], a)
-      expect(Number.isInteger(low)).toBe(true)
-      expect(low).toBeGreaterThanOrEqual(0)
-      expect(loadOn(r, TECHNIQUES[id], more)).toBeGreaterThanOrEqual(low)
-    }))
+    fc.assert(
+      fc.property(region, fc.constantFrom(...TECHNIQUE_IDS), work, work, (r, id, a, b) => {
+        const more = {
+          handsMinutes: a.handsMinutes + b.handsMinutes,
+          dwellMinutes: a.dwellMinutes + b.dwellMinutes,
+          passes: a.passes + b.passes,
+        }
+        const low = loadOn(r, TECHNIQUES[id], a)
+        expect(Number.isInteger(low)).toBe(true)
+        expect(low).toBeGreaterThanOrEqual(0)
+        expect(loadOn(r, TECHNIQUES[id], more)).toBeGreaterThanOrEqual(low)
+      }),
+    )
   })
 })
 
@@ -43,25 +55,62 @@ describe('rim', () => {
   it('is whole for a resilient adult and gives every reason when lower', () => {
     const calm = deriveProfile(readAll(RESILIENT), 30)
     expect(rimOf(calm, 'forehead', 100)).toEqual({ hundredths: 500, because: [] })
-    const red = rimOf(deriveProfile(readAll({ ...RESILIENT, redness: 1, sensitivity: 2 }), 65), 'forehead', 50)
-    expect(red.because.map((b) => b.id)).toEqual(['rim-sens-2', 'rim-red-1', 'rim-age-60', 'rim-answers'])
+    const red = rimOf(
+      deriveProfile(readAll({ ...RESILIENT, redness: 1, sensitivity: 2 }), 65),
+      'forehead',
+      50,
+    )
+    expect(red.because.map((b) => b.id)).toEqual([
+      'rim-sens-2',
+      'rim-red-1',
+      'rim-age-60',
+      'rim-answers',
+    ])
     expect(red.hundredths).toBe(Math.floor(500 * 0.65 * 0.8 * 0.8 * 0.5))
   })
   it('knows every factor of the table, each by the skin that it speaks of and by no other', () => {
-    const of = (more: object, age = 30) => rimOf(deriveProfile(readAll({ ...RESILIENT, ...more } as never), age), 'forehead', 100)
-    const cases: [readonly { id: string, percent: number }[], (i: number) => ReturnType<typeof of>][] = [
-      [SENSITIVITY_FACTORS, (i) => of({ sensitivity: i })], [REDNESS_FACTORS, (i) => of({ redness: i })], [WATER_FACTORS, (i) => of({ water: i })], [AGE_FACTORS, (i) => of({}, AGE_FACTORS[i]?.from)],
+    const of = (more: object, age = 30) =>
+      rimOf(deriveProfile(readAll({ ...RESILIENT, ...more } as never), age), 'forehead', 100)
+    const cases: [
+      readonly { id: string; percent: number }[],
+      (i: number) => ReturnType<typeof of>,
+    ][] = [
+      [SENSITIVITY_FACTORS, (i) => of({ sensitivity: i })],
+      [REDNESS_FACTORS, (i) => of({ redness: i })],
+      [WATER_FACTORS, (i) => of({ water: i })],
+      [AGE_FACTORS, (i) => of({}, AGE_FACTORS[i]?.from)],
     ]
-    for (const [table, at] of cases) table.forEach((f, i) => {
-      expect(at(i).because.map((b) => b.id), f.id).toEqual(f.percent === 100 ? [] : [f.id])
-      expect(at(i).hundredths, f.id).toBe(Math.floor((500 * f.percent) / 100 + 1e-9))
-    })
+    for (const [table, at] of cases)
+      table.forEach((f, i) => {
+        expect(
+          at(i).because.map((b) => b.id),
+          f.id,
+        ).toEqual(f.percent === 100 ? [] : [f.id])
+        expect(at(i).hundredths, f.id).toBe(Math.floor((500 * f.percent) / 100 + 1e-9))
+      })
   })
   it('never rises when a skin is read as more sensitive, redder, older, or is not read', () => {
-    fc.assert(fc.property(grade, grade, grade, grade, fc.integer({ min: 20, max: 90 }), fc.integer({ min: 0, max: 100 }), (s1, s2, r1, r2, age, limit) => {
-      const rim = (sensitivity: Grade, redness: Grade, a: number) => rimOf(deriveProfile(readAll({ ...RESILIENT, sensitivity, redness }), a), 'cheekL', limit).hundredths
-      expect(rim(s1 > s2 ? s1 : s2, r1 > r2 ? r1 : r2, age + 5)).toBeLessThanOrEqual(rim(s1 > s2 ? s2 : s1, r1 > r2 ? r2 : r1, age))
-    }))
+    fc.assert(
+      fc.property(
+        grade,
+        grade,
+        grade,
+        grade,
+        fc.integer({ min: 20, max: 90 }),
+        fc.integer({ min: 0, max: 100 }),
+        (s1, s2, r1, r2, age, limit) => {
+          const rim = (sensitivity: Grade, redness: Grade, a: number) =>
+            rimOf(
+              deriveProfile(readAll({ ...RESILIENT, sensitivity, redness }), a),
+              'cheekL',
+              limit,
+            ).hundredths
+          expect(rim(s1 > s2 ? s1 : s2, r1 > r2 ? r1 : r2, age + 5)).toBeLessThanOrEqual(
+            rim(s1 > s2 ? s2 : s1, r1 > r2 ? r2 : r1, age),
+          )
+        },
+      ),
+    )
     expect(rimOf(deriveProfile({}, 30), 'forehead', 100).hundredths).toBeLessThan(250)
   })
 })
@@ -79,29 +128,54 @@ describe('ledger', () => {
     expect(halfLifeHours(40, true)).toBeGreaterThan(halfLifeHours(40, false))
   })
   it('only drains while nothing is poured, and adds up', () => {
-    fc.assert(fc.property(fc.array(fc.record({ at: fc.integer({ min: 0, max: 30 * DAY }), load: fc.integer({ min: 0, max: 500 }) }), { maxLength: 8 }), fc.integer({ min: 30 * DAY, max: 60 * DAY }), fc.integer({ min: 0, max: 10 * DAY }), (list, at, later) => {
-      const p = list.map((x) => ({ at: x.at, label: '', loads: { nose: x.load } }))
-      expect(remainingAt(p, at + later, 40).nose).toBeLessThanOrEqual(remainingAt(p, at, 40).nose)
-      const parts = p.reduce((s, one) => s + remainingAt([one], at, 40).nose, 0)
-      expect(Math.abs(parts - remainingAt(p, at, 40).nose)).toBeLessThanOrEqual(p.length)
-    }))
+    fc.assert(
+      fc.property(
+        fc.array(
+          fc.record({
+            at: fc.integer({ min: 0, max: 30 * DAY }),
+            load: fc.integer({ min: 0, max: 500 }),
+          }),
+          { maxLength: 8 },
+        ),
+        fc.integer({ min: 30 * DAY, max: 60 * DAY }),
+        fc.integer({ min: 0, max: 10 * DAY }),
+        (list, at, later) => {
+          const p = list.map((x) => ({ at: x.at, label: '', loads: { nose: x.load } }))
+          expect(remainingAt(p, at + later, 40).nose).toBeLessThanOrEqual(
+            remainingAt(p, at, 40).nose,
+          )
+          const parts = p.reduce((s, one) => s + remainingAt([one], at, 40).nose, 0)
+          expect(Math.abs(parts - remainingAt(p, at, 40).nose)).toBeLessThanOrEqual(p.length)
+        },
+      ),
+    )
   })
   it('draws a point each step', () => {
-    expect(ledgerCurve(poured, 'forehead', 0, 10 * 3_600_000, 5, 24).map((p) => p.at)).toEqual([0, 5, 10].map((h) => h * 3_600_000))
+    expect(ledgerCurve(poured, 'forehead', 0, 10 * 3_600_000, 5, 24).map((p) => p.at)).toEqual(
+      [0, 5, 10].map((h) => h * 3_600_000),
+    )
     expect(() => ledgerCurve(poured, 'forehead', 0, 1, 0, 24)).toThrow(RangeError)
   })
 })
 
 describe('rest', () => {
-  const tip = { day: '2026-03-01', families: ['abrasion', 'vacuum'] as const, regions: ['forehead'] as const }
+  const tip = {
+    day: '2026-03-01',
+    families: ['abrasion', 'vacuum'] as const,
+    regions: ['forehead'] as const,
+  }
   it('keeps four weeks after the tip, on the zones that were worked', () => {
     const bars = restBars([tip], '2026-03-10')
-    expect(bars.map((b) => [b.rule, b.until, b.regions])).toEqual([['rest-tip', '2026-03-29', ['forehead']]])
+    expect(bars.map((b) => [b.rule, b.until, b.regions])).toEqual([
+      ['rest-tip', '2026-03-29', ['forehead']],
+    ])
     expect(bars[0]?.families).toContain('enzyme')
     expect(restBars([tip], '2026-03-29')).toEqual([])
     expect(restBars([tip], '2026-03-28')).toHaveLength(1)
   })
-  it('looks only backwards', () => { expect(restBars([tip], '2026-02-20')).toEqual([]) })
+  it('looks only backwards', () => {
+    expect(restBars([tip], '2026-02-20')).toEqual([])
+  })
   it('says when a family may come again, the strictest first', () => {
     expect(earliestAgain(['friction', 'abrasion'], '2026-03-01')?.day).toBe('2026-03-29')
     expect(earliestAgain(['massage'], '2026-03-01')).toBeUndefined()

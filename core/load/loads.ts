@@ -4,13 +4,24 @@ import type { LoadRule, Technique } from '../catalogue/technique'
 import { TECHNIQUES } from '../catalogue/techniques'
 import type { RegionId } from '../face/zones'
 
-export interface Work { handsMinutes: number, dwellMinutes: number, passes: number, /** Free acid of the product, per cent. */ freeAcid?: number, /** The device's own number. */ setting?: number }
+export interface Work {
+  handsMinutes: number
+  dwellMinutes: number
+  passes: number
+  /** Free acid of the product, per cent. */ freeAcid?: number
+  /** The device's own number. */ setting?: number
+}
 
 /**
  * What a step asks of one region's barrier, in whole hundredths on the house scale, rounded up.
  * Dwelling products grow with the root of the minutes. Warmth still in the skin multiplies what takes something off or pulls (common practice; house scale).
  */
-export function loadOn(region: RegionId, technique: Technique, work: Work, heatPercent = 100): number {
+export function loadOn(
+  region: RegionId,
+  technique: Technique,
+  work: Work,
+  heatPercent = 100,
+): number {
   const rule = technique.load
   if (!rule) return 0
   const amount = amountOf(rule.per, work)
@@ -22,15 +33,22 @@ export function loadOn(region: RegionId, technique: Technique, work: Work, heatP
 export const HEATED = TECHNIQUES.steam.heatFactor ?? 100
 
 /** Whether warmth in the skin makes this work ask more. */
-export const feelsHeat = (technique: Technique): boolean => technique.families.some((f) => f === 'vacuum' || EXFOLIATING.includes(f))
+export const feelsHeat = (technique: Technique): boolean =>
+  technique.families.some((f) => f === 'vacuum' || EXFOLIATING.includes(f))
 
 function amountOf(per: LoadRule['per'], w: Work): number {
   switch (per) {
-    case 'handsMinute': return w.handsMinutes
-    case 'dwellRoot': return Math.sqrt(w.dwellMinutes)
-    case 'freeAcidRoot': return (w.freeAcid ?? 0) * Math.sqrt(w.dwellMinutes)
-    case 'pass': return w.passes
-    case 'setting': return w.setting ?? 0
-    case 'once': return 1
+    case 'handsMinute':
+      return w.handsMinutes
+    case 'dwellRoot':
+      return Math.sqrt(w.dwellMinutes)
+    case 'freeAcidRoot':
+      return (w.freeAcid ?? 0) * Math.sqrt(w.dwellMinutes)
+    case 'pass':
+      return w.passes
+    case 'setting':
+      return w.setting ?? 0
+    case 'once':
+      return 1
   }
 }

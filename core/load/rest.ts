@@ -5,25 +5,48 @@ import { addDays, daysBetween } from '../screening/days'
 import type { Bar } from '../screening/verdict'
 
 /** Work of an earlier visit that asks for rest. */
-export interface PastWork { day: string, families: readonly FamilyId[], regions: readonly RegionId[] }
+export interface PastWork {
+  day: string
+  families: readonly FamilyId[]
+  regions: readonly RegionId[]
+}
 
 /** Bars from rest intervals still running on `today`, each until its date. They win over the ledger wherever they are stricter. */
-export function restBars(past: readonly PastWork[], today: string, rows: readonly RestInterval[] = REST_INTERVALS): Bar[] {
+export function restBars(
+  past: readonly PastWork[],
+  today: string,
+  rows: readonly RestInterval[] = REST_INTERVALS,
+): Bar[] {
   const out: Bar[] = []
-  for (const work of past) for (const rest of rows) {
-    if (!work.families.some((f) => rest.after.includes(f))) continue
-    if (daysBetween(work.day, today) < 0) continue
-    const until = addDays(work.day, rest.days)
-    if (daysBetween(today, until) <= 0) continue
-    out.push({ rule: rest.id, does: 'later', families: FAMILY_IDS.filter((f) => rest.bars.includes(f)), regions: work.regions, until,
-      sentence: `Resting since ${work.day}: ${rest.sentence}.`, reason: 'the last visit is still working', lifts: 'date', source: COMMON_PRACTICE })
-  }
+  for (const work of past)
+    for (const rest of rows) {
+      if (!work.families.some((f) => rest.after.includes(f))) continue
+      if (daysBetween(work.day, today) < 0) continue
+      const until = addDays(work.day, rest.days)
+      if (daysBetween(today, until) <= 0) continue
+      out.push({
+        rule: rest.id,
+        does: 'later',
+        families: FAMILY_IDS.filter((f) => rest.bars.includes(f)),
+        regions: work.regions,
+        until,
+        sentence: `Resting since ${work.day}: ${rest.sentence}.`,
+        reason: 'the last visit is still working',
+        lifts: 'date',
+        source: COMMON_PRACTICE,
+      })
+    }
   return out
 }
 
 /** The earliest day on which a family may be done again after today's work. */
-export function earliestAgain(families: readonly FamilyId[], day: string): { day: string, rule: string, sentence: string } | undefined {
-  const hits = REST_INTERVALS.filter((r) => families.some((f) => r.after.includes(f))).sort((a, b) => b.days - a.days)
+export function earliestAgain(
+  families: readonly FamilyId[],
+  day: string,
+): { day: string; rule: string; sentence: string } | undefined {
+  const hits = REST_INTERVALS.filter((r) => families.some((f) => r.after.includes(f))).sort(
+    (a, b) => b.days - a.days,
+  )
   const first = hits[0]
   return first && { day: addDays(day, first.days), rule: first.id, sentence: first.sentence }
 }

@@ -1,8 +1,19 @@
-import { AGE_FACTORS, REDNESS_FACTORS, RESILIENT_RIM, SENSITIVITY_FACTORS, UNREAD_FACTOR, WATER_FACTORS, type RimFactor } from '../catalogue/rim'
+import {
+  AGE_FACTORS,
+  REDNESS_FACTORS,
+  RESILIENT_RIM,
+  SENSITIVITY_FACTORS,
+  UNREAD_FACTOR,
+  WATER_FACTORS,
+  type RimFactor,
+} from '../catalogue/rim'
 import type { RegionId } from '../face/zones'
 import { plannedGrade, type Profile } from '../skin/profile'
 
-export interface Rim { hundredths: number, because: readonly RimFactor[] }
+export interface Rim {
+  hundredths: number
+  because: readonly RimFactor[]
+}
 
 /**
  * What one region can bear today: a resilient reference lowered by sensitivity, redness, thirst, age and by what the answers limit.
@@ -21,6 +32,12 @@ export function rimOf(profile: Profile, region: RegionId, limitPercent: number):
   lower(WATER_FACTORS[plannedGrade(profile, region, 'water')])
   lower(AGE_FACTORS.find((f) => (profile.age ?? 0) >= f.from))
   if (profile.unread.includes(region)) lower(UNREAD_FACTOR)
-  if (limitPercent < 100) because.push({ id: 'rim-answers', sentence: 'lowered by the consultation', percent: limitPercent, source: 'the rows named in the verdict' })
+  if (limitPercent < 100)
+    because.push({
+      id: 'rim-answers',
+      sentence: 'lowered by the consultation',
+      percent: limitPercent,
+      source: 'the rows named in the verdict',
+    })
   return { hundredths: Math.max(0, Math.floor((rim * limitPercent) / 100 + 1e-9)), because }
 }

@@ -23,33 +23,54 @@ function holds({ when }: Adaptation, input: PlanInput): boolean {
   if ('madeUp' in when) return input.madeUp
   if ('season' in when) return input.season === when.season
   if ('life' in when) return input.life?.[when.life[0]] === when.life[1]
-  if ('driedBy' in when) return profile.conditions.includes('dehydrated') && when.driedBy.some((f) => input.answers[f]?.say === 'yes')
+  if ('driedBy' in when)
+    return (
+      profile.conditions.includes('dehydrated') &&
+      when.driedBy.some((f) => input.answers[f]?.say === 'yes')
+    )
   return false
 }
 
 function meets(profile: Profile, r: RegionId, test: SkinTest): boolean {
   const g = plannedGrade(profile, r, test.reading)
-  return (test.atLeast === undefined || g >= test.atLeast) && (test.atMost === undefined || g <= test.atMost)
+  return (
+    (test.atLeast === undefined || g >= test.atLeast) &&
+    (test.atMost === undefined || g <= test.atMost)
+  )
 }
 
 const REACH = new Map<string, RegionId[]>()
 function reachOf(technique: Technique): RegionId[] {
   let reach = REACH.get(technique.id)
-  if (!reach) { const wanted = new Set(technique.groups.flatMap((g) => GROUPS[g])); reach = wanted.size === 0 ? [...REGION_IDS] : REGION_IDS.filter((r) => wanted.has(r)); REACH.set(technique.id, reach) }
+  if (!reach) {
+    const wanted = new Set(technique.groups.flatMap((g) => GROUPS[g]))
+    reach = wanted.size === 0 ? [...REGION_IDS] : REGION_IDS.filter((r) => wanted.has(r))
+    REACH.set(technique.id, reach)
+  }
   return reach
 }
 
 /** Skin whose masks come off at the short end: as the row says, and wherever redness already stands. */
 export const isSensitive = (profile: Profile, rows: readonly Adaptation[] = ADAPTATIONS) => {
   const short = rows.find((a) => a.shortDwell)
-  return (r: RegionId): boolean => short !== undefined && 'reading' in short.when && (meets(profile, r, short.when) || plannedGrade(profile, r, 'redness') >= 2)
+  return (r: RegionId): boolean =>
+    short !== undefined &&
+    'reading' in short.when &&
+    (meets(profile, r, short.when) || plannedGrade(profile, r, 'redness') >= 2)
 }
 
 /** A skin that may bear two exfoliations in one visit: read everywhere, and hardly sensitive or red anywhere. */
 export function isResilient(profile: Profile): boolean {
-  return profile.unread.length === 0 && REGION_IDS.every((r) => plannedGrade(profile, r, 'sensitivity') <= 1 && plannedGrade(profile, r, 'redness') === 0) && (profile.age ?? 40) < 60
+  return (
+    profile.unread.length === 0 &&
+    REGION_IDS.every(
+      (r) =>
+        plannedGrade(profile, r, 'sensitivity') <= 1 && plannedGrade(profile, r, 'redness') === 0,
+    ) &&
+    (profile.age ?? 40) < 60
+  )
 }
 
 /** Regions where spots were seen: where a mask for spots may go. */
-export const spotRegions = (profile: Profile): RegionId[] => REGION_IDS.filter((r) => plannedGrade(profile, r, 'spots') >= 1)
-
+export const spotRegions = (profile: Profile): RegionId[] =>
+  REGION_IDS.filter((r) => plannedGrade(profile, r, 'spots') >= 1)

@@ -18,20 +18,43 @@ import { trace, type Trace } from './trace'
 export type { Mend, PlanFinding } from './checks/finding'
 export { placeFor } from './checks/floor'
 export { freshStep } from './fresh'
-export interface Check { trace: Trace, rims: Readonly<Record<RegionId, Rim>>, findings: readonly PlanFinding[] }
+export interface Check {
+  trace: Trace
+  rims: Readonly<Record<RegionId, Rim>>
+  findings: readonly PlanFinding[]
+}
 
 /**
  * Everything that stands against a plan, with one-tap mends. A plan is fit when no finding is a stop.
  * @param rules and @param pairs the rows that are worked with; all of them but in a check of single rows
  */
-export function checkPlan(input: PlanInput, steps: readonly PlanStep[], rules: Rules = ORDER_RULES, pairs: readonly Pair[] = PAIRS): Check {
+export function checkPlan(
+  input: PlanInput,
+  steps: readonly PlanStep[],
+  rules: Rules = ORDER_RULES,
+  pairs: readonly Pair[] = PAIRS,
+): Check {
   const walked = trace(input, steps)
-  const rims = Object.fromEntries(REGION_IDS.map((r) => [r, rimOf(input.profile, r, input.verdict.limit.rimPercent)])) as Record<RegionId, Rim>
+  const rims = Object.fromEntries(
+    REGION_IDS.map((r) => [r, rimOf(input.profile, r, input.verdict.limit.rimPercent)]),
+  ) as Record<RegionId, Rim>
   const c: Checking = { input, steps, walked, rims, allow: allowances(input), rules }
   const findings = [
     ...floorFindings(c),
-    ...steps.flatMap((step, i) => [...permitFindings(step, c), ...productFindings(step, c), ...calmFindings(step, i, c), ...surfaceFindings(step, i, c), ...beforeFindings(step, i, c)]),
-    ...pairFindings(c, pairs), ...loadFindings(c), ...clockFindings(c), ...exfoliationFindings(c), ...warmthFindings(c), ...layerFindings(c), ...finishFindings(c),
+    ...steps.flatMap((step, i) => [
+      ...permitFindings(step, c),
+      ...productFindings(step, c),
+      ...calmFindings(step, i, c),
+      ...surfaceFindings(step, i, c),
+      ...beforeFindings(step, i, c),
+    ]),
+    ...pairFindings(c, pairs),
+    ...loadFindings(c),
+    ...clockFindings(c),
+    ...exfoliationFindings(c),
+    ...warmthFindings(c),
+    ...layerFindings(c),
+    ...finishFindings(c),
   ]
   return { trace: walked, rims, findings }
 }

@@ -23,23 +23,55 @@ export function compile(input: PlanInput, allow: Allow = allowances(input)): Pla
   const stages = stagesOf(input, method, make, block, allow)
   const { protocol } = input
   if (protocol) for (const id of STAGE_IDS) stages[id] = byProtocol(stages[id], protocol)
-  for (const [id, options] of pinnedOptions(input, make, block)) stages[id] = { id, must: true, options }
+  for (const [id, options] of pinnedOptions(input, make, block))
+    stages[id] = { id, must: true, options }
   const resilient = isResilient(input.profile)
   return {
-    stages: STAGE_IDS.map((id) => stages[id]), aims, weights: aims.map((_, i) => RANK_WEIGHTS[i] ?? 0),
-    rim: Object.fromEntries(REGION_IDS.map((r) => [r, rimOf(input.profile, r, input.verdict.limit.rimPercent).hundredths])) as Record<RegionId, number>,
-    residual: input.residual, maxExfoliations: mostWorks(method, resilient), pairs: pairBits(PAIRS.filter((p) => !lifted(p.unless, method, resilient, input))), madeUp: input.madeUp,
+    stages: STAGE_IDS.map((id) => stages[id]),
+    aims,
+    weights: aims.map((_, i) => RANK_WEIGHTS[i] ?? 0),
+    rim: Object.fromEntries(
+      REGION_IDS.map((r) => [
+        r,
+        rimOf(input.profile, r, input.verdict.limit.rimPercent).hundredths,
+      ]),
+    ) as Record<RegionId, number>,
+    residual: input.residual,
+    maxExfoliations: mostWorks(method, resilient),
+    pairs: pairBits(PAIRS.filter((p) => !lifted(p.unless, method, resilient, input))),
+    madeUp: input.madeUp,
   }
 }
 
-export const mostWorks = (method: Method, resilient: boolean): number => (resilient ? method.works : 1)
+export const mostWorks = (method: Method, resilient: boolean): number =>
+  resilient ? method.works : 1
 /** A pair that the house allows to share a visit: for trained hands, on resilient skin. */
-export function lifted(unless: string | undefined, method: Method, resilient: boolean, input: PlanInput): boolean {
-  return unless === 'peelWithMachine' && method.peelWithMachine && resilient && input.licences.includes('machine')
+export function lifted(
+  unless: string | undefined,
+  method: Method,
+  resilient: boolean,
+  input: PlanInput,
+): boolean {
+  return (
+    unless === 'peelWithMachine' &&
+    method.peelWithMachine &&
+    resilient &&
+    input.licences.includes('machine')
+  )
 }
 
-function stagesOf(input: PlanInput, method: Method, make: OptionMaker, block: BlockMaker, allow: Allow): Record<StageId, Stage> {
-  const stage = (id: StageId, must: boolean, options: readonly Option[]): Stage => ({ id, must, options })
+function stagesOf(
+  input: PlanInput,
+  method: Method,
+  make: OptionMaker,
+  block: BlockMaker,
+  allow: Allow,
+): Record<StageId, Stage> {
+  const stage = (id: StageId, must: boolean, options: readonly Option[]): Stage => ({
+    id,
+    must,
+    options,
+  })
   const singles = (...ids: TechniqueId[]) => ids.flatMap((id) => make.singles(allow(id)))
   const blocks = (...ids: TechniqueId[]) => ids.flatMap((id) => block.blocks([allow(id)], id))
   const beside = (...ids: TechniqueId[]) => block.blocks(ids.map(allow), ids.join('+'))
@@ -53,16 +85,35 @@ function stagesOf(input: PlanInput, method: Method, make: OptionMaker, block: Bl
     deepCleanse: stage('deepCleanse', true, singles('secondCleanse', 'oilCleanse')),
     tone: stage('tone', false, singles('tone')),
     warm: stage('warm', false, singles('steam', 'warmTowel')),
-    handExfoliation: stage('handExfoliation', false, [...singles('grain', 'blade'), ...blocks('rollOff', 'enzyme', 'acidMask', 'exfoliatingMask', 'resurfacingMask', 'salonPeel')]),
-    machine: stage('machine', false, singles('tip', 'crystals', 'spatula', 'vacuumGlide', 'needling')),
-    extraction: stage('extraction', false, [...singles('extraction'), ...make.warmed(allow('extraction'))]),
-    calm: stage('calm', false, [...singles('highFrequency', 'cold'), ...blocks('blueLamp', 'redLamp')]),
+    handExfoliation: stage('handExfoliation', false, [
+      ...singles('grain', 'blade'),
+      ...blocks('rollOff', 'enzyme', 'acidMask', 'exfoliatingMask', 'resurfacingMask', 'salonPeel'),
+    ]),
+    machine: stage(
+      'machine',
+      false,
+      singles('tip', 'crystals', 'spatula', 'vacuumGlide', 'needling'),
+    ),
+    extraction: stage('extraction', false, [
+      ...singles('extraction'),
+      ...make.warmed(allow('extraction')),
+    ]),
+    calm: stage('calm', false, [
+      ...singles('highFrequency', 'cold'),
+      ...blocks('blueLamp', 'redLamp'),
+    ]),
     massage: stage('massage', false, singles('massage', 'toningMassage', 'stones', 'microcurrent')),
     mask: stage('mask', false, [
-      ...blocks('clay', 'freshMask', 'hardeningMask'), ...(inTurn ? [] : blocks('hydratingMask', 'creamMask', 'sheetMask', 'eyeMask')),
-      ...soothing.flatMap((s) => [...beside('clay', s), ...beside('freshMask', s)]), ...beside('clay', 'hydratingMask', 'eyeMask'),
+      ...blocks('clay', 'freshMask', 'hardeningMask'),
+      ...(inTurn ? [] : blocks('hydratingMask', 'creamMask', 'sheetMask', 'eyeMask')),
+      ...soothing.flatMap((s) => [...beside('clay', s), ...beside('freshMask', s)]),
+      ...beside('clay', 'hydratingMask', 'eyeMask'),
     ]),
-    secondMask: stage('secondMask', false, inTurn ? blocks('hydratingMask', 'sheetMask', 'eyeMask') : []),
+    secondMask: stage(
+      'secondMask',
+      false,
+      inTurn ? blocks('hydratingMask', 'sheetMask', 'eyeMask') : [],
+    ),
     afterMask: stage('afterMask', false, singles('tone', 'mist')),
     serum: stage('serum', false, singles('serum', 'ampoule')),
     eyes: stage('eyes', false, singles('eyeProduct')),

@@ -9,7 +9,9 @@ type Costed = Pick<PlanStep, 'productId' | 'regions'>
 export class Costs {
   private readonly items: ReadonlyMap<string, ShelfItem>
   private readonly known = new Map<readonly RegionId[], Map<string, number>>()
-  constructor(private readonly input: Pick<PlanInput, 'shelf' | 'faceSize'>) { this.items = new Map(input.shelf.map((x) => [x.product.id, x])) }
+  constructor(private readonly input: Pick<PlanInput, 'shelf' | 'faceSize'>) {
+    this.items = new Map(input.shelf.map((x) => [x.product.id, x]))
+  }
 
   of(steps: readonly Costed[]): number {
     let cents = 0
@@ -18,12 +20,22 @@ export class Costs {
   }
   private one(productId: string, regions: readonly RegionId[]): number {
     let own = this.known.get(regions)
-    if (!own) { own = new Map(); this.known.set(regions, own) }
+    if (!own) {
+      own = new Map()
+      this.known.set(regions, own)
+    }
     let cents = own.get(productId)
-    if (cents === undefined) { const item = this.items.get(productId); cents = item ? amountFor(item.product, regions, this.input.faceSize).costCents : 0; own.set(productId, cents) }
+    if (cents === undefined) {
+      const item = this.items.get(productId)
+      cents = item ? amountFor(item.product, regions, this.input.faceSize).costCents : 0
+      own.set(productId, cents)
+    }
     return cents
   }
 }
 
 /** What the products of these steps cost, in cents of the house's currency. */
-export const planCostCents = (input: Pick<PlanInput, 'shelf' | 'faceSize'>, steps: readonly Costed[]): number => new Costs(input).of(steps)
+export const planCostCents = (
+  input: Pick<PlanInput, 'shelf' | 'faceSize'>,
+  steps: readonly Costed[],
+): number => new Costs(input).of(steps)

@@ -3,10 +3,10 @@ import type { TechniqueId } from '../catalogue/technique'
 
 /** One change to a plan. Edits are data, so that they can be offered, shown, undone and sent. `before: null` is the end. */
 export type Edit =
-  | { do: 'insert', before: string | null, step: Omit<PlanStep, 'key'> }
-  | { do: 'remove', key: string }
-  | { do: 'set', key: string, patch: Partial<Omit<PlanStep, 'key' | 'technique'>> }
-  | { do: 'move', key: string, before: string | null }
+  | { do: 'insert'; before: string | null; step: Omit<PlanStep, 'key'> }
+  | { do: 'remove'; key: string }
+  | { do: 'set'; key: string; patch: Partial<Omit<PlanStep, 'key' | 'technique'>> }
+  | { do: 'move'; key: string; before: string | null }
 
 /** The smallest unused key of a technique: `tone-2`. */
 export function freshKey(steps: readonly PlanStep[], technique: TechniqueId): string {
@@ -26,7 +26,11 @@ export function applyEdit(steps: readonly PlanStep[], edit: Edit): PlanStep[] {
   switch (edit.do) {
     case 'insert': {
       const i = edit.before === null ? steps.length : at(edit.before)
-      return [...steps.slice(0, i), { ...edit.step, key: freshKey(steps, edit.step.technique) }, ...steps.slice(i)]
+      return [
+        ...steps.slice(0, i),
+        { ...edit.step, key: freshKey(steps, edit.step.technique) },
+        ...steps.slice(i),
+      ]
     }
     case 'remove': {
       const i = at(edit.key)
@@ -52,7 +56,12 @@ export function applyEdits(steps: readonly PlanStep[], edits: readonly Edit[]): 
   return edits.reduce<PlanStep[]>((s, e) => applyEdit(s, e), [...steps])
 }
 
-export interface StepChange { key: string, technique: TechniqueId, change: 'added' | 'removed' | 'changed', text: string }
+export interface StepChange {
+  key: string
+  technique: TechniqueId
+  change: 'added' | 'removed' | 'changed'
+  text: string
+}
 
 /** What differs between two versions, in the order of the later one; removed steps last. */
 export function diffPlans(before: readonly PlanStep[], after: readonly PlanStep[]): StepChange[] {
@@ -61,14 +70,30 @@ export function diffPlans(before: readonly PlanStep[], after: readonly PlanStep[
   for (const step of after) {
     const i = unmatched.findIndex((s) => s.key === step.key && s.technique === step.technique)
     const old = i >= 0 ? unmatched.splice(i, 1)[0] : undefined
-    if (!old) { out.push({ key: step.key, technique: step.technique, change: 'added', text: `${step.minutes} min` }); continue }
+    if (!old) {
+      out.push({
+        key: step.key,
+        technique: step.technique,
+        change: 'added',
+        text: `${step.minutes} min`,
+      })
+      continue
+    }
     const parts: string[] = []
     if (old.minutes !== step.minutes) parts.push(`${old.minutes} → ${step.minutes} min`)
-    if ((old.passes ?? 0) !== (step.passes ?? 0)) parts.push(`${old.passes ?? 0} → ${step.passes ?? 0} passes`)
+    if ((old.passes ?? 0) !== (step.passes ?? 0))
+      parts.push(`${old.passes ?? 0} → ${step.passes ?? 0} passes`)
     if (old.regions.join() !== step.regions.join()) parts.push('other zones')
     if (old.productId !== step.productId) parts.push('other product')
-    if (parts.length > 0) out.push({ key: step.key, technique: step.technique, change: 'changed', text: parts.join(', ') })
+    if (parts.length > 0)
+      out.push({
+        key: step.key,
+        technique: step.technique,
+        change: 'changed',
+        text: parts.join(', '),
+      })
   }
-  for (const s of unmatched) out.push({ key: s.key, technique: s.technique, change: 'removed', text: `${s.minutes} min` })
+  for (const s of unmatched)
+    out.push({ key: s.key, technique: s.technique, change: 'removed', text: `${s.minutes} min` })
   return out
 }

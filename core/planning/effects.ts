@@ -8,9 +8,20 @@ import { plannedGrade, type Profile } from '../skin/profile'
 export class Effects {
   private readonly needs: readonly Readonly<Record<RegionId, number>>[]
   private readonly body: readonly number[]
-  constructor(profile: Profile, private readonly aims: readonly ConcernId[]) {
-    this.needs = aims.map((aim) => Object.fromEntries(REGION_IDS.map((r) => [r, need(profile, aim, r) * REGION_SHARE[r]])) as Record<RegionId, number>)
-    this.body = aims.map((aim) => { const n = CONCERN_NEED[aim]; return 'constant' in n ? BODY_SHARE * n.constant : 0 })
+  constructor(
+    profile: Profile,
+    private readonly aims: readonly ConcernId[],
+  ) {
+    this.needs = aims.map(
+      (aim) =>
+        Object.fromEntries(
+          REGION_IDS.map((r) => [r, need(profile, aim, r) * REGION_SHARE[r]]),
+        ) as Record<RegionId, number>,
+    )
+    this.body = aims.map((aim) => {
+      const n = CONCERN_NEED[aim]
+      return 'constant' in n ? BODY_SHARE * n.constant : 0
+    })
   }
 
   /** @param share of the longest useful minutes, 0–1; less work does less, by its root */
@@ -19,7 +30,10 @@ export class Effects {
       const strength = t.effects[aim] ?? 0
       if (strength === 0) return 0
       const own = this.needs[i]
-      const sum = regions.length === 0 ? (this.body[i] ?? 0) : regions.reduce((acc, r) => acc + (own?.[r] ?? 0), 0)
+      const sum =
+        regions.length === 0
+          ? (this.body[i] ?? 0)
+          : regions.reduce((acc, r) => acc + (own?.[r] ?? 0), 0)
       return Math.round((strength * sum * Math.sqrt(share)) / 10)
     })
   }

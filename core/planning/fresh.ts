@@ -14,8 +14,13 @@ export function freshStep(id: TechniqueId, input: PlanInput): Omit<PlanStep, 'ke
   if (regions.length === 0 && t.groups[0] !== 'body') return undefined
   const minutes = [...t.minutes.choices].reverse().find((m) => m <= a.minutesMost) ?? a.minutesMost
   return {
-    technique: id, regions, minutes, ...(t.passes ? { passes: Math.min(t.passes.usual, a.passesMost) } : {}), ...(a.setting ? { setting: a.setting.start } : {}),
-    ...(a.products[0] ? { productId: a.products[0].product.id } : {}), why: [{ rule: 'by-hand', text: 'added by hand' }, ...a.adapted],
+    technique: id,
+    regions,
+    minutes,
+    ...(t.passes ? { passes: Math.min(t.passes.usual, a.passesMost) } : {}),
+    ...(a.setting ? { setting: a.setting.start } : {}),
+    ...(a.products[0] ? { productId: a.products[0].product.id } : {}),
+    why: [{ rule: 'by-hand', text: 'added by hand' }, ...a.adapted],
   }
 }
 

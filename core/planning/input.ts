@@ -12,7 +12,10 @@ import type { Answers } from '../screening/answers'
 import type { Verdict } from '../screening/verdict'
 import type { Profile } from '../skin/profile'
 
-export interface ShelfItem { product: Product, lots: readonly Lot[] }
+export interface ShelfItem {
+  product: Product
+  lots: readonly Lot[]
+}
 
 /** Everything that planning looks at. Plain data: the same document gives the same plan anywhere. */
 export interface PlanInput {

@@ -6,7 +6,10 @@ import type { RegionId } from '../face/zones'
 import type { Surface } from '../surface/surface'
 
 /** One hand step of an option. `dwell` is how long it rests before it is lifted, in minutes. */
-export interface Move extends Pick<PlanStep, 'technique' | 'regions' | 'minutes' | 'passes' | 'setting' | 'productId'> {
+export interface Move extends Pick<
+  PlanStep,
+  'technique' | 'regions' | 'minutes' | 'passes' | 'setting' | 'productId'
+> {
   /** Free acid of the product, per cent. */
   freeAcid?: number
   dwell?: number
@@ -28,7 +31,11 @@ export interface Option {
   /** Kinds of work that other kinds may not share the visit with, one bit each. */
   marks: number
 }
-export interface Stage { id: StageId, must: boolean, options: readonly Option[] }
+export interface Stage {
+  id: StageId
+  must: boolean
+  options: readonly Option[]
+}
 
 /** The question as whole numbers: nothing in it needs a clock, a database or a fraction. */
 export interface PlanCase {
@@ -44,12 +51,30 @@ export interface PlanCase {
 }
 
 /** Where solving starts: the whole visit, or what is left of one already begun. */
-export interface SolveFrom { surface: Surface, stage: number, ticks: number, loads: Readonly<Record<RegionId, number>>, exfoliations: number, marks: number }
+export interface SolveFrom {
+  surface: Surface
+  stage: number
+  ticks: number
+  loads: Readonly<Record<RegionId, number>>
+  exfoliations: number
+  marks: number
+}
 
 const MARKED: readonly FamilyId[] = [...new Set(PAIRS.flatMap((p) => [p.a, p.b]))]
 export const MARK_NAMES: readonly string[] = MARKED
-const bit = (f: FamilyId): number => { const i = MARKED.indexOf(f); return i < 0 ? 0 : 1 << i }
-export const marksOf = (families: readonly FamilyId[]): number => families.reduce((m, f) => m | bit(f), 0)
-export const pairBits = (pairs: readonly Pair[]): [number, number][] => pairs.map((p) => [bit(p.a), bit(p.b)])
+const bit = (f: FamilyId): number => {
+  const i = MARKED.indexOf(f)
+  return i < 0 ? 0 : 1 << i
+}
+export const marksOf = (families: readonly FamilyId[]): number =>
+  families.reduce((m, f) => m | bit(f), 0)
+export const pairBits = (pairs: readonly Pair[]): [number, number][] =>
+  pairs.map((p) => [bit(p.a), bit(p.b)])
 /** Whether marks already there and new ones break a pair. */
-export const breaksPair = (pairs: PlanCase['pairs'], have: number, add: number): boolean => pairs.some(([a, b]) => ((have & a) !== 0 && (add & b) !== 0) || ((have & b) !== 0 && (add & a) !== 0) || ((add & a) !== 0 && (add & b) !== 0))
+export const breaksPair = (pairs: PlanCase['pairs'], have: number, add: number): boolean =>
+  pairs.some(
+    ([a, b]) =>
+      ((have & a) !== 0 && (add & b) !== 0) ||
+      ((have & b) !== 0 && (add & a) !== 0) ||
+      ((add & a) !== 0 && (add & b) !== 0),
+  )

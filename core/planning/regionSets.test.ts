@@ -6,7 +6,8 @@ import { compile } from './compile'
 import { RegionSets } from './regionSets'
 
 const tender = { ...RESILIENT, sensitivity: 1 as const }
-const offered = (input: ReturnType<typeof planInput>, technique: 'tip' | 'hydratingMask') => new RegionSets(input).of(allowances(input)(technique)).map((s) => s.regions)
+const offered = (input: ReturnType<typeof planInput>, technique: 'tip' | 'hydratingMask') =>
+  new RegionSets(input).of(allowances(input)(technique)).map((s) => s.regions)
 const calm = planInput({ readings: readAll(RESILIENT) })
 const tight = planInput({ readings: readAll(RESILIENT, { forehead: tender }) })
 
@@ -24,10 +25,18 @@ describe('where a technique may be done', () => {
   it('also on zones that were named besides, where nothing bars them there', () => {
     const more = { ...calm, alsoOn: { tip: [['cheekL', 'cheekR']] as const } }
     expect(offered(more, 'tip')).toContainEqual(['cheekL', 'cheekR'])
-    expect(compile(more).stages.find((s) => s.id === 'machine')?.options.some((o) => o.moves.some((m) => m.technique === 'tip' && m.regions.length === 2))).toBe(true)
+    expect(
+      compile(more)
+        .stages.find((s) => s.id === 'machine')
+        ?.options.some((o) => o.moves.some((m) => m.technique === 'tip' && m.regions.length === 2)),
+    ).toBe(true)
   })
   it('two masks side by side never meet on a zone', () => {
     const a = allowances(tight)
-    for (const l of new RegionSets({ ...tight, alsoOn: { clay: [GROUPS.face] } }).byZone([a('clay'), a('hydratingMask')])) expect(new Set(l.sets.flat()).size).toBe(l.sets.flat().length)
+    for (const l of new RegionSets({ ...tight, alsoOn: { clay: [GROUPS.face] } }).byZone([
+      a('clay'),
+      a('hydratingMask'),
+    ]))
+      expect(new Set(l.sets.flat()).size).toBe(l.sets.flat().length)
   })
 })

@@ -15,12 +15,22 @@ export function planAfterStop(input: PlanInput, done: readonly PlanStep[]): Plan
     const a = allowance(technique, input)
     if (a.never.length > 0 && technique !== 'rinse' && technique !== 'close') return
     const product = a.products.find((p) => p.product.calming) ?? a.products[0]
-    steps.push({ key: freshKey(steps, technique), technique, minutes, regions, ...(product ? { productId: product.product.id } : {}), why: WHY })
+    steps.push({
+      key: freshKey(steps, technique),
+      technique,
+      minutes,
+      regions,
+      ...(product ? { productId: product.product.id } : {}),
+      why: WHY,
+    })
   }
   add('rinse', 2, GROUPS.faceNeckDecollete)
   add('cold', 2, GROUPS.face)
   add('moisturiser', 1, GROUPS.faceNeck)
-  if (input.daylight) { add('wait', 1, []); add('sunProtection', 1, GROUPS.faceNeck) }
+  if (input.daylight) {
+    add('wait', 1, [])
+    add('sunProtection', 1, GROUPS.faceNeck)
+  }
   add('close', 3, [])
   return steps
 }

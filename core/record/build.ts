@@ -13,7 +13,12 @@ export interface RecordLine {
   zones: string
   plannedMinutes: number | null
   actualMinutes: number | null
-  product: { name: string, lot: string | null, plannedMl: number | null, takenMl: number | null } | null
+  product: {
+    name: string
+    lot: string | null
+    plannedMl: number | null
+    takenMl: number | null
+  } | null
   passes: number | null
   deviation: string | null
 }
@@ -23,15 +28,28 @@ export interface RecordDraft {
   plannedMinutes: number
   actualMinutes: number | null
   lines: readonly RecordLine[]
-  reactions: readonly { at: string, text: string, verdict: string }[]
-  stopped: { at: string, reason: string, done: readonly string[] } | null
-  contraActions: readonly { at: string, what: string, where: string, done: string, suspected: string | null }[]
-  notes: readonly { at: string, text: string }[]
-  versions: readonly { version: number, reason: string }[]
+  reactions: readonly { at: string; text: string; verdict: string }[]
+  stopped: { at: string; reason: string; done: readonly string[] } | null
+  contraActions: readonly {
+    at: string
+    what: string
+    where: string
+    done: string
+    suspected: string | null
+  }[]
+  notes: readonly { at: string; text: string }[]
+  versions: readonly { version: number; reason: string }[]
   readings: Readings | null
 }
 
-export interface RecordSource { state: RoomState, firstPlan: readonly PlanStep[], lastPlan: readonly PlanStep[], shelf: readonly ShelfItem[], faceSize: FaceSize, lotOf: (productId: string) => string | null }
+export interface RecordSource {
+  state: RoomState
+  firstPlan: readonly PlanStep[]
+  lastPlan: readonly PlanStep[]
+  shelf: readonly ShelfItem[]
+  faceSize: FaceSize
+  lotOf: (productId: string) => string | null
+}
 
 const iso = (ms: number) => new Date(ms).toISOString()
 const half = (ms: number) => Math.round(ms / 30_000) / 2
@@ -40,19 +58,46 @@ const half = (ms: number) => Math.round(ms / 30_000) / 2
 export function buildRecord(src: RecordSource): RecordDraft {
   const { state, firstPlan, lastPlan } = src
   const lines = lastPlan.map((step) => lineFor(step, src))
-  for (const step of firstPlan) if (!lastPlan.some((s) => s.key === step.key)) lines.push({ ...lineFor(step, src), actualMinutes: null, deviation: 'planned at first, then left out' })
+  for (const step of firstPlan)
+    if (!lastPlan.some((s) => s.key === step.key))
+      lines.push({
+        ...lineFor(step, src),
+        actualMinutes: null,
+        deviation: 'planned at first, then left out',
+      })
   const end = state.finishedAt
   return {
-    startedAt: state.startedAt === undefined ? null : iso(state.startedAt), finishedAt: end === undefined ? null : iso(end),
-    plannedMinutes: firstPlan.reduce((m, s) => m + s.minutes, 0), actualMinutes: state.startedAt === undefined || end === undefined ? null : half(end - state.startedAt),
-    lines, reactions: state.reactions.map(reactionLine),
-    stopped: state.stopped ? { at: iso(state.stopped.at), reason: state.stopped.reason, done: state.stopped.steps.map((s) => STOP_STEP_WORDS[s]) } : null,
-    contraActions: state.contraActions.map((c) => ({ at: iso(c.at), what: c.body.what, where: nameRegions(c.body.where), done: c.body.done, suspected: c.body.suspected })),
-    notes: state.notes.map((n) => ({ at: iso(n.at), text: n.text })), versions: state.replans.map((r) => ({ version: r.version, reason: r.reason })), readings: state.readings ?? null,
+    startedAt: state.startedAt === undefined ? null : iso(state.startedAt),
+    finishedAt: end === undefined ? null : iso(end),
+    plannedMinutes: firstPlan.reduce((m, s) => m + s.minutes, 0),
+    actualMinutes:
+      state.startedAt === undefined || end === undefined ? null : half(end - state.startedAt),
+    lines,
+    reactions: state.reactions.map(reactionLine),
+    stopped: state.stopped
+      ? {
+          at: iso(state.stopped.at),
+          reason: state.stopped.reason,
+          done: state.stopped.steps.map((s) => STOP_STEP_WORDS[s]),
+        }
+      : null,
+    contraActions: state.contraActions.map((c) => ({
+      at: iso(c.at),
+      what: c.body.what,
+      where: nameRegions(c.body.where),
+      done: c.body.done,
+      suspected: c.body.suspected,
+    })),
+    notes: state.notes.map((n) => ({ at: iso(n.at), text: n.text })),
+    versions: state.replans.map((r) => ({ version: r.version, reason: r.reason })),
+    readings: state.readings ?? null,
   }
 }
 
-function lineFor(step: PlanStep, { state, firstPlan, shelf, faceSize, lotOf }: RecordSource): RecordLine {
+function lineFor(
+  step: PlanStep,
+  { state, firstPlan, shelf, faceSize, lotOf }: RecordSource,
+): RecordLine {
   const t = TECHNIQUES[step.technique]
   const done = state.done.find((d) => d.key === step.key)
   const planned = firstPlan.find((s) => s.key === step.key)
@@ -65,29 +110,53 @@ function lineFor(step: PlanStep, { state, firstPlan, shelf, faceSize, lotOf }: R
   if (!planned) deviations.push('added later')
   if (!done) deviations.push('not done')
   if (done?.skipped !== undefined) deviations.push(`skipped: ${done.skipped}`)
-  const actual = done && done.skipped === undefined ? half(done.endedAt - done.beganAt - done.heldMs) : null
-  if (actual !== null && Math.abs(actual - step.minutes) >= 2) deviations.push(`${actual > step.minutes ? '+' : '−'}${Math.abs(actual - step.minutes)} min`)
+  const actual =
+    done && done.skipped === undefined ? half(done.endedAt - done.beganAt - done.heldMs) : null
+  if (actual !== null && Math.abs(actual - step.minutes) >= 2)
+    deviations.push(`${actual > step.minutes ? '+' : '−'}${Math.abs(actual - step.minutes)} min`)
   if (rest?.endedAt !== undefined) {
     const dwell = half(rest.endedAt - rest.since)
     if (dwell > rest.latest) deviations.push(`rested ${dwell} min, latest ${rest.latest}`)
-    else if (dwell < rest.earliest) deviations.push(`rested ${dwell} min, earliest ${rest.earliest}`)
+    else if (dwell < rest.earliest)
+      deviations.push(`rested ${dwell} min, earliest ${rest.earliest}`)
   }
   const swapped = state.products[step.key]
   if (swapped) deviations.push(`product swapped: ${swapped.reason}`)
-  for (const r of state.endedZones[step.key] ?? []) deviations.push(`ended on the ${REGION_NAMES[r]}`)
-  if (state.settings[step.key] !== undefined && state.settings[step.key] !== step.setting) deviations.push(`${t.setting?.label.toLowerCase() ?? 'setting'} ${state.settings[step.key] ?? ''} ${t.setting?.unit ?? ''}`.trim())
+  for (const r of state.endedZones[step.key] ?? [])
+    deviations.push(`ended on the ${REGION_NAMES[r]}`)
+  if (state.settings[step.key] !== undefined && state.settings[step.key] !== step.setting)
+    deviations.push(
+      `${t.setting?.label.toLowerCase() ?? 'setting'} ${state.settings[step.key] ?? ''} ${t.setting?.unit ?? ''}`.trim(),
+    )
   return {
-    key: step.key, name: t.name, zones: nameRegions(step.regions), plannedMinutes: planned ? planned.minutes : null, actualMinutes: actual,
-    product: item ? { name: item.product.name, lot: taken?.lotId ?? lotOf(item.product.id), plannedMl: rounded(amountFor(item.product, step.regions, faceSize).millilitres), takenMl: taken ? rounded(taken.millilitres) : null } : null,
-    passes: passes ? Math.max(...Object.values(passes)) : null, deviation: deviations.length > 0 ? deviations.join('; ') : null,
+    key: step.key,
+    name: t.name,
+    zones: nameRegions(step.regions),
+    plannedMinutes: planned ? planned.minutes : null,
+    actualMinutes: actual,
+    product: item
+      ? {
+          name: item.product.name,
+          lot: taken?.lotId ?? lotOf(item.product.id),
+          plannedMl: rounded(amountFor(item.product, step.regions, faceSize).millilitres),
+          takenMl: taken ? rounded(taken.millilitres) : null,
+        }
+      : null,
+    passes: passes ? Math.max(...Object.values(passes)) : null,
+    deviation: deviations.length > 0 ? deviations.join('; ') : null,
   }
 }
 
 const rounded = (n: number) => Math.round(n * 100) / 100
 
-function reactionLine(r: Reaction): { at: string, text: string, verdict: string } {
+function reactionLine(r: Reaction): { at: string; text: string; verdict: string } {
   const { body } = r
   const where = body.region === null ? '' : ` on the ${REGION_NAMES[body.region]}`
-  const text = body.kind === 'redness' ? `redness ${body.grade}${where}` : body.kind === 'sensation' ? `sensation ${body.grade} of 10${where}` : `${SIGN_NAMES[body.sign].toLowerCase()}${where}`
+  const text =
+    body.kind === 'redness'
+      ? `redness ${body.grade}${where}`
+      : body.kind === 'sensation'
+        ? `sensation ${body.grade} of 10${where}`
+        : `${SIGN_NAMES[body.sign].toLowerCase()}${where}`
   return { at: iso(r.at), text, verdict: r.judgement.text }
 }

@@ -1,18 +1,22 @@
 /** Plain data as it may stand in a record. */
-export type Json = null | boolean | number | string | readonly Json[] | { readonly [key: string]: Json | undefined }
+export type Json =
+  null | boolean | number | string | readonly Json[] | { readonly [key: string]: Json | undefined }
 
 /**
  * One spelling for one value: keys sorted, no spaces, `undefined` left out. What is committed to must read the same everywhere.
  * @throws RangeError for a number that JSON cannot carry.
  */
 export function canonical(value: Json): string {
-  if (value === null || typeof value === 'boolean' || typeof value === 'string') return JSON.stringify(value)
+  if (value === null || typeof value === 'boolean' || typeof value === 'string')
+    return JSON.stringify(value)
   if (typeof value === 'number') {
     if (!Number.isFinite(value)) throw new RangeError('a record cannot hold a number without end')
     return JSON.stringify(value)
   }
   if (isList(value)) return `[${value.map(canonical).join(',')}]`
-  const keys = Object.keys(value).filter((k) => value[k] !== undefined).sort()
+  const keys = Object.keys(value)
+    .filter((k) => value[k] !== undefined)
+    .sort()
   return `{${keys.map((k) => `${JSON.stringify(k)}:${canonical(value[k] ?? null)}`).join(',')}}`
 }
 const isList = (v: Json): v is readonly Json[] => Array.isArray(v)

@@ -3,8 +3,17 @@ import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils.js'
 import { canonical, type Json } from './canonical'
 
 /** A part of the record with the salt that hides it. Erasing a client's data drops `content` and `salt`; the commitment stays. */
-export interface SealedItem { name: string, commitment: string, content: Json | null, salt: string | null }
-export interface Seal { prev: string, head: string, items: readonly SealedItem[] }
+export interface SealedItem {
+  name: string
+  commitment: string
+  content: Json | null
+  salt: string | null
+}
+export interface Seal {
+  prev: string
+  head: string
+  items: readonly SealedItem[]
+}
 
 const digest = (text: string) => bytesToHex(sha256(utf8ToBytes(text)))
 /** The head before the first seal of a practice. */
@@ -25,11 +34,16 @@ export function link(head: string, name: string, commitment: string): string {
  * @param salts one random salt a part, at least 128 bits as hex
  * @throws RangeError when a salt is missing or too short
  */
-export function seal(parts: readonly { name: string, content: Json }[], salts: readonly string[], prev: string): Seal {
+export function seal(
+  parts: readonly { name: string; content: Json }[],
+  salts: readonly string[],
+  prev: string,
+): Seal {
   let head = prev
   const items = parts.map((p, i): SealedItem => {
     const salt = salts[i]
-    if (salt === undefined || !/^[0-9a-f]{32,}$/.test(salt)) throw new RangeError('each part needs a salt of at least 128 bits')
+    if (salt === undefined || !/^[0-9a-f]{32,}$/.test(salt))
+      throw new RangeError('each part needs a salt of at least 128 bits')
     const commitment = commit(p.name, p.content, salt)
     head = link(head, p.name, commitment)
     return { name: p.name, commitment, content: p.content, salt }
@@ -37,7 +51,7 @@ export function seal(parts: readonly { name: string, content: Json }[], salts: r
   return { prev, head, items }
 }
 
-export type Proof = { ok: true, erased: readonly string[] } | { ok: false, at: string }
+export type Proof = { ok: true; erased: readonly string[] } | { ok: false; at: string }
 
 /** Whether a seal still stands: every part that is there matches its commitment, and the commitments lead from `prev` to `head`. */
 export function verify(s: Seal): Proof {
@@ -47,7 +61,8 @@ export function verify(s: Seal): Proof {
     // Erasure drops the salt with the content; a content that went alone was tampered with.
     if (item.salt === null && item.content === null) erased.push(item.name)
     else if (item.salt === null) return { ok: false, at: item.name }
-    else if (commit(item.name, item.content, item.salt) !== item.commitment) return { ok: false, at: item.name }
+    else if (commit(item.name, item.content, item.salt) !== item.commitment)
+      return { ok: false, at: item.name }
     head = link(head, item.name, item.commitment)
   }
   return head === s.head ? { ok: true, erased } : { ok: false, at: 'head' }

@@ -11,18 +11,38 @@ export const GUARDIAN_AGE = 16
 export const needsGuardian = (age: number | null) => age !== null && age < GUARDIAN_AGE
 
 /** A signature as it was given: for what, when (ISO day), by a guardian or the client. */
-export interface Signature { kinds: readonly ConsentId[], day: string, guardian: boolean, at: number }
+export interface Signature {
+  kinds: readonly ConsentId[]
+  day: string
+  guardian: boolean
+  at: number
+}
 /** A signature taken back. */
-export interface Withdrawal { kinds: readonly ConsentId[], at: number }
-export interface Standing { kind: ConsentId, until: string, at: number, guardian: boolean }
+export interface Withdrawal {
+  kinds: readonly ConsentId[]
+  at: number
+}
+export interface Standing {
+  kind: ConsentId
+  until: string
+  at: number
+  guardian: boolean
+}
 
 /**
  * What stands today: the latest signature of each kind that has not run out and was not taken back after it was given.
  * @param minor only a guardian's signature counts
  */
-export function standing(signatures: readonly Signature[], withdrawals: readonly Withdrawal[], today: string, minor: boolean): Standing[] {
+export function standing(
+  signatures: readonly Signature[],
+  withdrawals: readonly Withdrawal[],
+  today: string,
+  minor: boolean,
+): Standing[] {
   return CONSENT_IDS.flatMap((kind) => {
-    const last = signatures.filter((s) => s.kinds.includes(kind) && (!minor || s.guardian)).sort((a, b) => b.at - a.at)[0]
+    const last = signatures
+      .filter((s) => s.kinds.includes(kind) && (!minor || s.guardian))
+      .sort((a, b) => b.at - a.at)[0]
     if (!last || withdrawals.some((w) => w.kinds.includes(kind) && w.at >= last.at)) return []
     const until = addDays(last.day, CONSENTS[kind].days)
     return until <= today ? [] : [{ kind, until, at: last.at, guardian: last.guardian }]
@@ -31,15 +51,32 @@ export function standing(signatures: readonly Signature[], withdrawals: readonly
 
 /** Kinds of work that today's bars leave nowhere to be done, each with the first reason: nobody is asked to sign for those. A kind that is named by no family is never barred. */
 export function barredConsents(bars: readonly Bar[]): Partial<Record<ConsentId, string>> {
-  const everywhere = (f: FamilyId) => bars.find((b) => b.does !== 'restricts' && b.ask === undefined && b.families.includes(f) && b.regions.length === REGION_IDS.length)
-  return Object.fromEntries(CONSENT_IDS.flatMap((kind) => {
-    const { families } = CONSENTS[kind]
-    const why = families.map(everywhere)
-    return families.length > 0 && why.every((b) => b !== undefined) ? [[kind, why[0]?.sentence ?? '']] : []
-  }))
+  const everywhere = (f: FamilyId) =>
+    bars.find(
+      (b) =>
+        b.does !== 'restricts' &&
+        b.ask === undefined &&
+        b.families.includes(f) &&
+        b.regions.length === REGION_IDS.length,
+    )
+  return Object.fromEntries(
+    CONSENT_IDS.flatMap((kind) => {
+      const { families } = CONSENTS[kind]
+      const why = families.map(everywhere)
+      return families.length > 0 && why.every((b) => b !== undefined)
+        ? [[kind, why[0]?.sentence ?? '']]
+        : []
+    }),
+  )
 }
 
 /** The kinds a plan needs: care always, others by the families of its steps. */
 export function consentsFor(steps: readonly Pick<PlanStep, 'technique'>[]): ConsentId[] {
-  return CONSENT_IDS.filter((kind) => kind === 'care' || steps.some((s) => TECHNIQUES[s.technique].families.some((f) => CONSENTS[kind].families.includes(f))))
+  return CONSENT_IDS.filter(
+    (kind) =>
+      kind === 'care' ||
+      steps.some((s) =>
+        TECHNIQUES[s.technique].families.some((f) => CONSENTS[kind].families.includes(f)),
+      ),
+  )
 }

@@ -10,21 +10,45 @@ import { lifted, liftTrouble } from './lifts'
 import { scopeOf } from './scope'
 import { screen } from './verdict'
 
-const row = (id: string) => { const r = CONTRAINDICATIONS.find((c) => c.id === id); if (!r) throw new Error(id); return r }
+const row = (id: string) => {
+  const r = CONTRAINDICATIONS.find((c) => c.id === id)
+  if (!r) throw new Error(id)
+  return r
+}
 const forbids = (rows: typeof CONTRAINDICATIONS, answers: ReturnType<typeof allNo>) => {
   const v = screen(answers, TODAY, rows)
-  return { words: new Set([...(v.prevented.length ? ['visit'] : []), ...v.bars.filter((b) => b.does !== 'restricts').flatMap((b) => b.families.flatMap((f) => b.regions.map((r) => `${f} ${r}`)))]), limit: v.limit }
+  return {
+    words: new Set([
+      ...(v.prevented.length ? ['visit'] : []),
+      ...v.bars
+        .filter((b) => b.does !== 'restricts')
+        .flatMap((b) => b.families.flatMap((f) => b.regions.map((r) => `${f} ${r}`))),
+    ]),
+    limit: v.limit,
+  }
 }
 
 describe('house rules', () => {
   it('asks for the licence of the work itself, whatever the family', () => {
-    const therapist = (...licences: ('basic' | 'machine' | 'blade' | 'current')[]) => ({ role: 'therapist', licences })
-    const own = (families: ReturnType<typeof row>['families']) => ({ ...row('steroids-thin'), families, lifts: 'therapist' as const })
-    for (const [family, licence] of [['abrasion', 'machine'], ['blade', 'blade'], ['microcurrent', 'current']] as const) {
+    const therapist = (...licences: ('basic' | 'machine' | 'blade' | 'current')[]) => ({
+      role: 'therapist',
+      licences,
+    })
+    const own = (families: ReturnType<typeof row>['families']) => ({
+      ...row('steroids-thin'),
+      families,
+      lifts: 'therapist' as const,
+    })
+    for (const [family, licence] of [
+      ['abrasion', 'machine'],
+      ['blade', 'blade'],
+      ['microcurrent', 'current'],
+    ] as const) {
       expect(liftTrouble(own([family]), therapist('basic'), ''), family).toContain('licensed')
       expect(liftTrouble(own([family]), therapist('basic', licence), ''), family).toBeUndefined()
     }
-    for (const family of ['massage', 'acid', 'retinoid'] as const) expect(liftTrouble(own([family]), therapist('basic'), ''), family).toBeUndefined()
+    for (const family of ['massage', 'acid', 'retinoid'] as const)
+      expect(liftTrouble(own([family]), therapist('basic'), ''), family).toBeUndefined()
   })
   it('are refused when they would loosen, or say nothing', () => {
     expect(loosens(row('filler-later'), { days: 27 })).toContain('28')
@@ -35,7 +59,13 @@ describe('house rules', () => {
     expect(loosens(row('marks-gentle'), {})).toBe('nothing is changed')
   })
   it('hold longer, wider and for more', () => {
-    const rows = tightened(CONTRAINDICATIONS, [{ rule: 'filler-later', change: { days: 42, wholeFace: true, families: ['cold'] }, reason: 'seen swelling at five weeks' }])
+    const rows = tightened(CONTRAINDICATIONS, [
+      {
+        rule: 'filler-later',
+        change: { days: 42, wholeFace: true, families: ['cold'] },
+        reason: 'seen swelling at five weeks',
+      },
+    ])
     const answers = allNo({ filler: { say: 'yes', date: addDays(TODAY, -35), zones: ['chin'] } })
     expect(screen(answers, TODAY).bars).toEqual([])
     const bar = screen(answers, TODAY, rows).bars[0]
@@ -45,15 +75,41 @@ describe('house rules', () => {
     expect(bar?.sentence).toContain('House rule: 42 days')
   })
   it('never allow more, whatever is written into them', () => {
-    const change = fc.record({ days: fc.option(fc.integer({ min: 1, max: 400 }), { nil: undefined }), wholeFace: fc.constantFrom(true as const, undefined), families: fc.option(fc.subarray([...FAMILY_IDS], { maxLength: 3 }), { nil: undefined }), limit: fc.option(fc.record({ steamMost: fc.nat(10), rimPercent: fc.nat(100) }), { nil: undefined }) }) as fc.Arbitrary<Tightening>
-    const rules = fc.array(fc.record({ rule: fc.constantFrom(...CONTRAINDICATIONS.map((c) => c.id)), change, reason: fc.constant('x') }), { maxLength: 4 })
-    const answers = fc.array(fc.tuple(fc.constantFrom(...FINDING_IDS), fc.nat(200)), { maxLength: 5 }).map((l) => allNo(Object.fromEntries(l.map(([f, ago]) => [f, { say: 'yes', date: addDays(TODAY, -ago), zones: ['nose'] }]))))
-    fc.assert(fc.property(answers, rules, (a, r) => {
-      const table = forbids(CONTRAINDICATIONS, a)
-      const house = forbids(tightened(CONTRAINDICATIONS, r), a)
-      expect([...table.words].every((w) => house.words.has(w))).toBe(true)
-      for (const k of ['steamMost', 'passesMost', 'rimPercent'] as const) expect(house.limit[k]).toBeLessThanOrEqual(table.limit[k])
-    }), { numRuns: 200 })
+    const change = fc.record({
+      days: fc.option(fc.integer({ min: 1, max: 400 }), { nil: undefined }),
+      wholeFace: fc.constantFrom(true as const, undefined),
+      families: fc.option(fc.subarray([...FAMILY_IDS], { maxLength: 3 }), { nil: undefined }),
+      limit: fc.option(fc.record({ steamMost: fc.nat(10), rimPercent: fc.nat(100) }), {
+        nil: undefined,
+      }),
+    }) as fc.Arbitrary<Tightening>
+    const rules = fc.array(
+      fc.record({
+        rule: fc.constantFrom(...CONTRAINDICATIONS.map((c) => c.id)),
+        change,
+        reason: fc.constant('x'),
+      }),
+      { maxLength: 4 },
+    )
+    const answers = fc
+      .array(fc.tuple(fc.constantFrom(...FINDING_IDS), fc.nat(200)), { maxLength: 5 })
+      .map((l) =>
+        allNo(
+          Object.fromEntries(
+            l.map(([f, ago]) => [f, { say: 'yes', date: addDays(TODAY, -ago), zones: ['nose'] }]),
+          ),
+        ),
+      )
+    fc.assert(
+      fc.property(answers, rules, (a, r) => {
+        const table = forbids(CONTRAINDICATIONS, a)
+        const house = forbids(tightened(CONTRAINDICATIONS, r), a)
+        expect([...table.words].every((w) => house.words.has(w))).toBe(true)
+        for (const k of ['steamMost', 'passesMost', 'rimPercent'] as const)
+          expect(house.limit[k]).toBeLessThanOrEqual(table.limit[k])
+      }),
+      { numRuns: 200 },
+    )
   })
 })
 
@@ -63,28 +119,62 @@ describe('setting a row aside', () => {
     expect(liftTrouble(row('pregnancy-heat'), senior, '')).toBeUndefined()
     expect(liftTrouble(row('heart-heat'), senior, '')).toContain('which doctor')
     expect(liftTrouble(row('heart-heat'), senior, 'Dr at the lake clinic, 3 March')).toBeUndefined()
-    expect(liftTrouble(row('pregnancy-heat'), { role: 'trainee', licences: ['basic'] }, '')).toContain('trainee')
-    expect(liftTrouble(row('steroids-thin'), { role: 'therapist', licences: ['basic'] }, 'a doctor')).toContain('licensed')
+    expect(
+      liftTrouble(row('pregnancy-heat'), { role: 'trainee', licences: ['basic'] }, ''),
+    ).toContain('trainee')
+    expect(
+      liftTrouble(row('steroids-thin'), { role: 'therapist', licences: ['basic'] }, 'a doctor'),
+    ).toContain('licensed')
   })
   it('is not for what a date lifts, what nobody lifts, or what stops the visit', () => {
-    for (const id of ['filler-later', 'metal-current', 'allergy-products', 'fever-visit', 'infection-visit']) expect(liftTrouble(row(id), senior, 'a doctor, today'), id).toBeDefined()
+    for (const id of [
+      'filler-later',
+      'metal-current',
+      'allergy-products',
+      'fever-visit',
+      'infection-visit',
+    ])
+      expect(liftTrouble(row(id), senior, 'a doctor, today'), id).toBeDefined()
   })
   it('takes that row and no other', () => {
     const answers = allNo({ pregnancy: { say: 'yes' } })
-    const rules = (lifts: string[]) => screen(answers, TODAY, lifted(CONTRAINDICATIONS, lifts.map((rule) => ({ rule, word: '', reason: 'r', by: 'b', at: 0 })))).bars.map((b) => b.rule)
+    const rules = (lifts: string[]) =>
+      screen(
+        answers,
+        TODAY,
+        lifted(
+          CONTRAINDICATIONS,
+          lifts.map((rule) => ({ rule, word: '', reason: 'r', by: 'b', at: 0 })),
+        ),
+      ).bars.map((b) => b.rule)
     expect(rules([])).toEqual(['pregnancy-current', 'pregnancy-heat'])
     expect(rules(['pregnancy-heat'])).toEqual(['pregnancy-current'])
   })
 })
 
 describe('scope', () => {
-  const of = (held: Parameters<typeof scopeOf>[0], until: Parameters<typeof scopeOf>[1], place: Parameters<typeof scopeOf>[2]) => scopeOf(held, until, place, TODAY).filter((s) => s.counts).map((s) => s.licence)
+  const of = (
+    held: Parameters<typeof scopeOf>[0],
+    until: Parameters<typeof scopeOf>[1],
+    place: Parameters<typeof scopeOf>[2],
+  ) =>
+    scopeOf(held, until, place, TODAY)
+      .filter((s) => s.counts)
+      .map((s) => s.licence)
   it('is what is held, has not run out, and the place allows', () => {
-    expect(of(['basic', 'machine', 'current'], { machine: addDays(TODAY, -1) }, ['basic', 'machine'])).toEqual(['basic'])
-    expect(of(['basic', 'machine'], { machine: TODAY }, ['basic', 'machine'])).toEqual(['basic', 'machine'])
+    expect(
+      of(['basic', 'machine', 'current'], { machine: addDays(TODAY, -1) }, ['basic', 'machine']),
+    ).toEqual(['basic'])
+    expect(of(['basic', 'machine'], { machine: TODAY }, ['basic', 'machine'])).toEqual([
+      'basic',
+      'machine',
+    ])
   })
   it('says when a licence is about to run out', () => {
-    const text = (days: number) => scopeOf(['machine'], { machine: addDays(TODAY, days) }, ['machine'], TODAY).find((s) => s.licence === 'machine')?.text
+    const text = (days: number) =>
+      scopeOf(['machine'], { machine: addDays(TODAY, days) }, ['machine'], TODAY).find(
+        (s) => s.licence === 'machine',
+      )?.text
     expect(text(60)).toContain('renew')
     expect(text(61)).not.toContain('renew')
     expect(text(-1)).toContain('ran out')

@@ -11,40 +11,90 @@ export interface Tightening {
   families?: readonly FamilyId[]
   limit?: Limit
 }
-export interface HouseRule { rule: string, change: Tightening, reason: string }
+export interface HouseRule {
+  rule: string
+  change: Tightening
+  reason: string
+}
 
 /** Why a change would loosen a row, or say nothing; undefined when it tightens. */
 export function loosens(row: Contraindication, change: Tightening): string | undefined {
-  const said = [change.days, change.wholeFace, change.families?.length, change.limit && Object.keys(change.limit).length].some((x) => x !== undefined && x !== 0)
+  const said = [
+    change.days,
+    change.wholeFace,
+    change.families?.length,
+    change.limit && Object.keys(change.limit).length,
+  ].some((x) => x !== undefined && x !== 0)
   if (!said) return 'nothing is changed'
   if (change.days !== undefined && row.days === undefined) return 'this row does not lift by a date'
-  if (change.days !== undefined && change.days < (row.days ?? 0)) return `not fewer than ${row.days ?? 0} days`
-  if (change.limit?.steamMost !== undefined && change.limit.steamMost > (row.limit?.steamMost ?? 10)) return `steam not longer than ${row.limit?.steamMost ?? 10} min`
-  if (change.limit?.passesMost !== undefined && change.limit.passesMost > (row.limit?.passesMost ?? 2)) return `not more than ${row.limit?.passesMost ?? 2} passes`
-  if (change.limit?.rimPercent !== undefined && change.limit.rimPercent > (row.limit?.rimPercent ?? 100)) return `the rim not above ${row.limit?.rimPercent ?? 100} %`
+  if (change.days !== undefined && change.days < (row.days ?? 0))
+    return `not fewer than ${row.days ?? 0} days`
+  if (
+    change.limit?.steamMost !== undefined &&
+    change.limit.steamMost > (row.limit?.steamMost ?? 10)
+  )
+    return `steam not longer than ${row.limit?.steamMost ?? 10} min`
+  if (
+    change.limit?.passesMost !== undefined &&
+    change.limit.passesMost > (row.limit?.passesMost ?? 2)
+  )
+    return `not more than ${row.limit?.passesMost ?? 2} passes`
+  if (
+    change.limit?.rimPercent !== undefined &&
+    change.limit.rimPercent > (row.limit?.rimPercent ?? 100)
+  )
+    return `the rim not above ${row.limit?.rimPercent ?? 100} %`
   return undefined
 }
 
 /** The table as this house works it. A rule that would loosen its row is passed over: the table stands. */
-export function tightened(rows: readonly Contraindication[], rules: readonly HouseRule[]): readonly Contraindication[] {
+export function tightened(
+  rows: readonly Contraindication[],
+  rules: readonly HouseRule[],
+): readonly Contraindication[] {
   if (rules.length === 0) return rows
-  return rows.map((row) => rules.filter((r) => r.rule === row.id && loosens(row, r.change) === undefined).reduce(apply, row))
+  return rows.map((row) =>
+    rules
+      .filter((r) => r.rule === row.id && loosens(row, r.change) === undefined)
+      .reduce(apply, row),
+  )
 }
 
 function apply(row: Contraindication, { change, reason }: HouseRule): Contraindication {
   const families = [...new Set([...row.families, ...(change.families ?? [])])]
-  const least = (a: number | undefined, b: number | undefined) => (a === undefined ? b : b === undefined ? a : Math.min(a, b))
-  const limit = Object.fromEntries((['steamMost', 'passesMost', 'rimPercent'] as const).flatMap((k) => { const v = least(row.limit?.[k], change.limit?.[k]); return v === undefined ? [] : [[k, v]] })) as Limit
+  const least = (a: number | undefined, b: number | undefined) =>
+    a === undefined ? b : b === undefined ? a : Math.min(a, b)
+  const limit = Object.fromEntries(
+    (['steamMost', 'passesMost', 'rimPercent'] as const).flatMap((k) => {
+      const v = least(row.limit?.[k], change.limit?.[k])
+      return v === undefined ? [] : [[k, v]]
+    }),
+  ) as Limit
   return {
-    ...row, families, where: change.wholeFace ? 'whole' : row.where, ...(Object.keys(limit).length > 0 ? { limit } : {}),
-    ...(row.days === undefined ? {} : { days: Math.max(row.days, change.days ?? 0) }), sentence: `${row.sentence} House rule: ${words(change)}.`, reason: `${row.reason}; the house: ${reason}`,
+    ...row,
+    families,
+    where: change.wholeFace ? 'whole' : row.where,
+    ...(Object.keys(limit).length > 0 ? { limit } : {}),
+    ...(row.days === undefined ? {} : { days: Math.max(row.days, change.days ?? 0) }),
+    sentence: `${row.sentence} House rule: ${words(change)}.`,
+    reason: `${row.reason}; the house: ${reason}`,
   }
 }
 
 /** A change in words, for the screen and the record. */
 export function words(change: Tightening): string {
   return [
-    change.days === undefined ? '' : `${change.days} days`, change.wholeFace ? 'on the whole face' : '', change.families?.length ? `no ${change.families.map((f) => FAMILY_NAMES[f]).join(', ')} either` : '',
-    change.limit?.steamMost === undefined ? '' : `steam ${change.limit.steamMost} min at most`, change.limit?.passesMost === undefined ? '' : `${change.limit.passesMost} ${change.limit.passesMost === 1 ? 'pass' : 'passes'} at most`, change.limit?.rimPercent === undefined ? '' : `rim ${change.limit.rimPercent} %`,
-  ].filter(Boolean).join(', ')
+    change.days === undefined ? '' : `${change.days} days`,
+    change.wholeFace ? 'on the whole face' : '',
+    change.families?.length
+      ? `no ${change.families.map((f) => FAMILY_NAMES[f]).join(', ')} either`
+      : '',
+    change.limit?.steamMost === undefined ? '' : `steam ${change.limit.steamMost} min at most`,
+    change.limit?.passesMost === undefined
+      ? ''
+      : `${change.limit.passesMost} ${change.limit.passesMost === 1 ? 'pass' : 'passes'} at most`,
+    change.limit?.rimPercent === undefined ? '' : `rim ${change.limit.rimPercent} %`,
+  ]
+    .filter(Boolean)
+    .join(', ')
 }

@@ -7,7 +7,9 @@ import { screen } from './verdict'
 
 const holds = (substances: string[], ...inci: string[]) => {
   const answers = allNo({ allergy: { say: 'yes', substances } })
-  return productBars(product('serum', 's', { inci }), screen(answers, TODAY), answers).map((b) => b.text)
+  return productBars(product('serum', 's', { inci }), screen(answers, TODAY), answers).map(
+    (b) => b.text,
+  )
 }
 
 describe('allergies against the label', () => {
@@ -41,16 +43,23 @@ describe('allergies against the label', () => {
 describe('what a row stops in products', () => {
   it('is named with that row, and left alone where the row does not fire', () => {
     const seaweed = product('settingClay', 's', { inci: ['Aqua', 'Laminaria Digitata Powder'] })
-    const bars = (a: ReturnType<typeof allNo>) => productBars(seaweed, screen(a, TODAY), a).map((b) => b.rule)
+    const bars = (a: ReturnType<typeof allNo>) =>
+      productBars(seaweed, screen(a, TODAY), a).map((b) => b.rule)
     expect(bars(allNo({ thyroid: { say: 'yes' } }))).toEqual(['thyroid-seaweed'])
-    expect(bars(allNo({ allergy: { say: 'yes', substances: ['shellfish'] } }))).toEqual(['allergy-products'])
+    expect(bars(allNo({ allergy: { say: 'yes', substances: ['shellfish'] } }))).toEqual([
+      'allergy-products',
+    ])
     expect(bars(allNo())).toEqual([])
     const retinal = product('serum', 'r', { inci: ['Retinal'] })
-    expect(productBars(retinal, screen(allNo({ pregnancy: { say: 'yes' } }), TODAY), allNo())).toEqual([{ rule: 'pregnancy-current', text: 'holds a retinoid' }])
+    expect(
+      productBars(retinal, screen(allNo({ pregnancy: { say: 'yes' } }), TODAY), allNo()),
+    ).toEqual([{ rule: 'pregnancy-current', text: 'holds a retinoid' }])
   })
   it('a retinoid is no allergen: an unnamed allergy does not stop it', () => {
     const a = allNo({ allergy: { say: 'yes', substances: [] } })
-    expect(productBars(product('serum', 'r', { inci: ['Retinal'] }), screen(a, TODAY), a)).toEqual([])
+    expect(productBars(product('serum', 'r', { inci: ['Retinal'] }), screen(a, TODAY), a)).toEqual(
+      [],
+    )
   })
 })
 
@@ -58,9 +67,15 @@ describe('bottles', () => {
   const p = product('milk', 'm', { openMonths: 6 })
   it('refuses what is recalled, out of date, open too long or empty, each with its word', () => {
     expect(lotBars(lot('m', { recalled: true }), p, TODAY)[0]?.rule).toBe('lot-recalled')
-    expect(lotBars(lot('m', { expires: addDays(TODAY, -1) }), p, TODAY)[0]?.rule).toBe('lot-expired')
-    expect(lotBars(lot('m', { openedOn: addDays(TODAY, -200) }), p, TODAY)[0]?.rule).toBe('lot-open-too-long')
+    expect(lotBars(lot('m', { expires: addDays(TODAY, -1) }), p, TODAY)[0]?.rule).toBe(
+      'lot-expired',
+    )
+    expect(lotBars(lot('m', { openedOn: addDays(TODAY, -200) }), p, TODAY)[0]?.rule).toBe(
+      'lot-open-too-long',
+    )
     expect(lotBars(lot('m', { remainingMillilitres: 0 }), p, TODAY)[0]?.rule).toBe('lot-empty')
-    expect(lotBars(lot('m', { expires: TODAY, openedOn: addDays(TODAY, -180) }), p, TODAY)).toEqual([])
+    expect(lotBars(lot('m', { expires: TODAY, openedOn: addDays(TODAY, -180) }), p, TODAY)).toEqual(
+      [],
+    )
   })
 })

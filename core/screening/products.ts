@@ -4,30 +4,52 @@ import type { Answers } from './answers'
 import { addDays, daysBetween } from './days'
 import type { Verdict } from './verdict'
 
-export interface ProductBar { rule: string, text: string }
+export interface ProductBar {
+  rule: string
+  text: string
+}
 
 /** Why a product may not be used on this client: each ingredient that a row of the table stops, with that row. */
 export function productBars(product: Product, verdict: Verdict, answers: Answers): ProductBar[] {
   const out: ProductBar[] = []
   const inside = ingredientsIn(product.inci)
   for (const { word, rule, family } of verdict.substances) {
-    const text = family && inside.includes(family) ? `holds ${INGREDIENTS[family].name}` : holds(product, word) ? `holds ${word}` : undefined
-    if (text !== undefined && !out.some((b) => b.rule === rule && b.text === text)) out.push({ rule, text })
+    const text =
+      family && inside.includes(family)
+        ? `holds ${INGREDIENTS[family].name}`
+        : holds(product, word)
+          ? `holds ${word}`
+          : undefined
+    if (text !== undefined && !out.some((b) => b.rule === rule && b.text === text))
+      out.push({ rule, text })
   }
   const allergy = answers.allergy
-  if (allergy?.say === 'yes' && (allergy.substances ?? []).length === 0 && inside.some((id) => INGREDIENTS[id].allergen)) out.push({ rule: 'allergy-products', text: 'allergy not named yet: ask before' })
+  if (
+    allergy?.say === 'yes' &&
+    (allergy.substances ?? []).length === 0 &&
+    inside.some((id) => INGREDIENTS[id].allergen)
+  )
+    out.push({ rule: 'allergy-products', text: 'allergy not named yet: ask before' })
   return out
 }
 /** A word no family knows is matched as it stands. */
-const holds = (product: Product, word: string) => word.length >= 3 && product.inci.some((i) => i.toLowerCase().includes(word))
+const holds = (product: Product, word: string) =>
+  word.length >= 3 && product.inci.some((i) => i.toLowerCase().includes(word))
 
 /** Why a bottle may not be used today: recalled, out of date, open too long, empty. */
 export function lotBars(lot: Lot, product: Product, today: string): ProductBar[] {
   if (lot.recalled) return [{ rule: 'lot-recalled', text: 'recalled' }]
-  if (daysBetween(today, lot.expires) < 0) return [{ rule: 'lot-expired', text: `out of date since ${lot.expires}` }]
+  if (daysBetween(today, lot.expires) < 0)
+    return [{ rule: 'lot-expired', text: `out of date since ${lot.expires}` }]
   if (lot.openedOn !== undefined) {
     const last = addDays(lot.openedOn, Math.floor(product.openMonths * 30.4))
-    if (daysBetween(today, last) < 0) return [{ rule: 'lot-open-too-long', text: `open too long, since ${lot.openedOn}: good for ${product.openMonths} months` }]
+    if (daysBetween(today, last) < 0)
+      return [
+        {
+          rule: 'lot-open-too-long',
+          text: `open too long, since ${lot.openedOn}: good for ${product.openMonths} months`,
+        },
+      ]
   }
   if (lot.remainingMillilitres <= 0) return [{ rule: 'lot-empty', text: 'empty' }]
   return []

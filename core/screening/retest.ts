@@ -2,24 +2,45 @@ import { RETESTS, type Retest } from '../catalogue/retests'
 import type { Answers } from './answers'
 
 /** What was told at one consultation; `at` in milliseconds since 1970. */
-export interface Told { at: number, answers: Answers, medicines: string }
+export interface Told {
+  at: number
+  answers: Answers
+  medicines: string
+}
 /** The latest moment from which an earlier patch test no longer counts, and why. */
-export interface AskAgain { at: number, why: string }
+export interface AskAgain {
+  at: number
+  why: string
+}
 
-const named = (medicines: string): Set<string> => new Set(medicines.toLowerCase().split(/[,;\n]+/).map((m) => m.trim()).filter(Boolean))
+const named = (medicines: string): Set<string> =>
+  new Set(
+    medicines
+      .toLowerCase()
+      .split(/[,;\n]+/)
+      .map((m) => m.trim())
+      .filter(Boolean),
+  )
 
 /**
  * Whether a patch test has to be repeated: after an illness, or a medicine that was not named at the consultation before.
  * @param told all consultations of a client, in any order
  */
-export function askAgain(told: readonly Told[], rows: readonly Retest[] = RETESTS): AskAgain | undefined {
+export function askAgain(
+  told: readonly Told[],
+  rows: readonly Retest[] = RETESTS,
+): AskAgain | undefined {
   const inOrder = [...told].sort((a, b) => a.at - b.at)
   for (let i = inOrder.length - 1; i >= 0; i--) {
     const now = inOrder[i]
     if (!now) continue
     const before = inOrder[i - 1]
     for (const row of rows) {
-      const met = row.after === 'newMedicine' ? before !== undefined && [...named(now.medicines)].some((m) => !named(before.medicines).has(m)) : row.findings.some((f) => now.answers[f]?.say === 'yes')
+      const met =
+        row.after === 'newMedicine'
+          ? before !== undefined &&
+            [...named(now.medicines)].some((m) => !named(before.medicines).has(m))
+          : row.findings.some((f) => now.answers[f]?.say === 'yes')
       if (met) return { at: now.at, why: row.why }
     }
   }

@@ -7,12 +7,17 @@ import { allNo, readAll, RESILIENT, TODAY } from '../testing/fixtures'
 import { barsFromSkin, SKIN_LIMIT_ROWS, SKIN_ROWS, withSkin } from './skin'
 import { screen } from './verdict'
 
-const seen = (reading: AnyReadingId, grade: Grade) => barsFromSkin(deriveProfile(readAll(RESILIENT, { cheekL: { ...RESILIENT, [reading]: grade } }), 40))
+const seen = (reading: AnyReadingId, grade: Grade) =>
+  barsFromSkin(
+    deriveProfile(readAll(RESILIENT, { cheekL: { ...RESILIENT, [reading]: grade } }), 40),
+  )
 
 describe('what was read', () => {
   for (const [reading, from, rule, stops] of [
-    ['redness', 2, 'baseline-redness', ['friction', 'acid', 'abrasion', 'heat']], ['vessels', 2, 'read-vessels', ['friction', 'abrasion', 'vacuum', 'heat']],
-    ['spots', 3, 'read-spots', ['friction', 'abrasion', 'needling', 'massage']], ['fragility', 3, 'read-thin', ['friction', 'vacuum', 'needling']],
+    ['redness', 2, 'baseline-redness', ['friction', 'acid', 'abrasion', 'heat']],
+    ['vessels', 2, 'read-vessels', ['friction', 'abrasion', 'vacuum', 'heat']],
+    ['spots', 3, 'read-spots', ['friction', 'abrasion', 'needling', 'massage']],
+    ['fragility', 3, 'read-thin', ['friction', 'vacuum', 'needling']],
   ] as const) {
     it(`${reading} from grade ${from} bars its region and no other, and one grade less bars nothing`, () => {
       const bar = seen(reading, from).find((b) => b.rule === rule)
@@ -21,26 +26,55 @@ describe('what was read', () => {
       expect(seen(reading, (from - 1) as Grade)).toEqual([])
     })
   }
-  for (const row of SKIN_ROWS) it(`${row.rule} is missed when it is switched off`, () => {
-    const profile = deriveProfile(readAll({ ...RESILIENT, [row.reading]: row.from as Grade } as never))
-    expect(barsFromSkin(profile).map((b) => b.rule)).toContain(row.rule)
-    expect(barsFromSkin(profile, SKIN_ROWS.filter((r) => r.rule !== row.rule)).map((b) => b.rule)).not.toContain(row.rule)
-  })
+  for (const row of SKIN_ROWS)
+    it(`${row.rule} is missed when it is switched off`, () => {
+      const profile = deriveProfile(
+        readAll({ ...RESILIENT, [row.reading]: row.from as Grade } as never),
+      )
+      expect(barsFromSkin(profile).map((b) => b.rule)).toContain(row.rule)
+      expect(
+        barsFromSkin(
+          profile,
+          SKIN_ROWS.filter((r) => r.rule !== row.rule),
+        ).map((b) => b.rule),
+      ).not.toContain(row.rule)
+    })
   it('never bars less for a higher grade', () => {
     const grade = fc.constantFrom<Grade>(0, 1, 2, 3, 4)
-    fc.assert(fc.property(fc.constantFrom<AnyReadingId>('redness', 'vessels', 'spots', 'fragility'), grade, grade, (r, a, b) => {
-      const count = (g: Grade) => seen(r, g).reduce((n, bar) => n + bar.families.length * bar.regions.length, 0)
-      expect(count(Math.max(a, b) as Grade)).toBeGreaterThanOrEqual(count(Math.min(a, b) as Grade))
-    }))
+    fc.assert(
+      fc.property(
+        fc.constantFrom<AnyReadingId>('redness', 'vessels', 'spots', 'fragility'),
+        grade,
+        grade,
+        (r, a, b) => {
+          const count = (g: Grade) =>
+            seen(r, g).reduce((n, bar) => n + bar.families.length * bar.regions.length, 0)
+          expect(count(Math.max(a, b) as Grade)).toBeGreaterThanOrEqual(
+            count(Math.min(a, b) as Grade),
+          )
+        },
+      ),
+    )
   })
-  for (const row of SKIN_LIMIT_ROWS) it(`${row.rule} limits as ${row.as} does, and is missed when it is switched off`, () => {
-    const dark = deriveProfile(readAll({ ...RESILIENT, pigment: 3 } as never), 40)
-    const calm = deriveProfile(readAll(RESILIENT), 40)
-    expect(withSkin(screen(allNo(), TODAY), dark).limitRules.map((l) => l.rule)).toContain(row.rule)
-    expect(withSkin(screen(allNo(), TODAY), dark).limit).toEqual(screen(allNo({ darkMarks: { say: 'yes' } }), TODAY).limit)
-    expect(withSkin(screen(allNo(), TODAY), calm).limitRules).toEqual([])
-    expect(withSkin(screen(allNo(), TODAY), dark, SKIN_LIMIT_ROWS.filter((r) => r !== row)).limitRules).toEqual([])
-  })
+  for (const row of SKIN_LIMIT_ROWS)
+    it(`${row.rule} limits as ${row.as} does, and is missed when it is switched off`, () => {
+      const dark = deriveProfile(readAll({ ...RESILIENT, pigment: 3 } as never), 40)
+      const calm = deriveProfile(readAll(RESILIENT), 40)
+      expect(withSkin(screen(allNo(), TODAY), dark).limitRules.map((l) => l.rule)).toContain(
+        row.rule,
+      )
+      expect(withSkin(screen(allNo(), TODAY), dark).limit).toEqual(
+        screen(allNo({ darkMarks: { say: 'yes' } }), TODAY).limit,
+      )
+      expect(withSkin(screen(allNo(), TODAY), calm).limitRules).toEqual([])
+      expect(
+        withSkin(
+          screen(allNo(), TODAY),
+          dark,
+          SKIN_LIMIT_ROWS.filter((r) => r !== row),
+        ).limitRules,
+      ).toEqual([])
+    })
   it('works a skin that marks gently, whether asked or read, and not twice', () => {
     const dark = deriveProfile(readAll(RESILIENT), 40, { burns: 'very rarely', tans: 'deeply' })
     expect(dark.conditions).toContain('marksEasily')
@@ -48,7 +82,12 @@ describe('what was read', () => {
     expect(read.limit).toEqual({ steamMost: 5, passesMost: 1, rimPercent: 75 })
     const asked = screen(allNo({ darkMarks: { say: 'yes' } }), TODAY)
     expect(withSkin(asked, dark).limit).toEqual(asked.limit)
-    expect(withSkin(screen(allNo(), TODAY), deriveProfile(readAll(RESILIENT), 40)).limit.rimPercent).toBe(100)
+    expect(
+      withSkin(screen(allNo(), TODAY), deriveProfile(readAll(RESILIENT), 40)).limit.rimPercent,
+    ).toBe(100)
   })
-  it('bars nothing where nothing was read', () => { expect(barsFromSkin(deriveProfile({}))).toEqual([]); expect(REGION_IDS.length).toBe(12) })
+  it('bars nothing where nothing was read', () => {
+    expect(barsFromSkin(deriveProfile({}))).toEqual([])
+    expect(REGION_IDS.length).toBe(12)
+  })
 })

@@ -7,38 +7,115 @@ import type { AnyReadingId } from '../skin/readings'
 import type { Bar, Verdict } from './verdict'
 
 /** What a grade that was read stops in its region. Common practice. */
-export interface SkinRow { rule: string, reading: AnyReadingId, from: number, families: readonly FamilyId[], sentence: string, reason: string, source: string }
-export const SKIN_ROWS: readonly SkinRow[] = ([
-  { rule: 'baseline-redness', reading: 'redness', from: 2, families: [...EXFOLIATING, 'vacuum', 'heat'], sentence: 'Red already: no exfoliation and no heat there.', reason: 'there is no room left to see a reaction start' },
-  { rule: 'read-vessels', reading: 'vessels', from: 2, families: ['friction', 'abrasion', 'vacuum', 'heat'], sentence: 'Vessels seen: no grain, tip, vacuum or heat there.', reason: 'vessels widen and stay' },
-  { rule: 'read-spots', reading: 'spots', from: 3, families: ['friction', 'abrasion', 'needling', 'vacuum', 'massage'], sentence: 'Pustules: no grain, tip, needling, vacuum or massage over them.', reason: 'it opens and spreads them' },
-  { rule: 'read-thin', reading: 'fragility', from: 3, families: ['friction', 'abrasion', 'vacuum', 'needling', 'blade'], sentence: 'Very thin skin: nothing that rubs, pulls or cuts there.', reason: 'it tears and bruises' },
-] satisfies Omit<SkinRow, 'source'>[]).map((r) => ({ ...r, source: COMMON_PRACTICE }))
+export interface SkinRow {
+  rule: string
+  reading: AnyReadingId
+  from: number
+  families: readonly FamilyId[]
+  sentence: string
+  reason: string
+  source: string
+}
+export const SKIN_ROWS: readonly SkinRow[] = (
+  [
+    {
+      rule: 'baseline-redness',
+      reading: 'redness',
+      from: 2,
+      families: [...EXFOLIATING, 'vacuum', 'heat'],
+      sentence: 'Red already: no exfoliation and no heat there.',
+      reason: 'there is no room left to see a reaction start',
+    },
+    {
+      rule: 'read-vessels',
+      reading: 'vessels',
+      from: 2,
+      families: ['friction', 'abrasion', 'vacuum', 'heat'],
+      sentence: 'Vessels seen: no grain, tip, vacuum or heat there.',
+      reason: 'vessels widen and stay',
+    },
+    {
+      rule: 'read-spots',
+      reading: 'spots',
+      from: 3,
+      families: ['friction', 'abrasion', 'needling', 'vacuum', 'massage'],
+      sentence: 'Pustules: no grain, tip, needling, vacuum or massage over them.',
+      reason: 'it opens and spreads them',
+    },
+    {
+      rule: 'read-thin',
+      reading: 'fragility',
+      from: 3,
+      families: ['friction', 'abrasion', 'vacuum', 'needling', 'blade'],
+      sentence: 'Very thin skin: nothing that rubs, pulls or cuts there.',
+      reason: 'it tears and bruises',
+    },
+  ] satisfies Omit<SkinRow, 'source'>[]
+).map((r) => ({ ...r, source: COMMON_PRACTICE }))
 
 /** Bars from what was read today, by region. An unread grade bars nothing here: it lowers the rim instead. */
 export function barsFromSkin(profile: Profile, rows: readonly SkinRow[] = SKIN_ROWS): Bar[] {
   return rows.flatMap((row) => {
     const regions = REGION_IDS.filter((r) => (profile.regions[r][row.reading] ?? 0) >= row.from)
-    return regions.length === 0 ? [] : [{ rule: row.rule, does: 'local' as const, families: row.families, regions, sentence: row.sentence, reason: row.reason, lifts: 'therapist' as const, source: row.source }]
+    return regions.length === 0
+      ? []
+      : [
+          {
+            rule: row.rule,
+            does: 'local' as const,
+            families: row.families,
+            regions,
+            sentence: row.sentence,
+            reason: row.reason,
+            lifts: 'therapist' as const,
+            source: row.source,
+          },
+        ]
   })
 }
 
 /** A condition that was read limits just as the answer to a question does. */
-export interface SkinLimitRow { rule: string, condition: ConditionId, /** The row of the questions whose limits it takes. */ as: string, sentence: string, source: string }
+export interface SkinLimitRow {
+  rule: string
+  condition: ConditionId
+  /** The row of the questions whose limits it takes. */ as: string
+  sentence: string
+  source: string
+}
 export const SKIN_LIMIT_ROWS: readonly SkinLimitRow[] = [
-  { rule: 'read-marks', condition: 'marksEasily', as: 'marks-gentle', sentence: 'Marks easily, as read: abrasion and heat at low load.', source: COMMON_PRACTICE },
+  {
+    rule: 'read-marks',
+    condition: 'marksEasily',
+    as: 'marks-gentle',
+    sentence: 'Marks easily, as read: abrasion and heat at low load.',
+    source: COMMON_PRACTICE,
+  },
 ]
 
 /** The verdict with what the skin itself limits: a skin that marks easily is worked gently, whether it was asked or read. */
-export function withSkin(verdict: Verdict, profile: Profile, rows: readonly SkinLimitRow[] = SKIN_LIMIT_ROWS): Verdict {
+export function withSkin(
+  verdict: Verdict,
+  profile: Profile,
+  rows: readonly SkinLimitRow[] = SKIN_LIMIT_ROWS,
+): Verdict {
   let out = verdict
   for (const row of rows) {
     const own = CONTRAINDICATIONS.find((c) => c.id === row.as)?.limit
-    if (!own || !profile.conditions.includes(row.condition) || out.limitRules.some((l) => l.rule === row.as)) continue
+    if (
+      !own ||
+      !profile.conditions.includes(row.condition) ||
+      out.limitRules.some((l) => l.rule === row.as)
+    )
+      continue
     const { limit } = out
     out = {
-      ...out, limitRules: [...out.limitRules, { rule: row.rule, limit: own, sentence: row.sentence }],
-      limit: { steamMost: Math.min(limit.steamMost, own.steamMost ?? limit.steamMost), passesMost: Math.min(limit.passesMost, own.passesMost ?? limit.passesMost), rimPercent: Math.floor((limit.rimPercent * (own.rimPercent ?? 100)) / 100) },
+      ...out,
+      limitRules: [...out.limitRules, { rule: row.rule, limit: own, sentence: row.sentence }],
+      limit: {
+        steamMost: Math.min(limit.steamMost, own.steamMost ?? limit.steamMost),
+        passesMost: Math.min(limit.passesMost, own.passesMost ?? limit.passesMost),
+        rimPercent: Math.floor((limit.rimPercent * (own.rimPercent ?? 100)) / 100),
+      },
     }
   }
   return out

@@ -14,15 +14,27 @@ const everything = (v: Verdict) => [...v.bars, ...v.prevented]
 function forbidden(v: Verdict): Set<string> {
   const out = new Set<string>()
   if (v.prevented.length > 0) out.add('visit')
-  for (const b of v.bars) if (b.does !== 'restricts') for (const f of b.families) for (const r of b.regions) out.add(`${f} ${r}`)
+  for (const b of v.bars)
+    if (b.does !== 'restricts')
+      for (const f of b.families) for (const r of b.regions) out.add(`${f} ${r}`)
   for (const s of v.substances) out.add(`holds ${s.word}`)
   return out
 }
 
 describe('every row of the table', () => {
   for (const row of CONTRAINDICATIONS) {
-    const recent = row.days === undefined ? {} : { date: addDays(TODAY, -Math.max(0, Math.min(row.days - 1, 1))) }
-    const firing = allNo({ [row.finding]: yes({ ...recent, ...(row.work === undefined ? {} : { work: [row.work] }), zones: ['nose', 'creaseL', 'creaseR'], substances: ['honey'] }) })
+    const recent =
+      row.days === undefined
+        ? {}
+        : { date: addDays(TODAY, -Math.max(0, Math.min(row.days - 1, 1))) }
+    const firing = allNo({
+      [row.finding]: yes({
+        ...recent,
+        ...(row.work === undefined ? {} : { work: [row.work] }),
+        zones: ['nose', 'creaseL', 'creaseR'],
+        substances: ['honey'],
+      }),
+    })
     it(`${row.id} fires on a yes, says why, and stops just what it names`, () => {
       const bar = everything(screen(firing, TODAY)).find((b) => b.rule === row.id)
       expect(bar).toBeDefined()
@@ -36,27 +48,49 @@ describe('every row of the table', () => {
       expect(everything(screen(firing, TODAY, without)).map((b) => b.rule)).not.toContain(row.id)
       const full = screen(firing, TODAY)
       const less = screen(firing, TODAY, without)
-      const lost = forbidden(full).size > forbidden(less).size || JSON.stringify(full.limit) !== JSON.stringify(less.limit) || everything(full).length > everything(less).length
+      const lost =
+        forbidden(full).size > forbidden(less).size ||
+        JSON.stringify(full.limit) !== JSON.stringify(less.limit) ||
+        everything(full).length > everything(less).length
       expect(lost).toBe(true)
     })
-    if (row.days !== undefined) it(`${row.id} lifts on its day and not a day before`, () => {
-      const days = row.days ?? 0
-      const at = (ago: number) => everything(screen(allNo({ [row.finding]: yes({ date: addDays(TODAY, -ago) }) }), TODAY)).some((b) => b.rule === row.id)
-      expect(at(days - 1)).toBe(true)
-      expect(at(days)).toBe(false)
-    })
+    if (row.days !== undefined)
+      it(`${row.id} lifts on its day and not a day before`, () => {
+        const days = row.days ?? 0
+        const at = (ago: number) =>
+          everything(
+            screen(allNo({ [row.finding]: yes({ date: addDays(TODAY, -ago) }) }), TODAY),
+          ).some((b) => b.rule === row.id)
+        expect(at(days - 1)).toBe(true)
+        expect(at(days)).toBe(false)
+      })
   }
   it('takes the work that was named, and any where none was', () => {
-    const rules = (work?: Answer['work']) => screen(allNo({ recentTreatment: yes({ date: TODAY, ...(work === undefined ? {} : { work }) }) }), TODAY).bars.map((b) => b.rule)
+    const rules = (work?: Answer['work']) =>
+      screen(
+        allNo({ recentTreatment: yes({ date: TODAY, ...(work === undefined ? {} : { work }) }) }),
+        TODAY,
+      ).bars.map((b) => b.rule)
     expect(rules(['laser'])).toEqual(['elsewhere-later', 'elsewhere-laser'])
     expect(rules(['machine'])).toEqual(['elsewhere-later'])
     expect(rules()).toEqual(rules(['peel', 'laser', 'needling', 'machine', 'surgery']))
   })
   it('stands in the days ahead of an event and not before, nor after it', () => {
-    const at = (ahead: number) => screen(allNo({ eventSoon: yes({ date: addDays(TODAY, ahead) }) }), TODAY).bars.find((b) => b.rule === 'event-week')
-    for (const [ahead, stands] of [[8, false], [7, true], [0, true], [-1, false]] as const) expect(at(ahead) !== undefined, `${ahead} days ahead`).toBe(stands)
+    const at = (ahead: number) =>
+      screen(allNo({ eventSoon: yes({ date: addDays(TODAY, ahead) }) }), TODAY).bars.find(
+        (b) => b.rule === 'event-week',
+      )
+    for (const [ahead, stands] of [
+      [8, false],
+      [7, true],
+      [0, true],
+      [-1, false],
+    ] as const)
+      expect(at(ahead) !== undefined, `${ahead} days ahead`).toBe(stands)
     expect(at(3)?.until).toBe(addDays(TODAY, 4))
-    expect(screen(allNo({ eventSoon: yes() }), TODAY).bars.map((b) => b.rule)).toContain('event-week')
+    expect(screen(allNo({ eventSoon: yes() }), TODAY).bars.map((b) => b.rule)).toContain(
+      'event-week',
+    )
   })
   it('leaves no question without a row, but for what only adapts comfort', () => {
     const used = new Set(CONTRAINDICATIONS.map((c) => c.finding))
@@ -78,49 +112,89 @@ describe('verdict', () => {
     expect(open.open).toHaveLength(FINDING_IDS.length)
     expect(open.prevented.every((b) => b.ask === 'unanswered')).toBe(true)
     const unsure = screen(allNo({ pregnancy: { say: 'unsure' } }), TODAY)
-    expect(unsure.bars.filter((b) => b.ask === 'unsure').flatMap((b) => b.families)).toContain('highFrequency')
+    expect(unsure.bars.filter((b) => b.ask === 'unsure').flatMap((b) => b.families)).toContain(
+      'highFrequency',
+    )
   })
   it('combines several findings to the strictest', () => {
     const v = screen(allNo({ darkMarks: yes(), steroids: yes(), asthma: yes() }), TODAY)
     expect(v.limit).toEqual({ steamMost: 3, passesMost: 1, rimPercent: 37 })
   })
   it('bars the whole face where no zone was named', () => {
-    expect(screen(allNo({ filler: yes({ date: TODAY }) }), TODAY).bars[0]?.regions).toEqual(REGION_IDS)
+    expect(screen(allNo({ filler: yes({ date: TODAY }) }), TODAY).bars[0]?.regions).toEqual(
+      REGION_IDS,
+    )
   })
 })
 
-const answer = fc.record({ say: fc.constantFrom<Answer['say']>('yes', 'no', 'unsure'), ago: fc.integer({ min: 0, max: 220 }), zones: fc.subarray([...ZONE_IDS], { minLength: 1, maxLength: 4 }) })
-  .map(({ say, ago, zones }): Answer => (say === 'yes' ? { say, date: addDays(TODAY, -ago), zones, substances: ['nuts'] } : { say }))
-const consultation = fc.dictionary(fc.constantFrom(...FINDING_IDS), answer, { noNullPrototype: true }).map((d): Answers => allNo(d as Answers))
+const answer = fc
+  .record({
+    say: fc.constantFrom<Answer['say']>('yes', 'no', 'unsure'),
+    ago: fc.integer({ min: 0, max: 220 }),
+    zones: fc.subarray([...ZONE_IDS], { minLength: 1, maxLength: 4 }),
+  })
+  .map(({ say, ago, zones }): Answer =>
+    say === 'yes' ? { say, date: addDays(TODAY, -ago), zones, substances: ['nuts'] } : { say },
+  )
+const consultation = fc
+  .dictionary(fc.constantFrom(...FINDING_IDS), answer, { noNullPrototype: true })
+  .map((d): Answers => allNo(d as Answers))
 const allows = (a: Answers, b: Answers) => {
   const fa = forbidden(screen(a, TODAY))
   const fb = forbidden(screen(b, TODAY))
   const la = screen(a, TODAY).limit
   const lb = screen(b, TODAY).limit
-  return [...fa].every((x) => fb.has(x)) && lb.steamMost <= la.steamMost && lb.passesMost <= la.passesMost && lb.rimPercent <= la.rimPercent
+  return (
+    [...fa].every((x) => fb.has(x)) &&
+    lb.steamMost <= la.steamMost &&
+    lb.passesMost <= la.passesMost &&
+    lb.rimPercent <= la.rimPercent
+  )
 }
 
 describe('never allows more', () => {
   it('when one more finding is positive', () => {
-    fc.assert(fc.property(consultation, fc.constantFrom(...FINDING_IDS), answer, (base, id, extra) => {
-      const before = { ...base, [id]: { say: 'no' as const } }
-      expect(allows(before, { ...base, [id]: { ...extra, say: 'yes' as const } })).toBe(true)
-      expect(allows(before, { ...base, [id]: { say: 'unsure' as const } })).toBe(true)
-    }), { numRuns: 300 })
+    fc.assert(
+      fc.property(consultation, fc.constantFrom(...FINDING_IDS), answer, (base, id, extra) => {
+        const before = { ...base, [id]: { say: 'no' as const } }
+        expect(allows(before, { ...base, [id]: { ...extra, say: 'yes' as const } })).toBe(true)
+        expect(allows(before, { ...base, [id]: { say: 'unsure' as const } })).toBe(true)
+      }),
+      { numRuns: 300 },
+    )
   })
   it('when a finding is more recent', () => {
-    fc.assert(fc.property(consultation, fc.constantFrom(...FINDING_IDS), fc.nat(200), fc.nat(60), (base, id, ago, closer) => {
-      const at = (days: number) => ({ ...base, [id]: yes({ date: addDays(TODAY, -Math.max(0, days)), zones: ['chin'] }) })
-      expect(allows(at(ago), at(ago - closer))).toBe(true)
-    }), { numRuns: 300 })
+    fc.assert(
+      fc.property(
+        consultation,
+        fc.constantFrom(...FINDING_IDS),
+        fc.nat(200),
+        fc.nat(60),
+        (base, id, ago, closer) => {
+          const at = (days: number) => ({
+            ...base,
+            [id]: yes({ date: addDays(TODAY, -Math.max(0, days)), zones: ['chin'] }),
+          })
+          expect(allows(at(ago), at(ago - closer))).toBe(true)
+        },
+      ),
+      { numRuns: 300 },
+    )
   })
   it('when more zones are named', () => {
-    fc.assert(fc.property(fc.constantFrom(...FINDING_IDS.filter((f) => FINDINGS[f].asks.includes('zones'))), fc.subarray([...ZONE_IDS], { minLength: 1 }), fc.subarray([...ZONE_IDS], { minLength: 1 }), (id, a, b) => {
-      const some = allNo({ [id]: yes({ date: TODAY, zones: a }) })
-      const more = allNo({ [id]: yes({ date: TODAY, zones: [...new Set([...a, ...b])] }) })
-      const folded = a.some((z) => z !== 'lidL' && z !== 'lidR')
-      if (folded) expect(allows(some, more)).toBe(true)
-    }))
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...FINDING_IDS.filter((f) => FINDINGS[f].asks.includes('zones'))),
+        fc.subarray([...ZONE_IDS], { minLength: 1 }),
+        fc.subarray([...ZONE_IDS], { minLength: 1 }),
+        (id, a, b) => {
+          const some = allNo({ [id]: yes({ date: TODAY, zones: a }) })
+          const more = allNo({ [id]: yes({ date: TODAY, zones: [...new Set([...a, ...b])] }) })
+          const folded = a.some((z) => z !== 'lidL' && z !== 'lidR')
+          if (folded) expect(allows(some, more)).toBe(true)
+        },
+      ),
+    )
   })
 })
 

@@ -1,5 +1,10 @@
 import { ingredientNamed, type IngredientId } from '../catalogue/ingredients'
-import { CONTRAINDICATIONS, type Contraindication, type Lifter, type Limit } from '../catalogue/contraindications'
+import {
+  CONTRAINDICATIONS,
+  type Contraindication,
+  type Lifter,
+  type Limit,
+} from '../catalogue/contraindications'
 import { FINDINGS, type FindingId } from '../catalogue/findings'
 import type { FamilyId } from '../catalogue/kinds'
 import { REGION_IDS, ZONES, type RegionId } from '../face/zones'
@@ -24,14 +29,18 @@ export interface Bar {
 }
 
 /** An ingredient or family of ingredients that a row stops in products. */
-export interface Named { word: string, rule: string, family?: IngredientId }
+export interface Named {
+  word: string
+  rule: string
+  family?: IngredientId
+}
 
 export interface Verdict {
   /** Today's visit cannot take place. */
   prevented: readonly Bar[]
   bars: readonly Bar[]
   limit: Required<Limit>
-  limitRules: readonly { rule: string, limit: Limit, sentence: string }[]
+  limitRules: readonly { rule: string; limit: Limit; sentence: string }[]
   /** Allergen words and families that no product may hold. */
   substances: readonly Named[]
   open: readonly FindingId[]
@@ -44,10 +53,14 @@ export const NO_LIMIT: Required<Limit> = { steamMost: 10, passesMost: 2, rimPerc
  * What the answers stop today. Several findings combine to the strictest; an unsure or open question stops what a yes would.
  * @param today ISO day
  */
-export function screen(answers: Answers, today: string, rows: readonly Contraindication[] = CONTRAINDICATIONS): Verdict {
+export function screen(
+  answers: Answers,
+  today: string,
+  rows: readonly Contraindication[] = CONTRAINDICATIONS,
+): Verdict {
   const prevented: Bar[] = []
   const bars: Bar[] = []
-  const limitRules: { rule: string, limit: Limit, sentence: string }[] = []
+  const limitRules: { rule: string; limit: Limit; sentence: string }[] = []
   const substances: Named[] = []
   const limit = { ...NO_LIMIT }
   for (const row of rows) {
@@ -56,7 +69,10 @@ export function screen(answers: Answers, today: string, rows: readonly Contraind
     const until = liftedOn(row, answer)
     if (until !== undefined && daysBetween(today, until) <= 0) continue
     const bar = toBar(row, answer, until)
-    if (row.visit) { prevented.push(bar); continue }
+    if (row.visit) {
+      prevented.push(bar)
+      continue
+    }
     bars.push(bar)
     if (row.limit) {
       limitRules.push({ rule: row.id, limit: row.limit, sentence: row.sentence })
@@ -64,15 +80,40 @@ export function screen(answers: Answers, today: string, rows: readonly Contraind
       limit.passesMost = Math.min(limit.passesMost, row.limit.passesMost ?? limit.passesMost)
       limit.rimPercent = Math.floor((limit.rimPercent * (row.limit.rimPercent ?? 100)) / 100)
     }
-    for (const s of row.substances === 'answered' ? (answer?.say === 'yes' ? answer.substances ?? [] : []) : row.substances ?? []) substances.push(named(s, row.id))
+    for (const s of row.substances === 'answered'
+      ? answer?.say === 'yes'
+        ? (answer.substances ?? [])
+        : []
+      : (row.substances ?? []))
+      substances.push(named(s, row.id))
   }
-  return { prevented, bars, limit, limitRules, substances, open: openQuestions(answers), unsure: unsureQuestions(answers) }
+  return {
+    prevented,
+    bars,
+    limit,
+    limitRules,
+    substances,
+    open: openQuestions(answers),
+    unsure: unsureQuestions(answers),
+  }
 }
 
 /** Whether a row speaks of what was answered: the work that was named, and a day that is near enough. What is not named may be anything. */
 function concerns(row: Contraindication, answer: Answer | undefined, today: string): boolean {
-  if (row.work !== undefined && answer?.say === 'yes' && (answer.work ?? []).length > 0 && !answer.work?.includes(row.work)) return false
-  if (row.ahead === undefined || answer?.say !== 'yes' || answer.date === undefined || !isDay(answer.date)) return true
+  if (
+    row.work !== undefined &&
+    answer?.say === 'yes' &&
+    (answer.work ?? []).length > 0 &&
+    !answer.work?.includes(row.work)
+  )
+    return false
+  if (
+    row.ahead === undefined ||
+    answer?.say !== 'yes' ||
+    answer.date === undefined ||
+    !isDay(answer.date)
+  )
+    return true
   const left = daysBetween(today, answer.date)
   return left >= 0 && left <= row.ahead
 }
@@ -86,9 +127,19 @@ function liftedOn(row: Contraindication, answer: Answer | undefined): string | u
 function toBar(row: Contraindication, answer: Answer | undefined, until: string | undefined): Bar {
   const ask = answer === undefined ? 'unanswered' : answer.say === 'unsure' ? 'unsure' : undefined
   return {
-    rule: row.id, does: row.does, families: row.families, regions: regionsOf(row, answer), reason: row.reason, lifts: row.lifts, source: row.source,
-    sentence: ask ? `${capital(FINDINGS[row.finding].short)}: ask before. ${row.sentence}` : row.sentence, finding: row.finding,
-    ...(until === undefined ? {} : { until }), ...(ask === undefined ? {} : { ask }),
+    rule: row.id,
+    does: row.does,
+    families: row.families,
+    regions: regionsOf(row, answer),
+    reason: row.reason,
+    lifts: row.lifts,
+    source: row.source,
+    sentence: ask
+      ? `${capital(FINDINGS[row.finding].short)}: ask before. ${row.sentence}`
+      : row.sentence,
+    finding: row.finding,
+    ...(until === undefined ? {} : { until }),
+    ...(ask === undefined ? {} : { ask }),
   }
 }
 

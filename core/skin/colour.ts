@@ -1,12 +1,32 @@
 import { differenceCiede2000 } from 'culori'
 
 /** CIELAB under D65, as a colour meter gives it. */
-export interface Lab { L: number, a: number, b: number }
+export interface Lab {
+  L: number
+  a: number
+  b: number
+}
 
 /** Individual typology angle classes. A bound belongs to the darker class. Source: Chardon, Cretois & Hourseau, Int J Cosmet Sci 1991 (values from memory). */
 export const ITA_CLASSES = [
-  { id: 'veryLight', name: 'very light', above: 55 }, { id: 'light', name: 'light', above: 41 }, { id: 'intermediate', name: 'intermediate', above: 28 },
-  { id: 'tan', name: 'tan', above: 10 }, { id: 'brown', name: 'brown', above: -30 }, { id: 'dark', name: 'dark', above: Number.NEGATIVE_INFINITY },
+  {
+    id: 'veryLight',
+    name: 'very light',
+    above: 55,
+  },
+  { id: 'light', name: 'light', above: 41 },
+  {
+    id: 'intermediate',
+    name: 'intermediate',
+    above: 28,
+  },
+  { id: 'tan', name: 'tan', above: 10 },
+  { id: 'brown', name: 'brown', above: -30 },
+  {
+    id: 'dark',
+    name: 'dark',
+    above: Number.NEGATIVE_INFINITY,
+  },
 ] as const
 export type ItaClass = (typeof ITA_CLASSES)[number]
 
@@ -24,5 +44,8 @@ export function itaClass(degrees: number): ItaClass {
 const ciede2000 = differenceCiede2000()
 /** CIEDE2000 between two colour readings; about 1 is just seen side by side. Source: ISO/CIE 11664-6. */
 export function colourDifference(one: Lab, two: Lab): number {
-  return ciede2000({ mode: 'lab65', l: one.L, a: one.a, b: one.b }, { mode: 'lab65', l: two.L, a: two.a, b: two.b })
+  return ciede2000(
+    { mode: 'lab65', l: one.L, a: one.a, b: one.b },
+    { mode: 'lab65', l: two.L, a: two.a, b: two.b },
+  )
 }

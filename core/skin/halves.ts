@@ -1,11 +1,29 @@
 /** One half worked, the other left: the same features on both, before and after, under one light. */
 export const HALF_FEATURES = ['brow', 'fold', 'puffiness', 'redness', 'glow'] as const
 export type HalfFeature = (typeof HALF_FEATURES)[number]
-export const HALF_FEATURE_NAMES: Readonly<Record<HalfFeature, string>> = { brow: 'Brow height', fold: 'Depth of the fold', puffiness: 'Puffiness', redness: 'Redness', glow: 'Glow' }
+export const HALF_FEATURE_NAMES: Readonly<Record<HalfFeature, string>> = {
+  brow: 'Brow height',
+  fold: 'Depth of the fold',
+  puffiness: 'Puffiness',
+  redness: 'Redness',
+  glow: 'Glow',
+}
 /** Grades 0–4 on the client's left and right. */
-export type Halves = Partial<Record<HalfFeature, { L: number, R: number }>>
-export interface HalfFace { id: string, moment: 'before' | 'after', worked: 'L' | 'R', light: string, grades: Halves, at: number }
-export interface HalfScore { feature: HalfFeature, worked: number, other: number, difference: number }
+export type Halves = Partial<Record<HalfFeature, { L: number; R: number }>>
+export interface HalfFace {
+  id: string
+  moment: 'before' | 'after'
+  worked: 'L' | 'R'
+  light: string
+  grades: Halves
+  at: number
+}
+export interface HalfScore {
+  feature: HalfFeature
+  worked: number
+  other: number
+  difference: number
+}
 
 /**
  * What changed on the worked half beyond what changed on the other. One grade is what an eye repeats within, so that a difference of 1 says nothing yet.
@@ -23,4 +41,6 @@ export function scoreHalves(before: Halves, after: Halves, worked: 'L' | 'R'): H
   })
 }
 /** Whether the two looks can be compared: the same half and the same light. */
-export const comparable = (before: HalfFace, after: HalfFace): boolean => before.worked === after.worked && before.light.trim().toLowerCase() === after.light.trim().toLowerCase()
+export const comparable = (before: HalfFace, after: HalfFace): boolean =>
+  before.worked === after.worked &&
+  before.light.trim().toLowerCase() === after.light.trim().toLowerCase()

@@ -5,16 +5,32 @@ export const REPEATS = 3
 
 export type Refusal = 'unit' | 'nonsense' | 'range'
 /** Why a single value is not taken, if it is not. */
-export function refuseValue(kind: MeterKind, value: unknown, unit: unknown): { why: Refusal, text: string } | undefined {
+export function refuseValue(
+  kind: MeterKind,
+  value: unknown,
+  unit: unknown,
+): { why: Refusal; text: string } | undefined {
   const m = METERS[kind]
-  if (unit !== m.unit) return { why: 'unit', text: `The meter speaks ${typeof unit === 'string' ? unit : 'no unit'}, not ${m.unit}. Nothing was stored.` }
-  if (typeof value !== 'number' || !Number.isFinite(value)) return { why: 'nonsense', text: 'The meter sent something that is no number. Nothing was stored.' }
-  if (value < m.least || value > m.most) return { why: 'range', text: `${value} ${m.unit} cannot be skin (${m.least} to ${m.most}). Wipe the probe and take it again. Nothing was stored.` }
+  if (unit !== m.unit)
+    return {
+      why: 'unit',
+      text: `The meter speaks ${typeof unit === 'string' ? unit : 'no unit'}, not ${m.unit}. Nothing was stored.`,
+    }
+  if (typeof value !== 'number' || !Number.isFinite(value))
+    return {
+      why: 'nonsense',
+      text: 'The meter sent something that is no number. Nothing was stored.',
+    }
+  if (value < m.least || value > m.most)
+    return {
+      why: 'range',
+      text: `${value} ${m.unit} cannot be skin (${m.least} to ${m.most}). Wipe the probe and take it again. Nothing was stored.`,
+    }
   return undefined
 }
 
 /** Median and spread (greatest less least) of an odd number of values. @throws RangeError for none */
-export function summarise(values: readonly number[]): { median: number, spread: number } {
+export function summarise(values: readonly number[]): { median: number; spread: number } {
   if (values.length === 0) throw new RangeError('no value')
   const s = [...values].sort((a, b) => a - b)
   const mid = Math.floor(s.length / 2)

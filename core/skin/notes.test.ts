@@ -17,16 +17,27 @@ describe('one-tap observations', () => {
   })
   it('said twice are said once, and touch only what they speak of', () => {
     const grade = fc.option(fc.constantFrom<Grade>(0, 1, 2, 3, 4), { nil: undefined })
-    const zone = fc.record({ oil: grade, water: grade, redness: grade, sensitivity: grade, texture: grade }) as fc.Arbitrary<ZoneReading>
-    fc.assert(fc.property(zone, fc.constantFrom(...OBSERVATION_IDS), (z, id) => {
-      const once = observe(z, id)
-      expect(observe(once, id)).toEqual(once)
-      const speaks = OBSERVATIONS.find((o) => o.id === id)?.sets.map((s) => s.reading) ?? []
-      for (const k of Object.keys(z) as (keyof ZoneReading)[]) if (!speaks.includes(k)) expect(once[k]).toBe(z[k])
-    }))
+    const zone = fc.record({
+      oil: grade,
+      water: grade,
+      redness: grade,
+      sensitivity: grade,
+      texture: grade,
+    }) as fc.Arbitrary<ZoneReading>
+    fc.assert(
+      fc.property(zone, fc.constantFrom(...OBSERVATION_IDS), (z, id) => {
+        const once = observe(z, id)
+        expect(observe(once, id)).toEqual(once)
+        const speaks = OBSERVATIONS.find((o) => o.id === id)?.sets.map((s) => s.reading) ?? []
+        for (const k of Object.keys(z) as (keyof ZoneReading)[])
+          if (!speaks.includes(k)) expect(once[k]).toBe(z[k])
+      }),
+    )
   })
   it('stand in the evidence of the line they speak for', () => {
-    const p = deriveProfile({ ...readAll(RESILIENT), cheekL: observe(RESILIENT, 'thirsty') }, 40, { observed: [{ zone: 'cheekL', id: 'thirsty' }] })
+    const p = deriveProfile({ ...readAll(RESILIENT), cheekL: observe(RESILIENT, 'thirsty') }, 40, {
+      observed: [{ zone: 'cheekL', id: 'thirsty' }],
+    })
     expect(p.lines.find((l) => l.id === 'dehydrated')?.evidence[0]?.text).toBe('water 1, thirsty')
   })
 })
@@ -34,34 +45,71 @@ describe('one-tap observations', () => {
 describe('seen otherwise', () => {
   it('changes the line with its reason and leaves the grades', () => {
     const read = readAll({ ...RESILIENT, sensitivity: 2 })
-    const p = deriveProfile(read, 40, { overruled: [{ line: 'sensitive', say: false, reason: 'nervous about the lamp only' }, { line: 'type', say: 'oily', reason: 'washed an hour ago' }, { line: 'dehydrated', say: true, reason: 'felt under the cleanser' }] })
+    const p = deriveProfile(read, 40, {
+      overruled: [
+        { line: 'sensitive', say: false, reason: 'nervous about the lamp only' },
+        { line: 'type', say: 'oily', reason: 'washed an hour ago' },
+        { line: 'dehydrated', say: true, reason: 'felt under the cleanser' },
+      ],
+    })
     expect(p.type).toBe('oily')
     expect(p.conditions).not.toContain('sensitive')
     expect(p.conditions).toContain('dehydrated')
     expect(p.regions.nose.sensitivity).toBe(2)
-    for (const id of ['sensitive', 'type', 'dehydrated']) expect(p.lines.find((l) => l.id === id)?.overruled).toBeDefined()
+    for (const id of ['sensitive', 'type', 'dehydrated'])
+      expect(p.lines.find((l) => l.id === id)?.overruled).toBeDefined()
   })
 })
 
 describe('readings where there is something to see', () => {
-  it('are not missed when unread', () => { expect(unreadRegions(readAll(RESILIENT))).toEqual([]) })
+  it('are not missed when unread', () => {
+    expect(unreadRegions(readAll(RESILIENT))).toEqual([])
+  })
   it('give the acne grade by the worst lesion of each area, and name the areas not looked at', () => {
     expect(acneOf(readAll(RESILIENT))).toBeUndefined()
-    const some = acneOf({ forehead: { spots: 2 }, hairline: { spots: 1 }, nose: { spots: 1 }, jawL: { spots: 3 } })
+    const some = acneOf({
+      forehead: { spots: 2 },
+      hairline: { spots: 1 },
+      nose: { spots: 1 },
+      jawL: { spots: 3 },
+    })
     expect(some?.sum).toBe(2 * 2 + 1 * 1 + 2 * 3)
     expect(some?.missing).toEqual(['cheekR', 'chin', 'chestBack'])
   })
 })
 
 describe('half against half', () => {
-  const look = (moment: 'before' | 'after', light: string): HalfFace => ({ id: moment, moment, worked: 'L', light, grades: {}, at: 0 })
+  const look = (moment: 'before' | 'after', light: string): HalfFace => ({
+    id: moment,
+    moment,
+    worked: 'L',
+    light,
+    grades: {},
+    at: 0,
+  })
   it('scores what changed on the worked half beyond the other', () => {
-    const scored = scoreHalves({ brow: { L: 1, R: 1 }, redness: { L: 0, R: 0 }, glow: { L: 1, R: 1 } }, { brow: { L: 3, R: 2 }, redness: { L: 1, R: 1 } }, 'L')
-    expect(scored).toEqual([{ feature: 'brow', worked: 2, other: 1, difference: 1 }, { feature: 'redness', worked: 1, other: 1, difference: 0 }])
+    const scored = scoreHalves(
+      { brow: { L: 1, R: 1 }, redness: { L: 0, R: 0 }, glow: { L: 1, R: 1 } },
+      { brow: { L: 3, R: 2 }, redness: { L: 1, R: 1 } },
+      'L',
+    )
+    expect(scored).toEqual([
+      { feature: 'brow', worked: 2, other: 1, difference: 1 },
+      { feature: 'redness', worked: 1, other: 1, difference: 0 },
+    ])
   })
   it('changes its sign with the half that was worked', () => {
     const g = fc.record({ L: fc.nat(4), R: fc.nat(4) })
-    fc.assert(fc.property(g, g, (b, a) => { expect(scoreHalves({ fold: b }, { fold: a }, 'L')[0]?.difference).toBe(-(scoreHalves({ fold: b }, { fold: a }, 'R')[0]?.difference ?? 0) + 0) }))
+    fc.assert(
+      fc.property(g, g, (b, a) => {
+        expect(scoreHalves({ fold: b }, { fold: a }, 'L')[0]?.difference).toBe(
+          -(scoreHalves({ fold: b }, { fold: a }, 'R')[0]?.difference ?? 0) + 0,
+        )
+      }),
+    )
   })
-  it('is compared under one light only', () => { expect(comparable(look('before', 'Ring lamp '), look('after', 'ring lamp'))).toBe(true); expect(comparable(look('before', 'ring lamp'), look('after', 'daylight'))).toBe(false) })
+  it('is compared under one light only', () => {
+    expect(comparable(look('before', 'Ring lamp '), look('after', 'ring lamp'))).toBe(true)
+    expect(comparable(look('before', 'ring lamp'), look('after', 'daylight'))).toBe(false)
+  })
 })

@@ -1,5 +1,15 @@
 import type { ZoneId } from '../face/zones'
-import { acneGrade, ACNE_AREAS, LESIONS, phototype, type AcneArea, type BURNS, type Lesion, type Phototype, type TANS } from './indices'
+import {
+  acneGrade,
+  ACNE_AREAS,
+  LESIONS,
+  phototype,
+  type AcneArea,
+  type BURNS,
+  type Lesion,
+  type Phototype,
+  type TANS,
+} from './indices'
 import type { ConditionId, SkinType } from '../catalogue/conditions'
 import type { ObservationId } from './observations'
 import type { Readings } from './readings'
@@ -10,19 +20,29 @@ export interface WholeReading {
   tans?: (typeof TANS)[number]
   /** Glogau class 1–4. */
   photoageing?: 1 | 2 | 3 | 4
-  observed?: readonly { zone: ZoneId, id: ObservationId }[]
+  observed?: readonly { zone: ZoneId; id: ObservationId }[]
   overruled?: readonly Overrule[]
 }
 /** A line of the profile that the therapist sees otherwise, and why. It changes the line; the grades beneath it are changed by reading again. */
-export type Overrule = { line: 'type', say: SkinType, reason: string } | { line: ConditionId, say: boolean, reason: string }
+export type Overrule =
+  | { line: 'type'; say: SkinType; reason: string }
+  | { line: ConditionId; say: boolean; reason: string }
 
-export function phototypeOf(whole: WholeReading): { sun: Phototype, marks: Phototype, agree: boolean } | undefined {
-  return whole.burns !== undefined && whole.tans !== undefined ? phototype(whole.burns, whole.tans) : undefined
+export function phototypeOf(
+  whole: WholeReading,
+): { sun: Phototype; marks: Phototype; agree: boolean } | undefined {
+  return whole.burns !== undefined && whole.tans !== undefined
+    ? phototype(whole.burns, whole.tans)
+    : undefined
 }
 
 const AREA_ZONES: Readonly<Record<AcneArea, readonly ZoneId[]>> = {
-  forehead: ['hairline', 'forehead', 'glabella', 'templeL', 'templeR'], cheekR: ['cheekR', 'foldR', 'jawR'], cheekL: ['cheekL', 'foldL', 'jawL'], nose: ['nose', 'creaseL', 'creaseR'],
-  chin: ['chin', 'upperLip', 'underChin'], chestBack: ['decollete'],
+  forehead: ['hairline', 'forehead', 'glabella', 'templeL', 'templeR'],
+  cheekR: ['cheekR', 'foldR', 'jawR'],
+  cheekL: ['cheekL', 'foldL', 'jawL'],
+  nose: ['nose', 'creaseL', 'creaseR'],
+  chin: ['chin', 'upperLip', 'underChin'],
+  chestBack: ['decollete'],
 }
 /** Acne grade from the worst lesion that was read in each of its areas; areas without a reading are named as missing. Undefined when no spots were read at all. */
 export function acneOf(readings: Readings): ReturnType<typeof acneGrade> | undefined {

@@ -5,7 +5,14 @@ export const READING_IDS = ['oil', 'water', 'redness', 'congestion', 'sensitivit
 /** The five that every plan stands on; a region without one of them counts as not fully read. */
 export type ReadingId = (typeof READING_IDS)[number]
 /** Read where there is something to see; unread they say nothing. Spots is the worst lesion: none, comedone, papule, pustule, nodule. */
-export const MORE_READING_IDS = ['texture', 'vessels', 'pigment', 'lines', 'fragility', 'spots'] as const
+export const MORE_READING_IDS = [
+  'texture',
+  'vessels',
+  'pigment',
+  'lines',
+  'fragility',
+  'spots',
+] as const
 export type MoreReadingId = (typeof MORE_READING_IDS)[number]
 export type AnyReadingId = ReadingId | MoreReadingId
 export const ALL_READING_IDS: readonly AnyReadingId[] = [...READING_IDS, ...MORE_READING_IDS]
@@ -16,7 +23,9 @@ export type ZoneReading = Partial<Record<AnyReadingId, Grade>>
 /** Readings by zone. A missing zone or reading was not read: it never counts as zero. */
 export type Readings = Partial<Record<ZoneId, ZoneReading>>
 
-export const GRADE_WORDS: Readonly<Record<AnyReadingId, readonly [string, string, string, string, string]>> = {
+export const GRADE_WORDS: Readonly<
+  Record<AnyReadingId, readonly [string, string, string, string, string]>
+> = {
   oil: ['no oil', 'little oil', 'balanced', 'oily', 'very oily'],
   water: ['parched', 'thirsty', 'enough water', 'well watered', 'plump'],
   redness: ['clear', 'almost clear', 'mild', 'moderate', 'severe'],
@@ -30,8 +39,17 @@ export const GRADE_WORDS: Readonly<Record<AnyReadingId, readonly [string, string
   spots: ['none', 'comedones', 'papules', 'pustules', 'nodules'],
 }
 export const READING_NAMES: Readonly<Record<AnyReadingId, string>> = {
-  oil: 'Oil', water: 'Water', redness: 'Redness', congestion: 'Congestion', sensitivity: 'Sensitivity',
-  texture: 'Texture', vessels: 'Vessels', pigment: 'Pigment', lines: 'Lines', fragility: 'Thinness', spots: 'Spots',
+  oil: 'Oil',
+  water: 'Water',
+  redness: 'Redness',
+  congestion: 'Congestion',
+  sensitivity: 'Sensitivity',
+  texture: 'Texture',
+  vessels: 'Vessels',
+  pigment: 'Pigment',
+  lines: 'Lines',
+  fragility: 'Thinness',
+  spots: 'Spots',
 }
 
 /** The strictest zone speaks for its region: the most of everything, the least of water. */
@@ -55,19 +73,29 @@ function stricter(id: AnyReadingId, a: Grade, b: Grade): Grade {
 }
 
 export function unreadRegions(readings: Readings): RegionId[] {
-  return REGION_IDS.filter((region) => { const r = readRegion(readings, region); return READING_IDS.some((id) => r[id] === undefined) })
+  return REGION_IDS.filter((region) => {
+    const r = readRegion(readings, region)
+    return READING_IDS.some((id) => r[id] === undefined)
+  })
 }
 
-export interface Change { zone: ZoneId, reading: AnyReadingId, before: Grade, after: Grade }
+export interface Change {
+  zone: ZoneId
+  reading: AnyReadingId
+  before: Grade
+  after: Grade
+}
 
 /** What differs between two readings by more than `repeatability` grades (eye and finger repeat within none on this scale). */
 export function changedReadings(before: Readings, after: Readings, repeatability = 0): Change[] {
   const out: Change[] = []
-  for (const zone of ZONE_IDS) for (const reading of ALL_READING_IDS) {
-    const a = before[zone]?.[reading]
-    const b = after[zone]?.[reading]
-    if (a !== undefined && b !== undefined && Math.abs(a - b) > repeatability) out.push({ zone, reading, before: a, after: b })
-  }
+  for (const zone of ZONE_IDS)
+    for (const reading of ALL_READING_IDS) {
+      const a = before[zone]?.[reading]
+      const b = after[zone]?.[reading]
+      if (a !== undefined && b !== undefined && Math.abs(a - b) > repeatability)
+        out.push({ zone, reading, before: a, after: b })
+    }
   return out
 }
 

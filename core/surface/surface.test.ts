@@ -4,10 +4,21 @@ import { TECHNIQUES } from '../catalogue/techniques'
 import { TECHNIQUE_IDS } from '../catalogue/technique'
 import { GROUPS } from '../face/regions'
 import { REGION_IDS } from '../face/zones'
-import { applyTechnique, DRY_TICKS, passTime, startSurface, unmetNeeds, WARM_TICKS } from './surface'
+import {
+  applyTechnique,
+  DRY_TICKS,
+  passTime,
+  startSurface,
+  unmetNeeds,
+  WARM_TICKS,
+} from './surface'
 import { describeSkin, describeUnmet } from './words'
 
-const walk = (...ids: (typeof TECHNIQUE_IDS)[number][]) => ids.reduce((s, id) => applyTechnique(s, TECHNIQUES[id], GROUPS.faceNeckDecollete, 2), startSurface(true))
+const walk = (...ids: (typeof TECHNIQUE_IDS)[number][]) =>
+  ids.reduce(
+    (s, id) => applyTechnique(s, TECHNIQUES[id], GROUPS.faceNeckDecollete, 2),
+    startSurface(true),
+  )
 const cleaned = walk('eyesOff', 'milk', 'secondCleanse')
 
 describe('surface', () => {
@@ -30,7 +41,9 @@ describe('surface', () => {
   })
   it('settles a layer before the next', () => {
     const serum = applyTechnique(cleaned, TECHNIQUES.serum, GROUPS.face, 2)
-    expect(unmetNeeds(serum, TECHNIQUES.moisturiser, GROUPS.face).map((u) => u.part)).toEqual(['settled'])
+    expect(unmetNeeds(serum, TECHNIQUES.moisturiser, GROUPS.face).map((u) => u.part)).toEqual([
+      'settled',
+    ])
     expect(unmetNeeds(passTime(serum, 1), TECHNIQUES.moisturiser, GROUPS.face)).toEqual([])
   })
   it('names what the tip misses on damp, oiled skin', () => {
@@ -40,29 +53,49 @@ describe('surface', () => {
     expect(unmet.map(describeUnmet).join()).toContain('finds oil')
   })
   it('touches only the regions it works on', () => {
-    fc.assert(fc.property(fc.constantFrom(...TECHNIQUE_IDS), fc.subarray([...REGION_IDS]), fc.nat(40), (id, regions, ticks) => {
-      const after = applyTechnique(cleaned, TECHNIQUES[id], regions, ticks)
-      const waited = passTime(cleaned, ticks)
-      for (const r of REGION_IDS) if (!regions.includes(r)) expect(after[r]).toEqual(waited[r])
-    }))
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...TECHNIQUE_IDS),
+        fc.subarray([...REGION_IDS]),
+        fc.nat(40),
+        (id, regions, ticks) => {
+          const after = applyTechnique(cleaned, TECHNIQUES[id], regions, ticks)
+          const waited = passTime(cleaned, ticks)
+          for (const r of REGION_IDS) if (!regions.includes(r)) expect(after[r]).toEqual(waited[r])
+        },
+      ),
+    )
   })
   it('ages the same in one wait or in several', () => {
-    fc.assert(fc.property(fc.nat(30), fc.nat(30), (a, b) => {
-      const warm = applyTechnique(cleaned, TECHNIQUES.steam, GROUPS.face, 6)
-      const twice = passTime(passTime(warm, a), b)
-      const once = passTime(warm, a + b)
-      for (const r of REGION_IDS) { expect(twice[r].moisture).toBe(once[r].moisture); expect(twice[r].warmth).toBe(once[r].warmth); expect(twice[r].settling).toBe(once[r].settling) }
-    }))
+    fc.assert(
+      fc.property(fc.nat(30), fc.nat(30), (a, b) => {
+        const warm = applyTechnique(cleaned, TECHNIQUES.steam, GROUPS.face, 6)
+        const twice = passTime(passTime(warm, a), b)
+        const once = passTime(warm, a + b)
+        for (const r of REGION_IDS) {
+          expect(twice[r].moisture).toBe(once[r].moisture)
+          expect(twice[r].warmth).toBe(once[r].warmth)
+          expect(twice[r].settling).toBe(once[r].settling)
+        }
+      }),
+    )
   })
   it('keeps redness between 0 and 4', () => {
-    fc.assert(fc.property(fc.array(fc.constantFrom(...TECHNIQUE_IDS), { maxLength: 12 }), (ids) => {
-      const s = walk(...ids)
-      for (const r of REGION_IDS) { expect(s[r].redness).toBeGreaterThanOrEqual(0); expect(s[r].redness).toBeLessThanOrEqual(4) }
-    }))
+    fc.assert(
+      fc.property(fc.array(fc.constantFrom(...TECHNIQUE_IDS), { maxLength: 12 }), (ids) => {
+        const s = walk(...ids)
+        for (const r of REGION_IDS) {
+          expect(s[r].redness).toBeGreaterThanOrEqual(0)
+          expect(s[r].redness).toBeLessThanOrEqual(4)
+        }
+      }),
+    )
   })
   it('says in a word what the face is like', () => {
     expect(describeSkin(startSurface(true)).text).toBe('made-up')
     expect(describeSkin(cleaned).id).toBe('damp')
-    expect(describeSkin(applyTechnique(cleaned, TECHNIQUES.clay, GROUPS.tZone, 2)).text).toBe('partly masked')
+    expect(describeSkin(applyTechnique(cleaned, TECHNIQUES.clay, GROUPS.tZone, 2)).text).toBe(
+      'partly masked',
+    )
   })
 })

@@ -1,4 +1,12 @@
-import type { Film, Moisture, SkinState, Soil, SurfaceNeed, Technique, Warmth } from '../catalogue/technique'
+import type {
+  Film,
+  Moisture,
+  SkinState,
+  Soil,
+  SurfaceNeed,
+  Technique,
+  Warmth,
+} from '../catalogue/technique'
 import { REGION_IDS, type RegionId } from '../face/zones'
 
 /** What lies on one region's skin right now. Ages are in ticks of thirty seconds. */
@@ -25,7 +33,16 @@ export const WARM_TICKS = 20
 
 export function startSurface(madeUp: boolean): Surface {
   const one = (r: RegionId): RegionSurface => ({
-    soil: madeUp && r !== 'neck' && r !== 'decollete' ? 'madeUp' : 'soiled', moisture: 'dry', film: 'none', warmth: 'neutral', skin: 'intact', layer: 0, settling: 0, dampAge: 0, warmAge: 0, redness: 0,
+    soil: madeUp && r !== 'neck' && r !== 'decollete' ? 'madeUp' : 'soiled',
+    moisture: 'dry',
+    film: 'none',
+    warmth: 'neutral',
+    skin: 'intact',
+    layer: 0,
+    settling: 0,
+    dampAge: 0,
+    warmAge: 0,
+    redness: 0,
   })
   return Object.fromEntries(REGION_IDS.map((r) => [r, one(r)])) as Record<RegionId, RegionSurface>
 }
@@ -42,18 +59,34 @@ export function passTime(surface: Surface, ticks: number): Surface {
 export function ageRegion(s: RegionSurface, ticks: number): RegionSurface {
   const covered = s.film === 'mask' || s.film === 'oil'
   // Nothing on this region runs down: it stays the very same.
-  if (s.settling === 0 && s.warmth !== 'warm' && s.warmAge === 0 && (s.moisture === 'dry' || covered)) return s
-  const dampAge = s.moisture === 'dry' || covered ? s.dampAge : Math.min(DRY_TICKS, s.dampAge + ticks)
+  if (
+    s.settling === 0 &&
+    s.warmth !== 'warm' &&
+    s.warmAge === 0 &&
+    (s.moisture === 'dry' || covered)
+  )
+    return s
+  const dampAge =
+    s.moisture === 'dry' || covered ? s.dampAge : Math.min(DRY_TICKS, s.dampAge + ticks)
   const warmAge = s.warmth === 'warm' ? s.warmAge + ticks : 0
   const warm = s.warmth === 'warm' && warmAge < WARM_TICKS
   return {
-    ...s, settling: Math.max(0, s.settling - ticks), dampAge: dampAge >= DRY_TICKS ? 0 : dampAge, moisture: dampAge >= DRY_TICKS ? 'dry' : s.moisture,
-    warmth: s.warmth === 'warm' && !warm ? 'neutral' : s.warmth, warmAge: warm ? warmAge : 0,
+    ...s,
+    settling: Math.max(0, s.settling - ticks),
+    dampAge: dampAge >= DRY_TICKS ? 0 : dampAge,
+    moisture: dampAge >= DRY_TICKS ? 'dry' : s.moisture,
+    warmth: s.warmth === 'warm' && !warm ? 'neutral' : s.warmth,
+    warmAge: warm ? warmAge : 0,
   }
 }
 
 /** The surface after a technique of `ticks` hands-on time on some regions. Needs are not looked at here. */
-export function applyTechnique(surface: Surface, technique: Technique, regions: readonly RegionId[], ticks: number): Surface {
+export function applyTechnique(
+  surface: Surface,
+  technique: Technique,
+  regions: readonly RegionId[],
+  ticks: number,
+): Surface {
   const passed = passTime(surface, ticks)
   const out = { ...passed } as Record<RegionId, RegionSurface>
   for (const r of regions) out[r] = leaveOn(out[r], technique)
@@ -65,33 +98,93 @@ export function leaveOn(s: RegionSurface, technique: Technique): RegionSurface {
   const l = technique.leaves
   const wetted = l.moisture !== undefined && l.moisture !== 'dry'
   return {
-    soil: l.soil ?? s.soil, moisture: l.moisture ?? s.moisture, film: l.film ?? s.film, warmth: l.warmth ?? s.warmth, skin: l.skin ?? s.skin,
-    layer: l.layer !== undefined ? Math.max(s.layer, l.layer) : l.film !== undefined && l.film !== 'leaveOn' ? 0 : s.layer,
+    soil: l.soil ?? s.soil,
+    moisture: l.moisture ?? s.moisture,
+    film: l.film ?? s.film,
+    warmth: l.warmth ?? s.warmth,
+    skin: l.skin ?? s.skin,
+    layer:
+      l.layer !== undefined
+        ? Math.max(s.layer, l.layer)
+        : l.film !== undefined && l.film !== 'leaveOn'
+          ? 0
+          : s.layer,
     settling: l.settleMinutes !== undefined ? l.settleMinutes * 2 : s.settling,
-    dampAge: wetted || l.moisture === 'dry' ? 0 : s.dampAge, warmAge: l.warmth === 'warm' ? 0 : s.warmAge,
+    dampAge: wetted || l.moisture === 'dry' ? 0 : s.dampAge,
+    warmAge: l.warmth === 'warm' ? 0 : s.warmAge,
     redness: Math.min(4, Math.max(0, s.redness + (l.redness ?? 0))),
   }
 }
 
 export type SurfacePart = keyof SurfaceNeed
-export interface Unmet { part: SurfacePart, regions: readonly RegionId[], have: string, want: string }
+export interface Unmet {
+  part: SurfacePart
+  regions: readonly RegionId[]
+  have: string
+  want: string
+}
 
 /** What a technique needs and does not find, by part, with the regions where it fails. Work away from the face looks at the whole face for its film. */
-export function unmetNeeds(surface: Surface, technique: Technique, regions: readonly RegionId[]): Unmet[] {
+export function unmetNeeds(
+  surface: Surface,
+  technique: Technique,
+  regions: readonly RegionId[],
+): Unmet[] {
   const { needs } = technique
   const looked = regions.length > 0 ? regions : REGION_IDS
   const out: Unmet[] = []
-  const check = (part: SurfacePart, fails: (s: RegionSurface) => boolean, have: (s: RegionSurface) => string, want: string) => {
+  const check = (
+    part: SurfacePart,
+    fails: (s: RegionSurface) => boolean,
+    have: (s: RegionSurface) => string,
+    want: string,
+  ) => {
     const bad = looked.filter((r) => fails(surface[r]))
     const first = bad[0]
     if (first !== undefined) out.push({ part, regions: bad, have: have(surface[first]), want })
   }
   const { soil, film, moisture, skin, warmth } = needs
-  if (soil) check('soil', (s) => !soil.includes(s.soil), (s) => s.soil, soil.join(' or '))
-  if (film) check('film', (s) => !film.includes(s.film), (s) => s.film, film.join(' or '))
-  if (moisture) check('moisture', (s) => !moisture.includes(s.moisture), (s) => s.moisture, moisture.join(' or '))
-  if (skin) check('skin', (s) => !skin.includes(s.skin), (s) => s.skin, skin.join(' or '))
-  if (warmth) check('warmth', (s) => !warmth.includes(s.warmth), (s) => s.warmth, warmth.join(' or '))
-  if (needs.settled) check('settled', (s) => s.settling > 0, () => 'still settling', 'dried down')
+  if (soil)
+    check(
+      'soil',
+      (s) => !soil.includes(s.soil),
+      (s) => s.soil,
+      soil.join(' or '),
+    )
+  if (film)
+    check(
+      'film',
+      (s) => !film.includes(s.film),
+      (s) => s.film,
+      film.join(' or '),
+    )
+  if (moisture)
+    check(
+      'moisture',
+      (s) => !moisture.includes(s.moisture),
+      (s) => s.moisture,
+      moisture.join(' or '),
+    )
+  if (skin)
+    check(
+      'skin',
+      (s) => !skin.includes(s.skin),
+      (s) => s.skin,
+      skin.join(' or '),
+    )
+  if (warmth)
+    check(
+      'warmth',
+      (s) => !warmth.includes(s.warmth),
+      (s) => s.warmth,
+      warmth.join(' or '),
+    )
+  if (needs.settled)
+    check(
+      'settled',
+      (s) => s.settling > 0,
+      () => 'still settling',
+      'dried down',
+    )
   return out
 }

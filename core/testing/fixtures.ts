@@ -15,34 +15,90 @@ type FullReading = Record<ReadingId, Grade>
 export const TODAY = '2026-03-10'
 
 export function allNo(more: Answers = {}): Answers {
-  return { ...Object.fromEntries(FINDING_ORDER.map((id): [string, Answer] => [id, { say: 'no' }])), ...more }
+  return {
+    ...Object.fromEntries(FINDING_ORDER.map((id): [string, Answer] => [id, { say: 'no' }])),
+    ...more,
+  }
 }
 
 export function readAll(base: FullReading, more: Readings = {}): Readings {
   return { ...Object.fromEntries(ZONE_IDS.map((z) => [z, base])), ...more }
 }
-export const RESILIENT: FullReading = { oil: 2, water: 2, redness: 0, congestion: 2, sensitivity: 0 }
+export const RESILIENT: FullReading = {
+  oil: 2,
+  water: 2,
+  redness: 0,
+  congestion: 2,
+  sensitivity: 0,
+}
 
-export function product(kind: ProductKind, id: string = kind, more: Partial<Product> = {}): Product {
-  return { id, name: id, line: 'test', kind, inci: ['Aqua'], density: 1, dispenser: { kind: 'pour', millilitres: 1 }, suits: ['all'], calming: true, packMillilitres: 100, priceCents: 1000, openMonths: 12, ...more }
+export function product(
+  kind: ProductKind,
+  id: string = kind,
+  more: Partial<Product> = {},
+): Product {
+  return {
+    id,
+    name: id,
+    line: 'test',
+    kind,
+    inci: ['Aqua'],
+    density: 1,
+    dispenser: { kind: 'pour', millilitres: 1 },
+    suits: ['all'],
+    calming: true,
+    packMillilitres: 100,
+    priceCents: 1000,
+    openMonths: 12,
+    ...more,
+  }
 }
 /** Acids as a shelf would hold them, inside the safe-use lines. */
 export const ACIDS: Partial<Record<ProductKind, Partial<Product>>> = {
-  acidMask: { acid: { name: 'lactic', percent: 8 }, pH: 3.9 }, resurfacingMask: { acid: { name: 'lactic', percent: 6 }, pH: 4 }, peelSolution: { acid: { name: 'glycolic', percent: 20 }, pH: 3.4 },
+  acidMask: { acid: { name: 'lactic', percent: 8 }, pH: 3.9 },
+  resurfacingMask: { acid: { name: 'lactic', percent: 6 }, pH: 4 },
+  peelSolution: { acid: { name: 'glycolic', percent: 20 }, pH: 3.4 },
 }
 
 export function lot(productId: string, more: Partial<Lot> = {}): Lot {
-  return { id: `${productId}-lot`, productId, code: 'T1', expires: '2027-01-01', recalled: false, remainingMillilitres: 100, ...more }
+  return {
+    id: `${productId}-lot`,
+    productId,
+    code: 'T1',
+    expires: '2027-01-01',
+    recalled: false,
+    remainingMillilitres: 100,
+    ...more,
+  }
 }
 
-export const NOTHING_LEFT = Object.fromEntries(REGION_IDS.map((r) => [r, 0])) as Record<RegionId, number>
+export const NOTHING_LEFT = Object.fromEntries(REGION_IDS.map((r) => [r, 0])) as Record<
+  RegionId,
+  number
+>
 
-export function planInput(more: Partial<PlanInput> & { readings?: Readings, age?: number } = {}): PlanInput {
+export function planInput(
+  more: Partial<PlanInput> & { readings?: Readings; age?: number } = {},
+): PlanInput {
   const { readings = readAll(RESILIENT), age = 35, ...rest } = more
   const answers = rest.answers ?? allNo()
   return {
-    today: TODAY, daylight: true, slotMinutes: 60, madeUp: true, profile: deriveProfile(readings, age), answers, verdict: screen(answers, TODAY), past: [], residual: NOTHING_LEFT,
-    shelf: PRODUCT_KINDS.map((k) => ({ product: product(k, k, ACIDS[k]), lots: [lot(k)] })), patch: {}, devices: DEVICE_KINDS, licences: LICENCE_IDS, school: 'warmCloth', aims: ['congestion', 'dehydration', 'rest'], faceSize: REFERENCE_FACE,
+    today: TODAY,
+    daylight: true,
+    slotMinutes: 60,
+    madeUp: true,
+    profile: deriveProfile(readings, age),
+    answers,
+    verdict: screen(answers, TODAY),
+    past: [],
+    residual: NOTHING_LEFT,
+    shelf: PRODUCT_KINDS.map((k) => ({ product: product(k, k, ACIDS[k]), lots: [lot(k)] })),
+    patch: {},
+    devices: DEVICE_KINDS,
+    licences: LICENCE_IDS,
+    school: 'warmCloth',
+    aims: ['congestion', 'dehydration', 'rest'],
+    faceSize: REFERENCE_FACE,
     ...rest,
   }
 }

@@ -3,7 +3,11 @@ import type { PlanStep } from '../catalogue/step'
 import type { DwellWindow } from '../catalogue/technique'
 import type { RegionId } from '../face/zones'
 
-export interface StepTime { key: string, start: number, end: number }
+export interface StepTime {
+  key: string
+  start: number
+  end: number
+}
 
 /** Something on the face that works by itself from the end of the step that laid it to the start of the one that lifts it. */
 export interface Resting {
@@ -18,12 +22,22 @@ export interface Resting {
   lifted: boolean
 }
 
-export interface Schedule { steps: readonly StepTime[], resting: readonly Resting[], total: number, idle: number }
+export interface Schedule {
+  steps: readonly StepTime[]
+  resting: readonly Resting[]
+  total: number
+  idle: number
+}
 
-export type DwellFor = (step: PlanStep) => { earliest: number, latest: number, late: DwellWindow['late'] } | undefined
+export type DwellFor = (
+  step: PlanStep,
+) => { earliest: number; latest: number; late: DwellWindow['late'] } | undefined
 
 /** The window of a step on this skin: the short one where a region is sensitive. */
-export function dwellWindow(step: PlanStep, sensitive: (r: RegionId) => boolean): ReturnType<DwellFor> {
+export function dwellWindow(
+  step: PlanStep,
+  sensitive: (r: RegionId) => boolean,
+): ReturnType<DwellFor> {
   const d = TECHNIQUES[step.technique].dwell
   if (!d) return undefined
   const window = step.regions.some(sensitive) ? d.sensitive : d
@@ -51,9 +65,22 @@ export function schedule(steps: readonly PlanStep[], dwellOf: DwellFor): Schedul
     const window = dwellOf(step)
     const time = times[i]
     if (!window || !time) return
-    const liftIndex = steps.findIndex((s, j) => j > i && takesOff(s.technique, step.technique) && s.regions.some((r) => step.regions.includes(r)))
+    const liftIndex = steps.findIndex(
+      (s, j) =>
+        j > i &&
+        takesOff(s.technique, step.technique) &&
+        s.regions.some((r) => step.regions.includes(r)),
+    )
     const lift = times[liftIndex]
-    resting.push({ key: step.key, technique: step.technique, regions: step.regions, start: time.end, end: lift?.start ?? clock, ...window, lifted: lift !== undefined })
+    resting.push({
+      key: step.key,
+      technique: step.technique,
+      regions: step.regions,
+      start: time.end,
+      end: lift?.start ?? clock,
+      ...window,
+      lifted: lift !== undefined,
+    })
   })
   return { steps: times, resting, total: clock, idle }
 }

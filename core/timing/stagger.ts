@@ -1,6 +1,18 @@
 /** A mask to be put on and taken off by the same pair of hands. Whole ticks. */
-export interface MaskTask { id: string, on: number, off: number, earliest: number, latest: number }
-export interface Stagger { onOrder: readonly string[], offOrder: readonly string[], length: number, handsFree: number, dwell: Readonly<Record<string, number>> }
+export interface MaskTask {
+  id: string
+  on: number
+  off: number
+  earliest: number
+  latest: number
+}
+export interface Stagger {
+  onOrder: readonly string[]
+  offOrder: readonly string[]
+  length: number
+  handsFree: number
+  dwell: Readonly<Record<string, number>>
+}
 
 /**
  * The shortest way to put on and take off a few masks so that each stays within its window.
@@ -10,13 +22,15 @@ export interface Stagger { onOrder: readonly string[], offOrder: readonly string
  */
 export function stagger(tasks: readonly MaskTask[]): Stagger | undefined {
   if (tasks.length > 4) throw new RangeError('at most four masks at once')
-  for (const t of tasks) if (t.earliest > t.latest) throw new RangeError(`${t.id}: earliest after latest`)
+  for (const t of tasks)
+    if (t.earliest > t.latest) throw new RangeError(`${t.id}: earliest after latest`)
   const sorted = [...tasks].sort((a, b) => (a.id < b.id ? -1 : 1))
   let best: Stagger | undefined
-  for (const on of permutations(sorted)) for (const off of permutations(sorted)) {
-    const tried = layOut(on, off)
-    if (tried && (!best || tried.length < best.length)) best = tried
-  }
+  for (const on of permutations(sorted))
+    for (const off of permutations(sorted)) {
+      const tried = layOut(on, off)
+      if (tried && (!best || tried.length < best.length)) best = tried
+    }
   return best
 }
 
@@ -25,7 +39,10 @@ function layOut(on: readonly MaskTask[], off: readonly MaskTask[]): Stagger | un
   const base = new Map<string, number>()
   let clock = 0
   const total = on.reduce((a, t) => a + t.on, 0)
-  for (const t of on) { clock += t.on; base.set(t.id, total - clock) }
+  for (const t of on) {
+    clock += t.on
+    base.set(t.id, total - clock)
+  }
   let lifted = 0
   let free = 0
   for (const t of off) {
@@ -40,10 +57,18 @@ function layOut(on: readonly MaskTask[], off: readonly MaskTask[]): Stagger | un
     if (d > t.latest) return undefined
     dwell[t.id] = d
   }
-  return { onOrder: on.map((t) => t.id), offOrder: off.map((t) => t.id), length: total + free + lifted, handsFree: free, dwell }
+  return {
+    onOrder: on.map((t) => t.id),
+    offOrder: off.map((t) => t.id),
+    length: total + free + lifted,
+    handsFree: free,
+    dwell,
+  }
 }
 
 function permutations<T>(items: readonly T[]): T[][] {
   if (items.length <= 1) return [[...items]]
-  return items.flatMap((item, i) => permutations([...items.slice(0, i), ...items.slice(i + 1)]).map((rest) => [item, ...rest]))
+  return items.flatMap((item, i) =>
+    permutations([...items.slice(0, i), ...items.slice(i + 1)]).map((rest) => [item, ...rest]),
+  )
 }

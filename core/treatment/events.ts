@@ -4,23 +4,29 @@ import type { Readings } from '../skin/readings'
 
 export type EventBody =
   | { kind: 'started' }
-  | { kind: 'stepDone', key: string, cue: boolean }
-  | { kind: 'stepSkipped', key: string, reason: string }
-  | { kind: 'passDone', key: string, region: RegionId }
+  | { kind: 'stepDone'; key: string; cue: boolean }
+  | { kind: 'stepSkipped'; key: string; reason: string }
+  | { kind: 'passDone'; key: string; region: RegionId }
   | { kind: 'held' }
   | { kind: 'resumed' }
-  | { kind: 'reading', zones: Readings }
-  | { kind: 'redness', region: RegionId, grade: 0 | 1 | 2 | 3 | 4, key: string | null }
-  | { kind: 'sensation', grade: number, region: RegionId | null, key: string | null }
-  | { kind: 'sign', sign: SignId, region: RegionId | null, key: string | null }
-  | { kind: 'stopped', reason: string }
-  | { kind: 'stopStep', step: StopStepId }
-  | { kind: 'contraAction', what: string, where: readonly RegionId[], done: string, suspected: string | null }
-  | { kind: 'settingChanged', key: string, setting: number }
-  | { kind: 'productSwapped', key: string, productId: string, reason: string }
-  | { kind: 'amountTaken', key: string, productId: string, lotId: string, millilitres: number }
-  | { kind: 'replanned', version: number, reason: string }
-  | { kind: 'note', text: string }
+  | { kind: 'reading'; zones: Readings }
+  | { kind: 'redness'; region: RegionId; grade: 0 | 1 | 2 | 3 | 4; key: string | null }
+  | { kind: 'sensation'; grade: number; region: RegionId | null; key: string | null }
+  | { kind: 'sign'; sign: SignId; region: RegionId | null; key: string | null }
+  | { kind: 'stopped'; reason: string }
+  | { kind: 'stopStep'; step: StopStepId }
+  | {
+      kind: 'contraAction'
+      what: string
+      where: readonly RegionId[]
+      done: string
+      suspected: string | null
+    }
+  | { kind: 'settingChanged'; key: string; setting: number }
+  | { kind: 'productSwapped'; key: string; productId: string; reason: string }
+  | { kind: 'amountTaken'; key: string; productId: string; lotId: string; millilitres: number }
+  | { kind: 'replanned'; version: number; reason: string }
+  | { kind: 'note'; text: string }
   | { kind: 'finished' }
 
 export type EventKind = EventBody['kind']
@@ -41,6 +47,9 @@ export interface TreatmentEvent {
 export function inOrder(events: readonly TreatmentEvent[]): TreatmentEvent[] {
   const once = new Map<string, TreatmentEvent>()
   for (const e of events) if (!once.has(e.id)) once.set(e.id, e)
-  return [...once.values()].sort((a, b) => a.at - b.at || compare(a.deviceId, b.deviceId) || a.seq - b.seq || compare(a.id, b.id))
+  return [...once.values()].sort(
+    (a, b) =>
+      a.at - b.at || compare(a.deviceId, b.deviceId) || a.seq - b.seq || compare(a.id, b.id),
+  )
 }
 const compare = (a: string, b: string) => (a < b ? -1 : a > b ? 1 : 0)

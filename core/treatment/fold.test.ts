@@ -8,16 +8,52 @@ import { fold, onSkin, restingAt, runningMs, type FoldContext } from './fold'
 import { judge } from './stop'
 
 const T0 = 1_800_000_000_000
-const step = (key: string, technique: PlanStep['technique'], minutes: number, regions = GROUPS.face): PlanStep => ({ key, technique, minutes, regions, why: [] })
-const STEPS = [step('settle-1', 'settle', 2, []), step('milk-1', 'milk', 2), step('grain-1', 'grain', 1), step('clay-1', 'clay', 2, GROUPS.tZone), step('stay-1', 'stay', 6, []), step('maskOff-1', 'maskOff', 1, GROUPS.tZone), step('close-1', 'close', 3, [])]
-const context: FoldContext = { plans: { 1: STEPS, 2: STEPS.slice(0, 4) }, dwellOf: (s) => dwellWindow(s, () => false), baseline: { cheekL: 1, nose: 0 } }
+const step = (
+  key: string,
+  technique: PlanStep['technique'],
+  minutes: number,
+  regions = GROUPS.face,
+): PlanStep => ({ key, technique, minutes, regions, why: [] })
+const STEPS = [
+  step('settle-1', 'settle', 2, []),
+  step('milk-1', 'milk', 2),
+  step('grain-1', 'grain', 1),
+  step('clay-1', 'clay', 2, GROUPS.tZone),
+  step('stay-1', 'stay', 6, []),
+  step('maskOff-1', 'maskOff', 1, GROUPS.tZone),
+  step('close-1', 'close', 3, []),
+]
+const context: FoldContext = {
+  plans: { 1: STEPS, 2: STEPS.slice(0, 4) },
+  dwellOf: (s) => dwellWindow(s, () => false),
+  baseline: { cheekL: 1, nose: 0 },
+}
 let n = 0
-const ev = (minute: number, body: EventBody, more: Partial<TreatmentEvent> = {}): TreatmentEvent => ({ id: `e${n++}`, at: T0 + minute * 60_000, deviceId: 'a', seq: n, planVersion: 1, body, ...more })
+const ev = (
+  minute: number,
+  body: EventBody,
+  more: Partial<TreatmentEvent> = {},
+): TreatmentEvent => ({
+  id: `e${n++}`,
+  at: T0 + minute * 60_000,
+  deviceId: 'a',
+  seq: n,
+  planVersion: 1,
+  body,
+  ...more,
+})
 const done = (minute: number, key: string) => ev(minute, { kind: 'stepDone', key, cue: true })
 
 describe('the room as a fold', () => {
   it('walks the plan step by step and rests a mask between on and off', () => {
-    const events = [ev(0, { kind: 'started' }), done(2, 'settle-1'), done(4, 'milk-1'), done(5, 'grain-1'), done(7, 'clay-1'), done(15, 'stay-1')]
+    const events = [
+      ev(0, { kind: 'started' }),
+      done(2, 'settle-1'),
+      done(4, 'milk-1'),
+      done(5, 'grain-1'),
+      done(7, 'clay-1'),
+      done(15, 'stay-1'),
+    ]
     const s = fold(events, context)
     expect(s.current).toEqual({ key: 'maskOff-1', since: T0 + 15 * 60_000 })
     const clay = s.resting[0]
@@ -28,19 +64,40 @@ describe('the room as a fold', () => {
     const off = fold([...events, done(16, 'maskOff-1')], context)
     expect(off.resting[0]?.endedAt).toBe(T0 + 15 * 60_000)
   })
-  it('takes a hold out of the step\'s clock but not out of the mask\'s', () => {
-    const s = fold([ev(0, { kind: 'started' }), ev(1, { kind: 'held' }), ev(4, { kind: 'resumed' })], context)
+  it("takes a hold out of the step's clock but not out of the mask's", () => {
+    const s = fold(
+      [ev(0, { kind: 'started' }), ev(1, { kind: 'held' }), ev(4, { kind: 'resumed' })],
+      context,
+    )
     expect(runningMs(s, T0 + 5 * 60_000)).toBe(2 * 60_000)
     const held = fold([ev(0, { kind: 'started' }), ev(1, { kind: 'held' })], context)
     expect(runningMs(held, T0 + 9 * 60_000)).toBe(60_000)
   })
   it('ends a step once, whichever tablet tapped first', () => {
-    const s = fold([ev(0, { kind: 'started' }), done(2, 'settle-1'), { ...done(2.1, 'settle-1'), deviceId: 'b' }], context)
+    const s = fold(
+      [
+        ev(0, { kind: 'started' }),
+        done(2, 'settle-1'),
+        { ...done(2.1, 'settle-1'), deviceId: 'b' },
+      ],
+      context,
+    )
     expect(s.done.map((d) => [d.key, d.endedAt])).toEqual([['settle-1', T0 + 2 * 60_000]])
   })
   it('keeps skips with their reason, passes by zone, settings, swaps, amounts, notes', () => {
-    const s = fold([ev(0, { kind: 'started' }), ev(1, { kind: 'stepSkipped', key: 'settle-1', reason: 'client asked' }), ev(2, { kind: 'passDone', key: 'tip-1', region: 'nose' }), ev(3, { kind: 'passDone', key: 'tip-1', region: 'nose' }), ev(4, { kind: 'settingChanged', key: 'tip-1', setting: 14 }),
-      ev(5, { kind: 'productSwapped', key: 'milk-1', productId: 'p2', reason: 'ran out' }), ev(6, { kind: 'amountTaken', key: 'milk-1', productId: 'p2', lotId: 'l', millilitres: 3 }), ev(7, { kind: 'note', text: 'asleep' })], context)
+    const s = fold(
+      [
+        ev(0, { kind: 'started' }),
+        ev(1, { kind: 'stepSkipped', key: 'settle-1', reason: 'client asked' }),
+        ev(2, { kind: 'passDone', key: 'tip-1', region: 'nose' }),
+        ev(3, { kind: 'passDone', key: 'tip-1', region: 'nose' }),
+        ev(4, { kind: 'settingChanged', key: 'tip-1', setting: 14 }),
+        ev(5, { kind: 'productSwapped', key: 'milk-1', productId: 'p2', reason: 'ran out' }),
+        ev(6, { kind: 'amountTaken', key: 'milk-1', productId: 'p2', lotId: 'l', millilitres: 3 }),
+        ev(7, { kind: 'note', text: 'asleep' }),
+      ],
+      context,
+    )
     expect(s.done[0]?.skipped).toBe('client asked')
     expect(s.passes['tip-1']).toEqual({ nose: 2 })
     expect(s.settings['tip-1']).toBe(14)
@@ -49,7 +106,14 @@ describe('the room as a fold', () => {
     expect(s.notes).toHaveLength(1)
   })
   it('moves to a later version and never back', () => {
-    const s = fold([ev(0, { kind: 'started' }), ev(1, { kind: 'replanned', version: 2, reason: 'late' }), ev(2, { kind: 'replanned', version: 1, reason: '' })], context)
+    const s = fold(
+      [
+        ev(0, { kind: 'started' }),
+        ev(1, { kind: 'replanned', version: 2, reason: 'late' }),
+        ev(2, { kind: 'replanned', version: 1, reason: '' }),
+      ],
+      context,
+    )
     expect(s.version).toBe(2)
     expect(s.replans).toHaveLength(1)
   })
@@ -59,13 +123,20 @@ describe('the room as a fold', () => {
   })
   it('says nothing runs before the start and after the end', () => {
     expect(runningMs(fold([], context), T0)).toBe(0)
-    expect(fold([ev(0, { kind: 'started' }), ev(9, { kind: 'finished' })], context).current).toBeUndefined()
+    expect(
+      fold([ev(0, { kind: 'started' }), ev(9, { kind: 'finished' })], context).current,
+    ).toBeUndefined()
   })
 })
 
 describe('stop rules', () => {
-  const red = (grade: 0 | 1 | 2 | 3 | 4, region: 'cheekL' | 'nose'): EventBody => ({ kind: 'redness', region, grade, key: 'grain-1' })
-  it('holds redness against the zone\'s own baseline', () => {
+  const red = (grade: 0 | 1 | 2 | 3 | 4, region: 'cheekL' | 'nose'): EventBody => ({
+    kind: 'redness',
+    region,
+    grade,
+    key: 'grain-1',
+  })
+  it("holds redness against the zone's own baseline", () => {
     expect(judge(red(2, 'cheekL'), 1, 'grain')?.act).toBe('endZone')
     expect(judge(red(2, 'cheekL'), 1, 'massage')?.act).toBe('keep')
     expect(judge(red(2, 'nose'), 0, 'massage')?.act).toBe('stop')
@@ -73,52 +144,138 @@ describe('stop rules', () => {
     expect(judge(red(1, 'cheekL'), 1, 'grain')?.act).toBe('keep')
   })
   it('stops on burning whatever the redness, and calls help for breathing and swelling', () => {
-    expect(judge({ kind: 'sensation', grade: 7, region: null, key: null }, 0, undefined)?.act).toBe('stop')
-    expect(judge({ kind: 'sensation', grade: 4, region: null, key: null }, 0, undefined)?.act).toBe('shorten')
-    expect(judge({ kind: 'sensation', grade: 3, region: null, key: null }, 0, undefined)?.act).toBe('keep')
-    expect(judge({ kind: 'sign', sign: 'breathing', region: null, key: null }, 0, undefined)).toMatchObject({ act: 'stop', callHelp: true })
-    expect(judge({ kind: 'sign', sign: 'blood', region: null, key: null }, 0, undefined)).toMatchObject({ act: 'stop', callHelp: false })
+    expect(judge({ kind: 'sensation', grade: 7, region: null, key: null }, 0, undefined)?.act).toBe(
+      'stop',
+    )
+    expect(judge({ kind: 'sensation', grade: 4, region: null, key: null }, 0, undefined)?.act).toBe(
+      'shorten',
+    )
+    expect(judge({ kind: 'sensation', grade: 3, region: null, key: null }, 0, undefined)?.act).toBe(
+      'keep',
+    )
+    expect(
+      judge({ kind: 'sign', sign: 'breathing', region: null, key: null }, 0, undefined),
+    ).toMatchObject({ act: 'stop', callHelp: true })
+    expect(
+      judge({ kind: 'sign', sign: 'blood', region: null, key: null }, 0, undefined),
+    ).toMatchObject({ act: 'stop', callHelp: false })
   })
   it('never gets milder as redness or sensation grows', () => {
     const order = { keep: 0, shorten: 1, endZone: 1, stop: 2 }
-    fc.assert(fc.property(fc.integer({ min: 0, max: 9 }), fc.constantFrom<0 | 1 | 2 | 3>(0, 1, 2, 3), (s, r) => {
-      const sens = (grade: number) => order[judge({ kind: 'sensation', grade, region: null, key: null }, 0, 'grain')?.act ?? 'keep']
-      expect(sens(s + 1)).toBeGreaterThanOrEqual(sens(s))
-      const redness = (g: number) => order[judge(red(g as 0, 'cheekL'), 1, 'grain')?.act ?? 'keep']
-      expect(redness(r + 1)).toBeGreaterThanOrEqual(redness(r))
-    }))
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 0, max: 9 }),
+        fc.constantFrom<0 | 1 | 2 | 3>(0, 1, 2, 3),
+        (s, r) => {
+          const sens = (grade: number) =>
+            order[
+              judge({ kind: 'sensation', grade, region: null, key: null }, 0, 'grain')?.act ??
+                'keep'
+            ]
+          expect(sens(s + 1)).toBeGreaterThanOrEqual(sens(s))
+          const redness = (g: number) =>
+            order[judge(red(g as 0, 'cheekL'), 1, 'grain')?.act ?? 'keep']
+          expect(redness(r + 1)).toBeGreaterThanOrEqual(redness(r))
+        },
+      ),
+    )
   })
   it('ends the step on a zone, or everything, in the fold', () => {
     const s = fold([ev(0, { kind: 'started' }), ev(1, red(2, 'cheekL'))], context)
     expect(s.endedZones['grain-1']).toEqual(['cheekL'])
-    expect(fold([ev(0, { kind: 'started' }), ev(1, { kind: 'sign', sign: 'wheals', region: null, key: null })], context).stopped).toMatchObject({ callHelp: false })
+    expect(
+      fold(
+        [
+          ev(0, { kind: 'started' }),
+          ev(1, { kind: 'sign', sign: 'wheals', region: null, key: null }),
+        ],
+        context,
+      ).stopped,
+    ).toMatchObject({ callHelp: false })
   })
 })
 
 const body: fc.Arbitrary<EventBody> = fc.oneof(
-  fc.constantFrom<EventBody>({ kind: 'started' }, { kind: 'held' }, { kind: 'resumed' }, { kind: 'finished' }, { kind: 'note', text: 'x' }, { kind: 'stopStep', step: 'cooled' }, { kind: 'stopped', reason: 'hand up' }),
-  fc.constantFrom(...STEPS.map((s) => s.key)).map((key): EventBody => ({ kind: 'stepDone', key, cue: true })), fc.constantFrom(...STEPS.map((s) => s.key)).map((key): EventBody => ({ kind: 'stepSkipped', key, reason: 'r' })),
-  fc.integer({ min: 2, max: 3 }).map((version): EventBody => ({ kind: 'replanned', version, reason: 'r' })), fc.integer({ min: 0, max: 10 }).map((grade): EventBody => ({ kind: 'sensation', grade, region: 'nose', key: 'grain-1' })),
-  fc.constantFrom<0 | 1 | 2 | 3 | 4>(0, 1, 2, 3, 4).map((grade): EventBody => ({ kind: 'redness', region: 'cheekL', grade, key: 'grain-1' })), fc.constantFrom('nose' as const, 'chin' as const).map((region): EventBody => ({ kind: 'passDone', key: 'grain-1', region })),
+  fc.constantFrom<EventBody>(
+    { kind: 'started' },
+    { kind: 'held' },
+    { kind: 'resumed' },
+    { kind: 'finished' },
+    { kind: 'note', text: 'x' },
+    { kind: 'stopStep', step: 'cooled' },
+    { kind: 'stopped', reason: 'hand up' },
+  ),
+  fc
+    .constantFrom(...STEPS.map((s) => s.key))
+    .map((key): EventBody => ({ kind: 'stepDone', key, cue: true })),
+  fc
+    .constantFrom(...STEPS.map((s) => s.key))
+    .map((key): EventBody => ({ kind: 'stepSkipped', key, reason: 'r' })),
+  fc
+    .integer({ min: 2, max: 3 })
+    .map((version): EventBody => ({ kind: 'replanned', version, reason: 'r' })),
+  fc
+    .integer({ min: 0, max: 10 })
+    .map((grade): EventBody => ({ kind: 'sensation', grade, region: 'nose', key: 'grain-1' })),
+  fc
+    .constantFrom<0 | 1 | 2 | 3 | 4>(0, 1, 2, 3, 4)
+    .map((grade): EventBody => ({ kind: 'redness', region: 'cheekL', grade, key: 'grain-1' })),
+  fc
+    .constantFrom('nose' as const, 'chin' as const)
+    .map((region): EventBody => ({ kind: 'passDone', key: 'grain-1', region })),
 )
-const taps = fc.array(fc.record({ minute: fc.integer({ min: 0, max: 60 }), device: fc.constantFrom('tablet-a', 'tablet-b'), body }), { maxLength: 25 }).map((list) => list.map((x, i): TreatmentEvent => ({ id: `t${i}`, at: T0 + x.minute * 60_000, deviceId: x.device, seq: i, planVersion: 1, body: x.body })))
+const taps = fc
+  .array(
+    fc.record({
+      minute: fc.integer({ min: 0, max: 60 }),
+      device: fc.constantFrom('tablet-a', 'tablet-b'),
+      body,
+    }),
+    { maxLength: 25 },
+  )
+  .map((list) =>
+    list.map((x, i): TreatmentEvent => ({
+      id: `t${i}`,
+      at: T0 + x.minute * 60_000,
+      deviceId: x.device,
+      seq: i,
+      planVersion: 1,
+      body: x.body,
+    })),
+  )
 
 describe('two tablets', () => {
   it('fold to one state, however the taps arrive: late, doubled, out of order', () => {
-    fc.assert(fc.property(taps.chain((list) => fc.tuple(fc.constant(list), fc.shuffledSubarray(list, { minLength: list.length, maxLength: list.length }), fc.subarray(list))), ([list, shuffled, again]) => {
-      const one = fold(list, context)
-      expect(fold(shuffled, context)).toEqual(one)
-      expect(fold([...again, ...shuffled, ...again], context)).toEqual(one)
-      expect(inOrder([...shuffled, ...again])).toEqual(inOrder(list))
-    }), { numRuns: 300 })
+    fc.assert(
+      fc.property(
+        taps.chain((list) =>
+          fc.tuple(
+            fc.constant(list),
+            fc.shuffledSubarray(list, { minLength: list.length, maxLength: list.length }),
+            fc.subarray(list),
+          ),
+        ),
+        ([list, shuffled, again]) => {
+          const one = fold(list, context)
+          expect(fold(shuffled, context)).toEqual(one)
+          expect(fold([...again, ...shuffled, ...again], context)).toEqual(one)
+          expect(inOrder([...shuffled, ...again])).toEqual(inOrder(list))
+        },
+      ),
+      { numRuns: 300 },
+    )
   })
   it('ends no step twice and counts no clock below zero', () => {
-    fc.assert(fc.property(taps, (list) => {
-      const s = fold(list, context)
-      expect(new Set(s.done.map((d) => d.key)).size).toBe(s.done.length)
-      for (const d of s.done) expect(d.endedAt).toBeGreaterThanOrEqual(d.beganAt)
-      for (const r of s.resting) if (r.endedAt !== undefined) expect(r.endedAt).toBeGreaterThanOrEqual(r.since)
-      expect(runningMs(s, T0 + 61 * 60_000)).toBeGreaterThanOrEqual(0)
-    }), { numRuns: 200 })
+    fc.assert(
+      fc.property(taps, (list) => {
+        const s = fold(list, context)
+        expect(new Set(s.done.map((d) => d.key)).size).toBe(s.done.length)
+        for (const d of s.done) expect(d.endedAt).toBeGreaterThanOrEqual(d.beganAt)
+        for (const r of s.resting)
+          if (r.endedAt !== undefined) expect(r.endedAt).toBeGreaterThanOrEqual(r.since)
+        expect(runningMs(s, T0 + 61 * 60_000)).toBeGreaterThanOrEqual(0)
+      }),
+      { numRuns: 200 },
+    )
   })
 })

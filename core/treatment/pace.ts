@@ -12,7 +12,8 @@ export function minutesAhead(state: RoomState, steps: readonly PlanStep[], now: 
   const at = steps.findIndex((s) => s.key === state.current?.key)
   const step = steps[at]
   if (state.startedAt === undefined || !step) return 0
-  const due = planned(steps.slice(0, at)) + Math.min(step.minutes, runningMs(state, now) / MINUTE_MS)
+  const due =
+    planned(steps.slice(0, at)) + Math.min(step.minutes, runningMs(state, now) / MINUTE_MS)
   return Math.round(due - (now - state.startedAt) / MINUTE_MS)
 }
 
@@ -21,9 +22,13 @@ export function minutesAhead(state: RoomState, steps: readonly PlanStep[], now: 
  * where the treatment runs inside its slot at all.
  * @param slot start in milliseconds since 1970, length in minutes
  */
-export const minutesLeft = (state: RoomState, slot: Slot, now: number): number => Math.max(1, Math.floor(exactlyLeft(state, slot, now)))
+export const minutesLeft = (state: RoomState, slot: Slot, now: number): number =>
+  Math.max(1, Math.floor(exactlyLeft(state, slot, now)))
 
-interface Slot { startsAt: number, minutes: number }
+interface Slot {
+  startsAt: number
+  minutes: number
+}
 function exactlyLeft(state: RoomState, slot: Slot, now: number): number {
   const began = state.startedAt ?? now
   const ofBooked = slot.minutes - (now - began) / MINUTE_MS
@@ -36,10 +41,16 @@ function exactlyLeft(state: RoomState, slot: Slot, now: number): number {
  * Whole minutes that the steps still to come need beyond what is left; none when they fit or miss by less than one. A late start shows here at once.
  * @param slot start in milliseconds since 1970, length in minutes
  */
-export function minutesShort(state: RoomState, steps: readonly PlanStep[], slot: Slot, now: number): number {
+export function minutesShort(
+  state: RoomState,
+  steps: readonly PlanStep[],
+  slot: Slot,
+  now: number,
+): number {
   const at = steps.findIndex((s) => s.key === state.current?.key)
   const step = steps[at]
   if (!step) return 0
-  const still = Math.max(0, step.minutes - runningMs(state, now) / MINUTE_MS) + planned(steps.slice(at + 1))
+  const still =
+    Math.max(0, step.minutes - runningMs(state, now) / MINUTE_MS) + planned(steps.slice(at + 1))
   return Math.max(0, Math.floor(still - Math.max(0, exactlyLeft(state, slot, now)) + 1e-6))
 }

@@ -5,4 +5,5 @@ export function demoId(name: string): string {
   const h = createHash('sha256').update(`oak-basin-demo\n${name}`).digest('hex')
   return `${h.slice(0, 8)}-${h.slice(8, 12)}-4${h.slice(13, 16)}-8${h.slice(17, 20)}-${h.slice(20, 32)}`
 }
-export const demoSalt = (name: string) => createHash('sha256').update(`oak-basin-demo-salt\n${name}`).digest('hex')
+export const demoSalt = (name: string) =>
+  createHash('sha256').update(`oak-basin-demo-salt\n${name}`).digest('hex')

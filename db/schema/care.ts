@@ -8,33 +8,109 @@ import { clients, staff } from './people'
 import { products, visits } from './visits'
 
 const at = (name: string) => timestamp(name, { withTimezone: true, mode: 'date' })
-const by = () => uuid('by').notNull().references(() => staff.id)
+const by = () =>
+  uuid('by')
+    .notNull()
+    .references(() => staff.id)
 
 /** A signature taken back. Insert only. */
-export const withdrawals = pgTable('withdrawals', {
-  id: uuid('id').primaryKey(), clientId: uuid('client_id').notNull().references(() => clients.id), kinds: jsonb('kinds').$type<ConsentId[]>().notNull(), by: by(), at: at('at').notNull().defaultNow(),
-}, (t) => [index('withdrawals_client').on(t.clientId)])
+export const withdrawals = pgTable(
+  'withdrawals',
+  {
+    id: uuid('id').primaryKey(),
+    clientId: uuid('client_id')
+      .notNull()
+      .references(() => clients.id),
+    kinds: jsonb('kinds').$type<ConsentId[]>().notNull(),
+    by: by(),
+    at: at('at').notNull().defaultNow(),
+  },
+  (t) => [index('withdrawals_client').on(t.clientId)],
+)
 
 /** Where a dab of a product was placed, and what was seen there. Insert only. */
-export const patchTests = pgTable('patch_tests', {
-  id: uuid('id').primaryKey(), clientId: uuid('client_id').notNull().references(() => clients.id), productId: text('product_id').notNull().references(() => products.id), place: text('place').$type<PatchPlace>().notNull(), by: by(), at: at('at').notNull().defaultNow(),
-}, (t) => [index('patch_tests_client').on(t.clientId), check('patch_tests_place', sql`${t.place} in ('behindEar','innerElbow')`)])
-export const patchReads = pgTable('patch_reads', {
-  id: uuid('id').primaryKey(), testId: uuid('test_id').notNull().references(() => patchTests.id), result: text('result', { enum: ['clear', 'reaction'] }).notNull(), by: by(), at: at('at').notNull().defaultNow(),
-}, (t) => [index('patch_reads_test').on(t.testId), check('patch_reads_result', sql`${t.result} in ('clear','reaction')`)])
+export const patchTests = pgTable(
+  'patch_tests',
+  {
+    id: uuid('id').primaryKey(),
+    clientId: uuid('client_id')
+      .notNull()
+      .references(() => clients.id),
+    productId: text('product_id')
+      .notNull()
+      .references(() => products.id),
+    place: text('place').$type<PatchPlace>().notNull(),
+    by: by(),
+    at: at('at').notNull().defaultNow(),
+  },
+  (t) => [
+    index('patch_tests_client').on(t.clientId),
+    check('patch_tests_place', sql`${t.place} in ('behindEar','innerElbow')`),
+  ],
+)
+export const patchReads = pgTable(
+  'patch_reads',
+  {
+    id: uuid('id').primaryKey(),
+    testId: uuid('test_id')
+      .notNull()
+      .references(() => patchTests.id),
+    result: text('result', { enum: ['clear', 'reaction'] }).notNull(),
+    by: by(),
+    at: at('at').notNull().defaultNow(),
+  },
+  (t) => [
+    index('patch_reads_test').on(t.testId),
+    check('patch_reads_result', sql`${t.result} in ('clear','reaction')`),
+  ],
+)
 
 /** Rows of the table that this house works more strictly, until ended. */
 export const houseRules = pgTable('house_rules', {
-  id: uuid('id').primaryKey(), rule: text('rule').notNull(), change: jsonb('change').$type<Tightening>().notNull(), reason: text('reason').notNull(), by: by(), at: at('at').notNull().defaultNow(), endedAt: at('ended_at'),
+  id: uuid('id').primaryKey(),
+  rule: text('rule').notNull(),
+  change: jsonb('change').$type<Tightening>().notNull(),
+  reason: text('reason').notNull(),
+  by: by(),
+  at: at('at').notNull().defaultNow(),
+  endedAt: at('ended_at'),
 })
 
 /** Rows set aside for one visit. Insert only: the mark stays. */
-export const lifts = pgTable('lifts', {
-  id: uuid('id').primaryKey(), visitId: uuid('visit_id').notNull().references(() => visits.id), rule: text('rule').notNull(), word: text('word'), reason: text('reason'), by: by(), at: at('at').notNull().defaultNow(),
-}, (t) => [index('lifts_visit').on(t.visitId)])
+export const lifts = pgTable(
+  'lifts',
+  {
+    id: uuid('id').primaryKey(),
+    visitId: uuid('visit_id')
+      .notNull()
+      .references(() => visits.id),
+    rule: text('rule').notNull(),
+    word: text('word'),
+    reason: text('reason'),
+    by: by(),
+    at: at('at').notNull().defaultNow(),
+  },
+  (t) => [index('lifts_visit').on(t.visitId)],
+)
 
 /** One half worked, the other left: how both looked, before and after. Insert only. */
-export const halfFaces = pgTable('half_faces', {
-  id: uuid('id').primaryKey(), visitId: uuid('visit_id').notNull().references(() => visits.id), moment: text('moment', { enum: ['before', 'after'] }).notNull(), worked: text('worked', { enum: ['L', 'R'] }).notNull(),
-  light: text('light').notNull(), grades: jsonb('grades').$type<Halves | null>(), by: by(), at: at('at').notNull().defaultNow(),
-}, (t) => [index('half_faces_visit').on(t.visitId), check('half_faces_moment', sql`${t.moment} in ('before','after')`), check('half_faces_worked', sql`${t.worked} in ('L','R')`)])
+export const halfFaces = pgTable(
+  'half_faces',
+  {
+    id: uuid('id').primaryKey(),
+    visitId: uuid('visit_id')
+      .notNull()
+      .references(() => visits.id),
+    moment: text('moment', { enum: ['before', 'after'] }).notNull(),
+    worked: text('worked', { enum: ['L', 'R'] }).notNull(),
+    light: text('light').notNull(),
+    grades: jsonb('grades').$type<Halves | null>(),
+    by: by(),
+    at: at('at').notNull().defaultNow(),
+  },
+  (t) => [
+    index('half_faces_visit').on(t.visitId),
+    check('half_faces_moment', sql`${t.moment} in ('before','after')`),
+    check('half_faces_worked', sql`${t.worked} in ('L','R')`),
+  ],
+)

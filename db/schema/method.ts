@@ -1,20 +1,54 @@
 import { sql } from 'drizzle-orm'
-import { check, integer, jsonb, pgTable, primaryKey, text, timestamp, uuid } from 'drizzle-orm/pg-core'
+import {
+  check,
+  integer,
+  jsonb,
+  pgTable,
+  primaryKey,
+  text,
+  timestamp,
+  uuid,
+} from 'drizzle-orm/pg-core'
 import type { HousePolicy } from '#core/catalogue/schools'
 import type { ProtocolStep } from '#core/catalogue/step'
 import { staff } from './people'
 
 const at = (name: string) => timestamp(name, { withTimezone: true, mode: 'date' })
-const by = () => uuid('by').notNull().references(() => staff.id)
+const by = () =>
+  uuid('by')
+    .notNull()
+    .references(() => staff.id)
 
 /** What the house has decided on points where practitioners differ; the latest row stands. Insert only. */
 export const housePolicies = pgTable('house_policies', {
-  id: uuid('id').primaryKey(), policy: jsonb('policy').$type<HousePolicy>().notNull(), reason: text('reason').notNull(), by: by(), at: at('at').notNull().defaultNow(),
+  id: uuid('id').primaryKey(),
+  policy: jsonb('policy').$type<HousePolicy>().notNull(),
+  reason: text('reason').notNull(),
+  by: by(),
+  at: at('at').notNull().defaultNow(),
 })
 
 /** The house's own protocols. A retired one is no longer offered; plans that were made from it keep pointing at its version. */
-export const protocols = pgTable('protocols', { id: uuid('id').primaryKey(), name: text('name').notNull(), retiredAt: at('retired_at') })
+export const protocols = pgTable('protocols', {
+  id: uuid('id').primaryKey(),
+  name: text('name').notNull(),
+  retiredAt: at('retired_at'),
+})
 /** Each keeping is a new version; insert only. */
-export const protocolVersions = pgTable('protocol_versions', {
-  protocolId: uuid('protocol_id').notNull().references(() => protocols.id), version: integer('version').notNull(), steps: jsonb('steps').$type<ProtocolStep[]>().notNull(), note: text('note').notNull().default(''), by: by(), at: at('at').notNull().defaultNow(),
-}, (t) => [primaryKey({ columns: [t.protocolId, t.version] }), check('protocol_versions_number', sql`${t.version} >= 1`)])
+export const protocolVersions = pgTable(
+  'protocol_versions',
+  {
+    protocolId: uuid('protocol_id')
+      .notNull()
+      .references(() => protocols.id),
+    version: integer('version').notNull(),
+    steps: jsonb('steps').$type<ProtocolStep[]>().notNull(),
+    note: text('note').notNull().default(''),
+    by: by(),
+    at: at('at').notNull().defaultNow(),
+  },
+  (t) => [
+    primaryKey({ columns: [t.protocolId, t.version] }),
+    check('protocol_versions_number', sql`${t.version} >= 1`),
+  ],
+)

@@ -1,76 +1,129 @@
 import { sql } from 'drizzle-orm'
-import { boolean, check, date, index, integer, jsonb, pgTable, text, timestamp, uniqueIndex, uuid } from 'drizzle-orm/pg-core'
+import {
+  boolean,
+  check,
+  date,
+  index,
+  integer,
+  jsonb,
+  pgTable,
+  text,
+  timestamp,
+  uniqueIndex,
+  uuid,
+} from 'drizzle-orm/pg-core'
 import type { LicenceId } from '#core/catalogue/kinds'
 import type { Preferences } from '#core/catalogue/preferences'
 
 const at = (name: string) => timestamp(name, { withTimezone: true, mode: 'date' })
 
 /** The house: one row. */
-export const practice = pgTable('practice', {
-  id: integer('id').primaryKey().default(1),
-  name: text('name').notNull(),
-  address: text('address').notNull(),
-  phone: text('phone').notNull(),
-  emergency: text('emergency').notNull(),
-  timeZone: text('time_zone').notNull(),
-  school: text('school').notNull(),
-  cleaningMinutes: integer('cleaning_minutes').notNull().default(10),
-  /** What may be done in this place at all, whoever does it. */
-  allows: jsonb('allows').$type<LicenceId[]>().notNull().default(['basic', 'machine', 'current', 'needling025', 'needling05']),
-  retentionYears: integer('retention_years').notNull().default(5),
-}, (t) => [check('practice_one_row', sql`${t.id} = 1`), check('practice_cleaning', sql`${t.cleaningMinutes} between 0 and 60`), check('practice_retention', sql`${t.retentionYears} between 1 and 30`)])
+export const practice = pgTable(
+  'practice',
+  {
+    id: integer('id').primaryKey().default(1),
+    name: text('name').notNull(),
+    address: text('address').notNull(),
+    phone: text('phone').notNull(),
+    emergency: text('emergency').notNull(),
+    timeZone: text('time_zone').notNull(),
+    school: text('school').notNull(),
+    cleaningMinutes: integer('cleaning_minutes').notNull().default(10),
+    /** What may be done in this place at all, whoever does it. */
+    allows: jsonb('allows')
+      .$type<LicenceId[]>()
+      .notNull()
+      .default(['basic', 'machine', 'current', 'needling025', 'needling05']),
+    retentionYears: integer('retention_years').notNull().default(5),
+  },
+  (t) => [
+    check('practice_one_row', sql`${t.id} = 1`),
+    check('practice_cleaning', sql`${t.cleaningMinutes} between 0 and 60`),
+    check('practice_retention', sql`${t.retentionYears} between 1 and 30`),
+  ],
+)
 
-export const staff = pgTable('staff', {
-  id: uuid('id').primaryKey(),
-  name: text('name').notNull(),
-  email: text('email').notNull(),
-  role: text('role', { enum: ['owner', 'therapist', 'trainee'] }).notNull(),
-  licences: jsonb('licences').$type<LicenceId[]>().notNull(),
-  /** Last day of each licence that has one. */
-  licenceUntil: jsonb('licence_until').$type<Partial<Record<LicenceId, string>>>().notNull().default({}),
-  passwordHash: text('password_hash').notNull(),
-  pinHash: text('pin_hash'),
-  /** Raised to end every session of this person at once. */
-  sessionVersion: integer('session_version').notNull().default(1),
-  active: boolean('active').notNull().default(true),
-  demo: boolean('demo').notNull().default(false),
-}, (t) => [uniqueIndex('staff_email').on(sql`lower(${t.email})`), check('staff_role', sql`${t.role} in ('owner','therapist','trainee')`)])
+export const staff = pgTable(
+  'staff',
+  {
+    id: uuid('id').primaryKey(),
+    name: text('name').notNull(),
+    email: text('email').notNull(),
+    role: text('role', { enum: ['owner', 'therapist', 'trainee'] }).notNull(),
+    licences: jsonb('licences').$type<LicenceId[]>().notNull(),
+    /** Last day of each licence that has one. */
+    licenceUntil: jsonb('licence_until')
+      .$type<Partial<Record<LicenceId, string>>>()
+      .notNull()
+      .default({}),
+    passwordHash: text('password_hash').notNull(),
+    pinHash: text('pin_hash'),
+    /** Raised to end every session of this person at once. */
+    sessionVersion: integer('session_version').notNull().default(1),
+    active: boolean('active').notNull().default(true),
+    demo: boolean('demo').notNull().default(false),
+  },
+  (t) => [
+    uniqueIndex('staff_email').on(sql`lower(${t.email})`),
+    check('staff_role', sql`${t.role} in ('owner','therapist','trainee')`),
+  ],
+)
 
 /** Failed sign-ins, by hash of what was tried, so that no server needs a memory of its own. */
-export const loginAttempts = pgTable('login_attempts', {
-  id: integer('id').primaryKey().generatedAlwaysAsIdentity(),
-  keyHash: text('key_hash').notNull(),
-  at: at('at').notNull().defaultNow(),
-}, (t) => [index('login_attempts_key_at').on(t.keyHash, t.at)])
+export const loginAttempts = pgTable(
+  'login_attempts',
+  {
+    id: integer('id').primaryKey().generatedAlwaysAsIdentity(),
+    keyHash: text('key_hash').notNull(),
+    at: at('at').notNull().defaultNow(),
+  },
+  (t) => [index('login_attempts_key_at').on(t.keyHash, t.at)],
+)
 
-export const clients = pgTable('clients', {
-  id: uuid('id').primaryKey(),
-  name: text('name').notNull(),
-  born: date('born', { mode: 'string' }),
-  phone: text('phone'),
-  email: text('email'),
-  work: text('work'),
-  /** Medicines and remarks, in the client's words. */
-  medicines: text('medicines').notNull().default(''),
-  notes: text('notes').notNull().default(''),
-  preferences: jsonb('preferences').$type<Preferences>().notNull().default({}),
-  faceHeightMm: integer('face_height_mm').notNull().default(190),
-  faceWidthMm: integer('face_width_mm').notNull().default(140),
-  createdBy: uuid('created_by').notNull().references(() => staff.id),
-  createdAt: at('created_at').notNull().defaultNow(),
-  /** Raised at each edit: an edit that has seen an older one is refused, not silently lost. */
-  version: integer('version').notNull().default(1),
-  erasedAt: at('erased_at'),
-}, (t) => [index('clients_name').on(sql`lower(${t.name})`), check('clients_name_there', sql`length(${t.name}) between 1 and 120`),
-  check('clients_face', sql`${t.faceHeightMm} between 100 and 300 and ${t.faceWidthMm} between 80 and 250`)])
+export const clients = pgTable(
+  'clients',
+  {
+    id: uuid('id').primaryKey(),
+    name: text('name').notNull(),
+    born: date('born', { mode: 'string' }),
+    phone: text('phone'),
+    email: text('email'),
+    work: text('work'),
+    /** Medicines and remarks, in the client's words. */
+    medicines: text('medicines').notNull().default(''),
+    notes: text('notes').notNull().default(''),
+    preferences: jsonb('preferences').$type<Preferences>().notNull().default({}),
+    faceHeightMm: integer('face_height_mm').notNull().default(190),
+    faceWidthMm: integer('face_width_mm').notNull().default(140),
+    createdBy: uuid('created_by')
+      .notNull()
+      .references(() => staff.id),
+    createdAt: at('created_at').notNull().defaultNow(),
+    /** Raised at each edit: an edit that has seen an older one is refused, not silently lost. */
+    version: integer('version').notNull().default(1),
+    erasedAt: at('erased_at'),
+  },
+  (t) => [
+    index('clients_name').on(sql`lower(${t.name})`),
+    check('clients_name_there', sql`length(${t.name}) between 1 and 120`),
+    check(
+      'clients_face',
+      sql`${t.faceHeightMm} between 100 and 300 and ${t.faceWidthMm} between 80 and 250`,
+    ),
+  ],
+)
 
 /** Who looked at, printed or took out what; insert only. */
-export const audit = pgTable('audit', {
-  id: integer('id').primaryKey().generatedAlwaysAsIdentity(),
-  at: at('at').notNull().defaultNow(),
-  staffId: uuid('staff_id'),
-  action: text('action').notNull(),
-  clientId: uuid('client_id'),
-  visitId: uuid('visit_id'),
-  allowed: boolean('allowed').notNull(),
-}, (t) => [index('audit_client').on(t.clientId, t.at)])
+export const audit = pgTable(
+  'audit',
+  {
+    id: integer('id').primaryKey().generatedAlwaysAsIdentity(),
+    at: at('at').notNull().defaultNow(),
+    staffId: uuid('staff_id'),
+    action: text('action').notNull(),
+    clientId: uuid('client_id'),
+    visitId: uuid('visit_id'),
+    allowed: boolean('allowed').notNull(),
+  },
+  (t) => [index('audit_client').on(t.clientId, t.at)],
+)

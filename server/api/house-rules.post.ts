@@ -3,4 +3,8 @@ import { ownerOnly } from '../http/owner'
 import { route } from '../http/route'
 import { addHouseRule } from '../services/policy'
 
-export default route({ body: houseRulePost }, async ({ me, body }) => { ownerOnly(me); await addHouseRule(me, body); return { ok: true } })
+export default route({ body: houseRulePost }, async ({ me, body }) => {
+  ownerOnly(me)
+  await addHouseRule(me, body)
+  return { ok: true }
+})

@@ -3,4 +3,8 @@ import { ownerOnly } from '../http/owner'
 import { route } from '../http/route'
 import { decidePolicy } from '../services/method'
 
-export default route({ body: policyPut }, async ({ me, body }) => { ownerOnly(me); await decidePolicy(me, body); return { ok: true } })
+export default route({ body: policyPut }, async ({ me, body }) => {
+  ownerOnly(me)
+  await decidePolicy(me, body)
+  return { ok: true }
+})

@@ -12,10 +12,55 @@ export default route({}, async ({ me }) => {
   ownerOnly(me)
   const db = database()
   const [house, people, chain, lines, rules] = await Promise.all([
-    thePractice(), db.select({ id: staff.id, name: staff.name, email: staff.email, role: staff.role, licences: staff.licences, licenceUntil: staff.licenceUntil, active: staff.active }).from(staff).orderBy(staff.name), verifyChain(),
-    db.select({ id: audit.id, at: audit.at, action: audit.action, allowed: audit.allowed, staff: staff.name, client: clients.name }).from(audit).leftJoin(staff, eq(staff.id, audit.staffId)).leftJoin(clients, eq(clients.id, audit.clientId)).orderBy(desc(audit.id)).limit(60),
-    db.select({ r: houseRules, by: staff.name }).from(houseRules).innerJoin(staff, eq(staff.id, houseRules.by)).orderBy(desc(houseRules.at)).limit(50),
+    thePractice(),
+    db
+      .select({
+        id: staff.id,
+        name: staff.name,
+        email: staff.email,
+        role: staff.role,
+        licences: staff.licences,
+        licenceUntil: staff.licenceUntil,
+        active: staff.active,
+      })
+      .from(staff)
+      .orderBy(staff.name),
+    verifyChain(),
+    db
+      .select({
+        id: audit.id,
+        at: audit.at,
+        action: audit.action,
+        allowed: audit.allowed,
+        staff: staff.name,
+        client: clients.name,
+      })
+      .from(audit)
+      .leftJoin(staff, eq(staff.id, audit.staffId))
+      .leftJoin(clients, eq(clients.id, audit.clientId))
+      .orderBy(desc(audit.id))
+      .limit(60),
+    db
+      .select({ r: houseRules, by: staff.name })
+      .from(houseRules)
+      .innerJoin(staff, eq(staff.id, houseRules.by))
+      .orderBy(desc(houseRules.at))
+      .limit(50),
   ])
   const today = dayIn(house.timeZone, Date.now())
-  return { house, people: people.map((p) => ({ ...p, scope: scopeIn(p, house.allows, today) })), chain, rules: rules.map(({ r, by }) => ({ id: r.id, rule: r.rule, change: r.change, reason: r.reason, by, at: r.at.getTime(), ended: r.endedAt?.getTime() ?? null })), audit: lines.map((l) => ({ ...l, at: l.at.getTime() })) }
+  return {
+    house,
+    people: people.map((p) => ({ ...p, scope: scopeIn(p, house.allows, today) })),
+    chain,
+    rules: rules.map(({ r, by }) => ({
+      id: r.id,
+      rule: r.rule,
+      change: r.change,
+      reason: r.reason,
+      by,
+      at: r.at.getTime(),
+      ended: r.endedAt?.getTime() ?? null,
+    })),
+    audit: lines.map((l) => ({ ...l, at: l.at.getTime() })),
+  }
 })

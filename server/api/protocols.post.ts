@@ -3,4 +3,8 @@ import { route } from '../http/route'
 import { notTrainee } from '../http/owner'
 import { keepProtocol } from '../services/method'
 
-export default route({ body: protocolPost }, async ({ me, body }) => { notTrainee(me); await keepProtocol(me, body); return { ok: true } })
+export default route({ body: protocolPost }, async ({ me, body }) => {
+  notTrainee(me)
+  await keepProtocol(me, body)
+  return { ok: true }
+})

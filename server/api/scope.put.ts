@@ -3,4 +3,8 @@ import { ownerOnly } from '../http/owner'
 import { route } from '../http/route'
 import { saveScope } from '../services/policy'
 
-export default route({ body: scopePut }, async ({ me, body }) => { ownerOnly(me); await saveScope(body); return { ok: true } })
+export default route({ body: scopePut }, async ({ me, body }) => {
+  ownerOnly(me)
+  await saveScope(body)
+  return { ok: true }
+})

@@ -1,4 +1,7 @@
 import { route } from '../http/route'
 import { signOut } from '../services/session'
 
-export default route({ who: 'anyone' }, async ({ event }) => { await signOut(event); return { ok: true } })
+export default route({ who: 'anyone' }, async ({ event }) => {
+  await signOut(event)
+  return { ok: true }
+})

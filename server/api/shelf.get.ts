@@ -6,5 +6,11 @@ import { readShelf } from '../services/shelf'
 
 export default route({}, async () => {
   const today = dayIn((await thePractice()).timeZone, Date.now())
-  return { today, items: (await readShelf()).map((i) => ({ ...i, lots: i.lots.map((l) => ({ ...l, trouble: lotBars(l, i.product, today)[0]?.text ?? null })) })) }
+  return {
+    today,
+    items: (await readShelf()).map((i) => ({
+      ...i,
+      lots: i.lots.map((l) => ({ ...l, trouble: lotBars(l, i.product, today)[0]?.text ?? null })),
+    })),
+  }
 })

@@ -3,4 +3,10 @@ import { staff } from '#db/schema'
 import { route } from '../http/route'
 import { database } from '../services/database'
 
-export default route({}, () => database().select({ id: staff.id, name: staff.name, role: staff.role }).from(staff).where(eq(staff.active, true)).orderBy(asc(staff.name)))
+export default route({}, () =>
+  database()
+    .select({ id: staff.id, name: staff.name, role: staff.role })
+    .from(staff)
+    .where(eq(staff.active, true))
+    .orderBy(asc(staff.name)),
+)

@@ -8,5 +8,5 @@ export function notTrainee(me: Staff): void {
 
 /** What only the owner may do. */
 export function ownerOnly(me: Staff): void {
-  if (me.role !== 'owner') throw forbidden('The practice page is the owner\'s.')
+  if (me.role !== 'owner') throw forbidden("The practice page is the owner's.")
 }

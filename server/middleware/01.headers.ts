@@ -6,9 +6,14 @@ export default defineEventHandler((event) => {
   event.context.nonce = nonce
   setResponseHeaders(event, {
     'content-security-policy': `default-src 'self'; script-src 'self' 'nonce-${nonce}'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; font-src 'self'; connect-src 'self'; worker-src 'self'; object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'`,
-    'x-content-type-options': 'nosniff', 'referrer-policy': 'no-referrer', 'x-frame-options': 'DENY', 'cross-origin-opener-policy': 'same-origin', 'cross-origin-resource-policy': 'same-origin',
+    'x-content-type-options': 'nosniff',
+    'referrer-policy': 'no-referrer',
+    'x-frame-options': 'DENY',
+    'cross-origin-opener-policy': 'same-origin',
+    'cross-origin-resource-policy': 'same-origin',
     'permissions-policy': 'camera=(), microphone=(), geolocation=(), payment=()',
   })
   if (event.path.startsWith('/form')) setResponseHeader(event, 'cache-control', 'no-store')
-  if (useRuntimeConfig().origin.startsWith('https:')) setResponseHeader(event, 'strict-transport-security', 'max-age=31536000')
+  if (useRuntimeConfig().origin.startsWith('https:'))
+    setResponseHeader(event, 'strict-transport-security', 'max-age=31536000')
 })

@@ -9,7 +9,13 @@ export type Client = typeof clients.$inferSelect
 export type VisitRight = 'read' | 'write' | 'seal' | 'countersign' | 'export'
 
 /** One line for every look at, print of and export from a client's file, and for those refused. */
-export async function writeAudit(me: Staff, action: string, allowed: boolean, clientId: string | null, visitId: string | null = null): Promise<void> {
+export async function writeAudit(
+  me: Staff,
+  action: string,
+  allowed: boolean,
+  clientId: string | null,
+  visitId: string | null = null,
+): Promise<void> {
   await database().insert(audit).values({ staffId: me.id, action, allowed, clientId, visitId })
 }
 
@@ -20,14 +26,19 @@ export async function writeAudit(me: Staff, action: string, allowed: boolean, cl
 export async function clientFor(me: Staff, clientId: string, action: string): Promise<Client> {
   const [client] = await database().select().from(clients).where(eq(clients.id, clientId))
   if (!client) throw notFound()
-  const allowed = me.role === 'owner' || client.createdBy === me.id || (await seesClient(me, clientId))
+  const allowed =
+    me.role === 'owner' || client.createdBy === me.id || (await seesClient(me, clientId))
   await writeAudit(me, action, allowed, clientId)
-  if (!allowed) throw forbidden('This client is in a colleague\'s care.')
+  if (!allowed) throw forbidden("This client is in a colleague's care.")
   return client
 }
 
 async function seesClient(me: Staff, clientId: string): Promise<boolean> {
-  const [one] = await database().select({ id: visits.id }).from(visits).where(and(eq(visits.clientId, clientId), eq(visits.staffId, me.id))).limit(1)
+  const [one] = await database()
+    .select({ id: visits.id })
+    .from(visits)
+    .where(and(eq(visits.clientId, clientId), eq(visits.staffId, me.id)))
+    .limit(1)
   return one !== undefined
 }
 
@@ -37,20 +48,38 @@ async function seesClient(me: Staff, clientId: string): Promise<boolean> {
  */
 export async function visitRights(me: Staff, visit: Visit): Promise<Record<VisitRight, boolean>> {
   const own = visit.staffId === me.id
-  const [holder] = own ? [me] : await database().select().from(staff).where(eq(staff.id, visit.staffId))
+  const [holder] = own
+    ? [me]
+    : await database().select().from(staff).where(eq(staff.id, visit.staffId))
   const forTrainee = holder?.role === 'trainee'
-  if (me.role === 'owner') return { read: true, write: true, seal: true, countersign: forTrainee, export: true }
-  if (me.role === 'trainee') return { read: own, write: own, seal: false, countersign: false, export: false }
+  if (me.role === 'owner')
+    return { read: true, write: true, seal: true, countersign: forTrainee, export: true }
+  if (me.role === 'trainee')
+    return { read: own, write: own, seal: false, countersign: false, export: false }
   const cares = own || forTrainee || (await seesClient(me, visit.clientId))
-  return { read: cares, write: own, seal: own || forTrainee, countersign: forTrainee && !own, export: own }
+  return {
+    read: cares,
+    write: own,
+    seal: own || forTrainee,
+    countersign: forTrainee && !own,
+    export: own,
+  }
 }
 
 /** The visit, if this person has that right on it; refusals leave an audit line. */
-export async function visitFor(me: Staff, visitId: string, right: VisitRight, action?: string): Promise<Visit> {
+export async function visitFor(
+  me: Staff,
+  visitId: string,
+  right: VisitRight,
+  action?: string,
+): Promise<Visit> {
   const [visit] = await database().select().from(visits).where(eq(visits.id, visitId))
   if (!visit) throw notFound()
   const rights = await visitRights(me, visit)
-  if (!rights[right]) { await writeAudit(me, action ?? right, false, visit.clientId, visit.id); throw forbidden() }
+  if (!rights[right]) {
+    await writeAudit(me, action ?? right, false, visit.clientId, visit.id)
+    throw forbidden()
+  }
   if (action) await writeAudit(me, action, true, visit.clientId, visit.id)
   return visit
 }

@@ -1,11 +1,30 @@
 import { and, desc, eq, gte, inArray, isNull } from 'drizzle-orm'
 import type { z } from 'zod'
-import type { halvesPost, liftPost, patchReadPost, patchTestPost, preferencesPut, withdrawalPost } from '#contracts/care'
+import type {
+  halvesPost,
+  liftPost,
+  patchReadPost,
+  patchTestPost,
+  preferencesPut,
+  withdrawalPost,
+} from '#contracts/care'
 import { CONTRAINDICATIONS } from '#core/catalogue/contraindications'
 import { liftTrouble } from '#core/screening/lifts'
 import { PATCH_HOURS, type PatchTest } from '#core/screening/patch'
 import { askAgain } from '#core/screening/retest'
-import { clients, consultations, halfFaces, houseRules, lifts, patchReads, patchTests, plans, staff, visits, withdrawals } from '#db/schema'
+import {
+  clients,
+  consultations,
+  halfFaces,
+  houseRules,
+  lifts,
+  patchReads,
+  patchTests,
+  plans,
+  staff,
+  visits,
+  withdrawals,
+} from '#db/schema'
 import { forbidden, notFound, refused } from '../http/problem'
 import type { Visit } from './access'
 import { database } from './database'
@@ -13,66 +32,215 @@ import { myScope } from './policy'
 import type { Staff } from './session'
 
 /** A colleague signed the plan as it was screened then: whatever changes the verdict takes the signature off. */
-export const unsign = (visit: Visit) => database().update(plans).set({ countersignedBy: null }).where(and(eq(plans.visitId, visit.id), eq(plans.version, 0)))
-const open = (visit: Visit) => { if (visit.status === 'sealed' || visit.status === 'cancelled') throw refused('This visit is closed. Amend the record instead.') }
+export const unsign = (visit: Visit) =>
+  database()
+    .update(plans)
+    .set({ countersignedBy: null })
+    .where(and(eq(plans.visitId, visit.id), eq(plans.version, 0)))
+const open = (visit: Visit) => {
+  if (visit.status === 'sealed' || visit.status === 'cancelled')
+    throw refused('This visit is closed. Amend the record instead.')
+}
 
-export async function savePreferences(visit: Visit, body: z.infer<typeof preferencesPut>): Promise<void> {
+export async function savePreferences(
+  visit: Visit,
+  body: z.infer<typeof preferencesPut>,
+): Promise<void> {
   open(visit)
-  await database().update(clients).set({ preferences: body.preferences }).where(eq(clients.id, visit.clientId))
+  await database()
+    .update(clients)
+    .set({ preferences: body.preferences })
+    .where(eq(clients.id, visit.clientId))
   await unsign(visit)
 }
 
-export async function takeBack(me: Staff, visit: Visit, body: z.infer<typeof withdrawalPost>): Promise<void> {
-  await database().insert(withdrawals).values({ id: body.id, clientId: visit.clientId, kinds: body.kinds, by: me.id }).onConflictDoNothing()
+export async function takeBack(
+  me: Staff,
+  visit: Visit,
+  body: z.infer<typeof withdrawalPost>,
+): Promise<void> {
+  await database()
+    .insert(withdrawals)
+    .values({ id: body.id, clientId: visit.clientId, kinds: body.kinds, by: me.id })
+    .onConflictDoNothing()
 }
 
 /** Sets a row aside for this visit, if this person may; the mark stays on the record. */
-export async function setAside(me: Staff, visit: Visit, today: string, body: z.infer<typeof liftPost>): Promise<void> {
+export async function setAside(
+  me: Staff,
+  visit: Visit,
+  today: string,
+  body: z.infer<typeof liftPost>,
+): Promise<void> {
   if (me.role === 'trainee') throw forbidden('A trainee sets nothing aside: ask a colleague.')
-  if (visit.status !== 'booked') throw refused('Treatment has begun: nothing is set aside any more.')
+  if (visit.status !== 'booked')
+    throw refused('Treatment has begun: nothing is set aside any more.')
   const row = CONTRAINDICATIONS.find((r) => r.id === body.rule)
   if (!row) throw notFound()
   const trouble = liftTrouble(row, { role: me.role, licences: await myScope(me, today) }, body.word)
   if (trouble !== undefined) throw refused(trouble)
-  await database().insert(lifts).values({ id: body.id, visitId: visit.id, rule: body.rule, word: body.word, reason: body.reason, by: me.id }).onConflictDoNothing()
+  await database()
+    .insert(lifts)
+    .values({
+      id: body.id,
+      visitId: visit.id,
+      rule: body.rule,
+      word: body.word,
+      reason: body.reason,
+      by: me.id,
+    })
+    .onConflictDoNothing()
   await unsign(visit)
 }
 
-export async function placePatch(me: Staff, visit: Visit, body: z.infer<typeof patchTestPost>): Promise<void> {
-  await database().insert(patchTests).values({ id: body.id, clientId: visit.clientId, productId: body.productId, place: body.place, by: me.id }).onConflictDoNothing()
+export async function placePatch(
+  me: Staff,
+  visit: Visit,
+  body: z.infer<typeof patchTestPost>,
+): Promise<void> {
+  await database()
+    .insert(patchTests)
+    .values({
+      id: body.id,
+      clientId: visit.clientId,
+      productId: body.productId,
+      place: body.place,
+      by: me.id,
+    })
+    .onConflictDoNothing()
 }
 
 /** What was seen at the place. Clear is not said before a day has passed; a reaction may be said at once. */
-export async function readPatch(me: Staff, visit: Visit, body: z.infer<typeof patchReadPost>): Promise<void> {
-  const [test] = await database().select().from(patchTests).where(and(eq(patchTests.id, body.testId), eq(patchTests.clientId, visit.clientId)))
+export async function readPatch(
+  me: Staff,
+  visit: Visit,
+  body: z.infer<typeof patchReadPost>,
+): Promise<void> {
+  const [test] = await database()
+    .select()
+    .from(patchTests)
+    .where(and(eq(patchTests.id, body.testId), eq(patchTests.clientId, visit.clientId)))
   if (!test) throw notFound()
   const hours = (Date.now() - test.at.getTime()) / 3_600_000
-  if (body.result === 'clear' && hours < PATCH_HOURS.first) throw refused(`Too early to call it clear: it is read at ${PATCH_HOURS.first} h and again at ${PATCH_HOURS.second} h; ${Math.floor(hours)} h have passed.`)
-  await database().insert(patchReads).values({ id: body.id, testId: test.id, result: body.result, by: me.id }).onConflictDoNothing()
+  if (body.result === 'clear' && hours < PATCH_HOURS.first)
+    throw refused(
+      `Too early to call it clear: it is read at ${PATCH_HOURS.first} h and again at ${PATCH_HOURS.second} h; ${Math.floor(hours)} h have passed.`,
+    )
+  await database()
+    .insert(patchReads)
+    .values({ id: body.id, testId: test.id, result: body.result, by: me.id })
+    .onConflictDoNothing()
   await unsign(visit)
 }
 
-export async function saveHalves(me: Staff, visit: Visit, body: z.infer<typeof halvesPost>): Promise<void> {
+export async function saveHalves(
+  me: Staff,
+  visit: Visit,
+  body: z.infer<typeof halvesPost>,
+): Promise<void> {
   open(visit)
-  await database().insert(halfFaces).values({ id: body.id, visitId: visit.id, moment: body.moment, worked: body.worked, light: body.light, grades: body.grades, by: me.id }).onConflictDoNothing()
+  await database()
+    .insert(halfFaces)
+    .values({
+      id: body.id,
+      visitId: visit.id,
+      moment: body.moment,
+      worked: body.worked,
+      light: body.light,
+      grades: body.grades,
+      by: me.id,
+    })
+    .onConflictDoNothing()
 }
 
 /** What of a client's care joins a visit: tests, signatures taken back, rows set aside or worked more strictly, halves compared, products used before. */
 export async function careOf(visit: Visit) {
   const db = database()
   const [tests, back, asides, rules, halves, used, told] = await Promise.all([
-    db.select().from(patchTests).where(eq(patchTests.clientId, visit.clientId)), db.select().from(withdrawals).where(eq(withdrawals.clientId, visit.clientId)),
-    db.select({ l: lifts, by: staff.name }).from(lifts).innerJoin(staff, eq(staff.id, lifts.by)).where(eq(lifts.visitId, visit.id)).orderBy(lifts.at),
-    db.select().from(houseRules).where(isNull(houseRules.endedAt)).orderBy(houseRules.at), db.select().from(halfFaces).where(eq(halfFaces.visitId, visit.id)).orderBy(halfFaces.at),
-    db.select({ steps: plans.steps }).from(plans).innerJoin(visits, eq(visits.id, plans.visitId)).where(and(eq(visits.clientId, visit.clientId), eq(visits.status, 'sealed'), gte(plans.version, 1))).orderBy(desc(plans.at)).limit(40),
-    db.select({ at: consultations.at, answers: consultations.answers, medicines: consultations.medicines }).from(consultations).where(eq(consultations.clientId, visit.clientId)).orderBy(desc(consultations.at)).limit(40),
+    db.select().from(patchTests).where(eq(patchTests.clientId, visit.clientId)),
+    db.select().from(withdrawals).where(eq(withdrawals.clientId, visit.clientId)),
+    db
+      .select({ l: lifts, by: staff.name })
+      .from(lifts)
+      .innerJoin(staff, eq(staff.id, lifts.by))
+      .where(eq(lifts.visitId, visit.id))
+      .orderBy(lifts.at),
+    db.select().from(houseRules).where(isNull(houseRules.endedAt)).orderBy(houseRules.at),
+    db.select().from(halfFaces).where(eq(halfFaces.visitId, visit.id)).orderBy(halfFaces.at),
+    db
+      .select({ steps: plans.steps })
+      .from(plans)
+      .innerJoin(visits, eq(visits.id, plans.visitId))
+      .where(
+        and(
+          eq(visits.clientId, visit.clientId),
+          eq(visits.status, 'sealed'),
+          gte(plans.version, 1),
+        ),
+      )
+      .orderBy(desc(plans.at))
+      .limit(40),
+    db
+      .select({
+        at: consultations.at,
+        answers: consultations.answers,
+        medicines: consultations.medicines,
+      })
+      .from(consultations)
+      .where(eq(consultations.clientId, visit.clientId))
+      .orderBy(desc(consultations.at))
+      .limit(40),
   ])
-  const reads = tests.length > 0 ? await db.select().from(patchReads).where(inArray(patchReads.testId, tests.map((t) => t.id))).orderBy(patchReads.at) : []
+  const reads =
+    tests.length > 0
+      ? await db
+          .select()
+          .from(patchReads)
+          .where(
+            inArray(
+              patchReads.testId,
+              tests.map((t) => t.id),
+            ),
+          )
+          .orderBy(patchReads.at)
+      : []
   return {
-    patchTests: tests.map((t): PatchTest => ({ id: t.id, productId: t.productId, place: t.place, placedAt: t.at.getTime(), reads: reads.filter((r) => r.testId === t.id).map((r) => ({ at: r.at.getTime(), result: r.result })) })),
-    patchAgain: askAgain(told.map((c) => ({ at: c.at.getTime(), answers: c.answers ?? {}, medicines: c.medicines ?? '' }))) ?? null,
-    withdrawals: back.map((w) => ({ kinds: w.kinds, at: w.at.getTime() })), lifts: asides.map(({ l, by }) => ({ rule: l.rule, word: l.word ?? '', reason: l.reason ?? '', by, at: l.at.getTime() })),
-    houseRules: rules.map((r) => ({ rule: r.rule, change: r.change, reason: r.reason })), halves: halves.map((h) => ({ id: h.id, moment: h.moment, worked: h.worked, light: h.light, grades: h.grades ?? {}, at: h.at.getTime() })),
-    usedProducts: [...new Set(used.flatMap((p) => (p.steps ?? []).flatMap((s) => s.productId ?? [])))],
+    patchTests: tests.map((t): PatchTest => ({
+      id: t.id,
+      productId: t.productId,
+      place: t.place,
+      placedAt: t.at.getTime(),
+      reads: reads
+        .filter((r) => r.testId === t.id)
+        .map((r) => ({ at: r.at.getTime(), result: r.result })),
+    })),
+    patchAgain:
+      askAgain(
+        told.map((c) => ({
+          at: c.at.getTime(),
+          answers: c.answers ?? {},
+          medicines: c.medicines ?? '',
+        })),
+      ) ?? null,
+    withdrawals: back.map((w) => ({ kinds: w.kinds, at: w.at.getTime() })),
+    lifts: asides.map(({ l, by }) => ({
+      rule: l.rule,
+      word: l.word ?? '',
+      reason: l.reason ?? '',
+      by,
+      at: l.at.getTime(),
+    })),
+    houseRules: rules.map((r) => ({ rule: r.rule, change: r.change, reason: r.reason })),
+    halves: halves.map((h) => ({
+      id: h.id,
+      moment: h.moment,
+      worked: h.worked,
+      light: h.light,
+      grades: h.grades ?? {},
+      at: h.at.getTime(),
+    })),
+    usedProducts: [
+      ...new Set(used.flatMap((p) => (p.steps ?? []).flatMap((s) => s.productId ?? []))),
+    ],
   }
 }

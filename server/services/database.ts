@@ -2,7 +2,7 @@ import { drizzle, type PostgresJsDatabase } from 'drizzle-orm/postgres-js'
 import postgres, { type Sql } from 'postgres'
 import * as schema from '#db/schema'
 
-let opened: { sql: Sql, db: PostgresJsDatabase<typeof schema> } | undefined
+let opened: { sql: Sql; db: PostgresJsDatabase<typeof schema> } | undefined
 
 function open() {
   if (!opened) {

@@ -24,13 +24,48 @@ export async function keepTaps(me: Staff, visit: Visit, taps: Tap[]): Promise<{ 
   const kept = await database().transaction(async (tx) => {
     // Held against a seal being made at this moment: it sees this tap, or this tap sees the seal.
     await tx.select({ id: visits.id }).from(visits).where(eq(visits.id, visit.id)).for('share')
-    await tx.insert(visitEvents).values(taps.map((t) => ({ id: t.id, visitId: visit.id, at: t.at, deviceId: t.deviceId, seq: t.seq, planVersion: t.planVersion, body: t.body as TreatmentEvent['body'], by: me.id }))).onConflictDoNothing()
-    if (taps.some((t) => t.body.kind === 'finished')) await tx.update(visits).set({ status: 'closing' }).where(eq(visits.id, visit.id))
+    await tx
+      .insert(visitEvents)
+      .values(
+        taps.map((t) => ({
+          id: t.id,
+          visitId: visit.id,
+          at: t.at,
+          deviceId: t.deviceId,
+          seq: t.seq,
+          planVersion: t.planVersion,
+          body: t.body as TreatmentEvent['body'],
+          by: me.id,
+        })),
+      )
+      .onConflictDoNothing()
+    if (taps.some((t) => t.body.kind === 'finished'))
+      await tx.update(visits).set({ status: 'closing' }).where(eq(visits.id, visit.id))
     await tx.execute(sql`select pg_notify('visit', ${visit.id})`)
     // Only what stands under this visit is acknowledged: an id taken elsewhere is not silently swallowed.
-    return tx.select({ id: visitEvents.id }).from(visitEvents).where(and(eq(visitEvents.visitId, visit.id), inArray(visitEvents.id, taps.map((t) => t.id))))
+    return tx
+      .select({ id: visitEvents.id })
+      .from(visitEvents)
+      .where(
+        and(
+          eq(visitEvents.visitId, visit.id),
+          inArray(
+            visitEvents.id,
+            taps.map((t) => t.id),
+          ),
+        ),
+      )
   })
-  if (taps.some((t) => t.body.kind === 'stopped' || t.body.kind === 'sign' || t.body.kind === 'redness' || t.body.kind === 'sensation')) await noteFollowUp(me, visit)
+  if (
+    taps.some(
+      (t) =>
+        t.body.kind === 'stopped' ||
+        t.body.kind === 'sign' ||
+        t.body.kind === 'redness' ||
+        t.body.kind === 'sensation',
+    )
+  )
+    await noteFollowUp(me, visit)
   return { kept: kept.map((k) => k.id) }
 }
 
@@ -39,7 +74,15 @@ async function noteFollowUp(me: Staff, visit: Visit): Promise<void> {
   const bundle = await readBundle(me, visit)
   const state = fold(bundle.events, foldContext(bundle, toPlanInput(bundle)))
   if (!state.stopped) return
-  await database().insert(followUps).values({ id: crypto.randomUUID(), visitId: visit.id, dueOn: addDays(bundle.today, 1), reason: `Call after a stop: ${state.stopped.reason}` }).onConflictDoNothing()
+  await database()
+    .insert(followUps)
+    .values({
+      id: crypto.randomUUID(),
+      visitId: visit.id,
+      dueOn: addDays(bundle.today, 1),
+      reason: `Call after a stop: ${state.stopped.reason}`,
+    })
+    .onConflictDoNothing()
 }
 
 export const readTaps = (visit: Visit) => eventsOf(visit.id)

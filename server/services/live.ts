@@ -5,8 +5,19 @@ const watchers = new Map<string, Set<() => void>>()
 let listening: Promise<unknown> | undefined
 
 function listen() {
-  listening ??= sqlClient().listen('visit', (visitId) => { for (const call of watchers.get(visitId) ?? []) call() }, () => { for (const set of watchers.values()) for (const call of set) call() })
-    .catch(() => { listening = undefined })
+  listening ??= sqlClient()
+    .listen(
+      'visit',
+      (visitId) => {
+        for (const call of watchers.get(visitId) ?? []) call()
+      },
+      () => {
+        for (const set of watchers.values()) for (const call of set) call()
+      },
+    )
+    .catch(() => {
+      listening = undefined
+    })
   return listening
 }
 
@@ -15,5 +26,8 @@ export async function watch(visitId: string, call: () => void): Promise<() => vo
   await listen()
   const set = watchers.get(visitId) ?? new Set()
   watchers.set(visitId, set.add(call))
-  return () => { set.delete(call); if (set.size === 0) watchers.delete(visitId) }
+  return () => {
+    set.delete(call)
+    if (set.size === 0) watchers.delete(visitId)
+  }
 }

@@ -18,14 +18,48 @@ const door = () => useRuntimeConfig().meters
 export const listMeters = () => (door() ? METER_KINDS.map((k) => METERS[k]) : [])
 
 /** Takes a row of readings on one zone and keeps it with median and spread. The same id twice is one reading. */
-export async function takeMeter(me: Staff, visit: Visit, body: z.infer<typeof meterPost>): Promise<{ reading: MeterReading, batteryLow: boolean }> {
-  if (visit.status === 'sealed' || visit.status === 'cancelled') throw refused('This visit is sealed. Amend the record instead.')
+export async function takeMeter(
+  me: Staff,
+  visit: Visit,
+  body: z.infer<typeof meterPost>,
+): Promise<{ reading: MeterReading; batteryLow: boolean }> {
+  if (visit.status === 'sealed' || visit.status === 'cancelled')
+    throw refused('This visit is sealed. Amend the record instead.')
   if (!door()) throw refused('No meter is set up in this house.')
   const taken = await takeReadings(door(), body.kind)
   const { median, spread } = summarise(taken.values)
   const at = new Date()
-  await database().insert(meterReadings).values({ id: body.id, visitId: visit.id, clientId: visit.clientId, kind: body.kind, zone: body.zone, phase: body.phase, serial: taken.serial, unit: taken.unit, taken: taken.values, median, spread, by: me.id, at }).onConflictDoNothing()
-  return { reading: { id: body.id, kind: body.kind, zone: body.zone, phase: body.phase, values: taken.values, median, spread, at: at.getTime() }, batteryLow: batteryLow(taken.battery) }
+  await database()
+    .insert(meterReadings)
+    .values({
+      id: body.id,
+      visitId: visit.id,
+      clientId: visit.clientId,
+      kind: body.kind,
+      zone: body.zone,
+      phase: body.phase,
+      serial: taken.serial,
+      unit: taken.unit,
+      taken: taken.values,
+      median,
+      spread,
+      by: me.id,
+      at,
+    })
+    .onConflictDoNothing()
+  return {
+    reading: {
+      id: body.id,
+      kind: body.kind,
+      zone: body.zone,
+      phase: body.phase,
+      values: taken.values,
+      median,
+      spread,
+      at: at.getTime(),
+    },
+    batteryLow: batteryLow(taken.battery),
+  }
 }
 
 type Row = typeof meterReadings.$inferSelect
@@ -34,17 +68,43 @@ const kindOf = (k: string): MeterKind | undefined => METER_KINDS.find((x) => x =
 const toReading = (r: Row): MeterReading[] => {
   const kind = kindOf(r.kind)
   const zone = zoneOf(r.zone)
-  return kind && zone && r.taken && r.median !== null && r.spread !== null ? [{ id: r.id, kind, zone, phase: r.phase, values: r.taken, median: r.median, spread: r.spread, at: r.at.getTime() }] : []
+  return kind && zone && r.taken && r.median !== null && r.spread !== null
+    ? [
+        {
+          id: r.id,
+          kind,
+          zone,
+          phase: r.phase,
+          values: r.taken,
+          median: r.median,
+          spread: r.spread,
+          at: r.at.getTime(),
+        },
+      ]
+    : []
 }
 
 /** Today's readings, and for each meter and zone the latest of an earlier visit. */
-export async function metersOf(visit: Visit): Promise<{ today: MeterReading[], before: MeterReading[] }> {
+export async function metersOf(
+  visit: Visit,
+): Promise<{ today: MeterReading[]; before: MeterReading[] }> {
   const db = database()
   const [mine, earlier] = await Promise.all([
-    db.select().from(meterReadings).where(eq(meterReadings.visitId, visit.id)).orderBy(asc(meterReadings.at)),
-    db.select({ m: meterReadings }).from(meterReadings).innerJoin(visits, eq(visits.id, meterReadings.visitId)).where(and(eq(meterReadings.clientId, visit.clientId), lt(visits.startsAt, visit.startsAt))).orderBy(desc(meterReadings.at)).limit(400),
+    db
+      .select()
+      .from(meterReadings)
+      .where(eq(meterReadings.visitId, visit.id))
+      .orderBy(asc(meterReadings.at)),
+    db
+      .select({ m: meterReadings })
+      .from(meterReadings)
+      .innerJoin(visits, eq(visits.id, meterReadings.visitId))
+      .where(and(eq(meterReadings.clientId, visit.clientId), lt(visits.startsAt, visit.startsAt)))
+      .orderBy(desc(meterReadings.at))
+      .limit(400),
   ])
   const before: MeterReading[] = []
-  for (const r of earlier.flatMap((e) => toReading(e.m))) if (!before.some((x) => x.kind === r.kind && x.zone === r.zone)) before.push(r)
+  for (const r of earlier.flatMap((e) => toReading(e.m)))
+    if (!before.some((x) => x.kind === r.kind && x.zone === r.zone)) before.push(r)
   return { today: mine.flatMap(toReading), before }
 }

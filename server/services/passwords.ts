@@ -3,9 +3,12 @@ import { randomBytes, scrypt, timingSafeEqual } from 'node:crypto'
 const COST = { N: 32768, r: 8, p: 1, maxmem: 64 * 1024 * 1024 }
 const KEY_BYTES = 32
 
-const derive = (secret: string, salt: Buffer) => new Promise<Buffer>((resolve, reject) => {
-  scrypt(secret.normalize('NFKC'), salt, KEY_BYTES, COST, (error, key) => (error ? reject(error) : resolve(key)))
-})
+const derive = (secret: string, salt: Buffer) =>
+  new Promise<Buffer>((resolve, reject) => {
+    scrypt(secret.normalize('NFKC'), salt, KEY_BYTES, COST, (error, key) =>
+      error ? reject(error) : resolve(key),
+    )
+  })
 
 /** `scrypt$salt$key` in base64url; the cost stands in the code and a change of it makes a new prefix. */
 export async function hashSecret(secret: string): Promise<string> {

@@ -26,63 +26,153 @@ export async function sealVisit(me: Staff, visit: Visit, text: string): Promise<
   throw conflict('Taps are still coming in from a tablet. Seal once they have arrived.')
 }
 
-async function sealAsRead(me: Staff, visit: Visit, bundle: VisitBundle, text: string): Promise<boolean> {
+async function sealAsRead(
+  me: Staff,
+  visit: Visit,
+  bundle: VisitBundle,
+  text: string,
+): Promise<boolean> {
   const parts = recordParts(bundle, text)
   return database().transaction(async (tx) => {
     await tx.execute(sql`select pg_advisory_xact_lock(${LOCK})`)
     const [again] = await tx.select().from(seals).where(eq(seals.visitId, visit.id))
     if (again) return true
     await tx.select({ id: visits.id }).from(visits).where(eq(visits.id, visit.id)).for('update')
-    const [taps] = await tx.select({ n: count() }).from(visitEvents).where(eq(visitEvents.visitId, visit.id))
+    const [taps] = await tx
+      .select({ n: count() })
+      .from(visitEvents)
+      .where(eq(visitEvents.visitId, visit.id))
     if (taps?.n !== bundle.events.length) return false
     const [last] = await tx.select().from(seals).orderBy(desc(seals.number)).limit(1)
-    const sealed = sealParts(parts, parts.map(() => randomBytes(32).toString('hex')), last?.head ?? GENESIS)
-    await tx.insert(seals).values({ number: (last?.number ?? 0) + 1, visitId: visit.id, prev: sealed.prev, head: sealed.head, by: me.id })
-    await tx.insert(sealItems).values(sealed.items.map((i, place) => ({ visitId: visit.id, place, name: i.name, commitment: i.commitment, content: i.content, salt: i.salt })))
-    await tx.update(visits).set({ status: 'sealed', recordText: text, version: visit.version + 1 }).where(eq(visits.id, visit.id))
+    const sealed = sealParts(
+      parts,
+      parts.map(() => randomBytes(32).toString('hex')),
+      last?.head ?? GENESIS,
+    )
+    await tx
+      .insert(seals)
+      .values({
+        number: (last?.number ?? 0) + 1,
+        visitId: visit.id,
+        prev: sealed.prev,
+        head: sealed.head,
+        by: me.id,
+      })
+    await tx
+      .insert(sealItems)
+      .values(
+        sealed.items.map((i, place) => ({
+          visitId: visit.id,
+          place,
+          name: i.name,
+          commitment: i.commitment,
+          content: i.content,
+          salt: i.salt,
+        })),
+      )
+    await tx
+      .update(visits)
+      .set({ status: 'sealed', recordText: text, version: visit.version + 1 })
+      .where(eq(visits.id, visit.id))
     await drawDown(tx, bundle, parts)
     return true
   })
 }
 
 /** What was used comes off the bottle; a bottle is opened by its first use. */
-async function drawDown(tx: Parameters<Parameters<ReturnType<typeof database>['transaction']>[0]>[0], bundle: VisitBundle, parts: { name: string, content: Json }[]): Promise<void> {
+async function drawDown(
+  tx: Parameters<Parameters<ReturnType<typeof database>['transaction']>[0]>[0],
+  bundle: VisitBundle,
+  parts: { name: string; content: Json }[],
+): Promise<void> {
   const draft = parts.find((p) => p.name === 'treatment')?.content as unknown as RecordDraft
   const used = new Map<string, number>()
   for (const line of draft.lines) {
     if (!line.product || line.actualMinutes === null) continue
     const item = bundle.shelf.find((s) => s.product.name === line.product?.name)
-    const lot = item?.lots.find((l) => l.code === line.product?.lot || l.id === line.product?.lot) ?? item?.lots.find((l) => !l.recalled)
-    if (lot) used.set(lot.id, (used.get(lot.id) ?? 0) + (line.product.takenMl ?? line.product.plannedMl ?? 0))
+    const lot =
+      item?.lots.find((l) => l.code === line.product?.lot || l.id === line.product?.lot) ??
+      item?.lots.find((l) => !l.recalled)
+    if (lot)
+      used.set(
+        lot.id,
+        (used.get(lot.id) ?? 0) + (line.product.takenMl ?? line.product.plannedMl ?? 0),
+      )
   }
-  for (const [id, ml] of used) await tx.update(lots).set({ remainingHundredths: sql`greatest(0, ${lots.remainingHundredths} - ${Math.round(ml * 100)})`, openedOn: sql`coalesce(${lots.openedOn}, ${bundle.today}::date)` }).where(eq(lots.id, id))
+  for (const [id, ml] of used)
+    await tx
+      .update(lots)
+      .set({
+        remainingHundredths: sql`greatest(0, ${lots.remainingHundredths} - ${Math.round(ml * 100)})`,
+        openedOn: sql`coalesce(${lots.openedOn}, ${bundle.today}::date)`,
+      })
+      .where(eq(lots.id, id))
 }
 
-export async function saveText(visit: Visit, text: string, version: number): Promise<{ version: number }> {
+export async function saveText(
+  visit: Visit,
+  text: string,
+  version: number,
+): Promise<{ version: number }> {
   if (visit.status === 'sealed') throw refused('The record is sealed. Amend it instead.')
   if (version !== visit.version) return { version: visit.version }
   await database().update(visits).set({ recordText: text }).where(eq(visits.id, visit.id))
   return { version: visit.version }
 }
 
-export async function amend(me: Staff, visit: Visit, body: { id: string, after: string, reason: string }): Promise<void> {
-  if (visit.status !== 'sealed') throw refused('Only a sealed record is amended; this one can still be edited.')
-  const earlier = await database().select().from(amendments).where(eq(amendments.visitId, visit.id)).orderBy(asc(amendments.at))
+export async function amend(
+  me: Staff,
+  visit: Visit,
+  body: { id: string; after: string; reason: string },
+): Promise<void> {
+  if (visit.status !== 'sealed')
+    throw refused('Only a sealed record is amended; this one can still be edited.')
+  const earlier = await database()
+    .select()
+    .from(amendments)
+    .where(eq(amendments.visitId, visit.id))
+    .orderBy(asc(amendments.at))
   if (earlier.some((a) => a.id === body.id)) return
   const before = earlier[earlier.length - 1]?.after ?? visit.recordText
-  await database().insert(amendments).values({ id: body.id, visitId: visit.id, before, after: body.after, reason: body.reason, by: me.id })
+  await database()
+    .insert(amendments)
+    .values({
+      id: body.id,
+      visitId: visit.id,
+      before,
+      after: body.after,
+      reason: body.reason,
+      by: me.id,
+    })
 }
 
 /** Walks the whole chain of the practice: each seal stands on the one before, each part fits its commitment or has been erased. */
-export async function verifyChain(): Promise<{ seals: number, broken: number | null, erasedParts: number, head: string }> {
+export async function verifyChain(): Promise<{
+  seals: number
+  broken: number | null
+  erasedParts: number
+  head: string
+}> {
   const db = database()
   const rows = await db.select().from(seals).orderBy(asc(seals.number))
   const items = await db.select().from(sealItems).orderBy(asc(sealItems.place))
   let prev = GENESIS
   let erasedParts = 0
   for (const s of rows) {
-    const proof = verify({ prev: s.prev, head: s.head, items: items.filter((i) => i.visitId === s.visitId).map((i) => ({ name: i.name, commitment: i.commitment, content: i.salt === null ? null : (i.content ?? null), salt: i.salt })) })
-    if (!proof.ok || s.prev !== prev) return { seals: rows.length, broken: s.number, erasedParts, head: prev }
+    const proof = verify({
+      prev: s.prev,
+      head: s.head,
+      items: items
+        .filter((i) => i.visitId === s.visitId)
+        .map((i) => ({
+          name: i.name,
+          commitment: i.commitment,
+          content: i.salt === null ? null : (i.content ?? null),
+          salt: i.salt,
+        })),
+    })
+    if (!proof.ok || s.prev !== prev)
+      return { seals: rows.length, broken: s.number, erasedParts, head: prev }
     erasedParts += proof.erased.length
     prev = s.head
   }
@@ -90,6 +180,9 @@ export async function verifyChain(): Promise<{ seals: number, broken: number | n
 }
 
 export async function therapistOf(visit: Visit): Promise<string> {
-  const [row] = await database().select({ name: staff.name }).from(staff).where(eq(staff.id, visit.staffId))
+  const [row] = await database()
+    .select({ name: staff.name })
+    .from(staff)
+    .where(eq(staff.id, visit.staffId))
   return row?.name ?? ''
 }

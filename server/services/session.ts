@@ -7,7 +7,13 @@ import { hashSecret, secretMatches } from './passwords'
 import { countTry, forgetTries, throttle, tryKey } from './throttle'
 
 export type Staff = typeof staff.$inferSelect
-interface Sealed { staffId?: string, version?: number, startedAt?: number, seenAt?: number, locked?: boolean }
+interface Sealed {
+  staffId?: string
+  version?: number
+  startedAt?: number
+  seenAt?: number
+  locked?: boolean
+}
 
 const IDLE_MS = 2 * 3_600_000
 const ABSOLUTE_MS = 12 * 3_600_000
@@ -16,9 +22,14 @@ const TRIES = 8
 const TRIES_FROM = 60
 const CODE_TRIES = 5
 
-const sealed = (event: H3Event) => useSession<Sealed>(event, {
-  name: '__Host-oak', password: useRuntimeConfig().sessionPassword, maxAge: ABSOLUTE_MS / 1000, cookie: { httpOnly: true, secure: true, sameSite: 'strict', path: '/' }, sessionHeader: false,
-})
+const sealed = (event: H3Event) =>
+  useSession<Sealed>(event, {
+    name: '__Host-oak',
+    password: useRuntimeConfig().sessionPassword,
+    maxAge: ABSOLUTE_MS / 1000,
+    cookie: { httpOnly: true, secure: true, sameSite: 'strict', path: '/' },
+    sessionHeader: false,
+  })
 const signedOut = (detail: string) => new ProblemError(401, 'Sign in', detail)
 
 /**
@@ -30,10 +41,17 @@ export async function currentStaff(event: H3Event, evenLocked = false): Promise<
   const { staffId, version, startedAt = 0, seenAt = 0, locked } = session.data
   if (!staffId) throw signedOut('Sign in to go on. What you typed is kept on this device.')
   const now = Date.now()
-  if (now - startedAt > ABSOLUTE_MS || now - seenAt > IDLE_MS) { await session.clear(); throw signedOut('The session has ended. Sign in again; what you typed is kept on this device.') }
+  if (now - startedAt > ABSOLUTE_MS || now - seenAt > IDLE_MS) {
+    await session.clear()
+    throw signedOut('The session has ended. Sign in again; what you typed is kept on this device.')
+  }
   const [me] = await database().select().from(staff).where(eq(staff.id, staffId))
-  if (!me || !me.active || me.sessionVersion !== version) { await session.clear(); throw signedOut('The session has ended. Sign in again.') }
-  if (locked === true && !evenLocked) throw new ProblemError(423, 'Locked', 'Unlock with your quick code.')
+  if (!me || !me.active || me.sessionVersion !== version) {
+    await session.clear()
+    throw signedOut('The session has ended. Sign in again.')
+  }
+  if (locked === true && !evenLocked)
+    throw new ProblemError(423, 'Locked', 'Unlock with your quick code.')
   if (now - seenAt > 60_000) await session.update({ ...session.data, seenAt: now })
   return me
 }
@@ -49,21 +67,30 @@ export async function signIn(event: H3Event, email: string, password: string): P
   await throttle(mail, TRIES)
   await throttle(from, TRIES_FROM)
   const [found] = await database().select().from(staff).where(eq(staff.email, email.toLowerCase()))
-  const good = await secretMatches(password, found?.passwordHash ?? await decoy())
+  const good = await secretMatches(password, found?.passwordHash ?? (await decoy()))
   if (!found || !good || !found.active) {
     await countTry(mail, from)
     throw new ProblemError(401, 'Sign in', 'Address and password do not go together.')
   }
-  if (found.demo && !onLoopback()) throw new ProblemError(403, 'Not allowed', 'Demo accounts work on this machine only.')
+  if (found.demo && !onLoopback())
+    throw new ProblemError(403, 'Not allowed', 'Demo accounts work on this machine only.')
   await forgetTries(mail)
   const session = await sealed(event)
   await session.clear()
   const now = Date.now()
-  await session.update({ staffId: found.id, version: found.sessionVersion, startedAt: now, seenAt: now, locked: false })
+  await session.update({
+    staffId: found.id,
+    version: found.sessionVersion,
+    startedAt: now,
+    seenAt: now,
+    locked: false,
+  })
   return found
 }
 
-export async function signOut(event: H3Event): Promise<void> { await (await sealed(event)).clear() }
+export async function signOut(event: H3Event): Promise<void> {
+  await (await sealed(event)).clear()
+}
 
 export async function lock(event: H3Event): Promise<void> {
   const session = await sealed(event)
@@ -88,14 +115,24 @@ export async function setCode(me: Staff, code: string, password: string): Promis
   await throttle(mail, TRIES)
   if (!(await secretMatches(password, me.passwordHash))) {
     await countTry(mail)
-    throw new ProblemError(401, 'Not that password', 'The password does not fit. The quick code was not changed.')
+    throw new ProblemError(
+      401,
+      'Not that password',
+      'The password does not fit. The quick code was not changed.',
+    )
   }
-  await database().update(staff).set({ pinHash: await hashSecret(code) }).where(eq(staff.id, me.id))
+  await database()
+    .update(staff)
+    .set({ pinHash: await hashSecret(code) })
+    .where(eq(staff.id, me.id))
 }
 
 /** Ends every session of a person, this one included. */
 export async function revokeAll(me: Staff): Promise<void> {
-  await database().update(staff).set({ sessionVersion: me.sessionVersion + 1 }).where(eq(staff.id, me.id))
+  await database()
+    .update(staff)
+    .set({ sessionVersion: me.sessionVersion + 1 })
+    .where(eq(staff.id, me.id))
 }
 
 let decoyHash: Promise<string> | undefined
@@ -103,5 +140,9 @@ let decoyHash: Promise<string> | undefined
 const decoy = () => (decoyHash ??= hashSecret('nobody has this password'))
 
 function onLoopback(): boolean {
-  try { return ['127.0.0.1', 'localhost', '[::1]'].includes(new URL(useRuntimeConfig().origin).hostname) } catch { return false }
+  try {
+    return ['127.0.0.1', 'localhost', '[::1]'].includes(new URL(useRuntimeConfig().origin).hostname)
+  } catch {
+    return false
+  }
 }

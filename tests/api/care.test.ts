@@ -8,20 +8,42 @@ import { propose } from '#core/planning/propose'
 import { allNo, readAll, RESILIENT } from '#core/testing/fixtures'
 import { demoId } from '#db/demo/ids'
 import { signedIn, testUrl, type Caller } from '../support/http'
-import { book, bundleOf, prepared, sealedVisit, someone, STAFF, throughTheRoom } from '../support/visit'
+import {
+  book,
+  bundleOf,
+  prepared,
+  sealedVisit,
+  someone,
+  STAFF,
+  throughTheRoom,
+} from '../support/visit'
 
 const base = testUrl()
 const db = postgres(process.env.OAK_TEST_OWNER_DB ?? '', { max: 2 })
 let owner: Caller
 let trainee: Caller
-beforeAll(async () => { owner = await signedIn(base, 'owner'); trainee = await signedIn(base, 'trainee') })
+beforeAll(async () => {
+  owner = await signedIn(base, 'owner')
+  trainee = await signedIn(base, 'trainee')
+})
 afterAll(() => db.end())
 const newOne = (born?: string) => someone(owner, 'Care Test', born)
 const visitOf = (client: string) => book(owner, 'owner', client)
-const post = (id: string, path: string, body: object, method = 'POST', call = owner) => call(`/api/visits/${id}/${path}`, { method, body })
-const sign = (id: string, kinds: string[], guardian = false) => post(id, 'consent', { id: randomUUID(), method: 'typed', name: 'A', confirmed: true, guardian, kinds })
-const read = (id: string, more = {}) => post(id, 'readings', { id: randomUUID(), phase: 'madeUp', zones: readAll(RESILIENT, more) })
-const answer = (id: string, more = {}, medicines = '') => post(id, 'answers', { id: randomUUID(), answers: allNo(more), medicines }, 'PUT')
+const post = (id: string, path: string, body: object, method = 'POST', call = owner) =>
+  call(`/api/visits/${id}/${path}`, { method, body })
+const sign = (id: string, kinds: string[], guardian = false) =>
+  post(id, 'consent', {
+    id: randomUUID(),
+    method: 'typed',
+    name: 'A',
+    confirmed: true,
+    guardian,
+    kinds,
+  })
+const read = (id: string, more = {}) =>
+  post(id, 'readings', { id: randomUUID(), phase: 'madeUp', zones: readAll(RESILIENT, more) })
+const answer = (id: string, more = {}, medicines = '') =>
+  post(id, 'answers', { id: randomUUID(), answers: allNo(more), medicines }, 'PUT')
 
 describe('consent by kind', () => {
   it('stands from visit to visit until taken back, and the start asks for what the plan needs', async () => {
@@ -37,7 +59,8 @@ describe('consent by kind', () => {
     const plan = propose(toPlanInput(b))
     await post(id, 'plan', { steps: plan.steps }, 'PUT')
     const needs = openPoints(await bundleOf(owner, id)).map((o) => o.text)
-    if (plan.steps.some((s) => s.technique === 'grain' || s.technique === 'enzyme')) expect(needs.join(' ')).toContain('exfoliation')
+    if (plan.steps.some((s) => s.technique === 'grain' || s.technique === 'enzyme'))
+      expect(needs.join(' ')).toContain('exfoliation')
     await sign(id, ['exfoliation', 'machine', 'current'])
     expect(openPoints(await bundleOf(owner, id))).toEqual([])
     await post(id, 'withdrawals', { id: randomUUID(), kinds: ['care'] })
@@ -45,10 +68,12 @@ describe('consent by kind', () => {
     expect(r.status).toBe(422)
     expect(r.text).toContain('Consent is not signed')
   })
-  it('of a child is a guardian\'s', async () => {
+  it("of a child is a guardian's", async () => {
     const id = await visitOf(await newOne(`${new Date().getFullYear() - 12}-01-01`))
     await sign(id, ['care', 'exfoliation', 'current', 'machine'])
-    expect(openPoints(await bundleOf(owner, id)).map((o) => o.text)).toContain('A guardian signs for this client.')
+    expect(openPoints(await bundleOf(owner, id)).map((o) => o.text)).toContain(
+      'A guardian signs for this client.',
+    )
     await sign(id, ['care', 'exfoliation', 'current', 'machine'], true)
     expect(standingHere(await bundleOf(owner, id))).toHaveLength(4)
   })
@@ -61,11 +86,15 @@ describe('patch tests', () => {
     await read(id, { cheekL: { ...RESILIENT, sensitivity: 2 } })
     const booked = new Date((await bundleOf(owner, id)).visit.startsAt)
     const waiting = async () => toPlanInput(await bundleOf(owner, id)).patch
-    const due = Object.entries(await waiting()).find(([, why]) => why.startsWith('patch test first'))
+    const due = Object.entries(await waiting()).find(([, why]) =>
+      why.startsWith('patch test first'),
+    )
     if (!due) throw new Error('no product of the shelf asks for a test')
     const [productId] = due
     const testId = randomUUID()
-    expect((await post(id, 'patch-tests', { id: testId, productId, place: 'behindEar' })).status).toBe(200)
+    expect(
+      (await post(id, 'patch-tests', { id: testId, productId, place: 'behindEar' })).status,
+    ).toBe(200)
     await db`update visits set starts_at = now() + interval '1 hour' where id = ${id}`
     expect((await waiting())[productId]).toContain('not to be read yet')
     const early = await post(id, 'patch-reads', { id: randomUUID(), testId, result: 'clear' })
@@ -73,7 +102,9 @@ describe('patch tests', () => {
     expect(early.text).toContain('Too early')
     await db`update patch_tests set at = now() - interval '25 hours' where id = ${testId}`
     expect((await waiting())[productId]).toContain('not read yet')
-    expect((await post(id, 'patch-reads', { id: randomUUID(), testId, result: 'clear' })).status).toBe(200)
+    expect(
+      (await post(id, 'patch-reads', { id: randomUUID(), testId, result: 'clear' })).status,
+    ).toBe(200)
     expect((await waiting())[productId]).toBeUndefined()
     await answer(id, {}, 'iron tablet')
     expect((await waiting())[productId]).toContain('a new medicine since the last test')
@@ -82,20 +113,36 @@ describe('patch tests', () => {
     const b = toPlanInput(await bundleOf(owner, id))
     const kind = b.shelf.find((s) => s.product.id === productId)?.product.kind
     await db`update visits set starts_at = ${booked} where id = ${id}` // off today's page again, to a day of its own
-    for (const t of ['enzyme', 'serum', 'moisturiser', 'hydratingMask'] as const) expect(allowance(t, b).products.map((p) => p.product.id), `${kind ?? ''} for ${t}`).not.toContain(productId)
+    for (const t of ['enzyme', 'serum', 'moisturiser', 'hydratingMask'] as const)
+      expect(
+        allowance(t, b).products.map((p) => p.product.id),
+        `${kind ?? ''} for ${t}`,
+      ).not.toContain(productId)
   })
   it('are not asked again for what was used here before', async () => {
     const client = demoId('other-24')
     const id = await sealedVisit(owner, 'owner', 'other-24')
-    const used = (await bundleOf(owner, id)).plans.flatMap((p) => p.steps.flatMap((s) => s.productId ?? []))
+    const used = (await bundleOf(owner, id)).plans.flatMap((p) =>
+      p.steps.flatMap((s) => s.productId ?? []),
+    )
     const next = await visitOf(client)
-    expect((await bundleOf(owner, next)).usedProducts).toEqual(expect.arrayContaining([...new Set(used)]))
+    expect((await bundleOf(owner, next)).usedProducts).toEqual(
+      expect.arrayContaining([...new Set(used)]),
+    )
   })
   it('of another client are not read here', async () => {
     const one = await visitOf(await newOne())
     const testId = randomUUID()
     await post(one, 'patch-tests', { id: testId, productId: 'serum-tide', place: 'innerElbow' })
-    expect((await post(await visitOf(await newOne()), 'patch-reads', { id: randomUUID(), testId, result: 'reaction' })).status).toBe(404)
+    expect(
+      (
+        await post(await visitOf(await newOne()), 'patch-reads', {
+          id: randomUUID(),
+          testId,
+          result: 'reaction',
+        })
+      ).status,
+    ).toBe(404)
   })
 })
 
@@ -107,25 +154,93 @@ describe('a row set aside', () => {
     expect((await bundleOf(owner, id)).plans[0]?.countersignedBy).not.toBeNull()
     const rules = async () => toPlanInput(await bundleOf(owner, id)).verdict.bars.map((b) => b.rule)
     expect(await rules()).toContain('pregnancy-heat')
-    expect((await post(id, 'lifts', { id: randomUUID(), rule: 'pregnancy-heat', word: '', reason: 'her midwife has no objection' }, 'POST', trainee)).status).toBe(403)
-    expect((await post(id, 'lifts', { id: randomUUID(), rule: 'pregnancy-heat', word: '', reason: 'her midwife has no objection' })).status).toBe(200)
+    expect(
+      (
+        await post(
+          id,
+          'lifts',
+          {
+            id: randomUUID(),
+            rule: 'pregnancy-heat',
+            word: '',
+            reason: 'her midwife has no objection',
+          },
+          'POST',
+          trainee,
+        )
+      ).status,
+    ).toBe(403)
+    expect(
+      (
+        await post(id, 'lifts', {
+          id: randomUUID(),
+          rule: 'pregnancy-heat',
+          word: '',
+          reason: 'her midwife has no objection',
+        })
+      ).status,
+    ).toBe(200)
     expect(await rules()).not.toContain('pregnancy-heat')
     expect(await rules()).toContain('pregnancy-current')
     const b = await bundleOf(owner, id)
     expect(b.plans[0]?.countersignedBy).toBeNull()
-    expect(b.lifts[0]).toMatchObject({ rule: 'pregnancy-heat', reason: 'her midwife has no objection', by: 'Ilse Varga' })
+    expect(b.lifts[0]).toMatchObject({
+      rule: 'pregnancy-heat',
+      reason: 'her midwife has no objection',
+      by: 'Ilse Varga',
+    })
     await post(id, 'countersign', {})
     expect((await post(id, 'start', {})).status).toBe(200)
-    expect((await post(id, 'lifts', { id: randomUUID(), rule: 'pregnancy-current', word: '', reason: 'x y z' })).status).toBe(422)
+    expect(
+      (
+        await post(id, 'lifts', {
+          id: randomUUID(),
+          rule: 'pregnancy-current',
+          word: '',
+          reason: 'x y z',
+        })
+      ).status,
+    ).toBe(422)
     await throughTheRoom(owner, id)
     expect((await post(id, 'seal', { text: 'Fine.' })).status).toBe(200)
-    expect(JSON.stringify((await bundleOf(owner, id)).record.find((p) => p.name === 'consultation')?.content)).toContain('her midwife has no objection')
+    expect(
+      JSON.stringify(
+        (await bundleOf(owner, id)).record.find((p) => p.name === 'consultation')?.content,
+      ),
+    ).toContain('her midwife has no objection')
   })
-  it('needs the doctor\'s word where a doctor lifts it, and is refused where a date does', async () => {
+  it("needs the doctor's word where a doctor lifts it, and is refused where a date does", async () => {
     const id = await visitOf(await newOne())
-    expect((await post(id, 'lifts', { id: randomUUID(), rule: 'heart-heat', word: '', reason: 'well controlled' })).text).toContain('which doctor')
-    expect((await post(id, 'lifts', { id: randomUUID(), rule: 'heart-heat', word: 'Dr Lake, 2 March', reason: 'well controlled' })).status).toBe(200)
-    expect((await post(id, 'lifts', { id: randomUUID(), rule: 'filler-later', word: 'Dr Lake', reason: 'in a hurry' })).text).toContain('date')
+    expect(
+      (
+        await post(id, 'lifts', {
+          id: randomUUID(),
+          rule: 'heart-heat',
+          word: '',
+          reason: 'well controlled',
+        })
+      ).text,
+    ).toContain('which doctor')
+    expect(
+      (
+        await post(id, 'lifts', {
+          id: randomUUID(),
+          rule: 'heart-heat',
+          word: 'Dr Lake, 2 March',
+          reason: 'well controlled',
+        })
+      ).status,
+    ).toBe(200)
+    expect(
+      (
+        await post(id, 'lifts', {
+          id: randomUUID(),
+          rule: 'filler-later',
+          word: 'Dr Lake',
+          reason: 'in a hurry',
+        })
+      ).text,
+    ).toContain('date')
   })
 })
 
@@ -137,11 +252,26 @@ describe('the house and its people', () => {
     await answer(id, { filler: { say: 'yes', date: ago, zones: ['chin'] } })
     const bars = async () => toPlanInput(await bundleOf(owner, id)).verdict.bars.map((b) => b.rule)
     expect(await bars()).toEqual([])
-    const loose = await owner('/api/house-rules', { method: 'POST', body: { id: randomUUID(), rule: 'filler-later', change: { days: 20 }, reason: 'x' } })
+    const loose = await owner('/api/house-rules', {
+      method: 'POST',
+      body: { id: randomUUID(), rule: 'filler-later', change: { days: 20 }, reason: 'x' },
+    })
     expect(loose.status).toBe(422)
     expect(loose.text).toContain('not fewer than 28 days')
     const rule = randomUUID()
-    expect((await owner('/api/house-rules', { method: 'POST', body: { id: rule, rule: 'filler-later', change: { days: 42 }, reason: 'our insurer asks for six weeks' } })).status).toBe(200)
+    expect(
+      (
+        await owner('/api/house-rules', {
+          method: 'POST',
+          body: {
+            id: rule,
+            rule: 'filler-later',
+            change: { days: 42 },
+            reason: 'our insurer asks for six weeks',
+          },
+        })
+      ).status,
+    ).toBe(200)
     expect(await bars()).toEqual(['filler-later'])
     expect((await owner(`/api/house-rules/${rule}/end`, { method: 'POST' })).status).toBe(200)
     expect(await bars()).toEqual([])
@@ -150,18 +280,27 @@ describe('the house and its people', () => {
   it('nobody plans outside their scope: a licence that has run out or that the place does not allow counts no more', async () => {
     const id = await book(owner, 'therapist', 'other-27')
     const held = async () => (await bundleOf(owner, id)).staff.licences
-    const set = (staffId: string | null, licences: string[], until = {}) => owner('/api/scope', { method: 'PUT', body: { staffId, licences, until } })
+    const set = (staffId: string | null, licences: string[], until = {}) =>
+      owner('/api/scope', { method: 'PUT', body: { staffId, licences, until } })
     const ALL = ['basic', 'machine', 'current', 'needling025', 'needling05']
     try {
       expect(await held()).toEqual(['basic', 'machine', 'current'])
       await set(STAFF.therapist, ['basic', 'machine', 'current'], { machine: '2020-01-01' })
       expect(await held()).toEqual(['basic', 'current'])
-      expect((await bundleOf(owner, id)).staff.scope.find((s) => s.licence === 'machine')?.text).toContain('ran out')
+      expect(
+        (await bundleOf(owner, id)).staff.scope.find((s) => s.licence === 'machine')?.text,
+      ).toContain('ran out')
       await set(null, ['basic'])
       expect(await held()).toEqual(['basic'])
       await answer(id)
       await read(id)
-      const step = { key: 'highFrequency-1', technique: 'highFrequency', regions: ['forehead'], minutes: 3, why: [] }
+      const step = {
+        key: 'highFrequency-1',
+        technique: 'highFrequency',
+        regions: ['forehead'],
+        minutes: 3,
+        why: [],
+      }
       const r = await post(id, 'plan', { steps: [step] }, 'PUT')
       expect(r.status).toBe(422)
       expect(r.text).toContain('licence')
@@ -178,10 +317,22 @@ describe('what a client likes and uses', () => {
     const id = await visitOf(client)
     await answer(id)
     await read(id)
-    const scented = (b: Parameters<typeof toPlanInput>[0]) => { const i = toPlanInput(b); return i.shelf.filter((s) => s.product.inci.includes('Parfum')).every((s) => (['milk', 'serum', 'moisturiser'] as const).every((t) => !allowance(t, i).products.some((p) => p.product.id === s.product.id))) }
+    const scented = (b: Parameters<typeof toPlanInput>[0]) => {
+      const i = toPlanInput(b)
+      return i.shelf
+        .filter((s) => s.product.inci.includes('Parfum'))
+        .every((s) =>
+          (['milk', 'serum', 'moisturiser'] as const).every(
+            (t) => !allowance(t, i).products.some((p) => p.product.id === s.product.id),
+          ),
+        )
+    }
     await post(id, 'preferences', { preferences: { scent: 'none', talk: 'quiet' } }, 'PUT')
     expect(scented(await bundleOf(owner, await visitOf(client)))).toBe(true)
-    expect((await bundleOf(owner, await visitOf(client))).client.preferences).toEqual({ scent: 'none', talk: 'quiet' })
+    expect((await bundleOf(owner, await visitOf(client))).client.preferences).toEqual({
+      scent: 'none',
+      talk: 'quiet',
+    })
   })
   it('evenings at home fill the basins that the plan reckons with', async () => {
     const id = await visitOf(await newOne())
@@ -189,12 +340,32 @@ describe('what a client likes and uses', () => {
     await answer(id)
     await read(id)
     const before = toPlanInput(await bundleOf(owner, id)).residual.cheekL
-    await answer(id, { retinoid: { say: 'yes', date: new Date(Date.parse(today) - 86_400_000).toISOString().slice(0, 10), perWeek: 5 } })
+    await answer(id, {
+      retinoid: {
+        say: 'yes',
+        date: new Date(Date.parse(today) - 86_400_000).toISOString().slice(0, 10),
+        perWeek: 5,
+      },
+    })
     expect(toPlanInput(await bundleOf(owner, id)).residual.cheekL).toBeGreaterThan(before)
   })
   it('both halves are kept before and after, with the light they were seen in', async () => {
     const id = await visitOf(await newOne())
-    for (const [moment, L] of [['before', 1], ['after', 3]] as const) expect((await post(id, 'halves', { id: randomUUID(), moment, worked: 'L', light: 'ring lamp', grades: { brow: { L, R: 1 } } })).status).toBe(200)
+    for (const [moment, L] of [
+      ['before', 1],
+      ['after', 3],
+    ] as const)
+      expect(
+        (
+          await post(id, 'halves', {
+            id: randomUUID(),
+            moment,
+            worked: 'L',
+            light: 'ring lamp',
+            grades: { brow: { L, R: 1 } },
+          })
+        ).status,
+      ).toBe(200)
     expect((await bundleOf(owner, id)).halves.map((h) => h.grades.brow?.L)).toEqual([1, 3])
   })
 })

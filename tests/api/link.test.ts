@@ -10,13 +10,29 @@ const db = postgres(process.env.OAK_TEST_OWNER_DB ?? '', { max: 2 })
 const client = caller(base)
 let owner: Caller
 let visit: string
-beforeAll(async () => { owner = await signedIn(base, 'owner') })
-beforeEach(async () => { await db`delete from login_attempts`; visit = await book(owner, 'owner', 'other-11') })
-afterAll(async () => { await db`delete from login_attempts`; await db.end() })
+beforeAll(async () => {
+  owner = await signedIn(base, 'owner')
+})
+beforeEach(async () => {
+  await db`delete from login_attempts`
+  visit = await book(owner, 'owner', 'other-11')
+})
+afterAll(async () => {
+  await db`delete from login_attempts`
+  await db.end()
+})
 
-const make = async (id = visit) => (await owner(`/api/visits/${id}/link`, { method: 'POST', body: { id: randomUUID() } })).body as { token: string, expiresAt: number }
+const make = async (id = visit) =>
+  (await owner(`/api/visits/${id}/link`, { method: 'POST', body: { id: randomUUID() } })).body as {
+    token: string
+    expiresAt: number
+  }
 const open = (token: string) => client('/api/form/open', { method: 'POST', body: { token } })
-const submit = (token: string, answers: object = allNo()) => client('/api/form/submit', { method: 'POST', body: { token, answers, medicines: 'iron tablets' } })
+const submit = (token: string, answers: object = allNo()) =>
+  client('/api/form/submit', {
+    method: 'POST',
+    body: { token, answers, medicines: 'iron tablets' },
+  })
 
 describe('a one-time link', () => {
   it('shows the house and nothing of the file, and opening it does not use it up', async () => {
@@ -26,7 +42,8 @@ describe('a one-time link', () => {
       expect(r.status).toBe(200)
       expect(Object.keys(r.body as object).sort()).toEqual(['expiresAt', 'practice', 'today'])
       const b = await bundleOf(owner, visit)
-      for (const word of [b.client.name, b.staff.name, b.client.id, visit]) expect(r.text).not.toContain(word)
+      for (const word of [b.client.name, b.staff.name, b.client.id, visit])
+        expect(r.text).not.toContain(word)
       expect(r.headers.get('cache-control')).toBe('no-store')
       expect(r.headers.get('referrer-policy')).toBe('no-referrer')
     }
@@ -56,8 +73,18 @@ describe('a one-time link', () => {
     const old = (await make(other)).token
     await db`update client_links set expires_at = now() - interval '1 minute' where visit_id = ${other}`
     await db`update client_links set expires_at = now() where token_hash <> '' and submitted_at is null`
-    const replies = [await open(used), await open(replaced), await open(first), await open(old), await open(randomBytes(32).toString('base64url'))]
-    for (const r of replies) { expect(r.status).toBe(404); expect(r.text).toBe(replies[0]?.text); expect(r.text).not.toMatch(/epilepsy|iron/) }
+    const replies = [
+      await open(used),
+      await open(replaced),
+      await open(first),
+      await open(old),
+      await open(randomBytes(32).toString('base64url')),
+    ]
+    for (const r of replies) {
+      expect(r.status).toBe(404)
+      expect(r.text).toBe(replies[0]?.text)
+      expect(r.text).not.toMatch(/epilepsy|iron/)
+    }
   })
   it('a new link ends the one before', async () => {
     const first = (await make()).token
@@ -67,7 +94,10 @@ describe('a one-time link', () => {
   })
   it('ends when the treatment begins, and none is made then', async () => {
     const id = await treating(owner, 'owner', 'other-11')
-    expect((await owner(`/api/visits/${id}/link`, { method: 'POST', body: { id: randomUUID() } })).status).toBe(422)
+    expect(
+      (await owner(`/api/visits/${id}/link`, { method: 'POST', body: { id: randomUUID() } }))
+        .status,
+    ).toBe(422)
   })
   it('is stored as a hash alone', async () => {
     const { token } = await make()
@@ -76,14 +106,16 @@ describe('a one-time link', () => {
   })
   it('refuses what is no link and what is no answer, with the field', async () => {
     const { token } = await make()
-    for (const bad of ['', 'short', `${token}x`, token.replace(/./, '!')]) expect((await open(bad)).status).toBe(400)
+    for (const bad of ['', 'short', `${token}x`, token.replace(/./, '!')])
+      expect((await open(bad)).status).toBe(400)
     const r = await submit(token, { asthma: { say: 'perhaps' } })
     expect(r.status).toBe(400)
     expect((r.body as { fields: { field: string }[] }).fields[0]?.field).toBe('answers.asthma.say')
     expect((await open(token)).status).toBe(200)
   })
   it('is throttled after ten guesses', async () => {
-    for (let i = 0; i < 10; i++) expect((await open(randomBytes(32).toString('base64url'))).status).toBe(404)
+    for (let i = 0; i < 10; i++)
+      expect((await open(randomBytes(32).toString('base64url'))).status).toBe(404)
     expect((await open(randomBytes(32).toString('base64url'))).status).toBe(429)
   })
 })

@@ -15,16 +15,28 @@ let call: Caller
 let visit: string
 beforeAll(async () => {
   bench = await openMeterBench()
-  const secrets = JSON.parse(readFileSync(process.env.OAK_TEST_SECRETS ?? '', 'utf8')) as { session: string }
-  const run = await runServer({ url: () => process.env.OAK_TEST_APP_DB ?? '', secrets } as never, { wanted: 4460, quiet: true, meters: `127.0.0.1:${bench.port}` } as never) as { child: ChildProcess, port: number, address: string }
+  const secrets = JSON.parse(readFileSync(process.env.OAK_TEST_SECRETS ?? '', 'utf8')) as {
+    session: string
+  }
+  const run = (await runServer(
+    { url: () => process.env.OAK_TEST_APP_DB ?? '', secrets } as never,
+    { wanted: 4460, quiet: true, meters: `127.0.0.1:${bench.port}` } as never,
+  )) as { child: ChildProcess; port: number; address: string }
   child = run.child
   await whenReady(run.port, run.child)
   call = await signedIn(run.address, 'owner')
   visit = await book(call, 'owner', 'other-31')
 })
-afterAll(async () => { await endChild(child); await bench.close() })
+afterAll(async () => {
+  await endChild(child)
+  await bench.close()
+})
 afterEach(() => bench.fail('hydration', undefined))
-const take = (more: object = {}) => call(`/api/visits/${visit}/meter`, { method: 'POST', body: { id: randomUUID(), kind: 'hydration', zone: 'forehead', phase: 'madeUp', ...more } })
+const take = (more: object = {}) =>
+  call(`/api/visits/${visit}/meter`, {
+    method: 'POST',
+    body: { id: randomUUID(), kind: 'hydration', zone: 'forehead', phase: 'madeUp', ...more },
+  })
 const kept = async () => (await bundleOf(call, visit)).meters.today
 
 describe('a reading', () => {
@@ -34,17 +46,26 @@ describe('a reading', () => {
     const [m] = await kept()
     expect(m?.values).toHaveLength(3)
     expect(m?.median).toBe([...(m?.values ?? [])].sort((a, b) => a - b)[1])
-    expect(m?.spread).toBeCloseTo(Math.max(...(m?.values ?? [])) - Math.min(...(m?.values ?? [])), 9)
+    expect(m?.spread).toBeCloseTo(
+      Math.max(...(m?.values ?? [])) - Math.min(...(m?.values ?? [])),
+      9,
+    )
   })
-  it('stands beside the last visit\'s on the same zone', async () => {
+  it("stands beside the last visit's on the same zone", async () => {
     await take({ zone: 'chin', kind: 'sebum' })
     const next = await book(call, 'owner', 'other-31')
     const { before, today } = (await bundleOf(call, next)).meters
     expect(today).toEqual([])
-    expect(before.map((m) => `${m.kind} ${m.zone}`)).toEqual(expect.arrayContaining(['sebum chin', 'hydration forehead']))
+    expect(before.map((m) => `${m.kind} ${m.zone}`)).toEqual(
+      expect.arrayContaining(['sebum chin', 'hydration forehead']),
+    )
   })
   it('is refused for a kind or zone nobody knows, with the field', async () => {
-    for (const [more, field] of [[{ kind: 'luck' }, 'kind'], [{ zone: 'elbow' }, 'zone'], [{ phase: 'later' }, 'phase']] as const) {
+    for (const [more, field] of [
+      [{ kind: 'luck' }, 'kind'],
+      [{ zone: 'elbow' }, 'zone'],
+      [{ phase: 'later' }, 'phase'],
+    ] as const) {
       const r = await take(more)
       expect(r.status).toBe(400)
       expect((r.body as { fields: { field: string }[] }).fields[0]?.field).toBe(field)
@@ -54,7 +75,13 @@ describe('a reading', () => {
 
 describe('a fault ends in a clear word, and nothing wrong is stored', () => {
   for (const [fault, status, word] of [
-    ['unplugged', 502, 'unplugged'], ['late', 504, 'five seconds'], ['nonsense', 422, 'no number'], ['wrongUnit', 422, 'speaks grain'], ['outOfRange', 422, 'cannot be skin'], ['garbage', 502, 'cannot be read'], ['flat', 502, 'battery is flat'],
+    ['unplugged', 502, 'unplugged'],
+    ['late', 504, 'five seconds'],
+    ['nonsense', 422, 'no number'],
+    ['wrongUnit', 422, 'speaks grain'],
+    ['outOfRange', 422, 'cannot be skin'],
+    ['garbage', 502, 'cannot be read'],
+    ['flat', 502, 'battery is flat'],
   ] as const) {
     it(fault, async () => {
       const before = (await kept()).length
@@ -70,7 +97,10 @@ describe('a fault ends in a clear word, and nothing wrong is stored', () => {
   }
   it('two tablets at once: one reads, the other is told', async () => {
     const holder = connect(bench.port, '127.0.0.1')
-    await new Promise<void>((r) => { holder.once('data', () => r()); holder.write('{"open":"hydration"}\n') })
+    await new Promise<void>((r) => {
+      holder.once('data', () => r())
+      holder.write('{"open":"hydration"}\n')
+    })
     const before = (await kept()).length
     const r = await take()
     expect(r.status).toBe(409)
@@ -90,7 +120,18 @@ describe('a fault ends in a clear word, and nothing wrong is stored', () => {
     expect((await take()).status).toBe(200)
   })
   it('the bench itself answers nonsense with a refusal and lives on', async () => {
-    const said = await new Promise<string>((resolve) => { const s = connect(bench.port, '127.0.0.1'); let heard = ''; s.on('data', (b) => { heard += String(b); if (heard.split('\n').length > 4) { s.destroy(); resolve(heard) } }); s.write('{\n{"open":"luck"}\n{"read":1}\n[]\n') })
+    const said = await new Promise<string>((resolve) => {
+      const s = connect(bench.port, '127.0.0.1')
+      let heard = ''
+      s.on('data', (b) => {
+        heard += String(b)
+        if (heard.split('\n').length > 4) {
+          s.destroy()
+          resolve(heard)
+        }
+      })
+      s.write('{\n{"open":"luck"}\n{"read":1}\n[]\n')
+    })
     expect(said).toContain('syntax')
     expect(said).toContain('unknown')
     expect((await take()).status).toBe(200)

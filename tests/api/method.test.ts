@@ -10,15 +10,28 @@ const base = testUrl()
 let owner: Caller
 let therapist: Caller
 let trainee: Caller
-beforeAll(async () => { owner = await signedIn(base, 'owner'); therapist = await signedIn(base, 'therapist'); trainee = await signedIn(base, 'trainee') })
+beforeAll(async () => {
+  owner = await signedIn(base, 'owner')
+  therapist = await signedIn(base, 'therapist')
+  trainee = await signedIn(base, 'trainee')
+})
 const method = async (call = owner) => (await call('/api/method')).body as MethodReply
-const decide = (policy: object, reason = 'tried for a season', call = owner) => call('/api/policy', { method: 'PUT', body: { id: randomUUID(), policy, reason } })
-afterAll(async () => { await decide({ camps: {}, without: [] }, 'back to the school') })
-const STEPS = [{ technique: 'secondCleanse', minutes: 2 }, { technique: 'enzyme', minutes: 5 }, { technique: 'hydratingMask', minutes: 10 }]
+const decide = (policy: object, reason = 'tried for a season', call = owner) =>
+  call('/api/policy', { method: 'PUT', body: { id: randomUUID(), policy, reason } })
+afterAll(async () => {
+  await decide({ camps: {}, without: [] }, 'back to the school')
+})
+const STEPS = [
+  { technique: 'secondCleanse', minutes: 2 },
+  { technique: 'enzyme', minutes: 5 },
+  { technique: 'hydratingMask', minutes: 10 },
+]
 
 describe('what the house decides', () => {
-  it('is the owner\'s, stays in the record with its reason, and is worked with from then on', async () => {
-    expect((await decide({ camps: { steam: 'seldom' }, without: ['steam', 'warmTowel'] })).status).toBe(200)
+  it("is the owner's, stays in the record with its reason, and is worked with from then on", async () => {
+    expect(
+      (await decide({ camps: { steam: 'seldom' }, without: ['steam', 'warmTowel'] })).status,
+    ).toBe(200)
     const m = await method()
     expect(m.policy).toEqual({ camps: { steam: 'seldom' }, without: ['steam', 'warmTowel'] })
     expect(m.history[0]).toMatchObject({ by: 'Ilse Varga', reason: 'tried for a season' })
@@ -26,13 +39,36 @@ describe('what the house decides', () => {
     const b = await bundleOf(owner, id)
     const steps = propose(toPlanInput(b)).steps
     expect(steps.some((s) => s.technique === 'steam' || s.technique === 'warmTowel')).toBe(false)
-    const r = await owner(`/api/visits/${id}/plan`, { method: 'PUT', body: { steps: [{ key: 'steam-1', technique: 'steam', minutes: 5, setting: 40, regions: ['forehead'], why: [] }, ...steps] } })
+    const r = await owner(`/api/visits/${id}/plan`, {
+      method: 'PUT',
+      body: {
+        steps: [
+          {
+            key: 'steam-1',
+            technique: 'steam',
+            minutes: 5,
+            setting: 40,
+            regions: ['forehead'],
+            why: [],
+          },
+          ...steps,
+        ],
+      },
+    })
     expect(r.status).toBe(422)
-    expect((r.body as { fields: { given: string }[] }).fields.map((f) => f.given)).toContain('house-without')
+    expect((r.body as { fields: { given: string }[] }).fields.map((f) => f.given)).toContain(
+      'house-without',
+    )
   })
   it('is refused to others, and where it names what there is not', async () => {
     expect((await decide({ camps: {}, without: [] }, 'x', therapist)).status).toBe(403)
-    for (const bad of [{ camps: { steam: 'hourly' }, without: [] }, { camps: { weather: 'fine' }, without: [] }, { camps: {}, without: ['maskOff'] }, { camps: {}, without: ['steam', 'steam'] }]) expect((await decide(bad)).status, JSON.stringify(bad)).toBe(400)
+    for (const bad of [
+      { camps: { steam: 'hourly' }, without: [] },
+      { camps: { weather: 'fine' }, without: [] },
+      { camps: {}, without: ['maskOff'] },
+      { camps: {}, without: ['steam', 'steam'] },
+    ])
+      expect((await decide(bad)).status, JSON.stringify(bad)).toBe(400)
     expect((await decide({ camps: {}, without: [] }, ' ')).status).toBe(400)
     expect((await method(trainee)).mayDecide).toBe(false)
   })
@@ -41,19 +77,50 @@ describe('what the house decides', () => {
 describe('protocols of the house', () => {
   const id = randomUUID()
   it('are kept in versions; two who keep the same number: one is told', async () => {
-    expect((await therapist('/api/protocols', { method: 'POST', body: { id, name: 'Winter hour', note: 'dry air', steps: STEPS } })).status).toBe(200)
-    const next = (version: number, note: string) => owner(`/api/protocols/${id}/versions`, { method: 'POST', body: { version, note, steps: STEPS.slice(0, 2) } })
+    expect(
+      (
+        await therapist('/api/protocols', {
+          method: 'POST',
+          body: { id, name: 'Winter hour', note: 'dry air', steps: STEPS },
+        })
+      ).status,
+    ).toBe(200)
+    const next = (version: number, note: string) =>
+      owner(`/api/protocols/${id}/versions`, {
+        method: 'POST',
+        body: { version, note, steps: STEPS.slice(0, 2) },
+      })
     expect((await next(2, 'without the mask')).status).toBe(200)
     expect((await next(2, 'again')).status).toBe(409)
     const own = (await method()).protocols.find((p) => p.id === id)
-    expect(own?.versions.map((v) => [v.version, v.note, v.by])).toEqual([[2, 'without the mask', 'Ilse Varga'], [1, 'dry air', 'Tomas Rehn']])
+    expect(own?.versions.map((v) => [v.version, v.note, v.by])).toEqual([
+      [2, 'without the mask', 'Ilse Varga'],
+      [1, 'dry air', 'Tomas Rehn'],
+    ])
     expect(own?.versions[1]?.steps).toEqual(STEPS)
   })
   it('are refused where they hold nothing, the same twice, or what follows from others', async () => {
-    const keep = (steps: object[], call = owner) => call('/api/protocols', { method: 'POST', body: { id: randomUUID(), name: 'x', note: '', steps } })
-    for (const bad of [[], [STEPS[0], STEPS[0]], [{ technique: 'maskOff', minutes: 2 }], [{ technique: 'enzyme', minutes: 0.3 }]]) expect((await keep(bad as object[])).status).toBe(400)
+    const keep = (steps: object[], call = owner) =>
+      call('/api/protocols', {
+        method: 'POST',
+        body: { id: randomUUID(), name: 'x', note: '', steps },
+      })
+    for (const bad of [
+      [],
+      [STEPS[0], STEPS[0]],
+      [{ technique: 'maskOff', minutes: 2 }],
+      [{ technique: 'enzyme', minutes: 0.3 }],
+    ])
+      expect((await keep(bad as object[])).status).toBe(400)
     expect((await keep(STEPS, trainee)).status).toBe(403)
-    expect((await owner(`/api/protocols/${randomUUID()}/versions`, { method: 'POST', body: { version: 2, note: '', steps: STEPS } })).status).toBe(404)
+    expect(
+      (
+        await owner(`/api/protocols/${randomUUID()}/versions`, {
+          method: 'POST',
+          body: { version: 2, note: '', steps: STEPS },
+        })
+      ).status,
+    ).toBe(404)
   })
   it('are remembered by the plan with their version, also once they are no longer offered', async () => {
     const visit = await prepared(owner, 'owner', 'other-29')
@@ -61,18 +128,32 @@ describe('protocols of the house', () => {
     const offered = b.protocols.find((p) => p.id === id)
     expect(offered?.version).toBe(2)
     const steps = propose({ ...toPlanInput(b), protocol: offered?.steps ?? [] }).steps
-    expect((await owner(`/api/visits/${visit}/plan`, { method: 'PUT', body: { steps, protocol: { id, version: 2 } } })).status).toBe(200)
+    expect(
+      (
+        await owner(`/api/visits/${visit}/plan`, {
+          method: 'PUT',
+          body: { steps, protocol: { id, version: 2 } },
+        })
+      ).status,
+    ).toBe(200)
     expect((await owner(`/api/visits/${visit}/start`, { method: 'POST' })).status).toBe(200)
-    expect((await owner(`/api/protocols/${id}/retire`, { method: 'POST', body: {} })).status).toBe(200)
-    expect((await owner(`/api/protocols/${id}/retire`, { method: 'POST', body: {} })).status).toBe(404)
+    expect((await owner(`/api/protocols/${id}/retire`, { method: 'POST', body: {} })).status).toBe(
+      200,
+    )
+    expect((await owner(`/api/protocols/${id}/retire`, { method: 'POST', body: {} })).status).toBe(
+      404,
+    )
     const after = await bundleOf(owner, visit)
-    expect(after.plans.map((p) => p.protocol)).toEqual([{ id, version: 2 }, { id, version: 2 }])
+    expect(after.plans.map((p) => p.protocol)).toEqual([
+      { id, version: 2 },
+      { id, version: 2 },
+    ])
     expect(after.protocols.some((p) => p.id === id)).toBe(false)
   })
 })
 
 describe('the visit before', () => {
-  it('stands beside today\'s plan as it was planned last', async () => {
+  it("stands beside today's plan as it was planned last", async () => {
     const sealed = await sealedVisit(owner, 'owner', 'other-30')
     const was = (await bundleOf(owner, sealed)).plans.at(-1)?.steps
     const b = await bundleOf(owner, await book(owner, 'owner', 'other-30'))

@@ -9,25 +9,47 @@ import { bundleOf, sealedVisit, tap, throughTheRoom, treating } from '../support
 
 const base = testUrl()
 let owner: Caller
-beforeAll(async () => { owner = await signedIn(base, 'owner') })
-const audit = async () => ((await owner('/api/practice')).body as { audit: { action: string, allowed: boolean }[], chain: { broken: number | null, seals: number } })
+beforeAll(async () => {
+  owner = await signedIn(base, 'owner')
+})
+const audit = async () =>
+  (await owner('/api/practice')).body as {
+    audit: { action: string; allowed: boolean }[]
+    chain: { broken: number | null; seals: number }
+  }
 
 describe('a visit, from the start to the seal', () => {
   let id: string
-  beforeAll(async () => { id = await treating(owner, 'owner', 'other-14') })
+  beforeAll(async () => {
+    id = await treating(owner, 'owner', 'other-14')
+  })
   it('has frozen its first version', async () => {
     expect((await bundleOf(owner, id)).plans.map((p) => p.version)).toEqual([0, 1])
-    expect((await owner(`/api/visits/${id}/plan`, { method: 'PUT', body: { steps: [] } })).status).toBe(422)
+    expect(
+      (await owner(`/api/visits/${id}/plan`, { method: 'PUT', body: { steps: [] } })).status,
+    ).toBe(422)
   })
-  it('is not sealed before it is finished', async () => { expect((await owner(`/api/visits/${id}/seal`, { method: 'POST', body: { text: '' } })).status).toBe(422) })
+  it('is not sealed before it is finished', async () => {
+    expect(
+      (await owner(`/api/visits/${id}/seal`, { method: 'POST', body: { text: '' } })).status,
+    ).toBe(422)
+  })
   it('keeps each tap once, however often and in whatever company it is sent', async () => {
     const one = tap({ kind: 'note', text: 'Asked for less steam.' })
     const two = tap({ kind: 'held' })
-    const first = await owner(`/api/visits/${id}/events`, { method: 'POST', body: { events: [one] } })
+    const first = await owner(`/api/visits/${id}/events`, {
+      method: 'POST',
+      body: { events: [one] },
+    })
     expect(first.body).toEqual({ kept: [one.id] })
-    const again = await owner(`/api/visits/${id}/events`, { method: 'POST', body: { events: [two, one] } })
-    expect(((again.body as { kept: string[] }).kept).sort()).toEqual([one.id, two.id].sort())
-    const { events } = (await owner(`/api/visits/${id}/events`)).body as { events: { id: string }[] }
+    const again = await owner(`/api/visits/${id}/events`, {
+      method: 'POST',
+      body: { events: [two, one] },
+    })
+    expect((again.body as { kept: string[] }).kept.sort()).toEqual([one.id, two.id].sort())
+    const { events } = (await owner(`/api/visits/${id}/events`)).body as {
+      events: { id: string }[]
+    }
     expect(events.filter((e) => e.id === one.id)).toHaveLength(1)
     expect(events.filter((e) => e.id === two.id)).toHaveLength(1)
   })
@@ -35,24 +57,59 @@ describe('a visit, from the start to the seal', () => {
     const other = await treating(owner, 'owner', 'other-15')
     const one = tap({ kind: 'held' })
     await owner(`/api/visits/${id}/events`, { method: 'POST', body: { events: [one] } })
-    expect((await owner(`/api/visits/${other}/events`, { method: 'POST', body: { events: [one] } })).body).toEqual({ kept: [] })
+    expect(
+      (await owner(`/api/visits/${other}/events`, { method: 'POST', body: { events: [one] } }))
+        .body,
+    ).toEqual({ kept: [] })
   })
   it('is sealed, and twice is the same seal', async () => {
     await throughTheRoom(owner, id)
     const before = (await audit()).chain.seals
-    for (let i = 0; i < 2; i++) expect((await owner(`/api/visits/${id}/seal`, { method: 'POST', body: { text: 'Calm throughout.' } })).status).toBe(200)
+    for (let i = 0; i < 2; i++)
+      expect(
+        (
+          await owner(`/api/visits/${id}/seal`, {
+            method: 'POST',
+            body: { text: 'Calm throughout.' },
+          })
+        ).status,
+      ).toBe(200)
     const { chain } = await audit()
     expect(chain.seals).toBe(before + 1)
     expect(chain.broken).toBeNull()
   })
   it('takes no tap and no edit afterwards', async () => {
-    expect((await owner(`/api/visits/${id}/events`, { method: 'POST', body: { events: [tap({ kind: 'held' })] } })).status).toBe(422)
-    expect((await owner(`/api/visits/${id}/record`, { method: 'PUT', body: { text: 'other', version: 1 } })).status).toBe(422)
-    expect((await owner(`/api/visits/${id}/answers`, { method: 'PUT', body: { id: randomUUID(), answers: {}, medicines: '' } })).status).toBe(422)
+    expect(
+      (
+        await owner(`/api/visits/${id}/events`, {
+          method: 'POST',
+          body: { events: [tap({ kind: 'held' })] },
+        })
+      ).status,
+    ).toBe(422)
+    expect(
+      (
+        await owner(`/api/visits/${id}/record`, {
+          method: 'PUT',
+          body: { text: 'other', version: 1 },
+        })
+      ).status,
+    ).toBe(422)
+    expect(
+      (
+        await owner(`/api/visits/${id}/answers`, {
+          method: 'PUT',
+          body: { id: randomUUID(), answers: {}, medicines: '' },
+        })
+      ).status,
+    ).toBe(422)
   })
   it('has a record of planned against actual, with every note', async () => {
     const b = await bundleOf(owner, id)
-    const treatment = b.record.find((r) => r.name === 'treatment')?.content as { lines: { actualMinutes: number | null }[], notes: { text: string }[] }
+    const treatment = b.record.find((r) => r.name === 'treatment')?.content as {
+      lines: { actualMinutes: number | null }[]
+      notes: { text: string }[]
+    }
     const v1 = b.plans.find((p) => p.version === 1)?.steps ?? []
     expect(treatment.lines).toHaveLength(v1.length)
     expect(treatment.lines.every((l) => l.actualMinutes !== null)).toBe(true)
@@ -60,11 +117,23 @@ describe('a visit, from the start to the seal', () => {
     expect(b.record.find((r) => r.name === 'notes')?.content).toBe('Calm throughout.')
   })
   it('is amended in the open: what stood there stays', async () => {
-    const body = { id: randomUUID(), after: 'Calm throughout; cheeks pink for two minutes.', reason: 'forgotten' }
-    for (let i = 0; i < 2; i++) expect((await owner(`/api/visits/${id}/amendments`, { method: 'POST', body })).status).toBe(200)
+    const body = {
+      id: randomUUID(),
+      after: 'Calm throughout; cheeks pink for two minutes.',
+      reason: 'forgotten',
+    }
+    for (let i = 0; i < 2; i++)
+      expect((await owner(`/api/visits/${id}/amendments`, { method: 'POST', body })).status).toBe(
+        200,
+      )
     const b = await bundleOf(owner, id)
     expect(b.amendments).toHaveLength(1)
-    expect(b.amendments[0]).toMatchObject({ before: 'Calm throughout.', after: body.after, reason: 'forgotten', by: 'Ilse Varga' })
+    expect(b.amendments[0]).toMatchObject({
+      before: 'Calm throughout.',
+      after: body.after,
+      reason: 'forgotten',
+      by: 'Ilse Varga',
+    })
     expect(b.record.find((r) => r.name === 'notes')?.content).toBe('Calm throughout.')
   })
   it('leaves an audit line for each look, print and export', async () => {
@@ -81,7 +150,16 @@ describe('a stop', () => {
   it('is due a call the next day, and no active step follows', async () => {
     const id = await treating(owner, 'owner', 'other-16')
     const steps = (await bundleOf(owner, id)).plans.find((p) => p.version === 1)?.steps ?? []
-    const kept = await owner(`/api/visits/${id}/events`, { method: 'POST', body: { events: [tap({ kind: 'started' }), tap({ kind: 'redness', region: 'cheekL', grade: 3, key: steps[0]?.key ?? null }), tap({ kind: 'stopped', reason: 'Pink that will not go' })] } })
+    const kept = await owner(`/api/visits/${id}/events`, {
+      method: 'POST',
+      body: {
+        events: [
+          tap({ kind: 'started' }),
+          tap({ kind: 'redness', region: 'cheekL', grade: 3, key: steps[0]?.key ?? null }),
+          tap({ kind: 'stopped', reason: 'Pink that will not go' }),
+        ],
+      },
+    })
     expect(kept.status, kept.text).toBe(200)
     const b = await bundleOf(owner, id)
     expect(b.followUp).toMatchObject({ done: false })
@@ -93,13 +171,24 @@ describe('a stop', () => {
 describe('a sealed visit as a file', () => {
   let id: string
   let doc: VisitDocument
-  beforeAll(async () => { id = await sealedVisit(owner, 'owner', 'other-17'); doc = (await owner(`/api/visits/${id}/export`)).body as VisitDocument })
-  const take = (text: string, client = 'other-17') => owner(`/api/people/${demoId(client)}/imports`, { method: 'POST', body: { id: randomUUID(), text } })
-  it('proves itself to whoever holds it', () => {
-    expect(verify({ prev: doc.seal.prev, head: doc.seal.head, items: doc.parts as never })).toEqual({ ok: true, erased: [] })
+  beforeAll(async () => {
+    id = await sealedVisit(owner, 'owner', 'other-17')
+    doc = (await owner(`/api/visits/${id}/export`)).body as VisitDocument
   })
-  it('comes back as ours', async () => { expect((await take(JSON.stringify(doc))).body).toEqual({ holds: true, ours: true }) })
-  it('is foreign when it stands in another house\'s chain', async () => {
+  const take = (text: string, client = 'other-17') =>
+    owner(`/api/people/${demoId(client)}/imports`, {
+      method: 'POST',
+      body: { id: randomUUID(), text },
+    })
+  it('proves itself to whoever holds it', () => {
+    expect(verify({ prev: doc.seal.prev, head: doc.seal.head, items: doc.parts as never })).toEqual(
+      { ok: true, erased: [] },
+    )
+  })
+  it('comes back as ours', async () => {
+    expect((await take(JSON.stringify(doc))).body).toEqual({ holds: true, ours: true })
+  })
+  it("is foreign when it stands in another house's chain", async () => {
     const foreign = { ...doc, visit: { ...doc.visit, id: randomUUID() } }
     expect((await take(JSON.stringify(foreign))).body).toEqual({ holds: true, ours: false })
   })
@@ -110,24 +199,44 @@ describe('a sealed visit as a file', () => {
     expect((await take(JSON.stringify(bent))).body).toEqual({ holds: false, ours: false })
   })
   it('is refused when it is not one, too deep or too large, with the field named', async () => {
-    for (const [text, status] of [['not json', 400], ['{}', 400], ['['.repeat(60) + ']'.repeat(60), 400], [JSON.stringify({ ...doc, formatVersion: 2 }), 400], [JSON.stringify({ ...doc, extra: 'x'.repeat(1_000_001) }), 400], ['x'.repeat(1_600_000), 413]] as const) {
+    for (const [text, status] of [
+      ['not json', 400],
+      ['{}', 400],
+      ['['.repeat(60) + ']'.repeat(60), 400],
+      [JSON.stringify({ ...doc, formatVersion: 2 }), 400],
+      [JSON.stringify({ ...doc, extra: 'x'.repeat(1_000_001) }), 400],
+      ['x'.repeat(1_600_000), 413],
+    ] as const) {
       const r = await take(text)
       expect(r.status).toBe(status)
       if (status === 400) expect((r.body as { fields: unknown[] }).fields.length).toBeGreaterThan(0)
     }
   })
-  it('an unsealed visit is not exported', async () => { expect((await owner(`/api/visits/${await treating(owner, 'owner', 'other-18')}/export`)).status).toBe(422) })
+  it('an unsealed visit is not exported', async () => {
+    expect(
+      (await owner(`/api/visits/${await treating(owner, 'owner', 'other-18')}/export`)).status,
+    ).toBe(422)
+  })
 })
 
-describe('the next visit in the client\'s calendar, read by an independent library', () => {
+describe("the next visit in the client's calendar, read by an independent library", () => {
   it('says when and where, and no word about skin or health', async () => {
     const id = await sealedVisit(owner, 'owner', 'other-19')
     expect((await owner(`/api/visits/${id}/next`)).status).toBe(422)
     const { version } = (await bundleOf(owner, id)).visit
-    expect((await owner(`/api/visits/${id}`, { method: 'PATCH', body: { version, nextVisitAt: '2031-07-01T08:30:00Z' } })).status).toBe(200)
+    expect(
+      (
+        await owner(`/api/visits/${id}`, {
+          method: 'PATCH',
+          body: { version, nextVisitAt: '2031-07-01T08:30:00Z' },
+        })
+      ).status,
+    ).toBe(200)
     const r = await owner(`/api/visits/${id}/next`)
     expect(r.headers.get('content-type')).toContain('text/calendar')
-    const event = new ICAL.Event(new ICAL.Component(ICAL.parse(r.text)).getFirstSubcomponent('vevent') ?? undefined)
+    const event = new ICAL.Event(
+      new ICAL.Component(ICAL.parse(r.text)).getFirstSubcomponent('vevent') ?? undefined,
+    )
     expect(event.startDate.toJSDate().toISOString()).toBe('2031-07-01T08:30:00.000Z')
     expect(event.duration.toSeconds()).toBe(3600)
     expect(event.location).toContain('Quay Lane')

@@ -9,15 +9,23 @@ const base = testUrl()
 
 describe('the session', () => {
   it('is one sealed cookie that no script reads, of this host alone', async () => {
-    const r = await caller(base)('/api/session', { method: 'POST', body: { email: ACCOUNTS.owner.email, password: ACCOUNTS.owner.password } })
+    const r = await caller(base)('/api/session', {
+      method: 'POST',
+      body: { email: ACCOUNTS.owner.email, password: ACCOUNTS.owner.password },
+    })
     const cookie = r.headers.getSetCookie().at(-1) ?? ''
     expect(cookie).toMatch(/^__Host-oak=/)
-    for (const word of ['HttpOnly', 'Secure', 'SameSite=Strict', 'Path=/']) expect(cookie).toContain(word)
+    for (const word of ['HttpOnly', 'Secure', 'SameSite=Strict', 'Path=/'])
+      expect(cookie).toContain(word)
     expect(cookie).not.toContain('ilse')
     expect(r.text).not.toMatch(/hash|password/i)
   })
   it('is refused once tampered with', async () => {
-    const r = await fetch(`${base}/api/session`, { method: 'POST', headers: { 'origin': base, 'content-type': 'application/json' }, body: JSON.stringify({ email: ACCOUNTS.owner.email, password: ACCOUNTS.owner.password }) })
+    const r = await fetch(`${base}/api/session`, {
+      method: 'POST',
+      headers: { origin: base, 'content-type': 'application/json' },
+      body: JSON.stringify({ email: ACCOUNTS.owner.email, password: ACCOUNTS.owner.password }),
+    })
     const cookie = (r.headers.getSetCookie().at(-1) ?? '').split(';')[0] ?? ''
     expect((await fetch(`${base}/api/people`, { headers: { cookie } })).status).toBe(200)
     const at = cookie.length - 30
@@ -34,21 +42,47 @@ describe('the session', () => {
   it('locks: nothing but the code is answered, and the code opens it', async () => {
     const call = await signedIn(base, 'owner')
     await call('/api/session/lock', { method: 'POST' })
-    for (const path of ['/api/people', '/api/day', '/api/practice', '/api/shelf']) expect((await call(path)).status).toBe(423)
+    for (const path of ['/api/people', '/api/day', '/api/practice', '/api/shelf'])
+      expect((await call(path)).status).toBe(423)
     expect((await call('/api/people', { method: 'POST', body: {} })).status).toBe(423)
-    expect((await call('/api/session/unlock', { method: 'POST', body: { code: '9999' } })).status).toBe(401)
+    expect(
+      (await call('/api/session/unlock', { method: 'POST', body: { code: '9999' } })).status,
+    ).toBe(401)
     expect((await call('/api/people')).status).toBe(423)
-    expect((await call('/api/session/unlock', { method: 'POST', body: { code: ACCOUNTS.owner.code } })).status).toBe(200)
+    expect(
+      (await call('/api/session/unlock', { method: 'POST', body: { code: ACCOUNTS.owner.code } }))
+        .status,
+    ).toBe(200)
     expect((await call('/api/people')).status).toBe(200)
   })
   it('a new code needs the password', async () => {
     const call = await signedIn(base, 'owner')
-    expect((await call('/api/session/code', { method: 'PUT', body: { code: '2604', password: 'guess' } })).status).toBe(401)
-    expect((await call('/api/session/code', { method: 'PUT', body: { code: '2604', password: ACCOUNTS.owner.password } })).status).toBe(200)
+    expect(
+      (
+        await call('/api/session/code', {
+          method: 'PUT',
+          body: { code: '2604', password: 'guess' },
+        })
+      ).status,
+    ).toBe(401)
+    expect(
+      (
+        await call('/api/session/code', {
+          method: 'PUT',
+          body: { code: '2604', password: ACCOUNTS.owner.password },
+        })
+      ).status,
+    ).toBe(200)
   })
   it('answers an unknown address and a wrong password with the same words, and counts the tries in the database', async () => {
-    const one = await caller(base)('/api/session', { method: 'POST', body: { email: 'nobody@oakbasin.example', password: 'x' } })
-    const two = await caller(base)('/api/session', { method: 'POST', body: { email: ACCOUNTS.trainee.email, password: 'x' } })
+    const one = await caller(base)('/api/session', {
+      method: 'POST',
+      body: { email: 'nobody@oakbasin.example', password: 'x' },
+    })
+    const two = await caller(base)('/api/session', {
+      method: 'POST',
+      body: { email: ACCOUNTS.trainee.email, password: 'x' },
+    })
     expect([one.status, two.status]).toEqual([401, 401])
     expect(one.text).toBe(two.text)
     const sql = postgres(process.env.OAK_TEST_OWNER_DB ?? '')
@@ -60,10 +94,25 @@ describe('the session', () => {
   it('is throttled after eight wrong tries, the right password included, and for that address alone', async () => {
     const email = `guessed-${randomUUID().slice(0, 8)}@oakbasin.example`
     const tries = []
-    for (let i = 0; i < 9; i++) tries.push((await caller(base)('/api/session', { method: 'POST', body: { email, password: `guess ${i}` } })).status)
+    for (let i = 0; i < 9; i++)
+      tries.push(
+        (
+          await caller(base)('/api/session', {
+            method: 'POST',
+            body: { email, password: `guess ${i}` },
+          })
+        ).status,
+      )
     expect(tries.slice(0, 8).every((s) => s === 401)).toBe(true)
     expect(tries[8]).toBe(429)
-    expect((await caller(base)('/api/session', { method: 'POST', body: { email: ACCOUNTS.owner.email, password: ACCOUNTS.owner.password } })).status).toBe(200)
+    expect(
+      (
+        await caller(base)('/api/session', {
+          method: 'POST',
+          body: { email: ACCOUNTS.owner.email, password: ACCOUNTS.owner.password },
+        })
+      ).status,
+    ).toBe(200)
   })
 })
 
@@ -77,26 +126,41 @@ describe('an account that is closed', () => {
     try {
       await sql`update staff set active = false where email = ${ACCOUNTS.trainee.email}`
       expect((await trainee(`/api/visits/${id}`)).status).toBe(401)
-      expect((await caller(base)('/api/session', { method: 'POST', body: { email: ACCOUNTS.trainee.email, password: ACCOUNTS.trainee.password } })).status).toBe(401)
-    } finally { await sql`update staff set active = true where email = ${ACCOUNTS.trainee.email}`; await sql.end() }
+      expect(
+        (
+          await caller(base)('/api/session', {
+            method: 'POST',
+            body: { email: ACCOUNTS.trainee.email, password: ACCOUNTS.trainee.password },
+          })
+        ).status,
+      ).toBe(401)
+    } finally {
+      await sql`update staff set active = true where email = ${ACCOUNTS.trainee.email}`
+      await sql.end()
+    }
   })
 })
 
 describe('every page', () => {
   let call: Caller
-  beforeAll(async () => { call = await signedIn(base, 'owner') })
+  beforeAll(async () => {
+    call = await signedIn(base, 'owner')
+  })
   for (const path of ['/sign-in', '/', '/people', '/api/people', '/api/health']) {
     it(`${path} carries the headers and names no other host`, async () => {
       const r = await call(path)
       const policy = r.headers.get('content-security-policy') ?? ''
-      expect(policy).toContain('default-src \'self\'')
-      expect(policy).toContain('frame-ancestors \'none\'')
+      expect(policy).toContain("default-src 'self'")
+      expect(policy).toContain("frame-ancestors 'none'")
       expect(policy).not.toMatch(/https?:|\*|unsafe-eval/)
       expect(policy).not.toMatch(/script-src[^;]*unsafe-inline/)
       expect(r.headers.get('x-content-type-options')).toBe('nosniff')
       expect(r.headers.get('referrer-policy')).toBe('no-referrer')
-      if (path.startsWith('/api/')) expect(path === '/api/health' || r.headers.get('cache-control') === 'no-store').toBe(true)
-      const elsewhere = [...r.text.matchAll(/(?:src|href|action)="(https?:)?\/\/([^"/]+)/g)].map((m) => m[2])
+      if (path.startsWith('/api/'))
+        expect(path === '/api/health' || r.headers.get('cache-control') === 'no-store').toBe(true)
+      const elsewhere = [...r.text.matchAll(/(?:src|href|action)="(https?:)?\/\/([^"/]+)/g)].map(
+        (m) => m[2],
+      )
       expect(elsewhere).toEqual([])
     })
   }

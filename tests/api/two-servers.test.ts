@@ -6,40 +6,72 @@ import { ACCOUNTS } from '../support/accounts'
 import { caller, signedIn, testUrl } from '../support/http'
 import { tap, treating } from '../support/visit'
 
-interface Second { child: ChildProcess, port: number, address: string }
-const secrets = JSON.parse(readFileSync(process.env.OAK_TEST_SECRETS ?? '', 'utf8')) as { session: string }
+interface Second {
+  child: ChildProcess
+  port: number
+  address: string
+}
+const secrets = JSON.parse(readFileSync(process.env.OAK_TEST_SECRETS ?? '', 'utf8')) as {
+  session: string
+}
 const cluster = { url: () => process.env.OAK_TEST_APP_DB ?? '', secrets }
 const children: ChildProcess[] = []
 async function another(address?: string): Promise<Second> {
-  const run = (await runServer(cluster as never, { wanted: 4450, quiet: true, address } as never)) as Second
+  const run = (await runServer(
+    cluster as never,
+    { wanted: 4450, quiet: true, address } as never,
+  )) as Second
   children.push(run.child)
   await whenReady(run.port, run.child)
   return run
 }
-afterAll(async () => { await Promise.all(children.map((c) => endChild(c))) })
+afterAll(async () => {
+  await Promise.all(children.map((c) => endChild(c)))
+})
 
 describe('two servers on one database', () => {
   let second: Second
-  beforeAll(async () => { second = await another() })
+  beforeAll(async () => {
+    second = await another()
+  })
   it('a tap kept by one is told to a tablet that listens to the other', async () => {
     const owner = await signedIn(testUrl(), 'owner')
     const id = await treating(owner, 'owner', 'other-30')
-    const r = await fetch(`${second.address}/api/session`, { method: 'POST', headers: { 'origin': second.address, 'content-type': 'application/json' }, body: JSON.stringify({ email: ACCOUNTS.owner.email, password: ACCOUNTS.owner.password }) })
+    const r = await fetch(`${second.address}/api/session`, {
+      method: 'POST',
+      headers: { origin: second.address, 'content-type': 'application/json' },
+      body: JSON.stringify({ email: ACCOUNTS.owner.email, password: ACCOUNTS.owner.password }),
+    })
     const cookie = (r.headers.getSetCookie().at(-1) ?? '').split(';')[0] ?? ''
     const stop = new AbortController()
-    const stream = await fetch(`${second.address}/api/visits/${id}/stream`, { headers: { cookie }, signal: stop.signal })
+    const stream = await fetch(`${second.address}/api/visits/${id}/stream`, {
+      headers: { cookie },
+      signal: stop.signal,
+    })
     const reader = stream.body?.pipeThrough(new TextDecoderStream()).getReader()
     let heard = ''
-    const hear = async (word: string) => { while (!heard.includes(word)) { const { value, done } = await (reader as ReadableStreamDefaultReader<string>).read(); if (done) throw new Error(`ended before ${word}: ${heard}`); heard += value } }
+    const hear = async (word: string) => {
+      while (!heard.includes(word)) {
+        const { value, done } = await (reader as ReadableStreamDefaultReader<string>).read()
+        if (done) throw new Error(`ended before ${word}: ${heard}`)
+        heard += value
+      }
+    }
     await hear('event: here')
-    await owner(`/api/visits/${id}/events`, { method: 'POST', body: { events: [tap({ kind: 'held' })] } })
+    await owner(`/api/visits/${id}/events`, {
+      method: 'POST',
+      body: { events: [tap({ kind: 'held' })] },
+    })
     await hear('event: taps')
     expect(heard).not.toContain('held')
     stop.abort()
   })
   it('a session sealed by one is good at the other, and a revoked one at neither', async () => {
     const one = await signedIn(testUrl(), 'therapist')
-    const reply = await caller(second.address)('/api/session', { method: 'POST', body: { email: ACCOUNTS.therapist.email, password: ACCOUNTS.therapist.password } })
+    const reply = await caller(second.address)('/api/session', {
+      method: 'POST',
+      body: { email: ACCOUNTS.therapist.email, password: ACCOUNTS.therapist.password },
+    })
     expect(reply.status).toBe(200)
     await one('/api/session/revoke', { method: 'POST' })
     const cookie = (reply.headers.getSetCookie().at(-1) ?? '').split(';')[0] ?? ''
@@ -49,13 +81,20 @@ describe('two servers on one database', () => {
 })
 
 describe('behind a TLS proxy', () => {
-  it('demo accounts are refused, pages ask for TLS for a year, and only the proxy\'s origin may write', async () => {
+  it("demo accounts are refused, pages ask for TLS for a year, and only the proxy's origin may write", async () => {
     const run = await another('https://rooms.example')
     const local = `http://127.0.0.1:${run.port}`
-    const send = (origin: string) => fetch(`${local}/api/session`, { method: 'POST', headers: { origin, 'content-type': 'application/json' }, body: JSON.stringify({ email: ACCOUNTS.owner.email, password: ACCOUNTS.owner.password }) })
+    const send = (origin: string) =>
+      fetch(`${local}/api/session`, {
+        method: 'POST',
+        headers: { origin, 'content-type': 'application/json' },
+        body: JSON.stringify({ email: ACCOUNTS.owner.email, password: ACCOUNTS.owner.password }),
+      })
     expect((await send('https://rooms.example')).status).toBe(403)
     expect(await (await send('https://rooms.example')).text()).toContain('Demo accounts')
     expect((await send(local)).status).toBe(403)
-    expect((await fetch(`${local}/sign-in`)).headers.get('strict-transport-security')).toContain('max-age')
+    expect((await fetch(`${local}/sign-in`)).headers.get('strict-transport-security')).toContain(
+      'max-age',
+    )
   })
 })

@@ -5,9 +5,14 @@ import { asOwner, open } from '../support/house'
 import { book, bundleOf, someone } from '../support/visit'
 import { signIn, signTyped } from '../support/walk'
 
-const put = async (id: string, path: string, method: string, body: object) => { const r = await (await asOwner())(`/api/visits/${id}/${path}`, { method, body }); expect(r.status, r.text).toBe(200) }
+const put = async (id: string, path: string, method: string, body: object) => {
+  const r = await (await asOwner())(`/api/visits/${id}/${path}`, { method, body })
+  expect(r.status, r.text).toBe(200)
+}
 
-test('a question is found by a word, a row is set aside with a reason, and consent is taken back', async ({ page }) => {
+test('a question is found by a word, a row is set aside with a reason, and consent is taken back', async ({
+  page,
+}) => {
   const id = await book(await asOwner(), 'owner', await someone(await asOwner(), 'Set Aside'))
   await put(id, 'answers', 'PUT', { id: randomUUID(), answers: allNo(), medicines: '' })
   await signIn(page, 'owner')
@@ -15,11 +20,16 @@ test('a question is found by a word, a row is set aside with a reason, and conse
   await expect(page.getByRole('radiogroup', { name: /asthma/i })).toHaveCount(0)
   await page.getByLabel('Find a question').fill('asthm')
   await page.getByRole('option', { name: /asthma/i }).click()
-  await page.getByRole('radiogroup', { name: /asthma/i }).getByText('Yes', { exact: true }).click()
+  await page
+    .getByRole('radiogroup', { name: /asthma/i })
+    .getByText('Yes', { exact: true })
+    .click()
   const verdict = page.getByRole('complementary', { name: 'Verdict' })
   await verdict.getByText('asthma', { exact: true }).click()
   await verdict.getByRole('button', { name: /^Set aside for today/ }).click()
-  await verdict.getByLabel('Why it may be set aside').fill('uses no inhaler any more, tried last week')
+  await verdict
+    .getByLabel('Why it may be set aside')
+    .fill('uses no inhaler any more, tried last week')
   await verdict.getByRole('button', { name: 'Set aside, with my name' }).click()
   await expect(verdict.getByText('uses no inhaler any more')).toBeVisible()
   await expect(verdict.getByText('Steam 3 min at most, no strong vapours.')).toHaveCount(0)
@@ -31,32 +41,52 @@ test('a question is found by a word, a row is set aside with a reason, and conse
   expect((await bundleOf(await asOwner(), id)).withdrawals[0]?.kinds).toEqual(['care'])
 })
 
-test('a patch test is placed on screen and the product waits; comfort is kept and said again', async ({ page }) => {
+test('a patch test is placed on screen and the product waits; comfort is kept and said again', async ({
+  page,
+}) => {
   const id = await book(await asOwner(), 'owner', await someone(await asOwner(), 'Patch Test'))
   await put(id, 'answers', 'PUT', { id: randomUUID(), answers: allNo(), medicines: '' })
-  await put(id, 'readings', 'POST', { id: randomUUID(), phase: 'madeUp', zones: readAll(RESILIENT, { cheekL: { ...RESILIENT, sensitivity: 2 } }) })
+  await put(id, 'readings', 'POST', {
+    id: randomUUID(),
+    phase: 'madeUp',
+    zones: readAll(RESILIENT, { cheekL: { ...RESILIENT, sensitivity: 2 } }),
+  })
   await signIn(page, 'owner')
   await open(page, `/visits/${id}/ask`)
   await page.getByRole('heading', { name: /^Patch tests/ }).click()
   const place = page.getByRole('button', { name: /^Place it ?: / }).first()
   const product = ((await place.textContent()) ?? '').replace(/^\s*Place it\s*:\s*/i, '').trim()
   await place.click()
-  await expect(page.getByRole('button', { name: new RegExp(`^Reaction ?: ${product}`) })).toBeVisible()
+  await expect(
+    page.getByRole('button', { name: new RegExp(`^Reaction ?: ${product}`) }),
+  ).toBeVisible()
   expect((await bundleOf(await asOwner(), id)).patchTests).toHaveLength(1)
   await page.getByRole('heading', { name: /^Comfort and daily life/ }).click()
   await page.getByRole('button', { name: 'silence' }).click()
-  await expect(page.getByRole('button', { name: 'silence' })).toHaveAttribute('aria-pressed', 'true')
+  await expect(page.getByRole('button', { name: 'silence' })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  )
   await open(page, `/visits/${id}/set`)
   await expect(page.getByText('Silence: say only what must be said.')).toBeVisible()
 })
 
-test('the scales are asked and computed, a line is seen otherwise, and half is held against half', async ({ page }) => {
+test('the scales are asked and computed, a line is seen otherwise, and half is held against half', async ({
+  page,
+}) => {
   const id = await book(await asOwner(), 'owner', await someone(await asOwner(), 'All Scales'))
-  await put(id, 'readings', 'POST', { id: randomUUID(), phase: 'madeUp', zones: readAll(RESILIENT) })
+  await put(id, 'readings', 'POST', {
+    id: randomUUID(),
+    phase: 'madeUp',
+    zones: readAll(RESILIENT),
+  })
   await signIn(page, 'owner')
   await open(page, `/visits/${id}/read`)
   await page.getByText('phototype, photoageing, acne').click()
-  const choose = async (label: string, option: string) => { await page.getByRole('combobox', { name: label }).click({ force: true }); await page.getByRole('option', { name: option }).first().click() }
+  const choose = async (label: string, option: string) => {
+    await page.getByRole('combobox', { name: label }).click({ force: true })
+    await page.getByRole('option', { name: option }).first().click()
+  }
   await choose('In the first strong sun, burns', 'very rarely')
   await choose('and tans', 'deeply')
   await expect(page.getByText('Phototype V', { exact: true })).toBeVisible()
@@ -82,11 +112,21 @@ test('the scales are asked and computed, a line is seen otherwise, and half is h
   await page.getByRole('button', { name: 'Keep the reading, plan' }).click()
   await page.waitForURL(/\/plan$/)
   const b = await bundleOf(await asOwner(), id)
-  expect(b.whole).toMatchObject({ burns: 'very rarely', tans: 'deeply', overruled: [{ line: 'type', say: 'oily', reason: 'washed an hour ago' }] })
-  expect([b.readings.madeUp?.chin?.spots, b.readings.madeUp?.nose?.texture, b.halves[0]?.grades.brow]).toEqual([3, 3, { L: 1, R: 1 }])
+  expect(b.whole).toMatchObject({
+    burns: 'very rarely',
+    tans: 'deeply',
+    overruled: [{ line: 'type', say: 'oily', reason: 'washed an hour ago' }],
+  })
+  expect([
+    b.readings.madeUp?.chin?.spots,
+    b.readings.madeUp?.nose?.texture,
+    b.halves[0]?.grades.brow,
+  ]).toEqual([3, 3, { L: 1, R: 1 }])
 })
 
-test('the owner makes a row stricter and ends it; a looser one is not offered', async ({ page }) => {
+test('the owner makes a row stricter and ends it; a looser one is not offered', async ({
+  page,
+}) => {
   await signIn(page, 'owner')
   await open(page, '/practice')
   await page.getByRole('combobox', { name: 'Make a row stricter' }).fill('filler')
@@ -98,6 +138,9 @@ test('the owner makes a row stricter and ends it; a looser one is not offered', 
   await page.getByLabel('Days, 28 or more').fill('42')
   await page.getByRole('button', { name: 'Work it so from now on' }).click()
   await expect(page.getByText('our insurer asks for it')).toBeVisible()
-  await page.getByRole('button', { name: /^End it/ }).first().click()
+  await page
+    .getByRole('button', { name: /^End it/ })
+    .first()
+    .click()
   await expect(page.getByText(/; ended /)).toBeVisible()
 })

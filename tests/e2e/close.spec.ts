@@ -8,41 +8,72 @@ import { signIn } from '../support/walk'
 
 const textOf = async (d: Download) => readFile(await d.path(), 'utf8')
 async function download(page: Page, button: string): Promise<string> {
-  const [file] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: button }).click()])
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: button }).click(),
+  ])
   return textOf(file)
 }
 
-test('a sealed visit leaves as a file and comes back as ours; changed by a word it is marked as broken', async ({ page }) => {
+test('a sealed visit leaves as a file and comes back as ours; changed by a word it is marked as broken', async ({
+  page,
+}) => {
   const id = await sealedVisit(await asOwner(), 'owner', 'other-12')
   await signIn(page, 'owner')
   await open(page, `/visits/${id}/close`)
   const text = await download(page, 'Export the visit')
   await open(page, `/people/${demoId('other-12')}`)
-  await page.getByLabel('Take in a visit file').setInputFiles({ name: 'visit.json', mimeType: 'application/json', buffer: Buffer.from(text) })
+  await page
+    .getByLabel('Take in a visit file')
+    .setInputFiles({ name: 'visit.json', mimeType: 'application/json', buffer: Buffer.from(text) })
   await expect(page.getByText('our own seal').first()).toBeVisible()
   await open(page, `/people/${demoId('other-13')}`)
-  await page.getByLabel('Take in a visit file').setInputFiles({ name: 'visit.json', mimeType: 'application/json', buffer: Buffer.from(text.replace('Went well.', 'Went badly.')) })
+  await page
+    .getByLabel('Take in a visit file')
+    .setInputFiles({
+      name: 'visit.json',
+      mimeType: 'application/json',
+      buffer: Buffer.from(text.replace('Went well.', 'Went badly.')),
+    })
   await expect(page.getByText('seal broken').first()).toBeVisible()
-  await page.getByLabel('Take in a visit file').setInputFiles({ name: 'visit.json', mimeType: 'application/json', buffer: Buffer.from('{') })
+  await page
+    .getByLabel('Take in a visit file')
+    .setInputFiles({ name: 'visit.json', mimeType: 'application/json', buffer: Buffer.from('{') })
   await expect(page.getByText('not JSON').first()).toBeVisible()
 })
 
-test('a sealed record is amended in the open, the next visit goes into the client\'s calendar, and printing says so in the audit', async ({ page }) => {
+test("a sealed record is amended in the open, the next visit goes into the client's calendar, and printing says so in the audit", async ({
+  page,
+}) => {
   const id = await sealedVisit(await asOwner(), 'owner', 'other-14')
   await signIn(page, 'owner')
   await open(page, `/visits/${id}/close`)
   await page.getByRole('button', { name: 'Amend', exact: true }).click()
-  await page.getByLabel('The notes as they should read').fill('Went well; left cheek pink for a minute.')
+  await page
+    .getByLabel('The notes as they should read')
+    .fill('Went well; left cheek pink for a minute.')
   await page.getByLabel('Why').fill('forgotten')
   await page.getByRole('button', { name: 'Add the amendment' }).click()
   await expect(page.getByRole('heading', { name: 'Amended in the open' })).toBeVisible()
   await expect(page.locator('s').getByText('Went well.')).toBeVisible()
   await page.getByLabel('Day', { exact: true }).fill('2031-08-20')
   await page.getByRole('button', { name: 'Set the next visit' }).click()
-  await expect.poll(async () => (await bundleOf(await asOwner(), id)).visit.nextVisitAt).not.toBeNull()
-  const event = new ICAL.Event(new ICAL.Component(ICAL.parse(await download(page, 'Calendar file'))).getFirstSubcomponent('vevent') ?? undefined)
-  expect(event.startDate.toJSDate().getTime()).toBe((await bundleOf(await asOwner(), id)).visit.nextVisitAt)
-  await page.evaluate(() => { window.print = () => { document.title = 'printed' } })
+  await expect
+    .poll(async () => (await bundleOf(await asOwner(), id)).visit.nextVisitAt)
+    .not.toBeNull()
+  const event = new ICAL.Event(
+    new ICAL.Component(ICAL.parse(await download(page, 'Calendar file'))).getFirstSubcomponent(
+      'vevent',
+    ) ?? undefined,
+  )
+  expect(event.startDate.toJSDate().getTime()).toBe(
+    (await bundleOf(await asOwner(), id)).visit.nextVisitAt,
+  )
+  await page.evaluate(() => {
+    window.print = () => {
+      document.title = 'printed'
+    }
+  })
   await page.getByRole('button', { name: 'Print record' }).click()
   await expect(page).toHaveTitle('printed')
   await open(page, '/practice')
@@ -63,7 +94,13 @@ test('consent is signed with the pen', async ({ page }) => {
   if (!box) throw new Error('no pad')
   await page.mouse.move(box.x + 40, box.y + 90)
   await page.mouse.down()
-  for (const [x, y] of [[80, 40], [120, 100], [180, 50], [260, 80]] as const) await page.mouse.move(box.x + x, box.y + y, { steps: 5 })
+  for (const [x, y] of [
+    [80, 40],
+    [120, 100],
+    [180, 50],
+    [260, 80],
+  ] as const)
+    await page.mouse.move(box.x + x, box.y + y, { steps: 5 })
   await page.mouse.up()
   await page.getByRole('button', { name: 'Sign the consent' }).click()
   await expect(page.getByText(/^Signed by pen/)).toBeVisible()

@@ -4,7 +4,9 @@ import { asOwner, keptOnDevice, open } from '../support/house'
 import { book, bundleOf, someone } from '../support/visit'
 import { signIn } from '../support/walk'
 
-test('the meters: a reading is taken on a zone, kept, and its typology angle said', async ({ page }) => {
+test('the meters: a reading is taken on a zone, kept, and its typology angle said', async ({
+  page,
+}) => {
   const id = await book(await asOwner(), 'owner', 'other-17')
   await signIn(page, 'owner')
   await open(page, `/visits/${id}/read`)
@@ -13,24 +15,36 @@ test('the meters: a reading is taken on a zone, kept, and its typology angle sai
     await page.getByRole('combobox', { name: 'Meter' }).click({ force: true })
     await page.getByRole('option', { name: meter }).click()
     await page.getByRole('button', { name: 'Take the reading' }).click()
-    await expect(page.getByText(new RegExp(`Forehead, ${meter.replace('*', '\\*')} [\\d.]+`))).toBeVisible()
+    await expect(
+      page.getByText(new RegExp(`Forehead, ${meter.replace('*', '\\*')} [\\d.]+`)),
+    ).toBeVisible()
   }
   await expect(page.getByText(/ITA \d+°/)).toBeVisible()
   expect((await bundleOf(await asOwner(), id)).meters.today).toHaveLength(3)
 })
 
-test('a returning client with nothing new is through Ask in eight taps or fewer', async ({ page }) => {
+test('a returning client with nothing new is through Ask in eight taps or fewer', async ({
+  page,
+}) => {
   const id = await book(await asOwner(), 'owner', 'rower')
   await signIn(page, 'owner')
   await open(page, `/visits/${id}/ask`)
   let taps = 0
-  const tap = async (name: RegExp | string, role: 'button' | 'checkbox' = 'button') => { taps++; await page.getByRole(role, { name }).first().click() }
+  const tap = async (name: RegExp | string, role: 'button' | 'checkbox' = 'button') => {
+    taps++
+    await page.getByRole(role, { name }).first().click()
+  }
   await tap('Same as last time')
-  for (let left = await page.getByRole('button', { name: 'No to the rest' }).count(); left > 0; left = await page.getByRole('button', { name: 'No to the rest' }).count()) await tap('No to the rest')
+  for (
+    let left = await page.getByRole('button', { name: 'No to the rest' }).count();
+    left > 0;
+    left = await page.getByRole('button', { name: 'No to the rest' }).count()
+  )
+    await tap('No to the rest')
   // A signature that still stands is not asked for again.
   if (!(await page.getByRole('button', { name: 'Sign again' }).isVisible())) {
     await tap('All of these')
-    await page.getByLabel('Client\'s full name').fill('Ada Korsen')
+    await page.getByLabel("Client's full name").fill('Ada Korsen')
     await tap(/client is here and agrees/, 'checkbox')
     await tap('Sign the consent')
     await expect(page.getByText('Typed by Ada Korsen')).toBeVisible()
@@ -49,12 +63,19 @@ test('a new client is asked and read by keyboard alone', async ({ page }) => {
   const to = async (name: RegExp) => {
     for (let i = 0; i < 200; i++) {
       await page.keyboard.press('Tab')
-      const here = await page.evaluate(() => { const e = document.activeElement as HTMLElement | null; if (!e || e === document.body) return ''; return `${e.getAttribute('aria-label') ?? ''} ${(e as HTMLInputElement).labels?.[0]?.textContent ?? ''} ${e.textContent ?? ''}` })
+      const here = await page.evaluate(() => {
+        const e = document.activeElement as HTMLElement | null
+        if (!e || e === document.body) return ''
+        return `${e.getAttribute('aria-label') ?? ''} ${(e as HTMLInputElement).labels?.[0]?.textContent ?? ''} ${e.textContent ?? ''}`
+      })
       if (name.test(here)) return
     }
     throw new Error(`${String(name)} is not reached with Tab`)
   }
-  for (let i = 0; i < 4; i++) { await to(/No to the rest/); await page.keyboard.press('Enter') }
+  for (let i = 0; i < 4; i++) {
+    await to(/No to the rest/)
+    await page.keyboard.press('Enter')
+  }
   await expect(page.getByRole('button', { name: 'No to the rest' })).toHaveCount(0)
   await to(/All of these/)
   await page.keyboard.press('Enter')
@@ -82,7 +103,10 @@ test('a new client is asked and read by keyboard alone', async ({ page }) => {
   await page.waitForURL(/\/plan$/)
 })
 
-test('a client fills in the form on their own device, once, and the therapist takes it line by line', async ({ page, browser }) => {
+test('a client fills in the form on their own device, once, and the therapist takes it line by line', async ({
+  page,
+  browser,
+}) => {
   const id = await book(await asOwner(), 'owner', 'other-19')
   await signIn(page, 'owner')
   await open(page, `/visits/${id}/ask`)
@@ -97,10 +121,24 @@ test('a client fills in the form on their own device, once, and the therapist ta
   await expect(phone.getByText('How are you today')).toBeVisible()
   expect(phone.url()).not.toContain('#')
   expect((await new AxeBuilder({ page: phone }).analyze()).violations.map((v) => v.id)).toEqual([])
-  expect(asked.some((u) => u.includes(link.split('#')[1] ?? 'x')), 'the secret is in no address that is asked for').toBe(false)
-  expect(await phone.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)).toBeLessThanOrEqual(0)
-  await phone.getByRole('radiogroup', { name: /asthma/i }).getByText('Yes', { exact: true }).click()
-  await phone.getByRole('radiogroup', { name: /fever/i }).first().getByText('No', { exact: true }).click()
+  expect(
+    asked.some((u) => u.includes(link.split('#')[1] ?? 'x')),
+    'the secret is in no address that is asked for',
+  ).toBe(false)
+  expect(
+    await phone.evaluate(
+      () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+    ),
+  ).toBeLessThanOrEqual(0)
+  await phone
+    .getByRole('radiogroup', { name: /asthma/i })
+    .getByText('Yes', { exact: true })
+    .click()
+  await phone
+    .getByRole('radiogroup', { name: /fever/i })
+    .first()
+    .getByText('No', { exact: true })
+    .click()
   await phone.getByLabel('Medicines, in your own words').fill('a spray, when needed')
   await phone.getByRole('button', { name: 'Send to the practice' }).click()
   await expect(phone.getByText('Nothing of it is left on this device.')).toBeVisible()
@@ -113,6 +151,8 @@ test('a client fills in the form on their own device, once, and the therapist ta
   await page.getByRole('button', { name: 'Take asthma' }).click()
   await page.getByRole('button', { name: 'Take medicines' }).click()
   await expect(page.getByRole('radiogroup', { name: /asthma/i }).getByLabel('Yes')).toBeChecked()
-  await expect(page.getByLabel('Medicines, in the client\'s words')).toHaveValue('a spray, when needed')
+  await expect(page.getByLabel("Medicines, in the client's words")).toHaveValue(
+    'a spray, when needed',
+  )
   await expect(page.getByRole('complementary', { name: 'Verdict' })).toContainText(/steam 3 min/i)
 })

@@ -3,7 +3,9 @@ import { asOwner, keptOnDevice, open } from '../support/house'
 import { book } from '../support/visit'
 import { signIn } from '../support/walk'
 
-test('a refused form names the field and keeps what was typed; a draft survives a reload', async ({ page }) => {
+test('a refused form names the field and keeps what was typed; a draft survives a reload', async ({
+  page,
+}) => {
   await signIn(page, 'therapist')
   await open(page, '/people')
   await page.getByRole('button', { name: 'Add a client' }).click()
@@ -41,7 +43,12 @@ test('signing out with something unsent asks first, and wipes the device', async
   await page.getByRole('button', { name: 'Wipe and sign out' }).click()
   await page.waitForURL(/sign-in/)
   expect(await keptOnDevice(page)).toBe('[[],[]]')
-  const left = await page.evaluate(async () => ({ session: sessionStorage.length, local: localStorage.length, caches: (await caches.keys()).length, workers: (await navigator.serviceWorker?.getRegistrations() ?? []).length }))
+  const left = await page.evaluate(async () => ({
+    session: sessionStorage.length,
+    local: localStorage.length,
+    caches: (await caches.keys()).length,
+    workers: ((await navigator.serviceWorker?.getRegistrations()) ?? []).length,
+  }))
   expect(left).toEqual({ session: 0, local: 0, caches: 0, workers: 0 })
   await page.goto('/people')
   await page.waitForURL(/sign-in/)
@@ -60,11 +67,16 @@ test('the tablet locks, and a short code opens it where one was', async ({ page 
   await expect(page.getByRole('heading', { name: 'People' })).toBeVisible()
 })
 
-test('a visit is added and moved, and a room or a person taken twice is seen at once', async ({ page }) => {
+test('a visit is added and moved, and a room or a person taken twice is seen at once', async ({
+  page,
+}) => {
   const day = new Date(Date.now() + 300 * 86_400_000).toISOString().slice(0, 10)
   await signIn(page, 'owner')
   await open(page, `/?date=${day}`)
-  for (const [client, time] of [['Odd Granmo', '10:00'], ['Ada Korsen', '10:30']] as const) {
+  for (const [client, time] of [
+    ['Odd Granmo', '10:00'],
+    ['Ada Korsen', '10:30'],
+  ] as const) {
     await page.getByRole('button', { name: 'Add a visit' }).click()
     await page.getByLabel('Client').fill(client)
     await page.getByRole('option', { name: client }).click()
@@ -74,29 +86,42 @@ test('a visit is added and moved, and a room or a person taken twice is seen at 
   }
   const clashes = page.getByRole('list', { name: 'Taken twice' })
   await expect(clashes.getByText(/room/i).first()).toBeVisible()
-  await page.getByRole('article').filter({ hasText: 'Ada Korsen' }).getByRole('button', { name: 'Move' }).click()
+  await page
+    .getByRole('article')
+    .filter({ hasText: 'Ada Korsen' })
+    .getByRole('button', { name: 'Move' })
+    .click()
   await page.getByLabel('Time').fill('11:05')
   await page.getByRole('button', { name: 'Move the visit' }).click()
   await expect(page.getByRole('article').filter({ hasText: '11:05 Ada Korsen' })).toBeVisible()
   await expect(clashes.getByText(/clean/i).first()).toBeVisible()
-  await page.getByRole('article').filter({ hasText: 'Ada Korsen' }).getByRole('button', { name: 'Move' }).click()
+  await page
+    .getByRole('article')
+    .filter({ hasText: 'Ada Korsen' })
+    .getByRole('button', { name: 'Move' })
+    .click()
   await page.getByLabel('Time').fill('14:00')
   await page.getByRole('button', { name: 'Move the visit' }).click()
   await expect(clashes).toBeHidden()
 })
 
-test('answers change the verdict as they are given, and are there again after a reload', async ({ page }) => {
+test('answers change the verdict as they are given, and are there again after a reload', async ({
+  page,
+}) => {
   const id = await book(await asOwner(), 'owner', 'other-7')
   await signIn(page, 'owner')
   await open(page, `/visits/${id}/ask`)
   const verdict = page.getByRole('complementary', { name: 'Verdict' })
   const before = await verdict.innerText()
-  await page.getByRole('radiogroup', { name: /pregnan/i }).getByLabel('Yes').check({ force: true })
+  await page
+    .getByRole('radiogroup', { name: /pregnan/i })
+    .getByLabel('Yes')
+    .check({ force: true })
   await expect.poll(() => verdict.innerText()).not.toBe(before)
-  await page.getByLabel('Medicines, in the client\'s words').fill('iron tablets')
+  await page.getByLabel("Medicines, in the client's words").fill('iron tablets')
   await expect.poll(() => keptOnDevice(page)).toContain('iron tablets')
   await page.reload()
   await page.waitForLoadState('networkidle')
   await expect(page.getByRole('radiogroup', { name: /pregnan/i }).getByLabel('Yes')).toBeChecked()
-  await expect(page.getByLabel('Medicines, in the client\'s words')).toHaveValue('iron tablets')
+  await expect(page.getByLabel("Medicines, in the client's words")).toHaveValue('iron tablets')
 })

@@ -1,13 +1,27 @@
 import { expect, test } from '@playwright/test'
-import { askAsBefore, goTo, nextStep, openVisit, planAsProposed, readAsBefore, signIn } from '../support/walk'
+import {
+  askAsBefore,
+  goTo,
+  nextStep,
+  openVisit,
+  planAsProposed,
+  readAsBefore,
+  signIn,
+} from '../support/walk'
 
 /** From the door to a sealed record, by visible labels alone, one main action at each stop. */
 test('one visit, from sign-in to a sealed record', async ({ page }) => {
   const say = (what: string) => console.log(`≈ ${what}`)
   const other: string[] = []
   const wrong: string[] = []
-  page.on('request', (r) => { const u = new URL(r.url()); if (!u.origin.startsWith('http://127.0.0.1') && u.protocol.startsWith('http')) other.push(r.url()) })
-  page.on('console', (m) => { if (m.type() === 'error' || /hydration/i.test(m.text())) wrong.push(m.text()) })
+  page.on('request', (r) => {
+    const u = new URL(r.url())
+    if (!u.origin.startsWith('http://127.0.0.1') && u.protocol.startsWith('http'))
+      other.push(r.url())
+  })
+  page.on('console', (m) => {
+    if (m.type() === 'error' || /hydration/i.test(m.text())) wrong.push(m.text())
+  })
   page.on('pageerror', (e) => wrong.push(e.message))
   await signIn(page, 'owner')
   say('signed in, on Day')
@@ -25,7 +39,12 @@ test('one visit, from sign-in to a sealed record', async ({ page }) => {
   await page.waitForURL(/\/treat$/)
   say('Set: laid out → Start the treatment')
   const ran: string[] = []
-  for (let i = 0; i < 60 && !(await page.getByRole('heading', { name: 'Finished' }).isVisible()); i++) ran.push(await nextStep(page, async (name) => say(`Treat: ${name} → Done`)))
+  for (
+    let i = 0;
+    i < 60 && !(await page.getByRole('heading', { name: 'Finished' }).isVisible());
+    i++
+  )
+    ran.push(await nextStep(page, async (name) => say(`Treat: ${name} → Done`)))
   expect(ran.length).toBeGreaterThan(8)
   expect(ran).toContain('Second reading')
   await expect(page.getByText('Every tap has reached the house.')).toBeVisible()
@@ -36,8 +55,13 @@ test('one visit, from sign-in to a sealed record', async ({ page }) => {
   await expect(page.getByText(/^Seal \d+ ·/)).toBeVisible()
   await expect(page.getByText('Calm skin throughout.')).toBeVisible()
   say('Close: record written from the taps → sealed')
-  await page.getByRole('button', { name: 'Back to the day' }).or(page.getByRole('link', { name: 'Back to the day' })).click()
-  await expect(page.getByRole('article').filter({ hasText: 'Signe Holmvik' }).getByText('Close ready')).toBeAttached()
+  await page
+    .getByRole('button', { name: 'Back to the day' })
+    .or(page.getByRole('link', { name: 'Back to the day' }))
+    .click()
+  await expect(
+    page.getByRole('article').filter({ hasText: 'Signe Holmvik' }).getByText('Close ready'),
+  ).toBeAttached()
   expect(other, 'no other host is spoken to').toEqual([])
   expect(wrong, 'nothing is complained of in the console').toEqual([])
 })

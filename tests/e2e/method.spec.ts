@@ -2,14 +2,18 @@ import { expect, test } from '@playwright/test'
 import { asOwner } from '../support/house'
 import { askAsBefore, goTo, openVisit, readAsBefore, signIn } from '../support/walk'
 
-test('the house decides a point, keeps a plan as a protocol, plans by it, and pins a step', async ({ page }) => {
+test('the house decides a point, keeps a plan as a protocol, plans by it, and pins a step', async ({
+  page,
+}) => {
   await signIn(page, 'owner')
   await page.goto('/method')
   await page.waitForLoadState('networkidle')
   await page.getByLabel('Search techniques and rules').fill('needling')
   await expect(page.getByRole('heading', { name: /What never shares a visit/ })).toBeVisible()
   await page.getByRole('tab', { name: 'Schools and the house' }).click()
-  await expect(page.getByRole('row', { name: /Massage/ }).first()).toContainText('Long, by hand, before the mask.')
+  await expect(page.getByRole('row', { name: /Massage/ }).first()).toContainText(
+    'Long, by hand, before the mask.',
+  )
   const decide = page.getByRole('button', { name: 'Decide for the house' })
   await expect(decide).toBeDisabled()
   await page.getByRole('combobox', { name: 'Techniques left out everywhere' }).fill('Steam')
@@ -22,7 +26,8 @@ test('the house decides a point, keeps a plan as a protocol, plans by it, and pi
   await goTo(page, 'Ask')
   await askAsBefore(page, 'Odd Granmo')
   await readAsBefore(page)
-  const step = (name: RegExp) => page.getByRole('list', { name: 'Steps' }).getByRole('listitem', { name })
+  const step = (name: RegExp) =>
+    page.getByRole('list', { name: 'Steps' }).getByRole('listitem', { name })
   await expect(step(/: Sun protection,/)).toHaveCount(1)
   await expect(step(/: Steam,/)).toHaveCount(0)
   const mask = step(/mask on,/i).first()
@@ -46,7 +51,9 @@ test('the house decides a point, keeps a plan as a protocol, plans by it, and pi
   await page.reload()
   await expect(page.getByText(/By the protocol Quiet oil, version 1/)).toBeVisible()
   await page.getByRole('button', { name: 'Compare' }).click()
-  await expect(page.getByRole('heading', { name: /Beside the last visit/ })).toBeVisible({ timeout: 30_000 })
+  await expect(page.getByRole('heading', { name: /Beside the last visit/ })).toBeVisible({
+    timeout: 30_000,
+  })
   await page.getByRole('button', { name: 'Close' }).last().click()
 
   await page.goto('/method')
@@ -60,5 +67,12 @@ test('the house decides a point, keeps a plan as a protocol, plans by it, and pi
 
 test.afterEach(async () => {
   const owner = await asOwner()
-  await owner('/api/policy', { method: 'PUT', body: { id: crypto.randomUUID(), policy: { camps: {}, without: [] }, reason: 'back to the school' } })
+  await owner('/api/policy', {
+    method: 'PUT',
+    body: {
+      id: crypto.randomUUID(),
+      policy: { camps: {}, without: [] },
+      reason: 'back to the school',
+    },
+  })
 })

@@ -11,11 +11,18 @@ async function openStrip(page: Page, client: string) {
   await open(page, `/visits/${id}/plan`)
   const steps = page.getByRole('list', { name: 'Steps' }).getByRole('listitem')
   await expect(steps.first()).toBeVisible()
-  const names = () => steps.evaluateAll((l) => l.map((e) => (e.getAttribute('aria-label') ?? '').replace(/^[\d.]+ min: |, [\d.]+ min\..*$/g, '')))
+  const names = () =>
+    steps.evaluateAll((l) =>
+      l.map((e) =>
+        (e.getAttribute('aria-label') ?? '').replace(/^[\d.]+ min: |, [\d.]+ min\..*$/g, ''),
+      ),
+    )
   return { id, steps, names, before: await names() }
 }
 
-test('the strip by keyboard: move, lengthen, take out, undo; what breaks a rule says so and is mended in one tap', async ({ page }) => {
+test('the strip by keyboard: move, lengthen, take out, undo; what breaks a rule says so and is mended in one tap', async ({
+  page,
+}) => {
   const { steps, names, before } = await openStrip(page, 'other-5')
   await steps.nth(1).focus()
   await page.keyboard.press('Alt+ArrowDown')
@@ -23,7 +30,8 @@ test('the strip by keyboard: move, lengthen, take out, undo; what breaks a rule 
   await page.getByRole('button', { name: 'Undo' }).click()
   await expect.poll(names).toEqual(before)
   await steps.nth(2).focus()
-  const minutes = async () => Number(/, ([\d.]+) min\./.exec(await steps.nth(2).getAttribute('aria-label') ?? '')?.[1])
+  const minutes = async () =>
+    Number(/, ([\d.]+) min\./.exec((await steps.nth(2).getAttribute('aria-label')) ?? '')?.[1])
   const m = await minutes()
   await page.keyboard.press('+')
   await expect.poll(minutes).toBe(m + 0.5)
@@ -37,13 +45,21 @@ test('the strip by keyboard: move, lengthen, take out, undo; what breaks a rule 
   const objecting = steps.filter({ has: page.getByRole('button') }).first()
   const mend = objecting.getByRole('button').first()
   await expect(mend).toBeVisible()
-  const said = (await objecting.getAttribute('aria-label') ?? '').replace(/^[\d.]+ min: /, '')
+  const said = ((await objecting.getAttribute('aria-label')) ?? '').replace(/^[\d.]+ min: /, '')
   await mend.click()
-  await expect.poll(() => steps.evaluateAll((l) => l.map((e) => (e.getAttribute('aria-label') ?? '').replace(/^[\d.]+ min: /, '')))).not.toContain(said)
+  await expect
+    .poll(() =>
+      steps.evaluateAll((l) =>
+        l.map((e) => (e.getAttribute('aria-label') ?? '').replace(/^[\d.]+ min: /, '')),
+      ),
+    )
+    .not.toContain(said)
   await expect(page.getByText('no product chosen')).toHaveCount(0)
 })
 
-test('the strip by mouse: drag a step, open it, change its minutes, add a step', async ({ page }) => {
+test('the strip by mouse: drag a step, open it, change its minutes, add a step', async ({
+  page,
+}) => {
   const { id, steps, names, before } = await openStrip(page, 'other-6')
   const from = await steps.nth(2).boundingBox()
   const to = await steps.nth(4).boundingBox()
@@ -54,7 +70,7 @@ test('the strip by mouse: drag a step, open it, change its minutes, add a step',
   await page.mouse.move(to.x + 200, to.y + to.height - 2, { steps: 4 })
   await page.mouse.up()
   await expect.poll(names).not.toEqual(before)
-  expect([...await names()].sort()).toEqual([...before].sort())
+  expect([...(await names())].sort()).toEqual([...before].sort())
   await page.getByRole('button', { name: 'Undo' }).click()
   await expect.poll(names).toEqual(before)
   await steps.nth(3).click()
@@ -67,16 +83,38 @@ test('the strip by mouse: drag a step, open it, change its minutes, add a step',
   await expect(steps).toHaveCount(before.length + 1)
   // What is on the screen is what the house holds, once it breaks no rule.
   await page.getByRole('button', { name: 'Undo' }).click()
-  await expect.poll(async () => (await bundleOf(await asOwner(), id)).plans.find((p) => p.version === 0)?.steps.find((s) => s.minutes === 3.5) !== undefined).toBe(true)
+  await expect
+    .poll(
+      async () =>
+        (await bundleOf(await asOwner(), id)).plans
+          .find((p) => p.version === 0)
+          ?.steps.find((s) => s.minutes === 3.5) !== undefined,
+    )
+    .toBe(true)
 })
 
-test('three lengths and four schools stand beside today\'s plan', async ({ page }) => {
+test("three lengths and four schools stand beside today's plan", async ({ page }) => {
   await openStrip(page, 'other-8')
   await page.getByRole('button', { name: 'Compare' }).click()
   const sheet = page.getByRole('dialog', { name: 'Compare plans' })
-  for (const name of ['Express', 'Standard', 'Full', 'Warm Cloth', 'Bright Lamp', 'Oil and Water', 'Still Bowl']) await expect(sheet.getByRole('heading', { name: new RegExp(`^${name} [\\d.]+ min`) })).toBeVisible()
-  await expect(sheet.getByRole('list', { name: /Share of the ninety-minute plan/ }).getByRole('listitem')).toHaveCount(7)
-  expect((await new AxeBuilder({ page }).include('.sheet').analyze()).violations.map((v) => v.id)).toEqual([])
+  for (const name of [
+    'Express',
+    'Standard',
+    'Full',
+    'Warm Cloth',
+    'Bright Lamp',
+    'Oil and Water',
+    'Still Bowl',
+  ])
+    await expect(
+      sheet.getByRole('heading', { name: new RegExp(`^${name} [\\d.]+ min`) }),
+    ).toBeVisible()
+  await expect(
+    sheet.getByRole('list', { name: /Share of the ninety-minute plan/ }).getByRole('listitem'),
+  ).toHaveCount(7)
+  expect(
+    (await new AxeBuilder({ page }).include('.sheet').analyze()).violations.map((v) => v.id),
+  ).toEqual([])
   await page.keyboard.press('Escape')
   await expect(sheet).toHaveCount(0)
 })

@@ -3,10 +3,17 @@ import { asOwner, open, runningVisit } from '../support/house'
 import { bundleOf } from '../support/visit'
 import { nextStep, signIn } from '../support/walk'
 
-const seconds = async (page: Page) => { const [m = 0, s = 0] = (await page.getByRole('timer').innerText()).split(':').map(Number); return m * 60 + s }
-const taps = async (id: string) => (await bundleOf(await asOwner(), id)).events.map((e) => e.body.kind)
+const seconds = async (page: Page) => {
+  const [m = 0, s = 0] = (await page.getByRole('timer').innerText()).split(':').map(Number)
+  return m * 60 + s
+}
+const taps = async (id: string) =>
+  (await bundleOf(await asOwner(), id)).events.map((e) => e.body.kind)
 
-test('taps made while the house is away are kept on the tablet, survive a reload, and arrive once', async ({ page, context }) => {
+test('taps made while the house is away are kept on the tablet, survive a reload, and arrive once', async ({
+  page,
+  context,
+}) => {
   const id = await runningVisit('other-1')
   await signIn(page, 'owner')
   await open(page, `/visits/${id}/treat`)
@@ -28,7 +35,9 @@ test('taps made while the house is away are kept on the tablet, survive a reload
   await page.unroute('**/events')
   await expect(page.getByText('saved, all taps sent')).toBeVisible()
   await expect.poll(async () => (await taps(id)).length).toBe(before + 2)
-  expect(new Set((await bundleOf(await asOwner(), id)).events.map((e) => e.id)).size).toBe(before + 2)
+  expect(new Set((await bundleOf(await asOwner(), id)).events.map((e) => e.id)).size).toBe(
+    before + 2,
+  )
   await context.close()
 })
 
@@ -62,7 +71,14 @@ test('a sign stops everything and leads through the whole path by keyboard', asy
   await page.getByRole('button', { name: 'Sensation 8' }).click()
   await expect(page.getByRole('heading', { name: 'Stop. Off with cool water.' })).toBeVisible()
   await expect(page.getByRole('button', { name: 'Finish the list first' })).toBeDisabled()
-  for (const done of ['Take everything off with cool water', 'Cold compress, two minutes', 'Nothing active any more today']) { await page.keyboard.press('Space'); await expect(page.getByRole('button', { name: done })).toBeDisabled() }
+  for (const done of [
+    'Take everything off with cool water',
+    'Cold compress, two minutes',
+    'Nothing active any more today',
+  ]) {
+    await page.keyboard.press('Space')
+    await expect(page.getByRole('button', { name: done })).toBeDisabled()
+  }
   await page.getByLabel('What', { exact: true }).fill('Burning on both cheeks under the enzyme')
   await page.getByRole('button', { name: 'Keep the form' }).click()
   await page.locator('body').click({ position: { x: 5, y: 5 } })
@@ -73,7 +89,8 @@ test('a sign stops everything and leads through the whole path by keyboard', asy
   await expect.poll(() => taps(id)).toContain('replanned')
   const b = await bundleOf(await asOwner(), id)
   const calm = b.plans[b.plans.length - 1]?.steps.map((s) => s.technique) ?? []
-  for (const t of ['grain', 'enzyme', 'tip', 'steam', 'massage', 'clay', 'highFrequency']) expect(calm).not.toContain(t)
+  for (const t of ['grain', 'enzyme', 'tip', 'steam', 'massage', 'clay', 'highFrequency'])
+    expect(calm).not.toContain(t)
   expect(b.followUp?.done).toBe(false)
   while (!(await page.getByRole('heading', { name: 'Finished' }).isVisible())) await nextStep(page)
   await page.getByRole('link', { name: 'Write it up' }).click()
@@ -82,7 +99,9 @@ test('a sign stops everything and leads through the whole path by keyboard', asy
   await expect(page.getByText(/Follow-up due/)).toBeVisible()
 })
 
-test('skip with a reason, note, turn and fit to the time by keyboard; the new version is shown before it is taken', async ({ page }) => {
+test('skip with a reason, note, turn and fit to the time by keyboard; the new version is shown before it is taken', async ({
+  page,
+}) => {
   const id = await runningVisit('other-4')
   await signIn(page, 'owner')
   await open(page, `/visits/${id}/treat`)
@@ -103,6 +122,9 @@ test('skip with a reason, note, turn and fit to the time by keyboard; the new ve
   await expect(page.getByRole('heading', { name: /steps? changes?|Nothing needs/ })).toBeVisible()
   expect((await bundleOf(await asOwner(), id)).plans.map((p) => p.version)).toEqual([0, 1])
   await page.getByRole('button', { name: /^Take/ }).click()
-  await expect.poll(async () => (await bundleOf(await asOwner(), id)).plans.map((p) => p.version)).toEqual([0, 1, 2])
-  for (const k of ['note', 'stepSkipped', 'replanned'] as const) await expect.poll(() => taps(id)).toContain(k)
+  await expect
+    .poll(async () => (await bundleOf(await asOwner(), id)).plans.map((p) => p.version))
+    .toEqual([0, 1, 2])
+  for (const k of ['note', 'stepSkipped', 'replanned'] as const)
+    await expect.poll(() => taps(id)).toContain(k)
 })

@@ -6,11 +6,18 @@ import { signIn } from '../support/walk'
 test.use({ viewport: { width: 820, height: 1180 }, hasTouch: true })
 
 /** A finger that goes down, moves and lifts. */
-async function stroke(page: Page, cdp: CDPSession, points: readonly (readonly [number, number])[]): Promise<void> {
+async function stroke(
+  page: Page,
+  cdp: CDPSession,
+  points: readonly (readonly [number, number])[],
+): Promise<void> {
   const [first, ...rest] = points.map(([x, y]) => ({ x, y }))
   if (!first) return
   await cdp.send('Input.dispatchTouchEvent', { type: 'touchStart', touchPoints: [first] })
-  for (const p of rest) { await cdp.send('Input.dispatchTouchEvent', { type: 'touchMove', touchPoints: [p] }); await page.waitForTimeout(30) }
+  for (const p of rest) {
+    await cdp.send('Input.dispatchTouchEvent', { type: 'touchMove', touchPoints: [p] })
+    await page.waitForTimeout(30)
+  }
   await page.waitForTimeout(300) // a finger that lifts at full speed flings, and the next tap would only end the fling
   await cdp.send('Input.dispatchTouchEvent', { type: 'touchEnd', touchPoints: [] })
 }
@@ -27,26 +34,49 @@ test('a new client is asked and read by touch alone, on an upright tablet', asyn
   const cdp = await page.context().newCDPSession(page)
   await page.evaluate(() => {
     const other: string[] = []
-    for (const kind of ['keydown', 'pointerdown'] as const) addEventListener(kind, (e) => { if (kind === 'keydown' || (e as PointerEvent).pointerType !== 'touch') other.push(kind) }, true)
+    for (const kind of ['keydown', 'pointerdown'] as const)
+      addEventListener(
+        kind,
+        (e) => {
+          if (kind === 'keydown' || (e as PointerEvent).pointerType !== 'touch') other.push(kind)
+        },
+        true,
+      )
     ;(globalThis as unknown as { other: string[] }).other = other
   })
-  await page.getByRole('radiogroup', { name: /visible vessels/i }).getByText('Yes', { exact: true }).tap()
+  await page
+    .getByRole('radiogroup', { name: /visible vessels/i })
+    .getByText('Yes', { exact: true })
+    .tap()
   await page.getByRole('button', { name: 'left cheek' }).tap()
   const rest = page.getByRole('button', { name: 'No to the rest' })
-  for (let left = await rest.count(); left > 0; left = await rest.count()) { await rest.first().tap(); await expect(rest).toHaveCount(left - 1) }
+  for (let left = await rest.count(); left > 0; left = await rest.count()) {
+    await rest.first().tap()
+    await expect(rest).toHaveCount(left - 1)
+  }
   await expect(page.getByRole('complementary', { name: 'Verdict' })).toContainText('left cheek')
   await page.getByRole('button', { name: /^All of these/ }).tap()
   await page.getByRole('button', { name: 'By pen' }).tap()
   const pad = page.getByLabel('Sign here by pen or finger')
   await pad.scrollIntoViewIfNeeded()
   const [x, y] = await middle(pad)
-  await stroke(page, cdp, [[x - 120, y], [x - 80, y - 30], [x - 40, y + 25], [x, y - 20], [x + 60, y + 10]])
+  await stroke(page, cdp, [
+    [x - 120, y],
+    [x - 80, y - 30],
+    [x - 40, y + 25],
+    [x, y - 20],
+    [x + 60, y + 10],
+  ])
   await page.getByRole('button', { name: 'Sign the consent' }).tap()
   await expect(page.getByText(/^Signed by pen/)).toBeVisible()
   await page.getByRole('button', { name: 'Keep the answers, read the skin' }).tap()
   await page.waitForURL(/\/read$/)
   for (const what of ['Oil', 'Water', 'Congestion', 'Sensitivity', 'Redness']) {
-    await page.getByRole('radiogroup', { name: 'What to read' }).locator('label').filter({ hasText: what }).tap()
+    await page
+      .getByRole('radiogroup', { name: 'What to read' })
+      .locator('label')
+      .filter({ hasText: what })
+      .tap()
     await page.getByRole('radiogroup', { name: 'Grade' }).locator('label').nth(1).tap()
     await page.getByRole('button', { name: /on every open zone/ }).tap()
   }
@@ -54,8 +84,16 @@ test('a new client is asked and read by touch alone, on an upright tablet', asyn
   await page.getByRole('radiogroup', { name: 'Grade' }).locator('label').nth(2).tap()
   const face = page.getByRole('group', { name: /Face, Redness by zone/ })
   await face.scrollIntoViewIfNeeded()
-  const [from, over, to] = [await middle(face.locator('[data-zone=cheekR]')), await middle(face.locator('[data-zone=nose]')), await middle(face.locator('[data-zone=cheekL]'))]
-  const between = (a: readonly [number, number], b: readonly [number, number]) => Array.from({ length: 8 }, (_, i): [number, number] => [a[0] + ((b[0] - a[0]) * i) / 7, a[1] + ((b[1] - a[1]) * i) / 7])
+  const [from, over, to] = [
+    await middle(face.locator('[data-zone=cheekR]')),
+    await middle(face.locator('[data-zone=nose]')),
+    await middle(face.locator('[data-zone=cheekL]')),
+  ]
+  const between = (a: readonly [number, number], b: readonly [number, number]) =>
+    Array.from({ length: 8 }, (_, i): [number, number] => [
+      a[0] + ((b[0] - a[0]) * i) / 7,
+      a[1] + ((b[1] - a[1]) * i) / 7,
+    ])
   await stroke(page, cdp, [...between(from, over), ...between(over, to)])
   await expect(face.getByRole('button', { name: /^Right cheek, Redness 2/ })).toBeVisible()
   await expect(face.getByRole('button', { name: /^Left cheek, Redness 2/ })).toBeVisible()
@@ -63,11 +101,23 @@ test('a new client is asked and read by touch alone, on an upright tablet', asyn
   await face.locator('[data-zone=forehead]').tap()
   await expect(face.getByRole('button', { name: /^Forehead, .*thirsty/ })).toBeVisible()
   await expect(page.getByText('every zone read')).toBeVisible()
-  expect(await page.evaluate(() => (globalThis as unknown as { other: string[] }).other)).toEqual([])
-  expect(await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth), 'nothing runs off the side').toBeLessThanOrEqual(0)
+  expect(await page.evaluate(() => (globalThis as unknown as { other: string[] }).other)).toEqual(
+    [],
+  )
+  expect(
+    await page.evaluate(
+      () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+    ),
+    'nothing runs off the side',
+  ).toBeLessThanOrEqual(0)
   await page.getByRole('button', { name: 'Keep the reading, plan' }).tap()
   await page.waitForURL(/\/plan$/)
   const b = await bundleOf(await asOwner(), id)
   expect(b.whole.observed).toEqual([{ zone: 'forehead', id: 'thirsty' }])
-  expect([b.readings.madeUp?.cheekL?.redness, b.readings.madeUp?.nose?.redness, b.readings.madeUp?.cheekR?.redness, b.readings.madeUp?.chin?.redness]).toEqual([2, 2, 2, 1])
+  expect([
+    b.readings.madeUp?.cheekL?.redness,
+    b.readings.madeUp?.nose?.redness,
+    b.readings.madeUp?.cheekR?.redness,
+    b.readings.madeUp?.chin?.redness,
+  ]).toEqual([2, 2, 2, 1])
 })

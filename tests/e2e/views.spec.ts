@@ -15,24 +15,52 @@ test.beforeAll(async () => {
   sealed = await sealedVisit(await asOwner(), 'owner', 'other-10')
 })
 const VIEWS: readonly [string, () => string][] = [
-  ['Day', () => '/'], ['People', () => '/people'], ['A client\'s file', () => `/people/${demoId('rower')}`], ['Shelf', () => '/shelf'], ['Method', () => '/method'], ['Practice', () => '/practice'],
-  ['Ask', () => `/visits/${planned}/ask`], ['Read', () => `/visits/${planned}/read`], ['Plan', () => `/visits/${planned}/plan`], ['Set', () => `/visits/${planned}/set`], ['Treat', () => `/visits/${running}/treat`],
-  ['Close', () => `/visits/${sealed}/close`], ['Close, not yet', () => `/visits/${planned}/close`],
+  ['Day', () => '/'],
+  ['People', () => '/people'],
+  ["A client's file", () => `/people/${demoId('rower')}`],
+  ['Shelf', () => '/shelf'],
+  ['Method', () => '/method'],
+  ['Practice', () => '/practice'],
+  ['Ask', () => `/visits/${planned}/ask`],
+  ['Read', () => `/visits/${planned}/read`],
+  ['Plan', () => `/visits/${planned}/plan`],
+  ['Set', () => `/visits/${planned}/set`],
+  ['Treat', () => `/visits/${running}/treat`],
+  ['Close', () => `/visits/${sealed}/close`],
+  ['Close, not yet', () => `/visits/${planned}/close`],
 ]
 async function look(page: Page, name: string, within?: string): Promise<void> {
-  for (const [width, height] of [[1280, 800], [800, 1280]] as const) {
+  for (const [width, height] of [
+    [1280, 800],
+    [800, 1280],
+  ] as const) {
     await page.setViewportSize({ width, height })
-    const sideways = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)
+    const sideways = await page.evaluate(
+      () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+    )
     expect(sideways, `${name} at ${width} × ${height}`).toBeLessThanOrEqual(0)
   }
   await page.setViewportSize({ width: 1280, height: 800 })
   const axe = new AxeBuilder({ page })
   if (within) axe.include(within)
-  const { violations } = await axe.withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice']).analyze()
-  expect(violations.map((v) => `${name}: ${v.id}: ${v.nodes.slice(0, 3).map((n) => `${n.target.join(' ')} ${n.failureSummary ?? ''}`).join(' | ')}`)).toEqual([])
+  const { violations } = await axe
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'])
+    .analyze()
+  expect(
+    violations.map(
+      (v) =>
+        `${name}: ${v.id}: ${v.nodes
+          .slice(0, 3)
+          .map((n) => `${n.target.join(' ')} ${n.failureSummary ?? ''}`)
+          .join(' | ')}`,
+    ),
+  ).toEqual([])
 }
 
-test('the door', async ({ page }) => { await open(page, '/sign-in'); await look(page, 'Sign in') })
+test('the door', async ({ page }) => {
+  await open(page, '/sign-in')
+  await look(page, 'Sign in')
+})
 for (const [name, path] of VIEWS) {
   test(`view: ${name}`, async ({ page }) => {
     await signIn(page, 'owner')
@@ -44,7 +72,12 @@ test('every sheet of the room, and every form', async ({ page }) => {
   await signIn(page, 'owner')
   await open(page, `/visits/${running}/treat`)
   await expect(page.getByRole('timer')).toBeVisible()
-  for (const key of ['r', 's', 'n', 'f']) { await page.keyboard.press(key); await expect(page.getByRole('dialog')).toBeVisible(); await look(page, `Treat, ${key}`); await page.keyboard.press('Escape') }
+  for (const key of ['r', 's', 'n', 'f']) {
+    await page.keyboard.press(key)
+    await expect(page.getByRole('dialog')).toBeVisible()
+    await look(page, `Treat, ${key}`)
+    await page.keyboard.press('Escape')
+  }
   await open(page, '/people')
   await page.getByRole('button', { name: 'Add a client' }).click()
   await expect(page.getByRole('dialog')).toBeVisible()
@@ -58,12 +91,29 @@ test('every sheet of the room, and every form', async ({ page }) => {
   await expect(page.getByRole('columnheader', { name: 'This house' })).toBeVisible()
   await look(page, 'Schools')
 })
-test('every action has a key: the page is walked with Tab, and what is reached can be seen to be', async ({ page }) => {
+test('every action has a key: the page is walked with Tab, and what is reached can be seen to be', async ({
+  page,
+}) => {
   await signIn(page, 'owner')
   for (const [name, path] of VIEWS) {
     await open(page, path())
-    const missed = await page.evaluate(() => [...document.querySelectorAll<HTMLElement>('a[href],button,input,select,textarea,[role=button],[data-zone]')]
-      .filter((e) => e.offsetParent !== null && !(e as HTMLButtonElement).disabled && e.getAttribute('aria-hidden') !== 'true' && e.tabIndex < 0 && !e.closest('[data-key]') && e.closest('[role=radiogroup],[role=listbox],[role=tablist],.v-field,svg') === null).map((e) => e.outerHTML.slice(0, 120)))
+    const missed = await page.evaluate(() =>
+      [
+        ...document.querySelectorAll<HTMLElement>(
+          'a[href],button,input,select,textarea,[role=button],[data-zone]',
+        ),
+      ]
+        .filter(
+          (e) =>
+            e.offsetParent !== null &&
+            !(e as HTMLButtonElement).disabled &&
+            e.getAttribute('aria-hidden') !== 'true' &&
+            e.tabIndex < 0 &&
+            !e.closest('[data-key]') &&
+            e.closest('[role=radiogroup],[role=listbox],[role=tablist],.v-field,svg') === null,
+        )
+        .map((e) => e.outerHTML.slice(0, 120)),
+    )
     expect(missed, name).toEqual([])
   }
 })

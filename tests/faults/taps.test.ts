@@ -13,24 +13,39 @@ import { bundleOf, tap, treating } from '../support/visit'
  * A tablet taps while servers and database are killed around it. It does what the page does: a tap stays on the tablet until it is acknowledged,
  * and is sent again until then. In the end the house knows exactly the taps that were made. The database keeps `fsync` on.
  */
-interface Cluster { url: (role: string) => string, secrets: { port: number, session: string }, kill: () => void, up: () => Promise<unknown> }
-let house: { cluster: Cluster, close: () => Promise<void> }
+interface Cluster {
+  url: (role: string) => string
+  secrets: { port: number; session: string }
+  kill: () => void
+  up: () => Promise<unknown>
+}
+let house: { cluster: Cluster; close: () => Promise<void> }
 let slow: Awaited<ReturnType<typeof slowDatabase>>
-let server: { child: ChildProcess, port: number, address: string } | undefined
+let server: { child: ChildProcess; port: number; address: string } | undefined
 const WANTED = 4470
 
 /** The database's port may be the slow one, so that a commit can be held back. */
 async function up(throughSlow = false): Promise<string> {
   const c = house.cluster
-  const cluster = { secrets: c.secrets, url: (role: string) => (throughSlow ? c.url(role).replace(`:${c.secrets.port}/`, `:${slow.port}/`) : c.url(role)) }
-  server = (await runServer(cluster as never, { wanted: WANTED, quiet: true } as never)) as NonNullable<typeof server>
+  const cluster = {
+    secrets: c.secrets,
+    url: (role: string) =>
+      throughSlow ? c.url(role).replace(`:${c.secrets.port}/`, `:${slow.port}/`) : c.url(role),
+  }
+  server = (await runServer(
+    cluster as never,
+    { wanted: WANTED, quiet: true } as never,
+  )) as NonNullable<typeof server>
   await whenReady(server.port, server.child)
   return server.address
 }
 async function killServer(): Promise<void> {
   const s = server
   if (!s || s.child.exitCode !== null || s.child.signalCode !== null) return
-  await new Promise<void>((resolve) => { s.child.once('exit', () => resolve()); s.child.kill('SIGKILL') })
+  await new Promise<void>((resolve) => {
+    s.child.once('exit', () => resolve())
+    s.child.kill('SIGKILL')
+  })
 }
 
 /** A tablet: what it holds back, and one try at sending it. */
@@ -38,19 +53,37 @@ function tablet(call: Caller, visit: string) {
   const made: TreatmentEvent[] = []
   let unsent: TreatmentEvent[] = []
   return {
-    made, unsent: () => unsent,
-    tap(n: number) { for (let i = 0; i < n; i++) { const t = tap({ kind: 'note', text: `note ${made.length + 1}` }); made.push(t); unsent.push(t) } },
+    made,
+    unsent: () => unsent,
+    tap(n: number) {
+      for (let i = 0; i < n; i++) {
+        const t = tap({ kind: 'note', text: `note ${made.length + 1}` })
+        made.push(t)
+        unsent.push(t)
+      }
+    },
     async flush(through = call): Promise<boolean> {
       if (unsent.length === 0) return true
       try {
-        const r = await through(`/api/visits/${visit}/events`, { method: 'POST', body: { events: unsent } })
+        const r = await through(`/api/visits/${visit}/events`, {
+          method: 'POST',
+          body: { events: unsent },
+        })
         if (r.status !== 200) return false
         const { kept } = r.body as { kept: string[] }
         unsent = unsent.filter((t) => !kept.includes(t.id))
         return true
-      } catch { return false }
+      } catch {
+        return false
+      }
     },
-    async untilSent(): Promise<void> { for (let i = 0; i < 200; i++) { if (await this.flush() && unsent.length === 0) return; await new Promise((r) => setTimeout(r, 100)) } throw new Error('never acknowledged') },
+    async untilSent(): Promise<void> {
+      for (let i = 0; i < 200; i++) {
+        if ((await this.flush()) && unsent.length === 0) return
+        await new Promise((r) => setTimeout(r, 100))
+      }
+      throw new Error('never acknowledged')
+    },
   }
 }
 
@@ -58,10 +91,18 @@ let call: Caller
 let visit: string
 let t: ReturnType<typeof tablet>
 beforeAll(async () => {
-  house = (await openHouse('faults', { durable: true, server: false, firstPort: 54660 } as never)) as unknown as typeof house
+  house = (await openHouse('faults', {
+    durable: true,
+    server: false,
+    firstPort: 54660,
+  } as never)) as unknown as typeof house
   slow = await slowDatabase(house.cluster.secrets.port)
 }, 180_000)
-afterAll(async () => { if (server) await endChild(server.child); await slow.close(); await house.close() })
+afterAll(async () => {
+  if (server) await endChild(server.child)
+  await slow.close()
+  await house.close()
+})
 beforeEach(async () => {
   if (server) await endChild(server.child)
   const base = await up()
@@ -74,7 +115,9 @@ async function exactlyWhatWasTapped(): Promise<void> {
   const b = await bundleOf(call, visit)
   expect(b.events.map((e) => e.id).sort()).toEqual(t.made.map((e) => e.id).sort())
   const notes = fold(b.events, foldContext(b, toPlanInput(b))).notes.map((n) => n.text)
-  expect(notes.sort()).toEqual(t.made.map((e) => (e.body.kind === 'note' ? e.body.text : '')).sort())
+  expect(notes.sort()).toEqual(
+    t.made.map((e) => (e.body.kind === 'note' ? e.body.text : '')).sort(),
+  )
 }
 
 describe('no tap is lost and none is doubled', () => {
@@ -125,7 +168,10 @@ describe('no tap is lost and none is doubled', () => {
     await t.untilSent()
     house.cluster.kill()
     t.tap(3)
-    const r = await call(`/api/visits/${visit}/events`, { method: 'POST', body: { events: t.unsent() } })
+    const r = await call(`/api/visits/${visit}/events`, {
+      method: 'POST',
+      body: { events: t.unsent() },
+    })
     expect(r.status).toBe(503)
     expect(r.text).toContain('kept on this device')
     expect((await call('/api/ready')).status).toBeGreaterThanOrEqual(500)
@@ -141,28 +187,47 @@ describe('no tap is lost and none is doubled', () => {
       await sending
       t.tap(2)
       if (round % 2 === 0) await house.cluster.up()
-      else { await killServer(); await up() }
+      else {
+        await killServer()
+        await up()
+      }
     }
     await t.untilSent()
     await exactlyWhatWasTapped()
   })
   it('when two tablets send the same taps at the same time', async () => {
     t.tap(20)
-    const both = await Promise.all(Array.from({ length: 6 }, () => call(`/api/visits/${visit}/events`, { method: 'POST', body: { events: t.unsent() } })))
+    const both = await Promise.all(
+      Array.from({ length: 6 }, () =>
+        call(`/api/visits/${visit}/events`, { method: 'POST', body: { events: t.unsent() } }),
+      ),
+    )
     for (const r of both) expect((r.body as { kept: string[] }).kept).toHaveLength(20)
     await exactlyWhatWasTapped()
   })
   it('when a seal is asked for while taps arrive: each is in the record, or refused', async () => {
-    await call(`/api/visits/${visit}/events`, { method: 'POST', body: { events: [tap({ kind: 'started' }), tap({ kind: 'finished' }, Date.now() + 1)] } })
+    await call(`/api/visits/${visit}/events`, {
+      method: 'POST',
+      body: { events: [tap({ kind: 'started' }), tap({ kind: 'finished' }, Date.now() + 1)] },
+    })
     t.tap(12)
-    const sends = t.made.map((e) => call(`/api/visits/${visit}/events`, { method: 'POST', body: { events: [e] } }))
+    const sends = t.made.map((e) =>
+      call(`/api/visits/${visit}/events`, { method: 'POST', body: { events: [e] } }),
+    )
     const sealing = call(`/api/visits/${visit}/seal`, { method: 'POST', body: { text: '' } })
     const replies = await Promise.all(sends)
     const sealed = await sealing
-    if (sealed.status !== 200) expect((await call(`/api/visits/${visit}/seal`, { method: 'POST', body: { text: '' } })).status).toBe(200)
-    const kept = t.made.filter((_, i) => replies[i]?.status === 200).map((e) => (e.body.kind === 'note' ? e.body.text : ''))
+    if (sealed.status !== 200)
+      expect(
+        (await call(`/api/visits/${visit}/seal`, { method: 'POST', body: { text: '' } })).status,
+      ).toBe(200)
+    const kept = t.made
+      .filter((_, i) => replies[i]?.status === 200)
+      .map((e) => (e.body.kind === 'note' ? e.body.text : ''))
     const b = await bundleOf(call, visit)
-    const recorded = (b.record.find((r) => r.name === 'treatment')?.content as { notes: { text: string }[] }).notes.map((n) => n.text)
+    const recorded = (
+      b.record.find((r) => r.name === 'treatment')?.content as { notes: { text: string }[] }
+    ).notes.map((n) => n.text)
     expect(recorded.sort()).toEqual(kept.sort())
   })
 })

@@ -1,27 +1,42 @@
 import { expect, test, type Page } from '@playwright/test'
 import { open, runningVisit } from '../support/house'
-import { askAsBefore, goTo, nextStep, openVisit, planAsProposed, readAsBefore, signIn } from '../support/walk'
+import {
+  askAsBefore,
+  goTo,
+  nextStep,
+  openVisit,
+  planAsProposed,
+  readAsBefore,
+  signIn,
+} from '../support/walk'
 
 /** One current picture of each main view, from the demo, at the size a tablet has. Written to `docs/screenshots`. */
 const OUT = process.env.OAK_PICTURES ?? 'docs/screenshots'
-const shoot = async (page: Page, name: string) => { await page.waitForTimeout(400); await page.screenshot({ path: `${OUT}/${name}.png` }) }
+const shoot = async (page: Page, name: string) => {
+  await page.waitForTimeout(400)
+  await page.screenshot({ path: `${OUT}/${name}.png` })
+}
 
 test('the desk', async ({ page }) => {
   await page.goto('/sign-in')
   await shoot(page, 'sign-in')
   await signIn(page, 'owner')
   await shoot(page, 'day')
-  await page.goto('/people'); await shoot(page, 'people')
+  await page.goto('/people')
+  await shoot(page, 'people')
   await page.getByRole('link', { name: 'Ines Marchetta' }).click()
   await expect(page.getByRole('heading', { name: 'The ledger' })).toBeVisible()
   await page.waitForTimeout(800)
   await shoot(page, 'client')
-  await page.goto('/shelf'); await shoot(page, 'shelf')
-  await page.goto('/method'); await shoot(page, 'method')
+  await page.goto('/shelf')
+  await shoot(page, 'shelf')
+  await page.goto('/method')
+  await shoot(page, 'method')
   await page.getByRole('tab', { name: 'Schools and the house' }).click()
   await expect(page.getByRole('columnheader', { name: 'This house' })).toBeVisible()
   await shoot(page, 'method-schools')
-  await page.goto('/practice'); await shoot(page, 'practice')
+  await page.goto('/practice')
+  await shoot(page, 'practice')
 })
 
 test('the six stops, for the rower', async ({ page }) => {
@@ -34,7 +49,9 @@ test('the six stops, for the rower', async ({ page }) => {
   await page.getByRole('button', { name: 'Start from last time' }).click()
   await shoot(page, 'read')
   await readAsBefore(page)
-  await expect(page.getByRole('listitem').filter({ hasText: 'Sun protection' }).first()).toBeVisible()
+  await expect(
+    page.getByRole('listitem').filter({ hasText: 'Sun protection' }).first(),
+  ).toBeVisible()
   await page.waitForTimeout(1200)
   await shoot(page, 'plan-rower')
   await planAsProposed(page)
@@ -43,8 +60,10 @@ test('the six stops, for the rower', async ({ page }) => {
   await page.waitForURL(/treat$/)
   await page.clock.install({ time: Date.now() })
   for (let i = 0; i < 40; i++) {
-    if (await page.locator('.vessel').count() > 0) break
-    await nextStep(page, async () => { await page.clock.runFor(50_000) })
+    if ((await page.locator('.vessel').count()) > 0) break
+    await nextStep(page, async () => {
+      await page.clock.runFor(50_000)
+    })
     await page.clock.runFor(2000)
   }
   await page.clock.runFor(390_000)
@@ -52,9 +71,16 @@ test('the six stops, for the rower', async ({ page }) => {
   await page.getByRole('button', { name: /Reaction/ }).click()
   await shoot(page, 'reaction')
   await page.keyboard.press('Escape')
-  while (!(await page.getByRole('heading', { name: 'Finished' }).isVisible())) { await nextStep(page, async () => { await page.clock.runFor(70_000) }); await page.clock.runFor(2000) }
+  while (!(await page.getByRole('heading', { name: 'Finished' }).isVisible())) {
+    await nextStep(page, async () => {
+      await page.clock.runFor(70_000)
+    })
+    await page.clock.runFor(2000)
+  }
   await page.getByRole('link', { name: 'Write it up' }).click()
-  await page.getByLabel('What else should stand in the record').fill('Drank the mask quickly. Asked about oars and gloves: hand cream before bed.')
+  await page
+    .getByLabel('What else should stand in the record')
+    .fill('Drank the mask quickly. Asked about oars and gloves: hand cream before bed.')
   await page.clock.runFor(500)
   await page.getByRole('button', { name: 'Seal the record' }).click()
   await expect(page.getByText(/^Seal \d+/)).toBeVisible()
@@ -62,14 +88,23 @@ test('the six stops, for the rower', async ({ page }) => {
   await shoot(page, 'close')
 })
 
-for (const [client, name] of [['Ines Marchetta', 'plan-actor'], ['Signe Holmvik', 'plan-ferry']] as const) {
+for (const [client, name] of [
+  ['Ines Marchetta', 'plan-actor'],
+  ['Signe Holmvik', 'plan-ferry'],
+] as const) {
   test(`the plan of ${client}`, async ({ page }) => {
     await signIn(page, 'owner')
     await openVisit(page, client)
     await goTo(page, 'Ask')
     await askAsBefore(page, client)
     await readAsBefore(page)
-    await expect(page.getByRole('listitem').filter({ hasText: 'Sun protection' }).or(page.getByRole('listitem').filter({ hasText: 'Moisturiser' })).first()).toBeVisible()
+    await expect(
+      page
+        .getByRole('listitem')
+        .filter({ hasText: 'Sun protection' })
+        .or(page.getByRole('listitem').filter({ hasText: 'Moisturiser' }))
+        .first(),
+    ).toBeVisible()
     await page.waitForTimeout(1200)
     await shoot(page, name)
   })

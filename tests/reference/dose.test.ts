@@ -1,31 +1,55 @@
 import convert from 'convert'
 import { describe, expect, it } from 'vitest'
 import { FILMS } from '#core/catalogue/products'
-import { amountFor, dropsToMillilitres, FINGERTIP_AREA, FINGERTIP_GRAMS, fingertipUnits } from '#core/dosing/amount'
+import {
+  amountFor,
+  dropsToMillilitres,
+  FINGERTIP_AREA,
+  FINGERTIP_GRAMS,
+  fingertipUnits,
+} from '#core/dosing/amount'
 import { freeAcidPercent, PKA } from '#core/dosing/freeAcid'
 import { areaOf, GROUPS } from '#core/face/regions'
 import { product } from '#core/testing/fixtures'
-import { KPA_PER_INHG, KPA_PER_MMHG, ML_PER_TEASPOON, ML_PER_US_FL_OZ, ML_PER_US_TEASPOON, MM_PER_INCH } from '#core/units'
+import {
+  KPA_PER_INHG,
+  KPA_PER_MMHG,
+  ML_PER_TEASPOON,
+  ML_PER_US_FL_OZ,
+  ML_PER_US_TEASPOON,
+  MM_PER_INCH,
+} from '#core/units'
 
 describe('free acid, Henderson–Hasselbalch; pKa from the CRC Handbook (values from memory)', () => {
-  it('10 % glycolic at pH 3.5 leaves 6.8 % free', () => { expect(freeAcidPercent('glycolic', 10, 3.5)).toBeCloseTo(6.8, 1) })
-  it('half is free where pH equals pKa', () => { for (const [acid, pKa] of Object.entries(PKA)) expect(freeAcidPercent(acid as keyof typeof PKA, 10, pKa)).toBeCloseTo(5, 9) })
-  it('keeps the published constants', () => { expect(PKA).toEqual({ glycolic: 3.83, lactic: 3.86, mandelic: 3.41, salicylic: 2.97 }) })
+  it('10 % glycolic at pH 3.5 leaves 6.8 % free', () => {
+    expect(freeAcidPercent('glycolic', 10, 3.5)).toBeCloseTo(6.8, 1)
+  })
+  it('half is free where pH equals pKa', () => {
+    for (const [acid, pKa] of Object.entries(PKA))
+      expect(freeAcidPercent(acid as keyof typeof PKA, 10, pKa)).toBeCloseTo(5, 9)
+  })
+  it('keeps the published constants', () => {
+    expect(PKA).toEqual({ glycolic: 3.83, lactic: 3.86, mandelic: 3.41, salicylic: 2.97 })
+  })
 })
 
 describe('fingertip unit, Long & Finlay, Clin Exp Dermatol 1991 (values from memory)', () => {
-  it('is about half a gram: 0.49 g for men, 0.43 g for women', () => { expect(FINGERTIP_GRAMS).toMatchObject({ men: 0.49, women: 0.43 }) })
+  it('is about half a gram: 0.49 g for men, 0.43 g for women', () => {
+    expect(FINGERTIP_GRAMS).toMatchObject({ men: 0.49, women: 0.43 })
+  })
   it('covers 312 and 257 cm², so that face and neck want about two and a half', () => {
     const faceAndNeck = areaOf(GROUPS.faceNeck)
     expect(faceAndNeck / FINGERTIP_AREA.men).toBeGreaterThan(2)
     expect(faceAndNeck / FINGERTIP_AREA.women).toBeLessThan(3.1)
-    expect(FINGERTIP_GRAMS.men / FINGERTIP_AREA.men * 1000).toBeCloseTo(1.57, 1)
+    expect((FINGERTIP_GRAMS.men / FINGERTIP_AREA.men) * 1000).toBeCloseTo(1.57, 1)
   })
 })
 
 describe('sun protection film, ISO 24444 (value from memory)', () => {
   const sun = product('sunProtection', 'sun', { dispenser: { kind: 'pump', millilitres: 0.1 } })
-  it('is 2.00 mg/cm², never less', () => { expect(FILMS.sunProtection).toMatchObject({ milligrams: 2, floor: true }) })
+  it('is 2.00 mg/cm², never less', () => {
+    expect(FILMS.sunProtection).toMatchObject({ milligrams: 2, floor: true })
+  })
   it('makes about one and a half grams for face and neck, three fingertip units; about two with the décolleté (common practice)', () => {
     expect(amountFor(sun, GROUPS.faceNeck).grams).toBeCloseTo(1.5, 1)
     expect(fingertipUnits(amountFor(sun, GROUPS.faceNeck).grams)).toBe(3)
@@ -35,8 +59,10 @@ describe('sun protection film, ISO 24444 (value from memory)', () => {
 
 describe('body surface, Du Bois & Du Bois 1916; Lund & Browder 1944 (values from memory)', () => {
   const bodyCm2 = (kg: number, cm: number) => 0.007184 * kg ** 0.425 * cm ** 0.725 * 10_000
-  it('agrees on 1.81 m² for 70 kg and 170 cm', () => { expect(bodyCm2(70, 170) / 10_000).toBeCloseTo(1.81, 2) })
-  it('leaves the face well inside the head\'s seven per cent, and the neck inside its two', () => {
+  it('agrees on 1.81 m² for 70 kg and 170 cm', () => {
+    expect(bodyCm2(70, 170) / 10_000).toBeCloseTo(1.81, 2)
+  })
+  it("leaves the face well inside the head's seven per cent, and the neck inside its two", () => {
     expect(areaOf(GROUPS.face)).toBeLessThan(0.07 * bodyCm2(70, 170))
     expect(areaOf(GROUPS.face)).toBeGreaterThan(0.3 * 0.07 * bodyCm2(70, 170))
     expect(areaOf(['neck'])).toBeLessThanOrEqual(0.02 * bodyCm2(70, 170))
@@ -44,7 +70,9 @@ describe('body surface, Du Bois & Du Bois 1916; Lund & Browder 1944 (values from
 })
 
 describe('drops, European Pharmacopoeia 2.1.1 (value from memory)', () => {
-  it('twenty drops of water weigh a gram, give or take 0.05', () => { expect(Math.abs(dropsToMillilitres(20) * 1 - 1)).toBeLessThanOrEqual(0.05) })
+  it('twenty drops of water weigh a gram, give or take 0.05', () => {
+    expect(Math.abs(dropsToMillilitres(20) * 1 - 1)).toBeLessThanOrEqual(0.05)
+  })
 })
 
 describe('units, NIST SP 811 (values from memory), against a units library', () => {

@@ -13,49 +13,119 @@ import { allNo, planInput, readAll, TODAY } from '#core/testing/fixtures'
  * Seeded questions. Bounds of what is drawn: oil, water, congestion 0–4; sensitivity 0–3; redness 0–1, or 2 on one cheek in a fifth of the cases; age 18–85; slot 30–90 min;
  * residue 0–250 hundredths a region; one to five aims; any school; by day or evening; made-up or bare; none to two findings out of nine.
  */
-export interface Question { seed: number, input: PlanInput, slotTicks: number }
+export interface Question {
+  seed: number
+  input: PlanInput
+  slotTicks: number
+}
 
 export function stream(seed: number): (n: number) => number {
   let x = (seed * 2654435761 + 12345) % 2147483647 || 1
-  return (n) => { x = (x * 48271) % 2147483647; return x % n }
+  return (n) => {
+    x = (x * 48271) % 2147483647
+    return x % n
+  }
 }
-const FINDINGS: readonly (keyof Answers)[] = ['pregnancy', 'bloodThinner', 'darkMarks', 'visibleVessels', 'asthma', 'retinoid', 'implantedDevice', 'inflamedAcne', 'slowHealing']
+const FINDINGS: readonly (keyof Answers)[] = [
+  'pregnancy',
+  'bloodThinner',
+  'darkMarks',
+  'visibleVessels',
+  'asthma',
+  'retinoid',
+  'implantedDevice',
+  'inflamedAcne',
+  'slowHealing',
+]
 
 export function question(seed: number): Question {
   const next = stream(seed)
   const grade = (most: number) => next(most + 1) as Grade
-  const skin = (): Record<ReadingId, Grade> => ({ oil: grade(4), water: grade(4), redness: grade(1), congestion: grade(4), sensitivity: grade(3) })
+  const skin = (): Record<ReadingId, Grade> => ({
+    oil: grade(4),
+    water: grade(4),
+    redness: grade(1),
+    congestion: grade(4),
+    sensitivity: grade(3),
+  })
   const base = skin()
   const tZone = skin()
   const red = next(5) === 0 ? { cheekL: { ...base, redness: 2 as Grade } } : {}
-  const answers = allNo(Object.fromEntries(Array.from({ length: next(3) }, () => [FINDINGS[next(FINDINGS.length)] ?? 'asthma', { say: 'yes', zones: ['cheekL', 'cheekR'] }])))
+  const answers = allNo(
+    Object.fromEntries(
+      Array.from({ length: next(3) }, () => [
+        FINDINGS[next(FINDINGS.length)] ?? 'asthma',
+        { say: 'yes', zones: ['cheekL', 'cheekR'] },
+      ]),
+    ),
+  )
   const aims = new Set<ConcernId>()
-  for (let i = 0, n = 1 + next(5); i < n; i++) aims.add(CONCERN_IDS[next(CONCERN_IDS.length)] ?? 'rest')
+  for (let i = 0, n = 1 + next(5); i < n; i++)
+    aims.add(CONCERN_IDS[next(CONCERN_IDS.length)] ?? 'rest')
   const slotMinutes = 30 + next(61)
   const residue = next(3) === 0 ? next(251) : 0
   return {
-    seed, slotTicks: slotMinutes * 2,
+    seed,
+    slotTicks: slotMinutes * 2,
     input: planInput({
-      readings: readAll(base, { forehead: tZone, nose: tZone, chin: tZone, ...red }), age: 18 + next(68), madeUp: next(2) === 0, daylight: next(3) > 0, school: SCHOOL_IDS[next(SCHOOL_IDS.length)] ?? 'warmCloth', aims: [...aims], slotMinutes,
-      residual: Object.fromEntries(REGION_IDS.map((r) => [r, residue])) as Record<RegionId, number>, answers, verdict: screen(answers, TODAY),
+      readings: readAll(base, { forehead: tZone, nose: tZone, chin: tZone, ...red }),
+      age: 18 + next(68),
+      madeUp: next(2) === 0,
+      daylight: next(3) > 0,
+      school: SCHOOL_IDS[next(SCHOOL_IDS.length)] ?? 'warmCloth',
+      aims: [...aims],
+      slotMinutes,
+      residual: Object.fromEntries(REGION_IDS.map((r) => [r, residue])) as Record<RegionId, number>,
+      answers,
+      verdict: screen(answers, TODAY),
     }),
   }
 }
 
-const OPTIONAL = ['tone', 'warm', 'handExfoliation', 'machine', 'extraction', 'calm', 'massage', 'mask', 'secondMask', 'afterMask', 'serum', 'eyes', 'lips']
+const OPTIONAL = [
+  'tone',
+  'warm',
+  'handExfoliation',
+  'machine',
+  'extraction',
+  'calm',
+  'massage',
+  'mask',
+  'secondMask',
+  'afterMask',
+  'serum',
+  'eyes',
+  'lips',
+]
 /** A small question cut out of a real one: some optional stages, two options each, so that everything can be tried. */
 export function cut(c: PlanCase, seed: number): PlanCase {
   const next = stream(seed + 977)
   const kept = new Set(OPTIONAL.filter(() => next(10) < 5))
   return {
-    ...c, maxExfoliations: 1 + next(2),
+    ...c,
+    maxExfoliations: 1 + next(2),
     stages: c.stages.map((s) => {
       if (s.must) return { ...s, options: s.options.slice(0, 1) }
       if (!kept.has(s.id) || s.options.length === 0) return { ...s, options: [] }
       const start = next(s.options.length)
-      return { ...s, options: [...new Map([0, 1].flatMap((i) => s.options[(start + i * 3) % s.options.length] ?? []).map((o) => [o.id, o])).values()] }
+      return {
+        ...s,
+        options: [
+          ...new Map(
+            [0, 1]
+              .flatMap((i) => s.options[(start + i * 3) % s.options.length] ?? [])
+              .map((o) => [o.id, o]),
+          ).values(),
+        ],
+      }
     }),
   }
 }
-export const realistic = (seed: number): { c: PlanCase, slotTicks: number } => { const q = question(seed); return { c: compile(q.input), slotTicks: q.slotTicks } }
-export const small = (seed: number): { c: PlanCase, slotTicks: number } => { const q = realistic(seed); return { c: cut(q.c, seed), slotTicks: Math.min(q.slotTicks, 24 + stream(seed + 5)(97)) } }
+export const realistic = (seed: number): { c: PlanCase; slotTicks: number } => {
+  const q = question(seed)
+  return { c: compile(q.input), slotTicks: q.slotTicks }
+}
+export const small = (seed: number): { c: PlanCase; slotTicks: number } => {
+  const q = realistic(seed)
+  return { c: cut(q.c, seed), slotTicks: Math.min(q.slotTicks, 24 + stream(seed + 5)(97)) }
+}

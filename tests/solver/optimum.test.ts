@@ -20,7 +20,9 @@ describe('the best plan', () => {
       expect(own, `seed ${seed}, outside solver`).toEqual(await byFlow(n, SECONDS))
       if (own) solved++
     }
-    console.log(`≈ ${SMALL} small cases equal brute force and the outside solver as full tuples; ${solved} have a plan`)
+    console.log(
+      `≈ ${SMALL} small cases equal brute force and the outside solver as full tuples; ${solved} have a plan`,
+    )
     expect(solved).toBeGreaterThan(SMALL / 2)
   })
 })

@@ -8,11 +8,27 @@ const REALISTIC = process.env.OAK_FULL ? 300 : 40
 /** Seconds for one tier of one case; running out is a failure. */
 const SECONDS = 120
 
-export interface Seen { cases: number, load: number, slot: number, surface: number, greedy: number, solved: number, differ: readonly { seed: number, own: Tuple | undefined, outside: Tuple | undefined }[] }
+export interface Seen {
+  cases: number
+  load: number
+  slot: number
+  surface: number
+  greedy: number
+  solved: number
+  differ: readonly { seed: number; own: Tuple | undefined; outside: Tuple | undefined }[]
+}
 
 /** One half of the realistic seeded cases, so that two processors share them: our plan beside that of the outside solver, and what was binding. */
 export async function compared(half: 0 | 1): Promise<Seen> {
-  const seen = { cases: 0, load: 0, slot: 0, surface: 0, greedy: 0, solved: 0, differ: [] as { seed: number, own: Tuple | undefined, outside: Tuple | undefined }[] }
+  const seen = {
+    cases: 0,
+    load: 0,
+    slot: 0,
+    surface: 0,
+    greedy: 0,
+    solved: 0,
+    differ: [] as { seed: number; own: Tuple | undefined; outside: Tuple | undefined }[],
+  }
   for (let seed = 1 + half; seed <= REALISTIC; seed += 2) {
     const { c, slotTicks } = realistic(seed)
     const n = network(c, slotTicks)
@@ -24,10 +40,18 @@ export async function compared(half: 0 | 1): Promise<Seen> {
     if (!best) continue
     seen.solved++
     if ((solve(c, slotTicks + 120)?.value ?? Number.POSITIVE_INFINITY) > best.value) seen.slot++
-    if ((solve({ ...c, rim: Object.fromEntries(Object.keys(c.rim).map((r) => [r, 100_000])) as never }, slotTicks)?.value ?? Number.POSITIVE_INFINITY) > best.value) seen.load++
+    if (
+      (solve(
+        { ...c, rim: Object.fromEntries(Object.keys(c.rim).map((r) => [r, 100_000])) as never },
+        slotTicks,
+      )?.value ?? Number.POSITIVE_INFINITY) > best.value
+    )
+      seen.load++
     if (best.moves.some((m) => m.mend)) seen.surface++
     if (greedy(n) !== best.value) seen.greedy++
   }
-  console.log(`≈ ${seen.cases} realistic cases beside the outside solver as full tuples: the slot binds in ${seen.slot}, the load in ${seen.load}, the surface in ${seen.surface}; better than taking the best step each time in ${seen.greedy} of ${seen.solved}`)
+  console.log(
+    `≈ ${seen.cases} realistic cases beside the outside solver as full tuples: the slot binds in ${seen.slot}, the load in ${seen.load}, the surface in ${seen.surface}; better than taking the best step each time in ${seen.greedy} of ${seen.solved}`,
+  )
   return seen
 }

@@ -7,7 +7,16 @@ import { replay, type Room } from './replay'
 const CASES = process.env.OAK_FULL ? 600 : 150
 const roomOf = (seed: number): Room => {
   const { input } = question(seed)
-  return { madeUp: input.madeUp, daylight: input.daylight, slotMinutes: input.slotMinutes, profile: input.profile, rimPercent: input.verdict.limit.rimPercent, residual: input.residual, bars: [...input.verdict.bars, ...barsFromSkin(input.profile)], products: new Map(input.shelf.map((s) => [s.product.id, s.product])) }
+  return {
+    madeUp: input.madeUp,
+    daylight: input.daylight,
+    slotMinutes: input.slotMinutes,
+    profile: input.profile,
+    rimPercent: input.verdict.limit.rimPercent,
+    residual: input.residual,
+    bars: [...input.verdict.bars, ...barsFromSkin(input.profile)],
+    products: new Map(input.shelf.map((s) => [s.product.id, s.product])),
+  }
 }
 
 describe('a plan walked again without the planner', () => {
@@ -22,12 +31,30 @@ describe('a plan walked again without the planner', () => {
     expect(planned).toBeGreaterThan(CASES * 0.8)
   })
   it('falls when a step is taken out of its place, made longer, or forgotten', () => {
-    const seed = [...Array(40).keys()].map((i) => i + 1).find((s) => propose(question(s).input).steps.some((x) => x.technique === 'maskOff')) ?? 1
+    const seed =
+      [...Array(40).keys()]
+        .map((i) => i + 1)
+        .find((s) => propose(question(s).input).steps.some((x) => x.technique === 'maskOff')) ?? 1
     const { steps } = propose(question(seed).input)
     const room = roomOf(seed)
-    expect(replay(steps.filter((s) => s.technique !== 'maskOff'), room)).not.toEqual([])
-    expect(replay(steps.map((s) => (s.technique === 'moisturiser' ? { ...s, minutes: 95 } : s)), room).join()).toContain('slot')
-    expect(replay(steps.filter((s) => s.technique !== 'milk'), room).length).toBeGreaterThan(0)
+    expect(
+      replay(
+        steps.filter((s) => s.technique !== 'maskOff'),
+        room,
+      ),
+    ).not.toEqual([])
+    expect(
+      replay(
+        steps.map((s) => (s.technique === 'moisturiser' ? { ...s, minutes: 95 } : s)),
+        room,
+      ).join(),
+    ).toContain('slot')
+    expect(
+      replay(
+        steps.filter((s) => s.technique !== 'milk'),
+        room,
+      ).length,
+    ).toBeGreaterThan(0)
     expect(replay([...steps].reverse(), room).length).toBeGreaterThan(3)
   })
 })

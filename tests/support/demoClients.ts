@@ -16,12 +16,35 @@ const SHELF = DEMO_PRODUCTS.map((product) => ({ product, lots: [lot(product.id)]
 export function demoInput(key: string, more: Partial<PlanInput> = {}): PlanInput {
   const c = DEEP.find((d) => d.key === key)
   if (!c) throw new Error(`no demo client ${key}`)
-  const answers: Answers = Object.fromEntries(FINDING_ORDER.map((id): [string, Answer] => {
-    const yes = c.yes[id]
-    if (!yes) return [id, { say: 'no' }]
-    const { daysAgo, ...rest } = yes
-    return [id, { say: 'yes', ...rest, ...(daysAgo === undefined ? {} : { date: addDays(TODAY, -daysAgo) }) }]
-  }))
-  const profile = deriveProfile({ ...Object.fromEntries(ZONE_IDS.map((z) => [z, c.base])), ...c.zones }, new Date(TODAY).getFullYear() - Number(c.born.slice(0, 4)), c.whole)
-  return planInput({ answers, profile, verdict: withSkin(screen(answers, TODAY), profile), school: c.school, aims: c.aims, shelf: SHELF, madeUp: key !== 'forester', slotMinutes: 60, ...more })
+  const answers: Answers = Object.fromEntries(
+    FINDING_ORDER.map((id): [string, Answer] => {
+      const yes = c.yes[id]
+      if (!yes) return [id, { say: 'no' }]
+      const { daysAgo, ...rest } = yes
+      return [
+        id,
+        {
+          say: 'yes',
+          ...rest,
+          ...(daysAgo === undefined ? {} : { date: addDays(TODAY, -daysAgo) }),
+        },
+      ]
+    }),
+  )
+  const profile = deriveProfile(
+    { ...Object.fromEntries(ZONE_IDS.map((z) => [z, c.base])), ...c.zones },
+    new Date(TODAY).getFullYear() - Number(c.born.slice(0, 4)),
+    c.whole,
+  )
+  return planInput({
+    answers,
+    profile,
+    verdict: withSkin(screen(answers, TODAY), profile),
+    school: c.school,
+    aims: c.aims,
+    shelf: SHELF,
+    madeUp: key !== 'forester',
+    slotMinutes: 60,
+    ...more,
+  })
 }

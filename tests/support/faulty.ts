@@ -2,38 +2,91 @@ import { createServer, request, type Server } from 'node:http'
 import { connect, createServer as createTcp, type Socket } from 'node:net'
 
 /** Stands between tablet and server, and loses replies when told to: the request is done, and nobody hears of it. */
-export async function deafProxy(target: number): Promise<{ port: number, deaf: (on: boolean) => void, close: () => Promise<void> }> {
+export async function deafProxy(
+  target: number,
+): Promise<{ port: number; deaf: (on: boolean) => void; close: () => Promise<void> }> {
   let deaf = false
   const server: Server = createServer((req, res) => {
-    const on = request({ host: '127.0.0.1', port: target, path: req.url, method: req.method, headers: req.headers }, (back) => {
-      if (deaf) { back.resume(); back.on('end', () => res.destroy()); return }
-      res.writeHead(back.statusCode ?? 502, back.headers)
-      back.pipe(res)
-    })
+    const on = request(
+      { host: '127.0.0.1', port: target, path: req.url, method: req.method, headers: req.headers },
+      (back) => {
+        if (deaf) {
+          back.resume()
+          back.on('end', () => res.destroy())
+          return
+        }
+        res.writeHead(back.statusCode ?? 502, back.headers)
+        back.pipe(res)
+      },
+    )
     on.on('error', () => res.destroy())
     req.pipe(on)
   })
-  const port = await new Promise<number>((resolve) => server.listen(0, '127.0.0.1', () => resolve((server.address() as { port: number }).port)))
-  return { port, deaf: (v) => { deaf = v }, close: () => new Promise((r) => { server.closeAllConnections(); server.close(() => r()) }) }
+  const port = await new Promise<number>((resolve) =>
+    server.listen(0, '127.0.0.1', () => resolve((server.address() as { port: number }).port)),
+  )
+  return {
+    port,
+    deaf: (v) => {
+      deaf = v
+    },
+    close: () =>
+      new Promise((r) => {
+        server.closeAllConnections()
+        server.close(() => r())
+      }),
+  }
 }
 
 /** Stands between server and database, and holds back a COMMIT when told to, so that the server can be ended just before it. */
-export async function slowDatabase(target: number): Promise<{ port: number, holdCommits: (on: boolean) => void, held: () => Promise<void>, close: () => Promise<void> }> {
+export async function slowDatabase(
+  target: number,
+): Promise<{
+  port: number
+  holdCommits: (on: boolean) => void
+  held: () => Promise<void>
+  close: () => Promise<void>
+}> {
   let holding = false
   let tell = () => {}
-  let told = new Promise<void>((r) => { tell = r })
+  let told = new Promise<void>((r) => {
+    tell = r
+  })
   const sockets = new Set<Socket>()
   const server = createTcp((from) => {
     const to = connect(target, '127.0.0.1')
-    for (const s of [from, to]) { sockets.add(s); s.on('close', () => sockets.delete(s)) }
-    from.on('data', (bytes) => { if (holding && bytes.includes('commit')) { tell(); return } to.write(bytes) })
+    for (const s of [from, to]) {
+      sockets.add(s)
+      s.on('close', () => sockets.delete(s))
+    }
+    from.on('data', (bytes) => {
+      if (holding && bytes.includes('commit')) {
+        tell()
+        return
+      }
+      to.write(bytes)
+    })
     to.on('data', (bytes) => from.write(bytes))
     from.on('close', () => to.destroy()).on('error', () => to.destroy())
     to.on('close', () => from.destroy()).on('error', () => from.destroy())
   })
-  const port = await new Promise<number>((resolve) => server.listen(0, '127.0.0.1', () => resolve((server.address() as { port: number }).port)))
+  const port = await new Promise<number>((resolve) =>
+    server.listen(0, '127.0.0.1', () => resolve((server.address() as { port: number }).port)),
+  )
   return {
-    port, holdCommits: (on) => { holding = on; if (on) told = new Promise((r) => { tell = r }) }, held: () => told,
-    close: () => new Promise((r) => { for (const s of sockets) s.destroy(); server.close(() => r()) }),
+    port,
+    holdCommits: (on) => {
+      holding = on
+      if (on)
+        told = new Promise((r) => {
+          tell = r
+        })
+    },
+    held: () => told,
+    close: () =>
+      new Promise((r) => {
+        for (const s of sockets) s.destroy()
+        server.close(() => r())
+      }),
   }
 }

@@ -5,8 +5,12 @@ import { prepared, treating } from './visit'
 /** A visit of its own for a test in the browser, made over the wire. */
 let owner: Caller | undefined
 export const asOwner = async (): Promise<Caller> => (owner ??= await signedIn(testUrl(), 'owner'))
-export async function plannedVisit(client: string): Promise<string> { return prepared(await asOwner(), 'owner', client) }
-export async function runningVisit(client: string): Promise<string> { return treating(await asOwner(), 'owner', client) }
+export async function plannedVisit(client: string): Promise<string> {
+  return prepared(await asOwner(), 'owner', client)
+}
+export async function runningVisit(client: string): Promise<string> {
+  return treating(await asOwner(), 'owner', client)
+}
 
 export async function open(page: Page, path: string): Promise<void> {
   await page.goto(path)
@@ -14,11 +18,23 @@ export async function open(page: Page, path: string): Promise<void> {
 }
 
 /** What this device holds back, as text. */
-export const keptOnDevice = (page: Page): Promise<string> => page.evaluate(async () => {
-  const db = await new Promise<IDBDatabase>((resolve, reject) => { const r = indexedDB.open('oak-basin'); r.onsuccess = () => resolve(r.result); r.onerror = () => reject(new Error('no store')) })
-  if (!db.objectStoreNames.contains('drafts')) { db.close(); return '' }
-  const all = (s: string) => new Promise<unknown[]>((resolve) => { const r = db.transaction(s).objectStore(s).getAll(); r.onsuccess = () => resolve(r.result) })
-  const text = JSON.stringify([await all('drafts'), await all('taps')])
-  db.close()
-  return text
-})
+export const keptOnDevice = (page: Page): Promise<string> =>
+  page.evaluate(async () => {
+    const db = await new Promise<IDBDatabase>((resolve, reject) => {
+      const r = indexedDB.open('oak-basin')
+      r.onsuccess = () => resolve(r.result)
+      r.onerror = () => reject(new Error('no store'))
+    })
+    if (!db.objectStoreNames.contains('drafts')) {
+      db.close()
+      return ''
+    }
+    const all = (s: string) =>
+      new Promise<unknown[]>((resolve) => {
+        const r = db.transaction(s).objectStore(s).getAll()
+        r.onsuccess = () => resolve(r.result)
+      })
+    const text = JSON.stringify([await all('drafts'), await all('taps')])
+    db.close()
+    return text
+  })

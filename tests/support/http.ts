@@ -1,7 +1,17 @@
 import { ACCOUNTS, type Who } from './accounts'
 
-export interface Reply { status: number, body: unknown, headers: Headers, text: string }
-export interface Sent { method?: string, body?: unknown, raw?: string, headers?: Record<string, string> }
+export interface Reply {
+  status: number
+  body: unknown
+  headers: Headers
+  text: string
+}
+export interface Sent {
+  method?: string
+  body?: unknown
+  raw?: string
+  headers?: Record<string, string>
+}
 export type Caller = (path: string, options?: Sent) => Promise<Reply>
 
 /** Speaks to a running server as one signed-in person would: keeps the cookie, says where it comes from, sends JSON; by way of `via` when something stands between. */
@@ -11,26 +21,46 @@ export function caller(base: string, via = base): Caller {
     const write = method !== 'GET'
     const response = await fetch(`${via}${path}`, {
       // A line of its own for each request: a kept one may be closed by the server just as it is used again.
-      method, redirect: 'manual', headers: { 'connection': 'close', ...(cookie ? { cookie } : {}), ...(write ? { 'origin': base, 'content-type': 'application/json', 'sec-fetch-site': 'same-origin' } : {}), ...headers },
+      method,
+      redirect: 'manual',
+      headers: {
+        connection: 'close',
+        ...(cookie ? { cookie } : {}),
+        ...(write
+          ? { origin: base, 'content-type': 'application/json', 'sec-fetch-site': 'same-origin' }
+          : {}),
+        ...headers,
+      },
       ...(write ? { body: raw ?? JSON.stringify(body ?? {}) } : {}),
     })
-    for (const c of response.headers.getSetCookie()) { const [pair = ''] = c.split(';'); cookie = /=$|=;/.test(pair) || c.includes('Max-Age=0') ? '' : pair }
+    for (const c of response.headers.getSetCookie()) {
+      const [pair = ''] = c.split(';')
+      cookie = /=$|=;/.test(pair) || c.includes('Max-Age=0') ? '' : pair
+    }
     const text = await response.text()
     let parsed: unknown = text
-    try { parsed = JSON.parse(text) } catch { /* not JSON */ }
+    try {
+      parsed = JSON.parse(text)
+    } catch {
+      /* not JSON */
+    }
     return { status: response.status, body: parsed, headers: response.headers, text }
   }
 }
 
 export async function signedIn(base: string, who: Who, via = base): Promise<Caller> {
   const call = caller(base, via)
-  const reply = await call('/api/session', { method: 'POST', body: { email: ACCOUNTS[who].email, password: ACCOUNTS[who].password } })
+  const reply = await call('/api/session', {
+    method: 'POST',
+    body: { email: ACCOUNTS[who].email, password: ACCOUNTS[who].password },
+  })
   if (reply.status !== 200) throw new Error(`${who} could not sign in: ${reply.text}`)
   return call
 }
 
 export const testUrl = (): string => {
   const url = process.env.OAK_TEST_URL
-  if (!url) throw new Error('Run the tests through ./test: it brings up the house and says where it is.')
+  if (!url)
+    throw new Error('Run the tests through ./test: it brings up the house and says where it is.')
   return url
 }

@@ -6,37 +6,91 @@ import type { EventBody, TreatmentEvent } from '#core/treatment/events'
 import { demoId } from '#db/demo/ids'
 import type { Caller } from './http'
 
-export const STAFF = { owner: demoId('ilse'), therapist: demoId('tomas'), trainee: demoId('amara') } as const
+export const STAFF = {
+  owner: demoId('ilse'),
+  therapist: demoId('tomas'),
+  trainee: demoId('amara'),
+} as const
 export const ROOM = demoId('room-lake')
 /** A day of its own for each booking, so that nothing stands in the way. */
 let nextDay = 40
-export const freeDay = () => new Date(Date.now() + ++nextDay * 86_400_000).toISOString().slice(0, 10)
+export const freeDay = () =>
+  new Date(Date.now() + ++nextDay * 86_400_000).toISOString().slice(0, 10)
 
-export async function bundleOf(call: Caller, id: string): Promise<VisitBundle> { return (await call(`/api/visits/${id}`)).body as VisitBundle }
+export async function bundleOf(call: Caller, id: string): Promise<VisitBundle> {
+  return (await call(`/api/visits/${id}`)).body as VisitBundle
+}
 
 /** A client of their own, so that nothing of another test stands. */
-export async function someone(call: Caller, name = 'Care Test', born = '1985-04-04'): Promise<string> {
+export async function someone(
+  call: Caller,
+  name = 'Care Test',
+  born = '1985-04-04',
+): Promise<string> {
   const id = randomUUID()
-  const r = await call('/api/people', { method: 'POST', body: { id, name, born, phone: '', email: '', work: '', medicines: '', notes: '', faceHeightMm: 190, faceWidthMm: 140 } })
+  const r = await call('/api/people', {
+    method: 'POST',
+    body: {
+      id,
+      name,
+      born,
+      phone: '',
+      email: '',
+      work: '',
+      medicines: '',
+      notes: '',
+      faceHeightMm: 190,
+      faceWidthMm: 140,
+    },
+  })
   if (r.status !== 200) throw new Error(r.text)
   return id
 }
 const clientId = (key: string) => (/^[0-9a-f]{8}-[0-9a-f]{4}-/.test(key) ? key : demoId(key))
 
 /** Books a visit for a person: a client by their key in the demo, or by id. */
-export async function book(call: Caller, who: keyof typeof STAFF, client = 'other-20', minutes = 60): Promise<string> {
+export async function book(
+  call: Caller,
+  who: keyof typeof STAFF,
+  client = 'other-20',
+  minutes = 60,
+): Promise<string> {
   const id = randomUUID()
-  const reply = await call('/api/visits', { method: 'POST', body: { id, clientId: clientId(client), staffId: STAFF[who], roomId: ROOM, startsAt: `${freeDay()}T10:00:00Z`, minutes } })
+  const reply = await call('/api/visits', {
+    method: 'POST',
+    body: {
+      id,
+      clientId: clientId(client),
+      staffId: STAFF[who],
+      roomId: ROOM,
+      startsAt: `${freeDay()}T10:00:00Z`,
+      minutes,
+    },
+  })
   if (reply.status !== 200) throw new Error(reply.text)
   return id
 }
 
 /** Asked, consented, read and planned: ready to start. */
-export async function prepared(call: Caller, who: keyof typeof STAFF, client = 'other-20'): Promise<string> {
+export async function prepared(
+  call: Caller,
+  who: keyof typeof STAFF,
+  client = 'other-20',
+): Promise<string> {
   const id = await book(call, who, client)
-  const must = async (path: string, method: string, body: unknown) => { const r = await call(`/api/visits/${id}${path}`, { method, body }); if (r.status !== 200) throw new Error(`${path}: ${r.text}`) }
+  const must = async (path: string, method: string, body: unknown) => {
+    const r = await call(`/api/visits/${id}${path}`, { method, body })
+    if (r.status !== 200) throw new Error(`${path}: ${r.text}`)
+  }
   await must('/answers', 'PUT', { id: randomUUID(), answers: allNo(), medicines: '' })
-  await must('/consent', 'POST', { id: randomUUID(), method: 'typed', name: 'A Client', confirmed: true, guardian: false, kinds: ['care', 'exfoliation', 'machine', 'current'] })
+  await must('/consent', 'POST', {
+    id: randomUUID(),
+    method: 'typed',
+    name: 'A Client',
+    confirmed: true,
+    guardian: false,
+    kinds: ['care', 'exfoliation', 'machine', 'current'],
+  })
   await must('/readings', 'POST', { id: randomUUID(), phase: 'madeUp', zones: readAll(RESILIENT) })
   const plan = propose(toPlanInput(await bundleOf(call, id)))
   if (plan.failed) throw new Error(plan.failed.text)
@@ -45,7 +99,11 @@ export async function prepared(call: Caller, who: keyof typeof STAFF, client = '
 }
 
 /** Under way. A trainee's plan is countersigned by the caller, who is a senior then. */
-export async function treating(call: Caller, who: keyof typeof STAFF, client = 'other-20'): Promise<string> {
+export async function treating(
+  call: Caller,
+  who: keyof typeof STAFF,
+  client = 'other-20',
+): Promise<string> {
   const id = await prepared(call, who, client)
   if (who === 'trainee') await call(`/api/visits/${id}/countersign`, { method: 'POST' })
   const r = await call(`/api/visits/${id}/start`, { method: 'POST' })
@@ -54,19 +112,39 @@ export async function treating(call: Caller, who: keyof typeof STAFF, client = '
 }
 
 let seq = 0
-export const tap = (body: EventBody, at = Date.now(), more: Partial<TreatmentEvent> = {}): TreatmentEvent => ({ id: randomUUID(), at, deviceId: '0000aaaa-0000-4000-8000-000000000001', seq: seq++, planVersion: 1, body, ...more })
+export const tap = (
+  body: EventBody,
+  at = Date.now(),
+  more: Partial<TreatmentEvent> = {},
+): TreatmentEvent => ({
+  id: randomUUID(),
+  at,
+  deviceId: '0000aaaa-0000-4000-8000-000000000001',
+  seq: seq++,
+  planVersion: 1,
+  body,
+  ...more,
+})
 
 /** Every step tapped done, a minute each, then finished. */
 export async function throughTheRoom(call: Caller, id: string): Promise<void> {
   const b = await bundleOf(call, id)
   const steps = b.plans.find((p) => p.version === 1)?.steps ?? []
   let at = Date.now() - steps.length * 60_000
-  const events = [tap({ kind: 'started' }, at), ...steps.map((s) => tap({ kind: 'stepDone', key: s.key, cue: true }, at += 60_000)), tap({ kind: 'finished' }, at + 1000)]
+  const events = [
+    tap({ kind: 'started' }, at),
+    ...steps.map((s) => tap({ kind: 'stepDone', key: s.key, cue: true }, (at += 60_000))),
+    tap({ kind: 'finished' }, at + 1000),
+  ]
   const r = await call(`/api/visits/${id}/events`, { method: 'POST', body: { events } })
   if (r.status !== 200) throw new Error(r.text)
 }
 
-export async function sealedVisit(call: Caller, who: keyof typeof STAFF, client = 'other-20'): Promise<string> {
+export async function sealedVisit(
+  call: Caller,
+  who: keyof typeof STAFF,
+  client = 'other-20',
+): Promise<string> {
   const id = await treating(call, who, client)
   await throughTheRoom(call, id)
   const r = await call(`/api/visits/${id}/seal`, { method: 'POST', body: { text: 'Went well.' } })

@@ -19,8 +19,14 @@ export async function openVisit(page: Page, client: string): Promise<void> {
   await expect(page.getByRole('list', { name: 'Stops of the visit' })).toBeVisible()
 }
 
-export async function goTo(page: Page, stop: 'Ask' | 'Read' | 'Plan' | 'Set' | 'Treat' | 'Close'): Promise<void> {
-  await page.getByRole('list', { name: 'Stops of the visit' }).getByRole('link', { name: stop }).click()
+export async function goTo(
+  page: Page,
+  stop: 'Ask' | 'Read' | 'Plan' | 'Set' | 'Treat' | 'Close',
+): Promise<void> {
+  await page
+    .getByRole('list', { name: 'Stops of the visit' })
+    .getByRole('link', { name: stop })
+    .click()
   await page.waitForURL(new RegExp(`/${stop.toLowerCase()}$`))
 }
 
@@ -28,7 +34,7 @@ export async function goTo(page: Page, stop: 'Ask' | 'Read' | 'Plan' | 'Set' | '
 export async function signTyped(page: Page, client: string): Promise<void> {
   if (await page.getByRole('button', { name: 'Sign again' }).isVisible()) return
   await page.getByRole('button', { name: 'All of these' }).click()
-  await page.getByLabel('Client\'s full name').fill(client)
+  await page.getByLabel("Client's full name").fill(client)
   await page.getByLabel('The client is here and agrees').check()
   await page.getByRole('button', { name: 'Sign the consent' }).click()
   await expect(page.getByText(`Typed by ${client}`)).toBeVisible()
@@ -40,8 +46,12 @@ export async function askAsBefore(page: Page, client: string): Promise<void> {
   const same = page.getByRole('button', { name: 'Same as last time' })
   if (await same.isVisible()) await same.click()
   const rest = page.getByRole('button', { name: 'No to the rest' })
-  for (let left = await rest.count(); left > 0; left = await rest.count()) { await rest.first().click(); await expect(rest).toHaveCount(left - 1) }
-  for (const q of await page.getByRole('listitem').filter({ hasText: 'last time: yes' }).all()) await q.getByText('Yes', { exact: true }).click()
+  for (let left = await rest.count(); left > 0; left = await rest.count()) {
+    await rest.first().click()
+    await expect(rest).toHaveCount(left - 1)
+  }
+  for (const q of await page.getByRole('listitem').filter({ hasText: 'last time: yes' }).all())
+    await q.getByText('Yes', { exact: true }).click()
   await signTyped(page, client)
   await page.getByRole('button', { name: 'Keep the answers, read the skin' }).click()
   await page.waitForURL(/\/read$/)
@@ -54,14 +64,19 @@ export async function readAsBefore(page: Page): Promise<void> {
 }
 
 export async function planAsProposed(page: Page): Promise<void> {
-  const tray = page.getByRole('button', { name: 'Lay out the tray' }).or(page.getByRole('link', { name: 'Lay out the tray' }))
+  const tray = page
+    .getByRole('button', { name: 'Lay out the tray' })
+    .or(page.getByRole('link', { name: 'Lay out the tray' }))
   await expect(tray).toBeEnabled({ timeout: 60_000 })
   await tray.click()
   await page.waitForURL(/\/set$/)
 }
 
 /** The big button of the room, pressed once; the second reading is taken as it was. Returns the step's name. */
-export async function nextStep(page: Page, ran: (label: string) => Promise<void> = async () => {}): Promise<string> {
+export async function nextStep(
+  page: Page,
+  ran: (label: string) => Promise<void> = async () => {},
+): Promise<string> {
   const done = page.getByRole('button', { name: /^Done|^Read the bare skin/ })
   await expect(done).toBeVisible()
   const place = page.getByText(/^step \d+ of \d+/)

@@ -1,6 +1,12 @@
 <script setup lang="ts">
 /** The bowl that must not overflow: what is still in it from before, what today adds, the rim as its edge. */
-const props = defineProps<{ name: string, before: number, today: number, rim: number, dark?: boolean }>()
+const props = defineProps<{
+  name: string
+  before: number
+  today: number
+  rim: number
+  dark?: boolean
+}>()
 const scale = computed(() => Math.max(props.rim, props.before + props.today, 1))
 const level = (h: number) => 34 - (Math.min(h, scale.value) / scale.value) * 30
 const over = computed(() => props.before + props.today > props.rim)
@@ -9,22 +15,62 @@ const f = (h: number) => (h / 100).toFixed(1)
 </script>
 
 <template>
-  <div class="bowl" :class="{ over }" :aria-label="`${name}: ${f(before + today)} of ${f(rim)}${over ? ', over the rim' : ''}`" role="img">
+  <div
+    class="bowl"
+    :class="{ over }"
+    :aria-label="`${name}: ${f(before + today)} of ${f(rim)}${over ? ', over the rim' : ''}`"
+    role="img"
+  >
     <svg viewBox="0 0 64 40" aria-hidden="true">
       <clipPath :id="clip"><path d="M4 4h56c0 18-11 31-28 31S4 22 4 4z" /></clipPath>
       <g :clip-path="`url(#${clip})`">
         <rect x="0" y="0" width="64" height="40" :fill="dark ? '#241C15' : '#FFFFFF'" />
-        <rect x="0" :y="level(before + today)" width="64" height="40" :fill="over ? '#B4506A' : '#7FB3B5'" /><rect x="0" :y="level(before)" width="64" height="40" fill="#2C6C70" />
+        <rect
+          x="0"
+          :y="level(before + today)"
+          width="64"
+          height="40"
+          :fill="over ? '#B4506A' : '#7FB3B5'"
+        />
+        <rect x="0" :y="level(before)" width="64" height="40" fill="#2C6C70" />
       </g>
-      <path d="M4 4c0 18 11 31 28 31S60 22 60 4" fill="none" :stroke="dark ? '#CBB594' : '#4A3626'" stroke-width="2" /><path d="M1 4h62" :stroke="over ? '#8E1F3F' : dark ? '#CBB594' : '#4A3626'" stroke-width="3" stroke-linecap="round" />
+      <path
+        d="M4 4c0 18 11 31 28 31S60 22 60 4"
+        fill="none"
+        :stroke="dark ? '#CBB594' : '#4A3626'"
+        stroke-width="2"
+      />
+      <path
+        d="M1 4h62"
+        :stroke="over ? '#8E1F3F' : dark ? '#CBB594' : '#4A3626'"
+        stroke-width="3"
+        stroke-linecap="round"
+      />
     </svg>
-    <div class="cap" aria-hidden="true"><b>{{ name }}</b><span class="figures">{{ f(before + today) }} of {{ f(rim) }}</span></div>
+    <div class="cap" aria-hidden="true">
+      <b>{{ name }}</b
+      ><span class="figures">{{ f(before + today) }} of {{ f(rim) }}</span>
+    </div>
   </div>
 </template>
 
 <style scoped>
-.bowl { margin: 0; width: 74px; text-align: center; font-size: 0.8125rem; line-height: 1.2; }
-svg { width: 66px; height: 42px; }
-.cap b { display: block; font-weight: 650; }
-.over .cap { color: var(--berry); }
+.bowl {
+  margin: 0;
+  width: 74px;
+  text-align: center;
+  font-size: 0.8125rem;
+  line-height: 1.2;
+}
+svg {
+  width: 66px;
+  height: 42px;
+}
+.cap b {
+  display: block;
+  font-weight: 650;
+}
+.over .cap {
+  color: var(--berry);
+}
 </style>

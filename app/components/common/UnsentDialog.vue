@@ -1,14 +1,20 @@
 <script setup lang="ts">
 defineProps<{ unsent: number }>()
-const emit = defineEmits<{ stay: [], leave: [] }>()
+const emit = defineEmits<{ stay: []; leave: [] }>()
 </script>
 
 <template>
   <VDialog :model-value="true" aria-label="Something is unsent" @update:model-value="emit('stay')">
     <VCard class="pa-5">
       <h2>Something on this device is not saved yet</h2>
-      <p class="my-3">{{ unsent }} {{ unsent === 1 ? 'draft or tap has' : 'drafts or taps have' }} not reached the house. Signing out wipes them from this device.</p>
-      <div class="row"><VBtn color="primary" @click="emit('stay')">Stay</VBtn><VBtn variant="outlined" color="error" @click="emit('leave')">Wipe and sign out</VBtn></div>
+      <p class="my-3">
+        {{ unsent }} {{ unsent === 1 ? 'draft or tap has' : 'drafts or taps have' }} not reached the
+        house. Signing out wipes them from this device.
+      </p>
+      <div class="row">
+        <VBtn color="primary" @click="emit('stay')">Stay</VBtn
+        ><VBtn variant="outlined" color="error" @click="emit('leave')">Wipe and sign out</VBtn>
+      </div>
     </VCard>
   </VDialog>
 </template>

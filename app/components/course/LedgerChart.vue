@@ -1,28 +1,83 @@
 <script setup lang="ts">
 import { LineChart } from 'echarts/charts'
-import { AriaComponent, GridComponent, LegendComponent, MarkLineComponent, TooltipComponent } from 'echarts/components'
+import {
+  AriaComponent,
+  GridComponent,
+  LegendComponent,
+  MarkLineComponent,
+  TooltipComponent,
+} from 'echarts/components'
 import { use } from 'echarts/core'
 import { SVGRenderer } from 'echarts/renderers'
 import VChart from 'vue-echarts'
 import { RESILIENT_RIM } from '#core/catalogue/rim'
 import { halfLifeHours, ledgerCurve, type Poured } from '#core/load/ledger'
 
-const props = defineProps<{ poured: Poured[], now: number, age: number | null }>()
-use([LineChart, GridComponent, TooltipComponent, LegendComponent, MarkLineComponent, AriaComponent, SVGRenderer])
+const props = defineProps<{ poured: Poured[]; now: number; age: number | null }>()
+use([
+  LineChart,
+  GridComponent,
+  TooltipComponent,
+  LegendComponent,
+  MarkLineComponent,
+  AriaComponent,
+  SVGRenderer,
+])
 const DAY = 86_400_000
 const option = computed(() => {
   const half = halfLifeHours(props.age ?? undefined, false)
-  const line = (region: 'forehead' | 'cheekL', name: string, color: string, type: 'solid' | 'dashed') => ({
-    name, type: 'line', showSymbol: false, color, lineStyle: { type, width: 2 }, data: ledgerCurve(props.poured, region, props.now - 70 * DAY, props.now + 3 * DAY, 6, half).map((p) => [p.at, p.load / 100]),
-    ...(region === 'forehead' ? { markLine: { symbol: 'none', silent: true, label: { formatter: 'resilient rim', position: 'insideEndTop' }, lineStyle: { color: '#8E1F3F' }, data: [{ yAxis: RESILIENT_RIM / 100 }] } } : {}),
+  const line = (
+    region: 'forehead' | 'cheekL',
+    name: string,
+    color: string,
+    type: 'solid' | 'dashed',
+  ) => ({
+    name,
+    type: 'line',
+    showSymbol: false,
+    color,
+    lineStyle: { type, width: 2 },
+    data: ledgerCurve(props.poured, region, props.now - 70 * DAY, props.now + 3 * DAY, 6, half).map(
+      (p) => [p.at, p.load / 100],
+    ),
+    ...(region === 'forehead'
+      ? {
+          markLine: {
+            symbol: 'none',
+            silent: true,
+            label: { formatter: 'resilient rim', position: 'insideEndTop' },
+            lineStyle: { color: '#8E1F3F' },
+            data: [{ yAxis: RESILIENT_RIM / 100 }],
+          },
+        }
+      : {}),
   })
   return {
-    aria: { enabled: true }, textStyle: { fontFamily: 'Hanken Grotesk Variable, sans-serif' }, grid: { left: 34, right: 12, top: 30, bottom: 26 }, legend: { top: 0, textStyle: { color: '#2B2621' } }, tooltip: { trigger: 'axis', valueFormatter: (v: number) => v.toFixed(1) },
-    xAxis: { type: 'time', axisLabel: { color: '#5E5245', hideOverlap: true } }, yAxis: { type: 'value', min: 0, max: 5.5, axisLabel: { color: '#5E5245', showMaxLabel: false } }, series: [line('forehead', 'Forehead', '#1E6A66', 'solid'), line('cheekL', 'Left cheek', '#A03F1F', 'dashed')],
+    aria: { enabled: true },
+    textStyle: { fontFamily: 'Hanken Grotesk Variable, sans-serif' },
+    grid: { left: 34, right: 12, top: 30, bottom: 26 },
+    legend: { top: 0, textStyle: { color: '#2B2621' } },
+    tooltip: { trigger: 'axis', valueFormatter: (v: number) => v.toFixed(1) },
+    xAxis: { type: 'time', axisLabel: { color: '#5E5245', hideOverlap: true } },
+    yAxis: {
+      type: 'value',
+      min: 0,
+      max: 5.5,
+      axisLabel: { color: '#5E5245', showMaxLabel: false },
+    },
+    series: [
+      line('forehead', 'Forehead', '#1E6A66', 'solid'),
+      line('cheekL', 'Left cheek', '#A03F1F', 'dashed'),
+    ],
   }
 })
 </script>
 
 <template><VChart :option="option" autoresize class="chart" /></template>
 
-<style scoped>.chart { height: 220px; width: 100%; }</style>
+<style scoped>
+.chart {
+  height: 220px;
+  width: 100%;
+}
+</style>

@@ -6,43 +6,207 @@ import { daysAgo } from '~/composables/dates'
 import { compareAside } from '~/composables/planner'
 
 /** The same client at three lengths and in the four schools, beside today's plan; and what more minutes would bring. */
-const props = defineProps<{ input: PlanInput, steps: readonly PlanStep[], schoolName: string, before: { at: number, steps: PlanStep[] } | null }>()
+const props = defineProps<{
+  input: PlanInput
+  steps: readonly PlanStep[]
+  schoolName: string
+  before: { at: number; steps: PlanStep[] } | null
+}>()
 const emit = defineEmits<{ close: [] }>()
 const found = ref<Comparison | null>(null)
 const trouble = ref('')
-onMounted(async () => { try { found.value = await compareAside(props.input) } catch { trouble.value = 'It could not be compared. Try again.' } })
+onMounted(async () => {
+  try {
+    found.value = await compareAside(props.input)
+  } catch {
+    trouble.value = 'It could not be compared. Try again.'
+  }
+})
 const now = computed(() => new Set(props.steps.map((s) => s.technique)))
-const groups = computed(() => (found.value ? [{ title: `Three lengths, ${props.schoolName}`, list: found.value.lengths }, { title: `Four schools, ${props.input.slotMinutes} minutes`, list: found.value.schools }] : []))
-const last = computed(() => (props.before ? { ago: daysAgo(props.before.at), rows: changedMains(props.before.steps, props.steps) } : null))
+const groups = computed(() =>
+  found.value
+    ? [
+        { title: `Three lengths, ${props.schoolName}`, list: found.value.lengths },
+        { title: `Four schools, ${props.input.slotMinutes} minutes`, list: found.value.schools },
+      ]
+    : [],
+)
+const last = computed(() =>
+  props.before
+    ? { ago: daysAgo(props.before.at), rows: changedMains(props.before.steps, props.steps) }
+    : null,
+)
 /** What each further ten minutes add, against the longest. */
-const bars = computed(() => { const c = found.value?.curve ?? []; const most = Math.max(1, ...c.map((p) => p.value ?? 0)); return c.map((p) => ({ ...p, share: p.value === null ? 0 : Math.round((p.value / most) * 100) })) })
+const bars = computed(() => {
+  const c = found.value?.curve ?? []
+  const most = Math.max(1, ...c.map((p) => p.value ?? 0))
+  return c.map((p) => ({ ...p, share: p.value === null ? 0 : Math.round((p.value / most) * 100) }))
+})
 </script>
 
 <template>
-  <VDialog :model-value="true" scrollable max-width="1120" aria-label="Compare plans" @update:model-value="emit('close')" @keydown.esc="emit('close')">
+  <VDialog
+    :model-value="true"
+    scrollable
+    max-width="1120"
+    aria-label="Compare plans"
+    @update:model-value="emit('close')"
+    @keydown.esc="emit('close')"
+  >
     <VCard class="pa-5 sheet">
-      <div class="between"><h2>Last visit, other lengths, other schools</h2><VBtn variant="text" @click="emit('close')">Close</VBtn></div>
+      <div class="between">
+        <h2>Last visit, other lengths, other schools</h2>
+        <VBtn variant="text" @click="emit('close')">Close</VBtn>
+      </div>
       <p v-if="trouble" role="alert" class="tag stop">{{ trouble }}</p>
       <p v-else-if="!found" class="soft" role="status">Working them out…</p>
       <template v-else>
-        <section v-if="last"><h3>Beside the last visit, {{ last.ago }}</h3>
-          <ul class="plainlist last"><li v-for="r in last.rows" :key="r.technique" :class="{ other: r.was === null, gone: r.is === null }"><span>{{ r.name }}</span><span class="figures soft">{{ r.was === null ? `new, ${r.is} min` : r.is === null ? `${r.was} min then, not today` : r.was === r.is ? `${r.is} min as then` : `${r.was} → ${r.is} min` }}</span></li></ul>
+        <section v-if="last">
+          <h3>Beside the last visit, {{ last.ago }}</h3>
+          <ul class="plainlist last">
+            <li
+              v-for="r in last.rows"
+              :key="r.technique"
+              :class="{ other: r.was === null, gone: r.is === null }"
+            >
+              <span>{{ r.name }}</span
+              ><span class="figures soft">{{
+                r.was === null
+                  ? `new, ${r.is} min`
+                  : r.is === null
+                    ? `${r.was} min then, not today`
+                    : r.was === r.is
+                      ? `${r.is} min as then`
+                      : `${r.was} → ${r.is} min`
+              }}</span>
+            </li>
+          </ul>
         </section>
-        <section><h3>What more minutes bring</h3>
-          <ul class="plainlist curve figures" aria-label="Share of the ninety-minute plan by minutes"><li v-for="p in bars" :key="p.slot"><span class="bar" :style="{ height: `${p.share * 0.7}px` }" :class="{ here: p.slot === input.slotMinutes }" /><b>{{ p.value === null ? 'does not fit' : `${p.share} %` }}</b><span class="soft">{{ p.slot }} min</span></li></ul>
+        <section>
+          <h3>What more minutes bring</h3>
+          <ul
+            class="plainlist curve figures"
+            aria-label="Share of the ninety-minute plan by minutes"
+          >
+            <li v-for="p in bars" :key="p.slot">
+              <span
+                class="bar"
+                :style="{ height: `${p.share * 0.7}px` }"
+                :class="{ here: p.slot === input.slotMinutes }"
+              /><b>{{ p.value === null ? 'does not fit' : `${p.share} %` }}</b
+              ><span class="soft">{{ p.slot }} min</span>
+            </li>
+          </ul>
         </section>
-        <section v-for="g in groups" :key="g.title"><h3>{{ g.title }}</h3>
-          <div class="cols" :style="{ gridTemplateColumns: `repeat(${g.list.length}, minmax(0, 1fr))` }"><article v-for="a in g.list" :key="a.name"><h4>{{ a.name }} <span class="soft figures">{{ a.failed ? '' : `${a.minutes} min` }}</span></h4><p v-if="a.failed" class="tag watch">{{ a.failed }}</p><ul class="plainlist"><li v-for="(m, i) in a.mains" :key="i" :class="{ other: !now.has(m.technique) }">{{ m.name }} <span class="soft figures">{{ m.minutes }}</span><span v-if="!now.has(m.technique)" class="sr">, not in today's plan</span></li></ul></article></div>
+        <section v-for="g in groups" :key="g.title">
+          <h3>{{ g.title }}</h3>
+          <div
+            class="cols"
+            :style="{ gridTemplateColumns: `repeat(${g.list.length}, minmax(0, 1fr))` }"
+          >
+            <article v-for="a in g.list" :key="a.name">
+              <h4>
+                {{ a.name }}
+                <span class="soft figures">{{ a.failed ? '' : `${a.minutes} min` }}</span>
+              </h4>
+              <p v-if="a.failed" class="tag watch">{{ a.failed }}</p>
+              <ul class="plainlist">
+                <li v-for="(m, i) in a.mains" :key="i" :class="{ other: !now.has(m.technique) }">
+                  {{ m.name }} <span class="soft figures">{{ m.minutes }}</span><span
+                    v-if="!now.has(m.technique)"
+                    class="sr"
+                    >, not in today's plan</span
+                  >
+                </li>
+              </ul>
+            </article>
+          </div>
         </section>
-        <p class="soft fine">Bold: not in today's plan. Every column is a full plan of its own; the safety rules are the same in all of them.</p>
+        <p class="soft fine">
+          Bold: not in today's plan. Every column is a full plan of its own; the safety rules are
+          the same in all of them.
+        </p>
       </template>
     </VCard>
   </VDialog>
 </template>
 
 <style scoped>
-.sheet { display: flex; flex-direction: column; gap: 12px; overflow-y: auto; } .curve { display: flex; gap: 14px; align-items: flex-end; min-height: 126px; margin-top: 8px; } .curve li { display: flex; flex-direction: column; align-items: center; gap: 2px; min-width: 66px; } .bar { width: 40px; background: #A8CFCB; border-radius: 5px 5px 0 0; } .bar.here { background: var(--basin); }
-.cols { display: grid; gap: 12px; margin-top: 6px; } article { border: 1px solid var(--line); border-radius: 10px; padding: 10px 12px; } h4 { font-family: var(--serif); font-size: 1rem; margin: 0 0 4px; } li { padding: 1px 0; } .other { font-weight: 700; } .fine { font-size: 0.8125rem; } p { margin: 0; }
-.last { display: grid; grid-template-columns: repeat(3, minmax(0, 1fr)); gap: 2px 22px; margin-top: 6px; } .last li { display: flex; justify-content: space-between; gap: 8px; border-bottom: 1px solid var(--line); } .gone { color: var(--ink-soft); text-decoration: line-through; text-decoration-color: var(--oak-light); }
-@media (max-width: 760px) { .cols { grid-template-columns: 1fr 1fr !important; } }
+.sheet {
+  display: flex;
+  flex-direction: column;
+  gap: 12px;
+  overflow-y: auto;
+}
+.curve {
+  display: flex;
+  gap: 14px;
+  align-items: flex-end;
+  min-height: 126px;
+  margin-top: 8px;
+}
+.curve li {
+  display: flex;
+  flex-direction: column;
+  align-items: center;
+  gap: 2px;
+  min-width: 66px;
+}
+.bar {
+  width: 40px;
+  background: #a8cfcb;
+  border-radius: 5px 5px 0 0;
+}
+.bar.here {
+  background: var(--basin);
+}
+.cols {
+  display: grid;
+  gap: 12px;
+  margin-top: 6px;
+}
+article {
+  border: 1px solid var(--line);
+  border-radius: 10px;
+  padding: 10px 12px;
+}
+h4 {
+  font-family: var(--serif);
+  font-size: 1rem;
+  margin: 0 0 4px;
+}
+li {
+  padding: 1px 0;
+}
+.other {
+  font-weight: 700;
+}
+.fine {
+  font-size: 0.8125rem;
+}
+p {
+  margin: 0;
+}
+.last {
+  display: grid;
+  grid-template-columns: repeat(3, minmax(0, 1fr));
+  gap: 2px 22px;
+  margin-top: 6px;
+}
+.last li {
+  display: flex;
+  justify-content: space-between;
+  gap: 8px;
+  border-bottom: 1px solid var(--line);
+}
+.gone {
+  color: var(--ink-soft);
+  text-decoration: line-through;
+  text-decoration-color: var(--oak-light);
+}
+@media (max-width: 760px) {
+  .cols {
+    grid-template-columns: 1fr 1fr !important;
+  }
+}
 </style>

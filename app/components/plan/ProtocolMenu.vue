@@ -12,40 +12,96 @@ const keeping = ref(false)
 const trouble = ref('')
 const form = reactive({ over: null as string | null, name: '', note: '' })
 const offered = computed(() => visit.bundle?.protocols ?? [])
-const steps = computed(() => asProtocol(plan.steps, (key) => { const r = plan.check?.trace.schedule.resting.find((x) => x.key === key); return r && r.end - r.start }))
+const steps = computed(() =>
+  asProtocol(plan.steps, (key) => {
+    const r = plan.check?.trace.schedule.resting.find((x) => x.key === key)
+    return r && r.end - r.start
+  }),
+)
 const mayKeep = computed(() => visit.bundle?.staff.role !== 'trainee')
-function open() { form.over = plan.protocol?.id ?? null; form.name = ''; form.note = ''; trouble.value = ''; keeping.value = true }
+function open() {
+  form.over = plan.protocol?.id ?? null
+  form.name = ''
+  form.note = ''
+  trouble.value = ''
+  keeping.value = true
+}
 async function keep() {
   trouble.value = ''
   try {
     const old = offered.value.find((p) => p.id === form.over)
-    if (old) await api(`/api/protocols/${old.id}/versions`, { method: 'POST', body: { version: old.version + 1, note: form.note, steps: steps.value } })
-    else await api('/api/protocols', { method: 'POST', body: { id: crypto.randomUUID(), name: form.name, note: form.note, steps: steps.value } })
+    if (old)
+      await api(`/api/protocols/${old.id}/versions`, {
+        method: 'POST',
+        body: { version: old.version + 1, note: form.note, steps: steps.value },
+      })
+    else
+      await api('/api/protocols', {
+        method: 'POST',
+        body: { id: crypto.randomUUID(), name: form.name, note: form.note, steps: steps.value },
+      })
     keeping.value = false
     await visit.reload()
-  } catch (e) { trouble.value = sayProblem(e) }
+  } catch (e) {
+    trouble.value = sayProblem(e)
+  }
 }
 </script>
 
 <template>
   <VMenu>
-    <template #activator="{ props }"><VBtn v-bind="props" variant="outlined" height="40" class="px-3">Protocols</VBtn></template>
+    <template #activator="{ props }"
+      ><VBtn v-bind="props" variant="outlined" height="40" class="px-3">Protocols</VBtn></template
+    >
     <VList density="compact">
-      <VListItem v-for="p in offered" :key="p.id" :title="p.name" :subtitle="`version ${p.version}, ${p.steps.length} steps`" @click="plan.propose(p)" />
+      <VListItem
+        v-for="p in offered"
+        :key="p.id"
+        :title="p.name"
+        :subtitle="`version ${p.version}, ${p.steps.length} steps`"
+        @click="plan.propose(p)"
+      />
       <VListItem v-if="!offered.length" title="None kept yet" disabled />
-      <VListItem v-if="mayKeep && plan.steps.length" title="Keep this plan as a protocol…" @click="open" />
+      <VListItem
+        v-if="mayKeep && plan.steps.length"
+        title="Keep this plan as a protocol…"
+        @click="open"
+      />
     </VList>
   </VMenu>
   <VDialog v-model="keeping" max-width="520" aria-label="Keep as a protocol">
-    <VCard class="pa-5"><h2>Keep as a protocol of the house</h2>
-      <p class="soft">{{ steps.length }} main steps with their minutes. Zones, products and connecting steps follow from each client.</p>
+    <VCard class="pa-5"
+      ><h2>Keep as a protocol of the house</h2>
+      <p class="soft">
+        {{ steps.length }} main steps with their minutes. Zones, products and connecting steps
+        follow from each client.
+      </p>
       <p v-if="trouble" role="alert" class="tag stop">{{ trouble }}</p>
-      <VSelect v-model="form.over" :items="[{ value: null, title: 'A new protocol' }, ...offered.map((p) => ({ value: p.id, title: `Version ${p.version + 1} of ${p.name}` }))]" label="Keep as" />
+      <VSelect
+        v-model="form.over"
+        :items="[
+          { value: null, title: 'A new protocol' },
+          ...offered.map((p) => ({ value: p.id, title: `Version ${p.version + 1} of ${p.name}` })),
+        ]"
+        label="Keep as"
+      />
       <VTextField v-if="form.over === null" v-model="form.name" label="Name" maxlength="60" />
       <VTextField v-model="form.note" label="What changed, or what it is for" maxlength="300" />
-      <div class="row end"><VBtn variant="text" @click="keeping = false">Cancel</VBtn><VBtn color="primary" :disabled="form.over === null && !form.name.trim()" @click="keep">Keep it</VBtn></div>
+      <div class="row end">
+        <VBtn variant="text" @click="keeping = false">Cancel</VBtn
+        ><VBtn color="primary" :disabled="form.over === null && !form.name.trim()" @click="keep"
+          >Keep it</VBtn
+        >
+      </div>
     </VCard>
   </VDialog>
 </template>
 
-<style scoped>.end { justify-content: flex-end; } p { margin: 4px 0 10px; }</style>
+<style scoped>
+.end {
+  justify-content: flex-end;
+}
+p {
+  margin: 4px 0 10px;
+}
+</style>

@@ -6,7 +6,18 @@ import { dayAndClock } from '~/composables/dates'
 import { sayProblem, useApi } from '~/composables/useApi'
 
 /** Rows of the table that this house works more strictly. Never looser: what would loosen a row is said before it is sent. */
-defineProps<{ rules: { id: string, rule: string, change: Tightening, reason: string, by: string, at: number, ended: number | null }[], zone: string }>()
+defineProps<{
+  rules: {
+    id: string
+    rule: string
+    change: Tightening
+    reason: string
+    by: string
+    at: number
+    ended: number | null
+  }[]
+  zone: string
+}>()
 const emit = defineEmits<{ changed: [] }>()
 const api = useApi()
 const rule = ref<string | null>(null)
@@ -17,39 +28,152 @@ const rim = ref('')
 const reason = ref('')
 const trouble = ref('')
 const row = computed(() => CONTRAINDICATIONS.find((r) => r.id === rule.value))
-const name = (id: string) => { const r = CONTRAINDICATIONS.find((c) => c.id === id); return r ? `${FINDINGS[r.finding].short}: ${r.sentence}` : id }
-const items = CONTRAINDICATIONS.filter((r) => !r.visit).map((r) => ({ value: r.id, title: name(r.id) }))
+const name = (id: string) => {
+  const r = CONTRAINDICATIONS.find((c) => c.id === id)
+  return r ? `${FINDINGS[r.finding].short}: ${r.sentence}` : id
+}
+const items = CONTRAINDICATIONS.filter((r) => !r.visit).map((r) => ({
+  value: r.id,
+  title: name(r.id),
+}))
 const whole = (s: string) => (s.trim() === '' ? undefined : Number(s))
 const change = computed<Tightening>(() => {
-  const limit = { ...(whole(steam.value) === undefined ? {} : { steamMost: whole(steam.value) }), ...(whole(rim.value) === undefined ? {} : { rimPercent: whole(rim.value) }) }
-  return { ...(whole(days.value) === undefined ? {} : { days: whole(days.value) }), ...(wholeFace.value ? { wholeFace: true as const } : {}), ...(Object.keys(limit).length > 0 ? { limit } : {}) }
+  const limit = {
+    ...(whole(steam.value) === undefined ? {} : { steamMost: whole(steam.value) }),
+    ...(whole(rim.value) === undefined ? {} : { rimPercent: whole(rim.value) }),
+  }
+  return {
+    ...(whole(days.value) === undefined ? {} : { days: whole(days.value) }),
+    ...(wholeFace.value ? { wholeFace: true as const } : {}),
+    ...(Object.keys(limit).length > 0 ? { limit } : {}),
+  }
 })
 const wrong = computed(() => (row.value ? loosens(row.value, change.value) : undefined))
 async function add() {
   trouble.value = ''
   try {
-    await api('/api/house-rules', { method: 'POST', body: { id: crypto.randomUUID(), rule: rule.value, change: change.value, reason: reason.value } })
-    rule.value = null; days.value = ''; wholeFace.value = false; steam.value = ''; rim.value = ''; reason.value = ''
+    await api('/api/house-rules', {
+      method: 'POST',
+      body: {
+        id: crypto.randomUUID(),
+        rule: rule.value,
+        change: change.value,
+        reason: reason.value,
+      },
+    })
+    rule.value = null
+    days.value = ''
+    wholeFace.value = false
+    steam.value = ''
+    rim.value = ''
+    reason.value = ''
     emit('changed')
-  } catch (e) { trouble.value = sayProblem(e) }
+  } catch (e) {
+    trouble.value = sayProblem(e)
+  }
 }
-async function end(id: string) { trouble.value = ''; try { await api(`/api/house-rules/${id}/end`, { method: 'POST' }); emit('changed') } catch (e) { trouble.value = sayProblem(e) } }
+async function end(id: string) {
+  trouble.value = ''
+  try {
+    await api(`/api/house-rules/${id}/end`, { method: 'POST' })
+    emit('changed')
+  } catch (e) {
+    trouble.value = sayProblem(e)
+  }
+}
 </script>
 
 <template>
   <section class="panel stack">
-    <div><h2>House rules</h2><p class="soft">A house may be stricter than the table, never looser. What is changed counts from then on.</p></div>
-    <ul class="plainlist"><li v-for="r in rules" :key="r.id" class="between line" :class="{ over: r.ended }"><span><b>{{ words(r.change) }}</b> · {{ name(r.rule) }}<br><span class="soft">{{ r.reason }} · {{ r.by }}, {{ dayAndClock(r.at, zone) }}{{ r.ended ? `; ended ${dayAndClock(r.ended, zone)}` : '' }}</span></span><VBtn v-if="!r.ended" size="small" height="38" variant="outlined" @click="end(r.id)">End it<span class="sr">: {{ name(r.rule) }}</span></VBtn></li></ul>
-    <VAutocomplete v-model="rule" :items="items" label="Make a row stricter" density="compact" hide-details clearable />
+    <div>
+      <h2>House rules</h2>
+      <p class="soft">
+        A house may be stricter than the table, never looser. What is changed counts from then on.
+      </p>
+    </div>
+    <ul class="plainlist">
+      <li v-for="r in rules" :key="r.id" class="between line" :class="{ over: r.ended }">
+        <span
+          ><b>{{ words(r.change) }}</b> · {{ name(r.rule) }}<br /><span class="soft"
+            >{{ r.reason }} · {{ r.by }}, {{ dayAndClock(r.at, zone)
+            }}{{ r.ended ? `; ended ${dayAndClock(r.ended, zone)}` : '' }}</span
+          ></span
+        ><VBtn v-if="!r.ended" size="small" height="38" variant="outlined" @click="end(r.id)"
+          >End it<span class="sr">: {{ name(r.rule) }}</span></VBtn
+        >
+      </li>
+    </ul>
+    <VAutocomplete
+      v-model="rule"
+      :items="items"
+      label="Make a row stricter"
+      density="compact"
+      hide-details
+      clearable
+    />
     <form v-if="row" class="stack" novalidate @submit.prevent="add">
-      <div class="row"><VTextField v-if="row.days !== undefined" v-model="days" type="number" :label="`Days, ${row.days} or more`" density="compact" hide-details class="num" /><VTextField v-model="steam" type="number" label="Steam at most, min" density="compact" hide-details class="num" /><VTextField v-model="rim" type="number" label="Rim at most, %" density="compact" hide-details class="num" /></div>
-      <VCheckbox v-if="row.where !== 'whole'" v-model="wholeFace" label="On the whole face" density="compact" hide-details />
+      <div class="row">
+        <VTextField
+          v-if="row.days !== undefined"
+          v-model="days"
+          type="number"
+          :label="`Days, ${row.days} or more`"
+          density="compact"
+          hide-details
+          class="num"
+        /><VTextField
+          v-model="steam"
+          type="number"
+          label="Steam at most, min"
+          density="compact"
+          hide-details
+          class="num"
+        /><VTextField
+          v-model="rim"
+          type="number"
+          label="Rim at most, %"
+          density="compact"
+          hide-details
+          class="num"
+        />
+      </div>
+      <VCheckbox
+        v-if="row.where !== 'whole'"
+        v-model="wholeFace"
+        label="On the whole face"
+        density="compact"
+        hide-details
+      />
       <VTextField v-model="reason" label="Why" density="compact" hide-details :maxlength="300" />
       <p v-if="wrong" class="tag watch">{{ wrong }}</p>
-      <div><VBtn color="secondary" type="submit" :disabled="wrong !== undefined || reason.trim() === ''">Work it so from now on</VBtn></div>
+      <div>
+        <VBtn
+          color="secondary"
+          type="submit"
+          :disabled="wrong !== undefined || reason.trim() === ''"
+          >Work it so from now on</VBtn
+        >
+      </div>
     </form>
     <p v-if="trouble" role="alert" class="tag stop">{{ trouble }}</p>
   </section>
 </template>
 
-<style scoped>.line { border-top: 1px solid var(--line); padding: 7px 0; flex-wrap: nowrap; } .over b { text-decoration: line-through; font-weight: 500; } .num { min-width: 150px; flex: 1; } p { margin: 0; }</style>
+<style scoped>
+.line {
+  border-top: 1px solid var(--line);
+  padding: 7px 0;
+  flex-wrap: nowrap;
+}
+.over b {
+  text-decoration: line-through;
+  font-weight: 500;
+}
+.num {
+  min-width: 150px;
+  flex: 1;
+}
+p {
+  margin: 0;
+}
+</style>

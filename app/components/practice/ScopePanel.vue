@@ -3,9 +3,16 @@ import { LICENCE_IDS, LICENCE_NAMES, type LicenceId } from '#core/catalogue/kind
 import type { ScopeLine } from '#core/screening/scope'
 import { sayProblem, useApi } from '~/composables/useApi'
 
-interface Person { id: string, name: string, role: string, licences: LicenceId[], licenceUntil: Partial<Record<LicenceId, string>>, scope: ScopeLine[] }
+interface Person {
+  id: string
+  name: string
+  role: string
+  licences: LicenceId[]
+  licenceUntil: Partial<Record<LicenceId, string>>
+  scope: ScopeLine[]
+}
 /** What the place allows and what each person holds: nobody can plan outside it. */
-const props = defineProps<{ people: Person[], allows: LicenceId[] }>()
+const props = defineProps<{ people: Person[]; allows: LicenceId[] }>()
 const emit = defineEmits<{ changed: [] }>()
 const api = useApi()
 const editing = ref<string | null>(null)
@@ -13,28 +20,126 @@ const held = ref<LicenceId[]>([])
 const until = ref<Partial<Record<LicenceId, string>>>({})
 const trouble = ref('')
 const PLACE = 'place'
-function edit(p?: Person) { editing.value = p?.id ?? PLACE; held.value = [...(p ? p.licences : props.allows)]; until.value = { ...p?.licenceUntil }; trouble.value = '' }
-const tick = (l: LicenceId) => { held.value = held.value.includes(l) ? held.value.filter((x) => x !== l) : [...held.value, l] }
+function edit(p?: Person) {
+  editing.value = p?.id ?? PLACE
+  held.value = [...(p ? p.licences : props.allows)]
+  until.value = { ...p?.licenceUntil }
+  trouble.value = ''
+}
+const tick = (l: LicenceId) => {
+  held.value = held.value.includes(l) ? held.value.filter((x) => x !== l) : [...held.value, l]
+}
 async function save() {
-  const kept = Object.fromEntries(Object.entries(until.value).filter(([l, d]) => d && held.value.includes(l as LicenceId)))
-  try { await api('/api/scope', { method: 'PUT', body: { staffId: editing.value === PLACE ? null : editing.value, licences: held.value, until: editing.value === PLACE ? {} : kept } }); editing.value = null; emit('changed') } catch (e) { trouble.value = sayProblem(e) }
+  const kept = Object.fromEntries(
+    Object.entries(until.value).filter(([l, d]) => d && held.value.includes(l as LicenceId)),
+  )
+  try {
+    await api('/api/scope', {
+      method: 'PUT',
+      body: {
+        staffId: editing.value === PLACE ? null : editing.value,
+        licences: held.value,
+        until: editing.value === PLACE ? {} : kept,
+      },
+    })
+    editing.value = null
+    emit('changed')
+  } catch (e) {
+    trouble.value = sayProblem(e)
+  }
 }
 </script>
 
 <template>
   <section class="panel stack">
     <h2>Scope</h2>
-    <table class="plain"><tbody>
-      <tr><td><b>This place</b><br><span class="soft">as the local code allows</span></td><td>{{ LICENCE_IDS.filter((l) => allows.includes(l)).map((l) => LICENCE_NAMES[l]).join('; ') }}</td><td><VBtn size="small" height="38" variant="text" @click="edit()">Change<span class="sr"> what this place allows</span></VBtn></td></tr>
-      <tr v-for="p in people" :key="p.id"><td><b>{{ p.name }}</b><br><span class="soft">{{ p.role }}{{ p.role === 'trainee' ? ', plans countersigned' : '' }}</span></td><td><div v-for="s in p.scope.filter((x) => x.text !== 'not held')" :key="s.licence">{{ LICENCE_NAMES[s.licence] }}<span v-if="!s.counts" class="tag stop ml-2">{{ s.text }}</span><span v-else-if="s.text.includes('renew')" class="tag watch ml-2">{{ s.text }}</span><span v-else-if="s.until" class="soft"> {{ s.text }}</span></div></td><td><VBtn size="small" height="38" variant="text" @click="edit(p)">Change<span class="sr"> {{ p.name }}</span></VBtn></td></tr>
-    </tbody></table>
+    <table class="plain">
+      <tbody>
+        <tr>
+          <td><b>This place</b><br /><span class="soft">as the local code allows</span></td>
+          <td>
+            {{
+              LICENCE_IDS.filter((l) => allows.includes(l))
+                .map((l) => LICENCE_NAMES[l])
+                .join('; ')
+            }}
+          </td>
+          <td>
+            <VBtn size="small" height="38" variant="text" @click="edit()"
+              >Change<span class="sr"> what this place allows</span></VBtn
+            >
+          </td>
+        </tr>
+        <tr v-for="p in people" :key="p.id">
+          <td>
+            <b>{{ p.name }}</b
+            ><br /><span class="soft"
+              >{{ p.role }}{{ p.role === 'trainee' ? ', plans countersigned' : '' }}</span
+            >
+          </td>
+          <td>
+            <div v-for="s in p.scope.filter((x) => x.text !== 'not held')" :key="s.licence">
+              {{ LICENCE_NAMES[s.licence]
+              }}<span v-if="!s.counts" class="tag stop ml-2">{{ s.text }}</span
+              ><span v-else-if="s.text.includes('renew')" class="tag watch ml-2">{{ s.text }}</span
+              ><span v-else-if="s.until" class="soft"> {{ s.text }}</span>
+            </div>
+          </td>
+          <td>
+            <VBtn size="small" height="38" variant="text" @click="edit(p)"
+              >Change<span class="sr"> {{ p.name }}</span></VBtn
+            >
+          </td>
+        </tr>
+      </tbody>
+    </table>
     <form v-if="editing" class="stack edit" novalidate @submit.prevent="save">
-      <b>{{ editing === PLACE ? 'This place allows' : `${people.find((p) => p.id === editing)?.name ?? ''} holds` }}</b>
-      <div v-for="l in LICENCE_IDS" :key="l" class="row"><label><input type="checkbox" :checked="held.includes(l)" @change="tick(l)"> {{ LICENCE_NAMES[l] }}</label><label v-if="editing !== PLACE && held.includes(l)" class="soft">until <input v-model="until[l]" type="date" :aria-label="`${LICENCE_NAMES[l]}, until`"></label></div>
+      <b>{{
+        editing === PLACE
+          ? 'This place allows'
+          : `${people.find((p) => p.id === editing)?.name ?? ''} holds`
+      }}</b>
+      <div v-for="l in LICENCE_IDS" :key="l" class="row">
+        <label
+          ><input type="checkbox" :checked="held.includes(l)" @change="tick(l)" />
+          {{ LICENCE_NAMES[l] }}</label
+        ><label v-if="editing !== PLACE && held.includes(l)" class="soft"
+          >until <input v-model="until[l]" type="date" :aria-label="`${LICENCE_NAMES[l]}, until`"
+        /></label>
+      </div>
       <p v-if="trouble" role="alert" class="tag stop">{{ trouble }}</p>
-      <div class="row"><VBtn color="secondary" type="submit">Keep the scope</VBtn><VBtn variant="text" @click="editing = null">Leave it</VBtn></div>
+      <div class="row">
+        <VBtn color="secondary" type="submit">Keep the scope</VBtn
+        ><VBtn variant="text" @click="editing = null">Leave it</VBtn>
+      </div>
     </form>
   </section>
 </template>
 
-<style scoped>.edit { border-left: 4px solid var(--basin); padding-left: 12px; } label { display: inline-flex; gap: 8px; align-items: center; min-height: 36px; } input[type=checkbox] { width: 19px; height: 19px; accent-color: var(--basin); } input[type=date] { border: 1.5px solid var(--oak-light); border-radius: 7px; padding: 5px 8px; background: #fff; color: var(--ink); } p { margin: 0; }</style>
+<style scoped>
+.edit {
+  border-left: 4px solid var(--basin);
+  padding-left: 12px;
+}
+label {
+  display: inline-flex;
+  gap: 8px;
+  align-items: center;
+  min-height: 36px;
+}
+input[type='checkbox'] {
+  width: 19px;
+  height: 19px;
+  accent-color: var(--basin);
+}
+input[type='date'] {
+  border: 1.5px solid var(--oak-light);
+  border-radius: 7px;
+  padding: 5px 8px;
+  background: #fff;
+  color: var(--ink);
+}
+p {
+  margin: 0;
+}
+</style>

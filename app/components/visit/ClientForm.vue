@@ -2,55 +2,158 @@
 import { fieldProblem, sayProblem, useApi } from '~/composables/useApi'
 import { useDraft } from '~/composables/useDraft'
 
-interface Fields { name: string, born: string, phone: string, email: string, work: string, medicines: string, notes: string, faceHeightMm: string, faceWidthMm: string }
-const props = withDefaults(defineProps<{ client?: { id: string, version: number } & Record<keyof Fields, string | number | null>, startName?: string }>(), { client: undefined, startName: '' })
-const emit = defineEmits<{ close: [], saved: [id: string] }>()
+interface Fields {
+  name: string
+  born: string
+  phone: string
+  email: string
+  work: string
+  medicines: string
+  notes: string
+  faceHeightMm: string
+  faceWidthMm: string
+}
+const props = withDefaults(
+  defineProps<{
+    client?: { id: string; version: number } & Record<keyof Fields, string | number | null>
+    startName?: string
+  }>(),
+  { client: undefined, startName: '' },
+)
+const emit = defineEmits<{ close: []; saved: [id: string] }>()
 const api = useApi()
 const id = ref(props.client?.id ?? '')
 const text = (v: unknown) => (v === null || v === undefined ? '' : String(v))
-const blank = (): Fields => ({ name: props.startName, born: '', phone: '', email: '', work: '', medicines: '', notes: '', faceHeightMm: '190', faceWidthMm: '140' })
-const form = reactive<Fields>(props.client ? Object.fromEntries(Object.keys(blank()).map((k) => [k, text(props.client?.[k as keyof Fields])])) as unknown as Fields : blank())
+const blank = (): Fields => ({
+  name: props.startName,
+  born: '',
+  phone: '',
+  email: '',
+  work: '',
+  medicines: '',
+  notes: '',
+  faceHeightMm: '190',
+  faceWidthMm: '140',
+})
+const form = reactive<Fields>(
+  props.client
+    ? (Object.fromEntries(
+        Object.keys(blank()).map((k) => [k, text(props.client?.[k as keyof Fields])]),
+      ) as unknown as Fields)
+    : blank(),
+)
 const trouble = ref<unknown>(null)
 const busy = ref(false)
 const restored = ref(false)
 
 const draft = useDraft<Fields & { id: string }>({
-  key: () => (props.client ? `client-${props.client.id}` : 'client-new'), value: () => ({ ...form, id: id.value }),
-  restore: ({ id: kept, ...fields }) => { id.value = kept; Object.assign(form, fields); restored.value = true },
+  key: () => (props.client ? `client-${props.client.id}` : 'client-new'),
+  value: () => ({ ...form, id: id.value }),
+  restore: ({ id: kept, ...fields }) => {
+    id.value = kept
+    Object.assign(form, fields)
+    restored.value = true
+  },
 })
-onMounted(() => { id.value ||= crypto.randomUUID(); return draft.start() })
+onMounted(() => {
+  id.value ||= crypto.randomUUID()
+  return draft.start()
+})
 async function save() {
   busy.value = true
   trouble.value = null
-  const fields = { ...form, faceHeightMm: Number(form.faceHeightMm), faceWidthMm: Number(form.faceWidthMm) }
+  const fields = {
+    ...form,
+    faceHeightMm: Number(form.faceHeightMm),
+    faceWidthMm: Number(form.faceWidthMm),
+  }
   try {
-    if (props.client) await api(`/api/people/${props.client.id}`, { method: 'PATCH', body: { version: props.client.version, ...fields } })
+    if (props.client)
+      await api(`/api/people/${props.client.id}`, {
+        method: 'PATCH',
+        body: { version: props.client.version, ...fields },
+      })
     else await api('/api/people', { method: 'POST', body: { id: id.value, ...fields } })
     await draft.drop()
     emit('saved', id.value)
-  } catch (e) { trouble.value = e } finally { busy.value = false }
+  } catch (e) {
+    trouble.value = e
+  } finally {
+    busy.value = false
+  }
 }
-async function discard() { await draft.drop(); emit('close') }
+async function discard() {
+  await draft.drop()
+  emit('close')
+}
 const err = (f: keyof Fields) => fieldProblem(trouble.value, f)
 </script>
 
 <template>
-  <VDialog :model-value="true" scrollable max-width="640" :aria-label="client ? 'Edit the client' : 'Add a client'" persistent @keydown.esc="emit('close')">
+  <VDialog
+    :model-value="true"
+    scrollable
+    max-width="640"
+    :aria-label="client ? 'Edit the client' : 'Add a client'"
+    persistent
+    @keydown.esc="emit('close')"
+  >
     <VCard>
       <form class="stack pa-5" novalidate @submit.prevent="save">
         <h2>{{ client ? 'Edit the client' : 'Add a client' }}</h2>
         <p v-if="restored" class="tag calm">What you had typed before is back.</p>
         <VTextField v-model="form.name" label="Name" :error-messages="err('name')" autofocus />
-        <div class="pair"><VTextField v-model="form.born" label="Born" type="date" :error-messages="err('born')" /><VTextField v-model="form.work" label="Work" :error-messages="err('work')" /></div>
-        <div class="pair"><VTextField v-model="form.phone" label="Phone" :error-messages="err('phone')" /><VTextField v-model="form.email" label="E-mail" :error-messages="err('email')" /></div>
-        <VTextarea v-model="form.medicines" label="Medicines, in the client's words" :error-messages="err('medicines')" />
+        <div class="pair">
+          <VTextField
+            v-model="form.born"
+            label="Born"
+            type="date"
+            :error-messages="err('born')"
+          /><VTextField v-model="form.work" label="Work" :error-messages="err('work')" />
+        </div>
+        <div class="pair">
+          <VTextField
+            v-model="form.phone"
+            label="Phone"
+            :error-messages="err('phone')"
+          /><VTextField v-model="form.email" label="E-mail" :error-messages="err('email')" />
+        </div>
+        <VTextarea
+          v-model="form.medicines"
+          label="Medicines, in the client's words"
+          :error-messages="err('medicines')"
+        />
         <VTextarea v-model="form.notes" label="Notes" :error-messages="err('notes')" />
-        <div class="pair"><VTextField v-model="form.faceHeightMm" label="Face height, hairline to chin" suffix="mm" inputmode="numeric" :error-messages="err('faceHeightMm')" /><VTextField v-model="form.faceWidthMm" label="Face width" suffix="mm" inputmode="numeric" :error-messages="err('faceWidthMm')" /></div>
+        <div class="pair">
+          <VTextField
+            v-model="form.faceHeightMm"
+            label="Face height, hairline to chin"
+            suffix="mm"
+            inputmode="numeric"
+            :error-messages="err('faceHeightMm')"
+          /><VTextField
+            v-model="form.faceWidthMm"
+            label="Face width"
+            suffix="mm"
+            inputmode="numeric"
+            :error-messages="err('faceWidthMm')"
+          />
+        </div>
         <p v-if="trouble" role="alert" class="tag stop">{{ sayProblem(trouble) }}</p>
-        <div class="row"><VBtn type="submit" color="primary" :loading="busy">Save the client</VBtn><VBtn variant="outlined" @click="emit('close')">Close, keep the draft</VBtn><VBtn variant="text" color="error" @click="discard">Discard</VBtn></div>
+        <div class="row">
+          <VBtn type="submit" color="primary" :loading="busy">Save the client</VBtn
+          ><VBtn variant="outlined" @click="emit('close')">Close, keep the draft</VBtn
+          ><VBtn variant="text" color="error" @click="discard">Discard</VBtn>
+        </div>
       </form>
     </VCard>
   </VDialog>
 </template>
 
-<style scoped>.pair { display: grid; grid-template-columns: 1fr 1fr; gap: 12px; }</style>
+<style scoped>
+.pair {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 12px;
+}
+</style>

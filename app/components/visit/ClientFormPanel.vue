@@ -9,8 +9,8 @@ import { sayProblem } from '~/composables/useApi'
 import { useVisit } from '~/stores/visit'
 
 /** The client's own form: a link to hand out, and what came back, taken line by line. */
-const props = defineProps<{ answers: Answers, medicines: string }>()
-const emit = defineEmits<{ take: [id: FindingId, answer: Answer], medicines: [text: string] }>()
+const props = defineProps<{ answers: Answers; medicines: string }>()
+const emit = defineEmits<{ take: [id: FindingId, answer: Answer]; medicines: [text: string] }>()
 const visit = useVisit()
 const b = computed(() => visit.bundle)
 const link = ref('')
@@ -19,30 +19,147 @@ const trouble = ref('')
 async function make() {
   trouble.value = ''
   try {
-    const made = await visit.send('/link', 'POST', { id: crypto.randomUUID() }) as { token: string, expiresAt: number }
+    const made = (await visit.send('/link', 'POST', { id: crypto.randomUUID() })) as {
+      token: string
+      expiresAt: number
+    }
     link.value = `${location.origin}/form#${made.token}`
     until.value = made.expiresAt
-  } catch (e) { trouble.value = sayProblem(e) }
+  } catch (e) {
+    trouble.value = sayProblem(e)
+  }
 }
-const copy = async () => { try { await navigator.clipboard.writeText(link.value) } catch { /* the text can be selected */ } }
+const copy = async () => {
+  try {
+    await navigator.clipboard.writeText(link.value)
+  } catch {
+    /* the text can be selected */
+  }
+}
 const form = computed(() => b.value?.fromClient ?? null)
-const same = (f: FindingId) => JSON.stringify(props.answers[f]) === JSON.stringify(form.value?.answers[f])
-const lines = computed(() => FINDING_ORDER.flatMap((f) => { const a = form.value?.answers[f]; return a && a.say !== 'no' ? [{ f, a }] : [] }))
-const nos = computed(() => FINDING_ORDER.filter((f) => form.value?.answers[f]?.say === 'no' && !props.answers[f]))
-const detail = (a: Answer) => [a.say, a.date, [...new Set((a.zones ?? []).flatMap((z) => ZONES[z].regions))].map((r) => REGION_NAMES[r]).join(', '), (a.substances ?? []).join(', '), (a.work ?? []).map((w) => WORK_ELSEWHERE_NAMES[w]).join(', '), a.perWeek ? `${a.perWeek} evenings a week` : ''].filter(Boolean).join(' · ')
+const same = (f: FindingId) =>
+  JSON.stringify(props.answers[f]) === JSON.stringify(form.value?.answers[f])
+const lines = computed(() =>
+  FINDING_ORDER.flatMap((f) => {
+    const a = form.value?.answers[f]
+    return a && a.say !== 'no' ? [{ f, a }] : []
+  }),
+)
+const nos = computed(() =>
+  FINDING_ORDER.filter((f) => form.value?.answers[f]?.say === 'no' && !props.answers[f]),
+)
+const detail = (a: Answer) =>
+  [
+    a.say,
+    a.date,
+    [...new Set((a.zones ?? []).flatMap((z) => ZONES[z].regions))]
+      .map((r) => REGION_NAMES[r])
+      .join(', '),
+    (a.substances ?? []).join(', '),
+    (a.work ?? []).map((w) => WORK_ELSEWHERE_NAMES[w]).join(', '),
+    a.perWeek ? `${a.perWeek} evenings a week` : '',
+  ]
+    .filter(Boolean)
+    .join(' · ')
 </script>
 
 <template>
   <section v-if="b" class="panel stack">
-    <div class="between"><div><h2>The client's own form</h2><p class="soft">{{ form ? `Sent in ${dayAndClock(form.at, b.practice.timeZone)}. Go through it together: each line counts once you take it.` : 'A one-time link for the client\'s own device. It shows nothing of the file.' }}</p></div><VBtn v-if="!form" variant="outlined" @click="make">{{ link ? 'Make another' : 'Make a link' }}</VBtn></div>
+    <div class="between">
+      <div>
+        <h2>The client's own form</h2>
+        <p class="soft">
+          {{
+            form
+              ? `Sent in ${dayAndClock(form.at, b.practice.timeZone)}. Go through it together: each line counts once you take it.`
+              : "A one-time link for the client's own device. It shows nothing of the file."
+          }}
+        </p>
+      </div>
+      <VBtn v-if="!form" variant="outlined" @click="make">{{
+        link ? 'Make another' : 'Make a link'
+      }}</VBtn>
+    </div>
     <p v-if="trouble" role="alert" class="tag stop">{{ trouble }}</p>
-    <div v-if="link && !form" class="row"><label class="link">The link, shown once <input :value="link" readonly @focus="($event.target as HTMLInputElement).select()"></label><VBtn variant="outlined" @click="copy">Copy</VBtn><span class="soft">works until {{ dayAndClock(until, b.practice.timeZone) }}, and once</span></div>
+    <div v-if="link && !form" class="row">
+      <label class="link"
+        >The link, shown once
+        <input
+          :value="link"
+          readonly
+          @focus="($event.target as HTMLInputElement).select()" /></label
+      ><VBtn variant="outlined" @click="copy">Copy</VBtn
+      ><span class="soft">works until {{ dayAndClock(until, b.practice.timeZone) }}, and once</span>
+    </div>
     <template v-if="form">
-      <ul class="plainlist"><li v-for="l in lines" :key="l.f" class="row line"><span class="what"><b>{{ FINDINGS[l.f].short }}</b> <span class="soft">{{ detail(l.a) }}</span></span><span v-if="same(l.f)" class="tag good">taken</span><VBtn v-else size="small" height="38" variant="outlined" @click="emit('take', l.f, l.a)">Take<span class="sr"> {{ FINDINGS[l.f].short }}</span></VBtn></li></ul>
-      <details v-if="nos.length"><summary>{{ nos.length }} answered with no</summary><ul class="plainlist"><li v-for="f in nos" :key="f" class="row line"><span class="what">{{ FINDINGS[f].question }} <span class="soft">no</span></span><VBtn size="small" height="38" variant="outlined" @click="emit('take', f, { say: 'no' })">Take<span class="sr"> no to {{ FINDINGS[f].short }}</span></VBtn></li></ul></details>
-      <div v-if="form.medicines" class="row line"><span class="what"><b>medicines</b> <span class="soft">{{ form.medicines }}</span></span><span v-if="medicines === form.medicines" class="tag good">taken</span><VBtn v-else size="small" height="38" variant="outlined" @click="emit('medicines', form.medicines)">Take<span class="sr"> medicines</span></VBtn></div>
+      <ul class="plainlist">
+        <li v-for="l in lines" :key="l.f" class="row line">
+          <span class="what"
+            ><b>{{ FINDINGS[l.f].short }}</b> <span class="soft">{{ detail(l.a) }}</span></span
+          ><span v-if="same(l.f)" class="tag good">taken</span
+          ><VBtn v-else size="small" height="38" variant="outlined" @click="emit('take', l.f, l.a)"
+            >Take<span class="sr"> {{ FINDINGS[l.f].short }}</span></VBtn
+          >
+        </li>
+      </ul>
+      <details v-if="nos.length">
+        <summary>{{ nos.length }} answered with no</summary>
+        <ul class="plainlist">
+          <li v-for="f in nos" :key="f" class="row line">
+            <span class="what">{{ FINDINGS[f].question }} <span class="soft">no</span></span
+            ><VBtn
+              size="small"
+              height="38"
+              variant="outlined"
+              @click="emit('take', f, { say: 'no' })"
+              >Take<span class="sr"> no to {{ FINDINGS[f].short }}</span></VBtn
+            >
+          </li>
+        </ul>
+      </details>
+      <div v-if="form.medicines" class="row line">
+        <span class="what"
+          ><b>medicines</b> <span class="soft">{{ form.medicines }}</span></span
+        ><span v-if="medicines === form.medicines" class="tag good">taken</span
+        ><VBtn
+          v-else
+          size="small"
+          height="38"
+          variant="outlined"
+          @click="emit('medicines', form.medicines)"
+          >Take<span class="sr"> medicines</span></VBtn
+        >
+      </div>
     </template>
   </section>
 </template>
 
-<style scoped>.line { padding: 5px 0; border-bottom: 1px solid var(--line); } .what { flex: 1; } .link { flex: 1 1 320px; font-size: 0.875rem; color: var(--ink-soft); } .link input { display: block; width: 100%; border: 1.5px solid var(--oak-light); border-radius: 7px; padding: 9px; background: #fff; color: var(--ink); } p { margin: 0; } summary { cursor: pointer; }</style>
+<style scoped>
+.line {
+  padding: 5px 0;
+  border-bottom: 1px solid var(--line);
+}
+.what {
+  flex: 1;
+}
+.link {
+  flex: 1 1 320px;
+  font-size: 0.875rem;
+  color: var(--ink-soft);
+}
+.link input {
+  display: block;
+  width: 100%;
+  border: 1.5px solid var(--oak-light);
+  border-radius: 7px;
+  padding: 9px;
+  background: #fff;
+  color: var(--ink);
+}
+p {
+  margin: 0;
+}
+summary {
+  cursor: pointer;
+}
+</style>

@@ -1,5 +1,12 @@
 <script setup lang="ts">
-import { comparable, HALF_FEATURES, HALF_FEATURE_NAMES, scoreHalves, type HalfFeature, type Halves } from '#core/skin/halves'
+import {
+  comparable,
+  HALF_FEATURES,
+  HALF_FEATURE_NAMES,
+  scoreHalves,
+  type HalfFeature,
+  type Halves,
+} from '#core/skin/halves'
 import { GRADES, type Grade } from '#core/skin/readings'
 import { sayProblem } from '~/composables/useApi'
 import { useVisit } from '~/stores/visit'
@@ -16,28 +23,141 @@ const worked = ref<'L' | 'R'>(before.value?.worked ?? 'L')
 const light = ref(before.value?.light ?? '')
 const grades = ref<Halves>({ ...of(props.moment)?.grades })
 const trouble = ref('')
-function set(f: HalfFeature, side: 'L' | 'R', g: Grade) { grades.value = { ...grades.value, [f]: { L: grades.value[f]?.L ?? g, R: grades.value[f]?.R ?? g, [side]: g } } }
+function set(f: HalfFeature, side: 'L' | 'R', g: Grade) {
+  grades.value = {
+    ...grades.value,
+    [f]: { L: grades.value[f]?.L ?? g, R: grades.value[f]?.R ?? g, [side]: g },
+  }
+}
 async function keep() {
   trouble.value = ''
-  try { await visit.send('/halves', 'POST', { id: crypto.randomUUID(), moment: props.moment, worked: worked.value, light: light.value, grades: grades.value }); await visit.reload() } catch (e) { trouble.value = sayProblem(e) }
+  try {
+    await visit.send('/halves', 'POST', {
+      id: crypto.randomUUID(),
+      moment: props.moment,
+      worked: worked.value,
+      light: light.value,
+      grades: grades.value,
+    })
+    await visit.reload()
+  } catch (e) {
+    trouble.value = sayProblem(e)
+  }
 }
-const scores = computed(() => (before.value && after.value ? scoreHalves(before.value.grades, after.value.grades, before.value.worked) : []))
+const scores = computed(() =>
+  before.value && after.value
+    ? scoreHalves(before.value.grades, after.value.grades, before.value.worked)
+    : [],
+)
 const fair = computed(() => !before.value || !after.value || comparable(before.value, after.value))
 const signed = (n: number) => (n > 0 ? `+${n}` : n < 0 ? `−${-n}` : '0')
-const SIDES = [['L', 'left'], ['R', 'right']] as const
+const SIDES = [
+  ['L', 'left'],
+  ['R', 'right'],
+] as const
 </script>
 
 <template>
-  <details v-if="b && (moment === 'before' || before)" class="panel"><summary><b>Half against half</b> <span class="soft">{{ after ? 'compared' : before ? 'read before' : 'work one side, compare both' }}</span></summary>
+  <details v-if="b && (moment === 'before' || before)" class="panel">
+    <summary>
+      <b>Half against half</b>
+      <span class="soft">{{
+        after ? 'compared' : before ? 'read before' : 'work one side, compare both'
+      }}</span>
+    </summary>
     <div class="stack mt-2">
-      <div class="row" role="radiogroup" aria-label="Worked half"><span class="soft">Worked:</span><label v-for="[side, name] in SIDES" :key="side"><input v-model="worked" type="radio" :value="side" :name="`worked-${moment}`" :disabled="!may || moment === 'after'"> the client's {{ name }}</label></div>
-      <VTextField v-model="light" label="Light and position" placeholder="ring lamp, lying, from above" density="compact" hide-details :disabled="!may" :maxlength="120" />
-      <table class="plain"><thead><tr><th>{{ moment === 'before' ? 'Before' : 'After' }}</th><th>Left</th><th>Right</th></tr></thead><tbody><tr v-for="f in HALF_FEATURES" :key="f"><td>{{ HALF_FEATURE_NAMES[f] }}</td><td v-for="[side, name] in SIDES" :key="side"><select :value="grades[f]?.[side] ?? ''" :aria-label="`${HALF_FEATURE_NAMES[f]}, ${name}`" :disabled="!may" @change="set(f, side, Number(($event.target as HTMLSelectElement).value) as Grade)"><option value="" disabled>–</option><option v-for="g in GRADES" :key="g" :value="g">{{ g }}</option></select></td></tr></tbody></table>
+      <div class="row" role="radiogroup" aria-label="Worked half">
+        <span class="soft">Worked:</span
+        ><label v-for="[side, name] in SIDES" :key="side"
+          ><input
+            v-model="worked"
+            type="radio"
+            :value="side"
+            :name="`worked-${moment}`"
+            :disabled="!may || moment === 'after'"
+          />
+          the client's {{ name }}</label
+        >
+      </div>
+      <VTextField
+        v-model="light"
+        label="Light and position"
+        placeholder="ring lamp, lying, from above"
+        density="compact"
+        hide-details
+        :disabled="!may"
+        :maxlength="120"
+      />
+      <table class="plain">
+        <thead>
+          <tr>
+            <th>{{ moment === 'before' ? 'Before' : 'After' }}</th>
+            <th>Left</th>
+            <th>Right</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="f in HALF_FEATURES" :key="f">
+            <td>{{ HALF_FEATURE_NAMES[f] }}</td>
+            <td v-for="[side, name] in SIDES" :key="side">
+              <select
+                :value="grades[f]?.[side] ?? ''"
+                :aria-label="`${HALF_FEATURE_NAMES[f]}, ${name}`"
+                :disabled="!may"
+                @change="set(f, side, Number(($event.target as HTMLSelectElement).value) as Grade)"
+              >
+                <option value="" disabled>–</option>
+                <option v-for="g in GRADES" :key="g" :value="g">{{ g }}</option>
+              </select>
+            </td>
+          </tr>
+        </tbody>
+      </table>
       <p v-if="trouble" role="alert" class="tag stop">{{ trouble }}</p>
-      <div v-if="may"><VBtn variant="outlined" :disabled="!light.trim() || !Object.keys(grades).length" @click="keep">Keep {{ moment === 'before' ? 'both halves before' : 'both halves after' }}</VBtn></div>
-      <template v-if="scores.length"><p v-if="!fair" class="tag watch">The light was not the same: compare with care.</p><ul class="plainlist figures"><li v-for="s in scores" :key="s.feature">{{ HALF_FEATURE_NAMES[s.feature] }}: worked {{ signed(s.worked) }}, other {{ signed(s.other) }} · <b>{{ Math.abs(s.difference) <= 1 ? 'no difference beyond what an eye repeats' : `${signed(s.difference)} from the work` }}</b></li></ul></template>
+      <div v-if="may">
+        <VBtn
+          variant="outlined"
+          :disabled="!light.trim() || !Object.keys(grades).length"
+          @click="keep"
+          >Keep {{ moment === 'before' ? 'both halves before' : 'both halves after' }}</VBtn
+        >
+      </div>
+      <template v-if="scores.length"
+        ><p v-if="!fair" class="tag watch">The light was not the same: compare with care.</p>
+        <ul class="plainlist figures">
+          <li v-for="s in scores" :key="s.feature">
+            {{ HALF_FEATURE_NAMES[s.feature] }}: worked {{ signed(s.worked) }}, other
+            {{ signed(s.other) }} ·
+            <b>{{
+              Math.abs(s.difference) <= 1
+                ? 'no difference beyond what an eye repeats'
+                : `${signed(s.difference)} from the work`
+            }}</b>
+          </li>
+        </ul></template
+      >
     </div>
   </details>
 </template>
 
-<style scoped>summary { cursor: pointer; } p { margin: 0; } select { min-width: 56px; min-height: 36px; border: 1.5px solid var(--oak-light); border-radius: 7px; background: #fff; color: var(--ink); padding: 4px 8px; } label { cursor: pointer; padding: 6px 0; }</style>
+<style scoped>
+summary {
+  cursor: pointer;
+}
+p {
+  margin: 0;
+}
+select {
+  min-width: 56px;
+  min-height: 36px;
+  border: 1.5px solid var(--oak-light);
+  border-radius: 7px;
+  background: #fff;
+  color: var(--ink);
+  padding: 4px 8px;
+}
+label {
+  cursor: pointer;
+  padding: 6px 0;
+}
+</style>

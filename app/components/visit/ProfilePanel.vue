@@ -1,14 +1,24 @@
 <script setup lang="ts">
 import { nameRegions, REGION_NAMES } from '#core/face/regions'
 import { REGION_IDS } from '#core/face/zones'
-import { CONDITION_IDS, CONDITION_WORDS, type ConditionId, type SkinType } from '#core/catalogue/conditions'
+import {
+  CONDITION_IDS,
+  CONDITION_WORDS,
+  type ConditionId,
+  type SkinType,
+} from '#core/catalogue/conditions'
 import { RESILIENT_RIM } from '#core/catalogue/rim'
 import { rimOf } from '#core/load/rim'
 import type { Overrule, WholeReading } from '#core/skin/notes'
 import type { Profile } from '#core/skin/profile'
 
 /** The profile as it writes itself. Each line opens to its evidence and can be seen otherwise, with a reason. */
-const props = defineProps<{ profile: Profile, whole: WholeReading, limitPercent: number, disabled: boolean }>()
+const props = defineProps<{
+  profile: Profile
+  whole: WholeReading
+  limitPercent: number
+  disabled: boolean
+}>()
 const emit = defineEmits<{ overrule: [list: Overrule[]] }>()
 const TYPES: readonly SkinType[] = ['dry', 'normal', 'combination', 'oily']
 const open = ref<'type' | ConditionId | null>(null)
@@ -22,36 +32,150 @@ const tolerance = computed(() => {
   const least = Math.min(...rims.map((x) => x.rim.hundredths))
   const most = Math.max(...rims.map((x) => x.rim.hundredths))
   const tender = rims.filter((x) => x.rim.hundredths === least)
-  return { least: share(least), most: share(most), where: tender.length === REGION_IDS.length ? 'everywhere' : nameRegions(tender.map((x) => x.r)), why: tender[0]?.rim.because.map((f) => `${f.sentence} ${f.percent} %`).join(', ') ?? '' }
+  return {
+    least: share(least),
+    most: share(most),
+    where: tender.length === REGION_IDS.length ? 'everywhere' : nameRegions(tender.map((x) => x.r)),
+    why: tender[0]?.rim.because.map((f) => `${f.sentence} ${f.percent} %`).join(', ') ?? '',
+  }
 })
-const others = computed(() => CONDITION_IDS.filter((c) => !props.profile.lines.some((l) => l.id === c)))
-function begin(line: 'type' | ConditionId) { open.value = line; reason.value = ''; say.value = 'normal' }
+const others = computed(() =>
+  CONDITION_IDS.filter((c) => !props.profile.lines.some((l) => l.id === c)),
+)
+function begin(line: 'type' | ConditionId) {
+  open.value = line
+  reason.value = ''
+  say.value = 'normal'
+}
 function keep() {
   const line = open.value
   if (!line || reason.value.trim().length < 3) return
-  const one: Overrule = line === 'type' ? { line, say: say.value, reason: reason.value.trim() } : { line, say: !props.profile.conditions.includes(line), reason: reason.value.trim() }
+  const one: Overrule =
+    line === 'type'
+      ? { line, say: say.value, reason: reason.value.trim() }
+      : { line, say: !props.profile.conditions.includes(line), reason: reason.value.trim() }
   emit('overrule', [...list.value.filter((o) => o.line !== line), one])
   open.value = null
 }
-const undo = (line: 'type' | ConditionId) => emit('overrule', list.value.filter((o) => o.line !== line))
+const undo = (line: 'type' | ConditionId) =>
+  emit(
+    'overrule',
+    list.value.filter((o) => o.line !== line),
+  )
 </script>
 
 <template>
-  <div class="panel" aria-live="polite"><h2>Today's skin</h2>
-    <ul class="plainlist"><li v-for="l in profile.lines" :key="l.id"><details><summary><b>{{ l.title }}</b><em v-if="l.overruled" class="why"> · {{ l.overruled }}</em></summary>
-      <p class="soft">{{ l.evidence.map((e) => `${REGION_NAMES[e.region]}: ${e.text}`).join(' · ') || (l.overruled ? 'seen by the therapist' : 'read forehead, nose, chin and cheeks') }}</p>
-      <VBtn v-if="!disabled && l.overruled" size="small" height="36" variant="text" @click="undo(l.id)">As read</VBtn><VBtn v-else-if="!disabled && open !== l.id" size="small" height="36" variant="text" @click="begin(l.id)">I see it otherwise</VBtn>
-    </details></li></ul>
-    <details v-if="profile.confidence > 0"><summary><b>Bears {{ tolerance.least === tolerance.most ? '' : `${tolerance.least}–` }}{{ tolerance.most }} % of what resilient skin bears</b></summary><p class="soft">Least: {{ tolerance.where }}{{ tolerance.why ? ` (${tolerance.why})` : '' }}. House scale, adjust it to your room.</p></details>
+  <div class="panel" aria-live="polite">
+    <h2>Today's skin</h2>
+    <ul class="plainlist">
+      <li v-for="l in profile.lines" :key="l.id">
+        <details>
+          <summary>
+            <b>{{ l.title }}</b
+            ><em v-if="l.overruled" class="why"> · {{ l.overruled }}</em>
+          </summary>
+          <p class="soft">
+            {{
+              l.evidence.map((e) => `${REGION_NAMES[e.region]}: ${e.text}`).join(' · ') ||
+              (l.overruled ? 'seen by the therapist' : 'read forehead, nose, chin and cheeks')
+            }}
+          </p>
+          <VBtn
+            v-if="!disabled && l.overruled"
+            size="small"
+            height="36"
+            variant="text"
+            @click="undo(l.id)"
+            >As read</VBtn
+          ><VBtn
+            v-else-if="!disabled && open !== l.id"
+            size="small"
+            height="36"
+            variant="text"
+            @click="begin(l.id)"
+            >I see it otherwise</VBtn
+          >
+        </details>
+      </li>
+    </ul>
+    <details v-if="profile.confidence > 0">
+      <summary>
+        <b
+          >Bears {{ tolerance.least === tolerance.most ? '' : `${tolerance.least}–`
+          }}{{ tolerance.most }} % of what resilient skin bears</b
+        >
+      </summary>
+      <p class="soft">
+        Least: {{ tolerance.where }}{{ tolerance.why ? ` (${tolerance.why})` : '' }}. House scale,
+        adjust it to your room.
+      </p>
+    </details>
     <form v-if="open" class="stack other" novalidate @submit.prevent="keep">
       <b>{{ open === 'type' ? 'Type, as I see it' : CONDITION_WORDS[open] }}</b>
-      <VSelect v-if="open === 'type'" v-model="say" :items="TYPES" label="Type" density="compact" /><p v-else class="soft">{{ profile.conditions.includes(open) ? 'The line is set aside. Its grades still count where they were read: read again to change them.' : 'The line is added.' }}</p>
-      <VTextField v-model="reason" label="Why" density="compact" :maxlength="300" :error-messages="reason && reason.trim().length < 3 ? ['say why'] : []" />
-      <div class="row"><VBtn size="small" height="38" color="secondary" type="submit" :disabled="reason.trim().length < 3">Keep it, with my name</VBtn><VBtn size="small" height="38" variant="text" @click="open = null">Leave it</VBtn></div>
+      <VSelect v-if="open === 'type'" v-model="say" :items="TYPES" label="Type" density="compact" />
+      <p v-else class="soft">
+        {{
+          profile.conditions.includes(open)
+            ? 'The line is set aside. Its grades still count where they were read: read again to change them.'
+            : 'The line is added.'
+        }}
+      </p>
+      <VTextField
+        v-model="reason"
+        label="Why"
+        density="compact"
+        :maxlength="300"
+        :error-messages="reason && reason.trim().length < 3 ? ['say why'] : []"
+      />
+      <div class="row">
+        <VBtn
+          size="small"
+          height="38"
+          color="secondary"
+          type="submit"
+          :disabled="reason.trim().length < 3"
+          >Keep it, with my name</VBtn
+        ><VBtn size="small" height="38" variant="text" @click="open = null">Leave it</VBtn>
+      </div>
     </form>
-    <div v-else-if="!disabled && others.length" class="row add"><span class="soft">Not read, but there:</span><button v-for="c in others" :key="c" type="button" @click="begin(c)">{{ CONDITION_WORDS[c].toLowerCase() }}</button></div>
-    <p v-if="profile.confidence < 1" class="tag watch">{{ Math.round(profile.confidence * 100) }} % read: open zones are planned as sensitive</p><p v-else class="tag good">every zone read</p>
+    <div v-else-if="!disabled && others.length" class="row add">
+      <span class="soft">Not read, but there:</span
+      ><button v-for="c in others" :key="c" type="button" @click="begin(c)">
+        {{ CONDITION_WORDS[c].toLowerCase() }}
+      </button>
+    </div>
+    <p v-if="profile.confidence < 1" class="tag watch">
+      {{ Math.round(profile.confidence * 100) }} % read: open zones are planned as sensitive
+    </p>
+    <p v-else class="tag good">every zone read</p>
   </div>
 </template>
 
-<style scoped>summary { cursor: pointer; padding: 3px 0; } p { margin: 4px 0; } .other { border-left: 4px solid var(--basin); padding: 6px 0 6px 10px; margin: 6px 0; } .add { gap: 6px; margin: 6px 0; font-size: 0.875rem; } .add button { border: 1px solid var(--oak-light); border-radius: 14px; padding: 3px 10px; min-height: 32px; background: var(--paper); color: var(--ink); cursor: pointer; }</style>
+<style scoped>
+summary {
+  cursor: pointer;
+  padding: 3px 0;
+}
+p {
+  margin: 4px 0;
+}
+.other {
+  border-left: 4px solid var(--basin);
+  padding: 6px 0 6px 10px;
+  margin: 6px 0;
+}
+.add {
+  gap: 6px;
+  margin: 6px 0;
+  font-size: 0.875rem;
+}
+.add button {
+  border: 1px solid var(--oak-light);
+  border-radius: 14px;
+  padding: 3px 10px;
+  min-height: 32px;
+  background: var(--paper);
+  color: var(--ink);
+  cursor: pointer;
+}
+</style>

@@ -10,36 +10,111 @@ import { useSession } from '~/stores/session'
 import { useVisit } from '~/stores/visit'
 
 /** One line of the verdict; opened, it says why and where it comes from, and lets a licensed person set it aside with a reason. */
-const props = defineProps<{ bar: Bar, disabled: boolean }>()
+const props = defineProps<{ bar: Bar; disabled: boolean }>()
 const visit = useVisit()
 const session = useSession()
-const LIFTS = { date: 'Lifts by itself', therapist: 'A therapist lifts it', doctor: 'A doctor\'s word lifts it', nobody: 'Stands' } as const
-const where = computed(() => (props.bar.regions.length === REGION_IDS.length ? '' : ` · ${nameRegions(props.bar.regions)}`))
+const LIFTS = {
+  date: 'Lifts by itself',
+  therapist: 'A therapist lifts it',
+  doctor: "A doctor's word lifts it",
+  nobody: 'Stands',
+} as const
+const where = computed(() =>
+  props.bar.regions.length === REGION_IDS.length ? '' : ` · ${nameRegions(props.bar.regions)}`,
+)
 /** Only rows of the table are set aside: a rest runs out by its date, a reading is taken again. */
-const mayTry = computed(() => !props.disabled && props.bar.ask === undefined && (props.bar.lifts === 'therapist' || props.bar.lifts === 'doctor') && session.me?.role !== 'trainee' && CONTRAINDICATIONS.some((c) => c.id === props.bar.rule && !c.visit))
+const mayTry = computed(
+  () =>
+    !props.disabled &&
+    props.bar.ask === undefined &&
+    (props.bar.lifts === 'therapist' || props.bar.lifts === 'doctor') &&
+    session.me?.role !== 'trainee' &&
+    CONTRAINDICATIONS.some((c) => c.id === props.bar.rule && !c.visit),
+)
 const asking = ref(false)
 const reason = ref('')
 const word = ref('')
 const trouble = ref('')
 async function aside() {
   trouble.value = ''
-  try { await visit.send('/lifts', 'POST', { id: crypto.randomUUID(), rule: props.bar.rule, word: word.value, reason: reason.value }); asking.value = false; await visit.reload() } catch (e) { trouble.value = sayProblem(e) }
+  try {
+    await visit.send('/lifts', 'POST', {
+      id: crypto.randomUUID(),
+      rule: props.bar.rule,
+      word: word.value,
+      reason: reason.value,
+    })
+    asking.value = false
+    await visit.reload()
+  } catch (e) {
+    trouble.value = sayProblem(e)
+  }
 }
 </script>
 
 <template>
   <li class="bar">
-    <details><summary><b>{{ bar.finding ? FINDINGS[bar.finding].short : 'earlier work' }}</b>{{ where }}<br>{{ bar.sentence }}<template v-if="bar.until"> <b class="figures">Until {{ bar.until }}.</b></template> <span class="soft">{{ bar.reason }}</span></summary>
-      <p class="soft">Stops: {{ bar.families.map((f) => FAMILY_NAMES[f]).join(', ') || 'see sentence' }}. {{ LIFTS[bar.lifts] }}. Source: {{ bar.source }}.</p>
-      <VBtn v-if="mayTry && !asking" size="small" height="38" variant="outlined" @click="asking = true">Set aside for today<span class="sr">: {{ bar.finding ? FINDINGS[bar.finding].short : bar.rule }}</span></VBtn>
+    <details>
+      <summary>
+        <b>{{ bar.finding ? FINDINGS[bar.finding].short : 'earlier work' }}</b
+        >{{ where }}<br />{{ bar.sentence
+        }}<template v-if="bar.until">
+          <b class="figures">Until {{ bar.until }}.</b></template
+        >
+        <span class="soft">{{ bar.reason }}</span>
+      </summary>
+      <p class="soft">
+        Stops: {{ bar.families.map((f) => FAMILY_NAMES[f]).join(', ') || 'see sentence' }}.
+        {{ LIFTS[bar.lifts] }}. Source: {{ bar.source }}.
+      </p>
+      <VBtn
+        v-if="mayTry && !asking"
+        size="small"
+        height="38"
+        variant="outlined"
+        @click="asking = true"
+        >Set aside for today<span class="sr"
+          >: {{ bar.finding ? FINDINGS[bar.finding].short : bar.rule }}</span
+        ></VBtn
+      >
       <form v-if="asking" class="stack aside" novalidate @submit.prevent="aside">
-        <VTextField v-if="bar.lifts === 'doctor'" v-model="word" label="Which doctor, and when" density="compact" :maxlength="200" />
-        <VTextField v-model="reason" label="Why it may be set aside" density="compact" :maxlength="300" />
+        <VTextField
+          v-if="bar.lifts === 'doctor'"
+          v-model="word"
+          label="Which doctor, and when"
+          density="compact"
+          :maxlength="200"
+        />
+        <VTextField
+          v-model="reason"
+          label="Why it may be set aside"
+          density="compact"
+          :maxlength="300"
+        />
         <p v-if="trouble" role="alert" class="tag stop">{{ trouble }}</p>
-        <div class="row"><VBtn size="small" height="38" color="secondary" type="submit">Set aside, with my name</VBtn><VBtn size="small" height="38" variant="text" @click="asking = false">Leave it</VBtn></div>
+        <div class="row">
+          <VBtn size="small" height="38" color="secondary" type="submit"
+            >Set aside, with my name</VBtn
+          ><VBtn size="small" height="38" variant="text" @click="asking = false">Leave it</VBtn>
+        </div>
       </form>
     </details>
   </li>
 </template>
 
-<style scoped>.bar { border-left: 4px solid var(--clay); padding: 4px 0 4px 10px; margin: 6px 0; } summary { cursor: pointer; } p { margin: 4px 0; } .aside { padding: 8px 0; }</style>
+<style scoped>
+.bar {
+  border-left: 4px solid var(--clay);
+  padding: 4px 0 4px 10px;
+  margin: 6px 0;
+}
+summary {
+  cursor: pointer;
+}
+p {
+  margin: 4px 0;
+}
+.aside {
+  padding: 8px 0;
+}
+</style>

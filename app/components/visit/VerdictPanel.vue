@@ -8,44 +8,183 @@ import { dayAndClock } from '~/composables/dates'
 import { useVisit } from '~/stores/visit'
 
 /** What may not be done today, grouped by how it stops; earlier work that still rests joins in, and what was set aside keeps its mark. */
-const props = defineProps<{ verdict: Verdict, answers: Answers, rests: readonly Bar[], disabled: boolean }>()
+const props = defineProps<{
+  verdict: Verdict
+  answers: Answers
+  rests: readonly Bar[]
+  disabled: boolean
+}>()
 const visit = useVisit()
-const GROUPS = [['prevents', 'Not today'], ['local', 'Not there'], ['later', 'Later'], ['restricts', 'Only so']] as const
-const known = computed(() => [...props.verdict.bars.filter((b) => b.ask === undefined), ...props.rests])
+const GROUPS = [
+  ['prevents', 'Not today'],
+  ['local', 'Not there'],
+  ['later', 'Later'],
+  ['restricts', 'Only so'],
+] as const
+const known = computed(() => [
+  ...props.verdict.bars.filter((b) => b.ask === undefined),
+  ...props.rests,
+])
 const asking = computed(() => props.verdict.bars.filter((b) => b.ask === 'unsure'))
 const stopped = computed(() => props.verdict.prevented.filter((b) => b.ask === undefined))
 const waits = computed(() => props.verdict.prevented.filter((b) => b.ask === 'unsure'))
 /** Bottles that an answer keeps on the shelf, each with what it holds. */
-const shelved = computed(() => (visit.bundle?.shelf ?? []).flatMap(({ product }) => { const bars = productBars(product, props.verdict, props.answers); return bars.length > 0 ? [{ id: product.id, name: product.name, why: [...new Set(bars.map((b) => b.text))].join(', ') }] : [] }))
-const nameOf = (rule: string) => { const row = CONTRAINDICATIONS.find((c) => c.id === rule); return row ? FINDINGS[row.finding].short : rule }
+const shelved = computed(() =>
+  (visit.bundle?.shelf ?? []).flatMap(({ product }) => {
+    const bars = productBars(product, props.verdict, props.answers)
+    return bars.length > 0
+      ? [
+          {
+            id: product.id,
+            name: product.name,
+            why: [...new Set(bars.map((b) => b.text))].join(', '),
+          },
+        ]
+      : []
+  }),
+)
+const nameOf = (rule: string) => {
+  const row = CONTRAINDICATIONS.find((c) => c.id === rule)
+  return row ? FINDINGS[row.finding].short : rule
+}
 /** A limit may stand only because a question is open or the answer unsure: the cautious side, and said so. */
-const doubt = (rule: string) => { const f = CONTRAINDICATIONS.find((c) => c.id === rule)?.finding; return f === undefined ? '' : props.verdict.open.includes(f) ? ' (not answered yet)' : props.answers[f]?.say === 'unsure' ? ' (unsure)' : '' }
-const lowered = computed(() => props.verdict.limitRules.flatMap((l) => (l.limit.rimPercent === undefined ? [] : [`${nameOf(l.rule)}${doubt(l.rule)} ${l.limit.rimPercent} %`])).join(' × '))
+const doubt = (rule: string) => {
+  const f = CONTRAINDICATIONS.find((c) => c.id === rule)?.finding
+  return f === undefined
+    ? ''
+    : props.verdict.open.includes(f)
+      ? ' (not answered yet)'
+      : props.answers[f]?.say === 'unsure'
+        ? ' (unsure)'
+        : ''
+}
+const lowered = computed(() =>
+  props.verdict.limitRules
+    .flatMap((l) =>
+      l.limit.rimPercent === undefined
+        ? []
+        : [`${nameOf(l.rule)}${doubt(l.rule)} ${l.limit.rimPercent} %`],
+    )
+    .join(' × '),
+)
 const lifts = computed(() => visit.bundle?.lifts ?? [])
 </script>
 
 <template>
   <section class="panel stack">
     <h2>What this means today</h2>
-    <div v-if="stopped.length" class="prevented"><b>No visit today</b><p v-for="b in stopped" :key="b.rule">{{ b.sentence }} <span class="soft">{{ b.reason }}</span></p></div>
-    <div v-for="b in waits" :key="b.rule" class="prevented"><b>Ask before anything else</b><p>{{ b.sentence }}</p></div>
+    <div v-if="stopped.length" class="prevented">
+      <b>No visit today</b>
+      <p v-for="b in stopped" :key="b.rule">
+        {{ b.sentence }} <span class="soft">{{ b.reason }}</span>
+      </p>
+    </div>
+    <div v-for="b in waits" :key="b.rule" class="prevented">
+      <b>Ask before anything else</b>
+      <p>{{ b.sentence }}</p>
+    </div>
     <template v-for="[kind, title] in GROUPS" :key="kind">
       <div v-if="known.some((b) => b.does === kind)">
         <h3>{{ title }}</h3>
-        <ul class="plainlist"><VerdictLine v-for="b in known.filter((x) => x.does === kind)" :key="b.rule + (b.until ?? '')" :bar="b" :disabled="disabled" /></ul>
+        <ul class="plainlist">
+          <VerdictLine
+            v-for="b in known.filter((x) => x.does === kind)"
+            :key="b.rule + (b.until ?? '')"
+            :bar="b"
+            :disabled="disabled"
+          />
+        </ul>
       </div>
     </template>
-    <div v-if="asking.length"><h3>Ask before</h3><ul class="plainlist"><li v-for="b in asking" :key="b.rule" class="bar">{{ b.sentence }}</li></ul></div>
-    <details v-if="shelved.length" class="shelved"><summary><b>{{ shelved.length }} {{ shelved.length === 1 ? 'product stays' : 'products stay' }} on the shelf</b><br><span class="soft">{{ shelved.slice(0, 3).map((p) => p.name).join(', ') }}{{ shelved.length > 3 ? ' …' : '' }}</span></summary><ul class="plainlist"><li v-for="p in shelved" :key="p.id">{{ p.name }} <span class="soft">{{ p.why }}</span></li></ul></details>
-    <div v-if="lifts.length"><h3>Set aside for today</h3><ul class="plainlist"><li v-for="l in lifts" :key="l.rule" class="bar aside"><b>{{ nameOf(l.rule) }}</b>: {{ l.reason }}<template v-if="l.word"> · {{ l.word }}</template><br><span class="soft">{{ l.by }}, {{ dayAndClock(l.at, visit.bundle?.practice.timeZone ?? 'UTC') }}; stays on the record</span></li></ul></div>
-    <p v-if="verdict.open.length" class="tag watch">{{ verdict.open.length }} {{ verdict.open.length === 1 ? 'question' : 'questions' }} open: until answered, each counts as ask before</p>
-    <p v-else-if="!known.length && !stopped.length && !asking.length && !waits.length" class="tag good">Nothing stands against the usual work</p>
-    <p v-if="verdict.limit.rimPercent < 100" class="soft">The rim is lowered to {{ verdict.limit.rimPercent }} %: {{ lowered }}.</p>
-    <p class="soft fine">An aid to a trained person. Local law, licence, maker's instructions and the client's doctor come first.</p>
+    <div v-if="asking.length">
+      <h3>Ask before</h3>
+      <ul class="plainlist">
+        <li v-for="b in asking" :key="b.rule" class="bar">{{ b.sentence }}</li>
+      </ul>
+    </div>
+    <details v-if="shelved.length" class="shelved">
+      <summary>
+        <b
+          >{{ shelved.length }} {{ shelved.length === 1 ? 'product stays' : 'products stay' }} on
+          the shelf</b
+        ><br /><span class="soft"
+          >{{
+            shelved
+              .slice(0, 3)
+              .map((p) => p.name)
+              .join(', ')
+          }}{{ shelved.length > 3 ? ' …' : '' }}</span
+        >
+      </summary>
+      <ul class="plainlist">
+        <li v-for="p in shelved" :key="p.id">
+          {{ p.name }} <span class="soft">{{ p.why }}</span>
+        </li>
+      </ul>
+    </details>
+    <div v-if="lifts.length">
+      <h3>Set aside for today</h3>
+      <ul class="plainlist">
+        <li v-for="l in lifts" :key="l.rule" class="bar aside">
+          <b>{{ nameOf(l.rule) }}</b
+          >: {{ l.reason }}<template v-if="l.word"> · {{ l.word }}</template
+          ><br /><span class="soft"
+            >{{ l.by }}, {{ dayAndClock(l.at, visit.bundle?.practice.timeZone ?? 'UTC') }}; stays on
+            the record</span
+          >
+        </li>
+      </ul>
+    </div>
+    <p v-if="verdict.open.length" class="tag watch">
+      {{ verdict.open.length }} {{ verdict.open.length === 1 ? 'question' : 'questions' }} open:
+      until answered, each counts as ask before
+    </p>
+    <p
+      v-else-if="!known.length && !stopped.length && !asking.length && !waits.length"
+      class="tag good"
+    >
+      Nothing stands against the usual work
+    </p>
+    <p v-if="verdict.limit.rimPercent < 100" class="soft">
+      The rim is lowered to {{ verdict.limit.rimPercent }} %: {{ lowered }}.
+    </p>
+    <p class="soft fine">
+      An aid to a trained person. Local law, licence, maker's instructions and the client's doctor
+      come first.
+    </p>
   </section>
 </template>
 
 <style scoped>
-.prevented { background: #F7E1E5; border-left: 5px solid var(--berry); border-radius: 8px; padding: 10px 12px; } .prevented p { margin: 4px 0 0; }
-.bar { border-left: 4px solid var(--clay); padding: 4px 0 4px 10px; margin: 6px 0; } .aside { border-left-color: var(--basin); } .shelved summary { cursor: pointer; border-left: 4px solid var(--clay); padding: 4px 0 4px 10px; } .shelved li { padding: 3px 0 3px 14px; } .fine { font-size: 0.8125rem; } p { margin: 0; }
+.prevented {
+  background: #f7e1e5;
+  border-left: 5px solid var(--berry);
+  border-radius: 8px;
+  padding: 10px 12px;
+}
+.prevented p {
+  margin: 4px 0 0;
+}
+.bar {
+  border-left: 4px solid var(--clay);
+  padding: 4px 0 4px 10px;
+  margin: 6px 0;
+}
+.aside {
+  border-left-color: var(--basin);
+}
+.shelved summary {
+  cursor: pointer;
+  border-left: 4px solid var(--clay);
+  padding: 4px 0 4px 10px;
+}
+.shelved li {
+  padding: 3px 0 3px 14px;
+}
+.fine {
+  font-size: 0.8125rem;
+}
+p {
+  margin: 0;
+}
 </style>

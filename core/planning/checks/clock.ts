@@ -7,8 +7,18 @@ import { finding, remove, type Checking, type Mend, type PlanFinding } from './f
 /** Whether what rests comes off, in its window, watched and in quiet where it must be; and whether the whole fits the visit. */
 export function clockFindings(c: Checking): PlanFinding[] {
   const { input, walked, rules } = c
-  const out = walked.schedule.resting.flatMap((rest) => (rest.lifted ? [...windowFindings(rest, c), ...meanwhileFindings(rest, c)] : leftOn(rest, c)))
-  if (walked.schedule.total > input.slotMinutes) out.push(...finding(rules, 'over-slot', `${walked.schedule.total} min planned, ${input.slotMinutes} min booked`, {}))
+  const out = walked.schedule.resting.flatMap((rest) =>
+    rest.lifted ? [...windowFindings(rest, c), ...meanwhileFindings(rest, c)] : leftOn(rest, c),
+  )
+  if (walked.schedule.total > input.slotMinutes)
+    out.push(
+      ...finding(
+        rules,
+        'over-slot',
+        `${walked.schedule.total} min planned, ${input.slotMinutes} min booked`,
+        {},
+      ),
+    )
   return out
 }
 
@@ -17,38 +27,117 @@ const nameOf = (rest: Resting) => TECHNIQUES[rest.technique].name.replace(/ on$/
 function leftOn(rest: Resting, { steps, rules }: Checking): PlanFinding[] {
   const lift = TECHNIQUES[liftOf(rest.technique)]
   const minutes = lift.id === 'maskOff' ? 2 : (lift.minutes.choices[0] ?? 1)
-  return finding(rules, 'left-on', `${nameOf(rest)} is never taken off`, { key: rest.key, regions: rest.regions, mends: [{ label: `Add ${lift.name.toLowerCase()}`, minutes, edits: [{ do: 'insert', before: nextAfter(steps, rest.key, rest.earliest), step: { technique: lift.id, regions: rest.regions, minutes, why: [{ rule: 'left-on', text: 'what was put on comes off' }] } }] }] })
+  return finding(rules, 'left-on', `${nameOf(rest)} is never taken off`, {
+    key: rest.key,
+    regions: rest.regions,
+    mends: [
+      {
+        label: `Add ${lift.name.toLowerCase()}`,
+        minutes,
+        edits: [
+          {
+            do: 'insert',
+            before: nextAfter(steps, rest.key, rest.earliest),
+            step: {
+              technique: lift.id,
+              regions: rest.regions,
+              minutes,
+              why: [{ rule: 'left-on', text: 'what was put on comes off' }],
+            },
+          },
+        ],
+      },
+    ],
+  })
 }
 
 /** Steps that run wholly while something rests. */
 function during(rest: Resting, { steps, walked }: Checking): PlanStep[] {
-  return steps.filter((_, i) => { const t = walked.schedule.steps[i]; return t !== undefined && t.start >= rest.start && t.end <= rest.end })
+  return steps.filter((_, i) => {
+    const t = walked.schedule.steps[i]
+    return t !== undefined && t.start >= rest.start && t.end <= rest.end
+  })
 }
 
 function windowFindings(rest: Resting, c: Checking): PlanFinding[] {
   const { steps, walked, rules } = c
   const dwell = rest.end - rest.start
   const inside = during(rest, c).find((s) => TECHNIQUES[s.technique].besideResting === true)
-  const last = (to: number): Mend | undefined => (inside && to >= 0.5 ? { label: `${TECHNIQUES[inside.technique].name} ${to} min`, minutes: to - inside.minutes, edits: [{ do: 'set', key: inside.key, patch: { minutes: to } }] } : undefined)
+  const last = (to: number): Mend | undefined =>
+    inside && to >= 0.5
+      ? {
+          label: `${TECHNIQUES[inside.technique].name} ${to} min`,
+          minutes: to - inside.minutes,
+          edits: [{ do: 'set', key: inside.key, patch: { minutes: to } }],
+        }
+      : undefined
   if (dwell < rest.earliest) {
     const missing = rest.earliest - dwell
     const lift = steps.find((_, i) => (walked.schedule.steps[i]?.start ?? -1) >= rest.end)
-    const stay: Mend = { label: `Stay ${missing} min`, minutes: missing, edits: [{ do: 'insert', before: lift?.key ?? null, step: { technique: 'stay', regions: [], minutes: missing, why: [{ rule: 'dwell-early', text: 'the mask needs its time' }] } }] }
-    return finding(rules, 'dwell-early', `${nameOf(rest)} rests ${dwell} min, wants ${rest.earliest}`, { key: rest.key, mends: [last((inside?.minutes ?? 0) + missing) ?? stay] })
+    const stay: Mend = {
+      label: `Stay ${missing} min`,
+      minutes: missing,
+      edits: [
+        {
+          do: 'insert',
+          before: lift?.key ?? null,
+          step: {
+            technique: 'stay',
+            regions: [],
+            minutes: missing,
+            why: [{ rule: 'dwell-early', text: 'the mask needs its time' }],
+          },
+        },
+      ],
+    }
+    return finding(
+      rules,
+      'dwell-early',
+      `${nameOf(rest)} rests ${dwell} min, wants ${rest.earliest}`,
+      { key: rest.key, mends: [last((inside?.minutes ?? 0) + missing) ?? stay] },
+    )
   }
   if (dwell <= rest.latest) return []
   const shorter = last((inside?.minutes ?? 0) - (dwell - rest.latest))
-  return finding(rules, 'dwell-late', `${nameOf(rest)} would rest ${dwell} min, off by ${rest.latest}`, { key: rest.key, regions: rest.regions, mends: shorter ? [shorter] : [] })
+  return finding(
+    rules,
+    'dwell-late',
+    `${nameOf(rest)} would rest ${dwell} min, off by ${rest.latest}`,
+    { key: rest.key, regions: rest.regions, mends: shorter ? [shorter] : [] },
+  )
 }
 
 /** Under a peel the hands stay; under a hardening mask nobody talks and nothing is done to the face. */
 function meanwhileFindings(rest: Resting, c: Checking): PlanFinding[] {
   const t = TECHNIQUES[rest.technique]
   if (!t.attended && !t.quiet) return []
-  const wrong = during(rest, c).find((s) => (t.attended ? s.technique !== 'stay' && TECHNIQUES[s.technique].besideResting === true : TECHNIQUES[s.technique].besideResting !== true && !TECHNIQUES[s.technique].lifts))
+  const wrong = during(rest, c).find((s) =>
+    t.attended
+      ? s.technique !== 'stay' && TECHNIQUES[s.technique].besideResting === true
+      : TECHNIQUES[s.technique].besideResting !== true && !TECHNIQUES[s.technique].lifts,
+  )
   if (!wrong) return []
-  const stay: Mend = { label: `Stay ${wrong.minutes} min`, minutes: 0, edits: [{ do: 'insert', before: wrong.key, step: { technique: 'stay', regions: [], minutes: wrong.minutes, why: [{ rule: 'attended', text: 'watched by the second' }] } }, { do: 'remove', key: wrong.key }] }
-  return finding(c.rules, t.attended ? 'attended' : 'quiet', undefined, { key: wrong.key, mends: [t.attended ? stay : remove(wrong)] })
+  const stay: Mend = {
+    label: `Stay ${wrong.minutes} min`,
+    minutes: 0,
+    edits: [
+      {
+        do: 'insert',
+        before: wrong.key,
+        step: {
+          technique: 'stay',
+          regions: [],
+          minutes: wrong.minutes,
+          why: [{ rule: 'attended', text: 'watched by the second' }],
+        },
+      },
+      { do: 'remove', key: wrong.key },
+    ],
+  }
+  return finding(c.rules, t.attended ? 'attended' : 'quiet', undefined, {
+    key: wrong.key,
+    mends: [t.attended ? stay : remove(wrong)],
+  })
 }
 
 function nextAfter(steps: readonly PlanStep[], key: string, minutes: number): string | null {

@@ -9,7 +9,11 @@ import type { Edit } from '../edit'
 import type { PlanInput } from '../input'
 import type { Trace } from '../trace'
 
-export interface Mend { label: string, minutes: number, edits: readonly Edit[] }
+export interface Mend {
+  label: string
+  minutes: number
+  edits: readonly Edit[]
+}
 export interface PlanFinding {
   rule: string
   strength: Strength
@@ -32,12 +36,40 @@ export interface Checking {
   /** The rows that are worked with; all of them but in a check of single rows. */
   rules: Rules
 }
-interface Parts { key?: string, regions?: readonly RegionId[], mends?: readonly Mend[], why?: Why }
+interface Parts {
+  key?: string
+  regions?: readonly RegionId[]
+  mends?: readonly Mend[]
+  why?: Why
+}
 
 /** A finding of one row, or none where that row is not worked with. `text` stands in for the row's own sentence. */
-export function finding(rules: Rules, rule: string, text: string | undefined, parts: Parts): PlanFinding[] {
+export function finding(
+  rules: Rules,
+  rule: string,
+  text: string | undefined,
+  parts: Parts,
+): PlanFinding[] {
   const r = rules.get(rule)
-  if (!r) { if (!ORDER_RULES.has(rule)) throw new RangeError(`no such rule: ${rule}`); return [] }
-  return [{ rule: parts.why?.rule ?? rule, strength: r.strength, locked: r.locked, regions: parts.regions ?? [], text: text ?? r.sentence, source: r.source, mends: parts.mends ?? [], ...(parts.key === undefined ? {} : { key: parts.key }) }]
+  if (!r) {
+    if (!ORDER_RULES.has(rule)) throw new RangeError(`no such rule: ${rule}`)
+    return []
+  }
+  return [
+    {
+      rule: parts.why?.rule ?? rule,
+      strength: r.strength,
+      locked: r.locked,
+      regions: parts.regions ?? [],
+      text: text ?? r.sentence,
+      source: r.source,
+      mends: parts.mends ?? [],
+      ...(parts.key === undefined ? {} : { key: parts.key }),
+    },
+  ]
 }
-export const remove = (step: PlanStep): Mend => ({ label: `Take out ${TECHNIQUES[step.technique].name.toLowerCase()}`, minutes: -step.minutes, edits: [{ do: 'remove', key: step.key }] })
+export const remove = (step: PlanStep): Mend => ({
+  label: `Take out ${TECHNIQUES[step.technique].name.toLowerCase()}`,
+  minutes: -step.minutes,
+  edits: [{ do: 'remove', key: step.key }],
+})

@@ -4,15 +4,35 @@ import type { PlanStep } from '../../catalogue/step'
 import { TECHNIQUES } from '../../catalogue/techniques'
 import { finding, remove, type Checking, type Mend, type PlanFinding } from './finding'
 
-const before = (step: PlanStep, other: PlanStep): Mend => ({ label: `Move before ${TECHNIQUES[other.technique].name.toLowerCase()}`, minutes: 0, edits: [{ do: 'move', key: step.key, before: other.key }] })
-const exfoliates = (s: PlanStep) => TECHNIQUES[s.technique].families.some((f) => EXFOLIATING.includes(f))
+const before = (step: PlanStep, other: PlanStep): Mend => ({
+  label: `Move before ${TECHNIQUES[other.technique].name.toLowerCase()}`,
+  minutes: 0,
+  edits: [{ do: 'move', key: step.key, before: other.key }],
+})
+const exfoliates = (s: PlanStep) =>
+  TECHNIQUES[s.technique].families.some((f) => EXFOLIATING.includes(f))
 
 /** Exfoliation comes before massage and mask: what was given is not rubbed off again. */
 export function exfoliationFindings({ steps, rules }: Checking): PlanFinding[] {
   return steps.flatMap((step, i) => {
     if (!exfoliates(step) || TECHNIQUES[step.technique].stage === 'mask') return []
-    const given = steps.slice(0, i).find((s) => ['massage', 'mask'].includes(TECHNIQUES[s.technique].stage) && s.regions.some((r) => step.regions.includes(r)) && !TECHNIQUES[s.technique].lifts && s.technique !== 'maskOff')
-    return given ? finding(rules, 'exfoliate-before', `${TECHNIQUES[step.technique].name} after ${TECHNIQUES[given.technique].name.toLowerCase().replace(/ on$/, '')}`, { key: step.key, mends: [before(step, given)] }) : []
+    const given = steps
+      .slice(0, i)
+      .find(
+        (s) =>
+          ['massage', 'mask'].includes(TECHNIQUES[s.technique].stage) &&
+          s.regions.some((r) => step.regions.includes(r)) &&
+          !TECHNIQUES[s.technique].lifts &&
+          s.technique !== 'maskOff',
+      )
+    return given
+      ? finding(
+          rules,
+          'exfoliate-before',
+          `${TECHNIQUES[step.technique].name} after ${TECHNIQUES[given.technique].name.toLowerCase().replace(/ on$/, '')}`,
+          { key: step.key, mends: [before(step, given)] },
+        )
+      : []
   })
 }
 
@@ -20,8 +40,21 @@ export function exfoliationFindings({ steps, rules }: Checking): PlanFinding[] {
 export function warmthFindings({ steps, rules }: Checking): PlanFinding[] {
   return steps.flatMap((step, i) => {
     if (TECHNIQUES[step.technique].leaves.warmth !== 'warm') return []
-    const later = steps.slice(0, i).find((s) => STAGE_IDS.indexOf(TECHNIQUES[s.technique].stage) >= FINISH && TECHNIQUES[s.technique].part === undefined)
-    return later ? finding(rules, 'cool-to-end', `${TECHNIQUES[step.technique].name} after ${TECHNIQUES[later.technique].name.toLowerCase().replace(/ on$/, '')}`, { key: step.key, mends: [remove(step)] }) : []
+    const later = steps
+      .slice(0, i)
+      .find(
+        (s) =>
+          STAGE_IDS.indexOf(TECHNIQUES[s.technique].stage) >= FINISH &&
+          TECHNIQUES[s.technique].part === undefined,
+      )
+    return later
+      ? finding(
+          rules,
+          'cool-to-end',
+          `${TECHNIQUES[step.technique].name} after ${TECHNIQUES[later.technique].name.toLowerCase().replace(/ on$/, '')}`,
+          { key: step.key, mends: [remove(step)] },
+        )
+      : []
   })
 }
 const FINISH = STAGE_IDS.indexOf('mask')
@@ -39,10 +72,32 @@ export function finishFindings({ input, steps, rules, allow }: Checking): PlanFi
     if (!own) return []
     const below = laid.slice(0, i).filter((s) => s.regions.some((r) => step.regions.includes(r)))
     const first = below[0]
-    const out = first && ingredientsIn(own.inci).includes('vitaminC') ? finding(rules, 'vitamin-c-first', undefined, { key: step.key, mends: [before(step, first)] }) : []
+    const out =
+      first && ingredientsIn(own.inci).includes('vitaminC')
+        ? finding(rules, 'vitamin-c-first', undefined, {
+            key: step.key,
+            mends: [before(step, first)],
+          })
+        : []
     if (own.kind !== 'moisturiser' || below.length < MANY || own.suits.includes('oily')) return out
-    const lighter = allow(step.technique).products.find((p) => p.product.suits.includes('oily'))?.product
-    return [...out, ...finding(rules, 'lighter-cream', undefined, { key: step.key, mends: lighter ? [{ label: `Take ${lighter.name}`, minutes: 0, edits: [{ do: 'set', key: step.key, patch: { productId: lighter.id } }] }] : [] })]
+    const lighter = allow(step.technique).products.find((p) =>
+      p.product.suits.includes('oily'),
+    )?.product
+    return [
+      ...out,
+      ...finding(rules, 'lighter-cream', undefined, {
+        key: step.key,
+        mends: lighter
+          ? [
+              {
+                label: `Take ${lighter.name}`,
+                minutes: 0,
+                edits: [{ do: 'set', key: step.key, patch: { productId: lighter.id } }],
+              },
+            ]
+          : [],
+      }),
+    ]
   })
 }
 
@@ -53,11 +108,26 @@ export function layerFindings({ input, steps, rules }: Checking): PlanFinding[] 
   for (const step of steps) {
     const t = TECHNIQUES[step.technique]
     const { layer } = t.leaves
-    if (layer === undefined) { if (['mask', 'oil', 'none'].includes(t.leaves.film ?? '')) heaviest = 0; continue }
-    if (step.technique === 'facialOil' && input.daylight && steps.some((s) => s.technique === 'sunProtection')) out.push(...finding(rules, 'oil-under-sun', undefined, { key: step.key, mends: [remove(step)] }))
+    if (layer === undefined) {
+      if (['mask', 'oil', 'none'].includes(t.leaves.film ?? '')) heaviest = 0
+      continue
+    }
+    if (
+      step.technique === 'facialOil' &&
+      input.daylight &&
+      steps.some((s) => s.technique === 'sunProtection')
+    )
+      out.push(
+        ...finding(rules, 'oil-under-sun', undefined, { key: step.key, mends: [remove(step)] }),
+      )
     if (layer < heaviest) {
       const heavier = steps.find((s) => (TECHNIQUES[s.technique].leaves.layer ?? 0) > layer)
-      out.push(...finding(rules, 'thin-to-thick', `${t.name} after a heavier layer`, { key: step.key, mends: heavier ? [before(step, heavier)] : [] }))
+      out.push(
+        ...finding(rules, 'thin-to-thick', `${t.name} after a heavier layer`, {
+          key: step.key,
+          mends: heavier ? [before(step, heavier)] : [],
+        }),
+      )
     }
     heaviest = Math.max(heaviest, layer)
   }

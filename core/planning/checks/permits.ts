@@ -14,11 +14,28 @@ const OWN_RULE: readonly string[] = ['scope', 'no-device', 'no-product']
 export function permitFindings(step: PlanStep, { allow, rules }: Checking): PlanFinding[] {
   const a = allow(step.technique)
   const t = a.technique
-  if (a.never.length > 0) return a.never.flatMap((w) => finding(rules, OWN_RULE.includes(w.rule) ? w.rule : 'barred', `${t.name}: ${w.text}`, { key: step.key, regions: step.regions, mends: [remove(step)], why: w }))
-  return [...zoneFindings(step, a, rules), ...minuteFindings(step, a, rules), ...passFindings(step, a, rules), ...settingFindings(step, a, rules)]
+  if (a.never.length > 0)
+    return a.never.flatMap((w) =>
+      finding(rules, OWN_RULE.includes(w.rule) ? w.rule : 'barred', `${t.name}: ${w.text}`, {
+        key: step.key,
+        regions: step.regions,
+        mends: [remove(step)],
+        why: w,
+      }),
+    )
+  return [
+    ...zoneFindings(step, a, rules),
+    ...minuteFindings(step, a, rules),
+    ...passFindings(step, a, rules),
+    ...settingFindings(step, a, rules),
+  ]
 }
 
-const set = (step: PlanStep, label: string, patch: Partial<PlanStep>, minutes = 0): Mend => ({ label, minutes, edits: [{ do: 'set', key: step.key, patch }] })
+const set = (step: PlanStep, label: string, patch: Partial<PlanStep>, minutes = 0): Mend => ({
+  label,
+  minutes,
+  edits: [{ do: 'set', key: step.key, patch }],
+})
 
 function zoneFindings(step: PlanStep, a: Allowance, rules: Rules): PlanFinding[] {
   const hit = step.regions.filter((r) => a.barred.has(r))
@@ -26,21 +43,59 @@ function zoneFindings(step: PlanStep, a: Allowance, rules: Rules): PlanFinding[]
   if (first === undefined) return []
   const why = a.barred.get(first)?.[0]
   const left = step.regions.filter((r) => !a.barred.has(r))
-  return finding(rules, 'barred', `${a.technique.name} on ${nameRegions(hit)}: ${why?.text ?? ''}`, { key: step.key, regions: hit, ...(why ? { why } : {}), mends: [left.length > 0 ? set(step, `Leave out ${nameRegions(hit)}`, { regions: left }) : remove(step)] })
+  return finding(
+    rules,
+    'barred',
+    `${a.technique.name} on ${nameRegions(hit)}: ${why?.text ?? ''}`,
+    {
+      key: step.key,
+      regions: hit,
+      ...(why ? { why } : {}),
+      mends: [
+        left.length > 0
+          ? set(step, `Leave out ${nameRegions(hit)}`, { regions: left })
+          : remove(step),
+      ],
+    },
+  )
 }
 
 function minuteFindings(step: PlanStep, a: Allowance, rules: Rules): PlanFinding[] {
   const t = a.technique
   const to = (minutes: number) => set(step, `${minutes} min`, { minutes }, minutes - step.minutes)
-  if (step.minutes > a.minutesMost) return finding(rules, t.families.includes('heat') ? 'heat-limit' : 'minutes-range', `${t.name}: ${a.minutesMost} min at most${a.adapted[0] ? `, ${a.adapted[0].text}` : ''}`, { key: step.key, mends: [to(a.minutesMost)] })
-  return step.minutes < t.minutes.least ? finding(rules, 'minutes-range', `${t.name} wants at least ${t.minutes.least} min`, { key: step.key, mends: [to(t.minutes.least)] }) : []
+  if (step.minutes > a.minutesMost)
+    return finding(
+      rules,
+      t.families.includes('heat') ? 'heat-limit' : 'minutes-range',
+      `${t.name}: ${a.minutesMost} min at most${a.adapted[0] ? `, ${a.adapted[0].text}` : ''}`,
+      { key: step.key, mends: [to(a.minutesMost)] },
+    )
+  return step.minutes < t.minutes.least
+    ? finding(rules, 'minutes-range', `${t.name} wants at least ${t.minutes.least} min`, {
+        key: step.key,
+        mends: [to(t.minutes.least)],
+      })
+    : []
 }
 
 function passFindings(step: PlanStep, a: Allowance, rules: Rules): PlanFinding[] {
   const { passes } = a.technique
   if (!passes || (step.passes ?? 1) <= a.passesMost) return []
-  const cause = a.adapted.find((w) => w.rule.includes('tip') || w.rule.includes('marks'))?.text ?? 'this skin'
-  return finding(rules, 'pass-limit', a.passesMost < passes.limit ? `One pass only: ${cause}` : undefined, { key: step.key, mends: [set(step, `${a.passesMost} ${a.passesMost === 1 ? 'pass' : 'passes'}`, { passes: a.passesMost })] })
+  const cause =
+    a.adapted.find((w) => w.rule.includes('tip') || w.rule.includes('marks'))?.text ?? 'this skin'
+  return finding(
+    rules,
+    'pass-limit',
+    a.passesMost < passes.limit ? `One pass only: ${cause}` : undefined,
+    {
+      key: step.key,
+      mends: [
+        set(step, `${a.passesMost} ${a.passesMost === 1 ? 'pass' : 'passes'}`, {
+          passes: a.passesMost,
+        }),
+      ],
+    },
+  )
 }
 
 function settingFindings(step: PlanStep, a: Allowance, rules: Rules): PlanFinding[] {
@@ -50,15 +105,36 @@ function settingFindings(step: PlanStep, a: Allowance, rules: Rules): PlanFindin
   const { setting } = step
   if (setting < least || setting > most) {
     const to = Math.min(most, Math.max(least, setting))
-    return finding(rules, 'setting-range', `${own.label} ${setting} ${own.unit}: allowed ${least === most ? most : `${least}–${most}`}`, { key: step.key, mends: [set(step, `${to} ${own.unit}`, { setting: to })] })
+    return finding(
+      rules,
+      'setting-range',
+      `${own.label} ${setting} ${own.unit}: allowed ${least === most ? most : `${least}–${most}`}`,
+      { key: step.key, mends: [set(step, `${to} ${own.unit}`, { setting: to })] },
+    )
   }
   const thin = step.regions.filter((r) => own.thin?.includes(r))
   const half = Math.floor((least + most) / 2 / own.step + 1e-9) * own.step
-  return thin.length > 0 && setting > half + 1e-9 ? finding(rules, 'thin-zones', `${nameRegions(thin)}: thin, at most ${half.toFixed(2)} ${own.unit}`, { key: step.key, regions: thin, mends: [set(step, `${half.toFixed(2)} ${own.unit}`, { setting: Number(half.toFixed(2)) })] }) : []
+  return thin.length > 0 && setting > half + 1e-9
+    ? finding(
+        rules,
+        'thin-zones',
+        `${nameRegions(thin)}: thin, at most ${half.toFixed(2)} ${own.unit}`,
+        {
+          key: step.key,
+          regions: thin,
+          mends: [
+            set(step, `${half.toFixed(2)} ${own.unit}`, { setting: Number(half.toFixed(2)) }),
+          ],
+        },
+      )
+    : []
 }
 
 /** Kinds of work that may not share this visit. */
-export function pairFindings({ input, steps, rules }: Checking, pairs: readonly Pair[] = PAIRS): PlanFinding[] {
+export function pairFindings(
+  { input, steps, rules }: Checking,
+  pairs: readonly Pair[] = PAIRS,
+): PlanFinding[] {
   const method = methodOf(input.school, input.policy)
   const resilient = isResilient(input.profile)
   const of = (f: Pair['a']) => steps.filter((s) => TECHNIQUES[s.technique].families.includes(f))
@@ -68,6 +144,16 @@ export function pairFindings({ input, steps, rules }: Checking, pairs: readonly 
     const other = of(p.b).find((s) => s.key !== one?.key)
     if (!one || !other) return []
     const later = steps.indexOf(one) > steps.indexOf(other) ? one : other
-    return finding(rules, 'pair', `${TECHNIQUES[one.technique].name} and ${TECHNIQUES[other.technique].name.toLowerCase()}: ${p.sentence}`, { key: later.key, regions: later.regions, mends: [remove(later), remove(later === one ? other : one)], why: { rule: p.id, text: p.sentence } })
+    return finding(
+      rules,
+      'pair',
+      `${TECHNIQUES[one.technique].name} and ${TECHNIQUES[other.technique].name.toLowerCase()}: ${p.sentence}`,
+      {
+        key: later.key,
+        regions: later.regions,
+        mends: [remove(later), remove(later === one ? other : one)],
+        why: { rule: p.id, text: p.sentence },
+      },
+    )
   })
 }

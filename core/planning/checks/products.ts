@@ -4,7 +4,11 @@ import { productTrouble } from '../allowed'
 import { CONNECTOR_WANTS } from '../mend'
 import { finding, remove, type Checking, type Mend, type PlanFinding } from './finding'
 
-const use = (step: PlanStep, p: { id: string, name: string }): Mend => ({ label: `Use ${p.name}`, minutes: 0, edits: [{ do: 'set', key: step.key, patch: { productId: p.id } }] })
+const use = (step: PlanStep, p: { id: string; name: string }): Mend => ({
+  label: `Use ${p.name}`,
+  minutes: 0,
+  edits: [{ do: 'set', key: step.key, patch: { productId: p.id } }],
+})
 
 /** Whether the bottle of a step is there, of the right kind, and fit for this client. */
 export function productFindings(step: PlanStep, { input, allow, rules }: Checking): PlanFinding[] {
@@ -13,16 +17,36 @@ export function productFindings(step: PlanStep, { input, allow, rules }: Checkin
   if (!wanted) return []
   const best = a.products[0]?.product
   const swap = best && best.id !== step.productId ? [use(step, best)] : []
-  if (step.productId === undefined) return a.never.length > 0 ? [] : finding(rules, 'no-product', `${a.technique.name}: no product chosen`, { key: step.key, mends: swap })
+  if (step.productId === undefined)
+    return a.never.length > 0
+      ? []
+      : finding(rules, 'no-product', `${a.technique.name}: no product chosen`, {
+          key: step.key,
+          mends: swap,
+        })
   const item = input.shelf.find((s) => s.product.id === step.productId)
   const mends = swap.length > 0 ? swap : [remove(step)]
-  if (!item || item.product.kind !== wanted) return finding(rules, 'no-product', `${a.technique.name}: that product is not on the shelf`, { key: step.key, mends })
+  if (!item || item.product.kind !== wanted)
+    return finding(rules, 'no-product', `${a.technique.name}: that product is not on the shelf`, {
+      key: step.key,
+      mends,
+    })
   const trouble = productTrouble(item.product, item.lots, input)[0]
-  return trouble ? finding(rules, 'product-barred', `${item.product.name}: ${trouble.text}`, { key: step.key, mends, why: trouble }) : []
+  return trouble
+    ? finding(rules, 'product-barred', `${item.product.name}: ${trouble.text}`, {
+        key: step.key,
+        mends,
+        why: trouble,
+      })
+    : []
 }
 
 /** What is put on skin that has just been abraded or punctured must be of the calming range. A connecting mist for which none is on the shelf is let pass. */
-export function calmFindings(step: PlanStep, i: number, { input, walked, allow, rules }: Checking): PlanFinding[] {
+export function calmFindings(
+  step: PlanStep,
+  i: number,
+  { input, walked, allow, rules }: Checking,
+): PlanFinding[] {
   const before = walked.states[i]?.before
   const a = allow(step.technique)
   const item = input.shelf.find((s) => s.product.id === step.productId)
@@ -30,5 +54,10 @@ export function calmFindings(step: PlanStep, i: number, { input, walked, allow, 
   if (!a.technique.product || !item || item.product.calming || worked.length === 0) return []
   const calm = a.products.find((p) => p.product.calming)?.product
   if (!calm && step.technique in CONNECTOR_WANTS) return []
-  return finding(rules, 'calm-only', `${item.product.name} on ${nameRegions(worked)}: only calming products after this work`, { key: step.key, regions: worked, mends: [calm ? use(step, calm) : remove(step)] })
+  return finding(
+    rules,
+    'calm-only',
+    `${item.product.name} on ${nameRegions(worked)}: only calming products after this work`,
+    { key: step.key, regions: worked, mends: [calm ? use(step, calm) : remove(step)] },
+  )
 }

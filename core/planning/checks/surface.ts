@@ -15,34 +15,115 @@ export function surfaceFindings(step: PlanStep, i: number, checking: Checking): 
   if (!state || !first) return []
   const t = TECHNIQUES[step.technique]
   const worked = state.unmet.find((u) => u.part === 'skin')
-  if (worked && t.families.includes('massage')) return finding(rules, 'machine-no-massage', undefined, { key: step.key, regions: worked.regions, mends: [elsewhere(step), remove(step)] })
+  if (worked && t.families.includes('massage'))
+    return finding(rules, 'machine-no-massage', undefined, {
+      key: step.key,
+      regions: worked.regions,
+      mends: [elsewhere(step), remove(step)],
+    })
   const cold = state.unmet.length === 1 && first.part === 'warmth'
-  if (cold) return finding(rules, 'wear-off', `${t.name} wants softened skin`, { key: step.key, regions: first.regions, mends: [...warming(step, checking), remove(step)] })
+  if (cold)
+    return finding(rules, 'wear-off', `${t.name} wants softened skin`, {
+      key: step.key,
+      regions: first.regions,
+      mends: [...warming(step, checking), remove(step)],
+    })
   const chain = connect(state.before, t, step.regions)
-  const bottle = (id: TechniqueId) => { const best = checking.allow(id).products[0]; return best ? { productId: best.product.id } : {} }
-  const mends: Mend[] = chain ? [{
-    label: chain.steps.map((s) => TECHNIQUES[s.technique].name).join(', then '), minutes: chain.minutes,
-    edits: chain.steps.map((s): Edit => ({ do: 'insert', before: step.key, step: { technique: s.technique, minutes: s.minutes, regions: s.regions, ...bottle(s.technique), why: [{ rule: 'surface', text: wantsWords(t, CONNECTOR_WANTS[s.technique]) }] } })),
-  }] : [remove(step)]
-  return finding(rules, 'surface', `${t.name} ${state.unmet.map(describeUnmet).join('; ')}`, { key: step.key, regions: first.regions, mends })
+  const bottle = (id: TechniqueId) => {
+    const best = checking.allow(id).products[0]
+    return best ? { productId: best.product.id } : {}
+  }
+  const mends: Mend[] = chain
+    ? [
+        {
+          label: chain.steps.map((s) => TECHNIQUES[s.technique].name).join(', then '),
+          minutes: chain.minutes,
+          edits: chain.steps.map((s): Edit => ({
+            do: 'insert',
+            before: step.key,
+            step: {
+              technique: s.technique,
+              minutes: s.minutes,
+              regions: s.regions,
+              ...bottle(s.technique),
+              why: [{ rule: 'surface', text: wantsWords(t, CONNECTOR_WANTS[s.technique]) }],
+            },
+          })),
+        },
+      ]
+    : [remove(step)]
+  return finding(rules, 'surface', `${t.name} ${state.unmet.map(describeUnmet).join('; ')}`, {
+    key: step.key,
+    regions: first.regions,
+    mends,
+  })
 }
 
 /** Hands go elsewhere instead: shoulders and scalp for the same minutes. */
-const elsewhere = (step: PlanStep): Mend => ({ label: `Shoulders and scalp, ${step.minutes} min`, minutes: 0, edits: [
-  { do: 'insert', before: step.key, step: { technique: 'shouldersScalp', regions: [], minutes: step.minutes, why: [{ rule: 'machine-no-massage', text: 'not on skin just worked' }] } }, { do: 'remove', key: step.key }] })
+const elsewhere = (step: PlanStep): Mend => ({
+  label: `Shoulders and scalp, ${step.minutes} min`,
+  minutes: 0,
+  edits: [
+    {
+      do: 'insert',
+      before: step.key,
+      step: {
+        technique: 'shouldersScalp',
+        regions: [],
+        minutes: step.minutes,
+        why: [{ rule: 'machine-no-massage', text: 'not on skin just worked' }],
+      },
+    },
+    { do: 'remove', key: step.key },
+  ],
+})
 
 function warming(step: PlanStep, { input }: Checking): Mend[] {
   const towel = freshStep('warmTowel', input)
-  return towel && step.regions.every((r) => towel.regions.includes(r)) ? [{ label: 'Warm towel, 1 min', minutes: 1, edits: [{ do: 'insert', before: step.key, step: { ...towel, regions: step.regions, minutes: 1, why: [{ rule: 'wear-off', text: 'softens again' }] } }] }] : []
+  return towel && step.regions.every((r) => towel.regions.includes(r))
+    ? [
+        {
+          label: 'Warm towel, 1 min',
+          minutes: 1,
+          edits: [
+            {
+              do: 'insert',
+              before: step.key,
+              step: {
+                ...towel,
+                regions: step.regions,
+                minutes: 1,
+                why: [{ rule: 'wear-off', text: 'softens again' }],
+              },
+            },
+          ],
+        },
+      ]
+    : []
 }
 
 /** Whether what must stand straight before a step does. */
-export function beforeFindings(step: PlanStep, i: number, { input, steps, rules }: Checking): PlanFinding[] {
+export function beforeFindings(
+  step: PlanStep,
+  i: number,
+  { input, steps, rules }: Checking,
+): PlanFinding[] {
   const t = TECHNIQUES[step.technique]
   if (!t.after) return []
   const last = steps[i - 1]
   if (last?.technique === t.after && step.regions.every((r) => last.regions.includes(r))) return []
   const fresh = freshStep(t.after, input)
   const name = TECHNIQUES[t.after].name
-  return finding(rules, 'straight-before', `${name} straight before ${t.name.toLowerCase()}`, { key: step.key, mends: fresh ? [{ label: name, minutes: fresh.minutes, edits: [{ do: 'insert', before: step.key, step: { ...fresh, regions: step.regions } }] }] : [remove(step)] })
+  return finding(rules, 'straight-before', `${name} straight before ${t.name.toLowerCase()}`, {
+    key: step.key,
+    mends: fresh
+      ? [
+          {
+            label: name,
+            minutes: fresh.minutes,
+            edits: [{ do: 'insert', before: step.key, step: { ...fresh, regions: step.regions } }],
+          },
+        ]
+      : [remove(step)],
+  })
 }

@@ -3,7 +3,12 @@ import type { Layers } from './layers'
 import type { PlanCase } from '../planCase'
 
 /** The most that the stages after one can still add: effect by aim, and load by region with warmth and connecting washes counted in; and which marks and works can still matter there. */
-export interface Still { effects: readonly number[], loads: readonly number[], marks: number, works: boolean }
+export interface Still {
+  effects: readonly number[]
+  loads: readonly number[]
+  marks: number
+  works: boolean
+}
 
 export function stillToCome(c: PlanCase, { layers }: Layers): Still[] {
   const out: Still[] = []
@@ -12,9 +17,20 @@ export function stillToCome(c: PlanCase, { layers }: Layers): Still[] {
   let coming = 0
   let works = false
   for (let s = layers.length - 1; s >= 0; s--) {
-    out[s] = { effects, loads, marks: c.pairs.reduce((m, [a, b]) => m | ((coming & b) !== 0 ? a : 0) | ((coming & a) !== 0 ? b : 0), 0), works }
+    out[s] = {
+      effects,
+      loads,
+      marks: c.pairs.reduce(
+        (m, [a, b]) => m | ((coming & b) !== 0 ? a : 0) | ((coming & a) !== 0 ? b : 0),
+        0,
+      ),
+      works,
+    }
     const options = layers[s]?.options ?? []
-    for (const o of options) { coming |= o.marks; works ||= o.exfoliates }
+    for (const o of options) {
+      coming |= o.marks
+      works ||= o.exfoliates
+    }
     effects = effects.map((e, i) => options.reduce((m, o) => Math.max(m, o.effects[i] ?? 0), 0) + e)
     loads = loads.map((l, i) => l + (layers[s]?.most[i] ?? 0))
   }

@@ -6,14 +6,27 @@ import { returns } from './returns'
 /** A plan as far as some stage: where it leaves the skin, and what it has taken and brought. */
 export interface Label {
   /** State of the skin, within the layer of its stage. */
-  at: number, ticks: number, loads: readonly number[], effects: readonly number[], taste: number, cost: number, idle: number, exfoliations: number, marks: number
+  at: number
+  ticks: number
+  loads: readonly number[]
+  effects: readonly number[]
+  taste: number
+  cost: number
+  idle: number
+  exfoliations: number
+  marks: number
   /** Option ids so far, each after a mark: ties go by them. */
   ids: string
-  way: Way | undefined, back: Label | undefined
+  way: Way | undefined
+  back: Label | undefined
 }
 
 /** Loads with a move's added; undefined where that goes over a rim. Rims in the order of the regions. */
-export function addLoads(have: readonly number[], add: readonly number[], rims: readonly number[]): readonly number[] | undefined {
+export function addLoads(
+  have: readonly number[],
+  add: readonly number[],
+  rims: readonly number[],
+): readonly number[] | undefined {
   let same = true
   for (let i = 0; i < have.length; i++) {
     const a = add[i] as number
@@ -25,7 +38,11 @@ export function addLoads(have: readonly number[], add: readonly number[], rims: 
 }
 
 /** A load that nothing still to come can lift over the rim no longer tells two labels apart. Real loads are summed again at the end. */
-export function forget(loads: readonly number[], rims: readonly number[], still: Still): readonly number[] {
+export function forget(
+  loads: readonly number[],
+  rims: readonly number[],
+  still: Still,
+): readonly number[] {
   let out: number[] | readonly number[] = loads
   for (let i = 0; i < loads.length; i++) {
     const l = loads[i] as number
@@ -36,7 +53,8 @@ export function forget(loads: readonly number[], rims: readonly number[], still:
   return out
 }
 
-export const plus = (a: readonly number[], b: readonly number[]): readonly number[] => a.map((x, i) => x + (b[i] ?? 0))
+export const plus = (a: readonly number[], b: readonly number[]): readonly number[] =>
+  a.map((x, i) => x + (b[i] ?? 0))
 
 export function worth(c: PlanCase, effects: readonly number[], taste: number): number {
   let v = taste
@@ -47,7 +65,10 @@ export function worth(c: PlanCase, effects: readonly number[], taste: number): n
 /** Keeps a label among those of its state unless one of them dominates it; drops those that it dominates. */
 export function offer(next: Map<number, Label[]>, label: Label, c: PlanCase, still: Still): void {
   const list = next.get(label.at)
-  if (!list) { next.set(label.at, [label]); return }
+  if (!list) {
+    next.set(label.at, [label])
+    return
+  }
   for (const other of list) if (dominates(other, label, c, still)) return
   let kept = 0
   for (const other of list) if (!dominates(label, other, c, still)) list[kept++] = other
@@ -61,8 +82,11 @@ export function offer(next: Map<number, Label[]>, label: Label, c: PlanCase, sti
  * Cost and idle minutes decide only between labels that are otherwise equal; then the smaller ids.
  */
 function dominates(a: Label, b: Label, c: PlanCase, still: Still): boolean {
-  if (a.ticks > b.ticks || a.exfoliations > b.exfoliations || (a.marks & ~b.marks) !== 0) return false
-  if (a.loads !== b.loads) for (let i = 0; i < a.loads.length; i++) if ((a.loads[i] as number) > (b.loads[i] as number)) return false
+  if (a.ticks > b.ticks || a.exfoliations > b.exfoliations || (a.marks & ~b.marks) !== 0)
+    return false
+  if (a.loads !== b.loads)
+    for (let i = 0; i < a.loads.length; i++)
+      if ((a.loads[i] as number) > (b.loads[i] as number)) return false
   let lead = a.taste - b.taste
   let equal = lead === 0
   for (let i = 0; i < a.effects.length; i++) {
@@ -83,5 +107,10 @@ function dominates(a: Label, b: Label, c: PlanCase, still: Still): boolean {
 
 /** Order of finished plans: greatest value, least cost, fewest idle ticks, smallest ids. Below zero when the first is better. */
 export function compare(c: PlanCase, a: Label, b: Label): number {
-  return worth(c, b.effects, b.taste) - worth(c, a.effects, a.taste) || a.cost - b.cost || a.idle - b.idle || (a.ids < b.ids ? -1 : 1)
+  return (
+    worth(c, b.effects, b.taste) - worth(c, a.effects, a.taste) ||
+    a.cost - b.cost ||
+    a.idle - b.idle ||
+    (a.ids < b.ids ? -1 : 1)
+  )
 }

@@ -19,18 +19,41 @@ export interface Layer {
   /** The same ways, those between the same two states and with as many works together, the quickest first. */
   bundles: readonly (readonly Way[])[]
 }
-export interface Layers { start: SolveFrom, /** Ticks that are left. */ slot: number, /** What each region may still take, hundredths. */ headroom: readonly number[], layers: readonly Layer[], /** States after the last stage. */ ends: number }
+export interface Layers {
+  start: SolveFrom
+  /** Ticks that are left. */ slot: number
+  /** What each region may still take, hundredths. */ headroom: readonly number[]
+  layers: readonly Layer[]
+  /** States after the last stage. */ ends: number
+}
 
 /** Every state of the skin that can be reached stage by stage in the ticks there are, and every way from one to the next that no rim, pair or minute forbids by itself. */
 export function layersOf(c: PlanCase, slotTicks: number, from?: SolveFrom): Layers {
   const table = transitions()
-  const start = from ?? { surface: startSurface(c.madeUp), stage: 0, ticks: 0, loads: c.residual, exfoliations: 0, marks: 0 }
+  const start = from ?? {
+    surface: startSurface(c.madeUp),
+    stage: 0,
+    ticks: 0,
+    loads: c.residual,
+    exfoliations: 0,
+    marks: 0,
+  }
   const headroom = REGION_IDS.map((r) => Math.max(0, c.rim[r] - start.loads[r]))
   const slot = slotTicks - start.ticks
   const overfills = overfilling(headroom)
   const stages = c.stages.slice(start.stage)
-  const sure = stages.reduce((m, s) => (s.must && s.options.length > 0 ? m | s.options.reduce((a, o) => a & o.marks, ~0) : m), start.marks)
-  const open = stages.map((stage) => stage.options.filter((o) => !breaksPair(c.pairs, sure & ~o.marks, o.marks) && (!o.exfoliates || start.exfoliations < c.maxExfoliations)))
+  const sure = stages.reduce(
+    (m, s) =>
+      s.must && s.options.length > 0 ? m | s.options.reduce((a, o) => a & o.marks, ~0) : m,
+    start.marks,
+  )
+  const open = stages.map((stage) =>
+    stage.options.filter(
+      (o) =>
+        !breaksPair(c.pairs, sure & ~o.marks, o.marks) &&
+        (!o.exfoliates || start.exfoliations < c.maxExfoliations),
+    ),
+  )
   const sets = open.map((options) => table.rowSet(options))
   const lastWarm = sets.findLastIndex((set) => set.asksWarmth)
   const ahead = leastAhead(stages)
@@ -46,7 +69,11 @@ export function layersOf(c: PlanCase, slotTicks: number, from?: SolveFrom): Laye
     const reach = (reached: number, ticks: number, most: number): number => {
       const surface = s >= lastWarm ? table.unwarmed(reached) : reached
       const known = met.get(surface)
-      if (known !== undefined) { if (ticks < (early[known] as number)) early[known] = ticks; if (most > (late[known] as number)) late[known] = most; return known }
+      if (known !== undefined) {
+        if (ticks < (early[known] as number)) early[known] = ticks
+        if (most > (late[known] as number)) late[known] = most
+        return known
+      }
       met.set(surface, next.length)
       early.push(ticks)
       late.push(most)
@@ -56,12 +83,25 @@ export function layersOf(c: PlanCase, slotTicks: number, from?: SolveFrom): Laye
     const rows = sets[s] ?? table.rowSet([])
     // Later than this, what must still be done no longer fits.
     const last = slot - (ahead[s] ?? 0)
-    const layer = { id: stage.id, soonest, longest, starts: [0], to: [] as number[], order: [] as number[], reached: [] as Reached[], options, most: rows.most }
+    const layer = {
+      id: stage.id,
+      soonest,
+      longest,
+      starts: [0],
+      to: [] as number[],
+      order: [] as number[],
+      reached: [] as Reached[],
+      options,
+      most: rows.most,
+    }
     for (let i = 0; i < surfaces.length; i++) {
       const surface = surfaces[i] ?? 0
       const ticks = soonest[i] ?? 0
       const most = longest[i] ?? 0
-      if (!stage.must || stage.options.length === 0) { layer.to.push(reach(surface, ticks, most)); layer.order.push(-1) }
+      if (!stage.must || stage.options.length === 0) {
+        layer.to.push(reach(surface, ticks, most))
+        layer.order.push(-1)
+      }
       const reached = table.from(rows, surface)
       layer.reached.push(reached)
       for (let o = 0; o < options.length; o++) {
@@ -78,7 +118,19 @@ export function layersOf(c: PlanCase, slotTicks: number, from?: SolveFrom): Laye
     return layer
   })
   const { layers, ends } = alike(raw, surfaces.length)
-  return { start, slot, headroom, ends, layers: layers.map((l, s) => ({ ...l, options: raw[s]?.options ?? [], most: raw[s]?.most ?? [], states: l.soonest.length, bundles: l.ways.flatMap(bundled) })) }
+  return {
+    start,
+    slot,
+    headroom,
+    ends,
+    layers: layers.map((l, s) => ({
+      ...l,
+      options: raw[s]?.options ?? [],
+      most: raw[s]?.most ?? [],
+      states: l.soonest.length,
+      bundles: l.ways.flatMap(bundled),
+    })),
+  }
 }
 
 /** By stage, the ticks that the stages after it take at least: what must be done, without connecting steps. */
@@ -88,7 +140,8 @@ function leastAhead(stages: PlanCase['stages']): number[] {
   for (let s = stages.length - 1; s >= 0; s--) {
     out[s] = sum
     const stage = stages[s]
-    if (stage?.must && stage.options.length > 0) sum += Math.min(...stage.options.map((o) => o.moves.reduce((t, m) => t + m.minutes * 2, 0)))
+    if (stage?.must && stage.options.length > 0)
+      sum += Math.min(...stage.options.map((o) => o.moves.reduce((t, m) => t + m.minutes * 2, 0)))
   }
   return out
 }
@@ -99,7 +152,8 @@ function bundled(ways: readonly Way[]): Way[][] {
   for (const w of ways) {
     const key = w.to * 2 + (w.option?.exfoliates ? 1 : 0)
     const list = by.get(key)
-    if (list) list.push(w); else by.set(key, [w])
+    if (list) list.push(w)
+    else by.set(key, [w])
   }
   const out = [...by.values()]
   for (const list of out) if (list.length > 1) list.sort((a, b) => a.ticks - b.ticks)
@@ -109,5 +163,7 @@ function bundled(ways: readonly Way[]): Way[][] {
 /** Whether a move's loads alone go over a rim; each set of loads is looked at once. */
 function overfilling(headroom: readonly number[]): (reached: Reached, option: number) => boolean {
   const known: boolean[] = []
-  return (reached, option) => (known[reached.loadsIds[option] as number] ??= reached.moves[option]?.loads.some((l, i) => l > 0 && l > (headroom[i] ?? 0)) ?? false)
+  return (reached, option) =>
+    (known[reached.loadsIds[option] as number] ??=
+      reached.moves[option]?.loads.some((l, i) => l > 0 && l > (headroom[i] ?? 0)) ?? false)
 }

@@ -1,13 +1,25 @@
 import { TECHNIQUES } from '../../catalogue/techniques'
 import { TECHNIQUE_IDS, type TechniqueId } from '../../catalogue/technique'
 import { REGION_IDS, type RegionId } from '../../face/zones'
-import { ageRegion, leaveOn, unmetNeeds, type RegionSurface, type Surface } from '../../surface/surface'
+import {
+  ageRegion,
+  leaveOn,
+  unmetNeeds,
+  type RegionSurface,
+  type Surface,
+} from '../../surface/surface'
 import { connect, type Connection } from '../mend'
 
 /** The state of each region by its number, in the order of the regions. */
 export type Skin = readonly number[]
 /** A connecting step of a chain: what it is, and whether it is done where the next one is (a wait is done nowhere). */
-export interface Link { technique: TechniqueId, no: number, minutes: number, ticks: number, there: boolean }
+export interface Link {
+  technique: TechniqueId
+  no: number
+  minutes: number
+  ticks: number
+  there: boolean
+}
 
 type Standing = 'fits' | 'mends' | 'never'
 const ALL = REGION_IDS.map((_, i) => i)
@@ -36,7 +48,11 @@ export class RegionStates {
   number(s: RegionSurface): number {
     const key = `${s.soil}.${s.moisture}.${s.film}.${s.warmth === 'warm' ? 1 : 0}.${s.skin}.${s.settling}.${s.dampAge}.${s.warmAge}`
     let found = this.numbers.get(key)
-    if (found === undefined) { found = this.states.length; this.states.push(s); this.numbers.set(key, found) }
+    if (found === undefined) {
+      found = this.states.length
+      this.states.push(s)
+      this.numbers.set(key, found)
+    }
     return found
   }
   state(number: number): RegionSurface {
@@ -44,26 +60,45 @@ export class RegionStates {
     if (!s) throw new Error(`no state of the skin has the number ${number}`)
     return s
   }
-  skinOf(surface: Surface): number[] { return REGION_IDS.map((r) => this.number(surface[r])) }
-  surfaceOf(skin: Skin): Surface { return Object.fromEntries(REGION_IDS.map((r, i) => [r, this.state(skin[i] ?? 0)])) as Record<RegionId, RegionSurface> }
+  skinOf(surface: Surface): number[] {
+    return REGION_IDS.map((r) => this.number(surface[r]))
+  }
+  surfaceOf(skin: Skin): Surface {
+    return Object.fromEntries(REGION_IDS.map((r, i) => [r, this.state(skin[i] ?? 0)])) as Record<
+      RegionId,
+      RegionSurface
+    >
+  }
 
-  isWarm(number: number): boolean { return this.state(number).warmth === 'warm' }
-  isIntact(number: number): boolean { return this.state(number).skin === 'intact' }
+  isWarm(number: number): boolean {
+    return this.state(number).warmth === 'warm'
+  }
+  isIntact(number: number): boolean {
+    return this.state(number).skin === 'intact'
+  }
   /** The same with its warmth forgotten. */
   unwarmed(number: number): number {
-    return (this.cooled[number] ??= this.isWarm(number) ? this.number({ ...this.state(number), warmth: 'neutral', warmAge: 0 }) : number)
+    return (this.cooled[number] ??= this.isWarm(number)
+      ? this.number({ ...this.state(number), warmth: 'neutral', warmAge: 0 })
+      : number)
   }
 
   /** Does a technique on some regions, in place: its ticks pass everywhere. */
   work(skin: number[], technique: number, regions: readonly number[], ticks: number): void {
     if (ticks > 0) {
       const aged = (this.aged[ticks] ??= [])
-      for (let i = 0; i < skin.length; i++) { const s = skin[i] as number; skin[i] = aged[s] ??= this.number(ageRegion(this.state(s), ticks)) }
+      for (let i = 0; i < skin.length; i++) {
+        const s = skin[i] as number
+        skin[i] = aged[s] ??= this.number(ageRegion(this.state(s), ticks))
+      }
     }
     const left = (this.left[technique] ??= [])
     const id = TECHNIQUE_IDS[technique]
     if (id === undefined) return
-    for (const i of regions) { const s = skin[i] as number; skin[i] = left[s] ??= this.number(leaveOn(this.state(s), TECHNIQUES[id])) }
+    for (const i of regions) {
+      const s = skin[i] as number
+      skin[i] = left[s] ??= this.number(leaveOn(this.state(s), TECHNIQUES[id]))
+    }
   }
 
   /** Whether a technique can stand on a state as it is, after something to connect, or never. */
@@ -72,8 +107,15 @@ export class RegionStates {
     let found = own[state]
     if (found === undefined) {
       const id = TECHNIQUE_IDS[technique]
-      const unmet = id ? unmetNeeds(this.surfaceOf(REGION_IDS.map(() => state)), TECHNIQUES[id], ['forehead']) : []
-      found = unmet.length === 0 ? 'fits' : unmet.some((u) => u.part === 'skin' || u.part === 'warmth') ? 'never' : 'mends'
+      const unmet = id
+        ? unmetNeeds(this.surfaceOf(REGION_IDS.map(() => state)), TECHNIQUES[id], ['forehead'])
+        : []
+      found =
+        unmet.length === 0
+          ? 'fits'
+          : unmet.some((u) => u.part === 'skin' || u.part === 'warmth')
+            ? 'never'
+            : 'mends'
       own[state] = found
     }
     return found
@@ -98,8 +140,17 @@ export class RegionStates {
     let found = this.chains.get(key)
     if (found === undefined) {
       const id = TECHNIQUE_IDS[technique]
-      const c: Connection | undefined = id && connect(this.surfaceOf(skin), TECHNIQUES[id], regions.length > 0 ? where : [])
-      found = c ? c.steps.map((s) => ({ technique: s.technique, no: numberOf(s.technique), minutes: s.minutes, ticks: s.minutes * 2, there: s.technique !== 'wait' })) : null
+      const c: Connection | undefined =
+        id && connect(this.surfaceOf(skin), TECHNIQUES[id], regions.length > 0 ? where : [])
+      found = c
+        ? c.steps.map((s) => ({
+            technique: s.technique,
+            no: numberOf(s.technique),
+            minutes: s.minutes,
+            ticks: s.minutes * 2,
+            there: s.technique !== 'wait',
+          }))
+        : null
       this.chains.set(key, found)
     }
     return found

@@ -5,7 +5,10 @@ import type { Option, PlanCase } from '../planCase'
 import { returns } from './returns'
 
 /** The tangent of each segment of the return on an effect; it may be asked at an effect outside its segment. */
-const TANGENTS = RETURNS.map((r, i) => { const from = RETURNS[i - 1]?.upTo ?? 0; return { from, base: returns(from), slope: r.slope } })
+const TANGENTS = RETURNS.map((r, i) => {
+  const from = RETURNS[i - 1]?.upTo ?? 0
+  return { from, base: returns(from), slope: r.slope }
+})
 export function segmentOf(effect: number): number {
   for (let i = 0; i < RETURNS.length; i++) if (effect < (RETURNS[i]?.upTo ?? 0)) return i
   return RETURNS.length - 1
@@ -27,18 +30,43 @@ export class Relaxed {
   private readonly rims: readonly number[]
   /** Regions whose load has a price. */
   private readonly priced: readonly number[]
-  constructor(c: PlanCase, private readonly net: Layers, readonly segments: readonly number[], works: number, readonly loadPrices: readonly number[] = []) {
+  constructor(
+    c: PlanCase,
+    private readonly net: Layers,
+    readonly segments: readonly number[],
+    works: number,
+    readonly loadPrices: readonly number[] = [],
+  ) {
     this.priced = loadPrices.flatMap((p, i) => (p > 0 ? [i] : []))
     this.rims = this.priced.length > 0 ? REGION_IDS.map((r) => c.rim[r]) : []
     this.width = net.slot + 1
     this.price = segments.map((s, i) => (c.weights[i] ?? 0) * (TANGENTS[s]?.slope ?? 1))
-    this.base = segments.reduce((sum, s, i) => sum + (c.weights[i] ?? 0) * (TANGENTS[s] ? TANGENTS[s].base - TANGENTS[s].from * TANGENTS[s].slope : 0), 0)
-    for (const stage of c.stages) for (const o of stage.options) { let g = o.taste; for (let i = 0; i < this.price.length; i++) g += (this.price[i] ?? 0) * (o.effects[i] ?? 0); this.gains.set(o, g) }
+    this.base = segments.reduce(
+      (sum, s, i) =>
+        sum +
+        (c.weights[i] ?? 0) *
+          (TANGENTS[s] ? TANGENTS[s].base - TANGENTS[s].from * TANGENTS[s].slope : 0),
+      0,
+    )
+    for (const stage of c.stages)
+      for (const o of stage.options) {
+        let g = o.taste
+        for (let i = 0; i < this.price.length; i++) g += (this.price[i] ?? 0) * (o.effects[i] ?? 0)
+        this.gains.set(o, g)
+      }
     const tables: Float64Array[] = []
     // Works are counted only as long as a stage to come may spend one.
-    this.depth = [...net.layers.map((_, s) => (net.layers.slice(s).some((l) => l.ways.some((own) => own.some((w) => w.option?.exfoliates))) ? works : 0)), 0]
+    this.depth = [
+      ...net.layers.map((_, s) =>
+        net.layers.slice(s).some((l) => l.ways.some((own) => own.some((w) => w.option?.exfoliates)))
+          ? works
+          : 0,
+      ),
+      0,
+    ]
     tables[net.layers.length] = new Float64Array(net.ends * this.width)
-    for (let s = net.layers.length - 1; s >= 0; s--) tables[s] = this.back(s, tables[s + 1] ?? new Float64Array(0))
+    for (let s = net.layers.length - 1; s >= 0; s--)
+      tables[s] = this.back(s, tables[s + 1] ?? new Float64Array(0))
     this.tables = tables
   }
 
@@ -47,7 +75,9 @@ export class Relaxed {
     const layer = this.net.layers[s]
     const works = this.depth[s] ?? 0
     const then = this.depth[s + 1] ?? 0
-    const here = new Float64Array((layer?.states ?? 0) * (works + 1) * width).fill(Number.NEGATIVE_INFINITY)
+    const here = new Float64Array((layer?.states ?? 0) * (works + 1) * width).fill(
+      Number.NEGATIVE_INFINITY,
+    )
     for (const bundle of layer?.bundles ?? []) {
       let best = Number.NEGATIVE_INFINITY
       for (const w of bundle) {
@@ -62,7 +92,10 @@ export class Relaxed {
         for (let left = spends; left <= works; left++) {
           const to = (w.from * (works + 1) + left) * width
           const from = (w.to * (then + 1) + Math.min(then, left - spends)) * width - w.ticks
-          for (let t = least; t < most; t++) { const v = gain + (later[from + t] as number); if (v > (here[to + t] as number)) here[to + t] = v }
+          for (let t = least; t < most; t++) {
+            const v = gain + (later[from + t] as number)
+            if (v > (here[to + t] as number)) here[to + t] = v
+          }
         }
       }
     }
@@ -76,16 +109,33 @@ export class Relaxed {
   }
 
   /** The most that a plan can come to in all, from a state at the start of a stage with this much had, one more way with it, these ticks and works left; minus infinity where none fits. */
-  bound(stage: number, state: number, ticksLeft: number, worksLeft: number, had: { effects: readonly number[], taste: number, loads: readonly number[] }, more?: Way): number {
-    let v = this.base + had.taste + this.best(stage, state, worksLeft, ticksLeft) + (more ? this.gainOf(more) : 0)
-    for (const i of this.priced) v += (this.loadPrices[i] as number) * ((this.rims[i] as number) - (had.loads[i] as number))
-    for (let i = 0; i < had.effects.length; i++) v += (this.price[i] ?? 0) * (had.effects[i] as number)
+  bound(
+    stage: number,
+    state: number,
+    ticksLeft: number,
+    worksLeft: number,
+    had: { effects: readonly number[]; taste: number; loads: readonly number[] },
+    more?: Way,
+  ): number {
+    let v =
+      this.base +
+      had.taste +
+      this.best(stage, state, worksLeft, ticksLeft) +
+      (more ? this.gainOf(more) : 0)
+    for (const i of this.priced)
+      v += (this.loadPrices[i] as number) * ((this.rims[i] as number) - (had.loads[i] as number))
+    for (let i = 0; i < had.effects.length; i++)
+      v += (this.price[i] ?? 0) * (had.effects[i] as number)
     return v
   }
 
   private best(stage: number, state: number, worksLeft: number, ticksLeft: number): number {
     const works = this.depth[stage] ?? 0
-    return ticksLeft < 0 || worksLeft < 0 ? Number.NEGATIVE_INFINITY : this.tables[stage]?.[(state * (works + 1) + Math.min(works, worksLeft)) * this.width + ticksLeft] ?? Number.NEGATIVE_INFINITY
+    return ticksLeft < 0 || worksLeft < 0
+      ? Number.NEGATIVE_INFINITY
+      : (this.tables[stage]?.[
+          (state * (works + 1) + Math.min(works, worksLeft)) * this.width + ticksLeft
+        ] ?? Number.NEGATIVE_INFINITY)
   }
 
   /** The ways of its best plan, rims aside; undefined where nothing fits. */
@@ -97,7 +147,12 @@ export class Relaxed {
     for (let s = 0; s < this.net.layers.length; s++) {
       const want = this.best(s, state, left, ticks)
       if (want === Number.NEGATIVE_INFINITY) return undefined
-      const way = this.net.layers[s]?.ways[state]?.find((w) => this.gainOf(w) + this.best(s + 1, w.to, left - (w.option?.exfoliates ? 1 : 0), ticks - w.ticks) === want)
+      const way = this.net.layers[s]?.ways[state]?.find(
+        (w) =>
+          this.gainOf(w) +
+            this.best(s + 1, w.to, left - (w.option?.exfoliates ? 1 : 0), ticks - w.ticks) ===
+          want,
+      )
       if (!way) return undefined
       out.push(way)
       state = way.to
@@ -112,20 +167,39 @@ export class Relaxed {
 const MOST_TABLES = 3
 
 /** Where a plan is likely to end: at about half of what all stages could add. */
-const guess = (c: PlanCase): number[] => c.aims.map((_, i) => segmentOf(Math.round(c.stages.reduce((sum, s) => sum + Math.max(0, ...s.options.map((o) => o.effects[i] ?? 0)), 0) * 0.55)))
+const guess = (c: PlanCase): number[] =>
+  c.aims.map((_, i) =>
+    segmentOf(
+      Math.round(
+        c.stages.reduce(
+          (sum, s) => sum + Math.max(0, ...s.options.map((o) => o.effects[i] ?? 0)),
+          0,
+        ) * 0.55,
+      ),
+    ),
+  )
 
 /** A few easier questions whose tangents lie where the best plan is likely to end; the last comes first. */
-export function relaxations(c: PlanCase, net: Layers, works: number): { bounds: readonly Relaxed[], paths: readonly (readonly Way[])[] } {
+export function relaxations(
+  c: PlanCase,
+  net: Layers,
+  works: number,
+): { bounds: readonly Relaxed[]; paths: readonly (readonly Way[])[] } {
   const bounds: Relaxed[] = []
   const paths: Way[][] = []
   let segments = guess(c)
-  while (bounds.length < MOST_TABLES && !bounds.some((b) => b.segments.join() === segments.join())) {
+  while (
+    bounds.length < MOST_TABLES &&
+    !bounds.some((b) => b.segments.join() === segments.join())
+  ) {
     const r = new Relaxed(c, net, segments, works)
     bounds.unshift(r)
     const path = r.path(works)
     if (!path) break
     paths.unshift(path)
-    segments = c.aims.map((_, i) => segmentOf(path.reduce((e, w) => e + (w.option?.effects[i] ?? 0), 0)))
+    segments = c.aims.map((_, i) =>
+      segmentOf(path.reduce((e, w) => e + (w.option?.effects[i] ?? 0), 0)),
+    )
   }
   return { bounds, paths }
 }
@@ -141,8 +215,15 @@ const whole = (price: number): number => Math.max(0, Math.round(price * 64) / 64
  * @param first what each region carries at the start
  * @param known value of the best plan known
  */
-export function priced(c: PlanCase, net: Layers, works: number, easiest: Relaxed, first: { effects: readonly number[], taste: number, loads: readonly number[] }, known: number): { bounds: readonly Relaxed[], paths: readonly (readonly Way[])[] } {
-  const found: { r: Relaxed, root: number }[] = []
+export function priced(
+  c: PlanCase,
+  net: Layers,
+  works: number,
+  easiest: Relaxed,
+  first: { effects: readonly number[]; taste: number; loads: readonly number[] },
+  known: number,
+): { bounds: readonly Relaxed[]; paths: readonly (readonly Way[])[] } {
+  const found: { r: Relaxed; root: number }[] = []
   const paths: Way[][] = []
   let current = easiest
   let prices = REGION_IDS.map(() => 0)
@@ -150,15 +231,29 @@ export function priced(c: PlanCase, net: Layers, works: number, easiest: Relaxed
     const path = current.path(works)
     if (!path) break
     paths.push(path)
-    const over = REGION_IDS.map((r, i) => path.reduce((sum, w) => sum + (w.move?.loads[i] ?? 0), (first.loads[i] ?? 0) - c.rim[r]))
+    const over = REGION_IDS.map((r, i) =>
+      path.reduce((sum, w) => sum + (w.move?.loads[i] ?? 0), (first.loads[i] ?? 0) - c.rim[r]),
+    )
     const moved = over.map((o, i) => (o > 0 || (prices[i] ?? 0) > 0 ? o : 0))
     const square = moved.reduce((sum, o) => sum + o * o, 0)
     const root = current.bound(0, 0, net.slot, works, first)
     if (square === 0 || root <= known) break
     const step = (root - (known === Number.NEGATIVE_INFINITY ? root * 0.95 : known)) / square
     prices = prices.map((p, i) => whole(p + step * (moved[i] ?? 0)))
-    current = new Relaxed(c, net, c.aims.map((_, i) => segmentOf(path.reduce((e, w) => e + (w.option?.effects[i] ?? 0), 0))), works, prices)
+    current = new Relaxed(
+      c,
+      net,
+      c.aims.map((_, i) => segmentOf(path.reduce((e, w) => e + (w.option?.effects[i] ?? 0), 0))),
+      works,
+      prices,
+    )
     found.push({ r: current, root: current.bound(0, 0, net.slot, works, first) })
   }
-  return { bounds: found.sort((a, b) => a.root - b.root).slice(0, KEPT).map((f) => f.r), paths }
+  return {
+    bounds: found
+      .sort((a, b) => a.root - b.root)
+      .slice(0, KEPT)
+      .map((f) => f.r),
+    paths,
+  }
 }

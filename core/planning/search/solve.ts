@@ -26,27 +26,56 @@ export interface Solution {
  * @param widths how many labels each pass keeps; the plan does not hang on it, only the time
  * @returns undefined when the floor itself does not fit.
  */
-export function solve(c: PlanCase, slotTicks: number, from?: SolveFrom, widths: readonly number[] = WIDTHS): Solution | undefined {
+export function solve(
+  c: PlanCase,
+  slotTicks: number,
+  from?: SolveFrom,
+  widths: readonly number[] = WIDTHS,
+): Solution | undefined {
   const net = layersOf(c, slotTicks, from)
   const { start } = net
   const works = Math.max(0, c.maxExfoliations - start.exfoliations)
   const { bounds, paths } = relaxations(c, net, works)
   if (paths.length === 0) return undefined
   const first: Label = {
-    at: 0, ticks: 0, loads: REGION_IDS.map((r) => start.loads[r]), effects: c.aims.map(() => 0), taste: 0, cost: 0, idle: 0, exfoliations: 0, marks: start.marks, ids: '', way: undefined, back: undefined,
+    at: 0,
+    ticks: 0,
+    loads: REGION_IDS.map((r) => start.loads[r]),
+    effects: c.aims.map(() => 0),
+    taste: 0,
+    cost: 0,
+    idle: 0,
+    exfoliations: 0,
+    marks: start.marks,
+    ids: '',
+    way: undefined,
+    back: undefined,
   }
   const rims = REGION_IDS.map((r) => c.rim[r])
-  const search: Search = { c, rims, net, works, bounds, still: stillToCome(c, net), incumbent: Math.max(...paths.map((p) => worthOf(c, rims, first, p))), width: 0 }
+  const search: Search = {
+    c,
+    rims,
+    net,
+    works,
+    bounds,
+    still: stillToCome(c, net),
+    incumbent: Math.max(...paths.map((p) => worthOf(c, rims, first, p))),
+    width: 0,
+  }
   for (const [pass, width] of widths.entries()) {
     const found = run({ ...search, width }, first)
     // A pass that had to leave nothing aside is exact.
     if (found.whole) return found.best && toSolution(c, start, found.best, found.count)
-    if (found.best) search.incumbent = Math.max(search.incumbent, worth(c, found.best.effects, found.best.taste))
+    if (found.best)
+      search.incumbent = Math.max(search.incumbent, worth(c, found.best.effects, found.best.taste))
     // Where even more labels are not enough, the load decides: the easier questions get a price on it.
     if (pass === 1) {
       const more = priced(c, net, works, search.bounds[0] as Relaxed, first, search.incumbent)
       search.bounds = [...more.bounds, ...search.bounds]
-      search.incumbent = Math.max(search.incumbent, ...more.paths.map((p) => worthOf(c, rims, first, p)))
+      search.incumbent = Math.max(
+        search.incumbent,
+        ...more.paths.map((p) => worthOf(c, rims, first, p)),
+      )
     }
   }
   return undefined
@@ -54,9 +83,21 @@ export function solve(c: PlanCase, slotTicks: number, from?: SolveFrom, widths: 
 
 /** Labels that a pass keeps: a few to find a good plan quickly, more where that was hard, at last all. Each pass is measured by the best plan of those before. */
 const WIDTHS: readonly number[] = [12, 120, Number.POSITIVE_INFINITY]
-interface Search { c: PlanCase, /** In the order of the regions. */ rims: readonly number[], net: Layers, works: number, bounds: readonly Relaxed[], still: readonly Still[], incumbent: number, width: number }
+interface Search {
+  c: PlanCase
+  /** In the order of the regions. */ rims: readonly number[]
+  net: Layers
+  works: number
+  bounds: readonly Relaxed[]
+  still: readonly Still[]
+  incumbent: number
+  width: number
+}
 
-function run(search: Search, first: Label): { best: Label | undefined, count: number, whole: boolean } {
+function run(
+  search: Search,
+  first: Label,
+): { best: Label | undefined; count: number; whole: boolean } {
   const { c, net, works, width, still, rims } = search
   let labels: Label[] = [first]
   let count = 1
@@ -64,28 +105,68 @@ function run(search: Search, first: Label): { best: Label | undefined, count: nu
   for (let s = 0; s < net.layers.length; s++) {
     const next = new Map<number, Label[]>()
     const lasting = still[s] ?? NOTHING_STILL
-    for (const label of labels) for (const way of net.layers[s]?.ways[label.at] ?? []) {
-      const { option, move } = way
-      const ticks = label.ticks + way.ticks
-      const exfoliations = label.exfoliations + (option?.exfoliates ? 1 : 0)
-      // The bound goes first: it turns away most, and asks for nothing to be made.
-      if (ticks > net.slot || exfoliations > works || hopeless(search, s, way, ticks, exfoliations, label)) continue
-      if (!option || !move) {
-        offer(next, {
-          at: way.to, ticks, loads: label.loads, effects: label.effects, taste: label.taste, cost: label.cost, idle: label.idle,
-          exfoliations: lasting.works ? exfoliations : 0, marks: label.marks & lasting.marks, ids: `${label.ids}|`, way, back: label,
-        }, c, lasting)
-        continue
+    for (const label of labels)
+      for (const way of net.layers[s]?.ways[label.at] ?? []) {
+        const { option, move } = way
+        const ticks = label.ticks + way.ticks
+        const exfoliations = label.exfoliations + (option?.exfoliates ? 1 : 0)
+        // The bound goes first: it turns away most, and asks for nothing to be made.
+        if (
+          ticks > net.slot ||
+          exfoliations > works ||
+          hopeless(search, s, way, ticks, exfoliations, label)
+        )
+          continue
+        if (!option || !move) {
+          offer(
+            next,
+            {
+              at: way.to,
+              ticks,
+              loads: label.loads,
+              effects: label.effects,
+              taste: label.taste,
+              cost: label.cost,
+              idle: label.idle,
+              exfoliations: lasting.works ? exfoliations : 0,
+              marks: label.marks & lasting.marks,
+              ids: `${label.ids}|`,
+              way,
+              back: label,
+            },
+            c,
+            lasting,
+          )
+          continue
+        }
+        if (option.marks !== 0 && breaksPair(c.pairs, label.marks, option.marks)) continue
+        const loads = addLoads(label.loads, move.loads, rims)
+        if (loads)
+          offer(
+            next,
+            {
+              at: way.to,
+              ticks,
+              loads: forget(loads, rims, lasting),
+              effects: plus(label.effects, option.effects),
+              taste: label.taste + option.taste,
+              cost: label.cost + option.costCents,
+              idle: label.idle + option.idleTicks,
+              exfoliations: lasting.works ? exfoliations : 0,
+              marks: (label.marks | option.marks) & lasting.marks,
+              ids: `${label.ids}|${option.id}`,
+              way,
+              back: label,
+            },
+            c,
+            lasting,
+          )
       }
-      if (option.marks !== 0 && breaksPair(c.pairs, label.marks, option.marks)) continue
-      const loads = addLoads(label.loads, move.loads, rims)
-      if (loads) offer(next, {
-        at: way.to, ticks, loads: forget(loads, rims, lasting), effects: plus(label.effects, option.effects), taste: label.taste + option.taste, cost: label.cost + option.costCents, idle: label.idle + option.idleTicks,
-        exfoliations: lasting.works ? exfoliations : 0, marks: (label.marks | option.marks) & lasting.marks, ids: `${label.ids}|${option.id}`, way, back: label,
-      }, c, lasting)
-    }
     labels = [...next.values()].flat()
-    if (labels.length > width) { whole = false; labels = mostPromising(labels, search, s, width) }
+    if (labels.length > width) {
+      whole = false
+      labels = mostPromising(labels, search, s, width)
+    }
     count += labels.length
   }
   let best: Label | undefined
@@ -94,14 +175,36 @@ function run(search: Search, first: Label): { best: Label | undefined, count: nu
 }
 
 /** Those that may still come furthest. */
-function mostPromising(labels: readonly Label[], search: Search, stage: number, width: number): Label[] {
+function mostPromising(
+  labels: readonly Label[],
+  search: Search,
+  stage: number,
+  width: number,
+): Label[] {
   const { bounds, net, works } = search
-  return labels.map((l) => ({ l, hope: bounds.reduce((least, b) => Math.min(least, b.bound(stage + 1, l.at, net.slot - l.ticks, works - l.exfoliations, l)), Number.POSITIVE_INFINITY) }))
-    .sort((a, b) => b.hope - a.hope || a.l.ticks - b.l.ticks).slice(0, width).map((x) => x.l)
+  return labels
+    .map((l) => ({
+      l,
+      hope: bounds.reduce(
+        (least, b) =>
+          Math.min(least, b.bound(stage + 1, l.at, net.slot - l.ticks, works - l.exfoliations, l)),
+        Number.POSITIVE_INFINITY,
+      ),
+    }))
+    .sort((a, b) => b.hope - a.hope || a.l.ticks - b.l.ticks)
+    .slice(0, width)
+    .map((x) => x.l)
 }
 
 /** Whether even the easier questions stay below the best plan known after one more way, or nothing fits any more. */
-function hopeless({ bounds, net, works, incumbent }: Search, stage: number, way: Way, ticks: number, exfoliations: number, label: Label): boolean {
+function hopeless(
+  { bounds, net, works, incumbent }: Search,
+  stage: number,
+  way: Way,
+  ticks: number,
+  exfoliations: number,
+  label: Label,
+): boolean {
   for (const b of bounds) {
     const most = b.bound(stage + 1, way.to, net.slot - ticks, works - exfoliations, label, way)
     if (most === Number.NEGATIVE_INFINITY || most < incumbent) return true
@@ -129,10 +232,20 @@ function toSolution(c: PlanCase, start: SolveFrom, label: Label, labels: number)
   for (let at: Label | undefined = label; at?.way; at = at.back) chain.push(at.way)
   chain.reverse()
   const loads = { ...start.loads }
-  for (const w of chain) REGION_IDS.forEach((r, i) => { loads[r] += w.move?.loads[i] ?? 0 })
+  for (const w of chain)
+    REGION_IDS.forEach((r, i) => {
+      loads[r] += w.move?.loads[i] ?? 0
+    })
   const chosen: Option[] = chain.flatMap((w) => w.option ?? [])
   return {
-    moves: chain.flatMap((w) => (w.option && w.move ? placed(w.option, w.move) : [])), options: chosen.map((o) => o.id), chosen: chain.map((w) => w.option?.id ?? ''),
-    value: worth(c, label.effects, label.taste), costCents: label.cost, idleTicks: label.idle, ticks: start.ticks + label.ticks, loads, labels,
+    moves: chain.flatMap((w) => (w.option && w.move ? placed(w.option, w.move) : [])),
+    options: chosen.map((o) => o.id),
+    chosen: chain.map((w) => w.option?.id ?? ''),
+    value: worth(c, label.effects, label.taste),
+    costCents: label.cost,
+    idleTicks: label.idle,
+    ticks: start.ticks + label.ticks,
+    loads,
+    labels,
   }
 }

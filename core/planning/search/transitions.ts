@@ -7,10 +7,19 @@ import type { Move, Option } from '../planCase'
 import { numberOf, RegionStates, type Link, type Skin } from './regionStates'
 
 /** A move as it stands in the solved plan; `mend` marks a connecting step. */
-export interface PlacedMove extends Move { mend?: true, option: string }
+export interface PlacedMove extends Move {
+  mend?: true
+  option: string
+}
 
 /** What an option does from one surface: the connecting steps before each of its moves, where they lead, how long it all takes and what it loads. */
-export interface Transition { chains: readonly (readonly Connector[])[], surface: number, ticks: number, loads: readonly number[], /** The same loads have the same number. */ loadsId: number }
+export interface Transition {
+  chains: readonly (readonly Connector[])[]
+  surface: number
+  ticks: number
+  loads: readonly number[]
+  /** The same loads have the same number. */ loadsId: number
+}
 type Connector = Connection['steps'][number]
 
 /** Beyond this many surfaces the store is emptied; a client's whole day of plans needs a few thousand. */
@@ -20,16 +29,48 @@ const UNLINKED: readonly Connector[] = []
 const REGION_NO = new Map(REGION_IDS.map((r, i) => [r, i]))
 
 /** A move ready to be done on any skin: what it loads on each of its regions, cool and warm. */
-interface Ready { technique: number, names: readonly RegionId[], regions: readonly number[], ticks: number, cool: readonly number[], warm: readonly number[], dwells: boolean, calm: Move['calm'], heated: boolean, bears: boolean }
+interface Ready {
+  technique: number
+  names: readonly RegionId[]
+  regions: readonly number[]
+  ticks: number
+  cool: readonly number[]
+  warm: readonly number[]
+  dwells: boolean
+  calm: Move['calm']
+  heated: boolean
+  bears: boolean
+}
 /** One option's moves, what it can load at most, and what it does from each surface it was asked from. */
-export interface Row { no: number, moves: readonly Ready[], /** No connecting step before any move. */ unlinked: readonly (readonly Connector[])[], /** What it loads where nothing connects, if warmth changes nothing. */ loads: readonly number[], loadsId: number, /** Whether warmth in the skin makes it load more. */ heated: boolean, most: readonly number[], known: Map<number, Transition | null> }
+export interface Row {
+  no: number
+  moves: readonly Ready[]
+  /** No connecting step before any move. */ unlinked: readonly (readonly Connector[])[]
+  /** What it loads where nothing connects, if warmth changes nothing. */ loads: readonly number[]
+  loadsId: number
+  /** Whether warmth in the skin makes it load more. */ heated: boolean
+  most: readonly number[]
+  known: Map<number, Transition | null>
+}
 /** What each row of a stage does from one surface, in columns: thousands are looked through for each plan. Ticks are −1 where a row cannot stand there. */
-export interface Reached { moves: readonly (Transition | null)[], ticks: readonly number[], surfaces: readonly number[], loadsIds: readonly number[] }
+export interface Reached {
+  moves: readonly (Transition | null)[]
+  ticks: readonly number[]
+  surfaces: readonly number[]
+  loadsIds: readonly number[]
+}
 /** The rows of one stage, and what they do from each surface. */
-export interface RowSet { rows: readonly Row[], /** The most that any of them loads, by region. */ most: readonly number[], /** Whether any of them asks after warmth in the skin. */ asksWarmth: boolean, known: Map<number, Reached> }
+export interface RowSet {
+  rows: readonly Row[]
+  /** The most that any of them loads, by region. */ most: readonly number[]
+  /** Whether any of them asks after warmth in the skin. */ asksWarmth: boolean
+  known: Map<number, Reached>
+}
 
 /** A connecting wash warms nothing, but it may load: counted at its longest before each move. */
-const WASH = REGION_IDS.map((r) => loadOn(r, TECHNIQUES.secondCleanse, { handsMinutes: 6, dwellMinutes: 0, passes: 0 }, HEATED))
+const WASH = REGION_IDS.map((r) =>
+  loadOn(r, TECHNIQUES.secondCleanse, { handsMinutes: 6, dwellMinutes: 0, passes: 0 }, HEATED),
+)
 
 /**
  * Surfaces are numbered as they are met, and what an option does to one is worked out once. That hangs on the trade alone, on no client,
@@ -45,20 +86,30 @@ export class Transitions {
   private readonly links = new Map<string, Ready>()
   private readonly sets = new Map<string, RowSet>()
 
-  get size(): number { return this.skins.length }
+  get size(): number {
+    return this.skins.length
+  }
 
-  intern(surface: Surface): number { return this.number(this.regions.skinOf(surface)) }
+  intern(surface: Surface): number {
+    return this.number(this.regions.skinOf(surface))
+  }
 
   private number(skin: Skin): number {
     const key = String.fromCharCode(...skin)
     let found = this.numbers.get(key)
-    if (found === undefined) { found = this.skins.length; this.skins.push(skin); this.numbers.set(key, found) }
+    if (found === undefined) {
+      found = this.skins.length
+      this.skins.push(skin)
+      this.numbers.set(key, found)
+    }
     return found
   }
 
   /** The same skin with its warmth forgotten, for when nothing to come asks after it. */
   unwarmed(number: number): number {
-    return (this.cooled[number] ??= this.number((this.skins[number] ?? []).map((s) => this.regions.unwarmed(s))))
+    return (this.cooled[number] ??= this.number(
+      (this.skins[number] ?? []).map((s) => this.regions.unwarmed(s)),
+    ))
   }
 
   private row(option: Option): Row {
@@ -68,7 +119,18 @@ export class Transitions {
     if (!row) {
       const moves = option.moves.map(ready)
       const loads = REGION_IDS.map((_, i) => moves.reduce((sum, m) => sum + (m.cool[i] ?? 0), 0))
-      row = { no: this.rows.size, moves, unlinked: moves.map(() => UNLINKED), loads, loadsId: this.numberOfLoads(loads), heated: moves.some((m) => m.heated), most: REGION_IDS.map((_, i) => moves.reduce((sum, m) => sum + (WASH[i] ?? 0) + (m.warm[i] ?? 0), 0)), known: new Map() }
+      row = {
+        no: this.rows.size,
+        moves,
+        unlinked: moves.map(() => UNLINKED),
+        loads,
+        loadsId: this.numberOfLoads(loads),
+        heated: moves.some((m) => m.heated),
+        most: REGION_IDS.map((_, i) =>
+          moves.reduce((sum, m) => sum + (WASH[i] ?? 0) + (m.warm[i] ?? 0), 0),
+        ),
+        known: new Map(),
+      }
       this.rows.set(key, row)
     }
     return row
@@ -79,7 +141,15 @@ export class Transitions {
     const rows = options.map((o) => this.row(o))
     const key = rows.map((r) => r.no).join()
     let set = this.sets.get(key)
-    if (!set) { set = { rows, most: REGION_IDS.map((_, i) => rows.reduce((m, r) => Math.max(m, r.most[i] ?? 0), 0)), asksWarmth: options.some(asksWarmth), known: new Map() }; this.sets.set(key, set) }
+    if (!set) {
+      set = {
+        rows,
+        most: REGION_IDS.map((_, i) => rows.reduce((m, r) => Math.max(m, r.most[i] ?? 0), 0)),
+        asksWarmth: options.some(asksWarmth),
+        known: new Map(),
+      }
+      this.sets.set(key, set)
+    }
     return set
   }
 
@@ -88,21 +158,32 @@ export class Transitions {
     let found = set.known.get(surface)
     if (!found) {
       const moves = set.rows.map((row) => this.one(row, surface))
-      found = { moves, ticks: moves.map((m) => (m ? m.ticks : -1)), surfaces: moves.map((m) => (m ? m.surface : 0)), loadsIds: moves.map((m) => (m ? m.loadsId : 0)) }
+      found = {
+        moves,
+        ticks: moves.map((m) => (m ? m.ticks : -1)),
+        surfaces: moves.map((m) => (m ? m.surface : 0)),
+        loadsIds: moves.map((m) => (m ? m.loadsId : 0)),
+      }
       set.known.set(surface, found)
     }
     return found
   }
   private one(row: Row, surface: number): Transition | null {
     let found = row.known.get(surface)
-    if (found === undefined) { found = this.work(surface, row); row.known.set(surface, found) }
+    if (found === undefined) {
+      found = this.work(surface, row)
+      row.known.set(surface, found)
+    }
     return found
   }
 
   private numberOfLoads(loads: readonly number[]): number {
     const key = String.fromCharCode(...loads)
     let found = this.loadNumbers.get(key)
-    if (found === undefined) { found = this.loadNumbers.size; this.loadNumbers.set(key, found) }
+    if (found === undefined) {
+      found = this.loadNumbers.size
+      this.loadNumbers.set(key, found)
+    }
     return found
   }
 
@@ -110,7 +191,10 @@ export class Transitions {
     const move = { technique: l.technique, regions: l.there ? names : NOWHERE, minutes: l.minutes }
     const key = moveKey(move)
     let found = this.links.get(key)
-    if (!found) { found = ready(move); this.links.set(key, found) }
+    if (!found) {
+      found = ready(move)
+      this.links.set(key, found)
+    }
     return found
   }
 
@@ -123,7 +207,11 @@ export class Transitions {
     const done: Ready[] = []
     let ticks = 0
     const add = (m: Ready) => {
-      if (loads) for (const i of m.regions) loads[i] = (loads[i] as number) + ((states.isWarm(skin[i] as number) ? m.warm : m.cool)[i] as number)
+      if (loads)
+        for (const i of m.regions)
+          loads[i] =
+            (loads[i] as number) +
+            ((states.isWarm(skin[i] as number) ? m.warm : m.cool)[i] as number)
       states.work(skin, m.technique, m.regions, m.ticks)
       ticks += m.ticks
       done.push(m)
@@ -131,42 +219,90 @@ export class Transitions {
     let resting = false
     for (let k = 0; k < row.moves.length; k++) {
       const m = row.moves[k] as Ready
-      if (m.calm !== undefined && (m.calm === 'only') !== m.regions.some((i) => !states.isIntact(skin[i] as number))) return null
+      if (
+        m.calm !== undefined &&
+        (m.calm === 'only') !== m.regions.some((i) => !states.isIntact(skin[i] as number))
+      )
+        return null
       const chain = states.chain(skin, m.technique, m.regions)
       // A connecting step between what rests would stretch its time: such a block is laid another way or not at all.
       if (!chain || (resting && chain.length > 0)) return null
       resting ||= m.dwells
       for (const l of chain) {
         const link = this.link(l, m.names)
-        if (link.bears && !loads) { loads = REGION_IDS.map(() => 0); for (const d of done) for (const i of d.regions) loads[i] = (loads[i] as number) + (d.cool[i] as number) }
+        if (link.bears && !loads) {
+          loads = REGION_IDS.map(() => 0)
+          for (const d of done)
+            for (const i of d.regions) loads[i] = (loads[i] as number) + (d.cool[i] as number)
+        }
         add(link)
       }
-      if (chain.length > 0) { chains ??= row.moves.map(() => UNLINKED); chains[k] = chain.map((l) => ({ technique: l.technique, minutes: l.minutes, regions: l.there ? m.names : NOWHERE })) }
+      if (chain.length > 0) {
+        chains ??= row.moves.map(() => UNLINKED)
+        chains[k] = chain.map((l) => ({
+          technique: l.technique,
+          minutes: l.minutes,
+          regions: l.there ? m.names : NOWHERE,
+        }))
+      }
       add(m)
     }
-    return { chains: chains ?? row.unlinked, surface: this.number(skin), ticks, loads: loads ?? row.loads, loadsId: loads ? this.numberOfLoads(loads) : row.loadsId }
+    return {
+      chains: chains ?? row.unlinked,
+      surface: this.number(skin),
+      ticks,
+      loads: loads ?? row.loads,
+      loadsId: loads ? this.numberOfLoads(loads) : row.loadsId,
+    }
   }
 }
 
-const asksWarmth = (o: Option): boolean => o.moves.some((m) => TECHNIQUES[m.technique].needs.warmth !== undefined || feelsHeat(TECHNIQUES[m.technique]))
+const asksWarmth = (o: Option): boolean =>
+  o.moves.some(
+    (m) => TECHNIQUES[m.technique].needs.warmth !== undefined || feelsHeat(TECHNIQUES[m.technique]),
+  )
 
 const SETS = new WeakMap<readonly RegionId[], string>()
 function regionsKey(regions: readonly RegionId[]): string {
   let key = SETS.get(regions)
-  if (key === undefined) { key = regions.map((r) => REGION_NO.get(r)).join('.'); SETS.set(regions, key) }
+  if (key === undefined) {
+    key = regions.map((r) => REGION_NO.get(r)).join('.')
+    SETS.set(regions, key)
+  }
   return key
 }
 /** What a move does to skin, clock and load: its bottle's name and what it is good for are not in it. */
-export const moveKey = (m: Move): string => `${m.technique}:${regionsKey(m.regions)}:${m.minutes}:${m.dwell ?? ''}:${m.passes ?? ''}:${m.setting ?? ''}:${m.freeAcid ?? ''}:${m.calm ?? ''}`
+export const moveKey = (m: Move): string =>
+  `${m.technique}:${regionsKey(m.regions)}:${m.minutes}:${m.dwell ?? ''}:${m.passes ?? ''}:${m.setting ?? ''}:${m.freeAcid ?? ''}:${m.calm ?? ''}`
 
 function ready(m: Move): Ready {
   const t = TECHNIQUES[m.technique]
-  const on = (heat: number) => REGION_IDS.map((r) => (m.regions.includes(r) ? loadOn(r, t, workOf(m), heat) : 0))
-  return { technique: numberOf(m.technique), names: m.regions, regions: m.regions.map((r) => REGION_NO.get(r) ?? 0), ticks: m.minutes * 2, cool: on(100), warm: on(HEATED), dwells: m.dwell !== undefined, calm: m.calm, heated: feelsHeat(t) && t.load !== undefined, bears: t.load !== undefined && m.regions.length > 0 }
+  const on = (heat: number) =>
+    REGION_IDS.map((r) => (m.regions.includes(r) ? loadOn(r, t, workOf(m), heat) : 0))
+  return {
+    technique: numberOf(m.technique),
+    names: m.regions,
+    regions: m.regions.map((r) => REGION_NO.get(r) ?? 0),
+    ticks: m.minutes * 2,
+    cool: on(100),
+    warm: on(HEATED),
+    dwells: m.dwell !== undefined,
+    calm: m.calm,
+    heated: feelsHeat(t) && t.load !== undefined,
+    bears: t.load !== undefined && m.regions.length > 0,
+  }
 }
 
 /** The numbers a load hangs on, of one move. */
-export const workOf = (m: Pick<Move, 'minutes' | 'dwell' | 'passes' | 'freeAcid' | 'setting'>): Work => ({ handsMinutes: m.minutes, dwellMinutes: m.dwell ?? 0, passes: m.passes ?? 0, ...(m.freeAcid === undefined ? {} : { freeAcid: m.freeAcid }), ...(m.setting === undefined ? {} : { setting: m.setting }) })
+export const workOf = (
+  m: Pick<Move, 'minutes' | 'dwell' | 'passes' | 'freeAcid' | 'setting'>,
+): Work => ({
+  handsMinutes: m.minutes,
+  dwellMinutes: m.dwell ?? 0,
+  passes: m.passes ?? 0,
+  ...(m.freeAcid === undefined ? {} : { freeAcid: m.freeAcid }),
+  ...(m.setting === undefined ? {} : { setting: m.setting }),
+})
 
 let store = new Transitions()
 /** The store for one solve; it is never emptied while one runs. */
@@ -176,4 +312,8 @@ export function transitions(): Transitions {
 }
 
 /** The moves of an option with its connecting steps between them, as they stand in a plan. */
-export const placed = (option: Option, t: Transition): PlacedMove[] => option.moves.flatMap((m, i) => [...(t.chains[i] ?? []).map((s): PlacedMove => ({ ...s, mend: true, option: option.id })), { ...m, option: option.id }])
+export const placed = (option: Option, t: Transition): PlacedMove[] =>
+  option.moves.flatMap((m, i) => [
+    ...(t.chains[i] ?? []).map((s): PlacedMove => ({ ...s, mend: true, option: option.id })),
+    { ...m, option: option.id },
+  ])

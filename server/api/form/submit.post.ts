@@ -3,4 +3,7 @@ import type { Answers } from '#core/screening/answers'
 import { route } from '../../http/route'
 import { submitForm } from '../../services/clientLink'
 
-export default route({ who: 'anyone', body: formSubmit }, async ({ event, body }) => { await submitForm(event, body.token, body.answers as Answers, body.medicines); return { ok: true } })
+export default route({ who: 'anyone', body: formSubmit }, async ({ event, body }) => {
+  await submitForm(event, body.token, body.answers as Answers, body.medicines)
+  return { ok: true }
+})

@@ -16,51 +16,224 @@ const trouble = ref('')
 const comparing = ref(false)
 const may = computed(() => b.value?.may.write === true && b.value.visit.status === 'booked')
 const frozen = computed(() => b.value?.visit.status !== 'booked')
-const shown = computed(() => (frozen.value ? (b.value?.plans[b.value.plans.length - 1]?.steps ?? []) : plan.steps))
-const from = computed(() => { const p = frozen.value ? b.value?.plans[b.value.plans.length - 1]?.protocol : plan.protocol; const known = b.value?.protocols.find((x) => x.id === p?.id); return p ? { name: known?.name ?? 'of the house', version: p.version } : null })
+const shown = computed(() =>
+  frozen.value ? (b.value?.plans[b.value.plans.length - 1]?.steps ?? []) : plan.steps,
+)
+const from = computed(() => {
+  const p = frozen.value ? b.value?.plans[b.value.plans.length - 1]?.protocol : plan.protocol
+  const known = b.value?.protocols.find((x) => x.id === p?.id)
+  return p ? { name: known?.name ?? 'of the house', version: p.version } : null
+})
 const signed = computed(() => b.value?.plans.find((p) => p.version === 0)?.countersignedBy ?? null)
 onMounted(() => void plan.open())
-const attempt = async (work: () => Promise<unknown>) => { trouble.value = ''; try { await work() } catch (e) { trouble.value = sayProblem(e) } }
-const school = async (s: unknown) => { await attempt(() => visit.change({ school: s })); await plan.propose() }
-const addable = computed(() => TECHNIQUE_IDS.filter((t) => !['wait', 'stay'].includes(t) && !b.value?.policy.without.includes(t)).map((t) => ({ value: t, title: TECHNIQUES[t].name })))
+const attempt = async (work: () => Promise<unknown>) => {
+  trouble.value = ''
+  try {
+    await work()
+  } catch (e) {
+    trouble.value = sayProblem(e)
+  }
+}
+const school = async (s: unknown) => {
+  await attempt(() => visit.change({ school: s }))
+  await plan.propose()
+}
+const addable = computed(() =>
+  TECHNIQUE_IDS.filter(
+    (t) => !['wait', 'stay'].includes(t) && !b.value?.policy.without.includes(t),
+  ).map((t) => ({ value: t, title: TECHNIQUES[t].name })),
+)
 function add(id: TechniqueId | null) {
   if (!id || !visit.input) return
-  const step = freshStep(id, visit.input) ?? { technique: id, regions: [], minutes: TECHNIQUES[id].minutes.choices[0] ?? TECHNIQUES[id].minutes.least, why: [{ rule: 'by-hand', text: 'added by hand' }] }
+  const step = freshStep(id, visit.input) ?? {
+    technique: id,
+    regions: [],
+    minutes: TECHNIQUES[id].minutes.choices[0] ?? TECHNIQUES[id].minutes.least,
+    why: [{ rule: 'by-hand', text: 'added by hand' }],
+  }
   const before = placeFor(id, plan.steps)
   plan.edit([{ do: 'insert', before, step }])
 }
 function onKey(e: KeyboardEvent) {
   if (!(e.ctrlKey || e.metaKey) || !may.value) return
-  if (e.key === 'z') { e.preventDefault(); if (e.shiftKey) plan.redo(); else plan.undo() }
-  if (e.key === 'y') { e.preventDefault(); plan.redo() }
+  if (e.key === 'z') {
+    e.preventDefault()
+    if (e.shiftKey) plan.redo()
+    else plan.undo()
+  }
+  if (e.key === 'y') {
+    e.preventDefault()
+    plan.redo()
+  }
 }
 const fit = computed(() => plan.check !== null && isFit(plan.check) && plan.steps.length > 0)
-async function onward() { if (may.value && plan.saved !== 'kept') await plan.save(); if (plan.saved !== 'refused' || frozen.value) await navigateTo(`/visits/${b.value?.visit.id ?? ''}/set`) }
+async function onward() {
+  if (may.value && plan.saved !== 'kept') await plan.save()
+  if (plan.saved !== 'refused' || frozen.value)
+    await navigateTo(`/visits/${b.value?.visit.id ?? ''}/set`)
+}
 </script>
 
 <template>
   <div v-if="b && visit.input" class="plan" @keydown="onKey">
     <StopAction>
-      <template v-if="may"><VBtn variant="text" icon :disabled="!plan.past.length" aria-label="Undo" @click="plan.undo()"><VIcon :icon="mdiUndo" /></VBtn><VBtn variant="text" icon :disabled="!plan.future.length" aria-label="Redo" @click="plan.redo()"><VIcon :icon="mdiRedo" /></VBtn><VBtn variant="outlined" :loading="plan.thinking" @click="plan.propose()">Propose afresh</VBtn></template>
-      <VBtn v-if="b.may.countersign && !signed && !frozen" color="secondary" @click="attempt(async () => { await visit.send('/countersign', 'POST'); await visit.reload() })">Countersign</VBtn>
+      <template v-if="may"
+        ><VBtn
+          variant="text"
+          icon
+          :disabled="!plan.past.length"
+          aria-label="Undo"
+          @click="plan.undo()"
+          ><VIcon :icon="mdiUndo" /></VBtn
+        ><VBtn
+          variant="text"
+          icon
+          :disabled="!plan.future.length"
+          aria-label="Redo"
+          @click="plan.redo()"
+          ><VIcon :icon="mdiRedo" /></VBtn
+        ><VBtn variant="outlined" :loading="plan.thinking" @click="plan.propose()"
+          >Propose afresh</VBtn
+        ></template
+      >
+      <VBtn
+        v-if="b.may.countersign && !signed && !frozen"
+        color="secondary"
+        @click="
+          attempt(async () => {
+            await visit.send('/countersign', 'POST')
+            await visit.reload()
+          })
+        "
+        >Countersign</VBtn
+      >
       <VBtn color="primary" :disabled="may && !fit" @click="onward">Lay out the tray</VBtn>
     </StopAction>
     <section class="left">
-      <StopAction v-if="may" to="#stop-tools"><div class="bar row"><ProtocolMenu /><VSelect :model-value="b.visit.school" :items="SCHOOL_IDS.map((s) => ({ value: s, title: SCHOOLS[s].name }))" label="School" density="compact" class="school" @update:model-value="school" /><VAutocomplete :model-value="null" :items="addable" label="Add a step" density="compact" class="add" @update:model-value="add" /><span class="soft state" role="status">{{ plan.thinking ? 'planning…' : plan.saved === 'kept' ? 'kept' : plan.saved === 'waiting' ? 'keeping…' : 'on this device only' }}</span></div></StopAction>
-      <p v-if="trouble || plan.trouble || plan.failed" role="alert" class="tag stop">{{ trouble || plan.trouble || plan.failed }}</p>
-      <p v-if="b.staff.role === 'trainee' && !frozen" class="tag" :class="signed ? 'good' : 'watch'">{{ signed ? `countersigned by ${signed}` : 'a trainee\'s plan: needs a colleague\'s countersign' }}</p>
-      <p v-if="frozen" class="tag calm">Version {{ b.plans[b.plans.length - 1]?.version }} stands since the treatment began</p>
-      <p v-if="from" class="tag calm">By the protocol {{ from.name }}, version {{ from.version }}<template v-if="plan.missed.length">; without {{ plan.missed.map((m) => `${m.name.toLowerCase()} (${m.why.text.replace(/\.$/, '')})`).join(', ') }}</template></p>
-      <PlanStrip :steps="shown" :input="visit.input" :chosen="chosen" :may="may" @choose="(k) => { chosen = k }" @edit="plan.edit" />
-      <p v-if="!shown.length && !plan.thinking && !plan.failed" class="soft">No plan yet. Read the skin first, then propose.</p>
+      <StopAction v-if="may" to="#stop-tools"
+        ><div class="bar row">
+          <ProtocolMenu /><VSelect
+            :model-value="b.visit.school"
+            :items="SCHOOL_IDS.map((s) => ({ value: s, title: SCHOOLS[s].name }))"
+            label="School"
+            density="compact"
+            class="school"
+            @update:model-value="school"
+          /><VAutocomplete
+            :model-value="null"
+            :items="addable"
+            label="Add a step"
+            density="compact"
+            class="add"
+            @update:model-value="add"
+          /><span class="soft state" role="status">{{
+            plan.thinking
+              ? 'planning…'
+              : plan.saved === 'kept'
+                ? 'kept'
+                : plan.saved === 'waiting'
+                  ? 'keeping…'
+                  : 'on this device only'
+          }}</span>
+        </div></StopAction
+      >
+      <p v-if="trouble || plan.trouble || plan.failed" role="alert" class="tag stop">
+        {{ trouble || plan.trouble || plan.failed }}
+      </p>
+      <p
+        v-if="b.staff.role === 'trainee' && !frozen"
+        class="tag"
+        :class="signed ? 'good' : 'watch'"
+      >
+        {{
+          signed
+            ? `countersigned by ${signed}`
+            : "a trainee's plan: needs a colleague's countersign"
+        }}
+      </p>
+      <p v-if="frozen" class="tag calm">
+        Version {{ b.plans[b.plans.length - 1]?.version }} stands since the treatment began
+      </p>
+      <p v-if="from" class="tag calm">
+        By the protocol {{ from.name }}, version {{ from.version
+        }}<template v-if="plan.missed.length"
+          >; without
+          {{
+            plan.missed
+              .map((m) => `${m.name.toLowerCase()} (${m.why.text.replace(/\.$/, '')})`)
+              .join(', ')
+          }}</template
+        >
+      </p>
+      <PlanStrip
+        :steps="shown"
+        :input="visit.input"
+        :chosen="chosen"
+        :may="may"
+        @choose="
+          (k) => {
+            chosen = k
+          }
+        "
+        @edit="plan.edit"
+      />
+      <p v-if="!shown.length && !plan.thinking && !plan.failed" class="soft">
+        No plan yet. Read the skin first, then propose.
+      </p>
     </section>
-    <LazyComparePlans v-if="comparing" :input="visit.input" :steps="shown" :school-name="SCHOOLS[b.visit.school].name" :before="b.previousPlan" @close="comparing = false" />
-    <PlanAside :steps="shown" :input="visit.input" :chosen="chosen" :may="may" :left="frozen ? [] : plan.left" @edit="plan.edit" @add="add" @compare="comparing = true" @choose="(k) => { chosen = k }" />
+    <LazyComparePlans
+      v-if="comparing"
+      :input="visit.input"
+      :steps="shown"
+      :school-name="SCHOOLS[b.visit.school].name"
+      :before="b.previousPlan"
+      @close="comparing = false"
+    />
+    <PlanAside
+      :steps="shown"
+      :input="visit.input"
+      :chosen="chosen"
+      :may="may"
+      :left="frozen ? [] : plan.left"
+      @edit="plan.edit"
+      @add="add"
+      @compare="comparing = true"
+      @choose="
+        (k) => {
+          chosen = k
+        }
+      "
+    />
   </div>
 </template>
 
 <style scoped>
-.plan { display: grid; grid-template-columns: minmax(0, 1fr) 348px; min-height: calc(100dvh - 106px); }
-.left { padding: 0 16px 10px 24px; min-width: 0; } .bar { flex-wrap: nowrap; gap: 8px; margin-top: 8px; } .school { width: 156px; } .add { width: 146px; } .state { font-size: 0.875rem; }
-@media (max-width: 1000px) { .plan { grid-template-columns: minmax(0, 1fr); } }
+.plan {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 348px;
+  min-height: calc(100dvh - 106px);
+}
+.left {
+  padding: 0 16px 10px 24px;
+  min-width: 0;
+}
+.bar {
+  flex-wrap: nowrap;
+  gap: 8px;
+  margin-top: 8px;
+}
+.school {
+  width: 156px;
+}
+.add {
+  width: 146px;
+}
+.state {
+  font-size: 0.875rem;
+}
+@media (max-width: 1000px) {
+  .plan {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
 </style>

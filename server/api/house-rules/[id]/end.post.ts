@@ -3,4 +3,8 @@ import { ownerOnly } from '../../../http/owner'
 import { route } from '../../../http/route'
 import { endHouseRule } from '../../../services/policy'
 
-export default route({ body: nothing }, async ({ me, id }) => { ownerOnly(me); await endHouseRule(id); return { ok: true } })
+export default route({ body: nothing }, async ({ me, id }) => {
+  ownerOnly(me)
+  await endHouseRule(id)
+  return { ok: true }
+})

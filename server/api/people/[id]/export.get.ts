@@ -4,6 +4,9 @@ import { clientFor, writeAudit } from '../../../services/access'
 import { exportClient } from '../../../services/clientExport'
 
 export default route({}, async ({ me, id }) => {
-  if (me.role === 'trainee') { await writeAudit(me, 'client.export', false, id); throw forbidden('A trainee does not take files out.') }
+  if (me.role === 'trainee') {
+    await writeAudit(me, 'client.export', false, id)
+    throw forbidden('A trainee does not take files out.')
+  }
   return exportClient(await clientFor(me, id, 'client.export'))
 })

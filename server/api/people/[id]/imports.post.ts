@@ -6,4 +6,6 @@ import { clientFor } from '../../../services/access'
 import { importVisit } from '../../../services/exchange'
 
 const body = z.strictObject({ id: idSchema, text: z.string().max(IMPORT_BYTES, 'at most 1 MB') })
-export default route({ body, bodyLimit: IMPORT_BYTES * 1.5 }, async ({ me, id, body: b }) => importVisit(me, await clientFor(me, id, 'client.import'), b.id, b.text))
+export default route({ body, bodyLimit: IMPORT_BYTES * 1.5 }, async ({ me, id, body: b }) =>
+  importVisit(me, await clientFor(me, id, 'client.import'), b.id, b.text),
+)

@@ -3,4 +3,8 @@ import { ownerOnly } from '../../../http/owner'
 import { route } from '../../../http/route'
 import { retireProtocol } from '../../../services/method'
 
-export default route({ body: nothing }, async ({ me, id }) => { ownerOnly(me); await retireProtocol(id); return { ok: true } })
+export default route({ body: nothing }, async ({ me, id }) => {
+  ownerOnly(me)
+  await retireProtocol(id)
+  return { ok: true }
+})

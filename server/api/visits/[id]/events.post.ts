@@ -3,4 +3,6 @@ import { route } from '../../../http/route'
 import { visitFor } from '../../../services/access'
 import { keepTaps } from '../../../services/events'
 
-export default route({ body: eventsPost }, async ({ me, id, body }) => keepTaps(me, await visitFor(me, id, 'write'), body.events))
+export default route({ body: eventsPost }, async ({ me, id, body }) =>
+  keepTaps(me, await visitFor(me, id, 'write'), body.events),
+)

@@ -2,4 +2,6 @@ import { route } from '../../../http/route'
 import { visitFor } from '../../../services/access'
 import { exportVisit } from '../../../services/exchange'
 
-export default route({}, async ({ me, id }) => exportVisit(me, await visitFor(me, id, 'export', 'visit.export')))
+export default route({}, async ({ me, id }) =>
+  exportVisit(me, await visitFor(me, id, 'export', 'visit.export')),
+)

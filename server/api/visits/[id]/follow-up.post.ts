@@ -7,6 +7,9 @@ import { database } from '../../../services/database'
 
 export default route({ body: nothing }, async ({ me, id }) => {
   const visit = await visitFor(me, id, 'write', 'visit.follow-up')
-  await database().update(followUps).set({ doneAt: new Date() }).where(eq(followUps.visitId, visit.id))
+  await database()
+    .update(followUps)
+    .set({ doneAt: new Date() })
+    .where(eq(followUps.visitId, visit.id))
   return { ok: true }
 })

@@ -2,4 +2,6 @@ import { route } from '../../../http/route'
 import { visitFor } from '../../../services/access'
 import { readBundle } from '../../../services/bundle'
 
-export default route({}, async ({ me, id }) => readBundle(me, await visitFor(me, id, 'read', 'visit.look')))
+export default route({}, async ({ me, id }) =>
+  readBundle(me, await visitFor(me, id, 'read', 'visit.look')),
+)

@@ -3,4 +3,6 @@ import { route } from '../../../http/route'
 import { visitFor } from '../../../services/access'
 import { changeVisit } from '../../../services/booking'
 
-export default route({ body: visitPatch }, async ({ me, id, body }) => changeVisit(await visitFor(me, id, 'write'), body))
+export default route({ body: visitPatch }, async ({ me, id, body }) =>
+  changeVisit(await visitFor(me, id, 'write'), body),
+)

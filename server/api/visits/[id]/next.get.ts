@@ -5,6 +5,9 @@ import { nextVisitCalendar } from '../../../services/exchange'
 
 export default route({}, async ({ event, me, id }) => {
   const text = await nextVisitCalendar(await visitFor(me, id, 'read'))
-  setResponseHeaders(event, { 'content-type': 'text/calendar; charset=utf-8', 'content-disposition': 'attachment; filename="appointment.ics"' })
+  setResponseHeaders(event, {
+    'content-type': 'text/calendar; charset=utf-8',
+    'content-disposition': 'attachment; filename="appointment.ics"',
+  })
   return text
 })

@@ -3,4 +3,7 @@ import { route } from '../../../http/route'
 import { visitFor } from '../../../services/access'
 import { saveDraft } from '../../../services/planning'
 
-export default route({ body: planPut }, async ({ me, id, body }) => { await saveDraft(me, await visitFor(me, id, 'write'), body.steps, body.protocol); return { ok: true } })
+export default route({ body: planPut }, async ({ me, id, body }) => {
+  await saveDraft(me, await visitFor(me, id, 'write'), body.steps, body.protocol)
+  return { ok: true }
+})

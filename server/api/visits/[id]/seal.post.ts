@@ -3,4 +3,7 @@ import { route } from '../../../http/route'
 import { visitFor } from '../../../services/access'
 import { sealVisit } from '../../../services/records'
 
-export default route({ body: sealPost }, async ({ me, id, body }) => { await sealVisit(me, await visitFor(me, id, 'seal'), body.text); return { ok: true } })
+export default route({ body: sealPost }, async ({ me, id, body }) => {
+  await sealVisit(me, await visitFor(me, id, 'seal'), body.text)
+  return { ok: true }
+})

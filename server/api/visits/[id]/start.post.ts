@@ -3,4 +3,7 @@ import { route } from '../../../http/route'
 import { visitFor } from '../../../services/access'
 import { startTreatment } from '../../../services/planning'
 
-export default route({ body: nothing }, async ({ me, id }) => { await startTreatment(me, await visitFor(me, id, 'write')); return { ok: true } })
+export default route({ body: nothing }, async ({ me, id }) => {
+  await startTreatment(me, await visitFor(me, id, 'write'))
+  return { ok: true }
+})

@@ -11,12 +11,20 @@ export default route({}, async ({ event, me, id }) => {
   await visitFor(me, id, 'read')
   const stream = createEventStream(event)
   const speak = async (word: string) => {
-    try { await visitFor(await currentStaff(event), id, 'read'); await stream.push({ event: word, data: id }) } catch { await stream.close() }
+    try {
+      await visitFor(await currentStaff(event), id, 'read')
+      await stream.push({ event: word, data: id })
+    } catch {
+      await stream.close()
+    }
   }
   const stop = await watch(id, () => void speak('taps'))
   const beat = setInterval(() => void speak('beat'), BEAT_MS)
   // A first word at once: the tablet knows that it is heard, and looks for what it missed.
   void speak('here')
-  stream.onClosed(() => { stop(); clearInterval(beat) })
+  stream.onClosed(() => {
+    stop()
+    clearInterval(beat)
+  })
   return stream.send()
 })
