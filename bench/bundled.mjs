@@ -4,7 +4,10 @@ import { pathToFileURL } from 'node:url'
 import { build } from 'esbuild'
 import { ROOT } from '../scripts/say.mjs'
 
-/** Modules of the project in one file, as the page carries them: loading them one by one would be measured instead of what they do. */
+/**
+ * Modules of the project in one file, as the page carries them: loading them one by one would be
+ * measured instead of what they do.
+ */
 export async function bundled(paths) {
   const home = join(ROOT, '.data', 'bench-bundle')
   mkdirSync(home, { recursive: true })

@@ -6,7 +6,10 @@ export const ms = (n) => `${n.toFixed(n < 10 ? 2 : 1)} ms`
 export const times = (n) => `${n.toFixed(2)} ×`
 export const FRAME_MS = 1000 / 60
 
-/** The same small work over and over: how much longer than its median it takes now and then, which is the machine and not the code. */
+/**
+ * The same small work over and over: how much longer than its median it takes now and then, which
+ * is the machine and not the code.
+ */
 export function unrest(times = 300) {
   const all = []
   for (let k = 0; k < times; k++) {

@@ -8,7 +8,10 @@ import { ensureBuild } from '../scripts/setup.mjs'
 import { spawn } from 'node:child_process'
 import { times } from './numbers.mjs'
 
-/** JavaScript that the first page asks for before it can be used, against a page of the same libraries with one field and one button, built in the same run. */
+/**
+ * JavaScript that the first page asks for before it can be used, against a page of the same
+ * libraries with one field and one button, built in the same run.
+ */
 export default async function page() {
   await ensureBuild()
   const house = await openHouse('bench', { firstPort: 54760, wanted: 4480 })

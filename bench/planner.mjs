@@ -5,7 +5,10 @@ import { FRAME_MS, ms, quantile, times, unrest } from './numbers.mjs'
 const CASES = 20
 const DOUBLES = 6
 
-/** The planner beside a general mixed-integer solver on the same compiled cases, in one run: gap zero, full tuples, loading not counted. And how both grow. */
+/**
+ * The planner beside a general mixed-integer solver on the same compiled cases, in one run: gap
+ * zero, full tuples, loading not counted. And how both grow.
+ */
 export default async function planner() {
   const { solve, network, question, compile, byFlow, propose, DEMO_PRODUCTS, lot } = await bundled([
     'core/planning/propose.ts',
@@ -102,7 +105,10 @@ function best(work) {
   return quantile(all, 0.5)
 }
 
-/** A case with a second helping: every optional stage once more, every option once more under another name and a little dearer, or twice the minutes. */
+/**
+ * A case with a second helping: every optional stage once more, every option once more under
+ * another name and a little dearer, or twice the minutes.
+ */
 function doubled({ c, slotTicks }, what) {
   if (what === 'slot') return { c, slotTicks: Math.min(180, slotTicks * 2) }
   if (what === 'options')
@@ -140,7 +146,9 @@ function doubled({ c, slotTicks }, what) {
   }
 }
 
-/** The same client with half and with all: six regions or twelve, the shelf or the shelf twice over. */
+/**
+ * The same client with half and with all: six regions or twelve, the shelf or the shelf twice over.
+ */
 function wider(input, what) {
   if (what === 'products')
     return [

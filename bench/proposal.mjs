@@ -5,7 +5,10 @@ import { FRAME_MS, ms, quantile, times } from './numbers.mjs'
 
 const ROUNDS = 40
 
-/** A full proposal for each visit of the demo's day, as the page asks for it after an edit; and the check of a finished plan, which runs at every key. */
+/**
+ * A full proposal for each visit of the demo's day, as the page asks for it after an edit; and the
+ * check of a finished plan, which runs at every key.
+ */
 export default async function proposal() {
   const house = await openHouse('bench', { firstPort: 54760, wanted: 4480 })
   try {

@@ -4,7 +4,10 @@ import type { Proposal } from '#core/planning/propose'
 import { DEMO_PRODUCTS } from '#db/demo/products'
 import { question } from '../tests/solver/cases'
 
-/** Runs in the page: the seeded cases with the demo's shelf, asked of the planner's own worker as the page asks it. Times from asking to having the answer, ms. */
+/**
+ * Runs in the page: the seeded cases with the demo's shelf, asked of the planner's own worker as
+ * the page asks it. Times from asking to having the answer, ms.
+ */
 export interface Timed {
   seed: number
   first: number
@@ -93,7 +96,10 @@ const inputOf = (seed: number): PlanInput => ({
 })
 
 Object.assign(globalThis, {
-  /** The same small work over and over, ms each: what the machine itself adds to a time now and then. */
+  /**
+   * The same small work over and over, ms each: what the machine itself adds to a time now and
+   * then.
+   */
   unrest(times: number): number[] {
     const out: number[] = []
     for (let k = 0; k < times; k++) {

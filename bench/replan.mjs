@@ -9,7 +9,10 @@ import { FRAME_MS, ms, quantile, times } from './numbers.mjs'
 const CASES = 40
 const ROUNDS = 9
 
-/** Plans in the browser, in the planner's own worker, from asking to having the answer: the first of a client, after an edit never seen before, and the same again. */
+/**
+ * Plans in the browser, in the planner's own worker, from asking to having the answer: the first of
+ * a client, after an edit never seen before, and the same again.
+ */
 export default async function replan() {
   const files = new Map([
     [

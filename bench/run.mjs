@@ -1,4 +1,7 @@
-/** Measures and prints; never asserts. `npm run bench`, or `npm run bench planner replan proposal verdict page start test` for some. */
+/**
+ * Measures and prints; never asserts. `npm run bench`, or `npm run bench planner replan proposal
+ * verdict page start test` for some.
+ */
 import { say } from '../scripts/say.mjs'
 
 const PARTS = ['planner', 'replan', 'proposal', 'verdict', 'page', 'start', 'test']

@@ -6,7 +6,10 @@ const TODAY = '2026-03-02'
 const day = (ago) =>
   new Date(Date.parse(`${TODAY}T00:00:00Z`) - ago * 86_400_000).toISOString().slice(0, 10)
 
-/** What may be done today: many rows of findings, a large shelf, years of visits; and how it grows when all of them double. */
+/**
+ * What may be done today: many rows of findings, a large shelf, years of visits; and how it grows
+ * when all of them double.
+ */
 export default async function verdict() {
   const { screen, productBars, restBars, CONTRAINDICATIONS, FINDING_IDS, product } = await bundled([
     'core/screening/verdict.ts',

@@ -88,7 +88,10 @@ export interface VisitBundle {
     faceHeightMm: number
     faceWidthMm: number
   }
-  /** Licences that count on the day: held, not run out, and allowed in this house. `scope` says what became of the others. */
+  /**
+   * Licences that count on the day: held, not run out, and allowed in this house. `scope` says what
+   * became of the others.
+   */
   staff: { id: string; name: string; role: Role; licences: LicenceId[]; scope: ScopeLine[] }
   room: { id: string; name: string }
   practice: { name: string; address: string; phone: string; emergency: string; timeZone: string }
@@ -98,7 +101,10 @@ export interface VisitBundle {
   /** Every keeping of today's answers, the latest first: nothing is overwritten. */
   answerVersions: { at: number; by: string }[]
   previousAnswers: Answers | null
-  /** What the client filled in beforehand, if they did; it counts once a therapist has taken it line by line. */
+  /**
+   * What the client filled in beforehand, if they did; it counts once a therapist has taken it line
+   * by line.
+   */
   fromClient: { at: number; answers: Answers; medicines: string } | null
   consent: { method: 'pen' | 'typed'; name: string | null; at: number; guardian: boolean } | null
   /** Every signature of this client and what was taken back, whichever visit it was given at. */
@@ -120,7 +126,10 @@ export interface VisitBundle {
   lifts: Lift[]
   /** What the house has decided where schools differ. */
   policy: HousePolicy
-  /** The house's own protocols that are offered, each in its latest version, and the one this plan was made from. */
+  /**
+   * The house's own protocols that are offered, each in its latest version, and the one this plan
+   * was made from.
+   */
   protocols: { id: string; name: string; version: number; steps: ProtocolStep[] }[]
   /** What was done at the visit before, as planned last. */
   previousPlan: { at: number; steps: PlanStep[] } | null
@@ -138,7 +147,10 @@ export interface VisitBundle {
   followUp: { dueOn: string; reason: string; done: boolean } | null
 }
 
-/** The verdict of these answers in this house today: the table as the house works it, less what was set aside, and nothing scented where none is wanted. */
+/**
+ * The verdict of these answers in this house today: the table as the house works it, less what was
+ * set aside, and nothing scented where none is wanted.
+ */
 export function screenHere(
   b: Pick<VisitBundle, 'today' | 'houseRules' | 'lifts'> & { client: { preferences: Preferences } },
   answers: Answers,

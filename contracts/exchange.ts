@@ -54,7 +54,10 @@ export type VisitDocument = z.infer<typeof visitDocument>
 export const IMPORT_BYTES = 1_000_000
 export const IMPORT_DEPTH = 24
 
-/** Depth of a JSON text, read without building it, so that a deep file is refused before it is parsed. */
+/**
+ * Depth of a JSON text, read without building it, so that a deep file is refused before it is
+ * parsed.
+ */
 export function jsonDepth(text: string): number {
   let depth = 0
   let deepest = 0

@@ -1,7 +1,10 @@
 import { z } from 'zod'
 import { REGION_IDS } from '#core/face/zones'
 
-/** The compiled question of one plan. Published as `docs/formats/plan-case.schema.json`; made by `core/planning/network.ts`. */
+/**
+ * The compiled question of one plan. Published as `docs/formats/plan-case.schema.json`; made by
+ * `core/planning/network.ts`.
+ */
 const whole = z.int().min(0)
 const arc = z.strictObject({
   from: whole,

@@ -1,6 +1,9 @@
 import * as z from 'zod/mini'
 
-/** Problem details (RFC 9457) with the fields that were wrong. The small build of the library: the first page carries it. */
+/**
+ * Problem details (RFC 9457) with the fields that were wrong. The small build of the library: the
+ * first page carries it.
+ */
 export const problem = z.object({
   type: z.string(),
   title: z.string(),

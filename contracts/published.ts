@@ -2,7 +2,9 @@ import { z } from 'zod'
 import { visitDocument } from './exchange'
 import { planCaseDocument } from './planCase'
 
-/** The open formats as JSON Schema 2020-12, by the file they are published in under `docs/formats`. */
+/**
+ * The open formats as JSON Schema 2020-12, by the file they are published in under `docs/formats`.
+ */
 export function publishedSchemas(): Record<string, object> {
   return {
     'visit.schema.json': {

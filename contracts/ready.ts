@@ -7,7 +7,10 @@ import { toPlanInput, type VisitBundle } from './bundle'
 export const standingHere = (b: VisitBundle): Standing[] =>
   standing(b.signatures, b.withdrawals, b.today, needsGuardian(b.client.age))
 
-/** What is still open before this visit's treatment may start: the same list on every screen and on the server. */
+/**
+ * What is still open before this visit's treatment may start: the same list on every screen and on
+ * the server.
+ */
 export function openPoints(b: VisitBundle, input: PlanInput = toPlanInput(b)): OpenPoint[] {
   const draft = b.plans.find((p) => p.version === 0)
   return readyToTreat({

@@ -14,7 +14,10 @@ export function stepsDone(bundle: VisitBundle, state: RoomState): PlanStep[] {
     .flatMap((d) => all.find((s) => s.key === d.key) ?? [])
 }
 
-/** The parts of a record, from what is stored. The same bundle gives the same parts, in the browser before sealing and on the server when it seals. */
+/**
+ * The parts of a record, from what is stored. The same bundle gives the same parts, in the browser
+ * before sealing and on the server when it seals.
+ */
 export function recordParts(bundle: VisitBundle, text: string): { name: string; content: Json }[] {
   const input = toPlanInput(bundle)
   const state = fold(bundle.events, foldContext(bundle, input))

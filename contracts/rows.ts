@@ -61,7 +61,10 @@ function numbers(t: Technique): string {
   return `${parts.join('; ')}. `
 }
 
-/** Every row, by group, in the order it is worked with: the Method page and the generated page of the documents show the same. */
+/**
+ * Every row, by group, in the order it is worked with: the Method page and the generated page of
+ * the documents show the same.
+ */
 export function allRows(): Row[] {
   return [
     ...Object.values(TECHNIQUES).map((t): Row => ({

@@ -1,7 +1,8 @@
 import { createServer } from 'node:net'
 
 /**
- * A bench of simulated skin meters behind one local door. It speaks the line protocol of `docs/formats/meter-line.md` as a real bench would,
+ * A bench of simulated skin meters behind one local door. It speaks the line protocol of
+ * `docs/formats/meter-line.md` as a real bench would,
  * and can be told to fail as real ones do.
  */
 const KINDS = {

@@ -47,7 +47,8 @@ export async function ensurePostgres() {
 }
 
 /**
- * A cluster of our own: a folder, a loopback port, generated passwords. PostgreSQL refuses root, so as root it runs as `postgres`.
+ * A cluster of our own: a folder, a loopback port, generated passwords. PostgreSQL refuses root,
+ * so as root it runs as `postgres`.
  * @param name folder under `.data`
  * @param options.durable keep fsync on (real data, and the tests that kill the server)
  */
@@ -129,7 +130,10 @@ export class Cluster {
     return this
   }
 
-  /** A cluster is made beside its place and moved there when whole, so that a broken-off attempt is never taken for one. */
+  /**
+   * A cluster is made beside its place and moved there when whole, so that a broken-off attempt is
+   * never taken for one.
+   */
   make() {
     const fresh = `${this.data}.new`
     for (const left of [fresh, ...(existsSync(this.secretsFile) ? [] : [this.data])])
@@ -244,7 +248,10 @@ const ids = (user) =>
     Number(spawnSync('id', [flag, user], { encoding: 'utf8' }).stdout.trim()),
   )
 
-/** The project's own folder, or one named after it where the database's user cannot reach the project. */
+/**
+ * The project's own folder, or one named after it where the database's user cannot reach the
+ * project.
+ */
 function reachableHome(user) {
   const own = join(ROOT, '.data')
   mkdirSync(own, { recursive: true, mode: 0o755 })

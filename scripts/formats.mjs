@@ -1,4 +1,7 @@
-/** Writes the published JSON Schemas of the open formats and the page of all rows. `--check` only says whether they are current. */
+/**
+ * Writes the published JSON Schemas of the open formats and the page of all rows. `--check` only
+ * says whether they are current.
+ */
 import { existsSync, readFileSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { ROOT } from './say.mjs'

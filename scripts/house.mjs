@@ -4,7 +4,8 @@ import { endChild, runServer, whenReady } from './server.mjs'
 import { load, migrate } from './setup.mjs'
 
 /**
- * A throw-away house for tests and benchmarks: a cluster of its own, tables, the demo scenario, a running server.
+ * A throw-away house for tests and benchmarks: a cluster of its own, tables, the demo scenario, a
+ * running server.
  * @param name folder under `.data`; `durable` keeps fsync on, for the tests that kill things
  */
 export async function openHouse(

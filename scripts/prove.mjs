@@ -1,6 +1,8 @@
 /**
- * Proves the two commands on this machine: `./start`, wait for it, look at it, stop it; `./test`. Both have to succeed.
- * `--from-nothing` first takes away what they install and make: PostgreSQL, Chromium, node_modules, the build, the data of this folder. For a machine that nobody else uses.
+ * Proves the two commands on this machine: `./start`, wait for it, look at it, stop it; `./test`.
+ * Both have to succeed.
+ * `--from-nothing` first takes away what they install and make: PostgreSQL, Chromium,
+ * node_modules, the build, the data of this folder. For a machine that nobody else uses.
  */
 import { spawn, spawnSync } from 'node:child_process'
 import { rmSync } from 'node:fs'

@@ -1,4 +1,7 @@
-/** A throw-away house that stays up for working on tests: prints what the tests want to know, ends with Ctrl-C. */
+/**
+ * A throw-away house that stays up for working on tests: prints what the tests want to know, ends
+ * with Ctrl-C.
+ */
 import { openHouse } from './house.mjs'
 import { say } from './say.mjs'
 

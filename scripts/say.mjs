@@ -7,7 +7,10 @@ export const ROOT = join(dirname(fileURLToPath(import.meta.url)), '..')
 export const say = (text) => process.stdout.write(`${text}\n`)
 export class Trouble extends Error {}
 
-/** Runs a command with its output hidden unless it fails; prints a dot every few seconds so that a long step is seen to live. */
+/**
+ * Runs a command with its output hidden unless it fails; prints a dot every few seconds so that a
+ * long step is seen to live.
+ */
 export async function step(title, command, args, options = {}) {
   const began = Date.now()
   process.stdout.write(`· ${title} `)

@@ -1,7 +1,10 @@
 import Dexie, { type Table } from 'dexie'
 import type { TreatmentEvent } from '#core/treatment/events'
 
-/** What this device holds back: drafts not saved yet and taps not acknowledged yet. Nothing else is stored in the browser. */
+/**
+ * What this device holds back: drafts not saved yet and taps not acknowledged yet. Nothing else is
+ * stored in the browser.
+ */
 interface Draft {
   key: string
   value: unknown
@@ -24,7 +27,10 @@ const keep = () => (opened ??= new Keep())
 
 export const readDraft = async <T>(key: string): Promise<T | undefined> =>
   (await keep().drafts.get(key))?.value as T | undefined
-/** Writing under way: whoever counts or wipes waits for it, so that nothing is overlooked and nothing comes back. */
+/**
+ * Writing under way: whoever counts or wipes waits for it, so that nothing is overlooked and
+ * nothing comes back.
+ */
 let writing: Promise<unknown> = Promise.resolve()
 function after<T>(work: () => Promise<T>): Promise<T> {
   const done = writing.then(work)

@@ -31,7 +31,8 @@ function ask(
   return new Promise((resolve, reject) => {
     waiting.set(id, { resolve, reject })
     const { shelf, ...rest } = input
-    // The shelf is most of a question and seldom changes: it is sent when it has. As text: half the way of a structured copy, and nothing reactive goes along.
+    // The shelf is most of a question and seldom changes: it is sent when it has. As text: half the
+    // way of a structured copy, and nothing reactive goes along.
     const news = sent !== toRaw(shelf)
     sent = toRaw(shelf)
     worker?.postMessage(

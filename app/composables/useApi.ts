@@ -12,7 +12,10 @@ export class ApiProblem extends Error {
 
 type Method = 'GET' | 'POST' | 'PUT' | 'PATCH' | 'DELETE'
 
-/** The one way to talk to the server: JSON both ways, cookies carried through server rendering, every refusal an `ApiProblem`. */
+/**
+ * The one way to talk to the server: JSON both ways, cookies carried through server rendering,
+ * every refusal an `ApiProblem`.
+ */
 export function useApi() {
   const raw = useRequestFetch()
   return async function api<T>(

@@ -1,8 +1,10 @@
 import { dropDraft, readDraft, writeDraft } from '~/composables/keep'
 
 /**
- * Keeps on this device what is being typed until the house has it. Called while a page is set up; once it is mounted an earlier draft is put back.
- * Listening begins before the earlier draft is read: what is typed in that moment is kept, and wins.
+ * Keeps on this device what is being typed until the house has it. Called while a page is set up;
+ * once it is mounted an earlier draft is put back.
+ * Listening begins before the earlier draft is read: what is typed in that moment is kept, and
+ * wins.
  * @param options.key looked up anew at each write; empty while there is nothing to keep under
  * @param options.open false once nothing may be changed any more
  */

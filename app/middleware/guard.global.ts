@@ -1,6 +1,9 @@
 import { useSession } from '~/stores/session'
 
-/** Nobody sees a page of the house without being signed in; after signing in one lands where one wanted to go. */
+/**
+ * Nobody sees a page of the house without being signed in; after signing in one lands where one
+ * wanted to go.
+ */
 export default defineNuxtRouteMiddleware(async (to) => {
   // The client's own form: opened by a one-time link, by nobody of the house.
   if (to.path === '/form') return

@@ -11,7 +11,10 @@ import type { Answer, Answers } from '#core/screening/answers'
 import { isProblem, sayProblem, useApi } from '~/composables/useApi'
 import { useDraft } from '~/composables/useDraft'
 
-/** The client's own form. What opens it stands after the # of the address: it is never sent as part of one. */
+/**
+ * The client's own form. What opens it stands after the # of the address: it is never sent as part
+ * of one.
+ */
 definePageMeta({ layout: 'bare' })
 useHead({ title: 'Before your visit · Oak Basin', meta: [{ name: 'robots', content: 'noindex' }] })
 const api = useApi()

@@ -75,8 +75,7 @@ const left = (l: Lot) => (data.value ? daysBetween(data.value.today, l.expires) 
               <td class="soft">
                 <span v-if="strength(i.product)" class="figures strength">{{
                   strength(i.product)
-                }}</span
-                >{{
+                }}</span>{{
                   ingredientsIn(i.product.inci)
                     .map((a) => INGREDIENTS[a].name)
                     .join(', ') || (strength(i.product) ? '' : '–')

@@ -2,7 +2,10 @@ import { createVuetify } from 'vuetify'
 import { aliases, mdi } from 'vuetify/iconsets/mdi-svg'
 import 'vuetify/styles'
 
-/** Linen, oak and enamel by day; near-black and warm in the room. Meaning never rests on colour alone. */
+/**
+ * Linen, oak and enamel by day; near-black and warm in the room. Meaning never rests on colour
+ * alone.
+ */
 const desk = {
   dark: false,
   colors: {

@@ -9,7 +9,10 @@ import { leftOutAside, notTakenAside, proposeAside } from '~/composables/planner
 import { sayProblem } from '~/composables/useApi'
 import { useVisit } from './visit'
 
-/** The plan under the therapist's hands: edits with undo and redo, findings at once, saved when it may be. */
+/**
+ * The plan under the therapist's hands: edits with undo and redo, findings at once, saved when it
+ * may be.
+ */
 export const usePlan = defineStore('plan', () => {
   const visit = useVisit()
   const steps = ref<PlanStep[]>([])

@@ -17,7 +17,8 @@ export interface AftercareLine {
 }
 
 /**
- * What the client does at home, from what was really done: of each topic the row that lasts longest, with its end.
+ * What the client does at home, from what was really done: of each topic the row that lasts
+ * longest, with its end.
  * @param done techniques done and not skipped
  * @param endedAt milliseconds since 1970 at the end of the visit
  */

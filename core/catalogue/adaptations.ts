@@ -24,7 +24,10 @@ export type AdaptWhen =
   | { driedBy: readonly FindingId[] }
   | { season: Season }
 
-/** "If the skin is so, then the technique is so": each row changes one or more techniques in one way and says why. */
+/**
+ * "If the skin is so, then the technique is so": each row changes one or more techniques in one way
+ * and says why.
+ */
 export interface Adaptation {
   id: string
   techniques: readonly TechniqueId[]
@@ -40,7 +43,10 @@ export interface Adaptation {
   leaveOut?: true
   /** What rests comes off at the short end of its window. */
   shortDwell?: true
-  /** Liked more (or less) today, in the currency of a school's taste; with `layout`, only laid out so. */
+  /**
+   * Liked more (or less) today, in the currency of a school's taste; with `layout`, only laid out
+   * so.
+   */
   favour?: number
   layout?: 'byZone' | 'spots'
   /** Products with this are not taken. */
@@ -118,8 +124,10 @@ const LEAVE_ON: readonly TechniqueId[] = [
 ]
 
 /**
- * A row that sensitivity or an answer calls for only ever takes away: a more sensitive skin must never come out with a better plan.
- * "If … then …" of the trade, common practice throughout; the numbers are the house's own within it.
+ * A row that sensitivity or an answer calls for only ever takes away: a more sensitive skin must
+ * never come out with a better plan.
+ * "If … then …" of the trade, common practice throughout; the numbers are the house's own within
+ * it.
  */
 export const ADAPTATIONS: readonly Adaptation[] = [
   // Warmth

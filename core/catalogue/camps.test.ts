@@ -12,7 +12,9 @@ const input = (point: string, camp: string): PlanInput =>
     daylight: false,
     policy: { camps: { [point]: camp }, without: [] },
   })
-/** All that a method decides, as text: the case it compiles to, the words of the hand, the linen. */
+/**
+ * All that a method decides, as text: the case it compiles to, the words of the hand, the linen.
+ */
 const decided = (i: PlanInput) => {
   const m = methodOf(i.school, i.policy)
   return JSON.stringify([
@@ -55,7 +57,8 @@ describe('where schools differ', () => {
       ).toEqual([])
   })
   it("keeps a school's liking of one thing below what a first-ranked aim can add", () => {
-    // A full effect of a first-ranked aim: 100 × returns of about 90 ticks of effect is 26 000; liking is scaled by four.
+    // A full effect of a first-ranked aim: 100 × returns of about 90 ticks of effect is 26 000;
+    // liking is scaled by four.
     for (const s of SCHOOL_IDS)
       for (const n of Object.values(methodOf(s).taste))
         expect(Math.abs(n) * 4, s).toBeLessThanOrEqual(16_000)

@@ -1,6 +1,9 @@
 import type { LayoutId, TechniqueId } from './technique'
 
-/** Points on which good practitioners differ. A house picks a camp for each; safety never depends on it. */
+/**
+ * Points on which good practitioners differ. A house picks a camp for each; safety never depends on
+ * it.
+ */
 export const POINT_IDS = [
   'firstCleanse',
   'removal',
@@ -50,7 +53,10 @@ export interface Point {
   /** The house's default and why. */ default: string
 }
 
-/** The points of the trade where schools differ, with what each camp computes. Common practice on every side. */
+/**
+ * The points of the trade where schools differ, with what each camp computes. Common practice on
+ * every side.
+ */
 export const POINTS: readonly Point[] = [
   {
     id: 'firstCleanse',

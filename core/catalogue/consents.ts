@@ -1,6 +1,9 @@
 import type { FamilyId } from './kinds'
 
-/** What a client signs for: families of techniques, each for as long as the house takes a signature to stand. House periods. */
+/**
+ * What a client signs for: families of techniques, each for as long as the house takes a signature
+ * to stand. House periods.
+ */
 export const CONSENT_IDS = ['care', 'exfoliation', 'machine', 'current', 'needling'] as const
 export type ConsentId = (typeof CONSENT_IDS)[number]
 export interface ConsentKind {

@@ -3,7 +3,9 @@ import type { FindingId } from './findings'
 import type { WorkElsewhereId } from './elsewhere'
 import type { RegionId } from '../face/zones'
 
-/** Whose word lifts a row: a date passing, the therapist looking again, a doctor's word, or nobody. */
+/**
+ * Whose word lifts a row: a date passing, the therapist looking again, a doctor's word, or nobody.
+ */
 export type Lifter = 'date' | 'therapist' | 'doctor' | 'nobody'
 
 export interface Limit {

@@ -1,4 +1,7 @@
-/** What is asked before a visit. The order is that of a conversation; `topic` folds the list on the screen. */
+/**
+ * What is asked before a visit. The order is that of a conversation; `topic` folds the list on the
+ * screen.
+ */
 export const FINDING_IDS = [
   'fever',
   'infection',
@@ -63,7 +66,10 @@ export interface Finding {
   topic: TopicId
   question: string
   short: string
-  /** What a "yes" must add: the day it happened, the day it will be, the zones, a substance, what was done elsewhere, how often in a week. */
+  /**
+   * What a "yes" must add: the day it happened, the day it will be, the zones, a substance, what
+   * was done elsewhere, how often in a week.
+   */
   asks: readonly ('date' | 'ahead' | 'zones' | 'substances' | 'work' | 'perWeek')[]
   /** Can have changed since last time, so it is asked again at each visit. */
   changes: boolean

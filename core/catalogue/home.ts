@@ -2,7 +2,10 @@ import { COMMON_PRACTICE } from './kinds'
 import type { FindingId } from './findings'
 import type { RegionId } from '../face/zones'
 
-/** What one evening at home pours into the basins, hundredths a region. House scale: adjust it to your room. */
+/**
+ * What one evening at home pours into the basins, hundredths a region. House scale: adjust it to
+ * your room.
+ */
 export interface HomePouring {
   finding: FindingId
   label: string

@@ -1,4 +1,7 @@
-/** Families of ingredients that a row may stop, and the words on a label (INCI) that belong to them. Common practice; the label always wins. */
+/**
+ * Families of ingredients that a row may stop, and the words on a label (INCI) that belong to them.
+ * Common practice; the label always wins.
+ */
 export const INGREDIENT_IDS = [
   'bee',
   'nuts',
@@ -116,7 +119,10 @@ export const INGREDIENTS = Object.freeze(
   Object.fromEntries(ROWS.map((r) => [r.id, r])),
 ) as Readonly<Record<IngredientId, IngredientFamily>>
 
-/** One pattern a family. Words match from the start of a word, case apart; short ones as whole words: "lac" is milk, "lactic acid" is not. */
+/**
+ * One pattern a family. Words match from the start of a word, case apart; short ones as whole
+ * words: "lac" is milk, "lactic acid" is not.
+ */
 const PATTERNS = ROWS.map((r) => ({
   id: r.id,
   pattern: new RegExp(

@@ -232,7 +232,10 @@ export const CONCERN_NAMES: Readonly<Record<ConcernId, string>> = {
   rest: 'a quiet hour',
 }
 
-/** How hard a rule stands. `stop` cannot be planned; `adapt` changes the plan; `advise` is said and may be passed over. */
+/**
+ * How hard a rule stands. `stop` cannot be planned; `adapt` changes the plan; `advise` is said and
+ * may be passed over.
+ */
 export type Strength = 'stop' | 'adapt' | 'advise'
 
 /** Where a row comes from: a published source, or what the trade commonly does. */

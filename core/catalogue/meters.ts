@@ -1,4 +1,7 @@
-/** Instruments that may stand in the room, what they measure, and what a plausible skin gives. Bounds and repeatabilities are house values. */
+/**
+ * Instruments that may stand in the room, what they measure, and what a plausible skin gives.
+ * Bounds and repeatabilities are house values.
+ */
 export const METER_KINDS = [
   'hydration',
   'sebum',

@@ -1,6 +1,9 @@
 import { COMMON_PRACTICE, type Strength } from './kinds'
 
-/** Rules of a protocol that the surface, the load and the clock do not already answer. Code in planning reads them by id. */
+/**
+ * Rules of a protocol that the surface, the load and the clock do not already answer. Code in
+ * planning reads them by id.
+ */
 export interface OrderRule {
   id: string
   sentence: string

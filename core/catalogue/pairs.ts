@@ -1,6 +1,9 @@
 import { COMMON_PRACTICE, type FamilyId } from './kinds'
 
-/** Kinds of work that never share one visit. `unless` names the camp of the house that lets trained hands do both on resilient skin, load counted in full. */
+/**
+ * Kinds of work that never share one visit. `unless` names the camp of the house that lets trained
+ * hands do both on resilient skin, load counted in full.
+ */
 export interface Pair {
   id: string
   a: FamilyId

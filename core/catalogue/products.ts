@@ -44,7 +44,10 @@ export interface FilmRule {
   floor?: true
 }
 
-/** Film on the skin in mg/cm². House values within the range; `floor` may not be undercut. Sun protection: ISO 24444. */
+/**
+ * Film on the skin in mg/cm². House values within the range; `floor` may not be undercut. Sun
+ * protection: ISO 24444.
+ */
 export const FILMS: Readonly<Record<ProductKind, FilmRule>> = {
   eyeRemover: { kind: 'eyeRemover', milligrams: 40, range: [30, 60] },
   milk: { kind: 'milk', milligrams: 3, range: [2, 5] },
@@ -59,7 +62,9 @@ export const FILMS: Readonly<Record<ProductKind, FilmRule>> = {
   hydratingMask: { kind: 'hydratingMask', milligrams: 10, range: [6, 15] },
   massageOil: { kind: 'massageOil', milligrams: 0.3, range: [0.3, 2] },
   serum: { kind: 'serum', milligrams: 0.5, range: [0.3, 1] },
-  /** A rice grain a side is what the hand gives; it is more than a thin film on the ring would need. */
+  /**
+   * A rice grain a side is what the hand gives; it is more than a thin film on the ring would need.
+   */
   eyeProduct: { kind: 'eyeProduct', milligrams: 2.5, range: [0.5, 2.5] },
   moisturiser: { kind: 'moisturiser', milligrams: 2, range: [1.5, 3] },
   facialOil: { kind: 'facialOil', milligrams: 0.2, range: [0.1, 0.3] },

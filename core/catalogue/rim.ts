@@ -63,7 +63,9 @@ export const THICKNESS: Readonly<Record<RegionId, number>> = {
   decollete: 130,
 }
 
-/** Rest intervals in days after strong work; they win over the ledger wherever they are stricter. */
+/**
+ * Rest intervals in days after strong work; they win over the ledger wherever they are stricter.
+ */
 export interface RestInterval {
   id: string
   after: readonly string[]

@@ -11,11 +11,16 @@ export interface School {
   sentence: string
   /** Where it stands on each point; a point not named is at the house's default. */
   camps: Partial<Record<PointId, string>>
-  /** Liking of techniques on which no point decides, in the currency of the plan's value; negative is dislike. */
+  /**
+   * Liking of techniques on which no point decides, in the currency of the plan's value; negative
+   * is dislike.
+   */
   taste: Partial<Record<TechniqueId, number>>
 }
 
-/** Four ready schools. Safety never depends on a school. Common practice: good practitioners differ. */
+/**
+ * Four ready schools. Safety never depends on a school. Common practice: good practitioners differ.
+ */
 export const SCHOOLS: Readonly<Record<SchoolId, School>> = {
   warmCloth: {
     id: 'warmCloth',
@@ -107,7 +112,9 @@ export const SCHOOLS: Readonly<Record<SchoolId, School>> = {
   },
 }
 
-/** What a house has decided on its own: camps over the school's, and techniques it does not offer. */
+/**
+ * What a house has decided on its own: camps over the school's, and techniques it does not offer.
+ */
 export interface HousePolicy {
   camps: Partial<Record<PointId, string>>
   without: readonly TechniqueId[]
@@ -161,7 +168,10 @@ export function handOf(method: Method, technique: { id: TechniqueId; hand: strin
 
 /** From here on a liking is named when schools are told apart; weaker ones only tip the scales. */
 const OUTSPOKEN = 500
-/** What a method likes (1) or would rather not do (-1), the strongest first; what only follows from other steps is not named. */
+/**
+ * What a method likes (1) or would rather not do (-1), the strongest first; what only follows from
+ * other steps is not named.
+ */
 export function outspoken(method: Method, sign: 1 | -1): TechniqueId[] {
   const liking = (t: TechniqueId) => sign * (method.taste[t] ?? 0)
   return TECHNIQUE_IDS.filter(

@@ -1,7 +1,9 @@
 /** The season as the skin meets it: cold dry air, or strong sun. */
 export type Season = 'winter' | 'spring' | 'summer' | 'autumn'
 
-/** Time zones of the southern temperate lands, by how they begin; there the months are turned round. */
+/**
+ * Time zones of the southern temperate lands, by how they begin; there the months are turned round.
+ */
 const SOUTH = [
   'Australia/',
   'Antarctica/',

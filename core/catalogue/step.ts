@@ -21,7 +21,10 @@ export interface PlanStep {
   why: readonly Why[]
 }
 
-/** One main step of a protocol that the house keeps: what, and about how long. Zones, products and connecting steps follow from the client. */
+/**
+ * One main step of a protocol that the house keeps: what, and about how long. Zones, products and
+ * connecting steps follow from the client.
+ */
 export interface ProtocolStep {
   technique: TechniqueId
   minutes: number

@@ -30,7 +30,10 @@ export interface StopRule {
   source: string
 }
 const r = (id: string, sentence: string): StopRule => ({ id, sentence, source: COMMON_PRACTICE })
-/** Redness is judged against the zone's own baseline at the start; sensation on its own scale, whatever the redness. */
+/**
+ * Redness is judged against the zone's own baseline at the start; sensation on its own scale,
+ * whatever the redness.
+ */
 export const STOP_RULES = {
   sign: r('stop-sign', 'This sign ends the step on every zone.'),
   rednessHigh: r('stop-redness-3', 'Redness of 3 or more.'),

@@ -3,7 +3,10 @@ import { COMMON_PRACTICE } from './kinds'
 import type { StageId } from './kinds'
 import type { Technique } from './technique'
 
-/** How the hand goes, by manner of work and region. Upward and outward as a rule; never down the cheek. Common practice. */
+/**
+ * How the hand goes, by manner of work and region. Upward and outward as a rule; never down the
+ * cheek. Common practice.
+ */
 export const MANNER_IDS = ['spread', 'machine', 'drain', 'glide', 'ring'] as const
 export type MannerId = (typeof MANNER_IDS)[number]
 export interface Manner {

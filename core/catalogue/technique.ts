@@ -10,7 +10,10 @@ export type Film =
 export type Warmth = 'cool' | 'neutral' | 'warm'
 export type SkinState = 'intact' | 'abraded' | 'punctured'
 
-/** What the surface must be like before a technique starts; a missing part means that anything will do. */
+/**
+ * What the surface must be like before a technique starts; a missing part means that anything will
+ * do.
+ */
 export interface SurfaceNeed {
   soil?: readonly Soil[]
   moisture?: readonly Moisture[]
@@ -36,7 +39,10 @@ export interface SurfaceLeave {
   redness?: number
 }
 
-/** Time on the skin unattended, in minutes after it is on. `late` says what lateness means for this kind. */
+/**
+ * Time on the skin unattended, in minutes after it is on. `late` says what lateness means for this
+ * kind.
+ */
 export interface DwellWindow {
   earliest: Minutes
   latest: Minutes
@@ -45,7 +51,11 @@ export interface DwellWindow {
 }
 
 export interface LoadRule {
-  /** Hundredths on the house scale for a reference region, per what. `dwellRoot` grows with the root of the minutes, `freeAcidRoot` with free acid in per cent too, `setting` with the device's own number. */
+  /**
+   * Hundredths on the house scale for a reference region, per what. `dwellRoot` grows with the root
+   * of the minutes, `freeAcidRoot` with free acid in per cent too, `setting` with the device's own
+   * number.
+   */
   hundredths: number
   per: 'handsMinute' | 'dwellRoot' | 'freeAcidRoot' | 'pass' | 'setting' | 'once'
 }
@@ -135,7 +145,9 @@ export interface Technique {
   name: string
   stage: StageId
   families: readonly FamilyId[]
-  /** Hands-on minutes: the least and most that make sense, and those the planner may choose from. */
+  /**
+   * Hands-on minutes: the least and most that make sense, and those the planner may choose from.
+   */
   minutes: { least: Minutes; most: Minutes; choices: readonly Minutes[] }
   dwell?: DwellWindow
   /** What takes it off, where that is not the usual removal of a mask. */
@@ -161,7 +173,10 @@ export interface Technique {
   besideResting?: true
   /** Fills the hands while something rests at least so many minutes. */
   fillsFrom?: Minutes
-  /** `everyVisit`: opens, closes or connects each of them, so it tells two plans apart by nothing. `follows`: it comes with another step and is never asked for by itself. */
+  /**
+   * `everyVisit`: opens, closes or connects each of them, so it tells two plans apart by nothing.
+   * `follows`: it comes with another step and is never asked for by itself.
+   */
   part?: 'everyVisit' | 'follows'
   /** Cloths and cotton pads that it takes. */
   linen?: { cloths?: number; pads?: number }

@@ -11,7 +11,10 @@ import { mannerOf, strokesFor } from './strokes'
 import { TECHNIQUES } from './techniques'
 import { TECHNIQUE_IDS, type TechniqueId } from './technique'
 
-/** A resilient, congested skin in the evening or by day, everything in the house: each technique of the table has its place there. */
+/**
+ * A resilient, congested skin in the evening or by day, everything in the house: each technique of
+ * the table has its place there.
+ */
 const everything = (daylight: boolean, without: readonly TechniqueId[] = []) =>
   planInput({
     daylight,

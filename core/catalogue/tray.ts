@@ -26,7 +26,10 @@ export const WARM_UPS: readonly WarmUp[] = [
 export const warmUpOf = (device: DeviceKind, rows: readonly WarmUp[] = WARM_UPS): number =>
   rows.find((r) => r.device === device)?.minutes ?? 0
 
-/** What else lies on the tray when one of some techniques is planned: so many for the visit, or for each such step. */
+/**
+ * What else lies on the tray when one of some techniques is planned: so many for the visit, or for
+ * each such step.
+ */
 /** A thing on the tray, one of it and several. */
 export type Thing = readonly [one: string, several: string]
 export interface TrayRule {

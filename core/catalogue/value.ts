@@ -1,6 +1,9 @@
 import type { ConcernId } from './kinds'
 
-/** How much of a concern a region shows, 0–4, from its readings; `unread` stands in where that reading was not taken. A constant is what hands cannot read on this scale. */
+/**
+ * How much of a concern a region shows, 0–4, from its readings; `unread` stands in where that
+ * reading was not taken. A constant is what hands cannot read on this scale.
+ */
 export const CONCERN_NEED: Readonly<
   Record<
     ConcernId,
@@ -26,7 +29,10 @@ export const RETURNS: readonly { upTo: number; slope: number }[] = [
   { upTo: 90, slope: 2 },
   { upTo: Number.MAX_SAFE_INTEGER, slope: 1 },
 ]
-/** Share of the whole that each region counts, per cent; work away from the face counts `BODY_SHARE`. */
+/**
+ * Share of the whole that each region counts, per cent; work away from the face counts
+ * `BODY_SHARE`.
+ */
 export const REGION_SHARE = {
   forehead: 13,
   temples: 5,

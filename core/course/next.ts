@@ -8,10 +8,16 @@ export interface NextVisit {
   reason: string
   rule: string
 }
-/** One facial every four weeks, common practice; sooner only where nothing strong was done, later never for lack of rest. */
+/**
+ * One facial every four weeks, common practice; sooner only where nothing strong was done, later
+ * never for lack of rest.
+ */
 const USUAL_DAYS = 28
 
-/** The day to suggest for the next visit: four weeks on, or when the strictest rest interval has run out if that is later. */
+/**
+ * The day to suggest for the next visit: four weeks on, or when the strictest rest interval has run
+ * out if that is later.
+ */
 export function suggestNext(done: readonly TechniqueId[], day: string): NextVisit {
   const usual = addDays(day, USUAL_DAYS)
   const rest = earliestAgain(

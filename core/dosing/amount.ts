@@ -28,7 +28,8 @@ const MEASURE_WORDS: Record<Dispenser['kind'], readonly [string, string]> = {
 
 /**
  * Amount of a product for some regions: area × film → grams → millilitres → whole measures.
- * Rounds to the nearest measure, at least one; where the film has a floor (sun protection) it never rounds below it.
+ * Rounds to the nearest measure, at least one; where the film has a floor (sun protection) it
+ * never rounds below it.
  */
 export function amountFor(product: Product, regions: readonly RegionId[], size?: FaceSize): Amount {
   const film = FILMS[product.kind]
@@ -47,7 +48,10 @@ export function amountFor(product: Product, regions: readonly RegionId[], size?:
   }
 }
 
-/** Millilitres → what the hand can do: whole pumps and drops, half spatula tips, quarter scoops, half millilitres. */
+/**
+ * Millilitres → what the hand can do: whole pumps and drops, half spatula tips, quarter scoops,
+ * half millilitres.
+ */
 export function toMeasures(
   ml: number,
   dispenser: Dispenser,
@@ -77,7 +81,10 @@ function describe(count: number, kind: Dispenser['kind']): string {
     .replace(/^0(?=[¼½¾])/, '')} ${count <= 1 ? one : many}`
 }
 
-/** One fingertip unit is about half a gram (Long & Finlay, Clin Exp Dermatol 1991; values from memory). */
+/**
+ * One fingertip unit is about half a gram (Long & Finlay, Clin Exp Dermatol 1991; values from
+ * memory).
+ */
 export const FINGERTIP_GRAMS = { men: 0.49, women: 0.43, usual: 0.5 } as const
 /** Skin that one fingertip unit covers, cm² (same source). */
 export const FINGERTIP_AREA = { men: 312, women: 257 } as const
@@ -86,7 +93,10 @@ export function fingertipUnits(g: number): number {
   return Math.round((g / FINGERTIP_GRAMS.usual) * 2) / 2
 }
 
-/** Water-like liquids: twenty drops to the gram at 20 °C (European Pharmacopoeia 2.1.1; value from memory). */
+/**
+ * Water-like liquids: twenty drops to the gram at 20 °C (European Pharmacopoeia 2.1.1; value from
+ * memory).
+ */
 export const WATER_DROP_ML = 0.05
 export function dropsToMillilitres(drops: number, dropMl = WATER_DROP_ML): Millilitres {
   return millilitres(drops * dropMl)

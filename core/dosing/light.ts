@@ -1,3 +1,5 @@
-/** Dose of light in J/cm²: irradiance × time. @param irradiance mW/cm² @param minutes under the lamp */
+/**
+ * Dose of light in J/cm²: irradiance × time. @param irradiance mW/cm² @param minutes under the lamp
+ */
 export const lightDose = (irradiance: number, minutes: number): number =>
   (irradiance * minutes * 60) / 1000

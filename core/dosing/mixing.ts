@@ -13,8 +13,10 @@ export interface Mix {
 }
 
 /**
- * How much to mix so that the finished paste covers what is wanted: parts by volume, quarter scoops, waste included.
- * Water for oily skin, half and half for balanced, mostly milk (or a plant milk where milk is not borne) for dry.
+ * How much to mix so that the finished paste covers what is wanted: parts by volume, quarter
+ * scoops, waste included.
+ * Water for oily skin, half and half for balanced, mostly milk (or a plant milk where milk is not
+ * borne) for dry.
  * @param millilitres of finished paste @param scoop millilitres of one level scoop
  * @returns undefined for a kind that is not mixed
  * @throws RangeError for a scoop or an amount that is not above zero

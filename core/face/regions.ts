@@ -32,7 +32,10 @@ export const GROUP_IDS = [
 ] as const
 export type GroupId = (typeof GROUP_IDS)[number]
 
-/** Named groups of regions that a technique may cover. `body` is work away from the face: hands, arms, shoulders. */
+/**
+ * Named groups of regions that a technique may cover. `body` is work away from the face: hands,
+ * arms, shoulders.
+ */
 export const GROUPS: Readonly<Record<GroupId, readonly RegionId[]>> = {
   tZone: ['forehead', 'nose', 'chin'],
   cheeks: ['cheekL', 'cheekR'],
@@ -68,7 +71,8 @@ export const REFERENCE_FACE: FaceSize = { height: 19, width: 14 }
 
 /**
  * Skin area of regions, cm², scaled by face height × width against the reference.
- * A shared zone counts by its share in each region, so that all regions sum to the whole without the lids.
+ * A shared zone counts by its share in each region, so that all regions sum to the whole without
+ * the lids.
  */
 export function areaOf(
   regions: readonly RegionId[],

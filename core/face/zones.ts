@@ -54,7 +54,10 @@ export interface Zone {
   id: ZoneId
   name: string
   side: Side
-  /** Regions the zone folds into for planning. The under-chin belongs half to each jaw; lids belong to none. */
+  /**
+   * Regions the zone folds into for planning. The under-chin belongs half to each jaw; lids belong
+   * to none.
+   */
   regions: readonly RegionId[]
   /** Skin area on the reference adult (face 19 × 14 cm), cm². */
   area: SquareCentimetres
@@ -79,7 +82,10 @@ const zone = (
   direction,
 })
 
-/** House areas: face 550 cm² without ears and scalp, neck 200, décolleté 250. They scale with the client's face. */
+/**
+ * House areas: face 550 cm² without ears and scalp, neck 200, décolleté 250. They scale with the
+ * client's face.
+ */
 export const ZONES: Readonly<Record<ZoneId, Zone>> = {
   hairline: zone('hairline', 'Hairline', 'mid', ['forehead'], 12, OUT),
   forehead: zone(

@@ -3,7 +3,10 @@ import type { Answers } from '../screening/answers'
 import { addDays, daysBetween, isDay } from '../screening/days'
 import type { Poured } from './ledger'
 
-/** Weeks back that a habit at home is reckoned with; the basin has drained of what lies further back. */
+/**
+ * Weeks back that a habit at home is reckoned with; the basin has drained of what lies further
+ * back.
+ */
 const WEEKS_BACK = 4
 const EVENING = 'T20:00:00Z'
 
@@ -15,10 +18,13 @@ export const habitsAtHome = (answers: Answers): string[] =>
   })
 
 /**
- * What the client says they used at home, as pourings: the last evening they name, and those before it at the rhythm they name.
- * An answer without a day is taken as last night (`today` less one). Unsure counts as one evening: the cautious side.
+ * What the client says they used at home, as pourings: the last evening they name, and those
+ * before it at the rhythm they name.
+ * An answer without a day is taken as last night (`today` less one). Unsure counts as one evening:
+ * the cautious side.
  * @param today ISO day
- * @param goesOn for a look between visits: a habit with a rhythm has not ended with the day it was told, it goes on to last night
+ * @param goesOn for a look between visits: a habit with a rhythm has not ended with the day it was
+ *   told, it goes on to last night
  */
 export function pouredAtHome(answers: Answers, today: string, goesOn = false): Poured[] {
   const out: Poured[] = []

@@ -10,8 +10,10 @@ export interface Poured {
 const HOUR = 3_600_000
 
 /**
- * Hours in which half the load has drained. Anchored to barrier recovery after tape stripping: about half in 24 h at 20–30 years,
- * about 15 % over 80 (Ghadially et al., J Clin Invest 1995; values from memory), so 24 h to 102 h, linear in age between 25 and 80.
+ * Hours in which half the load has drained. Anchored to barrier recovery after tape stripping:
+ * about half in 24 h at 20–30 years,
+ * about 15 % over 80 (Ghadially et al., J Clin Invest 1995; values from memory), so 24 h to 102 h,
+ * linear in age between 25 and 80.
  * Thirsty skin recovers half as fast again (house scale).
  */
 export function halfLifeHours(age: number | undefined, thirsty: boolean): number {
@@ -23,7 +25,10 @@ export function halfLifeHours(age: number | undefined, thirsty: boolean): number
 /** Less than this many hundredths is an empty basin; an exponential never quite gets there. */
 const NOTHING = 0.05
 
-/** What is still in the basin of each region at a moment, hundredths, rounded up. Later pourings are not counted. */
+/**
+ * What is still in the basin of each region at a moment, hundredths, rounded up. Later pourings are
+ * not counted.
+ */
 export function remainingAt(
   poured: readonly Poured[],
   at: number,

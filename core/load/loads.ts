@@ -14,7 +14,8 @@ export interface Work {
 
 /**
  * What a step asks of one region's barrier, in whole hundredths on the house scale, rounded up.
- * Dwelling products grow with the root of the minutes. Warmth still in the skin multiplies what takes something off or pulls (common practice; house scale).
+ * Dwelling products grow with the root of the minutes. Warmth still in the skin multiplies what
+ * takes something off or pulls (common practice; house scale).
  */
 export function loadOn(
   region: RegionId,

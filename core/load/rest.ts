@@ -11,7 +11,10 @@ export interface PastWork {
   regions: readonly RegionId[]
 }
 
-/** Bars from rest intervals still running on `today`, each until its date. They win over the ledger wherever they are stricter. */
+/**
+ * Bars from rest intervals still running on `today`, each until its date. They win over the ledger
+ * wherever they are stricter.
+ */
 export function restBars(
   past: readonly PastWork[],
   today: string,

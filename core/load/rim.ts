@@ -16,7 +16,8 @@ export interface Rim {
 }
 
 /**
- * What one region can bear today: a resilient reference lowered by sensitivity, redness, thirst, age and by what the answers limit.
+ * What one region can bear today: a resilient reference lowered by sensitivity, redness, thirst,
+ * age and by what the answers limit.
  * Whole hundredths, rounded down. House scale.
  */
 export function rimOf(profile: Profile, region: RegionId, limitPercent: number): Rim {

@@ -5,7 +5,10 @@ import { REGION_IDS, type RegionId } from '../face/zones'
 import { plannedGrade, type Profile } from '../skin/profile'
 import type { PlanInput } from './input'
 
-/** The regions of a technique's reach in which a row holds today; whole-client tests hold in all of them. */
+/**
+ * The regions of a technique's reach in which a row holds today; whole-client tests hold in all of
+ * them.
+ */
 export function regionsMeeting(a: Adaptation, input: PlanInput, technique: Technique): RegionId[] {
   const whole = reachOf(technique)
   const reach = a.only ? whole.filter((r) => a.only?.includes(r)) : whole
@@ -50,7 +53,9 @@ function reachOf(technique: Technique): RegionId[] {
   return reach
 }
 
-/** Skin whose masks come off at the short end: as the row says, and wherever redness already stands. */
+/**
+ * Skin whose masks come off at the short end: as the row says, and wherever redness already stands.
+ */
 export const isSensitive = (profile: Profile, rows: readonly Adaptation[] = ADAPTATIONS) => {
   const short = rows.find((a) => a.shortDwell)
   return (r: RegionId): boolean =>
@@ -59,7 +64,10 @@ export const isSensitive = (profile: Profile, rows: readonly Adaptation[] = ADAP
     (meets(profile, r, short.when) || plannedGrade(profile, r, 'redness') >= 2)
 }
 
-/** A skin that may bear two exfoliations in one visit: read everywhere, and hardly sensitive or red anywhere. */
+/**
+ * A skin that may bear two exfoliations in one visit: read everywhere, and hardly sensitive or red
+ * anywhere.
+ */
 export function isResilient(profile: Profile): boolean {
   return (
     profile.unread.length === 0 &&

@@ -9,7 +9,10 @@ import { isSensitive } from './adapt'
 import { allowance, productTrouble } from './allowed'
 import type { PlanInput } from './input'
 
-/** Skin on which no row of the table holds: balanced, calm, smooth, neither young nor old, bare-faced. */
+/**
+ * Skin on which no row of the table holds: balanced, calm, smooth, neither young nor old,
+ * bare-faced.
+ */
 const PLAIN = {
   oil: 2,
   water: 2,
@@ -72,7 +75,9 @@ function typed(type: string): Readings {
       : readAll({ ...PLAIN, oil: 1 }, { forehead: t, nose: t, chin: t })
 }
 
-/** Everything the table decides for these techniques, as text: what a row changes must be seen here. */
+/**
+ * Everything the table decides for these techniques, as text: what a row changes must be seen here.
+ */
 const decided = (
   input: PlanInput,
   techniques: readonly TechniqueId[],

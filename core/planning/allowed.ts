@@ -224,7 +224,10 @@ export function productTrouble(
   return perLot.some((b) => b.length === 0) ? [] : (perLot[0] ?? [])
 }
 
-/** Fit products of a kind, the weakest acid first, then the best suited, ties by id; the bottle that expires first is taken. */
+/**
+ * Fit products of a kind, the weakest acid first, then the best suited, ties by id; the bottle that
+ * expires first is taken.
+ */
 function usableProducts(
   kind: ProductKind,
   input: PlanInput,

@@ -16,14 +16,20 @@ interface Layout {
   /** Minutes to put each on, where they are set by hand. */ on?: readonly number[]
 }
 
-/** Blocks of what rests side by side on disjoint regions: the exact stagger, a few lengths, and one filler in the hands-free interval. */
+/**
+ * Blocks of what rests side by side on disjoint regions: the exact stagger, a few lengths, and one
+ * filler in the hands-free interval.
+ */
 export class BlockMaker {
   private readonly sensitive: (r: RegionId) => boolean
   constructor(private readonly make: OptionMaker) {
     this.sensitive = isSensitive(make.input.profile)
   }
 
-  /** One mask on each of its region groups, or two to three side by side: the first on the T-zone, the next on the rest, one for the eyes. */
+  /**
+   * One mask on each of its region groups, or two to three side by side: the first on the T-zone,
+   * the next on the rest, one for the eyes.
+   */
   blocks(list: readonly Allowance[], name: string): Option[] {
     if (list.some((a) => a.never.length > 0)) return []
     return this.layouts(list).flatMap((l) => this.laid(list, name, l))
@@ -68,7 +74,8 @@ export class BlockMaker {
     }
     const best = stagger(tasks)
     if (!best) return []
-    // The same few lengths on every skin, less those past the latest: a more sensitive skin never gains one.
+    // The same few lengths on every skin, less those past the latest: a more sensitive skin never
+    // gains one.
     const slack = Math.min(...tasks.map((t) => t.latest - (best.dwell[t.id] ?? 0)))
     const extras = [...new Set([0, ...ends.map((e) => e.ticks - (best.dwell[e.task] ?? 0))])]
       .filter((x) => x >= 0 && x <= slack)
@@ -142,7 +149,10 @@ export class BlockMaker {
     })
   }
 
-  /** What hands may do meanwhile, less what another way of doing it for the same minutes beats or equals in everything: any plan with it is no better than the same plan with the other. */
+  /**
+   * What hands may do meanwhile, less what another way of doing it for the same minutes beats or
+   * equals in everything: any plan with it is no better than the same plan with the other.
+   */
   private fillers(list: readonly Allowance[], free: number, base: readonly number[]): Filler[] {
     const { make } = this
     const all = fillersFor(list, free).map((f): Filler => {
@@ -212,7 +222,10 @@ function meanwhile(f: TechniqueId, free: number): Move[] {
   return [...body(f, first), ...body(then, second), ...body('stay', rest - second)]
 }
 
-/** What hands may do meanwhile: stay by what is watched by the second; else the two that a rest of this length is long enough for, the longer first. */
+/**
+ * What hands may do meanwhile: stay by what is watched by the second; else the two that a rest of
+ * this length is long enough for, the longer first.
+ */
 const FILLERS = TECHNIQUE_IDS.filter((t) => TECHNIQUES[t].fillsFrom !== undefined).sort(
   (a, b) => (TECHNIQUES[b].fillsFrom ?? 0) - (TECHNIQUES[a].fillsFrom ?? 0),
 )

@@ -25,8 +25,10 @@ export interface Check {
 }
 
 /**
- * Everything that stands against a plan, with one-tap mends. A plan is fit when no finding is a stop.
- * @param rules and @param pairs the rows that are worked with; all of them but in a check of single rows
+ * Everything that stands against a plan, with one-tap mends. A plan is fit when no finding is a
+ * stop.
+ * @param rules and @param pairs the rows that are worked with; all of them but in a check of
+ *   single rows
  */
 export function checkPlan(
   input: PlanInput,

@@ -6,7 +6,10 @@ import { dwellWindow, schedule } from '../timing/schedule'
 import type { PlanInput } from './input'
 import { propose } from './propose'
 
-/** What a plan would be under other terms, in its main steps. `value` compares only within one school. */
+/**
+ * What a plan would be under other terms, in its main steps. `value` compares only within one
+ * school.
+ */
 export interface Alternative {
   name: string
   minutes: number
@@ -20,7 +23,10 @@ export interface Comparison {
   schools: readonly Alternative[]
 }
 
-/** Steps that connect, open or close every visit tell two plans apart by nothing; what hands do while a mask rests does. */
+/**
+ * Steps that connect, open or close every visit tell two plans apart by nothing; what hands do
+ * while a mask rests does.
+ */
 const EVERYWHERE = (t: TechniqueId): boolean =>
   TECHNIQUES[t].part !== undefined && (TECHNIQUES[t].fillsFrom ?? 0) === 0
 export const LENGTHS = [
@@ -63,7 +69,10 @@ export interface MainChange {
   was: number | null
   is: number | null
 }
-/** Two plans side by side in their main steps: minutes then and now, null where a plan has none of it. In the order of the later plan; what is gone comes last. */
+/**
+ * Two plans side by side in their main steps: minutes then and now, null where a plan has none of
+ * it. In the order of the later plan; what is gone comes last.
+ */
 export function changedMains(before: readonly PlanStep[], now: readonly PlanStep[]): MainChange[] {
   const sum = (steps: readonly PlanStep[]) => {
     const skin = onSkin(steps)
@@ -84,7 +93,8 @@ export function changedMains(before: readonly PlanStep[], now: readonly PlanStep
 }
 
 /**
- * The same client and day at three lengths and in the four schools, and what more minutes would bring.
+ * The same client and day at three lengths and in the four schools, and what more minutes would
+ * bring.
  * Each is a full plan of its own: exact, not scaled from another.
  */
 export function compare(input: PlanInput): Comparison {

@@ -5,7 +5,10 @@ import type { PlanInput, ShelfItem } from './input'
 
 type Costed = Pick<PlanStep, 'productId' | 'regions'>
 
-/** What products cost, in cents of the house's currency. The same few bottles on the same few region sets come up hundreds of times in one question: each is measured out once. */
+/**
+ * What products cost, in cents of the house's currency. The same few bottles on the same few region
+ * sets come up hundreds of times in one question: each is measured out once.
+ */
 export class Costs {
   private readonly items: ReadonlyMap<string, ShelfItem>
   private readonly known = new Map<readonly RegionId[], Map<string, number>>()

@@ -1,7 +1,10 @@
 import type { PlanStep } from '../catalogue/step'
 import type { TechniqueId } from '../catalogue/technique'
 
-/** One change to a plan. Edits are data, so that they can be offered, shown, undone and sent. `before: null` is the end. */
+/**
+ * One change to a plan. Edits are data, so that they can be offered, shown, undone and sent.
+ * `before: null` is the end.
+ */
 export type Edit =
   | { do: 'insert'; before: string | null; step: Omit<PlanStep, 'key'> }
   | { do: 'remove'; key: string }

@@ -4,7 +4,10 @@ import { BODY_SHARE, CONCERN_NEED, REGION_SHARE } from '../catalogue/value'
 import { REGION_IDS, type RegionId } from '../face/zones'
 import { plannedGrade, type Profile } from '../skin/profile'
 
-/** What one technique does for each aim on one skin: technique effect × need × share of the regions, rounded once. */
+/**
+ * What one technique does for each aim on one skin: technique effect × need × share of the regions,
+ * rounded once.
+ */
 export class Effects {
   private readonly needs: readonly Readonly<Record<RegionId, number>>[]
   private readonly body: readonly number[]

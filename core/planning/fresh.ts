@@ -5,7 +5,10 @@ import { REGION_IDS, type RegionId } from '../face/zones'
 import { allowance, type Allowance } from './allowed'
 import type { PlanInput } from './input'
 
-/** A step as it would be added by hand: the usual minutes, the widest zones allowed, the best suited product. Undefined when it is barred everywhere. */
+/**
+ * A step as it would be added by hand: the usual minutes, the widest zones allowed, the best suited
+ * product. Undefined when it is barred everywhere.
+ */
 export function freshStep(id: TechniqueId, input: PlanInput): Omit<PlanStep, 'key'> | undefined {
   const a = allowance(id, input)
   if (a.never.length > 0) return undefined

@@ -17,7 +17,9 @@ export interface ShelfItem {
   lots: readonly Lot[]
 }
 
-/** Everything that planning looks at. Plain data: the same document gives the same plan anywhere. */
+/**
+ * Everything that planning looks at. Plain data: the same document gives the same plan anywhere.
+ */
 export interface PlanInput {
   /** ISO day of the visit. */
   today: string

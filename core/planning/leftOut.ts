@@ -22,7 +22,10 @@ export const OFFERED: readonly TechniqueId[] = TECHNIQUE_IDS.filter(
   (t) => TECHNIQUES[t].part === undefined,
 )
 
-/** What was left out, and its price: the rule that bars it, the minutes it would add, or what would have to go. */
+/**
+ * What was left out, and its price: the rule that bars it, the minutes it would add, or what would
+ * have to go.
+ */
 export function leftOut(
   input: PlanInput,
   steps: readonly PlanStep[],

@@ -32,7 +32,8 @@ export interface Connection {
 }
 
 /**
- * The cheapest chain of at most three connecting steps after which `technique` can stand on `regions`; ties by ids.
+ * The cheapest chain of at most three connecting steps after which `technique` can stand on
+ * `regions`; ties by ids.
  * @returns undefined when no chain helps, for instance on freshly abraded skin.
  */
 export function connect(
@@ -58,7 +59,8 @@ export function connect(
         if (!helps(c.id, unmetNeeds(chain.surface, technique, regions))) continue
         // What takes product off must not touch a leave-on that the next step can stand on.
         if (layered && (c.id === 'rinse' || c.id === 'secondCleanse' || c.id === 'blot')) continue
-        // A wait leaves the skin alone; a mist on a mask or under a wash makes no sense and is never cheaper than a rinse.
+        // A wait leaves the skin alone; a mist on a mask or under a wash makes no sense and is
+        // never cheaper than a rinse.
         if (masked && chain.steps.length === 0 && c.id !== 'rinse') continue
         if (unmetNeeds(chain.surface, connector, regions).length > 0) continue
         const step = {
@@ -80,7 +82,10 @@ export function connect(
   return best
 }
 
-/** A connecting step is tried only where it answers something unmet; a wash on dry skin may want a mist first. */
+/**
+ * A connecting step is tried only where it answers something unmet; a wash on dry skin may want a
+ * mist first.
+ */
 function helps(id: TechniqueId, unmet: readonly Unmet[]): boolean {
   const wants = (part: Unmet['part']) => unmet.find((u) => u.part === part)
   switch (id) {

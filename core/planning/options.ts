@@ -11,11 +11,17 @@ import type { PlanInput } from './input'
 import { marksOf, type Move, type Option } from './planCase'
 import { RegionSets } from './regionSets'
 
-/** Brings a school's liking into the currency of value: two schools differ visibly, a first-ranked concern still outweighs both. */
+/**
+ * Brings a school's liking into the currency of value: two schools differ visibly, a first-ranked
+ * concern still outweighs both.
+ */
 const TASTE_SCALE = 4
 
 export type Bottle = Pick<Move, 'productId' | 'freeAcid' | 'calm'>
-/** The best suited product, and its calming stand-in for skin that has just been abraded, where the best is not calming itself. */
+/**
+ * The best suited product, and its calming stand-in for skin that has just been abraded, where the
+ * best is not calming itself.
+ */
 export function bottles(a: Allowance): Bottle[] {
   const best = a.products[0]?.product
   if (!best) return [{}]
@@ -32,7 +38,10 @@ export interface Traits extends Pick<Option, 'main' | 'costCents' | 'exfoliates'
   /** How much the school likes it. */ liking: number
 }
 
-/** Makes options: one technique with its setting, minutes, zones and product, valued in whole numbers. */
+/**
+ * Makes options: one technique with its setting, minutes, zones and product, valued in whole
+ * numbers.
+ */
 export class OptionMaker {
   readonly effects: Effects
   readonly sets: RegionSets
@@ -48,7 +57,10 @@ export class OptionMaker {
     this.effects = new Effects(input.profile, aims)
   }
 
-  /** Every listed duration × region group × passes of one technique; with what must stand straight before it. */
+  /**
+   * Every listed duration × region group × passes of one technique; with what must stand straight
+   * before it.
+   */
   singles(a: Allowance): Option[] {
     if (a.never.length > 0) return []
     const { technique: t } = a
@@ -91,7 +103,10 @@ export class OptionMaker {
     return out
   }
 
-  /** Extraction and the like with a short warming of their own in front, for when nothing warm went before. */
+  /**
+   * Extraction and the like with a short warming of their own in front, for when nothing warm went
+   * before.
+   */
   warmed(a: Allowance): Option[] {
     const towel = this.allow('warmTowel')
     if (towel.never.length > 0) return []
@@ -135,7 +150,10 @@ export class OptionMaker {
     }
   }
 
-  /** What options of the same main work with the same bottles on the same zones have in common, however long they take. */
+  /**
+   * What options of the same main work with the same bottles on the same zones have in common,
+   * however long they take.
+   */
   traits(main: readonly TechniqueId[], moves: readonly Move[], layout: LayoutId = 'one'): Traits {
     const { taste, layout: layouts } = this.method
     const liking =

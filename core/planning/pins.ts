@@ -11,7 +11,10 @@ import type { Move, Option } from './planCase'
 /** What follows from the others cannot be pinned by itself. */
 export const canPin = (t: TechniqueId): boolean => TECHNIQUES[t].part !== 'follows'
 
-/** The stages in which the therapist has pinned something, each with only what was pinned: its minutes, zones, passes, setting and bottle as they are. */
+/**
+ * The stages in which the therapist has pinned something, each with only what was pinned: its
+ * minutes, zones, passes, setting and bottle as they are.
+ */
 export function pinnedOptions(
   input: PlanInput,
   make: OptionMaker,

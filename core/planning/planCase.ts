@@ -13,7 +13,10 @@ export interface Move extends Pick<
   /** Free acid of the product, per cent. */
   freeAcid?: number
   dwell?: number
-  /** `no`: not a calming product, so not on skin just abraded; `only`: its calming stand-in, for just that skin. */
+  /**
+   * `no`: not a calming product, so not on skin just abraded; `only`: its calming stand-in, for
+   * just that skin.
+   */
   calm?: 'no' | 'only'
   pinned?: true
 }

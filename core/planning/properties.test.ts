@@ -73,7 +73,10 @@ function inputOf(
   })
 }
 
-/** Where each technique may be done on one skin: what is barred there is left out, so on a freer skin it may be left out too. */
+/**
+ * Where each technique may be done on one skin: what is barred there is left out, so on a freer
+ * skin it may be left out too.
+ */
 function zonesOffered(input: PlanInput): NonNullable<PlanInput['alsoOn']> {
   const allow = allowances(input)
   const sets = new RegionSets(input)
@@ -97,7 +100,10 @@ function zonesOffered(input: PlanInput): NonNullable<PlanInput['alsoOn']> {
   )
 }
 
-/** The first is at least as free as the second: its best is no worse, and what is planned for the second may be done on the first. */
+/**
+ * The first is at least as free as the second: its best is no worse, and what is planned for the
+ * second may be done on the first.
+ */
 function freer(a: PlanInput, b: PlanInput): void {
   const pb = propose(b)
   if (pb.failed) return
@@ -148,7 +154,8 @@ describe('what is true of every plan', () => {
         const known = new Map(a.stages.flatMap((s) => s.options.map((o) => [o.id, o] as const)))
         for (const o of b.stages.flatMap((s) => s.options)) {
           const before = known.get(o.id)
-          // An option that only the freer skin's fillers beat is not listed there by name; the plans above show that it is possible all the same.
+          // An option that only the freer skin's fillers beat is not listed there by name; the
+          // plans above show that it is possible all the same.
           if (
             !before ||
             before.moves.some((m, i) => m.regions.length !== o.moves[i]?.regions.length)

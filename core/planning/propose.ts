@@ -27,7 +27,8 @@ const loose = (t: TechniqueId): boolean => !canPin(t) || t === 'mist' || t === '
 
 /**
  * The best protocol for this skin, slot, house and shelf.
- * @param done steps already done (kept as they are); the rest is planned from where they leave the skin.
+ * @param done steps already done (kept as they are); the rest is planned from where they leave the
+ *   skin.
  */
 export function propose(input: PlanInput, done: readonly PlanStep[] = []): Proposal {
   const stop =

@@ -2,11 +2,17 @@ import type { PlanStep, ProtocolStep } from '../catalogue/step'
 import { canPin } from './pins'
 import type { Option, Stage } from './planCase'
 
-/** Worth more than anything an aim can add: what the protocol names is done wherever this skin and this hour allow it. */
+/**
+ * Worth more than anything an aim can add: what the protocol names is done wherever this skin and
+ * this hour allow it.
+ */
 const NAMED = 1_000_000
 const PER_HALF_MINUTE = 2000
 
-/** A stage as the protocol has it: only what it names, as near to its minutes as may be. What every visit needs stays. */
+/**
+ * A stage as the protocol has it: only what it names, as near to its minutes as may be. What every
+ * visit needs stays.
+ */
 export function byProtocol(stage: Stage, protocol: readonly ProtocolStep[]): Stage {
   const wanted = (o: Option) => o.main.every((t) => protocol.some((p) => p.technique === t))
   const named = stage.options.filter(wanted)
@@ -27,7 +33,10 @@ function awayFrom(o: Option, protocol: readonly ProtocolStep[]): number {
   }, 0)
 }
 
-/** What one version of a protocol changed against another: what is new, what is gone, and what takes other minutes. */
+/**
+ * What one version of a protocol changed against another: what is new, what is gone, and what takes
+ * other minutes.
+ */
 export function changedProtocol(
   was: readonly ProtocolStep[],
   now: readonly ProtocolStep[],
@@ -53,7 +62,10 @@ export function changedProtocol(
 export const protocolMinutes = (steps: readonly ProtocolStep[]): number =>
   steps.reduce((sum, s) => sum + s.minutes, 0)
 
-/** What a plan would be kept as: its main steps with their minutes on the hands, or on the skin where they rest. */
+/**
+ * What a plan would be kept as: its main steps with their minutes on the hands, or on the skin
+ * where they rest.
+ */
 export function asProtocol(
   steps: readonly PlanStep[],
   restedFor: (key: string) => number | undefined,

@@ -46,7 +46,9 @@ export function reasonsFor(
   return out
 }
 
-/** The cause of a shortening in two or three words: the finding's own where an answer asks for it. */
+/**
+ * The cause of a shortening in two or three words: the finding's own where an answer asks for it.
+ */
 function shortCause(w: Why): string {
   const row = CONTRAINDICATIONS.find((c) => c.id === w.rule)
   return row ? FINDINGS[row.finding].short : (w.text.split(':')[0] ?? w.text)

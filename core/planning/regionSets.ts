@@ -13,7 +13,10 @@ export interface RegionSet {
   regions: readonly RegionId[]
 }
 
-/** Where a technique may be done: its region groups less what is barred, and each of them less the skin that can bear least. */
+/**
+ * Where a technique may be done: its region groups less what is barred, and each of them less the
+ * skin that can bear least.
+ */
 export class RegionSets {
   /** What each region may still take, hundredths. */
   private readonly headroom: Readonly<Record<RegionId, number>>
@@ -53,7 +56,10 @@ export class RegionSets {
     return out
   }
 
-  /** T-zone and the rest for two side by side, with the eyes where a third is for them: the usual zones, and what was named besides. */
+  /**
+   * T-zone and the rest for two side by side, with the eyes where a third is for them: the usual
+   * zones, and what was named besides.
+   */
   byZone(list: readonly Allowance[]): { id: string; sets: RegionId[][] }[] {
     const [first, second, third] = list
     if (!first || !second) return []

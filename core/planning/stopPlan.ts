@@ -8,7 +8,10 @@ import type { PlanInput } from './input'
 
 const WHY: readonly Why[] = [{ rule: 'stopped', text: 'after a stop: calm only' }]
 
-/** What remains of a visit after a stop: everything off, cool, a plain calming finish, sun protection by day, close. Done steps stand. */
+/**
+ * What remains of a visit after a stop: everything off, cool, a plain calming finish, sun
+ * protection by day, close. Done steps stand.
+ */
 export function planAfterStop(input: PlanInput, done: readonly PlanStep[]): PlanStep[] {
   const steps: PlanStep[] = [...done]
   const add = (technique: TechniqueId, minutes: number, regions: readonly RegionId[]) => {

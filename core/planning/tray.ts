@@ -41,7 +41,10 @@ export interface Tray {
   missing: readonly string[]
 }
 
-/** What to lay out, in the order it is used; when to switch on what; what is missing. Minutes count from the start of the first step, so a warm-up may be negative. */
+/**
+ * What to lay out, in the order it is used; when to switch on what; what is missing. Minutes count
+ * from the start of the first step, so a warm-up may be negative.
+ */
 export function trayFor(
   input: PlanInput,
   steps: readonly PlanStep[],
@@ -115,7 +118,10 @@ export function trayFor(
   }
 }
 
-/** A house that takes off with pads or sponges lays those out instead of cloths; spots get pads, used once. */
+/**
+ * A house that takes off with pads or sponges lays those out instead of cloths; spots get pads,
+ * used once.
+ */
 function linenFor(
   input: PlanInput,
   steps: readonly PlanStep[],

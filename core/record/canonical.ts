@@ -3,7 +3,8 @@ export type Json =
   null | boolean | number | string | readonly Json[] | { readonly [key: string]: Json | undefined }
 
 /**
- * One spelling for one value: keys sorted, no spaces, `undefined` left out. What is committed to must read the same everywhere.
+ * One spelling for one value: keys sorted, no spaces, `undefined` left out. What is committed to
+ * must read the same everywhere.
  * @throws RangeError for a number that JSON cannot carry.
  */
 export function canonical(value: Json): string {

@@ -2,7 +2,10 @@ import { sha256 } from '@noble/hashes/sha2.js'
 import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils.js'
 import { canonical, type Json } from './canonical'
 
-/** A part of the record with the salt that hides it. Erasing a client's data drops `content` and `salt`; the commitment stays. */
+/**
+ * A part of the record with the salt that hides it. Erasing a client's data drops `content` and
+ * `salt`; the commitment stays.
+ */
 export interface SealedItem {
   name: string
   commitment: string
@@ -19,7 +22,10 @@ const digest = (text: string) => bytesToHex(sha256(utf8ToBytes(text)))
 /** The head before the first seal of a practice. */
 export const GENESIS = digest('oak-basin/record/1')
 
-/** SHA-256 over salt, name and canonical content. The salt keeps short contents from being guessed back out of the commitment. */
+/**
+ * SHA-256 over salt, name and canonical content. The salt keeps short contents from being guessed
+ * back out of the commitment.
+ */
 export function commit(name: string, content: Json, salt: string): string {
   return digest(`item\n${salt}\n${name}\n${canonical(content)}`)
 }
@@ -53,7 +59,10 @@ export function seal(
 
 export type Proof = { ok: true; erased: readonly string[] } | { ok: false; at: string }
 
-/** Whether a seal still stands: every part that is there matches its commitment, and the commitments lead from `prev` to `head`. */
+/**
+ * Whether a seal still stands: every part that is there matches its commitment, and the commitments
+ * lead from `prev` to `head`.
+ */
 export function verify(s: Seal): Proof {
   let head = s.prev
   const erased: string[] = []

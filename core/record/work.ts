@@ -6,7 +6,9 @@ import { REGION_IDS, type RegionId } from '../face/zones'
 import type { PlanInput } from '../planning/input'
 import { trace } from '../planning/trace'
 
-/** What a visit asked of the skin: kept with its record, so that later visits can reckon with it. */
+/**
+ * What a visit asked of the skin: kept with its record, so that later visits can reckon with it.
+ */
 export interface SealedWork {
   families: FamilyId[]
   regions: RegionId[]
@@ -18,7 +20,8 @@ export interface SealedWork {
 export function workOf(input: PlanInput, done: readonly PlanStep[]): SealedWork {
   const walked = trace(input, done)
   const strong = done.filter((s) => TECHNIQUES[s.technique].families.length > 0)
-  // What asks for rest later is remembered with its zones; the label names only what takes something off.
+  // What asks for rest later is remembered with its zones; the label names only what takes
+  // something off.
   const resting = strong.filter((s) =>
     TECHNIQUES[s.technique].families.some((f) => REST_INTERVALS.some((r) => r.after.includes(f))),
   )

@@ -30,7 +30,8 @@ export interface Standing {
 }
 
 /**
- * What stands today: the latest signature of each kind that has not run out and was not taken back after it was given.
+ * What stands today: the latest signature of each kind that has not run out and was not taken back
+ * after it was given.
  * @param minor only a guardian's signature counts
  */
 export function standing(
@@ -49,7 +50,10 @@ export function standing(
   })
 }
 
-/** Kinds of work that today's bars leave nowhere to be done, each with the first reason: nobody is asked to sign for those. A kind that is named by no family is never barred. */
+/**
+ * Kinds of work that today's bars leave nowhere to be done, each with the first reason: nobody is
+ * asked to sign for those. A kind that is named by no family is never barred.
+ */
 export function barredConsents(bars: readonly Bar[]): Partial<Record<ConsentId, string>> {
   const everywhere = (f: FamilyId) =>
     bars.find(

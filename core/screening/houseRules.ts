@@ -1,7 +1,10 @@
 import type { Contraindication, Limit } from '../catalogue/contraindications'
 import { FAMILY_NAMES, type FamilyId } from '../catalogue/kinds'
 
-/** How a house may change a row: only towards more caution. What is missing stays as the table has it. */
+/**
+ * How a house may change a row: only towards more caution. What is missing stays as the table has
+ * it.
+ */
 export interface Tightening {
   /** Days until it lifts by itself. */
   days?: number
@@ -47,7 +50,10 @@ export function loosens(row: Contraindication, change: Tightening): string | und
   return undefined
 }
 
-/** The table as this house works it. A rule that would loosen its row is passed over: the table stands. */
+/**
+ * The table as this house works it. A rule that would loosen its row is passed over: the table
+ * stands.
+ */
 export function tightened(
   rows: readonly Contraindication[],
   rules: readonly HouseRule[],

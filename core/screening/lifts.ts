@@ -11,7 +11,10 @@ export interface Lift {
   at: number
 }
 
-/** Whether a person may do any of the techniques of a family; of a family that is only in bottles or on other people's lists, anybody. */
+/**
+ * Whether a person may do any of the techniques of a family; of a family that is only in bottles or
+ * on other people's lists, anybody.
+ */
 function covers(family: FamilyId, licences: readonly LicenceId[]): boolean {
   const own = Object.values(TECHNIQUES).filter((t) => t.families.includes(family))
   return (
@@ -25,7 +28,8 @@ function covers(family: FamilyId, licences: readonly LicenceId[]): boolean {
 }
 
 /**
- * Why a person may not set a row aside today; undefined when they may. What only a date or nobody lifts stands for everyone,
+ * Why a person may not set a row aside today; undefined when they may. What only a date or nobody
+ * lifts stands for everyone,
  * and so does what stops the visit. Where a doctor's word is asked, it must be written down.
  */
 export function liftTrouble(

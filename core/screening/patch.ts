@@ -3,7 +3,10 @@ import type { Product } from '../catalogue/products'
 import type { Profile } from '../skin/profile'
 import type { AskAgain } from './retest'
 
-/** A dab of a product behind the ear or inside the elbow, and what was seen there. Times are milliseconds since 1970. */
+/**
+ * A dab of a product behind the ear or inside the elbow, and what was seen there. Times are
+ * milliseconds since 1970.
+ */
 export interface PatchTest {
   id: string
   productId: string
@@ -23,7 +26,10 @@ export const PATCH_PLACE_NAMES: Readonly<Record<PatchPlace, string>> = {
 }
 
 const HOUR = 3_600_000
-/** Read at 24 h and again at 48 h; late reactions up to 96 h are possible. A clear test holds for six months. Common practice. */
+/**
+ * Read at 24 h and again at 48 h; late reactions up to 96 h are possible. A clear test holds for
+ * six months. Common practice.
+ */
 export const PATCH_HOURS = { first: 24, second: 48, late: 96 } as const
 export const PATCH_DAYS = 183
 
@@ -35,7 +41,10 @@ export type PatchState =
   | { kind: 'clear'; until: number; lookAgain?: number }
   | { kind: 'reaction'; at: number }
 
-/** Why a product asks for a patch test on this skin before its first use here; undefined when it asks for none. */
+/**
+ * Why a product asks for a patch test on this skin before its first use here; undefined when it
+ * asks for none.
+ */
 export function patchReason(
   product: Product,
   profile: Profile,
@@ -53,8 +62,10 @@ export function patchReason(
 }
 
 /**
- * Where a product's test stands at a moment. A reaction counts for good, whatever was read before or after;
- * a clear reading counts from 24 h on, until what makes it count no longer (`again`). Without a test the product is due whenever it asks for one.
+ * Where a product's test stands at a moment. A reaction counts for good, whatever was read before
+ * or after;
+ * a clear reading counts from 24 h on, until what makes it count no longer (`again`). Without a
+ * test the product is due whenever it asks for one.
  */
 export function patchState(
   product: Product,

@@ -9,7 +9,10 @@ export interface ProductBar {
   text: string
 }
 
-/** Why a product may not be used on this client: each ingredient that a row of the table stops, with that row. */
+/**
+ * Why a product may not be used on this client: each ingredient that a row of the table stops, with
+ * that row.
+ */
 export function productBars(product: Product, verdict: Verdict, answers: Answers): ProductBar[] {
   const out: ProductBar[] = []
   const inside = ingredientsIn(product.inci)

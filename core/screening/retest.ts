@@ -23,7 +23,8 @@ const named = (medicines: string): Set<string> =>
   )
 
 /**
- * Whether a patch test has to be repeated: after an illness, or a medicine that was not named at the consultation before.
+ * Whether a patch test has to be repeated: after an illness, or a medicine that was not named at
+ * the consultation before.
  * @param told all consultations of a client, in any order
  */
 export function askAgain(

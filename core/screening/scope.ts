@@ -12,7 +12,8 @@ export interface ScopeLine {
 export const WARN_DAYS = 60
 
 /**
- * The scope of a person in a house: what is held, has not run out on the day, and what the place allows.
+ * The scope of a person in a house: what is held, has not run out on the day, and what the place
+ * allows.
  * @param until last day of each licence that has one (ISO day)
  */
 export function scopeOf(

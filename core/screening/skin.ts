@@ -53,7 +53,10 @@ export const SKIN_ROWS: readonly SkinRow[] = (
   ] satisfies Omit<SkinRow, 'source'>[]
 ).map((r) => ({ ...r, source: COMMON_PRACTICE }))
 
-/** Bars from what was read today, by region. An unread grade bars nothing here: it lowers the rim instead. */
+/**
+ * Bars from what was read today, by region. An unread grade bars nothing here: it lowers the rim
+ * instead.
+ */
 export function barsFromSkin(profile: Profile, rows: readonly SkinRow[] = SKIN_ROWS): Bar[] {
   return rows.flatMap((row) => {
     const regions = REGION_IDS.filter((r) => (profile.regions[r][row.reading] ?? 0) >= row.from)
@@ -92,7 +95,10 @@ export const SKIN_LIMIT_ROWS: readonly SkinLimitRow[] = [
   },
 ]
 
-/** The verdict with what the skin itself limits: a skin that marks easily is worked gently, whether it was asked or read. */
+/**
+ * The verdict with what the skin itself limits: a skin that marks easily is worked gently, whether
+ * it was asked or read.
+ */
 export function withSkin(
   verdict: Verdict,
   profile: Profile,

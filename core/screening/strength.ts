@@ -3,7 +3,10 @@ import { PRODUCT_RULES, type ProductRule } from '../catalogue/productRules'
 import type { Product } from '../catalogue/products'
 import type { ProductBar } from './products'
 
-/** Why a bottle may not be used whoever the client is: too strong, too sour, or by the wrong light. An acid whose pH is not known counts as too sour. */
+/**
+ * Why a bottle may not be used whoever the client is: too strong, too sour, or by the wrong light.
+ * An acid whose pH is not known counts as too sour.
+ */
 export function strengthBars(
   product: Product,
   daylight: boolean,

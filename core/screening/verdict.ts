@@ -12,7 +12,10 @@ import type { Answer, Answers } from './answers'
 import { openQuestions, unsureQuestions } from './answers'
 import { addDays, daysBetween, isDay } from './days'
 
-/** Something that may not be done, where, until when and why. Whatever bars a technique is one of these. */
+/**
+ * Something that may not be done, where, until when and why. Whatever bars a technique is one of
+ * these.
+ */
 export interface Bar {
   rule: string
   does: 'prevents' | 'restricts' | 'local' | 'later'
@@ -50,7 +53,8 @@ export interface Verdict {
 export const NO_LIMIT: Required<Limit> = { steamMost: 10, passesMost: 2, rimPercent: 100 }
 
 /**
- * What the answers stop today. Several findings combine to the strictest; an unsure or open question stops what a yes would.
+ * What the answers stop today. Several findings combine to the strictest; an unsure or open
+ * question stops what a yes would.
  * @param today ISO day
  */
 export function screen(
@@ -98,7 +102,10 @@ export function screen(
   }
 }
 
-/** Whether a row speaks of what was answered: the work that was named, and a day that is near enough. What is not named may be anything. */
+/**
+ * Whether a row speaks of what was answered: the work that was named, and a day that is near
+ * enough. What is not named may be anything.
+ */
 function concerns(row: Contraindication, answer: Answer | undefined, today: string): boolean {
   if (
     row.work !== undefined &&

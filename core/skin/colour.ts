@@ -7,7 +7,10 @@ export interface Lab {
   b: number
 }
 
-/** Individual typology angle classes. A bound belongs to the darker class. Source: Chardon, Cretois & Hourseau, Int J Cosmet Sci 1991 (values from memory). */
+/**
+ * Individual typology angle classes. A bound belongs to the darker class. Source: Chardon, Cretois
+ * & Hourseau, Int J Cosmet Sci 1991 (values from memory).
+ */
 export const ITA_CLASSES = [
   {
     id: 'veryLight',
@@ -32,7 +35,8 @@ export type ItaClass = (typeof ITA_CLASSES)[number]
 
 /**
  * Individual typology angle, degrees.
- * @returns undefined where b* is not above zero: the angle has no meaning there, say so and go by L*
+ * @returns undefined where b* is not above zero: the angle has no meaning there, say so and go by
+ *   L*
  */
 export function itaDegrees({ L, b }: Lab): number | undefined {
   return b > 0 ? (Math.atan((L - 50) / b) * 180) / Math.PI : undefined
@@ -42,7 +46,10 @@ export function itaClass(degrees: number): ItaClass {
 }
 
 const ciede2000 = differenceCiede2000()
-/** CIEDE2000 between two colour readings; about 1 is just seen side by side. Source: ISO/CIE 11664-6. */
+/**
+ * CIEDE2000 between two colour readings; about 1 is just seen side by side. Source: ISO/CIE
+ * 11664-6.
+ */
 export function colourDifference(one: Lab, two: Lab): number {
   return ciede2000(
     { mode: 'lab65', l: one.L, a: one.a, b: one.b },

@@ -1,4 +1,6 @@
-/** One half worked, the other left: the same features on both, before and after, under one light. */
+/**
+ * One half worked, the other left: the same features on both, before and after, under one light.
+ */
 export const HALF_FEATURES = ['brow', 'fold', 'puffiness', 'redness', 'glow'] as const
 export type HalfFeature = (typeof HALF_FEATURES)[number]
 export const HALF_FEATURE_NAMES: Readonly<Record<HalfFeature, string>> = {
@@ -26,7 +28,8 @@ export interface HalfScore {
 }
 
 /**
- * What changed on the worked half beyond what changed on the other. One grade is what an eye repeats within, so that a difference of 1 says nothing yet.
+ * What changed on the worked half beyond what changed on the other. One grade is what an eye
+ * repeats within, so that a difference of 1 says nothing yet.
  * @returns only features that were graded on both halves, before and after
  */
 export function scoreHalves(before: Halves, after: Halves, worked: 'L' | 'R'): HalfScore[] {

@@ -1,6 +1,9 @@
 /** Published scales that grade a whole face; each with its source. Values from memory. */
 
-/** Areas of the Global Acne Grading System with their factors. Source: Doshi, Zaheer & Stiller, Int J Dermatol 1997. */
+/**
+ * Areas of the Global Acne Grading System with their factors. Source: Doshi, Zaheer & Stiller, Int
+ * J Dermatol 1997.
+ */
 export const ACNE_AREAS = {
   forehead: 2,
   cheekR: 2,
@@ -51,7 +54,10 @@ export function acneGrade(worst: Partial<Record<AcneArea, Lesion>>): {
   }
 }
 
-/** How skin answers the first strong sun, in the wording of the six types. Source: Fitzpatrick, Arch Dermatol 1988. */
+/**
+ * How skin answers the first strong sun, in the wording of the six types. Source: Fitzpatrick, Arch
+ * Dermatol 1988.
+ */
 export const PHOTOTYPES = [
   {
     id: 1,
@@ -89,7 +95,8 @@ export const BURNS = ['always', 'usually', 'sometimes', 'rarely', 'very rarely',
 export const TANS = ['never', 'a little', 'slowly', 'well', 'deeply', 'always deep'] as const
 
 /**
- * Phototype from its two questions. Where they point to different types, sun and marks each get the cautious one:
+ * Phototype from its two questions. Where they point to different types, sun and marks each get
+ * the cautious one:
  * `sun` the lower (burns sooner), `marks` the higher (marks sooner).
  */
 export function phototype(

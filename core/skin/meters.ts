@@ -29,7 +29,9 @@ export function refuseValue(
   return undefined
 }
 
-/** Median and spread (greatest less least) of an odd number of values. @throws RangeError for none */
+/**
+ * Median and spread (greatest less least) of an odd number of values. @throws RangeError for none
+ */
 export function summarise(values: readonly number[]): { median: number; spread: number } {
   if (values.length === 0) throw new RangeError('no value')
   const s = [...values].sort((a, b) => a - b)
@@ -37,7 +39,10 @@ export function summarise(values: readonly number[]): { median: number; spread: 
   const median = s.length % 2 === 1 ? (s[mid] ?? 0) : ((s[mid - 1] ?? 0) + (s[mid] ?? 0)) / 2
   return { median, spread: (s[s.length - 1] ?? 0) - (s[0] ?? 0) }
 }
-/** Whether two medians differ by more than the instrument's own repeatability allows: √2 of it, as both carry it. */
+/**
+ * Whether two medians differ by more than the instrument's own repeatability allows: √2 of it, as
+ * both carry it.
+ */
 export function changedBeyond(kind: MeterKind, before: number, after: number): boolean {
   return Math.abs(after - before) > METERS[kind].repeatability * Math.SQRT2
 }

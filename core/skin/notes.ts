@@ -14,7 +14,10 @@ import type { ConditionId, SkinType } from '../catalogue/conditions'
 import type { ObservationId } from './observations'
 import type { Readings } from './readings'
 
-/** What is read of the whole face, beside the zones. Everything is optional: what is missing was not asked. */
+/**
+ * What is read of the whole face, beside the zones. Everything is optional: what is missing was not
+ * asked.
+ */
 export interface WholeReading {
   burns?: (typeof BURNS)[number]
   tans?: (typeof TANS)[number]
@@ -23,7 +26,10 @@ export interface WholeReading {
   observed?: readonly { zone: ZoneId; id: ObservationId }[]
   overruled?: readonly Overrule[]
 }
-/** A line of the profile that the therapist sees otherwise, and why. It changes the line; the grades beneath it are changed by reading again. */
+/**
+ * A line of the profile that the therapist sees otherwise, and why. It changes the line; the grades
+ * beneath it are changed by reading again.
+ */
 export type Overrule =
   | { line: 'type'; say: SkinType; reason: string }
   | { line: ConditionId; say: boolean; reason: string }
@@ -44,7 +50,10 @@ const AREA_ZONES: Readonly<Record<AcneArea, readonly ZoneId[]>> = {
   chin: ['chin', 'upperLip', 'underChin'],
   chestBack: ['decollete'],
 }
-/** Acne grade from the worst lesion that was read in each of its areas; areas without a reading are named as missing. Undefined when no spots were read at all. */
+/**
+ * Acne grade from the worst lesion that was read in each of its areas; areas without a reading are
+ * named as missing. Undefined when no spots were read at all.
+ */
 export function acneOf(readings: Readings): ReturnType<typeof acneGrade> | undefined {
   const worst: Partial<Record<AcneArea, Lesion>> = {}
   for (const area of Object.keys(ACNE_AREAS) as AcneArea[]) {

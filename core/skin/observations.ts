@@ -1,7 +1,10 @@
 import { COMMON_PRACTICE } from '../catalogue/kinds'
 import type { AnyReadingId, Grade, ZoneReading } from './readings'
 
-/** What a hand or an eye notices in one tap, and the grade it stands for. `least` and `most` only raise or lower what was read before. */
+/**
+ * What a hand or an eye notices in one tap, and the grade it stands for. `least` and `most` only
+ * raise or lower what was read before.
+ */
 export const OBSERVATION_IDS = [
   'thirsty',
   'tight',
@@ -49,7 +52,10 @@ export const OBSERVATIONS: readonly Observation[] = [
   row('tickle3', 'tickle test 3', { reading: 'sensitivity', exactly: 3 }),
 ]
 
-/** A zone's reading with one observation laid on it: grades are raised or lowered to what was noticed, never the other way. */
+/**
+ * A zone's reading with one observation laid on it: grades are raised or lowered to what was
+ * noticed, never the other way.
+ */
 export function observe(before: ZoneReading | undefined, id: ObservationId): ZoneReading {
   const out: ZoneReading = { ...before }
   for (const { reading, least, most, exactly } of OBSERVATIONS.find((o) => o.id === id)?.sets ??

@@ -45,7 +45,8 @@ const mean = (values: readonly number[]) => values.reduce((a, b) => a + b, 0) / 
 
 /**
  * Type and conditions from readings by zone, each with its evidence.
- * Combination: T-zone oil at least two grades above the cheeks. Dehydrated lacks water and may be of any type; dry lacks oil. Common practice.
+ * Combination: T-zone oil at least two grades above the cheeks. Dehydrated lacks water and may be
+ * of any type; dry lacks oil. Common practice.
  */
 export function deriveProfile(readings: Readings, age?: number, whole: WholeReading = {}): Profile {
   const regions = Object.fromEntries(REGION_IDS.map((r) => [r, readRegion(readings, r)])) as Record<

@@ -4,7 +4,10 @@ import { REGION_IDS, ZONE_IDS, type RegionId, type ZoneId } from '../face/zones'
 export const READING_IDS = ['oil', 'water', 'redness', 'congestion', 'sensitivity'] as const
 /** The five that every plan stands on; a region without one of them counts as not fully read. */
 export type ReadingId = (typeof READING_IDS)[number]
-/** Read where there is something to see; unread they say nothing. Spots is the worst lesion: none, comedone, papule, pustule, nodule. */
+/**
+ * Read where there is something to see; unread they say nothing. Spots is the worst lesion: none,
+ * comedone, papule, pustule, nodule.
+ */
 export const MORE_READING_IDS = [
   'texture',
   'vessels',
@@ -86,7 +89,10 @@ export interface Change {
   after: Grade
 }
 
-/** What differs between two readings by more than `repeatability` grades (eye and finger repeat within none on this scale). */
+/**
+ * What differs between two readings by more than `repeatability` grades (eye and finger repeat
+ * within none on this scale).
+ */
 export function changedReadings(before: Readings, after: Readings, repeatability = 0): Change[] {
   const out: Change[] = []
   for (const zone of ZONE_IDS)

@@ -27,7 +27,10 @@ export interface RegionSurface {
 }
 export type Surface = Readonly<Record<RegionId, RegionSurface>>
 
-/** Damp skin dries in about two and a half minutes uncovered; warmth fades in about ten. Common practice. */
+/**
+ * Damp skin dries in about two and a half minutes uncovered; warmth fades in about ten. Common
+ * practice.
+ */
 export const DRY_TICKS = 5
 export const WARM_TICKS = 20
 
@@ -80,7 +83,10 @@ export function ageRegion(s: RegionSurface, ticks: number): RegionSurface {
   }
 }
 
-/** The surface after a technique of `ticks` hands-on time on some regions. Needs are not looked at here. */
+/**
+ * The surface after a technique of `ticks` hands-on time on some regions. Needs are not looked at
+ * here.
+ */
 export function applyTechnique(
   surface: Surface,
   technique: Technique,
@@ -124,7 +130,10 @@ export interface Unmet {
   want: string
 }
 
-/** What a technique needs and does not find, by part, with the regions where it fails. Work away from the face looks at the whole face for its film. */
+/**
+ * What a technique needs and does not find, by part, with the regions where it fails. Work away
+ * from the face looks at the whole face for its film.
+ */
 export function unmetNeeds(
   surface: Surface,
   technique: Technique,

@@ -1,6 +1,9 @@
 import type { DeviceKind } from '../catalogue/kinds'
 
-/** A booked visit as the day's diary sees it. Times are milliseconds since 1970; cleaning follows the visit. */
+/**
+ * A booked visit as the day's diary sees it. Times are milliseconds since 1970; cleaning follows
+ * the visit.
+ */
 export interface Booking {
   id: string
   roomId: string
@@ -24,7 +27,9 @@ export interface DiaryConflict {
 const MIN = 60_000
 const overlap = (a0: number, a1: number, b0: number, b1: number) => a0 < b1 && b0 < a1
 
-/** Everything taken twice among the bookings. `shared` counts how many of a device the practice has. */
+/**
+ * Everything taken twice among the bookings. `shared` counts how many of a device the practice has.
+ */
 export function diaryConflicts(
   bookings: readonly Booking[],
   shared: Partial<Record<DeviceKind, number>> = {},

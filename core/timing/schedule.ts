@@ -9,7 +9,10 @@ export interface StepTime {
   end: number
 }
 
-/** Something on the face that works by itself from the end of the step that laid it to the start of the one that lifts it. */
+/**
+ * Something on the face that works by itself from the end of the step that laid it to the start of
+ * the one that lifts it.
+ */
 export interface Resting {
   key: string
   technique: PlanStep['technique']
@@ -44,13 +47,19 @@ export function dwellWindow(
   return { earliest: window.earliest, latest: window.latest, late: d.late }
 }
 
-/** Whether one technique ends the resting of another: its own way off, or water where it is something on the skin. */
+/**
+ * Whether one technique ends the resting of another: its own way off, or water where it is
+ * something on the skin.
+ */
 export function takesOff(by: PlanStep['technique'], what: PlanStep['technique']): boolean {
   const t = TECHNIQUES[what]
   return by === (t.lift ?? 'maskOff') || (by === 'rinse' && t.leaves.film === 'mask')
 }
 
-/** Hands are one resource: steps follow one another. What rests is read off between them. Minutes from the start of the first step. */
+/**
+ * Hands are one resource: steps follow one another. What rests is read off between them. Minutes
+ * from the start of the first step.
+ */
 export function schedule(steps: readonly PlanStep[], dwellOf: DwellFor): Schedule {
   const times: StepTime[] = []
   let clock = 0

@@ -16,7 +16,8 @@ export interface Stagger {
 
 /**
  * The shortest way to put on and take off a few masks so that each stays within its window.
- * Exact: every pair of orders is tried; ties go to the earlier order of ids. One hands-free interval lies between the last on and the first off.
+ * Exact: every pair of orders is tried; ties go to the earlier order of ids. One hands-free
+ * interval lies between the last on and the first off.
  * @returns undefined when no order keeps every window.
  * @throws RangeError for more than four masks or an empty window.
  */
@@ -34,7 +35,10 @@ export function stagger(tasks: readonly MaskTask[]): Stagger | undefined {
   return best
 }
 
-/** Free time `f` between last on and first off shifts every dwell alike, so the least `f` that reaches every earliest decides. */
+/**
+ * Free time `f` between last on and first off shifts every dwell alike, so the least `f` that
+ * reaches every earliest decides.
+ */
 function layOut(on: readonly MaskTask[], off: readonly MaskTask[]): Stagger | undefined {
   const base = new Map<string, number>()
   let clock = 0

@@ -43,7 +43,10 @@ export interface TreatmentEvent {
   body: EventBody
 }
 
-/** One order for one set of taps, whatever the order of arrival: by time, then device, then count. Doubles fall out by id. */
+/**
+ * One order for one set of taps, whatever the order of arrival: by time, then device, then count.
+ * Doubles fall out by id.
+ */
 export function inOrder(events: readonly TreatmentEvent[]): TreatmentEvent[] {
   const once = new Map<string, TreatmentEvent>()
   for (const e of events) if (!once.has(e.id)) once.set(e.id, e)

@@ -31,7 +31,10 @@ export interface Reaction {
   judgement: Judgement
 }
 
-/** Everything the room screen shows, as a fold over the taps. Times are milliseconds since 1970; clocks derive from them. */
+/**
+ * Everything the room screen shows, as a fold over the taps. Times are milliseconds since 1970;
+ * clocks derive from them.
+ */
 export interface RoomState {
   startedAt?: number
   finishedAt?: number
@@ -272,7 +275,9 @@ export function restingAt(
   }
 }
 
-/** Planned steps that were worked on when a reaction came: the products on the skin are suspected. */
+/**
+ * Planned steps that were worked on when a reaction came: the products on the skin are suspected.
+ */
 export function onSkin(s: RoomState, c: FoldContext): PlanStep[] {
   const resting = s.resting.filter((r) => r.endedAt === undefined).map((r) => r.key)
   const keys = new Set([

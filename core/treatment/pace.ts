@@ -5,7 +5,8 @@ const MINUTE_MS = 60_000
 const planned = (steps: readonly PlanStep[]) => steps.reduce((m, s) => m + s.minutes, 0)
 
 /**
- * Whole minutes ahead of the plan; below zero is behind. The step at hand counts as far as it has run, never beyond its plan.
+ * Whole minutes ahead of the plan; below zero is behind. The step at hand counts as far as it has
+ * run, never beyond its plan.
  * @param now milliseconds since 1970
  */
 export function minutesAhead(state: RoomState, steps: readonly PlanStep[], now: number): number {
@@ -18,7 +19,8 @@ export function minutesAhead(state: RoomState, steps: readonly PlanStep[], now: 
 }
 
 /**
- * Whole minutes that are still there for this client, at least one: of the time booked, and never past the end of the slot on the clock,
+ * Whole minutes that are still there for this client, at least one: of the time booked, and never
+ * past the end of the slot on the clock,
  * where the treatment runs inside its slot at all.
  * @param slot start in milliseconds since 1970, length in minutes
  */
@@ -38,7 +40,8 @@ function exactlyLeft(state: RoomState, slot: Slot, now: number): number {
 }
 
 /**
- * Whole minutes that the steps still to come need beyond what is left; none when they fit or miss by less than one. A late start shows here at once.
+ * Whole minutes that the steps still to come need beyond what is left; none when they fit or miss
+ * by less than one. A late start shows here at once.
  * @param slot start in milliseconds since 1970, length in minutes
  */
 export function minutesShort(

@@ -14,7 +14,8 @@ export interface Judgement {
 }
 
 /**
- * What a reaction asks for. Redness (0–4) is held against the zone's baseline; sensation (0–10) stands by itself.
+ * What a reaction asks for. Redness (0–4) is held against the zone's baseline; sensation (0–10)
+ * stands by itself.
  * @param baseline redness of that region when the treatment started
  * @param technique what is being done now, if anything
  */

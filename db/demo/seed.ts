@@ -150,15 +150,13 @@ export async function seedDemo(
 }
 
 async function seedHouse(db: Db): Promise<void> {
-  await db
-    .insert(t.practice)
-    .values({
-      ...HOUSE,
-      timeZone: ZONE,
-      school: 'warmCloth',
-      cleaningMinutes: 10,
-      retentionYears: 5,
-    })
+  await db.insert(t.practice).values({
+    ...HOUSE,
+    timeZone: ZONE,
+    school: 'warmCloth',
+    cleaningMinutes: 10,
+    retentionYears: 5,
+  })
   await db.insert(t.staff).values(
     STAFF.map((s) => ({
       id: demoId(s.key),
@@ -459,7 +457,10 @@ function pastBundle(
   }
 }
 
-/** Who comes when: hour, minute, minutes booked, room, therapist. The two at eleven both want the one steamer. */
+/**
+ * Who comes when: hour, minute, minutes booked, room, therapist. The two at eleven both want the
+ * one steamer.
+ */
 const DAYS: readonly {
   offset: number
   visits: readonly [string, number, number, number, keyof typeof ROOMS, string][]

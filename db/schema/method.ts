@@ -19,7 +19,10 @@ const by = () =>
     .notNull()
     .references(() => staff.id)
 
-/** What the house has decided on points where practitioners differ; the latest row stands. Insert only. */
+/**
+ * What the house has decided on points where practitioners differ; the latest row stands. Insert
+ * only.
+ */
 export const housePolicies = pgTable('house_policies', {
   id: uuid('id').primaryKey(),
   policy: jsonb('policy').$type<HousePolicy>().notNull(),
@@ -28,7 +31,10 @@ export const housePolicies = pgTable('house_policies', {
   at: at('at').notNull().defaultNow(),
 })
 
-/** The house's own protocols. A retired one is no longer offered; plans that were made from it keep pointing at its version. */
+/**
+ * The house's own protocols. A retired one is no longer offered; plans that were made from it keep
+ * pointing at its version.
+ */
 export const protocols = pgTable('protocols', {
   id: uuid('id').primaryKey(),
   name: text('name').notNull(),

@@ -175,7 +175,10 @@ export const readings = pgTable(
   ],
 )
 
-/** What a meter gave on one zone: three values, their median and spread. Insert only; erasing drops the values. */
+/**
+ * What a meter gave on one zone: three values, their median and spread. Insert only; erasing drops
+ * the values.
+ */
 export const meterReadings = pgTable(
   'meter_readings',
   {
@@ -372,7 +375,10 @@ export const lots = pgTable(
   (t) => [check('lots_remaining', sql`${t.remainingHundredths} >= 0`)],
 )
 
-/** Visits recorded by another house, as they came. Whether their seal holds is checked at import; it is never taken for one of ours. */
+/**
+ * Visits recorded by another house, as they came. Whether their seal holds is checked at import; it
+ * is never taken for one of ours.
+ */
 export const imports = pgTable(
   'imports',
   {

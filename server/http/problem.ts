@@ -8,7 +8,10 @@ export interface ProblemField {
   allowed: string
 }
 
-/** A refusal in the one shape of RFC 9457. The detail is for the person: what happened, what was kept, what to do. */
+/**
+ * A refusal in the one shape of RFC 9457. The detail is for the person: what happened, what was
+ * kept, what to do.
+ */
 export class ProblemError extends Error {
   constructor(
     readonly status: number,
@@ -31,13 +34,11 @@ export const refused = (detail: string, fields: ProblemField[] = []) =>
 
 /** Every wrong field by name, what was given and what is allowed. */
 export function fromZod(error: z.ZodError, input: unknown): ProblemError {
-  const fields = error.issues
-    .slice(0, 20)
-    .map((issue) => ({
-      field: issue.path.map(String).join('.') || 'body',
-      given: shorten(at(input, issue.path)),
-      allowed: issue.message,
-    }))
+  const fields = error.issues.slice(0, 20).map((issue) => ({
+    field: issue.path.map(String).join('.') || 'body',
+    given: shorten(at(input, issue.path)),
+    allowed: issue.message,
+  }))
   return new ProblemError(
     400,
     'Not accepted',

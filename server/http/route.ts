@@ -27,7 +27,10 @@ interface Context<B> {
 const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/
 const BODY_LIMIT = 400_000
 
-/** A thin route: who may come in, what the body must look like, one call, one reply; every refusal in the same shape. */
+/**
+ * A thin route: who may come in, what the body must look like, one call, one reply; every refusal
+ * in the same shape.
+ */
 export function route<B extends z.ZodType | undefined = undefined>(
   spec: Spec<B>,
   handler: (c: Context<B extends z.ZodType ? z.infer<B> : undefined>) => unknown,

@@ -1,6 +1,9 @@
 import { ProblemError, sendProblem } from '../http/problem'
 
-/** Every write comes from our own pages and says JSON: site, origin and content type are checked before anything is read. */
+/**
+ * Every write comes from our own pages and says JSON: site, origin and content type are checked
+ * before anything is read.
+ */
 export default defineEventHandler((event) => {
   if (!event.path.startsWith('/api/') || event.method === 'GET' || event.method === 'HEAD') return
   const { headers } = event.node.req

@@ -20,7 +20,8 @@ export async function writeAudit(
 }
 
 /**
- * Whether a person cares for a client: the owner for all; others for those they see, have seen or have entered.
+ * Whether a person cares for a client: the owner for all; others for those they see, have seen or
+ * have entered.
  * @throws ProblemError 404 for an unknown client, 403 (and an audit line) for one who is not theirs
  */
 export async function clientFor(me: Staff, clientId: string, action: string): Promise<Client> {
@@ -43,8 +44,10 @@ async function seesClient(me: Staff, clientId: string): Promise<boolean> {
 }
 
 /**
- * Rights on one visit. The owner may do all. A therapist reads the visits of clients in their care and those of trainees, writes and seals their own,
- * and countersigns trainees. A trainee reads and writes their own, and never seals or exports. Nobody countersigns themselves.
+ * Rights on one visit. The owner may do all. A therapist reads the visits of clients in their care
+ * and those of trainees, writes and seals their own,
+ * and countersigns trainees. A trainee reads and writes their own, and never seals or exports.
+ * Nobody countersigns themselves.
  */
 export async function visitRights(me: Staff, visit: Visit): Promise<Record<VisitRight, boolean>> {
   const own = visit.staffId === me.id

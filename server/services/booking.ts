@@ -8,7 +8,10 @@ import { thePractice } from './practice'
 import { database } from './database'
 import type { Staff } from './session'
 
-/** Books a visit, for clients in one's care; the owner for all, which is how a client passes to a colleague. A trainee books for themselves only. */
+/**
+ * Books a visit, for clients in one's care; the owner for all, which is how a client passes to a
+ * colleague. A trainee books for themselves only.
+ */
 export async function addVisit(me: Staff, body: z.infer<typeof visitCreate>): Promise<void> {
   if (me.role === 'trainee' && body.staffId !== me.id)
     throw forbidden('A trainee books for themselves.')
@@ -42,7 +45,9 @@ export async function addVisit(me: Staff, body: z.infer<typeof visitCreate>): Pr
     .onConflictDoNothing()
 }
 
-/** Moves or changes a visit that has not begun. An edit that has seen an older version is refused. */
+/**
+ * Moves or changes a visit that has not begun. An edit that has seen an older version is refused.
+ */
 export async function changeVisit(
   visit: Visit,
   body: z.infer<typeof visitPatch>,

@@ -31,7 +31,10 @@ import { database } from './database'
 import { myScope } from './policy'
 import type { Staff } from './session'
 
-/** A colleague signed the plan as it was screened then: whatever changes the verdict takes the signature off. */
+/**
+ * A colleague signed the plan as it was screened then: whatever changes the verdict takes the
+ * signature off.
+ */
 export const unsign = (visit: Visit) =>
   database()
     .update(plans)
@@ -110,7 +113,10 @@ export async function placePatch(
     .onConflictDoNothing()
 }
 
-/** What was seen at the place. Clear is not said before a day has passed; a reaction may be said at once. */
+/**
+ * What was seen at the place. Clear is not said before a day has passed; a reaction may be said at
+ * once.
+ */
 export async function readPatch(
   me: Staff,
   visit: Visit,
@@ -153,7 +159,10 @@ export async function saveHalves(
     .onConflictDoNothing()
 }
 
-/** What of a client's care joins a visit: tests, signatures taken back, rows set aside or worked more strictly, halves compared, products used before. */
+/**
+ * What of a client's care joins a visit: tests, signatures taken back, rows set aside or worked
+ * more strictly, halves compared, products used before.
+ */
 export async function careOf(visit: Visit) {
   const db = database()
   const [tests, back, asides, rules, halves, used, told] = await Promise.all([

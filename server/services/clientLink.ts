@@ -11,7 +11,10 @@ import { thePractice } from './practice'
 import type { Staff } from './session'
 import { countTry, throttle, tryKey } from './throttle'
 
-/** 256 random bits: not to be guessed. The link lives for two days, and at most until the visit is over. */
+/**
+ * 256 random bits: not to be guessed. The link lives for two days, and at most until the visit is
+ * over.
+ */
 const BYTES = 32
 const LIFE_MS = 48 * 3_600_000
 const TRIES = 10
@@ -24,7 +27,10 @@ const gone = () =>
     'This link does not open anything any more. Ask the practice for a new one.',
   )
 
-/** A fresh link for a visit; earlier ones that were not used stop working. @returns what opens it, this once */
+/**
+ * A fresh link for a visit; earlier ones that were not used stop working. @returns what opens it,
+ * this once
+ */
 export async function makeLink(
   me: Staff,
   visit: Visit,
@@ -50,7 +56,10 @@ export async function makeLink(
   return { token, expiresAt: expiresAt.getTime() }
 }
 
-/** What the page shows before anything is filled in: the house's name and until when, nothing of the file. Opening uses nothing up. */
+/**
+ * What the page shows before anything is filled in: the house's name and until when, nothing of the
+ * file. Opening uses nothing up.
+ */
 export async function openForm(
   event: H3Event,
   token: string,

@@ -15,7 +15,8 @@ import type { Staff } from './session'
 type Tap = z.infer<typeof treatmentEvent>
 
 /**
- * Keeps taps, each once: the same tap sent again is acknowledged and not doubled. Acknowledged means committed.
+ * Keeps taps, each once: the same tap sent again is acknowledged and not doubled. Acknowledged
+ * means committed.
  * Another server's tablets are told through the database.
  */
 export async function keepTaps(me: Staff, visit: Visit, taps: Tap[]): Promise<{ kept: string[] }> {
@@ -42,7 +43,8 @@ export async function keepTaps(me: Staff, visit: Visit, taps: Tap[]): Promise<{ 
     if (taps.some((t) => t.body.kind === 'finished'))
       await tx.update(visits).set({ status: 'closing' }).where(eq(visits.id, visit.id))
     await tx.execute(sql`select pg_notify('visit', ${visit.id})`)
-    // Only what stands under this visit is acknowledged: an id taken elsewhere is not silently swallowed.
+    // Only what stands under this visit is acknowledged: an id taken elsewhere is not silently
+    // swallowed.
     return tx
       .select({ id: visitEvents.id })
       .from(visitEvents)

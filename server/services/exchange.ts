@@ -45,7 +45,10 @@ export async function exportVisit(me: Staff, visit: Visit): Promise<VisitDocumen
   }
 }
 
-/** Takes in a visit recorded elsewhere. Its seal is checked by itself; only one that stands in our own chain counts as ours. */
+/**
+ * Takes in a visit recorded elsewhere. Its seal is checked by itself; only one that stands in our
+ * own chain counts as ours.
+ */
 export async function importVisit(
   me: Staff,
   client: Client,
@@ -97,7 +100,10 @@ export async function importVisit(
   return { holds, ours }
 }
 
-/** The next visit for the client's calendar: where and when, and no word about health or what is planned. */
+/**
+ * The next visit for the client's calendar: where and when, and no word about health or what is
+ * planned.
+ */
 export async function nextVisitCalendar(visit: Visit): Promise<string> {
   if (!visit.nextVisitAt) throw refused('No next visit is set yet.')
   const house = await thePractice()

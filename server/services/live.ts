@@ -1,6 +1,9 @@
 import { sqlClient } from './database'
 
-/** One listener a server; whoever watches a visit is called when a tap of it is committed, on this server or another. */
+/**
+ * One listener a server; whoever watches a visit is called when a tap of it is committed, on this
+ * server or another.
+ */
 const watchers = new Map<string, Set<() => void>>()
 let listening: Promise<unknown> | undefined
 

@@ -15,7 +15,8 @@ const WAIT_MS = 5000
 const BATTERY_LOW = 10
 
 /**
- * Takes a row of readings over the bench's line. All or nothing: a fault on the way leaves nothing to store.
+ * Takes a row of readings over the bench's line. All or nothing: a fault on the way leaves nothing
+ * to store.
  * @throws ProblemError with what happened and what to do
  */
 export async function takeReadings(door: string, kind: MeterKind): Promise<Taken> {

@@ -17,7 +17,10 @@ const door = () => useRuntimeConfig().meters
 /** Meters this house has, by what its bench is set up for. */
 export const listMeters = () => (door() ? METER_KINDS.map((k) => METERS[k]) : [])
 
-/** Takes a row of readings on one zone and keeps it with median and spread. The same id twice is one reading. */
+/**
+ * Takes a row of readings on one zone and keeps it with median and spread. The same id twice is one
+ * reading.
+ */
 export async function takeMeter(
   me: Staff,
   visit: Visit,

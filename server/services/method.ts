@@ -54,15 +54,13 @@ export async function keepVersion(
   if (latest?.v == null) throw notFound()
   if (body.version !== latest.v + 1)
     throw conflict('Somebody has just kept another version. It is shown now.')
-  await database()
-    .insert(protocolVersions)
-    .values({
-      protocolId: id,
-      version: body.version,
-      steps: body.steps,
-      note: body.note,
-      by: me.id,
-    })
+  await database().insert(protocolVersions).values({
+    protocolId: id,
+    version: body.version,
+    steps: body.steps,
+    note: body.note,
+    by: me.id,
+  })
 }
 
 export async function retireProtocol(id: string): Promise<void> {

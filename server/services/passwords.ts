@@ -10,7 +10,10 @@ const derive = (secret: string, salt: Buffer) =>
     )
   })
 
-/** `scrypt$salt$key` in base64url; the cost stands in the code and a change of it makes a new prefix. */
+/**
+ * `scrypt$salt$key` in base64url; the cost stands in the code and a change of it makes a new
+ * prefix.
+ */
 export async function hashSecret(secret: string): Promise<string> {
   const salt = randomBytes(16)
   return `scrypt$${salt.toString('base64url')}$${(await derive(secret, salt)).toString('base64url')}`

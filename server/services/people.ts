@@ -10,7 +10,10 @@ import { database } from './database'
 import { ageOn, dayBounds, dayIn } from './dates'
 import type { Staff } from './session'
 
-/** Clients in one's care, by name; beside them the days of the last visit that was begun and of the next that is booked, in the house's own time. */
+/**
+ * Clients in one's care, by name; beside them the days of the last visit that was begun and of the
+ * next that is booked, in the house's own time.
+ */
 export async function listPeople(me: Staff, search: string) {
   const words = search
     .trim()

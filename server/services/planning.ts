@@ -19,7 +19,10 @@ const madeFrom = (from: { id: string; version: number } | null) => ({
   protocolVersion: from?.version ?? null,
 })
 
-/** Saves the draft. A plan that breaks a locked rule is refused with the rule; nothing is changed then. */
+/**
+ * Saves the draft. A plan that breaks a locked rule is refused with the rule; nothing is changed
+ * then.
+ */
 export async function saveDraft(
   me: Staff,
   visit: Visit,
@@ -57,7 +60,10 @@ export async function countersign(me: Staff, visit: Visit): Promise<void> {
   if (done.length === 0) throw refused('There is no plan to countersign yet.')
 }
 
-/** Freezes version 1. Whatever is still open is named: answers, consent, reading, stops in the plan, the countersign. */
+/**
+ * Freezes version 1. Whatever is still open is named: answers, consent, reading, stops in the plan,
+ * the countersign.
+ */
 export async function startTreatment(me: Staff, visit: Visit): Promise<void> {
   if (visit.status !== 'booked') return
   const bundle = await readBundle(me, visit)
@@ -93,7 +99,10 @@ export async function startTreatment(me: Staff, visit: Visit): Promise<void> {
   })
 }
 
-/** A later version during treatment. The number is claimed by whoever is first; the other tablet is told. */
+/**
+ * A later version during treatment. The number is claimed by whoever is first; the other tablet is
+ * told.
+ */
 export async function saveVersion(
   me: Staff,
   visit: Visit,

@@ -37,7 +37,10 @@ export async function myScope(me: Staff, today: string): Promise<LicenceId[]> {
     : []
 }
 
-/** Works one row of the table more strictly. A change that would loosen it is refused with what it may be at most. */
+/**
+ * Works one row of the table more strictly. A change that would loosen it is refused with what it
+ * may be at most.
+ */
 export async function addHouseRule(me: Staff, body: z.infer<typeof houseRulePost>): Promise<void> {
   const row = CONTRAINDICATIONS.find((r) => r.id === body.rule)
   if (!row) throw notFound()

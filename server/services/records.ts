@@ -18,7 +18,8 @@ const LOCK = 7_310_221
 export async function sealVisit(me: Staff, visit: Visit, text: string): Promise<void> {
   if (visit.status === 'sealed') return
   if (visit.status !== 'closing') throw refused('The treatment is not finished yet.')
-  // The record is read first and sealed only if no tap came in meanwhile; otherwise it is read again.
+  // The record is read first and sealed only if no tap came in meanwhile; otherwise it is read
+  // again.
   for (let round = 0; round < 5; round++) {
     const bundle = await readBundle(me, visit)
     if (await sealAsRead(me, visit, bundle, text)) return
@@ -49,27 +50,23 @@ async function sealAsRead(
       parts.map(() => randomBytes(32).toString('hex')),
       last?.head ?? GENESIS,
     )
-    await tx
-      .insert(seals)
-      .values({
-        number: (last?.number ?? 0) + 1,
+    await tx.insert(seals).values({
+      number: (last?.number ?? 0) + 1,
+      visitId: visit.id,
+      prev: sealed.prev,
+      head: sealed.head,
+      by: me.id,
+    })
+    await tx.insert(sealItems).values(
+      sealed.items.map((i, place) => ({
         visitId: visit.id,
-        prev: sealed.prev,
-        head: sealed.head,
-        by: me.id,
-      })
-    await tx
-      .insert(sealItems)
-      .values(
-        sealed.items.map((i, place) => ({
-          visitId: visit.id,
-          place,
-          name: i.name,
-          commitment: i.commitment,
-          content: i.content,
-          salt: i.salt,
-        })),
-      )
+        place,
+        name: i.name,
+        commitment: i.commitment,
+        content: i.content,
+        salt: i.salt,
+      })),
+    )
     await tx
       .update(visits)
       .set({ status: 'sealed', recordText: text, version: visit.version + 1 })
@@ -134,19 +131,20 @@ export async function amend(
     .orderBy(asc(amendments.at))
   if (earlier.some((a) => a.id === body.id)) return
   const before = earlier[earlier.length - 1]?.after ?? visit.recordText
-  await database()
-    .insert(amendments)
-    .values({
-      id: body.id,
-      visitId: visit.id,
-      before,
-      after: body.after,
-      reason: body.reason,
-      by: me.id,
-    })
+  await database().insert(amendments).values({
+    id: body.id,
+    visitId: visit.id,
+    before,
+    after: body.after,
+    reason: body.reason,
+    by: me.id,
+  })
 }
 
-/** Walks the whole chain of the practice: each seal stands on the one before, each part fits its commitment or has been erased. */
+/**
+ * Walks the whole chain of the practice: each seal stands on the one before, each part fits its
+ * commitment or has been erased.
+ */
 export async function verifyChain(): Promise<{
   seals: number
   broken: number | null

@@ -18,7 +18,9 @@ interface Sealed {
 const IDLE_MS = 2 * 3_600_000
 const ABSOLUTE_MS = 12 * 3_600_000
 const TRIES = 8
-/** From one place more people sign in than one; many addresses tried from there are still too many. */
+/**
+ * From one place more people sign in than one; many addresses tried from there are still too many.
+ */
 const TRIES_FROM = 60
 const CODE_TRIES = 5
 
@@ -33,7 +35,8 @@ const sealed = (event: H3Event) =>
 const signedOut = (detail: string) => new ProblemError(401, 'Sign in', detail)
 
 /**
- * Whoever is signed in, looked up anew on every request, so that a raised session version or a closed account ends a session at once.
+ * Whoever is signed in, looked up anew on every request, so that a raised session version or a
+ * closed account ends a session at once.
  * @throws ProblemError 401 when nobody is, 423 when the tablet is locked
  */
 export async function currentStaff(event: H3Event, evenLocked = false): Promise<Staff> {

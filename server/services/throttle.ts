@@ -12,7 +12,10 @@ export const tryKey = (kind: 'mail' | 'from' | 'code' | 'link', what: string) =>
     .update(`${kind}\n${what}\n${useRuntimeConfig().sessionPassword}`)
     .digest('hex')
 
-/** @throws ProblemError 429 when as many tries have failed within a quarter of an hour. Servers hold no count of their own. */
+/**
+ * @throws ProblemError 429 when as many tries have failed within a quarter of an hour. Servers hold
+ * no count of their own.
+ */
 export async function throttle(key: string, most: number): Promise<void> {
   const since = new Date(Date.now() - WINDOW_MS)
   await database().delete(loginAttempts).where(lt(loginAttempts.at, since))

@@ -9,7 +9,10 @@ import { book, sealedVisit, STAFF, tap } from '../support/visit'
 
 type Kind = Who | 'nobody'
 const KINDS: readonly Kind[] = ['owner', 'therapist', 'trainee', 'nobody']
-/** What each person may do: on their own visit or client (`own`), and on one of a colleague (`other`). */
+/**
+ * What each person may do: on their own visit or client (`own`), and on one of a colleague
+ * (`other`).
+ */
 interface Row {
   route: string
   body?: (id: string, who: Kind) => unknown
@@ -32,7 +35,10 @@ const client = {
   faceWidthMm: 140,
 }
 
-/** One row a route; the test below fails for a route without one. `own` on a visit: the caller holds it. */
+/**
+ * One row a route; the test below fails for a route without one. `own` on a visit: the caller holds
+ * it.
+ */
 const TABLE: readonly Row[] = [
   { route: 'GET /api/session', own: ALL },
   { route: 'GET /api/staff', own: ALL },

@@ -5,7 +5,10 @@ import { demoId } from '#db/demo/ids'
 import { signedIn, testUrl, type Caller } from '../support/http'
 import { sealedVisit, treating } from '../support/visit'
 
-/** What the application itself cannot do, even if it wanted to: asked of PostgreSQL under the application's own role. */
+/**
+ * What the application itself cannot do, even if it wanted to: asked of PostgreSQL under the
+ * application's own role.
+ */
 const app = postgres(process.env.OAK_TEST_APP_DB ?? '', { max: 2, onnotice: () => {} })
 const ownerDb = postgres(process.env.OAK_TEST_OWNER_DB ?? '', { max: 2, onnotice: () => {} })
 let owner: Caller

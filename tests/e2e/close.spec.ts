@@ -28,13 +28,11 @@ test('a sealed visit leaves as a file and comes back as ours; changed by a word 
     .setInputFiles({ name: 'visit.json', mimeType: 'application/json', buffer: Buffer.from(text) })
   await expect(page.getByText('our own seal').first()).toBeVisible()
   await open(page, `/people/${demoId('other-13')}`)
-  await page
-    .getByLabel('Take in a visit file')
-    .setInputFiles({
-      name: 'visit.json',
-      mimeType: 'application/json',
-      buffer: Buffer.from(text.replace('Went well.', 'Went badly.')),
-    })
+  await page.getByLabel('Take in a visit file').setInputFiles({
+    name: 'visit.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(text.replace('Went well.', 'Went badly.')),
+  })
   await expect(page.getByText('seal broken').first()).toBeVisible()
   await page
     .getByLabel('Take in a visit file')

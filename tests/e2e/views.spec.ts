@@ -5,7 +5,10 @@ import { asOwner, open, plannedVisit, runningVisit } from '../support/house'
 import { sealedVisit } from '../support/visit'
 import { signIn } from '../support/walk'
 
-/** Every view, looked over by an independent checker at both sizes of a tablet; nothing scrolls sideways. */
+/**
+ * Every view, looked over by an independent checker at both sizes of a tablet; nothing scrolls
+ * sideways.
+ */
 let planned = ''
 let running = ''
 let sealed = ''

@@ -10,8 +10,10 @@ import { signedIn, type Caller } from '../support/http'
 import { bundleOf, tap, treating } from '../support/visit'
 
 /**
- * A tablet taps while servers and database are killed around it. It does what the page does: a tap stays on the tablet until it is acknowledged,
- * and is sent again until then. In the end the house knows exactly the taps that were made. The database keeps `fsync` on.
+ * A tablet taps while servers and database are killed around it. It does what the page does: a tap
+ * stays on the tablet until it is acknowledged,
+ * and is sent again until then. In the end the house knows exactly the taps that were made. The
+ * database keeps `fsync` on.
  */
 interface Cluster {
   url: (role: string) => string

@@ -10,7 +10,10 @@ import {
   signIn,
 } from '../support/walk'
 
-/** One current picture of each main view, from the demo, at the size a tablet has. Written to `docs/screenshots`. */
+/**
+ * One current picture of each main view, from the demo, at the size a tablet has. Written to
+ * `docs/screenshots`.
+ */
 const OUT = process.env.OAK_PICTURES ?? 'docs/screenshots'
 const shoot = async (page: Page, name: string) => {
   await page.waitForTimeout(400)

@@ -14,7 +14,10 @@ import { deriveProfile } from '#core/skin/profile'
 import { allNo, planInput, readAll, RESILIENT, TODAY } from '#core/testing/fixtures'
 import { demoInput } from '../support/demoClients'
 
-/** What a good therapist expects of a protocol, case by case. Every expectation names the rule it rests on, or says "common practice". */
+/**
+ * What a good therapist expects of a protocol, case by case. Every expectation names the rule it
+ * rests on, or says "common practice".
+ */
 interface Case {
   name: string
   input: PlanInput

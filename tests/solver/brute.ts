@@ -11,7 +11,10 @@ const better = (a: Tuple, b: Tuple) =>
         ? a.idle < b.idle
         : joined(a.options) < joined(b.options)
 
-/** Every way through the stages, one by one: no bound, no dominance. @throws Error beyond `most` ways */
+/**
+ * Every way through the stages, one by one: no bound, no dominance. @throws Error beyond `most`
+ * ways
+ */
 export function byTrying(n: PlanNetwork, most = 3_000_000): Tuple | undefined {
   const gain = (effect: number) => {
     let out = 0

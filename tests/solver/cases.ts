@@ -10,8 +10,10 @@ import type { Grade, ReadingId } from '#core/skin/readings'
 import { allNo, planInput, readAll, TODAY } from '#core/testing/fixtures'
 
 /**
- * Seeded questions. Bounds of what is drawn: oil, water, congestion 0–4; sensitivity 0–3; redness 0–1, or 2 on one cheek in a fifth of the cases; age 18–85; slot 30–90 min;
- * residue 0–250 hundredths a region; one to five aims; any school; by day or evening; made-up or bare; none to two findings out of nine.
+ * Seeded questions. Bounds of what is drawn: oil, water, congestion 0–4; sensitivity 0–3; redness
+ * 0–1, or 2 on one cheek in a fifth of the cases; age 18–85; slot 30–90 min;
+ * residue 0–250 hundredths a region; one to five aims; any school; by day or evening; made-up or
+ * bare; none to two findings out of nine.
  */
 export interface Question {
   seed: number
@@ -97,7 +99,10 @@ const OPTIONAL = [
   'eyes',
   'lips',
 ]
-/** A small question cut out of a real one: some optional stages, two options each, so that everything can be tried. */
+/**
+ * A small question cut out of a real one: some optional stages, two options each, so that
+ * everything can be tried.
+ */
 export function cut(c: PlanCase, seed: number): PlanCase {
   const next = stream(seed + 977)
   const kept = new Set(OPTIONAL.filter(() => next(10) < 5))

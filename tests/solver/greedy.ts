@@ -1,6 +1,9 @@
 import type { PlanNetwork } from '#core/planning/search/network'
 
-/** Stage by stage the arc that adds most at that moment, as long as the rest still fits: what one would do by hand. */
+/**
+ * Stage by stage the arc that adds most at that moment, as long as the rest still fits: what one
+ * would do by hand.
+ */
 export function greedy(n: PlanNetwork): number {
   const gain = (e: number) => {
     let out = 0

@@ -25,8 +25,10 @@ interface Row {
 }
 
 /**
- * The case as a layered flow: one binary for each arc, one continuous amount for each segment of each concern's return.
- * Solved tier by tier, the earlier ones held: greatest value, least cost, least idle, then the smallest option ids stage by stage. Gap zero.
+ * The case as a layered flow: one binary for each arc, one continuous amount for each segment of
+ * each concern's return.
+ * Solved tier by tier, the earlier ones held: greatest value, least cost, least idle, then the
+ * smallest option ids stage by stage. Gap zero.
  * @returns undefined when it has no solution
  * @throws Error when the solver gives up, or its rounded answer does not hold in whole numbers
  */
@@ -133,7 +135,8 @@ export async function byFlow(n: PlanNetwork, seconds: number): Promise<Tuple | u
   const idle = sum((a) => a.idle)
   const third = must(run('Minimize', idle, hold))
   hold.push({ name: 'idle', terms: idle, op: '<=', rhs: Math.round(third.goal) + 0.5 })
-  // Where no other choice of options comes to the same three numbers, the ids have nothing to decide.
+  // Where no other choice of options comes to the same three numbers, the ids have nothing to
+  // decide.
   const chosenNow = n.stages.map(
     (_, s) => arcs.find((a) => a.stage === s && third.on.has(a.x))?.option ?? '',
   )
@@ -148,7 +151,8 @@ export async function byFlow(n: PlanNetwork, seconds: number): Promise<Tuple | u
       n,
       arcs.filter((a) => third.on.has(a.x)),
     )
-  // The smallest ids: ranked within each stage as the joined text compares them. Where the plan found is already the only choice left, nothing is solved.
+  // The smallest ids: ranked within each stage as the joined text compares them. Where the plan
+  // found is already the only choice left, nothing is solved.
   let last = third
   for (let s = 0; s < n.stages.length; s++) {
     const own = arcs.filter((a) => a.stage === s)

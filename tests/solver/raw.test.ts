@@ -87,7 +87,10 @@ const gain = (e: number) => {
   return out
 }
 
-/** The best value that single steps from the raw catalogue can come to: no compiled case, no options, no solver; every choice is walked. */
+/**
+ * The best value that single steps from the raw catalogue can come to: no compiled case, no
+ * options, no solver; every choice is walked.
+ */
 function best(input: PlanInput, offered: readonly TechniqueId[]): number | undefined {
   const method = methodOf(input.school, input.policy)
   const aims = input.aims

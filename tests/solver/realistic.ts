@@ -18,7 +18,10 @@ export interface Seen {
   differ: readonly { seed: number; own: Tuple | undefined; outside: Tuple | undefined }[]
 }
 
-/** One half of the realistic seeded cases, so that two processors share them: our plan beside that of the outside solver, and what was binding. */
+/**
+ * One half of the realistic seeded cases, so that two processors share them: our plan beside that
+ * of the outside solver, and what was binding.
+ */
 export async function compared(half: 0 | 1): Promise<Seen> {
   const seen = {
     cases: 0,

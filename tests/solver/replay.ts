@@ -41,7 +41,8 @@ const comesOff = (by: PlanStep, what: PlanStep): boolean => {
 }
 
 /**
- * A finished plan walked once more, step by step, with the surface, the load, the clock and the bars, and nothing of the planning room:
+ * A finished plan walked once more, step by step, with the surface, the load, the clock and the
+ * bars, and nothing of the planning room:
  * what it leaves out of order, overfills or forgets, in words. Empty is sound.
  */
 export function replay(steps: readonly PlanStep[], room: Room): string[] {

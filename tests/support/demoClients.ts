@@ -12,7 +12,10 @@ import { DEMO_PRODUCTS } from '#db/demo/products'
 
 const SHELF = DEMO_PRODUCTS.map((product) => ({ product, lots: [lot(product.id)] }))
 
-/** A demo client as the planner sees them on a day without earlier visits: their skin, answers, aims and school, and the whole shelf. */
+/**
+ * A demo client as the planner sees them on a day without earlier visits: their skin, answers, aims
+ * and school, and the whole shelf.
+ */
 export function demoInput(key: string, more: Partial<PlanInput> = {}): PlanInput {
   const c = DEEP.find((d) => d.key === key)
   if (!c) throw new Error(`no demo client ${key}`)

@@ -1,7 +1,10 @@
 import { createServer, request, type Server } from 'node:http'
 import { connect, createServer as createTcp, type Socket } from 'node:net'
 
-/** Stands between tablet and server, and loses replies when told to: the request is done, and nobody hears of it. */
+/**
+ * Stands between tablet and server, and loses replies when told to: the request is done, and nobody
+ * hears of it.
+ */
 export async function deafProxy(
   target: number,
 ): Promise<{ port: number; deaf: (on: boolean) => void; close: () => Promise<void> }> {
@@ -38,10 +41,11 @@ export async function deafProxy(
   }
 }
 
-/** Stands between server and database, and holds back a COMMIT when told to, so that the server can be ended just before it. */
-export async function slowDatabase(
-  target: number,
-): Promise<{
+/**
+ * Stands between server and database, and holds back a COMMIT when told to, so that the server can
+ * be ended just before it.
+ */
+export async function slowDatabase(target: number): Promise<{
   port: number
   holdCommits: (on: boolean) => void
   held: () => Promise<void>

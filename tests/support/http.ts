@@ -14,13 +14,17 @@ export interface Sent {
 }
 export type Caller = (path: string, options?: Sent) => Promise<Reply>
 
-/** Speaks to a running server as one signed-in person would: keeps the cookie, says where it comes from, sends JSON; by way of `via` when something stands between. */
+/**
+ * Speaks to a running server as one signed-in person would: keeps the cookie, says where it comes
+ * from, sends JSON; by way of `via` when something stands between.
+ */
 export function caller(base: string, via = base): Caller {
   let cookie = ''
   return async (path, { method = 'GET', body, raw, headers = {} } = {}) => {
     const write = method !== 'GET'
     const response = await fetch(`${via}${path}`, {
-      // A line of its own for each request: a kept one may be closed by the server just as it is used again.
+      // A line of its own for each request: a kept one may be closed by the server just as it is
+      // used again.
       method,
       redirect: 'manual',
       headers: {

@@ -72,7 +72,10 @@ export async function planAsProposed(page: Page): Promise<void> {
   await page.waitForURL(/\/set$/)
 }
 
-/** The big button of the room, pressed once; the second reading is taken as it was. Returns the step's name. */
+/**
+ * The big button of the room, pressed once; the second reading is taken as it was. Returns the
+ * step's name.
+ */
 export async function nextStep(
   page: Page,
   ran: (label: string) => Promise<void> = async () => {},

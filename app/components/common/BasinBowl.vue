@@ -1,5 +1,8 @@
 <script setup lang="ts">
-/** The bowl that must not overflow: what is still in it from before, what today adds, the rim as its edge. */
+/**
+ * The bowl that must not overflow: what is still in it from before, what today adds, the rim as its
+ * edge.
+ */
 const props = defineProps<{
   name: string
   before: number
@@ -48,8 +51,7 @@ const f = (h: number) => (h / 100).toFixed(1)
       />
     </svg>
     <div class="cap" aria-hidden="true">
-      <b>{{ name }}</b
-      ><span class="figures">{{ f(before + today) }} of {{ f(rim) }}</span>
+      <b>{{ name }}</b><span class="figures">{{ f(before + today) }} of {{ f(rim) }}</span>
     </div>
   </div>
 </template>

@@ -1,6 +1,9 @@
 import type { ZoneId } from '#core/face/zones'
 
-/** Half of the face in points: x from the midline outward, y down. A zone at the midline is drawn across it, any other once for each side. */
+/**
+ * Half of the face in points: x from the midline outward, y down. A zone at the midline is drawn
+ * across it, any other once for each side.
+ */
 type Points = readonly (readonly [number, number])[]
 interface Outline {
   mid?: true

@@ -5,7 +5,10 @@ import type { PlanInput } from '#core/planning/input'
 import { daysAgo } from '~/composables/dates'
 import { compareAside } from '~/composables/planner'
 
-/** The same client at three lengths and in the four schools, beside today's plan; and what more minutes would bring. */
+/**
+ * The same client at three lengths and in the four schools, beside today's plan; and what more
+ * minutes would bring.
+ */
 const props = defineProps<{
   input: PlanInput
   steps: readonly PlanStep[]
@@ -69,8 +72,7 @@ const bars = computed(() => {
               :key="r.technique"
               :class="{ other: r.was === null, gone: r.is === null }"
             >
-              <span>{{ r.name }}</span
-              ><span class="figures soft">{{
+              <span>{{ r.name }}</span><span class="figures soft">{{
                 r.was === null
                   ? `new, ${r.is} min`
                   : r.is === null

@@ -1,5 +1,8 @@
 <script setup lang="ts">
-/** A number that is changed when one has finished typing it. What is being typed stays, also when the panel around it is drawn anew. */
+/**
+ * A number that is changed when one has finished typing it. What is being typed stays, also when
+ * the panel around it is drawn anew.
+ */
 const props = defineProps<{
   label: string
   value: number

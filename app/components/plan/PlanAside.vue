@@ -158,8 +158,7 @@ const own = computed(() =>
         }}
       </p>
       <div v-for="f in own" :key="f.rule + f.text" class="finding" :class="f.strength">
-        <b>{{ f.text }}</b
-        ><span class="soft">{{ f.source }}</span
+        <b>{{ f.text }}</b><span class="soft">{{ f.source }}</span
         ><span v-if="may" class="row"
           ><VBtn
             v-for="m in f.mends"
@@ -217,8 +216,7 @@ const own = computed(() =>
           :prepend-icon="step.pinned ? mdiPin : mdiPinOutline"
           :aria-pressed="step.pinned === true"
           @click="set({ pinned: !step.pinned })"
-          >{{ step.pinned ? 'Pinned: stays as it is' : 'Pin as it is' }}</VBtn
-        ><VBtn
+          >{{ step.pinned ? 'Pinned: stays as it is' : 'Pin as it is' }}</VBtn><VBtn
           variant="text"
           color="error"
           size="small"
@@ -230,8 +228,7 @@ const own = computed(() =>
     </template>
     <template v-else>
       <div v-for="f in general" :key="f.rule" class="finding" :class="f.strength">
-        <b>{{ f.text }}</b
-        ><span v-if="may" class="row"
+        <b>{{ f.text }}</b><span v-if="may" class="row"
           ><VBtn
             v-for="m in f.mends"
             :key="m.label"
@@ -257,8 +254,9 @@ const own = computed(() =>
       </div>
       <ul v-if="left.length" class="plainlist left">
         <li v-for="l in left" :key="l.technique">
-          <span>{{ l.name.replace(/ on$/, '') }}</span
-          ><em>{{ l.extraMinutes ? `+ ${l.extraMinutes} min` : l.why.text }}</em
+          <span>{{ l.name.replace(/ on$/, '') }}</span><em>{{
+            l.extraMinutes ? `+ ${l.extraMinutes} min` : l.why.text
+          }}</em
           ><button
             v-if="may && l.why.rule !== 'scope'"
             type="button"

@@ -25,7 +25,9 @@ const row = computed(() =>
   Math.max(18, Math.min(22, Math.floor(ROOM / Math.max(1, props.steps.length)))),
 )
 
-/** One-minute steps keep a readable line; what room is left goes to the long ones, minute by minute. */
+/**
+ * One-minute steps keep a readable line; what room is left goes to the long ones, minute by minute.
+ */
 const heights = computed(() => {
   const extra = props.steps.reduce((s, x) => s + Math.max(0, x.minutes - 1), 0)
   const per = Math.max(
@@ -258,8 +260,7 @@ onBeforeUnmount(() => sortable?.destroy())
           :class="{ late: r.end - r.start > r.latest || r.end - r.start < r.earliest }"
           :style="{ top: `${r.y}px`, height: `${r.h}px`, left: `${r.lane * 76}px` }"
         >
-          <b>{{ r.name }}</b
-          ><span class="figures">{{ r.end - r.start }} min</span
+          <b>{{ r.name }}</b><span class="figures">{{ r.end - r.start }} min</span
           ><span class="figures soft2">{{ r.earliest }}–{{ r.latest }}</span>
         </div>
       </div>

@@ -4,7 +4,10 @@ import { sayProblem, useApi } from '~/composables/useApi'
 import { usePlan } from '~/stores/plan'
 import { useVisit } from '~/stores/visit'
 
-/** Plans by a protocol of the house, or keeps today's plan as one: new, or as the next version of another. */
+/**
+ * Plans by a protocol of the house, or keeps today's plan as one: new, or as the next version of
+ * another.
+ */
 const visit = useVisit()
 const plan = usePlan()
 const api = useApi()

@@ -5,7 +5,10 @@ import { loosens, words, type Tightening } from '#core/screening/houseRules'
 import { dayAndClock } from '~/composables/dates'
 import { sayProblem, useApi } from '~/composables/useApi'
 
-/** Rows of the table that this house works more strictly. Never looser: what would loosen a row is said before it is sent. */
+/**
+ * Rows of the table that this house works more strictly. Never looser: what would loosen a row is
+ * said before it is sent.
+ */
 defineProps<{
   rules: {
     id: string

@@ -72,8 +72,7 @@ async function save() {
         </tr>
         <tr v-for="p in people" :key="p.id">
           <td>
-            <b>{{ p.name }}</b
-            ><br /><span class="soft"
+            <b>{{ p.name }}</b><br /><span class="soft"
               >{{ p.role }}{{ p.role === 'trainee' ? ', plans countersigned' : '' }}</span
             >
           </td>

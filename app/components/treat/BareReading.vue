@@ -119,8 +119,13 @@ onMounted(() => box.value?.focus())
       </p>
       <div class="row">
         <button type="button" class="k go" :disabled="busy" @click="keep">
-          {{ changed ? 'Keep, see what changes' : 'As read, go on' }}</button
-        ><button type="button" class="k" @click="emit('close')">Not yet</button>
+          {{ changed ? 'Keep, see what changes' : 'As read, go on' }}</button><button
+          type="button"
+          class="k"
+          @click="emit('close')"
+        >
+          Not yet
+        </button>
       </div>
     </div>
   </div>

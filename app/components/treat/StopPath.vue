@@ -81,8 +81,8 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
     <ol class="steps">
       <li v-for="x in STOP_STEPS" :key="x" :class="{ done: has(x), here: next === x }">
         <button v-if="x !== 'form'" type="button" :disabled="has(x)" @click="tick(x)">
-          <span aria-hidden="true">{{ has(x) ? '✓' : '' }}</span
-          >{{ STOP_STEP_WORDS[x] }}<kbd v-if="next === x">Space</kbd>
+          <span aria-hidden="true">{{ has(x) ? '✓' : '' }}</span>{{ STOP_STEP_WORDS[x]
+          }}<kbd v-if="next === x">Space</kbd>
         </button>
         <div v-else class="form">
           <b>{{ STOP_STEP_WORDS.form }}</b>
@@ -112,8 +112,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
     <aside class="card">
       <h2>Emergency card</h2>
       <p>
-        <b>{{ b.practice.name }}</b
-        ><br />{{ b.practice.address }}<br />{{ b.practice.phone }}
+        <b>{{ b.practice.name }}</b><br />{{ b.practice.address }}<br />{{ b.practice.phone }}
       </p>
       <p>
         Trouble breathing, swelling of lips or eyes: <b>{{ b.practice.emergency }}</b> at once.

@@ -8,7 +8,10 @@ import { dayAndClock, dayWords } from '~/composables/dates'
 import { fieldProblem, sayProblem } from '~/composables/useApi'
 import { useVisit } from '~/stores/visit'
 
-/** Nothing is ticked beforehand: a box that stands ticked is nobody's consent. What may be done nowhere today is not asked for. */
+/**
+ * Nothing is ticked beforehand: a box that stands ticked is nobody's consent. What may be done
+ * nowhere today is not asked for.
+ */
 const props = defineProps<{ bars: readonly Bar[] }>()
 const visit = useVisit()
 const b = computed(() => visit.bundle)

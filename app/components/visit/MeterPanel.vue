@@ -6,7 +6,10 @@ import { changedBeyond, REPEATS } from '#core/skin/meters'
 import { sayProblem, useApi } from '~/composables/useApi'
 import { useVisit } from '~/stores/visit'
 
-/** Readings of the room's meters, three in a row on a zone; what changed beyond the meter's own spread is said. */
+/**
+ * Readings of the room's meters, three in a row on a zone; what changed beyond the meter's own
+ * spread is said.
+ */
 const visit = useVisit()
 const api = useApi()
 const b = computed(() => visit.bundle)
@@ -64,7 +67,10 @@ function against(m: { kind: MeterKind; zone: ZoneId; median: number }): string {
     ? `${n(old.median)} → ${n(m.median)}: changed`
     : `last ${n(old.median)}: no change beyond the meter's own`
 }
-/** How far a zone's colour has moved since the last visit, where both times all three values were taken. */
+/**
+ * How far a zone's colour has moved since the last visit, where both times all three values were
+ * taken.
+ */
 const moved = computed(() =>
   zones.flatMap(({ value, title }) => {
     const lab = (list: readonly { kind: MeterKind; zone: ZoneId; median: number }[]) => {

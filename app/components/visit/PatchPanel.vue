@@ -11,7 +11,10 @@ import { dayAndClock, dayWords } from '~/composables/dates'
 import { sayProblem } from '~/composables/useApi'
 import { useVisit } from '~/stores/visit'
 
-/** Patch tests: which products wait for one, where a dab was placed and when, and what was seen there. */
+/**
+ * Patch tests: which products wait for one, where a dab was placed and when, and what was seen
+ * there.
+ */
 const visit = useVisit()
 const b = computed(() => visit.bundle)
 const may = computed(() => b.value?.may.write === true && b.value.visit.status !== 'cancelled')

@@ -12,7 +12,10 @@ import { rimOf } from '#core/load/rim'
 import type { Overrule, WholeReading } from '#core/skin/notes'
 import type { Profile } from '#core/skin/profile'
 
-/** The profile as it writes itself. Each line opens to its evidence and can be seen otherwise, with a reason. */
+/**
+ * The profile as it writes itself. Each line opens to its evidence and can be seen otherwise, with
+ * a reason.
+ */
 const props = defineProps<{
   profile: Profile
   whole: WholeReading
@@ -71,8 +74,7 @@ const undo = (line: 'type' | ConditionId) =>
       <li v-for="l in profile.lines" :key="l.id">
         <details>
           <summary>
-            <b>{{ l.title }}</b
-            ><em v-if="l.overruled" class="why"> · {{ l.overruled }}</em>
+            <b>{{ l.title }}</b><em v-if="l.overruled" class="why"> · {{ l.overruled }}</em>
           </summary>
           <p class="soft">
             {{

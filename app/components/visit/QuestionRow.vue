@@ -23,7 +23,10 @@ const SAYS = [
   ['yes', 'Yes'],
   ['unsure', 'Unsure'],
 ] as const
-/** What was said last time is kept as a start, but for the day of a habit: that is always another one by now. */
+/**
+ * What was said last time is kept as a start, but for the day of a habit: that is always another
+ * one by now.
+ */
 const start = computed(() => {
   const { date, ...rest } = props.before ?? {}
   return props.finding.asks.includes('perWeek') || date === undefined ? rest : { ...rest, date }

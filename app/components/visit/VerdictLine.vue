@@ -9,7 +9,10 @@ import { sayProblem } from '~/composables/useApi'
 import { useSession } from '~/stores/session'
 import { useVisit } from '~/stores/visit'
 
-/** One line of the verdict; opened, it says why and where it comes from, and lets a licensed person set it aside with a reason. */
+/**
+ * One line of the verdict; opened, it says why and where it comes from, and lets a licensed person
+ * set it aside with a reason.
+ */
 const props = defineProps<{ bar: Bar; disabled: boolean }>()
 const visit = useVisit()
 const session = useSession()
@@ -56,8 +59,8 @@ async function aside() {
   <li class="bar">
     <details>
       <summary>
-        <b>{{ bar.finding ? FINDINGS[bar.finding].short : 'earlier work' }}</b
-        >{{ where }}<br />{{ bar.sentence
+        <b>{{ bar.finding ? FINDINGS[bar.finding].short : 'earlier work' }}</b>{{ where }}<br />{{
+          bar.sentence
         }}<template v-if="bar.until">
           <b class="figures">Until {{ bar.until }}.</b></template
         >

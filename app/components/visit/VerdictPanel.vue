@@ -7,7 +7,10 @@ import type { Bar, Verdict } from '#core/screening/verdict'
 import { dayAndClock } from '~/composables/dates'
 import { useVisit } from '~/stores/visit'
 
-/** What may not be done today, grouped by how it stops; earlier work that still rests joins in, and what was set aside keeps its mark. */
+/**
+ * What may not be done today, grouped by how it stops; earlier work that still rests joins in, and
+ * what was set aside keeps its mark.
+ */
 const props = defineProps<{
   verdict: Verdict
   answers: Answers
@@ -47,7 +50,10 @@ const nameOf = (rule: string) => {
   const row = CONTRAINDICATIONS.find((c) => c.id === rule)
   return row ? FINDINGS[row.finding].short : rule
 }
-/** A limit may stand only because a question is open or the answer unsure: the cautious side, and said so. */
+/**
+ * A limit may stand only because a question is open or the answer unsure: the cautious side, and
+ * said so.
+ */
 const doubt = (rule: string) => {
   const f = CONTRAINDICATIONS.find((c) => c.id === rule)?.finding
   return f === undefined
@@ -126,8 +132,8 @@ const lifts = computed(() => visit.bundle?.lifts ?? [])
       <h3>Set aside for today</h3>
       <ul class="plainlist">
         <li v-for="l in lifts" :key="l.rule" class="bar aside">
-          <b>{{ nameOf(l.rule) }}</b
-          >: {{ l.reason }}<template v-if="l.word"> · {{ l.word }}</template
+          <b>{{ nameOf(l.rule) }}</b>: {{ l.reason
+          }}<template v-if="l.word"> · {{ l.word }}</template
           ><br /><span class="soft"
             >{{ l.by }}, {{ dayAndClock(l.at, visit.bundle?.practice.timeZone ?? 'UTC') }}; stays on
             the record</span

@@ -125,8 +125,7 @@ async function save(cancel = false) {
         <div class="row">
           <VBtn type="submit" color="primary" :loading="busy">{{
             visit ? 'Move the visit' : 'Add the visit'
-          }}</VBtn
-          ><VBtn variant="outlined" @click="emit('close')">Leave as it is</VBtn
+          }}</VBtn><VBtn variant="outlined" @click="emit('close')">Leave as it is</VBtn
           ><VBtn v-if="visit" variant="text" color="error" @click="save(true)"
             >Cancel this visit</VBtn
           >

@@ -142,8 +142,9 @@ async function erase() {
             }}
           </p>
           <div class="row tags">
-            <span v-for="a in alerts" :key="a.f" class="tag watch">{{ a.text }}</span
-            ><span v-if="file.client.medicines" class="tag watch"
+            <span v-for="a in alerts" :key="a.f" class="tag watch">{{ a.text }}</span><span
+              v-if="file.client.medicines"
+              class="tag watch"
               >medicines: {{ file.client.medicines }}</span
             ><span v-if="!alerts.length && file.answers" class="tag good"
               >no alerts at the last consultation</span

@@ -9,7 +9,9 @@ export const m = (least: number, most: number, ...choices: number[]) => ({
   most: minutes(most),
   choices: choices.map(minutes) as readonly ReturnType<typeof minutes>[],
 })
-/** Earliest and latest minutes on the skin, the same for sensitive skin, and what lateness means. */
+/**
+ * Earliest and latest minutes on the skin, the same for sensitive skin, and what lateness means.
+ */
 export const rests = (
   earliest: number,
   latest: number,

@@ -4,7 +4,10 @@ import type { Resting } from '../../timing/schedule'
 import { liftOf } from '../blocks'
 import { finding, remove, type Checking, type Mend, type PlanFinding } from './finding'
 
-/** Whether what rests comes off, in its window, watched and in quiet where it must be; and whether the whole fits the visit. */
+/**
+ * Whether what rests comes off, in its window, watched and in quiet where it must be; and whether
+ * the whole fits the visit.
+ */
 export function clockFindings(c: Checking): PlanFinding[] {
   const { input, walked, rules } = c
   const out = walked.schedule.resting.flatMap((rest) =>
@@ -107,7 +110,9 @@ function windowFindings(rest: Resting, c: Checking): PlanFinding[] {
   )
 }
 
-/** Under a peel the hands stay; under a hardening mask nobody talks and nothing is done to the face. */
+/**
+ * Under a peel the hands stay; under a hardening mask nobody talks and nothing is done to the face.
+ */
 function meanwhileFindings(rest: Resting, c: Checking): PlanFinding[] {
   const t = TECHNIQUES[rest.technique]
   if (!t.attended && !t.quiet) return []

@@ -43,7 +43,10 @@ interface Parts {
   why?: Why
 }
 
-/** A finding of one row, or none where that row is not worked with. `text` stands in for the row's own sentence. */
+/**
+ * A finding of one row, or none where that row is not worked with. `text` stands in for the row's
+ * own sentence.
+ */
 export function finding(
   rules: Rules,
   rule: string,

@@ -5,7 +5,10 @@ import { isResilient } from '../adapt'
 import { mostWorks } from '../compile'
 import { finding, remove, type Checking, type PlanFinding } from './finding'
 
-/** Whether the basins hold what the plan asks, and whether it exfoliates more often than this skin may have. */
+/**
+ * Whether the basins hold what the plan asks, and whether it exfoliates more often than this skin
+ * may have.
+ */
 export function loadFindings({ input, steps, walked, rims, rules }: Checking): PlanFinding[] {
   const out: PlanFinding[] = []
   const over = REGION_IDS.filter(

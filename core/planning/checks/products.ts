@@ -41,7 +41,10 @@ export function productFindings(step: PlanStep, { input, allow, rules }: Checkin
     : []
 }
 
-/** What is put on skin that has just been abraded or punctured must be of the calming range. A connecting mist for which none is on the shelf is let pass. */
+/**
+ * What is put on skin that has just been abraded or punctured must be of the calming range. A
+ * connecting mist for which none is on the shelf is let pass.
+ */
 export function calmFindings(
   step: PlanStep,
   i: number,

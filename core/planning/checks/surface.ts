@@ -7,7 +7,9 @@ import { freshStep } from '../fresh'
 import { connect, CONNECTOR_WANTS, wantsWords } from '../mend'
 import { finding, remove, type Checking, type Mend, type PlanFinding } from './finding'
 
-/** Whether a step can stand on what the last one left, with the connecting steps that put it right. */
+/**
+ * Whether a step can stand on what the last one left, with the connecting steps that put it right.
+ */
 export function surfaceFindings(step: PlanStep, i: number, checking: Checking): PlanFinding[] {
   const { walked, rules } = checking
   const state = walked.states[i]

@@ -1,7 +1,10 @@
 import type { Option } from '../planCase'
 import type { Reached, Transition } from './transitions'
 
-/** One way through a stage: an option from one state of the skin to the next, or none. `from` and `to` count within their layers. */
+/**
+ * One way through a stage: an option from one state of the skin to the next, or none. `from` and
+ * `to` count within their layers.
+ */
 export interface Way {
   from: number
   to: number
@@ -10,7 +13,10 @@ export interface Way {
   move: Transition | undefined
 }
 
-/** The ways of one stage side by side in columns, those of one state together: `starts[state]` to `starts[state + 1]`. There are thousands, and most are dropped again. */
+/**
+ * The ways of one stage side by side in columns, those of one state together: `starts[state]` to
+ * `starts[state + 1]`. There are thousands, and most are dropped again.
+ */
 export interface RawLayer {
   id: string
   soonest: readonly number[]
@@ -31,7 +37,8 @@ export interface AlikeLayer {
 }
 
 /**
- * States from which just the same may follow become one: the same options, in as many ticks, with the same loads, to states that are one already.
+ * States from which just the same may follow become one: the same options, in as many ticks, with
+ * the same loads, to states that are one already.
  * From the end backwards; no plan gains or loses by it.
  * @returns the layers with their states renumbered, and how many ends are left
  */

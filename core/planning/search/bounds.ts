@@ -2,7 +2,10 @@ import { REGION_IDS } from '../../face/zones'
 import type { Layers } from './layers'
 import type { PlanCase } from '../planCase'
 
-/** The most that the stages after one can still add: effect by aim, and load by region with warmth and connecting washes counted in; and which marks and works can still matter there. */
+/**
+ * The most that the stages after one can still add: effect by aim, and load by region with warmth
+ * and connecting washes counted in; and which marks and works can still matter there.
+ */
 export interface Still {
   effects: readonly number[]
   loads: readonly number[]

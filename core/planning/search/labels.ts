@@ -21,7 +21,10 @@ export interface Label {
   back: Label | undefined
 }
 
-/** Loads with a move's added; undefined where that goes over a rim. Rims in the order of the regions. */
+/**
+ * Loads with a move's added; undefined where that goes over a rim. Rims in the order of the
+ * regions.
+ */
 export function addLoads(
   have: readonly number[],
   add: readonly number[],
@@ -37,7 +40,10 @@ export function addLoads(
   return same ? have : have.map((h, i) => h + (add[i] as number))
 }
 
-/** A load that nothing still to come can lift over the rim no longer tells two labels apart. Real loads are summed again at the end. */
+/**
+ * A load that nothing still to come can lift over the rim no longer tells two labels apart. Real
+ * loads are summed again at the end.
+ */
 export function forget(
   loads: readonly number[],
   rims: readonly number[],
@@ -62,7 +68,10 @@ export function worth(c: PlanCase, effects: readonly number[], taste: number): n
   return v
 }
 
-/** Keeps a label among those of its state unless one of them dominates it; drops those that it dominates. */
+/**
+ * Keeps a label among those of its state unless one of them dominates it; drops those that it
+ * dominates.
+ */
 export function offer(next: Map<number, Label[]>, label: Label, c: PlanCase, still: Still): void {
   const list = next.get(label.at)
   if (!list) {
@@ -78,7 +87,8 @@ export function offer(next: Map<number, Label[]>, label: Label, c: PlanCase, sti
 
 /**
  * Whether every completion of `b` is also open to `a` and ends no lower in the order.
- * Returns are concave: where `a` is ahead in an aim its lead is smallest after the most that may still come, where it is behind its lag is largest now.
+ * Returns are concave: where `a` is ahead in an aim its lead is smallest after the most that may
+ * still come, where it is behind its lag is largest now.
  * Cost and idle minutes decide only between labels that are otherwise equal; then the smaller ids.
  */
 function dominates(a: Label, b: Label, c: PlanCase, still: Still): boolean {
@@ -101,11 +111,15 @@ function dominates(a: Label, b: Label, c: PlanCase, still: Still): boolean {
   if (!equal) return false
   if (a.cost !== b.cost) return a.cost < b.cost
   if (a.idle !== b.idle) return a.idle < b.idle
-  // What follows is the same for both, so a name that another begins with is compared with the mark after it.
+  // What follows is the same for both, so a name that another begins with is compared with the mark
+  // after it.
   return `${a.ids}|` <= `${b.ids}|`
 }
 
-/** Order of finished plans: greatest value, least cost, fewest idle ticks, smallest ids. Below zero when the first is better. */
+/**
+ * Order of finished plans: greatest value, least cost, fewest idle ticks, smallest ids. Below zero
+ * when the first is better.
+ */
 export function compare(c: PlanCase, a: Label, b: Label): number {
   return (
     worth(c, b.effects, b.taste) - worth(c, a.effects, a.taste) ||

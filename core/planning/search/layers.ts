@@ -7,16 +7,25 @@ import { transitions, type Reached } from './transitions'
 export type { Way } from './alike'
 export interface Layer {
   id: string
-  /** What is done in this stage, less what nothing today allows; and the most load of any of it, by region. */
+  /**
+   * What is done in this stage, less what nothing today allows; and the most load of any of it, by
+   * region.
+   */
   options: readonly Option[]
   most: readonly number[]
-  /** How many states the skin may be in when the stage begins, and the fewest and most ticks in which each is reached. */
+  /**
+   * How many states the skin may be in when the stage begins, and the fewest and most ticks in
+   * which each is reached.
+   */
   states: number
   soonest: readonly number[]
   longest: readonly number[]
   /** By state. */
   ways: readonly (readonly Way[])[]
-  /** The same ways, those between the same two states and with as many works together, the quickest first. */
+  /**
+   * The same ways, those between the same two states and with as many works together, the quickest
+   * first.
+   */
   bundles: readonly (readonly Way[])[]
 }
 export interface Layers {
@@ -27,7 +36,10 @@ export interface Layers {
   /** States after the last stage. */ ends: number
 }
 
-/** Every state of the skin that can be reached stage by stage in the ticks there are, and every way from one to the next that no rim, pair or minute forbids by itself. */
+/**
+ * Every state of the skin that can be reached stage by stage in the ticks there are, and every way
+ * from one to the next that no rim, pair or minute forbids by itself.
+ */
 export function layersOf(c: PlanCase, slotTicks: number, from?: SolveFrom): Layers {
   const table = transitions()
   const start = from ?? {
@@ -133,7 +145,10 @@ export function layersOf(c: PlanCase, slotTicks: number, from?: SolveFrom): Laye
   }
 }
 
-/** By stage, the ticks that the stages after it take at least: what must be done, without connecting steps. */
+/**
+ * By stage, the ticks that the stages after it take at least: what must be done, without connecting
+ * steps.
+ */
 function leastAhead(stages: PlanCase['stages']): number[] {
   const out: number[] = []
   let sum = 0

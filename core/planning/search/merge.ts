@@ -1,4 +1,7 @@
-/** One way through a stage from one state of the skin to the next: an option with its connecting steps, or none. Whole numbers throughout. */
+/**
+ * One way through a stage from one state of the skin to the next: an option with its connecting
+ * steps, or none. Whole numbers throughout.
+ */
 export interface Arc {
   from: number
   to: number
@@ -19,7 +22,8 @@ interface RawStage {
 }
 
 /**
- * The same question with fewer words: states from which just the same may follow become one, and an arc that another between the same two states
+ * The same question with fewer words: states from which just the same may follow become one, and
+ * an arc that another between the same two states
  * beats or equals in everything is left out. From the end backwards; no plan gains or loses by it.
  */
 export function merged(
@@ -70,7 +74,10 @@ function lean(arcs: readonly Arc[]): Arc[] {
   return arcs.filter((a) => !beaten.has(a))
 }
 
-/** Whether one arc serves at least as well as another in everything there is; equals go by the smaller id. */
+/**
+ * Whether one arc serves at least as well as another in everything there is; equals go by the
+ * smaller id.
+ */
 function beats(a: Arc, b: Arc): boolean {
   if (
     a.ticks > b.ticks ||

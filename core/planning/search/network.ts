@@ -4,7 +4,10 @@ import { layersOf, type Layers, type Way } from './layers'
 import { merged, type Arc } from './merge'
 import { MARK_NAMES, type PlanCase, type SolveFrom } from '../planCase'
 
-/** Published as `docs/formats/plan-case.schema.json`. Regions in the order of `regions`, effects in the order of `weights`. */
+/**
+ * Published as `docs/formats/plan-case.schema.json`. Regions in the order of `regions`, effects in
+ * the order of `weights`.
+ */
 export interface PlanNetwork {
   format: 'oak-basin/plan-case'
   formatVersion: 2
@@ -24,7 +27,8 @@ export interface PlanNetwork {
 }
 
 /**
- * The question written out whole, for any solver: every state of the skin that can be reached in the ticks there are, and every way from one to the next.
+ * The question written out whole, for any solver: every state of the skin that can be reached in
+ * the ticks there are, and every way from one to the next.
  * Nothing in it needs the surface model or the catalogue any more.
  */
 export function network(c: PlanCase, slotTicks: number, from?: SolveFrom): PlanNetwork {

@@ -12,7 +12,10 @@ import { connect, type Connection } from '../mend'
 
 /** The state of each region by its number, in the order of the regions. */
 export type Skin = readonly number[]
-/** A connecting step of a chain: what it is, and whether it is done where the next one is (a wait is done nowhere). */
+/**
+ * A connecting step of a chain: what it is, and whether it is done where the next one is (a wait is
+ * done nowhere).
+ */
 export interface Link {
   technique: TechniqueId
   no: number
@@ -29,8 +32,10 @@ const NO = new Map(TECHNIQUE_IDS.map((t, i) => [t, i]))
 export const numberOf = (t: TechniqueId): number => NO.get(t) ?? 0
 
 /**
- * The states that one region's skin can be in, numbered as they are met, and what time and techniques make of each: the surface model's own
- * steps, each worked out once. A face has twelve regions but few states, and no region's skin hangs on another's.
+ * The states that one region's skin can be in, numbered as they are met, and what time and
+ * techniques make of each: the surface model's own
+ * steps, each worked out once. A face has twelve regions but few states, and no region's skin
+ * hangs on another's.
  */
 export class RegionStates {
   private readonly states: RegionSurface[] = []
@@ -44,7 +49,10 @@ export class RegionStates {
   private readonly stands: Standing[][] = []
   private readonly chains = new Map<string, readonly Link[] | null>()
 
-  /** Only what planning asks after tells two states apart: not how heavy a layer lies, nor how red, nor whether it is cool or neutral. */
+  /**
+   * Only what planning asks after tells two states apart: not how heavy a layer lies, nor how red,
+   * nor whether it is cool or neutral.
+   */
   number(s: RegionSurface): number {
     const key = `${s.soil}.${s.moisture}.${s.film}.${s.warmth === 'warm' ? 1 : 0}.${s.skin}.${s.settling}.${s.dampAge}.${s.warmAge}`
     let found = this.numbers.get(key)
@@ -121,7 +129,10 @@ export class RegionStates {
     return found
   }
 
-  /** The connecting steps before a technique; null where none help. They hang on which states the regions are in, not on which regions: one of each is looked at. */
+  /**
+   * The connecting steps before a technique; null where none help. They hang on which states the
+   * regions are in, not on which regions: one of each is looked at.
+   */
   chain(skin: Skin, technique: number, regions: readonly number[]): readonly Link[] | null {
     const met: number[] = []
     const where: RegionId[] = []

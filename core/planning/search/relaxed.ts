@@ -4,7 +4,10 @@ import type { Layers, Way } from './layers'
 import type { Option, PlanCase } from '../planCase'
 import { returns } from './returns'
 
-/** The tangent of each segment of the return on an effect; it may be asked at an effect outside its segment. */
+/**
+ * The tangent of each segment of the return on an effect; it may be asked at an effect outside its
+ * segment.
+ */
 const TANGENTS = RETURNS.map((r, i) => {
   const from = RETURNS[i - 1]?.upTo ?? 0
   return { from, base: returns(from), slope: r.slope }
@@ -15,9 +18,12 @@ export function segmentOf(effect: number): number {
 }
 
 /**
- * The question with one tangent an aim in place of its return, and with a price on the load of a region in place of its rim (mostly none: then the rims are left aside).
- * What it still needs is the skin, the minutes and the number of works. A return is concave, so it lies under each of its tangents, and what is under the rim has its price back:
- * the best that this easier question still offers bounds what any plan can still add. Solved backwards, exactly; prices are whole sixty-fourths, so that sums are exact too.
+ * The question with one tangent an aim in place of its return, and with a price on the load of a
+ * region in place of its rim (mostly none: then the rims are left aside).
+ * What it still needs is the skin, the minutes and the number of works. A return is concave, so it
+ * lies under each of its tangents, and what is under the rim has its price back:
+ * the best that this easier question still offers bounds what any plan can still add. Solved
+ * backwards, exactly; prices are whole sixty-fourths, so that sums are exact too.
  */
 export class Relaxed {
   private readonly tables: readonly Float64Array[]
@@ -108,7 +114,10 @@ export class Relaxed {
     return gain
   }
 
-  /** The most that a plan can come to in all, from a state at the start of a stage with this much had, one more way with it, these ticks and works left; minus infinity where none fits. */
+  /**
+   * The most that a plan can come to in all, from a state at the start of a stage with this much
+   * had, one more way with it, these ticks and works left; minus infinity where none fits.
+   */
   bound(
     stage: number,
     state: number,
@@ -179,7 +188,10 @@ const guess = (c: PlanCase): number[] =>
     ),
   )
 
-/** A few easier questions whose tangents lie where the best plan is likely to end; the last comes first. */
+/**
+ * A few easier questions whose tangents lie where the best plan is likely to end; the last comes
+ * first.
+ */
 export function relaxations(
   c: PlanCase,
   net: Layers,
@@ -210,8 +222,10 @@ const KEPT = 3
 const whole = (price: number): number => Math.max(0, Math.round(price * 64) / 64)
 
 /**
- * The easier question again with a price on the loads that its best plan takes over a rim, raised where it still does and lowered where there is room left (subgradient steps).
- * For where the load decides: there, leaving the rims aside promises far more than any skin can bear.
+ * The easier question again with a price on the loads that its best plan takes over a rim, raised
+ * where it still does and lowered where there is room left (subgradient steps).
+ * For where the load decides: there, leaving the rims aside promises far more than any skin can
+ * bear.
  * @param first what each region carries at the start
  * @param known value of the best plan known
  */

@@ -1,6 +1,9 @@
 import { RETURNS } from '../../catalogue/value'
 
-/** Effects are small whole numbers and are looked up many times over: worked out once for those that occur. */
+/**
+ * Effects are small whole numbers and are looked up many times over: worked out once for those that
+ * occur.
+ */
 const TABLE: readonly number[] = Array.from({ length: 2048 }, (_, effect) => worked(effect))
 /** Piecewise linear with slopes 4, 2, 1: more always counts a little. */
 export function returns(effect: number): number {

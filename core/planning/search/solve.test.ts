@@ -69,7 +69,10 @@ const better = (a: Tuple, b: Tuple) =>
         ? a.idle < b.idle
         : a.ids < b.ids
 
-/** Every choice of every stage, walked one by one; shares nothing with the solver but the surface and the load. */
+/**
+ * Every choice of every stage, walked one by one; shares nothing with the solver but the surface
+ * and the load.
+ */
 function brute(c: PlanCase, slotTicks: number): Tuple | undefined {
   let best: Tuple | undefined
   const go = (

@@ -20,8 +20,10 @@ export interface Solution {
 }
 
 /**
- * The plan of greatest value that fits the ticks, the rims and the surface: label setting over stages, exact.
- * A label gives way to one on the same surface that dominates it, and to the best plan known when even the easier question (`Relaxed`) does not lift it there.
+ * The plan of greatest value that fits the ticks, the rims and the surface: label setting over
+ * stages, exact.
+ * A label gives way to one on the same surface that dominates it, and to the best plan known when
+ * even the easier question (`Relaxed`) does not lift it there.
  * Ties: least cost, then fewest idle ticks, then smallest option ids.
  * @param widths how many labels each pass keeps; the plan does not hang on it, only the time
  * @returns undefined when the floor itself does not fit.
@@ -68,7 +70,8 @@ export function solve(
     if (found.whole) return found.best && toSolution(c, start, found.best, found.count)
     if (found.best)
       search.incumbent = Math.max(search.incumbent, worth(c, found.best.effects, found.best.taste))
-    // Where even more labels are not enough, the load decides: the easier questions get a price on it.
+    // Where even more labels are not enough, the load decides: the easier questions get a price on
+    // it.
     if (pass === 1) {
       const more = priced(c, net, works, search.bounds[0] as Relaxed, first, search.incumbent)
       search.bounds = [...more.bounds, ...search.bounds]
@@ -81,7 +84,10 @@ export function solve(
   return undefined
 }
 
-/** Labels that a pass keeps: a few to find a good plan quickly, more where that was hard, at last all. Each pass is measured by the best plan of those before. */
+/**
+ * Labels that a pass keeps: a few to find a good plan quickly, more where that was hard, at last
+ * all. Each pass is measured by the best plan of those before.
+ */
 const WIDTHS: readonly number[] = [12, 120, Number.POSITIVE_INFINITY]
 interface Search {
   c: PlanCase
@@ -196,7 +202,10 @@ function mostPromising(
     .map((x) => x.l)
 }
 
-/** Whether even the easier questions stay below the best plan known after one more way, or nothing fits any more. */
+/**
+ * Whether even the easier questions stay below the best plan known after one more way, or nothing
+ * fits any more.
+ */
 function hopeless(
   { bounds, net, works, incumbent }: Search,
   stage: number,
@@ -212,7 +221,10 @@ function hopeless(
   return false
 }
 
-/** What a way through all stages is worth, rims and pairs looked at; minus infinity where they forbid it. */
+/**
+ * What a way through all stages is worth, rims and pairs looked at; minus infinity where they
+ * forbid it.
+ */
 function worthOf(c: PlanCase, rims: readonly number[], first: Label, path: readonly Way[]): number {
   let loads: readonly number[] | undefined = first.loads
   let { effects, taste, marks } = first

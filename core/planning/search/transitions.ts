@@ -12,7 +12,10 @@ export interface PlacedMove extends Move {
   option: string
 }
 
-/** What an option does from one surface: the connecting steps before each of its moves, where they lead, how long it all takes and what it loads. */
+/**
+ * What an option does from one surface: the connecting steps before each of its moves, where they
+ * lead, how long it all takes and what it loads.
+ */
 export interface Transition {
   chains: readonly (readonly Connector[])[]
   surface: number
@@ -22,7 +25,10 @@ export interface Transition {
 }
 type Connector = Connection['steps'][number]
 
-/** Beyond this many surfaces the store is emptied; a client's whole day of plans needs a few thousand. */
+/**
+ * Beyond this many surfaces the store is emptied; a client's whole day of plans needs a few
+ * thousand.
+ */
 const MOST_SURFACES = 20_000
 const NOWHERE: readonly RegionId[] = []
 const UNLINKED: readonly Connector[] = []
@@ -41,7 +47,10 @@ interface Ready {
   heated: boolean
   bears: boolean
 }
-/** One option's moves, what it can load at most, and what it does from each surface it was asked from. */
+/**
+ * One option's moves, what it can load at most, and what it does from each surface it was asked
+ * from.
+ */
 export interface Row {
   no: number
   moves: readonly Ready[]
@@ -52,7 +61,10 @@ export interface Row {
   most: readonly number[]
   known: Map<number, Transition | null>
 }
-/** What each row of a stage does from one surface, in columns: thousands are looked through for each plan. Ticks are −1 where a row cannot stand there. */
+/**
+ * What each row of a stage does from one surface, in columns: thousands are looked through for each
+ * plan. Ticks are −1 where a row cannot stand there.
+ */
 export interface Reached {
   moves: readonly (Transition | null)[]
   ticks: readonly number[]
@@ -73,7 +85,8 @@ const WASH = REGION_IDS.map((r) =>
 )
 
 /**
- * Surfaces are numbered as they are met, and what an option does to one is worked out once. That hangs on the trade alone, on no client,
+ * Surfaces are numbered as they are met, and what an option does to one is worked out once. That
+ * hangs on the trade alone, on no client,
  * so one store serves every plan made in this page, worker or server.
  */
 export class Transitions {
@@ -202,7 +215,8 @@ export class Transitions {
     const { regions: states } = this
     const skin = [...(this.skins[surface] ?? [])]
     let chains: (readonly Connector[])[] | undefined
-    // Mostly a row loads what it always loads; it is added up only where warmth or a connecting wash may change that.
+    // Mostly a row loads what it always loads; it is added up only where warmth or a connecting
+    // wash may change that.
     let loads: number[] | undefined = row.heated ? REGION_IDS.map(() => 0) : undefined
     const done: Ready[] = []
     let ticks = 0
@@ -225,7 +239,8 @@ export class Transitions {
       )
         return null
       const chain = states.chain(skin, m.technique, m.regions)
-      // A connecting step between what rests would stretch its time: such a block is laid another way or not at all.
+      // A connecting step between what rests would stretch its time: such a block is laid another
+      // way or not at all.
       if (!chain || (resting && chain.length > 0)) return null
       resting ||= m.dwells
       for (const l of chain) {
@@ -271,7 +286,10 @@ function regionsKey(regions: readonly RegionId[]): string {
   }
   return key
 }
-/** What a move does to skin, clock and load: its bottle's name and what it is good for are not in it. */
+/**
+ * What a move does to skin, clock and load: its bottle's name and what it is good for are not in
+ * it.
+ */
 export const moveKey = (m: Move): string =>
   `${m.technique}:${regionsKey(m.regions)}:${m.minutes}:${m.dwell ?? ''}:${m.passes ?? ''}:${m.setting ?? ''}:${m.freeAcid ?? ''}:${m.calm ?? ''}`
 

@@ -170,8 +170,9 @@ async function onward() {
             :disabled="!may"
             @click="aim(c)"
           >
-            <b v-if="aims.includes(c)" class="figures">{{ aims.indexOf(c) + 1 }}</b
-            >{{ CONCERN_NAMES[c] }}
+            <b v-if="aims.includes(c)" class="figures">{{ aims.indexOf(c) + 1 }}</b>{{
+              CONCERN_NAMES[c]
+            }}
           </button>
         </div>
         <div class="row mt-2">

@@ -223,8 +223,7 @@ const followed = () =>
           <tbody>
             <tr v-for="l in parts.treatment?.lines" :key="l.key">
               <td>
-                <b>{{ l.name }}</b
-                >{{ l.passes ? `, ${l.passes} ×` : '' }}
+                <b>{{ l.name }}</b>{{ l.passes ? `, ${l.passes} ×` : '' }}
               </td>
               <td class="soft">{{ l.zones }}</td>
               <td class="figures">{{ l.plannedMinutes ?? '–' }}</td>
@@ -299,8 +298,8 @@ const followed = () =>
           </p>
           <ul class="plainlist">
             <li v-for="a in parts.aftercare ?? []" :key="a.topic" class="care">
-              <b>{{ a.sentence }}</b
-              ><span class="figures until">until {{ untilWords(Date.parse(a.until)) }}</span
+              <b>{{ a.sentence }}</b><span class="figures until"
+                >until {{ untilWords(Date.parse(a.until)) }}</span
               ><span class="soft">{{ a.why }}</span>
             </li>
           </ul>

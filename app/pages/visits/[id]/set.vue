@@ -56,8 +56,11 @@ async function begin() {
     <p v-if="trouble" role="alert" class="tag stop wide">{{ trouble }}</p>
     <ul v-if="blocks.length" class="plainlist wide" aria-label="Still open">
       <li v-for="o in blocks" :key="o.stop + o.text" class="between block">
-        <span class="tag stop">{{ o.text }}</span
-        ><VBtn variant="outlined" :to="`/visits/${b.visit.id}/${o.stop}`">Go to {{ o.stop }}</VBtn>
+        <span class="tag stop">{{ o.text }}</span><VBtn
+          variant="outlined"
+          :to="`/visits/${b.visit.id}/${o.stop}`"
+          >Go to {{ o.stop }}</VBtn
+        >
       </li>
     </ul>
     <section class="panel">

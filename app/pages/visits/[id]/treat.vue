@@ -132,7 +132,10 @@ const skip = (reason: string) => {
   if (step.value) void room.tap({ kind: 'stepSkipped', key: step.value.key, reason })
   panel.value = 'none'
 }
-/** What else may stand in: of the same kind, in date, and nothing in it that this client must not have. */
+/**
+ * What else may stand in: of the same kind, in date, and nothing in it that this client must not
+ * have.
+ */
 const others = computed(() =>
   (b.value?.shelf ?? []).filter(
     (x) =>
@@ -260,8 +263,7 @@ const WORD = {
         <div class="time">
           <span class="clock serif figures" :class="{ over: ran > plannedMs }" role="timer">{{
             elapsed(ran)
-          }}</span
-          ><span class="dim of serif"
+          }}</span><span class="dim of serif"
             >of {{ step.minutes }} min{{ s.heldSince !== undefined ? ', held' : '' }}</span
           >
         </div>

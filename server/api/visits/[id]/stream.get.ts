@@ -6,7 +6,10 @@ import { currentStaff } from '../../../services/session'
 
 const BEAT_MS = 20_000
 
-/** Says "there is something new" and nothing else. Session and right are looked at again before every word. */
+/**
+ * Says "there is something new" and nothing else. Session and right are looked at again before
+ * every word.
+ */
 export default route({}, async ({ event, me, id }) => {
   await visitFor(me, id, 'read')
   const stream = createEventStream(event)

@@ -1,0 +1,117 @@
+/**
+ * How long the house's handwriting is: lengths of files, functions, lines and template expressions.
+ * Prints the figures and every place over its limit; ends with 1 if there is one. Part of `./test
+ * lint`.
+ */
+import { spawnSync } from 'node:child_process'
+import { readFileSync } from 'node:fs'
+import { join } from 'node:path'
+import { pathToFileURL } from 'node:url'
+import ts from 'typescript'
+import { parse } from 'vue/compiler-sfc'
+import { ROOT, say } from './say.mjs'
+
+const LIMITS = { vueLines: 250, tsLines: 300, functionLines: 60, lineLength: 140, meanLine: 45 }
+
+/** Rows of the trade, of the demo and of the database are as long as there are rows. */
+const ROWS = [/^core\/catalogue\//, /^db\/(demo|schema|migrations)\//, /^core\/face\/outlines\.ts$/]
+const isRows = (file) => ROWS.some((pattern) => pattern.test(file))
+const isTest = (file) => /\.(test|spec)\.ts$/.test(file)
+
+function ownFiles() {
+  const listed = spawnSync('git', ['ls-files', '-co', '--exclude-standard'], {
+    cwd: ROOT,
+    encoding: 'utf8',
+  })
+  return listed.stdout.split('\n').filter((file) => /\.(ts|vue|mjs)$/.test(file))
+}
+
+const linesOf = (text) => text.replace(/\n$/, '').split('\n')
+
+/**
+ * @returns {{ name: string, lines: number, at: number }[]} every function of a script, longest body
+ * counted whole
+ */
+export function functionsOf(text, fileName = 'script.ts') {
+  const source = ts.createSourceFile(fileName, text, ts.ScriptTarget.Latest, true)
+  const found = []
+  const visit = (node) => {
+    if (ts.isFunctionLike(node) && node.body) {
+      const first = source.getLineAndCharacterOfPosition(node.getStart()).line
+      const last = source.getLineAndCharacterOfPosition(node.getEnd()).line
+      const name = node.name?.getText() ?? node.parent?.name?.getText?.() ?? '(unnamed)'
+      found.push({ name, lines: last - first + 1, at: first + 1 })
+    }
+    ts.forEachChild(node, visit)
+  }
+  visit(source)
+  return found
+}
+
+/**
+ * @returns {{ text: string, at: number }[]} the template's expressions that run over more than a
+ * line
+ */
+export function longExpressions(template) {
+  const found = []
+  const take = (expression) => {
+    const text = expression?.loc?.source ?? ''
+    if (text.trim().includes('\n')) found.push({ text, at: expression.loc.start.line })
+  }
+  const visit = (node) => {
+    if (node.type === 5) take(node.content)
+    for (const prop of node.props ?? []) if (prop.type === 7) take(prop.exp)
+    for (const child of node.children ?? []) visit(child)
+  }
+  if (template?.ast) visit(template.ast)
+  return found
+}
+
+function measureFile(file, text) {
+  const over = []
+  const lines = linesOf(text)
+  const rows = isRows(file)
+  const limit = file.endsWith('.vue') ? LIMITS.vueLines : LIMITS.tsLines
+  if (!rows && lines.length > limit) over.push(`${file}: ${lines.length} lines (${limit})`)
+  lines.forEach((line, index) => {
+    if (line.length > LIMITS.lineLength)
+      over.push(`${file}:${index + 1}: ${line.length} characters`)
+  })
+  const script = file.endsWith('.vue') ? parse(text).descriptor : undefined
+  const code = script ? (script.scriptSetup ?? script.script)?.content : text
+  for (const found of code && !isTest(file) ? functionsOf(code) : []) {
+    if (found.lines > LIMITS.functionLines)
+      over.push(`${file}: ${found.name} runs over ${found.lines} lines (${LIMITS.functionLines})`)
+  }
+  for (const found of longExpressions(script?.template))
+    over.push(`${file}:${found.at}: a template expression over more than a line`)
+  return { over, rows, lines }
+}
+
+/** Measures the whole tree. @returns the places over a limit and the figures, for printing */
+export function measure() {
+  const over = []
+  let lines = 0
+  let characters = 0
+  const files = ownFiles()
+  for (const file of files) {
+    const measured = measureFile(file, readFileSync(join(ROOT, file), 'utf8'))
+    over.push(...measured.over)
+    if (measured.rows) continue
+    lines += measured.lines.length
+    for (const line of measured.lines) characters += line.length
+  }
+  const mean = characters / lines
+  if (mean > LIMITS.meanLine) over.push(`a line has ${mean.toFixed(1)} characters on average`)
+  return { over, files: files.length, lines, mean }
+}
+
+if (import.meta.url === pathToFileURL(process.argv[1] ?? '').href) {
+  const { over, files, lines, mean } = measure()
+  say(
+    `${files} files, ${lines} lines outside rows, ${mean.toFixed(1)} characters a line on average`,
+  )
+  for (const place of over) say(`  ${place}`)
+  say(over.length === 0 ? 'every length is within its limit' : `${over.length} places over a limit`)
+  process.exitCode = over.length === 0 ? 0 : 1
+}
