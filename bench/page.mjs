@@ -56,19 +56,44 @@ async function bareApp() {
   writeFileSync(
     join(home, 'nuxt.config.ts'),
     `import vuetify, { transformAssetUrls } from 'vite-plugin-vuetify'
-export default defineNuxtConfig({ ssr: true, telemetry: false, modules: ['@pinia/nuxt'], build: { transpile: ['vuetify'] }, compatibilityDate: '2026-05-01', experimental: { appManifest: false }, vite: { plugins: [vuetify({ autoImport: true, styles: true })], vue: { template: { transformAssetUrls } } } })
+export default defineNuxtConfig({
+  ssr: true,
+  telemetry: false,
+  modules: ['@pinia/nuxt'],
+  build: { transpile: ['vuetify'] },
+  compatibilityDate: '2026-05-01',
+  experimental: { appManifest: false },
+  vite: {
+    plugins: [vuetify({ autoImport: true, styles: true })],
+    vue: { template: { transformAssetUrls } },
+  },
+})
 `,
   )
   writeFileSync(
     join(home, 'app/plugins/vuetify.ts'),
     `import { createVuetify } from 'vuetify'
 import { aliases, mdi } from 'vuetify/iconsets/mdi-svg'
-export default defineNuxtPlugin((app) => { app.vueApp.use(createVuetify({ ssr: true, icons: { defaultSet: 'mdi', aliases, sets: { mdi } } })) })
+export default defineNuxtPlugin((app) => {
+  app.vueApp.use(createVuetify({ ssr: true, icons: { defaultSet: 'mdi', aliases, sets: { mdi } } }))
+})
 `,
   )
   writeFileSync(
     join(home, 'app/app.vue'),
-    '<script setup lang="ts">\nconst word = ref(\'\')\n</script>\n<template><VApp><main><h1>Bare</h1><VTextField v-model="word" label="A field" /><VBtn>A button</VBtn></main></VApp></template>\n',
+    `<script setup lang="ts">
+const word = ref('')
+</script>
+<template>
+  <VApp>
+    <main>
+      <h1>Bare</h1>
+      <VTextField v-model="word" label="A field" />
+      <VBtn>A button</VBtn>
+    </main>
+  </VApp>
+</template>
+`,
   )
   const built = await run(
     process.execPath,

@@ -49,10 +49,18 @@ export default async function planner() {
   const whole = cases.map((q) => best(() => propose(q.input)))
   const restless = unrest()
   return [
-    `${CASES} realistic cases, 12 regions, ${DEMO_PRODUCTS.length} products, ${Math.round(states / CASES)} states and ${Math.round(arcs / CASES)} ways each on average; every one solved to the end by both`,
+    `${CASES} realistic cases, 12 regions, ${DEMO_PRODUCTS.length} products, ` +
+      `${Math.round(states / CASES)} states and ${Math.round(arcs / CASES)} ways each on ` +
+      `average; every one solved to the end by both`,
     `ours: median ${ms(quantile(own, 0.5))}, p95 ${ms(quantile(own, 0.95))} = ${times(quantile(own, 0.95) / FRAME_MS)} of one frame`,
-    `outside solver, all tiers: median ${ms(quantile(outside, 0.5))}, p95 ${ms(quantile(outside, 0.95))}; slower by a median of ${times(quantile(ratios, 0.5))}, at least ${times(Math.min(...ratios))} (aim: at least 50 ×)`,
-    `a whole re-plan, compiled, solved and written out: median ${ms(quantile(whole, 0.5))}, p95 ${ms(quantile(whole, 0.95))} = ${times(quantile(whole, 0.95) / FRAME_MS)} of one frame (aim: at most 1 ×); the machine's own unrest: p95 of the same small work ${times(restless)} its median`,
+    `outside solver, all tiers: median ${ms(quantile(outside, 0.5))}, p95 ` +
+      `${ms(quantile(outside, 0.95))}; slower by a median of ` +
+      `${times(quantile(ratios, 0.5))}, at least ${times(Math.min(...ratios))} (aim: at ` +
+      `least 50 ×)`,
+    `a whole re-plan, compiled, solved and written out: median ` +
+      `${ms(quantile(whole, 0.5))}, p95 ${ms(quantile(whole, 0.95))} = ` +
+      `${times(quantile(whole, 0.95) / FRAME_MS)} of one frame (aim: at most 1 ×); the ` +
+      `machine's own unrest: p95 of the same small work ${times(restless)} its median`,
     ...['products', 'regions'].map(
       (what) =>
         `with twice the ${what}: ${times(

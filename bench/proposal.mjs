@@ -46,13 +46,19 @@ export default async function proposal() {
       }
       all.push(...own)
       lines.push(
-        `${name.padEnd(18)} ${String(plan.steps.length).padStart(2)} steps, ${plan.minutes} of ${input.slotMinutes} min: median ${ms(quantile(own, 0.5))}, p95 ${ms(quantile(own, 0.95))}`,
+        `${name.padEnd(18)} ${String(plan.steps.length).padStart(2)} steps, ${plan.minutes} ` +
+          `of ${input.slotMinutes} min: median ${ms(quantile(own, 0.5))}, p95 ` +
+          `${ms(quantile(own, 0.95))}`,
       )
     }
     return [
       ...lines,
-      `proposal, all ${inputs.length} clients × ${ROUNDS}: median ${ms(quantile(all, 0.5))}, p95 ${ms(quantile(all, 0.95))} = ${times(quantile(all, 0.95) / FRAME_MS)} of one frame (aim: at most 1 ×)`,
-      `check of a plan: median ${ms(quantile(checks, 0.5))}, p95 ${ms(quantile(checks, 0.95))} = ${times(quantile(checks, 0.95) / FRAME_MS)} of one frame`,
+      `proposal, all ${inputs.length} clients × ${ROUNDS}: median ` +
+        `${ms(quantile(all, 0.5))}, p95 ${ms(quantile(all, 0.95))} = ` +
+        `${times(quantile(all, 0.95) / FRAME_MS)} of one frame (aim: at most 1 ×)`,
+      `check of a plan: median ${ms(quantile(checks, 0.5))}, p95 ` +
+        `${ms(quantile(checks, 0.95))} = ${times(quantile(checks, 0.95) / FRAME_MS)} of one ` +
+        `frame`,
     ]
   } finally {
     await house.close()

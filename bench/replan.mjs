@@ -80,7 +80,8 @@ export default async function replan() {
             edits.filter((e) => e.what === k).map((e) => quantile(e.again, 0.5)),
           )}`,
       ),
-      `the machine's own unrest in this run: the same small work has a p95 of ${times(quantile(unrest, 0.95) / quantile(unrest, 0.5))} its median`,
+      `the machine's own unrest in this run: the same small work has a p95 of ` +
+        `${times(quantile(unrest, 0.95) / quantile(unrest, 0.5))} its median`,
     ]
   } finally {
     await browser.close()

@@ -74,7 +74,9 @@ export default async function verdict() {
   return [
     ...sizes.map(
       ([[f, p, v], took]) =>
-        `${f} findings, ${p} products, ${v} weekly visits: median ${ms(quantile(took, 0.5))}, p95 ${ms(quantile(took, 0.95))} = ${times(quantile(took, 0.95) / FRAME_MS)} of one frame`,
+        `${f} findings, ${p} products, ${v} weekly visits: median ` +
+        `${ms(quantile(took, 0.5))}, p95 ${ms(quantile(took, 0.95))} = ` +
+        `${times(quantile(took, 0.95) / FRAME_MS)} of one frame`,
     ),
     `growth when all double: ${times(full / small)}, then ${times(large / full)}`,
   ]

@@ -39,3 +39,30 @@ export const setCode = z.strictObject({
   code: z.string().regex(/^\d{4,8}$/, 'four to eight digits'),
   password: z.string().min(1).max(200),
 })
+
+const PAGE_SIZE = 50
+/** A page of the list of people: what is sought in name or work, and which page, from 1. */
+export const peopleQuery = z.object({
+  q: line(60).default(''),
+  page: z.coerce.number().int('a whole number').min(1, 'from 1').max(100_000).default(1),
+  size: z.coerce.number().int('a whole number').min(1).max(100).default(PAGE_SIZE),
+})
+export type PeopleQuery = z.infer<typeof peopleQuery>
+
+export interface PersonLine {
+  id: string
+  name: string
+  work: string | null
+  born: string | null
+  /** Day of the last visit that was begun, in the house's time. */
+  last: string | null
+  /** Day of the next visit that is booked. */
+  next: string | null
+}
+export interface PeoplePage {
+  people: PersonLine[]
+  /** How many there are in all, on this page and the others. */
+  total: number
+  page: number
+  pages: number
+}

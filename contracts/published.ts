@@ -18,7 +18,10 @@ export function publishedSchemas(): Record<string, object> {
       $id: 'urn:oak-basin:format:plan-case:1',
       title: 'A planning case',
       description:
-        'The question of one plan in whole numbers: stages, states of the skin between them, and every way from one to the next. Time in ticks of 30 s, load in hundredths, money in cents. Sought: one way through, of greatest value, then least cost, then least idle ticks, then smallest option ids.',
+        'The question of one plan in whole numbers: stages, states of the skin between them, ' +
+        'and every way from one to the next. Time in ticks of 30 s, load in hundredths, money ' +
+        'in cents. Sought: one way through, of greatest value, then least cost, then least ' +
+        'idle ticks, then smallest option ids.',
       ...z.toJSONSchema(planCaseDocument, { target: 'draft-2020-12' }),
     },
   }

@@ -29,6 +29,11 @@ import { SKIN_LIMIT_ROWS, SKIN_ROWS } from '#core/screening/skin'
 import { OBSERVATIONS } from '#core/skin/observations'
 
 /** One row that the house computes with, in words. */
+function boundWords(set: { exactly?: number; least?: number; most?: number }): string {
+  if (set.exactly !== undefined) return `is ${set.exactly}`
+  return set.least !== undefined ? `at least ${set.least}` : `at most ${set.most ?? ''}`
+}
+
 export interface Row {
   group: string
   id: string
@@ -103,12 +108,7 @@ export function allRows(): Row[] {
       group: 'One-tap observations',
       id: `noticed-${o.id}`,
       title: o.words,
-      sentence: o.sets
-        .map(
-          (s) =>
-            `${s.reading} ${s.exactly !== undefined ? `is ${s.exactly}` : s.least !== undefined ? `at least ${s.least}` : `at most ${s.most ?? ''}`}`,
-        )
-        .join(', '),
+      sentence: o.sets.map((s) => `${s.reading} ${boundWords(s)}`).join(', '),
       reason: '',
       source: o.source,
     })),
@@ -265,7 +265,13 @@ export function rowsPage(): string {
   const cell = (s: string) => s.replaceAll('|', '\\|')
   const groups = [...new Set(rows.map((r) => r.group))].map((g) => {
     const own = rows.filter((r) => r.group === g)
-    return `## ${g} (${own.length})\n\n| id | what | says | why | source |\n|---|---|---|---|---|\n${own.map((r) => `| \`${r.id}\` | ${[r.title, r.sentence, r.reason, r.source].map(cell).join(' | ')} |`).join('\n')}\n`
+    const line = (r: Row) =>
+      `| \`${r.id}\` | ${[r.title, r.sentence, r.reason, r.source].map(cell).join(' | ')} |`
+    const head = ['| id | what | says | why | source |', '|---|---|---|---|---|']
+    return `${[`## ${g} (${own.length})`, '', ...head, ...own.map(line)].join('\n')}\n`
   })
-  return `# Every row the house computes with\n\nWritten by \`npm run formats\` from \`core/\`; do not edit. ${rows.length} rows.\n\n${groups.join('\n')}`
+  return (
+    `# Every row the house computes with\n\nWritten by \`npm run formats\` from ` +
+    `\`core/\`; do not edit. ${rows.length} rows.\n\n${groups.join('\n')}`
+  )
 }

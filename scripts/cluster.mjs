@@ -1,21 +1,32 @@
 import { spawnSync } from 'node:child_process'
-import { createHash, randomBytes } from 'node:crypto'
+import { createHash } from 'node:crypto'
 import {
-  chmodSync,
   chownSync,
   existsSync,
   mkdirSync,
-  readFileSync,
   readdirSync,
   renameSync,
   rmSync,
   writeFileSync,
 } from 'node:fs'
 import { join } from 'node:path'
+import { freshSecrets, readSecrets, writeSecrets } from './secrets.mjs'
 import { debian, freePort, isRoot, portFree, ROOT, say, Trouble } from './say.mjs'
 
 const LIB = '/usr/lib/postgresql'
 const DATABASE = 'oak_basin'
+
+/**
+ * The database's own log says that something failed, never with what: statements, parameters and the
+ * details of an error hold what a client told.
+ */
+const QUIET_LOG = [
+  '-c log_min_messages=fatal',
+  '-c log_min_error_statement=panic',
+  '-c log_error_verbosity=terse',
+  '-c log_parameter_max_length=0',
+  '-c log_parameter_max_length_on_error=0',
+]
 
 /** The newest server's folder of programs, if a server is installed. */
 function findPrograms() {
@@ -90,8 +101,9 @@ export class Cluster {
 
   async up() {
     mkdirSync(this.home, { recursive: true, mode: 0o755 })
-    if (!existsSync(join(this.data, 'PG_VERSION')) || !existsSync(this.secretsFile)) this.make()
-    this.secrets = JSON.parse(readFileSync(this.secretsFile, 'utf8'))
+    const there = existsSync(join(this.data, 'PG_VERSION'))
+    this.secrets = readSecrets(this.secretsFile, there ? this.data : undefined)
+    if (!there) this.make()
     if (this.running()) {
       if (await this.answers()) return this
       say('· The database was left half-way; starting it again')
@@ -106,6 +118,7 @@ export class Cluster {
       '-c listen_addresses=127.0.0.1',
       '-c unix_socket_directories=',
       '-c max_connections=60',
+      ...QUIET_LOG,
       ...(this.durable
         ? []
         : ['-c fsync=off', '-c synchronous_commit=off', '-c full_page_writes=off']),
@@ -132,27 +145,22 @@ export class Cluster {
 
   /**
    * A cluster is made beside its place and moved there when whole, so that a broken-off attempt is
-   * never taken for one.
+   * never taken for one. Its secrets are kept before it stands: a cluster without them cannot be.
    */
   make() {
     const fresh = `${this.data}.new`
-    for (const left of [fresh, ...(existsSync(this.secretsFile) ? [] : [this.data])])
-      rmSync(left, { recursive: true, force: true })
+    rmSync(fresh, { recursive: true, force: true })
     if (existsSync(this.data))
       throw new Trouble(
         `${this.data} is not a whole database. Move it away or run ./start --reset.`,
       )
-    const word = () => randomBytes(24).toString('base64url')
-    const secrets = {
-      port: this.firstPort,
-      superuser: word(),
-      owner: word(),
-      app: word(),
-      session: randomBytes(48).toString('base64url'),
+    if (!this.secrets) {
+      this.secrets = freshSecrets(this.firstPort)
+      this.save()
     }
     mkdirSync(fresh, { mode: 0o700 })
     const pwfile = `${this.data}.pw`
-    writeFileSync(pwfile, secrets.superuser, { mode: 0o600 })
+    writeFileSync(pwfile, this.secrets.superuser, { mode: 0o600 })
     if (this.user) {
       const [uid, gid] = ids(this.user)
       chownSync(fresh, uid, gid)
@@ -171,13 +179,10 @@ export class Cluster {
     ])
     rmSync(pwfile)
     renameSync(fresh, this.data)
-    this.secrets = secrets
-    this.save()
   }
 
   save() {
-    writeFileSync(this.secretsFile, JSON.stringify(this.secrets, null, 2), { mode: 0o600 })
-    chmodSync(this.secretsFile, 0o600)
+    writeSecrets(this.secretsFile, this.secrets)
   }
   running() {
     return this.as('pg_ctl', ['status', '-D', this.data]).status === 0

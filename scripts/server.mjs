@@ -2,16 +2,30 @@ import { spawn } from 'node:child_process'
 import { freePort, portFree, ROOT, Trouble } from './say.mjs'
 
 /**
+ * @typedef {object} RunOptions
+ * @property {number} wanted the port, or the next free one
+ * @property {string} [address] what the browser sees; defaults to the loopback address
+ * @property {string} [meters] host:port of a bench of meters
+ * @property {boolean} [quiet] print errors only
+ * @property {(text: string) => void} [heard] called with all that it prints, instead of letting it
+ *   print
+ * @property {Record<string, string>} [env]
+ */
+
+/**
  * Runs the built server against a cluster.
- * @param options.address what the browser sees; defaults to the loopback address
+ * @param {RunOptions} options
  * @returns the child, its port and its address once `/api/ready` answers
  */
-export async function runServer(cluster, { wanted, address, meters, quiet = false, env = {} }) {
+export async function runServer(
+  cluster,
+  { wanted, address, meters, quiet = false, heard, env = {} },
+) {
   const port = (await portFree(wanted)) ? wanted : await freePort(wanted)
   const own = address ?? `http://127.0.0.1:${port}`
   const child = spawn(process.execPath, ['--enable-source-maps', '.output/server/index.mjs'], {
     cwd: ROOT,
-    stdio: quiet ? ['ignore', 'ignore', 'inherit'] : ['ignore', 'inherit', 'inherit'],
+    stdio: heard ? ['ignore', 'pipe', 'pipe'] : ['ignore', quiet ? 'ignore' : 'inherit', 'inherit'],
     env: {
       ...process.env,
       NODE_ENV: 'production',
@@ -25,6 +39,8 @@ export async function runServer(cluster, { wanted, address, meters, quiet = fals
       ...env,
     },
   })
+  for (const stream of [child.stdout, child.stderr])
+    stream?.on('data', (bytes) => heard(String(bytes)))
   return { child, port, address: own }
 }
 

@@ -126,7 +126,11 @@ async function main() {
   if (needsHouse || wanted.has('faults')) await ensurePostgres()
   if (wanted.has('e2e') && !has('chromium')) await debian(['chromium'], 'Chromium')
   await ensurePackages()
-  if (wanted.has('lint')) await gate('Lint', bin('eslint'), ['.'])
+  if (wanted.has('lint')) {
+    await gate('Laid out by the formatter', bin('prettier'), ['--check', '.'])
+    await gate('Lint', bin('eslint'), ['.'])
+    await gate('Lengths', process.execPath, ['scripts/figures.mjs'])
+  }
   if (wanted.has('types')) await gate('Types', bin('nuxt'), ['typecheck'])
   if (wanted.has('imports'))
     await gate(

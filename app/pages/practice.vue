@@ -1,54 +1,12 @@
 <script setup lang="ts">
-import type { LicenceId } from '#core/catalogue/kinds'
-import type { Tightening } from '#core/screening/houseRules'
-import type { ScopeLine } from '#core/screening/scope'
+import type { PracticePage } from '#contracts/practice'
 import { dayAndClock } from '~/composables/dates'
 import { sayProblem, useApi } from '~/composables/useApi'
 
-interface Practice {
-  house: {
-    name: string
-    address: string
-    phone: string
-    emergency: string
-    timeZone: string
-    retentionYears: number
-    cleaningMinutes: number
-    allows: LicenceId[]
-  }
-  people: {
-    id: string
-    name: string
-    email: string
-    role: string
-    licences: LicenceId[]
-    licenceUntil: Partial<Record<LicenceId, string>>
-    scope: ScopeLine[]
-    active: boolean
-  }[]
-  rules: {
-    id: string
-    rule: string
-    change: Tightening
-    reason: string
-    by: string
-    at: number
-    ended: number | null
-  }[]
-  chain: { seals: number; broken: number | null; erasedParts: number; head: string }
-  audit: {
-    id: number
-    at: number
-    action: string
-    allowed: boolean
-    staff: string | null
-    client: string | null
-  }[]
-}
 useHead({ title: 'Practice · Oak Basin' })
 const api = useApi()
 const { data, error, refresh } = await useAsyncData('practice', () =>
-  api<Practice>('/api/practice'),
+  api<PracticePage>('/api/practice'),
 )
 /** What an audit line says, in words. */
 const AUDIT_WORDS: Readonly<Record<string, string>> = {
@@ -91,17 +49,7 @@ const AUDIT_WORDS: Readonly<Record<string, string>> = {
             · records kept {{ data.house.retentionYears }} years
           </p>
           <h2 class="mt-4">The chain of seals</h2>
-          <p class="tag" :class="data.chain.broken === null ? 'good' : 'stop'">
-            {{
-              data.chain.broken === null
-                ? `${data.chain.seals} seals, every one stands`
-                : `broken at seal ${data.chain.broken}`
-            }}
-          </p>
-          <p class="soft head figures">
-            {{ data.chain.erasedParts ? `${data.chain.erasedParts} parts erased; ` : '' }}head
-            {{ data.chain.head }}
-          </p>
+          <ChainCheck />
         </section>
         <ScopePanel
           :people="data.people"
@@ -147,10 +95,6 @@ const AUDIT_WORDS: Readonly<Record<string, string>> = {
   gap: 16px;
   align-items: start;
   margin-top: 10px;
-}
-.head {
-  word-break: break-all;
-  font-size: 0.8125rem;
 }
 @media (max-width: 1000px) {
   .cols {

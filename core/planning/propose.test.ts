@@ -102,47 +102,51 @@ describe('proposal', () => {
       if (['grain', 'enzyme', 'tip', 'steam'].includes(s.technique))
         expect(s.regions).not.toContain('cheekL')
   })
-  it('puts only calming products on skin that has just been abraded, best suited ones elsewhere, and plans no tip where the shelf has none', () => {
-    const two = (kinds: readonly ProductKind[]) =>
-      PRODUCT_KINDS.flatMap((k) => [
-        {
-          product: product(k, `${k}-strong`, { calming: false, suits: ['oily', 'all'] }),
-          lots: [lot(`${k}-strong`)],
-        },
-        ...(kinds.includes(k)
-          ? [{ product: product(k, `${k}-calm`), lots: [lot(`${k}-calm`)] }]
-          : []),
-      ])
-    const bright = {
-      school: 'brightLamp' as const,
-      aims: ['dullness' as const, 'congestion' as const],
-      readings: readAll({ ...RESILIENT, oil: 4 }),
-    }
-    const input = planInput({ ...bright, shelf: two(PRODUCT_KINDS) })
-    const steps = propose(input).steps
-    const tip = steps.findIndex((s) => s.technique === 'tip')
-    expect(tip).toBeGreaterThan(0)
-    for (const [i, s] of steps.entries())
-      if (s.productId !== undefined)
-        expect(
-          s.productId.endsWith('-calm'),
-          `${s.technique} ${i < tip ? 'before' : 'after'} the tip`,
-        ).toBe(i > tip && s.regions.some((r) => steps[tip]?.regions.includes(r)))
-    const none = planInput({
-      ...bright,
-      shelf: two(PRODUCT_KINDS.filter((k) => k !== 'moisturiser')),
-    })
-    expect(has(none, 'tip')).toBe(false)
-    const serum = steps.find((s) => s.technique === 'serum')
-    const wrong = checkPlan(
-      input,
-      applyEdits(steps, [
-        { do: 'set', key: serum?.key ?? '', patch: { productId: 'serum-strong' } },
-      ]),
-    ).findings.find((f) => f.rule === 'calm-only')
-    expect(wrong).toMatchObject({ strength: 'stop', locked: true })
-    expect(wrong?.mends[0]?.label).toBe('Use serum-calm')
-  })
+  it(
+    'puts only calming products on skin that has just been abraded, best suited ones ' +
+      'elsewhere, and plans no tip where the shelf has none',
+    () => {
+      const two = (kinds: readonly ProductKind[]) =>
+        PRODUCT_KINDS.flatMap((k) => [
+          {
+            product: product(k, `${k}-strong`, { calming: false, suits: ['oily', 'all'] }),
+            lots: [lot(`${k}-strong`)],
+          },
+          ...(kinds.includes(k)
+            ? [{ product: product(k, `${k}-calm`), lots: [lot(`${k}-calm`)] }]
+            : []),
+        ])
+      const bright = {
+        school: 'brightLamp' as const,
+        aims: ['dullness' as const, 'congestion' as const],
+        readings: readAll({ ...RESILIENT, oil: 4 }),
+      }
+      const input = planInput({ ...bright, shelf: two(PRODUCT_KINDS) })
+      const steps = propose(input).steps
+      const tip = steps.findIndex((s) => s.technique === 'tip')
+      expect(tip).toBeGreaterThan(0)
+      for (const [i, s] of steps.entries())
+        if (s.productId !== undefined)
+          expect(
+            s.productId.endsWith('-calm'),
+            `${s.technique} ${i < tip ? 'before' : 'after'} the tip`,
+          ).toBe(i > tip && s.regions.some((r) => steps[tip]?.regions.includes(r)))
+      const none = planInput({
+        ...bright,
+        shelf: two(PRODUCT_KINDS.filter((k) => k !== 'moisturiser')),
+      })
+      expect(has(none, 'tip')).toBe(false)
+      const serum = steps.find((s) => s.technique === 'serum')
+      const wrong = checkPlan(
+        input,
+        applyEdits(steps, [
+          { do: 'set', key: serum?.key ?? '', patch: { productId: 'serum-strong' } },
+        ]),
+      ).findings.find((f) => f.rule === 'calm-only')
+      expect(wrong).toMatchObject({ strength: 'stop', locked: true })
+      expect(wrong?.mends[0]?.label).toBe('Use serum-calm')
+    },
+  )
   it('closes with sun protection by day and may oil by night', () => {
     expect(has(planInput({ daylight: true }), 'sunProtection')).toBe(true)
     expect(has(planInput({ daylight: false }), 'sunProtection')).toBe(false)

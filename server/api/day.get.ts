@@ -1,14 +1,12 @@
-import { getQuery } from 'h3'
+import { z } from 'zod'
 import { day } from '#contracts/common'
-import { fromZod } from '../http/problem'
 import { route } from '../http/route'
-import { thePractice } from '../services/practice'
 import { dayIn } from '../services/dates'
 import { readDay } from '../services/diary'
+import { thePractice } from '../services/practice'
 
-export default route({}, async ({ event }) => {
-  const asked = getQuery(event).date
-  const parsed = day.safeParse(asked ?? dayIn((await thePractice()).timeZone, Date.now()))
-  if (!parsed.success) throw fromZod(parsed.error, { date: asked })
-  return readDay(parsed.data)
-})
+const query = z.object({ date: day.optional() })
+
+export default route({ query }, async ({ query: { date } }) =>
+  readDay(date ?? dayIn((await thePractice()).timeZone, Date.now())),
+)

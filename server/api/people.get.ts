@@ -1,5 +1,5 @@
-import { getQuery } from 'h3'
+import { peopleQuery } from '#contracts/people'
 import { route } from '../http/route'
-import { listPeople } from '../services/people'
+import { listPeople } from '../services/peopleList'
 
-export default route({}, ({ event, me }) => listPeople(me, String(getQuery(event).q ?? '')))
+export default route({ query: peopleQuery }, ({ me, query }) => listPeople(me, query))

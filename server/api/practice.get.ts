@@ -1,4 +1,5 @@
 import { desc, eq } from 'drizzle-orm'
+import type { PracticePage } from '#contracts/practice'
 import { audit, clients, houseRules, staff } from '#db/schema'
 import { ownerOnly } from '../http/owner'
 import { route } from '../http/route'
@@ -6,12 +7,11 @@ import { thePractice } from '../services/practice'
 import { database } from '../services/database'
 import { dayIn } from '../services/dates'
 import { scopeIn } from '../services/policy'
-import { verifyChain } from '../services/records'
 
-export default route({}, async ({ me }) => {
+export default route({}, async ({ me }): Promise<PracticePage> => {
   ownerOnly(me)
   const db = database()
-  const [house, people, chain, lines, rules] = await Promise.all([
+  const [house, people, lines, rules] = await Promise.all([
     thePractice(),
     db
       .select({
@@ -25,7 +25,6 @@ export default route({}, async ({ me }) => {
       })
       .from(staff)
       .orderBy(staff.name),
-    verifyChain(),
     db
       .select({
         id: audit.id,
@@ -51,7 +50,6 @@ export default route({}, async ({ me }) => {
   return {
     house,
     people: people.map((p) => ({ ...p, scope: scopeIn(p, house.allows, today) })),
-    chain,
     rules: rules.map(({ r, by }) => ({
       id: r.id,
       rule: r.rule,

@@ -1,5 +1,5 @@
 import type { Staff } from '../services/session'
-import { forbidden } from './problem'
+import { forbidden } from '../problem/problem'
 
 /** What a trainee may not do. */
 export function notTrainee(me: Staff): void {

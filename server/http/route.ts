@@ -1,26 +1,33 @@
 import {
   defineEventHandler,
+  getQuery,
   getRouterParam,
-  readRawBody,
   setResponseHeader,
   type EventHandler,
   type H3Event,
 } from 'h3'
 import type { z } from 'zod'
+import { codeOf, fromDatabase } from '../problem/fromDatabase'
+import { fromZod, notFound, ProblemError, sendProblem } from '../problem/problem'
 import { log } from '../services/log'
 import { currentStaff, type Staff } from '../services/session'
-import { fromZod, notFound, ProblemError, sendProblem } from './problem'
+import { readBody, refuseUnwritable } from './body'
 
-interface Spec<B extends z.ZodType | undefined> {
+type Schema = z.ZodType | undefined
+interface Spec<Body extends Schema, Query extends Schema> {
   /** `anyone` needs no sign-in; `locked` also answers to a locked tablet. */
   who?: 'staff' | 'locked' | 'anyone'
-  body?: B
+  body?: Body
+  /** Bytes at most. */
   bodyLimit?: number
+  query?: Query
 }
-interface Context<B> {
+type Parsed<Given extends Schema> = Given extends z.ZodType ? z.infer<Given> : undefined
+interface Context<Body extends Schema, Query extends Schema> {
   event: H3Event
   me: Staff
-  body: B
+  body: Parsed<Body>
+  query: Parsed<Query>
   id: string
 }
 
@@ -28,12 +35,12 @@ const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/
 const BODY_LIMIT = 400_000
 
 /**
- * A thin route: who may come in, what the body must look like, one call, one reply; every refusal
- * in the same shape.
+ * A thin route: who may come in, what query and body must look like, one call, one reply; every
+ * refusal in the same shape.
  */
-export function route<B extends z.ZodType | undefined = undefined>(
-  spec: Spec<B>,
-  handler: (c: Context<B extends z.ZodType ? z.infer<B> : undefined>) => unknown,
+export function route<Body extends Schema = undefined, Query extends Schema = undefined>(
+  spec: Spec<Body, Query>,
+  handler: (context: Context<Body, Query>) => unknown,
 ): EventHandler {
   return defineEventHandler(async (event) => {
     setResponseHeader(event, 'cache-control', 'no-store')
@@ -42,100 +49,48 @@ export function route<B extends z.ZodType | undefined = undefined>(
         spec.who === 'anyone' ? undefined : await currentStaff(event, spec.who === 'locked')
       const id = getRouterParam(event, 'id') ?? ''
       if (id !== '' && !UUID.test(id)) throw notFound()
+      const query = spec.query ? readQuery(event, spec.query) : undefined
       const body = spec.body
-        ? await parse(event, spec.body, spec.bodyLimit ?? BODY_LIMIT)
+        ? await readBody(event, spec.body, spec.bodyLimit ?? BODY_LIMIT)
         : undefined
-      return await handler({ event, me: me as Staff, body: body as never, id })
-    } catch (error) {
-      if (error instanceof ProblemError) return sendProblem(event, error)
-      const known = fromDatabase(error)
-      if (known) return sendProblem(event, known)
-      log.error(
-        {
-          path: event.path.split('?')[0],
-          method: event.method,
-          name: error instanceof Error ? error.name : 'unknown',
-          stack: error instanceof Error ? error.stack?.split('\n').slice(1, 6) : undefined,
-        },
-        'unexpected',
-      )
-      return sendProblem(
+      return await handler({
         event,
-        new ProblemError(
-          500,
-          'It did not work',
-          'Nothing was changed. Try again; if it stays so, tell whoever looks after this computer.',
-        ),
-      )
+        me: me as Staff,
+        body: body as never,
+        query: query as never,
+        id,
+      })
+    } catch (error) {
+      return sendProblem(event, toProblem(event, error))
     }
   })
 }
 
-async function parse(event: H3Event, schema: z.ZodType, limit: number): Promise<unknown> {
-  const length = Number(event.node.req.headers['content-length'] ?? 0)
-  if (length > limit)
-    throw new ProblemError(
-      413,
-      'Too large',
-      `At most ${Math.round(limit / 1000)} kB are taken. Nothing was saved.`,
-    )
-  const raw = (await readRawBody(event, 'utf8')) ?? ''
-  if (Buffer.byteLength(raw) > limit)
-    throw new ProblemError(
-      413,
-      'Too large',
-      `At most ${Math.round(limit / 1000)} kB are taken. Nothing was saved.`,
-    )
-  let input: unknown
-  try {
-    input = raw === '' ? {} : JSON.parse(raw)
-  } catch {
-    throw new ProblemError(400, 'Not accepted', 'This is not JSON. Nothing was saved.', [
-      { field: 'body', given: 'text that is not JSON', allowed: 'JSON' },
-    ])
-  }
+function readQuery(event: H3Event, schema: z.ZodType): unknown {
+  const input = getQuery(event)
+  refuseUnwritable(input)
   const parsed = schema.safeParse(input)
   if (!parsed.success) throw fromZod(parsed.error, input)
   return parsed.data
 }
 
-/** What the database itself refused, said plainly. */
-function fromDatabase(error: unknown): ProblemError | undefined {
-  const cause = error instanceof Error && error.cause !== undefined ? error.cause : error
-  if (typeof cause !== 'object' || cause === null || !('code' in cause)) return undefined
-  const { code } = cause as { code: unknown }
-  if (code === '23505')
-    return new ProblemError(
-      409,
-      'Already there',
-      'This has been saved before. Nothing was doubled.',
-    )
-  if (code === '23514')
-    return new ProblemError(422, 'Cannot be done', 'What is sealed or frozen is not changed.')
-  if (code === '23503')
-    return new ProblemError(422, 'Cannot be done', 'It points at something that is not there.')
-  if (code === 'P0001')
-    return new ProblemError(
-      422,
-      'Cannot be done',
-      `The law keeps this record: ${(cause as { message?: string }).message ?? ''}.`,
-    )
-  if (
-    typeof code === 'string' &&
-    (/^(57P|08)/.test(code) ||
-      [
-        'ECONNREFUSED',
-        'CONNECTION_CLOSED',
-        'CONNECTION_ENDED',
-        'CONNECT_TIMEOUT',
-        'CONNECTION_DESTROYED',
-        'ECONNRESET',
-      ].includes(code))
+function toProblem(event: H3Event, error: unknown): ProblemError {
+  if (error instanceof ProblemError) return error
+  const known = fromDatabase(error)
+  if (known) return known
+  // Messages of the database hold what a client told: only code, route and kind are written down.
+  log.error(
+    {
+      route: event.context.matchedRoute?.path ?? 'unknown',
+      method: event.method,
+      kind: error instanceof Error ? error.name : 'unknown',
+      code: codeOf(error),
+    },
+    'unexpected',
   )
-    return new ProblemError(
-      503,
-      'The database is away',
-      'Nothing was saved yet. What you tapped is kept on this device and sent again.',
-    )
-  return undefined
+  return new ProblemError(
+    500,
+    'It did not work',
+    'Nothing was changed. Try again; if it stays so, tell whoever looks after this computer.',
+  )
 }

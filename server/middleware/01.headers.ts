@@ -5,7 +5,19 @@ export default defineEventHandler((event) => {
   const nonce = randomBytes(16).toString('base64')
   event.context.nonce = nonce
   setResponseHeaders(event, {
-    'content-security-policy': `default-src 'self'; script-src 'self' 'nonce-${nonce}'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; font-src 'self'; connect-src 'self'; worker-src 'self'; object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'`,
+    'content-security-policy': [
+      `default-src 'self'`,
+      `script-src 'self' 'nonce-${nonce}'`,
+      `style-src 'self' 'unsafe-inline'`,
+      `img-src 'self' data:`,
+      `font-src 'self'`,
+      `connect-src 'self'`,
+      `worker-src 'self'`,
+      `object-src 'none'`,
+      `base-uri 'none'`,
+      `form-action 'self'`,
+      `frame-ancestors 'none'`,
+    ].join('; '),
     'x-content-type-options': 'nosniff',
     'referrer-policy': 'no-referrer',
     'x-frame-options': 'DENY',

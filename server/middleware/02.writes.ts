@@ -1,4 +1,4 @@
-import { ProblemError, sendProblem } from '../http/problem'
+import { ProblemError, sendProblem } from '../problem/problem'
 
 /**
  * Every write comes from our own pages and says JSON: site, origin and content type are checked

@@ -1,6 +1,6 @@
-import { and, eq, or } from 'drizzle-orm'
+import { and, eq, exists, or } from 'drizzle-orm'
 import { audit, clients, staff, visits } from '#db/schema'
-import { forbidden, notFound } from '../http/problem'
+import { forbidden, notFound } from '../problem/problem'
 import { database } from './database'
 import type { Staff } from './session'
 
@@ -90,5 +90,9 @@ export async function visitFor(
 /** Clients a person may open, as a condition for lists. */
 export function inCare(me: Staff) {
   if (me.role === 'owner') return undefined
-  return or(eq(clients.createdBy, me.id), eq(visits.staffId, me.id))
+  const treated = database()
+    .select({ id: visits.id })
+    .from(visits)
+    .where(and(eq(visits.clientId, clients.id), eq(visits.staffId, me.id)))
+  return or(eq(clients.createdBy, me.id), exists(treated))
 }

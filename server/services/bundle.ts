@@ -23,7 +23,7 @@ import {
   visits,
   devices,
 } from '#db/schema'
-import { notFound } from '../http/problem'
+import { notFound } from '../problem/problem'
 import { visitRights, type Visit } from './access'
 import { careOf } from './care'
 import { database } from './database'

@@ -25,7 +25,7 @@ import {
   visits,
   withdrawals,
 } from '#db/schema'
-import { forbidden, notFound, refused } from '../http/problem'
+import { forbidden, notFound, refused } from '../problem/problem'
 import type { Visit } from './access'
 import { database } from './database'
 import { myScope } from './policy'
@@ -130,7 +130,8 @@ export async function readPatch(
   const hours = (Date.now() - test.at.getTime()) / 3_600_000
   if (body.result === 'clear' && hours < PATCH_HOURS.first)
     throw refused(
-      `Too early to call it clear: it is read at ${PATCH_HOURS.first} h and again at ${PATCH_HOURS.second} h; ${Math.floor(hours)} h have passed.`,
+      `Too early to call it clear: it is read at ${PATCH_HOURS.first} h and again at ` +
+        `${PATCH_HOURS.second} h; ${Math.floor(hours)} h have passed.`,
     )
   await database()
     .insert(patchReads)

@@ -5,7 +5,7 @@ import { IMPORT_DEPTH, jsonDepth, visitDocument, type VisitDocument } from '#con
 import type { Json } from '#core/record/canonical'
 import { verify } from '#core/record/seal'
 import { imports, seals } from '#db/schema'
-import { fromZod, ProblemError, refused } from '../http/problem'
+import { fromZod, ProblemError, refused } from '../problem/problem'
 import type { Client, Visit } from './access'
 import { readBundle } from './bundle'
 import { thePractice } from './practice'

@@ -1,7 +1,7 @@
 import { connect, type Socket } from 'node:net'
 import { METERS, type MeterKind } from '#core/catalogue/meters'
 import { refuseValue, REPEATS } from '#core/skin/meters'
-import { ProblemError, refused } from '../http/problem'
+import { ProblemError, refused } from '../problem/problem'
 
 export interface Taken {
   serial: string

@@ -9,7 +9,7 @@ import type {
 } from '#contracts/method'
 import { NO_POLICY, type HousePolicy } from '#core/catalogue/schools'
 import { housePolicies, protocols, protocolVersions, staff } from '#db/schema'
-import { conflict, notFound } from '../http/problem'
+import { conflict, notFound } from '../problem/problem'
 import { database } from './database'
 import type { Staff } from './session'
 

@@ -1,56 +1,14 @@
-import { and, asc, desc, eq, gte, ilike, isNull, sql } from 'drizzle-orm'
+import { and, asc, desc, eq, gte, sql } from 'drizzle-orm'
 import type { ClientFields } from '#contracts/people'
 import { pouredAtHome } from '#core/load/home'
 import { clients, consultations, imports, rooms, staff, visits } from '#db/schema'
-import { conflict } from '../http/problem'
-import { inCare, type Client } from './access'
+import { conflict } from '../problem/problem'
+import type { Client } from './access'
 import { pastOf, visitsOf } from './bundle'
 import { thePractice } from './practice'
 import { database } from './database'
 import { ageOn, dayBounds, dayIn } from './dates'
 import type { Staff } from './session'
-
-/**
- * Clients in one's care, by name; beside them the days of the last visit that was begun and of the
- * next that is booked, in the house's own time.
- */
-export async function listPeople(me: Staff, search: string) {
-  const words = search
-    .trim()
-    .slice(0, 60)
-    .replace(/[%_\\]/g, '\\$&')
-  const { timeZone } = await thePractice()
-  const { from } = dayBounds(timeZone, dayIn(timeZone, new Date()))
-  const last = sql<
-    string | null
-  >`max(${visits.startsAt}) filter (where ${visits.status} in ('treating', 'closing', 'sealed'))`
-  const next = sql<
-    string | null
-  >`min(${visits.startsAt}) filter (where ${visits.status} = 'booked' and ${visits.startsAt} >= ${from.toISOString()}::timestamptz)`
-  const day = (at: string | null) => (at ? dayIn(timeZone, new Date(at)) : null)
-  const rows = await database()
-    .select({
-      id: clients.id,
-      name: clients.name,
-      work: clients.work,
-      born: clients.born,
-      last,
-      next,
-    })
-    .from(clients)
-    .leftJoin(visits, eq(visits.clientId, clients.id))
-    .where(
-      and(
-        inCare(me),
-        isNull(clients.erasedAt),
-        words ? ilike(clients.name, `%${words}%`) : undefined,
-      ),
-    )
-    .groupBy(clients.id)
-    .orderBy(asc(clients.name))
-    .limit(200)
-  return rows.map((r) => ({ ...r, last: day(r.last), next: day(r.next) }))
-}
 
 const values = (f: ClientFields) => ({
   name: f.name,

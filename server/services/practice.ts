@@ -1,5 +1,5 @@
 import { practice } from '#db/schema'
-import { notFound } from '../http/problem'
+import { notFound } from '../problem/problem'
 import { database } from './database'
 
 /** The house: its one row. */

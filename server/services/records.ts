@@ -4,9 +4,9 @@ import type { VisitBundle } from '#contracts/bundle'
 import { recordParts } from '#contracts/record'
 import type { RecordDraft } from '#core/record/build'
 import type { Json } from '#core/record/canonical'
-import { GENESIS, seal as sealParts, verify } from '#core/record/seal'
+import { GENESIS, seal as sealParts } from '#core/record/seal'
 import { amendments, lots, sealItems, seals, staff, visitEvents, visits } from '#db/schema'
-import { conflict, refused } from '../http/problem'
+import { conflict, refused } from '../problem/problem'
 import type { Visit } from './access'
 import { readBundle } from './bundle'
 import { database } from './database'
@@ -139,42 +139,6 @@ export async function amend(
     reason: body.reason,
     by: me.id,
   })
-}
-
-/**
- * Walks the whole chain of the practice: each seal stands on the one before, each part fits its
- * commitment or has been erased.
- */
-export async function verifyChain(): Promise<{
-  seals: number
-  broken: number | null
-  erasedParts: number
-  head: string
-}> {
-  const db = database()
-  const rows = await db.select().from(seals).orderBy(asc(seals.number))
-  const items = await db.select().from(sealItems).orderBy(asc(sealItems.place))
-  let prev = GENESIS
-  let erasedParts = 0
-  for (const s of rows) {
-    const proof = verify({
-      prev: s.prev,
-      head: s.head,
-      items: items
-        .filter((i) => i.visitId === s.visitId)
-        .map((i) => ({
-          name: i.name,
-          commitment: i.commitment,
-          content: i.salt === null ? null : (i.content ?? null),
-          salt: i.salt,
-        })),
-    })
-    if (!proof.ok || s.prev !== prev)
-      return { seals: rows.length, broken: s.number, erasedParts, head: prev }
-    erasedParts += proof.erased.length
-    prev = s.head
-  }
-  return { seals: rows.length, broken: null, erasedParts, head: prev }
 }
 
 export async function therapistOf(visit: Visit): Promise<string> {

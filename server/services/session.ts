@@ -1,7 +1,7 @@
 import { eq } from 'drizzle-orm'
 import { useSession, type H3Event } from 'h3'
 import { staff } from '#db/schema'
-import { ProblemError } from '../http/problem'
+import { ProblemError } from '../problem/problem'
 import { database } from './database'
 import { hashSecret, secretMatches } from './passwords'
 import { countTry, forgetTries, throttle, tryKey } from './throttle'

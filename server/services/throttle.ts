@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto'
 import { and, count, eq, gt, lt } from 'drizzle-orm'
 import { loginAttempts } from '#db/schema'
-import { ProblemError } from '../http/problem'
+import { ProblemError } from '../problem/problem'
 import { database } from './database'
 
 const WINDOW_MS = 15 * 60_000

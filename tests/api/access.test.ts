@@ -47,6 +47,7 @@ const TABLE: readonly Row[] = [
   { route: 'GET /api/day', own: ALL },
   { route: 'GET /api/meters', own: ALL },
   { route: 'GET /api/practice', own: OWNER },
+  { route: 'GET /api/practice/chain', own: OWNER },
   { route: 'POST /api/people', own: ALL, body: () => ({ id: randomUUID(), ...client }) },
   {
     route: 'POST /api/visits',

@@ -1,9 +1,12 @@
 import { randomUUID } from 'node:crypto'
 import postgres from 'postgres'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import type { ChainStep } from '#contracts/practice'
+import { seal } from '#core/record/seal'
 import { demoId } from '#db/demo/ids'
+import { walkedChain } from '../support/chain'
 import { signedIn, testUrl, type Caller } from '../support/http'
-import { sealedVisit, treating } from '../support/visit'
+import { sealedVisit, STAFF, treating } from '../support/visit'
 
 /**
  * What the application itself cannot do, even if it wanted to: asked of PostgreSQL under the
@@ -65,8 +68,9 @@ describe("the application's role", () => {
     it(`only adds to ${table}`, async () => {
       expect(await codeOf(app.unsafe(`delete from ${table}`))).toBe(DENIED)
       expect(await codeOf(app.unsafe(`truncate ${table}`))).toBe(DENIED)
-      const [col] =
-        await app`select column_name from information_schema.columns where table_schema = 'public' and table_name = ${table} and is_identity = 'NO' limit 1`
+      const [col] = await app`select column_name from information_schema.columns
+            where table_schema = 'public' and table_name = ${table}
+            and is_identity = 'NO' limit 1`
       const name = String(col?.column_name)
       expect(await codeOf(app.unsafe(`update ${table} set "${name}" = "${name}"`))).toBe(DENIED)
     })
@@ -83,7 +87,8 @@ describe("the application's role", () => {
     expect(await codeOf(app`update visits set status = 'closing' where id = ${sealed}`)).toBe(CHECK)
     expect(
       await codeOf(
-        app`insert into visit_events (id, visit_id, at, device_id, seq, plan_version, body, by) values (${randomUUID()}, ${sealed}, ${Date.now()}, 'device-0001', 1, 1, '{"kind":"held"}', ${demoId('ilse')})`,
+        app`insert into visit_events (id, visit_id, at, device_id, seq, plan_version, body, by)
+          values (${randomUUID()}, ${sealed}, ${Date.now()}, 'device-0001', 1, 1, '{"kind":"held"}', ${demoId('ilse')})`,
       ),
     ).toBe(CHECK)
   })
@@ -94,12 +99,6 @@ describe("the application's role", () => {
 })
 
 describe('erasing a client', () => {
-  const chain = async () =>
-    (
-      (await owner('/api/practice')).body as {
-        chain: { broken: number | null; erasedParts: number }
-      }
-    ).chain
   it('is refused while the law keeps the record, and nothing is lost by asking', async () => {
     const r = await owner(`/api/people/${demoId('other-21')}/erase`, { method: 'POST' })
     expect(r.status).toBe(422)
@@ -131,7 +130,7 @@ describe('erasing a client', () => {
         [client, id],
       )
     await ownerDb`update visits set starts_at = now() - interval '40 years' where client_id = ${client}`
-    const before = await chain()
+    const before = await walkedChain(owner)
     expect((await owner(`/api/people/${client}/erase`, { method: 'POST' })).status).toBe(200)
     const rest = JSON.stringify([
       await ownerDb`select * from clients where id = ${client}`,
@@ -145,10 +144,58 @@ describe('erasing a client', () => {
     expect(rest).not.toMatch(
       /Erase Me|1980-05-05|555 0100|erase@|Painter|silence|A Client|Went well|"oil"|stepDone/,
     )
-    const after = await chain()
+    const after = await walkedChain(owner)
     expect(after.broken).toBeNull()
     expect(after.erasedParts).toBeGreaterThan(before.erasedParts)
     expect((await owner(`/api/people/${client}`)).status).toBeLessThan(500)
     expect((await owner(`/api/visits/${id}`)).status).toBeLessThan(500)
+  })
+})
+
+describe('the chain of seals', () => {
+  const LONG = 450
+  it('is walked in stretches, and says where it breaks', async () => {
+    const clean = await walkedChain(owner)
+    expect(clean.broken).toBeNull()
+    const step = async (after: number) =>
+      (await owner(`/api/practice/chain?after=${after}`)).body as ChainStep
+    const [last] = await ownerDb`select max(number)::int as number from seals`
+    const from = (last?.number as number) + 1
+    const visits = await ownerDb`
+      insert into visits (id, client_id, staff_id, room_id, starts_at, minutes, aims, school, status)
+      select gen_random_uuid(), client_id, staff_id, room_id,
+        now() + (n || ' days')::interval, 30, aims, school, 'cancelled'
+      from visits, generate_series(900, ${900 + LONG - 1}) as n
+      where id = (select visit_id from seals limit 1) returning id`
+    let head = clean.head
+    const rows = visits.map((visit, place) => {
+      const sealed = seal([{ name: 'visit', content: { place } }], ['0'.repeat(32)], head)
+      head = sealed.head
+      return { visit, sealed, number: from + place }
+    })
+    await ownerDb`insert into seals ${ownerDb(
+      rows.map(({ visit, sealed, number }) => ({
+        number,
+        visit_id: visit.id as string,
+        prev: sealed.prev,
+        head: sealed.head,
+        by: STAFF.owner,
+      })),
+    )}`
+    for (const { visit, sealed } of rows)
+      for (const item of sealed.items)
+        await ownerDb`insert into seal_items (visit_id, place, name, commitment, content, salt)
+          values (${visit.id as string}, 0, ${item.name}, ${item.commitment},
+            ${ownerDb.json(item.content as never)}, ${item.salt})`
+    const first = await step(0)
+    expect(first.done).toBe(false)
+    expect(first.walked).toBeLessThan(first.total)
+    expect(await walkedChain(owner)).toMatchObject({ broken: null, head, seals: first.total })
+    const spoiled = rows[LONG - 100]
+    await ownerDb`update seal_items set content = '{"place": -1}' where visit_id = ${spoiled?.visit.id as string}`
+    expect((await walkedChain(owner)).broken).toBe(spoiled?.number)
+    await ownerDb`delete from seal_items where visit_id in ${ownerDb(visits.map((v) => v.id as string))}`
+    await ownerDb`delete from seals where number >= ${from}`
+    await ownerDb`delete from visits where id in ${ownerDb(visits.map((v) => v.id as string))}`
   })
 })

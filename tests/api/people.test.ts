@@ -1,18 +1,14 @@
 import { beforeAll, describe, expect, it } from 'vitest'
+import type { PeoplePage } from '#contracts/people'
 import { signedIn, testUrl, type Caller } from '../support/http'
 import { book, someone, treating } from '../support/visit'
 
-interface Row {
-  id: string
-  last: string | null
-  next: string | null
-}
 let owner: Caller
 beforeAll(async () => {
   owner = await signedIn(testUrl(), 'owner')
 })
 const rowOf = async (id: string) =>
-  ((await owner('/api/people')).body as Row[]).find((r) => r.id === id)
+  ((await owner('/api/people?q=Aalto%20Listed')).body as PeoplePage).people.find((r) => r.id === id)
 
 describe('the list of people', () => {
   it('counts a visit as the last one once it has begun, not when it is only booked', async () => {
@@ -25,5 +21,28 @@ describe('the list of people', () => {
     })
     await treating(owner, 'owner', client)
     expect((await rowOf(client))?.last).toMatch(/^\d{4}-\d\d-\d\d$/)
+  })
+})
+
+describe('a long list', () => {
+  const page = async (query: string) => (await owner(`/api/people?${query}`)).body as PeoplePage
+  it('shows everyone once, page by page', async () => {
+    for (let n = 0; n < 7; n++) await someone(owner, `Paged ${'abcdefg'[n]} Person`)
+    const pages = [1, 2, 3].map((n) => page(`q=Paged&size=3&page=${n}`))
+    const [first, second, third] = await Promise.all(pages)
+    expect([first?.people.length, second?.people.length, third?.people.length]).toEqual([3, 3, 1])
+    expect(first).toMatchObject({ total: 7, pages: 3 })
+    const all = [first, second, third].flatMap((p) => p?.people ?? [])
+    expect(all.map((p) => p.name)).toEqual([...'abcdefg'].map((n) => `Paged ${n} Person`))
+  })
+  it('finds by work as well, whatever the case, and takes a wildcard as a letter', async () => {
+    expect((await page('q=ROWER')).people.length).toBeGreaterThan(0)
+    expect((await page('q=%25')).total).toBe(0)
+  })
+  it('says which field is wrong', async () => {
+    const reply = await owner('/api/people?page=0')
+    expect(reply.status).toBe(400)
+    expect(reply.body).toMatchObject({ fields: [{ field: 'page' }] })
+    expect((await owner('/api/people?q=a%00b')).status).toBe(400)
   })
 })

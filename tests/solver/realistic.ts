@@ -54,7 +54,9 @@ export async function compared(half: 0 | 1): Promise<Seen> {
     if (greedy(n) !== best.value) seen.greedy++
   }
   console.log(
-    `≈ ${seen.cases} realistic cases beside the outside solver as full tuples: the slot binds in ${seen.slot}, the load in ${seen.load}, the surface in ${seen.surface}; better than taking the best step each time in ${seen.greedy} of ${seen.solved}`,
+    `≈ ${seen.cases} realistic cases beside the outside solver as full tuples: the slot ` +
+      `binds in ${seen.slot}, the load in ${seen.load}, the surface in ${seen.surface}; ` +
+      `better than taking the best step each time in ${seen.greedy} of ${seen.solved}`,
   )
   return seen
 }

@@ -52,8 +52,14 @@ const lid = (s: number) => {
   const x = MIDDLE + s * 56
   return `M${x - s * 26},161 C${x - s * 12},174 ${x + s * 12},174 ${x + s * 26},161`
 }
-const ear = (s: number) =>
-  `M${MIDDLE + s * 124},176 C${MIDDLE + s * 142},166 ${MIDDLE + s * 146},196 ${MIDDLE + s * 138},222 C${MIDDLE + s * 133},240 ${MIDDLE + s * 124},242 ${MIDDLE + s * 122},232Z`
+const ear = (s: number) => {
+  const x = (offset: number) => MIDDLE + s * offset
+  return [
+    `M${x(124)},176`,
+    `C${x(142)},166 ${x(146)},196 ${x(138)},222`,
+    `C${x(133)},240 ${x(124)},242 ${x(122)},232Z`,
+  ].join(' ')
+}
 
 function key(event: KeyboardEvent, zone: ZoneId) {
   if (event.key === 'Enter' || event.key === ' ') {

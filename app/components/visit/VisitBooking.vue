@@ -1,5 +1,8 @@
 <script setup lang="ts">
+import { watchDebounced } from '@vueuse/core'
 import { DateTime } from 'luxon'
+import type { PersonLine } from '#contracts/people'
+import { findPeople } from '~/composables/people'
 import { fieldProblem, sayProblem, useApi } from '~/composables/useApi'
 
 const props = defineProps<{
@@ -19,7 +22,8 @@ const props = defineProps<{
 const emit = defineEmits<{ close: []; saved: [] }>()
 const api = useApi()
 const staff = ref<{ id: string; name: string }[]>([])
-const people = ref<{ id: string; name: string }[]>([])
+const people = ref<PersonLine[]>([])
+const sought = ref('')
 const at = props.visit
   ? DateTime.fromMillis(props.visit.startsAt, { zone: props.zone })
   : DateTime.fromISO(props.day, { zone: props.zone }).set({ hour: 10 })
@@ -37,10 +41,19 @@ const busy = ref(false)
 onMounted(async () => {
   ;[staff.value, people.value] = await Promise.all([
     api<{ id: string; name: string }[]>('/api/staff'),
-    api<{ id: string; name: string }[]>('/api/people'),
+    findPeople(api, ''),
   ])
   if (!form.staffId) form.staffId = staff.value[0]?.id ?? ''
 })
+
+// The server finds people: the list may be longer than any page.
+watchDebounced(
+  sought,
+  async (words) => {
+    people.value = await findPeople(api, words)
+  },
+  { debounce: 200 },
+)
 
 async function save(cancel = false) {
   busy.value = true
@@ -86,8 +99,10 @@ async function save(cancel = false) {
         <VAutocomplete
           v-if="!visit"
           v-model="form.clientId"
+          v-model:search="sought"
           label="Client"
           :items="people"
+          no-filter
           item-title="name"
           item-value="id"
           :error-messages="fieldProblem(trouble, 'clientId')"

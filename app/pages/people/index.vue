@@ -1,27 +1,32 @@
 <script setup lang="ts">
 import { mdiMagnify, mdiPlus } from '@mdi/js'
-import { useApi } from '~/composables/useApi'
+import { refDebounced } from '@vueuse/core'
 import { dayWords } from '~/composables/dates'
+import { peoplePage } from '~/composables/people'
+import { sayProblem, useApi } from '~/composables/useApi'
 
-interface Row {
-  id: string
-  name: string
-  work: string | null
-  born: string | null
-  last: string | null
-  next: string | null
-}
 useHead({ title: 'People · Oak Basin' })
 const api = useApi()
 const search = ref('')
-const { data: people } = await useAsyncData('people', () => api<Row[]>('/api/people'))
-const adding = ref(false)
-const shown = computed(() =>
-  (people.value ?? []).filter((p) =>
-    `${p.name} ${p.work ?? ''}`.toLowerCase().includes((search.value ?? '').trim().toLowerCase()),
-  ),
+const sought = refDebounced(search, 200)
+const page = ref(1)
+watch(sought, () => {
+  page.value = 1
+})
+const { data: list, error } = await useAsyncData(
+  'people',
+  () => peoplePage(api, sought.value ?? '', page.value),
+  { watch: [sought, page] },
 )
+const adding = ref(false)
 const words = (day: string) => dayWords(Date.parse(`${day}T12:00:00Z`), 'UTC')
+const counted = computed(() => {
+  const total = list.value?.total ?? 0
+  return `${total} ${total === 1 ? 'person' : 'people'}${sought.value ? ' found' : ''}`
+})
+const nobody = computed(() =>
+  sought.value ? 'Nobody by that name or work.' : 'Nobody yet. Add your first client.',
+)
 </script>
 
 <template>
@@ -30,15 +35,20 @@ const words = (day: string) => dayWords(Date.parse(`${day}T12:00:00Z`), 'UTC')
       <h1>People</h1>
       <VBtn color="primary" :prepend-icon="mdiPlus" @click="adding = true">Add a client</VBtn>
     </header>
-    <VTextField
-      v-model="search"
-      class="search"
-      label="Search by name or work"
-      :prepend-inner-icon="mdiMagnify"
-      type="search"
-    />
+    <div class="row search">
+      <VTextField
+        v-model="search"
+        label="Search by name or work"
+        :prepend-inner-icon="mdiMagnify"
+        type="search"
+        maxlength="60"
+        hide-details
+      />
+      <span class="soft figures" role="status">{{ counted }}</span>
+    </div>
+    <p v-if="error" role="alert" class="tag stop">{{ sayProblem(error) }}</p>
     <div class="panel">
-      <table class="plain">
+      <VTable density="comfortable" class="list">
         <thead>
           <tr>
             <th>Name</th>
@@ -48,21 +58,28 @@ const words = (day: string) => dayWords(Date.parse(`${day}T12:00:00Z`), 'UTC')
           </tr>
         </thead>
         <tbody>
-          <tr v-for="p in shown" :key="p.id">
+          <tr v-for="person in list?.people" :key="person.id">
             <td>
-              <NuxtLink :to="`/people/${p.id}`"
-                ><b>{{ p.name }}</b></NuxtLink
-              >
+              <NuxtLink :to="`/people/${person.id}`">
+                <b>{{ person.name }}</b>
+              </NuxtLink>
             </td>
-            <td>{{ p.work }}</td>
-            <td class="figures">{{ p.last ? words(p.last) : 'none yet' }}</td>
-            <td class="figures">{{ p.next ? words(p.next) : '–' }}</td>
+            <td>{{ person.work }}</td>
+            <td class="figures">{{ person.last ? words(person.last) : 'none yet' }}</td>
+            <td class="figures">{{ person.next ? words(person.next) : '–' }}</td>
           </tr>
-          <tr v-if="shown.length === 0">
-            <td colspan="4">Nobody by that name.</td>
+          <tr v-if="list?.total === 0">
+            <td colspan="4">{{ nobody }}</td>
           </tr>
         </tbody>
-      </table>
+      </VTable>
+      <VPagination
+        v-if="list && list.pages > 1"
+        v-model="page"
+        :length="list.pages"
+        :total-visible="7"
+        aria-label="Pages of people"
+      />
     </div>
     <LazyClientForm
       v-if="adding"
@@ -78,8 +95,13 @@ const words = (day: string) => dayWords(Date.parse(`${day}T12:00:00Z`), 'UTC')
   padding: 20px 28px;
 }
 .search {
-  max-width: 420px;
   margin: 8px 0 14px;
+}
+.search > :first-child {
+  flex: 0 1 420px;
+}
+.list {
+  background: transparent;
 }
 a {
   color: var(--ink);

@@ -17,7 +17,9 @@ export const CALMING: readonly Technique[] = [
     leaves: { redness: 0 },
     load: { hundredths: 2, per: 'handsMinute' },
     effects: { congestion: 2, shine: 1 },
-    hand: 'Violet for breakouts, orange for mature skin. Finger on the glass while landing and lifting; always moving; a spark on a spot for seconds only.',
+    hand:
+      'Violet for breakouts, orange for mature skin. Finger on the glass while landing and ' +
+      'lifting; always moving; a spark on a spot for seconds only.',
     cue: 'No zone warmer than another.',
     say: 'A buzz and a smell like after rain.',
     reason: 'settles spots after the work',

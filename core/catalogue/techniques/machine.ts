@@ -128,7 +128,9 @@ export const MACHINE: readonly Technique[] = [
     },
     load: { hundredths: 900, per: 'setting' },
     effects: { firmness: 3, dullness: 2 },
-    hand: 'New sterile cartridge opened in front of the client; two to three directions, lift before you turn; not on lids, lips, moles, spots.',
+    hand:
+      'New sterile cartridge opened in front of the client; two to three directions, lift ' +
+      'before you turn; not on lids, lips, moles, spots.',
     cue: 'Even pink. Blood or beading: stop.',
     say: 'A fine prickle.',
     reason: 'fine channels that close again within a day',

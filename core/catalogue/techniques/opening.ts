@@ -31,7 +31,9 @@ export const OPENING: readonly Technique[] = [
     needs: { film: BARE },
     leaves: { soil: 'soiled', moisture: 'damp' },
     effects: {},
-    hand: 'Press, hold, wipe down, then side to side. No circles on the lashes. Oil soaks on waterproof mascara: the lips come off meanwhile.',
+    hand:
+      'Press, hold, wipe down, then side to side. No circles on the lashes. Oil soaks on ' +
+      'waterproof mascara: the lips come off meanwhile.',
     cue: 'The pad comes away clean.',
     say: 'Let your jaw drop, it opens the lashes.',
     reason: 'mascara before anything spreads',

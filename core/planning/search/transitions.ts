@@ -291,7 +291,16 @@ function regionsKey(regions: readonly RegionId[]): string {
  * it.
  */
 export const moveKey = (m: Move): string =>
-  `${m.technique}:${regionsKey(m.regions)}:${m.minutes}:${m.dwell ?? ''}:${m.passes ?? ''}:${m.setting ?? ''}:${m.freeAcid ?? ''}:${m.calm ?? ''}`
+  [
+    m.technique,
+    regionsKey(m.regions),
+    m.minutes,
+    m.dwell ?? '',
+    m.passes ?? '',
+    m.setting ?? '',
+    m.freeAcid ?? '',
+    m.calm ?? '',
+  ].join(':')
 
 function ready(m: Move): Ready {
   const t = TECHNIQUES[m.technique]

@@ -222,6 +222,11 @@ const WORD = {
   due: 'off now',
   late: 'late: off now',
 } as const
+
+function planWhatIsLeft() {
+  void room.replan('fit to the minutes left', fitTo.value)
+  panel.value = 'none'
+}
 </script>
 
 <template>
@@ -462,16 +467,7 @@ const WORD = {
               −</button
             ><b class="serif figures num">{{ fitTo }}</b
             ><button type="button" class="key small" aria-label="More" @click="fitTo++">+</button
-            ><button
-              type="button"
-              class="key go"
-              @click="
-                room.replan('fit to the minutes left', fitTo)
-                panel = 'none'
-              "
-            >
-              Plan what is left
-            </button>
+            ><button type="button" class="key go" @click="planWhatIsLeft">Plan what is left</button>
           </div></template
         >
         <button type="button" class="quiet" @click="panel = 'none'">Close (Esc)</button>

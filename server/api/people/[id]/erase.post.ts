@@ -1,5 +1,5 @@
 import { nothing } from '#contracts/visit'
-import { forbidden } from '../../../http/problem'
+import { forbidden } from '../../../problem/problem'
 import { route } from '../../../http/route'
 import { clientFor, writeAudit } from '../../../services/access'
 import { eraseClient } from '../../../services/people'

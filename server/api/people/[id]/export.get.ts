@@ -1,4 +1,4 @@
-import { forbidden } from '../../../http/problem'
+import { forbidden } from '../../../problem/problem'
 import { route } from '../../../http/route'
 import { clientFor, writeAudit } from '../../../services/access'
 import { exportClient } from '../../../services/clientExport'

@@ -1,0 +1,60 @@
+<script setup lang="ts">
+import type { ChainStep } from '#contracts/practice'
+import { sayProblem, useApi } from '~/composables/useApi'
+
+/** Walks the chain of seals from here, stretch by stretch, and says how far it is. */
+const api = useApi()
+const last = ref<ChainStep | null>(null)
+const erased = ref(0)
+const trouble = ref('')
+let gone = false
+
+async function walk() {
+  try {
+    for (let after = 0, done = false; !done && !gone;) {
+      const step = await api<ChainStep>(`/api/practice/chain?after=${after}`)
+      last.value = step
+      erased.value += step.erasedParts
+      after = step.walked
+      done = step.done
+    }
+  } catch (e) {
+    trouble.value = sayProblem(e)
+  }
+}
+onMounted(walk)
+onUnmounted(() => {
+  gone = true
+})
+
+const words = computed(() => {
+  const step = last.value
+  if (!step) return 'looking at the seals'
+  if (step.broken !== null) return `broken at seal ${step.broken}`
+  if (!step.done) return `${step.walked} of ${step.total} seals looked at, so far every one stands`
+  if (step.total === 0) return 'no seal yet'
+  return `${step.total} ${step.total === 1 ? 'seal stands' : 'seals, every one stands'}`
+})
+const tone = computed(() => {
+  if (!last.value?.done) return ''
+  return last.value.broken === null ? 'good' : 'stop'
+})
+</script>
+
+<template>
+  <div>
+    <p class="tag" :class="tone" aria-live="polite">{{ words }}</p>
+    <p v-if="trouble" role="alert" class="tag stop">{{ trouble }}</p>
+    <p v-if="last?.done" class="soft head figures">
+      {{ erased ? `${erased} ${erased === 1 ? 'part' : 'parts'} erased; ` : '' }}head
+      {{ last.head }}
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.head {
+  word-break: break-all;
+  font-size: 0.8125rem;
+}
+</style>

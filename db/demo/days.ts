@@ -1,0 +1,150 @@
+import { eq } from 'drizzle-orm'
+import { DateTime } from 'luxon'
+import { toPlanInput } from '#contracts/bundle'
+import { propose } from '#core/planning/propose'
+import { addDays } from '#core/screening/days'
+import { screen } from '#core/screening/verdict'
+import { deriveProfile } from '#core/skin/profile'
+import * as t from '../schema'
+import type { Database } from '../owner'
+import { demoBundle } from './bundle'
+import { DEEP, type DemoClient } from './clients'
+import { STAFF, ZONE, type ROOMS } from './house'
+import { demoId } from './ids'
+import { DEMO_PRODUCTS } from './products'
+import { answersOf, readingsOf } from './told'
+
+/**
+ * Who comes when: hour, minute, minutes booked, room, therapist. The two at eleven both want the
+ * one steamer.
+ */
+const DAYS: readonly {
+  offset: number
+  visits: readonly [string, number, number, number, keyof typeof ROOMS, string][]
+}[] = [
+  {
+    offset: 0,
+    visits: [
+      ['rower', 9, 0, 60, 'lake', 'ilse'],
+      ['beekeeper', 9, 30, 60, 'stove', 'tomas'],
+      ['pastry', 11, 0, 60, 'lake', 'ilse'],
+      ['bride', 11, 0, 75, 'stove', 'tomas'],
+      ['ferry', 13, 0, 60, 'lake', 'ilse'],
+      ['conductor', 13, 0, 60, 'stove', 'amara'],
+      ['actor', 14, 30, 60, 'lake', 'ilse'],
+      ['forester', 15, 30, 45, 'stove', 'tomas'],
+    ],
+  },
+  {
+    offset: 1,
+    visits: [
+      ['other-0', 9, 0, 60, 'lake', 'ilse'],
+      ['other-1', 10, 5, 60, 'lake', 'ilse'],
+      ['other-2', 13, 0, 60, 'stove', 'tomas'],
+    ],
+  },
+  {
+    offset: 7,
+    visits: [
+      ['other-3', 10, 0, 60, 'lake', 'ilse'],
+      ['other-4', 11, 30, 45, 'stove', 'amara'],
+    ],
+  },
+]
+const PREPARED = ['pastry', 'bride']
+
+export async function seedDays(db: Database, today: string): Promise<void> {
+  for (const d of DAYS)
+    for (const [key, hour, minute, minutes, room, who] of d.visits) {
+      const day = addDays(today, d.offset)
+      const id = demoId(`visit-${key}-${day}`)
+      if (
+        (await db.select({ id: t.visits.id }).from(t.visits).where(eq(t.visits.id, id))).length > 0
+      )
+        continue
+      const deep = DEEP.find((c) => c.key === key)
+      const startsAt = DateTime.fromISO(day, { zone: ZONE }).set({ hour, minute })
+      await db.insert(t.visits).values({
+        id,
+        clientId: demoId(key),
+        staffId: demoId(who),
+        roomId: demoId(`room-${room}`),
+        startsAt: startsAt.toJSDate(),
+        minutes,
+        aims: deep?.aims ?? ['dehydration', 'rest'],
+        school: deep?.school ?? 'warmCloth',
+        madeUp: key !== 'forester',
+      })
+      if (deep && PREPARED.includes(key)) await prepare(db, deep, id, day, minutes, who)
+    }
+}
+
+/** Asked, read and planned the evening before. */
+async function prepare(
+  db: Database,
+  c: DemoClient,
+  id: string,
+  day: string,
+  minutes: number,
+  who: string,
+): Promise<void> {
+  const by = demoId(who)
+  const answers = answersOf(c, day)
+  const zones = readingsOf(c)
+  await db.insert(t.consultations).values({
+    id: demoId(`${id}-ask`),
+    visitId: id,
+    clientId: demoId(c.key),
+    answers,
+    medicines: c.medicines,
+    by,
+  })
+  await db.insert(t.consents).values({
+    id: demoId(`${id}-consent`),
+    visitId: id,
+    clientId: demoId(c.key),
+    method: 'typed',
+    name: c.name,
+    guardian: false,
+    sentence:
+      'I have answered to the best of my knowledge, I know what is planned today and may stop it at any time.',
+    by,
+  })
+  await db.insert(t.readings).values({
+    id: demoId(`${id}-read`),
+    visitId: id,
+    clientId: demoId(c.key),
+    phase: 'madeUp',
+    zones,
+    whole: c.whole ?? {},
+    by,
+  })
+  const startsAt = DateTime.fromISO(day, { zone: ZONE }).set({ hour: 11 }).toMillis()
+  const shelf = DEMO_PRODUCTS.map((product, i) => ({
+    product,
+    lots: [
+      {
+        id: `${product.id}-lot`,
+        productId: product.id,
+        code: '',
+        expires: addDays(day, product.id === 'eye-two' ? -6 : 60 + i),
+        recalled: product.id === 'clay-tide',
+        remainingMillilitres: 50,
+      },
+    ],
+  }))
+  const staff = STAFF.find((s) => s.key === who) ?? STAFF[0]
+  const base = demoBundle(c, id, startsAt, [], [], zones, answers, shelf)
+  const input = toPlanInput({
+    ...base,
+    today: day,
+    visit: { ...base.visit, minutes },
+    staff: { ...base.staff, licences: [...staff.licences] },
+  })
+  const plan = propose({
+    ...input,
+    verdict: screen(answers, day),
+    profile: deriveProfile(zones, base.client.age ?? undefined),
+  })
+  await db.insert(t.plans).values({ visitId: id, version: 0, steps: [...plan.steps], by })
+}

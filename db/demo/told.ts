@@ -1,0 +1,29 @@
+import { FINDING_ORDER } from '#core/catalogue/findings'
+import { ZONE_IDS } from '#core/face/zones'
+import type { Answer, Answers } from '#core/screening/answers'
+import { addDays } from '#core/screening/days'
+import type { Readings } from '#core/skin/readings'
+import type { DemoClient } from './clients'
+
+/** What a client of the demo tells in Ask, dated back from a day. */
+export const answersOf = (c: DemoClient, today: string): Answers =>
+  Object.fromEntries(
+    FINDING_ORDER.map((id): [string, Answer] => {
+      const yes = c.yes[id]
+      if (!yes) return [id, { say: 'no' }]
+      const { daysAgo, ...rest } = yes
+      return [
+        id,
+        {
+          say: 'yes',
+          ...rest,
+          ...(daysAgo === undefined ? {} : { date: addDays(today, -daysAgo) }),
+        },
+      ]
+    }),
+  )
+/** What is read on the skin of a client of the demo. */
+export const readingsOf = (c: DemoClient): Readings => ({
+  ...Object.fromEntries(ZONE_IDS.map((z) => [z, c.base])),
+  ...c.zones,
+})

@@ -1,0 +1,44 @@
+import type { LicenceId } from '#core/catalogue/kinds'
+import * as t from './schema'
+import { hashOf, withOwner } from './owner'
+
+const EVERY_LICENCE: LicenceId[] = [
+  'basic',
+  'machine',
+  'current',
+  'peel',
+  'blade',
+  'needling025',
+  'needling05',
+]
+
+/** A house without demo data: the practice, a room, and its owner, all or nothing. */
+export async function seedEmpty(
+  url: string,
+  owner: { name: string; email: string; password: string },
+): Promise<void> {
+  const { timeZone } = Intl.DateTimeFormat().resolvedOptions()
+  const person = {
+    id: crypto.randomUUID(),
+    name: owner.name,
+    email: owner.email.toLowerCase(),
+    role: 'owner' as const,
+    licences: EVERY_LICENCE,
+    passwordHash: hashOf(owner.password),
+    demo: false,
+  }
+  await withOwner(url, (db) =>
+    db.transaction(async (tx) => {
+      await tx.insert(t.practice).values({
+        name: 'Our practice',
+        address: 'Address',
+        phone: 'Phone',
+        emergency: '112',
+        timeZone,
+        school: 'warmCloth',
+      })
+      await tx.insert(t.rooms).values({ id: crypto.randomUUID(), name: 'Room 1' })
+      await tx.insert(t.staff).values(person)
+    }),
+  )
+}

@@ -1,0 +1,45 @@
+import { ProblemError } from './problem'
+
+/** SQLSTATE codes of PostgreSQL (its manual, appendix A) that a person can be told about. */
+const REFUSALS: Readonly<Record<string, readonly [number, string, string]>> = {
+  '23505': [409, 'Already there', 'This has been saved before. Nothing was doubled.'],
+  '23514': [422, 'Cannot be done', 'What is sealed or frozen is not changed.'],
+  '23503': [422, 'Cannot be done', 'It points at something that is not there.'],
+}
+const AWAY = new Set([
+  'ECONNREFUSED',
+  'CONNECTION_CLOSED',
+  'CONNECTION_ENDED',
+  'CONNECT_TIMEOUT',
+  'CONNECTION_DESTROYED',
+  'ECONNRESET',
+])
+
+/** The code of a refusal, of the database's or the network's; never its words, which hold data. */
+export function codeOf(error: unknown): string | undefined {
+  const cause = error instanceof Error && error.cause !== undefined ? error.cause : error
+  if (typeof cause !== 'object' || cause === null || !('code' in cause)) return undefined
+  return typeof cause.code === 'string' ? cause.code : undefined
+}
+
+/** What the database itself refused, said plainly; undefined for anything else. */
+export function fromDatabase(error: unknown): ProblemError | undefined {
+  const code = codeOf(error)
+  if (code === undefined) return undefined
+  const known = REFUSALS[code]
+  if (known) return new ProblemError(...known)
+  if (code === 'P0001') return new ProblemError(422, 'Cannot be done', lawOf(error))
+  if (/^(57P|08)/.test(code) || AWAY.has(code))
+    return new ProblemError(
+      503,
+      'The database is away',
+      'Nothing was saved yet. What you tapped is kept on this device and sent again.',
+    )
+  return undefined
+}
+
+/** The tables' own guards say in their own fixed words which law keeps a record. */
+function lawOf(error: unknown): string {
+  const cause = error instanceof Error && error.cause !== undefined ? error.cause : error
+  return `The law keeps this record: ${(cause as { message?: string }).message ?? ''}.`
+}
