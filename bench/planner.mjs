@@ -11,12 +11,12 @@ const DOUBLES = 6
  */
 export default async function planner() {
   const { solve, network, question, compile, byFlow, propose, DEMO_PRODUCTS, lot } = await bundled([
-    'core/planning/propose.ts',
+    'core/planning/answer/propose.ts',
     'db/demo/products.ts',
     'core/testing/fixtures.ts',
     'core/planning/search/solve.ts',
     'core/planning/search/network.ts',
-    'core/planning/compile.ts',
+    'core/planning/question/compile.ts',
     'tests/solver/cases.ts',
     'tests/solver/mip.ts',
   ])

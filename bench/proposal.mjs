@@ -13,9 +13,9 @@ export default async function proposal() {
   const house = await openHouse('bench', { firstPort: 54760, wanted: 4480 })
   try {
     const { propose, checkPlan, toPlanInput } = await bundled([
-      'core/planning/propose.ts',
-      'core/planning/check.ts',
-      'contracts/bundle.ts',
+      'core/planning/answer/propose.ts',
+      'core/planning/checks/check.ts',
+      'core/visit/bundle.ts',
     ])
     const inputs = (await bundles(house)).map((b) => [
       b.client.name,

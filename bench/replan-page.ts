@@ -1,6 +1,6 @@
 import type { PlanInput } from '#core/planning/input'
 import { lot } from '#core/testing/fixtures'
-import type { Proposal } from '#core/planning/propose'
+import type { Proposal } from '#core/planning/answer/propose'
 import { DEMO_PRODUCTS } from '#db/demo/products'
 import { question } from '../tests/solver/cases'
 

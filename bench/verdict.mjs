@@ -15,8 +15,8 @@ export default async function verdict() {
     'core/screening/verdict.ts',
     'core/screening/products.ts',
     'core/load/rest.ts',
-    'core/catalogue/contraindications.ts',
-    'core/catalogue/findings.ts',
+    'core/catalogue/consultation/contraindications.ts',
+    'core/catalogue/consultation/findings.ts',
     'core/testing/fixtures.ts',
   ])
   const answers = Object.fromEntries(

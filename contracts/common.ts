@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { CONCERN_IDS, LICENCE_IDS } from '#core/catalogue/kinds'
-import { SCHOOL_IDS } from '#core/catalogue/schools'
+import { SCHOOL_IDS } from '#core/catalogue/schools/schools'
 import { REGION_IDS, ZONE_IDS } from '#core/face/zones'
 
 export const id = z.uuid('not an id')

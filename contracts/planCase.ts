@@ -3,7 +3,7 @@ import { REGION_IDS } from '#core/face/zones'
 
 /**
  * The compiled question of one plan. Published as `docs/formats/plan-case.schema.json`; made by
- * `core/planning/network.ts`.
+ * `core/planning/search/network.ts`.
  */
 const whole = z.int().min(0)
 const arc = z.strictObject({

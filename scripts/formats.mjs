@@ -8,7 +8,7 @@ import { ROOT } from './say.mjs'
 import { load } from './setup.mjs'
 
 const { publishedSchemas } = await load('contracts/published.ts')
-const { rowsPage } = await load('contracts/rows.ts')
+const { rowsPage } = await load('core/rows/rows.ts')
 const files = [
   ...Object.entries(publishedSchemas()).map(([file, schema]) => [
     join('formats', file),

@@ -1,9 +1,9 @@
-import type { PlanStep } from '#core/catalogue/step'
+import type { PlanStep } from '#core/catalogue/techniques/step'
 import type { PlanInput } from '#core/planning/input'
-import type { Comparison } from '#core/planning/compare'
-import type { LeftOut } from '#core/planning/leftOut'
-import type { Proposal } from '#core/planning/propose'
-import type { NotTaken } from '#core/planning/protocolGaps'
+import type { Comparison } from '#core/planning/answer/compare'
+import type { LeftOut } from '#core/planning/answer/leftOut'
+import type { Proposal } from '#core/planning/answer/propose'
+import type { NotTaken } from '#core/planning/answer/protocolGaps'
 import type { PlanQuestion } from '~/workers/plan.worker'
 
 let worker: Worker | undefined

@@ -6,7 +6,7 @@ import {
   TOPIC_NAMES,
   type FindingId,
   type TopicId,
-} from '#core/catalogue/findings'
+} from '#core/catalogue/consultation/findings'
 import type { Answer, Answers } from '#core/screening/answers'
 import { isProblem, sayProblem, useApi } from '~/composables/useApi'
 import { useDraft } from '~/composables/useDraft'

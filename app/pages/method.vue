@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { MethodReply } from '#contracts/method'
-import type { HousePolicy } from '#core/catalogue/schools'
+import type { HousePolicy } from '#core/catalogue/schools/schools'
 import { sayProblem, useApi } from '~/composables/useApi'
 
 useHead({ title: 'Method · Oak Basin' })

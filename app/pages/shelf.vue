@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { INGREDIENTS, ingredientsIn } from '#core/catalogue/ingredients'
+import { INGREDIENTS, ingredientsIn } from '#core/catalogue/products/ingredients'
 import { KIND_NAMES } from '#core/catalogue/kinds'
-import type { Lot, Product } from '#core/catalogue/products'
+import type { Lot, Product } from '#core/catalogue/products/products'
 import { freeAcidOf } from '#core/dosing/freeAcid'
 import { daysBetween } from '#core/screening/days'
 import { useApi } from '~/composables/useApi'

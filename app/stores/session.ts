@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { useApi } from '~/composables/useApi'
-import type { Me } from '#contracts/bundle'
+import type { Me } from '#core/visit/bundle'
 
 export const useSession = defineStore('session', () => {
   const me = ref<Me | null>(null)

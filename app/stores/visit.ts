@@ -1,9 +1,9 @@
 import { defineStore } from 'pinia'
 import { useApi } from '~/composables/useApi'
-import { toPlanInput, type VisitBundle } from '#contracts/bundle'
-import { openPoints } from '#contracts/ready'
-import type { OpenPoint } from '#core/planning/ready'
-import type { PlanStep } from '#core/catalogue/step'
+import { toPlanInput, type VisitBundle } from '#core/visit/bundle'
+import { openPoints } from '#core/visit/ready'
+import type { OpenPoint } from '#core/visit/openPoints'
+import type { PlanStep } from '#core/catalogue/techniques/step'
 
 /** One visit at its six stops: the bundle as the house has it, and what is still open. */
 export const useVisit = defineStore('visit', () => {

@@ -1,9 +1,9 @@
-import type { PlanStep } from '#core/catalogue/step'
+import type { PlanStep } from '#core/catalogue/techniques/step'
 import type { PlanInput } from '#core/planning/input'
-import { compare } from '#core/planning/compare'
-import { leftOut } from '#core/planning/leftOut'
-import { propose } from '#core/planning/propose'
-import { notTaken } from '#core/planning/protocolGaps'
+import { compare } from '#core/planning/answer/compare'
+import { leftOut } from '#core/planning/answer/leftOut'
+import { propose } from '#core/planning/answer/propose'
+import { notTaken } from '#core/planning/answer/protocolGaps'
 
 /** One question as text; the shelf comes along where it is not the one of the question before. */
 export interface PlanQuestion {

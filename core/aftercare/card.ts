@@ -3,9 +3,9 @@ import {
   TOPIC_IDS,
   type AftercareRow,
   type AftercareTopic,
-} from '../catalogue/aftercare'
-import { TECHNIQUES } from '../catalogue/techniques'
-import type { TechniqueId } from '../catalogue/technique'
+} from '../catalogue/rules/aftercare'
+import { TECHNIQUES } from '../catalogue/techniques/techniques'
+import type { TechniqueId } from '../catalogue/techniques/technique'
 import type { FamilyId } from '../catalogue/kinds'
 
 export interface AftercareLine {

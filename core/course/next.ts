@@ -1,5 +1,5 @@
-import { TECHNIQUES } from '../catalogue/techniques'
-import type { TechniqueId } from '../catalogue/technique'
+import { TECHNIQUES } from '../catalogue/techniques/techniques'
+import type { TechniqueId } from '../catalogue/techniques/technique'
 import { earliestAgain } from '../load/rest'
 import { addDays } from '../screening/days'
 

@@ -1,4 +1,4 @@
-import { FILMS, type Dispenser, type Product } from '../catalogue/products'
+import { FILMS, type Dispenser, type Product } from '../catalogue/products/products'
 import { areaOf, type FaceSize } from '../face/regions'
 import type { RegionId } from '../face/zones'
 import { grams, millilitres, type Grams, type Millilitres } from '../units'

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { FILMS } from '../catalogue/products'
+import { FILMS } from '../catalogue/products/products'
 import { PRODUCT_KINDS } from '../catalogue/kinds'
 import { areaOf, GROUPS } from '../face/regions'
 import { REGION_IDS } from '../face/zones'

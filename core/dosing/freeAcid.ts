@@ -1,4 +1,4 @@
-import type { Product } from '../catalogue/products'
+import type { Product } from '../catalogue/products/products'
 
 /** Dissociation constants: CRC Handbook of Chemistry and Physics (values from memory). */
 export const PKA = { glycolic: 3.83, lactic: 3.86, mandelic: 3.41, salicylic: 2.97 } as const

@@ -1,6 +1,6 @@
-import { MIXES, type MixRule } from '../catalogue/mixes'
+import { MIXES, type MixRule } from '../catalogue/products/mixes'
 import type { ProductKind } from '../catalogue/kinds'
-import type { SkinType } from '../catalogue/conditions'
+import type { SkinType } from '../catalogue/skin/conditions'
 
 /** What stays in bowl and brush, per cent. Common practice. */
 const WASTE_PERCENT = 10

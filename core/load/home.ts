@@ -1,4 +1,4 @@
-import { HOME_POURINGS } from '../catalogue/home'
+import { HOME_POURINGS } from '../catalogue/consultation/home'
 import type { Answers } from '../screening/answers'
 import { addDays, daysBetween, isDay } from '../screening/days'
 import type { Poured } from './ledger'

@@ -1,8 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { AGE_FACTORS, REDNESS_FACTORS, SENSITIVITY_FACTORS, WATER_FACTORS } from '../catalogue/rim'
-import { TECHNIQUES } from '../catalogue/techniques'
-import { TECHNIQUE_IDS } from '../catalogue/technique'
+import { AGE_FACTORS, REDNESS_FACTORS, SENSITIVITY_FACTORS, WATER_FACTORS } from '../catalogue/rules/tolerance'
+import { TECHNIQUES } from '../catalogue/techniques/techniques'
+import { TECHNIQUE_IDS } from '../catalogue/techniques/technique'
 import { REGION_IDS } from '../face/zones'
 import { deriveProfile } from '../skin/profile'
 import { readAll, RESILIENT } from '../testing/fixtures'
@@ -10,7 +10,7 @@ import type { Grade } from '../skin/readings'
 import { halfLifeHours, ledgerCurve, remainingAt, type Poured } from './ledger'
 import { loadOn } from './loads'
 import { earliestAgain, restBars } from './rest'
-import { rimOf } from './rim'
+import { rimOf } from './tolerance'
 
 const DAY = 86_400_000
 const grade = fc.constantFrom<Grade>(0, 1, 2, 3, 4)

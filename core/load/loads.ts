@@ -1,7 +1,7 @@
 import { EXFOLIATING } from '../catalogue/kinds'
-import { THICKNESS } from '../catalogue/rim'
-import type { LoadRule, Technique } from '../catalogue/technique'
-import { TECHNIQUES } from '../catalogue/techniques'
+import { THICKNESS } from '../catalogue/rules/tolerance'
+import type { LoadRule, Technique } from '../catalogue/techniques/technique'
+import { TECHNIQUES } from '../catalogue/techniques/techniques'
 import type { RegionId } from '../face/zones'
 
 export interface Work {

@@ -1,10 +1,10 @@
 import { EXFOLIATING, type FamilyId } from '../catalogue/kinds'
-import { REST_INTERVALS } from '../catalogue/rim'
-import type { PlanStep } from '../catalogue/step'
-import { TECHNIQUES } from '../catalogue/techniques'
+import { REST_INTERVALS } from '../catalogue/rules/tolerance'
+import type { PlanStep } from '../catalogue/techniques/step'
+import { TECHNIQUES } from '../catalogue/techniques/techniques'
 import { REGION_IDS, type RegionId } from '../face/zones'
 import type { PlanInput } from '../planning/input'
-import { trace } from '../planning/trace'
+import { trace } from '../planning/steps/trace'
 
 /**
  * What a visit asked of the skin: kept with its record, so that later visits can reckon with it.

@@ -1,6 +1,6 @@
-import type { WorkElsewhereId } from '../catalogue/elsewhere'
-import type { FindingId } from '../catalogue/findings'
-import { FINDING_ORDER } from '../catalogue/findings'
+import type { WorkElsewhereId } from '../catalogue/consultation/elsewhere'
+import type { FindingId } from '../catalogue/consultation/findings'
+import { FINDING_ORDER } from '../catalogue/consultation/findings'
 import type { ZoneId } from '../face/zones'
 
 /** What the client said to one question. "unsure" counts as ask before, never as no. */

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { CONSENT_IDS, CONSENTS } from '../catalogue/consents'
+import { CONSENT_IDS, CONSENTS } from '../catalogue/consultation/consents'
 import { allNo, TODAY } from '../testing/fixtures'
 import { screen } from './verdict'
 import { barredConsents, consentsFor, needsGuardian, standing, type Signature } from './consent'

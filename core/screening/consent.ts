@@ -1,9 +1,9 @@
 import type { FamilyId } from '../catalogue/kinds'
 import { REGION_IDS } from '../face/zones'
 import type { Bar } from './verdict'
-import { CONSENT_IDS, CONSENTS, type ConsentId } from '../catalogue/consents'
-import type { PlanStep } from '../catalogue/step'
-import { TECHNIQUES } from '../catalogue/techniques'
+import { CONSENT_IDS, CONSENTS, type ConsentId } from '../catalogue/consultation/consents'
+import type { PlanStep } from '../catalogue/techniques/step'
+import { TECHNIQUES } from '../catalogue/techniques/techniques'
 import { addDays } from './days'
 
 /** Under this age a guardian signs; the practice's local age may be higher. */

@@ -1,4 +1,4 @@
-import type { Contraindication, Limit } from '../catalogue/contraindications'
+import type { Contraindication, Limit } from '../catalogue/consultation/contraindications'
 import { FAMILY_NAMES, type FamilyId } from '../catalogue/kinds'
 
 /**

@@ -1,6 +1,6 @@
-import type { Contraindication } from '../catalogue/contraindications'
+import type { Contraindication } from '../catalogue/consultation/contraindications'
 import type { FamilyId, LicenceId } from '../catalogue/kinds'
-import { TECHNIQUES } from '../catalogue/techniques'
+import { TECHNIQUES } from '../catalogue/techniques/techniques'
 
 /** A row set aside for one visit: by whom, on whose word and why. It stays on the record. */
 export interface Lift {

@@ -1,5 +1,5 @@
-import { INGREDIENTS, ingredientsIn } from '../catalogue/ingredients'
-import type { Product } from '../catalogue/products'
+import { INGREDIENTS, ingredientsIn } from '../catalogue/products/ingredients'
+import type { Product } from '../catalogue/products/products'
 import type { Profile } from '../skin/profile'
 import type { AskAgain } from './retest'
 

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { ingredientNamed, ingredientsIn } from '../catalogue/ingredients'
+import { ingredientNamed, ingredientsIn } from '../catalogue/products/ingredients'
 import { allNo, lot, product, TODAY } from '../testing/fixtures'
 import { addDays } from './days'
 import { lotBars, productBars } from './products'

@@ -1,5 +1,5 @@
-import { INGREDIENTS, ingredientsIn } from '../catalogue/ingredients'
-import type { Lot, Product } from '../catalogue/products'
+import { INGREDIENTS, ingredientsIn } from '../catalogue/products/ingredients'
+import type { Lot, Product } from '../catalogue/products/products'
 import type { Answers } from './answers'
 import { addDays, daysBetween } from './days'
 import type { Verdict } from './verdict'

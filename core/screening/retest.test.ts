@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { RETESTS } from '../catalogue/retests'
+import { RETESTS } from '../catalogue/consultation/retests'
 import { deriveProfile } from '../skin/profile'
 import { allNo, product, readAll, RESILIENT } from '../testing/fixtures'
 import { patchState, type PatchTest } from './patch'

@@ -1,4 +1,4 @@
-import { RETESTS, type Retest } from '../catalogue/retests'
+import { RETESTS, type Retest } from '../catalogue/consultation/retests'
 import type { Answers } from './answers'
 
 /** What was told at one consultation; `at` in milliseconds since 1970. */

@@ -1,5 +1,5 @@
-import type { ConditionId } from '../catalogue/conditions'
-import { CONTRAINDICATIONS } from '../catalogue/contraindications'
+import type { ConditionId } from '../catalogue/skin/conditions'
+import { CONTRAINDICATIONS } from '../catalogue/consultation/contraindications'
 import { COMMON_PRACTICE, EXFOLIATING, type FamilyId } from '../catalogue/kinds'
 import { REGION_IDS } from '../face/zones'
 import type { Profile } from '../skin/profile'

@@ -1,6 +1,6 @@
-import { ingredientsIn } from '../catalogue/ingredients'
-import { PRODUCT_RULES, type ProductRule } from '../catalogue/productRules'
-import type { Product } from '../catalogue/products'
+import { ingredientsIn } from '../catalogue/products/ingredients'
+import { PRODUCT_RULES, type ProductRule } from '../catalogue/products/productRules'
+import type { Product } from '../catalogue/products/products'
 import type { ProductBar } from './products'
 
 /**

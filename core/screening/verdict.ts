@@ -1,11 +1,11 @@
-import { ingredientNamed, type IngredientId } from '../catalogue/ingredients'
+import { ingredientNamed, type IngredientId } from '../catalogue/products/ingredients'
 import {
   CONTRAINDICATIONS,
   type Contraindication,
   type Lifter,
   type Limit,
-} from '../catalogue/contraindications'
-import { FINDINGS, type FindingId } from '../catalogue/findings'
+} from '../catalogue/consultation/contraindications'
+import { FINDINGS, type FindingId } from '../catalogue/consultation/findings'
 import type { FamilyId } from '../catalogue/kinds'
 import { REGION_IDS, ZONES, type RegionId } from '../face/zones'
 import type { Answer, Answers } from './answers'

@@ -1,4 +1,4 @@
-import { METERS, type MeterKind } from '../catalogue/meters'
+import { METERS, type MeterKind } from '../catalogue/skin/meters'
 
 /** Readings taken in a row on one zone. */
 export const REPEATS = 3

@@ -10,7 +10,7 @@ import {
   type Phototype,
   type TANS,
 } from './indices'
-import type { ConditionId, SkinType } from '../catalogue/conditions'
+import type { ConditionId, SkinType } from '../catalogue/skin/conditions'
 import type { ObservationId } from './observations'
 import type { Readings } from './readings'
 

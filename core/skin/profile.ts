@@ -5,7 +5,7 @@ import {
   TYPE_TITLES,
   type ConditionId,
   type SkinType,
-} from '../catalogue/conditions'
+} from '../catalogue/skin/conditions'
 import { MARKS_FROM, PHOTOTYPES } from './indices'
 import { phototypeOf, type WholeReading } from './notes'
 import { OBSERVATIONS } from './observations'

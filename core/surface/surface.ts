@@ -6,7 +6,7 @@ import type {
   SurfaceNeed,
   Technique,
   Warmth,
-} from '../catalogue/technique'
+} from '../catalogue/techniques/technique'
 import { REGION_IDS, type RegionId } from '../face/zones'
 
 /** What lies on one region's skin right now. Ages are in ticks of thirty seconds. */

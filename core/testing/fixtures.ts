@@ -1,6 +1,6 @@
-import { FINDING_ORDER } from '../catalogue/findings'
+import { FINDING_ORDER } from '../catalogue/consultation/findings'
 import { DEVICE_KINDS, LICENCE_IDS, PRODUCT_KINDS, type ProductKind } from '../catalogue/kinds'
-import type { Lot, Product } from '../catalogue/products'
+import type { Lot, Product } from '../catalogue/products/products'
 import { REFERENCE_FACE } from '../face/regions'
 import { REGION_IDS, ZONE_IDS, type RegionId } from '../face/zones'
 import type { PlanInput } from '../planning/input'

@@ -1,6 +1,6 @@
-import { TECHNIQUES } from '../catalogue/techniques'
-import type { PlanStep } from '../catalogue/step'
-import type { DwellWindow } from '../catalogue/technique'
+import { TECHNIQUES } from '../catalogue/techniques/techniques'
+import type { PlanStep } from '../catalogue/techniques/step'
+import type { DwellWindow } from '../catalogue/techniques/technique'
 import type { RegionId } from '../face/zones'
 
 export interface StepTime {

@@ -1,4 +1,4 @@
-import type { SignId, StopStepId } from '../catalogue/stopRules'
+import type { SignId, StopStepId } from '../catalogue/rules/stopRules'
 import type { RegionId } from '../face/zones'
 import type { Readings } from '../skin/readings'
 

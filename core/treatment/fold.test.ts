@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import type { PlanStep } from '../catalogue/step'
+import type { PlanStep } from '../catalogue/techniques/step'
 import { GROUPS } from '../face/regions'
 import { dwellWindow } from '../timing/schedule'
 import { inOrder, type EventBody, type TreatmentEvent } from './events'

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import type { PlanStep } from '../catalogue/step'
+import type { PlanStep } from '../catalogue/techniques/step'
 import { fold, type FoldContext } from './fold'
 import type { EventBody, TreatmentEvent } from './events'
 import { minutesAhead, minutesLeft, minutesShort } from './pace'

@@ -1,4 +1,4 @@
-import type { PlanStep } from '../catalogue/step'
+import type { PlanStep } from '../catalogue/techniques/step'
 import { runningMs, type RoomState } from './fold'
 
 const MINUTE_MS = 60_000

@@ -1,6 +1,6 @@
 import { DateTime } from 'luxon'
-import type { VisitBundle } from '#contracts/bundle'
-import { NO_POLICY } from '#core/catalogue/schools'
+import type { VisitBundle } from '#core/visit/bundle'
+import { NO_POLICY } from '#core/catalogue/schools/schools'
 import { REFERENCE_FACE } from '#core/face/regions'
 import type { Answers } from '#core/screening/answers'
 import type { Readings } from '#core/skin/readings'

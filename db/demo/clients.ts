@@ -1,11 +1,11 @@
 import type { ConcernId } from '#core/catalogue/kinds'
-import type { FindingId } from '#core/catalogue/findings'
-import type { TechniqueId } from '#core/catalogue/technique'
+import type { FindingId } from '#core/catalogue/consultation/findings'
+import type { TechniqueId } from '#core/catalogue/techniques/technique'
 import type { Answer } from '#core/screening/answers'
 import type { Grade, ReadingId, Readings } from '#core/skin/readings'
-import type { Preferences } from '#core/catalogue/preferences'
+import type { Preferences } from '#core/catalogue/consultation/preferences'
 import type { WholeReading } from '#core/skin/notes'
-import type { SchoolId } from '#core/catalogue/schools'
+import type { SchoolId } from '#core/catalogue/schools/schools'
 
 type Full = Record<ReadingId, Grade>
 export interface DemoClient {

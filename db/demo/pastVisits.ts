@@ -1,6 +1,6 @@
 import { eq, sql } from 'drizzle-orm'
 import { DateTime } from 'luxon'
-import { recordParts } from '#contracts/record'
+import { recordParts } from '#core/visit/record'
 import { addDays } from '#core/screening/days'
 import type { Answers } from '#core/screening/answers'
 import { GENESIS, seal as sealParts } from '#core/record/seal'

@@ -1,4 +1,4 @@
-import type { Dispenser, Product } from '#core/catalogue/products'
+import type { Dispenser, Product } from '#core/catalogue/products/products'
 import type { ProductKind } from '#core/catalogue/kinds'
 
 /** The shelf of the invented practice: house lines that exist nowhere else. */

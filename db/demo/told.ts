@@ -1,4 +1,4 @@
-import { FINDING_ORDER } from '#core/catalogue/findings'
+import { FINDING_ORDER } from '#core/catalogue/consultation/findings'
 import { ZONE_IDS } from '#core/face/zones'
 import type { Answer, Answers } from '#core/screening/answers'
 import { addDays } from '#core/screening/days'

@@ -1,6 +1,6 @@
 import { sql } from 'drizzle-orm'
 import { check, index, jsonb, pgTable, text, timestamp, uuid } from 'drizzle-orm/pg-core'
-import type { ConsentId } from '#core/catalogue/consents'
+import type { ConsentId } from '#core/catalogue/consultation/consents'
 import type { Halves } from '#core/skin/halves'
 import type { Tightening } from '#core/screening/houseRules'
 import type { PatchPlace } from '#core/screening/patch'

@@ -9,8 +9,8 @@ import {
   timestamp,
   uuid,
 } from 'drizzle-orm/pg-core'
-import type { HousePolicy } from '#core/catalogue/schools'
-import type { ProtocolStep } from '#core/catalogue/step'
+import type { HousePolicy } from '#core/catalogue/schools/schools'
+import type { ProtocolStep } from '#core/catalogue/techniques/step'
 import { staff } from './people'
 
 const at = (name: string) => timestamp(name, { withTimezone: true, mode: 'date' })

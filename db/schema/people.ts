@@ -13,7 +13,7 @@ import {
   uuid,
 } from 'drizzle-orm/pg-core'
 import type { LicenceId } from '#core/catalogue/kinds'
-import type { Preferences } from '#core/catalogue/preferences'
+import type { Preferences } from '#core/catalogue/consultation/preferences'
 
 const at = (name: string) => timestamp(name, { withTimezone: true, mode: 'date' })
 

@@ -15,10 +15,10 @@ import {
   unique,
   uuid,
 } from 'drizzle-orm/pg-core'
-import type { ConsentId } from '#core/catalogue/consents'
+import type { ConsentId } from '#core/catalogue/consultation/consents'
 import type { ConcernId, DeviceKind } from '#core/catalogue/kinds'
-import type { Dispenser, Product } from '#core/catalogue/products'
-import type { PlanStep } from '#core/catalogue/step'
+import type { Dispenser, Product } from '#core/catalogue/products/products'
+import type { PlanStep } from '#core/catalogue/techniques/step'
 import type { Answers } from '#core/screening/answers'
 import type { WholeReading } from '#core/skin/notes'
 import type { Readings } from '#core/skin/readings'

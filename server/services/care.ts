@@ -8,7 +8,7 @@ import type {
   preferencesPut,
   withdrawalPost,
 } from '#contracts/care'
-import { CONTRAINDICATIONS } from '#core/catalogue/contraindications'
+import { CONTRAINDICATIONS } from '#core/catalogue/consultation/contraindications'
 import { liftTrouble } from '#core/screening/lifts'
 import { PATCH_HOURS, type PatchTest } from '#core/screening/patch'
 import { askAgain } from '#core/screening/retest'

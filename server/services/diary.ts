@@ -1,7 +1,7 @@
 import { and, asc, eq, gte, inArray, lt, ne } from 'drizzle-orm'
 import { DEVICE_KINDS, type DeviceKind } from '#core/catalogue/kinds'
-import { TECHNIQUES } from '#core/catalogue/techniques'
-import type { PlanStep } from '#core/catalogue/step'
+import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
+import type { PlanStep } from '#core/catalogue/techniques/step'
 import { diaryConflicts, type Booking } from '#core/timing/diary'
 import {
   consultations,

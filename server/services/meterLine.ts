@@ -1,5 +1,5 @@
 import { connect, type Socket } from 'node:net'
-import { METERS, type MeterKind } from '#core/catalogue/meters'
+import { METERS, type MeterKind } from '#core/catalogue/skin/meters'
 import { refuseValue, REPEATS } from '#core/skin/meters'
 import { ProblemError, refused } from '../problem/problem'
 

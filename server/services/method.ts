@@ -7,7 +7,7 @@ import type {
   protocolPost,
   protocolVersionPost,
 } from '#contracts/method'
-import { NO_POLICY, type HousePolicy } from '#core/catalogue/schools'
+import { NO_POLICY, type HousePolicy } from '#core/catalogue/schools/schools'
 import { housePolicies, protocols, protocolVersions, staff } from '#db/schema'
 import { conflict, notFound } from '../problem/problem'
 import { database } from './database'

@@ -1,7 +1,7 @@
 import { and, eq, isNull } from 'drizzle-orm'
 import type { z } from 'zod'
 import type { houseRulePost, scopePut } from '#contracts/care'
-import { CONTRAINDICATIONS } from '#core/catalogue/contraindications'
+import { CONTRAINDICATIONS } from '#core/catalogue/consultation/contraindications'
 import { LICENCE_IDS, type LicenceId } from '#core/catalogue/kinds'
 import { loosens } from '#core/screening/houseRules'
 import { scopeOf, type ScopeLine } from '#core/screening/scope'

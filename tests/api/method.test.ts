@@ -1,8 +1,8 @@
 import { randomUUID } from 'node:crypto'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { MethodReply } from '#contracts/method'
-import { toPlanInput } from '#contracts/bundle'
-import { propose } from '#core/planning/propose'
+import { toPlanInput } from '#core/visit/bundle'
+import { propose } from '#core/planning/answer/propose'
 import { signedIn, testUrl, type Caller } from '../support/http'
 import { book, bundleOf, prepared, sealedVisit } from '../support/visit'
 

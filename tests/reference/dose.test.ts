@@ -1,6 +1,6 @@
 import convert from 'convert'
 import { describe, expect, it } from 'vitest'
-import { FILMS } from '#core/catalogue/products'
+import { FILMS } from '#core/catalogue/products/products'
 import {
   amountFor,
   dropsToMillilitres,

@@ -3,7 +3,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { colourDifference, itaClass, itaDegrees } from '#core/skin/colour'
 import { ACNE_AREAS, acneGrade, BURNS, phototype, TANS, type AcneArea } from '#core/skin/indices'
-import { METERS, METER_KINDS } from '#core/catalogue/meters'
+import { METERS, METER_KINDS } from '#core/catalogue/skin/meters'
 import { changedBeyond, refuseValue, summarise } from '#core/skin/meters'
 
 describe('individual typology angle, Chardon et al., Int J Cosmet Sci 1991 (values from memory)', () => {

@@ -5,19 +5,19 @@ import {
   REGION_SHARE,
   BODY_SHARE,
   RETURNS,
-} from '#core/catalogue/value'
+} from '#core/catalogue/rules/value'
 import { EXFOLIATING } from '#core/catalogue/kinds'
-import { methodOf } from '#core/catalogue/schools'
-import { TECHNIQUES } from '#core/catalogue/techniques'
-import { TECHNIQUE_IDS, type TechniqueId } from '#core/catalogue/technique'
+import { methodOf } from '#core/catalogue/schools/schools'
+import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
+import { TECHNIQUE_IDS, type TechniqueId } from '#core/catalogue/techniques/technique'
 import { GROUPS } from '#core/face/regions'
 import { REGION_IDS, type RegionId } from '#core/face/zones'
 import { loadOn } from '#core/load/loads'
-import { rimOf } from '#core/load/rim'
-import { allowance } from '#core/planning/allowed'
+import { rimOf } from '#core/load/tolerance'
+import { allowance } from '#core/planning/today/allowed'
 import type { PlanInput } from '#core/planning/input'
-import { connect } from '#core/planning/mend'
-import { propose } from '#core/planning/propose'
+import { connect } from '#core/planning/steps/mend'
+import { propose } from '#core/planning/answer/propose'
 import { applyTechnique, startSurface, type Surface } from '#core/surface/surface'
 import { question, stream } from './cases'
 

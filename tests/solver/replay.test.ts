@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { propose } from '#core/planning/propose'
+import { propose } from '#core/planning/answer/propose'
 import { barsFromSkin } from '#core/screening/skin'
 import { question } from './cases'
 import { replay, type Room } from './replay'

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto'
-import { toPlanInput, type VisitBundle } from '#contracts/bundle'
-import { propose } from '#core/planning/propose'
+import { toPlanInput, type VisitBundle } from '#core/visit/bundle'
+import { propose } from '#core/planning/answer/propose'
 import { allNo, readAll, RESILIENT } from '#core/testing/fixtures'
 import type { EventBody, TreatmentEvent } from '#core/treatment/events'
 import { demoId } from '#db/demo/ids'

@@ -10,7 +10,7 @@ import {
 import { use } from 'echarts/core'
 import { SVGRenderer } from 'echarts/renderers'
 import VChart from 'vue-echarts'
-import { RESILIENT_RIM } from '#core/catalogue/rim'
+import { RESILIENT_RIM } from '#core/catalogue/rules/tolerance'
 import { halfLifeHours, ledgerCurve, type Poured } from '#core/load/ledger'
 
 const props = defineProps<{ poured: Poured[]; now: number; age: number | null }>()

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { TECHNIQUES } from '#core/catalogue/techniques'
-import { changedProtocol, protocolMinutes } from '#core/planning/protocol'
+import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
+import { changedProtocol, protocolMinutes } from '#core/planning/question/protocol'
 import type { Protocol } from '#contracts/method'
 import { dayWords } from '~/composables/dates'
 import { sayProblem, useApi } from '~/composables/useApi'

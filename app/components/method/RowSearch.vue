@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { allRows } from '#contracts/rows'
+import { allRows } from '#core/rows/rows'
 
 /** Every row the house computes with, searched as one types. */
 const search = ref('')

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { POINTS, type PointId } from '#core/catalogue/camps'
+import { POINTS, type PointId } from '#core/catalogue/schools/camps'
 import {
   methodOf,
   outspoken,
@@ -7,10 +7,10 @@ import {
   SCHOOLS,
   type HousePolicy,
   type SchoolId,
-} from '#core/catalogue/schools'
-import { TECHNIQUES } from '#core/catalogue/techniques'
-import { TECHNIQUE_IDS, type TechniqueId } from '#core/catalogue/technique'
-import { canPin } from '#core/planning/pins'
+} from '#core/catalogue/schools/schools'
+import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
+import { TECHNIQUE_IDS, type TechniqueId } from '#core/catalogue/techniques/technique'
+import { canPin } from '#core/planning/question/pins'
 import type { PolicyLine } from '#contracts/method'
 import { dayWords } from '~/composables/dates'
 import { sayProblem, useApi } from '~/composables/useApi'

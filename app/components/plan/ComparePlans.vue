@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import type { PlanStep } from '#core/catalogue/step'
-import { changedMains, type Comparison } from '#core/planning/compare'
+import type { PlanStep } from '#core/catalogue/techniques/step'
+import { changedMains, type Comparison } from '#core/planning/answer/compare'
 import type { PlanInput } from '#core/planning/input'
 import { daysAgo } from '~/composables/dates'
 import { compareAside } from '~/composables/planner'

@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { mdiPin } from '@mdi/js'
 import Sortable from 'sortablejs'
-import type { PlanStep } from '#core/catalogue/step'
-import { TECHNIQUES } from '#core/catalogue/techniques'
+import type { PlanStep } from '#core/catalogue/techniques/step'
+import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
 import { amountFor } from '#core/dosing/amount'
 import { nameRegions } from '#core/face/regions'
-import { checkPlan } from '#core/planning/check'
-import type { Edit } from '#core/planning/edit'
+import { checkPlan } from '#core/planning/checks/check'
+import type { Edit } from '#core/planning/steps/edit'
 import type { PlanInput } from '#core/planning/input'
 import { describeSkin } from '#core/surface/words'
 

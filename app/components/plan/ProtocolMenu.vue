@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { asProtocol } from '#core/planning/protocol'
+import { asProtocol } from '#core/planning/question/protocol'
 import { sayProblem, useApi } from '~/composables/useApi'
 import { usePlan } from '~/stores/plan'
 import { useVisit } from '~/stores/visit'

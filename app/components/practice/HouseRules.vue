@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { CONTRAINDICATIONS } from '#core/catalogue/contraindications'
-import { FINDINGS } from '#core/catalogue/findings'
+import { CONTRAINDICATIONS } from '#core/catalogue/consultation/contraindications'
+import { FINDINGS } from '#core/catalogue/consultation/findings'
 import { loosens, words, type Tightening } from '#core/screening/houseRules'
 import { dayAndClock } from '~/composables/dates'
 import { sayProblem, useApi } from '~/composables/useApi'

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { SIGN_IDS, SIGN_NAMES } from '#core/catalogue/stopRules'
+import { SIGN_IDS, SIGN_NAMES } from '#core/catalogue/rules/stopRules'
 import { REGION_NAMES, zonesOf } from '#core/face/regions'
 import { ZONES, type RegionId, type ZoneId } from '#core/face/zones'
 import { GRADES, GRADE_WORDS, type Grade } from '#core/skin/readings'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { STOP_STEPS, STOP_STEP_WORDS, type StopStepId } from '#core/catalogue/stopRules'
-import { TECHNIQUES } from '#core/catalogue/techniques'
+import { STOP_STEPS, STOP_STEP_WORDS, type StopStepId } from '#core/catalogue/rules/stopRules'
+import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
 import { nameRegions } from '#core/face/regions'
 import type { RegionId } from '#core/face/zones'
 import { onSkin } from '#core/treatment/fold'

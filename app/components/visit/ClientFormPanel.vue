@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { WORK_ELSEWHERE_NAMES } from '#core/catalogue/elsewhere'
-import { FINDINGS, FINDING_ORDER, type FindingId } from '#core/catalogue/findings'
+import { WORK_ELSEWHERE_NAMES } from '#core/catalogue/consultation/elsewhere'
+import { FINDINGS, FINDING_ORDER, type FindingId } from '#core/catalogue/consultation/findings'
 import { REGION_NAMES } from '#core/face/regions'
 import { ZONES } from '#core/face/zones'
 import type { Answer, Answers } from '#core/screening/answers'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import SignaturePad from 'signature_pad'
-import { standingHere } from '#contracts/ready'
-import { CONSENT_IDS, CONSENTS, type ConsentId } from '#core/catalogue/consents'
+import { standingHere } from '#core/visit/ready'
+import { CONSENT_IDS, CONSENTS, type ConsentId } from '#core/catalogue/consultation/consents'
 import { barredConsents, consentsFor, needsGuardian } from '#core/screening/consent'
 import type { Bar } from '#core/screening/verdict'
 import { dayAndClock, dayWords } from '~/composables/dates'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ZONES, ZONE_IDS, type ZoneId } from '#core/face/zones'
 import { colourDifference, itaClass, itaDegrees } from '#core/skin/colour'
-import { METERS, type Meter, type MeterKind } from '#core/catalogue/meters'
+import { METERS, type Meter, type MeterKind } from '#core/catalogue/skin/meters'
 import { changedBeyond, REPEATS } from '#core/skin/meters'
 import { sayProblem, useApi } from '~/composables/useApi'
 import { useVisit } from '~/stores/visit'

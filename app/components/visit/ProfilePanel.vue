@@ -6,9 +6,9 @@ import {
   CONDITION_WORDS,
   type ConditionId,
   type SkinType,
-} from '#core/catalogue/conditions'
-import { RESILIENT_RIM } from '#core/catalogue/rim'
-import { rimOf } from '#core/load/rim'
+} from '#core/catalogue/skin/conditions'
+import { RESILIENT_RIM } from '#core/catalogue/rules/tolerance'
+import { rimOf } from '#core/load/tolerance'
 import type { Overrule, WholeReading } from '#core/skin/notes'
 import type { Profile } from '#core/skin/profile'
 

@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import { INGREDIENTS, INGREDIENT_IDS } from '#core/catalogue/ingredients'
-import type { Finding } from '#core/catalogue/findings'
+import { INGREDIENTS, INGREDIENT_IDS } from '#core/catalogue/products/ingredients'
+import type { Finding } from '#core/catalogue/consultation/findings'
 import {
   WORK_ELSEWHERE_IDS,
   WORK_ELSEWHERE_NAMES,
   type WorkElsewhereId,
-} from '#core/catalogue/elsewhere'
+} from '#core/catalogue/consultation/elsewhere'
 import { REGION_NAMES, zonesOf } from '#core/face/regions'
 import { REGION_IDS, type RegionId } from '#core/face/zones'
 import type { Answer } from '#core/screening/answers'

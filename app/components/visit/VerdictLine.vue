@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { FAMILY_NAMES } from '#core/catalogue/kinds'
-import { CONTRAINDICATIONS } from '#core/catalogue/contraindications'
-import { FINDINGS } from '#core/catalogue/findings'
+import { CONTRAINDICATIONS } from '#core/catalogue/consultation/contraindications'
+import { FINDINGS } from '#core/catalogue/consultation/findings'
 import { nameRegions } from '#core/face/regions'
 import { REGION_IDS } from '#core/face/zones'
 import type { Bar } from '#core/screening/verdict'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { CONTRAINDICATIONS } from '#core/catalogue/contraindications'
-import { FINDINGS } from '#core/catalogue/findings'
+import { CONTRAINDICATIONS } from '#core/catalogue/consultation/contraindications'
+import { FINDINGS } from '#core/catalogue/consultation/findings'
 import type { Answers } from '#core/screening/answers'
 import { productBars } from '#core/screening/products'
 import type { Bar, Verdict } from '#core/screening/verdict'

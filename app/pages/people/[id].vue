@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { habitsAtHome } from '#core/load/home'
-import { FINDINGS, FINDING_ORDER } from '#core/catalogue/findings'
+import { FINDINGS, FINDING_ORDER } from '#core/catalogue/consultation/findings'
 import type { Answers } from '#core/screening/answers'
 import type { Poured } from '#core/load/ledger'
 import { dayAndClock, dayWords } from '~/composables/dates'

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { FINDINGS, FINDING_ORDER } from '#core/catalogue/findings'
+import { FINDINGS, FINDING_ORDER } from '#core/catalogue/consultation/findings'
 import { clock } from '~/composables/dates'
 import { sayProblem } from '~/composables/useApi'
 import { useVisit } from '~/stores/visit'

@@ -1,4 +1,4 @@
-import type { Technique } from '../technique'
+import type { Technique } from './technique'
 import { BARE, CLEAN, m, rests, row } from './row'
 
 /** What settles the skin after the work. */

@@ -1,4 +1,4 @@
-import type { Technique } from '../technique'
+import type { Technique } from './technique'
 import { BARE, CLEAN, INTACT, m, rests, row } from './row'
 
 /** Work that loosens dead cells by hand, acid, enzyme or blade. */

@@ -1,4 +1,4 @@
-import type { Technique } from '../technique'
+import type { Technique } from './technique'
 import { ALL, CLEAN, m, row } from './row'
 
 const FINISH_BASE = { soil: CLEAN, film: ['none', 'leaveOn'] } as const

@@ -1,4 +1,4 @@
-import type { Technique } from '../technique'
+import type { Technique } from './technique'
 import { BARE, CLEAN, INTACT, m, row } from './row'
 
 /** Deeper work with a device, and extraction. */

@@ -1,4 +1,4 @@
-import type { Technique } from '../technique'
+import type { Technique } from './technique'
 import { ALL, BARE, CLEAN, INTACT, m, rests, row } from './row'
 
 /** What rests on the face, and what takes it off. */

@@ -1,5 +1,5 @@
 import { minutes } from '../../units'
-import type { Technique } from '../technique'
+import type { Technique } from './technique'
 import { BARE, CLEAN, INTACT, m, row } from './row'
 
 /** Hands, stones and current on the face; hands busy elsewhere while something rests. */

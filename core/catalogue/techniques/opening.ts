@@ -1,4 +1,4 @@
-import type { Technique } from '../technique'
+import type { Technique } from './technique'
 import { ALL, BARE, INTACT, m, row } from './row'
 
 /** Until the skin is clean. */

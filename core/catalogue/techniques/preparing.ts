@@ -1,4 +1,4 @@
-import type { Technique } from '../technique'
+import type { Technique } from './technique'
 import { ALL, BARE, CLEAN, INTACT, m, row } from './row'
 
 /** What makes the surface right for the next step. */

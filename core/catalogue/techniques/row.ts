@@ -1,7 +1,7 @@
 import { minutes } from '../../units'
 import type { GroupId } from '../../face/regions'
 import { COMMON_PRACTICE } from '../kinds'
-import type { DwellWindow, Technique } from '../technique'
+import type { DwellWindow, Technique } from './technique'
 
 /** Least, most, and the minutes the planner may choose from. */
 export const m = (least: number, most: number, ...choices: number[]) => ({

@@ -1,7 +1,7 @@
-import { TECHNIQUES } from '../../catalogue/techniques'
-import type { PlanStep } from '../../catalogue/step'
+import { TECHNIQUES } from '../../catalogue/techniques/techniques'
+import type { PlanStep } from '../../catalogue/techniques/step'
 import type { Resting } from '../../timing/schedule'
-import { liftOf } from '../blocks'
+import { liftOf } from '../question/blocks'
 import { finding, remove, type Checking, type Mend, type PlanFinding } from './finding'
 
 /**

@@ -1,13 +1,13 @@
-import { ORDER_RULES, type OrderRule } from '../../catalogue/orderRules'
+import { ORDER_RULES, type OrderRule } from '../../catalogue/rules/orderRules'
 import type { Strength } from '../../catalogue/kinds'
-import type { PlanStep, Why } from '../../catalogue/step'
-import { TECHNIQUES } from '../../catalogue/techniques'
+import type { PlanStep, Why } from '../../catalogue/techniques/step'
+import { TECHNIQUES } from '../../catalogue/techniques/techniques'
 import type { RegionId } from '../../face/zones'
-import type { Rim } from '../../load/rim'
-import type { Allow } from '../allowed'
-import type { Edit } from '../edit'
+import type { Rim } from '../../load/tolerance'
+import type { Allow } from '../today/allowed'
+import type { Edit } from '../steps/edit'
 import type { PlanInput } from '../input'
-import type { Trace } from '../trace'
+import type { Trace } from '../steps/trace'
 
 export interface Mend {
   label: string

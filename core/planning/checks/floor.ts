@@ -1,10 +1,10 @@
 import { STAGE_IDS } from '../../catalogue/kinds'
-import type { PlanStep } from '../../catalogue/step'
-import { TECHNIQUES } from '../../catalogue/techniques'
-import type { TechniqueId } from '../../catalogue/technique'
-import { freshStep } from '../fresh'
+import type { PlanStep } from '../../catalogue/techniques/step'
+import { TECHNIQUES } from '../../catalogue/techniques/techniques'
+import type { TechniqueId } from '../../catalogue/techniques/technique'
+import { freshStep } from '../today/fresh'
 import type { PlanInput } from '../input'
-import { canPin } from '../pins'
+import { canPin } from '../question/pins'
 import { finding, type Checking, type PlanFinding } from './finding'
 
 const FLOOR: readonly {

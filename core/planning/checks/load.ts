@@ -1,8 +1,8 @@
-import { methodOf } from '../../catalogue/schools'
+import { methodOf } from '../../catalogue/schools/schools'
 import { nameRegions } from '../../face/regions'
 import { REGION_IDS } from '../../face/zones'
-import { isResilient } from '../adapt'
-import { mostWorks } from '../compile'
+import { isResilient } from '../today/adapt'
+import { mostWorks } from '../question/compile'
 import { finding, remove, type Checking, type PlanFinding } from './finding'
 
 /**

@@ -1,7 +1,7 @@
-import { ingredientsIn } from '../../catalogue/ingredients'
+import { ingredientsIn } from '../../catalogue/products/ingredients'
 import { EXFOLIATING, STAGE_IDS } from '../../catalogue/kinds'
-import type { PlanStep } from '../../catalogue/step'
-import { TECHNIQUES } from '../../catalogue/techniques'
+import type { PlanStep } from '../../catalogue/techniques/step'
+import { TECHNIQUES } from '../../catalogue/techniques/techniques'
 import { finding, remove, type Checking, type Mend, type PlanFinding } from './finding'
 
 const before = (step: PlanStep, other: PlanStep): Mend => ({

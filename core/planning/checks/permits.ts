@@ -1,11 +1,11 @@
-import { PAIRS, type Pair } from '../../catalogue/pairs'
-import { isResilient } from '../adapt'
-import { methodOf } from '../../catalogue/schools'
-import type { PlanStep } from '../../catalogue/step'
-import { TECHNIQUES } from '../../catalogue/techniques'
+import { PAIRS, type Pair } from '../../catalogue/rules/pairs'
+import { isResilient } from '../today/adapt'
+import { methodOf } from '../../catalogue/schools/schools'
+import type { PlanStep } from '../../catalogue/techniques/step'
+import { TECHNIQUES } from '../../catalogue/techniques/techniques'
 import { nameRegions } from '../../face/regions'
-import type { Allowance } from '../allowed'
-import { lifted } from '../compile'
+import type { Allowance } from '../today/allowed'
+import { lifted } from '../question/compile'
 import { finding, remove, type Checking, type Mend, type PlanFinding, type Rules } from './finding'
 
 const OWN_RULE: readonly string[] = ['scope', 'no-device', 'no-product']

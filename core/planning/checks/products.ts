@@ -1,7 +1,7 @@
-import type { PlanStep } from '../../catalogue/step'
+import type { PlanStep } from '../../catalogue/techniques/step'
 import { nameRegions } from '../../face/regions'
-import { productTrouble } from '../allowed'
-import { CONNECTOR_WANTS } from '../mend'
+import { productTrouble } from '../today/allowed'
+import { CONNECTOR_WANTS } from '../steps/mend'
 import { finding, remove, type Checking, type Mend, type PlanFinding } from './finding'
 
 const use = (step: PlanStep, p: { id: string; name: string }): Mend => ({

@@ -1,10 +1,10 @@
-import type { PlanStep } from '../../catalogue/step'
-import { TECHNIQUES } from '../../catalogue/techniques'
-import type { TechniqueId } from '../../catalogue/technique'
+import type { PlanStep } from '../../catalogue/techniques/step'
+import { TECHNIQUES } from '../../catalogue/techniques/techniques'
+import type { TechniqueId } from '../../catalogue/techniques/technique'
 import { describeUnmet } from '../../surface/words'
-import type { Edit } from '../edit'
-import { freshStep } from '../fresh'
-import { connect, CONNECTOR_WANTS, wantsWords } from '../mend'
+import type { Edit } from '../steps/edit'
+import { freshStep } from '../today/fresh'
+import { connect, CONNECTOR_WANTS, wantsWords } from '../steps/mend'
 import { finding, remove, type Checking, type Mend, type PlanFinding } from './finding'
 
 /**

@@ -1,4 +1,4 @@
-import type { Option } from '../planCase'
+import type { Option } from '../question/planCase'
 import type { Reached, Transition } from './transitions'
 
 /**

@@ -1,6 +1,6 @@
 import { REGION_IDS } from '../../face/zones'
 import type { Layers } from './layers'
-import type { PlanCase } from '../planCase'
+import type { PlanCase } from '../question/planCase'
 
 /**
  * The most that the stages after one can still add: effect by aim, and load by region with warmth

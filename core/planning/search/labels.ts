@@ -1,6 +1,6 @@
 import type { Still } from './bounds'
 import type { Way } from './layers'
-import type { PlanCase } from '../planCase'
+import type { PlanCase } from '../question/planCase'
 import { returns } from './returns'
 
 /** A plan as far as some stage: where it leaves the skin, and what it has taken and brought. */

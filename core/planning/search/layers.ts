@@ -1,7 +1,7 @@
 import { REGION_IDS } from '../../face/zones'
 import { startSurface } from '../../surface/surface'
 import { alike, type Way } from './alike'
-import { breaksPair, type Option, type PlanCase, type SolveFrom } from '../planCase'
+import { breaksPair, type Option, type PlanCase, type SolveFrom } from '../question/planCase'
 import { transitions, type Reached } from './transitions'
 
 export type { Way } from './alike'

@@ -1,8 +1,8 @@
-import { RETURNS } from '../../catalogue/value'
+import { RETURNS } from '../../catalogue/rules/value'
 import { REGION_IDS } from '../../face/zones'
 import { layersOf, type Layers, type Way } from './layers'
 import { merged, type Arc } from './merge'
-import { MARK_NAMES, type PlanCase, type SolveFrom } from '../planCase'
+import { MARK_NAMES, type PlanCase, type SolveFrom } from '../question/planCase'
 
 /**
  * Published as `docs/formats/plan-case.schema.json`. Regions in the order of `regions`, effects in

@@ -1,5 +1,5 @@
-import { TECHNIQUES } from '../../catalogue/techniques'
-import { TECHNIQUE_IDS, type TechniqueId } from '../../catalogue/technique'
+import { TECHNIQUES } from '../../catalogue/techniques/techniques'
+import { TECHNIQUE_IDS, type TechniqueId } from '../../catalogue/techniques/technique'
 import { REGION_IDS, type RegionId } from '../../face/zones'
 import {
   ageRegion,
@@ -8,7 +8,7 @@ import {
   type RegionSurface,
   type Surface,
 } from '../../surface/surface'
-import { connect, type Connection } from '../mend'
+import { connect, type Connection } from '../steps/mend'
 
 /** The state of each region by its number, in the order of the regions. */
 export type Skin = readonly number[]

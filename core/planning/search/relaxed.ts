@@ -1,7 +1,7 @@
-import { RETURNS } from '../../catalogue/value'
+import { RETURNS } from '../../catalogue/rules/value'
 import { REGION_IDS } from '../../face/zones'
 import type { Layers, Way } from './layers'
-import type { Option, PlanCase } from '../planCase'
+import type { Option, PlanCase } from '../question/planCase'
 import { returns } from './returns'
 
 /**

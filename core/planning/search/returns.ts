@@ -1,4 +1,4 @@
-import { RETURNS } from '../../catalogue/value'
+import { RETURNS } from '../../catalogue/rules/value'
 
 /**
  * Effects are small whole numbers and are looked up many times over: worked out once for those that

@@ -2,7 +2,7 @@ import { REGION_IDS, type RegionId } from '../../face/zones'
 import { NOTHING_STILL, stillToCome, type Still } from './bounds'
 import { addLoads, compare, forget, offer, plus, worth, type Label } from './labels'
 import { layersOf, type Layers, type Way } from './layers'
-import { breaksPair, type Option, type PlanCase, type SolveFrom } from '../planCase'
+import { breaksPair, type Option, type PlanCase, type SolveFrom } from '../question/planCase'
 import { priced, relaxations, type Relaxed } from './relaxed'
 import { placed, type PlacedMove } from './transitions'
 

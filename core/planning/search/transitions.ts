@@ -1,9 +1,9 @@
-import { TECHNIQUES } from '../../catalogue/techniques'
+import { TECHNIQUES } from '../../catalogue/techniques/techniques'
 import { REGION_IDS, type RegionId } from '../../face/zones'
 import { feelsHeat, HEATED, loadOn, type Work } from '../../load/loads'
 import type { Surface } from '../../surface/surface'
-import type { Connection } from '../mend'
-import type { Move, Option } from '../planCase'
+import type { Connection } from '../steps/mend'
+import type { Move, Option } from '../question/planCase'
 import { numberOf, RegionStates, type Link, type Skin } from './regionStates'
 
 /** A move as it stands in the solved plan; `mend` marks a connecting step. */

@@ -7,9 +7,9 @@ import {
   TOPIC_NAMES,
   type FindingId,
   type TopicId,
-} from '#core/catalogue/findings'
+} from '#core/catalogue/consultation/findings'
 import type { Answer, Answers } from '#core/screening/answers'
-import { restsOf, screenHere } from '#contracts/bundle'
+import { restsOf, screenHere } from '#core/visit/bundle'
 import { dayAndClock } from '~/composables/dates'
 import { sayProblem } from '~/composables/useApi'
 import { useDraft } from '~/composables/useDraft'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { preferenceNotes } from '#core/catalogue/preferences'
-import { trayFor } from '#core/planning/tray'
+import { preferenceNotes } from '#core/catalogue/consultation/preferences'
+import { trayFor } from '#core/tray/tray'
 import { clock } from '~/composables/dates'
 import { sayProblem } from '~/composables/useApi'
 import { useVisit } from '~/stores/visit'

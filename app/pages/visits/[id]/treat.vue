@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { preferenceNotes } from '#core/catalogue/preferences'
-import { SKIP_REASONS, ROOM_NOTES } from '#core/catalogue/stopRules'
-import { TECHNIQUES } from '#core/catalogue/techniques'
+import { preferenceNotes } from '#core/catalogue/consultation/preferences'
+import { SKIP_REASONS, ROOM_NOTES } from '#core/catalogue/rules/stopRules'
+import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
 import { amountFor } from '#core/dosing/amount'
-import { allowance, productTrouble } from '#core/planning/allowed'
+import { allowance, productTrouble } from '#core/planning/today/allowed'
 import { nameRegions, zonesOf } from '#core/face/regions'
 import { ZONES, type ZoneId } from '#core/face/zones'
 import { restingAt, runningMs } from '#core/treatment/fold'

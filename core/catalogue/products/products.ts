@@ -1,0 +1,89 @@
+import type { ProductKind } from '../kinds'
+
+/** How a hand measures from this bottle. `millilitres` is what one measure gives. */
+export interface Dispenser {
+  kind: 'pump' | 'spray' | 'drop' | 'scoop' | 'spatula' | 'riceGrain' | 'pour' | 'piece'
+  millilitres: number
+}
+
+export interface Product {
+  id: string
+  name: string
+  line: string
+  kind: ProductKind
+  inci: readonly string[]
+  /** Acid for the free-acid calculation, where there is one. */
+  acid?: { name: 'glycolic' | 'lactic' | 'mandelic' | 'salicylic'; percent: number }
+  pH?: number
+  density: number
+  dispenser: Dispenser
+  /** For whom: the planner prefers a product whose word fits today's skin. */
+  suits: readonly ('oily' | 'dry' | 'sensitive' | 'congested' | 'mature' | 'all')[]
+  calming: boolean
+  packMillilitres: number
+  priceCents: number
+  /** Months it may stay open. */
+  openMonths: number
+}
+
+/** A bottle on the shelf. Dates are ISO days. */
+export interface Lot {
+  id: string
+  productId: string
+  code: string
+  expires: string
+  openedOn?: string
+  recalled: boolean
+  remainingMillilitres: number
+}
+
+export interface FilmRule {
+  kind: ProductKind
+  milligrams: number
+  range: readonly [number, number]
+  floor?: true
+}
+
+/**
+ * Film on the skin in mg/cm². House values within the range; `floor` may not be undercut. Sun
+ * protection: ISO 24444.
+ */
+export const FILMS: Readonly<Record<ProductKind, FilmRule>> = {
+  eyeRemover: { kind: 'eyeRemover', milligrams: 40, range: [30, 60] },
+  milk: { kind: 'milk', milligrams: 3, range: [2, 5] },
+  gelCleanser: { kind: 'gelCleanser', milligrams: 3, range: [2, 5] },
+  cleansingOil: { kind: 'cleansingOil', milligrams: 4, range: [3, 6] },
+  emulsifier: { kind: 'emulsifier', milligrams: 3, range: [2, 5] },
+  toner: { kind: 'toner', milligrams: 2, range: [1, 4] },
+  mist: { kind: 'mist', milligrams: 1, range: [1, 4] },
+  grainScrub: { kind: 'grainScrub', milligrams: 3, range: [2, 5] },
+  enzymeMask: { kind: 'enzymeMask', milligrams: 6, range: [4, 10] },
+  settingClay: { kind: 'settingClay', milligrams: 20, range: [15, 25] },
+  hydratingMask: { kind: 'hydratingMask', milligrams: 10, range: [6, 15] },
+  massageOil: { kind: 'massageOil', milligrams: 0.3, range: [0.3, 2] },
+  serum: { kind: 'serum', milligrams: 0.5, range: [0.3, 1] },
+  /**
+   * A rice grain a side is what the hand gives; it is more than a thin film on the ring would need.
+   */
+  eyeProduct: { kind: 'eyeProduct', milligrams: 2.5, range: [0.5, 2.5] },
+  moisturiser: { kind: 'moisturiser', milligrams: 2, range: [1.5, 3] },
+  facialOil: { kind: 'facialOil', milligrams: 0.2, range: [0.1, 0.3] },
+  sunProtection: { kind: 'sunProtection', milligrams: 2, range: [2, 2.5], floor: true },
+  lipCare: { kind: 'lipCare', milligrams: 2, range: [1, 3] },
+  rollOffPeel: { kind: 'rollOffPeel', milligrams: 4, range: [3, 5] },
+  acidMask: { kind: 'acidMask', milligrams: 6, range: [4, 10] },
+  exfoliatingMask: { kind: 'exfoliatingMask', milligrams: 8, range: [6, 12] },
+  peelSolution: { kind: 'peelSolution', milligrams: 4, range: [3, 5] },
+  waterGel: { kind: 'waterGel', milligrams: 8, range: [6, 12] },
+  skinDisinfectant: { kind: 'skinDisinfectant', milligrams: 4, range: [2, 6] },
+  needlingSerum: { kind: 'needlingSerum', milligrams: 2, range: [1, 3] },
+  conductiveGel: { kind: 'conductiveGel', milligrams: 15, range: [10, 20] },
+  creamMask: { kind: 'creamMask', milligrams: 15, range: [10, 25] },
+  sheetMask: { kind: 'sheetMask', milligrams: 30, range: [20, 45] },
+  resurfacingMask: { kind: 'resurfacingMask', milligrams: 6, range: [4, 10] },
+  powderMask: { kind: 'powderMask', milligrams: 15, range: [10, 25] },
+  hardeningPowder: { kind: 'hardeningPowder', milligrams: 40, range: [30, 60] },
+  eyeMask: { kind: 'eyeMask', milligrams: 10, range: [6, 15] },
+  ampoule: { kind: 'ampoule', milligrams: 2, range: [1, 2] },
+  lipScrub: { kind: 'lipScrub', milligrams: 3, range: [2, 5] },
+}

@@ -1,0 +1,204 @@
+import { COMMON_PRACTICE, type FamilyId } from '../kinds'
+
+export const TOPIC_IDS = ['sun', 'makeUp', 'exfoliation', 'heat', 'products', 'touch'] as const
+export type AftercareTopic = (typeof TOPIC_IDS)[number]
+export const AFTERCARE_TITLES: Readonly<Record<AftercareTopic, string>> = {
+  sun: 'Sun',
+  makeUp: 'Make-up',
+  exfoliation: 'Exfoliating at home',
+  heat: 'Sauna, sport, hot water',
+  products: 'Creams and serums',
+  touch: 'Hands and touch',
+}
+
+/** What a piece of work asks of the client afterwards. The strictest row of a topic stands. */
+export interface AftercareRow {
+  id: string
+  after: readonly FamilyId[] | 'any' | 'stopped'
+  topic: AftercareTopic
+  hours: number
+  sentence: string
+  why: string
+  source: string
+}
+const row = (
+  id: string,
+  after: AftercareRow['after'],
+  topic: AftercareTopic,
+  hours: number,
+  sentence: string,
+  why: string,
+  source = COMMON_PRACTICE,
+): AftercareRow => ({
+  id,
+  after,
+  topic,
+  hours,
+  sentence,
+  why,
+  source,
+})
+
+export const AFTERCARE: readonly AftercareRow[] = [
+  row(
+    'sun-tip',
+    ['abrasion', 'needling', 'blade', 'peel'],
+    'sun',
+    48,
+    'Keep out of strong sun; sun protection every morning.',
+    'fresh skin burns and marks',
+  ),
+  row(
+    'sun-acid',
+    ['acid', 'enzyme'],
+    'sun',
+    168,
+    'Sun protection every morning.',
+    'the surface is thinner for some days',
+    'FDA guidance on AHA labelling, 2005 (value from memory) for acids; common practice for enzyme',
+  ),
+  row(
+    'sun-any',
+    'any',
+    'sun',
+    24,
+    'Sun protection tomorrow morning.',
+    'clean skin has less of its own cover',
+  ),
+  row(
+    'makeup-tip',
+    ['abrasion', 'needling', 'blade', 'peel'],
+    'makeUp',
+    24,
+    'No make-up until the next day.',
+    'nothing to be worked into fresh skin',
+  ),
+  row(
+    'makeup-any',
+    'any',
+    'makeUp',
+    0.5,
+    'Wait half an hour before make-up.',
+    'the last layer must settle',
+  ),
+  row(
+    'exfoliate-tip',
+    ['abrasion', 'needling', 'peel'],
+    'exfoliation',
+    672,
+    'No scrub, acid or peel.',
+    'the skin renews itself over four weeks',
+  ),
+  row(
+    'exfoliate-blade',
+    ['blade'],
+    'exfoliation',
+    336,
+    'No scrub, acid or peel; do not shave it yourself.',
+    'the blade has taken the dullest layer',
+  ),
+  row(
+    'exfoliate-enzyme',
+    ['acid', 'enzyme'],
+    'exfoliation',
+    168,
+    'No scrub, acid or peel.',
+    'it has just been done',
+  ),
+  row(
+    'exfoliate-grain',
+    ['friction'],
+    'exfoliation',
+    72,
+    'No scrub, acid or peel.',
+    'it has just been done',
+  ),
+  row(
+    'exfoliate-any',
+    'any',
+    'exfoliation',
+    24,
+    'No scrub or acid tonight.',
+    'the skin has been cleaned thoroughly',
+  ),
+  row(
+    'heat-tip',
+    ['abrasion', 'needling', 'blade', 'peel'],
+    'heat',
+    48,
+    'No sauna, hard sport, pool or hot bath.',
+    'heat reddens fresh skin',
+  ),
+  row(
+    'heat-steam',
+    ['heat', 'friction', 'enzyme'],
+    'heat',
+    24,
+    'No sauna or hot bath tonight.',
+    'the skin has been warmed enough',
+  ),
+  row(
+    'products-tip',
+    ['abrasion', 'needling'],
+    'products',
+    24,
+    'Nothing more until the next morning; then only your calming cream.',
+    'the visit ended with what the skin needs',
+  ),
+  row(
+    'products-needling',
+    ['needling'],
+    'products',
+    168,
+    'Only your bland cream; no acid, vitamin C, retinoid or fragrance.',
+    'the channels close within a day, the skin settles over a week',
+  ),
+  row(
+    'products-acid',
+    ['acid', 'enzyme'],
+    'products',
+    48,
+    'No retinoid or acid; your gentle cleanser and cream.',
+    'two actives at once irritate',
+  ),
+  row(
+    'touch-extraction',
+    ['extraction'],
+    'touch',
+    24,
+    'Hands off; do not press where something was taken out; fresh pillowcase tonight.',
+    'it closes by itself',
+  ),
+  row(
+    'touch-any',
+    'any',
+    'touch',
+    12,
+    'Hands off; fresh pillowcase tonight.',
+    'clean skin stays clean',
+  ),
+  row(
+    'stopped-products',
+    'stopped',
+    'products',
+    72,
+    'Only cool water and your plainest cream.',
+    'the skin reacted today',
+  ),
+  row(
+    'stopped-heat',
+    'stopped',
+    'heat',
+    72,
+    'No sauna, sport or hot water on the face.',
+    'the skin reacted today',
+  ),
+  row(
+    'stopped-sun',
+    'stopped',
+    'sun',
+    168,
+    'Keep the face out of the sun.',
+    'irritated skin marks',
+  ),
+]

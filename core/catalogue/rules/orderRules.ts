@@ -1,0 +1,100 @@
+import { COMMON_PRACTICE, type Strength } from '../kinds'
+
+/**
+ * Rules of a protocol that the surface, the load and the clock do not already answer. Code in
+ * planning reads them by id.
+ */
+export interface OrderRule {
+  id: string
+  sentence: string
+  strength: Strength
+  locked: boolean
+  source: string
+}
+
+const rule = (id: string, strength: Strength, sentence: string, locked = false): OrderRule => ({
+  id,
+  strength,
+  sentence,
+  locked,
+  source: COMMON_PRACTICE,
+})
+
+const ROWS = [
+  rule('must-settle', 'adapt', 'A visit opens with settling and clean hands.'),
+  rule(
+    'must-eyes',
+    'adapt',
+    'Eye and lip make-up comes off before anything is spread on the face.',
+  ),
+  rule('must-surface', 'adapt', 'The surface cleanse comes before the reading.'),
+  rule('must-read', 'adapt', 'The bare skin is read once more before it is worked on.'),
+  rule(
+    'must-deep',
+    'adapt',
+    'The second cleanse is the cleanse: a surface pass is not the last one.',
+  ),
+  rule('must-moisturise', 'adapt', 'A visit ends with the skin sealed.'),
+  rule('must-sun', 'stop', 'By day the skin leaves with sun protection.', true),
+  rule('must-close', 'adapt', 'The client sits up slowly and hears what to do tonight.'),
+  rule(
+    'oil-under-sun',
+    'adapt',
+    'No finishing oil under sun protection: it thins and rolls the film.',
+  ),
+  rule('lighter-cream', 'advise', 'After three or more products a lighter moisturiser.'),
+  rule(
+    'vitamin-c-first',
+    'advise',
+    'Vitamin C goes first among what stays on the skin; a matter of school.',
+  ),
+  rule('cool-to-end', 'adapt', 'Warm for opening work, cool to end.'),
+  rule('thin-to-thick', 'adapt', 'Layers go on thinnest first.'),
+  rule(
+    'one-exfoliation',
+    'stop',
+    'One exfoliation a visit; a second only on resilient skin.',
+    true,
+  ),
+  rule('pass-limit', 'stop', 'Never a third pass.', true),
+  rule('pair', 'stop', 'These two never share a visit.', true),
+  rule('straight-before', 'stop', 'Something must stand straight before it.', true),
+  rule('thin-zones', 'stop', 'On thin zones the lower half of the range.', true),
+  rule('wear-off', 'stop', 'Warmth has faded: soften again first.'),
+  rule(
+    'machine-no-massage',
+    'stop',
+    'No facial massage on skin just worked: shoulders, arms or hands instead.',
+    true,
+  ),
+  rule('exfoliate-before', 'adapt', 'Exfoliate before massage and mask, not after.'),
+  rule('quiet', 'adapt', 'No talking and no work on the face under a hardening mask.'),
+  rule('barred', 'stop', 'Not today on this skin.', true),
+  rule('over-rim', 'stop', 'More than this skin can bear today.', true),
+  rule('heat-limit', 'stop', 'Longer warmth than this client may have.', true),
+  rule('scope', 'stop', "Outside this person's licence.", true),
+  rule('no-device', 'stop', 'The device is not in the house or not ready.'),
+  rule('no-product', 'stop', 'Nothing on the shelf that this client may have.'),
+  rule(
+    'calm-only',
+    'stop',
+    'After abrasion or needling only calming products touch that skin.',
+    true,
+  ),
+  rule('product-barred', 'stop', 'This product is not for this client, or not fit for use.', true),
+  rule('surface', 'stop', 'The step cannot stand on what the last one left.'),
+  rule('dwell-early', 'adapt', 'It would come off before it has done its work.'),
+  rule('dwell-late', 'stop', 'It would stay on past its latest.', true),
+  rule('left-on', 'stop', 'It is never taken off.', true),
+  rule('attended', 'stop', 'Nobody is left alone under steam, a peel or a lamp.', true),
+  rule('over-slot', 'adapt', 'Longer than the visit.'),
+  rule('minutes-range', 'adapt', 'Outside the usual minutes.'),
+  rule('setting-range', 'stop', 'Outside the safe range of the setting.', true),
+] as const
+
+export const ORDER_RULES: ReadonlyMap<string, OrderRule> = new Map(ROWS.map((r) => [r.id, r]))
+export function orderRule(id: string): OrderRule {
+  const found = ORDER_RULES.get(id)
+  if (!found) throw new RangeError(`no such rule: ${id}`)
+  return found
+}

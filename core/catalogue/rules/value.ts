@@ -1,0 +1,50 @@
+import type { ConcernId } from '../kinds'
+
+/**
+ * How much of a concern a region shows, 0–4, from its readings; `unread` stands in where that
+ * reading was not taken. A constant is what hands cannot read on this scale.
+ */
+export const CONCERN_NEED: Readonly<
+  Record<
+    ConcernId,
+    | { reading: 'oil' | 'water' | 'redness' | 'congestion'; invert?: true }
+    | { reading: 'texture' | 'lines'; unread: number }
+    | { constant: number }
+  >
+> = {
+  dehydration: { reading: 'water', invert: true },
+  congestion: { reading: 'congestion' },
+  shine: { reading: 'oil' },
+  redness: { reading: 'redness' },
+  dullness: { reading: 'texture', unread: 2 },
+  firmness: { reading: 'lines', unread: 2 },
+  rest: { constant: 3 },
+}
+
+/** Weight of a concern by the rank the client gave it. */
+export const RANK_WEIGHTS: readonly number[] = [100, 60, 40, 25, 15]
+/** Diminishing return on a concern's effect: slope by segment, never zero. */
+export const RETURNS: readonly { upTo: number; slope: number }[] = [
+  { upTo: 40, slope: 4 },
+  { upTo: 90, slope: 2 },
+  { upTo: Number.MAX_SAFE_INTEGER, slope: 1 },
+]
+/**
+ * Share of the whole that each region counts, per cent; work away from the face counts
+ * `BODY_SHARE`.
+ */
+export const REGION_SHARE = {
+  forehead: 13,
+  temples: 5,
+  eyes: 6,
+  nose: 7,
+  cheekL: 15,
+  cheekR: 15,
+  mouth: 4,
+  chin: 6,
+  jawL: 6,
+  jawR: 6,
+  neck: 10,
+  decollete: 7,
+} as const
+export const BODY_SHARE = 40

@@ -1,0 +1,410 @@
+import type { LayoutId, TechniqueId } from '../techniques/technique'
+
+/**
+ * Points on which good practitioners differ. A house picks a camp for each; safety never depends on
+ * it.
+ */
+export const POINT_IDS = [
+  'firstCleanse',
+  'removal',
+  'steam',
+  'works',
+  'peelWithMachine',
+  'tone',
+  'massage',
+  'masks',
+  'dwell',
+  'layering',
+  'spread',
+  'eye',
+  'finish',
+  'courses',
+] as const
+export type PointId = (typeof POINT_IDS)[number]
+
+export interface Camp {
+  id: string
+  sentence: string
+  /** What speaks for it. */
+  reason: string
+  /** Liking per technique in the currency of the plan's value; negative is dislike. */
+  taste?: Partial<Record<TechniqueId, number>>
+  /** Liking of a way to lay masks out. */
+  layout?: Partial<Record<LayoutId, number>>
+  /** Never planned in this camp. */
+  never?: readonly TechniqueId[]
+  /** Exfoliations a visit on resilient skin. */
+  works?: 1 | 2
+  /** Lets peel and machine share a visit, for trained hands on resilient skin. */
+  peelWithMachine?: true
+  /** A second mask after the first. */
+  inTurn?: true
+  /** Only the earliest, or only the latest, of a mask's minutes. */
+  dwell?: 'short' | 'long'
+  /** What the hand does instead, by technique. */
+  hand?: Partial<Record<TechniqueId, string>>
+  /** Cloths, pads or sponges laid out per removal. */
+  linen?: 'cloths' | 'pads' | 'sponges'
+}
+export interface Point {
+  id: PointId
+  title: string
+  camps: readonly Camp[]
+  /** The house's default and why. */ default: string
+}
+
+/**
+ * The points of the trade where schools differ, with what each camp computes. Common practice on
+ * every side.
+ */
+export const POINTS: readonly Point[] = [
+  {
+    id: 'firstCleanse',
+    title: 'First cleanse',
+    default: 'milkThenMatched',
+    camps: [
+      {
+        id: 'milkThenMatched',
+        sentence: 'Milk, then a second cleanse matched to the skin.',
+        reason: 'gentle and quick',
+        taste: { secondCleanse: 300 },
+      },
+      {
+        id: 'oilAlone',
+        sentence: 'Oil to skin-feel, emulsifier, water.',
+        reason: 'lifts make-up without stripping',
+        taste: { oilCleanse: 2000 },
+      },
+      {
+        id: 'foamTwice',
+        sentence: 'Milk, then foam or gel twice.',
+        reason: 'squeaks for some, strips for others',
+        taste: { secondCleanse: 500, oilCleanse: -500 },
+      },
+    ],
+  },
+  {
+    id: 'removal',
+    title: 'Removal',
+    default: 'cloth',
+    camps: [
+      {
+        id: 'cloth',
+        sentence: 'Fresh warm cloths.',
+        reason: 'less waste, better removal',
+        linen: 'cloths',
+      },
+      {
+        id: 'cotton',
+        sentence: 'Cotton pads.',
+        reason: 'single use, no carried-over germs',
+        linen: 'pads',
+        hand: {
+          rinse: 'Damp cotton pads, pressed and lifted; brows, creases, hairline too.',
+          maskOff:
+            'Wet it first; damp cotton pads, fresh side each time. Check nostril creases, brows, hairline, under-chin.',
+        },
+      },
+      {
+        id: 'sponges',
+        sentence: 'Sponges in a bowl of cool water.',
+        reason: 'gentle after any machine',
+        linen: 'sponges',
+        hand: {
+          rinse: 'Sponges and cool water, pressed and lifted; brows, creases, hairline too.',
+        },
+      },
+    ],
+  },
+  {
+    id: 'steam',
+    title: 'Steam',
+    default: 'beforeExtraction',
+    camps: [
+      {
+        id: 'always',
+        sentence: 'Every time, before all else.',
+        reason: 'softens, so less work is needed',
+        taste: { steam: 900, warmTowel: 300 },
+      },
+      {
+        id: 'beforeExtraction',
+        sentence: 'Only before extraction or a stiff deep cleanse.',
+        reason: 'warmth where it is of use',
+        taste: { steam: 0, extraction: 200 },
+      },
+      {
+        id: 'seldom',
+        sentence: 'Seldom or never.',
+        reason: 'warmth reddens more than it softens',
+        taste: { steam: -1200, warmTowel: -300 },
+      },
+    ],
+  },
+  {
+    id: 'works',
+    title: 'Exfoliations a visit',
+    default: 'resilientTwo',
+    camps: [
+      {
+        id: 'one',
+        sentence: 'One a visit, always.',
+        reason: 'the skin keeps what it needs',
+        works: 1,
+      },
+      {
+        id: 'resilientTwo',
+        sentence: 'One; two on resilient skin.',
+        reason: 'surface first, then deeper, where it is borne',
+        works: 2,
+      },
+    ],
+  },
+  {
+    id: 'peelWithMachine',
+    title: 'Peel and machine on one day',
+    default: 'apart',
+    camps: [
+      {
+        id: 'apart',
+        sentence: 'Never the same day.',
+        reason: 'one strong work heals better than two',
+      },
+      {
+        id: 'together',
+        sentence: 'Together, trained hands, resilient skin.',
+        reason: 'taught by some; the load counts in full',
+        peelWithMachine: true,
+      },
+    ],
+  },
+  {
+    id: 'tone',
+    title: 'Tone',
+    default: 'always',
+    camps: [
+      {
+        id: 'always',
+        sentence: 'After cleansing and after the mask.',
+        reason: 'residue off, acidity back',
+        taste: { tone: 400 },
+      },
+      {
+        id: 'mist',
+        sentence: 'A hydrating mist instead.',
+        reason: 'water rather than wiping',
+        taste: { tone: -400, mist: 500 },
+      },
+      {
+        id: 'none',
+        sentence: 'None.',
+        reason: 'skin recovers by itself within hours',
+        taste: { tone: -1200 },
+      },
+    ],
+  },
+  {
+    id: 'massage',
+    title: 'Massage',
+    default: 'long',
+    camps: [
+      {
+        id: 'long',
+        sentence: 'Long, by hand, before the mask.',
+        reason: 'drainage, tone, rest',
+        taste: { massage: 1500, stones: 300, toningMassage: 300 },
+      },
+      {
+        id: 'short',
+        sentence: 'Short.',
+        reason: 'the hour belongs to the skin',
+        taste: { massage: -300, toningMassage: -300, stones: -300 },
+      },
+      {
+        id: 'tools',
+        sentence: 'Stones and tools.',
+        reason: 'cool, even strokes',
+        taste: { stones: 1400, massage: 900 },
+      },
+      {
+        id: 'elsewhere',
+        sentence: 'None on the face: shoulders, arms, hands.',
+        reason: 'nothing rubs what was just worked',
+        taste: {
+          massage: -1200,
+          toningMassage: -1200,
+          stones: -1200,
+          shouldersScalp: 200,
+          handsArms: 200,
+        },
+      },
+    ],
+  },
+  {
+    id: 'masks',
+    title: 'Masks',
+    default: 'byZone',
+    camps: [
+      {
+        id: 'allOver',
+        sentence: 'One all over.',
+        reason: 'calm and simple',
+        layout: { one: 200, byZone: -400 },
+      },
+      {
+        id: 'byZone',
+        sentence: 'By zone.',
+        reason: 'each zone gets what it lacks',
+        layout: { byZone: 400 },
+      },
+      {
+        id: 'inTurn',
+        sentence: 'Two in turn: clear, then hydrate.',
+        reason: 'first empty, then fill',
+        inTurn: true,
+        layout: { byZone: -200 },
+      },
+    ],
+  },
+  {
+    id: 'dwell',
+    title: 'How long a mask stays',
+    default: 'look',
+    camps: [
+      {
+        id: 'clock',
+        sentence: 'By the clock, at the short end.',
+        reason: 'never past what it needs',
+        dwell: 'short',
+      },
+      {
+        id: 'look',
+        sentence: 'By the look, inside its window.',
+        reason: 'earliest by clock, end by look, never past latest',
+      },
+      {
+        id: 'long',
+        sentence: 'Long is better, to the end of its window.',
+        reason: 'let it work',
+        dwell: 'long',
+      },
+    ],
+  },
+  {
+    id: 'layering',
+    title: 'Layering',
+    default: 'oilLast',
+    camps: [
+      {
+        id: 'oilLast',
+        sentence: 'Thin to thick, oil last on damp skin.',
+        reason: 'each layer sinks before the next',
+        taste: { facialOil: 300 },
+      },
+      {
+        id: 'waterAgain',
+        sentence: 'Water, serum, water again, oil on damp skin.',
+        reason: 'water is what oil keeps',
+        taste: { facialOil: 1200, mist: 300 },
+      },
+      {
+        id: 'noOil',
+        sentence: 'No oil to finish.',
+        reason: 'cream seals enough',
+        taste: { facialOil: -800 },
+      },
+    ],
+  },
+  {
+    id: 'spread',
+    title: 'Spreading serum',
+    default: 'palms',
+    camps: [
+      {
+        id: 'palms',
+        sentence: 'Warmed between palms and pressed.',
+        reason: 'even and calm',
+      },
+      {
+        id: 'fingertips',
+        sentence: 'Fingertips only.',
+        reason: 'none lost to the palm',
+        hand: { serum: 'Fingertips only, patted in; none lost to the palm.' },
+      },
+    ],
+  },
+  {
+    id: 'eye',
+    title: 'Eye product',
+    default: 'ring',
+    camps: [
+      {
+        id: 'ring',
+        sentence: 'A ring on the bone.',
+        reason: 'it creeps in by itself',
+        taste: { eyeProduct: 300 },
+      },
+      {
+        id: 'dab',
+        sentence: 'A dab under the eye.',
+        reason: 'least product near the lid',
+        taste: { eyeProduct: 100 },
+        hand: {
+          eyeProduct: 'A dab under the eye, patted with the ring finger; nothing on the lid.',
+        },
+      },
+    ],
+  },
+  {
+    id: 'finish',
+    title: 'Finish',
+    default: 'cool',
+    camps: [
+      {
+        id: 'cool',
+        sentence: 'Cool, not ice.',
+        reason: 'warm to open, cool to end',
+        taste: { cold: 300 },
+      },
+      {
+        id: 'toneOnly',
+        sentence: 'Just tone.',
+        reason: 'quick and calm',
+        taste: { cold: -300, tone: 100 },
+      },
+    ],
+  },
+  {
+    id: 'courses',
+    title: 'Serum courses',
+    default: 'continuous',
+    camps: [
+      {
+        id: 'continuous',
+        sentence: 'Serum each visit.',
+        reason: 'the skin is read each time',
+        taste: { serum: 800, ampoule: 200 },
+      },
+      {
+        id: 'monthOn',
+        sentence: 'A month on, a month off: ampoules as a course.',
+        reason: 'the skin rests from actives',
+        taste: { serum: 500, ampoule: 600 },
+      },
+      {
+        id: 'few',
+        sentence: 'Few products.',
+        reason: 'less to react to',
+        taste: { serum: 300, ampoule: -200 },
+      },
+    ],
+  },
+]
+const BY_ID = new Map(POINTS.map((p) => [p.id, p]))
+
+/** @throws RangeError for a camp that the point does not have */
+export function campOf(point: PointId, camp: string): Camp {
+  const found = BY_ID.get(point)?.camps.find((c) => c.id === camp)
+  if (!found) throw new RangeError(`no camp ${camp} of ${point}`)
+  return found
+}

@@ -1,0 +1,180 @@
+import { campOf, POINT_IDS, POINTS, type Camp, type PointId } from './camps'
+import { TECHNIQUE_IDS, type LayoutId, type TechniqueId } from '../techniques/technique'
+import { TECHNIQUES } from '../techniques/techniques'
+
+export const SCHOOL_IDS = ['warmCloth', 'brightLamp', 'oilAndWater', 'stillBowl'] as const
+export type SchoolId = (typeof SCHOOL_IDS)[number]
+
+export interface School {
+  id: SchoolId
+  name: string
+  sentence: string
+  /** Where it stands on each point; a point not named is at the house's default. */
+  camps: Partial<Record<PointId, string>>
+  /**
+   * Liking of techniques on which no point decides, in the currency of the plan's value; negative
+   * is dislike.
+   */
+  taste: Partial<Record<TechniqueId, number>>
+}
+
+/**
+ * Four ready schools. Safety never depends on a school. Common practice: good practitioners differ.
+ */
+export const SCHOOLS: Readonly<Record<SchoolId, School>> = {
+  warmCloth: {
+    id: 'warmCloth',
+    name: 'Warm Cloth',
+    sentence: 'Milk, warm cloths, steam, a long massage, cream masks.',
+    camps: { steam: 'always', massage: 'long', masks: 'allOver' },
+    taste: {
+      hydratingMask: 500,
+      creamMask: 700,
+      tip: -900,
+      crystals: -1200,
+      highFrequency: -300,
+      microcurrent: -600,
+      needling: -2000,
+      vacuumGlide: -600,
+    },
+  },
+  brightLamp: {
+    id: 'brightLamp',
+    name: 'Bright Lamp',
+    sentence: 'Two cleanses, machine or acid, lamp, little massage, a calming mask.',
+    camps: { massage: 'elsewhere', firstCleanse: 'foamTwice' },
+    taste: {
+      tip: 1800,
+      crystals: 1200,
+      needling: 0,
+      acidMask: 600,
+      blueLamp: 700,
+      redLamp: 600,
+      highFrequency: 600,
+      microcurrent: 300,
+      hydratingMask: 500,
+      spatula: 300,
+    },
+  },
+  oilAndWater: {
+    id: 'oilAndWater',
+    name: 'Oil and Water',
+    sentence: 'Oil cleanse to skin-feel, no machine, stones, mists and oil on damp skin.',
+    camps: {
+      firstCleanse: 'oilAlone',
+      massage: 'tools',
+      tone: 'mist',
+      layering: 'waterAgain',
+      courses: 'monthOn',
+      steam: 'beforeExtraction',
+    },
+    taste: {
+      tip: -2500,
+      crystals: -2500,
+      needling: -2500,
+      vacuumGlide: -1500,
+      highFrequency: -1200,
+      microcurrent: -900,
+      blueLamp: -900,
+      redLamp: -600,
+      spatula: -900,
+      steam: -300,
+    },
+  },
+  stillBowl: {
+    id: 'stillBowl',
+    name: 'Still Bowl',
+    sentence: 'Fresh mixed powders, short and cool, few products, gentle skin.',
+    camps: {
+      steam: 'seldom',
+      massage: 'short',
+      dwell: 'clock',
+      courses: 'few',
+      finish: 'cool',
+      works: 'one',
+      masks: 'allOver',
+    },
+    taste: {
+      tip: -2500,
+      crystals: -2500,
+      needling: -2500,
+      vacuumGlide: -1500,
+      grain: -600,
+      enzyme: 400,
+      cold: 600,
+      freshMask: 1400,
+      hydratingMask: 500,
+      highFrequency: -1500,
+      microcurrent: -1500,
+      blueLamp: -900,
+      redLamp: -900,
+    },
+  },
+}
+
+/**
+ * What a house has decided on its own: camps over the school's, and techniques it does not offer.
+ */
+export interface HousePolicy {
+  camps: Partial<Record<PointId, string>>
+  without: readonly TechniqueId[]
+}
+export const NO_POLICY: HousePolicy = { camps: {}, without: [] }
+
+/** A school as this house works it: one camp a point, and the liking that comes of them. */
+export interface Method {
+  camps: Readonly<Record<PointId, Camp>>
+  taste: Readonly<Partial<Record<TechniqueId, number>>>
+  layout: Readonly<Partial<Record<LayoutId, number>>>
+  works: 1 | 2
+  peelWithMachine: boolean
+  inTurn: boolean
+  dwell: 'short' | 'long' | undefined
+}
+
+/** @throws RangeError for a camp that does not exist */
+export function methodOf(school: SchoolId, policy: HousePolicy = NO_POLICY): Method {
+  const own = SCHOOLS[school]
+  const camps = Object.fromEntries(
+    POINTS.map((p) => [p.id, campOf(p.id, policy.camps[p.id] ?? own.camps[p.id] ?? p.default)]),
+  ) as Record<PointId, Camp>
+  const taste: Partial<Record<TechniqueId, number>> = { ...own.taste }
+  const layout: Partial<Record<LayoutId, number>> = {}
+  for (const id of POINT_IDS) {
+    for (const [t, n] of Object.entries(camps[id].taste ?? {}) as [TechniqueId, number][])
+      taste[t] = (taste[t] ?? 0) + n
+    for (const [l, n] of Object.entries(camps[id].layout ?? {}) as [LayoutId, number][])
+      layout[l] = (layout[l] ?? 0) + n
+  }
+  return {
+    camps,
+    taste,
+    layout,
+    works: camps.works.works ?? 1,
+    peelWithMachine: camps.peelWithMachine.peelWithMachine === true,
+    inTurn: camps.masks.inTurn === true,
+    dwell: camps.dwell.dwell,
+  }
+}
+
+/** What the hand does in this method: the school's own way where a camp has one. */
+export function handOf(method: Method, technique: { id: TechniqueId; hand: string }): string {
+  for (const id of POINT_IDS) {
+    const own = method.camps[id].hand?.[technique.id]
+    if (own !== undefined) return own
+  }
+  return technique.hand
+}
+
+/** From here on a liking is named when schools are told apart; weaker ones only tip the scales. */
+const OUTSPOKEN = 500
+/**
+ * What a method likes (1) or would rather not do (-1), the strongest first; what only follows from
+ * other steps is not named.
+ */
+export function outspoken(method: Method, sign: 1 | -1): TechniqueId[] {
+  const liking = (t: TechniqueId) => sign * (method.taste[t] ?? 0)
+  return TECHNIQUE_IDS.filter(
+    (t) => TECHNIQUES[t].part !== 'follows' && liking(t) >= OUTSPOKEN,
+  ).sort((a, b) => liking(b) - liking(a))
+}

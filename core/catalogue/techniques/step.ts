@@ -1,0 +1,31 @@
+import type { RegionId } from '../../face/zones'
+import type { TechniqueId } from './technique'
+
+/** Why a step is there or is as it is: the rule's id and one short sentence. */
+export interface Why {
+  rule: string
+  text: string
+}
+
+/** One step of a plan as the therapist reads it: hands-on minutes in whole half-minutes. */
+export interface PlanStep {
+  /** Stable through edits and versions, so that events and drags can point at it. */
+  key: string
+  technique: TechniqueId
+  regions: readonly RegionId[]
+  minutes: number
+  passes?: number
+  setting?: number
+  productId?: string
+  pinned?: boolean
+  why: readonly Why[]
+}
+
+/**
+ * One main step of a protocol that the house keeps: what, and about how long. Zones, products and
+ * connecting steps follow from the client.
+ */
+export interface ProtocolStep {
+  technique: TechniqueId
+  minutes: number
+}

@@ -1,0 +1,132 @@
+import type { RegionId } from '../../face/zones'
+import { COMMON_PRACTICE } from '../kinds'
+import type { StageId } from '../kinds'
+import type { Technique } from './technique'
+
+/**
+ * How the hand goes, by manner of work and region. Upward and outward as a rule; never down the
+ * cheek. Common practice.
+ */
+export const MANNER_IDS = ['spread', 'machine', 'drain', 'glide', 'ring'] as const
+export type MannerId = (typeof MANNER_IDS)[number]
+export interface Manner {
+  id: MannerId
+  name: string
+  strokes: Partial<Record<RegionId, string>>
+  /** Which part first, which last. */ order: string
+  source: string
+}
+
+const SPREAD: Partial<Record<RegionId, string>> = {
+  forehead: 'from the middle out to the temples',
+  temples: 'small circles, outwards',
+  eyes: 'a ring on the bone, inside out above',
+  nose: 'outwards, creases well',
+  cheekL: 'nose to ear',
+  cheekR: 'nose to ear',
+  mouth: 'round the lips, corners up',
+  chin: 'up and out',
+  jawL: 'chin to ear',
+  jawR: 'chin to ear',
+  neck: 'upwards at the front',
+  decollete: 'from the middle out to the shoulders',
+}
+export const MANNERS: Readonly<Record<MannerId, Manner>> = {
+  spread: {
+    id: 'spread',
+    name: 'Up and out',
+    strokes: SPREAD,
+    order: 'neck up, nose creases last',
+    source: COMMON_PRACTICE,
+  },
+  machine: {
+    id: 'machine',
+    name: 'Skin taut between two fingers',
+    order: 'outside first, the nose last; one side, then mirror it',
+    source: COMMON_PRACTICE,
+    strokes: {
+      ...SPREAD,
+      cheekL: 'nose to ear, one stroke beside the next',
+      cheekR: 'nose to ear, one stroke beside the next',
+      forehead: 'brow to hairline, then across',
+      nose: 'down the sides, then outwards',
+      neck: 'upwards, light',
+    },
+  },
+  drain: {
+    id: 'drain',
+    name: 'Lift, then drain',
+    order:
+      'open the nodes in front of the ear and at the collarbone first; end each stroke there with a small wiggle',
+    source: COMMON_PRACTICE,
+    strokes: {
+      ...SPREAD,
+      cheekL: 'nose to the front of the ear',
+      cheekR: 'nose to the front of the ear',
+      neck: 'down the sides to the collarbone',
+    },
+  },
+  glide: {
+    id: 'glide',
+    name: 'Three glides a section',
+    order: 'jaw, cheek, brow; compare the sides before the second',
+    source: COMMON_PRACTICE,
+    strokes: {
+      forehead: 'brow up to the hairline',
+      temples: 'upwards',
+      cheekL: 'mouth corner up to the temple',
+      cheekR: 'mouth corner up to the temple',
+      chin: 'chin to ear',
+      jawL: 'chin to ear',
+      jawR: 'chin to ear',
+      nose: 'beside it, outwards',
+      mouth: 'corners upwards',
+      neck: 'outwards',
+    },
+  },
+  ring: {
+    id: 'ring',
+    name: 'On the bone',
+    order: 'ring finger, patted; nothing on the lid',
+    source: COMMON_PRACTICE,
+    strokes: { eyes: 'under the eye from outside in, above it from inside out' },
+  },
+}
+
+const BY_STAGE: Partial<Record<StageId, MannerId>> = {
+  machine: 'machine',
+  massage: 'drain',
+  eyes: 'ring',
+  eyesOff: 'ring',
+}
+/** The manner of a technique that strokes the face; undefined where nothing is stroked. */
+export function mannerOf(t: Technique): Manner | undefined {
+  if (
+    t.groups[0] === 'body' ||
+    t.lift === 'lampOff' ||
+    t.families.includes('extraction') ||
+    t.lifts ||
+    t.families.includes('heat') ||
+    ['wait', 'secondReading', 'blot', 'maskOff'].includes(t.id)
+  )
+    return undefined
+  if (t.families.includes('microcurrent')) return MANNERS.glide
+  if (t.id === 'vacuumGlide') return MANNERS.drain
+  return MANNERS[BY_STAGE[t.stage] ?? 'spread']
+}
+/** Direction by region, those with the same words together, in the order given. */
+export function strokesFor(
+  t: Technique,
+  regions: readonly RegionId[],
+): { regions: RegionId[]; text: string }[] {
+  const manner = mannerOf(t)
+  const out: { regions: RegionId[]; text: string }[] = []
+  for (const r of regions) {
+    const text = manner?.strokes[r]
+    if (text === undefined) continue
+    const same = out.find((o) => o.text === text)
+    if (same) same.regions.push(r)
+    else out.push({ regions: [r], text })
+  }
+  return out
+}

@@ -1,0 +1,39 @@
+import type { PlanStep, Why } from '../../catalogue/techniques/step'
+import type { TechniqueId } from '../../catalogue/techniques/technique'
+import { GROUPS } from '../../face/regions'
+import type { RegionId } from '../../face/zones'
+import { allowance } from '../today/allowed'
+import { freshKey } from '../steps/edit'
+import type { PlanInput } from '../input'
+
+const WHY: readonly Why[] = [{ rule: 'stopped', text: 'after a stop: calm only' }]
+
+/**
+ * What remains of a visit after a stop: everything off, cool, a plain calming finish, sun
+ * protection by day, close. Done steps stand.
+ */
+export function planAfterStop(input: PlanInput, done: readonly PlanStep[]): PlanStep[] {
+  const steps: PlanStep[] = [...done]
+  const add = (technique: TechniqueId, minutes: number, regions: readonly RegionId[]) => {
+    const a = allowance(technique, input)
+    if (a.never.length > 0 && technique !== 'rinse' && technique !== 'close') return
+    const product = a.products.find((p) => p.product.calming) ?? a.products[0]
+    steps.push({
+      key: freshKey(steps, technique),
+      technique,
+      minutes,
+      regions,
+      ...(product ? { productId: product.product.id } : {}),
+      why: WHY,
+    })
+  }
+  add('rinse', 2, GROUPS.faceNeckDecollete)
+  add('cold', 2, GROUPS.face)
+  add('moisturiser', 1, GROUPS.faceNeck)
+  if (input.daylight) {
+    add('wait', 1, [])
+    add('sunProtection', 1, GROUPS.faceNeck)
+  }
+  add('close', 3, [])
+  return steps
+}

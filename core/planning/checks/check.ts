@@ -1,0 +1,64 @@
+import { ORDER_RULES } from '../../catalogue/rules/orderRules'
+import { PAIRS, type Pair } from '../../catalogue/rules/pairs'
+import type { PlanStep } from '../../catalogue/techniques/step'
+import { REGION_IDS, type RegionId } from '../../face/zones'
+import { rimOf, type Rim } from '../../load/tolerance'
+import { allowances } from '../today/allowed'
+import { clockFindings } from './clock'
+import type { Checking, PlanFinding, Rules } from './finding'
+import { floorFindings } from './floor'
+import { loadFindings } from './load'
+import { exfoliationFindings, finishFindings, layerFindings, warmthFindings } from './order'
+import { pairFindings, permitFindings } from './permits'
+import { calmFindings, productFindings } from './products'
+import { beforeFindings, surfaceFindings } from './surface'
+import type { PlanInput } from '../input'
+import { trace, type Trace } from '../steps/trace'
+
+export type { Mend, PlanFinding } from './finding'
+export { placeFor } from './floor'
+export { freshStep } from '../today/fresh'
+export interface Check {
+  trace: Trace
+  rims: Readonly<Record<RegionId, Rim>>
+  findings: readonly PlanFinding[]
+}
+
+/**
+ * Everything that stands against a plan, with one-tap mends. A plan is fit when no finding is a
+ * stop.
+ * @param rules and @param pairs the rows that are worked with; all of them but in a check of
+ *   single rows
+ */
+export function checkPlan(
+  input: PlanInput,
+  steps: readonly PlanStep[],
+  rules: Rules = ORDER_RULES,
+  pairs: readonly Pair[] = PAIRS,
+): Check {
+  const walked = trace(input, steps)
+  const rims = Object.fromEntries(
+    REGION_IDS.map((r) => [r, rimOf(input.profile, r, input.verdict.limit.rimPercent)]),
+  ) as Record<RegionId, Rim>
+  const c: Checking = { input, steps, walked, rims, allow: allowances(input), rules }
+  const findings = [
+    ...floorFindings(c),
+    ...steps.flatMap((step, i) => [
+      ...permitFindings(step, c),
+      ...productFindings(step, c),
+      ...calmFindings(step, i, c),
+      ...surfaceFindings(step, i, c),
+      ...beforeFindings(step, i, c),
+    ]),
+    ...pairFindings(c, pairs),
+    ...loadFindings(c),
+    ...clockFindings(c),
+    ...exfoliationFindings(c),
+    ...warmthFindings(c),
+    ...layerFindings(c),
+    ...finishFindings(c),
+  ]
+  return { trace: walked, rims, findings }
+}
+
+export const isFit = (check: Check) => check.findings.every((f) => f.strength !== 'stop')

@@ -1,0 +1,51 @@
+import type { ConcernId } from '../../catalogue/kinds'
+import type { Technique } from '../../catalogue/techniques/technique'
+import { BODY_SHARE, CONCERN_NEED, REGION_SHARE } from '../../catalogue/rules/value'
+import { REGION_IDS, type RegionId } from '../../face/zones'
+import { plannedGrade, type Profile } from '../../skin/profile'
+
+/**
+ * What one technique does for each aim on one skin: technique effect × need × share of the regions,
+ * rounded once.
+ */
+export class Effects {
+  private readonly needs: readonly Readonly<Record<RegionId, number>>[]
+  private readonly body: readonly number[]
+  constructor(
+    profile: Profile,
+    private readonly aims: readonly ConcernId[],
+  ) {
+    this.needs = aims.map(
+      (aim) =>
+        Object.fromEntries(
+          REGION_IDS.map((r) => [r, need(profile, aim, r) * REGION_SHARE[r]]),
+        ) as Record<RegionId, number>,
+    )
+    this.body = aims.map((aim) => {
+      const n = CONCERN_NEED[aim]
+      return 'constant' in n ? BODY_SHARE * n.constant : 0
+    })
+  }
+
+  /** @param share of the longest useful minutes, 0–1; less work does less, by its root */
+  of(t: Technique, regions: readonly RegionId[], share: number): number[] {
+    return this.aims.map((aim, i) => {
+      const strength = t.effects[aim] ?? 0
+      if (strength === 0) return 0
+      const own = this.needs[i]
+      const sum =
+        regions.length === 0
+          ? (this.body[i] ?? 0)
+          : regions.reduce((acc, r) => acc + (own?.[r] ?? 0), 0)
+      return Math.round((strength * sum * Math.sqrt(share)) / 10)
+    })
+  }
+}
+
+function need(profile: Profile, aim: ConcernId, region: RegionId): number {
+  const n = CONCERN_NEED[aim]
+  if ('constant' in n) return n.constant
+  if ('unread' in n) return profile.regions[region][n.reading] ?? n.unread
+  const g = plannedGrade(profile, region, n.reading)
+  return n.invert ? 4 - g : g
+}

@@ -1,0 +1,83 @@
+import { PAIRS, type Pair } from '../../catalogue/rules/pairs'
+import type { ConcernId, FamilyId, StageId } from '../../catalogue/kinds'
+import type { PlanStep } from '../../catalogue/techniques/step'
+import type { TechniqueId } from '../../catalogue/techniques/technique'
+import type { RegionId } from '../../face/zones'
+import type { Surface } from '../../surface/surface'
+
+/** One hand step of an option. `dwell` is how long it rests before it is lifted, in minutes. */
+export interface Move extends Pick<
+  PlanStep,
+  'technique' | 'regions' | 'minutes' | 'passes' | 'setting' | 'productId'
+> {
+  /** Free acid of the product, per cent. */
+  freeAcid?: number
+  dwell?: number
+  /**
+   * `no`: not a calming product, so not on skin just abraded; `only`: its calming stand-in, for
+   * just that skin.
+   */
+  calm?: 'no' | 'only'
+  pinned?: true
+}
+
+export interface Option {
+  id: string
+  main: readonly TechniqueId[]
+  moves: readonly Move[]
+  /** Effect on each aim, in the order of the aims; whole numbers. */
+  effects: readonly number[]
+  taste: number
+  costCents: number
+  idleTicks: number
+  exfoliates: boolean
+  /** Kinds of work that other kinds may not share the visit with, one bit each. */
+  marks: number
+}
+export interface Stage {
+  id: StageId
+  must: boolean
+  options: readonly Option[]
+}
+
+/** The question as whole numbers: nothing in it needs a clock, a database or a fraction. */
+export interface PlanCase {
+  stages: readonly Stage[]
+  aims: readonly ConcernId[]
+  weights: readonly number[]
+  rim: Readonly<Record<RegionId, number>>
+  residual: Readonly<Record<RegionId, number>>
+  maxExfoliations: number
+  /** Two marks that never share a visit, as bits. */
+  pairs: readonly (readonly [number, number])[]
+  madeUp: boolean
+}
+
+/** Where solving starts: the whole visit, or what is left of one already begun. */
+export interface SolveFrom {
+  surface: Surface
+  stage: number
+  ticks: number
+  loads: Readonly<Record<RegionId, number>>
+  exfoliations: number
+  marks: number
+}
+
+const MARKED: readonly FamilyId[] = [...new Set(PAIRS.flatMap((p) => [p.a, p.b]))]
+export const MARK_NAMES: readonly string[] = MARKED
+const bit = (f: FamilyId): number => {
+  const i = MARKED.indexOf(f)
+  return i < 0 ? 0 : 1 << i
+}
+export const marksOf = (families: readonly FamilyId[]): number =>
+  families.reduce((m, f) => m | bit(f), 0)
+export const pairBits = (pairs: readonly Pair[]): [number, number][] =>
+  pairs.map((p) => [bit(p.a), bit(p.b)])
+/** Whether marks already there and new ones break a pair. */
+export const breaksPair = (pairs: PlanCase['pairs'], have: number, add: number): boolean =>
+  pairs.some(
+    ([a, b]) =>
+      ((have & a) !== 0 && (add & b) !== 0) ||
+      ((have & b) !== 0 && (add & a) !== 0) ||
+      ((add & a) !== 0 && (add & b) !== 0),
+  )

@@ -1,0 +1,98 @@
+import type { LayoutId } from '../../catalogue/techniques/technique'
+import { GROUPS } from '../../face/regions'
+import { REGION_IDS, type RegionId } from '../../face/zones'
+import { feelsHeat } from '../../load/loads'
+import { rimOf } from '../../load/tolerance'
+import { spotRegions } from '../today/adapt'
+import type { Allowance } from '../today/allowed'
+import type { PlanInput } from '../input'
+
+export interface RegionSet {
+  group: string
+  layout: LayoutId
+  regions: readonly RegionId[]
+}
+
+/**
+ * Where a technique may be done: its region groups less what is barred, and each of them less the
+ * skin that can bear least.
+ */
+export class RegionSets {
+  /** What each region may still take, hundredths. */
+  private readonly headroom: Readonly<Record<RegionId, number>>
+  constructor(private readonly input: PlanInput) {
+    this.headroom = Object.fromEntries(
+      REGION_IDS.map((r) => [
+        r,
+        rimOf(input.profile, r, input.verdict.limit.rimPercent).hundredths - input.residual[r],
+      ]),
+    ) as Record<RegionId, number>
+  }
+
+  of(a: Allowance): RegionSet[] {
+    const seen = new Set<string>()
+    const out: RegionSet[] = []
+    const add = (group: string, layout: LayoutId, wanted: readonly RegionId[]) => {
+      const regions = wanted.filter((r) => !a.barred.has(r))
+      const key = regions.join()
+      if (regions.length === 0 || seen.has(key)) return
+      seen.add(key)
+      out.push({ group, layout, regions })
+    }
+    for (const group of a.technique.groups) {
+      if (group === 'body') out.push({ group, layout: 'one', regions: [] })
+      else add(group, 'one', GROUPS[group])
+    }
+    // One tight zone must not keep the whole face from what the rest bears well.
+    if (feelsHeat(a.technique))
+      for (const s of [...out]) {
+        const rest = this.withoutWeakest(s.regions)
+        if (rest) add(`${s.group}-less`, 'one', rest)
+      }
+    if (a.favourLayout.spots !== undefined) add('spots', 'spots', spotRegions(this.input.profile))
+    ;(this.input.alsoOn?.[a.technique.id] ?? []).forEach((regions, i) => {
+      add(`also${i}`, 'one', regions)
+    })
+    return out
+  }
+
+  /**
+   * T-zone and the rest for two side by side, with the eyes where a third is for them: the usual
+   * zones, and what was named besides.
+   */
+  byZone(list: readonly Allowance[]): { id: string; sets: RegionId[][] }[] {
+    const [first, second, third] = list
+    if (!first || !second) return []
+    const also = (a: Allowance) => this.input.alsoOn?.[a.technique.id] ?? []
+    const fit = (a: Allowance, wanted: readonly RegionId[]) =>
+      wanted.filter((r) => !a.barred.has(r))
+    const eyes = third ? fit(third, GROUPS.orbital) : []
+    const out: { id: string; sets: RegionId[][] }[] = []
+    const seen = new Set<string>()
+    ;[GROUPS.tZone, ...also(first)].forEach((x, i) => {
+      ;[GROUPS.cheeksJawNeck, ...also(second)].forEach((y, j) => {
+        const t = fit(first, x)
+        const rest = fit(second, y).filter((r) => !t.includes(r))
+        if (
+          t.length === 0 ||
+          rest.length === 0 ||
+          (third && (eyes.length === 0 || [...t, ...rest].includes('eyes')))
+        )
+          return
+        const key = `${t.join()}|${rest.join()}`
+        if (seen.has(key)) return
+        seen.add(key)
+        const named = `${i === 0 ? 'tZone' : `also${i}`}+${j === 0 ? 'rest' : `also${j}`}`
+        out.push({ id: third ? `${named}+eyes` : named, sets: third ? [t, rest, eyes] : [t, rest] })
+      })
+    })
+    return out
+  }
+
+  /** A set less the few regions that can bear least, where they stand alone in that. */
+  private withoutWeakest(regions: readonly RegionId[]): readonly RegionId[] | undefined {
+    const least = Math.min(...regions.map((r) => this.headroom[r]))
+    const rest = regions.filter((r) => this.headroom[r] > least)
+    return rest.length * 2 > regions.length ? rest : undefined
+  }
+}

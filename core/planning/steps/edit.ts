@@ -1,0 +1,102 @@
+import type { PlanStep } from '../../catalogue/techniques/step'
+import type { TechniqueId } from '../../catalogue/techniques/technique'
+
+/**
+ * One change to a plan. Edits are data, so that they can be offered, shown, undone and sent.
+ * `before: null` is the end.
+ */
+export type Edit =
+  | { do: 'insert'; before: string | null; step: Omit<PlanStep, 'key'> }
+  | { do: 'remove'; key: string }
+  | { do: 'set'; key: string; patch: Partial<Omit<PlanStep, 'key' | 'technique'>> }
+  | { do: 'move'; key: string; before: string | null }
+
+/** The smallest unused key of a technique: `tone-2`. */
+export function freshKey(steps: readonly PlanStep[], technique: TechniqueId): string {
+  for (let n = 1; ; n++) {
+    const key = `${technique}-${n}`
+    if (!steps.some((s) => s.key === key)) return key
+  }
+}
+
+/** @throws RangeError when an edit names a step that is not there. */
+export function applyEdit(steps: readonly PlanStep[], edit: Edit): PlanStep[] {
+  const at = (key: string) => {
+    const i = steps.findIndex((s) => s.key === key)
+    if (i < 0) throw new RangeError(`no step ${key}`)
+    return i
+  }
+  switch (edit.do) {
+    case 'insert': {
+      const i = edit.before === null ? steps.length : at(edit.before)
+      return [
+        ...steps.slice(0, i),
+        { ...edit.step, key: freshKey(steps, edit.step.technique) },
+        ...steps.slice(i),
+      ]
+    }
+    case 'remove': {
+      const i = at(edit.key)
+      return steps.filter((_, j) => j !== i)
+    }
+    case 'set': {
+      const i = at(edit.key)
+      return steps.map((s, j) => (j === i ? { ...s, ...edit.patch } : s))
+    }
+    case 'move': {
+      const i = at(edit.key)
+      const step = steps[i]
+      const rest = steps.filter((_, j) => j !== i)
+      if (edit.before === edit.key || !step) return [...steps]
+      const to = edit.before === null ? rest.length : rest.findIndex((s) => s.key === edit.before)
+      if (to < 0) throw new RangeError(`no step ${edit.before ?? ''}`)
+      return [...rest.slice(0, to), step, ...rest.slice(to)]
+    }
+  }
+}
+
+export function applyEdits(steps: readonly PlanStep[], edits: readonly Edit[]): PlanStep[] {
+  return edits.reduce<PlanStep[]>((s, e) => applyEdit(s, e), [...steps])
+}
+
+export interface StepChange {
+  key: string
+  technique: TechniqueId
+  change: 'added' | 'removed' | 'changed'
+  text: string
+}
+
+/** What differs between two versions, in the order of the later one; removed steps last. */
+export function diffPlans(before: readonly PlanStep[], after: readonly PlanStep[]): StepChange[] {
+  const out: StepChange[] = []
+  const unmatched = [...before]
+  for (const step of after) {
+    const i = unmatched.findIndex((s) => s.key === step.key && s.technique === step.technique)
+    const old = i >= 0 ? unmatched.splice(i, 1)[0] : undefined
+    if (!old) {
+      out.push({
+        key: step.key,
+        technique: step.technique,
+        change: 'added',
+        text: `${step.minutes} min`,
+      })
+      continue
+    }
+    const parts: string[] = []
+    if (old.minutes !== step.minutes) parts.push(`${old.minutes} → ${step.minutes} min`)
+    if ((old.passes ?? 0) !== (step.passes ?? 0))
+      parts.push(`${old.passes ?? 0} → ${step.passes ?? 0} passes`)
+    if (old.regions.join() !== step.regions.join()) parts.push('other zones')
+    if (old.productId !== step.productId) parts.push('other product')
+    if (parts.length > 0)
+      out.push({
+        key: step.key,
+        technique: step.technique,
+        change: 'changed',
+        text: parts.join(', '),
+      })
+  }
+  for (const s of unmatched)
+    out.push({ key: s.key, technique: s.technique, change: 'removed', text: `${s.minutes} min` })
+  return out
+}

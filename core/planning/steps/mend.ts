@@ -1,0 +1,112 @@
+import { TECHNIQUES } from '../../catalogue/techniques/techniques'
+import type { Technique, TechniqueId } from '../../catalogue/techniques/technique'
+import type { RegionId } from '../../face/zones'
+import { applyTechnique, unmetNeeds, type Surface, type Unmet } from '../../surface/surface'
+
+/** Why a connecting step stands before another: what that one wants. */
+export const CONNECTOR_WANTS: Partial<Record<TechniqueId, string>> = {
+  blot: 'wants dry skin',
+  mist: 'wants damp skin',
+  rinse: 'wants bare skin',
+  secondCleanse: 'wants clean skin',
+  wait: 'wants a dry layer',
+}
+
+/** "tip wants dry skin": why a connecting step stands before a technique. */
+export const wantsWords = (t: Technique, wants: string | undefined): string =>
+  `${t.name.toLowerCase().replace(/ on$|,.*$/, '')} ${wants ?? 'wants it so'}`
+
+/** Connecting steps that can put a surface right, with the minutes they take. */
+const CONNECTORS: readonly { id: TechniqueId; minutes: number }[] = [
+  { id: 'blot', minutes: 0.5 },
+  { id: 'mist', minutes: 0.5 },
+  { id: 'rinse', minutes: 1 },
+  { id: 'secondCleanse', minutes: 2 },
+  { id: 'wait', minutes: 0.5 },
+]
+
+export interface Connection {
+  steps: readonly { technique: TechniqueId; minutes: number; regions: readonly RegionId[] }[]
+  minutes: number
+  surface: Surface
+}
+
+/**
+ * The cheapest chain of at most three connecting steps after which `technique` can stand on
+ * `regions`; ties by ids.
+ * @returns undefined when no chain helps, for instance on freshly abraded skin.
+ */
+export function connect(
+  surface: Surface,
+  technique: Technique,
+  regions: readonly RegionId[],
+): Connection | undefined {
+  const first = unmetNeeds(surface, technique, regions)
+  if (first.length === 0) return { steps: [], minutes: 0, surface }
+  if (first.some((u) => u.part === 'skin' || u.part === 'warmth')) return undefined
+  const masked = regions.some((r) => surface[r].film === 'mask')
+  const layered =
+    regions.some((r) => surface[r].film === 'leaveOn') &&
+    (technique.needs.film?.includes('leaveOn') ?? false)
+  let frontier: Connection[] = [{ steps: [], minutes: 0, surface }]
+  let best: Connection | undefined
+  for (let depth = 0; depth < 3; depth++) {
+    const next: Connection[] = []
+    for (const chain of frontier)
+      for (const c of CONNECTORS) {
+        if (best && chain.minutes + c.minutes >= best.minutes) continue
+        const connector = TECHNIQUES[c.id]
+        if (!helps(c.id, unmetNeeds(chain.surface, technique, regions))) continue
+        // What takes product off must not touch a leave-on that the next step can stand on.
+        if (layered && (c.id === 'rinse' || c.id === 'secondCleanse' || c.id === 'blot')) continue
+        // A wait leaves the skin alone; a mist on a mask or under a wash makes no sense and is
+        // never cheaper than a rinse.
+        if (masked && chain.steps.length === 0 && c.id !== 'rinse') continue
+        if (unmetNeeds(chain.surface, connector, regions).length > 0) continue
+        const step = {
+          technique: c.id,
+          minutes: c.minutes,
+          regions: c.id === 'wait' ? [] : regions,
+        }
+        const reached: Connection = {
+          steps: [...chain.steps, step],
+          minutes: chain.minutes + c.minutes,
+          surface: applyTechnique(chain.surface, connector, step.regions, c.minutes * 2),
+        }
+        if (unmetNeeds(reached.surface, technique, regions).length === 0) {
+          if (!best || better(reached, best)) best = reached
+        } else next.push(reached)
+      }
+    frontier = next
+  }
+  return best
+}
+
+/**
+ * A connecting step is tried only where it answers something unmet; a wash on dry skin may want a
+ * mist first.
+ */
+function helps(id: TechniqueId, unmet: readonly Unmet[]): boolean {
+  const wants = (part: Unmet['part']) => unmet.find((u) => u.part === part)
+  switch (id) {
+    case 'wait':
+      return wants('settled') !== undefined
+    case 'mist':
+      return wants('soil') !== undefined || (wants('moisture')?.want ?? 'dry') !== 'dry'
+    case 'blot':
+      return (
+        wants('moisture') !== undefined ||
+        wants('film') !== undefined ||
+        wants('soil') !== undefined
+      )
+    case 'rinse':
+      return wants('film') !== undefined || (wants('moisture')?.want ?? 'dry') !== 'dry'
+    default:
+      return wants('film') !== undefined || wants('soil') !== undefined
+  }
+}
+
+function better(a: Connection, b: Connection): boolean {
+  if (a.minutes !== b.minutes) return a.minutes < b.minutes
+  return a.steps.map((s) => s.technique).join() < b.steps.map((s) => s.technique).join()
+}

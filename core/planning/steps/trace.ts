@@ -1,0 +1,73 @@
+import { EXFOLIATING } from '../../catalogue/kinds'
+import type { PlanStep } from '../../catalogue/techniques/step'
+import { freeAcidOf } from '../../dosing/freeAcid'
+import { TECHNIQUES } from '../../catalogue/techniques/techniques'
+import { REGION_IDS, type RegionId } from '../../face/zones'
+import { HEATED, loadOn } from '../../load/loads'
+import {
+  applyTechnique,
+  startSurface,
+  unmetNeeds,
+  type Surface,
+  type Unmet,
+} from '../../surface/surface'
+import { dwellWindow, schedule, type Schedule } from '../../timing/schedule'
+import { isSensitive } from '../today/adapt'
+import type { PlanInput } from '../input'
+
+export interface StepState {
+  before: Surface
+  after: Surface
+  unmet: readonly Unmet[]
+  loads: Readonly<Record<RegionId, number>>
+}
+
+/** A plan walked through surface, load and clock, step by step; nothing is judged here. */
+export interface Trace {
+  start: Surface
+  states: readonly StepState[]
+  schedule: Schedule
+  /** What is in each basin at the end, with what was there before. */
+  totals: Readonly<Record<RegionId, number>>
+  exfoliations: readonly string[]
+}
+
+export function trace(input: PlanInput, steps: readonly PlanStep[]): Trace {
+  const start = startSurface(input.madeUp)
+  const times = schedule(steps, (s) => dwellWindow(s, isSensitive(input.profile)))
+  const totals = { ...input.residual }
+  const states: StepState[] = []
+  let surface = start
+  for (const step of steps) {
+    const t = TECHNIQUES[step.technique]
+    const before = surface
+    const bottle = input.shelf.find((x) => x.product.id === step.productId)?.product
+    const rest = times.resting.find((r) => r.key === step.key)
+    const loads = Object.fromEntries(
+      REGION_IDS.map((r) => [
+        r,
+        !step.regions.includes(r)
+          ? 0
+          : loadOn(
+              r,
+              t,
+              {
+                handsMinutes: step.minutes,
+                dwellMinutes: rest ? Math.max(0, rest.end - rest.start) : 0,
+                passes: step.passes ?? 0,
+                freeAcid: bottle ? freeAcidOf(bottle) : 0,
+                setting: step.setting ?? t.setting?.start ?? 0,
+              },
+              before[r].warmth === 'warm' ? HEATED : 100,
+            ),
+      ]),
+    ) as Record<RegionId, number>
+    for (const r of REGION_IDS) totals[r] += loads[r]
+    surface = applyTechnique(before, t, step.regions, step.minutes * 2)
+    states.push({ before, after: surface, unmet: unmetNeeds(before, t, step.regions), loads })
+  }
+  const exfoliations = steps
+    .filter((s) => TECHNIQUES[s.technique].families.some((f) => EXFOLIATING.includes(f)))
+    .map((s) => s.key)
+  return { start, states, schedule: times, totals, exfoliations }
+}

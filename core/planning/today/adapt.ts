@@ -1,0 +1,84 @@
+import { ADAPTATIONS, type Adaptation, type SkinTest } from '../../catalogue/skin/adaptations'
+import type { Technique } from '../../catalogue/techniques/technique'
+import { GROUPS } from '../../face/regions'
+import { REGION_IDS, type RegionId } from '../../face/zones'
+import { plannedGrade, type Profile } from '../../skin/profile'
+import type { PlanInput } from '../input'
+
+/**
+ * The regions of a technique's reach in which a row holds today; whole-client tests hold in all of
+ * them.
+ */
+export function regionsMeeting(a: Adaptation, input: PlanInput, technique: Technique): RegionId[] {
+  const whole = reachOf(technique)
+  const reach = a.only ? whole.filter((r) => a.only?.includes(r)) : whole
+  const { when } = a
+  if ('reading' in when) return reach.filter((r) => meets(input.profile, r, when))
+  return holds(a, input) ? reach : []
+}
+
+/** Whether a test of the whole client holds; a test of regions never does here. */
+function holds({ when }: Adaptation, input: PlanInput): boolean {
+  const { profile } = input
+  if ('ageFrom' in when) return (profile.age ?? 0) >= when.ageFrom
+  if ('type' in when) return when.type.includes(profile.type)
+  if ('condition' in when) return profile.conditions.includes(when.condition)
+  if ('madeUp' in when) return input.madeUp
+  if ('season' in when) return input.season === when.season
+  if ('life' in when) return input.life?.[when.life[0]] === when.life[1]
+  if ('driedBy' in when)
+    return (
+      profile.conditions.includes('dehydrated') &&
+      when.driedBy.some((f) => input.answers[f]?.say === 'yes')
+    )
+  return false
+}
+
+function meets(profile: Profile, r: RegionId, test: SkinTest): boolean {
+  const g = plannedGrade(profile, r, test.reading)
+  return (
+    (test.atLeast === undefined || g >= test.atLeast) &&
+    (test.atMost === undefined || g <= test.atMost)
+  )
+}
+
+const REACH = new Map<string, RegionId[]>()
+function reachOf(technique: Technique): RegionId[] {
+  let reach = REACH.get(technique.id)
+  if (!reach) {
+    const wanted = new Set(technique.groups.flatMap((g) => GROUPS[g]))
+    reach = wanted.size === 0 ? [...REGION_IDS] : REGION_IDS.filter((r) => wanted.has(r))
+    REACH.set(technique.id, reach)
+  }
+  return reach
+}
+
+/**
+ * Skin whose masks come off at the short end: as the row says, and wherever redness already stands.
+ */
+export const isSensitive = (profile: Profile, rows: readonly Adaptation[] = ADAPTATIONS) => {
+  const short = rows.find((a) => a.shortDwell)
+  return (r: RegionId): boolean =>
+    short !== undefined &&
+    'reading' in short.when &&
+    (meets(profile, r, short.when) || plannedGrade(profile, r, 'redness') >= 2)
+}
+
+/**
+ * A skin that may bear two exfoliations in one visit: read everywhere, and hardly sensitive or red
+ * anywhere.
+ */
+export function isResilient(profile: Profile): boolean {
+  return (
+    profile.unread.length === 0 &&
+    REGION_IDS.every(
+      (r) =>
+        plannedGrade(profile, r, 'sensitivity') <= 1 && plannedGrade(profile, r, 'redness') === 0,
+    ) &&
+    (profile.age ?? 40) < 60
+  )
+}
+
+/** Regions where spots were seen: where a mask for spots may go. */
+export const spotRegions = (profile: Profile): RegionId[] =>
+  REGION_IDS.filter((r) => plannedGrade(profile, r, 'spots') >= 1)
