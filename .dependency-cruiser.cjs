@@ -10,13 +10,13 @@ const ROOMS = [
   'timing',
   'dosing',
   'planning',
+  'tray',
   'treatment',
   'record',
   'aftercare',
   'course',
-  'progress',
-  'exchange',
-  'rehearsal',
+  'visit',
+  'rows',
 ]
 const within = (room) => (room === 'units' ? '^core/units\\.ts$' : `^core/${room}/`)
 const downhill = ROOMS.map((room, i) => ({
@@ -25,6 +25,28 @@ const downhill = ROOMS.map((room, i) => ({
   comment: `${room} stands on the rooms above it only`,
   from: { path: within(room), pathNot: '\\.test\\.ts$' },
   to: { path: '^core/', pathNot: ROOMS.slice(0, i + 1).map(within) },
+}))
+
+/**
+ * Inside planning: what the day allows, the steps of a plan, the compiled question, the search, the
+ * answer. The checker stands on the first two alone: it knows nothing of how a plan came about.
+ */
+const FLOORS = {
+  today: [],
+  steps: ['today'],
+  checks: ['today', 'steps'],
+  question: ['today', 'steps'],
+  search: ['steps', 'question'],
+  answer: ['today', 'steps', 'checks', 'question', 'search'],
+}
+const planningFloors = Object.entries(FLOORS).map(([floor, below]) => ({
+  name: `planning-${floor}`,
+  severity: 'error',
+  from: { path: `^core/planning/${floor}/`, pathNot: '\\.test\\.ts$' },
+  to: {
+    path: '^core/planning/[a-z]+/',
+    pathNot: [floor, ...below].map((name) => `^core/planning/${name}/`),
+  },
 }))
 
 module.exports = {
@@ -45,16 +67,35 @@ module.exports = {
         ],
       },
     },
+    ...planningFloors,
     {
       name: 'search-knows-no-client',
       severity: 'error',
       comment:
-        'the search reads the compiled question, the trade and the surface; nothing of how the question came about',
+        'the search reads the compiled question, the trade and the surface; nothing of how the ' +
+        'question came about',
       from: { path: '^core/planning/search/', pathNot: '\\.test\\.ts$' },
       to: {
         path: '^core/planning/',
-        pathNot: ['^core/planning/search/', '^core/planning/(planCase|mend)\\.ts$'],
+        pathNot: [
+          '^core/planning/search/',
+          '^core/planning/question/planCase\\.ts$',
+          '^core/planning/steps/mend\\.ts$',
+        ],
       },
+    },
+    {
+      name: 'problems-below-services',
+      severity: 'error',
+      comment: 'a refusal is what services say; it knows none of them',
+      from: { path: '^server/problem/' },
+      to: { path: '^server/', pathNot: '^server/problem/' },
+    },
+    {
+      name: 'services-below-http',
+      severity: 'error',
+      from: { path: '^server/services/' },
+      to: { path: '^server/(http|api|middleware)/' },
     },
     {
       name: 'core-tests-stay',

@@ -96,7 +96,7 @@ export const houseRulePost = z.strictObject({
       .strictObject({
         steamMost: least(0, 10).optional(),
         passesMost: least(0, 2).optional(),
-        rimPercent: least(0, 100).optional(),
+        tolerancePercent: least(0, 100).optional(),
       })
       .optional(),
   }),

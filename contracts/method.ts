@@ -1,8 +1,8 @@
 import { z } from 'zod'
 import { campOf, POINTS, type PointId } from '#core/catalogue/schools/camps'
 import type { HousePolicy } from '#core/catalogue/schools/schools'
-import { TECHNIQUE_IDS } from '#core/catalogue/techniques/technique'
-import { canPin } from '#core/planning/question/pins'
+import { TECHNIQUE_IDS } from '#core/catalogue/techniques/techniques'
+import { canPin } from '#core/catalogue/techniques/traits'
 import { id, line, said } from './common'
 
 const has = (point: PointId, camp: string): boolean => {

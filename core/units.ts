@@ -32,10 +32,21 @@ export const MM_PER_INCH = 25.4
 /** Planning counts time in ticks of thirty seconds. */
 export const TICK_SECONDS = 30
 
+/** The shortest step worth writing down: one tick. */
+export const SHORTEST_STEP = TICK_SECONDS / 60
+
 /** Minutes → whole ticks, rounded up: a plan never promises less time than a step takes. */
 export function toTicks(m: Minutes): number {
   return Math.max(0, Math.ceil((m * 60) / TICK_SECONDS - 1e-9))
 }
+
+/** Whole ticks that fit into so many minutes, rounded down: a slot is never said to be longer. */
+export function ticksWithin(slot: number): number {
+  return Math.max(0, Math.floor((slot * 60) / TICK_SECONDS + 1e-9))
+}
+
+/** Minutes to the nearest tick, as a hand is timed. */
+export const nearestTick = (n: number): Minutes => fromTicks(Math.round((n * 60) / TICK_SECONDS))
 
 export function fromTicks(ticks: number): Minutes {
   return minutes((ticks * TICK_SECONDS) / 60)

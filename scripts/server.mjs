@@ -14,6 +14,7 @@ import { freePort, portFree, ROOT, Trouble } from './say.mjs'
 
 /**
  * Runs the built server against a cluster.
+ * @param {any} cluster
  * @param {RunOptions} options
  * @returns the child, its port and its address once `/api/ready` answers
  */

@@ -1,8 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { AFTERCARE } from '../catalogue/rules/aftercare'
-import { TECHNIQUES } from '../catalogue/techniques/techniques'
-import { TECHNIQUE_IDS } from '../catalogue/techniques/technique'
+import { TECHNIQUES, TECHNIQUE_IDS } from '../catalogue/techniques/techniques'
 import { suggestNext } from '../course/next'
 import { aftercareCard } from './card'
 

@@ -4,8 +4,7 @@ import {
   type AftercareRow,
   type AftercareTopic,
 } from '../catalogue/rules/aftercare'
-import { TECHNIQUES } from '../catalogue/techniques/techniques'
-import type { TechniqueId } from '../catalogue/techniques/technique'
+import { TECHNIQUES, type TechniqueId } from '../catalogue/techniques/techniques'
 import type { FamilyId } from '../catalogue/kinds'
 
 export interface AftercareLine {

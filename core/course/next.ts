@@ -1,5 +1,4 @@
-import { TECHNIQUES } from '../catalogue/techniques/techniques'
-import type { TechniqueId } from '../catalogue/techniques/technique'
+import { TECHNIQUES, type TechniqueId } from '../catalogue/techniques/techniques'
 import { earliestAgain } from '../load/rest'
 import { addDays } from '../screening/days'
 

@@ -1,8 +1,12 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { AGE_FACTORS, REDNESS_FACTORS, SENSITIVITY_FACTORS, WATER_FACTORS } from '../catalogue/rules/tolerance'
-import { TECHNIQUES } from '../catalogue/techniques/techniques'
-import { TECHNIQUE_IDS } from '../catalogue/techniques/technique'
+import {
+  AGE_FACTORS,
+  REDNESS_FACTORS,
+  SENSITIVITY_FACTORS,
+  WATER_FACTORS,
+} from '../catalogue/rules/tolerance'
+import { TECHNIQUES, TECHNIQUE_IDS } from '../catalogue/techniques/techniques'
 import { REGION_IDS } from '../face/zones'
 import { deriveProfile } from '../skin/profile'
 import { readAll, RESILIENT } from '../testing/fixtures'
@@ -10,7 +14,7 @@ import type { Grade } from '../skin/readings'
 import { halfLifeHours, ledgerCurve, remainingAt, type Poured } from './ledger'
 import { loadOn } from './loads'
 import { earliestAgain, restBars } from './rest'
-import { rimOf } from './tolerance'
+import { toleranceOf } from './tolerance'
 
 const DAY = 86_400_000
 const grade = fc.constantFrom<Grade>(0, 1, 2, 3, 4)
@@ -51,26 +55,26 @@ describe('load of a step', () => {
   })
 })
 
-describe('rim', () => {
+describe('tolerance', () => {
   it('is whole for a resilient adult and gives every reason when lower', () => {
     const calm = deriveProfile(readAll(RESILIENT), 30)
-    expect(rimOf(calm, 'forehead', 100)).toEqual({ hundredths: 500, because: [] })
-    const red = rimOf(
+    expect(toleranceOf(calm, 'forehead', 100)).toEqual({ hundredths: 500, because: [] })
+    const red = toleranceOf(
       deriveProfile(readAll({ ...RESILIENT, redness: 1, sensitivity: 2 }), 65),
       'forehead',
       50,
     )
     expect(red.because.map((b) => b.id)).toEqual([
-      'rim-sens-2',
-      'rim-red-1',
-      'rim-age-60',
-      'rim-answers',
+      'tolerance-sens-2',
+      'tolerance-red-1',
+      'tolerance-age-60',
+      'tolerance-answers',
     ])
     expect(red.hundredths).toBe(Math.floor(500 * 0.65 * 0.8 * 0.8 * 0.5))
   })
   it('knows every factor of the table, each by the skin that it speaks of and by no other', () => {
     const of = (more: object, age = 30) =>
-      rimOf(deriveProfile(readAll({ ...RESILIENT, ...more } as never), age), 'forehead', 100)
+      toleranceOf(deriveProfile(readAll({ ...RESILIENT, ...more } as never), age), 'forehead', 100)
     const cases: [
       readonly { id: string; percent: number }[],
       (i: number) => ReturnType<typeof of>,
@@ -99,19 +103,19 @@ describe('rim', () => {
         fc.integer({ min: 20, max: 90 }),
         fc.integer({ min: 0, max: 100 }),
         (s1, s2, r1, r2, age, limit) => {
-          const rim = (sensitivity: Grade, redness: Grade, a: number) =>
-            rimOf(
+          const tolerance = (sensitivity: Grade, redness: Grade, a: number) =>
+            toleranceOf(
               deriveProfile(readAll({ ...RESILIENT, sensitivity, redness }), a),
               'cheekL',
               limit,
             ).hundredths
-          expect(rim(s1 > s2 ? s1 : s2, r1 > r2 ? r1 : r2, age + 5)).toBeLessThanOrEqual(
-            rim(s1 > s2 ? s2 : s1, r1 > r2 ? r2 : r1, age),
+          expect(tolerance(s1 > s2 ? s1 : s2, r1 > r2 ? r1 : r2, age + 5)).toBeLessThanOrEqual(
+            tolerance(s1 > s2 ? s2 : s1, r1 > r2 ? r2 : r1, age),
           )
         },
       ),
     )
-    expect(rimOf(deriveProfile({}, 30), 'forehead', 100).hundredths).toBeLessThan(250)
+    expect(toleranceOf(deriveProfile({}, 30), 'forehead', 100).hundredths).toBeLessThan(250)
   })
 })
 

@@ -1,7 +1,7 @@
-import { EXFOLIATING } from '../catalogue/kinds'
+import { exfoliates } from '../catalogue/techniques/traits'
 import { THICKNESS } from '../catalogue/rules/tolerance'
-import type { LoadRule, Technique } from '../catalogue/techniques/technique'
-import { TECHNIQUES } from '../catalogue/techniques/techniques'
+import { TECHNIQUES, type Technique } from '../catalogue/techniques/techniques'
+import type { LoadRule } from '../catalogue/techniques/technique'
 import type { RegionId } from '../face/zones'
 
 export interface Work {
@@ -35,7 +35,7 @@ export const HEATED = TECHNIQUES.steam.heatFactor ?? 100
 
 /** Whether warmth in the skin makes this work ask more. */
 export const feelsHeat = (technique: Technique): boolean =>
-  technique.families.some((f) => f === 'vacuum' || EXFOLIATING.includes(f))
+  technique.families.includes('vacuum') || exfoliates(technique.id)
 
 function amountOf(per: LoadRule['per'], w: Work): number {
   switch (per) {

@@ -1,4 +1,4 @@
-import { REST_INTERVALS, type RestInterval } from '../catalogue/rules/tolerance'
+import { REST_INTERVALS, type RestInterval } from '../catalogue/rules/restIntervals'
 import { COMMON_PRACTICE, FAMILY_IDS, type FamilyId } from '../catalogue/kinds'
 import type { RegionId } from '../face/zones'
 import { addDays, daysBetween } from '../screening/days'

@@ -1,18 +1,18 @@
 import {
   AGE_FACTORS,
   REDNESS_FACTORS,
-  RESILIENT_RIM,
+  RESILIENT_TOLERANCE,
   SENSITIVITY_FACTORS,
   UNREAD_FACTOR,
   WATER_FACTORS,
-  type RimFactor,
+  type ToleranceFactor,
 } from '../catalogue/rules/tolerance'
 import type { RegionId } from '../face/zones'
 import { plannedGrade, type Profile } from '../skin/profile'
 
-export interface Rim {
+export interface Tolerance {
   hundredths: number
-  because: readonly RimFactor[]
+  because: readonly ToleranceFactor[]
 }
 
 /**
@@ -20,13 +20,13 @@ export interface Rim {
  * age and by what the answers limit.
  * Whole hundredths, rounded down. House scale.
  */
-export function rimOf(profile: Profile, region: RegionId, limitPercent: number): Rim {
-  const because: RimFactor[] = []
-  let rim = RESILIENT_RIM
-  const lower = (factor: RimFactor | undefined) => {
+export function toleranceOf(profile: Profile, region: RegionId, limitPercent: number): Tolerance {
+  const because: ToleranceFactor[] = []
+  let tolerance = RESILIENT_TOLERANCE
+  const lower = (factor: ToleranceFactor | undefined) => {
     if (!factor || factor.percent === 100) return
     because.push(factor)
-    rim = (rim * factor.percent) / 100
+    tolerance = (tolerance * factor.percent) / 100
   }
   lower(SENSITIVITY_FACTORS[plannedGrade(profile, region, 'sensitivity')])
   lower(REDNESS_FACTORS[plannedGrade(profile, region, 'redness')])
@@ -35,10 +35,10 @@ export function rimOf(profile: Profile, region: RegionId, limitPercent: number):
   if (profile.unread.includes(region)) lower(UNREAD_FACTOR)
   if (limitPercent < 100)
     because.push({
-      id: 'rim-answers',
+      id: 'tolerance-answers',
       sentence: 'lowered by the consultation',
       percent: limitPercent,
       source: 'the rows named in the verdict',
     })
-  return { hundredths: Math.max(0, Math.floor((rim * limitPercent) / 100 + 1e-9)), because }
+  return { hundredths: Math.max(0, Math.floor((tolerance * limitPercent) / 100 + 1e-9)), because }
 }

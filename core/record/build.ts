@@ -6,6 +6,7 @@ import { amountFor } from '../dosing/amount'
 import { nameRegions, REGION_NAMES, type FaceSize } from '../face/regions'
 import type { Readings } from '../skin/readings'
 import type { RoomState, Reaction } from '../treatment/fold'
+import { nearestTick } from '../units'
 
 export interface RecordLine {
   key: string
@@ -52,7 +53,7 @@ export interface RecordSource {
 }
 
 const iso = (ms: number) => new Date(ms).toISOString()
-const half = (ms: number) => Math.round(ms / 30_000) / 2
+const half = (ms: number) => nearestTick(ms / 60_000)
 
 /** Writes the treatment down from its taps: planned against actual, with each deviation named. */
 export function buildRecord(src: RecordSource): RecordDraft {

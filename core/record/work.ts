@@ -1,5 +1,6 @@
-import { EXFOLIATING, type FamilyId } from '../catalogue/kinds'
-import { REST_INTERVALS } from '../catalogue/rules/tolerance'
+import { exfoliates, shortName } from '../catalogue/techniques/traits'
+import type { FamilyId } from '../catalogue/kinds'
+import { REST_INTERVALS } from '../catalogue/rules/restIntervals'
 import type { PlanStep } from '../catalogue/techniques/step'
 import { TECHNIQUES } from '../catalogue/techniques/techniques'
 import { REGION_IDS, type RegionId } from '../face/zones'
@@ -25,8 +26,8 @@ export function workOf(input: PlanInput, done: readonly PlanStep[]): SealedWork 
   const resting = strong.filter((s) =>
     TECHNIQUES[s.technique].families.some((f) => REST_INTERVALS.some((r) => r.after.includes(f))),
   )
-  const worked = strong.filter((s) =>
-    TECHNIQUES[s.technique].families.some((f) => EXFOLIATING.includes(f) || f === 'highFrequency'),
+  const worked = strong.filter(
+    (s) => exfoliates(s.technique) || TECHNIQUES[s.technique].families.includes('highFrequency'),
   )
   const loads: Partial<Record<RegionId, number>> = {}
   for (const r of REGION_IDS) {
@@ -39,9 +40,7 @@ export function workOf(input: PlanInput, done: readonly PlanStep[]): SealedWork 
     loads,
     label:
       worked.length > 0
-        ? worked
-            .map((s) => TECHNIQUES[s.technique].name.replace(/ on$/, '').toLowerCase())
-            .join(', ')
+        ? worked.map((s) => shortName(s.technique).toLowerCase()).join(', ')
         : 'gentle facial',
     techniques: [...new Set(done.map((s) => s.technique))],
   }

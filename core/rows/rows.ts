@@ -1,32 +1,31 @@
-import { ADAPTATIONS } from '#core/catalogue/skin/adaptations'
-import { AFTERCARE, AFTERCARE_TITLES } from '#core/catalogue/rules/aftercare'
-import { CONDITION_WORDS } from '#core/catalogue/skin/conditions'
-import { CONTRAINDICATIONS } from '#core/catalogue/consultation/contraindications'
-import { FINDINGS } from '#core/catalogue/consultation/findings'
-import { HOME_POURINGS } from '#core/catalogue/consultation/home'
-import { INGREDIENT_IDS, INGREDIENTS } from '#core/catalogue/products/ingredients'
-import { COMMON_PRACTICE, DEVICE_NAMES, FAMILY_NAMES, KIND_NAMES } from '#core/catalogue/kinds'
-import { PAIRS } from '#core/catalogue/rules/pairs'
-import { POINTS } from '#core/catalogue/schools/camps'
-import { PRODUCT_RULES } from '#core/catalogue/products/productRules'
-import { MANNERS } from '#core/catalogue/techniques/strokes'
-import { MIXES } from '#core/catalogue/products/mixes'
-import { ORDER_RULES } from '#core/catalogue/rules/orderRules'
+import { ADAPTATIONS } from '../catalogue/skin/adaptations'
+import { AFTERCARE, AFTERCARE_TITLES } from '../catalogue/rules/aftercare'
+import { CONDITION_WORDS } from '../catalogue/skin/conditions'
+import { CONTRAINDICATIONS } from '../catalogue/consultation/contraindications'
+import { FINDINGS } from '../catalogue/consultation/findings'
+import { HOME_POURINGS } from '../catalogue/consultation/home'
+import { INGREDIENT_IDS, INGREDIENTS } from '../catalogue/products/ingredients'
+import { COMMON_PRACTICE, DEVICE_NAMES, FAMILY_NAMES, KIND_NAMES } from '../catalogue/kinds'
+import { PAIRS } from '../catalogue/rules/pairs'
+import { POINTS } from '../catalogue/schools/camps'
+import { PRODUCT_RULES } from '../catalogue/products/productRules'
+import { MANNERS } from '../catalogue/techniques/strokes'
+import { MIXES } from '../catalogue/products/mixes'
+import { ORDER_RULES } from '../catalogue/rules/orderRules'
+import { REST_INTERVALS } from '../catalogue/rules/restIntervals'
 import {
   AGE_FACTORS,
   REDNESS_FACTORS,
-  REST_INTERVALS,
   SENSITIVITY_FACTORS,
   UNREAD_FACTOR,
   WATER_FACTORS,
-} from '#core/catalogue/rules/tolerance'
-import { TRAY_RULES, WARM_UPS } from '#core/catalogue/techniques/linen'
-import { RETESTS } from '#core/catalogue/consultation/retests'
-import { STOP_RULES } from '#core/catalogue/rules/stopRules'
-import type { Technique } from '#core/catalogue/techniques/technique'
-import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
-import { SKIN_LIMIT_ROWS, SKIN_ROWS } from '#core/screening/skin'
-import { OBSERVATIONS } from '#core/skin/observations'
+} from '../catalogue/rules/tolerance'
+import { TRAY_RULES, WARM_UPS } from '../catalogue/techniques/linen'
+import { RETESTS } from '../catalogue/consultation/retests'
+import { STOP_RULES } from '../catalogue/rules/stopRules'
+import { TECHNIQUES, type Technique } from '../catalogue/techniques/techniques'
+import { SKIN_LIMIT_ROWS, SKIN_ROWS } from '../screening/skin'
+import { OBSERVATIONS } from '../skin/observations'
 
 /** One row that the house computes with, in words. */
 function boundWords(set: { exactly?: number; least?: number; most?: number }): string {
@@ -225,7 +224,7 @@ export function allRows(): Row[] {
       ...AGE_FACTORS,
       UNREAD_FACTOR,
     ].map((f): Row => ({
-      group: 'What lowers the rim',
+      group: 'What lowers the tolerance',
       id: f.id,
       title: `${f.percent} % kept`,
       sentence: f.sentence,

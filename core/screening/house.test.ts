@@ -55,7 +55,7 @@ describe('house rules', () => {
     expect(loosens(row('filler-later'), { days: 28 })).toBeUndefined()
     expect(loosens(row('keloid-needling'), { days: 10 })).toContain('does not lift by a date')
     expect(loosens(row('marks-gentle'), { limit: { steamMost: 6 } })).toContain('5 min')
-    expect(loosens(row('marks-gentle'), { limit: { rimPercent: 80 } })).toContain('75')
+    expect(loosens(row('marks-gentle'), { limit: { tolerancePercent: 80 } })).toContain('75')
     expect(loosens(row('marks-gentle'), {})).toBe('nothing is changed')
   })
   it('hold longer, wider and for more', () => {
@@ -79,7 +79,7 @@ describe('house rules', () => {
       days: fc.option(fc.integer({ min: 1, max: 400 }), { nil: undefined }),
       wholeFace: fc.constantFrom(true as const, undefined),
       families: fc.option(fc.subarray([...FAMILY_IDS], { maxLength: 3 }), { nil: undefined }),
-      limit: fc.option(fc.record({ steamMost: fc.nat(10), rimPercent: fc.nat(100) }), {
+      limit: fc.option(fc.record({ steamMost: fc.nat(10), tolerancePercent: fc.nat(100) }), {
         nil: undefined,
       }),
     }) as fc.Arbitrary<Tightening>
@@ -105,7 +105,7 @@ describe('house rules', () => {
         const table = forbids(CONTRAINDICATIONS, a)
         const house = forbids(tightened(CONTRAINDICATIONS, r), a)
         expect([...table.words].every((w) => house.words.has(w))).toBe(true)
-        for (const k of ['steamMost', 'passesMost', 'rimPercent'] as const)
+        for (const k of ['steamMost', 'passesMost', 'tolerancePercent'] as const)
           expect(house.limit[k]).toBeLessThanOrEqual(table.limit[k])
       }),
       { numRuns: 200 },

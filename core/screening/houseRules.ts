@@ -43,10 +43,10 @@ export function loosens(row: Contraindication, change: Tightening): string | und
   )
     return `not more than ${row.limit?.passesMost ?? 2} passes`
   if (
-    change.limit?.rimPercent !== undefined &&
-    change.limit.rimPercent > (row.limit?.rimPercent ?? 100)
+    change.limit?.tolerancePercent !== undefined &&
+    change.limit.tolerancePercent > (row.limit?.tolerancePercent ?? 100)
   )
-    return `the rim not above ${row.limit?.rimPercent ?? 100} %`
+    return `the tolerance not above ${row.limit?.tolerancePercent ?? 100} %`
   return undefined
 }
 
@@ -71,7 +71,7 @@ function apply(row: Contraindication, { change, reason }: HouseRule): Contraindi
   const least = (a: number | undefined, b: number | undefined) =>
     a === undefined ? b : b === undefined ? a : Math.min(a, b)
   const limit = Object.fromEntries(
-    (['steamMost', 'passesMost', 'rimPercent'] as const).flatMap((k) => {
+    (['steamMost', 'passesMost', 'tolerancePercent'] as const).flatMap((k) => {
       const v = least(row.limit?.[k], change.limit?.[k])
       return v === undefined ? [] : [[k, v]]
     }),
@@ -99,7 +99,9 @@ export function words(change: Tightening): string {
     change.limit?.passesMost === undefined
       ? ''
       : `${change.limit.passesMost} ${change.limit.passesMost === 1 ? 'pass' : 'passes'} at most`,
-    change.limit?.rimPercent === undefined ? '' : `rim ${change.limit.rimPercent} %`,
+    change.limit?.tolerancePercent === undefined
+      ? ''
+      : `tolerance ${change.limit.tolerancePercent} %`,
   ]
     .filter(Boolean)
     .join(', ')

@@ -79,11 +79,12 @@ describe('what was read', () => {
     const dark = deriveProfile(readAll(RESILIENT), 40, { burns: 'very rarely', tans: 'deeply' })
     expect(dark.conditions).toContain('marksEasily')
     const read = withSkin(screen(allNo(), TODAY), dark)
-    expect(read.limit).toEqual({ steamMost: 5, passesMost: 1, rimPercent: 75 })
+    expect(read.limit).toEqual({ steamMost: 5, passesMost: 1, tolerancePercent: 75 })
     const asked = screen(allNo({ darkMarks: { say: 'yes' } }), TODAY)
     expect(withSkin(asked, dark).limit).toEqual(asked.limit)
     expect(
-      withSkin(screen(allNo(), TODAY), deriveProfile(readAll(RESILIENT), 40)).limit.rimPercent,
+      withSkin(screen(allNo(), TODAY), deriveProfile(readAll(RESILIENT), 40)).limit
+        .tolerancePercent,
     ).toBe(100)
   })
   it('bars nothing where nothing was read', () => {

@@ -54,7 +54,7 @@ export const SKIN_ROWS: readonly SkinRow[] = (
 ).map((r) => ({ ...r, source: COMMON_PRACTICE }))
 
 /**
- * Bars from what was read today, by region. An unread grade bars nothing here: it lowers the rim
+ * Bars from what was read today, by region. An unread grade bars nothing here: it lowers the tolerance
  * instead.
  */
 export function barsFromSkin(profile: Profile, rows: readonly SkinRow[] = SKIN_ROWS): Bar[] {
@@ -120,7 +120,9 @@ export function withSkin(
       limit: {
         steamMost: Math.min(limit.steamMost, own.steamMost ?? limit.steamMost),
         passesMost: Math.min(limit.passesMost, own.passesMost ?? limit.passesMost),
-        rimPercent: Math.floor((limit.rimPercent * (own.rimPercent ?? 100)) / 100),
+        tolerancePercent: Math.floor(
+          (limit.tolerancePercent * (own.tolerancePercent ?? 100)) / 100,
+        ),
       },
     }
   }

@@ -105,7 +105,7 @@ describe('verdict', () => {
     const v = screen(allNo(), TODAY)
     expect(v.bars).toEqual([])
     expect(v.prevented).toEqual([])
-    expect(v.limit).toEqual({ steamMost: 10, passesMost: 2, rimPercent: 100 })
+    expect(v.limit).toEqual({ steamMost: 10, passesMost: 2, tolerancePercent: 100 })
   })
   it('holds an open or unsure question as ask before, never as no', () => {
     const open = screen({}, TODAY)
@@ -118,7 +118,7 @@ describe('verdict', () => {
   })
   it('combines several findings to the strictest', () => {
     const v = screen(allNo({ darkMarks: yes(), steroids: yes(), asthma: yes() }), TODAY)
-    expect(v.limit).toEqual({ steamMost: 3, passesMost: 1, rimPercent: 37 })
+    expect(v.limit).toEqual({ steamMost: 3, passesMost: 1, tolerancePercent: 37 })
   })
   it('bars the whole face where no zone was named', () => {
     expect(screen(allNo({ filler: yes({ date: TODAY }) }), TODAY).bars[0]?.regions).toEqual(
@@ -148,7 +148,7 @@ const allows = (a: Answers, b: Answers) => {
     [...fa].every((x) => fb.has(x)) &&
     lb.steamMost <= la.steamMost &&
     lb.passesMost <= la.passesMost &&
-    lb.rimPercent <= la.rimPercent
+    lb.tolerancePercent <= la.tolerancePercent
   )
 }
 

@@ -50,7 +50,7 @@ export interface Verdict {
   unsure: readonly FindingId[]
 }
 
-export const NO_LIMIT: Required<Limit> = { steamMost: 10, passesMost: 2, rimPercent: 100 }
+export const NO_LIMIT: Required<Limit> = { steamMost: 10, passesMost: 2, tolerancePercent: 100 }
 
 /**
  * What the answers stop today. Several findings combine to the strictest; an unsure or open
@@ -82,7 +82,9 @@ export function screen(
       limitRules.push({ rule: row.id, limit: row.limit, sentence: row.sentence })
       limit.steamMost = Math.min(limit.steamMost, row.limit.steamMost ?? limit.steamMost)
       limit.passesMost = Math.min(limit.passesMost, row.limit.passesMost ?? limit.passesMost)
-      limit.rimPercent = Math.floor((limit.rimPercent * (row.limit.rimPercent ?? 100)) / 100)
+      limit.tolerancePercent = Math.floor(
+        (limit.tolerancePercent * (row.limit.tolerancePercent ?? 100)) / 100,
+      )
     }
     for (const s of row.substances === 'answered'
       ? answer?.say === 'yes'

@@ -1,13 +1,14 @@
+import type { Technique } from '../catalogue/techniques/techniques'
 import type {
   Film,
   Moisture,
   SkinState,
   Soil,
   SurfaceNeed,
-  Technique,
   Warmth,
 } from '../catalogue/techniques/technique'
 import { REGION_IDS, type RegionId } from '../face/zones'
+import { ticksWithin } from '../units'
 
 /** What lies on one region's skin right now. Ages are in ticks of thirty seconds. */
 export interface RegionSurface {
@@ -115,7 +116,7 @@ export function leaveOn(s: RegionSurface, technique: Technique): RegionSurface {
         : l.film !== undefined && l.film !== 'leaveOn'
           ? 0
           : s.layer,
-    settling: l.settleMinutes !== undefined ? l.settleMinutes * 2 : s.settling,
+    settling: l.settleMinutes !== undefined ? ticksWithin(l.settleMinutes) : s.settling,
     dampAge: wetted || l.moisture === 'dry' ? 0 : s.dampAge,
     warmAge: l.warmth === 'warm' ? 0 : s.warmAge,
     redness: Math.min(4, Math.max(0, s.redness + (l.redness ?? 0))),

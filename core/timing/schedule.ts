@@ -2,6 +2,8 @@ import { TECHNIQUES } from '../catalogue/techniques/techniques'
 import type { PlanStep } from '../catalogue/techniques/step'
 import type { DwellWindow } from '../catalogue/techniques/technique'
 import type { RegionId } from '../face/zones'
+import { takesOff } from './removal'
+import { type Minutes } from '../units'
 
 export interface StepTime {
   key: string
@@ -11,7 +13,7 @@ export interface StepTime {
 
 /**
  * Something on the face that works by itself from the end of the step that laid it to the start of
- * the one that lifts it.
+ * the one that takes it off.
  */
 export interface Resting {
   key: string
@@ -22,7 +24,8 @@ export interface Resting {
   earliest: number
   latest: number
   late: DwellWindow['late']
-  lifted: boolean
+  /** Whether the plan takes it off at all. */
+  removed: boolean
 }
 
 export interface Schedule {
@@ -34,7 +37,7 @@ export interface Schedule {
 
 export type DwellFor = (
   step: PlanStep,
-) => { earliest: number; latest: number; late: DwellWindow['late'] } | undefined
+) => { earliest: Minutes; latest: Minutes; late: DwellWindow['late'] } | undefined
 
 /** The window of a step on this skin: the short one where a region is sensitive. */
 export function dwellWindow(
@@ -48,15 +51,6 @@ export function dwellWindow(
 }
 
 /**
- * Whether one technique ends the resting of another: its own way off, or water where it is
- * something on the skin.
- */
-export function takesOff(by: PlanStep['technique'], what: PlanStep['technique']): boolean {
-  const t = TECHNIQUES[what]
-  return by === (t.lift ?? 'maskOff') || (by === 'rinse' && t.leaves.film === 'mask')
-}
-
-/**
  * Hands are one resource: steps follow one another. What rests is read off between them. Minutes
  * from the start of the first step.
  */
@@ -67,28 +61,28 @@ export function schedule(steps: readonly PlanStep[], dwellOf: DwellFor): Schedul
   for (const step of steps) {
     times.push({ key: step.key, start: clock, end: clock + step.minutes })
     clock += step.minutes
-    if (step.technique === 'stay' || step.technique === 'wait') idle += step.minutes
+    if (TECHNIQUES[step.technique].idle) idle += step.minutes
   }
   const resting: Resting[] = []
   steps.forEach((step, i) => {
     const window = dwellOf(step)
     const time = times[i]
     if (!window || !time) return
-    const liftIndex = steps.findIndex(
+    const removalIndex = steps.findIndex(
       (s, j) =>
         j > i &&
         takesOff(s.technique, step.technique) &&
         s.regions.some((r) => step.regions.includes(r)),
     )
-    const lift = times[liftIndex]
+    const removal = times[removalIndex]
     resting.push({
       key: step.key,
       technique: step.technique,
       regions: step.regions,
       start: time.end,
-      end: lift?.start ?? clock,
+      end: removal?.start ?? clock,
       ...window,
-      lifted: lift !== undefined,
+      removed: removal !== undefined,
     })
   })
   return { steps: times, resting, total: clock, idle }

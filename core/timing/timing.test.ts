@@ -1,16 +1,17 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import type { PlanStep } from '../catalogue/techniques/step'
-import type { TechniqueId } from '../catalogue/techniques/technique'
+import type { TechniqueId } from '../catalogue/techniques/techniques'
 import { GROUPS } from '../face/regions'
 import { diaryConflicts, type Booking } from './diary'
 import { dwellWindow, schedule } from './schedule'
 import { stagger, type MaskTask } from './stagger'
+import { minutes } from '../units'
 
-const step = (technique: TechniqueId, minutes: number, regions = GROUPS.tZone): PlanStep => ({
+const step = (technique: TechniqueId, took: number, regions = GROUPS.tZone): PlanStep => ({
   key: `${technique}-1`,
   technique,
-  minutes,
+  minutes: minutes(took),
   regions,
   why: [],
 })
@@ -22,17 +23,17 @@ describe('schedule', () => {
       dwellWindow(x, calm),
     )
     expect(s.total).toBe(11)
-    expect(s.resting).toMatchObject([{ start: 2, end: 10, earliest: 5, latest: 12, lifted: true }])
+    expect(s.resting).toMatchObject([{ start: 2, end: 10, earliest: 5, latest: 12, removed: true }])
     expect(s.idle).toBe(0)
   })
-  it('takes the short window on sensitive skin and says what was never lifted', () => {
+  it('takes the short window on sensitive skin and says what was never removed', () => {
     expect(dwellWindow(step('clay', 2), (r) => r === 'nose')).toMatchObject({
       earliest: 5,
       latest: 7,
     })
     expect(
       schedule([step('clay', 2), step('stay', 3, [])], (x) => dwellWindow(x, calm)),
-    ).toMatchObject({ idle: 3, resting: [{ lifted: false, end: 5 }] })
+    ).toMatchObject({ idle: 3, resting: [{ removed: false, end: 5 }] })
   })
 })
 

@@ -1,20 +1,20 @@
 import { describe, expect, it } from 'vitest'
 import { DEVICE_KINDS } from '../catalogue/kinds'
 import type { PlanStep } from '../catalogue/techniques/step'
-import { TECHNIQUES } from '../catalogue/techniques/techniques'
-import type { TechniqueId } from '../catalogue/techniques/technique'
+import { TECHNIQUES, type TechniqueId } from '../catalogue/techniques/techniques'
 import { TRAY_RULES, WARM_UPS, warmUpOf } from '../catalogue/techniques/linen'
 import { GROUPS } from '../face/regions'
 import { planInput, readAll, RESILIENT } from '../testing/fixtures'
 import { propose } from '../planning/answer/propose'
 import { trayFor } from './tray'
+import { minutes } from '../units'
 
 const input = planInput({ school: 'warmCloth' })
 const step = (technique: TechniqueId, key: string = technique): PlanStep => ({
   key,
   technique,
   regions: GROUPS[TECHNIQUES[technique].groups[0] ?? 'body'],
-  minutes: 1,
+  minutes: minutes(1),
   why: [],
 })
 const linen = (steps: readonly PlanStep[], rules = TRAY_RULES, of = input) =>

@@ -6,14 +6,15 @@ import { dwellWindow } from '../timing/schedule'
 import { inOrder, type EventBody, type TreatmentEvent } from './events'
 import { fold, onSkin, restingAt, runningMs, type FoldContext } from './fold'
 import { judge } from './stop'
+import { minutes } from '../units'
 
 const T0 = 1_800_000_000_000
 const step = (
   key: string,
   technique: PlanStep['technique'],
-  minutes: number,
+  took: number,
   regions = GROUPS.face,
-): PlanStep => ({ key, technique, minutes, regions, why: [] })
+): PlanStep => ({ key, technique, minutes: minutes(took), regions, why: [] })
 const STEPS = [
   step('settle-1', 'settle', 2, []),
   step('milk-1', 'milk', 2),

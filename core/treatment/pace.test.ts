@@ -4,14 +4,15 @@ import type { PlanStep } from '../catalogue/techniques/step'
 import { fold, type FoldContext } from './fold'
 import type { EventBody, TreatmentEvent } from './events'
 import { minutesAhead, minutesLeft, minutesShort } from './pace'
+import { minutes } from '../units'
 
 const MIN = 60_000
 const START = 1_800_000_000_000
-const step = (key: string, technique: PlanStep['technique'], minutes: number): PlanStep => ({
+const step = (key: string, technique: PlanStep['technique'], took: number): PlanStep => ({
   key,
   technique,
   regions: ['forehead'],
-  minutes,
+  minutes: minutes(took),
   why: [],
 })
 const steps = [

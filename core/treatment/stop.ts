@@ -1,7 +1,6 @@
 import { CALL_HELP, STOP_RULES, SIGN_NAMES, type StopRule } from '../catalogue/rules/stopRules'
-import { EXFOLIATING } from '../catalogue/kinds'
-import { TECHNIQUES } from '../catalogue/techniques/techniques'
-import type { TechniqueId } from '../catalogue/techniques/technique'
+import { exfoliates } from '../catalogue/techniques/traits'
+import { TECHNIQUES, type TechniqueId } from '../catalogue/techniques/techniques'
 import { REGION_NAMES } from '../face/regions'
 import type { Grade } from '../skin/readings'
 import type { EventBody } from './events'
@@ -48,9 +47,7 @@ export function judge(
           text: `Redness ${baseline} → ${body.grade} on the ${where}.`,
           callHelp: false,
         }
-      const exfoliating =
-        technique !== undefined &&
-        TECHNIQUES[technique].families.some((f) => EXFOLIATING.includes(f))
+      const exfoliating = technique !== undefined && exfoliates(technique)
       if (exfoliating && body.grade > baseline)
         return {
           act: 'endZone',

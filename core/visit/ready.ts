@@ -1,6 +1,6 @@
-import type { PlanInput } from '#core/planning/input'
-import { readyToTreat, type OpenPoint } from '#core/visit/openPoints'
-import { needsGuardian, standing, type Standing } from '#core/screening/consent'
+import type { PlanInput } from '../planning/input'
+import { readyToTreat, type OpenPoint } from './openPoints'
+import { needsGuardian, standing, type Standing } from '../screening/consent'
 import { toPlanInput, type VisitBundle } from './bundle'
 
 /** Signatures that stand on the day of this visit. */

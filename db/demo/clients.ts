@@ -1,6 +1,6 @@
 import type { ConcernId } from '#core/catalogue/kinds'
 import type { FindingId } from '#core/catalogue/consultation/findings'
-import type { TechniqueId } from '#core/catalogue/techniques/technique'
+import type { TechniqueId } from '#core/catalogue/techniques/techniques'
 import type { Answer } from '#core/screening/answers'
 import type { Grade, ReadingId, Readings } from '#core/skin/readings'
 import type { Preferences } from '#core/catalogue/consultation/preferences'

@@ -1,9 +1,9 @@
-import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
-import type { TechniqueId } from '#core/catalogue/techniques/technique'
+import { TECHNIQUES, type TechniqueId } from '#core/catalogue/techniques/techniques'
 import type { PlanStep } from '#core/catalogue/techniques/step'
 import { GROUPS } from '#core/face/regions'
 import type { TreatmentEvent } from '#core/treatment/events'
 import { demoId } from './ids'
+import { minutes } from '#core/units'
 
 const ORDER: readonly TechniqueId[] = [
   'settle',
@@ -43,7 +43,7 @@ export function pastSteps(work: readonly TechniqueId[]): PlanStep[] {
   const out: PlanStep[] = []
   const add = (
     technique: TechniqueId,
-    minutes: number,
+    took: number,
     regions: PlanStep['regions'],
     passes?: number,
   ) => {
@@ -51,7 +51,7 @@ export function pastSteps(work: readonly TechniqueId[]): PlanStep[] {
     out.push({
       key: `${technique}-${n}`,
       technique,
-      minutes,
+      minutes: minutes(took),
       regions,
       ...(passes === undefined ? {} : { passes }),
       why: [{ rule: `technique-${technique}`, text: TECHNIQUES[technique].reason }],

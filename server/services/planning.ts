@@ -122,7 +122,7 @@ export async function saveVersion(
     (f) =>
       f.strength === 'stop' &&
       f.locked &&
-      f.rule !== 'over-rim' &&
+      f.rule !== 'over-tolerance' &&
       !(f.key !== undefined && done.has(f.key)) &&
       !(stopped && f.key === undefined),
   )

@@ -2,8 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { ingredientsIn } from '#core/catalogue/products/ingredients'
 import { SCHOOL_IDS } from '#core/catalogue/schools/schools'
 import { EXFOLIATING } from '#core/catalogue/kinds'
-import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
-import type { TechniqueId } from '#core/catalogue/techniques/technique'
+import { TECHNIQUES, type TechniqueId } from '#core/catalogue/techniques/techniques'
 import type { RegionId } from '#core/face/zones'
 import { checkPlan, isFit } from '#core/planning/checks/check'
 import type { PlanInput } from '#core/planning/input'
@@ -184,11 +183,11 @@ const CASES: readonly Case[] = [
     name: 'stage actor, phototype V, marks easily, retinoid two nights ago',
     input: demoInput('actor'),
     expect: [
-      not('tip', 'retinoid-rim, marks-gentle: over the rim'),
+      not('tip', 'retinoid-tolerance, marks-gentle: over the tolerance'),
       most('steam', 5, 'marks-gentle'),
       works(1, 'marks-gentle'),
       sees('oilCleanse', 'common practice: heavy make-up nightly'),
-      outFor('tip', 'over-rim', 'over-rim'),
+      outFor('tip', 'over-tolerance', 'over-tolerance'),
     ],
   },
   {

@@ -83,7 +83,7 @@ export async function byFlow(n: PlanNetwork, seconds: number): Promise<Tuple | u
     ),
   )
   n.headroom.forEach((h, r) =>
-    rows.push({ name: `rim${r}`, terms: sum((a) => a.loads[r] ?? 0), op: '<=', rhs: h }),
+    rows.push({ name: `tolerance${r}`, terms: sum((a) => a.loads[r] ?? 0), op: '<=', rhs: h }),
   )
   const bounds: string[] = []
   const value = sum((a) => a.taste)
@@ -200,7 +200,7 @@ function inWhole(
   if (n.never.some(([x, y]) => marks.includes(x) && marks.includes(y)))
     throw new Error('two that never share a visit')
   n.headroom.forEach((h, r) => {
-    if (total((a) => a.loads[r] ?? 0) > h) throw new Error('over a rim')
+    if (total((a) => a.loads[r] ?? 0) > h) throw new Error('over a tolerance')
   })
   const gain = (effect: number) => {
     let out = 0

@@ -8,12 +8,11 @@ import {
 } from '#core/catalogue/rules/value'
 import { EXFOLIATING } from '#core/catalogue/kinds'
 import { methodOf } from '#core/catalogue/schools/schools'
-import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
-import { TECHNIQUE_IDS, type TechniqueId } from '#core/catalogue/techniques/technique'
+import { TECHNIQUES, TECHNIQUE_IDS, type TechniqueId } from '#core/catalogue/techniques/techniques'
 import { GROUPS } from '#core/face/regions'
 import { REGION_IDS, type RegionId } from '#core/face/zones'
 import { loadOn } from '#core/load/loads'
-import { rimOf } from '#core/load/tolerance'
+import { toleranceOf } from '#core/load/tolerance'
 import { allowance } from '#core/planning/today/allowed'
 import type { PlanInput } from '#core/planning/input'
 import { connect } from '#core/planning/steps/mend'
@@ -105,8 +104,8 @@ function best(input: PlanInput, offered: readonly TechniqueId[]): number | undef
     const g = read(r, n.reading) ?? 2
     return n.invert ? 4 - g : g
   }
-  const rims = REGION_IDS.map(
-    (r) => rimOf(input.profile, r, input.verdict.limit.rimPercent).hundredths,
+  const tolerances = REGION_IDS.map(
+    (r) => toleranceOf(input.profile, r, input.verdict.limit.tolerancePercent).hundredths,
   )
   const resilient =
     input.profile.unread.length === 0 &&
@@ -116,8 +115,8 @@ function best(input: PlanInput, offered: readonly TechniqueId[]): number | undef
         (input.profile.regions[r].redness ?? 1) === 0,
     ) &&
     (input.profile.age ?? 40) < 60
-  const mostWorks = resilient ? method.works : 1
-  const room = (r: RegionId) => (rims[REGION_IDS.indexOf(r)] ?? 0) - input.residual[r]
+  const mostWorks = resilient ? method.exfoliationLimit : 1
+  const room = (r: RegionId) => (tolerances[REGION_IDS.indexOf(r)] ?? 0) - input.residual[r]
   const withoutWeakest = (set: readonly RegionId[]): RegionId[] => {
     const more = set.filter((r) => set.some((x) => room(x) < room(r)))
     return more.length > set.length / 2 ? more : []
@@ -156,7 +155,7 @@ function best(input: PlanInput, offered: readonly TechniqueId[]): number | undef
       out.ticks += s.minutes * 2
     }
     return out.ticks > input.slotMinutes * 2 ||
-      out.loads.some((l, i) => l > (w.loads[i] ?? 0) && l > (rims[i] ?? 0))
+      out.loads.some((l, i) => l > (w.loads[i] ?? 0) && l > (tolerances[i] ?? 0))
       ? undefined
       : out
   }

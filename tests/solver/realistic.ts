@@ -45,7 +45,10 @@ export async function compared(half: 0 | 1): Promise<Seen> {
     if ((solve(c, slotTicks + 120)?.value ?? Number.POSITIVE_INFINITY) > best.value) seen.slot++
     if (
       (solve(
-        { ...c, rim: Object.fromEntries(Object.keys(c.rim).map((r) => [r, 100_000])) as never },
+        {
+          ...c,
+          tolerance: Object.fromEntries(Object.keys(c.tolerance).map((r) => [r, 100_000])) as never,
+        },
         slotTicks,
       )?.value ?? Number.POSITIVE_INFINITY) > best.value
     )

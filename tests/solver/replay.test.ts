@@ -3,6 +3,7 @@ import { propose } from '#core/planning/answer/propose'
 import { barsFromSkin } from '#core/screening/skin'
 import { question } from './cases'
 import { replay, type Room } from './replay'
+import { minutes } from '#core/units'
 
 const CASES = process.env.OAK_FULL ? 600 : 150
 const roomOf = (seed: number): Room => {
@@ -12,7 +13,7 @@ const roomOf = (seed: number): Room => {
     daylight: input.daylight,
     slotMinutes: input.slotMinutes,
     profile: input.profile,
-    rimPercent: input.verdict.limit.rimPercent,
+    tolerancePercent: input.verdict.limit.tolerancePercent,
     residual: input.residual,
     bars: [...input.verdict.bars, ...barsFromSkin(input.profile)],
     products: new Map(input.shelf.map((s) => [s.product.id, s.product])),
@@ -45,7 +46,7 @@ describe('a plan walked again without the planner', () => {
     ).not.toEqual([])
     expect(
       replay(
-        steps.map((s) => (s.technique === 'moisturiser' ? { ...s, minutes: 95 } : s)),
+        steps.map((s) => (s.technique === 'moisturiser' ? { ...s, minutes: minutes(95) } : s)),
         room,
       ).join(),
     ).toContain('slot')

@@ -5,7 +5,7 @@ import type { Product } from '#core/catalogue/products/products'
 import { freeAcidOf } from '#core/dosing/freeAcid'
 import { REGION_IDS, type RegionId } from '#core/face/zones'
 import { loadOn } from '#core/load/loads'
-import { rimOf } from '#core/load/tolerance'
+import { toleranceOf } from '#core/load/tolerance'
 import type { Bar } from '#core/screening/verdict'
 import type { Profile } from '#core/skin/profile'
 import { applyTechnique, startSurface, unmetNeeds } from '#core/surface/surface'
@@ -27,7 +27,7 @@ export interface Room {
   daylight: boolean
   slotMinutes: number
   profile: Profile
-  rimPercent: number
+  tolerancePercent: number
   residual: Readonly<Record<RegionId, number>>
   bars: readonly Bar[]
   products: ReadonlyMap<string, Product>
@@ -36,7 +36,8 @@ export interface Room {
 const comesOff = (by: PlanStep, what: PlanStep): boolean => {
   const t = TECHNIQUES[what.technique]
   return (
-    by.technique === (t.lift ?? 'maskOff') || (by.technique === 'rinse' && t.leaves.film === 'mask')
+    by.technique === (t.removedBy ?? 'maskOff') ||
+    (by.technique === 'rinse' && t.leaves.film === 'mask')
   )
 }
 
@@ -115,9 +116,9 @@ export function replay(steps: readonly PlanStep[], room: Room): string[] {
   for (const r of REGION_IDS)
     if (
       loads[r] > room.residual[r] &&
-      loads[r] > rimOf(room.profile, r, room.rimPercent).hundredths
+      loads[r] > toleranceOf(room.profile, r, room.tolerancePercent).hundredths
     )
-      wrong.push(`${r}: ${loads[r]} over its rim`)
+      wrong.push(`${r}: ${loads[r]} over its tolerance`)
   if (minutes > room.slotMinutes) wrong.push(`${minutes} minutes in a slot of ${room.slotMinutes}`)
   const did = (f: FamilyId) => steps.some((s) => TECHNIQUES[s.technique].families.includes(f))
   for (const [a, b] of NEVER) if (did(a) && did(b)) wrong.push(`${a} and ${b} in one visit`)

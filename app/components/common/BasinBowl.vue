@@ -1,18 +1,18 @@
 <script setup lang="ts">
 /**
- * The bowl that must not overflow: what is still in it from before, what today adds, the rim as its
+ * The bowl that must not overflow: what is still in it from before, what today adds, the tolerance as its
  * edge.
  */
 const props = defineProps<{
   name: string
   before: number
   today: number
-  rim: number
+  tolerance: number
   dark?: boolean
 }>()
-const scale = computed(() => Math.max(props.rim, props.before + props.today, 1))
+const scale = computed(() => Math.max(props.tolerance, props.before + props.today, 1))
 const level = (h: number) => 34 - (Math.min(h, scale.value) / scale.value) * 30
-const over = computed(() => props.before + props.today > props.rim)
+const over = computed(() => props.before + props.today > props.tolerance)
 const clip = useId()
 const f = (h: number) => (h / 100).toFixed(1)
 </script>
@@ -21,7 +21,7 @@ const f = (h: number) => (h / 100).toFixed(1)
   <div
     class="bowl"
     :class="{ over }"
-    :aria-label="`${name}: ${f(before + today)} of ${f(rim)}${over ? ', over the rim' : ''}`"
+    :aria-label="`${name}: ${f(before + today)} of ${f(tolerance)}${over ? ', over the tolerance' : ''}`"
     role="img"
   >
     <svg viewBox="0 0 64 40" aria-hidden="true">
@@ -51,7 +51,7 @@ const f = (h: number) => (h / 100).toFixed(1)
       />
     </svg>
     <div class="cap" aria-hidden="true">
-      <b>{{ name }}</b><span class="figures">{{ f(before + today) }} of {{ f(rim) }}</span>
+      <b>{{ name }}</b><span class="figures">{{ f(before + today) }} of {{ f(tolerance) }}</span>
     </div>
   </div>
 </template>

@@ -10,7 +10,7 @@ import {
 import { use } from 'echarts/core'
 import { SVGRenderer } from 'echarts/renderers'
 import VChart from 'vue-echarts'
-import { RESILIENT_RIM } from '#core/catalogue/rules/tolerance'
+import { RESILIENT_TOLERANCE } from '#core/catalogue/rules/tolerance'
 import { halfLifeHours, ledgerCurve, type Poured } from '#core/load/ledger'
 
 const props = defineProps<{ poured: Poured[]; now: number; age: number | null }>()
@@ -45,9 +45,9 @@ const option = computed(() => {
           markLine: {
             symbol: 'none',
             silent: true,
-            label: { formatter: 'resilient rim', position: 'insideEndTop' },
+            label: { formatter: 'resilient tolerance', position: 'insideEndTop' },
             lineStyle: { color: '#8E1F3F' },
-            data: [{ yAxis: RESILIENT_RIM / 100 }],
+            data: [{ yAxis: RESILIENT_TOLERANCE / 100 }],
           },
         }
       : {}),

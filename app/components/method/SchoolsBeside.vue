@@ -8,9 +8,8 @@ import {
   type HousePolicy,
   type SchoolId,
 } from '#core/catalogue/schools/schools'
-import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
-import { TECHNIQUE_IDS, type TechniqueId } from '#core/catalogue/techniques/technique'
-import { canPin } from '#core/planning/question/pins'
+import { TECHNIQUES, TECHNIQUE_IDS, type TechniqueId } from '#core/catalogue/techniques/techniques'
+import { canPin } from '#core/catalogue/techniques/traits'
 import type { PolicyLine } from '#contracts/method'
 import { dayWords } from '~/composables/dates'
 import { sayProblem, useApi } from '~/composables/useApi'

@@ -3,9 +3,8 @@ import { mdiPin, mdiPinOutline } from '@mdi/js'
 import type { PlanStep } from '#core/catalogue/techniques/step'
 import { handOf, methodOf } from '#core/catalogue/schools/schools'
 import { mannerOf, strokesFor } from '#core/catalogue/techniques/strokes'
-import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
+import { TECHNIQUES, type TechniqueId } from '#core/catalogue/techniques/techniques'
 import { lightDose } from '#core/dosing/light'
-import type { TechniqueId } from '#core/catalogue/techniques/technique'
 import { amountFor } from '#core/dosing/amount'
 import { nameRegions, zonesOf } from '#core/face/regions'
 import type { RegionId, ZoneId } from '#core/face/zones'
@@ -16,7 +15,7 @@ import type { Edit } from '#core/planning/steps/edit'
 import type { PlanInput } from '#core/planning/input'
 import { allowance } from '#core/planning/today/allowed'
 import type { LeftOut } from '#core/planning/answer/leftOut'
-import { canPin } from '#core/planning/question/pins'
+import { canPin } from '#core/catalogue/techniques/traits'
 
 const props = defineProps<{
   steps: readonly PlanStep[]
@@ -64,7 +63,7 @@ const upTo = computed(() => {
 const bowl = (r: RegionId) => ({
   before: props.input.residual[r],
   today: check.value.trace.states.slice(0, upTo.value).reduce((sum, s) => sum + s.loads[r], 0),
-  rim: check.value.rims[r].hundredths,
+  tolerance: check.value.tolerances[r].hundredths,
 })
 const fill = computed(() => {
   const f: Partial<Record<ZoneId, string>> = {}

@@ -27,7 +27,7 @@ const rule = ref<string | null>(null)
 const days = ref('')
 const wholeFace = ref(false)
 const steam = ref('')
-const rim = ref('')
+const tolerance = ref('')
 const reason = ref('')
 const trouble = ref('')
 const row = computed(() => CONTRAINDICATIONS.find((r) => r.id === rule.value))
@@ -43,7 +43,7 @@ const whole = (s: string) => (s.trim() === '' ? undefined : Number(s))
 const change = computed<Tightening>(() => {
   const limit = {
     ...(whole(steam.value) === undefined ? {} : { steamMost: whole(steam.value) }),
-    ...(whole(rim.value) === undefined ? {} : { rimPercent: whole(rim.value) }),
+    ...(whole(tolerance.value) === undefined ? {} : { tolerancePercent: whole(tolerance.value) }),
   }
   return {
     ...(whole(days.value) === undefined ? {} : { days: whole(days.value) }),
@@ -68,7 +68,7 @@ async function add() {
     days.value = ''
     wholeFace.value = false
     steam.value = ''
-    rim.value = ''
+    tolerance.value = ''
     reason.value = ''
     emit('changed')
   } catch (e) {
@@ -132,9 +132,9 @@ async function end(id: string) {
           hide-details
           class="num"
         /><VTextField
-          v-model="rim"
+          v-model="tolerance"
           type="number"
-          label="Rim at most, %"
+          label="Tolerance at most, %"
           density="compact"
           hide-details
           class="num"

@@ -1,5 +1,9 @@
 <script setup lang="ts">
-import { PREFERENCES, type PreferenceId, type Preferences } from '#core/catalogue/consultation/preferences'
+import {
+  PREFERENCES,
+  type PreferenceId,
+  type Preferences,
+} from '#core/catalogue/consultation/preferences'
 import { sayProblem } from '~/composables/useApi'
 import { useVisit } from '~/stores/visit'
 

@@ -7,8 +7,8 @@ import {
   type ConditionId,
   type SkinType,
 } from '#core/catalogue/skin/conditions'
-import { RESILIENT_RIM } from '#core/catalogue/rules/tolerance'
-import { rimOf } from '#core/load/tolerance'
+import { RESILIENT_TOLERANCE } from '#core/catalogue/rules/tolerance'
+import { toleranceOf } from '#core/load/tolerance'
 import type { Overrule, WholeReading } from '#core/skin/notes'
 import type { Profile } from '#core/skin/profile'
 
@@ -30,16 +30,19 @@ const reason = ref('')
 const list = computed(() => [...(props.whole.overruled ?? [])])
 /** What the skin can bear today against a resilient one: the regions that bear least, and why. */
 const tolerance = computed(() => {
-  const rims = REGION_IDS.map((r) => ({ r, rim: rimOf(props.profile, r, props.limitPercent) }))
-  const share = (h: number) => Math.round((h / RESILIENT_RIM) * 100)
-  const least = Math.min(...rims.map((x) => x.rim.hundredths))
-  const most = Math.max(...rims.map((x) => x.rim.hundredths))
-  const tender = rims.filter((x) => x.rim.hundredths === least)
+  const tolerances = REGION_IDS.map((r) => ({
+    r,
+    tolerance: toleranceOf(props.profile, r, props.limitPercent),
+  }))
+  const share = (h: number) => Math.round((h / RESILIENT_TOLERANCE) * 100)
+  const least = Math.min(...tolerances.map((x) => x.tolerance.hundredths))
+  const most = Math.max(...tolerances.map((x) => x.tolerance.hundredths))
+  const tender = tolerances.filter((x) => x.tolerance.hundredths === least)
   return {
     least: share(least),
     most: share(most),
     where: tender.length === REGION_IDS.length ? 'everywhere' : nameRegions(tender.map((x) => x.r)),
-    why: tender[0]?.rim.because.map((f) => `${f.sentence} ${f.percent} %`).join(', ') ?? '',
+    why: tender[0]?.tolerance.because.map((f) => `${f.sentence} ${f.percent} %`).join(', ') ?? '',
   }
 })
 const others = computed(() =>

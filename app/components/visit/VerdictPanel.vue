@@ -67,9 +67,9 @@ const doubt = (rule: string) => {
 const lowered = computed(() =>
   props.verdict.limitRules
     .flatMap((l) =>
-      l.limit.rimPercent === undefined
+      l.limit.tolerancePercent === undefined
         ? []
-        : [`${nameOf(l.rule)}${doubt(l.rule)} ${l.limit.rimPercent} %`],
+        : [`${nameOf(l.rule)}${doubt(l.rule)} ${l.limit.tolerancePercent} %`],
     )
     .join(' × '),
 )
@@ -151,8 +151,8 @@ const lifts = computed(() => visit.bundle?.lifts ?? [])
     >
       Nothing stands against the usual work
     </p>
-    <p v-if="verdict.limit.rimPercent < 100" class="soft">
-      The rim is lowered to {{ verdict.limit.rimPercent }} %: {{ lowered }}.
+    <p v-if="verdict.limit.tolerancePercent < 100" class="soft">
+      The tolerance is lowered to {{ verdict.limit.tolerancePercent }} %: {{ lowered }}.
     </p>
     <p class="soft fine">
       An aid to a trained person. Local law, licence, maker's instructions and the client's doctor

@@ -13,8 +13,8 @@ export interface Limit {
   steamMost?: number
   /** Device passes at most. */
   passesMost?: number
-  /** Rim multiplied by this, per cent. */
-  rimPercent?: number
+  /** Tolerance multiplied by this, per cent. */
+  tolerancePercent?: number
 }
 
 export interface Contraindication {
@@ -245,8 +245,8 @@ export const CONTRAINDICATIONS: readonly Contraindication[] = [
     finding: 'steroids',
     does: 'prevents',
     families: ['abrasion', 'needling'],
-    limit: { rimPercent: 50 },
-    sentence: 'No abrasion or needling; the rim halves.',
+    limit: { tolerancePercent: 50 },
+    sentence: 'No abrasion or needling; the tolerance halves.',
     reason: 'steroids thin the skin',
     lifts: 'doctor',
   }),
@@ -256,7 +256,7 @@ export const CONTRAINDICATIONS: readonly Contraindication[] = [
     does: 'later',
     families: [...WORK, 'highFrequency', 'microcurrent', 'clay'],
     days: 183,
-    limit: { rimPercent: 37 },
+    limit: { tolerancePercent: 37 },
     sentence: "Gentle care only, with the doctor's word.",
     reason: 'treatment leaves skin and defences weak',
     lifts: 'doctor',
@@ -379,7 +379,7 @@ export const CONTRAINDICATIONS: readonly Contraindication[] = [
     id: 'marks-gentle',
     finding: 'darkMarks',
     does: 'restricts',
-    limit: { rimPercent: 75, passesMost: 1, steamMost: 5 },
+    limit: { tolerancePercent: 75, passesMost: 1, steamMost: 5 },
     sentence: 'Abrasion and heat at low load.',
     reason: 'irritation itself leaves marks',
     lifts: 'therapist',
@@ -388,7 +388,7 @@ export const CONTRAINDICATIONS: readonly Contraindication[] = [
     id: 'melasma-gentle',
     finding: 'melasma',
     does: 'restricts',
-    limit: { rimPercent: 75, passesMost: 1, steamMost: 3 },
+    limit: { tolerancePercent: 75, passesMost: 1, steamMost: 3 },
     sentence: 'Heat, abrasion and acid at low load; sun protection stressed.',
     reason: 'heat and irritation darken the patches',
     lifts: 'therapist',
@@ -430,7 +430,7 @@ export const CONTRAINDICATIONS: readonly Contraindication[] = [
     families: WORK,
     where: 'answered',
     sentence: 'No exfoliation or heat on the burn.',
-    reason: 'the rim is at zero there',
+    reason: 'the tolerance is at zero there',
     lifts: 'therapist',
   }),
   row({
@@ -585,13 +585,13 @@ export const CONTRAINDICATIONS: readonly Contraindication[] = [
     lifts: 'date',
   }),
   row({
-    id: 'retinoid-rim',
+    id: 'retinoid-tolerance',
     finding: 'retinoid',
     does: 'later',
     families: ['needling'],
-    limit: { rimPercent: 50 },
+    limit: { tolerancePercent: 50 },
     days: 7,
-    sentence: 'No needling; the rim halves for a week.',
+    sentence: 'No needling; the tolerance halves for a week.',
     reason: 'retinoids thin the horny layer',
     lifts: 'date',
   }),

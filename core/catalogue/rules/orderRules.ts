@@ -70,7 +70,7 @@ const ROWS = [
   rule('exfoliate-before', 'adapt', 'Exfoliate before massage and mask, not after.'),
   rule('quiet', 'adapt', 'No talking and no work on the face under a hardening mask.'),
   rule('barred', 'stop', 'Not today on this skin.', true),
-  rule('over-rim', 'stop', 'More than this skin can bear today.', true),
+  rule('over-tolerance', 'stop', 'More than this skin can bear today.', true),
   rule('heat-limit', 'stop', 'Longer warmth than this client may have.', true),
   rule('scope', 'stop', "Outside this person's licence.", true),
   rule('no-device', 'stop', 'The device is not in the house or not ready.'),

@@ -1,4 +1,5 @@
-import type { LayoutId, TechniqueId } from '../techniques/technique'
+import type { TechniqueId } from '../techniques/techniques'
+import type { LayoutId } from '../techniques/technique'
 
 /**
  * Points on which good practitioners differ. A house picks a camp for each; safety never depends on
@@ -34,7 +35,7 @@ export interface Camp {
   /** Never planned in this camp. */
   never?: readonly TechniqueId[]
   /** Exfoliations a visit on resilient skin. */
-  works?: 1 | 2
+  exfoliationLimit?: 1 | 2
   /** Lets peel and machine share a visit, for trained hands on resilient skin. */
   peelWithMachine?: true
   /** A second mask after the first. */
@@ -150,13 +151,13 @@ export const POINTS: readonly Point[] = [
         id: 'one',
         sentence: 'One a visit, always.',
         reason: 'the skin keeps what it needs',
-        works: 1,
+        exfoliationLimit: 1,
       },
       {
         id: 'resilientTwo',
         sentence: 'One; two on resilient skin.',
         reason: 'surface first, then deeper, where it is borne',
-        works: 2,
+        exfoliationLimit: 2,
       },
     ],
   },

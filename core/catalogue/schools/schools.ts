@@ -1,6 +1,7 @@
+import { canPin } from '../techniques/traits'
 import { campOf, POINT_IDS, POINTS, type Camp, type PointId } from './camps'
-import { TECHNIQUE_IDS, type LayoutId, type TechniqueId } from '../techniques/technique'
-import { TECHNIQUES } from '../techniques/techniques'
+import { TECHNIQUE_IDS, TECHNIQUES, type TechniqueId } from '../techniques/techniques'
+import { type LayoutId } from '../techniques/technique'
 
 export const SCHOOL_IDS = ['warmCloth', 'brightLamp', 'oilAndWater', 'stillBowl'] as const
 export type SchoolId = (typeof SCHOOL_IDS)[number]
@@ -126,7 +127,8 @@ export interface Method {
   camps: Readonly<Record<PointId, Camp>>
   taste: Readonly<Partial<Record<TechniqueId, number>>>
   layout: Readonly<Partial<Record<LayoutId, number>>>
-  works: 1 | 2
+  /** How many exfoliations a resilient skin may have in one visit. */
+  exfoliationLimit: 1 | 2
   peelWithMachine: boolean
   inTurn: boolean
   dwell: 'short' | 'long' | undefined
@@ -150,7 +152,7 @@ export function methodOf(school: SchoolId, policy: HousePolicy = NO_POLICY): Met
     camps,
     taste,
     layout,
-    works: camps.works.works ?? 1,
+    exfoliationLimit: camps.works.exfoliationLimit ?? 1,
     peelWithMachine: camps.peelWithMachine.peelWithMachine === true,
     inTurn: camps.masks.inTurn === true,
     dwell: camps.dwell.dwell,
@@ -174,7 +176,7 @@ const OUTSPOKEN = 500
  */
 export function outspoken(method: Method, sign: 1 | -1): TechniqueId[] {
   const liking = (t: TechniqueId) => sign * (method.taste[t] ?? 0)
-  return TECHNIQUE_IDS.filter(
-    (t) => TECHNIQUES[t].part !== 'follows' && liking(t) >= OUTSPOKEN,
-  ).sort((a, b) => liking(b) - liking(a))
+  return TECHNIQUE_IDS.filter((t) => canPin(t) && liking(t) >= OUTSPOKEN).sort(
+    (a, b) => liking(b) - liking(a),
+  )
 }

@@ -5,7 +5,7 @@ import { COMMON_PRACTICE } from '../kinds'
 import type { PreferenceId } from '../consultation/preferences'
 import type { RegionId } from '../../face/zones'
 import type { Season } from './season'
-import type { TechniqueId } from '../techniques/technique'
+import type { TechniqueId } from '../techniques/techniques'
 
 /** What a read region must show for an adaptation to apply there. */
 export interface SkinTest {

@@ -1,10 +1,8 @@
-import type { Technique } from './technique'
-import { BARE, CLEAN, m, rests, row } from './row'
+import { BARE, CLEAN, m, rests, techniques } from './row'
 
 /** What settles the skin after the work. */
-export const CALMING: readonly Technique[] = [
-  row({
-    id: 'highFrequency',
+export const CALMING = techniques({
+  highFrequency: {
     name: 'High frequency',
     stage: 'calm',
     minutes: m(2, 8, 3, 5),
@@ -17,15 +15,15 @@ export const CALMING: readonly Technique[] = [
     leaves: { redness: 0 },
     load: { hundredths: 2, per: 'handsMinute' },
     effects: { congestion: 2, shine: 1 },
+    manner: 'spread',
     hand:
       'Violet for breakouts, orange for mature skin. Finger on the glass while landing and ' +
       'lifting; always moving; a spark on a spot for seconds only.',
     cue: 'No zone warmer than another.',
     say: 'A buzz and a smell like after rain.',
     reason: 'settles spots after the work',
-  }),
-  row({
-    id: 'cold',
+  },
+  cold: {
     name: 'Cold globes',
     stage: 'calm',
     minutes: m(1, 3, 2),
@@ -34,13 +32,13 @@ export const CALMING: readonly Technique[] = [
     needs: {},
     leaves: { warmth: 'cool', redness: -1 },
     effects: { redness: 2, rest: 1 },
+    manner: 'spread',
     hand: 'Wrapped, moving, never bare ice on one spot.',
     cue: 'Pink fades.',
     say: 'Cold now.',
     reason: 'calms by cool',
-  }),
-  row({
-    id: 'blueLamp',
+  },
+  blueLamp: {
     name: 'Blue lamp, 415 nm',
     stage: 'calm',
     minutes: m(0.5, 1, 0.5),
@@ -48,18 +46,18 @@ export const CALMING: readonly Technique[] = [
     device: 'lamp',
     families: ['lamp'],
     dwell: rests(10, 20, [10, 15], 'removeNow'),
-    lift: 'lampOff',
+    removedBy: 'lampOff',
     setting: { label: 'Irradiance', unit: 'mW/cm²', least: 10, start: 30, most: 60, step: 5 },
     needs: { soil: CLEAN, film: BARE },
     leaves: {},
     effects: { congestion: 2, shine: 1 },
+    manner: 'none',
     hand: 'Goggles on both of you; lamp at its distance; stay in the room.',
     cue: 'The dose is reached.',
     say: 'Close your eyes; the light is bright.',
     reason: 'fewer breakouts for a while',
-  }),
-  row({
-    id: 'redLamp',
+  },
+  redLamp: {
     name: 'Red lamp, 633 and 830 nm',
     stage: 'calm',
     minutes: m(0.5, 1, 0.5),
@@ -67,29 +65,30 @@ export const CALMING: readonly Technique[] = [
     device: 'lamp',
     families: ['lamp'],
     dwell: rests(10, 20, [10, 15], 'removeNow'),
-    lift: 'lampOff',
+    removedBy: 'lampOff',
     setting: { label: 'Irradiance', unit: 'mW/cm²', least: 10, start: 40, most: 100, step: 5 },
     needs: { soil: CLEAN, film: BARE },
     leaves: { redness: -1 },
     effects: { firmness: 2, redness: 2, rest: 1 },
+    manner: 'none',
     hand: 'Goggles on both of you; lamp at its distance; stay in the room.',
     cue: 'The dose is reached.',
     say: 'Close your eyes; warm red light.',
     reason: 'calms after the work',
-  }),
-  row({
-    id: 'lampOff',
+  },
+  lampOff: {
     name: 'Lamp off',
     stage: 'calm',
     part: 'follows',
     minutes: m(0.5, 1, 0.5),
     groups: ['face'],
-    lifts: true,
+    removes: true,
     needs: {},
     leaves: {},
     effects: {},
+    manner: 'none',
     hand: 'Lamp away, goggles off, let the eyes get used to the room.',
     cue: 'Eyes at ease.',
     reason: 'the dose is enough',
-  }),
-]
+  },
+})

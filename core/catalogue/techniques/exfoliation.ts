@@ -1,10 +1,8 @@
-import type { Technique } from './technique'
-import { BARE, CLEAN, INTACT, m, rests, row } from './row'
+import { BARE, CLEAN, INTACT, m, rests, techniques } from './row'
 
 /** Work that loosens dead cells by hand, acid, enzyme or blade. */
-export const EXFOLIATION: readonly Technique[] = [
-  row({
-    id: 'grain',
+export const EXFOLIATION = techniques({
+  grain: {
     name: 'Grain scrub',
     stage: 'handExfoliation',
     linen: { cloths: 1 },
@@ -16,12 +14,12 @@ export const EXFOLIATION: readonly Technique[] = [
     leaves: { film: 'none', moisture: 'damp', redness: 1 },
     load: { hundredths: 90, per: 'handsMinute' },
     effects: { dullness: 2, congestion: 1 },
+    manner: 'spread',
     hand: 'Wet hands, no pressure, more on nose, chin, forehead; rinse, dry cloth for the brows.',
     cue: 'The hand feels even; faint pink at most.',
     reason: 'loosens dead cells by hand',
-  }),
-  row({
-    id: 'rollOff',
+  },
+  rollOff: {
     name: 'Roll-off peel on',
     stage: 'handExfoliation',
     minutes: m(0.5, 2, 1),
@@ -29,33 +27,33 @@ export const EXFOLIATION: readonly Technique[] = [
     product: 'rollOffPeel',
     families: ['friction'],
     dwell: rests(3, 6, [3, 4], 'rewet'),
-    lift: 'rollOffRub',
+    removedBy: 'rollOffRub',
     needs: { soil: CLEAN, film: BARE, skin: INTACT },
     leaves: { film: 'mask', moisture: 'dry' },
     load: { hundredths: 45, per: 'dwellRoot' },
     effects: { dullness: 3, congestion: 1 },
+    manner: 'spread',
     hand: 'Spread so thin that skin shows through; let it dry on the skin.',
     cue: 'Dry to the touch.',
     reason: 'dead cells leave with the crumbs',
-  }),
-  row({
-    id: 'rollOffRub',
+  },
+  rollOffRub: {
     name: 'Roll it off',
     stage: 'handExfoliation',
     part: 'follows',
     linen: { cloths: 1 },
     minutes: m(1, 2, 1.5),
     groups: ['faceNoEyes', 'tZone'],
-    lifts: true,
+    removes: true,
     needs: { film: ['mask'] },
     leaves: { film: 'none', moisture: 'damp', soil: 'clean', redness: 1 },
     effects: {},
+    manner: 'none',
     hand: 'Rub it off dry, like eraser crumbs, skin held taut; what is left melts under warm water.',
     cue: 'Crumbs stop rolling; even pink.',
     reason: 'the crumbs take the dead cells with them',
-  }),
-  row({
-    id: 'enzyme',
+  },
+  enzyme: {
     name: 'Enzyme on',
     stage: 'handExfoliation',
     minutes: m(1, 2, 1),
@@ -67,13 +65,13 @@ export const EXFOLIATION: readonly Technique[] = [
     leaves: { film: 'mask', moisture: 'wet', redness: 1 },
     load: { hundredths: 40, per: 'dwellRoot' },
     effects: { dullness: 2, congestion: 2 },
+    manner: 'spread',
     hand: 'An even film with a soft brush.',
     cue: 'Tingle is normal; burning is not: remove.',
     say: 'Tingle yes, burning no, tell me.',
     reason: 'loosens dead cells without rubbing',
-  }),
-  row({
-    id: 'acidMask',
+  },
+  acidMask: {
     name: 'Acid mask on',
     stage: 'handExfoliation',
     minutes: m(1, 2, 1),
@@ -85,13 +83,13 @@ export const EXFOLIATION: readonly Technique[] = [
     leaves: { film: 'mask', moisture: 'damp', redness: 1 },
     load: { hundredths: 12, per: 'freeAcidRoot' },
     effects: { dullness: 3, congestion: 2 },
+    manner: 'spread',
     hand: 'Generous, with a brush, away from eyes and lips; a little water re-wakes it before removal.',
     cue: 'Tingle is normal; burning is not: remove.',
     say: 'Tingle yes, burning no, tell me.',
     reason: 'loosens what holds dead cells together',
-  }),
-  row({
-    id: 'exfoliatingMask',
+  },
+  exfoliatingMask: {
     name: 'Gritty mask, massaged',
     stage: 'handExfoliation',
     minutes: m(1, 2, 2),
@@ -103,12 +101,12 @@ export const EXFOLIATION: readonly Technique[] = [
     leaves: { film: 'mask', moisture: 'damp', redness: 1 },
     load: { hundredths: 40, per: 'dwellRoot' },
     effects: { dullness: 2, shine: 1, congestion: 1 },
+    manner: 'spread',
     hand: 'On damp skin; light circles a minute or two, then let it rest.',
     cue: 'Even film, faint pink at most.',
     reason: 'grain first, then the mask does the rest',
-  }),
-  row({
-    id: 'resurfacingMask',
+  },
+  resurfacingMask: {
     name: 'Resurfacing mask on',
     stage: 'handExfoliation',
     minutes: m(1, 3, 2),
@@ -120,13 +118,13 @@ export const EXFOLIATION: readonly Technique[] = [
     leaves: { film: 'mask', moisture: 'damp', redness: 1 },
     load: { hundredths: 10, per: 'freeAcidRoot' },
     effects: { dullness: 3, congestion: 1, firmness: 1 },
+    manner: 'spread',
     hand: 'Even, not on the lips; wet it before it comes off.',
     cue: 'Pink that fades soon.',
     say: 'It may prickle at first.',
     reason: 'a slow, even exfoliation under a mask',
-  }),
-  row({
-    id: 'salonPeel',
+  },
+  salonPeel: {
     name: 'Salon peel on',
     stage: 'handExfoliation',
     minutes: m(0.5, 1, 1),
@@ -135,37 +133,37 @@ export const EXFOLIATION: readonly Technique[] = [
     families: ['acid', 'peel'],
     licence: 'peel',
     dwell: rests(1, 3, [1, 1.5], 'removeNow'),
-    lift: 'neutralise',
+    removedBy: 'neutralise',
     attended: true,
     needs: { soil: CLEAN, film: BARE, moisture: ['dry'], skin: INTACT },
     leaves: { film: 'mask', moisture: 'damp', redness: 1 },
     load: { hundredths: 12, per: 'freeAcidRoot' },
     effects: { dullness: 3, congestion: 2, firmness: 1 },
+    manner: 'spread',
     hand: 'Forehead first, then cheeks, chin, nose; count the seconds, fan; watch every zone.',
     cue: 'Even pink: neutralise. White anywhere: off at once.',
     say: 'It tingles for a minute; tell me if it burns.',
     reason: 'a stronger acid, by the second and by the look',
     source:
       'common practice; strength and pH: Cosmetic Ingredient Review, glycolic and lactic acid, 2013 (values from memory)',
-  }),
-  row({
-    id: 'neutralise',
+  },
+  neutralise: {
     name: 'Neutralise and rinse',
     stage: 'handExfoliation',
     part: 'follows',
     linen: { cloths: 2 },
     minutes: m(1, 3, 1.5),
     groups: ['faceNoEyes', 'tZone'],
-    lifts: true,
+    removes: true,
     needs: { film: ['mask'] },
     leaves: { film: 'none', moisture: 'damp', warmth: 'cool' },
     effects: {},
+    manner: 'none',
     hand: 'As the maker says; then cool water again and again.',
     cue: 'The tingle has stopped everywhere.',
     reason: 'the acid stops here',
-  }),
-  row({
-    id: 'blade',
+  },
+  blade: {
     name: 'Blade',
     stage: 'handExfoliation',
     minutes: m(8, 15, 10),
@@ -176,9 +174,10 @@ export const EXFOLIATION: readonly Technique[] = [
     leaves: { skin: 'abraded', redness: 1 },
     load: { hundredths: 170, per: 'once' },
     effects: { dullness: 3 },
+    manner: 'spread',
     hand: 'A fresh sterile blade at a low angle, skin taut, short strokes with the hair; never over a spot.',
     cue: 'Down and dull layer gone, no nick.',
     say: 'Please hold quite still.',
     reason: 'takes down and the dullest layer',
-  }),
-]
+  },
+})

@@ -1,11 +1,9 @@
-import type { Technique } from './technique'
-import { ALL, CLEAN, m, row } from './row'
+import { ALL, CLEAN, m, techniques } from './row'
 
 const FINISH_BASE = { soil: CLEAN, film: ['none', 'leaveOn'] } as const
 /** Leave-on layers, thinnest first, and the end of the visit. */
-export const FINISHING: readonly Technique[] = [
-  row({
-    id: 'serum',
+export const FINISHING = techniques({
+  serum: {
     name: 'Serum',
     stage: 'serum',
     minutes: m(0.5, 3, 1),
@@ -14,12 +12,12 @@ export const FINISHING: readonly Technique[] = [
     needs: { ...FINISH_BASE, moisture: ['damp'], settled: true },
     leaves: { film: 'leaveOn', moisture: 'dry', layer: 2, settleMinutes: 0.5 },
     effects: { dehydration: 2, dullness: 1 },
+    manner: 'spread',
     hand: 'Pressed in from the palms.',
     cue: 'Dry to the touch.',
     reason: 'thinnest layer first',
-  }),
-  row({
-    id: 'ampoule',
+  },
+  ampoule: {
     name: 'Ampoule',
     stage: 'serum',
     minutes: m(0.5, 3, 1),
@@ -28,12 +26,12 @@ export const FINISHING: readonly Technique[] = [
     needs: { ...FINISH_BASE, moisture: ['damp'], settled: true, skin: ['intact', 'abraded'] },
     leaves: { film: 'leaveOn', moisture: 'dry', layer: 2, settleMinutes: 1 },
     effects: { dehydration: 3, firmness: 1, dullness: 1 },
+    manner: 'spread',
     hand: 'Snap it in cotton, glass to sharps; half now, half for the morning after. Fingertips: none lost to the palm.',
     cue: 'Dry to the touch.',
     reason: 'one measured dose',
-  }),
-  row({
-    id: 'eyeProduct',
+  },
+  eyeProduct: {
     name: 'Eye product',
     stage: 'eyes',
     minutes: m(0.5, 2, 0.5),
@@ -43,12 +41,12 @@ export const FINISHING: readonly Technique[] = [
     needs: FINISH_BASE,
     leaves: { film: 'leaveOn', moisture: 'dry', layer: 3, settleMinutes: 0.5 },
     effects: { firmness: 1, dehydration: 1 },
+    manner: 'ring',
     hand: 'Ring finger, on the bone only, patted.',
     cue: 'Nothing on the lid.',
     reason: 'a thin, thirsty ring',
-  }),
-  row({
-    id: 'moisturiser',
+  },
+  moisturiser: {
     name: 'Moisturiser',
     stage: 'moisturise',
     part: 'everyVisit',
@@ -58,26 +56,27 @@ export const FINISHING: readonly Technique[] = [
     needs: { ...FINISH_BASE, settled: true },
     leaves: { film: 'leaveOn', moisture: 'dry', layer: 5, settleMinutes: 1 },
     effects: { dehydration: 2, redness: 1 },
+    manner: 'spread',
     hand: 'Up and out; neck too.',
     cue: 'Sunk in, even sheen.',
     reason: 'locks in what was given',
-  }),
-  row({
-    id: 'facialOil',
+  },
+  facialOil: {
     name: 'Facial oil',
     stage: 'oil',
+    only: 'evening',
     minutes: m(0.5, 2, 0.5),
     groups: ALL,
     product: 'facialOil',
     needs: { ...FINISH_BASE, moisture: ['damp'] },
     leaves: { film: 'leaveOn', moisture: 'dry', layer: 6, settleMinutes: 1 },
     effects: { dehydration: 1, rest: 1 },
+    manner: 'spread',
     hand: 'Two to four drops, pressed on damp skin.',
     cue: 'Thin even sheen.',
     reason: 'keeps water in overnight',
-  }),
-  row({
-    id: 'lipCare',
+  },
+  lipCare: {
     name: 'Lip balm',
     stage: 'lips',
     minutes: m(0.5, 1, 0.5),
@@ -87,13 +86,13 @@ export const FINISHING: readonly Technique[] = [
     needs: {},
     leaves: {},
     effects: { dehydration: 1, rest: 1 },
+    manner: 'none',
     hand: 'A little balm from a clean spatula.',
     cue: 'Soft, not sticky.',
     say: 'Balm on your lips.',
     reason: 'lips have no oil of their own',
-  }),
-  row({
-    id: 'lipScrub',
+  },
+  lipScrub: {
     name: 'Lip scrub',
     stage: 'lips',
     linen: { pads: 1 },
@@ -104,15 +103,16 @@ export const FINISHING: readonly Technique[] = [
     needs: {},
     leaves: {},
     effects: { dullness: 1, dehydration: 1 },
+    manner: 'none',
     hand: 'Sugar in oil, small circles, off with a damp pad; a hand beside the mouth first.',
     cue: 'Smooth; pink at most.',
     say: 'My hand beside your mouth.',
     reason: 'loosens flakes on the lips',
-  }),
-  row({
-    id: 'sunProtection',
+  },
+  sunProtection: {
     name: 'Sun protection',
     stage: 'sun',
+    only: 'byDay',
     part: 'everyVisit',
     minutes: m(0.5, 2, 1),
     groups: ALL,
@@ -120,13 +120,13 @@ export const FINISHING: readonly Technique[] = [
     needs: { ...FINISH_BASE, settled: true },
     leaves: { film: 'leaveOn', moisture: 'dry', layer: 7, settleMinutes: 1 },
     effects: {},
+    manner: 'spread',
     hand: 'Three fingertip units; round the eyes, ears, neck.',
     cue: 'No zone forgotten.',
     reason: 'fresh skin, daylight',
     source: 'ISO 24444 for the amount; common practice for the step',
-  }),
-  row({
-    id: 'close',
+  },
+  close: {
     name: 'Sit up, look together',
     stage: 'close',
     part: 'everyVisit',
@@ -135,8 +135,9 @@ export const FINISHING: readonly Technique[] = [
     needs: { film: ['none', 'leaveOn'] },
     leaves: {},
     effects: {},
+    manner: 'none',
     hand: 'Sit up slowly, mirror, aftercare in hand.',
     cue: 'The client knows what to do tonight.',
     reason: 'the client knows what to do',
-  }),
-]
+  },
+})

@@ -1,5 +1,5 @@
 import { COMMON_PRACTICE, type DeviceKind } from '../kinds'
-import type { TechniqueId } from './technique'
+import type { TechniqueId } from './techniques'
 
 /** Minutes that a device takes until it is ready: the cautious end of what makers say. */
 export interface WarmUp {

@@ -1,10 +1,8 @@
-import type { Technique } from './technique'
-import { BARE, CLEAN, INTACT, m, row } from './row'
+import { BARE, CLEAN, INTACT, m, techniques } from './row'
 
 /** Deeper work with a device, and extraction. */
-export const MACHINE: readonly Technique[] = [
-  row({
-    id: 'tip',
+export const MACHINE = techniques({
+  tip: {
     name: 'Diamond tip',
     stage: 'machine',
     minutes: m(5, 15, 8, 12),
@@ -18,13 +16,13 @@ export const MACHINE: readonly Technique[] = [
     leaves: { skin: 'abraded', redness: 1, film: 'none' },
     load: { hundredths: 180, per: 'pass' },
     effects: { dullness: 3, congestion: 2, firmness: 1 },
+    manner: 'machine',
     hand: 'Skin taut between two fingers, outside first, nose last. Never a third pass.',
     cue: 'Even pink, not hot.',
     say: 'A hum, and a light pull.',
     reason: 'clears what hands cannot',
-  }),
-  row({
-    id: 'crystals',
+  },
+  crystals: {
     name: 'Crystals',
     stage: 'machine',
     minutes: m(5, 15, 8, 12),
@@ -38,13 +36,13 @@ export const MACHINE: readonly Technique[] = [
     leaves: { skin: 'abraded', redness: 1, film: 'crystal' },
     load: { hundredths: 190, per: 'pass' },
     effects: { dullness: 3, congestion: 2, firmness: 1 },
+    manner: 'machine',
     hand: 'Eyes covered, airway clear; skin taut, outside first, nose last. Cleanse again afterwards.',
     cue: 'Even pink, not hot; no grit left.',
     say: 'A hum, and fine sand.',
     reason: 'clears what hands cannot',
-  }),
-  row({
-    id: 'vacuumGlide',
+  },
+  vacuumGlide: {
     name: 'Vacuum glide',
     stage: 'machine',
     minutes: m(3, 5, 3, 5),
@@ -58,13 +56,13 @@ export const MACHINE: readonly Technique[] = [
     leaves: { film: 'oil', moisture: 'damp', redness: 1 },
     load: { hundredths: 14, per: 'handsMinute' },
     effects: { firmness: 2, rest: 1, congestion: 1 },
+    manner: 'drain',
     hand: 'A little slip, skin taut, always moving; never on slack skin.',
     cue: 'Faint warmth, no ring left behind.',
     say: 'A light pull.',
     reason: 'moves fluid and loosens pores',
-  }),
-  row({
-    id: 'spatula',
+  },
+  spatula: {
     name: 'Ultrasonic spatula',
     stage: 'machine',
     minutes: m(5, 8, 5, 8),
@@ -76,13 +74,13 @@ export const MACHINE: readonly Technique[] = [
     leaves: { film: 'medium', moisture: 'wet' },
     load: { hundredths: 7, per: 'handsMinute' },
     effects: { congestion: 2, dullness: 1, shine: 1 },
+    manner: 'machine',
     hand: 'Blade angle low, skin wet all the time, towards the tip; nose and chin last.',
     cue: 'The spray stays clear.',
     say: 'A fine hiss and a cool spray.',
     reason: 'shakes pores clean, gentle enough for reddening skin',
-  }),
-  row({
-    id: 'disinfect',
+  },
+  disinfect: {
     name: 'Disinfect the skin',
     stage: 'machine',
     part: 'follows',
@@ -92,12 +90,12 @@ export const MACHINE: readonly Technique[] = [
     needs: { soil: CLEAN, film: BARE, skin: INTACT },
     leaves: { moisture: 'dry', film: 'none' },
     effects: {},
+    manner: 'machine',
     hand: 'Sterile gauze, from the middle outwards; let it dry by itself.',
     cue: 'Dry, not wiped.',
     reason: 'before needles only clean is not enough',
-  }),
-  row({
-    id: 'needling',
+  },
+  needling: {
     name: 'Needling, cosmetic',
     stage: 'machine',
     minutes: m(10, 20, 10, 15),
@@ -128,6 +126,7 @@ export const MACHINE: readonly Technique[] = [
     },
     load: { hundredths: 900, per: 'setting' },
     effects: { firmness: 3, dullness: 2 },
+    manner: 'machine',
     hand:
       'New sterile cartridge opened in front of the client; two to three directions, lift ' +
       'before you turn; not on lids, lips, moles, spots.',
@@ -136,11 +135,11 @@ export const MACHINE: readonly Technique[] = [
     reason: 'fine channels that close again within a day',
     source:
       'FDA microneedling guidance 2020 and 21 CFR 878.4430 for what is a device (from memory); depths: common practice, the cautious end',
-  }),
-  row({
-    id: 'extraction',
+  },
+  extraction: {
     name: 'Extraction',
     stage: 'extraction',
+    warmedBy: 'warmTowel',
     minutes: m(2, 10, 3, 5, 8),
     groups: ['tZone', 'faceNoEyes'],
     families: ['extraction'],
@@ -148,9 +147,10 @@ export const MACHINE: readonly Technique[] = [
     leaves: { redness: 1, moisture: 'damp' },
     load: { hundredths: 35, per: 'once' },
     effects: { congestion: 3 },
+    manner: 'none',
     hand: 'Gloves, fingers in tissue or a loop; two or three tries a pore, then leave it. Never cysts.',
     cue: 'It comes easily or it stays.',
     say: 'A little pressure now.',
     reason: 'takes out what is ripe and softened',
-  }),
-]
+  },
+})

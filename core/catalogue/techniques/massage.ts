@@ -1,11 +1,9 @@
 import { minutes } from '../../units'
-import type { Technique } from './technique'
-import { BARE, CLEAN, INTACT, m, row } from './row'
+import { BARE, CLEAN, INTACT, m, techniques } from './row'
 
 /** Hands, stones and current on the face; hands busy elsewhere while something rests. */
-export const MASSAGE: readonly Technique[] = [
-  row({
-    id: 'massage',
+export const MASSAGE = techniques({
+  massage: {
     name: 'Face massage',
     stage: 'massage',
     minutes: m(3, 20, 5, 10, 15),
@@ -15,12 +13,12 @@ export const MASSAGE: readonly Technique[] = [
     needs: { soil: CLEAN, film: BARE, skin: INTACT },
     leaves: { film: 'oil', moisture: 'damp' },
     effects: { rest: 3, firmness: 2, dullness: 1 },
+    manner: 'drain',
     hand: 'Slow and relaxing: say so. Up and out on the face, down the neck sides; open the nodes in front of the ear first.',
     cue: 'The face lets go.',
     reason: 'drainage, tone, rest',
-  }),
-  row({
-    id: 'toningMassage',
+  },
+  toningMassage: {
     name: 'Toning massage',
     stage: 'massage',
     minutes: m(3, 15, 5, 10),
@@ -30,12 +28,12 @@ export const MASSAGE: readonly Technique[] = [
     needs: { soil: CLEAN, film: BARE, skin: INTACT },
     leaves: { film: 'oil', moisture: 'damp', redness: 1 },
     effects: { firmness: 3, dullness: 2, rest: 1 },
+    manner: 'drain',
     hand: 'Brisk and toning: say so. Lifting strokes, up and out, compare the sides half-way.',
     cue: 'Even pink, the face looks awake.',
     reason: 'tone and circulation; the lift is for today',
-  }),
-  row({
-    id: 'stones',
+  },
+  stones: {
     name: 'Stones',
     stage: 'massage',
     minutes: m(5, 15, 5, 10),
@@ -45,12 +43,12 @@ export const MASSAGE: readonly Technique[] = [
     needs: { soil: CLEAN, film: BARE, skin: INTACT },
     leaves: { film: 'oil', moisture: 'damp', warmth: 'cool', redness: -1 },
     effects: { firmness: 2, rest: 2, redness: 1 },
+    manner: 'drain',
     hand: 'Plenty of slip, flat, not the edge; three to five strokes a section, end in front of the ear with a small wiggle.',
     cue: 'The side done differs from the other.',
     reason: 'less puffiness for today',
-  }),
-  row({
-    id: 'microcurrent',
+  },
+  microcurrent: {
     name: 'Microcurrent',
     stage: 'massage',
     minutes: m(5, 20, 10, 15),
@@ -63,15 +61,16 @@ export const MASSAGE: readonly Technique[] = [
     needs: { soil: CLEAN, film: BARE, skin: INTACT },
     leaves: { film: 'medium', moisture: 'damp' },
     effects: { firmness: 3, rest: 1 },
+    manner: 'glide',
     hand: 'Gel as thick as a gel mask, never dry; three glides a section up to the temple; compare the sides.',
     cue: 'The side done stands higher.',
     say: 'You may feel nothing at all.',
     reason: 'a lift for the evening',
-  }),
-  row({
-    id: 'handsArms',
+  },
+  handsArms: {
     name: 'Hands and forearms',
     stage: 'massage',
+    fillsThen: 'shouldersScalp',
     part: 'follows',
     fillsFrom: minutes(2),
     minutes: m(1, 15, 3, 5),
@@ -80,14 +79,15 @@ export const MASSAGE: readonly Technique[] = [
     needs: {},
     leaves: {},
     effects: { rest: 1 },
+    manner: 'none',
     hand: 'Slow strokes, one side, then the other.',
     cue: "The mask's time is up.",
     reason: 'hands busy while it rests',
-  }),
-  row({
-    id: 'shouldersScalp',
+  },
+  shouldersScalp: {
     name: 'Shoulders and scalp',
     stage: 'massage',
+    fillsThen: 'handsArms',
     part: 'follows',
     fillsFrom: minutes(5),
     minutes: m(1, 20, 5, 10),
@@ -96,14 +96,15 @@ export const MASSAGE: readonly Technique[] = [
     needs: {},
     leaves: {},
     effects: { rest: 2 },
+    manner: 'none',
     hand: 'Slow strokes, no talking needed.',
     cue: 'Shoulders drop.',
     reason: 'rest while a mask works',
-  }),
-  row({
-    id: 'stay',
+  },
+  stay: {
     name: 'Stay with the client',
     stage: 'mask',
+    idle: true,
     part: 'follows',
     fillsFrom: minutes(0),
     minutes: m(0.5, 20, 1),
@@ -112,8 +113,9 @@ export const MASSAGE: readonly Technique[] = [
     needs: {},
     leaves: {},
     effects: {},
+    manner: 'none',
     hand: "Watch the mask's edge and the client's hand.",
     cue: "The mask's time is up.",
     reason: 'nobody rests under a mask alone',
-  }),
-]
+  },
+})

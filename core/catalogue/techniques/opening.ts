@@ -1,10 +1,9 @@
-import type { Technique } from './technique'
-import { ALL, BARE, INTACT, m, row } from './row'
+import { minutes } from '../../units'
+import { ALL, BARE, INTACT, m, techniques } from './row'
 
 /** Until the skin is clean. */
-export const OPENING: readonly Technique[] = [
-  row({
-    id: 'settle',
+export const OPENING = techniques({
+  settle: {
     name: 'Settle, headband, hands',
     stage: 'settle',
     part: 'everyVisit',
@@ -13,15 +12,16 @@ export const OPENING: readonly Technique[] = [
     needs: {},
     leaves: {},
     effects: {},
+    manner: 'none',
     hand: 'Wash and warm your hands; headband and drape.',
     cue: 'The client lies easy and hair is clear of the face.',
     say: 'I will touch your forehead first.',
     reason: 'comfort and hygiene',
-  }),
-  row({
-    id: 'eyesOff',
+  },
+  eyesOff: {
     name: 'Eyes and lips off',
     stage: 'eyesOff',
+    only: 'madeUp',
     part: 'everyVisit',
     linen: { pads: 3 },
     minutes: m(1, 6, 2),
@@ -31,15 +31,15 @@ export const OPENING: readonly Technique[] = [
     needs: { film: BARE },
     leaves: { soil: 'soiled', moisture: 'damp' },
     effects: {},
+    manner: 'ring',
     hand:
       'Press, hold, wipe down, then side to side. No circles on the lashes. Oil soaks on ' +
       'waterproof mascara: the lips come off meanwhile.',
     cue: 'The pad comes away clean.',
     say: 'Let your jaw drop, it opens the lashes.',
     reason: 'mascara before anything spreads',
-  }),
-  row({
-    id: 'milk',
+  },
+  milk: {
     name: 'Milk, face only',
     stage: 'surfaceCleanse',
     part: 'everyVisit',
@@ -50,12 +50,12 @@ export const OPENING: readonly Technique[] = [
     needs: { film: BARE },
     leaves: { soil: 'sebum', moisture: 'damp', film: 'none' },
     effects: {},
+    manner: 'spread',
     hand: 'Light circles in segments, clean the hand between; off with a lukewarm cloth.',
     cue: 'No colour left on the cloth.',
     reason: 'so that the skin can be read',
-  }),
-  row({
-    id: 'secondReading',
+  },
+  secondReading: {
     name: 'Second reading',
     stage: 'reading',
     part: 'everyVisit',
@@ -64,14 +64,15 @@ export const OPENING: readonly Technique[] = [
     needs: { film: BARE },
     leaves: {},
     effects: {},
+    manner: 'none',
     hand: 'Look, then draw a fingertip over the usual spot.',
     cue: 'Every zone seen bare.',
     reason: 'make-up hides redness and texture',
-  }),
-  row({
-    id: 'secondCleanse',
+  },
+  secondCleanse: {
     name: 'Second cleanse, gel',
     stage: 'deepCleanse',
+    connects: minutes(2),
     linen: { cloths: 1 },
     minutes: m(1, 4, 2),
     groups: ALL,
@@ -85,12 +86,12 @@ export const OPENING: readonly Technique[] = [
     leaves: { soil: 'clean', moisture: 'damp', film: 'none' },
     load: { hundredths: 3, per: 'handsMinute' },
     effects: { shine: 1, congestion: 1 },
+    manner: 'spread',
     hand: 'On damp skin, up and out; rinse with a lukewarm cloth.',
     cue: 'Rinse water no longer clouds.',
     reason: 'the second cleanse is the cleanse',
-  }),
-  row({
-    id: 'oilCleanse',
+  },
+  oilCleanse: {
     name: 'Oil cleanse, emulsifier, water',
     stage: 'deepCleanse',
     linen: { cloths: 2 },
@@ -100,8 +101,9 @@ export const OPENING: readonly Technique[] = [
     needs: { moisture: ['dry'], film: BARE, skin: INTACT },
     leaves: { soil: 'clean', moisture: 'damp', film: 'none' },
     effects: { dehydration: 1, congestion: 1, rest: 1 },
+    manner: 'spread',
     hand: 'Oil on dry skin some minutes, emulsifier over it, then water again and again.',
     cue: 'The wet hand feels skin, not slip. Count the water additions.',
     reason: 'oil lifts oil and heavy make-up without stripping',
-  }),
-]
+  },
+})

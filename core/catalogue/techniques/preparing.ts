@@ -1,12 +1,13 @@
-import type { Technique } from './technique'
-import { ALL, BARE, CLEAN, INTACT, m, row } from './row'
+import { minutes } from '../../units'
+import { ALL, BARE, CLEAN, INTACT, m, techniques } from './row'
 
 /** What makes the surface right for the next step. */
-export const PREPARING: readonly Technique[] = [
-  row({
-    id: 'tone',
+export const PREPARING = techniques({
+  tone: {
     name: 'Tone',
     stage: 'tone',
+    alsoIn: 'afterMask',
+    floats: true,
     part: 'everyVisit',
     linen: { pads: 2 },
     minutes: m(0.5, 2, 1),
@@ -15,29 +16,31 @@ export const PREPARING: readonly Technique[] = [
     needs: { soil: ['clean', 'sebum'], film: BARE, skin: ['intact', 'abraded'] },
     leaves: { moisture: 'damp', film: 'none', soil: 'clean' },
     effects: { dehydration: 1 },
+    manner: 'spread',
     hand: 'Dry pad; first side wipes, turned side presses moisture in.',
     cue: 'The pad stays clean.',
     reason: 'residue off, acidity back',
-  }),
-  row({
-    id: 'blot',
+  },
+  blot: {
     name: 'Blot',
     stage: 'tone',
+    connects: minutes(0.5),
     part: 'follows',
     minutes: m(0.5, 1, 0.5),
     groups: ALL,
     needs: {},
     leaves: { moisture: 'dry' },
     effects: {},
+    manner: 'none',
     hand: 'Tissue with a breathing slit, pressed, never wiped.',
     cue: 'Dry to the touch.',
     say: 'A tissue, you can breathe through it.',
     reason: 'dry skin for what comes next',
-  }),
-  row({
-    id: 'rinse',
+  },
+  rinse: {
     name: 'Cloth and water',
     stage: 'tone',
+    connects: minutes(1),
     part: 'follows',
     linen: { cloths: 1 },
     minutes: m(0.5, 3, 1),
@@ -45,14 +48,16 @@ export const PREPARING: readonly Technique[] = [
     needs: { film: ['none', 'milk', 'oil', 'lather', 'grain', 'mask', 'medium', 'leaveOn'] },
     leaves: { moisture: 'damp', film: 'none' },
     effects: {},
+    manner: 'spread',
     hand: 'Lukewarm cloth, pressed and lifted; brows, creases, hairline too.',
     cue: 'The hand feels skin, not product.',
     reason: 'what lies on the skin comes off first',
-  }),
-  row({
-    id: 'mist',
+  },
+  mist: {
     name: 'Mist, pressed in',
     stage: 'afterMask',
+    connects: minutes(0.5),
+    floats: true,
     part: 'everyVisit',
     minutes: m(0.5, 2, 0.5, 1.5),
     groups: ALL,
@@ -60,26 +65,28 @@ export const PREPARING: readonly Technique[] = [
     needs: { film: ['none', 'leaveOn', 'crystal'], skin: ['intact', 'abraded'] },
     leaves: { moisture: 'damp' },
     effects: { dehydration: 1 },
+    manner: 'spread',
     hand: 'Several sprays, pressed in with flat hands; thirsty skin two to three rounds.',
     cue: 'Supple, still damp.',
     reason: 'damp skin for what comes next',
-  }),
-  row({
-    id: 'wait',
+  },
+  wait: {
     name: 'Let it settle',
     stage: 'serum',
+    connects: minutes(0.5),
+    idle: true,
     part: 'follows',
     minutes: m(0.5, 3, 1),
     groups: ALL,
     needs: {},
     leaves: {},
     effects: {},
+    manner: 'none',
     hand: 'Hands off; tidy the trolley.',
     cue: 'Dry to the touch.',
     reason: 'a layer laid too soon rolls into crumbs',
-  }),
-  row({
-    id: 'steam',
+  },
+  steam: {
     name: 'Steam',
     stage: 'warm',
     minutes: m(3, 10, 3, 5, 8),
@@ -94,13 +101,13 @@ export const PREPARING: readonly Technique[] = [
     load: { hundredths: 4, per: 'handsMinute' },
     setting: { label: 'Distance', unit: 'cm', least: 30, start: 35, most: 45, step: 5 },
     effects: { congestion: 2, rest: 1 },
+    manner: 'none',
     hand: 'Let it steam away from the face first; outlet at least 30 cm off.',
     cue: 'Even, faint warmth; no hot cheeks.',
     say: 'Warm mist now.',
     reason: 'softens, so that less work is needed after it',
-  }),
-  row({
-    id: 'warmTowel',
+  },
+  warmTowel: {
     name: 'Warm towel',
     stage: 'warm',
     linen: { cloths: 1 },
@@ -114,9 +121,10 @@ export const PREPARING: readonly Technique[] = [
     leaves: { moisture: 'damp', warmth: 'warm' },
     load: { hundredths: 3, per: 'handsMinute' },
     effects: { rest: 1, congestion: 1 },
+    manner: 'none',
     hand: 'Test it on your inner wrist, wring it out, lay it from the chin up; nostrils free.',
     cue: 'Even warmth, no hot cheeks.',
     say: 'A warm towel now.',
     reason: 'softens gently, without vapour',
-  }),
-]
+  },
+})

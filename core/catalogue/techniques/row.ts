@@ -1,7 +1,7 @@
 import { minutes } from '../../units'
 import type { GroupId } from '../../face/regions'
 import { COMMON_PRACTICE } from '../kinds'
-import type { DwellWindow, Technique } from './technique'
+import type { DwellWindow, TechniqueOf } from './technique'
 
 /** Least, most, and the minutes the planner may choose from. */
 export const m = (least: number, most: number, ...choices: number[]) => ({
@@ -28,11 +28,22 @@ export const BARE = ['none'] as const
 export const INTACT = ['intact'] as const
 export const ALL: readonly GroupId[] = ['faceNeckDecollete']
 
-type Row = Omit<Technique, 'source' | 'licence' | 'families'> &
-  Partial<Pick<Technique, 'source' | 'licence' | 'families'>>
-export const row = (r: Row): Technique => ({
-  source: COMMON_PRACTICE,
-  licence: 'basic',
-  families: [],
-  ...r,
-})
+/** What a row may leave out; it is then the usual. */
+const USUAL = { source: COMMON_PRACTICE, licence: 'basic', families: [] } as const
+type Usual = keyof typeof USUAL
+type Whole<Names extends string> = Omit<TechniqueOf<Names>, 'id'>
+type Row<Names extends string> = Omit<Whole<Names>, Usual> & Partial<Pick<Whole<Names>, Usual>>
+
+/** A shelf of rows, each with the names of other techniques that it uses left as they stand. */
+export type RowsOf<Id extends string> = Readonly<Record<Id, Whole<Id>>>
+
+/**
+ * One family of techniques, a row each under its id. What is left out of a row is the usual: common
+ * practice, no licence of its own, no family.
+ */
+export function techniques<Id extends string, const Names extends string = never>(
+  rows: Record<Id, Row<Names>>,
+): Record<Id, Whole<Names>> {
+  const whole = Object.entries<Row<Names>>(rows).map(([id, row]) => [id, { ...USUAL, ...row }])
+  return Object.fromEntries(whole) as Record<Id, Whole<Names>>
+}

@@ -1,5 +1,6 @@
 import type { RegionId } from '../../face/zones'
-import type { TechniqueId } from './technique'
+import type { Minutes } from '../../units'
+import type { TechniqueId } from './techniques'
 
 /** Why a step is there or is as it is: the rule's id and one short sentence. */
 export interface Why {
@@ -13,7 +14,7 @@ export interface PlanStep {
   key: string
   technique: TechniqueId
   regions: readonly RegionId[]
-  minutes: number
+  minutes: Minutes
   passes?: number
   setting?: number
   productId?: string

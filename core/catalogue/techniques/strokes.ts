@@ -1,7 +1,5 @@
 import type { RegionId } from '../../face/zones'
 import { COMMON_PRACTICE } from '../kinds'
-import type { StageId } from '../kinds'
-import type { Technique } from './technique'
 
 /**
  * How the hand goes, by manner of work and region. Upward and outward as a rule; never down the
@@ -93,40 +91,23 @@ export const MANNERS: Readonly<Record<MannerId, Manner>> = {
   },
 }
 
-const BY_STAGE: Partial<Record<StageId, MannerId>> = {
-  machine: 'machine',
-  massage: 'drain',
-  eyes: 'ring',
-  eyesOff: 'ring',
-}
 /** The manner of a technique that strokes the face; undefined where nothing is stroked. */
-export function mannerOf(t: Technique): Manner | undefined {
-  if (
-    t.groups[0] === 'body' ||
-    t.lift === 'lampOff' ||
-    t.families.includes('extraction') ||
-    t.lifts ||
-    t.families.includes('heat') ||
-    ['wait', 'secondReading', 'blot', 'maskOff'].includes(t.id)
-  )
-    return undefined
-  if (t.families.includes('microcurrent')) return MANNERS.glide
-  if (t.id === 'vacuumGlide') return MANNERS.drain
-  return MANNERS[BY_STAGE[t.stage] ?? 'spread']
-}
-/** Direction by region, those with the same words together, in the order given. */
+export const mannerOf = ({ manner }: { manner: MannerId | 'none' }): Manner | undefined =>
+  manner === 'none' ? undefined : MANNERS[manner]
+
+/** The strokes of a technique on some zones, those that go alike together. */
 export function strokesFor(
-  t: Technique,
+  technique: { manner: MannerId | 'none' },
   regions: readonly RegionId[],
 ): { regions: RegionId[]; text: string }[] {
-  const manner = mannerOf(t)
+  const manner = mannerOf(technique)
   const out: { regions: RegionId[]; text: string }[] = []
-  for (const r of regions) {
-    const text = manner?.strokes[r]
+  for (const region of regions) {
+    const text = manner?.strokes[region]
     if (text === undefined) continue
-    const same = out.find((o) => o.text === text)
-    if (same) same.regions.push(r)
-    else out.push({ regions: [r], text })
+    const same = out.find((strokes) => strokes.text === text)
+    if (same) same.regions.push(region)
+    else out.push({ regions: [region], text })
   }
   return out
 }

@@ -1,6 +1,7 @@
 import type { Minutes } from '../../units'
 import type { GroupId } from '../../face/regions'
 import type { RegionId } from '../../face/zones'
+import type { MannerId } from './strokes'
 import type { ConcernId, DeviceKind, FamilyId, LicenceId, ProductKind, StageId } from '../kinds'
 
 export type Soil = 'madeUp' | 'soiled' | 'sebum' | 'clean'
@@ -73,89 +74,42 @@ export interface Setting {
   thin?: readonly RegionId[]
 }
 
-export const TECHNIQUE_IDS = [
-  'settle',
-  'eyesOff',
-  'milk',
-  'secondReading',
-  'secondCleanse',
-  'oilCleanse',
-  'tone',
-  'blot',
-  'rinse',
-  'mist',
-  'wait',
-  'steam',
-  'warmTowel',
-  'grain',
-  'rollOff',
-  'rollOffRub',
-  'enzyme',
-  'acidMask',
-  'exfoliatingMask',
-  'salonPeel',
-  'neutralise',
-  'blade',
-  'tip',
-  'crystals',
-  'vacuumGlide',
-  'spatula',
-  'disinfect',
-  'needling',
-  'extraction',
-  'highFrequency',
-  'cold',
-  'blueLamp',
-  'redLamp',
-  'lampOff',
-  'massage',
-  'toningMassage',
-  'stones',
-  'microcurrent',
-  'clay',
-  'hydratingMask',
-  'creamMask',
-  'sheetMask',
-  'resurfacingMask',
-  'freshMask',
-  'hardeningMask',
-  'hardeningOff',
-  'eyeMask',
-  'maskOff',
-  'handsArms',
-  'shouldersScalp',
-  'stay',
-  'serum',
-  'ampoule',
-  'eyeProduct',
-  'moisturiser',
-  'facialOil',
-  'lipCare',
-  'lipScrub',
-  'sunProtection',
-  'close',
-] as const
-export type TechniqueId = (typeof TECHNIQUE_IDS)[number]
-
 /** How masks are laid out: one kind, by zone, or on spots only. */
 export type LayoutId = 'one' | 'byZone' | 'spots'
 
-export interface Technique {
-  id: TechniqueId
+/**
+ * One technique of the trade: everything that the rest of the house must know of it. What a plan,
+ * a check, the tray, the room, the record or the card does with it is read off here; a missing
+ * field does not compile.
+ * @typeParam Id the closed list of ids, which the rows themselves make (`techniques.ts`)
+ */
+export interface TechniqueOf<Id extends string> {
+  id: Id
   name: string
+  /** Where it stands in the visit. */
   stage: StageId
+  /** A further stage in which it may be done as well. */
+  alsoIn?: StageId
+  /** What it is to the rules: contraindications, rests, pairs, consent and aftercare ask for these. */
   families: readonly FamilyId[]
-  /**
-   * Hands-on minutes: the least and most that make sense, and those the planner may choose from.
-   */
+  /** Hands-on minutes: the least and most that make sense, and those the planner may choose from. */
   minutes: { least: Minutes; most: Minutes; choices: readonly Minutes[] }
+  /** Time on the skin unattended; what has it needs something that takes it off. */
   dwell?: DwellWindow
   /** What takes it off, where that is not the usual removal of a mask. */
-  lift?: TechniqueId
+  removedBy?: Id
   /** Takes something off that rests; never planned by itself. */
-  lifts?: true
+  removes?: true
+  /** Sets of other techniques that may rest beside it on the other zones. */
+  beside?: readonly (readonly Id[])[]
+  /** In a house that lays masks in turn: laid second, or only beside another. */
+  inTurn?: 'second' | 'besideOnly'
   /** Stands only straight after this technique. */
-  after?: TechniqueId
+  after?: Id
+  /** May be warmed up for by this one, where nothing warm went before. */
+  warmedBy?: Id
+  /** Only by day, only in the evening, only where the client is made-up. */
+  only?: 'byDay' | 'evening' | 'madeUp'
   /** No talking while it rests. */
   quiet?: true
   groups: readonly GroupId[]
@@ -173,11 +127,19 @@ export interface Technique {
   besideResting?: true
   /** Fills the hands while something rests at least so many minutes. */
   fillsFrom?: Minutes
+  /** The other way to fill the hands, for what is left of a longer rest. */
+  fillsThen?: Id
   /**
    * `everyVisit`: opens, closes or connects each of them, so it tells two plans apart by nothing.
    * `follows`: it comes with another step and is never asked for by itself.
    */
   part?: 'everyVisit' | 'follows'
+  /** Done wherever the skin wants it, so it does not say how far a visit has come. */
+  floats?: true
+  /** Can put the surface right before another step, in so many minutes. */
+  connects?: Minutes
+  /** Only waiting: the hands are idle meanwhile. */
+  idle?: true
   /** Cloths and cotton pads that it takes. */
   linen?: { cloths?: number; pads?: number }
   /** The client may not be left alone, nor other work begun. */
@@ -185,8 +147,13 @@ export interface Technique {
   /** Softens: what follows within ten minutes bears more load, in per cent. */
   heatFactor?: number
   effects: Partial<Record<ConcernId, 1 | 2 | 3>>
+  /** Which way the hand goes on each zone; `none` where nothing is stroked. */
+  manner: MannerId | 'none'
+  /** How the hand does it. */
   hand: string
+  /** How it is known to be done. */
   cue: string
+  /** What is said to the client first. */
   say?: string
   reason: string
   source: string

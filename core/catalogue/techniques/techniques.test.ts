@@ -1,15 +1,14 @@
 import { describe, expect, it } from 'vitest'
 import { allowance } from '../../planning/today/allowed'
 import { compile } from '../../planning/question/compile'
-import { canPin } from '../../planning/question/pins'
+import { canPin } from './traits'
 import { GROUPS } from '../../face/regions'
 import { planInput, readAll, RESILIENT } from '../../testing/fixtures'
 import { FILMS } from '../products/products'
 import { PRODUCT_KINDS, STAGE_IDS } from '../kinds'
 import { methodOf } from '../schools/schools'
 import { mannerOf, strokesFor } from './strokes'
-import { TECHNIQUES } from './techniques'
-import { TECHNIQUE_IDS, type TechniqueId } from './technique'
+import { TECHNIQUES, TECHNIQUE_IDS, type TechniqueId } from './techniques'
 
 /**
  * A resilient, congested skin in the evening or by day, everything in the house: each technique of
@@ -64,7 +63,7 @@ describe('every technique', () => {
           true,
           true,
         ])
-      if (t.lift) expect(TECHNIQUES[t.lift].lifts, t.id).toBe(true)
+      if (t.removedBy) expect(TECHNIQUES[t.removedBy].removes, t.id).toBe(true)
       if (
         t.families.some((f) =>
           ['abrasion', 'acid', 'needling', 'blade', 'friction', 'enzyme'].includes(f),

@@ -1,6 +1,6 @@
 import { SCHOOL_IDS, SCHOOLS } from '../../catalogue/schools/schools'
-import { TECHNIQUES } from '../../catalogue/techniques/techniques'
-import type { TechniqueId } from '../../catalogue/techniques/technique'
+import type { TechniqueId } from '../../catalogue/techniques/techniques'
+import { shortName, tellsApart } from '../../catalogue/techniques/traits'
 import type { PlanStep } from '../../catalogue/techniques/step'
 import { dwellWindow, schedule } from '../../timing/schedule'
 import type { PlanInput } from '../input'
@@ -23,12 +23,6 @@ export interface Comparison {
   schools: readonly Alternative[]
 }
 
-/**
- * Steps that connect, open or close every visit tell two plans apart by nothing; what hands do
- * while a mask rests does.
- */
-const EVERYWHERE = (t: TechniqueId): boolean =>
-  TECHNIQUES[t].part !== undefined && (TECHNIQUES[t].fillsFrom ?? 0) === 0
 export const LENGTHS = [
   { name: 'Express', slot: 30 },
   { name: 'Standard', slot: 60 },
@@ -45,10 +39,10 @@ function under(input: PlanInput, name: string): Alternative {
     value: p.value,
     ...(p.failed ? { failed: p.failed.text } : {}),
     mains: p.steps
-      .filter((s) => !EVERYWHERE(s.technique))
+      .filter((s) => tellsApart(s.technique))
       .map((s) => ({
         technique: s.technique,
-        name: TECHNIQUES[s.technique].name.replace(/ on$/, ''),
+        name: shortName(s.technique),
         minutes: skin.get(s.key) ?? s.minutes,
       })),
   }
@@ -78,7 +72,7 @@ export function changedMains(before: readonly PlanStep[], now: readonly PlanStep
     const skin = onSkin(steps)
     const m = new Map<TechniqueId, number>()
     for (const s of steps)
-      if (!EVERYWHERE(s.technique))
+      if (tellsApart(s.technique))
         m.set(s.technique, (m.get(s.technique) ?? 0) + (skin.get(s.key) ?? s.minutes))
     return m
   }
@@ -86,7 +80,7 @@ export function changedMains(before: readonly PlanStep[], now: readonly PlanStep
   const is = sum(now)
   return [...new Set([...is.keys(), ...was.keys()])].map((technique) => ({
     technique,
-    name: TECHNIQUES[technique].name.replace(/ on$/, ''),
+    name: shortName(technique),
     was: was.get(technique) ?? null,
     is: is.get(technique) ?? null,
   }))

@@ -1,13 +1,14 @@
 import { orderRule } from '../../catalogue/rules/orderRules'
 import type { PlanStep, Why } from '../../catalogue/techniques/step'
-import { TECHNIQUES } from '../../catalogue/techniques/techniques'
-import { TECHNIQUE_IDS, type TechniqueId } from '../../catalogue/techniques/technique'
+import { TECHNIQUES, TECHNIQUE_IDS, type TechniqueId } from '../../catalogue/techniques/techniques'
+import { isMain } from '../../catalogue/techniques/traits'
 import { REGION_IDS, type RegionId } from '../../face/zones'
 import { allowances } from '../today/allowed'
 import { compile } from '../question/compile'
 import type { PlanInput } from '../input'
 import type { PlanCase } from '../question/planCase'
 import { solve, type Solution } from '../search/solve'
+import { fromTicks, ticksWithin, SHORTEST_STEP } from '../../units'
 
 export interface LeftOut {
   technique: TechniqueId
@@ -18,9 +19,7 @@ export interface LeftOut {
 }
 
 /** What belongs to every visit, or follows from another step, is not offered by itself. */
-export const OFFERED: readonly TechniqueId[] = TECHNIQUE_IDS.filter(
-  (t) => TECHNIQUES[t].part === undefined,
-)
+export const OFFERED: readonly TechniqueId[] = TECHNIQUE_IDS.filter(isMain)
 
 /**
  * What was left out, and its price: the rule that bars it, the minutes it would add, or what would
@@ -34,7 +33,7 @@ export function leftOut(
   const used = new Set(steps.map((s) => s.technique))
   const allow = allowances(input)
   const c = compile(input, allow)
-  const base = solve(c, input.slotMinutes * 2)
+  const base = solve(c, ticksWithin(input.slotMinutes))
   const out = asked
     .filter((t) => !used.has(t))
     .map((t): LeftOut => {
@@ -44,7 +43,7 @@ export function leftOut(
       if (never) return { technique: t, name, why: never }
       const first = [...a.barred.values()][0]?.[0]
       if (!c.stages.some((s) => s.options.some((o) => o.main.includes(t)))) {
-        if (t === 'facialOil' && input.daylight)
+        if (TECHNIQUES[t].only === 'evening' && input.daylight)
           return {
             technique: t,
             name,
@@ -56,7 +55,7 @@ export function leftOut(
           why: first ?? { rule: 'barred', text: orderRule('barred').sentence },
         }
       }
-      return price(t, name, c, base, input.slotMinutes * 2)
+      return price(t, name, c, base, ticksWithin(input.slotMinutes))
     })
   return out.sort((a, b) => rank(a) - rank(b))
 }
@@ -105,14 +104,14 @@ function price(
       technique: t,
       name,
       why: { rule: 'over-slot', text: 'no minutes left for it' },
-      extraMinutes: Math.max(0.5, (wide.ticks - slotTicks) / 2),
+      extraMinutes: Math.max(SHORTEST_STEP, fromTicks(wide.ticks - slotTicks)),
     }
   const over = REGION_IDS.some((r: RegionId) => c.residual[r] > 0)
   return {
     technique: t,
     name,
     why: {
-      rule: 'over-rim',
+      rule: 'over-tolerance',
       text: over
         ? 'more than the skin can bear after the last visit'
         : 'more than this skin can bear today',

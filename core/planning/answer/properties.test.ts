@@ -9,8 +9,7 @@ import type { Answer, Answers } from '../../screening/answers'
 import { screen } from '../../screening/verdict'
 import type { Grade, Readings } from '../../skin/readings'
 import { allNo, planInput, readAll, TODAY } from '../../testing/fixtures'
-import { TECHNIQUES } from '../../catalogue/techniques/techniques'
-import { TECHNIQUE_IDS, type TechniqueId } from '../../catalogue/techniques/technique'
+import { TECHNIQUES, TECHNIQUE_IDS, type TechniqueId } from '../../catalogue/techniques/techniques'
 import { allowances } from '../today/allowed'
 import { checkPlan } from '../checks/check'
 import { compile } from '../question/compile'
@@ -145,12 +144,12 @@ describe('what is true of every plan', () => {
     )
     expect(planned).toBeGreaterThan(RUNS / 2)
   })
-  it('no option asks less and no rim stands higher on a more sensitive skin', () => {
+  it('no option asks less and no tolerance stands higher on a more sensitive skin', () => {
     fc.assert(
       fc.property(client, fc.constantFrom(...FINDING_ORDER), (q, finding) => {
         const a = compile(inputOf(q))
         const b = compile(inputOf(q, { sensitivity: 1, findings: [finding] }))
-        for (const r of REGION_IDS) expect(b.rim[r]).toBeLessThanOrEqual(a.rim[r])
+        for (const r of REGION_IDS) expect(b.tolerance[r]).toBeLessThanOrEqual(a.tolerance[r])
         const known = new Map(a.stages.flatMap((s) => s.options.map((o) => [o.id, o] as const)))
         for (const o of b.stages.flatMap((s) => s.options)) {
           const before = known.get(o.id)

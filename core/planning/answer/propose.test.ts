@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import type { TechniqueId } from '../../catalogue/techniques/technique'
+import type { TechniqueId } from '../../catalogue/techniques/techniques'
 import { FINDING_IDS } from '../../catalogue/consultation/findings'
 import { PRODUCT_KINDS, type ProductKind } from '../../catalogue/kinds'
 import { SCHOOL_IDS } from '../../catalogue/schools/schools'
@@ -14,6 +14,7 @@ import { leftOut } from './leftOut'
 import { propose } from './propose'
 import { planAfterStop } from './stopPlan'
 import type { PlanInput } from '../input'
+import { minutes } from '../../units'
 
 const has = (input: PlanInput, t: TechniqueId) =>
   propose(input).steps.some((s) => s.technique === t)
@@ -210,7 +211,7 @@ describe('edits', () => {
             ? { do: 'move', key: one.key, before: before?.key ?? null }
             : what === 'remove'
               ? { do: 'remove', key: one.key }
-              : { do: 'set', key: one.key, patch: { minutes: 40 } },
+              : { do: 'set', key: one.key, patch: { minutes: minutes(40) } },
         ])
         for (const f of checkPlan(input, broken).findings)
           for (const m of f.mends) {
@@ -239,7 +240,7 @@ describe('edits', () => {
   it('says what differs between two versions', () => {
     const k = steps[3]?.key ?? ''
     const next = applyEdits(steps, [
-      { do: 'set', key: k, patch: { minutes: 9 } },
+      { do: 'set', key: k, patch: { minutes: minutes(9) } },
       { do: 'remove', key: steps[5]?.key ?? '' },
     ])
     expect(

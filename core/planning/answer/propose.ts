@@ -1,17 +1,19 @@
-import { STAGE_IDS, STRONG } from '../../catalogue/kinds'
+import { STAGE_IDS } from '../../catalogue/kinds'
+import { stageRank } from '../../catalogue/techniques/stages'
+import { hasPlace, isStrong } from '../../catalogue/techniques/traits'
 import type { PlanStep, Why } from '../../catalogue/techniques/step'
-import { TECHNIQUES } from '../../catalogue/techniques/techniques'
-import { TECHNIQUE_IDS, type TechniqueId } from '../../catalogue/techniques/technique'
+import { TECHNIQUES, TECHNIQUE_IDS, type TechniqueId } from '../../catalogue/techniques/techniques'
 import { allowances, type Allow } from '../today/allowed'
 import { compile } from '../question/compile'
 import { freshKey } from '../steps/edit'
 import type { PlanInput } from '../input'
 import { reasonsFor } from './reasons'
-import { canPin, pinTrouble } from '../question/pins'
+import { pinTrouble } from '../question/pins'
 import { marksOf, type SolveFrom } from '../question/planCase'
 import { solve, type Solution } from '../search/solve'
 import type { PlacedMove } from '../search/transitions'
 import { trace } from '../steps/trace'
+import { fromTicks, ticksWithin, minutes } from '../../units'
 
 export interface Proposal {
   steps: readonly PlanStep[]
@@ -21,9 +23,6 @@ export interface Proposal {
   /** Says why there is no plan, when there is none. */
   failed?: Why
 }
-
-/** Techniques that connect or fill and so do not say how far a visit has come. */
-const loose = (t: TechniqueId): boolean => !canPin(t) || t === 'mist' || t === 'tone'
 
 /**
  * The best protocol for this skin, slot, house and shelf.
@@ -57,7 +56,7 @@ export function propose(input: PlanInput, done: readonly PlanStep[] = []): Propo
     }
   const solution = solve(
     c,
-    input.slotMinutes * 2,
+    ticksWithin(input.slotMinutes),
     done.length > 0 ? startAfter(input, done) : undefined,
   )
   if (!solution)
@@ -78,7 +77,7 @@ export function propose(input: PlanInput, done: readonly PlanStep[] = []): Propo
     }
   return {
     steps: materialise(solution, input, allow, done),
-    minutes: solution.ticks / 2,
+    minutes: fromTicks(solution.ticks),
     value: solution.value,
   }
 }
@@ -96,9 +95,7 @@ function whyNot(allow: Allow, stage: string): string {
 function stageReached(done: readonly PlanStep[]): number {
   return Math.max(
     -1,
-    ...done
-      .filter((s) => !loose(s.technique))
-      .map((s) => STAGE_IDS.indexOf(TECHNIQUES[s.technique].stage)),
+    ...done.filter((s) => hasPlace(s.technique)).map((s) => stageRank(s.technique)),
   )
 }
 
@@ -108,7 +105,7 @@ function startAfter(input: PlanInput, done: readonly PlanStep[]): SolveFrom {
   return {
     surface: last,
     stage: stageReached(done) + 1,
-    ticks: t.schedule.total * 2,
+    ticks: ticksWithin(t.schedule.total),
     loads: t.totals,
     exfoliations: t.exfoliations.length,
     marks: marksOf(done.flatMap((s) => TECHNIQUES[s.technique].families)),
@@ -126,9 +123,7 @@ function materialise(
   moves.forEach((m, i) => {
     const a = allow(m.technique)
     const worked = steps.some(
-      (s) =>
-        TECHNIQUES[s.technique].families.some((f) => STRONG.includes(f)) &&
-        s.regions.some((r) => m.regions.includes(r)),
+      (s) => isStrong(s.technique) && s.regions.some((r) => m.regions.includes(r)),
     )
     const productId =
       m.productId ??
@@ -155,7 +150,7 @@ function joinWaits(moves: readonly PlacedMove[]): PlacedMove[] {
   for (const m of moves) {
     const last = out[out.length - 1]
     if (m.technique === 'wait' && last?.technique === 'wait')
-      out[out.length - 1] = { ...last, minutes: last.minutes + m.minutes }
+      out[out.length - 1] = { ...last, minutes: minutes(last.minutes + m.minutes) }
     else out.push(m)
   }
   return out

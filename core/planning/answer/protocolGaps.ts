@@ -1,6 +1,5 @@
 import type { PlanStep, ProtocolStep, Why } from '../../catalogue/techniques/step'
-import type { TechniqueId } from '../../catalogue/techniques/technique'
-import { TECHNIQUES } from '../../catalogue/techniques/techniques'
+import { TECHNIQUES, type TechniqueId } from '../../catalogue/techniques/techniques'
 import type { PlanInput } from '../input'
 import { leftOut } from './leftOut'
 

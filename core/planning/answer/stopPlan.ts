@@ -1,10 +1,11 @@
 import type { PlanStep, Why } from '../../catalogue/techniques/step'
-import type { TechniqueId } from '../../catalogue/techniques/technique'
+import type { TechniqueId } from '../../catalogue/techniques/techniques'
 import { GROUPS } from '../../face/regions'
 import type { RegionId } from '../../face/zones'
 import { allowance } from '../today/allowed'
 import { freshKey } from '../steps/edit'
 import type { PlanInput } from '../input'
+import { minutes } from '../../units'
 
 const WHY: readonly Why[] = [{ rule: 'stopped', text: 'after a stop: calm only' }]
 
@@ -14,14 +15,14 @@ const WHY: readonly Why[] = [{ rule: 'stopped', text: 'after a stop: calm only' 
  */
 export function planAfterStop(input: PlanInput, done: readonly PlanStep[]): PlanStep[] {
   const steps: PlanStep[] = [...done]
-  const add = (technique: TechniqueId, minutes: number, regions: readonly RegionId[]) => {
+  const add = (technique: TechniqueId, took: number, regions: readonly RegionId[]) => {
     const a = allowance(technique, input)
     if (a.never.length > 0 && technique !== 'rinse' && technique !== 'close') return
     const product = a.products.find((p) => p.product.calming) ?? a.products[0]
     steps.push({
       key: freshKey(steps, technique),
       technique,
-      minutes,
+      minutes: minutes(took),
       regions,
       ...(product ? { productId: product.product.id } : {}),
       why: WHY,

@@ -2,7 +2,7 @@ import { ORDER_RULES } from '../../catalogue/rules/orderRules'
 import { PAIRS, type Pair } from '../../catalogue/rules/pairs'
 import type { PlanStep } from '../../catalogue/techniques/step'
 import { REGION_IDS, type RegionId } from '../../face/zones'
-import { rimOf, type Rim } from '../../load/tolerance'
+import { toleranceOf, type Tolerance } from '../../load/tolerance'
 import { allowances } from '../today/allowed'
 import { clockFindings } from './clock'
 import type { Checking, PlanFinding, Rules } from './finding'
@@ -20,7 +20,7 @@ export { placeFor } from './floor'
 export { freshStep } from '../today/fresh'
 export interface Check {
   trace: Trace
-  rims: Readonly<Record<RegionId, Rim>>
+  tolerances: Readonly<Record<RegionId, Tolerance>>
   findings: readonly PlanFinding[]
 }
 
@@ -37,10 +37,10 @@ export function checkPlan(
   pairs: readonly Pair[] = PAIRS,
 ): Check {
   const walked = trace(input, steps)
-  const rims = Object.fromEntries(
-    REGION_IDS.map((r) => [r, rimOf(input.profile, r, input.verdict.limit.rimPercent)]),
-  ) as Record<RegionId, Rim>
-  const c: Checking = { input, steps, walked, rims, allow: allowances(input), rules }
+  const tolerances = Object.fromEntries(
+    REGION_IDS.map((r) => [r, toleranceOf(input.profile, r, input.verdict.limit.tolerancePercent)]),
+  ) as Record<RegionId, Tolerance>
+  const c: Checking = { input, steps, walked, tolerances, allow: allowances(input), rules }
   const findings = [
     ...floorFindings(c),
     ...steps.flatMap((step, i) => [
@@ -58,7 +58,7 @@ export function checkPlan(
     ...layerFindings(c),
     ...finishFindings(c),
   ]
-  return { trace: walked, rims, findings }
+  return { trace: walked, tolerances, findings }
 }
 
 export const isFit = (check: Check) => check.findings.every((f) => f.strength !== 'stop')

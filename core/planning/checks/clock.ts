@@ -1,8 +1,10 @@
 import { TECHNIQUES } from '../../catalogue/techniques/techniques'
+import { shortName } from '../../catalogue/techniques/traits'
 import type { PlanStep } from '../../catalogue/techniques/step'
 import type { Resting } from '../../timing/schedule'
-import { liftOf } from '../question/blocks'
+import { removalMinutes, removalOf } from '../../timing/removal'
 import { finding, remove, type Checking, type Mend, type PlanFinding } from './finding'
+import { minutes, SHORTEST_STEP } from '../../units'
 
 /**
  * Whether what rests comes off, in its window, watched and in quiet where it must be; and whether
@@ -11,7 +13,7 @@ import { finding, remove, type Checking, type Mend, type PlanFinding } from './f
 export function clockFindings(c: Checking): PlanFinding[] {
   const { input, walked, rules } = c
   const out = walked.schedule.resting.flatMap((rest) =>
-    rest.lifted ? [...windowFindings(rest, c), ...meanwhileFindings(rest, c)] : leftOn(rest, c),
+    rest.removed ? [...windowFindings(rest, c), ...meanwhileFindings(rest, c)] : leftOn(rest, c),
   )
   if (walked.schedule.total > input.slotMinutes)
     out.push(
@@ -25,26 +27,26 @@ export function clockFindings(c: Checking): PlanFinding[] {
   return out
 }
 
-const nameOf = (rest: Resting) => TECHNIQUES[rest.technique].name.replace(/ on$/, '')
+const nameOf = (rest: Resting) => shortName(rest.technique)
 
 function leftOn(rest: Resting, { steps, rules }: Checking): PlanFinding[] {
-  const lift = TECHNIQUES[liftOf(rest.technique)]
-  const minutes = lift.id === 'maskOff' ? 2 : (lift.minutes.choices[0] ?? 1)
+  const removal = TECHNIQUES[removalOf(rest.technique)]
+  const took = removalMinutes(rest.technique, rest.regions)
   return finding(rules, 'left-on', `${nameOf(rest)} is never taken off`, {
     key: rest.key,
     regions: rest.regions,
     mends: [
       {
-        label: `Add ${lift.name.toLowerCase()}`,
-        minutes,
+        label: `Add ${removal.name.toLowerCase()}`,
+        minutes: took,
         edits: [
           {
             do: 'insert',
             before: nextAfter(steps, rest.key, rest.earliest),
             step: {
-              technique: lift.id,
+              technique: removal.id,
               regions: rest.regions,
-              minutes,
+              minutes: took,
               why: [{ rule: 'left-on', text: 'what was put on comes off' }],
             },
           },
@@ -67,11 +69,11 @@ function windowFindings(rest: Resting, c: Checking): PlanFinding[] {
   const dwell = rest.end - rest.start
   const inside = during(rest, c).find((s) => TECHNIQUES[s.technique].besideResting === true)
   const last = (to: number): Mend | undefined =>
-    inside && to >= 0.5
+    inside && to >= SHORTEST_STEP
       ? {
           label: `${TECHNIQUES[inside.technique].name} ${to} min`,
           minutes: to - inside.minutes,
-          edits: [{ do: 'set', key: inside.key, patch: { minutes: to } }],
+          edits: [{ do: 'set', key: inside.key, patch: { minutes: minutes(to) } }],
         }
       : undefined
   if (dwell < rest.earliest) {
@@ -87,7 +89,7 @@ function windowFindings(rest: Resting, c: Checking): PlanFinding[] {
           step: {
             technique: 'stay',
             regions: [],
-            minutes: missing,
+            minutes: minutes(missing),
             why: [{ rule: 'dwell-early', text: 'the mask needs its time' }],
           },
         },
@@ -118,8 +120,8 @@ function meanwhileFindings(rest: Resting, c: Checking): PlanFinding[] {
   if (!t.attended && !t.quiet) return []
   const wrong = during(rest, c).find((s) =>
     t.attended
-      ? s.technique !== 'stay' && TECHNIQUES[s.technique].besideResting === true
-      : TECHNIQUES[s.technique].besideResting !== true && !TECHNIQUES[s.technique].lifts,
+      ? !TECHNIQUES[s.technique].idle && TECHNIQUES[s.technique].besideResting === true
+      : TECHNIQUES[s.technique].besideResting !== true && !TECHNIQUES[s.technique].removes,
   )
   if (!wrong) return []
   const stay: Mend = {

@@ -3,7 +3,7 @@ import type { Strength } from '../../catalogue/kinds'
 import type { PlanStep, Why } from '../../catalogue/techniques/step'
 import { TECHNIQUES } from '../../catalogue/techniques/techniques'
 import type { RegionId } from '../../face/zones'
-import type { Rim } from '../../load/tolerance'
+import type { Tolerance } from '../../load/tolerance'
 import type { Allow } from '../today/allowed'
 import type { Edit } from '../steps/edit'
 import type { PlanInput } from '../input'
@@ -31,7 +31,7 @@ export interface Checking {
   input: PlanInput
   steps: readonly PlanStep[]
   walked: Trace
-  rims: Readonly<Record<RegionId, Rim>>
+  tolerances: Readonly<Record<RegionId, Tolerance>>
   allow: Allow
   /** The rows that are worked with; all of them but in a check of single rows. */
   rules: Rules

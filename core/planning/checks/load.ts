@@ -1,18 +1,16 @@
-import { methodOf } from '../../catalogue/schools/schools'
 import { nameRegions } from '../../face/regions'
 import { REGION_IDS } from '../../face/zones'
-import { isResilient } from '../today/adapt'
-import { mostWorks } from '../question/compile'
+import { mostExfoliations } from '../today/limits'
 import { finding, remove, type Checking, type PlanFinding } from './finding'
 
 /**
  * Whether the basins hold what the plan asks, and whether it exfoliates more often than this skin
  * may have.
  */
-export function loadFindings({ input, steps, walked, rims, rules }: Checking): PlanFinding[] {
+export function loadFindings({ input, steps, walked, tolerances, rules }: Checking): PlanFinding[] {
   const out: PlanFinding[] = []
   const over = REGION_IDS.filter(
-    (r) => walked.totals[r] > rims[r].hundredths && walked.totals[r] > input.residual[r],
+    (r) => walked.totals[r] > tolerances[r].hundredths && walked.totals[r] > input.residual[r],
   )
   const r = over[0]
   if (r !== undefined) {
@@ -23,8 +21,8 @@ export function loadFindings({ input, steps, walked, rims, rules }: Checking): P
     out.push(
       ...finding(
         rules,
-        'over-rim',
-        `${nameRegions(over)}: ${(walked.totals[r] / 100).toFixed(1)} asked, ${(rims[r].hundredths / 100).toFixed(1)} can be borne`,
+        'over-tolerance',
+        `${nameRegions(over)}: ${(walked.totals[r] / 100).toFixed(1)} asked, ${(tolerances[r].hundredths / 100).toFixed(1)} can be borne`,
         {
           regions: over,
           ...(heaviest ? { key: heaviest.key } : {}),
@@ -48,9 +46,7 @@ export function loadFindings({ input, steps, walked, rims, rules }: Checking): P
       ),
     )
   }
-  for (const key of walked.exfoliations.slice(
-    mostWorks(methodOf(input.school, input.policy), isResilient(input.profile)),
-  )) {
+  for (const key of walked.exfoliations.slice(mostExfoliations(input))) {
     const step = steps.find((s) => s.key === key)
     if (step)
       out.push(...finding(rules, 'one-exfoliation', undefined, { key, mends: [remove(step)] }))

@@ -1,7 +1,9 @@
 import { ingredientsIn } from '../../catalogue/products/ingredients'
-import { EXFOLIATING, STAGE_IDS } from '../../catalogue/kinds'
+import { STAGE_IDS } from '../../catalogue/kinds'
 import type { PlanStep } from '../../catalogue/techniques/step'
 import { TECHNIQUES } from '../../catalogue/techniques/techniques'
+import { stageRank } from '../../catalogue/techniques/stages'
+import { exfoliates, isMain } from '../../catalogue/techniques/traits'
 import { finding, remove, type Checking, type Mend, type PlanFinding } from './finding'
 
 const before = (step: PlanStep, other: PlanStep): Mend => ({
@@ -9,21 +11,18 @@ const before = (step: PlanStep, other: PlanStep): Mend => ({
   minutes: 0,
   edits: [{ do: 'move', key: step.key, before: other.key }],
 })
-const exfoliates = (s: PlanStep) =>
-  TECHNIQUES[s.technique].families.some((f) => EXFOLIATING.includes(f))
 
 /** Exfoliation comes before massage and mask: what was given is not rubbed off again. */
 export function exfoliationFindings({ steps, rules }: Checking): PlanFinding[] {
   return steps.flatMap((step, i) => {
-    if (!exfoliates(step) || TECHNIQUES[step.technique].stage === 'mask') return []
+    if (!exfoliates(step.technique) || TECHNIQUES[step.technique].stage === 'mask') return []
     const given = steps
       .slice(0, i)
       .find(
         (s) =>
           ['massage', 'mask'].includes(TECHNIQUES[s.technique].stage) &&
           s.regions.some((r) => step.regions.includes(r)) &&
-          !TECHNIQUES[s.technique].lifts &&
-          s.technique !== 'maskOff',
+          !TECHNIQUES[s.technique].removes,
       )
     return given
       ? finding(
@@ -42,11 +41,7 @@ export function warmthFindings({ steps, rules }: Checking): PlanFinding[] {
     if (TECHNIQUES[step.technique].leaves.warmth !== 'warm') return []
     const later = steps
       .slice(0, i)
-      .find(
-        (s) =>
-          STAGE_IDS.indexOf(TECHNIQUES[s.technique].stage) >= FINISH &&
-          TECHNIQUES[s.technique].part === undefined,
-      )
+      .find((s) => stageRank(s.technique) >= FINISH && isMain(s.technique))
     return later
       ? finding(
           rules,

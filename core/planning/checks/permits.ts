@@ -1,12 +1,11 @@
 import { PAIRS, type Pair } from '../../catalogue/rules/pairs'
-import { isResilient } from '../today/adapt'
-import { methodOf } from '../../catalogue/schools/schools'
 import type { PlanStep } from '../../catalogue/techniques/step'
 import { TECHNIQUES } from '../../catalogue/techniques/techniques'
 import { nameRegions } from '../../face/regions'
 import type { Allowance } from '../today/allowed'
-import { lifted } from '../question/compile'
+import { pairWaived } from '../today/limits'
 import { finding, remove, type Checking, type Mend, type PlanFinding, type Rules } from './finding'
+import { minutes } from '../../units'
 
 const OWN_RULE: readonly string[] = ['scope', 'no-device', 'no-product']
 
@@ -62,7 +61,8 @@ function zoneFindings(step: PlanStep, a: Allowance, rules: Rules): PlanFinding[]
 
 function minuteFindings(step: PlanStep, a: Allowance, rules: Rules): PlanFinding[] {
   const t = a.technique
-  const to = (minutes: number) => set(step, `${minutes} min`, { minutes }, minutes - step.minutes)
+  const to = (least: number) =>
+    set(step, `${least} min`, { minutes: minutes(least) }, least - step.minutes)
   if (step.minutes > a.minutesMost)
     return finding(
       rules,
@@ -135,11 +135,9 @@ export function pairFindings(
   { input, steps, rules }: Checking,
   pairs: readonly Pair[] = PAIRS,
 ): PlanFinding[] {
-  const method = methodOf(input.school, input.policy)
-  const resilient = isResilient(input.profile)
   const of = (f: Pair['a']) => steps.filter((s) => TECHNIQUES[s.technique].families.includes(f))
   return pairs.flatMap((p) => {
-    if (lifted(p.unless, method, resilient, input)) return []
+    if (pairWaived(p, input)) return []
     const one = of(p.a)[0]
     const other = of(p.b).find((s) => s.key !== one?.key)
     if (!one || !other) return []

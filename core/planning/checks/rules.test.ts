@@ -1,11 +1,10 @@
 import { describe, expect, it } from 'vitest'
-import { REST_INTERVALS } from '../../catalogue/rules/tolerance'
+import { REST_INTERVALS } from '../../catalogue/rules/restIntervals'
 import { ORDER_RULES } from '../../catalogue/rules/orderRules'
 import { PAIRS } from '../../catalogue/rules/pairs'
 import { PRODUCT_RULES } from '../../catalogue/products/productRules'
 import type { PlanStep } from '../../catalogue/techniques/step'
-import { TECHNIQUES } from '../../catalogue/techniques/techniques'
-import { TECHNIQUE_IDS, type TechniqueId } from '../../catalogue/techniques/technique'
+import { TECHNIQUES, TECHNIQUE_IDS, type TechniqueId } from '../../catalogue/techniques/techniques'
 import { GROUPS } from '../../face/regions'
 import { restBars } from '../../load/rest'
 import { strengthBars } from '../../screening/strength'
@@ -17,6 +16,7 @@ import { checkPlan } from './check'
 import { applyEdits } from '../steps/edit'
 import type { PlanInput } from '../input'
 import { propose } from '../answer/propose'
+import { minutes } from '../../units'
 
 const input = planInput({
   school: 'brightLamp',
@@ -99,7 +99,7 @@ const BROKEN: Record<string, () => [PlanInput, readonly PlanStep[]]> = {
       step('blot'),
       step('hardeningMask'),
       step('cold'),
-      step('stay', { minutes: 24 }),
+      step('stay', { minutes: minutes(24) }),
       step('hardeningOff'),
     ),
   ],
@@ -110,14 +110,14 @@ const BROKEN: Record<string, () => [PlanInput, readonly PlanStep[]]> = {
       before('close', step('highFrequency')),
     ]
   },
-  'over-rim': () => [
+  'over-tolerance': () => [
     {
       ...input,
       residual: Object.fromEntries(REGION_IDS.map((r) => [r, 480])) as typeof NOTHING_LEFT,
     },
     cleanThen(step('grain')),
   ],
-  'heat-limit': () => [input, before('close', step('steam', { minutes: 14 }))],
+  'heat-limit': () => [input, before('close', step('steam', { minutes: minutes(14) }))],
   scope: () => [{ ...input, licences: ['basic'] }, before('close', step('tip'))],
   'no-device': () => [{ ...input, devices: [] }, before('close', step('steam'))],
   'no-product': () => [input, before('close', step('serum', { productId: 'gone' }))],
@@ -143,11 +143,11 @@ const BROKEN: Record<string, () => [PlanInput, readonly PlanStep[]]> = {
   surface: () => [input, before('close', step('tip'))],
   'dwell-early': () => [
     input,
-    cleanThen(step('clay'), step('stay', { minutes: 1 }), step('maskOff')),
+    cleanThen(step('clay'), step('stay', { minutes: minutes(1) }), step('maskOff')),
   ],
   'dwell-late': () => [
     input,
-    cleanThen(step('clay'), step('stay', { minutes: 19 }), step('maskOff')),
+    cleanThen(step('clay'), step('stay', { minutes: minutes(19) }), step('maskOff')),
   ],
   'left-on': () => [input, cleanThen(step('clay'))],
   attended: () => [
@@ -155,12 +155,12 @@ const BROKEN: Record<string, () => [PlanInput, readonly PlanStep[]]> = {
     cleanThen(
       step('blot'),
       step('salonPeel'),
-      step('handsArms', { minutes: 1 }),
+      step('handsArms', { minutes: minutes(1) }),
       step('neutralise'),
     ),
   ],
   'over-slot': () => [{ ...input, slotMinutes: 30 }, good],
-  'minutes-range': () => [input, before('close', step('massage', { minutes: 45 }))],
+  'minutes-range': () => [input, before('close', step('massage', { minutes: minutes(45) }))],
   'setting-range': () => [input, before('close', step('tip', { setting: 60 }))],
 }
 const withBottle = (p: ReturnType<typeof product>): PlanInput => ({

@@ -1,11 +1,11 @@
 import type { PlanStep } from '../../catalogue/techniques/step'
-import { TECHNIQUES } from '../../catalogue/techniques/techniques'
-import type { TechniqueId } from '../../catalogue/techniques/technique'
+import { TECHNIQUES, type TechniqueId } from '../../catalogue/techniques/techniques'
 import { describeUnmet } from '../../surface/words'
 import type { Edit } from '../steps/edit'
 import { freshStep } from '../today/fresh'
 import { connect, CONNECTOR_WANTS, wantsWords } from '../steps/mend'
 import { finding, remove, type Checking, type Mend, type PlanFinding } from './finding'
+import { minutes } from '../../units'
 
 /**
  * Whether a step can stand on what the last one left, with the connecting steps that put it right.
@@ -94,7 +94,7 @@ function warming(step: PlanStep, { input }: Checking): Mend[] {
               step: {
                 ...towel,
                 regions: step.regions,
-                minutes: 1,
+                minutes: minutes(1),
                 why: [{ rule: 'wear-off', text: 'softens again' }],
               },
             },

@@ -1,5 +1,5 @@
 import type { ConcernId } from '../../catalogue/kinds'
-import type { Technique } from '../../catalogue/techniques/technique'
+import type { Technique } from '../../catalogue/techniques/techniques'
 import { BODY_SHARE, CONCERN_NEED, REGION_SHARE } from '../../catalogue/rules/value'
 import { REGION_IDS, type RegionId } from '../../face/zones'
 import { plannedGrade, type Profile } from '../../skin/profile'

@@ -1,7 +1,8 @@
-import { EXFOLIATING, type ConcernId } from '../../catalogue/kinds'
+import type { ConcernId } from '../../catalogue/kinds'
 import type { Method } from '../../catalogue/schools/schools'
-import { TECHNIQUES } from '../../catalogue/techniques/techniques'
-import type { LayoutId, Technique, TechniqueId } from '../../catalogue/techniques/technique'
+import { TECHNIQUES, type Technique, type TechniqueId } from '../../catalogue/techniques/techniques'
+import type { LayoutId } from '../../catalogue/techniques/technique'
+import { exfoliates } from '../../catalogue/techniques/traits'
 import { freeAcidOf } from '../../dosing/freeAcid'
 import type { RegionId } from '../../face/zones'
 import type { Allow, Allowance } from '../today/allowed'
@@ -10,12 +11,19 @@ import { Effects } from './effects'
 import type { PlanInput } from '../input'
 import { marksOf, type Move, type Option } from './planCase'
 import { RegionSets } from './regionSets'
+import { minutes, nearestTick, type Minutes } from '../../units'
 
 /**
  * Brings a school's liking into the currency of value: two schools differ visibly, a first-ranked
  * concern still outweighs both.
  */
 const TASTE_SCALE = 4
+
+/** Marks an option that is made with the calming stand-in. */
+const calmMark = (bottle: Pick<Move, 'calm'>) => (bottle.calm === 'only' ? ['calm'] : [])
+
+/** A second pass takes half as long again: only the problem areas are gone over. */
+const SECOND_PASS_TIME = 1.5
 
 export type Bottle = Pick<Move, 'productId' | 'freeAcid' | 'calm'>
 /**
@@ -66,8 +74,8 @@ export class OptionMaker {
     const { technique: t } = a
     const longest = t.minutes.choices[t.minutes.choices.length - 1] ?? t.minutes.most
     const allowed = t.minutes.choices.filter((m) => m <= a.minutesMost)
-    const choices: readonly number[] =
-      allowed.length > 0 ? allowed : a.minutesMost >= t.minutes.least ? [a.minutesMost] : []
+    const shortest = a.minutesMost >= t.minutes.least ? [minutes(a.minutesMost)] : []
+    const choices = allowed.length > 0 ? allowed : shortest
     const passes = t.passes
       ? [...new Set([t.passes.usual, Math.min(a.passesMost, t.passes.limit)])].filter(
           (p) => p >= 1 && p <= a.passesMost,
@@ -78,18 +86,22 @@ export class OptionMaker {
     for (const { group, regions } of this.sets.of(a)) {
       const before = this.before(t, regions)
       if (!before) continue
-      const traits = own.map((b) => this.traits([t.id], [...before, this.move(a, regions, 0, b)]))
-      for (const minutes of choices)
+      const traits = own.map((b) =>
+        this.traits([t.id], [...before, this.move(a, regions, minutes(0), b)]),
+      )
+      for (const usual of choices)
         for (const p of passes) {
-          const stretch = p !== undefined && p > 1 ? Math.round(minutes * 1.5 * 2) / 2 : minutes
+          const stretch = p !== undefined && p > 1 ? nearestTick(usual * SECOND_PASS_TIME) : usual
           if (stretch > a.minutesMost) continue
-          const effects = this.effects.of(t, regions, minutes / longest)
+          const effects = this.effects.of(t, regions, usual / longest)
           own.forEach((bottle, i) => {
             const kind = traits[i]
             if (kind)
               out.push(
                 this.option(
-                  `${t.id}:${group}:${stretch}${p === undefined ? '' : `:${p}`}${bottle.calm === 'only' ? ':calm' : ''}`,
+                  [t.id, group, stretch, ...(p === undefined ? [] : [p]), ...calmMark(bottle)].join(
+                    ':',
+                  ),
                   kind,
                   [...before, this.move(a, regions, stretch, bottle, p)],
                   effects,
@@ -107,14 +119,20 @@ export class OptionMaker {
    * Extraction and the like with a short warming of their own in front, for when nothing warm went
    * before.
    */
-  warmed(a: Allowance): Option[] {
-    const towel = this.allow('warmTowel')
+  warmed(a: Allowance, by: TechniqueId): Option[] {
+    const towel = this.allow(by)
     if (towel.never.length > 0) return []
     return this.singles(a).flatMap((o) => {
       const regions = o.moves[0]?.regions ?? []
       return regions.some((r) => towel.barred.has(r))
         ? []
-        : [{ ...o, id: `${o.id}:warmed`, moves: [this.move(towel, regions, 1, {}), ...o.moves] }]
+        : [
+            {
+              ...o,
+              id: `${o.id}:warmed`,
+              moves: [this.move(towel, regions, minutes(1), {}), ...o.moves],
+            },
+          ]
     })
   }
 
@@ -136,7 +154,7 @@ export class OptionMaker {
   move(
     a: Allowance,
     regions: readonly RegionId[],
-    minutes: number,
+    minutes: Minutes,
     bottle: Bottle,
     passes?: number,
   ): Move {
@@ -163,7 +181,7 @@ export class OptionMaker {
       main,
       liking,
       costCents: this.costs.of(moves),
-      exfoliates: main.some((t) => TECHNIQUES[t].families.some((f) => EXFOLIATING.includes(f))),
+      exfoliates: main.some(exfoliates),
       marks: marksOf(main.flatMap((t) => TECHNIQUES[t].families)),
     }
   }

@@ -1,15 +1,12 @@
 import type { StageId } from '../../catalogue/kinds'
 import type { PlanStep } from '../../catalogue/techniques/step'
-import { TECHNIQUES } from '../../catalogue/techniques/techniques'
-import type { TechniqueId } from '../../catalogue/techniques/technique'
+import { TECHNIQUES, type TechniqueId } from '../../catalogue/techniques/techniques'
+import { canPin } from '../../catalogue/techniques/traits'
 import { freeAcidOf } from '../../dosing/freeAcid'
 import type { BlockMaker } from './blocks'
 import type { PlanInput } from '../input'
 import { bottles, type OptionMaker } from './options'
 import type { Move, Option } from './planCase'
-
-/** What follows from the others cannot be pinned by itself. */
-export const canPin = (t: TechniqueId): boolean => TECHNIQUES[t].part !== 'follows'
 
 /**
  * The stages in which the therapist has pinned something, each with only what was pinned: its

@@ -1,7 +1,7 @@
 import { PAIRS, type Pair } from '../../catalogue/rules/pairs'
 import type { ConcernId, FamilyId, StageId } from '../../catalogue/kinds'
 import type { PlanStep } from '../../catalogue/techniques/step'
-import type { TechniqueId } from '../../catalogue/techniques/technique'
+import type { TechniqueId } from '../../catalogue/techniques/techniques'
 import type { RegionId } from '../../face/zones'
 import type { Surface } from '../../surface/surface'
 
@@ -45,7 +45,7 @@ export interface PlanCase {
   stages: readonly Stage[]
   aims: readonly ConcernId[]
   weights: readonly number[]
-  rim: Readonly<Record<RegionId, number>>
+  tolerance: Readonly<Record<RegionId, number>>
   residual: Readonly<Record<RegionId, number>>
   maxExfoliations: number
   /** Two marks that never share a visit, as bits. */

@@ -9,6 +9,7 @@ import { notTaken } from '../answer/protocolGaps'
 import { propose } from '../answer/propose'
 import { schedule } from '../../timing/schedule'
 import { TECHNIQUES } from '../../catalogue/techniques/techniques'
+import { minutes } from '../../units'
 
 const input = planInput({
   school: 'brightLamp',
@@ -27,7 +28,7 @@ describe('pinned steps', () => {
     const massage = {
       key: 'massage-1',
       technique: 'massage' as const,
-      minutes: 7,
+      minutes: minutes(7),
       regions: ['forehead', 'cheekL', 'cheekR'] as const,
       productId: 'massageOil',
       pinned: true,
@@ -36,7 +37,7 @@ describe('pinned steps', () => {
     const p = propose({ ...input, pins: [massage] })
     expect(p.failed).toBeUndefined()
     expect(p.steps.find((s) => s.technique === 'massage')).toMatchObject({
-      minutes: 7,
+      minutes: minutes(7),
       regions: massage.regions,
       productId: 'massageOil',
       pinned: true,
@@ -58,7 +59,7 @@ describe('pinned steps', () => {
     const wand = first.find((s) => s.technique === 'highFrequency') ?? {
       key: 'highFrequency-1',
       technique: 'highFrequency' as const,
-      minutes: 3,
+      minutes: minutes(3),
       regions: ['forehead'] as const,
       why: [],
     }
@@ -73,7 +74,7 @@ describe('pinned steps', () => {
           {
             key: 'hardeningMask-1',
             technique: 'hardeningMask',
-            minutes: 3,
+            minutes: minutes(3),
             regions: ['forehead'],
             productId: 'hardeningPowder',
             why: [],
@@ -137,7 +138,9 @@ describe('protocols of the house', () => {
   it('are kept from a plan with its minutes on the skin, and give that plan back', () => {
     const own = propose(input).steps
     const rests = schedule(own, (s) =>
-      TECHNIQUES[s.technique].dwell ? { earliest: 0, latest: 99, late: 'harmless' } : undefined,
+      TECHNIQUES[s.technique].dwell
+        ? { earliest: minutes(0), latest: minutes(99), late: 'harmless' }
+        : undefined,
     ).resting
     const kept = asProtocol(own, (key) => {
       const r = rests.find((x) => x.key === key)

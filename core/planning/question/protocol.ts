@@ -1,6 +1,7 @@
 import type { PlanStep, ProtocolStep } from '../../catalogue/techniques/step'
-import { canPin } from './pins'
+import { canPin, onlyConnects } from '../../catalogue/techniques/traits'
 import type { Option, Stage } from './planCase'
+import { ticksWithin } from '../../units'
 
 /**
  * Worth more than anything an aim can add: what the protocol names is done wherever this skin and
@@ -29,7 +30,7 @@ function awayFrom(o: Option, protocol: readonly ProtocolStep[]): number {
   return o.main.reduce((sum, t) => {
     const m = o.moves.find((x) => x.technique === t)
     const p = protocol.find((x) => x.technique === t)
-    return sum + (m && p ? Math.abs((m.dwell ?? m.minutes) - p.minutes) * 2 : 0)
+    return sum + (m && p ? ticksWithin(Math.abs((m.dwell ?? m.minutes) - p.minutes)) : 0)
   }, 0)
 }
 
@@ -71,6 +72,6 @@ export function asProtocol(
   restedFor: (key: string) => number | undefined,
 ): ProtocolStep[] {
   return steps
-    .filter((s) => canPin(s.technique) && s.technique !== 'mist')
+    .filter((s) => canPin(s.technique) && !onlyConnects(s.technique))
     .map((s) => ({ technique: s.technique, minutes: restedFor(s.key) ?? s.minutes }))
 }

@@ -2,7 +2,7 @@ import type { LayoutId } from '../../catalogue/techniques/technique'
 import { GROUPS } from '../../face/regions'
 import { REGION_IDS, type RegionId } from '../../face/zones'
 import { feelsHeat } from '../../load/loads'
-import { rimOf } from '../../load/tolerance'
+import { toleranceOf } from '../../load/tolerance'
 import { spotRegions } from '../today/adapt'
 import type { Allowance } from '../today/allowed'
 import type { PlanInput } from '../input'
@@ -24,7 +24,8 @@ export class RegionSets {
     this.headroom = Object.fromEntries(
       REGION_IDS.map((r) => [
         r,
-        rimOf(input.profile, r, input.verdict.limit.rimPercent).hundredths - input.residual[r],
+        toleranceOf(input.profile, r, input.verdict.limit.tolerancePercent).hundredths -
+          input.residual[r],
       ]),
     ) as Record<RegionId, number>
   }

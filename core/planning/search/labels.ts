@@ -22,37 +22,37 @@ export interface Label {
 }
 
 /**
- * Loads with a move's added; undefined where that goes over a rim. Rims in the order of the
+ * Loads with a move's added; undefined where that goes over a tolerance. Tolerances in the order of the
  * regions.
  */
 export function addLoads(
   have: readonly number[],
   add: readonly number[],
-  rims: readonly number[],
+  tolerances: readonly number[],
 ): readonly number[] | undefined {
   let same = true
   for (let i = 0; i < have.length; i++) {
     const a = add[i] as number
     if (a === 0) continue
     same = false
-    if ((have[i] as number) + a > (rims[i] as number)) return undefined
+    if ((have[i] as number) + a > (tolerances[i] as number)) return undefined
   }
   return same ? have : have.map((h, i) => h + (add[i] as number))
 }
 
 /**
- * A load that nothing still to come can lift over the rim no longer tells two labels apart. Real
+ * A load that nothing still to come can lift over the tolerance no longer tells two labels apart. Real
  * loads are summed again at the end.
  */
 export function forget(
   loads: readonly number[],
-  rims: readonly number[],
+  tolerances: readonly number[],
   still: Still,
 ): readonly number[] {
   let out: number[] | readonly number[] = loads
   for (let i = 0; i < loads.length; i++) {
     const l = loads[i] as number
-    if (l === 0 || l + (still.loads[i] ?? 0) > (rims[i] as number)) continue
+    if (l === 0 || l + (still.loads[i] ?? 0) > (tolerances[i] as number)) continue
     if (out === loads) out = [...loads]
     ;(out as number[])[i] = 0
   }

@@ -3,6 +3,7 @@ import { startSurface } from '../../surface/surface'
 import { alike, type Way } from './alike'
 import { breaksPair, type Option, type PlanCase, type SolveFrom } from '../question/planCase'
 import { transitions, type Reached } from './transitions'
+import { toTicks } from '../../units'
 
 export type { Way } from './alike'
 export interface Layer {
@@ -38,7 +39,7 @@ export interface Layers {
 
 /**
  * Every state of the skin that can be reached stage by stage in the ticks there are, and every way
- * from one to the next that no rim, pair or minute forbids by itself.
+ * from one to the next that no tolerance, pair or minute forbids by itself.
  */
 export function layersOf(c: PlanCase, slotTicks: number, from?: SolveFrom): Layers {
   const table = transitions()
@@ -50,7 +51,7 @@ export function layersOf(c: PlanCase, slotTicks: number, from?: SolveFrom): Laye
     exfoliations: 0,
     marks: 0,
   }
-  const headroom = REGION_IDS.map((r) => Math.max(0, c.rim[r] - start.loads[r]))
+  const headroom = REGION_IDS.map((r) => Math.max(0, c.tolerance[r] - start.loads[r]))
   const slot = slotTicks - start.ticks
   const overfills = overfilling(headroom)
   const stages = c.stages.slice(start.stage)
@@ -156,7 +157,9 @@ function leastAhead(stages: PlanCase['stages']): number[] {
     out[s] = sum
     const stage = stages[s]
     if (stage?.must && stage.options.length > 0)
-      sum += Math.min(...stage.options.map((o) => o.moves.reduce((t, m) => t + m.minutes * 2, 0)))
+      sum += Math.min(
+        ...stage.options.map((o) => o.moves.reduce((t, m) => t + toTicks(m.minutes), 0)),
+      )
   }
   return out
 }
@@ -175,7 +178,7 @@ function bundled(ways: readonly Way[]): Way[][] {
   return out
 }
 
-/** Whether a move's loads alone go over a rim; each set of loads is looked at once. */
+/** Whether a move's loads alone go over a tolerance; each set of loads is looked at once. */
 function overfilling(headroom: readonly number[]): (reached: Reached, option: number) => boolean {
   const known: boolean[] = []
   return (reached, option) =>

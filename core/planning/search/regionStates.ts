@@ -1,5 +1,4 @@
-import { TECHNIQUES } from '../../catalogue/techniques/techniques'
-import { TECHNIQUE_IDS, type TechniqueId } from '../../catalogue/techniques/technique'
+import { TECHNIQUES, TECHNIQUE_IDS, type TechniqueId } from '../../catalogue/techniques/techniques'
 import { REGION_IDS, type RegionId } from '../../face/zones'
 import {
   ageRegion,
@@ -9,6 +8,7 @@ import {
   type Surface,
 } from '../../surface/surface'
 import { connect, type Connection } from '../steps/mend'
+import { toTicks, type Minutes } from '../../units'
 
 /** The state of each region by its number, in the order of the regions. */
 export type Skin = readonly number[]
@@ -19,7 +19,7 @@ export type Skin = readonly number[]
 export interface Link {
   technique: TechniqueId
   no: number
-  minutes: number
+  minutes: Minutes
   ticks: number
   there: boolean
 }
@@ -158,7 +158,7 @@ export class RegionStates {
             technique: s.technique,
             no: numberOf(s.technique),
             minutes: s.minutes,
-            ticks: s.minutes * 2,
+            ticks: toTicks(s.minutes),
             there: s.technique !== 'wait',
           }))
         : null

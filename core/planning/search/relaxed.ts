@@ -19,9 +19,9 @@ export function segmentOf(effect: number): number {
 
 /**
  * The question with one tangent an aim in place of its return, and with a price on the load of a
- * region in place of its rim (mostly none: then the rims are left aside).
+ * region in place of its tolerance (mostly none: then the tolerances are left aside).
  * What it still needs is the skin, the minutes and the number of works. A return is concave, so it
- * lies under each of its tangents, and what is under the rim has its price back:
+ * lies under each of its tangents, and what is under the tolerance has its price back:
  * the best that this easier question still offers bounds what any plan can still add. Solved
  * backwards, exactly; prices are whole sixty-fourths, so that sums are exact too.
  */
@@ -33,7 +33,7 @@ export class Relaxed {
   /** What the tangents come to where nothing has any effect yet. */
   private readonly base: number
   private readonly gains = new Map<Option, number>()
-  private readonly rims: readonly number[]
+  private readonly tolerances: readonly number[]
   /** Regions whose load has a price. */
   private readonly priced: readonly number[]
   constructor(
@@ -44,7 +44,7 @@ export class Relaxed {
     readonly loadPrices: readonly number[] = [],
   ) {
     this.priced = loadPrices.flatMap((p, i) => (p > 0 ? [i] : []))
-    this.rims = this.priced.length > 0 ? REGION_IDS.map((r) => c.rim[r]) : []
+    this.tolerances = this.priced.length > 0 ? REGION_IDS.map((r) => c.tolerance[r]) : []
     this.width = net.slot + 1
     this.price = segments.map((s, i) => (c.weights[i] ?? 0) * (TANGENTS[s]?.slope ?? 1))
     this.base = segments.reduce(
@@ -132,7 +132,8 @@ export class Relaxed {
       this.best(stage, state, worksLeft, ticksLeft) +
       (more ? this.gainOf(more) : 0)
     for (const i of this.priced)
-      v += (this.loadPrices[i] as number) * ((this.rims[i] as number) - (had.loads[i] as number))
+      v +=
+        (this.loadPrices[i] as number) * ((this.tolerances[i] as number) - (had.loads[i] as number))
     for (let i = 0; i < had.effects.length; i++)
       v += (this.price[i] ?? 0) * (had.effects[i] as number)
     return v
@@ -147,7 +148,7 @@ export class Relaxed {
         ] ?? Number.NEGATIVE_INFINITY)
   }
 
-  /** The ways of its best plan, rims aside; undefined where nothing fits. */
+  /** The ways of its best plan, tolerances aside; undefined where nothing fits. */
   path(works: number): Way[] | undefined {
     let state = 0
     let ticks = this.net.slot
@@ -222,9 +223,9 @@ const KEPT = 3
 const whole = (price: number): number => Math.max(0, Math.round(price * 64) / 64)
 
 /**
- * The easier question again with a price on the loads that its best plan takes over a rim, raised
+ * The easier question again with a price on the loads that its best plan takes over a tolerance, raised
  * where it still does and lowered where there is room left (subgradient steps).
- * For where the load decides: there, leaving the rims aside promises far more than any skin can
+ * For where the load decides: there, leaving the tolerances aside promises far more than any skin can
  * bear.
  * @param first what each region carries at the start
  * @param known value of the best plan known
@@ -246,7 +247,10 @@ export function priced(
     if (!path) break
     paths.push(path)
     const over = REGION_IDS.map((r, i) =>
-      path.reduce((sum, w) => sum + (w.move?.loads[i] ?? 0), (first.loads[i] ?? 0) - c.rim[r]),
+      path.reduce(
+        (sum, w) => sum + (w.move?.loads[i] ?? 0),
+        (first.loads[i] ?? 0) - c.tolerance[r],
+      ),
     )
     const moved = over.map((o, i) => (o > 0 || (prices[i] ?? 0) > 0 ? o : 0))
     const square = moved.reduce((sum, o) => sum + o * o, 0)

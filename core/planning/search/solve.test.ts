@@ -109,7 +109,9 @@ function brute(c: PlanCase, slotTicks: number): Tuple | undefined {
       if (
         !walked ||
         ticks + walked.ticks > slotTicks ||
-        walked.loads.some((l, k) => l > (loads[k] ?? 0) && l > c.rim[REGION_IDS[k] ?? 'forehead'])
+        walked.loads.some(
+          (l, k) => l > (loads[k] ?? 0) && l > c.tolerance[REGION_IDS[k] ?? 'forehead'],
+        )
       )
         continue
       go(
@@ -247,12 +249,12 @@ describe('the solver', () => {
     fc.assert(
       fc.property(question, fc.integer({ min: 0, max: 4 }), (q, part) => {
         const c = compile({ ...q.input, slotMinutes: q.slot })
-        // Rims so low that the load decides in most cases.
+        // Tolerances so low that the load decides in most cases.
         const bound = {
           ...c,
-          rim: Object.fromEntries(
+          tolerance: Object.fromEntries(
             REGION_IDS.map((r) => [r, c.residual[r] + 60 + part * 40]),
-          ) as typeof c.rim,
+          ) as typeof c.tolerance,
         }
         const usual = solve(bound, q.slot)
         const narrow = solve(bound, q.slot, undefined, [1, 1, Number.POSITIVE_INFINITY])

@@ -20,7 +20,7 @@ export interface Solution {
 }
 
 /**
- * The plan of greatest value that fits the ticks, the rims and the surface: label setting over
+ * The plan of greatest value that fits the ticks, the tolerances and the surface: label setting over
  * stages, exact.
  * A label gives way to one on the same surface that dominates it, and to the best plan known when
  * even the easier question (`Relaxed`) does not lift it there.
@@ -53,15 +53,15 @@ export function solve(
     way: undefined,
     back: undefined,
   }
-  const rims = REGION_IDS.map((r) => c.rim[r])
+  const tolerances = REGION_IDS.map((r) => c.tolerance[r])
   const search: Search = {
     c,
-    rims,
+    tolerances,
     net,
     works,
     bounds,
     still: stillToCome(c, net),
-    incumbent: Math.max(...paths.map((p) => worthOf(c, rims, first, p))),
+    incumbent: Math.max(...paths.map((p) => worthOf(c, tolerances, first, p))),
     width: 0,
   }
   for (const [pass, width] of widths.entries()) {
@@ -77,7 +77,7 @@ export function solve(
       search.bounds = [...more.bounds, ...search.bounds]
       search.incumbent = Math.max(
         search.incumbent,
-        ...more.paths.map((p) => worthOf(c, rims, first, p)),
+        ...more.paths.map((p) => worthOf(c, tolerances, first, p)),
       )
     }
   }
@@ -91,7 +91,7 @@ export function solve(
 const WIDTHS: readonly number[] = [12, 120, Number.POSITIVE_INFINITY]
 interface Search {
   c: PlanCase
-  /** In the order of the regions. */ rims: readonly number[]
+  /** In the order of the regions. */ tolerances: readonly number[]
   net: Layers
   works: number
   bounds: readonly Relaxed[]
@@ -104,7 +104,7 @@ function run(
   search: Search,
   first: Label,
 ): { best: Label | undefined; count: number; whole: boolean } {
-  const { c, net, works, width, still, rims } = search
+  const { c, net, works, width, still, tolerances } = search
   let labels: Label[] = [first]
   let count = 1
   let whole = true
@@ -146,14 +146,14 @@ function run(
           continue
         }
         if (option.marks !== 0 && breaksPair(c.pairs, label.marks, option.marks)) continue
-        const loads = addLoads(label.loads, move.loads, rims)
+        const loads = addLoads(label.loads, move.loads, tolerances)
         if (loads)
           offer(
             next,
             {
               at: way.to,
               ticks,
-              loads: forget(loads, rims, lasting),
+              loads: forget(loads, tolerances, lasting),
               effects: plus(label.effects, option.effects),
               taste: label.taste + option.taste,
               cost: label.cost + option.costCents,
@@ -222,15 +222,20 @@ function hopeless(
 }
 
 /**
- * What a way through all stages is worth, rims and pairs looked at; minus infinity where they
+ * What a way through all stages is worth, tolerances and pairs looked at; minus infinity where they
  * forbid it.
  */
-function worthOf(c: PlanCase, rims: readonly number[], first: Label, path: readonly Way[]): number {
+function worthOf(
+  c: PlanCase,
+  tolerances: readonly number[],
+  first: Label,
+  path: readonly Way[],
+): number {
   let loads: readonly number[] | undefined = first.loads
   let { effects, taste, marks } = first
   for (const { option, move } of path) {
     if (!option || !move) continue
-    loads = addLoads(loads, move.loads, rims)
+    loads = addLoads(loads, move.loads, tolerances)
     if (!loads || breaksPair(c.pairs, marks, option.marks)) return Number.NEGATIVE_INFINITY
     effects = plus(effects, option.effects)
     taste += option.taste

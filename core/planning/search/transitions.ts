@@ -5,6 +5,7 @@ import type { Surface } from '../../surface/surface'
 import type { Connection } from '../steps/mend'
 import type { Move, Option } from '../question/planCase'
 import { numberOf, RegionStates, type Link, type Skin } from './regionStates'
+import { toTicks } from '../../units'
 
 /** A move as it stands in the solved plan; `mend` marks a connecting step. */
 export interface PlacedMove extends Move {
@@ -310,7 +311,7 @@ function ready(m: Move): Ready {
     technique: numberOf(m.technique),
     names: m.regions,
     regions: m.regions.map((r) => REGION_NO.get(r) ?? 0),
-    ticks: m.minutes * 2,
+    ticks: toTicks(m.minutes),
     cool: on(100),
     warm: on(HEATED),
     dwells: m.dwell !== undefined,

@@ -1,5 +1,5 @@
 import type { PlanStep } from '../../catalogue/techniques/step'
-import type { TechniqueId } from '../../catalogue/techniques/technique'
+import type { TechniqueId } from '../../catalogue/techniques/techniques'
 
 /**
  * One change to a plan. Edits are data, so that they can be offered, shown, undone and sent.

@@ -1,7 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { TECHNIQUES } from '../../catalogue/techniques/techniques'
-import { TECHNIQUE_IDS } from '../../catalogue/techniques/technique'
+import { TECHNIQUES, TECHNIQUE_IDS } from '../../catalogue/techniques/techniques'
 import { GROUPS } from '../../face/regions'
 import { applyTechnique, startSurface, unmetNeeds } from '../../surface/surface'
 import { connect } from './mend'

@@ -1,7 +1,14 @@
-import { TECHNIQUES } from '../../catalogue/techniques/techniques'
-import type { Technique, TechniqueId } from '../../catalogue/techniques/technique'
+import {
+  TECHNIQUE_IDS,
+  TECHNIQUES,
+  type Technique,
+  type TechniqueId,
+} from '../../catalogue/techniques/techniques'
+import { shortName } from '../../catalogue/techniques/traits'
 import type { RegionId } from '../../face/zones'
+import { toTicks, type Minutes } from '../../units'
 import { applyTechnique, unmetNeeds, type Surface, type Unmet } from '../../surface/surface'
+import { minutes } from '../../units'
 
 /** Why a connecting step stands before another: what that one wants. */
 export const CONNECTOR_WANTS: Partial<Record<TechniqueId, string>> = {
@@ -14,20 +21,17 @@ export const CONNECTOR_WANTS: Partial<Record<TechniqueId, string>> = {
 
 /** "tip wants dry skin": why a connecting step stands before a technique. */
 export const wantsWords = (t: Technique, wants: string | undefined): string =>
-  `${t.name.toLowerCase().replace(/ on$|,.*$/, '')} ${wants ?? 'wants it so'}`
+  `${shortName(t.id).toLowerCase()} ${wants ?? 'wants it so'}`
 
 /** Connecting steps that can put a surface right, with the minutes they take. */
-const CONNECTORS: readonly { id: TechniqueId; minutes: number }[] = [
-  { id: 'blot', minutes: 0.5 },
-  { id: 'mist', minutes: 0.5 },
-  { id: 'rinse', minutes: 1 },
-  { id: 'secondCleanse', minutes: 2 },
-  { id: 'wait', minutes: 0.5 },
-]
+const CONNECTORS: readonly { id: TechniqueId; minutes: Minutes }[] = TECHNIQUE_IDS.flatMap((id) => {
+  const { connects } = TECHNIQUES[id]
+  return connects === undefined ? [] : [{ id, minutes: connects }]
+})
 
 export interface Connection {
-  steps: readonly { technique: TechniqueId; minutes: number; regions: readonly RegionId[] }[]
-  minutes: number
+  steps: readonly { technique: TechniqueId; minutes: Minutes; regions: readonly RegionId[] }[]
+  minutes: Minutes
   surface: Surface
 }
 
@@ -42,13 +46,13 @@ export function connect(
   regions: readonly RegionId[],
 ): Connection | undefined {
   const first = unmetNeeds(surface, technique, regions)
-  if (first.length === 0) return { steps: [], minutes: 0, surface }
+  if (first.length === 0) return { steps: [], minutes: minutes(0), surface }
   if (first.some((u) => u.part === 'skin' || u.part === 'warmth')) return undefined
   const masked = regions.some((r) => surface[r].film === 'mask')
   const layered =
     regions.some((r) => surface[r].film === 'leaveOn') &&
     (technique.needs.film?.includes('leaveOn') ?? false)
-  let frontier: Connection[] = [{ steps: [], minutes: 0, surface }]
+  let frontier: Connection[] = [{ steps: [], minutes: minutes(0), surface }]
   let best: Connection | undefined
   for (let depth = 0; depth < 3; depth++) {
     const next: Connection[] = []
@@ -70,8 +74,8 @@ export function connect(
         }
         const reached: Connection = {
           steps: [...chain.steps, step],
-          minutes: chain.minutes + c.minutes,
-          surface: applyTechnique(chain.surface, connector, step.regions, c.minutes * 2),
+          minutes: minutes(chain.minutes + c.minutes),
+          surface: applyTechnique(chain.surface, connector, step.regions, toTicks(c.minutes)),
         }
         if (unmetNeeds(reached.surface, technique, regions).length === 0) {
           if (!best || better(reached, best)) best = reached

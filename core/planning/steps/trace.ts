@@ -1,4 +1,4 @@
-import { EXFOLIATING } from '../../catalogue/kinds'
+import { exfoliates } from '../../catalogue/techniques/traits'
 import type { PlanStep } from '../../catalogue/techniques/step'
 import { freeAcidOf } from '../../dosing/freeAcid'
 import { TECHNIQUES } from '../../catalogue/techniques/techniques'
@@ -14,6 +14,7 @@ import {
 import { dwellWindow, schedule, type Schedule } from '../../timing/schedule'
 import { isSensitive } from '../today/adapt'
 import type { PlanInput } from '../input'
+import { toTicks } from '../../units'
 
 export interface StepState {
   before: Surface
@@ -63,11 +64,9 @@ export function trace(input: PlanInput, steps: readonly PlanStep[]): Trace {
       ]),
     ) as Record<RegionId, number>
     for (const r of REGION_IDS) totals[r] += loads[r]
-    surface = applyTechnique(before, t, step.regions, step.minutes * 2)
+    surface = applyTechnique(before, t, step.regions, toTicks(step.minutes))
     states.push({ before, after: surface, unmet: unmetNeeds(before, t, step.regions), loads })
   }
-  const exfoliations = steps
-    .filter((s) => TECHNIQUES[s.technique].families.some((f) => EXFOLIATING.includes(f)))
-    .map((s) => s.key)
+  const exfoliations = steps.filter((s) => exfoliates(s.technique)).map((s) => s.key)
   return { start, states, schedule: times, totals, exfoliations }
 }

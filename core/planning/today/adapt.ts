@@ -1,5 +1,5 @@
 import { ADAPTATIONS, type Adaptation, type SkinTest } from '../../catalogue/skin/adaptations'
-import type { Technique } from '../../catalogue/techniques/technique'
+import type { Technique } from '../../catalogue/techniques/techniques'
 import { GROUPS } from '../../face/regions'
 import { REGION_IDS, type RegionId } from '../../face/zones'
 import { plannedGrade, type Profile } from '../../skin/profile'

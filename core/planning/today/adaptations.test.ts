@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { ADAPTATIONS, type Adaptation } from '../../catalogue/skin/adaptations'
 import { PRODUCT_KINDS } from '../../catalogue/kinds'
-import type { TechniqueId } from '../../catalogue/techniques/technique'
+import type { TechniqueId } from '../../catalogue/techniques/techniques'
 import { screen } from '../../screening/verdict'
 import type { Grade, Readings } from '../../skin/readings'
 import { ACIDS, allNo, lot, planInput, product, readAll, TODAY } from '../../testing/fixtures'

@@ -1,9 +1,10 @@
 import type { PlanStep } from '../../catalogue/techniques/step'
-import type { TechniqueId } from '../../catalogue/techniques/technique'
+import type { TechniqueId } from '../../catalogue/techniques/techniques'
 import { GROUPS } from '../../face/regions'
 import { REGION_IDS, type RegionId } from '../../face/zones'
 import { allowance, type Allowance } from './allowed'
 import type { PlanInput } from '../input'
+import { minutes } from '../../units'
 
 /**
  * A step as it would be added by hand: the usual minutes, the widest zones allowed, the best suited
@@ -15,11 +16,11 @@ export function freshStep(id: TechniqueId, input: PlanInput): Omit<PlanStep, 'ke
   const t = a.technique
   const regions = widest(a)
   if (regions.length === 0 && t.groups[0] !== 'body') return undefined
-  const minutes = [...t.minutes.choices].reverse().find((m) => m <= a.minutesMost) ?? a.minutesMost
+  const longest = [...t.minutes.choices].reverse().find((m) => m <= a.minutesMost)
   return {
     technique: id,
     regions,
-    minutes,
+    minutes: longest ?? minutes(a.minutesMost),
     ...(t.passes ? { passes: Math.min(t.passes.usual, a.passesMost) } : {}),
     ...(a.setting ? { setting: a.setting.start } : {}),
     ...(a.products[0] ? { productId: a.products[0].product.id } : {}),

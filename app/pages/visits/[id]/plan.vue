@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import { mdiRedo, mdiUndo } from '@mdi/js'
 import { SCHOOLS, SCHOOL_IDS } from '#core/catalogue/schools/schools'
-import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
-import { TECHNIQUE_IDS, type TechniqueId } from '#core/catalogue/techniques/technique'
+import { TECHNIQUES, TECHNIQUE_IDS, type TechniqueId } from '#core/catalogue/techniques/techniques'
 import { freshStep, isFit, placeFor } from '#core/planning/checks/check'
 import { sayProblem } from '~/composables/useApi'
 import { usePlan } from '~/stores/plan'

@@ -104,9 +104,11 @@ const marks = computed(() =>
 const profile = computed(() =>
   deriveProfile(zones.value, b.value?.client.age ?? undefined, whole.value),
 )
-/** What the answers leave of the rim, with the skin as it is being read. */
+/** What the answers leave of the tolerance, with the skin as it is being read. */
 const limitPercent = computed(() =>
-  b.value ? withSkin(screenHere(b.value, b.value.answers), profile.value).limit.rimPercent : 100,
+  b.value
+    ? withSkin(screenHere(b.value, b.value.answers), profile.value).limit.tolerancePercent
+    : 100,
 )
 const changes = computed(() =>
   b.value?.previousReading ? changedReadings(b.value.previousReading.zones, zones.value) : [],

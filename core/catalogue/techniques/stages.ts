@@ -1,0 +1,45 @@
+import { STAGE_IDS, type StageId } from '../kinds'
+import { techniquesWhere, TECHNIQUES, type Technique, type TechniqueId } from './techniques'
+
+/** A stage that every visit has, the rule that says so, and what is added where it is missing. */
+export interface FloorStage {
+  rule: string
+  stage: StageId
+  first: TechniqueId
+}
+
+/** The floor of a visit (common practice; the backbone of the protocol). */
+export const FLOOR_STAGES: readonly FloorStage[] = [
+  { rule: 'must-settle', stage: 'settle', first: 'settle' },
+  { rule: 'must-eyes', stage: 'eyesOff', first: 'eyesOff' },
+  { rule: 'must-surface', stage: 'surfaceCleanse', first: 'milk' },
+  { rule: 'must-read', stage: 'reading', first: 'secondReading' },
+  { rule: 'must-deep', stage: 'deepCleanse', first: 'secondCleanse' },
+  { rule: 'must-moisturise', stage: 'moisturise', first: 'moisturiser' },
+  { rule: 'must-sun', stage: 'sun', first: 'sunProtection' },
+  { rule: 'must-close', stage: 'close', first: 'close' },
+]
+
+/** What of a visit some techniques hang on. */
+export interface Occasion {
+  madeUp: boolean
+  daylight: boolean
+}
+
+/** Whether a technique has its occasion: by day, in the evening, or only on a made-up face. */
+export function hasOccasion({ only }: Technique, { madeUp, daylight }: Occasion): boolean {
+  if (only === 'madeUp') return madeUp
+  if (only === 'byDay') return daylight
+  return only === undefined || !daylight
+}
+
+/** The floor of this visit: a stage whose own step has no occasion is not part of it. */
+export const floorOf = (occasion: Occasion): FloorStage[] =>
+  FLOOR_STAGES.filter((floor) => hasOccasion(TECHNIQUES[floor.first], occasion))
+
+/** What may be done in a stage, in the order of the rows; what only follows is not asked for. */
+export const techniquesOf = (stage: StageId): TechniqueId[] =>
+  techniquesWhere((t) => t.part !== 'follows' && (t.stage === stage || t.alsoIn === stage))
+
+/** The place of a technique's stage in the usual order of a visit. */
+export const stageRank = (id: TechniqueId): number => STAGE_IDS.indexOf(TECHNIQUES[id].stage)

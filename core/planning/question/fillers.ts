@@ -1,0 +1,110 @@
+import { TECHNIQUE_IDS, TECHNIQUES, type TechniqueId } from '../../catalogue/techniques/techniques'
+import { toTicks, minutes } from '../../units'
+import type { Allowance } from '../today/allowed'
+import type { OptionMaker } from './options'
+import type { Move } from './planCase'
+
+/** What hands do while something rests, valued. */
+export interface Filler {
+  name: string
+  moves: readonly Move[]
+  /** Those of what rests counted in. */
+  effects: readonly number[]
+  liking: number
+  idle: number
+}
+
+/** The waiting by the client that fills what nothing else fills. */
+const STAY: TechniqueId = 'stay'
+/** The minutes of hands, arms or shoulders that count as the whole of it. */
+const WHOLE_MINUTES = 10
+
+/** Those that fill hands, the one that wants the longest rest first. */
+const FILLERS = TECHNIQUE_IDS.filter((id) => TECHNIQUES[id].fillsFrom !== undefined).sort(
+  (one, other) => (TECHNIQUES[other].fillsFrom ?? 0) - (TECHNIQUES[one].fillsFrom ?? 0),
+)
+
+/**
+ * What hands may do meanwhile, less what another way of doing it for the same minutes beats or
+ * equals in everything: any plan with it is no better than the same plan with the other.
+ * @param free hands-free minutes
+ * @param base effects of what rests
+ */
+export function fillersFor(
+  make: OptionMaker,
+  list: readonly Allowance[],
+  free: number,
+  base: readonly number[],
+): Filler[] {
+  const all = namesFor(list, free).map((name) => fillerOf(make, name, free, base))
+  return all.filter(
+    (filler) =>
+      !all.some((other) => other !== filler && sameMinutes(other, filler) && beats(other, filler)),
+  )
+}
+
+/**
+ * Stay by what is watched by the second; else the two that a rest of this length is long enough
+ * for, the longer first.
+ */
+function namesFor(list: readonly Allowance[], free: number): (TechniqueId | undefined)[] {
+  if (free <= 0) return [undefined]
+  if (list.some((allowance) => allowance.technique.attended)) return [STAY]
+  return FILLERS.filter((id) => (TECHNIQUES[id].fillsFrom ?? 0) <= free).slice(0, 2)
+}
+
+function fillerOf(
+  make: OptionMaker,
+  name: TechniqueId | undefined,
+  free: number,
+  base: readonly number[],
+): Filler {
+  const moves = name ? meanwhile(name, free) : []
+  const share = (move: Move) => Math.min(1, move.minutes / WHOLE_MINUTES)
+  const liking = (move: Move) =>
+    (make.method.taste[move.technique] ?? 0) + make.allow(move.technique).favour
+  const idleTicks = (move: Move) => (TECHNIQUES[move.technique].idle ? toTicks(move.minutes) : 0)
+  return {
+    name: name ?? 'none',
+    moves,
+    effects: moves
+      .map((move) => make.effects.of(TECHNIQUES[move.technique], [], share(move)))
+      .reduce<readonly number[]>(plus, base),
+    liking: moves.reduce((sum, move) => sum + liking(move), 0),
+    idle: moves.reduce((sum, move) => sum + idleTicks(move), 0),
+  }
+}
+
+/** One filler, and the other after it where the mask rests longer than that takes. */
+function meanwhile(name: TechniqueId, free: number): Move[] {
+  const { fillsThen } = TECHNIQUES[name]
+  const first = Math.min(free, TECHNIQUES[name].minutes.most)
+  const rest = free - first
+  const second = fillsThen ? Math.min(rest, TECHNIQUES[fillsThen].minutes.most) : 0
+  const body = (technique: TechniqueId, took: number): Move[] =>
+    took > 0 ? [{ technique, regions: [], minutes: minutes(took) }] : []
+  return [
+    ...body(name, first),
+    ...(fillsThen ? body(fillsThen, second) : []),
+    ...body(STAY, rest - second),
+  ]
+}
+
+const sameMinutes = (one: Filler, other: Filler): boolean =>
+  one.moves.length === other.moves.length &&
+  one.moves.every((move, i) => move.minutes === other.moves[i]?.minutes)
+
+function beats(one: Filler, other: Filler): boolean {
+  const less = one.effects.some((effect, i) => effect < (other.effects[i] ?? 0))
+  if (one.liking < other.liking || one.idle > other.idle || less) return false
+  return (
+    one.liking > other.liking ||
+    one.idle < other.idle ||
+    one.effects.some((effect, i) => effect > (other.effects[i] ?? 0)) ||
+    one.name < other.name
+  )
+}
+
+/** Two rows of effects added up, aim by aim. */
+export const plus = (one: readonly number[], other: readonly number[]): readonly number[] =>
+  one.map((effect, i) => effect + (other[i] ?? 0))

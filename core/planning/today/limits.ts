@@ -1,0 +1,20 @@
+import type { Pair } from '../../catalogue/rules/pairs'
+import { methodOf } from '../../catalogue/schools/schools'
+import type { PlanInput } from '../input'
+import { isResilient } from './adapt'
+
+type House = Pick<PlanInput, 'school' | 'policy' | 'profile' | 'licences'>
+
+/** How many exfoliations this skin may have in one visit: the house's number only on resilient skin. */
+export const mostExfoliations = (input: House): number =>
+  isResilient(input.profile) ? methodOf(input.school, input.policy).exfoliationLimit : 1
+
+/**
+ * Whether a pair that never shares a visit is waived today: where the house allows it, for trained
+ * hands, on resilient skin.
+ */
+export const pairWaived = ({ unless }: Pair, input: House): boolean =>
+  unless === 'peelWithMachine' &&
+  methodOf(input.school, input.policy).peelWithMachine &&
+  isResilient(input.profile) &&
+  input.licences.includes('machine')
