@@ -3,7 +3,7 @@ import type { PlanStep } from '../catalogue/techniques/step'
 import type { DwellWindow } from '../catalogue/techniques/technique'
 import type { RegionId } from '../face/zones'
 import { takesOff } from './removal'
-import { type Minutes } from '../units'
+import type { Minutes } from '../units'
 
 export interface StepTime {
   key: string

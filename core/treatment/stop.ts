@@ -1,6 +1,6 @@
 import { CALL_HELP, STOP_RULES, SIGN_NAMES, type StopRule } from '../catalogue/rules/stopRules'
 import { exfoliates } from '../catalogue/techniques/traits'
-import { TECHNIQUES, type TechniqueId } from '../catalogue/techniques/techniques'
+import type { TechniqueId } from '../catalogue/techniques/techniques'
 import { REGION_NAMES } from '../face/regions'
 import type { Grade } from '../skin/readings'
 import type { EventBody } from './events'

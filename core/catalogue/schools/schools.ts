@@ -1,7 +1,7 @@
 import { canPin } from '../techniques/traits'
 import { campOf, POINT_IDS, POINTS, type Camp, type PointId } from './camps'
-import { TECHNIQUE_IDS, TECHNIQUES, type TechniqueId } from '../techniques/techniques'
-import { type LayoutId } from '../techniques/technique'
+import { TECHNIQUE_IDS, type TechniqueId } from '../techniques/techniques'
+import type { LayoutId } from '../techniques/technique'
 
 export const SCHOOL_IDS = ['warmCloth', 'brightLamp', 'oilAndWater', 'stillBowl'] as const
 export type SchoolId = (typeof SCHOOL_IDS)[number]

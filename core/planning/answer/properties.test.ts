@@ -18,7 +18,7 @@ import type { Option } from '../question/planCase'
 import { propose } from './propose'
 import { RegionSets } from '../question/regionSets'
 import { solve } from '../search/solve'
-import { workOf } from '../search/transitions'
+import { workOf } from '../search/readyMoves'
 
 const RUNS = process.env.OAK_FULL ? Number(process.env.OAK_RUNS ?? 200) : 40
 const grade = (most: number) => fc.integer({ min: 0, max: most }) as fc.Arbitrary<Grade>

@@ -1,6 +1,6 @@
 import type { StageId } from '../../catalogue/kinds'
 import type { PlanStep } from '../../catalogue/techniques/step'
-import { TECHNIQUES, type TechniqueId } from '../../catalogue/techniques/techniques'
+import { TECHNIQUES } from '../../catalogue/techniques/techniques'
 import { canPin } from '../../catalogue/techniques/traits'
 import { freeAcidOf } from '../../dosing/freeAcid'
 import type { BlockMaker } from './blocks'

@@ -1,4 +1,4 @@
-import type { Still } from './bounds'
+import type { Remaining } from './bounds'
 import type { Way } from './layers'
 import type { PlanCase } from '../question/planCase'
 import { returns } from './returns'
@@ -47,12 +47,12 @@ export function addLoads(
 export function forget(
   loads: readonly number[],
   tolerances: readonly number[],
-  still: Still,
+  remaining: Remaining,
 ): readonly number[] {
   let out: number[] | readonly number[] = loads
   for (let i = 0; i < loads.length; i++) {
     const l = loads[i] as number
-    if (l === 0 || l + (still.loads[i] ?? 0) > (tolerances[i] as number)) continue
+    if (l === 0 || l + (remaining.loads[i] ?? 0) > (tolerances[i] as number)) continue
     if (out === loads) out = [...loads]
     ;(out as number[])[i] = 0
   }
@@ -72,15 +72,20 @@ export function worth(c: PlanCase, effects: readonly number[], taste: number): n
  * Keeps a label among those of its state unless one of them dominates it; drops those that it
  * dominates.
  */
-export function offer(next: Map<number, Label[]>, label: Label, c: PlanCase, still: Still): void {
+export function offer(
+  next: Map<number, Label[]>,
+  label: Label,
+  c: PlanCase,
+  remaining: Remaining,
+): void {
   const list = next.get(label.at)
   if (!list) {
     next.set(label.at, [label])
     return
   }
-  for (const other of list) if (dominates(other, label, c, still)) return
+  for (const other of list) if (dominates(other, label, c, remaining)) return
   let kept = 0
-  for (const other of list) if (!dominates(label, other, c, still)) list[kept++] = other
+  for (const other of list) if (!dominates(label, other, c, remaining)) list[kept++] = other
   list.length = kept
   list.push(label)
 }
@@ -91,7 +96,7 @@ export function offer(next: Map<number, Label[]>, label: Label, c: PlanCase, sti
  * still come, where it is behind its lag is largest now.
  * Cost and idle minutes decide only between labels that are otherwise equal; then the smaller ids.
  */
-function dominates(a: Label, b: Label, c: PlanCase, still: Still): boolean {
+function dominates(a: Label, b: Label, c: PlanCase, remaining: Remaining): boolean {
   if (a.ticks > b.ticks || a.exfoliations > b.exfoliations || (a.marks & ~b.marks) !== 0)
     return false
   if (a.loads !== b.loads)
@@ -104,7 +109,7 @@ function dominates(a: Label, b: Label, c: PlanCase, still: Still): boolean {
     const eb = b.effects[i] as number
     if (ea === eb) continue
     equal = false
-    const shift = ea > eb ? (still.effects[i] ?? 0) : 0
+    const shift = ea > eb ? (remaining.effects[i] ?? 0) : 0
     lead += (c.weights[i] ?? 0) * (returns(ea + shift) - returns(eb + shift))
   }
   if (lead > 0) return true

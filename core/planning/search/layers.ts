@@ -1,11 +1,17 @@
 import { REGION_IDS } from '../../face/zones'
 import { startSurface } from '../../surface/surface'
-import { alike, type Way } from './alike'
-import { breaksPair, type Option, type PlanCase, type SolveFrom } from '../question/planCase'
-import { transitions, type Reached } from './transitions'
 import { toTicks } from '../../units'
+import {
+  breaksPair,
+  type Option,
+  type PlanCase,
+  type SolveFrom,
+  type Stage,
+} from '../question/planCase'
+import { mergeEquivalent, type RawLayer, type Way } from './equivalent'
+import { transitions, type Reached, type RowSet, type Transitions } from './transitions'
 
-export type { Way } from './alike'
+export type { Way } from './equivalent'
 export interface Layer {
   id: string
   /**
@@ -24,17 +30,20 @@ export interface Layer {
   /** By state. */
   ways: readonly (readonly Way[])[]
   /**
-   * The same ways, those between the same two states and with as many works together, the quickest
-   * first.
+   * The same ways, those between the same two states and with as many exfoliations together, the
+   * quickest first.
    */
   bundles: readonly (readonly Way[])[]
 }
 export interface Layers {
   start: SolveFrom
-  /** Ticks that are left. */ slot: number
-  /** What each region may still take, hundredths. */ headroom: readonly number[]
+  /** Ticks that are left. */
+  slot: number
+  /** What each region may still take, hundredths. */
+  headroom: readonly number[]
   layers: readonly Layer[]
-  /** States after the last stage. */ ends: number
+  /** States after the last stage. */
+  ends: number
 }
 
 /**
@@ -43,106 +52,153 @@ export interface Layers {
  */
 export function layersOf(c: PlanCase, slotTicks: number, from?: SolveFrom): Layers {
   const table = transitions()
-  const start = from ?? {
-    surface: startSurface(c.madeUp),
-    stage: 0,
-    ticks: 0,
-    loads: c.residual,
-    exfoliations: 0,
-    marks: 0,
-  }
+  const start = from ?? beginning(c)
   const headroom = REGION_IDS.map((r) => Math.max(0, c.tolerance[r] - start.loads[r]))
   const slot = slotTicks - start.ticks
-  const overfills = overfilling(headroom)
   const stages = c.stages.slice(start.stage)
-  const sure = stages.reduce(
-    (m, s) =>
-      s.must && s.options.length > 0 ? m | s.options.reduce((a, o) => a & o.marks, ~0) : m,
-    start.marks,
-  )
-  const open = stages.map((stage) =>
-    stage.options.filter(
-      (o) =>
-        !breaksPair(c.pairs, sure & ~o.marks, o.marks) &&
-        (!o.exfoliates || start.exfoliations < c.maxExfoliations),
-    ),
-  )
+  const open = openOptions(c, start, stages)
   const sets = open.map((options) => table.rowSet(options))
   const lastWarm = sets.findLastIndex((set) => set.asksWarmth)
   const ahead = leastAhead(stages)
-  // By state, in the order they were met: the surface's number, the fewest ticks and the most.
-  let surfaces: number[] = [table.intern(start.surface)]
-  let soonest: number[] = [0]
-  let longest: number[] = [0]
+  const overfills = overfilling(headroom)
+  let frontier = new Frontier(table)
+  frontier.reach(table.intern(start.surface), 0, 0)
   const raw = stages.map((stage, s) => {
-    const met = new Map<number, number>()
-    const next: number[] = []
-    const early: number[] = []
-    const late: number[] = []
-    const reach = (reached: number, ticks: number, most: number): number => {
-      const surface = s >= lastWarm ? table.unwarmed(reached) : reached
-      const known = met.get(surface)
-      if (known !== undefined) {
-        if (ticks < (early[known] as number)) early[known] = ticks
-        if (most > (late[known] as number)) late[known] = most
-        return known
-      }
-      met.set(surface, next.length)
-      early.push(ticks)
-      late.push(most)
-      return next.push(surface) - 1
-    }
-    const options = open[s] ?? []
-    const rows = sets[s] ?? table.rowSet([])
-    // Later than this, what must still be done no longer fits.
-    const last = slot - (ahead[s] ?? 0)
-    const layer = {
-      id: stage.id,
-      soonest,
-      longest,
-      starts: [0],
-      to: [] as number[],
-      order: [] as number[],
-      reached: [] as Reached[],
-      options,
-      most: rows.most,
-    }
-    for (let i = 0; i < surfaces.length; i++) {
-      const surface = surfaces[i] ?? 0
-      const ticks = soonest[i] ?? 0
-      const most = longest[i] ?? 0
-      if (!stage.must || stage.options.length === 0) {
-        layer.to.push(reach(surface, ticks, most))
-        layer.order.push(-1)
-      }
-      const reached = table.from(rows, surface)
-      layer.reached.push(reached)
-      for (let o = 0; o < options.length; o++) {
-        const own = reached.ticks[o] as number
-        if (own < 0 || ticks + own > last || overfills(reached, o)) continue
-        layer.to.push(reach(reached.surfaces[o] as number, ticks + own, Math.min(slot, most + own)))
-        layer.order.push(o)
-      }
-      layer.starts.push(layer.to.length)
-    }
-    surfaces = next
-    soonest = early
-    longest = late
+    // Warmth that nothing to come asks after is forgotten.
+    const next = new Frontier(table, s >= lastWarm)
+    const layer = layerFrom(stage, frontier, next, {
+      table,
+      slot,
+      overfills,
+      options: open[s] ?? [],
+      rows: sets[s] ?? table.rowSet([]),
+      // Later than this, what must still be done no longer fits.
+      last: slot - (ahead[s] ?? 0),
+    })
+    frontier = next
     return layer
   })
-  const { layers, ends } = alike(raw, surfaces.length)
+  const { layers, ends } = mergeEquivalent(raw, frontier.surfaces.length)
   return {
     start,
     slot,
     headroom,
     ends,
-    layers: layers.map((l, s) => ({
-      ...l,
+    layers: layers.map((layer, s) => ({
+      ...layer,
       options: raw[s]?.options ?? [],
       most: raw[s]?.most ?? [],
-      states: l.soonest.length,
-      bundles: l.ways.flatMap(bundled),
+      states: layer.soonest.length,
+      bundles: layer.ways.flatMap(bundled),
     })),
+  }
+}
+
+/** A whole visit, from the first stage on. */
+const beginning = (c: PlanCase): SolveFrom => ({
+  surface: startSurface(c.madeUp),
+  stage: 0,
+  ticks: 0,
+  loads: c.residual,
+  exfoliations: 0,
+  marks: 0,
+})
+
+/** By stage, what neither a pair with something certain nor the number of exfoliations forbids. */
+function openOptions(c: PlanCase, start: SolveFrom, stages: readonly Stage[]): Option[][] {
+  const certain = stages
+    .filter((stage) => stage.must && stage.options.length > 0)
+    .reduce((marks, { options }) => marks | options.reduce((m, o) => m & o.marks, ~0), start.marks)
+  const mayExfoliate = start.exfoliations < c.maxExfoliations
+  return stages.map((stage) =>
+    stage.options.filter(
+      (option) =>
+        !breaksPair(c.pairs, certain & ~option.marks, option.marks) &&
+        (mayExfoliate || !option.exfoliates),
+    ),
+  )
+}
+
+/** The states of the skin between two stages, in the order they were met. */
+class Frontier {
+  readonly surfaces: number[] = []
+  /** Fewest and most ticks in which each is reached. */
+  readonly soonest: number[] = []
+  readonly longest: number[] = []
+  private readonly met = new Map<number, number>()
+  constructor(
+    private readonly table: Transitions,
+    private readonly forgetsWarmth = false,
+  ) {}
+
+  /** @returns the state's place among those met */
+  reach(reached: number, ticks: number, most: number): number {
+    const surface = this.forgetsWarmth ? this.table.unwarmed(reached) : reached
+    const known = this.met.get(surface)
+    if (known !== undefined) {
+      if (ticks < (this.soonest[known] as number)) this.soonest[known] = ticks
+      if (most > (this.longest[known] as number)) this.longest[known] = most
+      return known
+    }
+    this.met.set(surface, this.surfaces.length)
+    this.soonest.push(ticks)
+    this.longest.push(most)
+    return this.surfaces.push(surface) - 1
+  }
+}
+
+interface StageWork {
+  table: Transitions
+  slot: number
+  overfills: (reached: Reached, option: number) => boolean
+  options: readonly Option[]
+  rows: RowSet
+  last: number
+}
+
+/** The ways of one stage, from each state before it; what they reach is met in `next`. */
+function layerFrom(
+  stage: Stage,
+  now: Frontier,
+  next: Frontier,
+  work: StageWork,
+): RawLayer & {
+  most: readonly number[]
+} {
+  const { table, slot, overfills, options, rows, last } = work
+  const starts = [0]
+  const to: number[] = []
+  const order: number[] = []
+  const reachedFrom: Reached[] = []
+  const mayBeNone = !stage.must || stage.options.length === 0
+  now.surfaces.forEach((surface, state) => {
+    const ticks = now.soonest[state] ?? 0
+    const most = now.longest[state] ?? 0
+    if (mayBeNone) {
+      to.push(next.reach(surface, ticks, most))
+      order.push(-1)
+    }
+    const reached = table.from(rows, surface)
+    reachedFrom.push(reached)
+    for (let option = 0; option < options.length; option++) {
+      const own = reached.ticks[option] as number
+      if (own < 0 || ticks + own > last || overfills(reached, option)) continue
+      const late = Math.min(slot, most + own)
+      to.push(next.reach(reached.surfaces[option] as number, ticks + own, late))
+      order.push(option)
+    }
+    starts.push(to.length)
+  })
+  return {
+    id: stage.id,
+    soonest: now.soonest,
+    longest: now.longest,
+    starts,
+    to,
+    order,
+    reached: reachedFrom,
+    options,
+    most: rows.most,
   }
 }
 
@@ -167,14 +223,14 @@ function leastAhead(stages: PlanCase['stages']): number[] {
 /** The ways of one state. */
 function bundled(ways: readonly Way[]): Way[][] {
   const by = new Map<number, Way[]>()
-  for (const w of ways) {
-    const key = w.to * 2 + (w.option?.exfoliates ? 1 : 0)
+  for (const way of ways) {
+    const key = way.to * 2 + (way.option?.exfoliates ? 1 : 0)
     const list = by.get(key)
-    if (list) list.push(w)
-    else by.set(key, [w])
+    if (list) list.push(way)
+    else by.set(key, [way])
   }
   const out = [...by.values()]
-  for (const list of out) if (list.length > 1) list.sort((a, b) => a.ticks - b.ticks)
+  for (const list of out) if (list.length > 1) list.sort((one, other) => one.ticks - other.ticks)
   return out
 }
 
@@ -183,5 +239,6 @@ function overfilling(headroom: readonly number[]): (reached: Reached, option: nu
   const known: boolean[] = []
   return (reached, option) =>
     (known[reached.loadsIds[option] as number] ??=
-      reached.moves[option]?.loads.some((l, i) => l > 0 && l > (headroom[i] ?? 0)) ?? false)
+      reached.moves[option]?.loads.some((load, i) => load > 0 && load > (headroom[i] ?? 0)) ??
+      false)
 }

@@ -20,7 +20,7 @@ export function segmentOf(effect: number): number {
 /**
  * The question with one tangent an aim in place of its return, and with a price on the load of a
  * region in place of its tolerance (mostly none: then the tolerances are left aside).
- * What it still needs is the skin, the minutes and the number of works. A return is concave, so it
+ * What it still needs is the skin, the minutes and the number of exfoliations. A return is concave, so it
  * lies under each of its tangents, and what is under the tolerance has its price back:
  * the best that this easier question still offers bounds what any plan can still add. Solved
  * backwards, exactly; prices are whole sixty-fourths, so that sums are exact too.
@@ -40,7 +40,7 @@ export class Relaxed {
     c: PlanCase,
     private readonly net: Layers,
     readonly segments: readonly number[],
-    works: number,
+    exfoliationLimit: number,
     readonly loadPrices: readonly number[] = [],
   ) {
     this.priced = loadPrices.flatMap((p, i) => (p > 0 ? [i] : []))
@@ -65,7 +65,7 @@ export class Relaxed {
     this.depth = [
       ...net.layers.map((_, s) =>
         net.layers.slice(s).some((l) => l.ways.some((own) => own.some((w) => w.option?.exfoliates)))
-          ? works
+          ? exfoliationLimit
           : 0,
       ),
       0,
@@ -79,9 +79,9 @@ export class Relaxed {
   private back(s: number, later: Float64Array): Float64Array {
     const { width } = this
     const layer = this.net.layers[s]
-    const works = this.depth[s] ?? 0
+    const exfoliationLimit = this.depth[s] ?? 0
     const then = this.depth[s + 1] ?? 0
-    const here = new Float64Array((layer?.states ?? 0) * (works + 1) * width).fill(
+    const here = new Float64Array((layer?.states ?? 0) * (exfoliationLimit + 1) * width).fill(
       Number.NEGATIVE_INFINITY,
     )
     for (const bundle of layer?.bundles ?? []) {
@@ -95,8 +95,8 @@ export class Relaxed {
         // Only as many ticks can be left as there are after the quickest and the slowest way here.
         const most = width - (layer?.soonest[w.from] ?? 0)
         const least = Math.max(w.ticks, width - 1 - (layer?.longest[w.from] ?? 0))
-        for (let left = spends; left <= works; left++) {
-          const to = (w.from * (works + 1) + left) * width
+        for (let left = spends; left <= exfoliationLimit; left++) {
+          const to = (w.from * (exfoliationLimit + 1) + left) * width
           const from = (w.to * (then + 1) + Math.min(then, left - spends)) * width - w.ticks
           for (let t = least; t < most; t++) {
             const v = gain + (later[from + t] as number)
@@ -116,20 +116,20 @@ export class Relaxed {
 
   /**
    * The most that a plan can come to in all, from a state at the start of a stage with this much
-   * had, one more way with it, these ticks and works left; minus infinity where none fits.
+   * had, one more way with it, these ticks and exfoliationLimit left; minus infinity where none fits.
    */
   bound(
     stage: number,
     state: number,
     ticksLeft: number,
-    worksLeft: number,
+    exfoliationsLeft: number,
     had: { effects: readonly number[]; taste: number; loads: readonly number[] },
     more?: Way,
   ): number {
     let v =
       this.base +
       had.taste +
-      this.best(stage, state, worksLeft, ticksLeft) +
+      this.best(stage, state, exfoliationsLeft, ticksLeft) +
       (more ? this.gainOf(more) : 0)
     for (const i of this.priced)
       v +=
@@ -139,20 +139,22 @@ export class Relaxed {
     return v
   }
 
-  private best(stage: number, state: number, worksLeft: number, ticksLeft: number): number {
-    const works = this.depth[stage] ?? 0
-    return ticksLeft < 0 || worksLeft < 0
+  private best(stage: number, state: number, exfoliationsLeft: number, ticksLeft: number): number {
+    const exfoliationLimit = this.depth[stage] ?? 0
+    return ticksLeft < 0 || exfoliationsLeft < 0
       ? Number.NEGATIVE_INFINITY
       : (this.tables[stage]?.[
-          (state * (works + 1) + Math.min(works, worksLeft)) * this.width + ticksLeft
+          (state * (exfoliationLimit + 1) + Math.min(exfoliationLimit, exfoliationsLeft)) *
+            this.width +
+            ticksLeft
         ] ?? Number.NEGATIVE_INFINITY)
   }
 
   /** The ways of its best plan, tolerances aside; undefined where nothing fits. */
-  path(works: number): Way[] | undefined {
+  path(exfoliationLimit: number): Way[] | undefined {
     let state = 0
     let ticks = this.net.slot
-    let left = works
+    let left = exfoliationLimit
     const out: Way[] = []
     for (let s = 0; s < this.net.layers.length; s++) {
       const want = this.best(s, state, left, ticks)
@@ -196,7 +198,7 @@ const guess = (c: PlanCase): number[] =>
 export function relaxations(
   c: PlanCase,
   net: Layers,
-  works: number,
+  exfoliationLimit: number,
 ): { bounds: readonly Relaxed[]; paths: readonly (readonly Way[])[] } {
   const bounds: Relaxed[] = []
   const paths: Way[][] = []
@@ -205,9 +207,9 @@ export function relaxations(
     bounds.length < MOST_TABLES &&
     !bounds.some((b) => b.segments.join() === segments.join())
   ) {
-    const r = new Relaxed(c, net, segments, works)
+    const r = new Relaxed(c, net, segments, exfoliationLimit)
     bounds.unshift(r)
-    const path = r.path(works)
+    const path = r.path(exfoliationLimit)
     if (!path) break
     paths.unshift(path)
     segments = c.aims.map((_, i) =>
@@ -233,7 +235,7 @@ const whole = (price: number): number => Math.max(0, Math.round(price * 64) / 64
 export function priced(
   c: PlanCase,
   net: Layers,
-  works: number,
+  exfoliationLimit: number,
   easiest: Relaxed,
   first: { effects: readonly number[]; taste: number; loads: readonly number[] },
   known: number,
@@ -243,7 +245,7 @@ export function priced(
   let current = easiest
   let prices = REGION_IDS.map(() => 0)
   for (let round = 0; round < MOST_ROUNDS; round++) {
-    const path = current.path(works)
+    const path = current.path(exfoliationLimit)
     if (!path) break
     paths.push(path)
     const over = REGION_IDS.map((r, i) =>
@@ -254,7 +256,7 @@ export function priced(
     )
     const moved = over.map((o, i) => (o > 0 || (prices[i] ?? 0) > 0 ? o : 0))
     const square = moved.reduce((sum, o) => sum + o * o, 0)
-    const root = current.bound(0, 0, net.slot, works, first)
+    const root = current.bound(0, 0, net.slot, exfoliationLimit, first)
     if (square === 0 || root <= known) break
     const step = (root - (known === Number.NEGATIVE_INFINITY ? root * 0.95 : known)) / square
     prices = prices.map((p, i) => whole(p + step * (moved[i] ?? 0)))
@@ -262,10 +264,10 @@ export function priced(
       c,
       net,
       c.aims.map((_, i) => segmentOf(path.reduce((e, w) => e + (w.option?.effects[i] ?? 0), 0))),
-      works,
+      exfoliationLimit,
       prices,
     )
-    found.push({ r: current, root: current.bound(0, 0, net.slot, works, first) })
+    found.push({ r: current, root: current.bound(0, 0, net.slot, exfoliationLimit, first) })
   }
   return {
     bounds: found

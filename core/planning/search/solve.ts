@@ -1,5 +1,5 @@
 import { REGION_IDS, type RegionId } from '../../face/zones'
-import { NOTHING_STILL, stillToCome, type Still } from './bounds'
+import { NOTHING_REMAINS, remainingAfter, type Remaining } from './bounds'
 import { addLoads, compare, forget, offer, plus, worth, type Label } from './labels'
 import { layersOf, type Layers, type Way } from './layers'
 import { breaksPair, type Option, type PlanCase, type SolveFrom } from '../question/planCase'
@@ -36,8 +36,8 @@ export function solve(
 ): Solution | undefined {
   const net = layersOf(c, slotTicks, from)
   const { start } = net
-  const works = Math.max(0, c.maxExfoliations - start.exfoliations)
-  const { bounds, paths } = relaxations(c, net, works)
+  const exfoliationLimit = Math.max(0, c.maxExfoliations - start.exfoliations)
+  const { bounds, paths } = relaxations(c, net, exfoliationLimit)
   if (paths.length === 0) return undefined
   const first: Label = {
     at: 0,
@@ -58,9 +58,9 @@ export function solve(
     c,
     tolerances,
     net,
-    works,
+    exfoliationLimit,
     bounds,
-    still: stillToCome(c, net),
+    remaining: remainingAfter(c, net),
     incumbent: Math.max(...paths.map((p) => worthOf(c, tolerances, first, p))),
     width: 0,
   }
@@ -73,7 +73,14 @@ export function solve(
     // Where even more labels are not enough, the load decides: the easier questions get a price on
     // it.
     if (pass === 1) {
-      const more = priced(c, net, works, search.bounds[0] as Relaxed, first, search.incumbent)
+      const more = priced(
+        c,
+        net,
+        exfoliationLimit,
+        search.bounds[0] as Relaxed,
+        first,
+        search.incumbent,
+      )
       search.bounds = [...more.bounds, ...search.bounds]
       search.incumbent = Math.max(
         search.incumbent,
@@ -93,91 +100,96 @@ interface Search {
   c: PlanCase
   /** In the order of the regions. */ tolerances: readonly number[]
   net: Layers
-  works: number
+  exfoliationLimit: number
   bounds: readonly Relaxed[]
-  still: readonly Still[]
+  remaining: readonly Remaining[]
   incumbent: number
   width: number
 }
 
+/** One pass through all stages, keeping so many labels at each. */
 function run(
   search: Search,
   first: Label,
 ): { best: Label | undefined; count: number; whole: boolean } {
-  const { c, net, works, width, still, tolerances } = search
   let labels: Label[] = [first]
   let count = 1
   let whole = true
-  for (let s = 0; s < net.layers.length; s++) {
-    const next = new Map<number, Label[]>()
-    const lasting = still[s] ?? NOTHING_STILL
-    for (const label of labels)
-      for (const way of net.layers[s]?.ways[label.at] ?? []) {
-        const { option, move } = way
-        const ticks = label.ticks + way.ticks
-        const exfoliations = label.exfoliations + (option?.exfoliates ? 1 : 0)
-        // The bound goes first: it turns away most, and asks for nothing to be made.
-        if (
-          ticks > net.slot ||
-          exfoliations > works ||
-          hopeless(search, s, way, ticks, exfoliations, label)
-        )
-          continue
-        if (!option || !move) {
-          offer(
-            next,
-            {
-              at: way.to,
-              ticks,
-              loads: label.loads,
-              effects: label.effects,
-              taste: label.taste,
-              cost: label.cost,
-              idle: label.idle,
-              exfoliations: lasting.works ? exfoliations : 0,
-              marks: label.marks & lasting.marks,
-              ids: `${label.ids}|`,
-              way,
-              back: label,
-            },
-            c,
-            lasting,
-          )
-          continue
-        }
-        if (option.marks !== 0 && breaksPair(c.pairs, label.marks, option.marks)) continue
-        const loads = addLoads(label.loads, move.loads, tolerances)
-        if (loads)
-          offer(
-            next,
-            {
-              at: way.to,
-              ticks,
-              loads: forget(loads, tolerances, lasting),
-              effects: plus(label.effects, option.effects),
-              taste: label.taste + option.taste,
-              cost: label.cost + option.costCents,
-              idle: label.idle + option.idleTicks,
-              exfoliations: lasting.works ? exfoliations : 0,
-              marks: (label.marks | option.marks) & lasting.marks,
-              ids: `${label.ids}|${option.id}`,
-              way,
-              back: label,
-            },
-            c,
-            lasting,
-          )
-      }
-    labels = [...next.values()].flat()
-    if (labels.length > width) {
+  for (let stage = 0; stage < search.net.layers.length; stage++) {
+    labels = throughStage(search, stage, labels)
+    if (labels.length > search.width) {
       whole = false
-      labels = mostPromising(labels, search, s, width)
+      labels = mostPromising(labels, search, stage, search.width)
     }
     count += labels.length
   }
   let best: Label | undefined
-  for (const l of labels) if (!best || compare(c, l, best) < 0) best = l
+  for (const label of labels) if (!best || compare(search.c, label, best) < 0) best = label
   return { best, count, whole }
+}
+
+/** Every label taken one stage further by every way that may still lead somewhere. */
+function throughStage(search: Search, stage: number, labels: readonly Label[]): Label[] {
+  const { c, net, exfoliationLimit } = search
+  const next = new Map<number, Label[]>()
+  const remaining = search.remaining[stage] ?? NOTHING_REMAINS
+  for (const label of labels)
+    for (const way of net.layers[stage]?.ways[label.at] ?? []) {
+      const ticks = label.ticks + way.ticks
+      const exfoliations = label.exfoliations + (way.option?.exfoliates ? 1 : 0)
+      // The bound goes first: it turns away most, and asks for nothing to be made.
+      if (
+        ticks > net.slot ||
+        exfoliations > exfoliationLimit ||
+        cannotBeat(search, stage, way, ticks, exfoliations, label)
+      )
+        continue
+      const further = follow(search, label, way, ticks, exfoliations, remaining)
+      if (further) offer(next, further, c, remaining)
+    }
+  return [...next.values()].flat()
+}
+
+/** A label taken along one way; undefined where a pair or a tolerance forbids it. */
+function follow(
+  { c, tolerances }: Search,
+  label: Label,
+  way: Way,
+  ticks: number,
+  exfoliations: number,
+  remaining: Remaining,
+): Label | undefined {
+  const { option, move } = way
+  const counted = remaining.exfoliations ? exfoliations : 0
+  if (!option || !move)
+    return {
+      ...label,
+      at: way.to,
+      ticks,
+      exfoliations: counted,
+      marks: label.marks & remaining.marks,
+      ids: `${label.ids}|`,
+      way,
+      back: label,
+    }
+  if (option.marks !== 0 && breaksPair(c.pairs, label.marks, option.marks)) return undefined
+  const loads = addLoads(label.loads, move.loads, tolerances)
+  return (
+    loads && {
+      at: way.to,
+      ticks,
+      loads: forget(loads, tolerances, remaining),
+      effects: plus(label.effects, option.effects),
+      taste: label.taste + option.taste,
+      cost: label.cost + option.costCents,
+      idle: label.idle + option.idleTicks,
+      exfoliations: counted,
+      marks: (label.marks | option.marks) & remaining.marks,
+      ids: `${label.ids}|${option.id}`,
+      way,
+      back: label,
+    }
+  )
 }
 
 /** Those that may still come furthest. */
@@ -187,13 +199,16 @@ function mostPromising(
   stage: number,
   width: number,
 ): Label[] {
-  const { bounds, net, works } = search
+  const { bounds, net, exfoliationLimit } = search
   return labels
     .map((l) => ({
       l,
       hope: bounds.reduce(
         (least, b) =>
-          Math.min(least, b.bound(stage + 1, l.at, net.slot - l.ticks, works - l.exfoliations, l)),
+          Math.min(
+            least,
+            b.bound(stage + 1, l.at, net.slot - l.ticks, exfoliationLimit - l.exfoliations, l),
+          ),
         Number.POSITIVE_INFINITY,
       ),
     }))
@@ -206,8 +221,8 @@ function mostPromising(
  * Whether even the easier questions stay below the best plan known after one more way, or nothing
  * fits any more.
  */
-function hopeless(
-  { bounds, net, works, incumbent }: Search,
+function cannotBeat(
+  { bounds, net, exfoliationLimit, incumbent }: Search,
   stage: number,
   way: Way,
   ticks: number,
@@ -215,7 +230,14 @@ function hopeless(
   label: Label,
 ): boolean {
   for (const b of bounds) {
-    const most = b.bound(stage + 1, way.to, net.slot - ticks, works - exfoliations, label, way)
+    const most = b.bound(
+      stage + 1,
+      way.to,
+      net.slot - ticks,
+      exfoliationLimit - exfoliations,
+      label,
+      way,
+    )
     if (most === Number.NEGATIVE_INFINITY || most < incumbent) return true
   }
   return false

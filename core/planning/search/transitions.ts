@@ -1,11 +1,9 @@
-import { TECHNIQUES } from '../../catalogue/techniques/techniques'
 import { REGION_IDS, type RegionId } from '../../face/zones'
-import { feelsHeat, HEATED, loadOn, type Work } from '../../load/loads'
 import type { Surface } from '../../surface/surface'
 import type { Connection } from '../steps/mend'
 import type { Move, Option } from '../question/planCase'
-import { numberOf, RegionStates, type Link, type Skin } from './regionStates'
-import { toTicks } from '../../units'
+import { asksWarmth, moveKey, ready, WASH, type Ready } from './readyMoves'
+import { RegionStates, type Link, type Skin } from './regionStates'
 
 /** A move as it stands in the solved plan; `mend` marks a connecting step. */
 export interface PlacedMove extends Move {
@@ -33,21 +31,7 @@ type Connector = Connection['steps'][number]
 const MOST_SURFACES = 20_000
 const NOWHERE: readonly RegionId[] = []
 const UNLINKED: readonly Connector[] = []
-const REGION_NO = new Map(REGION_IDS.map((r, i) => [r, i]))
 
-/** A move ready to be done on any skin: what it loads on each of its regions, cool and warm. */
-interface Ready {
-  technique: number
-  names: readonly RegionId[]
-  regions: readonly number[]
-  ticks: number
-  cool: readonly number[]
-  warm: readonly number[]
-  dwells: boolean
-  calm: Move['calm']
-  heated: boolean
-  bears: boolean
-}
 /**
  * One option's moves, what it can load at most, and what it does from each surface it was asked
  * from.
@@ -79,11 +63,6 @@ export interface RowSet {
   /** Whether any of them asks after warmth in the skin. */ asksWarmth: boolean
   known: Map<number, Reached>
 }
-
-/** A connecting wash warms nothing, but it may load: counted at its longest before each move. */
-const WASH = REGION_IDS.map((r) =>
-  loadOn(r, TECHNIQUES.secondCleanse, { handsMinutes: 6, dwellMinutes: 0, passes: 0 }, HEATED),
-)
 
 /**
  * Surfaces are numbered as they are met, and what an option does to one is worked out once. That
@@ -272,65 +251,6 @@ export class Transitions {
     }
   }
 }
-
-const asksWarmth = (o: Option): boolean =>
-  o.moves.some(
-    (m) => TECHNIQUES[m.technique].needs.warmth !== undefined || feelsHeat(TECHNIQUES[m.technique]),
-  )
-
-const SETS = new WeakMap<readonly RegionId[], string>()
-function regionsKey(regions: readonly RegionId[]): string {
-  let key = SETS.get(regions)
-  if (key === undefined) {
-    key = regions.map((r) => REGION_NO.get(r)).join('.')
-    SETS.set(regions, key)
-  }
-  return key
-}
-/**
- * What a move does to skin, clock and load: its bottle's name and what it is good for are not in
- * it.
- */
-export const moveKey = (m: Move): string =>
-  [
-    m.technique,
-    regionsKey(m.regions),
-    m.minutes,
-    m.dwell ?? '',
-    m.passes ?? '',
-    m.setting ?? '',
-    m.freeAcid ?? '',
-    m.calm ?? '',
-  ].join(':')
-
-function ready(m: Move): Ready {
-  const t = TECHNIQUES[m.technique]
-  const on = (heat: number) =>
-    REGION_IDS.map((r) => (m.regions.includes(r) ? loadOn(r, t, workOf(m), heat) : 0))
-  return {
-    technique: numberOf(m.technique),
-    names: m.regions,
-    regions: m.regions.map((r) => REGION_NO.get(r) ?? 0),
-    ticks: toTicks(m.minutes),
-    cool: on(100),
-    warm: on(HEATED),
-    dwells: m.dwell !== undefined,
-    calm: m.calm,
-    heated: feelsHeat(t) && t.load !== undefined,
-    bears: t.load !== undefined && m.regions.length > 0,
-  }
-}
-
-/** The numbers a load hangs on, of one move. */
-export const workOf = (
-  m: Pick<Move, 'minutes' | 'dwell' | 'passes' | 'freeAcid' | 'setting'>,
-): Work => ({
-  handsMinutes: m.minutes,
-  dwellMinutes: m.dwell ?? 0,
-  passes: m.passes ?? 0,
-  ...(m.freeAcid === undefined ? {} : { freeAcid: m.freeAcid }),
-  ...(m.setting === undefined ? {} : { setting: m.setting }),
-})
 
 let store = new Transitions()
 /** The store for one solve; it is never emptied while one runs. */

@@ -29,7 +29,7 @@ export interface RawLayer {
   reached: readonly Reached[]
   options: readonly Option[]
 }
-export interface AlikeLayer {
+export interface MergedLayer {
   id: string
   soonest: number[]
   longest: number[]
@@ -42,12 +42,12 @@ export interface AlikeLayer {
  * From the end backwards; no plan gains or loses by it.
  * @returns the layers with their states renumbered, and how many ends are left
  */
-export function alike(
+export function mergeEquivalent(
   raw: readonly RawLayer[],
   ends: number,
-): { layers: AlikeLayer[]; ends: number } {
+): { layers: MergedLayer[]; ends: number } {
   let same: readonly number[] = Array.from({ length: ends }, () => 0)
-  const layers: AlikeLayer[] = []
+  const layers: MergedLayer[] = []
   for (let s = raw.length - 1; s >= 0; s--) {
     const layer = raw[s]
     if (!layer) continue
@@ -61,49 +61,18 @@ export function alike(
 function mergedStates(
   layer: RawLayer,
   later: readonly number[],
-): { same: number[]; out: AlikeLayer } {
-  const { starts, order, reached } = layer
-  const to = layer.to.map((t) => later[t] ?? 0)
+): { same: number[]; out: MergedLayer } {
+  const to = layer.to.map((state) => later[state] ?? 0)
   const known = new Map<number, number[]>()
   const first: number[] = []
   const same: number[] = []
   const soonest: number[] = []
   const longest: number[] = []
   const ways: Way[][] = []
-  const equal = (a: number, b: number): boolean => {
-    const i = starts[a] ?? 0
-    const j = starts[b] ?? 0
-    const n = (starts[a + 1] ?? 0) - i
-    if ((starts[b + 1] ?? 0) - j !== n) return false
-    const x = reached[a]
-    const y = reached[b]
-    for (let k = 0; k < n; k++) {
-      const o = order[i + k] ?? -1
-      if (
-        o !== order[j + k] ||
-        to[i + k] !== to[j + k] ||
-        (o >= 0 && (x?.ticks[o] !== y?.ticks[o] || x?.loadsIds[o] !== y?.loadsIds[o]))
-      )
-        return false
-    }
-    return true
-  }
   for (let state = 0; state < layer.soonest.length; state++) {
-    const end = starts[state + 1] ?? 0
-    let hash = 17
-    const here = reached[state]
-    for (let k = starts[state] ?? 0; k < end; k++) {
-      const o = order[k] ?? -1
-      hash =
-        (Math.imul(hash, 31) +
-          o * 7919 +
-          (to[k] ?? 0) * 104729 +
-          (here?.ticks[o] ?? 0) * 13 +
-          (here?.loadsIds[o] ?? 0)) |
-        0
-    }
+    const hash = hashOf(layer, to, state)
     const list = known.get(hash)
-    const found = list?.find((index) => equal(first[index] ?? 0, state))
+    const found = list?.find((index) => followAlike(layer, to, first[index] ?? 0, state))
     const early = layer.soonest[state] ?? 0
     const late = layer.longest[state] ?? 0
     if (found !== undefined) {
@@ -119,19 +88,66 @@ function mergedStates(
     same.push(index)
     soonest.push(early)
     longest.push(late)
-    const own: Way[] = []
-    for (let k = starts[state] ?? 0; k < end; k++) {
-      const o = order[k] ?? -1
-      const move = here?.moves[o] ?? undefined
-      own.push({
-        from: index,
-        to: to[k] ?? 0,
-        ticks: move?.ticks ?? 0,
-        option: move && layer.options[o],
-        move,
-      })
-    }
-    ways.push(own)
+    ways.push(waysOf(layer, to, state, index))
   }
   return { same, out: { id: layer.id, soonest, longest, ways } }
+}
+
+/** Whether from two states just the same may follow. */
+function followAlike(layer: RawLayer, to: readonly number[], one: number, other: number): boolean {
+  const { starts, order, reached } = layer
+  const i = starts[one] ?? 0
+  const j = starts[other] ?? 0
+  const count = (starts[one + 1] ?? 0) - i
+  if ((starts[other + 1] ?? 0) - j !== count) return false
+  const here = reached[one]
+  const there = reached[other]
+  for (let k = 0; k < count; k++) {
+    const option = order[i + k] ?? -1
+    if (
+      option !== order[j + k] ||
+      to[i + k] !== to[j + k] ||
+      (option >= 0 &&
+        (here?.ticks[option] !== there?.ticks[option] ||
+          here?.loadsIds[option] !== there?.loadsIds[option]))
+    )
+      return false
+  }
+  return true
+}
+
+/** States from which the same follows have the same number; others mostly another. */
+function hashOf({ starts, order, reached }: RawLayer, to: readonly number[], state: number) {
+  const end = starts[state + 1] ?? 0
+  const here = reached[state]
+  let hash = 17
+  for (let k = starts[state] ?? 0; k < end; k++) {
+    const option = order[k] ?? -1
+    hash =
+      (Math.imul(hash, 31) +
+        option * 7919 +
+        (to[k] ?? 0) * 104729 +
+        (here?.ticks[option] ?? 0) * 13 +
+        (here?.loadsIds[option] ?? 0)) |
+      0
+  }
+  return hash
+}
+
+function waysOf(layer: RawLayer, to: readonly number[], state: number, from: number): Way[] {
+  const { starts, order, reached, options } = layer
+  const end = starts[state + 1] ?? 0
+  const ways: Way[] = []
+  for (let k = starts[state] ?? 0; k < end; k++) {
+    const option = order[k] ?? -1
+    const move = reached[state]?.moves[option] ?? undefined
+    ways.push({
+      from,
+      to: to[k] ?? 0,
+      ticks: move?.ticks ?? 0,
+      option: move && options[option],
+      move,
+    })
+  }
+  return ways
 }
