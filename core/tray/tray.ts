@@ -7,7 +7,7 @@ import { amountFor, fingertipUnits, type Amount } from '../dosing/amount'
 import { mixFor, type Mix } from '../dosing/mixing'
 import { schedule } from '../timing/schedule'
 import { spotRegions } from '../planning/today/adapt'
-import { productTrouble } from '../planning/today/allowed'
+import { productTrouble } from '../planning/today/bottles'
 import type { PlanInput } from '../planning/input'
 
 export interface TrayProduct {

@@ -1,4 +1,5 @@
 import type { ProductKind } from '../kinds'
+import type { SuitId } from './suits'
 
 /** How a hand measures from this bottle. `millilitres` is what one measure gives. */
 export interface Dispenser {
@@ -18,7 +19,7 @@ export interface Product {
   density: number
   dispenser: Dispenser
   /** For whom: the planner prefers a product whose word fits today's skin. */
-  suits: readonly ('oily' | 'dry' | 'sensitive' | 'congested' | 'mature' | 'all')[]
+  suits: readonly SuitId[]
   calming: boolean
   packMillilitres: number
   priceCents: number

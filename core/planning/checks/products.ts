@@ -1,6 +1,6 @@
 import type { PlanStep } from '../../catalogue/techniques/step'
 import { nameRegions } from '../../face/regions'
-import { productTrouble } from '../today/allowed'
+import { productTrouble } from '../today/bottles'
 import { CONNECTOR_WANTS } from '../steps/mend'
 import { finding, remove, type Checking, type Mend, type PlanFinding } from './finding'
 

@@ -1,5 +1,6 @@
 import { ADAPTATIONS, type Adaptation, type SkinTest } from '../../catalogue/skin/adaptations'
 import type { Technique } from '../../catalogue/techniques/techniques'
+import { RESILIENT, SHORT_DWELL_REDNESS, SPOTTED_FROM } from '../../catalogue/skin/thresholds'
 import { GROUPS } from '../../face/regions'
 import { REGION_IDS, type RegionId } from '../../face/zones'
 import { plannedGrade, type Profile } from '../../skin/profile'
@@ -61,7 +62,7 @@ export const isSensitive = (profile: Profile, rows: readonly Adaptation[] = ADAP
   return (r: RegionId): boolean =>
     short !== undefined &&
     'reading' in short.when &&
-    (meets(profile, r, short.when) || plannedGrade(profile, r, 'redness') >= 2)
+    (meets(profile, r, short.when) || plannedGrade(profile, r, 'redness') >= SHORT_DWELL_REDNESS)
 }
 
 /**
@@ -73,12 +74,13 @@ export function isResilient(profile: Profile): boolean {
     profile.unread.length === 0 &&
     REGION_IDS.every(
       (r) =>
-        plannedGrade(profile, r, 'sensitivity') <= 1 && plannedGrade(profile, r, 'redness') === 0,
+        plannedGrade(profile, r, 'sensitivity') <= RESILIENT.sensitivityMost &&
+        plannedGrade(profile, r, 'redness') <= RESILIENT.rednessMost,
     ) &&
-    (profile.age ?? 40) < 60
+    (profile.age ?? RESILIENT.unknownAge) < RESILIENT.underAge
   )
 }
 
 /** Regions where spots were seen: where a mask for spots may go. */
 export const spotRegions = (profile: Profile): RegionId[] =>
-  REGION_IDS.filter((r) => plannedGrade(profile, r, 'spots') >= 1)
+  REGION_IDS.filter((r) => plannedGrade(profile, r, 'spots') >= SPOTTED_FROM)

@@ -6,7 +6,8 @@ import { screen } from '../../screening/verdict'
 import type { Grade, Readings } from '../../skin/readings'
 import { ACIDS, allNo, lot, planInput, product, readAll, TODAY } from '../../testing/fixtures'
 import { isSensitive } from './adapt'
-import { allowance, productTrouble } from './allowed'
+import { productTrouble } from './bottles'
+import { allowance } from './allowed'
 import type { PlanInput } from '../input'
 
 /**

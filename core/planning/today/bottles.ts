@@ -1,0 +1,91 @@
+import { ADAPTATIONS, type Adaptation } from '../../catalogue/skin/adaptations'
+import { INGREDIENTS, ingredientsIn } from '../../catalogue/products/ingredients'
+import type { ProductKind } from '../../catalogue/kinds'
+import type { Lot, Product } from '../../catalogue/products/products'
+import { SUITS } from '../../catalogue/products/suits'
+import { TECHNIQUES } from '../../catalogue/techniques/techniques'
+import { freeAcidOf } from '../../dosing/freeAcid'
+import { lotBars, productBars, type ProductBar } from '../../screening/products'
+import { strengthBars } from '../../screening/strength'
+import type { Profile } from '../../skin/profile'
+import type { PlanInput } from '../input'
+import { regionsMeeting } from './adapt'
+
+export interface Choice {
+  product: Product
+  lot: Lot
+}
+
+/** Why a product may not be used, bottle by bottle or as such; empty when a bottle is fit. */
+export function productTrouble(
+  product: Product,
+  lots: readonly Lot[],
+  input: PlanInput,
+  rows: readonly Adaptation[] = ADAPTATIONS,
+): ProductBar[] {
+  const patch = input.patch[product.id]
+  const own = [
+    ...productBars(product, input.verdict, input.answers),
+    ...avoidedBars(product, input, rows),
+    ...strengthBars(product, input.daylight),
+    ...(patch === undefined ? [] : [{ rule: 'patch-test', text: patch }]),
+  ]
+  if (own.length > 0) return own
+  if (lots.length === 0) return [{ rule: 'no-product', text: 'none on the shelf' }]
+  const perLot = lots.map((lot) => lotBars(lot, product, input.today))
+  return perLot.some((bars) => bars.length === 0) ? [] : (perLot[0] ?? [])
+}
+
+/** Ingredients that this skin does without, where the product's own work meets such skin. */
+function avoidedBars(
+  product: Product,
+  input: PlanInput,
+  rows: readonly Adaptation[],
+): ProductBar[] {
+  return rows.flatMap((row) => {
+    if (row.avoid === undefined || !ingredientsIn(product.inci).includes(row.avoid)) return []
+    const technique = row.techniques
+      .map((id) => TECHNIQUES[id])
+      .find((own) => own.product === product.kind)
+    if (!technique || regionsMeeting(row, input, technique).length === 0) return []
+    return [{ rule: row.id, text: `holds ${INGREDIENTS[row.avoid].name}: ${row.sentence}` }]
+  })
+}
+
+/**
+ * Fit products of a kind, the weakest acid first, then the best suited, ties by id; the bottle that
+ * expires first is taken.
+ */
+export function usableProducts(
+  kind: ProductKind,
+  input: PlanInput,
+  rows: readonly Adaptation[],
+): Choice[] {
+  const fit = input.shelf.flatMap(({ product, lots }) => {
+    if (product.kind !== kind || productTrouble(product, lots, input, rows).length > 0) return []
+    const [lot] = lots
+      .filter((one) => lotBars(one, product, input.today).length === 0)
+      .sort((one, other) => (one.expires < other.expires ? -1 : 1))
+    if (!lot) return []
+    const score = suitScore(product, input.profile)
+    return [{ choice: { product, lot }, score, acid: freeAcidOf(product) }]
+  })
+  return fit
+    .sort(
+      (one, other) =>
+        one.acid - other.acid ||
+        other.score - one.score ||
+        (one.choice.product.id < other.choice.product.id ? -1 : 1),
+    )
+    .map((one) => one.choice)
+}
+
+/** How well a product's words fit this skin; more is better. */
+export function suitScore(product: Product, { type, conditions }: Profile): number {
+  const fits = product.suits
+    .map((id) => SUITS[id])
+    .filter(
+      (suit) => suit.types.includes(type) || suit.conditions.some((id) => conditions.includes(id)),
+    )
+  return fits.reduce((sum, suit) => sum + suit.weight, 0)
+}
