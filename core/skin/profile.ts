@@ -6,6 +6,7 @@ import {
   type ConditionId,
   type SkinType,
 } from '../catalogue/skin/conditions'
+import { CONDITION_ROWS, MARKED_FROM, MATURE_FROM, TYPE_LIMITS } from '../catalogue/skin/thresholds'
 import { MARKS_FROM, PHOTOTYPES } from './indices'
 import { phototypeOf, type WholeReading } from './notes'
 import { OBSERVATIONS } from './observations'
@@ -53,104 +54,102 @@ export function deriveProfile(readings: Readings, age?: number, whole: WholeRead
     RegionId,
     ZoneReading
   >
-  const pick = (
-    id: keyof ZoneReading,
-    rs: readonly RegionId[],
-    test: (g: Grade) => boolean,
-  ): RegionId[] =>
-    rs.filter((r) => {
-      const g = regions[r][id]
-      return g !== undefined && test(g)
-    })
-  const evidence = (id: keyof ZoneReading, rs: readonly RegionId[]): Evidence[] =>
-    rs.map((r) => ({
-      region: r,
-      text: [`${id} ${regions[r][id] ?? '–'}`, ...noticed(whole, r, id)].join(', '),
-    }))
-
-  const { type: readType, typeEvidence } = deriveType(regions)
-  const otherType = whole.overruled?.find((o) => o.line === 'type')
-  const type = otherType ? (otherType.say as SkinType) : readType
-  const face = GROUPS.faceNeckDecollete
-  const dehydrated = pick('water', face, (g) => g <= 1)
-  const sensitive = pick('sensitivity', face, (g) => g >= 2)
-  const reactive = pick('redness', face, (g) => g >= 2)
-  const congested = pick('congestion', face, (g) => g >= 2)
-
-  const lines: ProfileLine[] = [
-    {
-      id: 'type',
-      title: TYPE_TITLES[type],
-      evidence: typeEvidence,
-      ...(otherType ? { overruled: `read as ${readType}: ${otherType.reason}` } : {}),
-    },
-  ]
-  const conditions: ConditionId[] = []
-  const condition = (id: ConditionId, title: string, proof: readonly Evidence[]) => {
-    const other = whole.overruled?.find((o) => o.line === id && o.say === false)
-    if (!other) conditions.push(id)
-    lines.push({
-      id,
-      title: other ? `${title.split(':')[0] ?? title}: set aside` : title,
-      evidence: proof,
-      ...(other ? { overruled: other.reason } : {}),
-    })
-  }
-  if (dehydrated.length > 0)
-    condition('dehydrated', `Dehydrated: ${nameRegions(dehydrated)}`, evidence('water', dehydrated))
-  if (sensitive.length > 0)
-    condition(
-      'sensitive',
-      `Sensitive: ${nameRegions(sensitive)}`,
-      evidence('sensitivity', sensitive),
-    )
-  if (reactive.length > 0)
-    condition('reactive', `Reddens easily: ${nameRegions(reactive)}`, evidence('redness', reactive))
-  if (congested.length > 0)
-    condition(
-      'congested',
-      `Congested: ${nameRegions(congested)}`,
-      evidence('congestion', congested),
-    )
-  if (age !== undefined && age >= 60)
-    condition('mature', 'Mature: longer recovery', [{ region: 'forehead', text: `age ${age}` }])
-  const sun = phototypeOf(whole)
-  const marked = pick('pigment', face, (g) => g >= 2)
-  if ((sun && sun.marks >= MARKS_FROM) || marked.length > 0) {
-    condition('marksEasily', 'Marks easily: gentler and slower', [
-      ...(sun && sun.marks >= MARKS_FROM
-        ? [
-            {
-              region: 'forehead' as const,
-              text: `phototype ${PHOTOTYPES[sun.marks - 1]?.name ?? ''}`,
-            },
-          ]
-        : []),
-      ...evidence('pigment', marked),
-    ])
-  }
-  for (const o of whole.overruled ?? [])
-    if (o.line !== 'type' && o.say === true && !conditions.includes(o.line)) {
-      conditions.push(o.line)
-      lines.push({
-        id: o.line,
-        title: CONDITION_WORDS[o.line],
-        evidence: [],
-        overruled: o.reason,
-      })
-    }
-
+  const { type, line, typeEvidence } = typeLine(regions, whole)
+  const seen = seenConditions(regions, age, whole).map((own) => heldAgainst(own, whole))
+  const added = addedConditions(whole, seen)
   const unread = unreadRegions(readings)
   return {
     type,
     typeEvidence,
-    conditions,
-    lines,
+    conditions: [...seen.filter((own) => own.stands), ...added].map((own) => own.line.id),
+    lines: [line, ...seen.map((own) => own.line), ...added.map((own) => own.line)],
     regions,
     unread,
     confidence: 1 - unread.length / REGION_IDS.length,
     ...(age === undefined ? {} : { age }),
   }
+}
+
+type ConditionLine = ProfileLine & { id: ConditionId }
+
+function typeLine(regions: Record<RegionId, ZoneReading>, whole: WholeReading) {
+  const { type: readType, typeEvidence } = deriveType(regions)
+  const other = whole.overruled?.find((o) => o.line === 'type')
+  const type = other ? (other.say as SkinType) : readType
+  const line: ProfileLine = {
+    id: 'type',
+    title: TYPE_TITLES[type],
+    evidence: typeEvidence,
+    ...(other ? { overruled: `read as ${readType}: ${other.reason}` } : {}),
+  }
+  return { type, line, typeEvidence }
+}
+
+/** Every condition that the readings, the age or the phototype show. */
+function seenConditions(
+  regions: Record<RegionId, ZoneReading>,
+  age: number | undefined,
+  whole: WholeReading,
+): ConditionLine[] {
+  const face = GROUPS.faceNeckDecollete
+  const evidence = (id: keyof ZoneReading, where: readonly RegionId[]): Evidence[] =>
+    where.map((region) => ({
+      region,
+      text: [`${id} ${regions[region][id] ?? '–'}`, ...noticed(whole, region, id)].join(', '),
+    }))
+  const out = CONDITION_ROWS.flatMap(({ id, reading, atLeast, atMost }): ConditionLine[] => {
+    const where = face.filter((region) => {
+      const grade = regions[region][reading]
+      return grade !== undefined && grade >= (atLeast ?? 0) && grade <= (atMost ?? 4)
+    })
+    if (where.length === 0) return []
+    return [
+      {
+        id,
+        title: `${CONDITION_WORDS[id]}: ${nameRegions(where)}`,
+        evidence: evidence(reading, where),
+      },
+    ]
+  })
+  if (age !== undefined && age >= MATURE_FROM)
+    out.push({
+      id: 'mature',
+      title: 'Mature: longer recovery',
+      evidence: [{ region: 'forehead', text: `age ${age}` }],
+    })
+  const marked = face.filter((region) => (regions[region].pigment ?? 0) >= MARKED_FROM)
+  const proof = [...sunEvidence(whole), ...evidence('pigment', marked)]
+  if (proof.length > 0)
+    out.push({ id: 'marksEasily', title: 'Marks easily: gentler and slower', evidence: proof })
+  return out
+}
+
+/** A phototype that marks easily speaks for the whole face. */
+function sunEvidence(whole: WholeReading): Evidence[] {
+  const sun = phototypeOf(whole)
+  if (!sun || sun.marks < MARKS_FROM) return []
+  return [{ region: 'forehead', text: `phototype ${PHOTOTYPES[sun.marks - 1]?.name ?? ''}` }]
+}
+
+/** A line as the therapist sees it: set aside where they say no to it. */
+function heldAgainst(line: ConditionLine, whole: WholeReading) {
+  const other = whole.overruled?.find((o) => o.line === line.id && o.say === false)
+  if (!other) return { line, stands: true }
+  const title = `${line.title.split(':')[0] ?? line.title}: set aside`
+  return { line: { ...line, title, overruled: other.reason }, stands: false }
+}
+
+/** What the therapist sees and the readings do not. */
+function addedConditions(
+  whole: WholeReading,
+  seen: readonly { line: ConditionLine; stands: boolean }[],
+): { line: ConditionLine }[] {
+  return (whole.overruled ?? []).flatMap((other) => {
+    if (other.line === 'type' || other.say !== true) return []
+    const { line: id, reason } = other
+    if (seen.some((own) => own.stands && own.line.id === id)) return []
+    return [{ line: { id, title: CONDITION_WORDS[id], evidence: [], overruled: reason } }]
+  })
 }
 
 /** One-tap observations that speak for a reading in a region. */
@@ -181,9 +180,13 @@ function deriveType(regions: Record<RegionId, ZoneReading>): {
     { region: 'cheekL', text: `cheeks oil ${c.toFixed(1)} on average` },
   ]
   const all = mean([...tZone, ...cheeks])
-  const type: SkinType =
-    t - c >= 2 ? 'combination' : all >= 2.6 ? 'oily' : all <= 1.2 ? 'dry' : 'normal'
-  return { type, typeEvidence }
+  return { type: typeBy(t - c, all), typeEvidence }
+}
+
+function typeBy(tZoneAbove: number, all: number): SkinType {
+  if (tZoneAbove >= TYPE_LIMITS.combination) return 'combination'
+  if (all >= TYPE_LIMITS.oily) return 'oily'
+  return all <= TYPE_LIMITS.dry ? 'dry' : 'normal'
 }
 
 /** The grade a region is planned with: unread counts as the cautious side. */

@@ -143,58 +143,18 @@ export function unmetNeeds(
   const { needs } = technique
   const looked = regions.length > 0 ? regions : REGION_IDS
   const out: Unmet[] = []
-  const check = (
-    part: SurfacePart,
-    fails: (s: RegionSurface) => boolean,
-    have: (s: RegionSurface) => string,
-    want: string,
-  ) => {
-    const bad = looked.filter((r) => fails(surface[r]))
-    const first = bad[0]
-    if (first !== undefined) out.push({ part, regions: bad, have: have(surface[first]), want })
+  for (const part of LISTED_PARTS) {
+    const want: readonly string[] | undefined = needs[part]
+    if (!want) continue
+    const bad = looked.filter((r) => !want.includes(surface[r][part]))
+    const [first] = bad
+    if (first !== undefined)
+      out.push({ part, regions: bad, have: surface[first][part], want: want.join(' or ') })
   }
-  const { soil, film, moisture, skin, warmth } = needs
-  if (soil)
-    check(
-      'soil',
-      (s) => !soil.includes(s.soil),
-      (s) => s.soil,
-      soil.join(' or '),
-    )
-  if (film)
-    check(
-      'film',
-      (s) => !film.includes(s.film),
-      (s) => s.film,
-      film.join(' or '),
-    )
-  if (moisture)
-    check(
-      'moisture',
-      (s) => !moisture.includes(s.moisture),
-      (s) => s.moisture,
-      moisture.join(' or '),
-    )
-  if (skin)
-    check(
-      'skin',
-      (s) => !skin.includes(s.skin),
-      (s) => s.skin,
-      skin.join(' or '),
-    )
-  if (warmth)
-    check(
-      'warmth',
-      (s) => !warmth.includes(s.warmth),
-      (s) => s.warmth,
-      warmth.join(' or '),
-    )
-  if (needs.settled)
-    check(
-      'settled',
-      (s) => s.settling > 0,
-      () => 'still settling',
-      'dried down',
-    )
+  const wet = needs.settled ? looked.filter((r) => surface[r].settling > 0) : []
+  if (wet.length > 0)
+    out.push({ part: 'settled', regions: wet, have: 'still settling', want: 'dried down' })
   return out
 }
+/** The parts of a need that list what will do. */
+const LISTED_PARTS = ['soil', 'film', 'moisture', 'skin', 'warmth'] as const

@@ -119,50 +119,67 @@ function apply(s: Draft, clock: Clock, e: TreatmentEvent, c: FoldContext): void 
   const b = e.body
   switch (b.kind) {
     case 'started':
-      if (s.startedAt === undefined) {
-        s.startedAt = e.at
-        clock.since = e.at
-      }
+      if (s.startedAt !== undefined) return
+      s.startedAt = e.at
+      clock.since = e.at
       return
     case 'stepDone':
     case 'stepSkipped':
-      endStep(s, clock, e, b, c)
-      return
-    case 'passDone': {
-      const of = { ...s.passes[b.key] }
-      of[b.region] = (of[b.region] ?? 0) + 1
-      s.passes[b.key] = of
-      return
-    }
+      return endStep(s, clock, e, b, c)
     case 'held':
-      if (s.heldSince === undefined) s.heldSince = e.at
+      s.heldSince ??= e.at
       return
     case 'resumed':
-      if (s.heldSince !== undefined) {
-        const ms = e.at - s.heldSince
-        s.heldMs += ms
-        clock.heldInStep += ms
-        clock.since += ms
-        delete s.heldSince
-      }
-      return
-    case 'reading':
-      s.readings = b.zones
-      return
+      return resume(s, clock, e.at)
     case 'redness':
     case 'sensation':
     case 'sign':
-      react(s, e, b, c)
-      return
+      return react(s, e, b, c)
     case 'stopped':
-      stop(s, e.at, b.reason, false)
+      return stop(s, e.at, b.reason, false)
+    case 'finished':
+      if (s.finishedAt !== undefined) return
+      s.finishedAt = e.at
+      return closeResting(s, e.at, () => true)
+    default:
+      return keep(s, e.at, b)
+  }
+}
+
+type Kept = Exclude<
+  EventBody,
+  {
+    kind:
+      | 'started'
+      | 'stepDone'
+      | 'stepSkipped'
+      | 'held'
+      | 'resumed'
+      | 'redness'
+      | 'sensation'
+      | 'sign'
+      | 'stopped'
+      | 'finished'
+  }
+>
+
+/** Taps that are only kept: nothing follows from them but that they are there. */
+function keep(s: Draft, at: number, b: Kept): void {
+  switch (b.kind) {
+    case 'passDone': {
+      const of = s.passes[b.key] ?? {}
+      s.passes[b.key] = { ...of, [b.region]: (of[b.region] ?? 0) + 1 }
+      return
+    }
+    case 'reading':
+      s.readings = b.zones
       return
     case 'stopStep':
       if (s.stopped && !s.stopped.steps.includes(b.step))
         s.stopped = { ...s.stopped, steps: [...s.stopped.steps, b.step] }
       return
     case 'contraAction':
-      s.contraActions.push({ at: e.at, body: b })
+      s.contraActions.push({ at, body: b })
       return
     case 'settingChanged':
       s.settings[b.key] = b.setting
@@ -174,21 +191,23 @@ function apply(s: Draft, clock: Clock, e: TreatmentEvent, c: FoldContext): void 
       s.taken[b.key] = { productId: b.productId, lotId: b.lotId, millilitres: b.millilitres }
       return
     case 'replanned':
-      if (b.version > s.version) {
-        s.version = b.version
-        s.replans.push({ at: e.at, version: b.version, reason: b.reason })
-      }
+      if (b.version <= s.version) return
+      s.version = b.version
+      s.replans.push({ at, version: b.version, reason: b.reason })
       return
     case 'note':
-      s.notes.push({ at: e.at, text: b.text })
-      return
-    case 'finished':
-      if (s.finishedAt === undefined) {
-        s.finishedAt = e.at
-        closeResting(s, e.at, () => true)
-      }
+      s.notes.push({ at, text: b.text })
       return
   }
+}
+
+function resume(s: Draft, clock: Clock, at: number): void {
+  if (s.heldSince === undefined) return
+  const ms = at - s.heldSince
+  s.heldMs += ms
+  clock.heldInStep += ms
+  clock.since += ms
+  delete s.heldSince
 }
 
 /** A step ends once: a second tablet's tap on the same step changes nothing. */
@@ -262,18 +281,16 @@ export function restingAt(
   now: number,
 ): { ms: number; word: 'working' | 'mayComeOff' | 'due' | 'late' } {
   const ms = (r.endedAt ?? now) - r.since
-  const min = ms / 60_000
-  return {
-    ms,
-    word:
-      min > r.latest
-        ? 'late'
-        : min >= r.latest - 1
-          ? 'due'
-          : min >= r.earliest
-            ? 'mayComeOff'
-            : 'working',
-  }
+  return { ms, word: restingWord(r, ms / 60_000) }
+}
+
+/** A mask is said to be due this long before its latest. */
+const DUE_BEFORE_MINUTES = 1
+
+function restingWord(r: RestingNow, minutes: number) {
+  if (minutes > r.latest) return 'late'
+  if (minutes >= r.latest - DUE_BEFORE_MINUTES) return 'due'
+  return minutes >= r.earliest ? 'mayComeOff' : 'working'
 }
 
 /**

@@ -31,54 +31,43 @@ export function judge(
         text: `${SIGN_NAMES[body.sign]}: off with cool water now.`,
         callHelp: CALL_HELP.includes(body.sign),
       }
-    case 'redness': {
-      const where = REGION_NAMES[body.region]
-      if (body.grade >= 3)
-        return {
-          act: 'stop',
-          rule: STOP_RULES.rednessHigh,
-          text: `Redness ${body.grade} on the ${where}.`,
-          callHelp: false,
-        }
-      if (body.grade >= baseline + 2)
-        return {
-          act: 'stop',
-          rule: STOP_RULES.rednessRise,
-          text: `Redness ${baseline} → ${body.grade} on the ${where}.`,
-          callHelp: false,
-        }
-      const exfoliating = technique !== undefined && exfoliates(technique)
-      if (exfoliating && body.grade > baseline)
-        return {
-          act: 'endZone',
-          rule: STOP_RULES.exfoliationRise,
-          text: `Leave the ${where} now.`,
-          callHelp: false,
-        }
-      return { act: 'keep', rule: STOP_RULES.tingle, text: 'Expected: go on.', callHelp: false }
-    }
+    case 'redness':
+      return judgeRedness(body, baseline, technique !== undefined && exfoliates(technique))
     case 'sensation':
-      if (body.grade >= 7)
-        return {
-          act: 'stop',
-          rule: STOP_RULES.sensationBurn,
-          text: `Sensation ${body.grade} of 10: off with cool water now.`,
-          callHelp: false,
-        }
-      if (body.grade >= 4)
-        return {
-          act: 'shorten',
-          rule: STOP_RULES.sensationSting,
-          text: 'Stinging: shorten, ask again in a minute.',
-          callHelp: false,
-        }
-      return {
-        act: 'keep',
-        rule: STOP_RULES.tingle,
-        text: 'Tingle is common: go on.',
-        callHelp: false,
-      }
+      return judgeSensation(body.grade)
     default:
       return undefined
   }
+}
+
+const judged = (act: Judgement['act'], rule: StopRule, text: string): Judgement => ({
+  act,
+  rule,
+  text,
+  callHelp: false,
+})
+
+function judgeRedness(
+  { region, grade }: Extract<EventBody, { kind: 'redness' }>,
+  baseline: Grade,
+  exfoliating: boolean,
+): Judgement {
+  const where = REGION_NAMES[region]
+  const { rednessHigh, rednessRise, exfoliationRise, tingle } = STOP_RULES
+  if (grade >= rednessHigh.grade)
+    return judged('stop', rednessHigh, `Redness ${grade} on the ${where}.`)
+  if (grade >= baseline + rednessRise.grade)
+    return judged('stop', rednessRise, `Redness ${baseline} → ${grade} on the ${where}.`)
+  if (exfoliating && grade >= baseline + exfoliationRise.grade)
+    return judged('endZone', exfoliationRise, `Leave the ${where} now.`)
+  return judged('keep', tingle, 'Expected: go on.')
+}
+
+function judgeSensation(grade: number): Judgement {
+  const { sensationBurn, sensationSting, tingle } = STOP_RULES
+  if (grade >= sensationBurn.grade)
+    return judged('stop', sensationBurn, `Sensation ${grade} of 10: off with cool water now.`)
+  if (grade >= sensationSting.grade)
+    return judged('shorten', sensationSting, 'Stinging: shorten, ask again in a minute.')
+  return judged('keep', tingle, 'Tingle is common: go on.')
 }

@@ -29,23 +29,72 @@ export interface StopRule {
   sentence: string
   source: string
 }
-const r = (id: string, sentence: string): StopRule => ({ id, sentence, source: COMMON_PRACTICE })
+/** A rule that holds from a grade on, or from so many grades above the zone's own baseline. */
+export interface GradedRule extends StopRule {
+  grade: number
+}
+const rule = (id: string, sentence: string): StopRule => ({
+  id,
+  sentence,
+  source: COMMON_PRACTICE,
+})
+const graded = (id: string, grade: number, sentence: string): GradedRule => ({
+  ...rule(id, sentence),
+  grade,
+})
+const COUNT = ['none', 'One', 'Two', 'Three', 'Four'] as const
+
+/** Two scales, kept apart: redness 0–4 by zone, sensation 0–10 whatever the redness. */
+const REDNESS_HIGH = 3
+const REDNESS_RISE = 2
+const EXFOLIATION_RISE = 1
+const BURNING_FROM = 7
+const STINGING_FROM = 4
+const TINGLE_FROM = 1
+
 /**
  * Redness is judged against the zone's own baseline at the start; sensation on its own scale,
  * whatever the redness.
  */
 export const STOP_RULES = {
-  sign: r('stop-sign', 'This sign ends the step on every zone.'),
-  rednessHigh: r('stop-redness-3', 'Redness of 3 or more.'),
-  rednessRise: r('stop-redness-rise', "Redness two above this zone's baseline."),
-  exfoliationRise: r(
-    'end-zone-redness',
-    'One above baseline while exfoliating: end the step on this zone.',
+  sign: rule('stop-sign', 'This sign ends the step on every zone.'),
+  rednessHigh: graded('stop-redness-3', REDNESS_HIGH, `Redness of ${REDNESS_HIGH} or more.`),
+  rednessRise: graded(
+    'stop-redness-rise',
+    REDNESS_RISE,
+    `Redness ${COUNT[REDNESS_RISE]?.toLowerCase()} above this zone's baseline.`,
   ),
-  sensationBurn: r('stop-sensation', 'A sensation of 7 or more is burning: off now.'),
-  sensationSting: r('shorten-sensation', 'Stinging: shorten, and ask again in a minute.'),
-  tingle: r('keep-sensation', 'Tingle is common.'),
+  exfoliationRise: graded(
+    'end-zone-redness',
+    EXFOLIATION_RISE,
+    `${COUNT[EXFOLIATION_RISE]} above baseline while exfoliating: end the step on this zone.`,
+  ),
+  sensationBurn: graded(
+    'stop-sensation',
+    BURNING_FROM,
+    `A sensation of ${BURNING_FROM} or more is burning: off now.`,
+  ),
+  sensationSting: graded(
+    'shorten-sensation',
+    STINGING_FROM,
+    `A sensation of ${STINGING_FROM} or more is stinging: shorten, and ask again in a minute.`,
+  ),
+  tingle: rule('keep-sensation', 'Tingle is common.'),
 } as const
+
+/** The scale of sensation in words, as the rules cut it. */
+export const SENSATION_SCALE: readonly { from: number; to: number; word: string }[] = [
+  { from: 0, to: TINGLE_FROM - 1, word: 'nothing' },
+  { from: TINGLE_FROM, to: STINGING_FROM - 1, word: 'tingle' },
+  { from: STINGING_FROM, to: BURNING_FROM - 1, word: 'sting' },
+  { from: BURNING_FROM, to: 10, word: 'burning' },
+]
+const range = ({ from, to }: { from: number; to: number }) =>
+  from === to ? `${from}` : `${from}–${to}`
+/** "0 nothing, 1–3 tingle, 4–6 sting, 7–10 burning". */
+export const SENSATION_WORDS = SENSATION_SCALE.map((step) => `${range(step)} ${step.word}`).join(
+  ', ',
+)
 
 /** What is done after a stop, in order. */
 export const STOP_STEPS = ['removed', 'cooled', 'noActives', 'form', 'card'] as const
