@@ -240,3 +240,7 @@ export type Strength = 'stop' | 'adapt' | 'advise'
 
 /** Where a row comes from: a published source, or what the trade commonly does. */
 export const COMMON_PRACTICE = 'common practice'
+
+/** What else lies on the tray for some techniques. */
+export const TRAY_ITEM_IDS = ['gloves', 'cartridge', 'goggles', 'tissues'] as const
+export type TrayItemId = (typeof TRAY_ITEM_IDS)[number]

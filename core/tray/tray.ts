@@ -1,14 +1,13 @@
-import { DEVICE_NAMES, type DeviceKind } from '../catalogue/kinds'
+import { DEVICE_NAMES, type DeviceKind, type ProductKind } from '../catalogue/kinds'
 import type { PlanStep } from '../catalogue/techniques/step'
 import { TECHNIQUES } from '../catalogue/techniques/techniques'
-import { methodOf } from '../catalogue/schools/schools'
-import { TRAY_RULES, warmUpOf, type Thing, type TrayRule } from '../catalogue/techniques/linen'
+import { TRAY_RULES, warmUpOf, type TrayRule } from '../catalogue/techniques/linen'
 import { amountFor, fingertipUnits, type Amount } from '../dosing/amount'
 import { mixFor, type Mix } from '../dosing/mixing'
 import { schedule } from '../timing/schedule'
-import { spotRegions } from '../planning/today/adapt'
 import { productTrouble } from '../planning/today/bottles'
-import type { PlanInput } from '../planning/input'
+import type { PlanInput, ShelfItem } from '../planning/input'
+import { linenFor, type Linen } from './linen'
 
 export interface TrayProduct {
   key: string
@@ -37,7 +36,7 @@ export interface Tray {
   mixes: readonly TrayMix[]
   products: readonly TrayProduct[]
   devices: readonly TrayDevice[]
-  linen: readonly { name: string; count: number }[]
+  linen: readonly Linen[]
   missing: readonly string[]
 }
 
@@ -51,106 +50,101 @@ export function trayFor(
   rules: readonly TrayRule[] = TRAY_RULES,
 ): Tray {
   const times = schedule(steps, () => undefined).steps
-  const products: TrayProduct[] = []
-  const devices = new Map<DeviceKind, TrayDevice>()
-  const missing: string[] = []
-  const mixes: TrayMix[] = []
-  const milk = !input.verdict.substances.some((x) => x.family === 'milk')
-  steps.forEach((s, i) => {
-    const t = TECHNIQUES[s.technique]
-    if (t.device && !devices.has(t.device)) {
-      const at = times[i]?.start ?? 0
-      devices.set(t.device, {
-        kind: t.device,
-        name: DEVICE_NAMES[t.device],
-        switchOnMinute: at - warmUpOf(t.device),
-        neededMinute: at,
-        ready: input.devices.includes(t.device),
-      })
-    }
-    if (!t.product) return
-    const item = input.shelf.find((x) => x.product.id === s.productId)
-    if (!item) {
-      missing.push(`${t.name}: no product`)
-      return
-    }
-    const trouble = productTrouble(item.product, item.lots, input)[0]?.text ?? null
-    if (trouble) missing.push(`${item.product.name}: ${trouble}`)
-    const amount = amountFor(item.product, s.regions, input.faceSize)
-    const lot = item.lots.find((l) => !l.recalled)
-    if (lot && lot.remainingMillilitres < amount.millilitres)
-      missing.push(
-        `${item.product.name}: ${lot.remainingMillilitres.toFixed(1)} mL left, ${amount.millilitres.toFixed(1)} needed`,
-      )
-    const mix = mixFor(
-      item.product.kind,
-      amount.millilitres,
-      item.product.dispenser.millilitres,
-      input.profile.type,
-      milk,
-    )
-    if (mix)
-      mixes.push({
-        key: s.key,
-        name: item.product.name,
-        atMinute: (times[i]?.start ?? 0) - mix.rule.beforeMinutes,
-        mix,
-      })
-    products.push({
-      key: s.key,
-      step: t.name,
-      productId: item.product.id,
-      name: item.product.name,
-      amount,
-      extra: t.id === 'sunProtection' ? `${fingertipUnits(amount.grams)} fingertip units` : null,
-      lot: lot?.code ?? null,
-      trouble,
-    })
-  })
-  for (const d of devices.values()) if (!d.ready) missing.push(`${d.name}: not ready`)
-  // In the order they are switched on: what takes long may be wanted last.
+  const startOf = (place: number) => times[place]?.start ?? 0
+  const devices = devicesFor(input, steps, startOf)
+  const laid = steps.map((step, place) => productFor(step, startOf(place), input))
+  const products = laid.flatMap((one) => one.product ?? [])
+  const jars = products.filter(({ amount }) => JARS.includes(amount.measure)).length
   return {
-    mixes,
+    mixes: laid.flatMap((one) => one.mix ?? []),
     products,
-    devices: [...devices.values()].sort((a, b) => a.switchOnMinute - b.switchOnMinute),
-    linen: linenFor(input, steps, products, rules),
-    missing,
+    devices,
+    linen: linenFor(input, steps, jars, rules),
+    missing: [
+      ...laid.flatMap((one) => one.missing),
+      ...devices.filter((device) => !device.ready).map((device) => `${device.name}: not ready`),
+    ],
   }
 }
 
-/**
- * A house that takes off with pads or sponges lays those out instead of cloths; spots get pads,
- * used once.
- */
-function linenFor(
+/** What is measured out of a jar, by a spatula that is clean and dry. */
+const JARS: readonly string[] = ['spatula', 'scoop']
+
+/** Each device once, in the order they are switched on: what takes long may be wanted last. */
+function devicesFor(
   input: PlanInput,
   steps: readonly PlanStep[],
-  products: readonly TrayProduct[],
-  rules: readonly TrayRule[],
-): Tray['linen'] {
-  const off = steps.reduce((n, s) => n + (TECHNIQUES[s.technique].linen?.cloths ?? 0), 0)
-  const pads = steps.reduce((n, s) => n + (TECHNIQUES[s.technique].linen?.pads ?? 0), 0)
-  const { linen: way } = methodOf(input.school, input.policy).camps.removal
-  const spotted = spotRegions(input.profile).length > 0
-  const single = way === 'pads' || spotted
-  const count = (r: TrayRule) => {
-    const n = steps.filter((s) => r.techniques.includes(s.technique)).length
-    return n === 0 ? 0 : r.per === 'visit' ? r.count : r.count * n
+  startOf: (place: number) => number,
+): TrayDevice[] {
+  const devices = new Map<DeviceKind, TrayDevice>()
+  steps.forEach((step, place) => {
+    const { device } = TECHNIQUES[step.technique]
+    if (!device || devices.has(device)) return
+    const neededMinute = startOf(place)
+    devices.set(device, {
+      kind: device,
+      name: DEVICE_NAMES[device],
+      switchOnMinute: neededMinute - warmUpOf(device),
+      neededMinute,
+      ready: input.devices.includes(device),
+    })
+  })
+  return [...devices.values()].sort((one, other) => one.switchOnMinute - other.switchOnMinute)
+}
+
+interface Laid {
+  product?: TrayProduct
+  mix?: TrayMix
+  missing: readonly string[]
+}
+
+/** The bottle of one step, how much of it, and what it lacks. */
+function productFor(step: PlanStep, start: number, input: PlanInput): Laid {
+  const technique = TECHNIQUES[step.technique]
+  if (!technique.product) return { missing: [] }
+  const item = input.shelf.find((one) => one.product.id === step.productId)
+  if (!item) return { missing: [`${technique.name}: no product`] }
+  const { product, lots } = item
+  const trouble = productTrouble(product, lots, input)[0]?.text ?? null
+  const amount = amountFor(product, step.regions, input.faceSize)
+  const lot = lots.find((one) => !one.recalled)
+  const short = lot && lot.remainingMillilitres < amount.millilitres
+  const mix = mixOf(step, item, amount, start, input)
+  return {
+    product: {
+      key: step.key,
+      step: technique.name,
+      productId: product.id,
+      name: product.name,
+      amount,
+      extra: FINGERTIPS.includes(product.kind)
+        ? `${fingertipUnits(amount.grams)} fingertip units`
+        : null,
+      lot: lot?.code ?? null,
+      trouble,
+    },
+    ...(mix ? { mix } : {}),
+    missing: [
+      ...(trouble ? [`${product.name}: ${trouble}`] : []),
+      ...(short ? [shortWords(product.name, lot.remainingMillilitres, amount.millilitres)] : []),
+    ],
   }
-  const things: [Thing, number][] = [
-    [['fresh cloth', 'fresh cloths'], way === 'cloths' && !spotted ? off : 0],
-    [
-      ['sponge and a bowl of cool water', 'sponges and a bowl of cool water'],
-      way === 'sponges' && !spotted ? 2 : 0,
-    ],
-    [['cotton pad', 'cotton pads'], pads + (single ? off * 3 : 0)],
-    ...rules.map((r): [Thing, number] => [r.item, count(r)]),
-    [
-      ['clean dry spatula', 'clean dry spatulas'],
-      products.filter((p) => p.amount.measure === 'spatula' || p.amount.measure === 'scoop').length,
-    ],
-  ]
-  return things.flatMap(([[one, several], n]) =>
-    n > 0 ? [{ name: n === 1 ? one : several, count: n }] : [],
-  )
+}
+
+/** What is also said in fingertip units: it must not be too little. */
+const FINGERTIPS: readonly ProductKind[] = ['sunProtection']
+const shortWords = (name: string, left: number, needed: number) =>
+  `${name}: ${left.toFixed(1)} mL left, ${needed.toFixed(1)} needed`
+
+function mixOf(
+  step: PlanStep,
+  { product }: ShelfItem,
+  amount: Amount,
+  start: number,
+  input: PlanInput,
+): TrayMix | undefined {
+  const milkBorne = !input.verdict.substances.some((substance) => substance.family === 'milk')
+  const { kind, dispenser, name } = product
+  const mix = mixFor(kind, amount.millilitres, dispenser.millilitres, input.profile.type, milkBorne)
+  return mix && { key: step.key, name, atMinute: start - mix.rule.beforeMinutes, mix }
 }

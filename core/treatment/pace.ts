@@ -1,5 +1,6 @@
 import type { PlanStep } from '../catalogue/techniques/step'
-import { runningMs, type RoomState } from './fold'
+import { runningMs } from './clocks'
+import type { RoomState } from './fold'
 
 const MINUTE_MS = 60_000
 const planned = (steps: readonly PlanStep[]) => steps.reduce((m, s) => m + s.minutes, 0)

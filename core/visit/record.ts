@@ -3,6 +3,7 @@ import type { PlanStep } from '../catalogue/techniques/step'
 import { buildRecord } from '../record/build'
 import type { Json } from '../record/canonical'
 import { workOf } from '../record/work'
+import type { PlanInput } from '../planning/input'
 import { fold, type RoomState } from '../treatment/fold'
 import { standingHere } from './ready'
 import { foldContext, toPlanInput, type VisitBundle } from './bundle'
@@ -22,64 +23,68 @@ export function recordParts(bundle: VisitBundle, text: string): { name: string; 
   const input = toPlanInput(bundle)
   const state = fold(bundle.events, foldContext(bundle, input))
   const done = stepsDone(bundle, state)
-  const draft = buildRecord({
-    state,
-    firstPlan: bundle.plans.find((p) => p.version === 1)?.steps ?? [],
-    lastPlan: bundle.plans.find((p) => p.version === state.version)?.steps ?? [],
-    shelf: bundle.shelf,
-    faceSize: input.faceSize,
-    lotOf: (productId) => {
-      const lots =
-        bundle.shelf.find((s) => s.product.id === productId)?.lots.filter((l) => !l.recalled) ?? []
-      return (lots.find((l) => l.openedOn !== undefined) ?? lots[0])?.code ?? null
-    },
-  })
   const card = aftercareCard(
-    done.map((s) => s.technique),
+    done.map((step) => step.technique),
     state.stopped !== undefined,
     state.finishedAt ?? bundle.now,
   )
-  const plain = (v: unknown) => JSON.parse(JSON.stringify(v)) as Json
+  const aftercare = card.map((line) => ({ ...line, until: new Date(line.until).toISOString() }))
   return [
-    {
-      name: 'visit',
-      content: plain({
-        id: bundle.visit.id,
-        startsAt: new Date(bundle.visit.startsAt).toISOString(),
-        minutes: bundle.visit.minutes,
-        client: bundle.client.name,
-        therapist: bundle.staff.name,
-        room: bundle.room.name,
-        practice: bundle.practice.name,
-      }),
-    },
-    {
-      name: 'consultation',
-      content: plain({
-        answers: bundle.answers,
-        medicines: bundle.client.medicines,
-        consent: bundle.consent,
-        consents: standingHere(bundle),
-        setAside: bundle.lifts,
-        houseRules: bundle.houseRules,
-        preferences: bundle.client.preferences,
-      }),
-    },
-    {
-      name: 'reading',
-      content: plain({
-        ...bundle.readings,
-        whole: bundle.whole,
-        meters: bundle.meters.today,
-        halves: bundle.halves,
-      }),
-    },
-    { name: 'treatment', content: plain(draft) },
-    {
-      name: 'aftercare',
-      content: plain(card.map((c) => ({ ...c, until: new Date(c.until).toISOString() }))),
-    },
+    part('visit', visitPart(bundle)),
+    part('consultation', consultationPart(bundle)),
+    part('reading', readingPart(bundle)),
+    part('treatment', treatmentPart(bundle, state, input)),
+    part('aftercare', aftercare),
     { name: 'notes', content: text },
-    { name: 'work', content: plain(workOf(input, done)) },
+    part('work', workOf(input, done)),
   ]
+}
+
+const part = (name: string, content: unknown) => ({
+  name,
+  content: JSON.parse(JSON.stringify(content)) as Json,
+})
+
+const visitPart = ({ visit, client, staff, room, practice }: VisitBundle) => ({
+  id: visit.id,
+  startsAt: new Date(visit.startsAt).toISOString(),
+  minutes: visit.minutes,
+  client: client.name,
+  therapist: staff.name,
+  room: room.name,
+  practice: practice.name,
+})
+
+const consultationPart = (bundle: VisitBundle) => ({
+  answers: bundle.answers,
+  medicines: bundle.client.medicines,
+  consent: bundle.consent,
+  consents: standingHere(bundle),
+  setAside: bundle.lifts,
+  houseRules: bundle.houseRules,
+  preferences: bundle.client.preferences,
+})
+
+const readingPart = (bundle: VisitBundle) => ({
+  ...bundle.readings,
+  whole: bundle.whole,
+  meters: bundle.meters.today,
+  halves: bundle.halves,
+})
+
+const treatmentPart = (bundle: VisitBundle, state: RoomState, input: PlanInput) =>
+  buildRecord({
+    state,
+    firstPlan: bundle.plans.find((plan) => plan.version === 1)?.steps ?? [],
+    lastPlan: bundle.plans.find((plan) => plan.version === state.version)?.steps ?? [],
+    shelf: bundle.shelf,
+    faceSize: input.faceSize,
+    lotOf: (productId) => lotUsed(bundle, productId),
+  })
+
+/** The bottle in use: the one that is open, else the first that may be used. */
+function lotUsed({ shelf }: VisitBundle, productId: string): string | null {
+  const item = shelf.find((one) => one.product.id === productId)
+  const fit = item?.lots.filter((lot) => !lot.recalled) ?? []
+  return (fit.find((lot) => lot.openedOn !== undefined) ?? fit[0])?.code ?? null
 }

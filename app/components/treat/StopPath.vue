@@ -3,7 +3,7 @@ import { STOP_STEPS, STOP_STEP_WORDS, type StopStepId } from '#core/catalogue/ru
 import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
 import { nameRegions } from '#core/face/regions'
 import type { RegionId } from '#core/face/zones'
-import { onSkin } from '#core/treatment/fold'
+import { onSkin } from '#core/treatment/clocks'
 import { useRoom } from '~/stores/room'
 import { useVisit } from '~/stores/visit'
 

@@ -5,7 +5,8 @@ import { COMMON_PRACTICE } from '../kinds'
 import type { PreferenceId } from '../consultation/preferences'
 import type { RegionId } from '../../face/zones'
 import type { Season } from './season'
-import type { TechniqueId } from '../techniques/techniques'
+import { techniquesWhere, type TechniqueId } from '../techniques/techniques'
+import { exfoliates } from '../techniques/traits'
 
 /** What a read region must show for an adaptation to apply there. */
 export interface SkinTest {
@@ -77,51 +78,12 @@ const pinks: SkinTest = { reading: 'redness', atLeast: 1 }
 const congested: SkinTest = { reading: 'congestion', atLeast: 3 }
 const rough: SkinTest = { reading: 'texture', atLeast: 3 }
 const spots: SkinTest = { reading: 'spots', atLeast: 2 }
-const EXFOLIATION: readonly TechniqueId[] = [
-  'grain',
-  'rollOff',
-  'enzyme',
-  'acidMask',
-  'exfoliatingMask',
-  'salonPeel',
-  'blade',
-  'tip',
-  'crystals',
-  'needling',
-  'resurfacingMask',
-]
-const DWELLING: readonly TechniqueId[] = [
-  'enzyme',
-  'acidMask',
-  'exfoliatingMask',
-  'rollOff',
-  'salonPeel',
-  'clay',
-  'creamMask',
-  'sheetMask',
-  'resurfacingMask',
-  'freshMask',
-  'hardeningMask',
-  'eyeMask',
-]
-const LEAVE_ON: readonly TechniqueId[] = [
-  'milk',
-  'secondCleanse',
-  'oilCleanse',
-  'tone',
-  'mist',
-  'enzyme',
-  'clay',
-  'hydratingMask',
-  'creamMask',
-  'sheetMask',
-  'freshMask',
-  'serum',
-  'ampoule',
-  'moisturiser',
-  'facialOil',
-  'sunProtection',
-]
+/** Whatever takes something off, whatever has a shorter window on sensitive skin, whatever has a bottle. */
+const EXFOLIATION = techniquesWhere((technique) => exfoliates(technique.id))
+const DWELLING = techniquesWhere(
+  ({ dwell }) => dwell !== undefined && dwell.sensitive.latest < dwell.latest,
+)
+const BOTTLED = techniquesWhere((technique) => technique.product !== undefined)
 
 /**
  * A row that sensitivity or an answer calls for only ever takes away: a more sensitive skin must
@@ -424,7 +386,7 @@ export const ADAPTATIONS: readonly Adaptation[] = [
   ),
   row(
     'scent-sensitive',
-    LEAVE_ON,
+    BOTTLED,
     { condition: 'sensitive' },
     { avoid: 'fragrance' },
     'sensitive: nothing scented',

@@ -41,6 +41,7 @@ export const CALMING = techniques({
   blueLamp: {
     name: 'Blue lamp, 415 nm',
     stage: 'calm',
+    lays: ['goggles'],
     minutes: m(0.5, 1, 0.5),
     groups: ['face'],
     device: 'lamp',
@@ -60,6 +61,7 @@ export const CALMING = techniques({
   redLamp: {
     name: 'Red lamp, 633 and 830 nm',
     stage: 'calm',
+    lays: ['goggles'],
     minutes: m(0.5, 1, 0.5),
     groups: ['face'],
     device: 'lamp',

@@ -1,5 +1,4 @@
-import { COMMON_PRACTICE, type DeviceKind } from '../kinds'
-import type { TechniqueId } from './techniques'
+import { COMMON_PRACTICE, type DeviceKind, type TrayItemId } from '../kinds'
 
 /** Minutes that a device takes until it is ready: the cautious end of what makers say. */
 export interface WarmUp {
@@ -26,32 +25,27 @@ export const WARM_UPS: readonly WarmUp[] = [
 export const warmUpOf = (device: DeviceKind, rows: readonly WarmUp[] = WARM_UPS): number =>
   rows.find((r) => r.device === device)?.minutes ?? 0
 
-/**
- * What else lies on the tray when one of some techniques is planned: so many for the visit, or for
- * each such step.
- */
 /** A thing on the tray, one of it and several. */
 export type Thing = readonly [one: string, several: string]
+
+/** So many of a thing for the visit, or for each step whose technique lays it. */
 export interface TrayRule {
-  id: string
+  id: TrayItemId
   item: Thing
-  techniques: readonly TechniqueId[]
   count: number
   per: 'visit' | 'step'
   reason: string
   source: string
 }
 const lay = (
-  id: string,
+  id: TrayItemId,
   item: Thing,
-  techniques: readonly TechniqueId[],
   count: number,
   per: TrayRule['per'],
   reason: string,
 ): TrayRule => ({
   id,
   item,
-  techniques,
   count,
   per,
   reason,
@@ -61,7 +55,6 @@ export const TRAY_RULES: readonly TrayRule[] = [
   lay(
     'gloves',
     ['pair of gloves', 'pairs of gloves'],
-    ['extraction', 'needling'],
     2,
     'visit',
     'a fresh pair when the first has touched anything else',
@@ -69,25 +62,27 @@ export const TRAY_RULES: readonly TrayRule[] = [
   lay(
     'cartridge',
     ['sterile cartridge', 'sterile cartridges'],
-    ['needling'],
     1,
     'visit',
     'opened in front of the client, used once',
   ),
-  lay(
-    'goggles',
-    ['pair of goggles', 'pairs of goggles'],
-    ['blueLamp', 'redLamp'],
-    2,
-    'visit',
-    'for the client and for you',
-  ),
+  lay('goggles', ['pair of goggles', 'pairs of goggles'], 2, 'visit', 'for the client and for you'),
   lay(
     'tissues',
     ['tissue with a breathing slit', 'tissues with a breathing slit'],
-    ['blot'],
     1,
     'step',
     'pressed, never wiped',
   ),
 ]
+
+/** What a house takes products off with, and how much of it for one removal. */
+export const REMOVAL_LINEN = {
+  cloths: { item: ['fresh cloth', 'fresh cloths'] },
+  sponges: {
+    item: ['sponge and a bowl of cool water', 'sponges and a bowl of cool water'],
+    each: 2,
+  },
+  pads: { item: ['cotton pad', 'cotton pads'], perCloth: 3 },
+  spatula: { item: ['clean dry spatula', 'clean dry spatulas'] },
+} as const satisfies Record<string, { item: Thing; each?: number; perCloth?: number }>

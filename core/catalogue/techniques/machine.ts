@@ -98,6 +98,7 @@ export const MACHINE = techniques({
   needling: {
     name: 'Needling, cosmetic',
     stage: 'machine',
+    lays: ['gloves', 'cartridge'],
     minutes: m(10, 20, 10, 15),
     groups: ['faceNoEyes', 'cheeks'],
     device: 'needlingPen',
@@ -139,6 +140,7 @@ export const MACHINE = techniques({
   extraction: {
     name: 'Extraction',
     stage: 'extraction',
+    lays: ['gloves'],
     warmedBy: 'warmTowel',
     minutes: m(2, 10, 3, 5, 8),
     groups: ['tZone', 'faceNoEyes'],

@@ -24,6 +24,7 @@ export const PREPARING = techniques({
   blot: {
     name: 'Blot',
     stage: 'tone',
+    lays: ['tissues'],
     connects: minutes(0.5),
     part: 'follows',
     minutes: m(0.5, 1, 0.5),

@@ -2,7 +2,15 @@ import type { Minutes } from '../../units'
 import type { GroupId } from '../../face/regions'
 import type { RegionId } from '../../face/zones'
 import type { MannerId } from './strokes'
-import type { ConcernId, DeviceKind, FamilyId, LicenceId, ProductKind, StageId } from '../kinds'
+import type {
+  ConcernId,
+  DeviceKind,
+  FamilyId,
+  LicenceId,
+  ProductKind,
+  StageId,
+  TrayItemId,
+} from '../kinds'
 
 export type Soil = 'madeUp' | 'soiled' | 'sebum' | 'clean'
 export type Moisture = 'wet' | 'damp' | 'dry'
@@ -142,6 +150,8 @@ export interface TechniqueOf<Id extends string> {
   idle?: true
   /** Cloths and cotton pads that it takes. */
   linen?: { cloths?: number; pads?: number }
+  /** What else lies on the tray for it (`linen.ts` says how many). */
+  lays?: readonly TrayItemId[]
   /** The client may not be left alone, nor other work begun. */
   attended?: true
   /** Softens: what follows within ten minutes bears more load, in per cent. */

@@ -39,20 +39,7 @@ export function solve(
   const exfoliationLimit = Math.max(0, c.maxExfoliations - start.exfoliations)
   const { bounds, paths } = relaxations(c, net, exfoliationLimit)
   if (paths.length === 0) return undefined
-  const first: Label = {
-    at: 0,
-    ticks: 0,
-    loads: REGION_IDS.map((r) => start.loads[r]),
-    effects: c.aims.map(() => 0),
-    taste: 0,
-    cost: 0,
-    idle: 0,
-    exfoliations: 0,
-    marks: start.marks,
-    ids: '',
-    way: undefined,
-    back: undefined,
-  }
+  const first = firstLabel(c, start)
   const tolerances = REGION_IDS.map((r) => c.tolerance[r])
   const search: Search = {
     c,
@@ -90,6 +77,22 @@ export function solve(
   }
   return undefined
 }
+
+/** Nothing chosen yet: what the skin carries at the start. */
+const firstLabel = (c: PlanCase, start: SolveFrom): Label => ({
+  at: 0,
+  ticks: 0,
+  loads: REGION_IDS.map((r) => start.loads[r]),
+  effects: c.aims.map(() => 0),
+  taste: 0,
+  cost: 0,
+  idle: 0,
+  exfoliations: 0,
+  marks: start.marks,
+  ids: '',
+  way: undefined,
+  back: undefined,
+})
 
 /**
  * Labels that a pass keeps: a few to find a good plan quickly, more where that was hard, at last

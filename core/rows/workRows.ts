@@ -1,0 +1,114 @@
+import { DEVICE_NAMES, FAMILY_NAMES, KIND_NAMES, COMMON_PRACTICE } from '../catalogue/kinds'
+import { MIXES } from '../catalogue/products/mixes'
+import { ORDER_RULES } from '../catalogue/rules/orderRules'
+import { PAIRS } from '../catalogue/rules/pairs'
+import { POINTS } from '../catalogue/schools/camps'
+import { REMOVAL_LINEN, TRAY_RULES, WARM_UPS } from '../catalogue/techniques/linen'
+import { FLOOR_STAGES } from '../catalogue/techniques/stages'
+import { MANNERS } from '../catalogue/techniques/strokes'
+import {
+  TECHNIQUES,
+  techniquesWhere,
+  type Technique,
+  type TechniqueId,
+} from '../catalogue/techniques/techniques'
+import { rowsOf, type Row } from './row'
+
+const names = (ids: readonly TechniqueId[]) => ids.map((id) => TECHNIQUES[id].name).join(', ')
+
+/** Minutes, window, setting, passes and load of a technique in words. */
+function numbersOf(technique: Technique): string {
+  const { minutes, dwell, setting, passes, load, heatFactor, connects } = technique
+  const parts = [`${minutes.least}–${minutes.most} min on the hands`]
+  if (dwell)
+    parts.push(
+      `rests ${dwell.earliest}–${dwell.latest} min (sensitive skin to ${dwell.sensitive.latest})`,
+    )
+  if (setting)
+    parts.push(
+      `${setting.label.toLowerCase()} ${setting.least}–${setting.most} ${setting.unit}`.trim(),
+    )
+  if (passes) parts.push(`${passes.usual} pass, never more than ${passes.limit}`)
+  if (load) parts.push(`load ${load.hundredths} hundredths (${load.per})`)
+  if (heatFactor !== undefined) parts.push(`what follows bears ${heatFactor} %`)
+  if (connects !== undefined) parts.push(`connects in ${connects} min`)
+  return `${parts.join('; ')}. `
+}
+
+/** What is done, in what order, with what laid out. */
+export const workRows = (): Row[] => [
+  ...rowsOf('Techniques', Object.values(TECHNIQUES), (own) => ({
+    id: own.id,
+    title: own.name,
+    sentence: `${own.hand} ${numbersOf(own)}Done when: ${own.cue}`,
+    reason: own.reason,
+    source: own.source,
+  })),
+  ...rowsOf('What every visit has', FLOOR_STAGES, (own) => ({
+    id: own.rule,
+    title: own.stage,
+    sentence: `${TECHNIQUES[own.first].name}, where it is missing`,
+    source: COMMON_PRACTICE,
+  })),
+  ...rowsOf('Rules of the plan', [...ORDER_RULES.values()], (own) => ({
+    id: own.id,
+    title: own.strength,
+    sentence: own.sentence,
+    reason: own.locked ? 'locked' : '',
+    source: own.source,
+  })),
+  ...rowsOf('What never shares a visit', PAIRS, (own) => ({
+    id: own.id,
+    title: `${FAMILY_NAMES[own.a]}, ${FAMILY_NAMES[own.b]}`,
+    sentence: own.sentence,
+    reason:
+      own.unless === undefined ? '' : 'the house may allow it for trained hands on resilient skin',
+    source: own.source,
+  })),
+  ...POINTS.flatMap((point) =>
+    rowsOf('Where schools differ', point.camps, (camp) => ({
+      id: `${point.id}-${camp.id}`,
+      title: point.title,
+      sentence: camp.sentence,
+      reason: camp.reason,
+      source: COMMON_PRACTICE,
+    })),
+  ),
+  ...rowsOf('How the hand goes', Object.values(MANNERS), (own) => ({
+    id: `manner-${own.id}`,
+    title: own.name,
+    sentence: own.order,
+    source: own.source,
+  })),
+  ...trayRows(),
+]
+
+const trayRows = (): Row[] => [
+  ...rowsOf('What is mixed fresh', MIXES, (own) => ({
+    id: `mix-${own.kind}`,
+    title: KIND_NAMES[own.kind],
+    sentence:
+      `1 part powder to ${own.liquidParts} of liquid; ${own.words}. ` +
+      `Mixed ${own.beforeMinutes} min before, workable ${own.workingMinutes} min.`,
+    source: own.source,
+  })),
+  ...rowsOf('What lies on the tray', TRAY_RULES, (own) => ({
+    id: `tray-${own.id}`,
+    title: names(techniquesWhere((technique) => technique.lays?.includes(own.id) ?? false)),
+    sentence: `${own.count} ${own.item[own.count === 1 ? 0 : 1]}${own.per === 'step' ? ' each time' : ''}`,
+    reason: own.reason,
+    source: own.source,
+  })),
+  ...rowsOf('What lies on the tray', [REMOVAL_LINEN], ({ sponges, pads }) => ({
+    id: 'tray-removal',
+    title: 'by what the house takes off with',
+    sentence: `${sponges.each} sponges, or ${pads.perCloth} pads for one cloth`,
+    source: COMMON_PRACTICE,
+  })),
+  ...rowsOf('What warms up', WARM_UPS, (own) => ({
+    id: `warm-${own.device}`,
+    title: DEVICE_NAMES[own.device],
+    sentence: `${own.minutes} min before it is wanted`,
+    source: own.source,
+  })),
+]
