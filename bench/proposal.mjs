@@ -15,7 +15,7 @@ export default async function proposal() {
     const { propose, checkPlan, toPlanInput } = await bundled([
       'core/planning/answer/propose.ts',
       'core/planning/checks/check.ts',
-      'core/visit/bundle.ts',
+      'core/visit/planInput.ts',
     ])
     const inputs = (await bundles(house)).map((b) => [
       b.client.name,

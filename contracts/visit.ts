@@ -1,3 +1,4 @@
+import { isWholeTicks, SHORTEST_STEP, type Minutes } from '#core/units'
 import { z } from 'zod'
 import { WORK_ELSEWHERE_IDS } from '#core/catalogue/consultation/elsewhere'
 import { FINDING_IDS } from '#core/catalogue/consultation/findings'
@@ -99,9 +100,9 @@ export const meterPost = z.strictObject({
 
 const halfMinutes = z
   .number()
-  .min(0.5, 'at least half a minute')
+  .min(SHORTEST_STEP, 'at least half a minute')
   .max(90, 'at most 90 minutes')
-  .refine((m) => Number.isInteger(m * 2), 'whole half-minutes')
+  .refine(isWholeTicks, 'whole half-minutes') as unknown as z.ZodType<Minutes, number>
 export const planStep = z.strictObject({
   key: z.string().regex(/^[a-zA-Z]{3,30}-\d{1,3}$/, 'a step key'),
   technique: z.enum(TECHNIQUE_IDS),

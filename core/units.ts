@@ -51,3 +51,6 @@ export const nearestTick = (n: number): Minutes => fromTicks(Math.round((n * 60)
 export function fromTicks(ticks: number): Minutes {
   return minutes((ticks * TICK_SECONDS) / 60)
 }
+
+/** Whether so many minutes are whole ticks: what a hand times is. */
+export const isWholeTicks = (n: number): boolean => Number.isInteger((n * 60) / TICK_SECONDS)

@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia'
-import { foldContext, toPlanInput } from '#core/visit/bundle'
+import { foldContext, toPlanInput } from '#core/visit/planInput'
 import { stepsDone } from '#core/visit/record'
 import type { PlanStep } from '#core/catalogue/techniques/step'
 import { diffPlans, type StepChange } from '#core/planning/steps/edit'

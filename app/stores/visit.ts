@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia'
 import { useApi } from '~/composables/useApi'
-import { toPlanInput, type VisitBundle } from '#core/visit/bundle'
+import { toPlanInput } from '#core/visit/planInput'
+import type { VisitBundle } from '#core/visit/bundle'
 import { openPoints } from '#core/visit/ready'
 import type { OpenPoint } from '#core/visit/openPoints'
 import type { PlanStep } from '#core/catalogue/techniques/step'

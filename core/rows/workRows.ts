@@ -45,7 +45,7 @@ export const workRows = (): Row[] => [
     source: own.source,
   })),
   ...rowsOf('What every visit has', FLOOR_STAGES, (own) => ({
-    id: own.rule,
+    id: own.rule.replace('must-', 'floor-'),
     title: own.stage,
     sentence: `${TECHNIQUES[own.first].name}, where it is missing`,
     source: COMMON_PRACTICE,

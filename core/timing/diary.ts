@@ -1,4 +1,6 @@
 import type { DeviceKind } from '../catalogue/kinds'
+import type { PlanStep } from '../catalogue/techniques/step'
+import { TECHNIQUES } from '../catalogue/techniques/techniques'
 
 /**
  * A booked visit as the day's diary sees it. Times are milliseconds since 1970; cleaning follows
@@ -63,5 +65,19 @@ export function diaryConflicts(
         }
     }),
   )
+  return out
+}
+
+/** When a plan needs each device, in minutes from its start. */
+export function deviceTimes(
+  steps: readonly Pick<PlanStep, 'technique' | 'minutes'>[],
+): Booking['devices'] {
+  const out: { kind: DeviceKind; from: number; to: number }[] = []
+  let clock = 0
+  for (const { technique, minutes } of steps) {
+    const { device } = TECHNIQUES[technique]
+    if (device) out.push({ kind: device, from: clock, to: clock + minutes })
+    clock += minutes
+  }
   return out
 }

@@ -1,61 +1,79 @@
-import type { PlanStep } from '../catalogue/techniques/step'
 import { CONSENTS, type ConsentId } from '../catalogue/consultation/consents'
-import { consentsFor, needsGuardian } from '../screening/consent'
+import type { PlanStep } from '../catalogue/techniques/step'
 import { checkPlan } from '../planning/checks/check'
 import type { PlanInput } from '../planning/input'
+import { consentsFor, needsGuardian } from '../screening/consent'
+import type { Verdict } from '../screening/verdict'
 
-export type StopName = 'ask' | 'read' | 'plan'
 export interface OpenPoint {
-  stop: StopName
+  stop: 'ask' | 'read' | 'plan'
   text: string
 }
 
-export interface ReadySource {
-  input: PlanInput
-  steps: readonly PlanStep[]
-  /** Kinds whose signature stands today. */ consented: readonly ConsentId[]
-  /** Anything signed at all, by whomever. */ signed: boolean
-  trainee: boolean
-  countersigned: boolean
+/** What Ask hangs on. */
+export interface AskSource {
+  verdict: Pick<Verdict, 'prevented' | 'open'>
+  steps: readonly Pick<PlanStep, 'technique'>[]
+  /** Kinds whose signature stands today. */
+  consented: readonly ConsentId[]
+  /** Anything signed at all, by whomever. */
+  signed: boolean
   age: number | null
 }
 
-/** What is still open before a treatment may start; nothing hidden blocks. */
-export function readyToTreat(s: ReadySource): OpenPoint[] {
-  const out: OpenPoint[] = []
-  const { verdict } = s.input
-  const known = verdict.prevented.find((b) => b.ask === undefined)
-  if (known) out.push({ stop: 'ask', text: known.sentence })
-  if (verdict.open.length > 0)
-    out.push({ stop: 'ask', text: `${verdict.open.length} questions are not answered.` })
-  const asked = verdict.prevented.find((b) => b.ask === 'unsure')
-  if (asked) out.push({ stop: 'ask', text: asked.sentence })
-  const unsigned = consentsFor(s.steps).filter((k) => !s.consented.includes(k))
+export interface ReadySource extends AskSource {
+  input: PlanInput
+  steps: readonly PlanStep[]
+  trainee: boolean
+  countersigned: boolean
+}
+
+/** What is still open in Ask: the one answer to whether it is ready. */
+export function openInAsk({ verdict, steps, consented, signed, age }: AskSource): string[] {
+  const known = verdict.prevented.find((bar) => bar.ask === undefined)
+  const unsure = verdict.prevented.find((bar) => bar.ask === 'unsure')
+  const unsigned = consentsFor(steps).filter((kind) => !consented.includes(kind))
+  const count = verdict.open.length
+  return [
+    ...(known ? [known.sentence] : []),
+    ...(count > 0
+      ? [`${count} ${count === 1 ? 'question is' : 'questions are'} not answered.`]
+      : []),
+    ...(unsure ? [unsure.sentence] : []),
+    ...unsignedWords(unsigned, signed && needsGuardian(age)),
+  ]
+}
+
+function unsignedWords(unsigned: readonly ConsentId[], wantsGuardian: boolean): string[] {
   if (unsigned.includes('care'))
-    out.push({
-      stop: 'ask',
-      text:
-        s.signed && needsGuardian(s.age)
-          ? 'A guardian signs for this client.'
-          : 'Consent is not signed.',
-    })
-  else if (unsigned.length > 0)
-    out.push({
-      stop: 'ask',
-      text: `Consent is not signed for ${unsigned.map((k) => CONSENTS[k].name.toLowerCase()).join(' and ')}.`,
-    })
-  if (s.input.profile.confidence === 0) out.push({ stop: 'read', text: 'The skin is not read.' })
-  if (s.steps.length === 0) out.push({ stop: 'plan', text: 'There is no plan.' })
-  else {
-    const stops = checkPlan(s.input, s.steps).findings.filter((f) => f.strength === 'stop')
-    const first = stops[0]
-    if (first)
-      out.push({
-        stop: 'plan',
-        text: stops.length > 1 ? `${first.text} (and ${stops.length - 1} more).` : first.text,
-      })
-    if (s.trainee && !s.countersigned)
-      out.push({ stop: 'plan', text: "A trainee's plan needs a colleague's countersign." })
-  }
-  return out
+    return [wantsGuardian ? 'A guardian signs for this client.' : 'Consent is not signed.']
+  if (unsigned.length === 0) return []
+  const kinds = unsigned.map((kind) => CONSENTS[kind].name.toLowerCase()).join(' and ')
+  return [`Consent is not signed for ${kinds}.`]
+}
+
+/** What is still open before a treatment may start; nothing hidden blocks. */
+export function readyToTreat(source: ReadySource): OpenPoint[] {
+  const { input, steps } = source
+  return [
+    ...openInAsk(source).map((text): OpenPoint => ({ stop: 'ask', text })),
+    ...(input.profile.confidence === 0
+      ? [{ stop: 'read' as const, text: 'The skin is not read.' }]
+      : []),
+    ...openInPlan(source, steps),
+  ]
+}
+
+function openInPlan({ input, trainee, countersigned }: ReadySource, steps: readonly PlanStep[]) {
+  const point = (text: string): OpenPoint => ({ stop: 'plan', text })
+  if (steps.length === 0) return [point('There is no plan.')]
+  const stops = checkPlan(input, steps).findings.filter((finding) => finding.strength === 'stop')
+  const [first] = stops
+  const more = stops.length > 1 ? ` (and ${stops.length - 1} more).` : ''
+  return [
+    ...(first ? [point(`${first.text}${more}`)] : []),
+    ...(trainee && !countersigned
+      ? [point("A trainee's plan needs a colleague's countersign.")]
+      : []),
+  ]
 }

@@ -1,7 +1,8 @@
 import type { PlanInput } from '../planning/input'
 import { readyToTreat, type OpenPoint } from './openPoints'
 import { needsGuardian, standing, type Standing } from '../screening/consent'
-import { toPlanInput, type VisitBundle } from './bundle'
+import { toPlanInput } from './planInput'
+import type { VisitBundle } from './bundle'
 
 /** Signatures that stand on the day of this visit. */
 export const standingHere = (b: VisitBundle): Standing[] =>
@@ -15,6 +16,7 @@ export function openPoints(b: VisitBundle, input: PlanInput = toPlanInput(b)): O
   const draft = b.plans.find((p) => p.version === 0)
   return readyToTreat({
     input,
+    verdict: input.verdict,
     steps: draft?.steps ?? [],
     consented: standingHere(b).map((s) => s.kind),
     signed: b.signatures.length > 0,

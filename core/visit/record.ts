@@ -6,7 +6,8 @@ import { workOf } from '../record/work'
 import type { PlanInput } from '../planning/input'
 import { fold, type RoomState } from '../treatment/fold'
 import { standingHere } from './ready'
-import { foldContext, toPlanInput, type VisitBundle } from './bundle'
+import { foldContext, toPlanInput } from './planInput'
+import type { VisitBundle } from './bundle'
 
 export function stepsDone(bundle: VisitBundle, state: RoomState): PlanStep[] {
   const all = bundle.plans.filter((p) => p.version > 0).flatMap((p) => p.steps)

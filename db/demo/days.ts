@@ -1,6 +1,6 @@
 import { eq } from 'drizzle-orm'
 import { DateTime } from 'luxon'
-import { toPlanInput } from '#core/visit/bundle'
+import { toPlanInput } from '#core/visit/planInput'
 import { propose } from '#core/planning/answer/propose'
 import { addDays } from '#core/screening/days'
 import { screen } from '#core/screening/verdict'

@@ -1,4 +1,4 @@
-import { and, desc, eq, gte, inArray, isNull } from 'drizzle-orm'
+import { and, eq } from 'drizzle-orm'
 import type { z } from 'zod'
 import type {
   halvesPost,
@@ -10,21 +10,8 @@ import type {
 } from '#contracts/care'
 import { CONTRAINDICATIONS } from '#core/catalogue/consultation/contraindications'
 import { liftTrouble } from '#core/screening/lifts'
-import { PATCH_HOURS, type PatchTest } from '#core/screening/patch'
-import { askAgain } from '#core/screening/retest'
-import {
-  clients,
-  consultations,
-  halfFaces,
-  houseRules,
-  lifts,
-  patchReads,
-  patchTests,
-  plans,
-  staff,
-  visits,
-  withdrawals,
-} from '#db/schema'
+import { PATCH_HOURS } from '#core/screening/patch'
+import { clients, halfFaces, lifts, patchReads, patchTests, plans, withdrawals } from '#db/schema'
 import { forbidden, notFound, refused } from '../problem/problem'
 import type { Visit } from './access'
 import { database } from './database'
@@ -158,99 +145,4 @@ export async function saveHalves(
       by: me.id,
     })
     .onConflictDoNothing()
-}
-
-/**
- * What of a client's care joins a visit: tests, signatures taken back, rows set aside or worked
- * more strictly, halves compared, products used before.
- */
-export async function careOf(visit: Visit) {
-  const db = database()
-  const [tests, back, asides, rules, halves, used, told] = await Promise.all([
-    db.select().from(patchTests).where(eq(patchTests.clientId, visit.clientId)),
-    db.select().from(withdrawals).where(eq(withdrawals.clientId, visit.clientId)),
-    db
-      .select({ l: lifts, by: staff.name })
-      .from(lifts)
-      .innerJoin(staff, eq(staff.id, lifts.by))
-      .where(eq(lifts.visitId, visit.id))
-      .orderBy(lifts.at),
-    db.select().from(houseRules).where(isNull(houseRules.endedAt)).orderBy(houseRules.at),
-    db.select().from(halfFaces).where(eq(halfFaces.visitId, visit.id)).orderBy(halfFaces.at),
-    db
-      .select({ steps: plans.steps })
-      .from(plans)
-      .innerJoin(visits, eq(visits.id, plans.visitId))
-      .where(
-        and(
-          eq(visits.clientId, visit.clientId),
-          eq(visits.status, 'sealed'),
-          gte(plans.version, 1),
-        ),
-      )
-      .orderBy(desc(plans.at))
-      .limit(40),
-    db
-      .select({
-        at: consultations.at,
-        answers: consultations.answers,
-        medicines: consultations.medicines,
-      })
-      .from(consultations)
-      .where(eq(consultations.clientId, visit.clientId))
-      .orderBy(desc(consultations.at))
-      .limit(40),
-  ])
-  const reads =
-    tests.length > 0
-      ? await db
-          .select()
-          .from(patchReads)
-          .where(
-            inArray(
-              patchReads.testId,
-              tests.map((t) => t.id),
-            ),
-          )
-          .orderBy(patchReads.at)
-      : []
-  return {
-    patchTests: tests.map((t): PatchTest => ({
-      id: t.id,
-      productId: t.productId,
-      place: t.place,
-      placedAt: t.at.getTime(),
-      reads: reads
-        .filter((r) => r.testId === t.id)
-        .map((r) => ({ at: r.at.getTime(), result: r.result })),
-    })),
-    patchAgain:
-      askAgain(
-        told.map((c) => ({
-          at: c.at.getTime(),
-          answers: c.answers ?? {},
-          medicines: c.medicines ?? '',
-        })),
-      ) ?? null,
-    withdrawals: back.map((w) => ({ kinds: w.kinds, at: w.at.getTime() })),
-    lifts: asides.map(({ l, by }) => ({
-      rule: l.rule,
-      word: l.word ?? '',
-      reason: l.reason ?? '',
-      by,
-      at: l.at.getTime(),
-    })),
-    houseRules: rules.map((r) => ({ rule: r.rule, change: r.change, reason: r.reason })),
-    halves: halves.map((h) => ({
-      id: h.id,
-      moment: h.moment,
-      worked: h.worked,
-      light: h.light,
-      grades: h.grades ?? {},
-      at: h.at.getTime(),
-    })),
-    usedProducts: [
-      ...new Set(used.flatMap((p) => (p.steps ?? []).flatMap((s) => s.productId ?? []))),
-    ],
-  }
 }

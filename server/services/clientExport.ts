@@ -25,100 +25,105 @@ import { database } from './database'
 
 /** Everything the house holds about a client, for the client: as it is stored, nothing left out. */
 export async function exportClient(client: Client) {
-  const db = database()
-  const own = eq(visits.clientId, client.id)
-  const [
-    visitRows,
-    consultRows,
-    consentRows,
-    readingRows,
-    homeRows,
-    importRows,
-    events,
-    record,
-    planRows,
-    sealRows,
-    amended,
-    calls,
-    formRows,
-    meterRows,
-    testRows,
-    readRows,
-    backRows,
-    liftRows,
-    halfRows,
-  ] = await Promise.all([
-    db.select().from(visits).where(own).orderBy(asc(visits.startsAt)),
-    db.select().from(consultations).where(eq(consultations.clientId, client.id)),
-    db.select().from(consents).where(eq(consents.clientId, client.id)),
-    db.select().from(readings).where(eq(readings.clientId, client.id)),
-    db.select().from(homeUse).where(eq(homeUse.clientId, client.id)),
-    db.select().from(imports).where(eq(imports.clientId, client.id)),
-    db
-      .select({ e: visitEvents })
-      .from(visitEvents)
-      .innerJoin(visits, eq(visits.id, visitEvents.visitId))
-      .where(own),
-    db
-      .select({ i: sealItems })
-      .from(sealItems)
-      .innerJoin(visits, eq(visits.id, sealItems.visitId))
-      .where(own),
-    db.select({ p: plans }).from(plans).innerJoin(visits, eq(visits.id, plans.visitId)).where(own),
-    db.select({ s: seals }).from(seals).innerJoin(visits, eq(visits.id, seals.visitId)).where(own),
-    db
-      .select({ a: amendments })
-      .from(amendments)
-      .innerJoin(visits, eq(visits.id, amendments.visitId))
-      .where(own),
-    db
-      .select({ f: followUps })
-      .from(followUps)
-      .innerJoin(visits, eq(visits.id, followUps.visitId))
-      .where(own),
-    db
-      .select({ l: clientLinks })
-      .from(clientLinks)
-      .innerJoin(visits, eq(visits.id, clientLinks.visitId))
-      .where(own),
-    db.select().from(meterReadings).where(eq(meterReadings.clientId, client.id)),
-    db.select().from(patchTests).where(eq(patchTests.clientId, client.id)),
-    db
-      .select({ r: patchReads })
-      .from(patchReads)
-      .innerJoin(patchTests, eq(patchTests.id, patchReads.testId))
-      .where(eq(patchTests.clientId, client.id)),
-    db.select().from(withdrawals).where(eq(withdrawals.clientId, client.id)),
-    db.select({ l: lifts }).from(lifts).innerJoin(visits, eq(visits.id, lifts.visitId)).where(own),
-    db
-      .select({ h: halfFaces })
-      .from(halfFaces)
-      .innerJoin(visits, eq(visits.id, halfFaces.visitId))
-      .where(own),
+  const [ofClient, ofVisits, ofTests] = await Promise.all([
+    storedByClient(client.id),
+    storedByVisit(client.id),
+    storedByTest(client.id),
   ])
   return {
     format: 'oak-basin/client',
     formatVersion: 1,
     exportedAt: new Date().toISOString(),
     client,
-    visits: visitRows,
-    consultations: consultRows,
-    consents: consentRows,
-    readings: readingRows,
-    homeUse: homeRows,
-    imports: importRows,
-    events: events.map((r) => r.e),
-    record: record.map((r) => r.i),
-    plans: planRows.map((r) => r.p),
-    seals: sealRows.map((r) => r.s),
-    amendments: amended.map((r) => r.a),
-    followUps: calls.map((r) => r.f),
-    meterReadings: meterRows,
-    patchTests: testRows,
-    patchReads: readRows.map((r) => r.r),
-    withdrawals: backRows,
-    setAside: liftRows.map((r) => r.l),
-    halfFaces: halfRows.map((r) => r.h),
-    ownForms: formRows.map(({ l: { tokenHash: _hash, ...form } }) => form),
+    ...ofClient,
+    ...ofVisits,
+    ...ofTests,
   }
+}
+
+/** Tables that name the client themselves. */
+async function storedByClient(clientId: string) {
+  const db = database()
+  const [visitRows, told, signed, read, home, imported, metered, back] = await Promise.all([
+    db.select().from(visits).where(eq(visits.clientId, clientId)).orderBy(asc(visits.startsAt)),
+    db.select().from(consultations).where(eq(consultations.clientId, clientId)),
+    db.select().from(consents).where(eq(consents.clientId, clientId)),
+    db.select().from(readings).where(eq(readings.clientId, clientId)),
+    db.select().from(homeUse).where(eq(homeUse.clientId, clientId)),
+    db.select().from(imports).where(eq(imports.clientId, clientId)),
+    db.select().from(meterReadings).where(eq(meterReadings.clientId, clientId)),
+    db.select().from(withdrawals).where(eq(withdrawals.clientId, clientId)),
+  ])
+  return {
+    visits: visitRows,
+    consultations: told,
+    consents: signed,
+    readings: read,
+    homeUse: home,
+    imports: imported,
+    meterReadings: metered,
+    withdrawals: back,
+  }
+}
+
+/** Tables that hang on the client's visits. */
+async function storedByVisit(clientId: string) {
+  const own = eq(visits.clientId, clientId)
+  const ofVisit = <Table extends VisitTable>(table: Table) =>
+    database()
+      .select({ row: table as VisitTable })
+      .from(table as VisitTable)
+      .innerJoin(visits, eq(visits.id, (table as VisitTable).visitId))
+      .where(own)
+      .then((rows) => rows.map(({ row }) => row as unknown as Table['$inferSelect']))
+  const [events, record, planned, sealed, amended, calls, forms, aside, halves] = await Promise.all(
+    [
+      ofVisit(visitEvents),
+      ofVisit(sealItems),
+      ofVisit(plans),
+      ofVisit(seals),
+      ofVisit(amendments),
+      ofVisit(followUps),
+      ofVisit(clientLinks),
+      ofVisit(lifts),
+      ofVisit(halfFaces),
+    ],
+  )
+  return {
+    events,
+    record,
+    plans: planned,
+    seals: sealed,
+    amendments: amended,
+    followUps: calls,
+    setAside: aside,
+    halfFaces: halves,
+    // The link's own secret stays here, hashed as it is.
+    ownForms: forms.map(({ tokenHash: _hash, ...form }) => form),
+  }
+}
+/** Any of the tables with a visit's id; one stands for the type of all. */
+type VisitTable =
+  | typeof visitEvents
+  | typeof sealItems
+  | typeof plans
+  | typeof seals
+  | typeof amendments
+  | typeof followUps
+  | typeof clientLinks
+  | typeof lifts
+  | typeof halfFaces
+
+async function storedByTest(clientId: string) {
+  const db = database()
+  const own = eq(patchTests.clientId, clientId)
+  const [tests, reads] = await Promise.all([
+    db.select().from(patchTests).where(own),
+    db
+      .select({ read: patchReads })
+      .from(patchReads)
+      .innerJoin(patchTests, eq(patchTests.id, patchReads.testId))
+      .where(own),
+  ])
+  return { patchTests: tests, patchReads: reads.map(({ read }) => read) }
 }

@@ -1,120 +1,102 @@
-import { and, asc, eq, gte, inArray, lt, ne } from 'drizzle-orm'
-import { DEVICE_KINDS, type DeviceKind } from '#core/catalogue/kinds'
-import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
-import type { PlanStep } from '#core/catalogue/techniques/step'
-import { diaryConflicts, type Booking } from '#core/timing/diary'
-import {
-  consultations,
-  clients,
-  consents,
-  devices,
-  plans,
-  readings,
-  rooms,
-  seals,
-  staff,
-  visits,
-} from '#db/schema'
-import { database } from './database'
-import { dayBounds } from './dates'
+import type { DayPage } from '#contracts/day'
+import { CONTRAINDICATIONS } from '#core/catalogue/consultation/contraindications'
+import { DEVICE_KINDS } from '#core/catalogue/kinds'
+import { needsGuardian, standing } from '#core/screening/consent'
+import { tightened } from '#core/screening/houseRules'
+import { lifted } from '#core/screening/lifts'
+import { screen } from '#core/screening/verdict'
+import { deviceTimes, diaryConflicts } from '#core/timing/diary'
+import { openInAsk } from '#core/visit/openPoints'
+import { wasTreated } from '#core/visit/stops'
+import { ageOn, dayBounds, dayIn } from './dates'
+import { dayRows, type DayRows } from './dayRows'
 import { thePractice } from './practice'
 
-/** When a plan needs each device, in minutes from its start. */
-export function deviceTimes(steps: readonly PlanStep[]): Booking['devices'] {
-  const out: { kind: DeviceKind; from: number; to: number }[] = []
-  let clock = 0
-  for (const s of steps) {
-    const { device } = TECHNIQUES[s.technique]
-    if (device) out.push({ kind: device, from: clock, to: clock + s.minutes })
-    clock += s.minutes
-  }
-  return out
-}
+type Booked = DayRows['booked'][number]
 
 /** The day's visits by room with the state of each stop, and everything taken twice. */
-export async function readDay(day: string) {
-  const db = database()
+export async function readDay(day: string): Promise<DayPage> {
   const house = await thePractice()
-  const { from, to } = dayBounds(house.timeZone, day)
-  const rows = await db
-    .select({ v: visits, client: clients.name, staff: staff.name, role: staff.role })
-    .from(visits)
-    .innerJoin(clients, eq(clients.id, visits.clientId))
-    .innerJoin(staff, eq(staff.id, visits.staffId))
-    .where(and(gte(visits.startsAt, from), lt(visits.startsAt, to), ne(visits.status, 'cancelled')))
-    .orderBy(asc(visits.startsAt))
-  const ids = rows.map((r) => r.v.id)
-  const none = ids.length === 0
-  const [roomRows, deviceRows, asked, signed, read, planned, sealed] = await Promise.all([
-    db.select().from(rooms).orderBy(asc(rooms.name)),
-    db.select().from(devices),
-    none
-      ? []
-      : db
-          .selectDistinct({ id: consultations.visitId })
-          .from(consultations)
-          .where(inArray(consultations.visitId, ids)),
-    none
-      ? []
-      : db
-          .selectDistinct({ id: consents.visitId })
-          .from(consents)
-          .where(inArray(consents.visitId, ids)),
-    none
-      ? []
-      : db
-          .selectDistinct({ id: readings.visitId })
-          .from(readings)
-          .where(inArray(readings.visitId, ids)),
-    none
-      ? []
-      : db
-          .select({ id: plans.visitId, version: plans.version, steps: plans.steps })
-          .from(plans)
-          .where(inArray(plans.visitId, ids)),
-    none ? [] : db.select({ id: seals.visitId }).from(seals).where(inArray(seals.visitId, ids)),
-  ])
-  const has = (list: { id: string }[], id: string) => list.some((x) => x.id === id)
-  const planOf = (id: string) =>
-    planned.filter((p) => p.id === id).sort((a, b) => b.version - a.version)[0]
-  const bookings: Booking[] = rows.map((r) => ({
-    id: r.v.id,
-    roomId: r.v.roomId,
-    staffId: r.v.staffId,
-    clientId: r.v.clientId,
-    start: r.v.startsAt.getTime(),
-    minutes: r.v.minutes,
-    cleaningMinutes: house.cleaningMinutes,
-    devices: deviceTimes(planOf(r.v.id)?.steps ?? []),
+  const { timeZone, cleaningMinutes } = house
+  const { from, to } = dayBounds(timeZone, day)
+  const rows = await dayRows(from, to)
+  const stepsOf = (row: Booked) => rows.planned.find((plan) => plan.id === row.v.id)?.steps ?? []
+  const bookings = rows.booked.map((row) => ({
+    id: row.v.id,
+    roomId: row.v.roomId,
+    staffId: row.v.staffId,
+    clientId: row.v.clientId,
+    start: row.v.startsAt.getTime(),
+    minutes: row.v.minutes,
+    cleaningMinutes,
+    devices: deviceTimes(stepsOf(row)),
   }))
   const counts = Object.fromEntries(
-    DEVICE_KINDS.map((k) => [k, deviceRows.filter((d) => d.kind === k).length]),
+    DEVICE_KINDS.map((kind) => [kind, rows.deviceRows.filter((d) => d.kind === kind).length]),
   )
   return {
     day,
     now: Date.now(),
-    timeZone: house.timeZone,
-    cleaningMinutes: house.cleaningMinutes,
-    rooms: roomRows,
-    visits: rows.map((r) => ({
-      id: r.v.id,
-      clientId: r.v.clientId,
-      client: r.client,
-      staffId: r.v.staffId,
-      staff: r.staff,
-      roomId: r.v.roomId,
-      startsAt: r.v.startsAt.getTime(),
-      minutes: r.v.minutes,
-      status: r.v.status,
-      version: r.v.version,
+    timeZone,
+    cleaningMinutes,
+    rooms: rows.roomRows,
+    visits: rows.booked.map((row) => ({
+      id: row.v.id,
+      clientId: row.v.clientId,
+      client: row.client.name,
+      staffId: row.v.staffId,
+      staff: row.staff,
+      roomId: row.v.roomId,
+      startsAt: row.v.startsAt.getTime(),
+      minutes: row.v.minutes,
+      status: row.v.status,
+      version: row.v.version,
       stops: {
-        ask: has(asked, r.v.id) && has(signed, r.v.id),
-        read: has(read, r.v.id),
-        plan: (planOf(r.v.id)?.steps ?? []).length > 0,
-        treat: r.v.status === 'closing' || r.v.status === 'sealed',
-        close: has(sealed, r.v.id),
+        ask: askIsReady(row, rows, day, timeZone),
+        read: rows.read.some((reading) => reading.id === row.v.id),
+        plan: stepsOf(row).length > 0,
+        treat: wasTreated(row.v.status),
+        close: row.v.status === 'sealed',
       },
     })),
     conflicts: diaryConflicts(bookings, counts),
   }
+}
+
+/** By the same rule as on the visit's own page. */
+function askIsReady({ v, client }: Booked, rows: DayRows, day: string, timeZone: string): boolean {
+  const answers = rows.told.find((told) => told.visitId === v.id && told.answers)?.answers
+  if (!answers) return false
+  const aside = rows.aside
+    .filter((lift) => lift.visitId === v.id)
+    .map((lift) => ({
+      rule: lift.rule,
+      word: lift.word ?? '',
+      reason: lift.reason ?? '',
+      by: '',
+      at: lift.at.getTime(),
+    }))
+  const signatures = rows.signed
+    .filter((row) => row.clientId === v.clientId)
+    .map((row) => ({
+      kinds: row.kinds,
+      day: dayIn(timeZone, row.at),
+      guardian: row.guardian,
+      at: row.at.getTime(),
+    }))
+  const back = rows.back
+    .filter((row) => row.clientId === v.clientId)
+    .map((row) => ({ kinds: row.kinds, at: row.at.getTime() }))
+  const age = ageOn(client.born, day)
+  const verdict = screen(answers, day, lifted(tightened(CONTRAINDICATIONS, rows.rules), aside))
+  const steps = rows.planned.find((plan) => plan.id === v.id)?.steps ?? []
+  return (
+    openInAsk({
+      verdict,
+      steps,
+      consented: standing(signatures, back, day, needsGuardian(age)).map((one) => one.kind),
+      signed: signatures.length > 0,
+      age,
+    }).length === 0
+  )
 }

@@ -1,5 +1,5 @@
 import { and, eq, max } from 'drizzle-orm'
-import { toPlanInput } from '#core/visit/bundle'
+import { toPlanInput } from '#core/visit/planInput'
 import { openPoints } from '#core/visit/ready'
 import { checkPlan, type PlanFinding } from '#core/planning/checks/check'
 import type { PlanStep } from '#core/catalogue/techniques/step'

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import postgres from 'postgres'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { toPlanInput } from '#core/visit/bundle'
+import { toPlanInput } from '#core/visit/planInput'
 import { openPoints, standingHere } from '#core/visit/ready'
 import { allowance } from '#core/planning/today/allowed'
 import { propose } from '#core/planning/answer/propose'

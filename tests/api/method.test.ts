@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { MethodReply } from '#contracts/method'
-import { toPlanInput } from '#core/visit/bundle'
+import { toPlanInput } from '#core/visit/planInput'
 import { propose } from '#core/planning/answer/propose'
 import { signedIn, testUrl, type Caller } from '../support/http'
 import { book, bundleOf, prepared, sealedVisit } from '../support/visit'

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import { beforeAll, describe, expect, it } from 'vitest'
-import { toPlanInput } from '#core/visit/bundle'
+import { toPlanInput } from '#core/visit/planInput'
 import { checkPlan } from '#core/planning/checks/check'
 import { propose } from '#core/planning/answer/propose'
 import { allNo, readAll, RESILIENT } from '#core/testing/fixtures'

@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest'
 import type { ChildProcess } from 'node:child_process'
-import { foldContext, toPlanInput } from '#core/visit/bundle'
+import { foldContext, toPlanInput } from '#core/visit/planInput'
 import { fold } from '#core/treatment/fold'
 import type { TreatmentEvent } from '#core/treatment/events'
 import { openHouse } from '../../scripts/house.mjs'

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto'
-import { toPlanInput, type VisitBundle } from '#core/visit/bundle'
+import { toPlanInput } from '#core/visit/planInput'
+import type { VisitBundle } from '#core/visit/bundle'
 import { propose } from '#core/planning/answer/propose'
 import { allNo, readAll, RESILIENT } from '#core/testing/fixtures'
 import type { EventBody, TreatmentEvent } from '#core/treatment/events'

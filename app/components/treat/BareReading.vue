@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { zonesOf } from '#core/face/regions'
 import { ZONES, type ZoneId } from '#core/face/zones'
-import { currentReadings } from '#core/visit/bundle'
+import { currentReadings } from '#core/visit/planInput'
 import {
   GRADES,
   GRADE_WORDS,

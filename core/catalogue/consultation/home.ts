@@ -13,7 +13,8 @@ export interface HomePouring {
   regions: readonly RegionId[]
   source: string
 }
-const FACE: readonly RegionId[] = [
+/** Where what is used at home goes on: the face, not the eyes. */
+export const HOME_REGIONS: readonly RegionId[] = [
   'forehead',
   'temples',
   'nose',
@@ -28,7 +29,7 @@ const row = (finding: FindingId, label: string, hundredths: number): HomePouring
   finding,
   label,
   hundredths,
-  regions: FACE,
+  regions: HOME_REGIONS,
   source: `${COMMON_PRACTICE}; house scale`,
 })
 export const HOME_POURINGS: readonly HomePouring[] = [

@@ -9,7 +9,7 @@ import {
   type TopicId,
 } from '#core/catalogue/consultation/findings'
 import type { Answer, Answers } from '#core/screening/answers'
-import { restsOf, screenHere } from '#core/visit/bundle'
+import { restsOf, screenHere } from '#core/visit/planInput'
 import { dayAndClock } from '~/composables/dates'
 import { sayProblem } from '~/composables/useApi'
 import { useDraft } from '~/composables/useDraft'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { DateTime } from 'luxon'
 import { recordParts, stepsDone } from '#core/visit/record'
-import { foldContext } from '#core/visit/bundle'
+import { foldContext } from '#core/visit/planInput'
 import { suggestNext } from '#core/course/next'
 import type { RecordDraft } from '#core/record/build'
 import type { AftercareLine } from '#core/aftercare/card'

@@ -2,7 +2,7 @@
 import { ZONES, ZONE_IDS, type ZoneId } from '#core/face/zones'
 import type { Overrule, WholeReading } from '#core/skin/notes'
 import { observe, OBSERVATIONS, type ObservationId } from '#core/skin/observations'
-import { screenHere } from '#core/visit/bundle'
+import { screenHere } from '#core/visit/planInput'
 import { withSkin } from '#core/screening/skin'
 import { deriveProfile } from '#core/skin/profile'
 import {

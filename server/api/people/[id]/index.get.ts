@@ -1,5 +1,5 @@
 import { route } from '../../../http/route'
 import { clientFor } from '../../../services/access'
-import { readFile } from '../../../services/people'
+import { readFile } from '../../../services/clientFile'
 
 export default route({}, async ({ me, id }) => readFile(await clientFor(me, id, 'client.look')))

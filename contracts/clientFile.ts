@@ -1,0 +1,52 @@
+import type { Poured } from '#core/load/ledger'
+import type { Answers } from '#core/screening/answers'
+import type { VisitStatus } from '#core/visit/stops'
+
+/** One visit in a client's file. */
+export interface FileVisit {
+  id: string
+  startsAt: number
+  minutes: number
+  status: VisitStatus
+  staff: string
+  /** What was done, in a word or two, once its record is sealed. */
+  work: string | null
+}
+/** A visit that was taken in from a file. */
+export interface FileImport {
+  id: string
+  head: string
+  holds: boolean
+  ours: boolean
+  at: number
+  house: string
+  startsAt: string
+}
+
+/** A client's file: who they are, what stands on top, past and next visits, the ledger. */
+export interface ClientFile {
+  now: number
+  today: string
+  timeZone: string
+  client: {
+    id: string
+    name: string
+    born: string | null
+    age: number | null
+    phone: string | null
+    email: string | null
+    work: string | null
+    medicines: string
+    notes: string
+    faceHeightMm: number
+    faceWidthMm: number
+    version: number
+    erased: boolean
+  }
+  answers: Answers | null
+  toldAt: number | null
+  visits: FileVisit[]
+  next: { id: string; startsAt: number; minutes: number; room: string; staff: string } | null
+  poured: Poured[]
+  imports: FileImport[]
+}

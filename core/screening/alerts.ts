@@ -1,0 +1,22 @@
+import { FINDING_ORDER, FINDINGS } from '../catalogue/consultation/findings'
+import type { Answers } from './answers'
+
+/** What stands beside a client's name wherever it is shown. */
+export interface Alert {
+  text: string
+  /** Not known for certain: it counts as asked before, and says so. */
+  unsure: boolean
+}
+
+/** The alerts of a client, in the order of the questions; an unsure answer is one too. */
+export function alertsOf(answers: Answers): Alert[] {
+  return FINDING_ORDER.flatMap((finding): Alert[] => {
+    const answer = answers[finding]
+    const word = FINDINGS[finding].alert
+    if (!answer || !word || answer.say === 'no') return []
+    const unsure = answer.say === 'unsure'
+    const named =
+      finding === 'allergy' ? `allergy: ${answer.substances?.join(', ') || 'not named'}` : word
+    return [{ text: unsure ? `${named}? ask before` : named, unsure }]
+  })
+}

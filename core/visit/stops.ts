@@ -1,0 +1,66 @@
+import type { VisitBundle } from './bundle'
+import type { OpenPoint } from './openPoints'
+
+/** The six stops of a visit, in the order the work goes. */
+export const STOP_IDS = ['ask', 'read', 'plan', 'set', 'treat', 'close'] as const
+export type StopId = (typeof STOP_IDS)[number]
+export const STOP_NAMES: Readonly<Record<StopId, string>> = {
+  ask: 'Ask',
+  read: 'Read',
+  plan: 'Plan',
+  set: 'Set',
+  treat: 'Treat',
+  close: 'Close',
+}
+export const isStop = (name: string): name is StopId => STOP_IDS.some((id) => id === name)
+
+export const VISIT_STATUSES = ['booked', 'treating', 'closing', 'sealed', 'cancelled'] as const
+export type VisitStatus = (typeof VISIT_STATUSES)[number]
+
+/** The treatment has started, whether or not it is over. */
+export const hasBegun = (status: VisitStatus): boolean =>
+  status === 'treating' || wasTreated(status)
+/** The treatment is over: what remains is the record. */
+export const wasTreated = (status: VisitStatus): boolean =>
+  status === 'closing' || status === 'sealed'
+/** Nothing of it is changed any more, but by an amendment. */
+export const isClosed = (status: VisitStatus): boolean =>
+  status === 'sealed' || status === 'cancelled'
+/** The statuses of visits that have begun, for asking the tables. */
+export const BEGUN: readonly VisitStatus[] = VISIT_STATUSES.filter(hasBegun)
+
+/** Where a visit goes on: the one answer to which stop it opens at. */
+export function stopOf(status: VisitStatus): StopId {
+  if (status === 'treating') return 'treat'
+  return wasTreated(status) ? 'close' : 'ask'
+}
+
+export interface StopMark {
+  mark: 'done' | 'open' | 'none'
+  /** In a word beside the name, so that nothing is said by a mark alone. */
+  word: string
+}
+
+/**
+ * How each stop stands: ready, begun, or not yet.
+ * @param open what is still open before the treatment may start
+ * @param planned whether there is a plan
+ */
+export function stopMark(
+  stop: StopId,
+  bundle: Pick<VisitBundle, 'answered' | 'readings'> & { visit: { status: VisitStatus } },
+  open: readonly OpenPoint[],
+  planned: boolean,
+): StopMark {
+  const { status } = bundle.visit
+  const done = (is: boolean, word = ''): StopMark => ({ mark: is ? 'done' : 'none', word })
+  if (stop === 'close') return done(status === 'sealed', status === 'sealed' ? 'sealed' : '')
+  if (stop === 'set') return done(hasBegun(status))
+  if (stop === 'treat')
+    return status === 'treating' ? { mark: 'open', word: '' } : done(wasTreated(status))
+  if (status !== 'booked') return { mark: 'done', word: 'ready' }
+  const needs = open.find((point) => point.stop === stop)
+  if (!needs) return { mark: 'done', word: 'ready' }
+  const begun = { ask: bundle.answered, read: bundle.readings.madeUp !== null, plan: planned }
+  return { mark: begun[stop] ? 'open' : 'none', word: needs.text }
+}

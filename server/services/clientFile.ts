@@ -1,0 +1,111 @@
+import { and, asc, desc, eq, gte } from 'drizzle-orm'
+import type { ClientFile, FileImport } from '#contracts/clientFile'
+import { pouredAtHome } from '#core/load/home'
+import { consultations, imports, rooms, staff, visits } from '#db/schema'
+import type { Client } from './access'
+import { database } from './database'
+import { ageOn, dayBounds, dayIn } from './dates'
+import { pastOf, visitsOf } from './past'
+import { thePractice } from './practice'
+
+/** A client's file in one reply. Rights are checked by the caller. */
+export async function readFile(client: Client): Promise<ClientFile> {
+  const { timeZone } = await thePractice()
+  const now = new Date()
+  const today = dayIn(timeZone, now)
+  const [history, { poured }, told, next, imported] = await Promise.all([
+    visitsOf(client.id),
+    pastOf(client.id, now, timeZone),
+    lastTold(client.id),
+    nextBooked(client.id, dayBounds(timeZone, today).from),
+    importedFor(client.id),
+  ])
+  const atHome = pouredAtHome(told?.answers ?? {}, today, true)
+  return {
+    now: now.getTime(),
+    today,
+    timeZone,
+    client: clientPart(client, today),
+    answers: told?.answers ?? null,
+    toldAt: told?.at.getTime() ?? null,
+    visits: history.map((visit) => ({
+      id: visit.id,
+      startsAt: visit.startsAt.getTime(),
+      minutes: visit.minutes,
+      status: visit.status,
+      staff: visit.staff,
+      work: labelOf(visit.work),
+    })),
+    next,
+    poured: [...poured, ...atHome].sort((one, other) => one.at - other.at),
+    imports: imported,
+  }
+}
+
+const clientPart = (client: Client, today: string): ClientFile['client'] => ({
+  id: client.id,
+  name: client.name,
+  born: client.born,
+  age: ageOn(client.born, today),
+  phone: client.phone,
+  email: client.email,
+  work: client.work,
+  medicines: client.medicines,
+  notes: client.notes,
+  faceHeightMm: client.faceHeightMm,
+  faceWidthMm: client.faceWidthMm,
+  version: client.version,
+  erased: client.erasedAt !== null,
+})
+
+async function lastTold(clientId: string) {
+  const [told] = await database()
+    .select()
+    .from(consultations)
+    .where(eq(consultations.clientId, clientId))
+    .orderBy(desc(consultations.at))
+    .limit(1)
+  return told
+}
+
+async function nextBooked(clientId: string, from: Date): Promise<ClientFile['next']> {
+  const [next] = await database()
+    .select({
+      id: visits.id,
+      startsAt: visits.startsAt,
+      minutes: visits.minutes,
+      room: rooms.name,
+      staff: staff.name,
+    })
+    .from(visits)
+    .innerJoin(rooms, eq(rooms.id, visits.roomId))
+    .innerJoin(staff, eq(staff.id, visits.staffId))
+    .where(
+      and(eq(visits.clientId, clientId), gte(visits.startsAt, from), eq(visits.status, 'booked')),
+    )
+    .orderBy(asc(visits.startsAt))
+    .limit(1)
+  return next ? { ...next, startsAt: next.startsAt.getTime() } : null
+}
+
+async function importedFor(clientId: string): Promise<FileImport[]> {
+  const rows = await database().select().from(imports).where(eq(imports.clientId, clientId))
+  return rows.map((row) => ({
+    id: row.id,
+    head: row.head,
+    holds: row.holds,
+    ours: row.ours,
+    at: row.at.getTime(),
+    house: textAt(row.document, 'practice', 'name'),
+    startsAt: textAt(row.document, 'visit', 'startsAt'),
+  }))
+}
+
+const asRecord = (value: unknown): Record<string, unknown> =>
+  typeof value === 'object' && value !== null ? (value as Record<string, unknown>) : {}
+const textAt = (document: unknown, part: string, field: string): string =>
+  String(asRecord(asRecord(document)[part])[field] ?? '')
+const labelOf = (work: unknown): string | null => {
+  const { label } = asRecord(work)
+  return label === undefined ? null : String(label)
+}

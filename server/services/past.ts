@@ -1,0 +1,87 @@
+import { and, asc, desc, eq, lt, ne } from 'drizzle-orm'
+import { HOME_REGIONS } from '#core/catalogue/consultation/home'
+import type { Poured } from '#core/load/ledger'
+import type { PastWork } from '#core/load/rest'
+import type { SealedWork } from '#core/record/work'
+import type { TreatmentEvent } from '#core/treatment/events'
+import { homeUse, sealItems, staff, visitEvents, visits } from '#db/schema'
+import { database } from './database'
+import { dayIn } from './dates'
+
+/** What earlier visits and home have left: work that asks for rest, and what was poured in. */
+export async function pastOf(
+  clientId: string,
+  before: Date,
+  zone: string,
+): Promise<{ past: PastWork[]; poured: Poured[] }> {
+  const db = database()
+  const rows = await db
+    .select({ at: visits.startsAt, content: sealItems.content })
+    .from(sealItems)
+    .innerJoin(visits, eq(visits.id, sealItems.visitId))
+    .where(
+      and(eq(visits.clientId, clientId), eq(sealItems.name, 'work'), lt(visits.startsAt, before)),
+    )
+    .orderBy(desc(visits.startsAt))
+    .limit(60)
+  const past: PastWork[] = []
+  const poured: Poured[] = []
+  for (const r of rows) {
+    const work = r.content as unknown as SealedWork | null
+    if (!work) continue
+    past.push({ day: dayIn(zone, r.at), families: work.families, regions: work.regions })
+    poured.push({ at: r.at.getTime(), label: work.label, loads: work.loads })
+  }
+  const home = await db
+    .select()
+    .from(homeUse)
+    .where(and(eq(homeUse.clientId, clientId), lt(homeUse.at, before)))
+  for (const h of home)
+    poured.push({
+      at: h.at.getTime(),
+      label: h.label,
+      loads: Object.fromEntries(HOME_REGIONS.map((region) => [region, h.hundredths])),
+    })
+  return { past, poured: poured.sort((a, b) => a.at - b.at) }
+}
+
+export async function eventsOf(visitId: string): Promise<TreatmentEvent[]> {
+  const rows = await database()
+    .select()
+    .from(visitEvents)
+    .where(eq(visitEvents.visitId, visitId))
+    .orderBy(asc(visitEvents.at))
+  return rows.flatMap((r) =>
+    r.body
+      ? [
+          {
+            id: r.id,
+            at: r.at,
+            deviceId: r.deviceId,
+            seq: r.seq,
+            planVersion: r.planVersion,
+            body: r.body,
+          },
+        ]
+      : [],
+  )
+}
+
+/** Visits of a client, newest first, with what their seal says was done. */
+export async function visitsOf(clientId: string) {
+  return database()
+    .select({
+      id: visits.id,
+      startsAt: visits.startsAt,
+      minutes: visits.minutes,
+      status: visits.status,
+      staff: staff.name,
+      work: sealItems.content,
+    })
+    .from(visits)
+    .innerJoin(staff, eq(staff.id, visits.staffId))
+    .leftJoin(sealItems, and(eq(sealItems.visitId, visits.id), eq(sealItems.name, 'work')))
+    .where(and(eq(visits.clientId, clientId), ne(visits.status, 'cancelled')))
+    .orderBy(desc(visits.startsAt))
+    .limit(100)
+}
