@@ -47,7 +47,8 @@ async function initial(address, path, publicFolder) {
   return { files: names.size, raw, gzip }
 }
 
-async function bareApp() {
+/** A page of the same libraries with one field and one button. @returns its folder */
+function writeBareApp() {
   const home = join(ROOT, '.data', 'bare-page')
   rmSync(home, { recursive: true, force: true })
   mkdirSync(join(home, 'app/plugins'), { recursive: true })
@@ -95,6 +96,11 @@ const word = ref('')
 </template>
 `,
   )
+  return home
+}
+
+async function bareApp() {
+  const home = writeBareApp()
   const built = await run(
     process.execPath,
     [join(ROOT, 'node_modules/nuxt/bin/nuxt.mjs'), 'build'],

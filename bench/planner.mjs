@@ -20,87 +20,87 @@ export default async function planner() {
     'tests/solver/cases.ts',
     'tests/solver/mip.ts',
   ])
-  const cases = Array.from({ length: CASES }, (_, i) => question(i + 1))
-    .map((q) => ({
-      ...q,
-      input: {
-        ...q.input,
-        shelf: DEMO_PRODUCTS.map((product) => ({ product, lots: [lot(product.id)] })),
-      },
-    }))
-    .map((q) => ({ c: compile(q.input), slotTicks: q.slotTicks, input: q.input }))
-  for (let i = 0; i < 5; i++) for (const q of cases) solve(q.c, q.slotTicks)
+  const cases = Array.from({ length: CASES }, (_, i) => question(i + 1)).map((asked) => {
+    const shelf = DEMO_PRODUCTS.map((product) => ({ product, lots: [lot(product.id)] }))
+    const input = { ...asked.input, shelf }
+    return { c: compile(input), slotTicks: asked.slotTicks, input }
+  })
+  for (let i = 0; i < 5; i++) for (const one of cases) solve(one.c, one.slotTicks)
   await byFlow(network(cases[0].c, cases[0].slotTicks), 60)
+  const beside = await besideOutside(cases, { solve, network, byFlow })
+  for (let i = 0; i < 5; i++) for (const one of cases) propose(one.input)
+  const whole = cases.map((one) => best(() => propose(one.input)))
+  return [
+    `${CASES} realistic cases, 12 regions, ${DEMO_PRODUCTS.length} products, ` +
+      `${Math.round(beside.states / CASES)} states and ${Math.round(beside.arcs / CASES)} ways ` +
+      'each on average; every one solved to the end by both',
+    ...besideLines(beside),
+    `a whole re-plan, compiled, solved and written out: ${spread(whole)} of one frame ` +
+      "(aim: at most 1 ×); the machine's own unrest: p95 of the same small work " +
+      `${times(unrest())} its median`,
+    ...growthLines(cases.slice(0, DOUBLES), { solve, propose }),
+  ]
+}
+
+/** Median, p95, and how much of a frame the p95 is. */
+const spread = (list) =>
+  `median ${ms(quantile(list, 0.5))}, p95 ${ms(quantile(list, 0.95))} = ` +
+  times(quantile(list, 0.95) / FRAME_MS)
+
+async function besideOutside(cases, { solve, network, byFlow }) {
   const own = []
   const outside = []
   let arcs = 0
   let states = 0
-  for (const q of cases) {
-    own.push(best(() => solve(q.c, q.slotTicks)))
-    const n = network(q.c, q.slotTicks)
-    arcs += n.stages.reduce((a, s) => a + s.arcs.length, 0)
-    states += n.states.reduce((a, b) => a + b, 0)
+  for (const { c, slotTicks } of cases) {
+    own.push(best(() => solve(c, slotTicks)))
+    const net = network(c, slotTicks)
+    arcs += net.stages.reduce((sum, stage) => sum + stage.arcs.length, 0)
+    states += net.states.reduce((sum, count) => sum + count, 0)
     const began = performance.now()
-    await byFlow(n, 120)
+    await byFlow(net, 120)
     outside.push(performance.now() - began)
   }
-  const ratios = own.map((t, i) => outside[i] / t)
-  for (let i = 0; i < 5; i++) for (const q of cases) propose(q.input)
-  const whole = cases.map((q) => best(() => propose(q.input)))
-  const restless = unrest()
+  return { own, outside, arcs, states }
+}
+
+function besideLines({ own, outside }) {
+  const ratios = own.map((took, i) => outside[i] / took)
   return [
-    `${CASES} realistic cases, 12 regions, ${DEMO_PRODUCTS.length} products, ` +
-      `${Math.round(states / CASES)} states and ${Math.round(arcs / CASES)} ways each on ` +
-      `average; every one solved to the end by both`,
-    `ours: median ${ms(quantile(own, 0.5))}, p95 ${ms(quantile(own, 0.95))} = ${times(quantile(own, 0.95) / FRAME_MS)} of one frame`,
+    `ours: ${spread(own)} of one frame`,
     `outside solver, all tiers: median ${ms(quantile(outside, 0.5))}, p95 ` +
-      `${ms(quantile(outside, 0.95))}; slower by a median of ` +
-      `${times(quantile(ratios, 0.5))}, at least ${times(Math.min(...ratios))} (aim: at ` +
-      `least 50 ×)`,
-    `a whole re-plan, compiled, solved and written out: median ` +
-      `${ms(quantile(whole, 0.5))}, p95 ${ms(quantile(whole, 0.95))} = ` +
-      `${times(quantile(whole, 0.95) / FRAME_MS)} of one frame (aim: at most 1 ×); the ` +
-      `machine's own unrest: p95 of the same small work ${times(restless)} its median`,
-    ...['products', 'regions'].map(
-      (what) =>
-        `with twice the ${what}: ${times(
-          quantile(
-            cases.slice(0, DOUBLES).map((q) => {
-              const [less, more] = wider(q.input, what)
-              propose(less)
-              propose(more)
-              return (
-                best(() => propose(more)) /
-                Math.max(
-                  0.01,
-                  best(() => propose(less)),
-                )
-              )
-            }),
-            0.5,
-          ),
-        )} the time of a whole re-plan`,
-    ),
-    ...['stages', 'options', 'slot'].map(
-      (what) =>
-        `with twice the ${what}: ${times(
-          quantile(
-            cases.slice(0, DOUBLES).map((q) => {
-              const d = doubled(q, what)
-              solve(d.c, d.slotTicks)
-              return (
-                best(() => solve(d.c, d.slotTicks)) /
-                Math.max(
-                  0.01,
-                  best(() => solve(q.c, q.slotTicks)),
-                )
-              )
-            }),
-            0.5,
-          ),
-        )} the time`,
-    ),
+      `${ms(quantile(outside, 0.95))}; slower by a median of ${times(quantile(ratios, 0.5))}, ` +
+      `at least ${times(Math.min(...ratios))} (aim: at least 50 ×)`,
   ]
+}
+
+function growthLines(cases, { solve, propose }) {
+  const ratio = (more, less) => {
+    more()
+    less()
+    return best(more) / Math.max(0.01, best(less))
+  }
+  const replans = ['products', 'regions'].map((what) => {
+    const all = cases.map(({ input }) => {
+      const [less, more] = wider(input, what)
+      return ratio(
+        () => propose(more),
+        () => propose(less),
+      )
+    })
+    return `with twice the ${what}: ${times(quantile(all, 0.5))} the time of a whole re-plan`
+  })
+  const solves = ['stages', 'options', 'slot'].map((what) => {
+    const all = cases.map((one) => {
+      const twice = doubled(one, what)
+      return ratio(
+        () => solve(twice.c, twice.slotTicks),
+        () => solve(one.c, one.slotTicks),
+      )
+    })
+    return `with twice the ${what}: ${times(quantile(all, 0.5))} the time`
+  })
+  return [...replans, ...solves]
 }
 
 function best(work) {

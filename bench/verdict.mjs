@@ -6,6 +6,33 @@ const TODAY = '2026-03-02'
 const day = (ago) =>
   new Date(Date.parse(`${TODAY}T00:00:00Z`) - ago * 86_400_000).toISOString().slice(0, 10)
 
+const WORDS = [
+  'Aqua',
+  'Glycerin',
+  'Squalane',
+  'Cera Alba',
+  'Parfum',
+  'Panthenol',
+  'Lactic Acid',
+  'Prunus Amygdalus Dulcis Oil',
+  'Tocopherol',
+  'Xanthan Gum',
+]
+
+/** A third yes, a third no, a third unsure. */
+const answersTo = (findings) =>
+  Object.fromEntries(
+    findings.map((finding, i) => [
+      finding,
+      {
+        say: ['yes', 'no', 'unsure'][i % 3],
+        date: day(i),
+        zones: ['nose', 'cheekL'],
+        substances: ['honey', 'nuts'],
+      },
+    ]),
+  )
+
 /**
  * What may be done today: many rows of findings, a large shelf, years of visits; and how it grows
  * when all of them double.
@@ -19,36 +46,14 @@ export default async function verdict() {
     'core/catalogue/consultation/findings.ts',
     'core/testing/fixtures.ts',
   ])
-  const answers = Object.fromEntries(
-    FINDING_IDS.map((f, i) => [
-      f,
-      {
-        say: ['yes', 'no', 'unsure'][i % 3],
-        date: day(i),
-        zones: ['nose', 'cheekL'],
-        substances: ['honey', 'nuts'],
-      },
-    ]),
-  )
-  const words = [
-    'Aqua',
-    'Glycerin',
-    'Squalane',
-    'Cera Alba',
-    'Parfum',
-    'Panthenol',
-    'Lactic Acid',
-    'Prunus Amygdalus Dulcis Oil',
-    'Tocopherol',
-    'Xanthan Gum',
-  ]
+  const answers = answersTo(FINDING_IDS)
   const once = (findings, products, visits) => {
     const rows = Array.from({ length: findings }, (_, i) => ({
       ...CONTRAINDICATIONS[i % CONTRAINDICATIONS.length],
       id: `row-${i}`,
     }))
     const shelf = Array.from({ length: products }, (_, i) =>
-      product('serum', `p${i}`, { inci: words.map((w, k) => (k === i % 10 ? `${w} ${i}` : w)) }),
+      product('serum', `p${i}`, { inci: WORDS.map((w, k) => (k === i % 10 ? `${w} ${i}` : w)) }),
     )
     const past = Array.from({ length: visits }, (_, i) => ({
       day: day(7 * i + 3),

@@ -25,89 +25,120 @@ export const FAULTS = [
   'flat',
 ]
 
+/** One instrument's line: what it was opened as, and how it answers. */
+class MeterLine {
+  constructor(socket, bench) {
+    this.socket = socket
+    this.bench = bench
+    this.kind = undefined
+    this.heard = ''
+    bench.sockets.add(socket)
+    socket.on('error', () => {})
+    socket.on('close', () => this.close())
+    socket.on('data', (bytes) => this.hear(String(bytes)))
+  }
+
+  say(line) {
+    if (!this.socket.destroyed) this.socket.write(`${JSON.stringify(line)}\n`)
+  }
+
+  close() {
+    this.bench.sockets.delete(this.socket)
+    if (this.kind && this.bench.held.get(this.kind) === this.socket)
+      this.bench.held.delete(this.kind)
+  }
+
+  hear(text) {
+    this.heard += text
+    for (let end = this.heard.indexOf('\n'); end >= 0; end = this.heard.indexOf('\n')) {
+      const line = this.heard.slice(0, end)
+      this.heard = this.heard.slice(end + 1)
+      this.answer(line)
+    }
+  }
+
+  answer(line) {
+    let asked
+    try {
+      asked = JSON.parse(line)
+    } catch {
+      this.say({ error: 'syntax' })
+      return
+    }
+    if (typeof asked.open === 'string') this.open(asked.open)
+    else if (Number.isInteger(asked.read) && this.kind) this.read(asked.read)
+    else this.say({ error: 'syntax' })
+  }
+
+  open(kind) {
+    const { held, faults } = this.bench
+    const meter = KINDS[kind]
+    if (!meter) {
+      this.say({ error: 'unknown' })
+      return
+    }
+    if (held.has(kind)) {
+      this.say({ error: 'busy' })
+      this.socket.end()
+      return
+    }
+    this.kind = kind
+    held.set(kind, this.socket)
+    this.say({
+      meter: kind,
+      serial: `BENCH-${kind.slice(0, 3).toUpperCase()}-01`,
+      unit: meter.unit,
+      repeatability: meter.repeatability,
+      battery: faults.get(kind) === 'flat' ? 2 : 78,
+    })
+  }
+
+  read(number) {
+    const { unit } = KINDS[this.kind]
+    const value = this.bench.next(this.kind)
+    switch (this.bench.faults.get(this.kind)) {
+      case 'unplugged':
+        this.socket.destroy()
+        return
+      case 'late':
+        setTimeout(() => this.say({ read: number, value, unit }), this.bench.lateMs).unref()
+        return
+      case 'garbage':
+        this.socket.write('\u0000\u0001 not a line\n')
+        return
+      case 'flat':
+        this.say({ read: number, error: 'battery' })
+        return
+      case 'nonsense':
+        this.say({ read: number, value: 'hot', unit })
+        return
+      case 'outOfRange':
+        this.say({ read: number, value: 9999, unit })
+        return
+      case 'wrongUnit':
+        this.say({ read: number, value, unit: 'grain' })
+        return
+      default:
+        this.say({ read: number, value, unit })
+    }
+  }
+}
+
 /** @param options.port 0 takes any free one */
 export async function openMeterBench({ port = 0, lateMs = 60_000 } = {}) {
-  const faults = new Map()
-  const held = new Map()
-  const sockets = new Set()
   let taken = 0
-  const server = createServer((socket) => {
-    sockets.add(socket)
-    let kind
-    let heard = ''
-    const say = (line) => {
-      if (!socket.destroyed) socket.write(`${JSON.stringify(line)}\n`)
-    }
-    socket.on('error', () => {})
-    socket.on('close', () => {
-      sockets.delete(socket)
-      if (kind && held.get(kind) === socket) held.delete(kind)
-    })
-    socket.on('data', (bytes) => {
-      heard += String(bytes)
-      for (let end = heard.indexOf('\n'); end >= 0; end = heard.indexOf('\n')) {
-        const line = heard.slice(0, end)
-        heard = heard.slice(end + 1)
-        answer(line)
-      }
-    })
-    function answer(line) {
-      let asked
-      try {
-        asked = JSON.parse(line)
-      } catch {
-        say({ error: 'syntax' })
-        return
-      }
-      if (typeof asked.open === 'string') {
-        const meter = KINDS[asked.open]
-        if (!meter) {
-          say({ error: 'unknown' })
-          return
-        }
-        if (held.has(asked.open)) {
-          say({ error: 'busy' })
-          socket.end()
-          return
-        }
-        kind = asked.open
-        held.set(kind, socket)
-        say({
-          meter: kind,
-          serial: `BENCH-${kind.slice(0, 3).toUpperCase()}-01`,
-          unit: meter.unit,
-          repeatability: meter.repeatability,
-          battery: faults.get(kind) === 'flat' ? 2 : 78,
-        })
-      } else if (Number.isInteger(asked.read) && kind) read(asked.read, faults.get(kind))
-      else say({ error: 'syntax' })
-    }
-    function read(n, fault) {
-      const meter = KINDS[kind]
-      const value = Math.round((meter.around + meter.noise * Math.sin(++taken * 2.4)) * 100) / 100
-      if (fault === 'unplugged') {
-        socket.destroy()
-        return
-      }
-      if (fault === 'late') {
-        setTimeout(() => say({ read: n, value, unit: meter.unit }), lateMs).unref()
-        return
-      }
-      if (fault === 'garbage') {
-        socket.write('\u0000\u0001 not a line\n')
-        return
-      }
-      if (fault === 'flat') {
-        say({ read: n, error: 'battery' })
-        return
-      }
-      say({
-        read: n,
-        value: fault === 'nonsense' ? 'hot' : fault === 'outOfRange' ? 9999 : value,
-        unit: fault === 'wrongUnit' ? 'grain' : meter.unit,
-      })
-    }
-  })
+  const bench = {
+    lateMs,
+    faults: new Map(),
+    held: new Map(),
+    sockets: new Set(),
+    next(kind) {
+      const { around, noise } = KINDS[kind]
+      taken += 1
+      return Math.round((around + noise * Math.sin(taken * 2.4)) * 100) / 100
+    },
+  }
+  const server = createServer((socket) => new MeterLine(socket, bench))
   const own = await new Promise((resolve, reject) => {
     server.once('error', reject)
     server.listen(port, '127.0.0.1', () => resolve(server.address().port))
@@ -115,13 +146,13 @@ export async function openMeterBench({ port = 0, lateMs = 60_000 } = {}) {
   return {
     port: own,
     fail: (kind, fault) => {
-      if (fault) faults.set(kind, fault)
-      else faults.delete(kind)
+      if (fault) bench.faults.set(kind, fault)
+      else bench.faults.delete(kind)
     },
     close: () =>
-      new Promise((r) => {
-        for (const s of sockets) s.destroy()
-        server.close(() => r())
+      new Promise((resolve) => {
+        for (const socket of bench.sockets) socket.destroy()
+        server.close(() => resolve())
       }),
   }
 }

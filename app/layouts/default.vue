@@ -81,7 +81,7 @@ async function leave(sure = false) {
   width: 84px;
   flex: none;
   background: var(--oak);
-  color: #f5f1e8;
+  color: var(--linen);
   display: flex;
   flex-direction: column;
   align-items: stretch;
@@ -138,7 +138,7 @@ async function leave(sure = false) {
 .skip:focus {
   left: 90px;
   top: 4px;
-  background: #fff;
+  background: var(--chalk);
   padding: 8px;
   z-index: 10;
 }

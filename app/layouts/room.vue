@@ -1,13 +1,11 @@
 <template>
-  <VThemeProvider theme="room"
-    ><main id="main" class="room"><slot /></main
-  ></VThemeProvider>
+  <VThemeProvider theme="room" with-background class="room">
+    <main id="main"><slot /></main>
+  </VThemeProvider>
 </template>
 
 <style scoped>
 .room {
-  background: #14100c;
-  color: #f8ebd6;
   min-height: 100dvh;
 }
 </style>

@@ -239,7 +239,7 @@ async function saved() {
 .visit {
   position: absolute;
   right: 4px;
-  background: #eaf2ef;
+  background: var(--basin-haze);
   border-left: 5px solid var(--basin);
   border-radius: 8px;
   padding: 2px 10px;
@@ -247,11 +247,11 @@ async function saved() {
   line-height: 1.25;
 }
 .visit.sealed {
-  background: #efe7d8;
+  background: var(--linen-shade);
   border-left-color: var(--oak-light);
 }
 .visit.treating {
-  background: #f7e6cf;
+  background: var(--amber-haze);
   border-left-color: var(--amber);
 }
 .visit.clash {
@@ -285,13 +285,13 @@ async function saved() {
   width: 13px;
   height: 9px;
   border-radius: 50%;
-  border: 1.5px solid #8a7355;
+  border: 1.5px solid var(--oak-grain);
 }
 .stops .done {
   color: var(--ink);
 }
 .stops .done i {
-  background: #8a7355;
+  background: var(--oak-grain);
 }
 .shiftbtn {
   position: absolute;

@@ -30,16 +30,16 @@ async function enter() {
   <div class="door">
     <div class="left">
       <svg viewBox="0 0 400 300" aria-hidden="true" class="bowl">
-        <path d="M40 96h320c0 96-62 164-160 164S40 192 40 96z" fill="#DCEBE8" />
+        <path d="M40 96h320c0 96-62 164-160 164S40 192 40 96z" fill="var(--basin-pale)" />
         <path
           d="M52 140c42 16 84-12 148 2s104 8 148-4c-14 74-68 122-148 122S66 212 52 140z"
-          fill="#1E6A66"
+          fill="var(--basin)"
         />
-        <path d="M28 96h344" stroke="#4A3626" stroke-width="9" stroke-linecap="round" />
+        <path d="M28 96h344" stroke="var(--oak)" stroke-width="9" stroke-linecap="round" />
         <path
           d="M150 70c-8-14 8-22 0-38M200 70c-8-14 8-22 0-38M250 70c-8-14 8-22 0-38"
           fill="none"
-          stroke="#B79C78"
+          stroke="var(--oak-light)"
           stroke-width="4"
           stroke-linecap="round"
         />
@@ -85,7 +85,7 @@ async function enter() {
   background: var(--linen);
 }
 .left {
-  background: #eadfcb;
+  background: var(--linen-deep);
   display: grid;
   place-items: center;
 }

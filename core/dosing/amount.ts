@@ -101,3 +101,11 @@ export const WATER_DROP_ML = 0.05
 export function dropsToMillilitres(drops: number, dropMl = WATER_DROP_ML): Millilitres {
   return millilitres(drops * dropMl)
 }
+
+/** From how far off a rounding to the hand is said, per cent. House value. */
+const ROUNDING_SAID_FROM = 5
+/** "; rounding +8 %": what rounding to whole measures does, where it is worth saying. */
+export const roundingWords = ({ roundingPercent }: Pick<Amount, 'roundingPercent'>): string => {
+  if (Math.abs(roundingPercent) < ROUNDING_SAID_FROM) return ''
+  return `rounding ${roundingPercent > 0 ? '+' : ''}${roundingPercent} %`
+}

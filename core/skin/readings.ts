@@ -118,3 +118,22 @@ export function overlay(first: Readings, second: Readings): Readings {
   }
   return out
 }
+
+/** What is looked at again on bare skin: what make-up hides. */
+export const SECOND_READING_IDS: readonly AnyReadingId[] = [
+  'redness',
+  'sensitivity',
+  'water',
+  'oil',
+  'congestion',
+  'vessels',
+  'spots',
+]
+
+/** Whether a second reading says anything else than the first. */
+export const changesReading = (first: Readings, second: Readings): boolean =>
+  (Object.entries(second) as [ZoneId, ZoneReading | undefined][]).some(([zone, reading]) =>
+    (Object.entries(reading ?? {}) as [AnyReadingId, Grade][]).some(
+      ([id, grade]) => first[zone]?.[id] !== grade,
+    ),
+  )

@@ -3,7 +3,9 @@ import { runningMs } from './clocks'
 import type { RoomState } from './fold'
 
 const MINUTE_MS = 60_000
-const planned = (steps: readonly PlanStep[]) => steps.reduce((m, s) => m + s.minutes, 0)
+/** Hands-on minutes that these steps plan. */
+export const plannedMinutes = (steps: readonly PlanStep[]) =>
+  steps.reduce((m, s) => m + s.minutes, 0)
 
 /**
  * Whole minutes ahead of the plan; below zero is behind. The step at hand counts as far as it has
@@ -15,7 +17,7 @@ export function minutesAhead(state: RoomState, steps: readonly PlanStep[], now: 
   const step = steps[at]
   if (state.startedAt === undefined || !step) return 0
   const due =
-    planned(steps.slice(0, at)) + Math.min(step.minutes, runningMs(state, now) / MINUTE_MS)
+    plannedMinutes(steps.slice(0, at)) + Math.min(step.minutes, runningMs(state, now) / MINUTE_MS)
   return Math.round(due - (now - state.startedAt) / MINUTE_MS)
 }
 
@@ -55,6 +57,7 @@ export function minutesShort(
   const step = steps[at]
   if (!step) return 0
   const still =
-    Math.max(0, step.minutes - runningMs(state, now) / MINUTE_MS) + planned(steps.slice(at + 1))
+    Math.max(0, step.minutes - runningMs(state, now) / MINUTE_MS) +
+    plannedMinutes(steps.slice(at + 1))
   return Math.max(0, Math.floor(still - Math.max(0, exactlyLeft(state, slot, now)) + 1e-6))
 }

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { BASIN_COLOURS } from '~/theme/colours'
+
 /**
  * The bowl that must not overflow: what is still in it from before, what today adds, the tolerance as its
  * edge.
@@ -13,6 +15,7 @@ const props = defineProps<{
 const scale = computed(() => Math.max(props.tolerance, props.before + props.today, 1))
 const level = (h: number) => 34 - (Math.min(h, scale.value) / scale.value) * 30
 const over = computed(() => props.before + props.today > props.tolerance)
+const tone = computed(() => BASIN_COLOURS[props.dark ? 'room' : 'desk'])
 const clip = useId()
 const f = (h: number) => (h / 100).toFixed(1)
 </script>
@@ -27,25 +30,20 @@ const f = (h: number) => (h / 100).toFixed(1)
     <svg viewBox="0 0 64 40" aria-hidden="true">
       <clipPath :id="clip"><path d="M4 4h56c0 18-11 31-28 31S4 22 4 4z" /></clipPath>
       <g :clip-path="`url(#${clip})`">
-        <rect x="0" y="0" width="64" height="40" :fill="dark ? '#241C15' : '#FFFFFF'" />
+        <rect x="0" y="0" width="64" height="40" :fill="tone.bowl" />
         <rect
           x="0"
           :y="level(before + today)"
           width="64"
           height="40"
-          :fill="over ? '#B4506A' : '#7FB3B5'"
+          :fill="over ? BASIN_COLOURS.over : BASIN_COLOURS.today"
         />
-        <rect x="0" :y="level(before)" width="64" height="40" fill="#2C6C70" />
+        <rect x="0" :y="level(before)" width="64" height="40" :fill="BASIN_COLOURS.before" />
       </g>
-      <path
-        d="M4 4c0 18 11 31 28 31S60 22 60 4"
-        fill="none"
-        :stroke="dark ? '#CBB594' : '#4A3626'"
-        stroke-width="2"
-      />
+      <path d="M4 4c0 18 11 31 28 31S60 22 60 4" fill="none" :stroke="tone.line" stroke-width="2" />
       <path
         d="M1 4h62"
-        :stroke="over ? '#8E1F3F' : dark ? '#CBB594' : '#4A3626'"
+        :stroke="over ? BASIN_COLOURS.overLine : tone.line"
         stroke-width="3"
         stroke-linecap="round"
       />

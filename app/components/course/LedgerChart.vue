@@ -11,6 +11,7 @@ import { use } from 'echarts/core'
 import { SVGRenderer } from 'echarts/renderers'
 import VChart from 'vue-echarts'
 import { RESILIENT_TOLERANCE } from '#core/catalogue/rules/tolerance'
+import { DESK } from '~/theme/colours'
 import { halfLifeHours, ledgerCurve, type Poured } from '#core/load/ledger'
 
 const props = defineProps<{ poured: Poured[]; now: number; age: number | null }>()
@@ -46,7 +47,7 @@ const option = computed(() => {
             symbol: 'none',
             silent: true,
             label: { formatter: 'resilient tolerance', position: 'insideEndTop' },
-            lineStyle: { color: '#8E1F3F' },
+            lineStyle: { color: DESK.berry },
             data: [{ yAxis: RESILIENT_TOLERANCE / 100 }],
           },
         }
@@ -56,18 +57,18 @@ const option = computed(() => {
     aria: { enabled: true },
     textStyle: { fontFamily: 'Hanken Grotesk Variable, sans-serif' },
     grid: { left: 34, right: 12, top: 30, bottom: 26 },
-    legend: { top: 0, textStyle: { color: '#2B2621' } },
+    legend: { top: 0, textStyle: { color: DESK.ink } },
     tooltip: { trigger: 'axis', valueFormatter: (v: number) => v.toFixed(1) },
-    xAxis: { type: 'time', axisLabel: { color: '#5E5245', hideOverlap: true } },
+    xAxis: { type: 'time', axisLabel: { color: DESK['ink-soft'], hideOverlap: true } },
     yAxis: {
       type: 'value',
       min: 0,
       max: 5.5,
-      axisLabel: { color: '#5E5245', showMaxLabel: false },
+      axisLabel: { color: DESK['ink-soft'], showMaxLabel: false },
     },
     series: [
-      line('forehead', 'Forehead', '#1E6A66', 'solid'),
-      line('cheekL', 'Left cheek', '#A03F1F', 'dashed'),
+      line('forehead', 'Forehead', DESK.basin, 'solid'),
+      line('cheekL', 'Left cheek', DESK.clay, 'dashed'),
     ],
   }
 })

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { FACE_COLOURS } from '~/theme/colours'
 import { ZONES, type ZoneId } from '#core/face/zones'
 import { MIDDLE, SHAPES, SHOULDERS, SILHOUETTE } from './outlines'
 
@@ -25,25 +26,7 @@ const emit = defineEmits<{
   grade: [zone: ZoneId, grade: number]
 }>()
 
-const tone = computed(() =>
-  props.dark
-    ? {
-        base: '#3A3027',
-        under: '#2A221B',
-        line: '#CBB594',
-        gap: '#14100C',
-        lid: '#14100C',
-        text: '#F8EBD6',
-      }
-    : {
-        base: '#EBDFCB',
-        under: '#DCCBB0',
-        line: '#5A4430',
-        gap: '#F7EFE0',
-        lid: '#FFFDF9',
-        text: '#2B2621',
-      },
-)
+const tone = computed(() => FACE_COLOURS[props.dark ? 'room' : 'desk'])
 const colour = (z: ZoneId) => props.fill[z] ?? tone.value.base
 const name = (z: ZoneId) => `${ZONES[z].name}${props.words ? `, ${props.words(z)}` : ''}`
 const brow = (s: number) =>
@@ -172,11 +155,11 @@ const let_go = (event: PointerEvent) => {
 }
 .pickable:focus-visible {
   outline: none;
-  stroke: #236a8a;
+  stroke: var(--water);
   stroke-width: 4;
 }
 .chosen {
-  stroke: #1e6a66;
+  stroke: var(--basin);
   stroke-width: 3.4;
 }
 </style>

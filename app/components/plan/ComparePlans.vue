@@ -156,7 +156,7 @@ const bars = computed(() => {
 }
 .bar {
   width: 40px;
-  background: #a8cfcb;
+  background: var(--basin-mid);
   border-radius: 5px 5px 0 0;
 }
 .bar.here {

@@ -57,7 +57,7 @@ input {
   border: 1.5px solid var(--oak-light);
   border-radius: 7px;
   padding: 5px 8px;
-  background: #fff;
+  background: var(--chalk);
   font-variant-numeric: tabular-nums;
   color: var(--ink);
   display: block;

@@ -135,7 +135,7 @@ input[type='date'] {
   border: 1.5px solid var(--oak-light);
   border-radius: 7px;
   padding: 5px 8px;
-  background: #fff;
+  background: var(--chalk);
   color: var(--ink);
 }
 p {

@@ -153,7 +153,7 @@ const detail = (a: Answer) =>
   border: 1.5px solid var(--oak-light);
   border-radius: 7px;
   padding: 9px;
-  background: #fff;
+  background: var(--chalk);
   color: var(--ink);
 }
 p {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { DESK } from '~/theme/colours'
 import SignaturePad from 'signature_pad'
 import { standingHere } from '#core/visit/ready'
 import { CONSENT_IDS, CONSENTS, type ConsentId } from '#core/catalogue/consultation/consents'
@@ -65,7 +66,7 @@ async function takeBack(k: ConsentId) {
 let pad: SignaturePad | undefined
 watch([canvas, method], () => {
   if (canvas.value)
-    pad = new SignaturePad(canvas.value, { penColor: '#2B2621', minWidth: 1, maxWidth: 2.4 })
+    pad = new SignaturePad(canvas.value, { penColor: DESK.ink, minWidth: 1, maxWidth: 2.4 })
 })
 
 async function sign() {
@@ -226,7 +227,7 @@ async function sign() {
 .pad {
   border: 1.5px dashed var(--oak-light);
   border-radius: 8px;
-  background: #fff;
+  background: var(--chalk);
   max-width: 100%;
   touch-action: none;
   display: block;

@@ -152,7 +152,7 @@ select {
   min-height: 36px;
   border: 1.5px solid var(--oak-light);
   border-radius: 7px;
-  background: #fff;
+  background: var(--chalk);
   color: var(--ink);
   padding: 4px 8px;
 }

@@ -109,6 +109,6 @@ button {
 .on {
   background: var(--basin);
   border-color: var(--basin);
-  color: #fff;
+  color: var(--chalk);
 }
 </style>

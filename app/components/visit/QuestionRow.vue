@@ -203,20 +203,20 @@ const changedSince = computed(
   height: 1px;
 }
 .says label:focus-within {
-  outline: 3px solid #236a8a;
+  outline: 3px solid var(--water);
   outline-offset: -3px;
 }
 .says .on {
   font-weight: 700;
 }
 .says .on.no {
-  background: #e4ebdd;
+  background: var(--moss-pale);
 }
 .says .on.yes {
-  background: #f5ddd3;
+  background: var(--clay-pale);
 }
 .says .on.unsure {
-  background: #f6e6c6;
+  background: var(--amber-pale);
 }
 .more {
   display: flex;
@@ -249,7 +249,7 @@ const changedSince = computed(
 }
 .zones .on {
   background: var(--clay);
-  color: #fff;
+  color: var(--chalk);
   border-color: var(--clay);
 }
 @media (max-width: 620px) {

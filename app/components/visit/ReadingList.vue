@@ -69,7 +69,7 @@ td {
 select {
   border: 1px solid var(--oak-light);
   border-radius: 6px;
-  background: #fff;
+  background: var(--chalk);
   color: var(--ink);
   min-height: 32px;
   padding: 2px 4px;

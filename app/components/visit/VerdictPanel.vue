@@ -163,7 +163,7 @@ const lifts = computed(() => visit.bundle?.lifts ?? [])
 
 <style scoped>
 .prevented {
-  background: #f7e1e5;
+  background: var(--berry-pale);
   border-left: 5px solid var(--berry);
   border-radius: 8px;
   padding: 10px 12px;

@@ -303,7 +303,7 @@ async function erase() {
   height: 1px;
 }
 .filebtn:focus-within {
-  outline: 3px solid #236a8a;
+  outline: 3px solid var(--water);
 }
 @media (max-width: 900px) {
   .cols {

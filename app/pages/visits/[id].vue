@@ -168,14 +168,14 @@ const alerts = computed(() =>
   width: 24px;
   height: 15px;
   border-radius: 50%;
-  border: 2px solid #8a7355;
+  border: 2px solid var(--oak-grain);
   background: var(--paper);
 }
 .stops .done i {
-  background: #8a7355;
+  background: var(--oak-grain);
 }
 .stops .open i {
-  background: linear-gradient(to top, #8a7355 50%, var(--paper) 50%);
+  background: linear-gradient(to top, var(--oak-grain) 50%, var(--paper) 50%);
 }
 .stops .here {
   color: var(--basin);

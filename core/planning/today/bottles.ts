@@ -89,3 +89,21 @@ export function suitScore(product: Product, { type, conditions }: Profile): numb
     )
   return fits.reduce((sum, suit) => sum + suit.weight, 0)
 }
+
+/**
+ * What else may stand in for a bottle: of the same kind, in date, and nothing in it that this client
+ * must not have.
+ */
+export const standIns = (
+  kind: ProductKind | undefined,
+  usedId: string | undefined,
+  input: PlanInput,
+): Product[] =>
+  input.shelf
+    .filter(
+      ({ product, lots }) =>
+        product.kind === kind &&
+        product.id !== usedId &&
+        productTrouble(product, lots, input).length === 0,
+    )
+    .map(({ product }) => product)

@@ -317,7 +317,7 @@ async function onward() {
 .chip.on {
   background: var(--basin);
   border-color: var(--basin);
-  color: #fff;
+  color: var(--chalk);
 }
 .asked {
   margin-top: 10px;

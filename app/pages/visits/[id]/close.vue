@@ -387,7 +387,7 @@ p {
   margin-left: 6px;
 }
 .dev {
-  color: #8a3a1c;
+  color: var(--clay-deep);
 }
 .prewrap {
   white-space: pre-wrap;

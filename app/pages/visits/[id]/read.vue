@@ -350,7 +350,7 @@ input {
   font-weight: 700;
 }
 label:focus-within {
-  outline: 3px solid #236a8a;
+  outline: 3px solid var(--water);
   outline-offset: 1px;
 }
 p {
@@ -384,7 +384,7 @@ p {
 .notice .on {
   background: var(--basin);
   border-color: var(--basin);
-  color: #fff;
+  color: var(--chalk);
 }
 .notice .small {
   flex: 1 1 100%;

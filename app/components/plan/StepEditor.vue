@@ -1,0 +1,72 @@
+<script setup lang="ts">
+import type { PlanStep } from '#core/catalogue/techniques/step'
+import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
+import { amountFor, roundingWords } from '#core/dosing/amount'
+import type { PlanInput } from '#core/planning/input'
+import { minutes, SHORTEST_STEP } from '#core/units'
+
+/** Minutes, passes, setting and bottle of the chosen step. */
+const props = defineProps<{ step: PlanStep; input: PlanInput; may: boolean }>()
+const emit = defineEmits<{ set: [patch: Partial<PlanStep>] }>()
+const technique = computed(() => TECHNIQUES[props.step.technique])
+const bottles = computed(() =>
+  props.input.shelf
+    .filter((item) => item.product.kind === technique.value.product)
+    .map(({ product }) => ({ value: product.id, title: product.name })),
+)
+const amount = computed(() => {
+  const { productId, regions } = props.step
+  const item = props.input.shelf.find((one) => one.product.id === productId)
+  if (!item) return ''
+  const own = amountFor(item.product, regions, props.input.faceSize)
+  const rounding = roundingWords(own)
+  return `${own.words}, ${own.grams.toFixed(1)} g${rounding ? `; ${rounding}` : ''}`
+})
+</script>
+
+<template>
+  <div class="row edit">
+    <NumberEdit
+      :key="`${step.key} minutes`"
+      label="Minutes"
+      :value="step.minutes"
+      :least="SHORTEST_STEP"
+      :most="90"
+      :step="SHORTEST_STEP"
+      :disabled="!may"
+      @change="(to) => emit('set', { minutes: minutes(to) })"
+    />
+    <NumberEdit
+      v-if="technique.passes"
+      :key="`${step.key} passes`"
+      label="Passes"
+      :value="step.passes ?? 1"
+      :least="1"
+      :most="9"
+      :step="1"
+      :disabled="!may"
+      @change="(passes) => emit('set', { passes })"
+    />
+    <NumberEdit
+      v-if="technique.setting"
+      :key="`${step.key} setting`"
+      :label="`${technique.setting.label} ${technique.setting.unit}`"
+      :value="step.setting ?? technique.setting.start"
+      :least="0"
+      :most="1000"
+      :step="technique.setting.step"
+      :disabled="!may"
+      @change="(setting) => emit('set', { setting })"
+    />
+  </div>
+  <VSelect
+    v-if="technique.product"
+    :model-value="step.productId"
+    :items="bottles"
+    label="Product"
+    density="compact"
+    :disabled="!may"
+    @update:model-value="(productId: string) => emit('set', { productId })"
+  />
+  <p v-if="amount" class="soft figures">{{ amount }}</p>
+</template>

@@ -1,0 +1,46 @@
+<script setup lang="ts">
+import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
+import type { StepChange } from '#core/planning/steps/edit'
+import { useRoom } from '~/stores/room'
+
+/** What a new plan of the rest would change, before it is taken. */
+const room = useRoom()
+const SHOWN = 8
+const changes = computed(() => room.offer?.changes ?? [])
+const title = computed(() => {
+  if (room.thinking) return 'Planning what is left…'
+  const count = changes.value.length
+  if (count === 0) return 'Nothing needs to change'
+  return `${count} ${count === 1 ? 'step changes' : 'steps change'}`
+})
+const words = (change: StepChange) =>
+  change.change === 'changed' ? change.text : `${change.change}, ${change.text}`
+const leave = () => {
+  room.offer = null
+}
+</script>
+
+<template>
+  <RoomSheet label="New plan" :title="title" @close="leave">
+    <template v-if="!room.thinking">
+      <ul class="plainlist changes">
+        <li v-for="change in changes.slice(0, SHOWN)" :key="change.key + change.change">
+          <b>{{ TECHNIQUES[change.technique].name }}</b> {{ words(change) }}
+        </li>
+      </ul>
+      <div class="row">
+        <RoomButton v-if="changes.length" tone="go" @click="room.take()">
+          Take the new plan
+        </RoomButton>
+        <RoomButton @click="leave">{{ changes.length ? 'Keep the old one' : 'Go on' }}</RoomButton>
+      </div>
+    </template>
+  </RoomSheet>
+</template>
+
+<style scoped>
+.changes li {
+  padding: 3px 0;
+  font-size: 1.1rem;
+}
+</style>

@@ -1,0 +1,105 @@
+<script setup lang="ts">
+import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
+import type { PlanStep } from '#core/catalogue/techniques/step'
+import { amountFor } from '#core/dosing/amount'
+import { nameRegions } from '#core/face/regions'
+import { comfortAt, dialOf, productUsed } from '#core/treatment/atHand'
+import { runningMs } from '#core/treatment/clocks'
+import { elapsed } from '~/composables/dates'
+import { useRoom } from '~/stores/room'
+import { useVisit } from '~/stores/visit'
+
+/** The one thing now: what, how, with what, how long, and how it is known to be done. */
+const props = defineProps<{ step: PlanStep; warn: string }>()
+const room = useRoom()
+const visit = useVisit()
+const technique = computed(() => TECHNIQUES[props.step.technique])
+const place = computed(() => room.steps.findIndex((step) => step.key === props.step.key) + 1)
+const client = computed(() => visit.bundle?.client.name.split(' ')[0] ?? '')
+const ran = computed(() => (room.state ? runningMs(room.state, room.now) : 0))
+const over = computed(() => ran.value > props.step.minutes * 60_000)
+const held = computed(() => (room.state?.heldSince === undefined ? '' : ', held'))
+const product = computed(() => {
+  if (!room.state || !room.input) return ''
+  const used = productUsed(room.state, props.step)
+  const item = visit.bundle?.shelf.find((one) => one.product.id === used)
+  if (!item) return ''
+  const { words } = amountFor(item.product, props.step.regions, room.input.faceSize)
+  return ` · ${item.product.name}, ${words}`
+})
+const dial = computed(() =>
+  room.state && room.input ? dialOf(room.state, props.step, room.input) : undefined,
+)
+const comfort = computed(() =>
+  comfortAt(visit.bundle?.client.preferences ?? {}, technique.value.stage),
+)
+const turnTo = (setting: number) =>
+  room.tap({ kind: 'settingChanged', key: props.step.key, setting })
+</script>
+
+<template>
+  <p class="dim">
+    step {{ place }} of {{ room.steps.length }} · {{ client }} ·
+    <NuxtLink :to="`/visits/${visit.bundle?.visit.id}/plan`" class="quiet">plan</NuxtLink>
+  </p>
+  <h1>{{ technique.name }}</h1>
+  <p class="hand">{{ technique.hand }}</p>
+  <p class="dim">{{ nameRegions(step.regions) }}{{ product }}</p>
+  <div class="time">
+    <span class="clock serif figures" :class="{ over }" role="timer">{{ elapsed(ran) }}</span>
+    <span class="dim of serif">of {{ step.minutes }} min{{ held }}</span>
+  </div>
+  <StepDial v-if="dial" :dial="dial" @dial="turnTo" />
+  <p class="cue">Done when: {{ technique.cue }}</p>
+  <p v-if="comfort" class="dim">{{ comfort }}</p>
+  <p v-if="technique.say" class="say">Say: “{{ technique.say }}”</p>
+  <p v-if="warn || room.trouble" role="alert" class="warn">{{ warn || room.trouble }}</p>
+</template>
+
+<style scoped>
+.dim {
+  color: var(--candle-dim);
+}
+.quiet {
+  color: var(--candle-key);
+  text-decoration: underline;
+}
+h1 {
+  font-size: clamp(2.2rem, 4.6vw, 3.7rem);
+  font-weight: 560;
+}
+.hand {
+  font-size: 1.3rem;
+  color: var(--candle-soft);
+}
+.time {
+  display: flex;
+  align-items: baseline;
+  gap: 18px;
+}
+.clock {
+  font-size: clamp(4rem, 8vw, 6.4rem);
+  line-height: 1.05;
+  font-weight: 500;
+}
+.clock.over {
+  color: var(--glow);
+}
+.of {
+  font-size: 1.9rem;
+}
+.cue {
+  color: var(--leaf);
+}
+.say {
+  color: var(--glow);
+  font-style: italic;
+}
+.warn {
+  color: var(--coal-ink);
+  background: var(--coal);
+  border-radius: 8px;
+  padding: 8px 12px;
+  font-weight: 650;
+}
+</style>

@@ -1,0 +1,58 @@
+<script setup lang="ts">
+import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
+import { minutesAhead } from '#core/treatment/pace'
+import { useRoom } from '~/stores/room'
+
+/** What comes next, how the hour runs, and whether the rest still fits. */
+defineProps<{ left: number; short: number }>()
+const emit = defineEmits<{ fit: [] }>()
+const room = useRoom()
+const next = computed(() =>
+  room.next ? TECHNIQUES[room.next.technique].name.toLowerCase() : 'finished',
+)
+const pace = computed(() => {
+  const ahead = room.state ? minutesAhead(room.state, room.steps, room.now) : 0
+  if (ahead === 0) return 'on time'
+  return ahead > 0 ? `${ahead} min ahead` : `${-ahead} min behind`
+})
+</script>
+
+<template>
+  <div class="then">
+    <p class="dim">
+      Then <b>{{ next }}</b>
+      <template v-if="room.next"> · {{ room.next.minutes }} min</template>
+    </p>
+    <p class="dim">
+      Running <b>{{ pace }}</b>
+    </p>
+    <p v-if="short > 0" class="short" role="status">
+      <b>{{ short }} min more planned than left</b>
+      <RoomButton class="fit" @click="emit('fit')">Fit to the {{ left }} min left</RoomButton>
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.then {
+  border-top: 1px solid var(--ember-line);
+  padding-top: 8px;
+  margin-top: auto;
+  display: flex;
+  gap: 6px 30px;
+  flex-wrap: wrap;
+}
+.dim {
+  color: var(--candle-dim);
+}
+.dim b {
+  color: var(--candle);
+}
+.short {
+  color: var(--glow);
+}
+.fit {
+  white-space: nowrap;
+  margin-left: 12px;
+}
+</style>

@@ -1,0 +1,71 @@
+<script setup lang="ts">
+import { STOP_STEP_WORDS } from '#core/catalogue/rules/stopRules'
+import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
+import type { PlanStep } from '#core/catalogue/techniques/step'
+import { nameRegions } from '#core/face/regions'
+import { stopRegions } from '#core/treatment/atHand'
+import { onSkin } from '#core/treatment/clocks'
+import { useRoom } from '~/stores/room'
+import { useVisit } from '~/stores/visit'
+
+/** What happened, where, and what was on the skin: the form of a contra-action. */
+const props = defineProps<{ reason: string; kept: boolean }>()
+const room = useRoom()
+const visit = useVisit()
+const suspects = computed(() =>
+  room.state && room.context ? onSkin(room.state, room.context) : [],
+)
+const where = computed(() => (room.state ? stopRegions(room.state) : []))
+const whereWords = computed(() => (where.value.length ? nameRegions(where.value) : 'not marked'))
+const onSkinWords = computed(
+  () =>
+    suspects.value.map((step) => TECHNIQUES[step.technique].name.toLowerCase()).join(', ') ||
+    'nothing',
+)
+const what = ref(props.reason)
+const suspected = ref<string | null>(suspects.value[0]?.productId ?? null)
+const nameOf = (step: PlanStep) =>
+  visit.bundle?.shelf.find((item) => item.product.id === step.productId)?.product.name ?? ''
+const products = computed(() => [
+  { value: null, title: 'none' },
+  ...suspects.value.map((step) => ({ value: step.productId ?? null, title: nameOf(step) })),
+])
+
+async function keep() {
+  await room.tap({
+    kind: 'contraAction',
+    what: what.value.trim().slice(0, 500) || 'reaction',
+    where: where.value,
+    done: 'removed with cool water, cold compress',
+    suspected: suspected.value,
+  })
+  await room.tap({ kind: 'stopStep', step: 'form' })
+}
+</script>
+
+<template>
+  <div class="form">
+    <b>{{ STOP_STEP_WORDS.form }}</b>
+    <template v-if="!kept">
+      <VTextarea v-model="what" label="What" rows="2" maxlength="500" />
+      <p class="dim">Where: {{ whereWords }} · on the skin: {{ onSkinWords }}</p>
+      <VSelect v-model="suspected" label="Suspected" :items="products" />
+      <RoomButton tone="warn" @click="keep">Keep the form</RoomButton>
+    </template>
+    <p v-else class="dim">kept</p>
+  </div>
+</template>
+
+<style scoped>
+.form {
+  border: 1.5px solid var(--stop-line);
+  border-radius: 14px;
+  padding: 14px 20px;
+  display: flex;
+  flex-direction: column;
+  gap: 10px;
+}
+.dim {
+  color: var(--stop-dim);
+}
+</style>

@@ -1,0 +1,65 @@
+import type { Ref } from 'vue'
+import type { PlanStep } from '#core/catalogue/techniques/step'
+import { dropDraft, readDraft, writeDraft } from '~/composables/keep'
+import { sayProblem } from '~/composables/useApi'
+import { useVisit } from '~/stores/visit'
+
+const SETTLE_MS = 700
+
+/** The house's protocol a plan was made from. */
+export interface ProtocolUsed {
+  id: string
+  version: number
+}
+
+/**
+ * Keeps a plan: on this device at once, in the house when the hand rests. What breaks a locked rule
+ * is refused by the house too and stays here until mended.
+ */
+export function useSaving(steps: Ref<PlanStep[]>, protocol: Ref<ProtocolUsed | null>) {
+  const visit = useVisit()
+  const saved = ref<'kept' | 'waiting' | 'refused'>('kept')
+  const trouble = ref('')
+  let timer: ReturnType<typeof setTimeout> | undefined
+  const key = () => `plan-${visit.bundle?.visit.id ?? ''}`
+  const mayWrite = () => visit.bundle?.may.write === true && visit.bundle.visit.status === 'booked'
+
+  /** @returns what this device still held back, if anything */
+  async function open(): Promise<PlanStep[] | undefined> {
+    saved.value = 'kept'
+    trouble.value = ''
+    return (await readDraft<PlanStep[]>(key())) ?? undefined
+  }
+  function later(): void {
+    saved.value = 'waiting'
+    void writeDraft(key(), steps.value)
+    clearTimeout(timer)
+    timer = setTimeout(() => void save(), SETTLE_MS)
+  }
+  async function save(): Promise<void> {
+    clearTimeout(timer)
+    if (!mayWrite()) return
+    const sent = steps.value
+    try {
+      await visit.send('/plan', 'PUT', { steps: sent, protocol: protocol.value })
+      trouble.value = ''
+      if (sent === steps.value) {
+        saved.value = 'kept'
+        await dropDraft(key())
+      }
+      showDraft(sent)
+    } catch (error) {
+      saved.value = 'refused'
+      trouble.value = sayProblem(error)
+    }
+  }
+  function showDraft(sent: PlanStep[]): void {
+    if (!visit.bundle) return
+    const draft = { version: 0, steps: sent, reason: '', countersignedBy: null }
+    visit.bundle.plans = [
+      { ...draft, protocol: protocol.value },
+      ...visit.bundle.plans.filter((plan) => plan.version !== 0),
+    ]
+  }
+  return { saved, trouble, mayWrite, open, later, save }
+}

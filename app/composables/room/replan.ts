@@ -1,0 +1,92 @@
+import type { ComputedRef, Ref } from 'vue'
+import type { PlanStep } from '#core/catalogue/techniques/step'
+import { planAfterStop } from '#core/planning/answer/stopPlan'
+import type { PlanInput } from '#core/planning/input'
+import { diffPlans, type StepChange } from '#core/planning/steps/edit'
+import type { Readings } from '#core/skin/readings'
+import { AFTER_STOP } from '#core/treatment/atHand'
+import type { EventBody } from '#core/treatment/events'
+import type { RoomState } from '#core/treatment/fold'
+import { nearestTick } from '#core/units'
+import { plannedMinutes } from '#core/treatment/pace'
+import { toPlanInput } from '#core/visit/planInput'
+import { stepsDone } from '#core/visit/record'
+import { proposeAside } from '~/composables/planner'
+import { sayProblem } from '~/composables/useApi'
+import { useVisit } from '~/stores/visit'
+
+interface Room {
+  state: ComputedRef<RoomState | null>
+  steps: ComputedRef<PlanStep[]>
+  input: ComputedRef<PlanInput | null | undefined>
+  tap: (body: EventBody) => Promise<void>
+  trouble: Ref<string>
+}
+
+/** New plans of what is left: what is done stands, and the difference is shown before it is taken. */
+export function useReplan({ state, steps, input, tap, trouble }: Room) {
+  const visit = useVisit()
+  const offer = ref<{ steps: PlanStep[]; changes: StepChange[]; reason: string } | null>(null)
+  const thinking = ref(false)
+
+  const doneSteps = (): PlanStep[] =>
+    visit.bundle && state.value ? stepsDone(visit.bundle, state.value) : []
+
+  async function replan(reason: string, minutesLeft: number, readings?: Readings): Promise<void> {
+    if (!visit.bundle || !state.value) return
+    thinking.value = true
+    trouble.value = ''
+    try {
+      const done = doneSteps()
+      const slotMinutes = nearestTick(plannedMinutes(done) + minutesLeft)
+      const more = { slotMinutes, ...(readings ? { readings } : {}) }
+      const plan = await proposeAside(toPlanInput(visit.bundle, more), done)
+      if (plan.failed) {
+        trouble.value = plan.failed.text
+        return
+      }
+      const skipped = new Set(
+        state.value.done.flatMap((step) => (step.skipped === undefined ? [] : [step.key])),
+      )
+      const before = steps.value.filter((step) => !skipped.has(step.key))
+      offer.value = { steps: [...plan.steps], changes: diffPlans(before, plan.steps), reason }
+    } finally {
+      thinking.value = false
+    }
+  }
+
+  async function newVersion(next: PlanStep[], reason: string): Promise<boolean> {
+    const { bundle } = visit
+    if (!bundle || !state.value) return false
+    const version = Math.max(...bundle.plans.map((plan) => plan.version)) + 1
+    const plan = { version, steps: next, reason, countersignedBy: null, protocol: null }
+    try {
+      await visit.send('/versions', 'POST', { version, reason, steps: next })
+      bundle.plans = [...bundle.plans, plan]
+      await tap({ kind: 'replanned', version, reason })
+      offer.value = null
+      return true
+    } catch (error) {
+      trouble.value = sayProblem(error)
+      return false
+    }
+  }
+  const take = async (): Promise<boolean> =>
+    offer.value ? newVersion(offer.value.steps, offer.value.reason) : false
+  const calmPlan = async (): Promise<boolean> =>
+    input.value ? newVersion(planAfterStop(input.value, doneSteps()), AFTER_STOP) : false
+
+  async function secondReading(zones: Readings): Promise<void> {
+    const { bundle } = visit
+    if (!bundle) return
+    try {
+      await visit.send('/readings', 'POST', { id: crypto.randomUUID(), phase: 'bare', zones })
+    } catch (error) {
+      trouble.value = sayProblem(error)
+      return
+    }
+    bundle.readings = { ...bundle.readings, bare: zones }
+    await tap({ kind: 'reading', zones })
+  }
+  return { offer, thinking, doneSteps, replan, take, newVersion, calmPlan, secondReading }
+}

@@ -1,0 +1,113 @@
+import type { EventBody, TreatmentEvent } from '#core/treatment/events'
+import { useTapStream } from '~/composables/room/tapStream'
+import { dropTaps, keepTap, unsentTaps } from '~/composables/keep'
+import { isProblem, sayProblem, useApi } from '~/composables/useApi'
+import { useVisit } from '~/stores/visit'
+
+const BATCH = 100
+const RETRY_MS = 2000
+const TICK_MS = 250
+
+/** The server understood and refused: sending the same again will not help by itself. */
+const isRefusal = (error: unknown) =>
+  isProblem(error) && error.status >= 400 && error.status < 500 && error.status !== 429
+
+/**
+ * Taps on their way: first on the device, then on the screen, then to the house, and again until
+ * the house has acknowledged them.
+ * @param version the plan's version that a tap is done under
+ */
+export function useTapLine(version: () => number) {
+  const visit = useVisit()
+  const api = useApi()
+  const unsent = ref<TreatmentEvent[]>([])
+  const now = ref(Date.now())
+  const line = ref<'sent' | 'sending' | 'waiting'>('sent')
+  const trouble = ref('')
+  let offset = 0
+  let deviceId = ''
+  let seq = 0
+  let flushing = false
+  let ticking: ReturnType<typeof setInterval> | undefined
+  let retry: ReturnType<typeof setTimeout> | undefined
+  const stream = useTapStream(() => void flush())
+
+  /** Begins: the clock by the house's time, and what this device still holds back. */
+  async function open(): Promise<void> {
+    deviceId = crypto.randomUUID()
+    seq = 0
+    offset = (visit.bundle?.now ?? Date.now()) - Date.now()
+    now.value = Date.now() + offset
+    unsent.value = await unsentTaps(visit.bundle?.visit.id ?? '')
+    ticking = setInterval(() => {
+      now.value = Date.now() + offset
+    }, TICK_MS)
+  }
+  function listen(): void {
+    void flush()
+    stream.listen()
+  }
+  function close(): void {
+    clearInterval(ticking)
+    clearTimeout(retry)
+    stream.close()
+  }
+
+  async function tap(body: EventBody): Promise<void> {
+    const id = visit.bundle?.visit.id
+    if (!id) return
+    const event: TreatmentEvent = {
+      id: crypto.randomUUID(),
+      at: Date.now() + offset,
+      deviceId,
+      seq: seq++,
+      planVersion: version(),
+      body,
+    }
+    await keepTap(id, event)
+    unsent.value = [...unsent.value, event]
+    void flush()
+  }
+
+  async function flush(): Promise<void> {
+    const id = visit.bundle?.visit.id
+    if (!id || flushing || unsent.value.length === 0) return
+    flushing = true
+    line.value = 'sending'
+    clearTimeout(retry)
+    try {
+      await send(id, unsent.value.slice(0, BATCH))
+      trouble.value = ''
+      line.value = unsent.value.length > 0 ? 'sending' : 'sent'
+      flushing = false
+      if (unsent.value.length > 0) void flush()
+    } catch (error) {
+      flushing = false
+      line.value = 'waiting'
+      if (isRefusal(error)) trouble.value = sayProblem(error)
+      retry = setTimeout(() => void flush(), RETRY_MS)
+    }
+  }
+
+  async function send(id: string, batch: readonly TreatmentEvent[]): Promise<void> {
+    const { kept } = await api<{ kept: string[] }>(`/api/visits/${id}/events`, {
+      method: 'POST',
+      body: { events: batch },
+    })
+    const done = batch.filter((event) => kept.includes(event.id))
+    if (done.length === 0) throw new Error('nothing of it was kept')
+    if (visit.bundle?.visit.id === id) {
+      const known = new Set(visit.bundle.events.map((event) => event.id))
+      visit.bundle.events = [
+        ...visit.bundle.events,
+        ...done.filter((event) => !known.has(event.id)),
+      ]
+    }
+    unsent.value = unsent.value.filter((event) => !kept.includes(event.id))
+    await dropTaps(kept)
+    // With the last tap the house moves the visit on; what the page holds of it is fetched anew.
+    // Close fetches it again where that fails.
+    if (done.some((event) => event.body.kind === 'finished')) void visit.reload().catch(() => {})
+  }
+  return { unsent, now, line, trouble, open, listen, close, tap, flush }
+}

@@ -1,0 +1,125 @@
+import {
+  preferenceNotes,
+  type PreferenceId,
+  type Preferences,
+} from '../catalogue/consultation/preferences'
+import type { StageId } from '../catalogue/kinds'
+import type { PlanStep } from '../catalogue/techniques/step'
+import { TECHNIQUES } from '../catalogue/techniques/techniques'
+import { shortName } from '../catalogue/techniques/traits'
+import type { RegionId } from '../face/zones'
+import type { PlanInput } from '../planning/input'
+import { allowance } from '../planning/today/allowed'
+import { restingAt } from './clocks'
+import type { RestingNow, RoomState } from './fold'
+
+/** At which stage a client's wish is said again; those without one are said at every step. */
+const SAID_AT: Partial<Record<PreferenceId, StageId>> = { pressure: 'massage', lying: 'settle' }
+const ALWAYS_SAID: readonly PreferenceId[] = ['talk']
+
+/** What this client likes, at the step where it matters. */
+export const comfortAt = (preferences: Preferences, stage: StageId): string =>
+  preferenceNotes(preferences)
+    .filter(({ id }) => ALWAYS_SAID.includes(id) || SAID_AT[id] === stage)
+    .map(({ text }) => text)
+    .join(' ')
+
+/** Something resting now, under its own name, with what its clock says. */
+export interface RestingOnFace extends RestingNow {
+  name: string
+  ms: number
+  word: ReturnType<typeof restingAt>['word']
+}
+
+/** Everything that still rests, in the order it was laid. */
+export function restingNow(
+  state: RoomState,
+  steps: readonly PlanStep[],
+  now: number,
+): RestingOnFace[] {
+  return state.resting
+    .filter((resting) => resting.endedAt === undefined)
+    .map((resting) => {
+      const step = steps.find((one) => one.key === resting.key)
+      const name = step ? shortName(step.technique) : 'a step of an earlier plan'
+      return { ...resting, ...restingAt(resting, now), name }
+    })
+}
+
+/** Passes done of a step, by region, beside what is planned and what is the limit. */
+export interface Passes {
+  planned: number
+  /** Never more than this on one region; 0 where the technique has none. */
+  limit: number
+  done: Partial<Record<RegionId, number>>
+}
+export function passesOf(state: RoomState, step: PlanStep): Passes {
+  return {
+    planned: step.passes ?? 1,
+    limit: TECHNIQUES[step.technique].passes?.limit ?? 0,
+    done: state.passes[step.key] ?? {},
+  }
+}
+
+/** Why no further pass is done on a region; undefined where one may be. */
+export function passTrouble(
+  { planned, limit, done }: Passes,
+  region: RegionId,
+): string | undefined {
+  const had = done[region] ?? 0
+  if (had >= limit)
+    return limit === 2 ? 'Never a third pass here.' : `Never more than ${limit} here.`
+  return had >= planned ? `${planned} planned here: enough.` : undefined
+}
+
+/** The device's dial at this step: its range for this client, and where it stands. */
+export interface Dial {
+  label: string
+  unit: string
+  least: number
+  most: number
+  step: number
+  value: number
+}
+export function dialOf(state: RoomState, step: PlanStep, input: PlanInput): Dial | undefined {
+  const { setting } = TECHNIQUES[step.technique]
+  if (!setting) return undefined
+  const { label, unit, step: by, least, most, start } = setting
+  const own = allowance(step.technique, input).setting
+  return {
+    label,
+    unit,
+    step: by,
+    least: own?.least ?? least,
+    most: own?.most ?? most,
+    value: state.settings[step.key] ?? step.setting ?? start,
+  }
+}
+
+/** The dial turned by so many notches, kept inside its range. */
+export const turned = (dial: Dial, notches: number): number =>
+  Math.min(dial.most, Math.max(dial.least, dial.value + notches * dial.step))
+
+/** The product of a step: what was swapped in, else what was planned. */
+export const productUsed = (state: RoomState, step: PlanStep): string | undefined =>
+  state.products[step.key]?.productId ?? step.productId
+
+/** Why the plan was made anew after a stop; by this word the room knows that only calm follows. */
+export const AFTER_STOP = 'after a stop'
+
+/** The path of a stop is on screen: from the stop until what follows is planned. */
+export const isStopping = (state: RoomState): boolean =>
+  state.stopped !== undefined && !state.replans.some((replan) => replan.reason === AFTER_STOP)
+
+/** Where the reactions were that stopped it. */
+export const stopRegions = (state: RoomState): RegionId[] => [
+  ...new Set(
+    state.reactions.flatMap(({ judgement, body }) =>
+      judgement.act === 'stop' && body.region ? [body.region] : [],
+    ),
+  ),
+]
+
+/** The second reading is still to be done, at its step. */
+export const wantsReading = (state: RoomState, step: PlanStep): boolean =>
+  TECHNIQUES[step.technique].stage === 'reading' && !state.readings && !state.stopped

@@ -1,0 +1,113 @@
+import { existsSync, readFileSync, rmSync } from 'node:fs'
+import { join } from 'node:path'
+import { ROOT, run, say } from './say.mjs'
+
+export const OUT = join(ROOT, '.data', 'test-results')
+const bin = (name) => join(ROOT, 'node_modules', '.bin', name)
+const VITEST = join(ROOT, 'node_modules/vitest/vitest.mjs')
+const PLAYWRIGHT = join(ROOT, 'node_modules/@playwright/test/cli.js')
+/** How much of a failed part's output is shown. */
+const SHOWN = 9000
+
+/** What all parts of one run have come to. */
+export class Tally {
+  counts = { passed: 0, failed: 0, skipped: 0 }
+  took = []
+  broken = false
+
+  add(more) {
+    for (const kind of Object.keys(this.counts)) this.counts[kind] += more[kind] ?? 0
+  }
+
+  /** Says how a part ended, in one line; what it printed only where it failed. */
+  end(title, began, ok, words, output = '') {
+    const seconds = (Date.now() - began) / 1000
+    this.took.push({ title, seconds })
+    if (!ok) this.broken = true
+    say(`· ${title}: ${words}, ${Math.round(seconds)} s`)
+    if (!ok) say(output.slice(-SHOWN))
+    else for (const line of output.split('\n')) if (line.startsWith('≈ ')) say(`  ${line}`)
+  }
+}
+
+/** A command that passes or fails as a whole. */
+export async function gate(tally, title, command, args) {
+  const began = Date.now()
+  const env = { ...process.env, NODE_OPTIONS: '--max-old-space-size=6144' }
+  const { code, output } = await run(command, args, { env })
+  tally.end(title, began, code === 0, code === 0 ? 'ok' : 'FAILED', output)
+}
+
+export const lint = async (tally) => {
+  await gate(tally, 'Laid out by the formatter', bin('prettier'), ['--check', '.'])
+  await gate(tally, 'Lint', bin('eslint'), ['.'])
+  await gate(tally, 'Lengths', process.execPath, [join(ROOT, 'scripts/figures.mjs')])
+}
+/** As `nuxt typecheck` does, on the types that the installation or the build has written. */
+export const types = (tally) => gate(tally, 'Types', bin('vue-tsc'), ['-b', '--noEmit'])
+export const imports = (tally) =>
+  gate(tally, 'Imports run downhill', bin('depcruise'), [
+    '--config',
+    '.dependency-cruiser.cjs',
+    'core',
+    'contracts',
+    'db',
+    'server',
+    'app',
+    'devices',
+    'bench',
+    'tests',
+  ])
+
+/** Runs a runner that writes a report, and takes the counts from it. */
+async function counted(tally, title, { report, args, env, read }) {
+  const began = Date.now()
+  rmSync(report, { force: true })
+  const { code, output } = await run(process.execPath, args, { env: { ...process.env, ...env } })
+  if (!existsSync(report)) {
+    tally.end(title, began, false, 'FAILED before any test ran', output)
+    return
+  }
+  const counts = read(JSON.parse(readFileSync(report, 'utf8')))
+  tally.add(counts)
+  const empty = counts.passed + counts.failed === 0
+  const words = empty ? 'FOUND NO TEST' : `${counts.passed} passed, ${counts.failed} failed`
+  tally.end(title, began, code === 0 && !empty, words, output)
+}
+
+/** Runs one project of the unit runner. */
+export function vitest(tally, project, title, env = {}) {
+  const report = join(OUT, `${project}.json`)
+  return counted(tally, title, {
+    report,
+    env,
+    args: [
+      VITEST,
+      'run',
+      '--project',
+      project,
+      '--reporter=json',
+      '--reporter=default',
+      `--outputFile.json=${report}`,
+    ],
+    read: (found) => ({
+      passed: found.numPassedTests,
+      failed: found.numFailedTests,
+      skipped: found.numPendingTests + found.numTodoTests,
+    }),
+  })
+}
+
+export function playwright(tally, env) {
+  const report = join(OUT, 'e2e.json')
+  return counted(tally, 'In a real browser', {
+    report,
+    env: { ...env, PLAYWRIGHT_JSON_OUTPUT_NAME: report },
+    args: [PLAYWRIGHT, 'test', '--project', 'e2e'],
+    read: ({ stats }) => ({
+      passed: stats.expected,
+      failed: stats.unexpected + stats.flaky,
+      skipped: stats.skipped,
+    }),
+  })
+}
