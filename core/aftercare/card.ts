@@ -51,3 +51,9 @@ export function aftercareCard(
       : []
   })
 }
+
+/** A rest at least so long is one of days: it ends with its day, a shorter one at its hour. */
+const DAYS_FROM_HOURS = 40
+/** Whether a line ends with its day, or at an hour. @param endedAt end of the visit, both in ms */
+export const endsWithDay = (until: number, endedAt: number): boolean =>
+  until - endedAt > DAYS_FROM_HOURS * 3_600_000

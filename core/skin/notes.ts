@@ -62,3 +62,10 @@ export function acneOf(readings: Readings): ReturnType<typeof acneGrade> | undef
   }
   return Object.keys(worst).length === 0 ? undefined : acneGrade(worst)
 }
+
+/** Scales stay from visit to visit; what was noticed or overruled belongs to its day. */
+export const carriedOver = (whole: WholeReading | undefined): WholeReading => ({
+  ...(whole?.burns ? { burns: whole.burns } : {}),
+  ...(whole?.tans ? { tans: whole.tans } : {}),
+  ...(whole?.photoageing ? { photoageing: whole.photoageing } : {}),
+})

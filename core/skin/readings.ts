@@ -137,3 +137,16 @@ export const changesReading = (first: Readings, second: Readings): boolean =>
       ([id, grade]) => first[zone]?.[id] !== grade,
     ),
   )
+
+/** How many zones moved up and down in each reading that moved at all: the long view in a line. */
+export function movedZones(
+  before: Readings,
+  after: Readings,
+): { reading: AnyReadingId; up: number; down: number }[] {
+  const changes = changedReadings(before, after)
+  return [...new Set(changes.map((change) => change.reading))].map((reading) => {
+    const own = changes.filter((change) => change.reading === reading)
+    const up = own.filter((change) => change.after > change.before).length
+    return { reading, up, down: own.length - up }
+  })
+}

@@ -1,6 +1,6 @@
-import { aftercareCard } from '../aftercare/card'
+import { aftercareCard, type AftercareLine } from '../aftercare/card'
 import type { PlanStep } from '../catalogue/techniques/step'
-import { buildRecord } from '../record/build'
+import { buildRecord, type RecordDraft } from '../record/build'
 import type { Json } from '../record/canonical'
 import { workOf } from '../record/work'
 import type { PlanInput } from '../planning/input'
@@ -88,4 +88,21 @@ function lotUsed({ shelf }: VisitBundle, productId: string): string | null {
   const item = shelf.find((one) => one.product.id === productId)
   const fit = item?.lots.filter((lot) => !lot.recalled) ?? []
   return (fit.find((lot) => lot.openedOn !== undefined) ?? fit[0])?.code ?? null
+}
+
+/** A line of the card as it stands on the record: its end as an ISO moment. */
+export type AftercareOnRecord = Omit<AftercareLine, 'until'> & { until: string }
+
+/** The parts of a record that its page shows, whether sealed or still being written. */
+export function readParts(parts: readonly { name: string; content: unknown }[]): {
+  treatment: RecordDraft | null
+  aftercare: AftercareOnRecord[]
+  notes: string | null
+} {
+  const find = (name: string): unknown => parts.find((one) => one.name === name)?.content ?? null
+  return {
+    treatment: find('treatment') as RecordDraft | null,
+    aftercare: (find('aftercare') as AftercareOnRecord[] | null) ?? [],
+    notes: find('notes') as string | null,
+  }
 }

@@ -1,14 +1,13 @@
 <script setup lang="ts">
-import { CONCERN_IDS, CONCERN_NAMES, type ConcernId } from '#core/catalogue/kinds'
 import {
   FINDINGS,
   FINDING_ORDER,
   TOPIC_IDS,
-  TOPIC_NAMES,
   type FindingId,
   type TopicId,
 } from '#core/catalogue/consultation/findings'
 import type { Answer, Answers } from '#core/screening/answers'
+import { carriable, carriedOver, noToTheRest, openIn } from '#core/screening/asking'
 import { restsOf, screenHere } from '#core/visit/planInput'
 import { dayAndClock } from '~/composables/dates'
 import { sayProblem } from '~/composables/useApi'
@@ -16,41 +15,36 @@ import { useDraft } from '~/composables/useDraft'
 import { useVisit } from '~/stores/visit'
 
 const visit = useVisit()
-const b = computed(() => visit.bundle)
+const bundle = computed(() => visit.bundle)
+const before = computed(() => bundle.value?.previousAnswers ?? null)
 const answers = ref<Answers>({ ...visit.bundle?.answers })
 const medicines = ref(visit.bundle?.client.medicines ?? '')
 const saving = ref<'idle' | 'saving' | 'kept'>('idle')
 const trouble = ref('')
-const may = computed(() => b.value?.may.write === true && b.value.visit.status === 'booked')
-const verdict = computed(() => (b.value ? screenHere(b.value, answers.value) : null))
-const rests = computed(() => (b.value ? restsOf(b.value) : []))
 const changed = ref(false)
-/** A topic folds by itself once all of it is answered; what was not a no stays in sight. */
-const opened = ref<Partial<Record<TopicId, boolean>>>({})
-const isOpen = (t: TopicId) => opened.value[t] ?? (left(t) > 0 || touched.value === t)
-const touched = ref<TopicId | null>(null)
-const shown = (t: TopicId) => of(t).filter((f) => isOpen(t) || answers.value[f]?.say !== 'no')
-const looked = ref<FindingId | null>(null)
-const QUESTIONS = FINDING_ORDER.map((f) => ({
-  value: f,
-  title: `${FINDINGS[f].short}: ${FINDINGS[f].question}`,
-}))
-async function find(f: FindingId | null) {
-  if (!f) return
-  opened.value = { ...opened.value, [FINDINGS[f].topic]: true }
-  await nextTick()
-  const row = document.getElementById(`q-${f}`)
-  row?.scrollIntoView({ block: 'center' })
-  row?.parentElement?.querySelector('input')?.focus()
-  looked.value = null
-}
-
+const may = computed(
+  () => bundle.value?.may.write === true && bundle.value.visit.status === 'booked',
+)
+const verdict = computed(() => (bundle.value ? screenHere(bundle.value, answers.value) : null))
+const rests = computed(() => (bundle.value ? restsOf(bundle.value) : []))
+const seenBefore = computed(
+  () =>
+    may.value && bundle.value?.answered === false && carriable(answers.value, before.value).length,
+)
+const keptWords = computed(() => {
+  const [last] = bundle.value?.answerVersions ?? []
+  if (!last || !bundle.value) return ''
+  const { length } = bundle.value.answerVersions
+  const times = length === 1 ? '' : `${length} times, last `
+  const when = dayAndClock(last.at, bundle.value.practice.timeZone)
+  return `Answers kept ${times}${when} by ${last.by}; every version stays.`
+})
 const draft = useDraft({
-  key: () => `ask-${b.value?.visit.id ?? ''}`,
+  key: () => `ask-${bundle.value?.visit.id ?? ''}`,
   value: () => ({ answers: answers.value, medicines: medicines.value }),
-  restore: (d) => {
-    answers.value = d.answers
-    medicines.value = d.medicines
+  restore: (kept) => {
+    answers.value = kept.answers
+    medicines.value = kept.medicines
   },
   changed: () => {
     changed.value = true
@@ -58,44 +52,42 @@ const draft = useDraft({
   },
 })
 onMounted(draft.start)
-const of = (topic: TopicId) => FINDING_ORDER.filter((f) => FINDINGS[f].topic === topic)
-const left = (topic: TopicId) => of(topic).filter((f) => !answers.value[f]).length
-const set = (id: FindingId, answer: Answer) => {
-  touched.value = FINDINGS[id].topic
-  answers.value = { ...answers.value, [id]: answer }
+
+/** A topic folds by itself once all of it is answered, but not under the hand that answers it. */
+const opened = ref<Partial<Record<TopicId, boolean>>>({})
+const touched = ref<TopicId | null>(null)
+const isOpen = (topic: TopicId) =>
+  opened.value[topic] ?? (openIn(topic, answers.value) > 0 || touched.value === topic)
+const fold = (topic: TopicId) => {
+  opened.value = { ...opened.value, [topic]: !isOpen(topic) }
 }
-const was = (f: FindingId) => b.value?.previousAnswers?.[f]
-/** What was a yes or unsure last time is asked by itself, never swept into a no. */
-const sweepable = (topic: TopicId) =>
-  of(topic).filter((f) => !answers.value[f] && (was(f)?.say ?? 'no') === 'no')
-function noToRest(topic: TopicId) {
+const QUESTIONS = FINDING_ORDER.map((finding) => ({
+  value: finding,
+  title: `${FINDINGS[finding].short}: ${FINDINGS[finding].question}`,
+}))
+const looked = ref<FindingId | null>(null)
+async function find(finding: FindingId | null) {
+  if (!finding) return
+  opened.value = { ...opened.value, [FINDINGS[finding].topic]: true }
+  await nextTick()
+  const row = document.getElementById(`q-${finding}`)
+  row?.scrollIntoView({ block: 'center' })
+  row?.parentElement?.querySelector('input')?.focus()
+  looked.value = null
+}
+function set(finding: FindingId, answer: Answer) {
+  touched.value = FINDINGS[finding].topic
+  answers.value = { ...answers.value, [finding]: answer }
+}
+function sweep(topic: TopicId) {
   touched.value = null
-  answers.value = {
-    ...answers.value,
-    ...Object.fromEntries(sweepable(topic).map((f) => [f, { say: 'no' }])),
-  }
+  answers.value = noToTheRest(topic, answers.value, before.value)
 }
-/** Health and skin are taken over and can be changed; today and lately are asked anew. */
 const carry = () => {
-  answers.value = {
-    ...Object.fromEntries(
-      [...of('health'), ...of('skin')].flatMap((f) => {
-        const a = was(f)
-        return a ? [[f, a]] : []
-      }),
-    ),
-    ...answers.value,
-  }
+  answers.value = carriedOver(answers.value, before.value)
 }
-const carriable = computed(
-  () => [...of('health'), ...of('skin')].filter((f) => was(f) && !answers.value[f]).length,
-)
-const aims = computed(() => b.value?.visit.aims ?? [])
-async function aim(id: ConcernId) {
-  const next = aims.value.includes(id)
-    ? aims.value.filter((a) => a !== id)
-    : [...aims.value, id].slice(0, 5)
-  await attempt(() => visit.change({ aims: next }))
+const setMedicines = (words: string) => {
+  medicines.value = words
 }
 
 async function attempt(work: () => Promise<unknown>) {
@@ -121,80 +113,42 @@ async function save() {
   saving.value = trouble.value ? 'idle' : 'kept'
 }
 async function onward() {
-  if (changed.value || !b.value?.answered) await save()
-  if (!trouble.value) await navigateTo(`/visits/${b.value?.visit.id ?? ''}/read`)
+  if (changed.value || !bundle.value?.answered) await save()
+  if (!trouble.value) await navigateTo(`/visits/${bundle.value?.visit.id ?? ''}/read`)
 }
 </script>
 
 <template>
-  <div v-if="b" class="ask">
-    <StopAction
-      ><span v-if="saving === 'kept'" class="soft">kept</span
-      ><VBtn color="primary" :loading="saving === 'saving'" @click="onward">{{
-        may ? 'Keep the answers, read the skin' : 'Read the skin'
-      }}</VBtn></StopAction
-    >
+  <div v-if="bundle" class="ask">
+    <StopAction>
+      <span v-if="saving === 'kept'" class="soft">kept</span>
+      <VBtn color="primary" :loading="saving === 'saving'" @click="onward">
+        {{ may ? 'Keep the answers, read the skin' : 'Read the skin' }}
+      </VBtn>
+    </StopAction>
     <div class="talk stack">
       <p v-if="trouble" role="alert" class="tag stop">{{ trouble }}</p>
       <ClientFormPanel
-        v-if="may && b.fromClient"
+        v-if="may && bundle.fromClient"
         :answers="answers"
         :medicines="medicines"
         @take="set"
-        @medicines="
-          (m: string) => {
-            medicines = m
-          }
-        "
+        @medicines="setMedicines"
       />
-      <section
-        v-if="b.previousAnswers && !b.answered && may && carriable > 0"
-        class="panel between"
-      >
+      <section v-if="seenBefore" class="panel between">
         <div>
           <h2>Seen before</h2>
           <p class="soft">Take over health and skin; today and lately are asked anew.</p>
         </div>
         <VBtn variant="outlined" @click="carry">Same as last time</VBtn>
       </section>
-      <section class="panel">
-        <h2>What for today</h2>
-        <div class="row aims">
-          <button
-            v-for="c in CONCERN_IDS"
-            :key="c"
-            type="button"
-            class="chip"
-            :class="{ on: aims.includes(c) }"
-            :aria-pressed="aims.includes(c)"
-            :disabled="!may"
-            @click="aim(c)"
-          >
-            <b v-if="aims.includes(c)" class="figures">{{ aims.indexOf(c) + 1 }}</b>{{
-              CONCERN_NAMES[c]
-            }}
-          </button>
-        </div>
-        <div class="row mt-2">
-          <VSwitch
-            :model-value="b.visit.madeUp"
-            label="Made-up now"
-            color="primary"
-            hide-details
-            density="compact"
-            :disabled="!may"
-            @update:model-value="(v) => attempt(() => visit.change({ madeUp: v === true }))"
-          /><VSwitch
-            :model-value="b.visit.evening"
-            label="Goes home in the dark"
-            color="primary"
-            hide-details
-            density="compact"
-            :disabled="!may"
-            @update:model-value="(v) => attempt(() => visit.change({ evening: v === true }))"
-          />
-        </div>
-      </section>
+      <AimsPanel
+        :aims="bundle.visit.aims"
+        :made-up="bundle.visit.madeUp"
+        :evening="bundle.visit.evening"
+        :may="may"
+        @change="(patch) => attempt(() => visit.change(patch))"
+      />
       <VAutocomplete
         :model-value="looked"
         :items="QUESTIONS"
@@ -205,47 +159,20 @@ async function onward() {
         auto-select-first
         @update:model-value="find"
       />
-      <section v-for="t in TOPIC_IDS" :key="t" class="panel">
-        <div class="between">
-          <h2>
-            <button
-              type="button"
-              class="fold"
-              :aria-expanded="isOpen(t)"
-              @click="opened = { ...opened, [t]: !isOpen(t) }"
-            >
-              {{ TOPIC_NAMES[t] }}
-              <span class="soft count">{{ left(t) ? `${left(t)} open` : 'all answered' }}</span>
-            </button>
-          </h2>
-          <VBtn
-            v-if="sweepable(t).length && may"
-            variant="outlined"
-            size="small"
-            height="36"
-            @click="noToRest(t)"
-            >No to the rest</VBtn
-          >
-        </div>
-        <ul v-if="shown(t).length" class="plainlist asked">
-          <QuestionRow
-            v-for="f in shown(t)"
-            :key="f"
-            :finding="FINDINGS[f]"
-            :answer="answers[f]"
-            :before="b.previousAnswers?.[f]"
-            :disabled="!may"
-            :today="b.today"
-            @answer="(a: Answer) => set(f, a)"
-          />
-        </ul>
-      </section>
-      <p v-if="b.answerVersions[0]" class="soft figures">
-        Answers kept
-        {{ b.answerVersions.length === 1 ? '' : `${b.answerVersions.length} times, last `
-        }}{{ dayAndClock(b.answerVersions[0].at, b.practice.timeZone) }} by
-        {{ b.answerVersions[0].by }}; every version stays.
-      </p>
+      <TopicSection
+        v-for="topic in TOPIC_IDS"
+        :key="topic"
+        :topic="topic"
+        :answers="answers"
+        :before="before"
+        :open="isOpen(topic)"
+        :may="may"
+        :today="bundle.today"
+        @answer="set"
+        @sweep="sweep(topic)"
+        @fold="fold(topic)"
+      />
+      <p v-if="keptWords" class="soft figures">{{ keptWords }}</p>
       <section class="panel">
         <h2>Medicines</h2>
         <VTextarea
@@ -260,15 +187,11 @@ async function onward() {
       </section>
       <PreferencesPanel />
       <ClientFormPanel
-        v-if="may && !b.fromClient"
+        v-if="may && !bundle.fromClient"
         :answers="answers"
         :medicines="medicines"
         @take="set"
-        @medicines="
-          (m: string) => {
-            medicines = m
-          }
-        "
+        @medicines="setMedicines"
       />
       <PatchPanel />
       <ConsentPanel :bars="[...(verdict?.bars ?? []), ...rests]" />
@@ -298,44 +221,6 @@ async function onward() {
   top: 12px;
   max-height: calc(100dvh - 24px);
   overflow-y: auto;
-}
-.aims {
-  gap: 8px;
-}
-.chip {
-  border: 1.5px solid var(--oak-light);
-  border-radius: 20px;
-  padding: 6px 14px;
-  min-height: 40px;
-  background: var(--paper);
-  cursor: pointer;
-  display: inline-flex;
-  gap: 8px;
-  align-items: center;
-  color: var(--ink);
-}
-.chip.on {
-  background: var(--basin);
-  border-color: var(--basin);
-  color: var(--chalk);
-}
-.asked {
-  margin-top: 10px;
-}
-.fold {
-  background: none;
-  border: 0;
-  padding: 0;
-  font: inherit;
-  cursor: pointer;
-  color: inherit;
-  text-align: left;
-}
-.count {
-  font-family: var(--sans);
-  font-size: 0.9rem;
-  font-weight: 500;
-  margin-left: 8px;
 }
 @media (max-width: 1000px) {
   .ask {

@@ -1,0 +1,66 @@
+<script setup lang="ts">
+import { DateTime } from 'luxon'
+import { suggestNext } from '#core/course/next'
+import { fold } from '#core/treatment/fold'
+import { foldContext } from '#core/visit/planInput'
+import { stepsDone } from '#core/visit/record'
+import type { VisitBundle } from '#core/visit/bundle'
+import { dayWords } from '~/composables/dates'
+import { useVisit } from '~/stores/visit'
+
+/** When the client should come again, by the strictest rest; set here, and as a calendar file. */
+const props = defineProps<{ bundle: VisitBundle }>()
+const emit = defineEmits<{ set: [at: string | null]; calendar: [] }>()
+const visit = useVisit()
+const zone = computed(() => props.bundle.practice.timeZone)
+const suggestion = computed(() => {
+  if (!visit.input || props.bundle.visit.status === 'booked') return null
+  const state = fold(props.bundle.events, foldContext(props.bundle, visit.input))
+  const done = stepsDone(props.bundle, state).map((step) => step.technique)
+  return suggestNext(done, props.bundle.today)
+})
+const suggested = computed(() => {
+  if (!suggestion.value) return ''
+  const day = dayWords(Date.parse(`${suggestion.value.day}T12:00:00Z`), zone.value)
+  return `Suggested ${day}: ${suggestion.value.reason}.`
+})
+const day = ref('')
+const time = ref('10:00')
+watch(
+  [() => props.bundle.visit.nextVisitAt, suggestion],
+  ([at]) => {
+    if (at) {
+      const when = DateTime.fromMillis(at, { zone: zone.value })
+      day.value = when.toISODate() ?? ''
+      time.value = when.toFormat('HH:mm')
+    } else if (!day.value) day.value = suggestion.value?.day ?? ''
+  },
+  { immediate: true },
+)
+const set = () =>
+  emit(
+    'set',
+    DateTime.fromISO(`${day.value}T${time.value}`, { zone: zone.value })
+      .toUTC()
+      .toISO({ suppressMilliseconds: true }),
+  )
+</script>
+
+<template>
+  <section class="panel noprint stack">
+    <h2>Next visit</h2>
+    <p v-if="suggested" class="soft">{{ suggested }}</p>
+    <div class="row">
+      <VTextField v-model="day" type="date" label="Day" density="compact" />
+      <VTextField v-model="time" type="time" label="Time" density="compact" />
+    </div>
+    <div class="row">
+      <VBtn variant="outlined" :disabled="!bundle.may.write || !day" @click="set">
+        Set the next visit
+      </VBtn>
+      <VBtn v-if="bundle.visit.nextVisitAt" variant="outlined" @click="emit('calendar')">
+        Calendar file
+      </VBtn>
+    </div>
+  </section>
+</template>

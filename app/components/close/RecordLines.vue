@@ -1,0 +1,55 @@
+<script setup lang="ts">
+import type { RecordLine } from '#core/record/build'
+
+/** Planned against done, step by step. */
+defineProps<{ lines: readonly RecordLine[] }>()
+const amount = ({ product }: RecordLine) => {
+  if (!product) return ''
+  const millilitres = product.takenMl ?? product.plannedMl
+  return `${millilitres} mL${product.lot ? `, ${product.lot}` : ''}`
+}
+</script>
+
+<template>
+  <VTable density="compact" class="lines">
+    <thead>
+      <tr>
+        <th>Step</th>
+        <th>Zones</th>
+        <th>Planned</th>
+        <th>Took</th>
+        <th>Product, bottle</th>
+        <th>Different</th>
+      </tr>
+    </thead>
+    <tbody>
+      <tr v-for="line in lines" :key="line.key">
+        <td>
+          <b>{{ line.name }}</b>{{ line.passes ? `, ${line.passes} ×` : '' }}
+        </td>
+        <td class="soft">{{ line.zones }}</td>
+        <td class="figures">{{ line.plannedMinutes ?? '–' }}</td>
+        <td class="figures">{{ line.actualMinutes ?? '–' }}</td>
+        <td>
+          {{ line.product?.name }}
+          <span v-if="line.product" class="soft figures">{{ amount(line) }}</span>
+        </td>
+        <td class="different">{{ line.deviation }}</td>
+      </tr>
+    </tbody>
+  </VTable>
+</template>
+
+<style scoped>
+.lines {
+  background: transparent;
+  font-size: 0.875rem;
+}
+.lines td {
+  padding: 4px 8px;
+  height: auto;
+}
+.different {
+  color: var(--clay-deep);
+}
+</style>

@@ -1,0 +1,123 @@
+<script setup lang="ts">
+import type { RecordDraft } from '#core/record/build'
+import type { VisitBundle } from '#core/visit/bundle'
+import { clock, dayAndClock } from '~/composables/dates'
+
+/** The record on paper: what was planned, what was done, what was seen. */
+const props = defineProps<{
+  bundle: VisitBundle
+  treatment: RecordDraft | null
+  /** The notes as they were sealed. */
+  sealedNotes: string | null
+}>()
+const notes = defineModel<string>('notes', { required: true })
+const zone = computed(() => props.bundle.practice.timeZone)
+const head = computed(() => {
+  const { client, visit, staff, room, practice } = props.bundle
+  const when = dayAndClock(visit.startsAt, zone.value)
+  return [client.name, when, staff.name, room.name, practice.name].join(' · ')
+})
+const took = computed(() => {
+  const draft = props.treatment
+  const versions = draft?.versions.map((version) => version.reason) ?? []
+  const changed = versions.length ? ` · changed: ${versions.join(', ')}` : ''
+  return `Planned ${draft?.plannedMinutes} min, took ${draft?.actualMinutes ?? '–'} min${changed}`
+})
+const reactions = computed(() =>
+  (props.treatment?.reactions ?? []).map(({ at, text, verdict }) => ({
+    key: at + text,
+    text: `${clock(Date.parse(at), zone.value)}: ${text} → ${verdict}`,
+  })),
+)
+const suspected = (id: string | null) =>
+  props.bundle.shelf.find((item) => item.product.id === id)?.product.name ?? 'none'
+const noted = computed(() => (props.treatment?.notes ?? []).map((n) => n.text).join(' · '))
+const amended = ({ at, by, reason }: VisitBundle['amendments'][number]) =>
+  `${dayAndClock(at, zone.value)}, ${by}: ${reason}`
+</script>
+
+<template>
+  <article class="panel sheet record">
+    <header class="between">
+      <div>
+        <h2>Treatment record</h2>
+        <p class="soft">{{ head }}</p>
+      </div>
+      <span v-if="bundle.seal" class="tag good">sealed</span>
+      <span v-else class="tag watch noprint">not sealed yet</span>
+    </header>
+    <p v-if="treatment?.stopped" class="tag stop">Stopped: {{ treatment.stopped.reason }}</p>
+    <p class="figures">{{ took }}</p>
+    <RecordLines :lines="treatment?.lines ?? []" />
+    <template v-if="reactions.length">
+      <h3>Reactions</h3>
+      <ul class="plainlist">
+        <li v-for="reaction in reactions" :key="reaction.key" class="figures">
+          {{ reaction.text }}
+        </li>
+      </ul>
+    </template>
+    <template v-if="treatment?.contraActions.length">
+      <h3>Contra-action</h3>
+      <ul class="plainlist">
+        <li v-for="action in treatment.contraActions" :key="action.at">
+          {{ action.what }} ({{ action.where }}). Done: {{ action.done }}. Suspected:
+          {{ suspected(action.suspected) }}.
+        </li>
+      </ul>
+    </template>
+    <template v-if="noted">
+      <h3>Noted in the room</h3>
+      <p>{{ noted }}</p>
+    </template>
+    <h3>Notes</h3>
+    <VTextarea
+      v-if="!bundle.seal"
+      v-model="notes"
+      label="What else should stand in the record"
+      :maxlength="8000"
+      class="noprint"
+      :disabled="!bundle.may.write"
+    />
+    <p v-else class="prewrap">{{ sealedNotes || 'none' }}</p>
+    <template v-if="bundle.amendments.length">
+      <h3>Amended in the open</h3>
+      <div v-for="amendment in bundle.amendments" :key="amendment.at" class="amend">
+        <p class="soft">{{ amended(amendment) }}</p>
+        <p>
+          <s>{{ amendment.before || 'nothing' }}</s>
+        </p>
+        <p>{{ amendment.after }}</p>
+      </div>
+    </template>
+    <p v-if="bundle.seal" class="seal figures">
+      Seal {{ bundle.seal.number }} · {{ dayAndClock(bundle.seal.at, zone) }} · {{ bundle.seal.by
+      }}<br />{{ bundle.seal.head }}
+    </p>
+  </article>
+</template>
+
+<style scoped>
+p {
+  margin: 4px 0;
+}
+h3 {
+  margin-top: 10px;
+}
+.prewrap {
+  white-space: pre-wrap;
+}
+.seal {
+  border-top: 1px solid var(--line);
+  margin-top: 14px;
+  padding-top: 8px;
+  font-size: 0.8125rem;
+  color: var(--ink-soft);
+  word-break: break-all;
+}
+.amend {
+  border-left: 4px solid var(--amber);
+  padding-left: 10px;
+  margin: 6px 0;
+}
+</style>
