@@ -64,3 +64,13 @@ export function stopMark(
   const begun = { ask: bundle.answered, read: bundle.readings.madeUp !== null, plan: planned }
   return { mark: begun[stop] ? 'open' : 'none', word: needs.text }
 }
+
+/** The stop that a visit on the day's page opens at: the first that is not ready. */
+export function openStop(
+  status: VisitStatus,
+  ready: Readonly<Record<'ask' | 'read', boolean>>,
+): StopId {
+  const stop = stopOf(status)
+  if (stop !== 'ask' || !ready.ask) return stop
+  return ready.read ? 'plan' : 'read'
+}

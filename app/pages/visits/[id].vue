@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { FINDINGS, FINDING_ORDER } from '#core/catalogue/consultation/findings'
+import { STOP_IDS, STOP_NAMES, stopMark } from '#core/visit/stops'
 import { clock } from '~/composables/dates'
 import { sayProblem } from '~/composables/useApi'
 import { useVisit } from '~/stores/visit'
@@ -17,58 +17,23 @@ const { error } = await useAsyncData(
 )
 useHead({ title: () => `${visit.bundle?.client.name ?? 'Visit'} · Oak Basin` })
 const stop = computed(() => route.path.split('/').pop() ?? '')
-const STOPS = [
-  ['ask', 'Ask'],
-  ['read', 'Read'],
-  ['plan', 'Plan'],
-  ['set', 'Set'],
-  ['treat', 'Treat'],
-  ['close', 'Close'],
-] as const
-const b = computed(() => visit.bundle)
+const bundle = computed(() => visit.bundle)
+const about = computed(() => {
+  const own = bundle.value
+  if (!own) return ''
+  const who = [own.client.work, own.client.age].filter(Boolean).join(', ')
+  const when = `${clock(own.visit.startsAt, own.practice.timeZone)}, ${own.room.name}`
+  const name = own.staff.name.split(' ')[0]
+  return [who, when, `${own.visit.minutes} min`, `with ${name}`].filter(Boolean).join(' · ')
+})
 /** Ready, needs something, or blocks: always in a word beside the name. */
-const state = (key: string): { mark: 'done' | 'open' | 'none'; word: string } => {
-  const v = b.value
-  if (!v) return { mark: 'none', word: '' }
-  const begun = v.visit.status !== 'booked'
-  const needs = visit.open.filter((o) => o.stop === key)
-  if (key === 'ask' || key === 'read' || key === 'plan') {
-    if (begun) return { mark: 'done', word: 'ready' }
-    const started =
-      key === 'ask'
-        ? v.answered
-        : key === 'read'
-          ? v.readings.madeUp !== null
-          : visit.draft.length > 0
-    return needs.length === 0
-      ? { mark: 'done', word: 'ready' }
-      : started
-        ? { mark: 'open', word: needs[0]?.text ?? '' }
-        : { mark: 'none', word: needs[0]?.text ?? '' }
-  }
-  if (key === 'set') return { mark: begun ? 'done' : 'none', word: '' }
-  if (key === 'treat')
-    return {
-      mark:
-        v.visit.status === 'closing' || v.visit.status === 'sealed'
-          ? 'done'
-          : v.visit.status === 'treating'
-            ? 'open'
-            : 'none',
-      word: '',
-    }
-  return {
-    mark: v.visit.status === 'sealed' ? 'done' : 'none',
-    word: v.visit.status === 'sealed' ? 'sealed' : '',
-  }
-}
-const alerts = computed(() =>
-  FINDING_ORDER.flatMap((f) => {
-    const a = b.value?.answers[f]
-    const word = FINDINGS[f].alert
-    return a && a.say === 'yes' && word
-      ? [f === 'allergy' ? `allergy: ${(a.substances ?? []).join(', ') || 'not named'}` : word]
-      : []
+const stops = computed(() =>
+  STOP_IDS.map((id) => {
+    const { mark, word } = bundle.value
+      ? stopMark(id, bundle.value, visit.open, visit.draft.length > 0)
+      : { mark: 'none', word: '' }
+    const spoken = mark === 'done' ? 'ready' : word || 'open'
+    return { id, name: STOP_NAMES[id], mark, word, spoken }
   }),
 )
 </script>
@@ -76,33 +41,28 @@ const alerts = computed(() =>
 <template>
   <div class="visit">
     <p v-if="error" role="alert" class="tag stop ma-6">{{ sayProblem(error) }}</p>
-    <template v-if="b">
+    <template v-if="bundle">
       <header v-if="stop !== 'treat'" class="head noprint">
         <div class="between">
           <div class="row who">
             <h1 class="name">
-              <NuxtLink :to="`/people/${b.client.id}`">{{ b.client.name }}</NuxtLink>
+              <NuxtLink :to="`/people/${bundle.client.id}`">{{ bundle.client.name }}</NuxtLink>
             </h1>
-            <span class="soft"
-              >{{ [b.client.work, b.client.age].filter(Boolean).join(', ') }} ·
-              {{ clock(b.visit.startsAt, b.practice.timeZone) }}, {{ b.room.name }} ·
-              {{ b.visit.minutes }} min · with {{ b.staff.name.split(' ')[0] }}</span
-            ><span v-for="a in alerts" :key="a" class="tag watch">{{ a }}</span>
+            <span class="soft">{{ about }}</span>
+            <AlertTags :answers="bundle.answers" />
           </div>
           <div id="stop-action" class="row" />
         </div>
         <div class="between tight">
           <ol class="stops" aria-label="Stops of the visit">
-            <li v-for="[key, name] in STOPS" :key="key">
+            <li v-for="own in stops" :key="own.id">
               <NuxtLink
-                :to="`/visits/${id}/${key}`"
-                :class="[state(key).mark, { here: stop === key }]"
-                :aria-current="stop === key ? 'step' : undefined"
-                :title="state(key).word"
-                ><i aria-hidden="true" />{{ name
-                }}<span class="sr"
-                  >, {{ state(key).mark === 'done' ? 'ready' : state(key).word || 'open' }}</span
-                ></NuxtLink
+                :to="`/visits/${id}/${own.id}`"
+                :class="[own.mark, { here: stop === own.id }]"
+                :aria-current="stop === own.id ? 'step' : undefined"
+                :title="own.word"
+                ><i aria-hidden="true" />{{ own.name
+                }}<span class="sr">, {{ own.spoken }}</span></NuxtLink
               >
             </li>
           </ol>

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { stopOf } from '#core/visit/stops'
+import { roundingWords } from '#core/dosing/amount'
 import { preferenceNotes } from '#core/catalogue/consultation/preferences'
 import { trayFor } from '#core/tray/tray'
 import { clock } from '~/composables/dates'
@@ -46,12 +48,9 @@ async function begin() {
         @click="begin"
         >Start the treatment</VBtn
       >
-      <VBtn
-        v-else
-        color="primary"
-        :to="`/visits/${b.visit.id}/${b.visit.status === 'treating' ? 'treat' : 'close'}`"
-        >{{ b.visit.status === 'treating' ? 'Back to the room' : 'To the record' }}</VBtn
-      >
+      <VBtn v-else color="primary" :to="`/visits/${b.visit.id}/${stopOf(b.visit.status)}`">{{
+        b.visit.status === 'treating' ? 'Back to the room' : 'To the record'
+      }}</VBtn>
     </StopAction>
     <p v-if="trouble" role="alert" class="tag stop wide">{{ trouble }}</p>
     <ul v-if="blocks.length" class="plainlist wide" aria-label="Still open">
@@ -92,9 +91,8 @@ async function begin() {
                   p.amount.grams < 1 ? p.amount.grams.toFixed(2) : p.amount.grams.toFixed(1)
                 }}
                 g{{ p.extra ? `, ${p.extra}` : '' }}</span
-              ><span v-if="Math.abs(p.amount.roundingPercent) >= 8" class="soft">
-                (rounding {{ p.amount.roundingPercent > 0 ? '+' : '−'
-                }}{{ Math.abs(p.amount.roundingPercent) }} %)</span
+              ><span v-if="roundingWords(p.amount)" class="soft">
+                ({{ roundingWords(p.amount) }})</span
               >
             </td>
             <td class="figures soft">{{ p.lot ?? 'none' }}</td>

@@ -1,0 +1,13 @@
+<script setup lang="ts">
+import { alertsOf } from '#core/screening/alerts'
+import type { Answers } from '#core/screening/answers'
+
+/** What stands beside a client's name, the same wherever it is shown. */
+const props = defineProps<{ answers: Answers }>()
+const alerts = computed(() => alertsOf(props.answers))
+</script>
+
+<template>
+  <span v-for="alert in alerts" :key="alert.text" class="tag watch">{{ alert.text }}</span>
+  <slot v-if="alerts.length === 0" />
+</template>

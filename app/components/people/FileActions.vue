@@ -1,0 +1,97 @@
+<script setup lang="ts">
+import { offerFile } from '~/composables/files'
+import { sayProblem, useApi } from '~/composables/useApi'
+
+/** Taking the file out, taking a visit in, erasing. */
+const props = defineProps<{ clientId: string; name: string; mayErase: boolean }>()
+const emit = defineEmits<{ said: [text: string]; changed: [] }>()
+const api = useApi()
+const path = (what: string) => `/api/people/${props.clientId}/${what}`
+const erasing = ref(false)
+
+async function attempt(work: () => Promise<string>) {
+  try {
+    const text = await work()
+    if (text === '') return
+    emit('said', text)
+    emit('changed')
+  } catch (e) {
+    emit('said', sayProblem(e))
+  }
+}
+const takeOut = () =>
+  attempt(async () => {
+    const file = JSON.stringify(await api<unknown>(path('export')), null, 2)
+    offerFile(file, 'client.json', 'application/json')
+    return ''
+  })
+const importWords = ({ holds, ours }: { holds: boolean; ours: boolean }) => {
+  if (ours) return 'Taken in: one of our own records, unchanged.'
+  return holds
+    ? 'Taken in: sealed by another house, and the seal holds.'
+    : 'Taken in, but its seal is broken: do not rely on it.'
+}
+async function bringIn(event: Event) {
+  const field = event.target as HTMLInputElement
+  const chosen = field.files?.[0]
+  if (!chosen) return
+  await attempt(async () => {
+    const body = { id: crypto.randomUUID(), text: await chosen.text() }
+    return importWords(await api(path('imports'), { method: 'POST', body }))
+  })
+  field.value = ''
+}
+async function erase() {
+  erasing.value = false
+  await attempt(async () => {
+    await api(path('erase'), { method: 'POST' })
+    return 'Erased.'
+  })
+}
+</script>
+
+<template>
+  <div class="panel row">
+    <VBtn variant="outlined" @click="takeOut">Take out the whole file</VBtn>
+    <label class="filebtn"
+      >Take in a visit file<input type="file" accept="application/json" @change="bringIn"
+    /></label>
+    <VBtn v-if="mayErase" variant="text" color="error" @click="erasing = true">Erase</VBtn>
+  </div>
+  <p class="soft small">Every look at this file leaves a line in the audit.</p>
+  <VDialog v-model="erasing" aria-label="Erase this client">
+    <VCard class="pa-5 stack">
+      <h2>Erase {{ name }}?</h2>
+      <p>
+        Everything of this client is wiped. Sealed records keep their proof, not their content.
+        While the law asks to keep them, nothing is wiped.
+      </p>
+      <div class="row">
+        <VBtn color="primary" @click="erasing = false">Keep</VBtn>
+        <VBtn variant="outlined" color="error" @click="erase">Erase for good</VBtn>
+      </div>
+    </VCard>
+  </VDialog>
+</template>
+
+<style scoped>
+.small {
+  font-size: 0.875rem;
+}
+.filebtn {
+  border: 1px solid var(--oak-light);
+  border-radius: 8px;
+  padding: 9px 16px;
+  cursor: pointer;
+  font-weight: 500;
+}
+.filebtn input {
+  position: absolute;
+  opacity: 0;
+  width: 1px;
+  height: 1px;
+}
+.filebtn:focus-within {
+  outline: 3px solid var(--water);
+}
+</style>
