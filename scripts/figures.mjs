@@ -14,7 +14,11 @@ import { ROOT, say } from './say.mjs'
 const LIMITS = { vueLines: 250, tsLines: 300, functionLines: 60, lineLength: 140, meanLine: 45 }
 
 /** Rows of the trade, of the demo and of the database are as long as there are rows. */
-const ROWS = [/^core\/catalogue\//, /^db\/(demo|schema|migrations)\//, /^app\/components\/face\/outlines\.ts$/]
+const ROWS = [
+  /^core\/catalogue\//,
+  /^db\/(demo|schema|migrations)\//,
+  /^app\/components\/face\/outlines\.ts$/,
+]
 const isRows = (file) => ROWS.some((pattern) => pattern.test(file))
 const isTest = (file) => /\.(test|spec)\.ts$/.test(file)
 

@@ -23,3 +23,25 @@ export function openQuestions(answers: Answers): FindingId[] {
 export function unsureQuestions(answers: Answers): FindingId[] {
   return FINDING_ORDER.filter((id) => answers[id]?.say === 'unsure')
 }
+
+/** How often a week something is used at home, as typed; none where no rhythm can be made of it. */
+const MOST_PER_WEEK = 14
+export function perWeekFrom(typed: string): number | undefined {
+  const times = Math.round(Number(typed))
+  return times >= 1 && times <= MOST_PER_WEEK ? times : undefined
+}
+
+/**
+ * What was said last time, as a start for today; but for the day of a habit: that is always another
+ * one by now.
+ */
+export function startFrom(before: Answer | undefined, isHabit: boolean): Partial<Answer> {
+  const { date, ...rest } = before ?? {}
+  return isHabit || date === undefined ? rest : { ...rest, date }
+}
+
+/** A list with one thing more, or without it where it was there. */
+export const toggled = <Thing>(list: readonly Thing[], things: readonly Thing[]): Thing[] =>
+  things.some((thing) => list.includes(thing))
+    ? list.filter((own) => !things.includes(own))
+    : [...list, ...things]

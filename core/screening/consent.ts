@@ -1,4 +1,4 @@
-import type { FamilyId } from '../catalogue/kinds'
+import type { FamilyId, LicenceId } from '../catalogue/kinds'
 import { REGION_IDS } from '../face/zones'
 import type { Bar } from './verdict'
 import { CONSENT_IDS, CONSENTS, type ConsentId } from '../catalogue/consultation/consents'
@@ -83,4 +83,22 @@ export function consentsFor(steps: readonly Pick<PlanStep, 'technique'>[]): Cons
         TECHNIQUES[s.technique].families.some((f) => CONSENTS[kind].families.includes(f)),
       ),
   )
+}
+
+/** Which licences a kind of work needs before a consent to it is offered; none for the others. */
+const NEEDS_ONE_OF: Partial<Record<ConsentId, readonly LicenceId[]>> = {
+  machine: ['machine'],
+  current: ['current'],
+  needling: ['needling025', 'needling05'],
+}
+
+/** What is offered for signing: what this therapist may do here, and whatever the plan asks for. */
+export function offeredConsents(
+  licences: readonly LicenceId[],
+  steps: readonly Pick<PlanStep, 'technique'>[],
+): ConsentId[] {
+  const planned = consentsFor(steps)
+  const mayDo = (kind: ConsentId) =>
+    NEEDS_ONE_OF[kind]?.some((licence) => licences.includes(licence)) ?? true
+  return CONSENT_IDS.filter((kind) => mayDo(kind) || planned.includes(kind))
 }

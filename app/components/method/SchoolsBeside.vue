@@ -1,15 +1,20 @@
 <script setup lang="ts">
 import { POINTS, type PointId } from '#core/catalogue/schools/camps'
 import {
+  AS_THE_SCHOOL,
+  cleanCamps,
+  decidedOn,
   methodOf,
   outspoken,
+  policyWords,
+  samePolicy,
   SCHOOL_IDS,
   SCHOOLS,
   type HousePolicy,
   type SchoolId,
 } from '#core/catalogue/schools/schools'
 import { TECHNIQUES, TECHNIQUE_IDS, type TechniqueId } from '#core/catalogue/techniques/techniques'
-import { canPin } from '#core/catalogue/techniques/traits'
+import { canPin, shortName } from '#core/catalogue/techniques/traits'
 import type { PolicyLine } from '#contracts/method'
 import { dayWords } from '~/composables/dates'
 import { sayProblem, useApi } from '~/composables/useApi'
@@ -37,48 +42,35 @@ watch(
 )
 const reason = ref('')
 const trouble = ref('')
-const schools = SCHOOL_IDS.map((s) => ({ value: s, title: SCHOOLS[s].name }))
-const rows = computed(() =>
-  POINTS.map((p) => ({
-    point: p,
-    a: methodOf(one.value).camps[p.id],
-    b: methodOf(other.value).camps[p.id],
-    differ: methodOf(one.value).camps[p.id].id !== methodOf(other.value).camps[p.id].id,
-  })),
-)
-const choices = (id: PointId) => [
-  { value: null, title: 'as the school has it' },
-  ...(POINTS.find((p) => p.id === id)?.camps ?? []).map((c) => ({
-    value: c.id,
-    title: c.sentence,
-  })),
-]
-const liked = (s: SchoolId, sign: 1 | -1) =>
-  outspoken(methodOf(s), sign).map((t) => TECHNIQUES[t].name.replace(/ on$|,.*$/, '').toLowerCase())
-const changed = computed(
-  () =>
-    JSON.stringify({ camps: clean(draft.camps), without: [...draft.without].sort() }) !==
-    JSON.stringify({ camps: clean(props.policy.camps), without: [...props.policy.without].sort() }),
-)
-const clean = (c: Partial<Record<PointId, string | null>>) =>
-  Object.fromEntries(
-    POINTS.flatMap((p) => {
-      const v = c[p.id]
-      return v ? [[p.id, v]] : []
-    }),
-  )
-const offered = TECHNIQUE_IDS.filter(canPin).map((t) => ({ value: t, title: TECHNIQUES[t].name }))
+const schools = SCHOOL_IDS.map((id) => ({ value: id, title: SCHOOLS[id].name }))
+const rows = computed(() => {
+  const [first, second] = [methodOf(one.value).camps, methodOf(other.value).camps]
+  return POINTS.map((point) => ({
+    point,
+    choices: [
+      { value: null, title: AS_THE_SCHOOL },
+      ...point.camps.map((camp) => ({ value: camp.id, title: camp.sentence })),
+    ],
+    first: first[point.id],
+    second: second[point.id],
+    differ: first[point.id].id !== second[point.id].id,
+  }))
+})
+const liked = (school: SchoolId, sign: 1 | -1) =>
+  outspoken(methodOf(school), sign)
+    .map((id) => shortName(id).toLowerCase())
+    .join(', ') || 'nothing'
+const changed = computed(() => !samePolicy(draft, props.policy))
+const offered = TECHNIQUE_IDS.filter(canPin).map((id) => ({
+  value: id,
+  title: TECHNIQUES[id].name,
+}))
 async function decide() {
   trouble.value = ''
+  const policy = { camps: cleanCamps(draft.camps), without: draft.without }
+  const body = { id: crypto.randomUUID(), policy, reason: reason.value }
   try {
-    await api('/api/policy', {
-      method: 'PUT',
-      body: {
-        id: crypto.randomUUID(),
-        policy: { camps: clean(draft.camps), without: draft.without },
-        reason: reason.value,
-      },
-    })
+    await api('/api/policy', { method: 'PUT', body })
     reason.value = ''
     emit('changed')
   } catch (e) {
@@ -125,43 +117,41 @@ async function decide() {
             <td>{{ SCHOOLS[other].sentence }}</td>
             <td />
           </tr>
-          <tr v-for="r in rows" :key="r.point.id" :class="{ differ: r.differ }">
+          <tr v-for="row in rows" :key="row.point.id" :class="{ differ: row.differ }">
             <td>
-              <b>{{ r.point.title }}</b>
+              <b>{{ row.point.title }}</b>
             </td>
             <td>
-              {{ r.a.sentence }} <span class="why">{{ r.a.reason }}</span>
+              {{ row.first.sentence }} <span class="why">{{ row.first.reason }}</span>
             </td>
             <td>
-              <template v-if="r.differ"
-                >{{ r.b.sentence }} <span class="why">{{ r.b.reason }}</span></template
+              <template v-if="row.differ"
+                >{{ row.second.sentence }}
+                <span class="why">{{ row.second.reason }}</span></template
               ><span v-else class="soft">the same</span>
             </td>
             <td class="own">
               <VSelect
                 v-if="mayDecide"
-                v-model="draft.camps[r.point.id]"
-                :items="choices(r.point.id)"
-                :aria-label="`This house on ${r.point.title.toLowerCase()}`"
+                v-model="draft.camps[row.point.id]"
+                :items="row.choices"
+                :aria-label="`This house on ${row.point.title.toLowerCase()}`"
                 density="compact"
                 hide-details
                 placeholder="as the school has it"
-              /><template v-else>{{
-                r.point.camps.find((c) => c.id === policy.camps[r.point.id])?.sentence ??
-                'as the school has it'
-              }}</template>
+              /><template v-else>{{ decidedOn(policy, row.point.id) }}</template>
             </td>
           </tr>
           <tr>
             <td><b>Likes</b></td>
-            <td>{{ liked(one, 1).join(', ') }}</td>
-            <td>{{ liked(other, 1).join(', ') }}</td>
+            <td>{{ liked(one, 1) }}</td>
+            <td>{{ liked(other, 1) }}</td>
             <td />
           </tr>
           <tr>
             <td><b>Avoids</b></td>
-            <td>{{ liked(one, -1).join(', ') || 'nothing' }}</td>
-            <td>{{ liked(other, -1).join(', ') || 'nothing' }}</td>
+            <td>{{ liked(one, -1) }}</td>
+            <td>{{ liked(other, -1) }}</td>
             <td />
           </tr>
         </tbody>
@@ -194,21 +184,9 @@ async function decide() {
     <section v-if="history.length" class="panel">
       <h2>Decided so far</h2>
       <ul class="plainlist">
-        <li v-for="h in history" :key="h.at">
-          <b>{{ dayWords(h.at, 'UTC') }}</b> {{ h.by }}: {{ h.reason }}
-          <span class="soft"
-            >({{
-              [
-                ...Object.entries(h.policy.camps).map(
-                  ([p, c]) =>
-                    POINTS.find((x) => x.id === p)
-                      ?.camps.find((x) => x.id === c)
-                      ?.sentence.replace(/\.$/, '') ?? '',
-                ),
-                ...h.policy.without.map((t) => `no ${TECHNIQUES[t].name.toLowerCase()}`),
-              ].join('; ') || 'nothing of its own'
-            }})</span
-          >
+        <li v-for="line in history" :key="line.at">
+          <b>{{ dayWords(line.at, 'UTC') }}</b> {{ line.by }}: {{ line.reason }}
+          <span class="soft">({{ policyWords(line.policy) }})</span>
         </li>
       </ul>
     </section>

@@ -1,6 +1,6 @@
 import { canPin } from '../techniques/traits'
 import { campOf, POINT_IDS, POINTS, type Camp, type PointId } from './camps'
-import { TECHNIQUE_IDS, type TechniqueId } from '../techniques/techniques'
+import { TECHNIQUE_IDS, TECHNIQUES, type TechniqueId } from '../techniques/techniques'
 import type { LayoutId } from '../techniques/technique'
 
 export const SCHOOL_IDS = ['warmCloth', 'brightLamp', 'oilAndWater', 'stillBowl'] as const
@@ -179,4 +179,38 @@ export function outspoken(method: Method, sign: 1 | -1): TechniqueId[] {
   return TECHNIQUE_IDS.filter((t) => canPin(t) && liking(t) >= OUTSPOKEN).sort(
     (a, b) => liking(b) - liking(a),
   )
+}
+
+/** What a house has decided, in words: its camps, and what it does not offer. */
+export function policyWords({ camps, without }: HousePolicy): string {
+  const decided = POINTS.flatMap((point) => {
+    const camp = point.camps.find((own) => own.id === camps[point.id])
+    return camp ? [camp.sentence.replace(/\.$/, '')] : []
+  })
+  const left = without.map((id) => `no ${TECHNIQUES[id].name.toLowerCase()}`)
+  return [...decided, ...left].join('; ') || 'nothing of its own'
+}
+
+/** What a house says on one point: its own camp, or the school's. */
+export const decidedOn = (policy: HousePolicy, id: PointId): string =>
+  POINTS.find((point) => point.id === id)?.camps.find((camp) => camp.id === policy.camps[id])
+    ?.sentence ?? AS_THE_SCHOOL
+export const AS_THE_SCHOOL = 'as the school has it'
+
+/** Only what is decided: points left to the school are not in it. */
+export const cleanCamps = (
+  camps: Partial<Record<PointId, string | null>>,
+): Partial<Record<PointId, string>> =>
+  Object.fromEntries(
+    POINTS.flatMap(({ id }) => {
+      const camp = camps[id]
+      return camp ? [[id, camp]] : []
+    }),
+  )
+
+/** Whether two policies decide the same. */
+export const samePolicy = (one: HousePolicy, other: HousePolicy): boolean => {
+  const text = ({ camps, without }: HousePolicy) =>
+    JSON.stringify([cleanCamps(camps), [...without].sort()])
+  return text(one) === text(other)
 }

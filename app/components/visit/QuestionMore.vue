@@ -1,0 +1,160 @@
+<script setup lang="ts">
+import { WORK_ELSEWHERE_IDS, WORK_ELSEWHERE_NAMES } from '#core/catalogue/consultation/elsewhere'
+import type { Finding } from '#core/catalogue/consultation/findings'
+import { INGREDIENTS, INGREDIENT_IDS } from '#core/catalogue/products/ingredients'
+import { REGION_NAMES, zonesOf } from '#core/face/regions'
+import { REGION_IDS, type RegionId } from '#core/face/zones'
+import { perWeekFrom, toggled, type Answer } from '#core/screening/answers'
+
+/** What a yes is asked further: when, how often, what, where, to what. */
+const props = defineProps<{
+  asks: Finding['asks']
+  answer: Answer
+  disabled: boolean
+  today: string
+}>()
+const emit = defineEmits<{ more: [patch: Partial<Answer>] }>()
+const LONGEST_NAME = 60
+const wants = (what: Finding['asks'][number]) => props.asks.includes(what)
+const hasZone = (region: RegionId) =>
+  zonesOf(region).some((zone) => props.answer.zones?.includes(zone))
+const toggleZone = (region: RegionId) =>
+  emit('more', { zones: toggled(props.answer.zones ?? [], zonesOf(region)) })
+const works = computed(() =>
+  WORK_ELSEWHERE_IDS.map((id) => ({
+    id,
+    name: WORK_ELSEWHERE_NAMES[id],
+    on: props.answer.work?.includes(id) ?? false,
+    toggle: () => emit('more', { work: toggled(props.answer.work ?? [], [id]) }),
+  })),
+)
+const substances = computed({
+  get: () => [...(props.answer.substances ?? [])],
+  set: (words: string[]) => {
+    const named = words.map((word) => word.trim().slice(0, LONGEST_NAME)).filter(Boolean)
+    emit('more', { substances: named })
+  },
+})
+const known = INGREDIENT_IDS.filter((id) => INGREDIENTS[id].allergen).map(
+  (id) => INGREDIENTS[id].name,
+)
+const setDate = (date: string) => emit('more', { date: date || undefined })
+const setOften = (typed: string) => emit('more', { perWeek: perWeekFrom(typed) })
+</script>
+
+<template>
+  <div class="more">
+    <VTextField
+      v-if="wants('date')"
+      :model-value="answer.date ?? ''"
+      type="date"
+      label="When"
+      density="compact"
+      :max="today"
+      :disabled="disabled"
+      class="when"
+      @update:model-value="setDate"
+    />
+    <VTextField
+      v-if="wants('ahead')"
+      :model-value="answer.date ?? ''"
+      type="date"
+      label="On"
+      density="compact"
+      :min="today"
+      :disabled="disabled"
+      class="when"
+      @update:model-value="setDate"
+    />
+    <VTextField
+      v-if="wants('perWeek')"
+      :model-value="answer.perWeek ?? ''"
+      type="number"
+      min="1"
+      max="14"
+      label="Evenings a week"
+      density="compact"
+      :disabled="disabled"
+      class="when"
+      @update:model-value="setOften"
+    />
+    <div v-if="wants('work')" class="zones" role="group" aria-label="What">
+      <span class="soft">What:</span>
+      <button
+        v-for="work in works"
+        :key="work.id"
+        type="button"
+        :class="{ on: work.on }"
+        :aria-pressed="work.on"
+        :disabled="disabled"
+        @click="work.toggle"
+      >
+        {{ work.name }}
+      </button>
+    </div>
+    <div v-if="wants('zones')" class="zones" role="group" aria-label="Where">
+      <span class="soft">Where:</span>
+      <button
+        v-for="region in REGION_IDS"
+        :key="region"
+        type="button"
+        :class="{ on: hasZone(region) }"
+        :aria-pressed="hasZone(region)"
+        :disabled="disabled"
+        @click="toggleZone(region)"
+      >
+        {{ REGION_NAMES[region] }}
+      </button>
+    </div>
+    <VCombobox
+      v-if="wants('substances')"
+      v-model="substances"
+      :items="known"
+      label="To what"
+      multiple
+      chips
+      closable-chips
+      variant="outlined"
+      density="compact"
+      hide-details
+      :disabled="disabled"
+    />
+  </div>
+</template>
+
+<style scoped>
+.more {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 14px;
+  padding: 8px 0 4px;
+  align-items: center;
+}
+.more > :last-child {
+  flex: 1 1 100%;
+}
+.when {
+  max-width: 200px;
+  min-width: 160px;
+}
+.zones {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+  align-items: center;
+}
+.zones button {
+  border: 1px solid var(--oak-light);
+  border-radius: 16px;
+  padding: 5px 12px;
+  cursor: pointer;
+  min-height: 34px;
+  background: var(--paper);
+  color: var(--ink);
+}
+.zones .on {
+  background: var(--clay);
+  color: var(--chalk);
+  border-color: var(--clay);
+}
+</style>
