@@ -29,6 +29,10 @@ const strength = (p: Product) =>
       ? ''
       : `pH ${p.pH}`
 const left = (l: Lot) => (data.value ? daysBetween(data.value.today, l.expires) : 0)
+function activesOf(product: Product): string {
+  const names = ingredientsIn(product.inci).map((active) => INGREDIENTS[active].name)
+  return names.join(', ') || (strength(product) ? '' : '–')
+}
 </script>
 
 <template>
@@ -75,11 +79,7 @@ const left = (l: Lot) => (data.value ? daysBetween(data.value.today, l.expires) 
               <td class="soft">
                 <span v-if="strength(i.product)" class="figures strength">{{
                   strength(i.product)
-                }}</span>{{
-                  ingredientsIn(i.product.inci)
-                    .map((a) => INGREDIENTS[a].name)
-                    .join(', ') || (strength(i.product) ? '' : '–')
-                }}
+                }}</span>{{ activesOf(i.product) }}
               </td>
             </tr></template
           >

@@ -24,6 +24,13 @@ async function enter() {
     busy.value = false
   }
 }
+/** A trouble that belongs to neither field is said on its own. */
+const noFieldsFault = computed(
+  () =>
+    trouble.value !== null &&
+    fieldProblem(trouble.value, 'email').length + fieldProblem(trouble.value, 'password').length ===
+      0,
+)
 </script>
 
 <template>
@@ -62,14 +69,7 @@ async function enter() {
         autocomplete="current-password"
         :error-messages="fieldProblem(trouble, 'password')"
       />
-      <p
-        v-if="
-          trouble &&
-          fieldProblem(trouble, 'email').length + fieldProblem(trouble, 'password').length === 0
-        "
-        role="alert"
-        class="tag stop"
-      >
+      <p v-if="noFieldsFault" role="alert" class="tag stop">
         {{ sayProblem(trouble) }}
       </p>
       <VBtn type="submit" color="primary" :loading="busy" block>Sign in</VBtn>

@@ -43,6 +43,10 @@ export function scoreHalves(before: Halves, after: Halves, worked: 'L' | 'R'): H
     return [{ feature, worked: w, other: o, difference: w - o }]
   })
 }
+/** One grade is what an eye repeats within (common practice). */
+const REPEATED_WITHIN = 1
+/** Whether a difference, in grades, is more than an eye repeats. */
+export const beyondTheEye = (difference: number): boolean => Math.abs(difference) > REPEATED_WITHIN
 /** Whether the two looks can be compared: the same half and the same light. */
 export const comparable = (before: HalfFace, after: HalfFace): boolean =>
   before.worked === after.worked &&

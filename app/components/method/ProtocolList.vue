@@ -45,6 +45,9 @@ const total = (p: Protocol) => protocolMinutes(at(p)?.steps ?? [])
 const live = computed(() =>
   [...props.protocols].sort((a, b) => Number(a.retired) - Number(b.retired)),
 )
+function show(id: string, version: number) {
+  shown.value = { ...shown.value, [id]: version }
+}
 </script>
 
 <template>
@@ -66,11 +69,7 @@ const live = computed(() =>
             density="compact"
             hide-details
             class="pick"
-            @update:model-value="
-              (v: number) => {
-                shown = { ...shown, [p.id]: v }
-              }
-            "
+            @update:model-value="show(p.id, $event)"
           /><span v-else class="soft">version 1</span
           ><VBtn v-if="mayRetire && !p.retired" variant="text" size="small" @click="retire(p.id)"
             >Stop offering</VBtn

@@ -34,9 +34,20 @@ const groups = computed(() =>
       ]
     : [],
 )
+function changeWords(row: { was: number | null; is: number | null }): string {
+  if (row.was === null) return `new, ${row.is} min`
+  if (row.is === null) return `${row.was} min then, not today`
+  return row.was === row.is ? `${row.is} min as then` : `${row.was} → ${row.is} min`
+}
 const last = computed(() =>
   props.before
-    ? { ago: daysAgo(props.before.at), rows: changedMains(props.before.steps, props.steps) }
+    ? {
+        ago: daysAgo(props.before.at),
+        rows: changedMains(props.before.steps, props.steps).map((row) => ({
+          ...row,
+          change: changeWords(row),
+        })),
+      }
     : null,
 )
 /** What each further ten minutes add, against the longest. */
@@ -72,15 +83,7 @@ const bars = computed(() => {
               :key="r.technique"
               :class="{ other: r.was === null, gone: r.is === null }"
             >
-              <span>{{ r.name }}</span><span class="figures soft">{{
-                r.was === null
-                  ? `new, ${r.is} min`
-                  : r.is === null
-                    ? `${r.was} min then, not today`
-                    : r.was === r.is
-                      ? `${r.is} min as then`
-                      : `${r.was} → ${r.is} min`
-              }}</span>
+              <span>{{ r.name }}</span><span class="figures soft">{{ r.change }}</span>
             </li>
           </ul>
         </section>

@@ -27,6 +27,12 @@ const restsWidth = computed(() => `${lanes.value * LANE.gap + 4}px`)
 const findingsOf = (key: string) => check.value.findings.filter((finding) => finding.key === key)
 const colourOf = (id: string) => SURFACE_COLOURS[id as keyof typeof SURFACE_COLOURS]
 
+const bandStyle = (band: { id: string; top: number; height: number }) => ({
+  top: `${band.top}px`,
+  height: `${band.height}px`,
+  background: colourOf(band.id),
+})
+
 const lines = computed(() =>
   props.steps.map((step, i) => {
     const findings = findingsOf(step.key)
@@ -108,15 +114,7 @@ function onKey(event: KeyboardEvent, place: number) {
         }}</span>
       </div>
       <div class="skin" aria-hidden="true">
-        <div
-          v-for="band in layout.skin"
-          :key="band.top"
-          :style="{
-            top: `${band.top}px`,
-            height: `${band.height}px`,
-            background: colourOf(band.id),
-          }"
-        >
+        <div v-for="band in layout.skin" :key="band.top" :style="bandStyle(band)">
           {{ band.text }}
         </div>
       </div>

@@ -49,6 +49,13 @@ async function keep() {
     trouble.value = sayProblem(e)
   }
 }
+const places = computed(() => [
+  { value: null, title: 'A new protocol' },
+  ...offered.value.map((protocol) => ({
+    value: protocol.id,
+    title: `Version ${protocol.version + 1} of ${protocol.name}`,
+  })),
+])
 </script>
 
 <template>
@@ -80,14 +87,7 @@ async function keep() {
         follow from each client.
       </p>
       <p v-if="trouble" role="alert" class="tag stop">{{ trouble }}</p>
-      <VSelect
-        v-model="form.over"
-        :items="[
-          { value: null, title: 'A new protocol' },
-          ...offered.map((p) => ({ value: p.id, title: `Version ${p.version + 1} of ${p.name}` })),
-        ]"
-        label="Keep as"
-      />
+      <VSelect v-model="form.over" :items="places" label="Keep as" />
       <VTextField v-if="form.over === null" v-model="form.name" label="Name" maxlength="60" />
       <VTextField v-model="form.note" label="What changed, or what it is for" maxlength="300" />
       <div class="row end">

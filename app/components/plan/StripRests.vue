@@ -2,7 +2,13 @@
 import type { stripLayout } from '~/composables/plan/strip'
 
 /** What works on its own beside the hands, each in its lane. */
-defineProps<{ rests: ReturnType<typeof stripLayout>['rests']; laneWidth: number }>()
+type Rest = ReturnType<typeof stripLayout>['rests'][number]
+const props = defineProps<{ rests: readonly Rest[]; laneWidth: number }>()
+const styleOf = (rest: Rest) => ({
+  top: `${rest.top}px`,
+  height: `${rest.height}px`,
+  left: `${rest.lane * props.laneWidth}px`,
+})
 </script>
 
 <template>
@@ -12,11 +18,7 @@ defineProps<{ rests: ReturnType<typeof stripLayout>['rests']; laneWidth: number 
       :key="rest.key"
       class="rest"
       :class="{ outside: rest.outside }"
-      :style="{
-        top: `${rest.top}px`,
-        height: `${rest.height}px`,
-        left: `${rest.lane * laneWidth}px`,
-      }"
+      :style="styleOf(rest)"
     >
       <b>{{ rest.name }}</b>
       <span class="figures">{{ rest.end - rest.start }} min</span>

@@ -48,6 +48,16 @@ async function save() {
     trouble.value = sayProblem(e)
   }
 }
+const allowed = computed(() =>
+  LICENCE_IDS.filter((id) => props.allows.includes(id))
+    .map((id) => LICENCE_NAMES[id])
+    .join('; '),
+)
+const editingWhat = computed(() =>
+  editing.value === PLACE
+    ? 'This place allows'
+    : `${props.people.find((person) => person.id === editing.value)?.name ?? ''} holds`,
+)
 </script>
 
 <template>
@@ -58,11 +68,7 @@ async function save() {
         <tr>
           <td><b>This place</b><br /><span class="soft">as the local code allows</span></td>
           <td>
-            {{
-              LICENCE_IDS.filter((l) => allows.includes(l))
-                .map((l) => LICENCE_NAMES[l])
-                .join('; ')
-            }}
+            {{ allowed }}
           </td>
           <td>
             <VBtn size="small" height="38" variant="text" @click="edit()"
@@ -93,11 +99,7 @@ async function save() {
       </tbody>
     </table>
     <form v-if="editing" class="stack edit" novalidate @submit.prevent="save">
-      <b>{{
-        editing === PLACE
-          ? 'This place allows'
-          : `${people.find((p) => p.id === editing)?.name ?? ''} holds`
-      }}</b>
+      <b>{{ editingWhat }}</b>
       <div v-for="l in LICENCE_IDS" :key="l" class="row">
         <label
           ><input type="checkbox" :checked="held.includes(l)" @change="tick(l)" />

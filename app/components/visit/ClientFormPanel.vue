@@ -61,6 +61,12 @@ const detail = (a: Answer) =>
   ]
     .filter(Boolean)
     .join(' · ')
+const whatItIs = computed(() =>
+  form.value && b.value
+    ? `Sent in ${dayAndClock(form.value.at, b.value.practice.timeZone)}. ` +
+      'Go through it together: each line counts once you take it.'
+    : "A one-time link for the client's own device. It shows nothing of the file.",
+)
 </script>
 
 <template>
@@ -69,11 +75,7 @@ const detail = (a: Answer) =>
       <div>
         <h2>The client's own form</h2>
         <p class="soft">
-          {{
-            form
-              ? `Sent in ${dayAndClock(form.at, b.practice.timeZone)}. Go through it together: each line counts once you take it.`
-              : "A one-time link for the client's own device. It shows nothing of the file."
-          }}
+          {{ whatItIs }}
         </p>
       </div>
       <VBtn v-if="!form" variant="outlined" @click="make">{{

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import {
+  beyondTheEye,
   comparable,
   HALF_FEATURES,
   HALF_FEATURE_NAMES,
@@ -55,6 +56,10 @@ const SIDES = [
   ['L', 'left'],
   ['R', 'right'],
 ] as const
+const differenceWords = (difference: number) =>
+  beyondTheEye(difference)
+    ? `${signed(difference)} from the work`
+    : 'no difference beyond what an eye repeats'
 </script>
 
 <template>
@@ -128,11 +133,7 @@ const SIDES = [
           <li v-for="s in scores" :key="s.feature">
             {{ HALF_FEATURE_NAMES[s.feature] }}: worked {{ signed(s.worked) }}, other
             {{ signed(s.other) }} ·
-            <b>{{
-              Math.abs(s.difference) <= 1
-                ? 'no difference beyond what an eye repeats'
-                : `${signed(s.difference)} from the work`
-            }}</b>
+            <b>{{ differenceWords(s.difference) }}</b>
           </li>
         </ul></template
       >

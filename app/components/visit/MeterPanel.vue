@@ -107,6 +107,10 @@ const angles = computed(() =>
     ]
   }),
 )
+const PHASES = [
+  { value: 'madeUp', title: 'as they came' },
+  { value: 'bare', title: 'after the surface cleanse' },
+] as const
 </script>
 
 <template>
@@ -125,15 +129,7 @@ const angles = computed(() =>
         density="compact"
       />
       <VSelect v-model="zone" :items="zones" label="Zone" density="compact" />
-      <VSelect
-        v-model="phase"
-        :items="[
-          { value: 'madeUp', title: 'as they came' },
-          { value: 'bare', title: 'after the surface cleanse' },
-        ]"
-        label="When"
-        density="compact"
-      />
+      <VSelect v-model="phase" :items="PHASES" label="When" density="compact" />
       <VBtn color="secondary" :loading="busy" :disabled="!may" @click="take">Take the reading</VBtn>
       <p v-if="trouble" role="alert" class="tag stop">{{ trouble }}</p>
       <p v-if="flat" class="tag watch">The meter's battery is low.</p>

@@ -72,6 +72,11 @@ const put = (productId: string) =>
   })
 const read = (testId: string, result: 'clear' | 'reaction') =>
   act(() => visit.send('/patch-reads', 'POST', { id: crypto.randomUUID(), testId, result }))
+const howMany = computed(() => {
+  const count = lines.value.length
+  if (count > 0) return `${count} ${count === 1 ? 'product' : 'products'}`
+  return visit.input?.profile.confidence === 0 ? 'known once the skin is read' : 'none needed'
+})
 </script>
 
 <template>
@@ -79,13 +84,7 @@ const read = (testId: string, result: 'clear' | 'reaction') =>
     <summary>
       <h2>
         Patch tests
-        <span class="soft count">{{
-          lines.length
-            ? `${lines.length} ${lines.length === 1 ? 'product' : 'products'}`
-            : visit.input?.profile.confidence === 0
-              ? 'known once the skin is read'
-              : 'none needed'
-        }}</span>
+        <span class="soft count">{{ howMany }}</span>
       </h2>
     </summary>
     <div class="stack mt-3">

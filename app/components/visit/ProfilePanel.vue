@@ -68,6 +68,17 @@ const undo = (line: 'type' | ConditionId) =>
     'overrule',
     list.value.filter((o) => o.line !== line),
   )
+function evidenceOf(line: Profile['lines'][number]): string {
+  const seen = line.evidence.map((one) => `${REGION_NAMES[one.region]}: ${one.text}`).join(' · ')
+  if (seen) return seen
+  return line.overruled ? 'seen by the therapist' : 'read forehead, nose, chin and cheeks'
+}
+const whatKeepingDoes = computed(() =>
+  open.value && open.value !== 'type' && props.profile.conditions.includes(open.value)
+    ? 'The line is set aside. Its grades still count where they were read: ' +
+      'read again to change them.'
+    : 'The line is added.',
+)
 </script>
 
 <template>
@@ -80,10 +91,7 @@ const undo = (line: 'type' | ConditionId) =>
             <b>{{ l.title }}</b><em v-if="l.overruled" class="why"> · {{ l.overruled }}</em>
           </summary>
           <p class="soft">
-            {{
-              l.evidence.map((e) => `${REGION_NAMES[e.region]}: ${e.text}`).join(' · ') ||
-              (l.overruled ? 'seen by the therapist' : 'read forehead, nose, chin and cheeks')
-            }}
+            {{ evidenceOf(l) }}
           </p>
           <VBtn
             v-if="!disabled && l.overruled"
@@ -119,11 +127,7 @@ const undo = (line: 'type' | ConditionId) =>
       <b>{{ open === 'type' ? 'Type, as I see it' : CONDITION_WORDS[open] }}</b>
       <VSelect v-if="open === 'type'" v-model="say" :items="TYPES" label="Type" density="compact" />
       <p v-else class="soft">
-        {{
-          profile.conditions.includes(open)
-            ? 'The line is set aside. Its grades still count where they were read: read again to change them.'
-            : 'The line is added.'
-        }}
+        {{ whatKeepingDoes }}
       </p>
       <VTextField
         v-model="reason"

@@ -74,6 +74,12 @@ const lowered = computed(() =>
     .join(' × '),
 )
 const lifts = computed(() => visit.bundle?.lifts ?? [])
+/** The first few by name; the whole list stands behind it. */
+const SHOWN = 3
+const firstShelved = computed(() => {
+  const names = shelved.value.slice(0, SHOWN).map((product) => product.name)
+  return names.join(', ') + (shelved.value.length > SHOWN ? ' …' : '')
+})
 </script>
 
 <template>
@@ -113,14 +119,7 @@ const lifts = computed(() => visit.bundle?.lifts ?? [])
         <b
           >{{ shelved.length }} {{ shelved.length === 1 ? 'product stays' : 'products stay' }} on
           the shelf</b
-        ><br /><span class="soft"
-          >{{
-            shelved
-              .slice(0, 3)
-              .map((p) => p.name)
-              .join(', ')
-          }}{{ shelved.length > 3 ? ' …' : '' }}</span
-        >
+        ><br /><span class="soft">{{ firstShelved }}</span>
       </summary>
       <ul class="plainlist">
         <li v-for="p in shelved" :key="p.id">

@@ -17,21 +17,31 @@ const PLACES = {
   chin: 'chin',
   chestBack: 'chest',
 } as const
+const known = computed(() => {
+  const { photoageing } = props.whole
+  const parts = [
+    type.value ? `phototype ${name(type.value.marks)}` : '',
+    photoageing ? `photoageing ${PHOTOAGEING[photoageing - 1]?.name}` : '',
+    acne.value ? `acne ${ACNE_WORDS[acne.value.severity]}` : '',
+  ]
+  return parts.filter(Boolean).join(' · ') || 'phototype, photoageing, acne'
+})
+const agreement = computed(() =>
+  type.value?.agree
+    ? (PHOTOTYPES[type.value.sun - 1]?.words ?? '')
+    : 'the two answers differ: each takes its cautious side',
+)
+const notLookedAt = computed(() => {
+  const missing = acne.value?.missing.map((place) => PLACES[place]) ?? []
+  return missing.length > 0 ? `; not looked at: ${missing.join(', ')}` : ''
+})
 </script>
 
 <template>
   <details class="panel">
     <summary>
       <b>Scales</b>
-      <span class="soft">{{
-        [
-          type ? `phototype ${name(type.marks)}` : '',
-          whole.photoageing ? `photoageing ${PHOTOAGEING[whole.photoageing - 1]?.name}` : '',
-          acne ? `acne ${ACNE_WORDS[acne.severity]}` : '',
-        ]
-          .filter(Boolean)
-          .join(' · ') || 'phototype, photoageing, acne'
-      }}</span>
+      <span class="soft">{{ known }}</span>
     </summary>
     <div class="stack mt-2">
       <VSelect
@@ -65,13 +75,7 @@ const PLACES = {
             type.agree ? name(type.sun) : `${name(type.sun)} for sun, ${name(type.marks)} for marks`
           }}</b
         >
-        <span class="soft"
-          >{{
-            type.agree
-              ? PHOTOTYPES[type.sun - 1]?.words
-              : 'the two answers differ: each takes its cautious side'
-          }}. Fitzpatrick 1988.</span
-        >
+        <span class="soft">{{ agreement }}. Fitzpatrick 1988.</span>
       </p>
       <VSelect
         :model-value="whole.photoageing ?? null"
@@ -91,11 +95,8 @@ const PLACES = {
           {{ ACNE_WORDS[acne.severity] }}</b
         >
         <span class="soft"
-          >worst lesion by area{{
-            acne.missing.length
-              ? `; not looked at: ${acne.missing.map((m) => PLACES[m]).join(', ')}`
-              : ''
-          }}. Doshi, Zaheer &amp; Stiller 1997. A grade, not a diagnosis.</span
+          >worst lesion by area{{ notLookedAt }}. Doshi, Zaheer &amp; Stiller 1997. A grade, not a
+          diagnosis.</span
         >
       </p>
       <p v-else class="soft">Grade “Spots” on the face for the acne grade.</p>

@@ -71,6 +71,28 @@ async function onward() {
   if (plan.saved !== 'refused' || frozen.value)
     await navigateTo(`/visits/${b.value?.visit.id ?? ''}/set`)
 }
+const countersign = () =>
+  attempt(async () => {
+    await visit.send('/countersign', 'POST')
+    await visit.reload()
+  })
+function choose(key: string | null) {
+  chosen.value = key
+}
+const KEEPING: Record<string, string> = { kept: 'kept', waiting: 'keeping…' }
+const state = computed(() =>
+  plan.thinking ? 'planning…' : (KEEPING[plan.saved] ?? 'on this device only'),
+)
+const signing = computed(() =>
+  signed.value
+    ? `countersigned by ${signed.value}`
+    : "a trainee's plan: needs a colleague's countersign",
+)
+const missing = computed(() =>
+  plan.missed
+    .map(({ name, why }) => `${name.toLowerCase()} (${why.text.replace(/\.$/, '')})`)
+    .join(', '),
+)
 </script>
 
 <template>
@@ -95,15 +117,7 @@ async function onward() {
           >Propose afresh</VBtn
         ></template
       >
-      <VBtn
-        v-if="b.may.countersign && !signed && !frozen"
-        color="secondary"
-        @click="
-          attempt(async () => {
-            await visit.send('/countersign', 'POST')
-            await visit.reload()
-          })
-        "
+      <VBtn v-if="b.may.countersign && !signed && !frozen" color="secondary" @click="countersign"
         >Countersign</VBtn
       >
       <VBtn color="primary" :disabled="may && !fit" @click="onward">Lay out the tray</VBtn>
@@ -125,15 +139,7 @@ async function onward() {
             density="compact"
             class="add"
             @update:model-value="add"
-          /><span class="soft state" role="status">{{
-            plan.thinking
-              ? 'planning…'
-              : plan.saved === 'kept'
-                ? 'kept'
-                : plan.saved === 'waiting'
-                  ? 'keeping…'
-                  : 'on this device only'
-          }}</span>
+          /><span class="soft state" role="status">{{ state }}</span>
         </div></StopAction
       >
       <p v-if="trouble || plan.trouble || plan.failed" role="alert" class="tag stop">
@@ -144,36 +150,21 @@ async function onward() {
         class="tag"
         :class="signed ? 'good' : 'watch'"
       >
-        {{
-          signed
-            ? `countersigned by ${signed}`
-            : "a trainee's plan: needs a colleague's countersign"
-        }}
+        {{ signing }}
       </p>
       <p v-if="frozen" class="tag calm">
         Version {{ b.plans[b.plans.length - 1]?.version }} stands since the treatment began
       </p>
       <p v-if="from" class="tag calm">
         By the protocol {{ from.name }}, version {{ from.version
-        }}<template v-if="plan.missed.length"
-          >; without
-          {{
-            plan.missed
-              .map((m) => `${m.name.toLowerCase()} (${m.why.text.replace(/\.$/, '')})`)
-              .join(', ')
-          }}</template
-        >
+        }}<template v-if="plan.missed.length">; without {{ missing }}</template>
       </p>
       <PlanStrip
         :steps="shown"
         :input="visit.input"
         :chosen="chosen"
         :may="may"
-        @choose="
-          (k) => {
-            chosen = k
-          }
-        "
+        @choose="choose"
         @edit="plan.edit"
       />
       <p v-if="!shown.length && !plan.thinking && !plan.failed" class="soft">
@@ -197,11 +188,7 @@ async function onward() {
       @edit="plan.edit"
       @add="add"
       @compare="comparing = true"
-      @choose="
-        (k) => {
-          chosen = k
-        }
-      "
+      @choose="choose"
     />
   </div>
 </template>

@@ -1,0 +1,426 @@
+import { ingredientsIn } from '#core/catalogue/products/ingredients'
+import { EXFOLIATING } from '#core/catalogue/kinds'
+import { TECHNIQUES, type TechniqueId } from '#core/catalogue/techniques/techniques'
+import type { RegionId } from '#core/face/zones'
+import type { PlanInput } from '#core/planning/input'
+import type { leftOut } from '#core/planning/answer/leftOut'
+import type { propose } from '#core/planning/answer/propose'
+import { screen } from '#core/screening/verdict'
+import { allNo, planInput, readAll, RESILIENT, TODAY } from '#core/testing/fixtures'
+import { demoInput } from '../support/demoClients'
+/**
+ * What a good therapist expects of a protocol, case by case. Every expectation names the rule it
+ * rests on, or says "common practice".
+ */
+export interface Case {
+  name: string
+  input: PlanInput
+  expect: readonly Expectation[]
+}
+interface Expectation {
+  says: string
+  because: string
+  holds: (p: Plan) => boolean
+}
+export interface Plan {
+  input: PlanInput
+  steps: ReturnType<typeof propose>['steps']
+  out: ReturnType<typeof leftOut>
+}
+
+const of = (p: Plan, t: TechniqueId) => p.steps.filter((s) => s.technique === t)
+const at = (p: Plan, t: TechniqueId) => p.steps.findIndex((s) => s.technique === t)
+const sees = (t: TechniqueId, because: string): Expectation => ({
+  says: `${TECHNIQUES[t].name}`,
+  because,
+  holds: (p) => of(p, t).length > 0,
+})
+const either = (ts: readonly TechniqueId[], because: string): Expectation => ({
+  says: ts.join(' or '),
+  because,
+  holds: (p) => ts.some((t) => of(p, t).length > 0),
+})
+const not = (t: TechniqueId, because: string): Expectation => ({
+  says: `no ${TECHNIQUES[t].name.toLowerCase()}`,
+  because,
+  holds: (p) => of(p, t).length === 0,
+})
+const nowhere = (
+  ts: readonly TechniqueId[],
+  regions: readonly RegionId[],
+  because: string,
+): Expectation => ({
+  says: `none of ${ts.join(', ')} on ${regions.join(', ')}`,
+  because,
+  holds: (p) =>
+    p.steps.every((s) => !ts.includes(s.technique) || !s.regions.some((r) => regions.includes(r))),
+})
+const most = (t: TechniqueId, minutes: number, because: string): Expectation => ({
+  says: `${TECHNIQUES[t].name} ${minutes} min at most`,
+  because,
+  holds: (p) => of(p, t).every((s) => s.minutes <= minutes),
+})
+const before = (a: TechniqueId, b: TechniqueId, because: string): Expectation => ({
+  says: `${a} before ${b}`,
+  because,
+  holds: (p) => at(p, a) >= 0 && at(p, b) >= 0 && at(p, a) < at(p, b),
+})
+const last = (t: TechniqueId, because: string): Expectation => ({
+  says: `${TECHNIQUES[t].name} is the last layer`,
+  because,
+  holds: (p) =>
+    p.steps.filter((s) => TECHNIQUES[s.technique].leaves.layer !== undefined).at(-1)?.technique ===
+    t,
+})
+const holdsNone = (
+  family: ReturnType<typeof ingredientsIn>[number],
+  because: string,
+): Expectation => ({
+  says: `nothing with ${family}`,
+  because,
+  holds: (p) =>
+    p.steps.every((s) => {
+      const item = p.input.shelf.find((x) => x.product.id === s.productId)
+      return !item || !ingredientsIn(item.product.inci).includes(family)
+    }),
+})
+const works = (n: number, because: string): Expectation => ({
+  says: `at most ${n} exfoliations`,
+  because,
+  holds: (p) =>
+    p.steps.filter((s) => TECHNIQUES[s.technique].families.some((f) => EXFOLIATING.includes(f)))
+      .length <= n,
+})
+const outFor = (t: TechniqueId, rule: string, because: string): Expectation => ({
+  says: `${t} is left out by ${rule}`,
+  because,
+  holds: (p) => p.out.some((l) => l.technique === t && l.why.rule === rule),
+})
+const FACE_WORK: readonly TechniqueId[] = ['grain', 'tip', 'steam']
+const CP = 'common practice'
+const yes = (more: Parameters<typeof allNo>[0]) => {
+  const answers = allNo(more)
+  return { answers, verdict: screen(answers, TODAY) }
+}
+
+export const CASES: readonly Case[] = [
+  {
+    name: 'ferry pilot, wind-red cheeks with vessels, warm cloths',
+    input: demoInput('ferry'),
+    expect: [
+      nowhere(FACE_WORK, ['cheekL', 'cheekR'], 'vessels-local, baseline-redness'),
+      not('steam', 'vessels-local: steam reaches the whole face'),
+      sees('hydratingMask', CP),
+      sees('massage', CP),
+      sees('cold', CP),
+      last('sunProtection', 'must-sun'),
+    ],
+  },
+  {
+    name: 'pastry cook, oily T-zone, inflamed jaw, bright lamp',
+    input: demoInput('pastry'),
+    expect: [
+      sees('clay', CP),
+      nowhere(['grain', 'tip', 'massage'], ['jawL', 'jawR'], 'inflamed-local'),
+      sees('extraction', 'extraction-congested'),
+      before('warmTowel', 'extraction', 'wear-off: extraction wants softened skin'),
+      before('extraction', 'highFrequency', CP),
+      works(1, CP),
+      not('facialOil', 'oil-under-sun'),
+    ],
+  },
+  {
+    name: 'indoor rower, dehydrated and oily, bright lamp',
+    input: demoInput('rower'),
+    expect: [
+      sees('hydratingMask', CP),
+      sees('tip', CP),
+      before('blot', 'tip', 'surface: the tip wants dry skin'),
+      not('massage', 'surface: no face massage after abrasion'),
+      either(['serum', 'ampoule'], CP),
+      works(2, 'resilient skin bears two'),
+    ],
+  },
+  {
+    name: 'beekeeper, allergic to honey and propolis, sensitive',
+    input: demoInput('beekeeper'),
+    expect: [
+      holdsNone('bee', 'allergy-products'),
+      outFor('grain', 'grain-sensitive', 'grain-sensitive'),
+      sees('hydratingMask', CP),
+      not('tip', CP),
+    ],
+  },
+  {
+    name: 'choir conductor, six months pregnant',
+    input: demoInput('conductor'),
+    expect: [
+      not('highFrequency', 'pregnancy-current'),
+      most('steam', 3, 'pregnancy-heat'),
+      holdsNone('retinoid', 'pregnancy-current'),
+      sees('massage', CP),
+      outFor('highFrequency', 'pregnancy-current', 'pregnancy-current'),
+    ],
+  },
+  {
+    name: 'retired forester, thin weathered skin, blood thinner, 45 minutes',
+    input: demoInput('forester', { slotMinutes: 45 }),
+    expect: [
+      not('tip', 'thinner-needling'),
+      not('grain', 'grain-sensitive, grain-mature'),
+      most('massage', 10, 'massage-mature'),
+      not('eyesOff', 'comes without make-up'),
+      sees('hydratingMask', CP),
+      not('clay', 'clay-dry'),
+    ],
+  },
+  {
+    name: 'stage actor, phototype V, marks easily, retinoid two nights ago',
+    input: demoInput('actor'),
+    expect: [
+      not('tip', 'retinoid-tolerance, marks-gentle: over the tolerance'),
+      most('steam', 5, 'marks-gentle'),
+      works(1, 'marks-gentle'),
+      sees('oilCleanse', 'common practice: heavy make-up nightly'),
+      outFor('tip', 'over-tolerance', 'over-tolerance'),
+    ],
+  },
+  {
+    name: 'bride-to-be seven weeks ahead, 75 minutes',
+    input: demoInput('bride', { slotMinutes: 75 }),
+    expect: [
+      sees('tip', CP),
+      works(2, 'resilient skin bears two'),
+      {
+        says: 'only calming products after the tip',
+        because: 'calm-only',
+        holds: (p) =>
+          p.steps
+            .slice(at(p, 'tip'))
+            .filter((s) => s.regions.some((r) => of(p, 'tip')[0]?.regions.includes(r)))
+            .every(
+              (s) =>
+                p.input.shelf.find((x) => x.product.id === s.productId)?.product.calming ?? true,
+            ),
+      },
+      not('massage', 'surface: no face massage after abrasion'),
+    ],
+  },
+  {
+    name: 'the same bride five days before',
+    input: demoInput('bride', { ...yes({ eventSoon: { say: 'yes', date: '2026-03-15' } }) }),
+    expect: [
+      not('tip', 'event-week'),
+      sees('moisturiser', 'must-moisturise'),
+      outFor('tip', 'event-week', 'event-week'),
+    ],
+  },
+  {
+    name: 'express, thirty minutes, resilient skin',
+    input: planInput({ slotMinutes: 30, school: 'brightLamp', aims: ['dullness', 'congestion'] }),
+    expect: [
+      {
+        says: 'the floor stands',
+        because: 'must-settle, must-surface, must-deep, must-moisturise, must-sun, must-close',
+        holds: (p) =>
+          (['settle', 'milk', 'moisturiser', 'sunProtection', 'close'] as const).every(
+            (t) => at(p, t) >= 0,
+          ),
+      },
+      not('massage', CP),
+      works(2, CP),
+    ],
+  },
+  {
+    name: 'full ninety minutes with warm cloths',
+    input: planInput({
+      slotMinutes: 90,
+      school: 'warmCloth',
+      aims: ['rest', 'dehydration', 'firmness'],
+    }),
+    expect: [
+      sees('massage', CP),
+      sees('creamMask', CP),
+      sees('shouldersScalp', 'common practice: hands are busy while a mask rests'),
+      before('massage', 'creamMask', CP),
+    ],
+  },
+  {
+    name: 'in the evening, dry skin',
+    input: planInput({
+      daylight: false,
+      school: 'oilAndWater',
+      aims: ['dehydration', 'rest'],
+      readings: readAll({ ...RESILIENT, oil: 0, water: 1 }),
+    }),
+    expect: [
+      not('sunProtection', 'no daylight'),
+      last('facialOil', 'common practice: oil seals at night'),
+      not('clay', 'clay-dry'),
+      sees('oilCleanse', CP),
+    ],
+  },
+  {
+    name: 'bare-faced, oily and congested, half an hour of machine work',
+    input: planInput({
+      madeUp: false,
+      slotMinutes: 45,
+      school: 'brightLamp',
+      aims: ['shine', 'congestion'],
+      readings: readAll({ ...RESILIENT, oil: 4, congestion: 3 }),
+    }),
+    expect: [
+      not('eyesOff', 'no make-up to take off'),
+      {
+        says: 'clay or the tip',
+        because: CP,
+        holds: (p) => at(p, 'clay') >= 0 || at(p, 'tip') >= 0,
+      },
+      not('oilCleanse', CP),
+    ],
+  },
+  {
+    name: 'very sensitive all over, still bowl',
+    input: planInput({
+      school: 'stillBowl',
+      aims: ['redness', 'dehydration'],
+      readings: readAll({ ...RESILIENT, sensitivity: 3, redness: 1, water: 1 }),
+    }),
+    expect: [
+      not('grain', 'grain-sensitive'),
+      not('tip', 'tip-very-sensitive'),
+      most('steam', 3, 'steam-reddens'),
+      sees('cold', CP),
+      sees('hydratingMask', CP),
+    ],
+  },
+  {
+    name: 'red all over',
+    input: planInput({
+      aims: ['redness', 'rest'],
+      readings: readAll({ ...RESILIENT, redness: 2 }),
+    }),
+    expect: [works(0, 'baseline-redness'), not('steam', 'baseline-redness'), sees('cold', CP)],
+  },
+  {
+    name: 'pustules on the chin, as read',
+    input: planInput({
+      school: 'brightLamp',
+      aims: ['congestion', 'shine'],
+      readings: readAll(
+        { ...RESILIENT, oil: 3, congestion: 3 },
+        { chin: { ...RESILIENT, oil: 3, congestion: 3, spots: 3 } },
+      ),
+    }),
+    expect: [nowhere(['grain', 'tip', 'massage'], ['chin'], 'read-spots')],
+  },
+  {
+    name: 'shaved this morning',
+    input: planInput({
+      school: 'brightLamp',
+      aims: ['dullness', 'congestion'],
+      ...yes({
+        shaveWax: {
+          say: 'yes',
+          date: TODAY,
+          zones: ['jawL', 'jawR', 'chin', 'cheekL', 'cheekR', 'upperLip', 'underChin'],
+        },
+      }),
+    }),
+    expect: [
+      nowhere(['grain', 'tip'], ['jawL', 'jawR', 'chin'], 'shave-day'),
+      not('steam', 'shave-day: steam reaches the whole face'),
+    ],
+  },
+  {
+    name: 'a trainee without machine licence',
+    input: planInput({
+      licences: ['basic'],
+      school: 'brightLamp',
+      aims: ['dullness', 'congestion'],
+    }),
+    expect: [not('tip', 'scope'), not('highFrequency', 'scope'), outFor('tip', 'scope', 'scope')],
+  },
+  {
+    name: 'filler eight days ago in the cheeks',
+    input: planInput({
+      school: 'warmCloth',
+      aims: ['rest', 'firmness'],
+      ...yes({ filler: { say: 'yes', date: '2026-03-02', zones: ['cheekL', 'cheekR'] } }),
+    }),
+    expect: [
+      nowhere(['massage', 'highFrequency', 'tip'], ['cheekL', 'cheekR'], 'filler-later'),
+      not('steam', 'filler-later: steam reaches the whole face'),
+    ],
+  },
+  {
+    name: 'seventy-eight years, resilient otherwise',
+    input: planInput({ age: 78, school: 'warmCloth', aims: ['firmness', 'dehydration', 'rest'] }),
+    expect: [
+      most('massage', 10, 'massage-mature'),
+      most('steam', 5, 'steam-mature'),
+      most('grain', 0.5, 'grain-mature'),
+      works(1, 'not resilient from sixty'),
+    ],
+  },
+  {
+    name: "the house's needling protocol, resilient skin",
+    input: planInput({
+      school: 'brightLamp',
+      aims: ['firmness'],
+      protocol: [
+        { technique: 'needling', minutes: 10 },
+        { technique: 'redLamp', minutes: 10 },
+      ],
+    }),
+    expect: [
+      sees('needling', CP),
+      before('disinfect', 'needling', 'straight-before'),
+      works(1, 'pair-needling-acid, pair-needling-enzyme'),
+      not('massage', 'machine-no-massage'),
+      not('acidMask', 'pair-needling-acid'),
+      {
+        says: 'depth at the low end',
+        because: 'thin-zones',
+        holds: (p) => of(p, 'needling').every((s) => (s.setting ?? 1) <= 0.2),
+      },
+    ],
+  },
+  {
+    name: 'uneasy with a covered face',
+    input: planInput({
+      aims: ['firmness', 'dehydration'],
+      slotMinutes: 90,
+      ...yes({ closedSpaces: { say: 'yes' } }),
+    }),
+    expect: [
+      not('hardeningMask', 'closed-covering'),
+      not('sheetMask', 'closed-covering'),
+      outFor('hardeningMask', 'closed-covering', 'closed-covering'),
+    ],
+  },
+  {
+    name: 'over-dried by actives at home',
+    input: planInput({
+      school: 'brightLamp',
+      aims: ['dullness', 'dehydration'],
+      readings: readAll({ ...RESILIENT, water: 1 }),
+      ...yes({ homeAcid: { say: 'yes', date: '2026-03-01' } }),
+    }),
+    expect: [
+      works(0, 'overdried'),
+      either(['hydratingMask', 'sheetMask'], 'hydrate-dehydrated'),
+      sees('mist', 'mist-dehydrated'),
+    ],
+  },
+  {
+    name: 'a medicine that makes light-sensitive',
+    input: planInput({
+      school: 'brightLamp',
+      aims: ['congestion', 'redness'],
+      slotMinutes: 90,
+      ...yes({ lightMedicine: { say: 'yes' } }),
+    }),
+    expect: [not('blueLamp', 'light-lamp'), not('redLamp', 'light-lamp')],
+  },
+]
