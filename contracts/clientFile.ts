@@ -1,6 +1,6 @@
 import type { Poured } from '#core/load/ledger'
 import type { Answers } from '#core/screening/answers'
-import type { VisitStatus } from '#core/visit/stops'
+import type { VisitStatus } from '#core/visit/status'
 
 /** One visit in a client's file. */
 export interface FileVisit {

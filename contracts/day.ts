@@ -1,5 +1,6 @@
 import type { DiaryConflict } from '#core/timing/diary'
-import type { StopId, VisitStatus } from '#core/visit/stops'
+import type { StopId } from '#core/visit/stops'
+import type { VisitStatus } from '#core/visit/status'
 
 /** One visit of a day, as its room's column shows it. */
 export interface DayVisit {

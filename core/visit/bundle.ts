@@ -18,7 +18,7 @@ import type { HalfFace } from '../skin/halves'
 import type { WholeReading } from '../skin/notes'
 import type { Readings } from '../skin/readings'
 import type { TreatmentEvent } from '../treatment/events'
-import type { VisitStatus } from './stops'
+import type { VisitStatus } from './status'
 
 export type Role = 'owner' | 'therapist' | 'trainee'
 export interface Me {

@@ -1,5 +1,6 @@
 import type { VisitBundle } from './bundle'
 import type { OpenPoint } from './openPoints'
+import { type VisitStatus, hasBegun, wasTreated } from './status'
 
 /** The six stops of a visit, in the order the work goes. */
 export const STOP_IDS = ['ask', 'read', 'plan', 'set', 'treat', 'close'] as const
@@ -13,21 +14,6 @@ export const STOP_NAMES: Readonly<Record<StopId, string>> = {
   close: 'Close',
 }
 export const isStop = (name: string): name is StopId => STOP_IDS.some((id) => id === name)
-
-export const VISIT_STATUSES = ['booked', 'treating', 'closing', 'sealed', 'cancelled'] as const
-export type VisitStatus = (typeof VISIT_STATUSES)[number]
-
-/** The treatment has started, whether or not it is over. */
-export const hasBegun = (status: VisitStatus): boolean =>
-  status === 'treating' || wasTreated(status)
-/** The treatment is over: what remains is the record. */
-export const wasTreated = (status: VisitStatus): boolean =>
-  status === 'closing' || status === 'sealed'
-/** Nothing of it is changed any more, but by an amendment. */
-export const isClosed = (status: VisitStatus): boolean =>
-  status === 'sealed' || status === 'cancelled'
-/** The statuses of visits that have begun, for asking the tables. */
-export const BEGUN: readonly VisitStatus[] = VISIT_STATUSES.filter(hasBegun)
 
 /** Where a visit goes on: the one answer to which stop it opens at. */
 export function stopOf(status: VisitStatus): StopId {

@@ -101,6 +101,6 @@ test('consent is signed with the pen', async ({ page }) => {
     await page.mouse.move(box.x + x, box.y + y, { steps: 5 })
   await page.mouse.up()
   await page.getByRole('button', { name: 'Sign the consent' }).click()
-  await expect(page.getByText(/^Signed by pen/)).toBeVisible()
+  await expect(page.getByText(/^\s*Signed by pen/)).toBeVisible()
   expect((await bundleOf(await asOwner(), id)).consent?.method).toBe('pen')
 })

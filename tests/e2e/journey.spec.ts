@@ -52,7 +52,7 @@ test('one visit, from sign-in to a sealed record', async ({ page }) => {
   await page.waitForURL(/\/close$/)
   await page.getByLabel('What else should stand in the record').fill('Calm skin throughout.')
   await page.getByRole('button', { name: 'Seal the record' }).click()
-  await expect(page.getByText(/^Seal \d+ ·/)).toBeVisible()
+  await expect(page.getByText(/^\s*Seal \d+ ·/)).toBeVisible()
   await expect(page.getByText('Calm skin throughout.')).toBeVisible()
   say('Close: record written from the taps → sealed')
   await page

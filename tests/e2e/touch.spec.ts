@@ -68,7 +68,7 @@ test('a new client is asked and read by touch alone, on an upright tablet', asyn
     [x + 60, y + 10],
   ])
   await page.getByRole('button', { name: 'Sign the consent' }).tap()
-  await expect(page.getByText(/^Signed by pen/)).toBeVisible()
+  await expect(page.getByText(/^\s*Signed by pen/)).toBeVisible()
   await page.getByRole('button', { name: 'Keep the answers, read the skin' }).tap()
   await page.waitForURL(/\/read$/)
   for (const what of ['Oil', 'Water', 'Congestion', 'Sensitivity', 'Redness']) {

@@ -86,7 +86,7 @@ test('the six stops, for the rower', async ({ page }) => {
     .fill('Drank the mask quickly. Asked about oars and gloves: hand cream before bed.')
   await page.clock.runFor(500)
   await page.getByRole('button', { name: 'Seal the record' }).click()
-  await expect(page.getByText(/^Seal \d+/)).toBeVisible()
+  await expect(page.getByText(/^\s*Seal \d+/)).toBeVisible()
   await page.clock.runFor(500)
   await shoot(page, 'close')
 })

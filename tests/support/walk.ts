@@ -82,7 +82,7 @@ export async function nextStep(
 ): Promise<string> {
   const done = page.getByRole('button', { name: /^Done|^Read the bare skin/ })
   await expect(done).toBeVisible()
-  const place = page.getByText(/^step \d+ of \d+/)
+  const place = page.getByText(/^\s*step \d+ of \d+/)
   const before = await place.innerText()
   const name = await page.getByRole('heading', { level: 1 }).innerText()
   const last = (await done.innerText()).startsWith('Done, finish')

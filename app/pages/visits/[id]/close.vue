@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { hasBegun, stopOf, wasTreated } from '#core/visit/stops'
+import { stopOf } from '#core/visit/stops'
+import { hasBegun, wasTreated } from '#core/visit/status'
 import { readParts, recordParts } from '#core/visit/record'
 import { offerFile } from '~/composables/files'
 import { sayProblem, useApi } from '~/composables/useApi'
