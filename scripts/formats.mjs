@@ -1,20 +1,30 @@
 /**
- * Writes the published JSON Schemas of the open formats and the page of all rows. `--check` only
- * says whether they are current.
+ * Writes what of the documents follows from the code: the published JSON Schemas of the open formats,
+ * the pages of all rows, all routes and all tables. `--check` only says whether they are current.
  */
 import { existsSync, readFileSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
+import { is } from 'drizzle-orm'
+import { getTableConfig, PgTable } from 'drizzle-orm/pg-core'
+import { format, resolveConfig } from 'prettier'
+import { apiPage } from './docs/apiPage.mjs'
+import { dataModelPage } from './docs/dataModel.mjs'
 import { ROOT } from './say.mjs'
 import { load } from './setup.mjs'
 
 const { publishedSchemas } = await load('contracts/published.ts')
 const { rowsPage } = await load('core/rows/rows.ts')
+const tables = { getTableConfig, is, PgTable }
+const style = await resolveConfig(join(ROOT, 'docs', 'page.md'))
+const laidOut = (text) => format(text, { ...style, parser: 'markdown' })
 const files = [
   ...Object.entries(publishedSchemas()).map(([file, schema]) => [
     join('formats', file),
     `${JSON.stringify(schema, null, 2)}\n`,
   ]),
   ['rows.md', rowsPage()],
+  ['api.md', await laidOut(await apiPage(load))],
+  ['data-model.md', await laidOut(dataModelPage(await load('db/schema/index.ts'), tables))],
 ]
 let stale = 0
 for (const [file, text] of files) {

@@ -10,9 +10,10 @@ const emit = defineEmits<{ close: [] }>()
     theme="room"
     :scrim="false"
     :persistent="!closable"
+    :aria-label="label"
     @update:model-value="emit('close')"
   >
-    <VSheet class="sheet" role="region" :aria-label="label">
+    <VSheet class="sheet">
       <h2>{{ title }}</h2>
       <slot />
       <RoomButton v-if="closable" tone="quiet" class="close" @click="emit('close')"

@@ -3,11 +3,7 @@ import { campOf, POINT_IDS, POINTS, type Camp, type PointId } from './camps'
 import { TECHNIQUE_IDS, TECHNIQUES, type TechniqueId } from '../techniques/techniques'
 import type { LayoutId } from '../techniques/technique'
 
-export const SCHOOL_IDS = ['warmCloth', 'brightLamp', 'oilAndWater', 'stillBowl'] as const
-export type SchoolId = (typeof SCHOOL_IDS)[number]
-
 export interface School {
-  id: SchoolId
   name: string
   sentence: string
   /** Where it stands on each point; a point not named is at the house's default. */
@@ -22,9 +18,8 @@ export interface School {
 /**
  * Four ready schools. Safety never depends on a school. Common practice: good practitioners differ.
  */
-export const SCHOOLS: Readonly<Record<SchoolId, School>> = {
+const ROWS = {
   warmCloth: {
-    id: 'warmCloth',
     name: 'Warm Cloth',
     sentence: 'Milk, warm cloths, steam, a long massage, cream masks.',
     camps: { steam: 'always', massage: 'long', masks: 'allOver' },
@@ -40,7 +35,6 @@ export const SCHOOLS: Readonly<Record<SchoolId, School>> = {
     },
   },
   brightLamp: {
-    id: 'brightLamp',
     name: 'Bright Lamp',
     sentence: 'Two cleanses, machine or acid, lamp, little massage, a calming mask.',
     camps: { massage: 'elsewhere', firstCleanse: 'foamTwice' },
@@ -58,7 +52,6 @@ export const SCHOOLS: Readonly<Record<SchoolId, School>> = {
     },
   },
   oilAndWater: {
-    id: 'oilAndWater',
     name: 'Oil and Water',
     sentence: 'Oil cleanse to skin-feel, no machine, stones, mists and oil on damp skin.',
     camps: {
@@ -83,7 +76,6 @@ export const SCHOOLS: Readonly<Record<SchoolId, School>> = {
     },
   },
   stillBowl: {
-    id: 'stillBowl',
     name: 'Still Bowl',
     sentence: 'Fresh mixed powders, short and cool, few products, gentle skin.',
     camps: {
@@ -111,7 +103,12 @@ export const SCHOOLS: Readonly<Record<SchoolId, School>> = {
       redLamp: -900,
     },
   },
-}
+} satisfies Readonly<Record<string, School>>
+
+/** The closed list of schools: made by the rows, so that a new one is one row. */
+export type SchoolId = keyof typeof ROWS
+export const SCHOOLS: Readonly<Record<SchoolId, School>> = ROWS
+export const SCHOOL_IDS = Object.keys(ROWS) as [SchoolId, ...SchoolId[]]
 
 /**
  * What a house has decided on its own: camps over the school's, and techniques it does not offer.

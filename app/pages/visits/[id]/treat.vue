@@ -64,6 +64,8 @@ const toggle = (which: Panel) => {
 const shut = () => {
   panel.value = 'none'
 }
+// What was open when it stopped is over; the stop path stands alone.
+watch(stopping, shut)
 async function done() {
   warn.value = ''
   if (!step.value) return
