@@ -19,6 +19,15 @@ export const grams = (n: number) => n as Grams
 export const millilitres = (n: number) => n as Millilitres
 export const percent = (n: number) => n as Percent
 export const loadHundredths = (n: number) => n as LoadHundredths
+/** Whole hundredths, as tables keep what has two places, and back. */
+export const toHundredths = (amount: number): number => Math.round(amount * 100)
+export const fromHundredths = (hundredths: number): number => hundredths / 100
+export const fromThousandths = (thousandths: number): number => thousandths / 1000
+/** A part of a whole, per cent. */
+export const inPercent = (part: number, whole = 1): number => Math.round((part / whole) * 100)
+/** Minutes as a clock counts them, and back. */
+export const toMilliseconds = (of: number): number => of * 60_000
+export const fromMilliseconds = (ms: number): number => ms / 60_000
 
 /** Kilopascal in one inch of mercury and in one millimetre of mercury (NIST SP 811). */
 export const KPA_PER_INHG = 3.386389

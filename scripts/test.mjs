@@ -4,7 +4,7 @@ import { ensurePostgres } from './cluster.mjs'
 import { openHouse } from './house.mjs'
 import { debian, has, say, Trouble } from './say.mjs'
 import { ensureBuild, ensurePackages } from './setup.mjs'
-import { imports, lint, OUT, playwright, Tally, types, vitest } from './testRunners.mjs'
+import { additions, imports, lint, OUT, playwright, Tally, types, vitest } from './testRunners.mjs'
 
 const PARTS = [
   'lint',
@@ -18,10 +18,12 @@ const PARTS = [
   'faults',
   'e2e',
 ]
+/** Takes long, so that it runs by name and in the full run only. */
+const ADDITIONS = 'additions'
 const HELP = `./test                 everything, on a throw-away cluster; what needs the build and what does
                        not run side by side
-./test PART [PART …]   some parts: ${PARTS.join(' ')}
-./test full            everything, with the long seeded runs
+./test PART [PART …]   some parts: ${PARTS.join(' ')} ${ADDITIONS}
+./test full            everything, with the long seeded runs and the pages of docs/how-to followed
 ./test --help          this page`
 const tally = new Tally()
 const STARTED = Date.now()
@@ -31,9 +33,10 @@ function wantedParts() {
   const asked = process.argv.slice(2)
   if (asked.includes('full')) process.env.OAK_FULL = '1'
   const named = asked.filter((part) => part !== 'full')
-  const unknown = named.find((part) => !PARTS.includes(part))
+  const unknown = named.find((part) => ![...PARTS, ADDITIONS].includes(part))
   if (unknown) throw new Trouble(`${unknown} is not a part. ./test --help lists them.`)
-  return new Set(named.length > 0 ? named : PARTS)
+  if (named.length > 0) return new Set(named)
+  return new Set(process.env.OAK_FULL ? [...PARTS, ADDITIONS] : PARTS)
 }
 
 async function main() {
@@ -88,6 +91,7 @@ async function onTheSources(wanted, built) {
   if (wanted.has('types')) await types(tally)
   if (wanted.has('solver'))
     await vitest(tally, 'solver', 'Against trying everything and an outside solver')
+  if (wanted.has(ADDITIONS)) await additions(tally)
 }
 
 function close() {

@@ -1,5 +1,6 @@
 import { existsSync, readFileSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
+import { follow, pages } from './additions/follow.mjs'
 import { ROOT, run, say } from './say.mjs'
 
 export const OUT = join(ROOT, '.data', 'test-results')
@@ -58,6 +59,19 @@ export const imports = (tally) =>
     'bench',
     'tests',
   ])
+
+/** Each page of docs/how-to, followed by its own words. */
+export async function additions(tally) {
+  for (const page of pages()) {
+    const began = Date.now()
+    const trouble = await follow(page).then(
+      () => '',
+      (error) => error.message,
+    )
+    tally.add(trouble ? { failed: 1 } : { passed: 1 })
+    tally.end(`Followed ${page}`, began, !trouble, trouble ? 'FAILED' : 'ok', trouble)
+  }
+}
 
 /** Runs a runner that writes a report, and takes the counts from it. */
 async function counted(tally, title, { report, args, env, read }) {

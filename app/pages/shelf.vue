@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { INGREDIENTS, ingredientsIn } from '#core/catalogue/products/ingredients'
 import { KIND_NAMES } from '#core/catalogue/kinds'
-import type { Lot, Product } from '#core/catalogue/products/products'
+import { endsSoon, type Lot, type Product } from '#core/catalogue/products/products'
 import { freeAcidOf } from '#core/dosing/freeAcid'
 import { daysBetween } from '#core/screening/days'
 import { useApi } from '~/composables/useApi'
@@ -71,7 +71,9 @@ function activesOf(product: Product): string {
                 {{ l.expires }}
                 <span v-if="l.trouble" class="tag stop">{{
                   l.trouble.split(/,? since/)[0]
-                }}</span><span v-else-if="left(l) < 30" class="tag watch">{{ left(l) }} days</span>
+                }}</span><span v-else-if="endsSoon(left(l))" class="tag watch"
+                  >{{ left(l) }} days</span
+                >
               </td>
               <td class="figures left">
                 {{ Math.round(l.remainingMillilitres) }} of {{ i.product.packMillilitres }} mL

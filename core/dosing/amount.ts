@@ -109,3 +109,7 @@ export const roundingWords = ({ roundingPercent }: Pick<Amount, 'roundingPercent
   if (Math.abs(roundingPercent) < ROUNDING_SAID_FROM) return ''
   return `rounding ${roundingPercent > 0 ? '+' : ''}${roundingPercent} %`
 }
+
+/** The weight as a scale in the room shows it: hundredths of a gram below one, tenths above. */
+export const gramsWords = ({ grams }: Pick<Amount, 'grams'>): string =>
+  `${grams.toFixed(grams < 1 ? 2 : 1)} g`

@@ -7,7 +7,8 @@ import {
   WATER_FACTORS,
   type ToleranceFactor,
 } from '../catalogue/rules/tolerance'
-import type { RegionId } from '../face/zones'
+import { nameRegions } from '../face/regions'
+import { REGION_IDS, type RegionId } from '../face/zones'
 import { plannedGrade, type Profile } from '../skin/profile'
 
 export interface Tolerance {
@@ -42,3 +43,36 @@ export function toleranceOf(profile: Profile, region: RegionId, limitPercent: nu
     })
   return { hundredths: Math.max(0, Math.floor((tolerance * limitPercent) / 100 + 1e-9)), because }
 }
+
+/**
+ * What today's skin tolerates against a resilient one, in words: how much, where least, and why.
+ * @param limitPercent what the answers leave of it
+ */
+export function toleranceWords(
+  profile: Profile,
+  limitPercent: number,
+): { share: string; where: string; why: string } {
+  const all = REGION_IDS.map((region) => ({
+    region,
+    tolerance: toleranceOf(profile, region, limitPercent),
+  }))
+  const hundredths = all.map(({ tolerance }) => tolerance.hundredths)
+  const [least, most] = [Math.min(...hundredths), Math.max(...hundredths)]
+  const tender = all.filter(({ tolerance }) => tolerance.hundredths === least)
+  const because = tender[0]?.tolerance.because ?? []
+  return {
+    share: least === most ? shareWords(most) : `${shareWords(least)} to ${shareWords(most)}`,
+    where: tender.length === all.length ? 'everywhere' : nameRegions(tender.map((x) => x.region)),
+    why: because.map((factor) => `${factor.sentence}: ${percentWords(factor.percent)}`).join(', '),
+  }
+}
+const PLAIN: Readonly<Record<number, string>> = {
+  25: 'a quarter',
+  50: 'half',
+  75: 'three quarters',
+  100: 'all',
+}
+/** A share in plain words where there is one. */
+export const percentWords = (percent: number): string => PLAIN[percent] ?? `${percent} %`
+const shareWords = (hundredths: number): string =>
+  percentWords(Math.round((hundredths / RESILIENT_TOLERANCE) * 100))

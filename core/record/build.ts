@@ -15,6 +15,7 @@ export interface RecordLine {
   plannedMinutes: number | null
   actualMinutes: number | null
   product: {
+    id: string
     name: string
     lot: string | null
     plannedMl: number | null
@@ -137,6 +138,7 @@ function lineFor(
     actualMinutes: actual,
     product: item
       ? {
+          id: item.product.id,
           name: item.product.name,
           lot: taken?.lotId ?? lotOf(item.product.id),
           plannedMl: rounded(amountFor(item.product, step.regions, faceSize).millilitres),

@@ -118,3 +118,13 @@ export function patchBar(state: PatchState): string | undefined {
       return undefined
   }
 }
+
+/** Why a patch test cannot be called clear yet; undefined once it can. Times in milliseconds. */
+export function tooEarly(placedAt: number, now: number): string | undefined {
+  const hours = (now - placedAt) / HOUR
+  if (hours >= PATCH_HOURS.first) return undefined
+  return (
+    `Too early to call it clear: it is read at ${PATCH_HOURS.first} h and again at ` +
+    `${PATCH_HOURS.second} h; ${Math.floor(hours)} h have passed.`
+  )
+}

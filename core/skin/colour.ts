@@ -56,3 +56,13 @@ export function colourDifference(one: Lab, two: Lab): number {
     { mode: 'lab65', l: two.L, a: two.a, b: two.b },
   )
 }
+
+/** From here on two colours beside each other can be told apart (ΔE00; common practice, value from memory). */
+const SEEN_FROM = 1
+/** How far a place's colour has moved, in words. */
+export function colourMoved(then: Lab, now: Lab): string {
+  const difference = colourDifference(then, now)
+  const said = `ΔE ${difference.toFixed(1)} since last time`
+  if (difference < SEEN_FROM) return `${said}, not to be seen`
+  return `${said}, ${now.a > then.a ? 'redder' : 'less red'}`
+}

@@ -1,6 +1,7 @@
 import { and, eq } from 'drizzle-orm'
 import type { z } from 'zod'
 import type { visitCreate, visitPatch } from '#contracts/visit'
+import { USUAL_AIMS } from '#core/catalogue/kinds'
 import { clients, plans, staff, visits } from '#db/schema'
 import { conflict, forbidden, refused } from '../problem/problem'
 import { clientFor, type Visit } from './access'
@@ -40,7 +41,7 @@ export async function addVisit(me: Staff, body: z.infer<typeof visitCreate>): Pr
       startsAt: new Date(body.startsAt),
       minutes: body.minutes,
       school: house.school,
-      aims: ['dehydration', 'rest'],
+      aims: [...USUAL_AIMS],
     })
     .onConflictDoNothing()
 }

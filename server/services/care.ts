@@ -10,7 +10,7 @@ import type {
 } from '#contracts/care'
 import { CONTRAINDICATIONS } from '#core/catalogue/consultation/contraindications'
 import { liftTrouble } from '#core/screening/lifts'
-import { PATCH_HOURS } from '#core/screening/patch'
+import { tooEarly } from '#core/screening/patch'
 import { clients, halfFaces, lifts, patchReads, patchTests, plans, withdrawals } from '#db/schema'
 import { forbidden, notFound, refused } from '../problem/problem'
 import type { Visit } from './access'
@@ -114,12 +114,8 @@ export async function readPatch(
     .from(patchTests)
     .where(and(eq(patchTests.id, body.testId), eq(patchTests.clientId, visit.clientId)))
   if (!test) throw notFound()
-  const hours = (Date.now() - test.at.getTime()) / 3_600_000
-  if (body.result === 'clear' && hours < PATCH_HOURS.first)
-    throw refused(
-      `Too early to call it clear: it is read at ${PATCH_HOURS.first} h and again at ` +
-        `${PATCH_HOURS.second} h; ${Math.floor(hours)} h have passed.`,
-    )
+  const early = tooEarly(test.at.getTime(), Date.now())
+  if (body.result === 'clear' && early) throw refused(early)
   await database()
     .insert(patchReads)
     .values({ id: body.id, testId: test.id, result: body.result, by: me.id })

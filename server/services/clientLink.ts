@@ -1,3 +1,4 @@
+import { toMilliseconds } from '#core/units'
 import { createHash, randomBytes } from 'node:crypto'
 import { and, desc, eq, gt, isNotNull, isNull } from 'drizzle-orm'
 import type { H3Event } from 'h3'
@@ -40,7 +41,7 @@ export async function makeLink(
   const expiresAt = new Date(
     Math.min(
       Date.now() + LIFE_MS,
-      Math.max(Date.now() + 3_600_000, visit.startsAt.getTime() + visit.minutes * 60_000),
+      Math.max(Date.now() + 3_600_000, visit.startsAt.getTime() + toMilliseconds(visit.minutes)),
     ),
   )
   const token = randomBytes(BYTES).toString('base64url')

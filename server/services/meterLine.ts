@@ -3,6 +3,9 @@ import { METERS, type MeterKind } from '#core/catalogue/skin/meters'
 import { refuseValue, REPEATS } from '#core/skin/meters'
 import { ProblemError, refused } from '../problem/problem'
 
+/** Characters that are kept of a line that does not end. */
+const LINE_LIMIT = 10_000
+
 export interface Taken {
   serial: string
   unit: string
@@ -87,7 +90,7 @@ class Line {
       this.heard += text
       const end = this.heard.indexOf('\n')
       if (end < 0) {
-        if (this.heard.length > 10_000) this.fail(senseless())
+        if (this.heard.length > LINE_LIMIT) this.fail(senseless())
         return
       }
       const line = this.heard.slice(0, end)

@@ -1,3 +1,4 @@
+import { toHundredths } from '#core/units'
 import { randomBytes } from 'node:crypto'
 import { asc, count, desc, eq, sql } from 'drizzle-orm'
 import type { VisitBundle } from '#core/visit/bundle'
@@ -12,6 +13,9 @@ import { readBundle } from './bundle'
 import { database } from './database'
 import type { Staff } from './session'
 
+/** How often a seal is tried again where another one was quicker. */
+const ROUNDS = 5
+
 const LOCK = 7_310_221
 
 /** Seals a visit on top of the practice's chain. Sealing twice is the same seal. */
@@ -20,7 +24,7 @@ export async function sealVisit(me: Staff, visit: Visit, text: string): Promise<
   if (visit.status !== 'closing') throw refused('The treatment is not finished yet.')
   // The record is read first and sealed only if no tap came in meanwhile; otherwise it is read
   // again.
-  for (let round = 0; round < 5; round++) {
+  for (let round = 0; round < ROUNDS; round++) {
     const bundle = await readBundle(me, visit)
     if (await sealAsRead(me, visit, bundle, text)) return
   }
@@ -86,7 +90,7 @@ async function drawDown(
   const used = new Map<string, number>()
   for (const line of draft.lines) {
     if (!line.product || line.actualMinutes === null) continue
-    const item = bundle.shelf.find((s) => s.product.name === line.product?.name)
+    const item = bundle.shelf.find((s) => s.product.id === line.product?.id)
     const lot =
       item?.lots.find((l) => l.code === line.product?.lot || l.id === line.product?.lot) ??
       item?.lots.find((l) => !l.recalled)
@@ -100,7 +104,7 @@ async function drawDown(
     await tx
       .update(lots)
       .set({
-        remainingHundredths: sql`greatest(0, ${lots.remainingHundredths} - ${Math.round(ml * 100)})`,
+        remainingHundredths: sql`greatest(0, ${lots.remainingHundredths} - ${toHundredths(ml)})`,
         openedOn: sql`coalesce(${lots.openedOn}, ${bundle.today}::date)`,
       })
       .where(eq(lots.id, id))

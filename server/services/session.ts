@@ -15,6 +15,9 @@ interface Sealed {
   locked?: boolean
 }
 
+const SECOND_MS = 1000
+/** How long a sign of life is not written down again. */
+const SEEN_AGAIN_MS = 60_000
 const IDLE_MS = 2 * 3_600_000
 const ABSOLUTE_MS = 12 * 3_600_000
 const TRIES = 8
@@ -28,7 +31,7 @@ const sealed = (event: H3Event) =>
   useSession<Sealed>(event, {
     name: '__Host-oak',
     password: useRuntimeConfig().sessionPassword,
-    maxAge: ABSOLUTE_MS / 1000,
+    maxAge: ABSOLUTE_MS / SECOND_MS,
     cookie: { httpOnly: true, secure: true, sameSite: 'strict', path: '/' },
     sessionHeader: false,
   })
@@ -55,7 +58,7 @@ export async function currentStaff(event: H3Event, evenLocked = false): Promise<
   }
   if (locked === true && !evenLocked)
     throw new ProblemError(423, 'Locked', 'Unlock with your quick code.')
-  if (now - seenAt > 60_000) await session.update({ ...session.data, seenAt: now })
+  if (now - seenAt > SEEN_AGAIN_MS) await session.update({ ...session.data, seenAt: now })
   return me
 }
 

@@ -1,3 +1,4 @@
+import { fromHundredths, fromThousandths } from '#core/units'
 import type { ShelfItem } from '#core/planning/input'
 import { lots, products } from '#db/schema'
 import { database } from './database'
@@ -16,7 +17,7 @@ export async function readShelf(): Promise<ShelfItem[]> {
         line: p.line,
         kind: p.kind,
         inci: p.inci,
-        density: p.density / 1000,
+        density: fromThousandths(p.density),
         dispenser: p.dispenser,
         suits: p.suits,
         calming: p.calming,
@@ -24,7 +25,7 @@ export async function readShelf(): Promise<ShelfItem[]> {
         priceCents: p.priceCents,
         openMonths: p.openMonths,
         ...(p.acid === null ? {} : { acid: p.acid }),
-        ...(p.pHHundredths === null ? {} : { pH: p.pHHundredths / 100 }),
+        ...(p.pHHundredths === null ? {} : { pH: fromHundredths(p.pHHundredths) }),
       },
       lots: bottles
         .filter((l) => l.productId === p.id)
@@ -34,7 +35,7 @@ export async function readShelf(): Promise<ShelfItem[]> {
           code: l.code,
           expires: l.expires,
           recalled: l.recalled,
-          remainingMillilitres: l.remainingHundredths / 100,
+          remainingMillilitres: fromHundredths(l.remainingHundredths),
           ...(l.openedOn === null ? {} : { openedOn: l.openedOn }),
         })),
     }))

@@ -27,14 +27,14 @@ describe('written cases', () => {
           `${e.says} (${e.because}) in: ${told} | out: ${plan.out.map((l) => `${l.technique} ${l.why.rule}`).join(', ')}`,
         ).toBe(true)
     })
-  it('four schools give visibly different plans for the same client', () => {
+  it('the schools give visibly different plans for the same client', () => {
     const plans = SCHOOL_IDS.map((school) =>
       propose(demoInput('bride', { school }))
         .steps.map((s) => s.technique)
         .filter((t) => !['blot', 'mist', 'rinse', 'wait', 'tone'].includes(t)),
     )
-    for (let i = 0; i < 4; i++)
-      for (let j = i + 1; j < 4; j++) {
+    for (let i = 0; i < plans.length; i++)
+      for (let j = i + 1; j < plans.length; j++) {
         const [a, b] = [new Set(plans[i]), new Set(plans[j])]
         expect(
           [...a].filter((t) => !b.has(t)).length + [...b].filter((t) => !a.has(t)).length,

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { fromHundredths } from '#core/units'
 import { LineChart } from 'echarts/charts'
 import {
   AriaComponent,
@@ -25,6 +26,8 @@ use([
   SVGRenderer,
 ])
 const DAY = 86_400_000
+/** What the chart shows: ten weeks back, and what is left three days on. */
+const SHOWN = { before: 70 * DAY, after: 3 * DAY }
 const option = computed(() => {
   const half = halfLifeHours(props.age ?? undefined, false)
   const line = (
@@ -38,9 +41,14 @@ const option = computed(() => {
     showSymbol: false,
     color,
     lineStyle: { type, width: 2 },
-    data: ledgerCurve(props.poured, region, props.now - 70 * DAY, props.now + 3 * DAY, 6, half).map(
-      (p) => [p.at, p.load / 100],
-    ),
+    data: ledgerCurve(
+      props.poured,
+      region,
+      props.now - SHOWN.before,
+      props.now + SHOWN.after,
+      6,
+      half,
+    ).map((p) => [p.at, fromHundredths(p.load)]),
     ...(region === 'forehead'
       ? {
           markLine: {
@@ -48,7 +56,7 @@ const option = computed(() => {
             silent: true,
             label: { formatter: 'resilient tolerance', position: 'insideEndTop' },
             lineStyle: { color: DESK.berry },
-            data: [{ yAxis: RESILIENT_TOLERANCE / 100 }],
+            data: [{ yAxis: fromHundredths(RESILIENT_TOLERANCE) }],
           },
         }
       : {}),

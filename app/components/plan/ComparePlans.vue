@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { inPercent } from '#core/units'
 import type { PlanStep } from '#core/catalogue/techniques/step'
 import { changedMains, type Comparison } from '#core/planning/answer/compare'
 import type { PlanInput } from '#core/planning/input'
@@ -30,7 +31,7 @@ const groups = computed(() =>
   found.value
     ? [
         { title: `Three lengths, ${props.schoolName}`, list: found.value.lengths },
-        { title: `Four schools, ${props.input.slotMinutes} minutes`, list: found.value.schools },
+        { title: `The schools, ${props.input.slotMinutes} minutes`, list: found.value.schools },
       ]
     : [],
 )
@@ -50,11 +51,13 @@ const last = computed(() =>
       }
     : null,
 )
+/** The longest bar's share of its line. */
+const BAR_SIZE = 0.7
 /** What each further ten minutes add, against the longest. */
 const bars = computed(() => {
   const c = found.value?.curve ?? []
   const most = Math.max(1, ...c.map((p) => p.value ?? 0))
-  return c.map((p) => ({ ...p, share: p.value === null ? 0 : Math.round((p.value / most) * 100) }))
+  return c.map((p) => ({ ...p, share: p.value === null ? 0 : inPercent(p.value, most) }))
 })
 </script>
 
@@ -96,7 +99,7 @@ const bars = computed(() => {
             <li v-for="p in bars" :key="p.slot">
               <span
                 class="bar"
-                :style="{ height: `${p.share * 0.7}px` }"
+                :style="{ height: `${p.share * BAR_SIZE}px` }"
                 :class="{ here: p.slot === input.slotMinutes }"
               /><b>{{ p.value === null ? 'does not fit' : `${p.share} %` }}</b
               ><span class="soft">{{ p.slot }} min</span>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { fromMilliseconds } from '#core/units'
 import { nameRegions } from '#core/face/regions'
 import type { RestingOnFace } from '#core/treatment/atHand'
 import { elapsed } from '~/composables/dates'
@@ -14,7 +15,7 @@ const WORDS = {
 } as const
 const clip = useId()
 const share = (minutes: number) => Math.min(1, minutes / props.resting.latest) * HEIGHT
-const drained = computed(() => Math.min(HEIGHT - 2, share(props.resting.ms / 60_000)))
+const drained = computed(() => Math.min(HEIGHT - 2, share(fromMilliseconds(props.resting.ms))))
 const earliest = computed(() => `translate(0 ${share(props.resting.earliest)})`)
 </script>
 

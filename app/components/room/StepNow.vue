@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { toMilliseconds } from '#core/units'
 import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
 import type { PlanStep } from '#core/catalogue/techniques/step'
 import { amountFor } from '#core/dosing/amount'
@@ -17,7 +18,7 @@ const technique = computed(() => TECHNIQUES[props.step.technique])
 const place = computed(() => room.steps.findIndex((step) => step.key === props.step.key) + 1)
 const client = computed(() => visit.bundle?.client.name.split(' ')[0] ?? '')
 const ran = computed(() => (room.state ? runningMs(room.state, room.now) : 0))
-const over = computed(() => ran.value > props.step.minutes * 60_000)
+const over = computed(() => ran.value > toMilliseconds(props.step.minutes))
 const held = computed(() => (room.state?.heldSince === undefined ? '' : ', held'))
 const product = computed(() => {
   if (!room.state || !room.input) return ''

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ZONES, ZONE_IDS, type ZoneId } from '#core/face/zones'
-import { colourDifference, itaClass, itaDegrees } from '#core/skin/colour'
+import { colourMoved, itaClass, itaDegrees } from '#core/skin/colour'
 import { METERS, type Meter, type MeterKind } from '#core/catalogue/skin/meters'
 import { changedBeyond, REPEATS } from '#core/skin/meters'
 import { sayProblem, useApi } from '~/composables/useApi'
@@ -80,13 +80,7 @@ const moved = computed(() =>
     }
     const [then, now] = [lab(b.value?.meters.before ?? []), lab(latest.value)]
     if (!then || !now) return []
-    const d = colourDifference(then, now)
-    return [
-      {
-        title,
-        text: `ΔE ${d.toFixed(1)} since last time${d < 1 ? ', not to be seen' : now.a > then.a ? ', redder' : ', less red'}`,
-      },
-    ]
+    return [{ title, text: colourMoved(then, now) }]
   }),
 )
 /** The typology angle of each zone that has both L* and b*. */

@@ -1,14 +1,13 @@
 <script setup lang="ts">
-import { nameRegions, REGION_NAMES } from '#core/face/regions'
-import { REGION_IDS } from '#core/face/zones'
+import { inPercent } from '#core/units'
+import { REGION_NAMES } from '#core/face/regions'
 import {
   CONDITION_IDS,
   CONDITION_WORDS,
   type ConditionId,
   type SkinType,
 } from '#core/catalogue/skin/conditions'
-import { RESILIENT_TOLERANCE } from '#core/catalogue/rules/tolerance'
-import { toleranceOf } from '#core/load/tolerance'
+import { toleranceWords } from '#core/load/tolerance'
 import type { Overrule, WholeReading } from '#core/skin/notes'
 import type { Profile } from '#core/skin/profile'
 
@@ -28,23 +27,10 @@ const open = ref<'type' | ConditionId | null>(null)
 const say = ref<SkinType>('normal')
 const reason = ref('')
 const list = computed(() => [...(props.whole.overruled ?? [])])
-/** What the skin can bear today against a resilient one: the regions that bear least, and why. */
-const tolerance = computed(() => {
-  const tolerances = REGION_IDS.map((r) => ({
-    r,
-    tolerance: toleranceOf(props.profile, r, props.limitPercent),
-  }))
-  const share = (h: number) => Math.round((h / RESILIENT_TOLERANCE) * 100)
-  const least = Math.min(...tolerances.map((x) => x.tolerance.hundredths))
-  const most = Math.max(...tolerances.map((x) => x.tolerance.hundredths))
-  const tender = tolerances.filter((x) => x.tolerance.hundredths === least)
-  return {
-    least: share(least),
-    most: share(most),
-    where: tender.length === REGION_IDS.length ? 'everywhere' : nameRegions(tender.map((x) => x.r)),
-    why: tender[0]?.tolerance.because.map((f) => `${f.sentence} ${f.percent} %`).join(', ') ?? '',
-  }
-})
+const tolerance = computed(() => toleranceWords(props.profile, props.limitPercent))
+/** A reason of a word or more: without one a line is not seen otherwise. */
+const REASON_SIZE = 3
+const said = computed(() => reason.value.trim().length >= REASON_SIZE)
 const others = computed(() =>
   CONDITION_IDS.filter((c) => !props.profile.lines.some((l) => l.id === c)),
 )
@@ -55,7 +41,7 @@ function begin(line: 'type' | ConditionId) {
 }
 function keep() {
   const line = open.value
-  if (!line || reason.value.trim().length < 3) return
+  if (!line || !said.value) return
   const one: Overrule =
     line === 'type'
       ? { line, say: say.value, reason: reason.value.trim() }
@@ -113,10 +99,7 @@ const whatKeepingDoes = computed(() =>
     </ul>
     <details v-if="profile.confidence > 0">
       <summary>
-        <b
-          >Bears {{ tolerance.least === tolerance.most ? '' : `${tolerance.least}–`
-          }}{{ tolerance.most }} % of what resilient skin bears</b
-        >
+        <b>Tolerates {{ tolerance.share }} of what resilient skin does</b>
       </summary>
       <p class="soft">
         Least: {{ tolerance.where }}{{ tolerance.why ? ` (${tolerance.why})` : '' }}. House scale,
@@ -134,15 +117,10 @@ const whatKeepingDoes = computed(() =>
         label="Why"
         density="compact"
         :maxlength="300"
-        :error-messages="reason && reason.trim().length < 3 ? ['say why'] : []"
+        :error-messages="reason && !said ? ['say why'] : []"
       />
       <div class="row">
-        <VBtn
-          size="small"
-          height="38"
-          color="secondary"
-          type="submit"
-          :disabled="reason.trim().length < 3"
+        <VBtn size="small" height="38" color="secondary" type="submit" :disabled="!said"
           >Keep it, with my name</VBtn
         ><VBtn size="small" height="38" variant="text" @click="open = null">Leave it</VBtn>
       </div>
@@ -154,7 +132,7 @@ const whatKeepingDoes = computed(() =>
       </button>
     </div>
     <p v-if="profile.confidence < 1" class="tag watch">
-      {{ Math.round(profile.confidence * 100) }} % read: open zones are planned as sensitive
+      {{ Math.round(inPercent(profile.confidence)) }} % read: open zones are planned as sensitive
     </p>
     <p v-else class="tag good">every zone read</p>
   </div>

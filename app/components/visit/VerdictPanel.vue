@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { CONTRAINDICATIONS } from '#core/catalogue/consultation/contraindications'
 import { FINDINGS } from '#core/catalogue/consultation/findings'
+import { percentWords } from '#core/load/tolerance'
 import type { Answers } from '#core/screening/answers'
 import { productBars } from '#core/screening/products'
 import type { Bar, Verdict } from '#core/screening/verdict'
@@ -69,9 +70,9 @@ const lowered = computed(() =>
     .flatMap((l) =>
       l.limit.tolerancePercent === undefined
         ? []
-        : [`${nameOf(l.rule)}${doubt(l.rule)} ${l.limit.tolerancePercent} %`],
+        : [`${nameOf(l.rule)}${doubt(l.rule)} ${percentWords(l.limit.tolerancePercent)}`],
     )
-    .join(' × '),
+    .join(', times '),
 )
 const lifts = computed(() => visit.bundle?.lifts ?? [])
 /** The first few by name; the whole list stands behind it. */
@@ -150,8 +151,9 @@ const firstShelved = computed(() => {
     >
       Nothing stands against the usual work
     </p>
-    <p v-if="verdict.limit.tolerancePercent < 100" class="soft">
-      The tolerance is lowered to {{ verdict.limit.tolerancePercent }} %: {{ lowered }}.
+    <p v-if="lowered" class="soft">
+      By the answers the skin tolerates {{ percentWords(verdict.limit.tolerancePercent) }} of what
+      it would otherwise: {{ lowered }}.
     </p>
     <p class="soft fine">
       An aid to a trained person. Local law, licence, maker's instructions and the client's doctor

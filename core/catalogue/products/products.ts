@@ -88,3 +88,7 @@ export const FILMS: Readonly<Record<ProductKind, FilmRule>> = {
   ampoule: { kind: 'ampoule', milligrams: 2, range: [1, 2] },
   lipScrub: { kind: 'lipScrub', milligrams: 3, range: [2, 5] },
 }
+
+/** Days before its end in which a bottle is pointed out: what is open gets used first. */
+const SOON_DAYS = 30
+export const endsSoon = (daysLeft: number): boolean => daysLeft < SOON_DAYS

@@ -1,6 +1,7 @@
 <script setup lang="ts">
+import { toMilliseconds } from '#core/units'
 import { stopOf } from '#core/visit/stops'
-import { roundingWords } from '#core/dosing/amount'
+import { gramsWords, roundingWords } from '#core/dosing/amount'
 import { preferenceNotes } from '#core/catalogue/consultation/preferences'
 import { trayFor } from '#core/tray/tray'
 import { clock } from '~/composables/dates'
@@ -16,7 +17,10 @@ const steps = computed(() =>
 )
 const tray = computed(() => (visit.input ? trayFor(visit.input, steps.value) : null))
 const at = (minute: number) =>
-  clock((b.value?.visit.startsAt ?? 0) + minute * 60_000, b.value?.practice.timeZone ?? 'UTC')
+  clock(
+    (b.value?.visit.startsAt ?? 0) + toMilliseconds(minute),
+    b.value?.practice.timeZone ?? 'UTC',
+  )
 const laid = ref<Record<string, boolean>>({})
 const trouble = ref('')
 const busy = ref(false)
@@ -86,11 +90,7 @@ async function begin() {
             <td class="soft">{{ p.step }}</td>
             <td class="figures">
               <b>{{ p.amount.words }}</b>
-              <span class="soft"
-                >{{
-                  p.amount.grams < 1 ? p.amount.grams.toFixed(2) : p.amount.grams.toFixed(1)
-                }}
-                g{{ p.extra ? `, ${p.extra}` : '' }}</span
+              <span class="soft">{{ gramsWords(p.amount) }}{{ p.extra ? `, ${p.extra}` : '' }}</span
               ><span v-if="roundingWords(p.amount)" class="soft">
                 ({{ roundingWords(p.amount) }})</span
               >
