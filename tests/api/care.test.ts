@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import postgres from 'postgres'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { exfoliates } from '#core/catalogue/techniques/traits'
 import { toPlanInput } from '#core/visit/planInput'
 import { openPoints, standingHere } from '#core/visit/ready'
 import { allowance } from '#core/planning/today/allowed'
@@ -40,8 +41,8 @@ describe('consent by kind', () => {
     const plan = propose(toPlanInput(b))
     await post(id, 'plan', { steps: plan.steps }, 'PUT')
     const needs = openPoints(await bundleOf(owner, id)).map((o) => o.text)
-    if (plan.steps.some((s) => s.technique === 'grain' || s.technique === 'enzyme'))
-      expect(needs.join(' ')).toContain('exfoliation')
+    expect(plan.steps.some((step) => exfoliates(step.technique))).toBe(true)
+    expect(needs.join(' ')).toContain('exfoliation')
     await sign(id, ['exfoliation', 'machine', 'current'])
     expect(openPoints(await bundleOf(owner, id))).toEqual([])
     await post(id, 'withdrawals', { id: randomUUID(), kinds: ['care'] })

@@ -170,14 +170,18 @@ describe('what is true of every plan', () => {
     )
   })
   it('more minutes never give a worse plan', () => {
+    let compared = 0
     fc.assert(
       fc.property(client, fc.integer({ min: 1, max: 30 }), (q, more) => {
         const c = compile(inputOf(q))
         const short = solve(c, q.slot * 2)
-        if (short) expect(solve(c, (q.slot + more) * 2)?.value).toBeGreaterThanOrEqual(short.value)
+        if (!short) return
+        compared++
+        expect(solve(c, (q.slot + more) * 2)?.value).toBeGreaterThanOrEqual(short.value)
       }),
       { numRuns: RUNS },
     )
+    expect(compared).toBeGreaterThan(RUNS / 3)
   })
   it('the order of what comes in changes nothing', () => {
     fc.assert(

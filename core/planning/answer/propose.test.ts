@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest'
 import type { TechniqueId } from '../../catalogue/techniques/techniques'
 import { FINDING_IDS } from '../../catalogue/consultation/findings'
 import { PRODUCT_KINDS, type ProductKind } from '../../catalogue/kinds'
+import { exfoliates } from '../../catalogue/techniques/traits'
 import { SCHOOL_IDS } from '../../catalogue/schools/schools'
 import type { Answer } from '../../screening/answers'
 import { screen } from '../../screening/verdict'
@@ -99,9 +100,10 @@ describe('proposal', () => {
       school: 'brightLamp',
       aims: ['congestion', 'dullness'],
     })
-    for (const s of propose(input).steps)
-      if (['grain', 'enzyme', 'tip', 'steam'].includes(s.technique))
-        expect(s.regions).not.toContain('cheekL')
+    const works = propose(input).steps.filter((step) => exfoliates(step.technique))
+    expect(works.flatMap((step) => step.regions)).toContain('nose')
+    for (const work of works) expect(work.regions).not.toContain('cheekL')
+    expect(propose(input).steps.map((step) => step.technique)).not.toContain('steam')
   })
   it(
     'puts only calming products on skin that has just been abraded, best suited ones ' +
