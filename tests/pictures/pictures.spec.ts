@@ -39,6 +39,7 @@ test('the desk', async ({ page }) => {
   await expect(page.getByRole('columnheader', { name: 'This house' })).toBeVisible()
   await shoot(page, 'method-schools')
   await page.goto('/practice')
+  await expect(page.getByText(/every one stands$|seal stands/)).toBeVisible()
   await shoot(page, 'practice')
 })
 

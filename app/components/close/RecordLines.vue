@@ -45,8 +45,10 @@ const amount = ({ product }: RecordLine) => {
   background: transparent;
   font-size: 0.875rem;
 }
-.lines td {
+.lines :is(th, td) {
   padding: 4px 8px;
+}
+.lines td {
   height: auto;
 }
 .different {

@@ -210,7 +210,7 @@ async function decide() {
   margin: 0;
 }
 .pick {
-  max-width: 200px;
+  flex: 0 0 190px;
 }
 .points td {
   vertical-align: top;

@@ -65,6 +65,16 @@ withDefaults(
   color: var(--candle-key);
   text-decoration: underline;
 }
+/* What cannot be tapped yet recedes; it never shines brighter than what can. */
+.key.v-btn--disabled {
+  background: transparent;
+  border-style: dashed;
+  color: var(--candle-dim);
+  opacity: 0.7;
+}
+.key.v-btn--disabled :deep(.v-btn__overlay) {
+  opacity: 0;
+}
 kbd {
   font-family: inherit;
   font-size: 0.875rem;

@@ -123,8 +123,12 @@ h1 {
   font-weight: 700;
 }
 .done > .step {
+  background: transparent;
   color: var(--stop-done);
   opacity: 1;
+}
+.stop :deep(.v-btn--disabled .v-btn__overlay) {
+  opacity: 0;
 }
 kbd {
   font: inherit;

@@ -44,7 +44,7 @@ async function takeBack(kind: ConsentId) {
     <ul class="plainlist">
       <li v-for="stand in stands" :key="stand.kind" class="between kind">
         <span>
-          <b>{{ CONSENTS[stand.kind].name }}</b>
+          <b>{{ CONSENTS[stand.kind].name }}</b>{{ ' ' }}
           <span class="soft figures">{{ until(stand) }}</span>
         </span>
         <VBtn

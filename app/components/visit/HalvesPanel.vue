@@ -65,7 +65,7 @@ const differenceWords = (difference: number) =>
 <template>
   <details v-if="b && (moment === 'before' || before)" class="panel">
     <summary>
-      <b>Half against half</b>
+      <b>Half against half</b>{{ ' ' }}
       <span class="soft">{{
         after ? 'compared' : before ? 'read before' : 'work one side, compare both'
       }}</span>

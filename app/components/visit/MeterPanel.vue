@@ -110,7 +110,7 @@ const PHASES = [
 <template>
   <details v-if="data?.meters.length" class="panel">
     <summary>
-      <b>Meters</b>
+      <b>Meters</b>{{ ' ' }}
       <span class="soft">{{
         latest.length ? `${latest.length} read` : `${REPEATS} values a reading`
       }}</span>

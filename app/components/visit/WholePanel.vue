@@ -40,7 +40,7 @@ const notLookedAt = computed(() => {
 <template>
   <details class="panel">
     <summary>
-      <b>Scales</b>
+      <b>Scales</b>{{ ' ' }}
       <span class="soft">{{ known }}</span>
     </summary>
     <div class="stack mt-2">
@@ -74,7 +74,7 @@ const notLookedAt = computed(() => {
           {{
             type.agree ? name(type.sun) : `${name(type.sun)} for sun, ${name(type.marks)} for marks`
           }}</b
-        >
+        >{{ ' ' }}
         <span class="soft">{{ agreement }}. Fitzpatrick 1988.</span>
       </p>
       <VSelect
@@ -93,7 +93,7 @@ const notLookedAt = computed(() => {
         <b
           >Acne {{ acne.missing.length ? `at least ${acne.sum}` : acne.sum }}:
           {{ ACNE_WORDS[acne.severity] }}</b
-        >
+        >{{ ' ' }}
         <span class="soft"
           >worst lesion by area{{ notLookedAt }}. Doshi, Zaheer &amp; Stiller 1997. A grade, not a
           diagnosis.</span

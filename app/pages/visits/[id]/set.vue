@@ -89,7 +89,7 @@ async function begin() {
             </td>
             <td class="soft">{{ p.step }}</td>
             <td class="figures">
-              <b>{{ p.amount.words }}</b>
+              <b>{{ p.amount.words }}</b>{{ ' ' }}
               <span class="soft">{{ gramsWords(p.amount) }}{{ p.extra ? `, ${p.extra}` : '' }}</span
               ><span v-if="roundingWords(p.amount)" class="soft">
                 ({{ roundingWords(p.amount) }})</span
