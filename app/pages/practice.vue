@@ -59,7 +59,7 @@ const AUDIT_WORDS: Readonly<Record<string, string>> = {
       </div>
       <section class="panel">
         <h2>Audit</h2>
-        <table class="plain figures">
+        <VTable density="compact" class="plain figures">
           <thead>
             <tr>
               <th>When</th>
@@ -79,7 +79,7 @@ const AUDIT_WORDS: Readonly<Record<string, string>> = {
               <td>{{ a.client }}</td>
             </tr>
           </tbody>
-        </table>
+        </VTable>
       </section>
     </div>
   </div>

@@ -45,7 +45,7 @@ function activesOf(product: Product): string {
       type="search"
     />
     <div class="panel">
-      <table class="plain">
+      <VTable density="compact" class="plain">
         <thead>
           <tr>
             <th>Product</th>
@@ -89,7 +89,7 @@ function activesOf(product: Product): string {
             <td colspan="6">Nothing on the shelf by that word.</td>
           </tr>
         </tbody>
-      </table>
+      </VTable>
     </div>
   </div>
 </template>

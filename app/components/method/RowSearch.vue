@@ -23,7 +23,7 @@ const groups = computed(() => {
       <h2>
         {{ g.name }} <span class="soft n figures">{{ g.rows.length }}</span>
       </h2>
-      <table class="plain">
+      <VTable density="compact" class="plain">
         <tbody>
           <tr v-for="r in g.rows" :key="r.id">
             <td class="t">
@@ -35,7 +35,7 @@ const groups = computed(() => {
             <td class="soft s">{{ r.source }}<br />{{ r.id }}</td>
           </tr>
         </tbody>
-      </table>
+      </VTable>
     </section>
     <p v-if="!groups.length">No row holds that word.</p>
   </div>

@@ -101,7 +101,7 @@ async function decide() {
           each visit follows its school.
         </p>
       </div>
-      <table class="plain points">
+      <VTable density="compact" class="plain points">
         <thead>
           <tr>
             <th>Point</th>
@@ -155,7 +155,7 @@ async function decide() {
             <td />
           </tr>
         </tbody>
-      </table>
+      </VTable>
     </section>
     <section v-if="mayDecide" class="panel decide">
       <h2>Not offered in this house</h2>

@@ -63,7 +63,7 @@ const editingWhat = computed(() =>
 <template>
   <section class="panel stack">
     <h2>Scope</h2>
-    <table class="plain">
+    <VTable density="compact" class="plain">
       <tbody>
         <tr>
           <td><b>This place</b><br /><span class="soft">as the local code allows</span></td>
@@ -97,7 +97,7 @@ const editingWhat = computed(() =>
           </td>
         </tr>
       </tbody>
-    </table>
+    </VTable>
     <form v-if="editing" class="stack edit" novalidate @submit.prevent="save">
       <b>{{ editingWhat }}</b>
       <div v-for="l in LICENCE_IDS" :key="l" class="row">

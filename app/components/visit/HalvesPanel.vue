@@ -93,7 +93,7 @@ const differenceWords = (difference: number) =>
         :disabled="!may"
         :maxlength="120"
       />
-      <table class="plain">
+      <VTable density="compact" class="plain">
         <thead>
           <tr>
             <th>{{ moment === 'before' ? 'Before' : 'After' }}</th>
@@ -117,7 +117,7 @@ const differenceWords = (difference: number) =>
             </td>
           </tr>
         </tbody>
-      </table>
+      </VTable>
       <p v-if="trouble" role="alert" class="tag stop">{{ trouble }}</p>
       <div v-if="may">
         <VBtn

@@ -24,7 +24,7 @@ const pick = (z: ZoneId, r: AnyReadingId, e: Event) => {
   <details class="panel">
     <summary><b>By list</b> <span class="soft">every zone, every reading</span></summary>
     <div class="scroll">
-      <table class="plain">
+      <VTable density="compact" class="plain">
         <thead>
           <tr>
             <th>Zone</th>
@@ -47,7 +47,7 @@ const pick = (z: ZoneId, r: AnyReadingId, e: Event) => {
             </td>
           </tr>
         </tbody>
-      </table>
+      </VTable>
     </div>
   </details>
 </template>

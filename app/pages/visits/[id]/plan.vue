@@ -209,7 +209,7 @@ const missing = computed(() =>
   margin-top: 8px;
 }
 .school {
-  width: 156px;
+  width: 176px;
 }
 .add {
   width: 146px;

@@ -68,7 +68,7 @@ async function begin() {
     </ul>
     <section class="panel">
       <h2>On the tray, in this order</h2>
-      <table class="plain">
+      <VTable density="compact" class="plain">
         <thead>
           <tr>
             <th><span class="sr">Laid out</span></th>
@@ -98,7 +98,7 @@ async function begin() {
             <td class="figures soft">{{ p.lot ?? 'none' }}</td>
           </tr>
         </tbody>
-      </table>
+      </VTable>
     </section>
     <div class="stack">
       <section class="panel">
