@@ -35,6 +35,10 @@ describe('consent by kind', () => {
     const id = await visitOf(client)
     await answer(id)
     await read(id)
+    const { version } = (await bundleOf(owner, id)).visit
+    const aims = ['dullness', 'congestion']
+    const patched = await owner(`/api/visits/${id}`, { method: 'PATCH', body: { version, aims } })
+    expect(patched.status).toBe(200)
     const b = await bundleOf(owner, id)
     expect(b.consent).toBeNull()
     expect(standingHere(b).map((s) => s.kind)).toEqual(['care'])
