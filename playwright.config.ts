@@ -12,6 +12,7 @@ export default defineConfig({
   use: {
     baseURL: process.env.OAK_TEST_URL ?? 'http://127.0.0.1:4310',
     viewport: { width: 1280, height: 800 },
+    actionTimeout: 60_000,
     trace: 'off',
     screenshot: 'only-on-failure',
     launchOptions: browserOptions,

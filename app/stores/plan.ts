@@ -29,6 +29,7 @@ export const usePlan = defineStore('plan', () => {
     void priceLeftOut()
   })
   let asked = 0
+  let proposals = 0
 
   const check = computed(() => (visit.input ? checkPlan(visit.input, steps.value) : null))
   const edit = (edits: readonly Edit[]) => history.set(applyEdits(steps.value, edits))
@@ -48,18 +49,21 @@ export const usePlan = defineStore('plan', () => {
   /** The best plan around what is pinned; by a protocol of the house where one is named. */
   async function propose(from: (ProtocolUsed & { steps: ProtocolStep[] }) | null = null) {
     if (!visit.input) return
+    const turn = ++proposals
     thinking.value = true
     try {
       const pins = steps.value.filter((step) => step.pinned)
       const input = { ...visit.input, pins, ...(from ? { protocol: from.steps } : {}) }
       const plan = await proposeAside(input)
+      // A later wish has been told meanwhile: its answer counts, whichever comes first.
+      if (turn !== proposals) return
       failed.value = plan.failed?.text ?? ''
       if (plan.failed) return
       protocol.value = from && { id: from.id, version: from.version }
-      missed.value = from ? await notTakenAside(input, plan.steps) : []
       history.set(plan.steps)
+      missed.value = from ? await notTakenAside(input, plan.steps) : []
     } finally {
-      thinking.value = false
+      if (turn === proposals) thinking.value = false
     }
   }
   async function priceLeftOut() {

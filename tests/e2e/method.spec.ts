@@ -37,6 +37,7 @@ test('the house decides a point, keeps a plan as a protocol, plans by it, and pi
   await page.getByRole('button', { name: 'Propose afresh' }).click()
   await expect(mask.getByLabel('pinned')).toHaveCount(1)
 
+  await expect(page.getByText('kept', { exact: true })).toBeVisible()
   await page.getByRole('button', { name: 'Protocols' }).click()
   await page.getByText('Keep this plan as a protocol…').click()
   const keep = page.getByRole('dialog', { name: 'Keep as a protocol' })

@@ -61,7 +61,9 @@ const places = computed(() => [
 <template>
   <VMenu>
     <template #activator="{ props }"
-      ><VBtn v-bind="props" variant="outlined" height="40" class="px-3">Protocols</VBtn></template
+      ><VBtn v-bind="props" :disabled="plan.thinking" variant="outlined" height="40" class="px-3"
+        >Protocols</VBtn
+      ></template
     >
     <VList density="compact">
       <VListItem
