@@ -9,6 +9,7 @@ import { getTableConfig, PgTable } from 'drizzle-orm/pg-core'
 import { format, resolveConfig } from 'prettier'
 import { apiPage } from './docs/apiPage.mjs'
 import { dataModelPage } from './docs/dataModel.mjs'
+import { withDrawing } from './docs/drawing.mjs'
 import { ROOT } from './say.mjs'
 import { load } from './setup.mjs'
 
@@ -26,6 +27,8 @@ const files = [
   ['api.md', await laidOut(await apiPage(load))],
   ['data-model.md', await laidOut(dataModelPage(await load('db/schema/index.ts'), tables))],
 ]
+const architecture = readFileSync(join(ROOT, 'docs', 'architecture.md'), 'utf8')
+files.push(['architecture.md', await laidOut(await withDrawing(architecture))])
 let stale = 0
 for (const [file, text] of files) {
   const path = join(ROOT, 'docs', file)

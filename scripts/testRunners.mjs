@@ -46,8 +46,8 @@ export const lint = async (tally) => {
 }
 /** As `nuxt typecheck` does, on the types that the installation or the build has written. */
 export const types = (tally) => gate(tally, 'Types', bin('vue-tsc'), ['-b', '--noEmit'])
-export const imports = (tally) =>
-  gate(tally, 'Imports run downhill', bin('depcruise'), [
+export const imports = async (tally) => {
+  await gate(tally, 'Imports run downhill', bin('depcruise'), [
     '--config',
     '.dependency-cruiser.cjs',
     'core',
@@ -59,6 +59,9 @@ export const imports = (tally) =>
     'bench',
     'tests',
   ])
+  const formats = [join(ROOT, 'scripts/formats.mjs'), '--check']
+  await gate(tally, 'What the documents say follows from the code', process.execPath, formats)
+}
 
 /** Each page of docs/how-to, followed by its own words. */
 export async function additions(tally) {
