@@ -12,7 +12,7 @@ export async function bundled(paths) {
   const home = join(ROOT, '.data', 'bench-bundle')
   mkdirSync(home, { recursive: true })
   const entry = join(home, 'entry.ts')
-  writeFileSync(entry, paths.map((p) => `export * from '${join(ROOT, p)}'`).join('\n'))
+  writeFileSync(entry, paths.map((path) => `export * from '${join(ROOT, path)}'`).join('\n'))
   const out = join(home, 'out.mjs')
   await build({
     entryPoints: [entry],

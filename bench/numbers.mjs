@@ -1,9 +1,9 @@
-export const quantile = (list, q) => {
-  const s = [...list].sort((a, b) => a - b)
-  return s[Math.min(s.length - 1, Math.floor(q * s.length))] ?? 0
+export const quantile = (list, share) => {
+  const sorted = [...list].sort((one, other) => one - other)
+  return sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))] ?? 0
 }
-export const ms = (n) => `${n.toFixed(n < 10 ? 2 : 1)} ms`
-export const times = (n) => `${n.toFixed(2)} ×`
+export const ms = (amount) => `${amount.toFixed(amount < 10 ? 2 : 1)} ms`
+export const times = (amount) => `${amount.toFixed(2)} ×`
 export const FRAME_MS = 1000 / 60
 
 /**
@@ -12,7 +12,7 @@ export const FRAME_MS = 1000 / 60
  */
 export function unrest(times = 300) {
   const all = []
-  for (let k = 0; k < times; k++) {
+  for (let run = 0; run < times; run++) {
     const began = performance.now()
     let x = 1
     for (let i = 0; i < 2_500_000; i++) x = (x * 31 + i) | 0

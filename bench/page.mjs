@@ -22,7 +22,7 @@ export default async function page() {
     await house.close()
   }
   const bare = await bareApp()
-  const kb = (n) => `${(n / 1024).toFixed(0)} kB`
+  const kb = (amount) => `${(amount / 1024).toFixed(0)} kB`
   return [
     `first page: ${own.files} files, ${kb(own.raw)}, ${kb(own.gzip)} packed`,
     `bare page of the same libraries: ${bare.files} files, ${kb(bare.raw)}, ${kb(bare.gzip)} packed`,
@@ -34,13 +34,13 @@ async function initial(address, path, publicFolder) {
   const html = await (await fetch(`${address}${path}`)).text()
   const names = new Set(
     [...html.matchAll(/<(?:script|link)[^>]+(?:src|href)="(\/_nuxt\/[^"]+\.js)"[^>]*>/g)]
-      .filter((m) => !/rel="prefetch"/.test(m[0]))
-      .map((m) => m[1]),
+      .filter((other) => !/rel="prefetch"/.test(other[0]))
+      .map((other) => other[1]),
   )
   let raw = 0
   let gzip = 0
-  for (const n of names) {
-    const bytes = readFileSync(join(publicFolder, n))
+  for (const name of names) {
+    const bytes = readFileSync(join(publicFolder, name))
     raw += bytes.length
     gzip += gzipSync(bytes).length
   }
@@ -119,7 +119,7 @@ async function bareApp() {
       try {
         if ((await fetch(`http://127.0.0.1:${port}/`)).ok) break
       } catch {
-        await new Promise((r) => setTimeout(r, 100))
+        await new Promise((done) => setTimeout(done, 100))
       }
     }
     return await initial(`http://127.0.0.1:${port}`, '/', join(home, '.output/public'))

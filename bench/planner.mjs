@@ -52,9 +52,9 @@ async function besideOutside(cases, { solve, network, byFlow }) {
   const outside = []
   let arcs = 0
   let states = 0
-  for (const { c, slotTicks } of cases) {
-    own.push(best(() => solve(c, slotTicks)))
-    const net = network(c, slotTicks)
+  for (const { c: planCase, slotTicks } of cases) {
+    own.push(best(() => solve(planCase, slotTicks)))
+    const net = network(planCase, slotTicks)
     arcs += net.stages.reduce((sum, stage) => sum + stage.arcs.length, 0)
     states += net.states.reduce((sum, count) => sum + count, 0)
     const began = performance.now()
@@ -106,9 +106,9 @@ function growthLines(cases, { solve, propose }) {
 function best(work) {
   const all = []
   for (let i = 0; i < 7; i++) {
-    const t = performance.now()
+    const began = performance.now()
     work()
-    all.push(performance.now() - t)
+    all.push(performance.now() - began)
   }
   return quantile(all, 0.5)
 }
@@ -117,22 +117,22 @@ function best(work) {
  * A case with a second helping: every optional stage once more, every option once more under
  * another name and a little dearer, or twice the minutes.
  */
-function doubled({ c, slotTicks }, what) {
-  if (what === 'slot') return { c, slotTicks: Math.min(180, slotTicks * 2) }
+function doubled({ c: planCase, slotTicks }, what) {
+  if (what === 'slot') return { c: planCase, slotTicks: Math.min(180, slotTicks * 2) }
   if (what === 'options')
     return {
       slotTicks,
       c: {
-        ...c,
-        stages: c.stages.map((s) => ({
-          ...s,
+        ...planCase,
+        stages: planCase.stages.map((stage) => ({
+          ...stage,
           options: [
-            ...s.options,
-            ...s.options.map((o) => ({
-              ...o,
-              id: `${o.id}~`,
-              costCents: o.costCents + 1,
-              taste: o.taste - 1,
+            ...stage.options,
+            ...stage.options.map((option) => ({
+              ...option,
+              id: `${option.id}~`,
+              costCents: option.costCents + 1,
+              taste: option.taste - 1,
             })),
           ],
         })),
@@ -141,18 +141,44 @@ function doubled({ c, slotTicks }, what) {
   return {
     slotTicks,
     c: {
-      ...c,
-      stages: c.stages.flatMap((s) =>
-        s.must
-          ? [s]
+      ...planCase,
+      stages: planCase.stages.flatMap((stage) =>
+        stage.must
+          ? [stage]
           : [
-              s,
-              { ...s, id: `${s.id}~`, options: s.options.map((o) => ({ ...o, id: `${o.id}~` })) },
+              stage,
+              {
+                ...stage,
+                id: `${stage.id}~`,
+                options: stage.options.map((option) => ({ ...option, id: `${option.id}~` })),
+              },
             ],
       ),
     },
   }
 }
+
+/** All that the bar of the bench leaves out. */
+const FAMILIES = [
+  'friction',
+  'enzyme',
+  'acid',
+  'abrasion',
+  'vacuum',
+  'needling',
+  'blade',
+  'heat',
+  'highFrequency',
+  'microcurrent',
+  'ultrasound',
+  'lamp',
+  'massage',
+  'extraction',
+  'clay',
+  'covering',
+  'cold',
+  'eyeWork',
+]
 
 /**
  * The same client with half and with all: six regions or twelve, the shelf or the shelf twice over.
@@ -165,35 +191,19 @@ function wider(input, what) {
         ...input,
         shelf: [
           ...input.shelf,
-          ...input.shelf.map((s) => ({
-            product: { ...s.product, id: `${s.product.id}-b` },
-            lots: s.lots.map((l) => ({ ...l, id: `${l.id}-b`, productId: `${s.product.id}-b` })),
+          ...input.shelf.map((item) => ({
+            product: { ...item.product, id: `${item.product.id}-b` },
+            lots: item.lots.map((lot) => ({
+              ...lot,
+              id: `${lot.id}-b`,
+              productId: `${item.product.id}-b`,
+            })),
           })),
         ],
       },
     ]
   const half = ['forehead', 'nose', 'chin', 'cheekL', 'cheekR', 'mouth']
-  const others = Object.keys(input.profile.regions).filter((r) => !half.includes(r))
-  const families = [
-    'friction',
-    'enzyme',
-    'acid',
-    'abrasion',
-    'vacuum',
-    'needling',
-    'blade',
-    'heat',
-    'highFrequency',
-    'microcurrent',
-    'ultrasound',
-    'lamp',
-    'massage',
-    'extraction',
-    'clay',
-    'covering',
-    'cold',
-    'eyeWork',
-  ]
+  const others = Object.keys(input.profile.regions).filter((region) => !half.includes(region))
   return [
     {
       ...input,
@@ -204,7 +214,7 @@ function wider(input, what) {
           {
             rule: 'bench',
             does: 'local',
-            families,
+            families: FAMILIES,
             regions: others,
             sentence: 'left out',
             reason: 'bench',

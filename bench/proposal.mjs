@@ -17,14 +17,14 @@ export default async function proposal() {
       'core/planning/checks/check.ts',
       'core/visit/planInput.ts',
     ])
-    const inputs = (await bundles(house)).map((b) => [
-      b.client.name,
+    const inputs = (await bundles(house)).map((bundle) => [
+      bundle.client.name,
       toPlanInput({
-        ...b,
-        answers: b.answered ? b.answers : (b.previousAnswers ?? {}),
-        readings: b.readings.madeUp
-          ? b.readings
-          : { madeUp: b.previousReading?.zones ?? null, bare: null },
+        ...bundle,
+        answers: bundle.answered ? bundle.answers : (bundle.previousAnswers ?? {}),
+        readings: bundle.readings.madeUp
+          ? bundle.readings
+          : { madeUp: bundle.previousReading?.zones ?? null, bare: null },
       }),
     ])
     const all = []
@@ -35,14 +35,14 @@ export default async function proposal() {
       const own = []
       let plan
       for (let i = 0; i < ROUNDS; i++) {
-        const t = performance.now()
+        const began = performance.now()
         plan = propose(input)
-        own.push(performance.now() - t)
+        own.push(performance.now() - began)
       }
       for (let i = 0; i < ROUNDS; i++) {
-        const t = performance.now()
+        const began = performance.now()
         checkPlan(input, plan.steps)
-        checks.push(performance.now() - t)
+        checks.push(performance.now() - began)
       }
       all.push(...own)
       lines.push(
@@ -66,14 +66,14 @@ export default async function proposal() {
 }
 
 async function bundles({ address, accounts }) {
-  const owner = accounts.find((a) => a.role === 'owner')
-  const r = await fetch(`${address}/api/session`, {
+  const owner = accounts.find((account) => account.role === 'owner')
+  const reply = await fetch(`${address}/api/session`, {
     method: 'POST',
     headers: { origin: address, 'content-type': 'application/json' },
     body: JSON.stringify({ email: owner.email, password: owner.password }),
   })
-  const cookie = (r.headers.getSetCookie().at(-1) ?? '').split(';')[0]
+  const cookie = (reply.headers.getSetCookie().at(-1) ?? '').split(';')[0]
   const get = async (path) => (await fetch(`${address}${path}`, { headers: { cookie } })).json()
   const { visits } = await get('/api/day')
-  return Promise.all(visits.map((v) => get(`/api/visits/${v.id}`)))
+  return Promise.all(visits.map((visit) => get(`/api/visits/${visit.id}`)))
 }

@@ -16,10 +16,11 @@ export interface Timed {
 }
 
 const worker = new Worker('/worker.js', { type: 'module' })
-let waiting: ((p: Proposal) => void) | undefined
+let waiting: ((proposal: Proposal) => void) | undefined
 let id = 0
 let sent = 0
-worker.onmessage = (e: MessageEvent<{ answer: Proposal }>) => waiting?.(e.data.answer)
+worker.onmessage = (messageEvent: MessageEvent<{ answer: Proposal }>) =>
+  waiting?.(messageEvent.data.answer)
 
 async function asked(input: PlanInput): Promise<[number, Proposal]> {
   const began = performance.now()
@@ -43,8 +44,8 @@ async function asked(input: PlanInput): Promise<[number, Proposal]> {
 function edits(input: PlanInput, plan: Proposal): [string, PlanInput][] {
   const cheek = input.profile.regions.cheekL
   const pinned = plan.steps
-    .filter((s) =>
-      ['massage', 'clay', 'hydratingMask', 'serum', 'enzyme', 'steam'].includes(s.technique),
+    .filter((step) =>
+      ['massage', 'clay', 'hydratingMask', 'serum', 'enzyme', 'steam'].includes(step.technique),
     )
     .slice(0, 1)
   return [
@@ -74,7 +75,7 @@ function edits(input: PlanInput, plan: Proposal): [string, PlanInput][] {
           ...input.aims.slice(1),
           ...input.aims.slice(0, 1),
           ...(input.aims.length === 1
-            ? (['rest'] as const).filter((a) => a !== input.aims[0])
+            ? (['rest'] as const).filter((aim) => aim !== input.aims[0])
             : []),
         ],
       },
@@ -83,7 +84,7 @@ function edits(input: PlanInput, plan: Proposal): [string, PlanInput][] {
       ? [
           [
             'a step pinned',
-            { ...input, pins: pinned.map((s) => ({ ...s, pinned: true as const })) },
+            { ...input, pins: pinned.map((step) => ({ ...step, pinned: true as const })) },
           ] satisfies [string, PlanInput],
         ]
       : []),
@@ -102,7 +103,7 @@ Object.assign(globalThis, {
    */
   unrest(times: number): number[] {
     const out: number[] = []
-    for (let k = 0; k < times; k++) {
+    for (let run = 0; run < times; run++) {
       const began = performance.now()
       let x = 1
       for (let i = 0; i < 2_500_000; i++) x = (x * 31 + i) | 0

@@ -54,7 +54,10 @@ export default async function replan() {
     await page.waitForFunction(() => 'replans' in globalThis)
     // A page that has planned for others before: its code is warm, these clients are new to it.
     await page.evaluate(() => globalThis.replans(1001, 1020, 1))
-    const seen = await page.evaluate(([n, r]) => globalThis.replans(1, n, r), [CASES, ROUNDS])
+    const seen = await page.evaluate(
+      ([key, value]) => globalThis.replans(1, key, value),
+      [CASES, ROUNDS],
+    )
     const unrest = await page.evaluate(() => globalThis.unrest(300))
     return linesOf(seen, unrest)
   } finally {

@@ -11,10 +11,9 @@ export default async function start() {
   await once()
   const took = []
   for (let i = 0; i < 3; i++) took.push(await once())
-  const median = took.sort((a, b) => a - b)[1] ?? 0
-  return [
-    `second start: ${took.map((t) => `${t.toFixed(1)} s`).join(', ')}; median ${times(median / AIM_S)} of ${AIM_S} s (aim: at most 1 ×)`,
-  ]
+  const median = took.sort((one, other) => one - other)[1] ?? 0
+  const list = took.map((seconds) => `${seconds.toFixed(1)} s`).join(', ')
+  return [`second start: ${list}; median ${times(median / AIM_S)} of ${AIM_S} s (aim: at most 1 ×)`]
 }
 
 function once() {

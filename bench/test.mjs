@@ -10,8 +10,8 @@ export default async function test() {
   return [
     `last whole ./test: ${Math.round(total)} s`,
     ...parts.map(
-      (p) =>
-        `${p.title.padEnd(42)} ${Math.round(p.seconds)} s, ${Math.round((100 * p.seconds) / total)} %`,
+      (part) =>
+        `${part.title.padEnd(42)} ${Math.round(part.seconds)} s, ${Math.round((100 * part.seconds) / total)} %`,
     ),
   ]
 }

@@ -53,7 +53,9 @@ export default async function verdict() {
       id: `row-${i}`,
     }))
     const shelf = Array.from({ length: products }, (_, i) =>
-      product('serum', `p${i}`, { inci: WORDS.map((w, k) => (k === i % 10 ? `${w} ${i}` : w)) }),
+      product('serum', `p${i}`, {
+        inci: WORDS.map((word, at) => (at === i % 10 ? `${word} ${i}` : word)),
+      }),
     )
     const past = Array.from({ length: visits }, (_, i) => ({
       day: day(7 * i + 3),
@@ -62,11 +64,11 @@ export default async function verdict() {
     }))
     const took = []
     for (let i = 0; i < 60; i++) {
-      const t = performance.now()
-      const v = screen(answers, TODAY, rows)
-      for (const p of shelf) productBars(p, v, answers)
+      const began = performance.now()
+      const screened = screen(answers, TODAY, rows)
+      for (const item of shelf) productBars(item, screened, answers)
       restBars(past, TODAY)
-      if (i >= 10) took.push(performance.now() - t)
+      if (i >= 10) took.push(performance.now() - began)
     }
     return took
   }
@@ -74,12 +76,12 @@ export default async function verdict() {
     [150, 250, 130],
     [300, 500, 260],
     [600, 1000, 520],
-  ].map((s) => [s, once(...s)])
+  ].map((size) => [size, once(...size)])
   const [small, full, large] = sizes.map(([, took]) => quantile(took, 0.5))
   return [
     ...sizes.map(
-      ([[f, p, v], took]) =>
-        `${f} findings, ${p} products, ${v} weekly visits: median ` +
+      ([[key, item, other], took]) =>
+        `${key} findings, ${item} products, ${other} weekly visits: median ` +
         `${ms(quantile(took, 0.5))}, p95 ${ms(quantile(took, 0.95))} = ` +
         `${times(quantile(took, 0.95) / FRAME_MS)} of one frame`,
     ),

@@ -18,14 +18,14 @@ export const consentKinds = z
   .array(z.enum(CONSENT_IDS))
   .min(1, 'at least one')
   .max(5)
-  .refine((k) => new Set(k).size === k.length, 'each once')
+  .refine((kinds) => new Set(kinds).size === kinds.length, 'each once')
 export const withdrawalPost = z.strictObject({ id, kinds: consentKinds })
 
 export const preferences = z.strictObject(
   Object.fromEntries(
-    PREFERENCES.map((p) => [
-      p.id,
-      z.enum(p.choices.map((c) => c.value) as [string, ...string[]]).optional(),
+    PREFERENCES.map((preference) => [
+      preference.id,
+      z.enum(preference.choices.map((choice) => choice.value) as [string, ...string[]]).optional(),
     ]),
   ),
 )
@@ -33,7 +33,10 @@ export const preferencesPut = z.strictObject({ preferences })
 
 const rule = z
   .string()
-  .refine((r) => CONTRAINDICATIONS.some((c) => c.id === r), 'a row of the table')
+  .refine(
+    (rule) => CONTRAINDICATIONS.some((contraindication) => contraindication.id === rule),
+    'a row of the table',
+  )
 export const liftPost = z.strictObject({ id, rule, word: line(200), reason: said(300) })
 export const patchTestPost = z.strictObject({
   id,
@@ -78,7 +81,10 @@ export const wholeReading = z.strictObject({
       ]),
     )
     .max(12)
-    .refine((l) => new Set(l.map((o) => o.line)).size === l.length, 'each line once')
+    .refine(
+      (overrules) => new Set(overrules.map((overrule) => overrule.line)).size === overrules.length,
+      'each line once',
+    )
     .optional(),
 })
 

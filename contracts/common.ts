@@ -14,6 +14,6 @@ export const regions = z.array(regionId).max(12)
 export const aims = z
   .array(z.enum(CONCERN_IDS))
   .max(5, 'at most five aims')
-  .refine((a) => new Set(a).size === a.length, 'each aim once')
+  .refine((aims) => new Set(aims).size === aims.length, 'each aim once')
 export const school = z.enum(SCHOOL_IDS)
 export const licences = z.array(z.enum(LICENCE_IDS))

@@ -63,15 +63,15 @@ export function jsonDepth(text: string): number {
   let deepest = 0
   let inString = false
   for (let i = 0; i < text.length; i++) {
-    const c = text[i]
+    const letter = text[i]
     if (inString) {
-      if (c === '\\') i++
-      else if (c === '"') inString = false
+      if (letter === '\\') i++
+      else if (letter === '"') inString = false
       continue
     }
-    if (c === '"') inString = true
-    else if (c === '{' || c === '[') deepest = Math.max(deepest, ++depth)
-    else if (c === '}' || c === ']') depth--
+    if (letter === '"') inString = true
+    else if (letter === '{' || letter === '[') deepest = Math.max(deepest, ++depth)
+    else if (letter === '}' || letter === ']') depth--
   }
   return deepest
 }

@@ -16,11 +16,14 @@ const has = (point: PointId, camp: string): boolean => {
 const technique = z.enum(TECHNIQUE_IDS)
 const camps = z.strictObject(
   Object.fromEntries(
-    POINTS.map((p) => [
-      p.id,
+    POINTS.map((point) => [
+      point.id,
       z
         .string()
-        .refine((c) => has(p.id, c), `one of ${p.camps.map((c) => c.id).join(', ')}`)
+        .refine(
+          (camp) => has(point.id, camp),
+          `one of ${point.camps.map((camp) => camp.id).join(', ')}`,
+        )
         .optional(),
     ]),
   ),
@@ -30,7 +33,7 @@ export const housePolicy = z.strictObject({
   without: z
     .array(technique.refine(canPin, 'a step of its own'))
     .max(TECHNIQUE_IDS.length)
-    .refine((t) => new Set(t).size === t.length, 'each once'),
+    .refine((techniques) => new Set(techniques).size === techniques.length, 'each once'),
 })
 export const policyPut = z.strictObject({ id, policy: housePolicy, reason: said(300) })
 
@@ -38,12 +41,15 @@ const minutes = z
   .number()
   .min(0.5, 'at least half a minute')
   .max(90, 'at most 90 minutes')
-  .refine((m) => Number.isInteger(m * 2), 'whole half-minutes')
+  .refine((minutes) => Number.isInteger(minutes * 2), 'whole half-minutes')
 export const protocolSteps = z
   .array(z.strictObject({ technique: technique.refine(canPin, 'a step of its own'), minutes }))
   .min(1, 'at least one step')
   .max(40, 'at most 40 steps')
-  .refine((s) => new Set(s.map((x) => x.technique)).size === s.length, 'each once')
+  .refine(
+    (steps) => new Set(steps.map((item) => item.technique)).size === steps.length,
+    'each once',
+  )
 export const protocolPost = z.strictObject({
   id,
   name: said(60),

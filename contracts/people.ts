@@ -9,12 +9,12 @@ const fields = {
   born: z.union([
     z.literal(''),
     day.refine(
-      (d) => d >= '1900-01-01' && d <= new Date().toISOString().slice(0, 10),
+      (day) => day >= '1900-01-01' && day <= new Date().toISOString().slice(0, 10),
       'a birthday from 1900 to today',
     ),
   ]),
   phone: line(40).refine(
-    (p) => p === '' || /^[+0-9 ()/-]{4,40}$/.test(p),
+    (phone) => phone === '' || /^[+0-9 ()/-]{4,40}$/.test(phone),
     'digits, spaces, + ( ) / -',
   ),
   email,

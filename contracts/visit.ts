@@ -76,7 +76,7 @@ export const consentPost = z.discriminatedUnion('method', [
 ])
 
 const zoneReading = z.strictObject(
-  Object.fromEntries(ALL_READING_IDS.map((r) => [r, grade.optional()])) as Record<
+  Object.fromEntries(ALL_READING_IDS.map((allReading) => [allReading, grade.optional()])) as Record<
     AnyReadingId,
     z.ZodOptional<typeof grade>
   >,
@@ -118,7 +118,7 @@ export const planStep = z.strictObject({
 export const planSteps = z
   .array(planStep)
   .max(80, 'at most 80 steps')
-  .refine((s) => new Set(s.map((x) => x.key)).size === s.length, 'each key once')
+  .refine((steps) => new Set(steps.map((item) => item.key)).size === steps.length, 'each key once')
 export const planPut = z.strictObject({
   steps: planSteps,
   protocol: protocolRef.nullable().default(null),

@@ -13,12 +13,12 @@ export type Percent = Unit<'%'>
 /** Load on the house scale, in hundredths, always whole. */
 export type LoadHundredths = Unit<'load/100'>
 
-export const minutes = (n: number) => n as Minutes
-export const squareCentimetres = (n: number) => n as SquareCentimetres
-export const grams = (n: number) => n as Grams
-export const millilitres = (n: number) => n as Millilitres
-export const percent = (n: number) => n as Percent
-export const loadHundredths = (n: number) => n as LoadHundredths
+export const minutes = (amount: number) => amount as Minutes
+export const squareCentimetres = (amount: number) => amount as SquareCentimetres
+export const grams = (amount: number) => amount as Grams
+export const millilitres = (amount: number) => amount as Millilitres
+export const percent = (amount: number) => amount as Percent
+export const loadHundredths = (amount: number) => amount as LoadHundredths
 /** Whole hundredths, as tables keep what has two places, and back. */
 export const toHundredths = (amount: number): number => Math.round(amount * 100)
 export const fromHundredths = (hundredths: number): number => hundredths / 100
@@ -45,8 +45,8 @@ export const TICK_SECONDS = 30
 export const SHORTEST_STEP = TICK_SECONDS / 60
 
 /** Minutes → whole ticks, rounded up: a plan never promises less time than a step takes. */
-export function toTicks(m: Minutes): number {
-  return Math.max(0, Math.ceil((m * 60) / TICK_SECONDS - 1e-9))
+export function toTicks(minutes: Minutes): number {
+  return Math.max(0, Math.ceil((minutes * 60) / TICK_SECONDS - 1e-9))
 }
 
 /** Whole ticks that fit into so many minutes, rounded down: a slot is never said to be longer. */
@@ -55,11 +55,13 @@ export function ticksWithin(slot: number): number {
 }
 
 /** Minutes to the nearest tick, as a hand is timed. */
-export const nearestTick = (n: number): Minutes => fromTicks(Math.round((n * 60) / TICK_SECONDS))
+export const nearestTick = (amount: number): Minutes =>
+  fromTicks(Math.round((amount * 60) / TICK_SECONDS))
 
 export function fromTicks(ticks: number): Minutes {
   return minutes((ticks * TICK_SECONDS) / 60)
 }
 
 /** Whether so many minutes are whole ticks: what a hand times is. */
-export const isWholeTicks = (n: number): boolean => Number.isInteger((n * 60) / TICK_SECONDS)
+export const isWholeTicks = (amount: number): boolean =>
+  Number.isInteger((amount * 60) / TICK_SECONDS)

@@ -1,4 +1,4 @@
-import * as t from './schema'
+import * as tables from './schema'
 import { withOwner } from './owner'
 
 /** What a data folder holds: nobody's house yet, the invented one, or somebody's own. */
@@ -11,8 +11,8 @@ export type Contents = 'nothing' | 'demo' | 'own'
  */
 export async function contentsOf(url: string): Promise<Contents> {
   return withOwner(url, async (db) => {
-    const [house] = await db.select({ id: t.practice.id }).from(t.practice)
-    const people = await db.select({ demo: t.staff.demo }).from(t.staff)
+    const [house] = await db.select({ id: tables.practice.id }).from(tables.practice)
+    const people = await db.select({ demo: tables.staff.demo }).from(tables.staff)
     if (people.some((person) => person.demo)) return 'demo'
     return house || people.length > 0 ? 'own' : 'nothing'
   })

@@ -1,5 +1,5 @@
 import type { LicenceId } from '#core/catalogue/kinds'
-import * as t from './schema'
+import * as tables from './schema'
 import { hashOf, withOwner } from './owner'
 
 const EVERY_LICENCE: LicenceId[] = [
@@ -29,7 +29,7 @@ export async function seedEmpty(
   }
   await withOwner(url, (db) =>
     db.transaction(async (tx) => {
-      await tx.insert(t.practice).values({
+      await tx.insert(tables.practice).values({
         name: 'Our practice',
         address: 'Address',
         phone: 'Phone',
@@ -37,8 +37,8 @@ export async function seedEmpty(
         timeZone,
         school: 'warmCloth',
       })
-      await tx.insert(t.rooms).values({ id: crypto.randomUUID(), name: 'Room 1' })
-      await tx.insert(t.staff).values(person)
+      await tx.insert(tables.rooms).values({ id: crypto.randomUUID(), name: 'Room 1' })
+      await tx.insert(tables.staff).values(person)
     }),
   )
 }

@@ -33,10 +33,11 @@ function findPrograms() {
   if (!existsSync(LIB)) return undefined
   const version = readdirSync(LIB)
     .filter(
-      (v) =>
-        existsSync(join(LIB, v, 'bin', 'initdb')) && existsSync(join(LIB, v, 'bin', 'postgres')),
+      (value) =>
+        existsSync(join(LIB, value, 'bin', 'initdb')) &&
+        existsSync(join(LIB, value, 'bin', 'postgres')),
     )
-    .sort((a, b) => Number(b) - Number(a))[0]
+    .sort((one, other) => Number(other) - Number(one))[0]
   return version && join(LIB, version, 'bin')
 }
 

@@ -29,8 +29,8 @@ if (process.argv.includes('--from-nothing')) {
     })
     if (gone.status !== 0) throw new Trouble('The Debian packages could not be taken away.')
   }
-  for (const f of ['node_modules', '.output', '.nuxt', '.data'])
-    rmSync(join(ROOT, f), { recursive: true, force: true })
+  for (const folder of ['node_modules', '.output', '.nuxt', '.data'])
+    rmSync(join(ROOT, folder), { recursive: true, force: true })
 }
 
 const began = Date.now()
@@ -46,14 +46,14 @@ await new Promise((resolve, reject) => {
     if (!address || looked) return
     looked = (async () => {
       for (const path of ['/api/ready', '/sign-in']) {
-        const r = await fetch(`${address}${path}`)
-        if (!r.ok) throw new Trouble(`${path} answers ${r.status}`)
+        const reply = await fetch(`${address}${path}`)
+        if (!reply.ok) throw new Trouble(`${path} answers ${reply.status}`)
       }
       say(`./start served the demo after ${since()}`)
       child.kill('SIGINT')
-    })().catch((e) => {
+    })().catch((event) => {
       child.kill('SIGINT')
-      reject(e)
+      reject(event)
     })
   })
   child.once('exit', (code) =>

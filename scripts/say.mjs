@@ -30,13 +30,15 @@ export function run(command, args, options = {}) {
   return new Promise((resolve, reject) => {
     const child = spawn(command, args, { cwd: ROOT, stdio: ['ignore', 'pipe', 'pipe'], ...options })
     let output = ''
-    child.stdout.on('data', (d) => {
-      output += d
+    child.stdout.on('data', (chunk) => {
+      output += chunk
     })
-    child.stderr.on('data', (d) => {
-      output += d
+    child.stderr.on('data', (chunk) => {
+      output += chunk
     })
-    child.on('error', (e) => reject(new Trouble(`${command} could not be started: ${e.message}`)))
+    child.on('error', (error) =>
+      reject(new Trouble(`${command} could not be started: ${error.message}`)),
+    )
     child.on('close', (code) => resolve({ code: code ?? 1, output }))
   })
 }

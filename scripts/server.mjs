@@ -54,7 +54,7 @@ export async function whenReady(port, child) {
     } catch {
       /* not up yet */
     }
-    await new Promise((r) => setTimeout(r, 100))
+    await new Promise((done) => setTimeout(done, 100))
   }
   throw new Trouble('The server did not become ready within half a minute.')
 }

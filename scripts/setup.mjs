@@ -37,9 +37,10 @@ function* files(path) {
 /** Builds when any source differs from what the last build was made of. */
 export async function ensureBuild() {
   const hash = createHash('sha256')
-  for (const s of SOURCES)
-    for (const f of files(join(ROOT, s)))
-      if (!f.endsWith('.test.ts')) hash.update(f.slice(ROOT.length)).update(readFileSync(f))
+  for (const source of SOURCES)
+    for (const file of files(join(ROOT, source)))
+      if (!file.endsWith('.test.ts'))
+        hash.update(file.slice(ROOT.length)).update(readFileSync(file))
   const now = hash.digest('hex')
   const mark = join(ROOT, '.output', '.source-hash')
   if (existsSync(mark) && readFileSync(mark, 'utf8') === now) return

@@ -61,9 +61,9 @@ async function main() {
   await cluster.up()
   try {
     await open(cluster)
-  } catch (e) {
+  } catch (error) {
     cluster.down()
-    throw e
+    throw error
   }
 }
 
@@ -94,8 +94,8 @@ async function open(cluster) {
   const end = endingOf({ cluster, server: run.child, bench })
   try {
     await whenReady(run.port, run.child)
-  } catch (e) {
-    say(e.message)
+  } catch (error) {
+    say(error.message)
     await end(1)
     return
   }
@@ -146,7 +146,7 @@ function alive(pid) {
   }
 }
 
-main().catch((e) => {
-  say(`\n${e instanceof Trouble ? e.message : e.stack}`)
+main().catch((event) => {
+  say(`\n${event instanceof Trouble ? event.message : event.stack}`)
   process.exit(1)
 })

@@ -108,8 +108,8 @@ function close() {
 }
 
 main()
-  .catch((e) => {
+  .catch((event) => {
     tally.broken = true
-    say(`\n${e instanceof Trouble ? e.message : e.stack}`)
+    say(`\n${event instanceof Trouble ? event.message : event.stack}`)
   })
   .finally(close)

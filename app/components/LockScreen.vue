@@ -10,8 +10,8 @@ async function open() {
   try {
     await session.unlock(code.value)
     reloadNuxtApp({ force: true })
-  } catch (e) {
-    trouble.value = sayProblem(e)
+  } catch (error) {
+    trouble.value = sayProblem(error)
     code.value = ''
   }
 }

@@ -5,8 +5,8 @@ export const clock = (at: number, zone: string) =>
   )
 /** The year is said where it is not this one. */
 export const dayWords = (at: number, zone: string) => {
-  const year = (t: number) =>
-    new Intl.DateTimeFormat('en-GB', { year: 'numeric', timeZone: zone }).format(t)
+  const year = (instant: number) =>
+    new Intl.DateTimeFormat('en-GB', { year: 'numeric', timeZone: zone }).format(instant)
   return new Intl.DateTimeFormat('en-GB', {
     weekday: 'short',
     day: 'numeric',
@@ -28,8 +28,8 @@ export const fullDay = (at: number, zone: string) =>
 export const dayAndClock = (at: number, zone: string) => `${dayWords(at, zone)}, ${clock(at, zone)}`
 /** Elapsed time as m:ss. */
 export const elapsed = (ms: number) => {
-  const s = Math.max(0, Math.floor(ms / 1000))
-  return `${Math.floor(s / 60)}:${String(s % 60).padStart(2, '0')}`
+  const seconds = Math.max(0, Math.floor(ms / 1000))
+  return `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`
 }
 /** "5 weeks ago", "yesterday": how long a moment lies back. */
 export function daysAgo(at: number, now = Date.now()): string {

@@ -10,7 +10,10 @@ let worker: Worker | undefined
 let next = 1
 /** The shelf that the worker has. */
 let sent: PlanInput['shelf'] | undefined
-const waiting = new Map<number, { resolve: (v: unknown) => void; reject: (e: Error) => void }>()
+const waiting = new Map<
+  number,
+  { resolve: (value: unknown) => void; reject: (error: Error) => void }
+>()
 
 function ask(
   kind: PlanQuestion['ask'],
@@ -21,10 +24,10 @@ function ask(
     sent = undefined
     worker = new Worker(new URL('../workers/plan.worker.ts', import.meta.url), { type: 'module' })
     worker.onmessage = (event: MessageEvent<{ id: number; answer?: unknown; error?: string }>) => {
-      const w = waiting.get(event.data.id)
+      const ownWaiting = waiting.get(event.data.id)
       waiting.delete(event.data.id)
-      if (event.data.error === undefined) w?.resolve(event.data.answer)
-      else w?.reject(new Error(event.data.error))
+      if (event.data.error === undefined) ownWaiting?.resolve(event.data.answer)
+      else ownWaiting?.reject(new Error(event.data.error))
     }
   }
   const id = next++

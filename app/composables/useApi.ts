@@ -56,9 +56,11 @@ function toProblem(error: unknown): ApiProblem {
   })
 }
 
-export const isProblem = (e: unknown): e is ApiProblem => e instanceof ApiProblem
-export const sayProblem = (e: unknown): string =>
-  isProblem(e) ? e.message : 'It did not work. Nothing was lost.'
+export const isProblem = (event: unknown): event is ApiProblem => event instanceof ApiProblem
+export const sayProblem = (event: unknown): string =>
+  isProblem(event) ? event.message : 'It did not work. Nothing was lost.'
 /** The message for one field of a refused form. */
-export const fieldProblem = (e: unknown, field: string): string[] =>
-  isProblem(e) ? e.problem.fields.filter((f) => f.field === field).map((f) => f.allowed) : []
+export const fieldProblem = (event: unknown, field: string): string[] =>
+  isProblem(event)
+    ? event.problem.fields.filter((other) => other.field === field).map((field) => field.allowed)
+    : []

@@ -20,10 +20,10 @@ export function useDraft<T>(options: {
     let typed = false
     watch(
       options.value,
-      (v) => {
+      (value) => {
         typed = true
         options.changed?.()
-        if (open()) void writeDraft(options.key(), v)
+        if (open()) void writeDraft(options.key(), value)
       },
       { deep: true },
     )

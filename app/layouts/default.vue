@@ -44,14 +44,14 @@ async function leave(sure = false) {
     <nav v-if="session.me" class="rail noprint" aria-label="Places">
       <div class="mark serif" aria-hidden="true">Oak<br />Basin</div>
       <NuxtLink
-        v-for="p in places"
-        :key="p.to"
-        :to="p.to"
+        v-for="ownPlace in places"
+        :key="ownPlace.to"
+        :to="ownPlace.to"
         class="place"
-        :class="{ here: here(p.to) }"
-        :aria-current="here(p.to) ? 'page' : undefined"
+        :class="{ here: here(ownPlace.to) }"
+        :aria-current="here(ownPlace.to) ? 'page' : undefined"
       >
-        <VIcon :icon="p.icon" size="22" aria-hidden="true" /><span>{{ p.name }}</span>
+        <VIcon :icon="ownPlace.icon" size="22" aria-hidden="true" /><span>{{ ownPlace.name }}</span>
       </NuxtLink>
       <div class="grow" />
       <button v-if="session.me.hasCode" class="place" type="button" @click="session.lock()">

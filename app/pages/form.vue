@@ -29,16 +29,16 @@ let draftKey = ''
 const draft = useDraft({
   key: () => draftKey,
   value: () => ({ answers: answers.value, medicines: medicines.value }),
-  restore: (d) => {
-    answers.value = d.answers
-    medicines.value = d.medicines
+  restore: (kept) => {
+    answers.value = kept.answers
+    medicines.value = kept.medicines
   },
   open: () => !sent.value,
 })
-const of = (topic: TopicId) => FINDING_ORDER.filter((f) => FINDINGS[f].topic === topic)
-const open = computed(() => FINDING_ORDER.filter((f) => !answers.value[f]).length)
-const set = (id: FindingId, a: Answer) => {
-  answers.value = { ...answers.value, [id]: a }
+const of = (topic: TopicId) => FINDING_ORDER.filter((finding) => FINDINGS[finding].topic === topic)
+const open = computed(() => FINDING_ORDER.filter((finding) => !answers.value[finding]).length)
+const set = (id: FindingId, answer: Answer) => {
+  answers.value = { ...answers.value, [id]: answer }
 }
 
 onMounted(async () => {
@@ -47,15 +47,15 @@ onMounted(async () => {
   const bytes = new Uint8Array(
     await crypto.subtle.digest('SHA-256', new TextEncoder().encode(token.value)),
   )
-  draftKey = `form-${[...bytes.slice(0, 8)].map((x) => x.toString(16).padStart(2, '0')).join('')}`
+  draftKey = `form-${[...bytes.slice(0, 8)].map((byte) => byte.toString(16).padStart(2, '0')).join('')}`
   try {
     house.value = await api('/api/form/open', { method: 'POST', body: { token: token.value } })
-  } catch (e) {
+  } catch (error) {
     trouble.value =
-      isProblem(e) && e.status === 400
+      isProblem(error) && error.status === 400
         ? 'This link does not open anything any more. Ask the practice for a new one.'
-        : sayProblem(e)
-    if (isProblem(e) && e.status === 404) await draft.drop()
+        : sayProblem(error)
+    if (isProblem(error) && error.status === 404) await draft.drop()
     return
   }
   await draft.start()
@@ -72,8 +72,8 @@ async function send() {
     await draft.drop()
     answers.value = {}
     medicines.value = ''
-  } catch (e) {
-    trouble.value = sayProblem(e)
+  } catch (error) {
+    trouble.value = sayProblem(error)
   } finally {
     busy.value = false
   }
@@ -94,18 +94,18 @@ async function send() {
         For {{ house.practice }}. Yes, no, or unsure: unsure is a good answer too. You can close
         this page and come back on this device.
       </p>
-      <section v-for="t in TOPIC_IDS" :key="t" class="panel">
-        <h2>{{ TOPIC_NAMES[t] }}</h2>
+      <section v-for="topic in TOPIC_IDS" :key="topic" class="panel">
+        <h2>{{ TOPIC_NAMES[topic] }}</h2>
         <ul class="plainlist">
           <QuestionRow
-            v-for="f in of(t)"
-            :key="f"
-            :finding="FINDINGS[f]"
-            :answer="answers[f]"
+            v-for="asked in of(topic)"
+            :key="asked"
+            :finding="FINDINGS[asked]"
+            :answer="answers[asked]"
             :before="undefined"
             :disabled="false"
             :today="house.today"
-            @answer="(a: Answer) => set(f, a)"
+            @answer="(a: Answer) => set(asked, a)"
           />
         </ul>
       </section>

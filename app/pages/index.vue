@@ -41,9 +41,9 @@ const named = (id: string) => {
   return visit ? `${clock(visit.startsAt, page.value?.timeZone ?? 'UTC')} ${visit.client}` : ''
 }
 const conflicts = computed(() =>
-  (page.value?.conflicts ?? []).map(({ kind, a, b, device, sentence }) => ({
-    key: kind + a + b,
-    text: `${device ? `${DEVICE_NAMES[device]}: ` : ''}${sentence} ${named(a)} · ${named(b)}`,
+  (page.value?.conflicts ?? []).map(({ kind, a: one, b: other, device, sentence }) => ({
+    key: kind + one + other,
+    text: `${device ? `${DEVICE_NAMES[device]}: ` : ''}${sentence} ${named(one)} · ${named(other)}`,
   })),
 )
 async function saved() {

@@ -69,14 +69,14 @@ const AUDIT_WORDS: Readonly<Record<string, string>> = {
             </tr>
           </thead>
           <tbody>
-            <tr v-for="a in data.audit" :key="a.id">
-              <td>{{ dayAndClock(a.at, data.house.timeZone) }}</td>
-              <td>{{ a.staff }}</td>
+            <tr v-for="entry in data.audit" :key="entry.id">
+              <td>{{ dayAndClock(entry.at, data.house.timeZone) }}</td>
+              <td>{{ entry.staff }}</td>
               <td>
-                {{ AUDIT_WORDS[a.action] ?? a.action }}
-                <span v-if="!a.allowed" class="tag stop">refused</span>
+                {{ AUDIT_WORDS[entry.action] ?? entry.action }}
+                <span v-if="!entry.allowed" class="tag stop">refused</span>
               </td>
-              <td>{{ a.client }}</td>
+              <td>{{ entry.client }}</td>
             </tr>
           </tbody>
         </VTable>

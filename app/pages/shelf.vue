@@ -22,13 +22,13 @@ const rows = computed(() =>
   ),
 )
 /** An acid in numbers: per cent in all, pH, and how much of it is free to work. */
-const strength = (p: Product) =>
-  p.acid
-    ? `${p.acid.percent} % ${p.acid.name} acid, ${p.pH === undefined ? 'pH not known' : `pH ${p.pH}`}: ${freeAcidOf(p).toFixed(1)} % free`
-    : p.pH === undefined
-      ? ''
-      : `pH ${p.pH}`
-const left = (l: Lot) => (data.value ? daysBetween(data.value.today, l.expires) : 0)
+function strength(product: Product): string {
+  const sour = product.pH === undefined ? '' : `pH ${product.pH}`
+  if (!product.acid) return sour
+  const { percent, name } = product.acid
+  return `${percent} % ${name} acid, ${sour || 'pH not known'}: ${freeAcidOf(product).toFixed(1)} % free`
+}
+const left = (lot: Lot) => (data.value ? daysBetween(data.value.today, lot.expires) : 0)
 function activesOf(product: Product): string {
   const names = ingredientsIn(product.inci).map((active) => INGREDIENTS[active].name)
   return names.join(', ') || (strength(product) ? '' : '–')
@@ -58,25 +58,25 @@ function activesOf(product: Product): string {
         </thead>
         <tbody>
           <template v-for="i in rows" :key="i.product.id"
-            ><tr v-for="l in i.lots" :key="l.id">
+            ><tr v-for="lot in i.lots" :key="lot.id">
               <td>
                 <b>{{ i.product.name }}</b>
               </td>
               <td>{{ KIND_NAMES[i.product.kind] }}</td>
               <td class="figures">
-                {{ l.code
-                }}<span v-if="l.openedOn" class="soft since">open since {{ l.openedOn }}</span>
+                {{ lot.code
+                }}<span v-if="lot.openedOn" class="soft since">open since {{ lot.openedOn }}</span>
               </td>
               <td class="figures">
-                {{ l.expires }}
-                <span v-if="l.trouble" class="tag stop">{{
-                  l.trouble.split(/,? since/)[0]
-                }}</span><span v-else-if="endsSoon(left(l))" class="tag watch"
-                  >{{ left(l) }} days</span
+                {{ lot.expires }}
+                <span v-if="lot.trouble" class="tag stop">{{
+                  lot.trouble.split(/,? since/)[0]
+                }}</span><span v-else-if="endsSoon(left(lot))" class="tag watch"
+                  >{{ left(lot) }} days</span
                 >
               </td>
               <td class="figures left">
-                {{ Math.round(l.remainingMillilitres) }} of {{ i.product.packMillilitres }} mL
+                {{ Math.round(lot.remainingMillilitres) }} of {{ i.product.packMillilitres }} mL
               </td>
               <td class="soft">
                 <span v-if="strength(i.product)" class="figures strength">{{

@@ -18,8 +18,8 @@ async function enter() {
     await session.signIn(email.value.trim(), password.value)
     const to = String(route.query.to ?? '/')
     await navigateTo(to.startsWith('/') && !to.startsWith('//') ? to : '/')
-  } catch (e) {
-    trouble.value = e
+  } catch (error) {
+    trouble.value = error
   } finally {
     busy.value = false
   }

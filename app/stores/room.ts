@@ -19,7 +19,9 @@ export const useRoom = defineStore('room', () => {
   const steps = computed<PlanStep[]>(
     () => visit.bundle?.plans.find((plan) => plan.version === state.value?.version)?.steps ?? [],
   )
-  const place = computed(() => steps.value.findIndex((s) => s.key === state.value?.current?.key))
+  const place = computed(() =>
+    steps.value.findIndex((step) => step.key === state.value?.current?.key),
+  )
   const current = computed(() => steps.value[place.value])
   const next = computed(() => (place.value < 0 ? undefined : steps.value[place.value + 1]))
   const plans = useReplan({ state, steps, input, tap: taps.tap, trouble: taps.trouble })

@@ -23,15 +23,15 @@ export const useVisit = defineStore('visit', () => {
 
   const input = computed(() => bundle.value && toPlanInput(bundle.value))
   const draft = computed<PlanStep[]>(
-    () => bundle.value?.plans.find((p) => p.version === 0)?.steps ?? [],
+    () => bundle.value?.plans.find((plan) => plan.version === 0)?.steps ?? [],
   )
   const open = computed<OpenPoint[]>(() =>
     bundle.value && input.value ? openPoints(bundle.value, input.value) : [],
   )
   async function change(patch: Record<string, unknown>) {
-    const b = bundle.value
-    if (!b) return
-    await send('', 'PATCH', { version: b.visit.version, ...patch })
+    const ownBundle = bundle.value
+    if (!ownBundle) return
+    await send('', 'PATCH', { version: ownBundle.visit.version, ...patch })
     await reload()
   }
   return { bundle, input, draft, open, load, reload, send, change }

@@ -36,7 +36,7 @@ self.onmessage = (event: MessageEvent<string>) => {
   const { id } = question
   try {
     self.postMessage({ id, answer: answer(question) })
-  } catch (e) {
-    self.postMessage({ id, error: e instanceof Error ? e.message : 'failed' })
+  } catch (ownError) {
+    self.postMessage({ id, error: ownError instanceof Error ? ownError.message : 'failed' })
   }
 }

@@ -5,18 +5,20 @@ import { TECHNIQUES, TECHNIQUE_IDS } from '../catalogue/techniques/techniques'
 import { suggestNext } from '../course/next'
 import { aftercareCard } from './card'
 
-const H = 3_600_000
-const topic = (lines: ReturnType<typeof aftercareCard>, t: string) =>
-  lines.find((l) => l.topic === t)
+const hour = 3_600_000
+const topic = (lines: ReturnType<typeof aftercareCard>, name: string) =>
+  lines.find((line) => line.topic === name)
 
 describe('aftercare card', () => {
   it('keeps the strictest of each topic with its real end', () => {
-    const card = aftercareCard(['grain', 'tip'], false, 1000 * H)
-    expect(topic(card, 'exfoliation')).toMatchObject({ rule: 'exfoliate-tip', until: 1672 * H })
-    expect(topic(card, 'makeUp')).toMatchObject({ rule: 'makeup-tip', until: 1024 * H })
+    const card = aftercareCard(['grain', 'tip'], false, 1000 * hour)
+    expect(topic(card, 'exfoliation')).toMatchObject({ rule: 'exfoliate-tip', until: 1672 * hour })
+    expect(topic(card, 'makeUp')).toMatchObject({ rule: 'makeup-tip', until: 1024 * hour })
   })
   it('is gentle after a gentle visit and says nothing after none', () => {
-    expect(topic(aftercareCard(['milk', 'moisturiser'], false, 0), 'makeUp')?.until).toBe(0.5 * H)
+    expect(topic(aftercareCard(['milk', 'moisturiser'], false, 0), 'makeUp')?.until).toBe(
+      0.5 * hour,
+    )
     expect(aftercareCard([], false, 0)).toEqual([])
   })
   it('asks for the plainest care after a stop', () => {
@@ -28,26 +30,31 @@ describe('aftercare card', () => {
         fc.subarray([...TECHNIQUE_IDS]),
         fc.subarray([...TECHNIQUE_IDS]),
         fc.boolean(),
-        (a, b, stopped) => {
-          const less = aftercareCard(a, stopped, 0)
-          const more = aftercareCard([...a, ...b], stopped, 0)
-          for (const l of less) expect(topic(more, l.topic)?.until).toBeGreaterThanOrEqual(l.until)
+        (one, other, stopped) => {
+          const less = aftercareCard(one, stopped, 0)
+          const more = aftercareCard([...one, ...other], stopped, 0)
+          for (const aftercareLine of less)
+            expect(topic(more, aftercareLine.topic)?.until).toBeGreaterThanOrEqual(
+              aftercareLine.until,
+            )
         },
       ),
     )
   })
   it('has a case for every row, and misses it when the row is gone', () => {
     for (const row of AFTERCARE) {
-      const rest = AFTERCARE.filter((r) => r.id !== row.id)
+      const rest = AFTERCARE.filter((aftercare) => aftercare.id !== row.id)
       const done = TECHNIQUE_IDS.filter(
-        (t) =>
+        (technique) =>
           row.after === 'any' ||
           row.after === 'stopped' ||
-          TECHNIQUES[t].families.some((f) => row.after.includes(f)),
+          TECHNIQUES[technique].families.some((family) => row.after.includes(family)),
       )
       const fires = (rows: typeof AFTERCARE) =>
-        done.some((t) =>
-          aftercareCard([t], row.after === 'stopped', 0, rows).some((l) => l.rule === row.id),
+        done.some((technique) =>
+          aftercareCard([technique], row.after === 'stopped', 0, rows).some(
+            (aftercareLine) => aftercareLine.rule === row.id,
+          ),
         )
       expect(fires(AFTERCARE), row.id).toBe(true)
       expect(fires(rest), row.id).toBe(false)

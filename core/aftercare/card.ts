@@ -27,17 +27,17 @@ export function aftercareCard(
   endedAt: number,
   rows: readonly AftercareRow[] = AFTERCARE,
 ): AftercareLine[] {
-  const families = new Set<FamilyId>(done.flatMap((t) => TECHNIQUES[t].families))
-  const fits = (r: AftercareRow) =>
-    r.after === 'any'
+  const families = new Set<FamilyId>(done.flatMap((technique) => TECHNIQUES[technique].families))
+  const fits = (aftercare: AftercareRow) =>
+    aftercare.after === 'any'
       ? done.length > 0
-      : r.after === 'stopped'
+      : aftercare.after === 'stopped'
         ? stopped
-        : r.after.some((f) => families.has(f))
+        : aftercare.after.some((family) => families.has(family))
   return TOPIC_IDS.flatMap((topic) => {
     const strictest = rows
-      .filter((r) => r.topic === topic && fits(r))
-      .sort((a, b) => b.hours - a.hours)[0]
+      .filter((row) => row.topic === topic && fits(row))
+      .sort((one, other) => other.hours - one.hours)[0]
     return strictest
       ? [
           {

@@ -20,7 +20,7 @@ const USUAL_DAYS = 28
 export function suggestNext(done: readonly TechniqueId[], day: string): NextVisit {
   const usual = addDays(day, USUAL_DAYS)
   const rest = earliestAgain(
-    done.flatMap((t) => TECHNIQUES[t].families),
+    done.flatMap((technique) => TECHNIQUES[technique].families),
     day,
   )
   if (rest && rest.day > usual) return { day: rest.day, reason: rest.sentence, rule: rest.rule }

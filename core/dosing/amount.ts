@@ -89,8 +89,8 @@ export const FINGERTIP_GRAMS = { men: 0.49, women: 0.43, usual: 0.5 } as const
 /** Skin that one fingertip unit covers, cm² (same source). */
 export const FINGERTIP_AREA = { men: 312, women: 257 } as const
 
-export function fingertipUnits(g: number): number {
-  return Math.round((g / FINGERTIP_GRAMS.usual) * 2) / 2
+export function fingertipUnits(weight: number): number {
+  return Math.round((weight / FINGERTIP_GRAMS.usual) * 2) / 2
 }
 
 /**

@@ -10,7 +10,7 @@ import { freeAcidPercent } from './freeAcid'
 
 describe('amounts', () => {
   it("is area times film, in the bottle's own measure", () => {
-    const a = amountFor(
+    const amount = amountFor(
       product('hydratingMask', 'm', {
         density: 1.1,
         dispenser: { kind: 'spatula', millilitres: 2.5 },
@@ -18,9 +18,9 @@ describe('amounts', () => {
       GROUPS.faceNeck,
     )
     const exact = (areaOf(GROUPS.faceNeck) * 10) / 1000 / 1.1
-    expect(Math.abs(a.millilitres - exact)).toBeLessThanOrEqual(0.625 + 1e-9)
-    expect(a.words).toMatch(/spatula tips$/)
-    expect(a.grams).toBeCloseTo(a.millilitres * 1.1, 9)
+    expect(Math.abs(amount.millilitres - exact)).toBeLessThanOrEqual(0.625 + 1e-9)
+    expect(amount.words).toMatch(/spatula tips$/)
+    expect(amount.grams).toBeCloseTo(amount.millilitres * 1.1, 9)
   })
   it('never rounds sun protection below its film', () => {
     fc.assert(
@@ -29,15 +29,15 @@ describe('amounts', () => {
         fc.double({ min: 0.1, max: 1.5, noNaN: true }),
         fc.double({ min: 0.8, max: 1.4, noNaN: true }),
         (regions, pump, density) => {
-          const a = amountFor(
+          const amount = amountFor(
             product('sunProtection', 's', {
               density,
               dispenser: { kind: 'pump', millilitres: pump },
             }),
             regions,
           )
-          expect(a.grams).toBeGreaterThanOrEqual((areaOf(regions) * 2) / 1000 - 1e-6)
-          expect(a.roundingPercent).toBeGreaterThanOrEqual(0)
+          expect(amount.grams).toBeGreaterThanOrEqual((areaOf(regions) * 2) / 1000 - 1e-6)
+          expect(amount.roundingPercent).toBeGreaterThanOrEqual(0)
         },
       ),
     )
@@ -57,19 +57,19 @@ describe('amounts', () => {
     )
   })
   it('costs the share of the bottle', () => {
-    const p = product('milk', 'm', {
+    const ownProduct = product('milk', 'm', {
       dispenser: { kind: 'pump', millilitres: 1 },
       packMillilitres: 100,
       priceCents: 2000,
     })
-    const a = amountFor(p, GROUPS.face)
-    expect(a.costCents).toBe(Math.round(a.millilitres * 20))
+    const amount = amountFor(ownProduct, GROUPS.face)
+    expect(amount.costCents).toBe(Math.round(amount.millilitres * 20))
   })
   it('keeps each house film inside its own range', () => {
-    for (const k of PRODUCT_KINDS) {
-      const f = FILMS[k]
-      expect(f.milligrams).toBeGreaterThanOrEqual(f.range[0])
-      expect(f.milligrams).toBeLessThanOrEqual(f.range[1])
+    for (const productKind of PRODUCT_KINDS) {
+      const filmRule = FILMS[productKind]
+      expect(filmRule.milligrams).toBeGreaterThanOrEqual(filmRule.range[0])
+      expect(filmRule.milligrams).toBeLessThanOrEqual(filmRule.range[1])
     }
   })
   it('reads quarters and halves', () => {

@@ -10,13 +10,13 @@ describe('mixing', () => {
         fc.double({ min: 0.5, max: 90, noNaN: true }),
         fc.double({ min: 2, max: 20, noNaN: true }),
         (ml, scoop) => {
-          const m = mixFor('hardeningPowder', ml, scoop, 'normal', true)
-          expect(m?.liquid).toBe((m?.powder ?? 0) * 2)
-          expect(((m?.powder ?? 0) + (m?.liquid ?? 0)) * scoop).toBeGreaterThanOrEqual(
+          const mix = mixFor('hardeningPowder', ml, scoop, 'normal', true)
+          expect(mix?.liquid).toBe((mix?.powder ?? 0) * 2)
+          expect(((mix?.powder ?? 0) + (mix?.liquid ?? 0)) * scoop).toBeGreaterThanOrEqual(
             ml * 1.1 - 1e-6,
           )
-          expect(((m?.powder ?? 0) - 0.25) * 3 * scoop).toBeLessThan(ml * 1.1)
-          expect(Number.isInteger((m?.powder ?? 0) * 4)).toBe(true)
+          expect(((mix?.powder ?? 0) - 0.25) * 3 * scoop).toBeLessThan(ml * 1.1)
+          expect(Number.isInteger((mix?.powder ?? 0) * 4)).toBe(true)
         },
       ),
     )

@@ -8,7 +8,7 @@ const subset = fc.subarray([...REGION_IDS])
 describe('zones and regions', () => {
   it('folds every zone but the lids into a region', () => {
     const folded = new Set(REGION_IDS.flatMap(zonesOf))
-    expect(ZONE_IDS.filter((z) => !folded.has(z))).toEqual(['lidL', 'lidR'])
+    expect(ZONE_IDS.filter((zone) => !folded.has(zone))).toEqual(['lidL', 'lidR'])
   })
   it('adds up to the house areas: face 550 with its lids, neck 200, décolleté 250', () => {
     const lids = ZONES.lidL.area + ZONES.lidR.area
@@ -27,22 +27,22 @@ describe('zones and regions', () => {
   it('counts two halves as one whole, however the regions are split', () => {
     fc.assert(
       fc.property(subset, (some) => {
-        const rest = REGION_IDS.filter((r) => !some.includes(r))
+        const rest = REGION_IDS.filter((region) => !some.includes(region))
         expect(areaOf(some, REFERENCE_FACE) + areaOf(rest)).toBeCloseTo(areaOf(REGION_IDS), 6)
       }),
     )
   })
   it('mirrors left and right and leaves the middle alone', () => {
-    for (const z of ZONE_IDS) expect(mirror(mirror(z))).toBe(z)
+    for (const zone of ZONE_IDS) expect(mirror(mirror(zone))).toBe(zone)
     expect(mirror('cheekL')).toBe('cheekR')
     expect(mirror('nose')).toBe('nose')
   })
   it('names groups the way a therapist would', () => {
     expect(nameRegions(GROUPS.tZone)).toBe('T-zone')
     expect(nameRegions(GROUPS.faceNeckDecollete)).toBe('face, neck, décolleté')
-    expect(nameRegions(GROUPS.face.filter((r) => r !== 'cheekL' && r !== 'cheekR'))).toBe(
-      'face without cheeks',
-    )
+    expect(
+      nameRegions(GROUPS.face.filter((region) => region !== 'cheekL' && region !== 'cheekR')),
+    ).toBe('face without cheeks')
     expect(nameRegions(['cheekL'])).toBe('left cheek')
     expect(nameRegions([])).toBe('hands, arms, shoulders')
   })

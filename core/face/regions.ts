@@ -16,7 +16,9 @@ export const REGION_NAMES: Readonly<Record<RegionId, string>> = {
   decollete: 'décolleté',
 }
 
-const FACE: readonly RegionId[] = REGION_IDS.filter((r) => r !== 'neck' && r !== 'decollete')
+const FACE: readonly RegionId[] = REGION_IDS.filter(
+  (region) => region !== 'neck' && region !== 'decollete',
+)
 
 export const GROUP_IDS = [
   'tZone',
@@ -42,7 +44,7 @@ export const GROUPS: Readonly<Record<GroupId, readonly RegionId[]>> = {
   orbital: ['eyes'],
   perioral: ['mouth'],
   face: FACE,
-  faceNoEyes: FACE.filter((r) => r !== 'eyes'),
+  faceNoEyes: FACE.filter((region) => region !== 'eyes'),
   faceNeck: [...FACE, 'neck'],
   faceNeckDecollete: [...FACE, 'neck', 'decollete'],
   cheeksJawNeck: ['temples', 'cheekL', 'cheekR', 'mouth', 'jawL', 'jawR', 'neck'],
@@ -51,7 +53,7 @@ export const GROUPS: Readonly<Record<GroupId, readonly RegionId[]>> = {
 
 /** Zones that fold into a region, in drawing order. */
 export function zonesOf(region: RegionId): ZoneId[] {
-  return ZONE_IDS.filter((z) => ZONES[z].regions.includes(region))
+  return ZONE_IDS.filter((zone) => ZONES[zone].regions.includes(region))
 }
 
 /** Client's left and right are mirrored; `mid` zones answer themselves. */
@@ -59,7 +61,7 @@ export function mirror(zone: ZoneId): ZoneId {
   const { side } = ZONES[zone]
   if (side === 'mid') return zone
   const other = zone.slice(0, -1) + (side === 'L' ? 'R' : 'L')
-  return ZONE_IDS.find((z) => z === other) ?? zone
+  return ZONE_IDS.find((zone) => zone === other) ?? zone
 }
 
 /** Height and width of the client's face in cm; the reference adult is 19 × 14. */
@@ -82,19 +84,19 @@ export function areaOf(
     throw new RangeError('face height and width must be above zero cm')
   const scale = (size.height * size.width) / (REFERENCE_FACE.height * REFERENCE_FACE.width)
   let sum = 0
-  for (const r of new Set(regions)) sum += AREAS[r]
+  for (const region of new Set(regions)) sum += AREAS[region]
   return squareCentimetres(sum * scale)
 }
 const AREAS = Object.fromEntries(
-  REGION_IDS.map((r) => [
-    r,
-    zonesOf(r).reduce((sum, z) => sum + ZONES[z].area / ZONES[z].regions.length, 0),
+  REGION_IDS.map((region) => [
+    region,
+    zonesOf(region).reduce((sum, zone) => sum + ZONES[zone].area / ZONES[zone].regions.length, 0),
   ]),
 ) as Record<RegionId, number>
 
 /** A short reading of a set of regions: "T-zone", "face and neck", or the regions by name. */
 export function nameRegions(regions: readonly RegionId[]): string {
-  const key = (rs: readonly RegionId[]) => REGION_IDS.filter((r) => rs.includes(r)).join()
+  const key = (rs: readonly RegionId[]) => REGION_IDS.filter((region) => rs.includes(region)).join()
   const wanted = key(regions)
   if (wanted === '') return 'hands, arms, shoulders'
   const named: [GroupId, string][] = [
@@ -110,11 +112,11 @@ export function nameRegions(regions: readonly RegionId[]): string {
   ]
   for (const [id, name] of named) if (key(GROUPS[id]) === wanted) return name
   for (const [id, name] of [...named].reverse()) {
-    const missing = GROUPS[id].filter((r) => !regions.includes(r))
+    const missing = GROUPS[id].filter((group) => !regions.includes(group))
     if (
       missing.length > 0 &&
       missing.length <= 2 &&
-      regions.every((r) => GROUPS[id].includes(r)) &&
+      regions.every((region) => GROUPS[id].includes(region)) &&
       regions.length > 3
     ) {
       return `${name} without ${joinRegions(missing)}`
@@ -124,14 +126,17 @@ export function nameRegions(regions: readonly RegionId[]): string {
 }
 
 function joinRegions(regions: readonly RegionId[]): string {
-  const left = REGION_IDS.filter((r) => regions.includes(r))
+  const left = REGION_IDS.filter((region) => regions.includes(region))
   const words: string[] = []
-  for (const r of left) {
-    if (r === 'cheekL' && left.includes('cheekR')) words.push('cheeks')
-    else if (r === 'jawL' && left.includes('jawR')) words.push('jaw')
-    else if ((r === 'cheekR' && left.includes('cheekL')) || (r === 'jawR' && left.includes('jawL')))
+  for (const region of left) {
+    if (region === 'cheekL' && left.includes('cheekR')) words.push('cheeks')
+    else if (region === 'jawL' && left.includes('jawR')) words.push('jaw')
+    else if (
+      (region === 'cheekR' && left.includes('cheekL')) ||
+      (region === 'jawR' && left.includes('jawL'))
+    )
       continue
-    else words.push(REGION_NAMES[r])
+    else words.push(REGION_NAMES[region])
   }
   return words.join(', ')
 }

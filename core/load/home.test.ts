@@ -48,8 +48,8 @@ describe('what is used at home', () => {
     })
     const days = (goesOn: boolean, label: string) =>
       pouredAtHome(told, TODAY, goesOn)
-        .filter((p) => p.label === label)
-        .map((p) => new Date(p.at).toISOString().slice(0, 10))
+        .filter((poured) => poured.label === label)
+        .map((poured) => new Date(poured.at).toISOString().slice(0, 10))
         .sort()
     const acid =
       pouredAtHome(allNo({ homeAcid: { say: 'yes', perWeek: 7 } }), TODAY)[0]?.label ?? ''
@@ -58,8 +58,8 @@ describe('what is used at home', () => {
     expect(days(true, acid).length).toBe(days(false, acid).length + 14)
     const other =
       pouredAtHome(told, TODAY)
-        .map((p) => p.label)
-        .find((l) => l !== acid) ?? ''
+        .map((poured) => poured.label)
+        .find((home) => home !== acid) ?? ''
     expect(days(true, other)).toEqual(days(false, other))
   })
   it('never leaves less for more evenings a week, nor for a nearer one', () => {
@@ -68,8 +68,8 @@ describe('what is used at home', () => {
         fc.integer({ min: 1, max: 14 }),
         fc.integer({ min: 1, max: 14 }),
         fc.integer({ min: 1, max: 6 }),
-        (a, b, ago) => {
-          const [few, many] = [Math.min(a, b), Math.max(a, b)]
+        (one, other, ago) => {
+          const [few, many] = [Math.min(one, other), Math.max(one, other)]
           expect(left(many, ago).nose).toBeGreaterThanOrEqual(left(few, ago).nose)
           expect(left(few, ago).nose).toBeGreaterThanOrEqual(left(few, ago + 1).nose)
         },

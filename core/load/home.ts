@@ -13,8 +13,8 @@ const EVENING = 'T20:00:00Z'
 /** What is used at home at a rhythm, in words: a habit, which goes on until it is asked again. */
 export const habitsAtHome = (answers: Answers): string[] =>
   HOME_POURINGS.flatMap((row) => {
-    const a = answers[row.finding]
-    return a && a.say !== 'no' && (a.perWeek ?? 0) > 0 ? [row.label] : []
+    const answer = answers[row.finding]
+    return answer && answer.say !== 'no' && (answer.perWeek ?? 0) > 0 ? [row.label] : []
   })
 
 /**
@@ -41,11 +41,11 @@ export function pouredAtHome(answers: Answers, today: string, goesOn = false): P
       goesOn && gap !== undefined
         ? Math.max(0, Math.floor((daysBetween(last, today) - 1) / gap))
         : 0
-    for (let n = -since; n < nights; n++)
+    for (let night = -since; night < nights; night++)
       out.push({
-        at: Date.parse(`${addDays(last, -Math.round(n * (gap ?? 0)))}${EVENING}`),
+        at: Date.parse(`${addDays(last, -Math.round(night * (gap ?? 0)))}${EVENING}`),
         label: row.label,
-        loads: Object.fromEntries(row.regions.map((r) => [r, row.hundredths])),
+        loads: Object.fromEntries(row.regions.map((region) => [region, row.hundredths])),
       })
   }
   return out

@@ -34,13 +34,17 @@ export function remainingAt(
   at: number,
   halfLife: number,
 ): Record<RegionId, number> {
-  const out = Object.fromEntries(REGION_IDS.map((r) => [r, 0])) as Record<RegionId, number>
-  for (const p of poured) {
-    if (p.at > at) continue
-    const left = Math.pow(0.5, (at - p.at) / HOUR / halfLife)
-    for (const r of REGION_IDS) out[r] += (p.loads[r] ?? 0) * left
+  const out = Object.fromEntries(REGION_IDS.map((region) => [region, 0])) as Record<
+    RegionId,
+    number
+  >
+  for (const pour of poured) {
+    if (pour.at > at) continue
+    const left = Math.pow(0.5, (at - pour.at) / HOUR / halfLife)
+    for (const region of REGION_IDS) out[region] += (pour.loads[region] ?? 0) * left
   }
-  for (const r of REGION_IDS) out[r] = out[r] < NOTHING ? 0 : Math.ceil(out[r] - 1e-9)
+  for (const region of REGION_IDS)
+    out[region] = out[region] < NOTHING ? 0 : Math.ceil(out[region] - 1e-9)
   return out
 }
 

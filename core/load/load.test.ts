@@ -27,30 +27,36 @@ const work = fc.record({
 
 describe('load of a step', () => {
   it('counts each pass of the tip', () => {
-    const w = { handsMinutes: 8, dwellMinutes: 0, passes: 1 }
-    expect(loadOn('forehead', TECHNIQUES.tip, w)).toBe(180)
-    expect(loadOn('forehead', TECHNIQUES.tip, { ...w, passes: 2 })).toBe(360)
+    const share = { handsMinutes: 8, dwellMinutes: 0, passes: 1 }
+    expect(loadOn('forehead', TECHNIQUES.tip, share)).toBe(180)
+    expect(loadOn('forehead', TECHNIQUES.tip, { ...share, passes: 2 })).toBe(360)
   })
   it('weighs more on thinner skin and on warm skin', () => {
-    const w = { handsMinutes: 1, dwellMinutes: 0, passes: 0 }
-    expect(loadOn('neck', TECHNIQUES.grain, w)).toBeGreaterThan(
-      loadOn('forehead', TECHNIQUES.grain, w),
+    const share = { handsMinutes: 1, dwellMinutes: 0, passes: 0 }
+    expect(loadOn('neck', TECHNIQUES.grain, share)).toBeGreaterThan(
+      loadOn('forehead', TECHNIQUES.grain, share),
     )
-    expect(loadOn('forehead', TECHNIQUES.grain, w, 125)).toBe(113)
+    expect(loadOn('forehead', TECHNIQUES.grain, share, 125)).toBe(113)
   })
   it('is a whole number, never below zero, and never falls with more work', () => {
     fc.assert(
-      fc.property(region, fc.constantFrom(...TECHNIQUE_IDS), work, work, (r, id, a, b) => {
-        const more = {
-          handsMinutes: a.handsMinutes + b.handsMinutes,
-          dwellMinutes: a.dwellMinutes + b.dwellMinutes,
-          passes: a.passes + b.passes,
-        }
-        const low = loadOn(r, TECHNIQUES[id], a)
-        expect(Number.isInteger(low)).toBe(true)
-        expect(low).toBeGreaterThanOrEqual(0)
-        expect(loadOn(r, TECHNIQUES[id], more)).toBeGreaterThanOrEqual(low)
-      }),
+      fc.property(
+        region,
+        fc.constantFrom(...TECHNIQUE_IDS),
+        work,
+        work,
+        (region, id, one, other) => {
+          const more = {
+            handsMinutes: one.handsMinutes + other.handsMinutes,
+            dwellMinutes: one.dwellMinutes + other.dwellMinutes,
+            passes: one.passes + other.passes,
+          }
+          const low = loadOn(region, TECHNIQUES[id], one)
+          expect(Number.isInteger(low)).toBe(true)
+          expect(low).toBeGreaterThanOrEqual(0)
+          expect(loadOn(region, TECHNIQUES[id], more)).toBeGreaterThanOrEqual(low)
+        },
+      ),
     )
   })
 })
@@ -64,7 +70,7 @@ describe('tolerance', () => {
       'forehead',
       50,
     )
-    expect(red.because.map((b) => b.id)).toEqual([
+    expect(red.because.map((toleranceFactor) => toleranceFactor.id)).toEqual([
       'tolerance-sens-2',
       'tolerance-red-1',
       'tolerance-age-60',
@@ -85,12 +91,12 @@ describe('tolerance', () => {
       [AGE_FACTORS, (i) => of({}, AGE_FACTORS[i]?.from)],
     ]
     for (const [table, at] of cases)
-      table.forEach((f, i) => {
+      table.forEach((row, i) => {
         expect(
-          at(i).because.map((b) => b.id),
-          f.id,
-        ).toEqual(f.percent === 100 ? [] : [f.id])
-        expect(at(i).hundredths, f.id).toBe(Math.floor((500 * f.percent) / 100 + 1e-9))
+          at(i).because.map((toleranceFactor) => toleranceFactor.id),
+          row.id,
+        ).toEqual(row.percent === 100 ? [] : [row.id])
+        expect(at(i).hundredths, row.id).toBe(Math.floor((500 * row.percent) / 100 + 1e-9))
       })
   })
   it('never rises when a skin is read as more sensitive, redder, older, or is not read', () => {
@@ -103,9 +109,9 @@ describe('tolerance', () => {
         fc.integer({ min: 20, max: 90 }),
         fc.integer({ min: 0, max: 100 }),
         (s1, s2, r1, r2, age, limit) => {
-          const tolerance = (sensitivity: Grade, redness: Grade, a: number) =>
+          const tolerance = (sensitivity: Grade, redness: Grade, age: number) =>
             toleranceOf(
-              deriveProfile(readAll({ ...RESILIENT, sensitivity, redness }), a),
+              deriveProfile(readAll({ ...RESILIENT, sensitivity, redness }), age),
               'cheekL',
               limit,
             ).hundredths
@@ -144,20 +150,26 @@ describe('ledger', () => {
         fc.integer({ min: 30 * DAY, max: 60 * DAY }),
         fc.integer({ min: 0, max: 10 * DAY }),
         (list, at, later) => {
-          const p = list.map((x) => ({ at: x.at, label: '', loads: { nose: x.load } }))
-          expect(remainingAt(p, at + later, 40).nose).toBeLessThanOrEqual(
-            remainingAt(p, at, 40).nose,
+          const poured = list.map((item) => ({
+            at: item.at,
+            label: '',
+            loads: { nose: item.load },
+          }))
+          expect(remainingAt(poured, at + later, 40).nose).toBeLessThanOrEqual(
+            remainingAt(poured, at, 40).nose,
           )
-          const parts = p.reduce((s, one) => s + remainingAt([one], at, 40).nose, 0)
-          expect(Math.abs(parts - remainingAt(p, at, 40).nose)).toBeLessThanOrEqual(p.length)
+          const parts = poured.reduce((sum, one) => sum + remainingAt([one], at, 40).nose, 0)
+          expect(Math.abs(parts - remainingAt(poured, at, 40).nose)).toBeLessThanOrEqual(
+            poured.length,
+          )
         },
       ),
     )
   })
   it('draws a point each step', () => {
-    expect(ledgerCurve(poured, 'forehead', 0, 10 * 3_600_000, 5, 24).map((p) => p.at)).toEqual(
-      [0, 5, 10].map((h) => h * 3_600_000),
-    )
+    expect(
+      ledgerCurve(poured, 'forehead', 0, 10 * 3_600_000, 5, 24).map((point) => point.at),
+    ).toEqual([0, 5, 10].map((hours) => hours * 3_600_000))
     expect(() => ledgerCurve(poured, 'forehead', 0, 1, 0, 24)).toThrow(RangeError)
   })
 })
@@ -170,7 +182,7 @@ describe('rest', () => {
   }
   it('keeps four weeks after the tip, on the zones that were worked', () => {
     const bars = restBars([tip], '2026-03-10')
-    expect(bars.map((b) => [b.rule, b.until, b.regions])).toEqual([
+    expect(bars.map((bar) => [bar.rule, bar.until, bar.regions])).toEqual([
       ['rest-tip', '2026-03-29', ['forehead']],
     ])
     expect(bars[0]?.families).toContain('enzyme')

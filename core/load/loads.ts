@@ -37,18 +37,18 @@ export const HEATED = TECHNIQUES.steam.heatFactor ?? 100
 export const feelsHeat = (technique: Technique): boolean =>
   technique.families.includes('vacuum') || exfoliates(technique.id)
 
-function amountOf(per: LoadRule['per'], w: Work): number {
+function amountOf(per: LoadRule['per'], work: Work): number {
   switch (per) {
     case 'handsMinute':
-      return w.handsMinutes
+      return work.handsMinutes
     case 'dwellRoot':
-      return Math.sqrt(w.dwellMinutes)
+      return Math.sqrt(work.dwellMinutes)
     case 'freeAcidRoot':
-      return (w.freeAcid ?? 0) * Math.sqrt(w.dwellMinutes)
+      return (work.freeAcid ?? 0) * Math.sqrt(work.dwellMinutes)
     case 'pass':
-      return w.passes
+      return work.passes
     case 'setting':
-      return w.setting ?? 0
+      return work.setting ?? 0
     case 'once':
       return 1
   }

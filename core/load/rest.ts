@@ -23,14 +23,14 @@ export function restBars(
   const out: Bar[] = []
   for (const work of past)
     for (const rest of rows) {
-      if (!work.families.some((f) => rest.after.includes(f))) continue
+      if (!work.families.some((family) => rest.after.includes(family))) continue
       if (daysBetween(work.day, today) < 0) continue
       const until = addDays(work.day, rest.days)
       if (daysBetween(today, until) <= 0) continue
       out.push({
         rule: rest.id,
         does: 'later',
-        families: FAMILY_IDS.filter((f) => rest.bars.includes(f)),
+        families: FAMILY_IDS.filter((family) => rest.bars.includes(family)),
         regions: work.regions,
         until,
         sentence: `Resting since ${work.day}: ${rest.sentence}.`,
@@ -47,9 +47,9 @@ export function earliestAgain(
   families: readonly FamilyId[],
   day: string,
 ): { day: string; rule: string; sentence: string } | undefined {
-  const hits = REST_INTERVALS.filter((r) => families.some((f) => r.after.includes(f))).sort(
-    (a, b) => b.days - a.days,
-  )
+  const hits = REST_INTERVALS.filter((restInterval) =>
+    families.some((family) => restInterval.after.includes(family)),
+  ).sort((one, other) => other.days - one.days)
   const first = hits[0]
   return first && { day: addDays(day, first.days), rule: first.id, sentence: first.sentence }
 }

@@ -32,7 +32,7 @@ export function toleranceOf(profile: Profile, region: RegionId, limitPercent: nu
   lower(SENSITIVITY_FACTORS[plannedGrade(profile, region, 'sensitivity')])
   lower(REDNESS_FACTORS[plannedGrade(profile, region, 'redness')])
   lower(WATER_FACTORS[plannedGrade(profile, region, 'water')])
-  lower(AGE_FACTORS.find((f) => (profile.age ?? 0) >= f.from))
+  lower(AGE_FACTORS.find((ageFactor) => (profile.age ?? 0) >= ageFactor.from))
   if (profile.unread.includes(region)) lower(UNREAD_FACTOR)
   if (limitPercent < 100)
     because.push({
@@ -62,7 +62,8 @@ export function toleranceWords(
   const because = tender[0]?.tolerance.because ?? []
   return {
     share: least === most ? shareWords(most) : `${shareWords(least)} to ${shareWords(most)}`,
-    where: tender.length === all.length ? 'everywhere' : nameRegions(tender.map((x) => x.region)),
+    where:
+      tender.length === all.length ? 'everywhere' : nameRegions(tender.map((item) => item.region)),
     why: because.map((factor) => `${factor.sentence}: ${percentWords(factor.percent)}`).join(', '),
   }
 }

@@ -61,7 +61,7 @@ export function buildRecord(src: RecordSource): RecordDraft {
   const { state, firstPlan, lastPlan } = src
   const lines = lastPlan.map((step) => lineFor(step, src))
   for (const step of firstPlan)
-    if (!lastPlan.some((s) => s.key === step.key))
+    if (!lastPlan.some((kept) => kept.key === step.key))
       lines.push({
         ...lineFor(step, src),
         actualMinutes: null,
@@ -71,7 +71,7 @@ export function buildRecord(src: RecordSource): RecordDraft {
   return {
     startedAt: state.startedAt === undefined ? null : iso(state.startedAt),
     finishedAt: end === undefined ? null : iso(end),
-    plannedMinutes: firstPlan.reduce((m, s) => m + s.minutes, 0),
+    plannedMinutes: firstPlan.reduce((sum, step) => sum + step.minutes, 0),
     actualMinutes:
       state.startedAt === undefined || end === undefined ? null : half(end - state.startedAt),
     lines,
@@ -80,18 +80,18 @@ export function buildRecord(src: RecordSource): RecordDraft {
       ? {
           at: iso(state.stopped.at),
           reason: state.stopped.reason,
-          done: state.stopped.steps.map((s) => STOP_STEP_WORDS[s]),
+          done: state.stopped.steps.map((step) => STOP_STEP_WORDS[step]),
         }
       : null,
-    contraActions: state.contraActions.map((c) => ({
-      at: iso(c.at),
-      what: c.body.what,
-      where: nameRegions(c.body.where),
-      done: c.body.done,
-      suspected: c.body.suspected,
+    contraActions: state.contraActions.map((contraAction) => ({
+      at: iso(contraAction.at),
+      what: contraAction.body.what,
+      where: nameRegions(contraAction.body.where),
+      done: contraAction.body.done,
+      suspected: contraAction.body.suspected,
     })),
-    notes: state.notes.map((n) => ({ at: iso(n.at), text: n.text })),
-    versions: state.replans.map((r) => ({ version: r.version, reason: r.reason })),
+    notes: state.notes.map((note) => ({ at: iso(note.at), text: note.text })),
+    versions: state.replans.map((replan) => ({ version: replan.version, reason: replan.reason })),
     readings: state.readings ?? null,
   }
 }
@@ -100,12 +100,12 @@ function lineFor(
   step: PlanStep,
   { state, firstPlan, shelf, faceSize, lotOf }: RecordSource,
 ): RecordLine {
-  const t = TECHNIQUES[step.technique]
-  const done = state.done.find((d) => d.key === step.key)
-  const planned = firstPlan.find((s) => s.key === step.key)
-  const rest = state.resting.find((r) => r.key === step.key)
+  const technique = TECHNIQUES[step.technique]
+  const done = state.done.find((taps) => taps.key === step.key)
+  const planned = firstPlan.find((before) => before.key === step.key)
+  const rest = state.resting.find((resting) => resting.key === step.key)
   const productId = state.products[step.key]?.productId ?? step.productId
-  const item = shelf.find((s) => s.product.id === productId)
+  const item = shelf.find((item) => item.product.id === productId)
   const taken = state.taken[step.key]
   const passes = state.passes[step.key]
   const deviations: string[] = []
@@ -124,15 +124,15 @@ function lineFor(
   }
   const swapped = state.products[step.key]
   if (swapped) deviations.push(`product swapped: ${swapped.reason}`)
-  for (const r of state.endedZones[step.key] ?? [])
-    deviations.push(`ended on the ${REGION_NAMES[r]}`)
+  for (const endedZone of state.endedZones[step.key] ?? [])
+    deviations.push(`ended on the ${REGION_NAMES[endedZone]}`)
   if (state.settings[step.key] !== undefined && state.settings[step.key] !== step.setting)
     deviations.push(
-      `${t.setting?.label.toLowerCase() ?? 'setting'} ${state.settings[step.key] ?? ''} ${t.setting?.unit ?? ''}`.trim(),
+      `${technique.setting?.label.toLowerCase() ?? 'setting'} ${state.settings[step.key] ?? ''} ${technique.setting?.unit ?? ''}`.trim(),
     )
   return {
     key: step.key,
-    name: t.name,
+    name: technique.name,
     zones: nameRegions(step.regions),
     plannedMinutes: planned ? planned.minutes : null,
     actualMinutes: actual,
@@ -150,10 +150,10 @@ function lineFor(
   }
 }
 
-const rounded = (n: number) => Math.round(n * 100) / 100
+const rounded = (amount: number) => Math.round(amount * 100) / 100
 
-function reactionLine(r: Reaction): { at: string; text: string; verdict: string } {
-  const { body } = r
+function reactionLine(reaction: Reaction): { at: string; text: string; verdict: string } {
+  const { body } = reaction
   const where = body.region === null ? '' : ` on the ${REGION_NAMES[body.region]}`
   const text =
     body.kind === 'redness'
@@ -161,5 +161,5 @@ function reactionLine(r: Reaction): { at: string; text: string; verdict: string 
       : body.kind === 'sensation'
         ? `sensation ${body.grade} of 10${where}`
         : `${SIGN_NAMES[body.sign].toLowerCase()}${where}`
-  return { at: iso(r.at), text, verdict: r.judgement.text }
+  return { at: iso(reaction.at), text, verdict: reaction.judgement.text }
 }

@@ -16,8 +16,8 @@ export function canonical(value: Json): string {
   }
   if (isList(value)) return `[${value.map(canonical).join(',')}]`
   const keys = Object.keys(value)
-    .filter((k) => value[k] !== undefined)
+    .filter((key) => value[key] !== undefined)
     .sort()
-  return `{${keys.map((k) => `${JSON.stringify(k)}:${canonical(value[k] ?? null)}`).join(',')}}`
+  return `{${keys.map((key) => `${JSON.stringify(key)}:${canonical(value[key] ?? null)}`).join(',')}}`
 }
-const isList = (v: Json): v is readonly Json[] => Array.isArray(v)
+const isList = (json: Json): json is readonly Json[] => Array.isArray(json)

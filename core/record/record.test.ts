@@ -14,24 +14,24 @@ const json = fc.letrec<{ v: Json }>((tie) => ({
     fc.dictionary(fc.string(), tie('v'), { maxKeys: 4, noNullPrototype: true }),
   ) as fc.Arbitrary<Json>,
 })).v
-const hex = (c: string) => c.repeat(64)
+const hex = (digit: string) => digit.repeat(64)
 const parts = fc.array(fc.record({ name: fc.string({ minLength: 1 }), content: json }), {
   minLength: 1,
   maxLength: 5,
 })
-const sealed = (p: { name: string; content: Json }[], prev = GENESIS) =>
+const sealed = (parts: { name: string; content: Json }[], prev = GENESIS) =>
   seal(
-    p,
-    p.map((_, i) => hex(String(i % 10))),
+    parts,
+    parts.map((_, i) => hex(String(i % 10))),
     prev,
   )
 
 describe('canonical', () => {
   it('spells one value one way and loses nothing', () => {
     fc.assert(
-      fc.property(json, (v) => {
-        expect(JSON.parse(canonical(v))).toEqual(JSON.parse(JSON.stringify(v)))
-        expect(canonical(JSON.parse(JSON.stringify(v)) as Json)).toBe(canonical(v))
+      fc.property(json, (json) => {
+        expect(JSON.parse(canonical(json))).toEqual(JSON.parse(JSON.stringify(json)))
+        expect(canonical(JSON.parse(JSON.stringify(json)) as Json)).toBe(canonical(json))
       }),
     )
     expect(canonical({ b: 1, a: [true, null], c: undefined })).toBe('{"a":[true,null],"b":1}')
@@ -44,41 +44,45 @@ describe('canonical', () => {
 describe('seal', () => {
   it('stands as it was made', () => {
     fc.assert(
-      fc.property(parts, (p) => {
-        expect(verify(sealed(p))).toEqual({ ok: true, erased: [] })
+      fc.property(parts, (someParts) => {
+        expect(verify(sealed(someParts))).toEqual({ ok: true, erased: [] })
       }),
     )
   })
   it('shows any change of a part, a name, an order or the chain before it', () => {
     fc.assert(
-      fc.property(parts, fc.nat(), json, (p, pick, other) => {
-        const s = sealed(p)
-        const i = pick % s.items.length
-        const item = s.items[i]
+      fc.property(parts, fc.nat(), json, (someParts, pick, other) => {
+        const seal = sealed(someParts)
+        const i = pick % seal.items.length
+        const item = seal.items[i]
         if (!item) return
         const swap = (change: Partial<typeof item>): Seal => ({
-          ...s,
-          items: s.items.map((x, j) => (j === i ? { ...x, ...change } : x)),
+          ...seal,
+          items: seal.items.map((sealedItem, j) =>
+            j === i ? { ...sealedItem, ...change } : sealedItem,
+          ),
         })
         if (canonical(other) !== canonical(item.content))
           expect(verify(swap({ content: other })).ok).toBe(false)
         expect(verify(swap({ name: `${item.name}!` })).ok).toBe(false)
         expect(verify(swap({ commitment: hex('f') })).ok).toBe(false)
-        expect(verify({ ...s, prev: hex('a') }).ok).toBe(false)
-        expect(verify({ ...s, items: s.items.slice(1) }).ok).toBe(false)
+        expect(verify({ ...seal, prev: hex('a') }).ok).toBe(false)
+        expect(verify({ ...seal, items: seal.items.slice(1) }).ok).toBe(false)
       }),
     )
   })
   it('stands after erasure, and says what is gone', () => {
     fc.assert(
-      fc.property(parts, fc.nat(), (p, pick) => {
-        const s = sealed(p)
-        const i = pick % s.items.length
+      fc.property(parts, fc.nat(), (someParts, pick) => {
+        const seal = sealed(someParts)
+        const i = pick % seal.items.length
         const erased = {
-          ...s,
-          items: s.items.map((x, j) => (j === i ? { ...x, content: null, salt: null } : x)),
+          ...seal,
+          items: seal.items.map((sealedItem, j) =>
+            j === i ? { ...sealedItem, content: null, salt: null } : sealedItem,
+          ),
         }
-        expect(verify(erased)).toEqual({ ok: true, erased: [s.items[i]?.name] })
+        expect(verify(erased)).toEqual({ ok: true, erased: [seal.items[i]?.name] })
       }),
     )
   })

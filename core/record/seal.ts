@@ -46,13 +46,13 @@ export function seal(
   prev: string,
 ): Seal {
   let head = prev
-  const items = parts.map((p, i): SealedItem => {
+  const items = parts.map((part, i): SealedItem => {
     const salt = salts[i]
     if (salt === undefined || !/^[0-9a-f]{32,}$/.test(salt))
       throw new RangeError('each part needs a salt of at least 128 bits')
-    const commitment = commit(p.name, p.content, salt)
-    head = link(head, p.name, commitment)
-    return { name: p.name, commitment, content: p.content, salt }
+    const commitment = commit(part.name, part.content, salt)
+    head = link(head, part.name, commitment)
+    return { name: part.name, commitment, content: part.content, salt }
   })
   return { prev, head, items }
 }
@@ -63,10 +63,10 @@ export type Proof = { ok: true; erased: readonly string[] } | { ok: false; at: s
  * Whether a seal still stands: every part that is there matches its commitment, and the commitments
  * lead from `prev` to `head`.
  */
-export function verify(s: Seal): Proof {
-  let head = s.prev
+export function verify(seal: Seal): Proof {
+  let head = seal.prev
   const erased: string[] = []
-  for (const item of s.items) {
+  for (const item of seal.items) {
     // Erasure drops the salt with the content; a content that went alone was tampered with.
     if (item.salt === null && item.content === null) erased.push(item.name)
     else if (item.salt === null) return { ok: false, at: item.name }
@@ -74,5 +74,5 @@ export function verify(s: Seal): Proof {
       return { ok: false, at: item.name }
     head = link(head, item.name, item.commitment)
   }
-  return head === s.head ? { ok: true, erased } : { ok: false, at: 'head' }
+  return head === seal.head ? { ok: true, erased } : { ok: false, at: 'head' }
 }

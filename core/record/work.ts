@@ -20,28 +20,31 @@ export interface SealedWork {
 
 export function workOf(input: PlanInput, done: readonly PlanStep[]): SealedWork {
   const walked = trace(input, done)
-  const strong = done.filter((s) => TECHNIQUES[s.technique].families.length > 0)
+  const strong = done.filter((step) => TECHNIQUES[step.technique].families.length > 0)
   // What asks for rest later is remembered with its zones; the label names only what takes
   // something off.
-  const resting = strong.filter((s) =>
-    TECHNIQUES[s.technique].families.some((f) => REST_INTERVALS.some((r) => r.after.includes(f))),
+  const resting = strong.filter((step) =>
+    TECHNIQUES[step.technique].families.some((family) =>
+      REST_INTERVALS.some((restInterval) => restInterval.after.includes(family)),
+    ),
   )
   const worked = strong.filter(
-    (s) => exfoliates(s.technique) || TECHNIQUES[s.technique].families.includes('highFrequency'),
+    (step) =>
+      exfoliates(step.technique) || TECHNIQUES[step.technique].families.includes('highFrequency'),
   )
   const loads: Partial<Record<RegionId, number>> = {}
-  for (const r of REGION_IDS) {
-    const l = walked.totals[r] - input.residual[r]
-    if (l > 0) loads[r] = l
+  for (const region of REGION_IDS) {
+    const added = walked.totals[region] - input.residual[region]
+    if (added > 0) loads[region] = added
   }
   return {
-    families: [...new Set(strong.flatMap((s) => TECHNIQUES[s.technique].families))],
-    regions: REGION_IDS.filter((r) => resting.some((s) => s.regions.includes(r))),
+    families: [...new Set(strong.flatMap((step) => TECHNIQUES[step.technique].families))],
+    regions: REGION_IDS.filter((region) => resting.some((step) => step.regions.includes(region))),
     loads,
     label:
       worked.length > 0
-        ? worked.map((s) => shortName(s.technique).toLowerCase()).join(', ')
+        ? worked.map((step) => shortName(step.technique).toLowerCase()).join(', ')
         : 'gentle facial',
-    techniques: [...new Set(done.map((s) => s.technique))],
+    techniques: [...new Set(done.map((step) => step.technique))],
   }
 }

@@ -11,7 +11,7 @@ const signed = (
   kinds: Signature['kinds'] = ['care', 'machine'],
   guardian = false,
 ): Signature => ({ kinds, day: addDays(TODAY, -ago), guardian, at: 1_000_000 - ago })
-const kinds = (s: ReturnType<typeof standing>) => s.map((x) => x.kind)
+const kinds = (stage: ReturnType<typeof standing>) => stage.map((standing) => standing.kind)
 
 describe('consent', () => {
   it('stands for its own days and not one more', () => {
@@ -74,7 +74,7 @@ describe('consent', () => {
           ago: fc.nat(400),
           guardian: fc.boolean(),
         })
-        .map((r) => signed(r.ago, r.kinds, r.guardian)),
+        .map((row) => signed(row.ago, row.kinds, row.guardian)),
       { maxLength: 5 },
     )
     const back = fc.record({
@@ -87,10 +87,10 @@ describe('consent', () => {
         fc.array(back, { maxLength: 3 }),
         back,
         fc.boolean(),
-        (s, w, more, minor) => {
-          const before = kinds(standing(s, w, TODAY, minor))
+        (signings, wanted, more, minor) => {
+          const before = kinds(standing(signings, wanted, TODAY, minor))
           expect(before).toEqual(
-            expect.arrayContaining(kinds(standing(s, [...w, more], TODAY, minor))),
+            expect.arrayContaining(kinds(standing(signings, [...wanted, more], TODAY, minor))),
           )
         },
       ),

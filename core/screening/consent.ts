@@ -42,9 +42,13 @@ export function standing(
 ): Standing[] {
   return CONSENT_IDS.flatMap((kind) => {
     const last = signatures
-      .filter((s) => s.kinds.includes(kind) && (!minor || s.guardian))
-      .sort((a, b) => b.at - a.at)[0]
-    if (!last || withdrawals.some((w) => w.kinds.includes(kind) && w.at >= last.at)) return []
+      .filter((signature) => signature.kinds.includes(kind) && (!minor || signature.guardian))
+      .sort((one, other) => other.at - one.at)[0]
+    if (
+      !last ||
+      withdrawals.some((withdrawal) => withdrawal.kinds.includes(kind) && withdrawal.at >= last.at)
+    )
+      return []
     const until = addDays(last.day, CONSENTS[kind].days)
     return until <= today ? [] : [{ kind, until, at: last.at, guardian: last.guardian }]
   })
@@ -55,19 +59,19 @@ export function standing(
  * asked to sign for those. A kind that is named by no family is never barred.
  */
 export function barredConsents(bars: readonly Bar[]): Partial<Record<ConsentId, string>> {
-  const everywhere = (f: FamilyId) =>
+  const everywhere = (family: FamilyId) =>
     bars.find(
-      (b) =>
-        b.does !== 'restricts' &&
-        b.ask === undefined &&
-        b.families.includes(f) &&
-        b.regions.length === REGION_IDS.length,
+      (bar) =>
+        bar.does !== 'restricts' &&
+        bar.ask === undefined &&
+        bar.families.includes(family) &&
+        bar.regions.length === REGION_IDS.length,
     )
   return Object.fromEntries(
     CONSENT_IDS.flatMap((kind) => {
       const { families } = CONSENTS[kind]
       const why = families.map(everywhere)
-      return families.length > 0 && why.every((b) => b !== undefined)
+      return families.length > 0 && why.every((barred) => barred !== undefined)
         ? [[kind, why[0]?.sentence ?? '']]
         : []
     }),
@@ -79,8 +83,10 @@ export function consentsFor(steps: readonly Pick<PlanStep, 'technique'>[]): Cons
   return CONSENT_IDS.filter(
     (kind) =>
       kind === 'care' ||
-      steps.some((s) =>
-        TECHNIQUES[s.technique].families.some((f) => CONSENTS[kind].families.includes(f)),
+      steps.some((step) =>
+        TECHNIQUES[step.technique].families.some((family) =>
+          CONSENTS[kind].families.includes(family),
+        ),
       ),
   )
 }

@@ -5,24 +5,27 @@ const SHAPE = /^\d{4}-\d{2}-\d{2}$/
 /** The same few days are asked about again and again: what they are is kept, within bounds. */
 const known = new Map<string, number | null>()
 const MOST_KNOWN = 4000
-function dayNumber(s: string): number | null {
-  const found = known.get(s)
+function dayNumber(text: string): number | null {
+  const found = known.get(text)
   if (found !== undefined) return found
-  const t = SHAPE.test(s) ? Date.parse(`${s}T00:00:00Z`) : Number.NaN
-  const day = Number.isFinite(t) && new Date(t).toISOString().slice(0, 10) === s ? t / DAY_MS : null
+  const parsed = SHAPE.test(text) ? Date.parse(`${text}T00:00:00Z`) : Number.NaN
+  const day =
+    Number.isFinite(parsed) && new Date(parsed).toISOString().slice(0, 10) === text
+      ? parsed / DAY_MS
+      : null
   if (known.size >= MOST_KNOWN) known.clear()
-  known.set(s, day)
+  known.set(text, day)
   return day
 }
 
-export const isDay = (s: string): boolean => dayNumber(s) !== null
+export const isDay = (text: string): boolean => dayNumber(text) !== null
 
 /** @throws RangeError when either is not a calendar day. */
 export function daysBetween(from: string, to: string): number {
-  const a = dayNumber(from)
-  const b = dayNumber(to)
-  if (a === null || b === null) throw new RangeError(`not a day: ${a === null ? from : to}`)
-  return b - a
+  const one = dayNumber(from)
+  const other = dayNumber(to)
+  if (one === null || other === null) throw new RangeError(`not a day: ${one === null ? from : to}`)
+  return other - one
 }
 
 /** @throws RangeError when `day` is not a calendar day. */

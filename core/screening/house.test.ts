@@ -11,20 +11,22 @@ import { scopeOf } from './scope'
 import { screen } from './verdict'
 
 const row = (id: string) => {
-  const r = CONTRAINDICATIONS.find((c) => c.id === id)
-  if (!r) throw new Error(id)
-  return r
+  const contraindication = CONTRAINDICATIONS.find((other) => other.id === id)
+  if (!contraindication) throw new Error(id)
+  return contraindication
 }
 const forbids = (rows: typeof CONTRAINDICATIONS, answers: ReturnType<typeof allNo>) => {
-  const v = screen(answers, TODAY, rows)
+  const verdict = screen(answers, TODAY, rows)
   return {
     words: new Set([
-      ...(v.prevented.length ? ['visit'] : []),
-      ...v.bars
-        .filter((b) => b.does !== 'restricts')
-        .flatMap((b) => b.families.flatMap((f) => b.regions.map((r) => `${f} ${r}`))),
+      ...(verdict.prevented.length ? ['visit'] : []),
+      ...verdict.bars
+        .filter((bar) => bar.does !== 'restricts')
+        .flatMap((bar) =>
+          bar.families.flatMap((family) => bar.regions.map((region) => `${family} ${region}`)),
+        ),
     ]),
-    limit: v.limit,
+    limit: verdict.limit,
   }
 }
 
@@ -85,7 +87,7 @@ describe('house rules', () => {
     }) as fc.Arbitrary<Tightening>
     const rules = fc.array(
       fc.record({
-        rule: fc.constantFrom(...CONTRAINDICATIONS.map((c) => c.id)),
+        rule: fc.constantFrom(...CONTRAINDICATIONS.map((contraindication) => contraindication.id)),
         change,
         reason: fc.constant('x'),
       }),
@@ -93,20 +95,23 @@ describe('house rules', () => {
     )
     const answers = fc
       .array(fc.tuple(fc.constantFrom(...FINDING_IDS), fc.nat(200)), { maxLength: 5 })
-      .map((l) =>
+      .map((change) =>
         allNo(
           Object.fromEntries(
-            l.map(([f, ago]) => [f, { say: 'yes', date: addDays(TODAY, -ago), zones: ['nose'] }]),
+            change.map(([key, ago]) => [
+              key,
+              { say: 'yes', date: addDays(TODAY, -ago), zones: ['nose'] },
+            ]),
           ),
         ),
       )
     fc.assert(
-      fc.property(answers, rules, (a, r) => {
-        const table = forbids(CONTRAINDICATIONS, a)
-        const house = forbids(tightened(CONTRAINDICATIONS, r), a)
-        expect([...table.words].every((w) => house.words.has(w))).toBe(true)
-        for (const k of ['steamMost', 'passesMost', 'tolerancePercent'] as const)
-          expect(house.limit[k]).toBeLessThanOrEqual(table.limit[k])
+      fc.property(answers, rules, (given, changes) => {
+        const table = forbids(CONTRAINDICATIONS, given)
+        const house = forbids(tightened(CONTRAINDICATIONS, changes), given)
+        expect([...table.words].every((word) => house.words.has(word))).toBe(true)
+        for (const field of ['steamMost', 'passesMost', 'tolerancePercent'] as const)
+          expect(house.limit[field]).toBeLessThanOrEqual(table.limit[field])
       }),
       { numRuns: 200 },
     )
@@ -146,7 +151,7 @@ describe('setting a row aside', () => {
           CONTRAINDICATIONS,
           lifts.map((rule) => ({ rule, word: '', reason: 'r', by: 'b', at: 0 })),
         ),
-      ).bars.map((b) => b.rule)
+      ).bars.map((bar) => bar.rule)
     expect(rules([])).toEqual(['pregnancy-current', 'pregnancy-heat'])
     expect(rules(['pregnancy-heat'])).toEqual(['pregnancy-current'])
   })
@@ -159,8 +164,8 @@ describe('scope', () => {
     place: Parameters<typeof scopeOf>[2],
   ) =>
     scopeOf(held, until, place, TODAY)
-      .filter((s) => s.counts)
-      .map((s) => s.licence)
+      .filter((scopeLine) => scopeLine.counts)
+      .map((scopeLine) => scopeLine.licence)
   it('is what is held, has not run out, and the place allows', () => {
     expect(
       of(['basic', 'machine', 'current'], { machine: addDays(TODAY, -1) }, ['basic', 'machine']),
@@ -173,7 +178,7 @@ describe('scope', () => {
   it('says when a licence is about to run out', () => {
     const text = (days: number) =>
       scopeOf(['machine'], { machine: addDays(TODAY, days) }, ['machine'], TODAY).find(
-        (s) => s.licence === 'machine',
+        (scopeLine) => scopeLine.licence === 'machine',
       )?.text
     expect(text(60)).toContain('renew')
     expect(text(61)).not.toContain('renew')

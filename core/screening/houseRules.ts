@@ -27,7 +27,7 @@ export function loosens(row: Contraindication, change: Tightening): string | und
     change.wholeFace,
     change.families?.length,
     change.limit && Object.keys(change.limit).length,
-  ].some((x) => x !== undefined && x !== 0)
+  ].some((item) => item !== undefined && item !== 0)
   if (!said) return 'nothing is changed'
   if (change.days !== undefined && row.days === undefined) return 'this row does not lift by a date'
   if (change.days !== undefined && change.days < (row.days ?? 0))
@@ -61,19 +61,19 @@ export function tightened(
   if (rules.length === 0) return rows
   return rows.map((row) =>
     rules
-      .filter((r) => r.rule === row.id && loosens(row, r.change) === undefined)
+      .filter((rule) => rule.rule === row.id && loosens(row, rule.change) === undefined)
       .reduce(apply, row),
   )
 }
 
 function apply(row: Contraindication, { change, reason }: HouseRule): Contraindication {
   const families = [...new Set([...row.families, ...(change.families ?? [])])]
-  const least = (a: number | undefined, b: number | undefined) =>
-    a === undefined ? b : b === undefined ? a : Math.min(a, b)
+  const least = (one: number | undefined, other: number | undefined) =>
+    one === undefined ? other : other === undefined ? one : Math.min(one, other)
   const limit = Object.fromEntries(
-    (['steamMost', 'passesMost', 'tolerancePercent'] as const).flatMap((k) => {
-      const v = least(row.limit?.[k], change.limit?.[k])
-      return v === undefined ? [] : [[k, v]]
+    (['steamMost', 'passesMost', 'tolerancePercent'] as const).flatMap((field) => {
+      const value = least(row.limit?.[field], change.limit?.[field])
+      return value === undefined ? [] : [[field, value]]
     }),
   ) as Limit
   return {
@@ -93,7 +93,7 @@ export function words(change: Tightening): string {
     change.days === undefined ? '' : `${change.days} days`,
     change.wholeFace ? 'on the whole face' : '',
     change.families?.length
-      ? `no ${change.families.map((f) => FAMILY_NAMES[f]).join(', ')} either`
+      ? `no ${change.families.map((family) => FAMILY_NAMES[family]).join(', ')} either`
       : '',
     change.limit?.steamMost === undefined ? '' : `steam ${change.limit.steamMost} min at most`,
     change.limit?.passesMost === undefined

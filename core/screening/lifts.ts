@@ -16,13 +16,14 @@ export interface Lift {
  * on other people's lists, anybody.
  */
 function covers(family: FamilyId, licences: readonly LicenceId[]): boolean {
-  const own = Object.values(TECHNIQUES).filter((t) => t.families.includes(family))
+  const own = Object.values(TECHNIQUES).filter((technique) => technique.families.includes(family))
   return (
     own.length === 0 ||
     own.some(
-      (t) =>
-        licences.includes(t.licence) ||
-        (t.setting?.more !== undefined && licences.includes(t.setting.more.licence)),
+      (technique) =>
+        licences.includes(technique.licence) ||
+        (technique.setting?.more !== undefined &&
+          licences.includes(technique.setting.more.licence)),
     )
   )
 }
@@ -42,7 +43,7 @@ export function liftTrouble(
   if (row.lifts === 'nobody') return 'Nobody sets this aside.'
   if (row.lifts === 'date') return 'Only its date lifts this.'
   if (who.role === 'trainee') return 'A trainee sets nothing aside: ask a colleague.'
-  if (!row.families.every((f) => covers(f, who.licences)))
+  if (!row.families.every((family) => covers(family, who.licences)))
     return 'Only somebody licensed for this work may set it aside.'
   if (row.lifts === 'doctor' && word.trim().length < 3)
     return 'Write down which doctor gave their word, and when.'
@@ -53,4 +54,4 @@ export const lifted = (
   rows: readonly Contraindication[],
   lifts: readonly Lift[],
 ): readonly Contraindication[] =>
-  lifts.length === 0 ? rows : rows.filter((r) => !lifts.some((l) => l.rule === r.id))
+  lifts.length === 0 ? rows : rows.filter((row) => !lifts.some((lift) => lift.rule === row.id))

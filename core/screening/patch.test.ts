@@ -19,7 +19,7 @@ const test = (
   productId: 'papaya',
   place: 'behindEar',
   placedAt: NOW - hoursAgo * HOUR,
-  reads: reads.map(([h, result]) => ({ at: NOW - (hoursAgo - h) * HOUR, result })),
+  reads: reads.map(([key, result]) => ({ at: NOW - (hoursAgo - key) * HOUR, result })),
 })
 const state = (...tests: PatchTest[]) => patchState(enzyme, tests, sensitive, false, NOW)
 
@@ -77,7 +77,7 @@ describe('patch test', () => {
     )
   })
   it('keeps the product from being planned until it is clear', () => {
-    for (const [s, bars] of [
+    for (const [key, bars] of [
       [state(), true],
       [state(test(2)), true],
       [state(test(30)), true],
@@ -85,6 +85,6 @@ describe('patch test', () => {
       [state(test(60, [[30, 'clear']])), false],
       [patchState(enzyme, [], resilient, false, NOW), false],
     ] as const)
-      expect(patchBar(s) !== undefined).toBe(bars)
+      expect(patchBar(key) !== undefined).toBe(bars)
   })
 })

@@ -57,7 +57,7 @@ export function patchReason(
     return undefined
   if (product.acid) return 'an acid, new to sensitive skin'
   const asks = ingredientsIn(product.inci).flatMap((i) => INGREDIENTS[i].patch ?? [])
-  const first = asks.find((a) => a !== INGREDIENTS.fragrance.patch) ?? asks[0]
+  const first = asks.find((ask) => ask !== INGREDIENTS.fragrance.patch) ?? asks[0]
   return first === undefined ? undefined : `${first}, new to sensitive skin`
 }
 
@@ -76,24 +76,24 @@ export function patchState(
   again?: AskAgain,
 ): PatchState {
   const own = tests
-    .filter((t) => t.productId === product.id && t.placedAt <= now)
-    .sort((a, b) => b.placedAt - a.placedAt)
+    .filter((patchTest) => patchTest.productId === product.id && patchTest.placedAt <= now)
+    .sort((one, other) => other.placedAt - one.placedAt)
   const bad = own
-    .flatMap((t) => t.reads)
-    .filter((r) => r.result === 'reaction')
-    .sort((a, b) => b.at - a.at)[0]
+    .flatMap((patchTest) => patchTest.reads)
+    .filter((patchRead) => patchRead.result === 'reaction')
+    .sort((one, other) => other.at - one.at)[0]
   if (bad) return { kind: 'reaction', at: bad.at }
   const why = patchReason(product, profile, usedBefore)
   const last = own[0]
   if (last && again && again.at > last.placedAt && again.at <= now)
     return { kind: 'due', why: again.why }
   if (last && now < last.placedAt + PATCH_DAYS * 24 * HOUR) {
-    const reads = last.reads.filter((r) => r.at >= last.placedAt + PATCH_HOURS.first * HOUR)
+    const reads = last.reads.filter((read) => read.at >= last.placedAt + PATCH_HOURS.first * HOUR)
     if (reads.length > 0)
       return {
         kind: 'clear',
         until: last.placedAt + PATCH_DAYS * 24 * HOUR,
-        ...(reads.some((r) => r.at >= last.placedAt + PATCH_HOURS.second * HOUR)
+        ...(reads.some((read) => read.at >= last.placedAt + PATCH_HOURS.second * HOUR)
           ? {}
           : { lookAgain: last.placedAt + PATCH_HOURS.second * HOUR }),
       }

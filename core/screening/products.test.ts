@@ -8,7 +8,7 @@ import { screen } from './verdict'
 const holds = (substances: string[], ...inci: string[]) => {
   const answers = allNo({ allergy: { say: 'yes', substances } })
   return productBars(product('serum', 's', { inci }), screen(answers, TODAY), answers).map(
-    (b) => b.text,
+    (productBar) => productBar.text,
   )
 }
 
@@ -32,8 +32,9 @@ describe('allergies against the label', () => {
     expect(holds([], 'Aqua')).toEqual([])
   })
   it('keeps retinoids from a pregnant client, and from one who was not asked', () => {
-    const p = product('serum', 's', { inci: ['Retinal'] })
-    const bars = (a: ReturnType<typeof allNo>) => productBars(p, screen(a, TODAY), a).length
+    const ownProduct = product('serum', 's', { inci: ['Retinal'] })
+    const bars = (first: ReturnType<typeof allNo>) =>
+      productBars(ownProduct, screen(first, TODAY), first).length
     expect(bars(allNo({ pregnancy: { say: 'yes' } }))).toBe(1)
     expect(bars(allNo({ pregnancy: { say: 'unsure' } }))).toBe(1)
     expect(bars(allNo())).toBe(0)
@@ -43,8 +44,8 @@ describe('allergies against the label', () => {
 describe('what a row stops in products', () => {
   it('is named with that row, and left alone where the row does not fire', () => {
     const seaweed = product('settingClay', 's', { inci: ['Aqua', 'Laminaria Digitata Powder'] })
-    const bars = (a: ReturnType<typeof allNo>) =>
-      productBars(seaweed, screen(a, TODAY), a).map((b) => b.rule)
+    const bars = (first: ReturnType<typeof allNo>) =>
+      productBars(seaweed, screen(first, TODAY), first).map((productBar) => productBar.rule)
     expect(bars(allNo({ thyroid: { say: 'yes' } }))).toEqual(['thyroid-seaweed'])
     expect(bars(allNo({ allergy: { say: 'yes', substances: ['shellfish'] } }))).toEqual([
       'allergy-products',
@@ -56,26 +57,28 @@ describe('what a row stops in products', () => {
     ).toEqual([{ rule: 'pregnancy-current', text: 'holds a retinoid' }])
   })
   it('a retinoid is no allergen: an unnamed allergy does not stop it', () => {
-    const a = allNo({ allergy: { say: 'yes', substances: [] } })
-    expect(productBars(product('serum', 'r', { inci: ['Retinal'] }), screen(a, TODAY), a)).toEqual(
-      [],
-    )
+    const given = allNo({ allergy: { say: 'yes', substances: [] } })
+    expect(
+      productBars(product('serum', 'r', { inci: ['Retinal'] }), screen(given, TODAY), given),
+    ).toEqual([])
   })
 })
 
 describe('bottles', () => {
-  const p = product('milk', 'm', { openMonths: 6 })
+  const ownProduct = product('milk', 'm', { openMonths: 6 })
   it('refuses what is recalled, out of date, open too long or empty, each with its word', () => {
-    expect(lotBars(lot('m', { recalled: true }), p, TODAY)[0]?.rule).toBe('lot-recalled')
-    expect(lotBars(lot('m', { expires: addDays(TODAY, -1) }), p, TODAY)[0]?.rule).toBe(
+    expect(lotBars(lot('m', { recalled: true }), ownProduct, TODAY)[0]?.rule).toBe('lot-recalled')
+    expect(lotBars(lot('m', { expires: addDays(TODAY, -1) }), ownProduct, TODAY)[0]?.rule).toBe(
       'lot-expired',
     )
-    expect(lotBars(lot('m', { openedOn: addDays(TODAY, -200) }), p, TODAY)[0]?.rule).toBe(
+    expect(lotBars(lot('m', { openedOn: addDays(TODAY, -200) }), ownProduct, TODAY)[0]?.rule).toBe(
       'lot-open-too-long',
     )
-    expect(lotBars(lot('m', { remainingMillilitres: 0 }), p, TODAY)[0]?.rule).toBe('lot-empty')
-    expect(lotBars(lot('m', { expires: TODAY, openedOn: addDays(TODAY, -180) }), p, TODAY)).toEqual(
-      [],
+    expect(lotBars(lot('m', { remainingMillilitres: 0 }), ownProduct, TODAY)[0]?.rule).toBe(
+      'lot-empty',
     )
+    expect(
+      lotBars(lot('m', { expires: TODAY, openedOn: addDays(TODAY, -180) }), ownProduct, TODAY),
+    ).toEqual([])
   })
 })

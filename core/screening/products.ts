@@ -23,7 +23,10 @@ export function productBars(product: Product, verdict: Verdict, answers: Answers
         : holds(product, word)
           ? `holds ${word}`
           : undefined
-    if (text !== undefined && !out.some((b) => b.rule === rule && b.text === text))
+    if (
+      text !== undefined &&
+      !out.some((productBar) => productBar.rule === rule && productBar.text === text)
+    )
       out.push({ rule, text })
   }
   const allergy = answers.allergy

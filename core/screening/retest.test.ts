@@ -39,7 +39,7 @@ describe('a patch test is repeated', () => {
       expect(
         askAgain(
           own,
-          RETESTS.filter((r) => r !== row),
+          RETESTS.filter((retest) => retest !== row),
         ),
       ).toBeUndefined()
     })

@@ -18,7 +18,7 @@ const named = (medicines: string): Set<string> =>
     medicines
       .toLowerCase()
       .split(/[,;\n]+/)
-      .map((m) => m.trim())
+      .map((medicine) => medicine.trim())
       .filter(Boolean),
   )
 
@@ -31,7 +31,7 @@ export function askAgain(
   told: readonly Told[],
   rows: readonly Retest[] = RETESTS,
 ): AskAgain | undefined {
-  const inOrder = [...told].sort((a, b) => a.at - b.at)
+  const inOrder = [...told].sort((one, other) => one.at - other.at)
   for (let i = inOrder.length - 1; i >= 0; i--) {
     const now = inOrder[i]
     if (!now) continue
@@ -40,8 +40,8 @@ export function askAgain(
       const met =
         row.after === 'newMedicine'
           ? before !== undefined &&
-            [...named(now.medicines)].some((m) => !named(before.medicines).has(m))
-          : row.findings.some((f) => now.answers[f]?.say === 'yes')
+            [...named(now.medicines)].some((medicine) => !named(before.medicines).has(medicine))
+          : row.findings.some((finding) => now.answers[finding]?.say === 'yes')
       if (met) return { at: now.at, why: row.why }
     }
   }

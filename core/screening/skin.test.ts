@@ -20,7 +20,7 @@ describe('what was read', () => {
     ['fragility', 3, 'read-thin', ['friction', 'vacuum', 'needling']],
   ] as const) {
     it(`${reading} from grade ${from} bars its region and no other, and one grade less bars nothing`, () => {
-      const bar = seen(reading, from).find((b) => b.rule === rule)
+      const bar = seen(reading, from).find((bar) => bar.rule === rule)
       expect(bar?.regions).toEqual(['cheekL'])
       expect(bar?.families).toEqual(expect.arrayContaining([...stops]))
       expect(seen(reading, (from - 1) as Grade)).toEqual([])
@@ -31,12 +31,12 @@ describe('what was read', () => {
       const profile = deriveProfile(
         readAll({ ...RESILIENT, [row.reading]: row.from as Grade } as never),
       )
-      expect(barsFromSkin(profile).map((b) => b.rule)).toContain(row.rule)
+      expect(barsFromSkin(profile).map((bar) => bar.rule)).toContain(row.rule)
       expect(
         barsFromSkin(
           profile,
-          SKIN_ROWS.filter((r) => r.rule !== row.rule),
-        ).map((b) => b.rule),
+          SKIN_ROWS.filter((skinRow) => skinRow.rule !== row.rule),
+        ).map((bar) => bar.rule),
       ).not.toContain(row.rule)
     })
   it('never bars less for a higher grade', () => {
@@ -46,11 +46,14 @@ describe('what was read', () => {
         fc.constantFrom<AnyReadingId>('redness', 'vessels', 'spots', 'fragility'),
         grade,
         grade,
-        (r, a, b) => {
-          const count = (g: Grade) =>
-            seen(r, g).reduce((n, bar) => n + bar.families.length * bar.regions.length, 0)
-          expect(count(Math.max(a, b) as Grade)).toBeGreaterThanOrEqual(
-            count(Math.min(a, b) as Grade),
+        (anyReading, one, other) => {
+          const count = (grade: Grade) =>
+            seen(anyReading, grade).reduce(
+              (sum, bar) => sum + bar.families.length * bar.regions.length,
+              0,
+            )
+          expect(count(Math.max(one, other) as Grade)).toBeGreaterThanOrEqual(
+            count(Math.min(one, other) as Grade),
           )
         },
       ),
@@ -60,9 +63,9 @@ describe('what was read', () => {
     it(`${row.rule} limits as ${row.as} does, and is missed when it is switched off`, () => {
       const dark = deriveProfile(readAll({ ...RESILIENT, pigment: 3 } as never), 40)
       const calm = deriveProfile(readAll(RESILIENT), 40)
-      expect(withSkin(screen(allNo(), TODAY), dark).limitRules.map((l) => l.rule)).toContain(
-        row.rule,
-      )
+      expect(
+        withSkin(screen(allNo(), TODAY), dark).limitRules.map((limit) => limit.rule),
+      ).toContain(row.rule)
       expect(withSkin(screen(allNo(), TODAY), dark).limit).toEqual(
         screen(allNo({ darkMarks: { say: 'yes' } }), TODAY).limit,
       )
@@ -71,7 +74,7 @@ describe('what was read', () => {
         withSkin(
           screen(allNo(), TODAY),
           dark,
-          SKIN_LIMIT_ROWS.filter((r) => r !== row),
+          SKIN_LIMIT_ROWS.filter((skinLimitRow) => skinLimitRow !== row),
         ).limitRules,
       ).toEqual([])
     })

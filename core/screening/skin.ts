@@ -51,7 +51,7 @@ export const SKIN_ROWS: readonly SkinRow[] = (
       reason: 'it tears and bruises',
     },
   ] satisfies Omit<SkinRow, 'source'>[]
-).map((r) => ({ ...r, source: COMMON_PRACTICE }))
+).map((row) => ({ ...row, source: COMMON_PRACTICE }))
 
 /**
  * Bars from what was read today, by region. An unread grade bars nothing here: it lowers the tolerance
@@ -59,7 +59,9 @@ export const SKIN_ROWS: readonly SkinRow[] = (
  */
 export function barsFromSkin(profile: Profile, rows: readonly SkinRow[] = SKIN_ROWS): Bar[] {
   return rows.flatMap((row) => {
-    const regions = REGION_IDS.filter((r) => (profile.regions[r][row.reading] ?? 0) >= row.from)
+    const regions = REGION_IDS.filter(
+      (region) => (profile.regions[region][row.reading] ?? 0) >= row.from,
+    )
     return regions.length === 0
       ? []
       : [
@@ -106,11 +108,11 @@ export function withSkin(
 ): Verdict {
   let out = verdict
   for (const row of rows) {
-    const own = CONTRAINDICATIONS.find((c) => c.id === row.as)?.limit
+    const own = CONTRAINDICATIONS.find((contraindication) => contraindication.id === row.as)?.limit
     if (
       !own ||
       !profile.conditions.includes(row.condition) ||
-      out.limitRules.some((l) => l.rule === row.as)
+      out.limitRules.some((limit) => limit.rule === row.as)
     )
       continue
     const { limit } = out

@@ -12,19 +12,32 @@ export function strengthBars(
   daylight: boolean,
   rules: readonly ProductRule[] = PRODUCT_RULES,
 ): ProductBar[] {
-  return rules.flatMap((r): ProductBar[] => {
-    if ((r.kinds && !r.kinds.includes(product.kind)) || r.notKinds?.includes(product.kind))
+  return rules.flatMap((productRule): ProductBar[] => {
+    if (
+      (productRule.kinds && !productRule.kinds.includes(product.kind)) ||
+      productRule.notKinds?.includes(product.kind)
+    )
       return []
-    if (r.nightOnly !== undefined)
-      return daylight && ingredientsIn(product.inci).includes(r.nightOnly)
-        ? [{ rule: r.id, text: r.sentence }]
+    if (productRule.nightOnly !== undefined)
+      return daylight && ingredientsIn(product.inci).includes(productRule.nightOnly)
+        ? [{ rule: productRule.id, text: productRule.sentence }]
         : []
     const { acid, pH } = product
-    if (!acid || !r.acids?.includes(acid.name)) return []
-    if (acid.percent > (r.percentMost ?? 100))
-      return [{ rule: r.id, text: `${acid.percent} % ${acid.name} acid: ${r.sentence}` }]
-    if (r.pHLeast !== undefined && (pH ?? 0) < r.pHLeast)
-      return [{ rule: r.id, text: `${acid.name} acid at pH ${pH ?? 'not known'}: ${r.sentence}` }]
+    if (!acid || !productRule.acids?.includes(acid.name)) return []
+    if (acid.percent > (productRule.percentMost ?? 100))
+      return [
+        {
+          rule: productRule.id,
+          text: `${acid.percent} % ${acid.name} acid: ${productRule.sentence}`,
+        },
+      ]
+    if (productRule.pHLeast !== undefined && (pH ?? 0) < productRule.pHLeast)
+      return [
+        {
+          rule: productRule.id,
+          text: `${acid.name} acid at pH ${pH ?? 'not known'}: ${productRule.sentence}`,
+        },
+      ]
     return []
   })
 }

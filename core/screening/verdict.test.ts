@@ -9,15 +9,16 @@ import { addDays, daysBetween } from './days'
 import { screen, type Verdict } from './verdict'
 
 const yes = (more: Partial<Answer> = {}): Answer => ({ say: 'yes', ...more })
-const everything = (v: Verdict) => [...v.bars, ...v.prevented]
+const everything = (verdict: Verdict) => [...verdict.bars, ...verdict.prevented]
 /** What a verdict forbids, as a set of words that can be compared. */
-function forbidden(v: Verdict): Set<string> {
+function forbidden(verdict: Verdict): Set<string> {
   const out = new Set<string>()
-  if (v.prevented.length > 0) out.add('visit')
-  for (const b of v.bars)
-    if (b.does !== 'restricts')
-      for (const f of b.families) for (const r of b.regions) out.add(`${f} ${r}`)
-  for (const s of v.substances) out.add(`holds ${s.word}`)
+  if (verdict.prevented.length > 0) out.add('visit')
+  for (const bar of verdict.bars)
+    if (bar.does !== 'restricts')
+      for (const family of bar.families)
+        for (const region of bar.regions) out.add(`${family} ${region}`)
+  for (const substance of verdict.substances) out.add(`holds ${substance.word}`)
   return out
 }
 
@@ -36,16 +37,18 @@ describe('every row of the table', () => {
       }),
     })
     it(`${row.id} fires on a yes, says why, and stops just what it names`, () => {
-      const bar = everything(screen(firing, TODAY)).find((b) => b.rule === row.id)
+      const bar = everything(screen(firing, TODAY)).find((bar) => bar.rule === row.id)
       expect(bar).toBeDefined()
       expect(bar?.reason.length).toBeGreaterThan(3)
       expect(bar?.families).toEqual(row.families)
       if (row.where === 'answered') expect(bar?.regions).toEqual(['nose'])
-      expect(everything(screen(allNo(), TODAY)).map((b) => b.rule)).not.toContain(row.id)
+      expect(everything(screen(allNo(), TODAY)).map((bar) => bar.rule)).not.toContain(row.id)
     })
     it(`${row.id} is missed when it is switched off`, () => {
-      const without = CONTRAINDICATIONS.filter((r) => r.id !== row.id)
-      expect(everything(screen(firing, TODAY, without)).map((b) => b.rule)).not.toContain(row.id)
+      const without = CONTRAINDICATIONS.filter((contraindication) => contraindication.id !== row.id)
+      expect(everything(screen(firing, TODAY, without)).map((bar) => bar.rule)).not.toContain(
+        row.id,
+      )
       const full = screen(firing, TODAY)
       const less = screen(firing, TODAY, without)
       const lost =
@@ -60,7 +63,7 @@ describe('every row of the table', () => {
         const at = (ago: number) =>
           everything(
             screen(allNo({ [row.finding]: yes({ date: addDays(TODAY, -ago) }) }), TODAY),
-          ).some((b) => b.rule === row.id)
+          ).some((bar) => bar.rule === row.id)
         expect(at(days - 1)).toBe(true)
         expect(at(days)).toBe(false)
       })
@@ -70,7 +73,7 @@ describe('every row of the table', () => {
       screen(
         allNo({ recentTreatment: yes({ date: TODAY, ...(work === undefined ? {} : { work }) }) }),
         TODAY,
-      ).bars.map((b) => b.rule)
+      ).bars.map((bar) => bar.rule)
     expect(rules(['laser'])).toEqual(['elsewhere-later', 'elsewhere-laser'])
     expect(rules(['machine'])).toEqual(['elsewhere-later'])
     expect(rules()).toEqual(rules(['peel', 'laser', 'needling', 'machine', 'surgery']))
@@ -78,7 +81,7 @@ describe('every row of the table', () => {
   it('stands in the days ahead of an event and not before, nor after it', () => {
     const at = (ahead: number) =>
       screen(allNo({ eventSoon: yes({ date: addDays(TODAY, ahead) }) }), TODAY).bars.find(
-        (b) => b.rule === 'event-week',
+        (bar) => bar.rule === 'event-week',
       )
     for (const [ahead, stands] of [
       [8, false],
@@ -88,37 +91,39 @@ describe('every row of the table', () => {
     ] as const)
       expect(at(ahead) !== undefined, `${ahead} days ahead`).toBe(stands)
     expect(at(3)?.until).toBe(addDays(TODAY, 4))
-    expect(screen(allNo({ eventSoon: yes() }), TODAY).bars.map((b) => b.rule)).toContain(
+    expect(screen(allNo({ eventSoon: yes() }), TODAY).bars.map((bar) => bar.rule)).toContain(
       'event-week',
     )
   })
   it('leaves no question without a row, but for what only adapts comfort', () => {
-    const used = new Set(CONTRAINDICATIONS.map((c) => c.finding))
-    expect(FINDING_IDS.filter((f) => !used.has(f))).toEqual([])
+    const used = new Set(CONTRAINDICATIONS.map((contraindication) => contraindication.finding))
+    expect(FINDING_IDS.filter((finding) => !used.has(finding))).toEqual([])
     expect([...FINDING_ORDER].sort()).toEqual([...FINDING_IDS].sort())
-    expect(new Set(CONTRAINDICATIONS.map((c) => c.id)).size).toBe(CONTRAINDICATIONS.length)
+    expect(new Set(CONTRAINDICATIONS.map((contraindication) => contraindication.id)).size).toBe(
+      CONTRAINDICATIONS.length,
+    )
   })
 })
 
 describe('verdict', () => {
   it('lets a clear consultation through', () => {
-    const v = screen(allNo(), TODAY)
-    expect(v.bars).toEqual([])
-    expect(v.prevented).toEqual([])
-    expect(v.limit).toEqual({ steamMost: 10, passesMost: 2, tolerancePercent: 100 })
+    const verdict = screen(allNo(), TODAY)
+    expect(verdict.bars).toEqual([])
+    expect(verdict.prevented).toEqual([])
+    expect(verdict.limit).toEqual({ steamMost: 10, passesMost: 2, tolerancePercent: 100 })
   })
   it('holds an open or unsure question as ask before, never as no', () => {
     const open = screen({}, TODAY)
     expect(open.open).toHaveLength(FINDING_IDS.length)
-    expect(open.prevented.every((b) => b.ask === 'unanswered')).toBe(true)
+    expect(open.prevented.every((bar) => bar.ask === 'unanswered')).toBe(true)
     const unsure = screen(allNo({ pregnancy: { say: 'unsure' } }), TODAY)
-    expect(unsure.bars.filter((b) => b.ask === 'unsure').flatMap((b) => b.families)).toContain(
-      'highFrequency',
-    )
+    expect(
+      unsure.bars.filter((bar) => bar.ask === 'unsure').flatMap((bar) => bar.families),
+    ).toContain('highFrequency')
   })
   it('combines several findings to the strictest', () => {
-    const v = screen(allNo({ darkMarks: yes(), steroids: yes(), asthma: yes() }), TODAY)
-    expect(v.limit).toEqual({ steamMost: 3, passesMost: 1, tolerancePercent: 37 })
+    const verdict = screen(allNo({ darkMarks: yes(), steroids: yes(), asthma: yes() }), TODAY)
+    expect(verdict.limit).toEqual({ steamMost: 3, passesMost: 1, tolerancePercent: 37 })
   })
   it('bars the whole face where no zone was named', () => {
     expect(screen(allNo({ filler: yes({ date: TODAY }) }), TODAY).bars[0]?.regions).toEqual(
@@ -138,14 +143,14 @@ const answer = fc
   )
 const consultation = fc
   .dictionary(fc.constantFrom(...FINDING_IDS), answer, { noNullPrototype: true })
-  .map((d): Answers => allNo(d as Answers))
-const allows = (a: Answers, b: Answers) => {
-  const fa = forbidden(screen(a, TODAY))
-  const fb = forbidden(screen(b, TODAY))
-  const la = screen(a, TODAY).limit
-  const lb = screen(b, TODAY).limit
+  .map((findings): Answers => allNo(findings as Answers))
+const allows = (one: Answers, other: Answers) => {
+  const fa = forbidden(screen(one, TODAY))
+  const fb = forbidden(screen(other, TODAY))
+  const la = screen(one, TODAY).limit
+  const lb = screen(other, TODAY).limit
   return (
-    [...fa].every((x) => fb.has(x)) &&
+    [...fa].every((item) => fb.has(item)) &&
     lb.steamMost <= la.steamMost &&
     lb.passesMost <= la.passesMost &&
     lb.tolerancePercent <= la.tolerancePercent
@@ -184,13 +189,17 @@ describe('never allows more', () => {
   it('when more zones are named', () => {
     fc.assert(
       fc.property(
-        fc.constantFrom(...FINDING_IDS.filter((f) => FINDINGS[f].asks.includes('zones'))),
+        fc.constantFrom(
+          ...FINDING_IDS.filter((finding) => FINDINGS[finding].asks.includes('zones')),
+        ),
         fc.subarray([...ZONE_IDS], { minLength: 1 }),
         fc.subarray([...ZONE_IDS], { minLength: 1 }),
-        (id, a, b) => {
-          const some = allNo({ [id]: yes({ date: TODAY, zones: a }) })
-          const more = allNo({ [id]: yes({ date: TODAY, zones: [...new Set([...a, ...b])] }) })
-          const folded = a.some((z) => z !== 'lidL' && z !== 'lidR')
+        (id, one, other) => {
+          const some = allNo({ [id]: yes({ date: TODAY, zones: one }) })
+          const more = allNo({
+            [id]: yes({ date: TODAY, zones: [...new Set([...one, ...other])] }),
+          })
+          const folded = one.some((zone) => zone !== 'lidL' && zone !== 'lidR')
           if (folded) expect(allows(some, more)).toBe(true)
         },
       ),

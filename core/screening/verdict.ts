@@ -86,12 +86,12 @@ export function screen(
         (limit.tolerancePercent * (row.limit.tolerancePercent ?? 100)) / 100,
       )
     }
-    for (const s of row.substances === 'answered'
+    for (const substance of row.substances === 'answered'
       ? answer?.say === 'yes'
         ? (answer.substances ?? [])
         : []
       : (row.substances ?? []))
-      substances.push(named(s, row.id))
+      substances.push(named(substance, row.id))
   }
   return {
     prevented,
@@ -158,7 +158,7 @@ function regionsOf(row: Contraindication, answer: Answer | undefined): readonly 
   if (row.where !== 'answered') return row.where
   const zones = answer?.zones ?? []
   if (zones.length === 0) return REGION_IDS
-  return REGION_IDS.filter((r) => zones.some((z) => ZONES[z].regions.includes(r)))
+  return REGION_IDS.filter((region) => zones.some((zone) => ZONES[zone].regions.includes(region)))
 }
 
 function named(word: string, rule: string): Named {
@@ -166,4 +166,4 @@ function named(word: string, rule: string): Named {
   return { word: word.trim().toLowerCase(), rule, ...(family === undefined ? {} : { family }) }
 }
 
-const capital = (s: string) => s.charAt(0).toUpperCase() + s.slice(1)
+const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)

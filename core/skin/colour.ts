@@ -38,11 +38,11 @@ export type ItaClass = (typeof ITA_CLASSES)[number]
  * @returns undefined where b* is not above zero: the angle has no meaning there, say so and go by
  *   L*
  */
-export function itaDegrees({ L, b }: Lab): number | undefined {
-  return b > 0 ? (Math.atan((L - 50) / b) * 180) / Math.PI : undefined
+export function itaDegrees({ L: lightness, b: yellowness }: Lab): number | undefined {
+  return yellowness > 0 ? (Math.atan((lightness - 50) / yellowness) * 180) / Math.PI : undefined
 }
 export function itaClass(degrees: number): ItaClass {
-  return ITA_CLASSES.find((c) => degrees > c.above) ?? ITA_CLASSES[5]
+  return ITA_CLASSES.find((itaKlass) => degrees > itaKlass.above) ?? ITA_CLASSES[5]
 }
 
 const ciede2000 = differenceCiede2000()

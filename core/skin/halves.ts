@@ -35,12 +35,12 @@ export interface HalfScore {
 export function scoreHalves(before: Halves, after: Halves, worked: 'L' | 'R'): HalfScore[] {
   const other = worked === 'L' ? 'R' : 'L'
   return HALF_FEATURES.flatMap((feature) => {
-    const b = before[feature]
-    const a = after[feature]
-    if (!b || !a) return []
-    const w = a[worked] - b[worked]
-    const o = a[other] - b[other]
-    return [{ feature, worked: w, other: o, difference: w - o }]
+    const earlier = before[feature]
+    const one = after[feature]
+    if (!earlier || !one) return []
+    const onWorked = one[worked] - earlier[worked]
+    const onOther = one[other] - earlier[other]
+    return [{ feature, worked: onWorked, other: onOther, difference: onWorked - onOther }]
   })
 }
 /** One grade is what an eye repeats within (common practice). */

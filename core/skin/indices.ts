@@ -35,7 +35,7 @@ export function acneGrade(worst: Partial<Record<AcneArea, Lesion>>): {
 } {
   const areas = Object.keys(ACNE_AREAS) as AcneArea[]
   const sum = areas.reduce(
-    (s, a) => s + ACNE_AREAS[a] * Math.max(0, LESIONS.indexOf(worst[a] ?? 'none')),
+    (sum, area) => sum + ACNE_AREAS[area] * Math.max(0, LESIONS.indexOf(worst[area] ?? 'none')),
     0,
   )
   return {
@@ -50,7 +50,7 @@ export function acneGrade(worst: Partial<Record<AcneArea, Lesion>>): {
             : sum <= 38
               ? 'severe'
               : 'verySevere',
-    missing: areas.filter((a) => worst[a] === undefined),
+    missing: areas.filter((area) => worst[area] === undefined),
   }
 }
 

@@ -10,21 +10,23 @@ export function refuseValue(
   value: unknown,
   unit: unknown,
 ): { why: Refusal; text: string } | undefined {
-  const m = METERS[kind]
-  if (unit !== m.unit)
+  const meter = METERS[kind]
+  if (unit !== meter.unit)
     return {
       why: 'unit',
-      text: `The meter speaks ${typeof unit === 'string' ? unit : 'no unit'}, not ${m.unit}. Nothing was stored.`,
+      text: `The meter speaks ${typeof unit === 'string' ? unit : 'no unit'}, not ${meter.unit}. Nothing was stored.`,
     }
   if (typeof value !== 'number' || !Number.isFinite(value))
     return {
       why: 'nonsense',
       text: 'The meter sent something that is no number. Nothing was stored.',
     }
-  if (value < m.least || value > m.most)
+  if (value < meter.least || value > meter.most)
     return {
       why: 'range',
-      text: `${value} ${m.unit} cannot be skin (${m.least} to ${m.most}). Wipe the probe and take it again. Nothing was stored.`,
+      text:
+        `${value} ${meter.unit} cannot be skin (${meter.least} to ${meter.most}). ` +
+        'Wipe the probe and take it again. Nothing was stored.',
     }
   return undefined
 }
@@ -34,10 +36,11 @@ export function refuseValue(
  */
 export function summarise(values: readonly number[]): { median: number; spread: number } {
   if (values.length === 0) throw new RangeError('no value')
-  const s = [...values].sort((a, b) => a - b)
-  const mid = Math.floor(s.length / 2)
-  const median = s.length % 2 === 1 ? (s[mid] ?? 0) : ((s[mid - 1] ?? 0) + (s[mid] ?? 0)) / 2
-  return { median, spread: (s[s.length - 1] ?? 0) - (s[0] ?? 0) }
+  const sorted = [...values].sort((one, other) => one - other)
+  const mid = Math.floor(sorted.length / 2)
+  const median =
+    sorted.length % 2 === 1 ? (sorted[mid] ?? 0) : ((sorted[mid - 1] ?? 0) + (sorted[mid] ?? 0)) / 2
+  return { median, spread: (sorted[sorted.length - 1] ?? 0) - (sorted[0] ?? 0) }
 }
 /**
  * Whether two medians differ by more than the instrument's own repeatability allows: √2 of it, as

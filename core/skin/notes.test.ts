@@ -25,39 +25,48 @@ describe('one-tap observations', () => {
       texture: grade,
     }) as fc.Arbitrary<ZoneReading>
     fc.assert(
-      fc.property(zone, fc.constantFrom(...OBSERVATION_IDS), (z, id) => {
-        const once = observe(z, id)
+      fc.property(zone, fc.constantFrom(...OBSERVATION_IDS), (zone, id) => {
+        const once = observe(zone, id)
         expect(observe(once, id)).toEqual(once)
-        const speaks = OBSERVATIONS.find((o) => o.id === id)?.sets.map((s) => s.reading) ?? []
-        for (const k of Object.keys(z) as (keyof ZoneReading)[])
-          if (!speaks.includes(k)) expect(once[k]).toBe(z[k])
+        const speaks =
+          OBSERVATIONS.find((observation) => observation.id === id)?.sets.map(
+            (other) => other.reading,
+          ) ?? []
+        for (const anyReading of Object.keys(zone) as (keyof ZoneReading)[])
+          if (!speaks.includes(anyReading)) expect(once[anyReading]).toBe(zone[anyReading])
       }),
     )
   })
   it('stand in the evidence of the line they speak for', () => {
-    const p = deriveProfile({ ...readAll(RESILIENT), cheekL: observe(RESILIENT, 'thirsty') }, 40, {
-      observed: [{ zone: 'cheekL', id: 'thirsty' }],
-    })
-    expect(p.lines.find((l) => l.id === 'dehydrated')?.evidence[0]?.text).toBe('water 1, thirsty')
+    const profile = deriveProfile(
+      { ...readAll(RESILIENT), cheekL: observe(RESILIENT, 'thirsty') },
+      40,
+      {
+        observed: [{ zone: 'cheekL', id: 'thirsty' }],
+      },
+    )
+    expect(profile.lines.find((line) => line.id === 'dehydrated')?.evidence[0]?.text).toBe(
+      'water 1, thirsty',
+    )
   })
 })
 
 describe('seen otherwise', () => {
   it('changes the line with its reason and leaves the grades', () => {
     const read = readAll({ ...RESILIENT, sensitivity: 2 })
-    const p = deriveProfile(read, 40, {
+    const profile = deriveProfile(read, 40, {
       overruled: [
         { line: 'sensitive', say: false, reason: 'nervous about the lamp only' },
         { line: 'type', say: 'oily', reason: 'washed an hour ago' },
         { line: 'dehydrated', say: true, reason: 'felt under the cleanser' },
       ],
     })
-    expect(p.type).toBe('oily')
-    expect(p.conditions).not.toContain('sensitive')
-    expect(p.conditions).toContain('dehydrated')
-    expect(p.regions.nose.sensitivity).toBe(2)
+    expect(profile.type).toBe('oily')
+    expect(profile.conditions).not.toContain('sensitive')
+    expect(profile.conditions).toContain('dehydrated')
+    expect(profile.regions.nose.sensitivity).toBe(2)
     for (const id of ['sensitive', 'type', 'dehydrated'])
-      expect(p.lines.find((l) => l.id === id)?.overruled).toBeDefined()
+      expect(profile.lines.find((line) => line.id === id)?.overruled).toBeDefined()
   })
 })
 
@@ -99,11 +108,11 @@ describe('half against half', () => {
     ])
   })
   it('changes its sign with the half that was worked', () => {
-    const g = fc.record({ L: fc.nat(4), R: fc.nat(4) })
+    const arbitrary = fc.record({ L: fc.nat(4), R: fc.nat(4) })
     fc.assert(
-      fc.property(g, g, (b, a) => {
-        expect(scoreHalves({ fold: b }, { fold: a }, 'L')[0]?.difference).toBe(
-          -(scoreHalves({ fold: b }, { fold: a }, 'R')[0]?.difference ?? 0) + 0,
+      fc.property(arbitrary, arbitrary, (other, one) => {
+        expect(scoreHalves({ fold: other }, { fold: one }, 'L')[0]?.difference).toBe(
+          -(scoreHalves({ fold: other }, { fold: one }, 'R')[0]?.difference ?? 0) + 0,
         )
       }),
     )

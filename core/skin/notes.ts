@@ -57,7 +57,7 @@ const AREA_ZONES: Readonly<Record<AcneArea, readonly ZoneId[]>> = {
 export function acneOf(readings: Readings): ReturnType<typeof acneGrade> | undefined {
   const worst: Partial<Record<AcneArea, Lesion>> = {}
   for (const area of Object.keys(ACNE_AREAS) as AcneArea[]) {
-    const grades = AREA_ZONES[area].flatMap((z) => readings[z]?.spots ?? [])
+    const grades = AREA_ZONES[area].flatMap((areaZone) => readings[areaZone]?.spots ?? [])
     if (grades.length > 0) worst[area] = LESIONS[Math.max(...grades)] ?? 'none'
   }
   return Object.keys(worst).length === 0 ? undefined : acneGrade(worst)

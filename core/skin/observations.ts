@@ -58,8 +58,9 @@ export const OBSERVATIONS: readonly Observation[] = [
  */
 export function observe(before: ZoneReading | undefined, id: ObservationId): ZoneReading {
   const out: ZoneReading = { ...before }
-  for (const { reading, least, most, exactly } of OBSERVATIONS.find((o) => o.id === id)?.sets ??
-    []) {
+  for (const { reading, least, most, exactly } of OBSERVATIONS.find(
+    (observation) => observation.id === id,
+  )?.sets ?? []) {
     const now = out[reading]
     if (exactly !== undefined) out[reading] = exactly
     else if (least !== undefined && (now === undefined || now < least)) out[reading] = least

@@ -42,7 +42,8 @@ export interface Profile {
   age?: number
 }
 
-const mean = (values: readonly number[]) => values.reduce((a, b) => a + b, 0) / values.length
+const mean = (values: readonly number[]) =>
+  values.reduce((one, other) => one + other, 0) / values.length
 
 /**
  * Type and conditions from readings by zone, each with its evidence.
@@ -50,10 +51,9 @@ const mean = (values: readonly number[]) => values.reduce((a, b) => a + b, 0) / 
  * of any type; dry lacks oil. Common practice.
  */
 export function deriveProfile(readings: Readings, age?: number, whole: WholeReading = {}): Profile {
-  const regions = Object.fromEntries(REGION_IDS.map((r) => [r, readRegion(readings, r)])) as Record<
-    RegionId,
-    ZoneReading
-  >
+  const regions = Object.fromEntries(
+    REGION_IDS.map((region) => [region, readRegion(readings, region)]),
+  ) as Record<RegionId, ZoneReading>
   const { type, line, typeEvidence } = typeLine(regions, whole)
   const seen = seenConditions(regions, age, whole).map((own) => heldAgainst(own, whole))
   const added = addedConditions(whole, seen)
@@ -74,7 +74,7 @@ type ConditionLine = ProfileLine & { id: ConditionId }
 
 function typeLine(regions: Record<RegionId, ZoneReading>, whole: WholeReading) {
   const { type: readType, typeEvidence } = deriveType(regions)
-  const other = whole.overruled?.find((o) => o.line === 'type')
+  const other = whole.overruled?.find((seen) => seen.line === 'type')
   const type = other ? (other.say as SkinType) : readType
   const line: ProfileLine = {
     id: 'type',
@@ -133,7 +133,7 @@ function sunEvidence(whole: WholeReading): Evidence[] {
 
 /** A line as the therapist sees it: set aside where they say no to it. */
 function heldAgainst(line: ConditionLine, whole: WholeReading) {
-  const other = whole.overruled?.find((o) => o.line === line.id && o.say === false)
+  const other = whole.overruled?.find((seen) => seen.line === line.id && seen.say === false)
   if (!other) return { line, stands: true }
   const title = `${line.title.split(':')[0] ?? line.title}: set aside`
   return { line: { ...line, title, overruled: other.reason }, stands: false }
@@ -156,11 +156,12 @@ function addedConditions(
 const noticed = (whole: WholeReading, region: RegionId, id: keyof ZoneReading): string[] => [
   ...new Set(
     (whole.observed ?? [])
-      .filter((o) => ZONES[o.zone].regions.includes(region))
-      .flatMap((o) =>
-        OBSERVATIONS.filter((x) => x.id === o.id && x.sets.some((s) => s.reading === id)).map(
-          (x) => x.words,
-        ),
+      .filter((seen) => ZONES[seen.zone].regions.includes(region))
+      .flatMap((seen) =>
+        OBSERVATIONS.filter(
+          (observation) =>
+            observation.id === seen.id && observation.sets.some((stage) => stage.reading === id),
+        ).map((observation) => observation.words),
       ),
   ),
 ]
@@ -169,18 +170,18 @@ function deriveType(regions: Record<RegionId, ZoneReading>): {
   type: SkinType
   typeEvidence: Evidence[]
 } {
-  const oils = (rs: readonly RegionId[]) => rs.flatMap((r) => regions[r].oil ?? [])
+  const oils = (rs: readonly RegionId[]) => rs.flatMap((each) => regions[each].oil ?? [])
   const tZone = oils(GROUPS.tZone)
   const cheeks = oils(GROUPS.cheeks)
   if (tZone.length === 0 || cheeks.length === 0) return { type: 'unread', typeEvidence: [] }
-  const t = mean(tZone)
-  const c = mean(cheeks)
+  const middle = mean(tZone)
+  const sides = mean(cheeks)
   const typeEvidence: Evidence[] = [
-    { region: 'forehead', text: `T-zone oil ${t.toFixed(1)} on average` },
-    { region: 'cheekL', text: `cheeks oil ${c.toFixed(1)} on average` },
+    { region: 'forehead', text: `T-zone oil ${middle.toFixed(1)} on average` },
+    { region: 'cheekL', text: `cheeks oil ${sides.toFixed(1)} on average` },
   ]
   const all = mean([...tZone, ...cheeks])
-  return { type: typeBy(t - c, all), typeEvidence }
+  return { type: typeBy(middle - sides, all), typeEvidence }
 }
 
 function typeBy(tZoneAbove: number, all: number): SkinType {
@@ -193,6 +194,6 @@ function typeBy(tZoneAbove: number, all: number): SkinType {
 export function plannedGrade(profile: Profile, region: RegionId, id: keyof ZoneReading): Grade {
   const read = profile.regions[region][id]
   if (read !== undefined) return read
-  if (MORE_READING_IDS.some((m) => m === id)) return 0
+  if (MORE_READING_IDS.some((moreReading) => moreReading === id)) return 0
   return id === 'redness' ? 1 : 2
 }

@@ -59,10 +59,10 @@ export const READING_NAMES: Readonly<Record<AnyReadingId, string>> = {
 export function readRegion(readings: Readings, region: RegionId): ZoneReading {
   const out: ZoneReading = {}
   for (const zone of zonesOf(region)) {
-    const r = readings[zone]
-    if (!r) continue
+    const given = readings[zone]
+    if (!given) continue
     for (const id of ALL_READING_IDS) {
-      const grade = r[id]
+      const grade = given[id]
       if (grade === undefined) continue
       const before = out[id]
       out[id] = before === undefined ? grade : stricter(id, before, grade)
@@ -71,14 +71,14 @@ export function readRegion(readings: Readings, region: RegionId): ZoneReading {
   return out
 }
 
-function stricter(id: AnyReadingId, a: Grade, b: Grade): Grade {
-  return (id === 'water' ? a < b : a > b) ? a : b
+function stricter(id: AnyReadingId, one: Grade, other: Grade): Grade {
+  return (id === 'water' ? one < other : one > other) ? one : other
 }
 
 export function unreadRegions(readings: Readings): RegionId[] {
   return REGION_IDS.filter((region) => {
-    const r = readRegion(readings, region)
-    return READING_IDS.some((id) => r[id] === undefined)
+    const found = readRegion(readings, region)
+    return READING_IDS.some((id) => found[id] === undefined)
   })
 }
 
@@ -97,10 +97,10 @@ export function changedReadings(before: Readings, after: Readings, repeatability
   const out: Change[] = []
   for (const zone of ZONE_IDS)
     for (const reading of ALL_READING_IDS) {
-      const a = before[zone]?.[reading]
-      const b = after[zone]?.[reading]
-      if (a !== undefined && b !== undefined && Math.abs(a - b) > repeatability)
-        out.push({ zone, reading, before: a, after: b })
+      const one = before[zone]?.[reading]
+      const other = after[zone]?.[reading]
+      if (one !== undefined && other !== undefined && Math.abs(one - other) > repeatability)
+        out.push({ zone, reading, before: one, after: other })
     }
   return out
 }

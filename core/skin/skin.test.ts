@@ -16,17 +16,21 @@ import {
 const grade = fc.constantFrom<Grade>(0, 1, 2, 3, 4)
 const readings = fc.dictionary(
   fc.constantFrom(...ZONE_IDS),
-  fc.record(Object.fromEntries(READING_IDS.map((r) => [r, fc.option(grade, { nil: undefined })]))),
+  fc.record(
+    Object.fromEntries(
+      READING_IDS.map((reading) => [reading, fc.option(grade, { nil: undefined })]),
+    ),
+  ),
   { noNullPrototype: true },
 ) as fc.Arbitrary<Readings>
 
 describe('readings', () => {
   it('lets the strictest zone speak for its region', () => {
-    const r = readRegion(
+    const found = readRegion(
       { forehead: { redness: 1, water: 3 }, glabella: { redness: 3, water: 1 } },
       'forehead',
     )
-    expect(r).toEqual({ redness: 3, water: 1 })
+    expect(found).toEqual({ redness: 3, water: 1 })
   })
   it('never takes a missing reading for a zero', () => {
     expect(readRegion({}, 'nose')).toEqual({})
@@ -35,34 +39,43 @@ describe('readings', () => {
   })
   it('lays later readings over earlier ones and keeps the rest', () => {
     fc.assert(
-      fc.property(readings, readings, (a, b) => {
-        const o = overlay(a, b)
-        for (const z of ZONE_IDS)
-          for (const r of READING_IDS) expect(o[z]?.[r]).toBe(b[z]?.[r] ?? a[z]?.[r])
-        expect(overlay(o, b)).toEqual(o)
+      fc.property(readings, readings, (one, other) => {
+        const laid = overlay(one, other)
+        for (const zone of ZONE_IDS)
+          for (const reading of READING_IDS)
+            expect(laid[zone]?.[reading]).toBe(other[zone]?.[reading] ?? one[zone]?.[reading])
+        expect(overlay(laid, other)).toEqual(laid)
       }),
     )
   })
   it('lists what changed, both ways alike', () => {
     fc.assert(
-      fc.property(readings, readings, (a, b) => {
-        expect(changedReadings(a, b).map((c) => [c.zone, c.reading])).toEqual(
-          changedReadings(b, a).map((c) => [c.zone, c.reading]),
+      fc.property(readings, readings, (one, other) => {
+        expect(
+          changedReadings(one, other).map((changedReading) => [
+            changedReading.zone,
+            changedReading.reading,
+          ]),
+        ).toEqual(
+          changedReadings(other, one).map((changedReading) => [
+            changedReading.zone,
+            changedReading.reading,
+          ]),
         )
-        expect(changedReadings(a, a)).toEqual([])
+        expect(changedReadings(one, one)).toEqual([])
       }),
     )
   })
 })
 
 describe('profile', () => {
-  const skin = (t: Grade, c: Grade) =>
+  const skin = (tZone: Grade, cheeks: Grade) =>
     readAll(
-      { ...RESILIENT, oil: c },
+      { ...RESILIENT, oil: cheeks },
       {
-        forehead: { ...RESILIENT, oil: t },
-        nose: { ...RESILIENT, oil: t },
-        chin: { ...RESILIENT, oil: t },
+        forehead: { ...RESILIENT, oil: tZone },
+        nose: { ...RESILIENT, oil: tZone },
+        chin: { ...RESILIENT, oil: tZone },
       },
     )
   it('calls a T-zone two grades oilier than the cheeks combination', () => {
@@ -73,26 +86,26 @@ describe('profile', () => {
     expect(deriveProfile({}).type).toBe('unread')
   })
   it('tells dehydrated from dry: oily skin may lack water', () => {
-    const p = deriveProfile(readAll({ ...RESILIENT, oil: 4, water: 0 }))
-    expect(p.type).toBe('oily')
-    expect(p.conditions).toContain('dehydrated')
+    const profile = deriveProfile(readAll({ ...RESILIENT, oil: 4, water: 0 }))
+    expect(profile.type).toBe('oily')
+    expect(profile.conditions).toContain('dehydrated')
     expect(deriveProfile(readAll({ ...RESILIENT, oil: 0, water: 3 })).conditions).not.toContain(
       'dehydrated',
     )
   })
   it('shows evidence with every line', () => {
     fc.assert(
-      fc.property(readings, fc.integer({ min: 12, max: 95 }), (r, age) => {
-        for (const l of deriveProfile(r, age).lines)
-          if (l.id !== 'type') expect(l.evidence.length).toBeGreaterThan(0)
+      fc.property(readings, fc.integer({ min: 12, max: 95 }), (given, age) => {
+        for (const line of deriveProfile(given, age).lines)
+          if (line.id !== 'type') expect(line.evidence.length).toBeGreaterThan(0)
       }),
     )
   })
   it('leans to caution where nothing was read', () => {
-    const p = deriveProfile({ nose: { sensitivity: 0 } })
-    expect(plannedGrade(p, 'nose', 'sensitivity')).toBe(0)
-    expect(plannedGrade(p, 'chin', 'sensitivity')).toBe(2)
-    expect(p.confidence).toBeLessThan(0.1)
+    const profile = deriveProfile({ nose: { sensitivity: 0 } })
+    expect(plannedGrade(profile, 'nose', 'sensitivity')).toBe(0)
+    expect(plannedGrade(profile, 'chin', 'sensitivity')).toBe(2)
+    expect(profile.confidence).toBeLessThan(0.1)
   })
   it('marks a skin from sixty as mature', () => {
     expect(deriveProfile(readAll(RESILIENT), 60).conditions).toContain('mature')

@@ -15,16 +15,16 @@ import { describeSkin, describeUnmet } from './words'
 
 const walk = (...ids: (typeof TECHNIQUE_IDS)[number][]) =>
   ids.reduce(
-    (s, id) => applyTechnique(s, TECHNIQUES[id], GROUPS.faceNeckDecollete, 2),
+    (sum, id) => applyTechnique(sum, TECHNIQUES[id], GROUPS.faceNeckDecollete, 2),
     startSurface(true),
   )
 const cleaned = walk('eyesOff', 'milk', 'secondCleanse')
 
 describe('surface', () => {
   it('starts made-up on the face only', () => {
-    const s = startSurface(true)
-    expect(s.forehead.soil).toBe('madeUp')
-    expect(s.neck.soil).toBe('soiled')
+    const surface = startSurface(true)
+    expect(surface.forehead.soil).toBe('madeUp')
+    expect(surface.neck.soil).toBe('soiled')
     expect(startSurface(false).forehead.soil).toBe('soiled')
   })
   it('dries uncovered skin and leaves a mask damp', () => {
@@ -40,15 +40,15 @@ describe('surface', () => {
   })
   it('settles a layer before the next', () => {
     const serum = applyTechnique(cleaned, TECHNIQUES.serum, GROUPS.face, 2)
-    expect(unmetNeeds(serum, TECHNIQUES.moisturiser, GROUPS.face).map((u) => u.part)).toEqual([
-      'settled',
-    ])
+    expect(
+      unmetNeeds(serum, TECHNIQUES.moisturiser, GROUPS.face).map((unmetNeed) => unmetNeed.part),
+    ).toEqual(['settled'])
     expect(unmetNeeds(passTime(serum, 1), TECHNIQUES.moisturiser, GROUPS.face)).toEqual([])
   })
   it('names what the tip misses on damp, oiled skin', () => {
     const oiled = applyTechnique(cleaned, TECHNIQUES.massage, GROUPS.face, 2)
     const unmet = unmetNeeds(oiled, TECHNIQUES.tip, ['nose'])
-    expect(unmet.map((u) => u.part).sort()).toEqual(['film', 'moisture'])
+    expect(unmet.map((unmet) => unmet.part).sort()).toEqual(['film', 'moisture'])
     expect(unmet.map(describeUnmet).join()).toContain('finds oil')
   })
   it('touches only the regions it works on', () => {
@@ -60,21 +60,22 @@ describe('surface', () => {
         (id, regions, ticks) => {
           const after = applyTechnique(cleaned, TECHNIQUES[id], regions, ticks)
           const waited = passTime(cleaned, ticks)
-          for (const r of REGION_IDS) if (!regions.includes(r)) expect(after[r]).toEqual(waited[r])
+          for (const region of REGION_IDS)
+            if (!regions.includes(region)) expect(after[region]).toEqual(waited[region])
         },
       ),
     )
   })
   it('ages the same in one wait or in several', () => {
     fc.assert(
-      fc.property(fc.nat(30), fc.nat(30), (a, b) => {
+      fc.property(fc.nat(30), fc.nat(30), (one, other) => {
         const warm = applyTechnique(cleaned, TECHNIQUES.steam, GROUPS.face, 6)
-        const twice = passTime(passTime(warm, a), b)
-        const once = passTime(warm, a + b)
-        for (const r of REGION_IDS) {
-          expect(twice[r].moisture).toBe(once[r].moisture)
-          expect(twice[r].warmth).toBe(once[r].warmth)
-          expect(twice[r].settling).toBe(once[r].settling)
+        const twice = passTime(passTime(warm, one), other)
+        const once = passTime(warm, one + other)
+        for (const region of REGION_IDS) {
+          expect(twice[region].moisture).toBe(once[region].moisture)
+          expect(twice[region].warmth).toBe(once[region].warmth)
+          expect(twice[region].settling).toBe(once[region].settling)
         }
       }),
     )
@@ -82,10 +83,10 @@ describe('surface', () => {
   it('keeps redness between 0 and 4', () => {
     fc.assert(
       fc.property(fc.array(fc.constantFrom(...TECHNIQUE_IDS), { maxLength: 12 }), (ids) => {
-        const s = walk(...ids)
-        for (const r of REGION_IDS) {
-          expect(s[r].redness).toBeGreaterThanOrEqual(0)
-          expect(s[r].redness).toBeLessThanOrEqual(4)
+        const walked = walk(...ids)
+        for (const region of REGION_IDS) {
+          expect(walked[region].redness).toBeGreaterThanOrEqual(0)
+          expect(walked[region].redness).toBeLessThanOrEqual(4)
         }
       }),
     )

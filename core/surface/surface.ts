@@ -36,8 +36,8 @@ export const DRY_TICKS = 5
 export const WARM_TICKS = 20
 
 export function startSurface(madeUp: boolean): Surface {
-  const one = (r: RegionId): RegionSurface => ({
-    soil: madeUp && r !== 'neck' && r !== 'decollete' ? 'madeUp' : 'soiled',
+  const one = (region: RegionId): RegionSurface => ({
+    soil: madeUp && region !== 'neck' && region !== 'decollete' ? 'madeUp' : 'soiled',
     moisture: 'dry',
     film: 'none',
     warmth: 'neutral',
@@ -48,38 +48,43 @@ export function startSurface(madeUp: boolean): Surface {
     warmAge: 0,
     redness: 0,
   })
-  return Object.fromEntries(REGION_IDS.map((r) => [r, one(r)])) as Record<RegionId, RegionSurface>
+  return Object.fromEntries(REGION_IDS.map((region) => [region, one(region)])) as Record<
+    RegionId,
+    RegionSurface
+  >
 }
 
 /** The surface after some ticks in which nobody touches it. */
 export function passTime(surface: Surface, ticks: number): Surface {
   if (ticks <= 0) return surface
   const out = {} as Record<RegionId, RegionSurface>
-  for (const r of REGION_IDS) out[r] = ageRegion(surface[r], ticks)
+  for (const region of REGION_IDS) out[region] = ageRegion(surface[region], ticks)
   return out
 }
 
 /** One region after some ticks in which nobody touches it. */
-export function ageRegion(s: RegionSurface, ticks: number): RegionSurface {
-  const covered = s.film === 'mask' || s.film === 'oil'
+export function ageRegion(surface: RegionSurface, ticks: number): RegionSurface {
+  const covered = surface.film === 'mask' || surface.film === 'oil'
   // Nothing on this region runs down: it stays the very same.
   if (
-    s.settling === 0 &&
-    s.warmth !== 'warm' &&
-    s.warmAge === 0 &&
-    (s.moisture === 'dry' || covered)
+    surface.settling === 0 &&
+    surface.warmth !== 'warm' &&
+    surface.warmAge === 0 &&
+    (surface.moisture === 'dry' || covered)
   )
-    return s
+    return surface
   const dampAge =
-    s.moisture === 'dry' || covered ? s.dampAge : Math.min(DRY_TICKS, s.dampAge + ticks)
-  const warmAge = s.warmth === 'warm' ? s.warmAge + ticks : 0
-  const warm = s.warmth === 'warm' && warmAge < WARM_TICKS
+    surface.moisture === 'dry' || covered
+      ? surface.dampAge
+      : Math.min(DRY_TICKS, surface.dampAge + ticks)
+  const warmAge = surface.warmth === 'warm' ? surface.warmAge + ticks : 0
+  const warm = surface.warmth === 'warm' && warmAge < WARM_TICKS
   return {
-    ...s,
-    settling: Math.max(0, s.settling - ticks),
+    ...surface,
+    settling: Math.max(0, surface.settling - ticks),
     dampAge: dampAge >= DRY_TICKS ? 0 : dampAge,
-    moisture: dampAge >= DRY_TICKS ? 'dry' : s.moisture,
-    warmth: s.warmth === 'warm' && !warm ? 'neutral' : s.warmth,
+    moisture: dampAge >= DRY_TICKS ? 'dry' : surface.moisture,
+    warmth: surface.warmth === 'warm' && !warm ? 'neutral' : surface.warmth,
     warmAge: warm ? warmAge : 0,
   }
 }
@@ -96,30 +101,33 @@ export function applyTechnique(
 ): Surface {
   const passed = passTime(surface, ticks)
   const out = { ...passed } as Record<RegionId, RegionSurface>
-  for (const r of regions) out[r] = leaveOn(out[r], technique)
+  for (const region of regions) out[region] = leaveOn(out[region], technique)
   return out
 }
 
 /** What a technique leaves on one region it works on; its time is already counted. */
-export function leaveOn(s: RegionSurface, technique: Technique): RegionSurface {
-  const l = technique.leaves
-  const wetted = l.moisture !== undefined && l.moisture !== 'dry'
+export function leaveOn(surface: RegionSurface, technique: Technique): RegionSurface {
+  const surfaceLeave = technique.leaves
+  const wetted = surfaceLeave.moisture !== undefined && surfaceLeave.moisture !== 'dry'
   return {
-    soil: l.soil ?? s.soil,
-    moisture: l.moisture ?? s.moisture,
-    film: l.film ?? s.film,
-    warmth: l.warmth ?? s.warmth,
-    skin: l.skin ?? s.skin,
+    soil: surfaceLeave.soil ?? surface.soil,
+    moisture: surfaceLeave.moisture ?? surface.moisture,
+    film: surfaceLeave.film ?? surface.film,
+    warmth: surfaceLeave.warmth ?? surface.warmth,
+    skin: surfaceLeave.skin ?? surface.skin,
     layer:
-      l.layer !== undefined
-        ? Math.max(s.layer, l.layer)
-        : l.film !== undefined && l.film !== 'leaveOn'
+      surfaceLeave.layer !== undefined
+        ? Math.max(surface.layer, surfaceLeave.layer)
+        : surfaceLeave.film !== undefined && surfaceLeave.film !== 'leaveOn'
           ? 0
-          : s.layer,
-    settling: l.settleMinutes !== undefined ? ticksWithin(l.settleMinutes) : s.settling,
-    dampAge: wetted || l.moisture === 'dry' ? 0 : s.dampAge,
-    warmAge: l.warmth === 'warm' ? 0 : s.warmAge,
-    redness: Math.min(4, Math.max(0, s.redness + (l.redness ?? 0))),
+          : surface.layer,
+    settling:
+      surfaceLeave.settleMinutes !== undefined
+        ? ticksWithin(surfaceLeave.settleMinutes)
+        : surface.settling,
+    dampAge: wetted || surfaceLeave.moisture === 'dry' ? 0 : surface.dampAge,
+    warmAge: surfaceLeave.warmth === 'warm' ? 0 : surface.warmAge,
+    redness: Math.min(4, Math.max(0, surface.redness + (surfaceLeave.redness ?? 0))),
   }
 }
 
@@ -146,12 +154,12 @@ export function unmetNeeds(
   for (const part of LISTED_PARTS) {
     const want: readonly string[] | undefined = needs[part]
     if (!want) continue
-    const bad = looked.filter((r) => !want.includes(surface[r][part]))
+    const bad = looked.filter((region) => !want.includes(surface[region][part]))
     const [first] = bad
     if (first !== undefined)
       out.push({ part, regions: bad, have: surface[first][part], want: want.join(' or ') })
   }
-  const wet = needs.settled ? looked.filter((r) => surface[r].settling > 0) : []
+  const wet = needs.settled ? looked.filter((region) => surface[region].settling > 0) : []
   if (wet.length > 0)
     out.push({ part: 'settled', regions: wet, have: 'still settling', want: 'dried down' })
   return out

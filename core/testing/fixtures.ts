@@ -22,7 +22,7 @@ export function allNo(more: Answers = {}): Answers {
 }
 
 export function readAll(base: FullReading, more: Readings = {}): Readings {
-  return { ...Object.fromEntries(ZONE_IDS.map((z) => [z, base])), ...more }
+  return { ...Object.fromEntries(ZONE_IDS.map((zone) => [zone, base])), ...more }
 }
 export const RESILIENT: FullReading = {
   oil: 2,
@@ -72,7 +72,7 @@ export function lot(productId: string, more: Partial<Lot> = {}): Lot {
   }
 }
 
-export const NOTHING_LEFT = Object.fromEntries(REGION_IDS.map((r) => [r, 0])) as Record<
+export const NOTHING_LEFT = Object.fromEntries(REGION_IDS.map((region) => [region, 0])) as Record<
   RegionId,
   number
 >
@@ -92,7 +92,10 @@ export function planInput(
     verdict: screen(answers, TODAY),
     past: [],
     residual: NOTHING_LEFT,
-    shelf: PRODUCT_KINDS.map((k) => ({ product: product(k, k, ACIDS[k]), lots: [lot(k)] })),
+    shelf: PRODUCT_KINDS.map((productKind) => ({
+      product: product(productKind, productKind, ACIDS[productKind]),
+      lots: [lot(productKind)],
+    })),
     patch: {},
     devices: DEVICE_KINDS,
     licences: LICENCE_IDS,

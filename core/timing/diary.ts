@@ -37,28 +37,36 @@ export function diaryConflicts(
   shared: Partial<Record<DeviceKind, number>> = {},
 ): DiaryConflict[] {
   const out: DiaryConflict[] = []
-  const sorted = [...bookings].sort((a, b) => a.start - b.start || (a.id < b.id ? -1 : 1))
-  sorted.forEach((a, i) =>
-    sorted.slice(i + 1).forEach((b) => {
-      const aEnd = a.start + a.minutes * MIN
-      const bEnd = b.start + b.minutes * MIN
-      const both = overlap(a.start, aEnd, b.start, bEnd)
+  const sorted = [...bookings].sort(
+    (one, other) => one.start - other.start || (one.id < other.id ? -1 : 1),
+  )
+  sorted.forEach((booking, i) =>
+    sorted.slice(i + 1).forEach((later) => {
+      const aEnd = booking.start + booking.minutes * MIN
+      const bEnd = later.start + later.minutes * MIN
+      const both = overlap(booking.start, aEnd, later.start, bEnd)
       const hit = (kind: DiaryConflict['kind'], sentence: string, device?: DeviceKind) =>
-        out.push({ kind, a: a.id, b: b.id, sentence, ...(device ? { device } : {}) })
-      if (both && a.roomId === b.roomId) hit('room', 'The room is taken twice.')
-      else if (a.roomId === b.roomId && b.start < aEnd + a.cleaningMinutes * MIN)
-        hit('cleaning', `No time to clean: ${a.cleaningMinutes} min are needed between the two.`)
-      if (both && a.staffId === b.staffId) hit('person', 'The therapist is booked twice.')
-      if (both && a.clientId === b.clientId) hit('client', 'The client is booked twice.')
-      for (const da of a.devices)
-        for (const db of b.devices) {
+        out.push({ kind, a: booking.id, b: later.id, sentence, ...(device ? { device } : {}) })
+      if (both && booking.roomId === later.roomId) hit('room', 'The room is taken twice.')
+      else if (
+        booking.roomId === later.roomId &&
+        later.start < aEnd + booking.cleaningMinutes * MIN
+      )
+        hit(
+          'cleaning',
+          `No time to clean: ${booking.cleaningMinutes} min are needed between the two.`,
+        )
+      if (both && booking.staffId === later.staffId) hit('person', 'The therapist is booked twice.')
+      if (both && booking.clientId === later.clientId) hit('client', 'The client is booked twice.')
+      for (const da of booking.devices)
+        for (const db of later.devices) {
           if (da.kind !== db.kind || (shared[da.kind] ?? 1) > 1) continue
           if (
             overlap(
-              a.start + da.from * MIN,
-              a.start + da.to * MIN,
-              b.start + db.from * MIN,
-              b.start + db.to * MIN,
+              booking.start + da.from * MIN,
+              booking.start + da.to * MIN,
+              later.start + db.from * MIN,
+              later.start + db.to * MIN,
             )
           )
             hit('device', 'A shared device is needed twice at the same time.', da.kind)

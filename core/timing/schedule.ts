@@ -42,12 +42,12 @@ export type DwellFor = (
 /** The window of a step on this skin: the short one where a region is sensitive. */
 export function dwellWindow(
   step: PlanStep,
-  sensitive: (r: RegionId) => boolean,
+  sensitive: (region: RegionId) => boolean,
 ): ReturnType<DwellFor> {
-  const d = TECHNIQUES[step.technique].dwell
-  if (!d) return undefined
-  const window = step.regions.some(sensitive) ? d.sensitive : d
-  return { earliest: window.earliest, latest: window.latest, late: d.late }
+  const dwell = TECHNIQUES[step.technique].dwell
+  if (!dwell) return undefined
+  const window = step.regions.some(sensitive) ? dwell.sensitive : dwell
+  return { earliest: window.earliest, latest: window.latest, late: dwell.late }
 }
 
 /**
@@ -69,10 +69,10 @@ export function schedule(steps: readonly PlanStep[], dwellOf: DwellFor): Schedul
     const time = times[i]
     if (!window || !time) return
     const removalIndex = steps.findIndex(
-      (s, j) =>
+      (later, j) =>
         j > i &&
-        takesOff(s.technique, step.technique) &&
-        s.regions.some((r) => step.regions.includes(r)),
+        takesOff(later.technique, step.technique) &&
+        later.regions.some((region) => step.regions.includes(region)),
     )
     const removal = times[removalIndex]
     resting.push({

@@ -23,9 +23,9 @@ export interface Stagger {
  */
 export function stagger(tasks: readonly MaskTask[]): Stagger | undefined {
   if (tasks.length > 4) throw new RangeError('at most four masks at once')
-  for (const t of tasks)
-    if (t.earliest > t.latest) throw new RangeError(`${t.id}: earliest after latest`)
-  const sorted = [...tasks].sort((a, b) => (a.id < b.id ? -1 : 1))
+  for (const task of tasks)
+    if (task.earliest > task.latest) throw new RangeError(`${task.id}: earliest after latest`)
+  const sorted = [...tasks].sort((one, other) => (one.id < other.id ? -1 : 1))
   let best: Stagger | undefined
   for (const on of permutations(sorted))
     for (const off of permutations(sorted)) {
@@ -42,28 +42,28 @@ export function stagger(tasks: readonly MaskTask[]): Stagger | undefined {
 function layOut(on: readonly MaskTask[], off: readonly MaskTask[]): Stagger | undefined {
   const base = new Map<string, number>()
   let clock = 0
-  const total = on.reduce((a, t) => a + t.on, 0)
-  for (const t of on) {
-    clock += t.on
-    base.set(t.id, total - clock)
+  const total = on.reduce((sum, task) => sum + task.on, 0)
+  for (const task of on) {
+    clock += task.on
+    base.set(task.id, total - clock)
   }
   let lifted = 0
   let free = 0
-  for (const t of off) {
-    const dwell = (base.get(t.id) ?? 0) + lifted
-    base.set(t.id, dwell)
-    free = Math.max(free, t.earliest - dwell)
-    lifted += t.off
+  for (const task of off) {
+    const dwell = (base.get(task.id) ?? 0) + lifted
+    base.set(task.id, dwell)
+    free = Math.max(free, task.earliest - dwell)
+    lifted += task.off
   }
   const dwell: Record<string, number> = {}
-  for (const t of on) {
-    const d = (base.get(t.id) ?? 0) + free
-    if (d > t.latest) return undefined
-    dwell[t.id] = d
+  for (const task of on) {
+    const due = (base.get(task.id) ?? 0) + free
+    if (due > task.latest) return undefined
+    dwell[task.id] = due
   }
   return {
-    onOrder: on.map((t) => t.id),
-    offOrder: off.map((t) => t.id),
+    onOrder: on.map((task) => task.id),
+    offOrder: off.map((task) => task.id),
     length: total + free + lifted,
     handsFree: free,
     dwell,

@@ -19,20 +19,23 @@ const calm = () => false
 
 describe('schedule', () => {
   it('lets hands follow one another and reads the resting off between', () => {
-    const s = schedule([step('clay', 2), step('handsArms', 8, []), step('maskOff', 1)], (x) =>
-      dwellWindow(x, calm),
+    const times = schedule(
+      [step('clay', 2), step('handsArms', 8, []), step('maskOff', 1)],
+      (step) => dwellWindow(step, calm),
     )
-    expect(s.total).toBe(11)
-    expect(s.resting).toMatchObject([{ start: 2, end: 10, earliest: 5, latest: 12, removed: true }])
-    expect(s.idle).toBe(0)
+    expect(times.total).toBe(11)
+    expect(times.resting).toMatchObject([
+      { start: 2, end: 10, earliest: 5, latest: 12, removed: true },
+    ])
+    expect(times.idle).toBe(0)
   })
   it('takes the short window on sensitive skin and says what was never removed', () => {
-    expect(dwellWindow(step('clay', 2), (r) => r === 'nose')).toMatchObject({
+    expect(dwellWindow(step('clay', 2), (region) => region === 'nose')).toMatchObject({
       earliest: 5,
       latest: 7,
     })
     expect(
-      schedule([step('clay', 2), step('stay', 3, [])], (x) => dwellWindow(x, calm)),
+      schedule([step('clay', 2), step('stay', 3, [])], (step) => dwellWindow(step, calm)),
     ).toMatchObject({ idle: 3, resting: [{ removed: false, end: 5 }] })
   })
 })
@@ -46,16 +49,16 @@ function enumerate(tasks: MaskTask[]): number | undefined {
       for (let free = 0; free <= 60; free++) {
         let clock = 0
         const onAt = new Map<string, number>()
-        for (const t of on) {
-          clock += t.on
-          onAt.set(t.id, clock)
+        for (const task of on) {
+          clock += task.on
+          onAt.set(task.id, clock)
         }
         clock += free
         let ok = true
-        for (const t of off) {
-          const dwell = clock - (onAt.get(t.id) ?? 0)
-          if (dwell < t.earliest || dwell > t.latest) ok = false
-          clock += t.off
+        for (const task of off) {
+          const dwell = clock - (onAt.get(task.id) ?? 0)
+          if (dwell < task.earliest || dwell > task.latest) ok = false
+          clock += task.off
         }
         if (ok && (best === undefined || clock < best)) best = clock
       }
@@ -64,7 +67,9 @@ function enumerate(tasks: MaskTask[]): number | undefined {
 const permute = <T>(xs: T[]): T[][] =>
   xs.length < 2
     ? [xs]
-    : xs.flatMap((x, i) => permute([...xs.slice(0, i), ...xs.slice(i + 1)]).map((r) => [x, ...r]))
+    : xs.flatMap((other, i) =>
+        permute([...xs.slice(0, i), ...xs.slice(i + 1)]).map((order) => [other, ...order]),
+      )
 
 describe('masks side by side', () => {
   const task = fc.record({
@@ -77,20 +82,20 @@ describe('masks side by side', () => {
     let impossible = 0
     fc.assert(
       fc.property(fc.array(task, { minLength: 1, maxLength: 3 }), (list) => {
-        const tasks = list.map((t, i): MaskTask => ({
+        const tasks = list.map((drawn, i): MaskTask => ({
           id: `m${i}`,
-          on: t.on,
-          off: t.off,
-          earliest: t.earliest,
-          latest: t.earliest + t.room,
+          on: drawn.on,
+          off: drawn.off,
+          earliest: drawn.earliest,
+          latest: drawn.earliest + drawn.room,
         }))
         const found = stagger(tasks)
         if (!found) impossible++
         expect(found?.length).toBe(enumerate(tasks))
-        for (const t of tasks)
+        for (const task of tasks)
           if (found) {
-            expect(found.dwell[t.id]).toBeGreaterThanOrEqual(t.earliest)
-            expect(found.dwell[t.id]).toBeLessThanOrEqual(t.latest)
+            expect(found.dwell[task.id]).toBeGreaterThanOrEqual(task.earliest)
+            expect(found.dwell[task.id]).toBeLessThanOrEqual(task.latest)
           }
       }),
       { numRuns: 150 },
@@ -100,12 +105,12 @@ describe('masks side by side', () => {
   it('does not depend on the order of the list', () => {
     fc.assert(
       fc.property(fc.array(task, { minLength: 2, maxLength: 4 }), (list) => {
-        const tasks = list.map((t, i): MaskTask => ({
+        const tasks = list.map((drawn, i): MaskTask => ({
           id: `m${i}`,
-          on: t.on,
-          off: t.off,
-          earliest: t.earliest,
-          latest: t.earliest + t.room,
+          on: drawn.on,
+          off: drawn.off,
+          earliest: drawn.earliest,
+          latest: drawn.earliest + drawn.room,
         }))
         expect(stagger([...tasks].reverse())).toEqual(stagger(tasks))
       }),
@@ -122,7 +127,7 @@ describe('masks side by side', () => {
 })
 
 describe('diary', () => {
-  const at = (h: number, m = 0) => Date.UTC(2026, 2, 10, h, m)
+  const at = (hour: number, minute = 0) => Date.UTC(2026, 2, 10, hour, minute)
   const booking = (id: string, start: number, more: Partial<Booking> = {}): Booking => ({
     id,
     roomId: 'lake',
@@ -138,13 +143,13 @@ describe('diary', () => {
     const kinds = diaryConflicts([
       booking('a', at(9)),
       booking('b', at(9, 30), { clientId: 'a' }),
-    ]).map((c) => c.kind)
+    ]).map((diaryConflict) => diaryConflict.kind)
     expect(kinds.sort()).toEqual(['client', 'person', 'room'])
   })
   it('wants the cleaning minutes between two clients of one room', () => {
     expect(
       diaryConflicts([booking('a', at(9)), booking('b', at(10, 5), { staffId: 'tomas' })]).map(
-        (c) => c.kind,
+        (diaryConflict) => diaryConflict.kind,
       ),
     ).toEqual(['cleaning'])
     expect(
@@ -171,9 +176,9 @@ describe('diary', () => {
       booking('b', at(9, 50)),
       booking('c', at(10), { roomId: 'stove' }),
     ]
-    const kinds = (b: Booking[]) =>
-      diaryConflicts(b)
-        .map((c) => `${c.kind}${c.a}${c.b}`)
+    const kinds = (bookings: Booking[]) =>
+      diaryConflicts(bookings)
+        .map((diaryConflict) => `${diaryConflict.kind}${diaryConflict.a}${diaryConflict.b}`)
         .sort()
     expect(kinds([...list].reverse())).toEqual(kinds(list))
   })

@@ -18,44 +18,50 @@ const step = (technique: TechniqueId, key: string = technique): PlanStep => ({
   why: [],
 })
 const linen = (steps: readonly PlanStep[], rules = TRAY_RULES, of = input) =>
-  Object.fromEntries(trayFor(of, steps, rules).linen.map((l) => [l.name, l.count]))
+  Object.fromEntries(trayFor(of, steps, rules).linen.map((linen) => [linen.name, linen.count]))
 
 describe('the tray', () => {
   it('lists amounts, devices before they are needed, and what is missing', () => {
     const { steps } = propose(input)
     const tray = trayFor(input, steps)
     expect(tray.missing).toEqual([])
-    expect(tray.products.every((p) => p.amount.count > 0)).toBe(true)
-    for (const d of tray.devices) expect(d.switchOnMinute).toBeLessThan(d.neededMinute)
+    expect(tray.products.every((product) => product.amount.count > 0)).toBe(true)
+    for (const device of tray.devices)
+      expect(device.switchOnMinute).toBeLessThan(device.neededMinute)
     expect(trayFor({ ...input, shelf: [] }, steps).missing.length).toBeGreaterThan(3)
   })
-  for (const r of TRAY_RULES)
-    it(`${r.id}: laid out for its work, not for other work, and missed when switched off`, () => {
-      const laying = techniquesWhere((t) => t.lays?.includes(r.id) ?? false)
+  for (const trayRule of TRAY_RULES)
+    it(`${trayRule.id}: laid out for its work, not for other work, and missed when switched off`, () => {
+      const laying = techniquesWhere((technique) => technique.lays?.includes(trayRule.id) ?? false)
       expect(laying.length).toBeGreaterThan(0)
-      const of = (own: Record<string, number>) => own[r.item[0]] ?? own[r.item[1]]
-      for (const t of laying) expect(of(linen([step(t)]))).toBe(r.count)
+      const of = (own: Record<string, number>) => own[trayRule.item[0]] ?? own[trayRule.item[1]]
+      for (const technique of laying) expect(of(linen([step(technique)]))).toBe(trayRule.count)
       expect(of(linen([step('moisturiser')]))).toBeUndefined()
       expect(
         of(
           linen(
-            laying.map((t) => step(t)),
-            TRAY_RULES.filter((x) => x !== r),
+            laying.map((technique) => step(technique)),
+            TRAY_RULES.filter((other) => other !== trayRule),
           ),
         ),
       ).toBeUndefined()
-      const two = laying.flatMap((t) => [step(t, `${t}-1`), step(t, `${t}-2`)])
-      expect(of(linen(two))).toBe(r.per === 'visit' ? r.count : r.count * two.length)
+      const two = laying.flatMap((technique) => [
+        step(technique, `${technique}-1`),
+        step(technique, `${technique}-2`),
+      ])
+      expect(of(linen(two))).toBe(
+        trayRule.per === 'visit' ? trayRule.count : trayRule.count * two.length,
+      )
     })
-  for (const w of WARM_UPS)
-    it(`${w.device} is switched on in time, and too late with its row switched off`, () => {
-      const t = Object.values(TECHNIQUES).find((x) => x.device === w.device)
-      const own = t && trayFor(input, [step('settle'), step(t.id)]).devices[0]
-      expect(own && own.neededMinute - own.switchOnMinute).toBe(w.minutes)
+  for (const warmUp of WARM_UPS)
+    it(`${warmUp.device} is switched on in time, and too late with its row switched off`, () => {
+      const technique = Object.values(TECHNIQUES).find((other) => other.device === warmUp.device)
+      const own = technique && trayFor(input, [step('settle'), step(technique.id)]).devices[0]
+      expect(own && own.neededMinute - own.switchOnMinute).toBe(warmUp.minutes)
       expect(
         warmUpOf(
-          w.device,
-          WARM_UPS.filter((x) => x !== w),
+          warmUp.device,
+          WARM_UPS.filter((other) => other !== warmUp),
         ),
       ).toBe(0)
     })
@@ -66,15 +72,15 @@ describe('the tray', () => {
       step('warmTowel'),
       step('blot'),
     ])
-    expect(tray.devices.map((d) => d.kind)).toEqual([
+    expect(tray.devices.map((device) => device.kind)).toEqual([
       'towelCabinet',
       'ultrasonicSpatula',
       'highFrequencyWand',
     ])
-    expect(tray.linen.map((l) => l.name)).toContain('tissue with a breathing slit')
+    expect(tray.linen.map((linen) => linen.name)).toContain('tissue with a breathing slit')
   })
   it('knows every device', () => {
-    expect(WARM_UPS.map((w) => w.device).sort()).toEqual([...DEVICE_KINDS].sort())
+    expect(WARM_UPS.map((warmUp) => warmUp.device).sort()).toEqual([...DEVICE_KINDS].sort())
   })
   it("counts cloths and pads by technique, and takes the house's own way of taking off", () => {
     expect(linen([step('milk'), step('maskOff'), step('tone')])).toMatchObject({

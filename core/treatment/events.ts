@@ -49,10 +49,13 @@ export interface TreatmentEvent {
  */
 export function inOrder(events: readonly TreatmentEvent[]): TreatmentEvent[] {
   const once = new Map<string, TreatmentEvent>()
-  for (const e of events) if (!once.has(e.id)) once.set(e.id, e)
+  for (const event of events) if (!once.has(event.id)) once.set(event.id, event)
   return [...once.values()].sort(
-    (a, b) =>
-      a.at - b.at || compare(a.deviceId, b.deviceId) || a.seq - b.seq || compare(a.id, b.id),
+    (one, other) =>
+      one.at - other.at ||
+      compare(one.deviceId, other.deviceId) ||
+      one.seq - other.seq ||
+      compare(one.id, other.id),
   )
 }
-const compare = (a: string, b: string) => (a < b ? -1 : a > b ? 1 : 0)
+const compare = (one: string, other: string) => (one < other ? -1 : one > other ? 1 : 0)

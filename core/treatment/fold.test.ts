@@ -27,19 +27,19 @@ const STEPS = [
 ]
 const context: FoldContext = {
   plans: { 1: STEPS, 2: STEPS.slice(0, 4) },
-  dwellOf: (s) => dwellWindow(s, () => false),
+  dwellOf: (step) => dwellWindow(step, () => false),
   baseline: { cheekL: 1, nose: 0 },
 }
-let n = 0
+let count = 0
 const ev = (
   minute: number,
   body: EventBody,
   more: Partial<TreatmentEvent> = {},
 ): TreatmentEvent => ({
-  id: `e${n++}`,
+  id: `e${count++}`,
   at: T0 + minute * 60_000,
   deviceId: 'a',
-  seq: n,
+  seq: count,
   planVersion: 1,
   body,
   ...more,
@@ -56,9 +56,9 @@ describe('the room as a fold', () => {
       done(7, 'clay-1'),
       done(15, 'stay-1'),
     ]
-    const s = fold(events, context)
-    expect(s.current).toEqual({ key: 'maskOff-1', since: T0 + 15 * 60_000 })
-    const clay = s.resting[0]
+    const roomState = fold(events, context)
+    expect(roomState.current).toEqual({ key: 'maskOff-1', since: T0 + 15 * 60_000 })
+    const clay = roomState.resting[0]
     expect(clay?.endedAt).toBeUndefined()
     expect(clay && restingAt(clay, T0 + 11 * 60_000).word).toBe('working')
     expect(clay && restingAt(clay, T0 + 14 * 60_000).word).toBe('mayComeOff')
@@ -67,16 +67,16 @@ describe('the room as a fold', () => {
     expect(off.resting[0]?.endedAt).toBe(T0 + 15 * 60_000)
   })
   it("takes a hold out of the step's clock but not out of the mask's", () => {
-    const s = fold(
+    const roomState = fold(
       [ev(0, { kind: 'started' }), ev(1, { kind: 'held' }), ev(4, { kind: 'resumed' })],
       context,
     )
-    expect(runningMs(s, T0 + 5 * 60_000)).toBe(2 * 60_000)
+    expect(runningMs(roomState, T0 + 5 * 60_000)).toBe(2 * 60_000)
     const held = fold([ev(0, { kind: 'started' }), ev(1, { kind: 'held' })], context)
     expect(runningMs(held, T0 + 9 * 60_000)).toBe(60_000)
   })
   it('ends a step once, whichever tablet tapped first', () => {
-    const s = fold(
+    const roomState = fold(
       [
         ev(0, { kind: 'started' }),
         done(2, 'settle-1'),
@@ -84,10 +84,12 @@ describe('the room as a fold', () => {
       ],
       context,
     )
-    expect(s.done.map((d) => [d.key, d.endedAt])).toEqual([['settle-1', T0 + 2 * 60_000]])
+    expect(roomState.done.map((step) => [step.key, step.endedAt])).toEqual([
+      ['settle-1', T0 + 2 * 60_000],
+    ])
   })
   it('keeps skips with their reason, passes by zone, settings, swaps, amounts, notes', () => {
-    const s = fold(
+    const roomState = fold(
       [
         ev(0, { kind: 'started' }),
         ev(1, { kind: 'stepSkipped', key: 'settle-1', reason: 'client asked' }),
@@ -100,15 +102,15 @@ describe('the room as a fold', () => {
       ],
       context,
     )
-    expect(s.done[0]?.skipped).toBe('client asked')
-    expect(s.passes['tip-1']).toEqual({ nose: 2 })
-    expect(s.settings['tip-1']).toBe(14)
-    expect(s.products['milk-1']?.productId).toBe('p2')
-    expect(s.taken['milk-1']?.millilitres).toBe(3)
-    expect(s.notes).toHaveLength(1)
+    expect(roomState.done[0]?.skipped).toBe('client asked')
+    expect(roomState.passes['tip-1']).toEqual({ nose: 2 })
+    expect(roomState.settings['tip-1']).toBe(14)
+    expect(roomState.products['milk-1']?.productId).toBe('p2')
+    expect(roomState.taken['milk-1']?.millilitres).toBe(3)
+    expect(roomState.notes).toHaveLength(1)
   })
   it('moves to a later version and never back', () => {
-    const s = fold(
+    const roomState = fold(
       [
         ev(0, { kind: 'started' }),
         ev(1, { kind: 'replanned', version: 2, reason: 'late' }),
@@ -116,12 +118,15 @@ describe('the room as a fold', () => {
       ],
       context,
     )
-    expect(s.version).toBe(2)
-    expect(s.replans).toHaveLength(1)
+    expect(roomState.version).toBe(2)
+    expect(roomState.replans).toHaveLength(1)
   })
   it('names what lies on the skin when something goes wrong', () => {
-    const s = fold([ev(0, { kind: 'started' }), done(1, 'settle-1'), done(2, 'milk-1')], context)
-    expect(onSkin(s, context).map((x) => x.key)).toEqual(['milk-1', 'grain-1'])
+    const roomState = fold(
+      [ev(0, { kind: 'started' }), done(1, 'settle-1'), done(2, 'milk-1')],
+      context,
+    )
+    expect(onSkin(roomState, context).map((step) => step.key)).toEqual(['milk-1', 'grain-1'])
   })
   it('says nothing runs before the start and after the end', () => {
     expect(runningMs(fold([], context), T0)).toBe(0)
@@ -168,23 +173,23 @@ describe('stop rules', () => {
       fc.property(
         fc.integer({ min: 0, max: 9 }),
         fc.constantFrom<0 | 1 | 2 | 3>(0, 1, 2, 3),
-        (s, r) => {
+        (sensation, ownRedness) => {
           const sens = (grade: number) =>
             order[
               judge({ kind: 'sensation', grade, region: null, key: null }, 0, 'grain')?.act ??
                 'keep'
             ]
-          expect(sens(s + 1)).toBeGreaterThanOrEqual(sens(s))
-          const redness = (g: number) =>
-            order[judge(red(g as 0, 'cheekL'), 1, 'grain')?.act ?? 'keep']
-          expect(redness(r + 1)).toBeGreaterThanOrEqual(redness(r))
+          expect(sens(sensation + 1)).toBeGreaterThanOrEqual(sens(sensation))
+          const redness = (grade: number) =>
+            order[judge(red(grade as 0, 'cheekL'), 1, 'grain')?.act ?? 'keep']
+          expect(redness(ownRedness + 1)).toBeGreaterThanOrEqual(redness(ownRedness))
         },
       ),
     )
   })
   it('ends the step on a zone, or everything, in the fold', () => {
-    const s = fold([ev(0, { kind: 'started' }), ev(1, red(2, 'cheekL'))], context)
-    expect(s.endedZones['grain-1']).toEqual(['cheekL'])
+    const roomState = fold([ev(0, { kind: 'started' }), ev(1, red(2, 'cheekL'))], context)
+    expect(roomState.endedZones['grain-1']).toEqual(['cheekL'])
     expect(
       fold(
         [
@@ -208,10 +213,10 @@ const body: fc.Arbitrary<EventBody> = fc.oneof(
     { kind: 'stopped', reason: 'hand up' },
   ),
   fc
-    .constantFrom(...STEPS.map((s) => s.key))
+    .constantFrom(...STEPS.map((step) => step.key))
     .map((key): EventBody => ({ kind: 'stepDone', key, cue: true })),
   fc
-    .constantFrom(...STEPS.map((s) => s.key))
+    .constantFrom(...STEPS.map((step) => step.key))
     .map((key): EventBody => ({ kind: 'stepSkipped', key, reason: 'r' })),
   fc
     .integer({ min: 2, max: 3 })
@@ -236,13 +241,13 @@ const taps = fc
     { maxLength: 25 },
   )
   .map((list) =>
-    list.map((x, i): TreatmentEvent => ({
+    list.map((item, i): TreatmentEvent => ({
       id: `t${i}`,
-      at: T0 + x.minute * 60_000,
-      deviceId: x.device,
+      at: T0 + item.minute * 60_000,
+      deviceId: item.device,
       seq: i,
       planVersion: 1,
-      body: x.body,
+      body: item.body,
     })),
   )
 
@@ -270,12 +275,13 @@ describe('two tablets', () => {
   it('ends no step twice and counts no clock below zero', () => {
     fc.assert(
       fc.property(taps, (list) => {
-        const s = fold(list, context)
-        expect(new Set(s.done.map((d) => d.key)).size).toBe(s.done.length)
-        for (const d of s.done) expect(d.endedAt).toBeGreaterThanOrEqual(d.beganAt)
-        for (const r of s.resting)
-          if (r.endedAt !== undefined) expect(r.endedAt).toBeGreaterThanOrEqual(r.since)
-        expect(runningMs(s, T0 + 61 * 60_000)).toBeGreaterThanOrEqual(0)
+        const roomState = fold(list, context)
+        expect(new Set(roomState.done.map((step) => step.key)).size).toBe(roomState.done.length)
+        for (const step of roomState.done) expect(step.endedAt).toBeGreaterThanOrEqual(step.beganAt)
+        for (const resting of roomState.resting)
+          if (resting.endedAt !== undefined)
+            expect(resting.endedAt).toBeGreaterThanOrEqual(resting.since)
+        expect(runningMs(roomState, T0 + 61 * 60_000)).toBeGreaterThanOrEqual(0)
       }),
       { numRuns: 200 },
     )

@@ -68,7 +68,7 @@ export interface FoldContext {
 
 /** The state of the room after these taps. Order of arrival and doubles do not matter. */
 export function fold(events: readonly TreatmentEvent[], context: FoldContext): RoomState {
-  const s: Draft = {
+  const draft: Draft = {
     version: 1,
     done: [],
     heldMs: 0,
@@ -84,12 +84,12 @@ export function fold(events: readonly TreatmentEvent[], context: FoldContext): R
     replans: [],
   }
   const clock: Clock = { since: 0, heldInStep: 0 }
-  for (const e of inOrder(events)) apply(s, clock, e, context)
-  if (s.startedAt !== undefined && s.finishedAt === undefined) {
-    const next = nextStep(s, context)
-    if (next) s.current = { key: next.key, since: clock.since }
+  for (const event of inOrder(events)) apply(draft, clock, event, context)
+  if (draft.startedAt !== undefined && draft.finishedAt === undefined) {
+    const next = nextStep(draft, context)
+    if (next) draft.current = { key: next.key, since: clock.since }
   }
-  return s
+  return draft
 }
 
 type Draft = {
@@ -104,44 +104,44 @@ interface Clock {
   heldInStep: number
 }
 
-function nextStep(s: Draft, c: FoldContext): PlanStep | undefined {
-  const ended = new Set(s.done.map((d) => d.key))
-  return (c.plans[s.version] ?? []).find((p) => !ended.has(p.key))
+function nextStep(draft: Draft, context: FoldContext): PlanStep | undefined {
+  const ended = new Set(draft.done.map((step) => step.key))
+  return (context.plans[draft.version] ?? []).find((plan) => !ended.has(plan.key))
 }
-const findStep = (s: Draft, c: FoldContext, key: string): PlanStep | undefined =>
-  (c.plans[s.version] ?? []).find((p) => p.key === key) ??
-  Object.values(c.plans)
+const findStep = (draft: Draft, context: FoldContext, key: string): PlanStep | undefined =>
+  (context.plans[draft.version] ?? []).find((plan) => plan.key === key) ??
+  Object.values(context.plans)
     .flat()
-    .find((p) => p.key === key)
+    .find((plan) => plan.key === key)
 
-function apply(s: Draft, clock: Clock, e: TreatmentEvent, c: FoldContext): void {
-  const b = e.body
-  switch (b.kind) {
+function apply(draft: Draft, clock: Clock, event: TreatmentEvent, context: FoldContext): void {
+  const eventBody = event.body
+  switch (eventBody.kind) {
     case 'started':
-      if (s.startedAt !== undefined) return
-      s.startedAt = e.at
-      clock.since = e.at
+      if (draft.startedAt !== undefined) return
+      draft.startedAt = event.at
+      clock.since = event.at
       return
     case 'stepDone':
     case 'stepSkipped':
-      return endStep(s, clock, e, b, c)
+      return endStep(draft, clock, event, eventBody, context)
     case 'held':
-      s.heldSince ??= e.at
+      draft.heldSince ??= event.at
       return
     case 'resumed':
-      return resume(s, clock, e.at)
+      return resume(draft, clock, event.at)
     case 'redness':
     case 'sensation':
     case 'sign':
-      return react(s, e, b, c)
+      return react(draft, event, eventBody, context)
     case 'stopped':
-      return stop(s, e.at, b.reason, false)
+      return stop(draft, event.at, eventBody.reason, false)
     case 'finished':
-      if (s.finishedAt !== undefined) return
-      s.finishedAt = e.at
-      return closeResting(s, e.at, () => true)
+      if (draft.finishedAt !== undefined) return
+      draft.finishedAt = event.at
+      return closeResting(draft, event.at, () => true)
     default:
-      return keep(s, e.at, b)
+      return keep(draft, event.at, eventBody)
   }
 }
 
@@ -163,110 +163,124 @@ type Kept = Exclude<
 >
 
 /** Taps that are only kept: nothing follows from them but that they are there. */
-function keep(s: Draft, at: number, b: Kept): void {
-  switch (b.kind) {
+function keep(draft: Draft, at: number, kept: Kept): void {
+  switch (kept.kind) {
     case 'passDone': {
-      const of = s.passes[b.key] ?? {}
-      s.passes[b.key] = { ...of, [b.region]: (of[b.region] ?? 0) + 1 }
+      const of = draft.passes[kept.key] ?? {}
+      draft.passes[kept.key] = { ...of, [kept.region]: (of[kept.region] ?? 0) + 1 }
       return
     }
     case 'reading':
-      s.readings = b.zones
+      draft.readings = kept.zones
       return
     case 'stopStep':
-      if (s.stopped && !s.stopped.steps.includes(b.step))
-        s.stopped = { ...s.stopped, steps: [...s.stopped.steps, b.step] }
+      if (draft.stopped && !draft.stopped.steps.includes(kept.step))
+        draft.stopped = { ...draft.stopped, steps: [...draft.stopped.steps, kept.step] }
       return
     case 'contraAction':
-      s.contraActions.push({ at, body: b })
+      draft.contraActions.push({ at, body: kept })
       return
     case 'settingChanged':
-      s.settings[b.key] = b.setting
+      draft.settings[kept.key] = kept.setting
       return
     case 'productSwapped':
-      s.products[b.key] = { productId: b.productId, reason: b.reason }
+      draft.products[kept.key] = { productId: kept.productId, reason: kept.reason }
       return
     case 'amountTaken':
-      s.taken[b.key] = { productId: b.productId, lotId: b.lotId, millilitres: b.millilitres }
+      draft.taken[kept.key] = {
+        productId: kept.productId,
+        lotId: kept.lotId,
+        millilitres: kept.millilitres,
+      }
       return
     case 'replanned':
-      if (b.version <= s.version) return
-      s.version = b.version
-      s.replans.push({ at, version: b.version, reason: b.reason })
+      if (kept.version <= draft.version) return
+      draft.version = kept.version
+      draft.replans.push({ at, version: kept.version, reason: kept.reason })
       return
     case 'note':
-      s.notes.push({ at, text: b.text })
+      draft.notes.push({ at, text: kept.text })
       return
     default:
       // Does not compile while a kind of tap has nothing that follows from it.
-      b satisfies never
+      kept satisfies never
   }
 }
 
-function resume(s: Draft, clock: Clock, at: number): void {
-  if (s.heldSince === undefined) return
-  const ms = at - s.heldSince
-  s.heldMs += ms
+function resume(draft: Draft, clock: Clock, at: number): void {
+  if (draft.heldSince === undefined) return
+  const ms = at - draft.heldSince
+  draft.heldMs += ms
   clock.heldInStep += ms
   clock.since += ms
-  delete s.heldSince
+  delete draft.heldSince
 }
 
 /** A step ends once: a second tablet's tap on the same step changes nothing. */
 function endStep(
-  s: Draft,
+  draft: Draft,
   clock: Clock,
-  e: TreatmentEvent,
-  b: Extract<EventBody, { kind: 'stepDone' | 'stepSkipped' }>,
-  c: FoldContext,
+  event: TreatmentEvent,
+  extract: Extract<EventBody, { kind: 'stepDone' | 'stepSkipped' }>,
+  context: FoldContext,
 ): void {
-  if (s.startedAt === undefined || s.done.some((d) => d.key === b.key)) return
-  s.done.push({
-    key: b.key,
-    beganAt: Math.min(clock.since, e.at),
-    endedAt: e.at,
+  if (draft.startedAt === undefined || draft.done.some((step) => step.key === extract.key)) return
+  draft.done.push({
+    key: extract.key,
+    beganAt: Math.min(clock.since, event.at),
+    endedAt: event.at,
     heldMs: clock.heldInStep,
-    version: e.planVersion,
-    ...(b.kind === 'stepSkipped' ? { skipped: b.reason } : { cue: b.cue }),
+    version: event.planVersion,
+    ...(extract.kind === 'stepSkipped' ? { skipped: extract.reason } : { cue: extract.cue }),
   })
-  clock.since = e.at
+  clock.since = event.at
   clock.heldInStep = 0
-  const step = findStep(s, c, b.key)
-  if (!step || b.kind === 'stepSkipped') return
-  const window = c.dwellOf(step)
-  if (window) s.resting.push({ key: step.key, regions: step.regions, since: e.at, ...window })
-  const began = s.done[s.done.length - 1]?.beganAt ?? e.at
-  closeResting(s, began, (r) => {
-    const laid = findStep(s, c, r.key)
+  const step = findStep(draft, context, extract.key)
+  if (!step || extract.kind === 'stepSkipped') return
+  const window = context.dwellOf(step)
+  if (window)
+    draft.resting.push({ key: step.key, regions: step.regions, since: event.at, ...window })
+  const began = draft.done[draft.done.length - 1]?.beganAt ?? event.at
+  closeResting(draft, began, (resting) => {
+    const laid = findStep(draft, context, resting.key)
     return (
       laid !== undefined &&
       takesOff(step.technique, laid.technique) &&
-      r.regions.some((x) => step.regions.includes(x))
+      resting.regions.some((region) => step.regions.includes(region))
     )
   })
 }
 
-function closeResting(s: Draft, at: number, which: (r: RestingNow) => boolean): void {
-  s.resting = s.resting.map((r) =>
-    r.endedAt === undefined && which(r) ? { ...r, endedAt: Math.max(at, r.since) } : r,
+function closeResting(draft: Draft, at: number, which: (resting: RestingNow) => boolean): void {
+  draft.resting = draft.resting.map((resting) =>
+    resting.endedAt === undefined && which(resting)
+      ? { ...resting, endedAt: Math.max(at, resting.since) }
+      : resting,
   )
 }
 
-function react(s: Draft, e: TreatmentEvent, b: Reaction['body'], c: FoldContext): void {
-  const step = b.key === null ? undefined : findStep(s, c, b.key)
-  const baseline = b.region === null ? 0 : (c.baseline[b.region] ?? 0)
-  const judgement = judge(b, baseline, step?.technique)
+function react(
+  draft: Draft,
+  event: TreatmentEvent,
+  ownBody: Reaction['body'],
+  context: FoldContext,
+): void {
+  const step = ownBody.key === null ? undefined : findStep(draft, context, ownBody.key)
+  const baseline = ownBody.region === null ? 0 : (context.baseline[ownBody.region] ?? 0)
+  const judgement = judge(ownBody, baseline, step?.technique)
   if (!judgement) return
-  s.reactions.push({ at: e.at, body: b, judgement })
-  if (judgement.act === 'endZone' && b.key !== null && b.region !== null)
-    s.endedZones[b.key] = [...new Set([...(s.endedZones[b.key] ?? []), b.region])]
-  if (judgement.act === 'stop') stop(s, e.at, judgement.text, judgement.callHelp)
+  draft.reactions.push({ at: event.at, body: ownBody, judgement })
+  if (judgement.act === 'endZone' && ownBody.key !== null && ownBody.region !== null)
+    draft.endedZones[ownBody.key] = [
+      ...new Set([...(draft.endedZones[ownBody.key] ?? []), ownBody.region]),
+    ]
+  if (judgement.act === 'stop') stop(draft, event.at, judgement.text, judgement.callHelp)
 }
 
-function stop(s: Draft, at: number, reason: string, callHelp: boolean): void {
-  if (s.stopped) {
-    if (callHelp) s.stopped = { ...s.stopped, callHelp: true }
+function stop(draft: Draft, at: number, reason: string, callHelp: boolean): void {
+  if (draft.stopped) {
+    if (callHelp) draft.stopped = { ...draft.stopped, callHelp: true }
     return
   }
-  s.stopped = { at, reason, callHelp, steps: [] }
+  draft.stopped = { at, reason, callHelp, steps: [] }
 }

@@ -31,7 +31,7 @@ const at = (minute: number, body: EventBody, seq: number): TreatmentEvent => ({
 })
 const room = (...taps: [number, EventBody][]) =>
   fold(
-    taps.map(([m, b], i) => at(m, b, i)),
+    taps.map(([key, eventBody], i) => at(key, eventBody, i)),
     context,
   )
 const slot = { startsAt: START, minutes: 60 }
@@ -78,13 +78,17 @@ describe('minutes left', () => {
         fc.integer({ min: 0, max: 30 }),
         fc.integer({ min: 0, max: 29 }),
         fc.integer({ min: 0, max: 90 }),
-        (began, a, later) => {
-          const s = room([began, { kind: 'started' }])
-          const one = minutesLeft(s, slot, START + (began + a) * MIN)
+        (began, added, later) => {
+          const roomState = room([began, { kind: 'started' }])
+          const one = minutesLeft(roomState, slot, START + (began + added) * MIN)
           expect(
-            minutesLeft(s, slot, Math.min(START + 60 * MIN - 1, START + (began + a + later) * MIN)),
+            minutesLeft(
+              roomState,
+              slot,
+              Math.min(START + 60 * MIN - 1, START + (began + added + later) * MIN),
+            ),
           ).toBeLessThanOrEqual(one)
-          expect(minutesLeft(s, slot, START + 500 * MIN)).toBe(1)
+          expect(minutesLeft(roomState, slot, START + 500 * MIN)).toBe(1)
         },
       ),
     )
@@ -97,7 +101,7 @@ describe('what does not fit any more', () => {
     expect(minutesShort(room([0, { kind: 'started' }]), steps, short, START)).toBe(0)
   })
   it('is nothing within the first minutes of a plan that fills its slot', () => {
-    const filled = { startsAt: START, minutes: steps.reduce((m, x) => m + x.minutes, 0) }
+    const filled = { startsAt: START, minutes: steps.reduce((sum, step) => sum + step.minutes, 0) }
     for (const seconds of [1, 20, 59, 61])
       expect(
         minutesShort(room([0, { kind: 'started' }]), steps, filled, START + seconds * 1000),

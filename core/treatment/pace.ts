@@ -5,7 +5,7 @@ import type { RoomState } from './fold'
 const MINUTE_MS = 60_000
 /** Hands-on minutes that these steps plan. */
 export const plannedMinutes = (steps: readonly PlanStep[]) =>
-  steps.reduce((m, s) => m + s.minutes, 0)
+  steps.reduce((sum, step) => sum + step.minutes, 0)
 
 /**
  * Whole minutes ahead of the plan; below zero is behind. The step at hand counts as far as it has
@@ -13,7 +13,7 @@ export const plannedMinutes = (steps: readonly PlanStep[]) =>
  * @param now milliseconds since 1970
  */
 export function minutesAhead(state: RoomState, steps: readonly PlanStep[], now: number): number {
-  const at = steps.findIndex((s) => s.key === state.current?.key)
+  const at = steps.findIndex((step) => step.key === state.current?.key)
   const step = steps[at]
   if (state.startedAt === undefined || !step) return 0
   const due =
@@ -53,7 +53,7 @@ export function minutesShort(
   slot: Slot,
   now: number,
 ): number {
-  const at = steps.findIndex((s) => s.key === state.current?.key)
+  const at = steps.findIndex((step) => step.key === state.current?.key)
   const step = steps[at]
   if (!step) return 0
   const still =

@@ -27,15 +27,21 @@ import type { VisitBundle } from './bundle'
  * set aside, and nothing scented where none is wanted.
  */
 export function screenHere(
-  b: Pick<VisitBundle, 'today' | 'houseRules' | 'lifts'> & { client: { preferences: Preferences } },
+  bundle: Pick<VisitBundle, 'today' | 'houseRules' | 'lifts'> & {
+    client: { preferences: Preferences }
+  },
   answers: Answers,
 ): Verdict {
-  const v = screen(answers, b.today, lifted(tightened(CONTRAINDICATIONS, b.houseRules), b.lifts))
+  const verdict = screen(
+    answers,
+    bundle.today,
+    lifted(tightened(CONTRAINDICATIONS, bundle.houseRules), bundle.lifts),
+  )
   return {
-    ...v,
+    ...verdict,
     substances: [
-      ...v.substances,
-      ...avoidedBy(b.client.preferences).map(({ family, rule }) => ({
+      ...verdict.substances,
+      ...avoidedBy(bundle.client.preferences).map(({ family, rule }) => ({
         word: INGREDIENTS[family].name,
         rule,
         family,
@@ -45,54 +51,58 @@ export function screenHere(
 }
 
 /** What earlier work keeps from being done today: it joins the verdict on the screen. */
-export const restsOf = (b: Pick<VisitBundle, 'past' | 'today'>): Bar[] => restBars(b.past, b.today)
+export const restsOf = (pick: Pick<VisitBundle, 'past' | 'today'>): Bar[] =>
+  restBars(pick.past, pick.today)
 
 /** Settling in, sitting up and clearing are steps of the plan; the slot is the booked time. */
 export function toPlanInput(
-  b: VisitBundle,
+  bundle: VisitBundle,
   more: Partial<Pick<PlanInput, 'slotMinutes'>> & { readings?: Readings } = {},
 ): PlanInput {
-  const read = more.readings ?? currentReadings(b)
-  const profile = deriveProfile(read, b.client.age ?? undefined, b.whole)
-  const half = halfLifeHours(b.client.age ?? undefined, profile.conditions.includes('dehydrated'))
+  const read = more.readings ?? currentReadings(bundle)
+  const profile = deriveProfile(read, bundle.client.age ?? undefined, bundle.whole)
+  const half = halfLifeHours(
+    bundle.client.age ?? undefined,
+    profile.conditions.includes('dehydrated'),
+  )
   return {
-    today: b.today,
-    daylight: !b.visit.evening,
-    slotMinutes: more.slotMinutes ?? b.visit.minutes,
-    madeUp: b.visit.madeUp,
+    today: bundle.today,
+    daylight: !bundle.visit.evening,
+    slotMinutes: more.slotMinutes ?? bundle.visit.minutes,
+    madeUp: bundle.visit.madeUp,
     profile,
-    answers: b.answers,
-    verdict: withSkin(screenHere(b, b.answers), profile),
-    past: b.past,
+    answers: bundle.answers,
+    verdict: withSkin(screenHere(bundle, bundle.answers), profile),
+    past: bundle.past,
     residual: remainingAt(
-      [...b.poured, ...pouredAtHome(b.answers, b.today)],
-      b.visit.startsAt,
+      [...bundle.poured, ...pouredAtHome(bundle.answers, bundle.today)],
+      bundle.visit.startsAt,
       half,
     ),
-    shelf: b.shelf,
-    patch: patchBars(b, profile),
-    devices: b.devices,
-    licences: b.staff.licences,
-    school: b.visit.school,
-    policy: b.policy,
-    life: b.client.preferences,
-    season: seasonOf(b.today, b.practice.timeZone),
-    aims: b.visit.aims,
-    faceSize: { height: b.client.faceHeightMm / 10, width: b.client.faceWidthMm / 10 },
+    shelf: bundle.shelf,
+    patch: patchBars(bundle, profile),
+    devices: bundle.devices,
+    licences: bundle.staff.licences,
+    school: bundle.visit.school,
+    policy: bundle.policy,
+    life: bundle.client.preferences,
+    season: seasonOf(bundle.today, bundle.practice.timeZone),
+    aims: bundle.visit.aims,
+    faceSize: { height: bundle.client.faceHeightMm / 10, width: bundle.client.faceWidthMm / 10 },
   }
 }
 
-function patchBars(b: VisitBundle, profile: Profile): Record<string, string> {
+function patchBars(bundle: VisitBundle, profile: Profile): Record<string, string> {
   return Object.fromEntries(
-    b.shelf.flatMap(({ product }) => {
+    bundle.shelf.flatMap(({ product }) => {
       const bar = patchBar(
         patchState(
           product,
-          b.patchTests,
+          bundle.patchTests,
           profile,
-          b.usedProducts.includes(product.id),
-          Math.max(b.now, b.visit.startsAt),
-          b.patchAgain ?? undefined,
+          bundle.usedProducts.includes(product.id),
+          Math.max(bundle.now, bundle.visit.startsAt),
+          bundle.patchAgain ?? undefined,
         ),
       )
       return bar === undefined ? [] : [[product.id, bar]]
@@ -101,21 +111,21 @@ function patchBars(b: VisitBundle, profile: Profile): Record<string, string> {
 }
 
 /** The bare reading laid over the made-up one: what is known of today's skin. */
-export function currentReadings(b: VisitBundle): Readings {
-  return overlay(b.readings.madeUp ?? {}, b.readings.bare ?? {})
+export function currentReadings(bundle: VisitBundle): Readings {
+  return overlay(bundle.readings.madeUp ?? {}, bundle.readings.bare ?? {})
 }
 
-export function foldContext(b: VisitBundle, input: PlanInput): FoldContext {
-  const start = b.readings.madeUp ?? {}
+export function foldContext(bundle: VisitBundle, input: PlanInput): FoldContext {
+  const start = bundle.readings.madeUp ?? {}
   const baseline: Partial<Record<RegionId, Grade>> = {}
-  for (const r of REGION_IDS) {
-    const g = readRegion(start, r).redness
-    if (g !== undefined) baseline[r] = g
+  for (const region of REGION_IDS) {
+    const redness = readRegion(start, region).redness
+    if (redness !== undefined) baseline[region] = redness
   }
   const sensitive = isSensitive(input.profile)
   return {
-    plans: Object.fromEntries(b.plans.map((p) => [p.version, p.steps])),
-    dwellOf: (s) => dwellWindow(s, sensitive),
+    plans: Object.fromEntries(bundle.plans.map((plan) => [plan.version, plan.steps])),
+    dwellOf: (step) => dwellWindow(step, sensitive),
     baseline,
   }
 }

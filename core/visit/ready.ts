@@ -5,23 +5,26 @@ import { toPlanInput } from './planInput'
 import type { VisitBundle } from './bundle'
 
 /** Signatures that stand on the day of this visit. */
-export const standingHere = (b: VisitBundle): Standing[] =>
-  standing(b.signatures, b.withdrawals, b.today, needsGuardian(b.client.age))
+export const standingHere = (bundle: VisitBundle): Standing[] =>
+  standing(bundle.signatures, bundle.withdrawals, bundle.today, needsGuardian(bundle.client.age))
 
 /**
  * What is still open before this visit's treatment may start: the same list on every screen and on
  * the server.
  */
-export function openPoints(b: VisitBundle, input: PlanInput = toPlanInput(b)): OpenPoint[] {
-  const draft = b.plans.find((p) => p.version === 0)
+export function openPoints(
+  bundle: VisitBundle,
+  input: PlanInput = toPlanInput(bundle),
+): OpenPoint[] {
+  const draft = bundle.plans.find((plan) => plan.version === 0)
   return readyToTreat({
     input,
     verdict: input.verdict,
     steps: draft?.steps ?? [],
-    consented: standingHere(b).map((s) => s.kind),
-    signed: b.signatures.length > 0,
-    age: b.client.age,
-    trainee: b.staff.role === 'trainee',
+    consented: standingHere(bundle).map((standing) => standing.kind),
+    signed: bundle.signatures.length > 0,
+    age: bundle.client.age,
+    trainee: bundle.staff.role === 'trainee',
     countersigned: draft !== undefined && draft.countersignedBy !== null,
   })
 }

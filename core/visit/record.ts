@@ -10,10 +10,10 @@ import { foldContext, toPlanInput } from './planInput'
 import type { VisitBundle } from './bundle'
 
 export function stepsDone(bundle: VisitBundle, state: RoomState): PlanStep[] {
-  const all = bundle.plans.filter((p) => p.version > 0).flatMap((p) => p.steps)
+  const all = bundle.plans.filter((plan) => plan.version > 0).flatMap((plan) => plan.steps)
   return state.done
-    .filter((d) => d.skipped === undefined)
-    .flatMap((d) => all.find((s) => s.key === d.key) ?? [])
+    .filter((step) => step.skipped === undefined)
+    .flatMap((step) => all.find((planned) => planned.key === step.key) ?? [])
 }
 
 /**

@@ -26,10 +26,15 @@ export interface DemoClient {
   whole?: WholeReading
   home?: { everyDays: number; label: string; hundredths: number }
 }
-const g = (oil: number, water: number, redness: number, congestion: number, sensitivity: number) =>
-  ({ oil, water, redness, congestion, sensitivity }) as Full
-const monthly = (n: number, ...work: TechniqueId[]) =>
-  Array.from({ length: n }, (_, i) => ({ weeks: 5 + i * 5, work }))
+const grades = (
+  oil: number,
+  water: number,
+  redness: number,
+  congestion: number,
+  sensitivity: number,
+) => ({ oil, water, redness, congestion, sensitivity }) as Full
+const monthly = (times: number, ...work: TechniqueId[]) =>
+  Array.from({ length: times }, (_, i) => ({ weeks: 5 + i * 5, work }))
 
 /** Eight invented people in depth. Their skins are made up to show the product at work. */
 export const DEEP: readonly DemoClient[] = [
@@ -42,13 +47,13 @@ export const DEEP: readonly DemoClient[] = [
     notes: 'Cold wind on the bridge wing. Likes little talk.',
     yes: { visibleVessels: { zones: ['cheekL', 'cheekR'] } },
     likes: { talk: 'quiet', air: 'outdoors', pressure: 'light' },
-    base: g(1, 1, 0, 1, 1),
+    base: grades(1, 1, 0, 1, 1),
     zones: {
-      cheekL: g(1, 1, 2, 0, 2),
-      cheekR: g(1, 1, 2, 0, 2),
-      nose: g(2, 2, 1, 2, 1),
-      forehead: g(2, 1, 0, 2, 0),
-      chin: g(2, 2, 0, 2, 0),
+      cheekL: grades(1, 1, 2, 0, 2),
+      cheekR: grades(1, 1, 2, 0, 2),
+      nose: grades(2, 2, 1, 2, 1),
+      forehead: grades(2, 1, 0, 2, 0),
+      chin: grades(2, 2, 0, 2, 0),
     },
     aims: ['dehydration', 'redness', 'rest'],
     school: 'warmCloth',
@@ -62,15 +67,15 @@ export const DEEP: readonly DemoClient[] = [
     medicines: '',
     notes: 'Oven heat all morning. Breaks out at the jaw.',
     yes: { inflamedAcne: { zones: ['jawL', 'jawR'] } },
-    base: g(2, 2, 0, 2, 1),
+    base: grades(2, 2, 0, 2, 1),
     zones: {
-      forehead: g(4, 2, 0, 3, 0),
-      nose: g(4, 2, 0, 4, 0),
-      chin: g(4, 2, 1, 3, 1),
-      jawL: g(3, 2, 1, 3, 1),
-      jawR: g(3, 2, 1, 3, 1),
-      cheekL: g(2, 2, 0, 1, 0),
-      cheekR: g(2, 2, 0, 1, 0),
+      forehead: grades(4, 2, 0, 3, 0),
+      nose: grades(4, 2, 0, 4, 0),
+      chin: grades(4, 2, 1, 3, 1),
+      jawL: grades(3, 2, 1, 3, 1),
+      jawR: grades(3, 2, 1, 3, 1),
+      cheekL: grades(2, 2, 0, 1, 0),
+      cheekR: grades(2, 2, 0, 1, 0),
     },
     aims: ['congestion', 'shine', 'redness'],
     school: 'brightLamp',
@@ -84,12 +89,12 @@ export const DEEP: readonly DemoClient[] = [
     medicines: '',
     notes: 'Trains six days in chlorinated air.',
     yes: {},
-    base: g(3, 1, 0, 2, 1),
+    base: grades(3, 1, 0, 2, 1),
     zones: {
-      forehead: g(4, 1, 0, 3, 0),
-      nose: g(4, 1, 0, 3, 0),
-      chin: g(3, 1, 0, 3, 0),
-      neckFront: g(2, 1, 0, 0, 0),
+      forehead: grades(4, 1, 0, 3, 0),
+      nose: grades(4, 1, 0, 3, 0),
+      chin: grades(3, 1, 0, 3, 0),
+      neckFront: grades(2, 1, 0, 0, 0),
     },
     aims: ['dehydration', 'congestion', 'dullness'],
     school: 'brightLamp',
@@ -105,8 +110,8 @@ export const DEEP: readonly DemoClient[] = [
     notes: 'Reacts to propolis and honey on the skin.',
     yes: { allergy: { substances: ['honey', 'propolis'] } },
     likes: { covering: 'helmet', air: 'outdoors' },
-    base: g(1, 1, 1, 1, 2),
-    zones: { nose: g(2, 2, 1, 2, 1), forehead: g(2, 1, 0, 1, 1) },
+    base: grades(1, 1, 1, 1, 2),
+    zones: { nose: grades(2, 2, 1, 2, 1), forehead: grades(2, 1, 0, 1, 1) },
     aims: ['dehydration', 'dullness', 'rest'],
     school: 'stillBowl',
     past: monthly(4, 'hydratingMask', 'cold'),
@@ -121,8 +126,8 @@ export const DEEP: readonly DemoClient[] = [
     yes: { pregnancy: {} },
     likes: { pressure: 'light', lying: 'raised', scent: 'none' },
     whole: { burns: 'usually', tans: 'a little', photoageing: 1 },
-    base: g(2, 2, 0, 1, 1),
-    zones: { cheekL: g(1, 1, 1, 0, 1), cheekR: g(1, 1, 1, 0, 1) },
+    base: grades(2, 2, 0, 1, 1),
+    zones: { cheekL: grades(1, 1, 1, 0, 1), cheekR: grades(1, 1, 1, 0, 1) },
     aims: ['rest', 'dehydration', 'firmness'],
     school: 'warmCloth',
     past: monthly(5, 'hydratingMask', 'massage'),
@@ -137,8 +142,12 @@ export const DEEP: readonly DemoClient[] = [
     yes: { bloodThinner: {}, slowHealing: {} },
     likes: { talk: 'some', air: 'outdoors' },
     whole: { burns: 'sometimes', tans: 'slowly', photoageing: 4 },
-    base: g(0, 1, 0, 1, 2),
-    zones: { templeL: g(0, 1, 1, 0, 3), templeR: g(0, 1, 1, 0, 3), nose: g(1, 1, 1, 2, 1) },
+    base: grades(0, 1, 0, 1, 2),
+    zones: {
+      templeL: grades(0, 1, 1, 0, 3),
+      templeR: grades(0, 1, 1, 0, 3),
+      nose: grades(1, 1, 1, 2, 1),
+    },
     aims: ['dehydration', 'rest', 'dullness'],
     school: 'oilAndWater',
     past: monthly(3, 'hydratingMask'),
@@ -152,8 +161,12 @@ export const DEEP: readonly DemoClient[] = [
     notes: 'Heavy make-up six nights a week. Marks easily.',
     yes: { darkMarks: {}, retinoid: { daysAgo: 2, perWeek: 4 } },
     whole: { burns: 'very rarely', tans: 'deeply', photoageing: 1 },
-    base: g(2, 2, 0, 2, 1),
-    zones: { forehead: g(3, 2, 0, 3, 0), nose: g(3, 2, 0, 3, 0), chin: g(3, 2, 0, 3, 0) },
+    base: grades(2, 2, 0, 2, 1),
+    zones: {
+      forehead: grades(3, 2, 0, 3, 0),
+      nose: grades(3, 2, 0, 3, 0),
+      chin: grades(3, 2, 0, 3, 0),
+    },
     aims: ['congestion', 'dehydration', 'dullness'],
     school: 'oilAndWater',
     past: monthly(20, 'enzyme', 'clay', 'hydratingMask'),
@@ -167,8 +180,12 @@ export const DEEP: readonly DemoClient[] = [
     notes: 'The day is in seven weeks. Nothing new in the last one.',
     yes: { eventSoon: { daysAgo: -49 } },
     likes: { photos: 'no' },
-    base: g(2, 2, 0, 2, 0),
-    zones: { forehead: g(3, 2, 0, 2, 0), nose: g(3, 2, 0, 3, 0), chin: g(3, 2, 0, 2, 0) },
+    base: grades(2, 2, 0, 2, 0),
+    zones: {
+      forehead: grades(3, 2, 0, 2, 0),
+      nose: grades(3, 2, 0, 3, 0),
+      chin: grades(3, 2, 0, 2, 0),
+    },
     aims: ['dullness', 'congestion', 'dehydration'],
     school: 'brightLamp',
     past: [

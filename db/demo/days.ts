@@ -5,7 +5,7 @@ import { propose } from '#core/planning/answer/propose'
 import { addDays } from '#core/screening/days'
 import { screen } from '#core/screening/verdict'
 import { deriveProfile } from '#core/skin/profile'
-import * as t from '../schema'
+import * as tables from '../schema'
 import type { Database } from '../owner'
 import { demoBundle } from './bundle'
 import { DEEP, type DemoClient } from './clients'
@@ -54,17 +54,22 @@ const DAYS: readonly {
 const PREPARED = ['pastry', 'bride']
 
 export async function seedDays(db: Database, today: string): Promise<void> {
-  for (const d of DAYS)
-    for (const [key, hour, minute, minutes, room, who] of d.visits) {
-      const day = addDays(today, d.offset)
+  for (const ownDay of DAYS)
+    for (const [key, hour, minute, minutes, room, who] of ownDay.visits) {
+      const day = addDays(today, ownDay.offset)
       const id = demoId(`visit-${key}-${day}`)
       if (
-        (await db.select({ id: t.visits.id }).from(t.visits).where(eq(t.visits.id, id))).length > 0
+        (
+          await db
+            .select({ id: tables.visits.id })
+            .from(tables.visits)
+            .where(eq(tables.visits.id, id))
+        ).length > 0
       )
         continue
-      const deep = DEEP.find((c) => c.key === key)
+      const deep = DEEP.find((demoClient) => demoClient.key === key)
       const startsAt = DateTime.fromISO(day, { zone: ZONE }).set({ hour, minute })
-      await db.insert(t.visits).values({
+      await db.insert(tables.visits).values({
         id,
         clientId: demoId(key),
         staffId: demoId(who),
@@ -82,41 +87,41 @@ export async function seedDays(db: Database, today: string): Promise<void> {
 /** Asked, read and planned the evening before. */
 async function prepare(
   db: Database,
-  c: DemoClient,
+  demoClient: DemoClient,
   id: string,
   day: string,
   minutes: number,
   who: string,
 ): Promise<void> {
   const by = demoId(who)
-  const answers = answersOf(c, day)
-  const zones = readingsOf(c)
-  await db.insert(t.consultations).values({
+  const answers = answersOf(demoClient, day)
+  const zones = readingsOf(demoClient)
+  await db.insert(tables.consultations).values({
     id: demoId(`${id}-ask`),
     visitId: id,
-    clientId: demoId(c.key),
+    clientId: demoId(demoClient.key),
     answers,
-    medicines: c.medicines,
+    medicines: demoClient.medicines,
     by,
   })
-  await db.insert(t.consents).values({
+  await db.insert(tables.consents).values({
     id: demoId(`${id}-consent`),
     visitId: id,
-    clientId: demoId(c.key),
+    clientId: demoId(demoClient.key),
     method: 'typed',
-    name: c.name,
+    name: demoClient.name,
     guardian: false,
     sentence:
       'I have answered to the best of my knowledge, I know what is planned today and may stop it at any time.',
     by,
   })
-  await db.insert(t.readings).values({
+  await db.insert(tables.readings).values({
     id: demoId(`${id}-read`),
     visitId: id,
-    clientId: demoId(c.key),
+    clientId: demoId(demoClient.key),
     phase: 'madeUp',
     zones,
-    whole: c.whole ?? {},
+    whole: demoClient.whole ?? {},
     by,
   })
   const startsAt = DateTime.fromISO(day, { zone: ZONE }).set({ hour: 11 }).toMillis()
@@ -133,8 +138,8 @@ async function prepare(
       },
     ],
   }))
-  const staff = STAFF.find((s) => s.key === who) ?? STAFF[0]
-  const base = demoBundle(c, id, startsAt, [], [], zones, answers, shelf)
+  const staff = STAFF.find((person) => person.key === who) ?? STAFF[0]
+  const base = demoBundle(demoClient, id, startsAt, [], [], zones, answers, shelf)
   const input = toPlanInput({
     ...base,
     today: day,
@@ -146,5 +151,5 @@ async function prepare(
     verdict: screen(answers, day),
     profile: deriveProfile(zones, base.client.age ?? undefined),
   })
-  await db.insert(t.plans).values({ visitId: id, version: 0, steps: [...plan.steps], by })
+  await db.insert(tables.plans).values({ visitId: id, version: 0, steps: [...plan.steps], by })
 }

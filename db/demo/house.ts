@@ -1,6 +1,6 @@
 import type { LicenceId } from '#core/catalogue/kinds'
 import { addDays } from '#core/screening/days'
-import * as t from '../schema'
+import * as tables from '../schema'
 import { hashOf, type Database } from '../owner'
 import { DEEP, OTHERS } from './clients'
 import { demoId } from './ids'
@@ -55,29 +55,29 @@ export const HOUSE = {
 }
 
 export async function seedHouse(db: Database): Promise<void> {
-  await db.insert(t.practice).values({
+  await db.insert(tables.practice).values({
     ...HOUSE,
     timeZone: ZONE,
     school: 'warmCloth',
     cleaningMinutes: 10,
     retentionYears: 5,
   })
-  await db.insert(t.staff).values(
-    STAFF.map((s) => ({
-      id: demoId(s.key),
-      name: s.name,
-      email: s.email,
-      role: s.role,
-      licences: [...s.licences] as LicenceId[],
-      passwordHash: hashOf(s.password),
-      pinHash: hashOf(s.code),
+  await db.insert(tables.staff).values(
+    STAFF.map((person) => ({
+      id: demoId(person.key),
+      name: person.name,
+      email: person.email,
+      role: person.role,
+      licences: [...person.licences] as LicenceId[],
+      passwordHash: hashOf(person.password),
+      pinHash: hashOf(person.code),
       demo: true,
     })),
   )
   await db
-    .insert(t.rooms)
-    .values(Object.entries(ROOMS).map(([k, name]) => ({ id: demoId(`room-${k}`), name })))
-  await db.insert(t.devices).values(
+    .insert(tables.rooms)
+    .values(Object.entries(ROOMS).map(([key, name]) => ({ id: demoId(`room-${key}`), name })))
+  await db.insert(tables.devices).values(
     DEVICES.map(([kind, name]) => ({
       id: demoId(`device-${kind}`),
       kind: kind as 'steamer',
@@ -85,23 +85,23 @@ export async function seedHouse(db: Database): Promise<void> {
     })),
   )
   const by = demoId('ilse')
-  await db.insert(t.clients).values([
-    ...DEEP.map((c) => ({
-      id: demoId(c.key),
-      name: c.name,
-      born: c.born,
-      work: c.work,
-      medicines: c.medicines,
-      notes: c.notes,
-      preferences: c.likes ?? {},
+  await db.insert(tables.clients).values([
+    ...DEEP.map((demoClient) => ({
+      id: demoId(demoClient.key),
+      name: demoClient.name,
+      born: demoClient.born,
+      work: demoClient.work,
+      medicines: demoClient.medicines,
+      notes: demoClient.notes,
+      preferences: demoClient.likes ?? {},
       phone: '+000 555 0199',
       createdBy: by,
     })),
-    ...OTHERS.map((c) => ({
-      id: demoId(c.key),
-      name: c.name,
-      born: c.born,
-      work: c.work,
+    ...OTHERS.map((other) => ({
+      id: demoId(other.key),
+      name: other.name,
+      born: other.born,
+      work: other.work,
       createdBy: by,
     })),
   ])
@@ -109,42 +109,45 @@ export async function seedHouse(db: Database): Promise<void> {
 
 /** Bottles keep their distance to today, so that the shelf is never wholly out of date. */
 export async function seedShelf(db: Database, today: string): Promise<void> {
-  for (const [i, p] of DEMO_PRODUCTS.entries()) {
+  for (const [i, product] of DEMO_PRODUCTS.entries()) {
     await db
-      .insert(t.products)
+      .insert(tables.products)
       .values({
-        id: p.id,
-        name: p.name,
-        line: p.line,
-        kind: p.kind,
-        inci: [...p.inci],
-        density: Math.round(p.density * 1000),
-        dispenser: p.dispenser,
-        suits: [...p.suits],
-        calming: p.calming,
-        acid: p.acid ?? null,
-        pHHundredths: p.pH === undefined ? null : Math.round(p.pH * 100),
-        packMillilitres: p.packMillilitres,
-        priceCents: p.priceCents,
-        openMonths: p.openMonths,
+        id: product.id,
+        name: product.name,
+        line: product.line,
+        kind: product.kind,
+        inci: [...product.inci],
+        density: Math.round(product.density * 1000),
+        dispenser: product.dispenser,
+        suits: [...product.suits],
+        calming: product.calming,
+        acid: product.acid ?? null,
+        pHHundredths: product.pH === undefined ? null : Math.round(product.pH * 100),
+        packMillilitres: product.packMillilitres,
+        priceCents: product.priceCents,
+        openMonths: product.openMonths,
       })
       .onConflictDoNothing()
-    const soon = p.id === 'serum-tide' ? 12 : p.id === 'eye-two' ? -6 : 200 + ((i * 37) % 300)
+    const soon =
+      product.id === 'serum-tide' ? 12 : product.id === 'eye-two' ? -6 : 200 + ((i * 37) % 300)
     // What is used up once opened stands unopened.
     const dates = {
       expires: addDays(today, soon),
-      openedOn: p.openMonths <= 1 ? null : addDays(today, -20 - ((i * 11) % 40)),
+      openedOn: product.openMonths <= 1 ? null : addDays(today, -20 - ((i * 11) % 40)),
     }
     await db
-      .insert(t.lots)
+      .insert(tables.lots)
       .values({
-        id: `${p.id}-lot`,
-        productId: p.id,
-        code: `${p.line.slice(0, 2).toUpperCase()}${1000 + i * 7}`,
+        id: `${product.id}-lot`,
+        productId: product.id,
+        code: `${product.line.slice(0, 2).toUpperCase()}${1000 + i * 7}`,
         ...dates,
-        recalled: p.id === 'clay-tide',
-        remainingHundredths: Math.round(p.packMillilitres * (p.id === 'cream-barrier' ? 12 : 70)),
+        recalled: product.id === 'clay-tide',
+        remainingHundredths: Math.round(
+          product.packMillilitres * (product.id === 'cream-barrier' ? 12 : 70),
+        ),
       })
-      .onConflictDoUpdate({ target: t.lots.id, set: dates })
+      .onConflictDoUpdate({ target: tables.lots.id, set: dates })
   }
 }

@@ -47,9 +47,9 @@ export function pastSteps(work: readonly TechniqueId[]): PlanStep[] {
     regions: PlanStep['regions'],
     passes?: number,
   ) => {
-    const n = out.filter((s) => s.technique === technique).length + 1
+    const ownNumber = out.filter((step) => step.technique === technique).length + 1
     out.push({
-      key: `${technique}-${n}`,
+      key: `${technique}-${ownNumber}`,
       technique,
       minutes: minutes(took),
       regions,
@@ -59,11 +59,16 @@ export function pastSteps(work: readonly TechniqueId[]): PlanStep[] {
   }
   for (const id of ORDER) {
     if (!USUAL.includes(id) && !work.includes(id)) continue
-    const t = TECHNIQUES[id]
-    const regions = GROUPS[t.groups[0] ?? 'face']
-    add(id, t.minutes.choices[0] ?? t.minutes.least, regions, t.passes?.usual)
-    if (t.dwell) {
-      add('handsArms', t.dwell.sensitive.earliest, [])
+    const technique = TECHNIQUES[id]
+    const regions = GROUPS[technique.groups[0] ?? 'face']
+    add(
+      id,
+      technique.minutes.choices[0] ?? technique.minutes.least,
+      regions,
+      technique.passes?.usual,
+    )
+    if (technique.dwell) {
+      add('handsArms', technique.dwell.sensitive.earliest, [])
       add('maskOff', 2, regions)
     }
     if (id === 'massage') add('rinse', 1, regions)
@@ -87,9 +92,9 @@ export function pastEvents(
   })
   let at = visitStart
   const out = [event(0, at, { kind: 'started' })]
-  steps.forEach((s, i) => {
-    at += s.minutes * 60_000 + ((i * 7) % 5) * 6000
-    out.push(event(i + 1, at, { kind: 'stepDone', key: s.key, cue: true }))
+  steps.forEach((step, i) => {
+    at += step.minutes * 60_000 + ((i * 7) % 5) * 6000
+    out.push(event(i + 1, at, { kind: 'stepDone', key: step.key, cue: true }))
   })
   out.push(event(steps.length + 1, at, { kind: 'finished' }))
   return out

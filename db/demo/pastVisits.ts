@@ -4,7 +4,7 @@ import { recordParts } from '#core/visit/record'
 import { addDays } from '#core/screening/days'
 import type { Answers } from '#core/screening/answers'
 import { GENESIS, seal as sealParts } from '#core/record/seal'
-import * as t from '../schema'
+import * as tables from '../schema'
 import type { Database } from '../owner'
 import { demoBundle } from './bundle'
 import type { DemoClient } from './clients'
@@ -14,10 +14,10 @@ import { pastEvents, pastSteps } from './past'
 import { DEMO_PRODUCTS } from './products'
 import { answersOf, readingsOf } from './told'
 
-export async function seedPast(db: Database, c: DemoClient, today: string): Promise<void> {
+export async function seedPast(db: Database, demoClient: DemoClient, today: string): Promise<void> {
   const shelf = DEMO_PRODUCTS.map((product) => ({ product, lots: [] }))
-  for (const visit of [...c.past].reverse()) {
-    const key = `${c.key}-past-${visit.weeks}`
+  for (const visit of [...demoClient.past].reverse()) {
+    const key = `${demoClient.key}-past-${visit.weeks}`
     const startsAt = DateTime.fromISO(addDays(today, -visit.weeks * 7), { zone: ZONE }).set({
       hour: 10,
     })
@@ -25,71 +25,80 @@ export async function seedPast(db: Database, c: DemoClient, today: string): Prom
     const by = demoId('ilse')
     const steps = pastSteps(visit.work)
     const events = pastEvents(key, startsAt.toMillis(), steps)
-    const zones = readingsOf(c)
+    const zones = readingsOf(demoClient)
     // What is ahead of today was not yet told then.
     const answers: Answers = {
-      ...answersOf(c, startsAt.toISODate() ?? today),
+      ...answersOf(demoClient, startsAt.toISODate() ?? today),
       eventSoon: { say: 'no' },
     }
-    await db.insert(t.visits).values({
+    await db.insert(tables.visits).values({
       id,
-      clientId: demoId(c.key),
+      clientId: demoId(demoClient.key),
       staffId: by,
       roomId: demoId('room-lake'),
       startsAt: startsAt.toJSDate(),
       minutes: 60,
-      aims: c.aims,
-      school: c.school,
+      aims: demoClient.aims,
+      school: demoClient.school,
       status: 'closing',
       recordText: 'Went well.',
     })
-    await db.insert(t.consultations).values({
+    await db.insert(tables.consultations).values({
       id: demoId(`${key}-ask`),
       visitId: id,
-      clientId: demoId(c.key),
+      clientId: demoId(demoClient.key),
       answers,
-      medicines: c.medicines,
+      medicines: demoClient.medicines,
       by,
       at: startsAt.toJSDate(),
     })
-    await db.insert(t.readings).values({
+    await db.insert(tables.readings).values({
       id: demoId(`${key}-read`),
       visitId: id,
-      clientId: demoId(c.key),
+      clientId: demoId(demoClient.key),
       phase: 'madeUp',
       zones,
-      whole: c.whole ?? {},
+      whole: demoClient.whole ?? {},
       by,
       at: startsAt.toJSDate(),
     })
     await db
-      .insert(t.plans)
+      .insert(tables.plans)
       .values({ visitId: id, version: 1, steps, reason: 'as planned', by, at: startsAt.toJSDate() })
-    await db.insert(t.visitEvents).values(
-      events.map((e) => ({
-        id: e.id,
+    await db.insert(tables.visitEvents).values(
+      events.map((event) => ({
+        id: event.id,
         visitId: id,
-        at: e.at,
-        deviceId: e.deviceId,
-        seq: e.seq,
+        at: event.at,
+        deviceId: event.deviceId,
+        seq: event.seq,
         planVersion: 1,
-        body: e.body,
+        body: event.body,
         by,
       })),
     )
-    const bundle = demoBundle(c, id, startsAt.toMillis(), steps, events, zones, answers, shelf)
+    const bundle = demoBundle(
+      demoClient,
+      id,
+      startsAt.toMillis(),
+      steps,
+      events,
+      zones,
+      answers,
+      shelf,
+    )
     const parts = recordParts(bundle, 'Went well.')
     const [last] = await db
       .select()
-      .from(t.seals)
-      .orderBy(sql`${t.seals.number} desc`)
+      .from(tables.seals)
+      .orderBy(sql`${tables.seals.number} desc`)
       .limit(1)
     const sealed = sealParts(
       parts,
-      parts.map((p) => demoSalt(`${key}-${p.name}`)),
+      parts.map((part) => demoSalt(`${key}-${part.name}`)),
       last?.head ?? GENESIS,
     )
-    await db.insert(t.seals).values({
+    await db.insert(tables.seals).values({
       number: (last?.number ?? 0) + 1,
       visitId: id,
       prev: sealed.prev,
@@ -97,7 +106,7 @@ export async function seedPast(db: Database, c: DemoClient, today: string): Prom
       by,
       at: startsAt.plus({ hours: 1 }).toJSDate(),
     })
-    await db.insert(t.sealItems).values(
+    await db.insert(tables.sealItems).values(
       sealed.items.map((item, place) => ({
         visitId: id,
         place,
@@ -107,18 +116,20 @@ export async function seedPast(db: Database, c: DemoClient, today: string): Prom
         salt: item.salt,
       })),
     )
-    await db.update(t.visits).set({ status: 'sealed' }).where(eq(t.visits.id, id))
+    await db.update(tables.visits).set({ status: 'sealed' }).where(eq(tables.visits.id, id))
   }
-  if (c.home) {
+  if (demoClient.home) {
     const rows = Array.from({ length: 12 }, (_, i) => ({
-      id: demoId(`${c.key}-home-${i}`),
-      clientId: demoId(c.key),
-      at: DateTime.fromISO(addDays(today, -1 - i * (c.home?.everyDays ?? 1)), { zone: ZONE })
+      id: demoId(`${demoClient.key}-home-${i}`),
+      clientId: demoId(demoClient.key),
+      at: DateTime.fromISO(addDays(today, -1 - i * (demoClient.home?.everyDays ?? 1)), {
+        zone: ZONE,
+      })
         .set({ hour: 22 })
         .toJSDate(),
-      label: c.home?.label ?? '',
-      hundredths: c.home?.hundredths ?? 0,
+      label: demoClient.home?.label ?? '',
+      hundredths: demoClient.home?.hundredths ?? 0,
     }))
-    await db.insert(t.homeUse).values(rows).onConflictDoNothing()
+    await db.insert(tables.homeUse).values(rows).onConflictDoNothing()
   }
 }

@@ -17,7 +17,7 @@ const DISPENSERS: Record<string, Dispenser> = {
   spray: { kind: 'spray', millilitres: 0.12 },
 }
 type Suit = Product['suits'][number]
-const p = (
+const product = (
   id: string,
   line: keyof typeof LINES,
   name: string,
@@ -46,7 +46,7 @@ const p = (
 })
 
 export const DEMO_PRODUCTS: readonly Product[] = [
-  p(
+  product(
     'eye-lift',
     'M',
     'Eye Water',
@@ -58,7 +58,7 @@ export const DEMO_PRODUCTS: readonly Product[] = [
     1450,
     6,
   ),
-  p(
+  product(
     'eye-two',
     'U',
     'Two-Phase',
@@ -70,7 +70,7 @@ export const DEMO_PRODUCTS: readonly Product[] = [
     1600,
     6,
   ),
-  p(
+  product(
     'milk-oat',
     'B',
     'Oat Milk',
@@ -83,7 +83,7 @@ export const DEMO_PRODUCTS: readonly Product[] = [
     12,
     { calming: true },
   ),
-  p(
+  product(
     'milk-plain',
     'Q',
     'Plain Milk',
@@ -96,7 +96,7 @@ export const DEMO_PRODUCTS: readonly Product[] = [
     12,
     { calming: true },
   ),
-  p(
+  product(
     'milk-honey',
     'M',
     'Honey Milk',
@@ -108,7 +108,7 @@ export const DEMO_PRODUCTS: readonly Product[] = [
     3100,
     12,
   ),
-  p(
+  product(
     'gel-brine',
     'B',
     'Brine Gel',
@@ -120,7 +120,7 @@ export const DEMO_PRODUCTS: readonly Product[] = [
     2800,
     12,
   ),
-  p(
+  product(
     'gel-soft',
     'Q',
     'Soft Gel',
@@ -133,7 +133,7 @@ export const DEMO_PRODUCTS: readonly Product[] = [
     12,
     { calming: true },
   ),
-  p(
+  product(
     'oil-cleanse',
     'U',
     'Cleansing Oil',
@@ -146,7 +146,7 @@ export const DEMO_PRODUCTS: readonly Product[] = [
     9,
     { density: 0.92 },
   ),
-  p(
+  product(
     'oil-almond',
     'M',
     'Almond Cleansing Oil',
@@ -159,7 +159,7 @@ export const DEMO_PRODUCTS: readonly Product[] = [
     9,
     { density: 0.92 },
   ),
-  p(
+  product(
     'toner-birch',
     'B',
     'Birch Water',
@@ -172,7 +172,7 @@ export const DEMO_PRODUCTS: readonly Product[] = [
     12,
     { pH: 4.8 },
   ),
-  p(
+  product(
     'toner-calm',
     'Q',
     'Calm Water',
@@ -185,7 +185,7 @@ export const DEMO_PRODUCTS: readonly Product[] = [
     12,
     { pH: 5, calming: true },
   ),
-  p(
+  product(
     'mist-lake',
     'U',
     'Lake Mist',
@@ -198,7 +198,7 @@ export const DEMO_PRODUCTS: readonly Product[] = [
     6,
     { calming: true },
   ),
-  p(
+  product(
     'grain-rice',
     'Q',
     'Rice Grain',
@@ -211,7 +211,7 @@ export const DEMO_PRODUCTS: readonly Product[] = [
     9,
     { density: 1.1 },
   ),
-  p(
+  product(
     'grain-walnut',
     'M',
     'Shell Grain',
@@ -224,7 +224,7 @@ export const DEMO_PRODUCTS: readonly Product[] = [
     9,
     { density: 1.1 },
   ),
-  p(
+  product(
     'enzyme-paw',
     'M',
     'Orchard Enzyme',
@@ -237,7 +237,7 @@ export const DEMO_PRODUCTS: readonly Product[] = [
     6,
     { density: 1.05, pH: 5.5 },
   ),
-  p(
+  product(
     'enzyme-fig',
     'Q',
     'Quiet Enzyme',
@@ -250,7 +250,7 @@ export const DEMO_PRODUCTS: readonly Product[] = [
     6,
     { density: 1.05, pH: 6 },
   ),
-  p(
+  product(
     'clay-kiln',
     'Q',
     'White Clay',
@@ -263,7 +263,7 @@ export const DEMO_PRODUCTS: readonly Product[] = [
     9,
     { density: 1.35 },
   ),
-  p(
+  product(
     'clay-tide',
     'B',
     'Tide Clay',
@@ -276,7 +276,7 @@ export const DEMO_PRODUCTS: readonly Product[] = [
     9,
     { density: 1.35 },
   ),
-  p(
+  product(
     'mask-dew',
     'U',
     'Dew Mask',
@@ -289,7 +289,7 @@ export const DEMO_PRODUCTS: readonly Product[] = [
     6,
     { density: 1.02, calming: true },
   ),
-  p(
+  product(
     'mask-honey',
     'M',
     'Propolis Mask',
@@ -302,7 +302,7 @@ export const DEMO_PRODUCTS: readonly Product[] = [
     6,
     { density: 1.05 },
   ),
-  p(
+  product(
     'mask-hush',
     'Q',
     'Hush Mask',
@@ -315,7 +315,7 @@ export const DEMO_PRODUCTS: readonly Product[] = [
     6,
     { density: 1.02, calming: true },
   ),
-  p(
+  product(
     'massage-sun',
     'U',
     'Massage Oil',
@@ -328,7 +328,7 @@ export const DEMO_PRODUCTS: readonly Product[] = [
     9,
     { density: 0.92 },
   ),
-  p(
+  product(
     'serum-tide',
     'U',
     'Water Serum',
@@ -341,7 +341,7 @@ export const DEMO_PRODUCTS: readonly Product[] = [
     6,
     { calming: true },
   ),
-  p(
+  product(
     'serum-nia',
     'B',
     'Balance Serum',
@@ -353,7 +353,7 @@ export const DEMO_PRODUCTS: readonly Product[] = [
     4700,
     6,
   ),
-  p(
+  product(
     'serum-hush',
     'Q',
     'Hush Serum',
@@ -366,7 +366,7 @@ export const DEMO_PRODUCTS: readonly Product[] = [
     6,
     { calming: true },
   ),
-  p(
+  product(
     'serum-ret',
     'M',
     'Night Serum',
@@ -378,7 +378,7 @@ export const DEMO_PRODUCTS: readonly Product[] = [
     6200,
     3,
   ),
-  p(
+  product(
     'eye-gel',
     'U',
     'Eye Gel',
@@ -390,7 +390,7 @@ export const DEMO_PRODUCTS: readonly Product[] = [
     3900,
     6,
   ),
-  p(
+  product(
     'eye-cream',
     'Q',
     'Eye Cream',
@@ -403,7 +403,7 @@ export const DEMO_PRODUCTS: readonly Product[] = [
     6,
     { calming: true },
   ),
-  p(
+  product(
     'cream-light',
     'U',
     'Light Cream',
@@ -415,7 +415,7 @@ export const DEMO_PRODUCTS: readonly Product[] = [
     4200,
     9,
   ),
-  p(
+  product(
     'cream-barrier',
     'Q',
     'Barrier Cream',
@@ -428,7 +428,7 @@ export const DEMO_PRODUCTS: readonly Product[] = [
     9,
     { calming: true },
   ),
-  p(
+  product(
     'cream-shea',
     'M',
     'Shea Cream',
@@ -440,7 +440,7 @@ export const DEMO_PRODUCTS: readonly Product[] = [
     4400,
     9,
   ),
-  p(
+  product(
     'oil-night',
     'U',
     'Night Oil',
@@ -453,7 +453,7 @@ export const DEMO_PRODUCTS: readonly Product[] = [
     9,
     { density: 0.9 },
   ),
-  p(
+  product(
     'oil-rosehip',
     'B',
     'Rosehip Oil',
@@ -466,7 +466,7 @@ export const DEMO_PRODUCTS: readonly Product[] = [
     6,
     { density: 0.92 },
   ),
-  p(
+  product(
     'sun-50',
     'B',
     'Snow Light 50',
@@ -479,7 +479,7 @@ export const DEMO_PRODUCTS: readonly Product[] = [
     9,
     { density: 1.05, calming: true },
   ),
-  p(
+  product(
     'sun-30',
     'U',
     'Shore Light 30',
@@ -492,7 +492,7 @@ export const DEMO_PRODUCTS: readonly Product[] = [
     9,
     { density: 1.02 },
   ),
-  p(
+  product(
     'roll-birch',
     'B',
     'Birch Roll-Off',
@@ -504,7 +504,7 @@ export const DEMO_PRODUCTS: readonly Product[] = [
     2500,
     9,
   ),
-  p(
+  product(
     'acid-orchard',
     'M',
     'Orchard Acid 8',
@@ -517,7 +517,7 @@ export const DEMO_PRODUCTS: readonly Product[] = [
     6,
     { acid: { name: 'lactic', percent: 8 }, pH: 3.9 },
   ),
-  p(
+  product(
     'acid-almond',
     'Q',
     'Almond Acid 5',
@@ -530,7 +530,7 @@ export const DEMO_PRODUCTS: readonly Product[] = [
     6,
     { acid: { name: 'mandelic', percent: 5 }, pH: 3.8 },
   ),
-  p(
+  product(
     'grit-sea',
     'B',
     'Brine Grit Mask',
@@ -543,7 +543,7 @@ export const DEMO_PRODUCTS: readonly Product[] = [
     9,
     { density: 1.2 },
   ),
-  p(
+  product(
     'peel-mill',
     'M',
     'Mill Peel 20',
@@ -556,7 +556,7 @@ export const DEMO_PRODUCTS: readonly Product[] = [
     9,
     { acid: { name: 'glycolic', percent: 20 }, pH: 3.4 },
   ),
-  p(
+  product(
     'resurface-under',
     'U',
     'Renewing Mask 6',
@@ -569,7 +569,7 @@ export const DEMO_PRODUCTS: readonly Product[] = [
     6,
     { acid: { name: 'lactic', percent: 6 }, pH: 4, density: 1.1 },
   ),
-  p(
+  product(
     'gel-water',
     'U',
     'Clear Water Gel',
@@ -582,7 +582,7 @@ export const DEMO_PRODUCTS: readonly Product[] = [
     12,
     { calming: true },
   ),
-  p(
+  product(
     'gel-current',
     'U',
     'Conductive Gel',
@@ -595,7 +595,7 @@ export const DEMO_PRODUCTS: readonly Product[] = [
     12,
     { calming: true },
   ),
-  p(
+  product(
     'clean-skin',
     'Q',
     'Skin Disinfectant',
@@ -607,7 +607,7 @@ export const DEMO_PRODUCTS: readonly Product[] = [
     1600,
     12,
   ),
-  p(
+  product(
     'needle-plain',
     'Q',
     'Sterile Plain Serum',
@@ -620,7 +620,7 @@ export const DEMO_PRODUCTS: readonly Product[] = [
     1,
     { calming: true },
   ),
-  p(
+  product(
     'mask-oat',
     'B',
     'Oat Cream Mask',
@@ -633,7 +633,7 @@ export const DEMO_PRODUCTS: readonly Product[] = [
     6,
     { calming: true },
   ),
-  p(
+  product(
     'mask-cream',
     'Q',
     'Plain Cream Mask',
@@ -646,7 +646,7 @@ export const DEMO_PRODUCTS: readonly Product[] = [
     6,
     { calming: true },
   ),
-  p(
+  product(
     'sheet-lake',
     'U',
     'Lake Sheet',
@@ -659,7 +659,7 @@ export const DEMO_PRODUCTS: readonly Product[] = [
     12,
     { calming: true },
   ),
-  p(
+  product(
     'powder-earth',
     'Q',
     "Fuller's Earth",
@@ -672,7 +672,7 @@ export const DEMO_PRODUCTS: readonly Product[] = [
     12,
     { density: 0.9 },
   ),
-  p(
+  product(
     'powder-gram',
     'B',
     'Gram and Rose',
@@ -685,7 +685,7 @@ export const DEMO_PRODUCTS: readonly Product[] = [
     12,
     { density: 0.6 },
   ),
-  p(
+  product(
     'hard-plaster',
     'M',
     'Firming Powder',
@@ -698,7 +698,7 @@ export const DEMO_PRODUCTS: readonly Product[] = [
     12,
     { density: 0.9 },
   ),
-  p(
+  product(
     'eye-pads',
     'U',
     'Eye Gel Mask',
@@ -711,7 +711,7 @@ export const DEMO_PRODUCTS: readonly Product[] = [
     6,
     { calming: true },
   ),
-  p(
+  product(
     'ampoule-tide',
     'U',
     'Tide Ampoule',
@@ -724,7 +724,7 @@ export const DEMO_PRODUCTS: readonly Product[] = [
     1,
     { calming: true },
   ),
-  p(
+  product(
     'lip-sugar',
     'M',
     'Lip Sugar',
@@ -737,7 +737,7 @@ export const DEMO_PRODUCTS: readonly Product[] = [
     9,
     { density: 1.1 },
   ),
-  p(
+  product(
     'milk-lake',
     'U',
     'Lake Milk',
@@ -750,7 +750,7 @@ export const DEMO_PRODUCTS: readonly Product[] = [
     12,
     { calming: true },
   ),
-  p(
+  product(
     'toner-rose',
     'M',
     'Rose Water',
@@ -763,7 +763,7 @@ export const DEMO_PRODUCTS: readonly Product[] = [
     12,
     { pH: 5.2 },
   ),
-  p(
+  product(
     'mist-brine',
     'B',
     'Birch Mist',
@@ -775,7 +775,7 @@ export const DEMO_PRODUCTS: readonly Product[] = [
     1600,
     6,
   ),
-  p(
+  product(
     'cream-night',
     'Q',
     'Night Cream',
@@ -787,7 +787,7 @@ export const DEMO_PRODUCTS: readonly Product[] = [
     4900,
     9,
   ),
-  p(
+  product(
     'sun-tint',
     'B',
     'Snow Light Tint',
@@ -800,7 +800,7 @@ export const DEMO_PRODUCTS: readonly Product[] = [
     9,
     { density: 1.05 },
   ),
-  p(
+  product(
     'lip-balm',
     'Q',
     'Lip Balm',

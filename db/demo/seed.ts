@@ -1,5 +1,5 @@
 import { DateTime } from 'luxon'
-import * as t from '../schema'
+import * as tables from '../schema'
 import { withOwner } from '../owner'
 import { DEEP } from './clients'
 import { seedDays } from './days'
@@ -21,8 +21,8 @@ export async function seedDemo(
   const today = DateTime.fromMillis(now, { zone: ZONE }).toISODate() ?? ''
   await withOwner(url, (owner) =>
     owner.transaction(async (db) => {
-      const first = (await db.select().from(t.practice)).length === 0
-      const people = await db.select({ demo: t.staff.demo }).from(t.staff)
+      const first = (await db.select().from(tables.practice)).length === 0
+      const people = await db.select({ demo: tables.staff.demo }).from(tables.staff)
       if (!first && !people.some((person) => person.demo))
         throw new Error("This is not the demo. Demo data never enters a house of one's own.")
       if (first) await seedHouse(db)

@@ -6,10 +6,10 @@ import type { Readings } from '#core/skin/readings'
 import type { DemoClient } from './clients'
 
 /** What a client of the demo tells in Ask, dated back from a day. */
-export const answersOf = (c: DemoClient, today: string): Answers =>
+export const answersOf = (demoClient: DemoClient, today: string): Answers =>
   Object.fromEntries(
     FINDING_ORDER.map((id): [string, Answer] => {
-      const yes = c.yes[id]
+      const yes = demoClient.yes[id]
       if (!yes) return [id, { say: 'no' }]
       const { daysAgo, ...rest } = yes
       return [
@@ -23,7 +23,7 @@ export const answersOf = (c: DemoClient, today: string): Answers =>
     }),
   )
 /** What is read on the skin of a client of the demo. */
-export const readingsOf = (c: DemoClient): Readings => ({
-  ...Object.fromEntries(ZONE_IDS.map((z) => [z, c.base])),
-  ...c.zones,
+export const readingsOf = (demoClient: DemoClient): Readings => ({
+  ...Object.fromEntries(ZONE_IDS.map((zone) => [zone, demoClient.base])),
+  ...demoClient.zones,
 })

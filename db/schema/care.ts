@@ -25,7 +25,7 @@ export const withdrawals = pgTable(
     by: by(),
     at: at('at').notNull().defaultNow(),
   },
-  (t) => [index('withdrawals_client').on(t.clientId)],
+  (table) => [index('withdrawals_client').on(table.clientId)],
 )
 
 /** Where a dab of a product was placed, and what was seen there. Insert only. */
@@ -43,9 +43,9 @@ export const patchTests = pgTable(
     by: by(),
     at: at('at').notNull().defaultNow(),
   },
-  (t) => [
-    index('patch_tests_client').on(t.clientId),
-    check('patch_tests_place', sql`${t.place} in ('behindEar','innerElbow')`),
+  (table) => [
+    index('patch_tests_client').on(table.clientId),
+    check('patch_tests_place', sql`${table.place} in ('behindEar','innerElbow')`),
   ],
 )
 export const patchReads = pgTable(
@@ -59,9 +59,9 @@ export const patchReads = pgTable(
     by: by(),
     at: at('at').notNull().defaultNow(),
   },
-  (t) => [
-    index('patch_reads_test').on(t.testId),
-    check('patch_reads_result', sql`${t.result} in ('clear','reaction')`),
+  (table) => [
+    index('patch_reads_test').on(table.testId),
+    check('patch_reads_result', sql`${table.result} in ('clear','reaction')`),
   ],
 )
 
@@ -90,7 +90,7 @@ export const lifts = pgTable(
     by: by(),
     at: at('at').notNull().defaultNow(),
   },
-  (t) => [index('lifts_visit').on(t.visitId)],
+  (table) => [index('lifts_visit').on(table.visitId)],
 )
 
 /** One half worked, the other left: how both looked, before and after. Insert only. */
@@ -108,9 +108,9 @@ export const halfFaces = pgTable(
     by: by(),
     at: at('at').notNull().defaultNow(),
   },
-  (t) => [
-    index('half_faces_visit').on(t.visitId),
-    check('half_faces_moment', sql`${t.moment} in ('before','after')`),
-    check('half_faces_worked', sql`${t.worked} in ('L','R')`),
+  (table) => [
+    index('half_faces_visit').on(table.visitId),
+    check('half_faces_moment', sql`${table.moment} in ('before','after')`),
+    check('half_faces_worked', sql`${table.worked} in ('L','R')`),
   ],
 )

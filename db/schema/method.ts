@@ -53,8 +53,8 @@ export const protocolVersions = pgTable(
     by: by(),
     at: at('at').notNull().defaultNow(),
   },
-  (t) => [
-    primaryKey({ columns: [t.protocolId, t.version] }),
-    check('protocol_versions_number', sql`${t.version} >= 1`),
+  (table) => [
+    primaryKey({ columns: [table.protocolId, table.version] }),
+    check('protocol_versions_number', sql`${table.version} >= 1`),
   ],
 )

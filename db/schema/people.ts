@@ -36,10 +36,10 @@ export const practice = pgTable(
       .default(['basic', 'machine', 'current', 'needling025', 'needling05']),
     retentionYears: integer('retention_years').notNull().default(5),
   },
-  (t) => [
-    check('practice_one_row', sql`${t.id} = 1`),
-    check('practice_cleaning', sql`${t.cleaningMinutes} between 0 and 60`),
-    check('practice_retention', sql`${t.retentionYears} between 1 and 30`),
+  (table) => [
+    check('practice_one_row', sql`${table.id} = 1`),
+    check('practice_cleaning', sql`${table.cleaningMinutes} between 0 and 60`),
+    check('practice_retention', sql`${table.retentionYears} between 1 and 30`),
   ],
 )
 
@@ -63,9 +63,9 @@ export const staff = pgTable(
     active: boolean('active').notNull().default(true),
     demo: boolean('demo').notNull().default(false),
   },
-  (t) => [
-    uniqueIndex('staff_email').on(sql`lower(${t.email})`),
-    check('staff_role', sql`${t.role} in ('owner','therapist','trainee')`),
+  (table) => [
+    uniqueIndex('staff_email').on(sql`lower(${table.email})`),
+    check('staff_role', sql`${table.role} in ('owner','therapist','trainee')`),
   ],
 )
 
@@ -77,7 +77,7 @@ export const loginAttempts = pgTable(
     keyHash: text('key_hash').notNull(),
     at: at('at').notNull().defaultNow(),
   },
-  (t) => [index('login_attempts_key_at').on(t.keyHash, t.at)],
+  (table) => [index('login_attempts_key_at').on(table.keyHash, table.at)],
 )
 
 export const clients = pgTable(
@@ -103,12 +103,12 @@ export const clients = pgTable(
     version: integer('version').notNull().default(1),
     erasedAt: at('erased_at'),
   },
-  (t) => [
-    index('clients_name').on(sql`lower(${t.name})`),
-    check('clients_name_there', sql`length(${t.name}) between 1 and 120`),
+  (table) => [
+    index('clients_name').on(sql`lower(${table.name})`),
+    check('clients_name_there', sql`length(${table.name}) between 1 and 120`),
     check(
       'clients_face',
-      sql`${t.faceHeightMm} between 100 and 300 and ${t.faceWidthMm} between 80 and 250`,
+      sql`${table.faceHeightMm} between 100 and 300 and ${table.faceWidthMm} between 80 and 250`,
     ),
   ],
 )
@@ -125,5 +125,5 @@ export const audit = pgTable(
     visitId: uuid('visit_id'),
     allowed: boolean('allowed').notNull(),
   },
-  (t) => [index('audit_client').on(t.clientId, t.at)],
+  (table) => [index('audit_client').on(table.clientId, table.at)],
 )

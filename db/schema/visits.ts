@@ -68,14 +68,14 @@ export const visits = pgTable(
     imported: boolean('imported').notNull().default(false),
     version: integer('version').notNull().default(1),
   },
-  (t) => [
-    index('visits_starts').on(t.startsAt),
-    index('visits_client').on(t.clientId, t.startsAt),
-    index('visits_staff').on(t.staffId),
-    check('visits_minutes', sql`${t.minutes} between 15 and 180`),
+  (table) => [
+    index('visits_starts').on(table.startsAt),
+    index('visits_client').on(table.clientId, table.startsAt),
+    index('visits_staff').on(table.staffId),
+    check('visits_minutes', sql`${table.minutes} between 15 and 180`),
     check(
       'visits_status',
-      sql`${t.status} in ('booked','treating','closing','sealed','cancelled')`,
+      sql`${table.status} in ('booked','treating','closing','sealed','cancelled')`,
     ),
   ],
 )
@@ -98,7 +98,7 @@ export const consultations = pgTable(
       .references(() => staff.id),
     at: at('at').notNull().defaultNow(),
   },
-  (t) => [index('consultations_client').on(t.clientId, t.at)],
+  (table) => [index('consultations_client').on(table.clientId, table.at)],
 )
 
 export const consents = pgTable(
@@ -127,7 +127,7 @@ export const consents = pgTable(
       .references(() => staff.id),
     at: at('at').notNull().defaultNow(),
   },
-  (t) => [check('consents_method', sql`${t.method} in ('pen','typed')`)],
+  (table) => [check('consents_method', sql`${table.method} in ('pen','typed')`)],
 )
 
 /** A one-time link for a client's own device. Only the hash of what opens it is kept. */
@@ -148,7 +148,7 @@ export const clientLinks = pgTable(
       .references(() => staff.id),
     at: at('at').notNull().defaultNow(),
   },
-  (t) => [index('client_links_visit').on(t.visitId)],
+  (table) => [index('client_links_visit').on(table.visitId)],
 )
 
 export const readings = pgTable(
@@ -169,9 +169,9 @@ export const readings = pgTable(
       .references(() => staff.id),
     at: at('at').notNull().defaultNow(),
   },
-  (t) => [
-    index('readings_client').on(t.clientId, t.at),
-    check('readings_phase', sql`${t.phase} in ('madeUp','bare')`),
+  (table) => [
+    index('readings_client').on(table.clientId, table.at),
+    check('readings_phase', sql`${table.phase} in ('madeUp','bare')`),
   ],
 )
 
@@ -202,10 +202,10 @@ export const meterReadings = pgTable(
       .references(() => staff.id),
     at: at('at').notNull().defaultNow(),
   },
-  (t) => [
-    index('meter_readings_client').on(t.clientId, t.at),
-    index('meter_readings_visit').on(t.visitId),
-    check('meter_readings_phase', sql`${t.phase} in ('madeUp','bare')`),
+  (table) => [
+    index('meter_readings_client').on(table.clientId, table.at),
+    index('meter_readings_visit').on(table.visitId),
+    check('meter_readings_phase', sql`${table.phase} in ('madeUp','bare')`),
   ],
 )
 
@@ -228,9 +228,9 @@ export const plans = pgTable(
     protocolId: uuid('protocol_id'),
     protocolVersion: integer('protocol_version'),
   },
-  (t) => [
-    primaryKey({ columns: [t.visitId, t.version] }),
-    check('plans_version', sql`${t.version} >= 0`),
+  (table) => [
+    primaryKey({ columns: [table.visitId, table.version] }),
+    check('plans_version', sql`${table.version} >= 0`),
   ],
 )
 
@@ -252,9 +252,9 @@ export const visitEvents = pgTable(
       .references(() => staff.id),
     receivedAt: at('received_at').notNull().defaultNow(),
   },
-  (t) => [
-    index('visit_events_visit').on(t.visitId, t.at),
-    unique('visit_events_device_seq').on(t.visitId, t.deviceId, t.seq),
+  (table) => [
+    index('visit_events_visit').on(table.visitId, table.at),
+    unique('visit_events_device_seq').on(table.visitId, table.deviceId, table.seq),
   ],
 )
 
@@ -274,7 +274,9 @@ export const seals = pgTable(
       .references(() => staff.id),
     at: at('at').notNull().defaultNow(),
   },
-  (t) => [check('seals_hex', sql`${t.prev} ~ '^[0-9a-f]{64}$' and ${t.head} ~ '^[0-9a-f]{64}$'`)],
+  (table) => [
+    check('seals_hex', sql`${table.prev} ~ '^[0-9a-f]{64}$' and ${table.head} ~ '^[0-9a-f]{64}$'`),
+  ],
 )
 
 /** Commitments stay for ever; content and salt go when a client's data is erased. */
@@ -290,9 +292,9 @@ export const sealItems = pgTable(
     content: jsonb('content').$type<Json | null>(),
     salt: text('salt'),
   },
-  (t) => [
-    primaryKey({ columns: [t.visitId, t.place] }),
-    check('seal_items_hex', sql`${t.commitment} ~ '^[0-9a-f]{64}$'`),
+  (table) => [
+    primaryKey({ columns: [table.visitId, table.place] }),
+    check('seal_items_hex', sql`${table.commitment} ~ '^[0-9a-f]{64}$'`),
   ],
 )
 
@@ -351,10 +353,11 @@ export const products = pgTable(
     priceCents: integer('price_cents').notNull(),
     openMonths: integer('open_months').notNull(),
   },
-  (t) => [
+  (table) => [
     check(
       'products_amounts',
-      sql`${t.density} between 500 and 3000 and ${t.packMillilitres} > 0 and ${t.priceCents} >= 0 and ${t.openMonths} between 1 and 60`,
+      sql`${table.density} between 500 and 3000 and ${table.packMillilitres} > 0
+        and ${table.priceCents} >= 0 and ${table.openMonths} between 1 and 60`,
     ),
   ],
 )
@@ -372,7 +375,7 @@ export const lots = pgTable(
     recalled: boolean('recalled').notNull().default(false),
     remainingHundredths: integer('remaining_hundredths_ml').notNull(),
   },
-  (t) => [check('lots_remaining', sql`${t.remainingHundredths} >= 0`)],
+  (table) => [check('lots_remaining', sql`${table.remainingHundredths} >= 0`)],
 )
 
 /**
@@ -395,5 +398,5 @@ export const imports = pgTable(
       .references(() => staff.id),
     at: at('at').notNull().defaultNow(),
   },
-  (t) => [unique('imports_once').on(t.clientId, t.head)],
+  (table) => [unique('imports_once').on(table.clientId, table.head)],
 )

@@ -49,16 +49,16 @@ export default route({}, async ({ me }): Promise<PracticePage> => {
   const today = dayIn(house.timeZone, Date.now())
   return {
     house,
-    people: people.map((p) => ({ ...p, scope: scopeIn(p, house.allows, today) })),
-    rules: rules.map(({ r, by }) => ({
-      id: r.id,
-      rule: r.rule,
-      change: r.change,
-      reason: r.reason,
+    people: people.map((person) => ({ ...person, scope: scopeIn(person, house.allows, today) })),
+    rules: rules.map(({ r: row, by }) => ({
+      id: row.id,
+      rule: row.rule,
+      change: row.change,
+      reason: row.reason,
       by,
-      at: r.at.getTime(),
-      ended: r.endedAt?.getTime() ?? null,
+      at: row.at.getTime(),
+      ended: row.endedAt?.getTime() ?? null,
     })),
-    audit: lines.map((l) => ({ ...l, at: l.at.getTime() })),
+    audit: lines.map((line) => ({ ...line, at: line.at.getTime() })),
   }
 })

@@ -10,7 +10,10 @@ export default route({}, async () => {
     today,
     items: (await readShelf()).map((i) => ({
       ...i,
-      lots: i.lots.map((l) => ({ ...l, trouble: lotBars(l, i.product, today)[0]?.text ?? null })),
+      lots: i.lots.map((lot) => ({
+        ...lot,
+        trouble: lotBars(lot, i.product, today)[0]?.text ?? null,
+      })),
     })),
   }
 })

@@ -3,7 +3,7 @@ export default defineNitroPlugin((nitro) => {
   nitro.hooks.hook('render:html', (html, { event }) => {
     const nonce = String(event.context.nonce ?? '')
     const mark = (parts: string[]) =>
-      parts.map((p) => p.replace(/<script(?![^>]*\bnonce=)/g, `<script nonce="${nonce}"`))
+      parts.map((part) => part.replace(/<script(?![^>]*\bnonce=)/g, `<script nonce="${nonce}"`))
     html.head = mark(html.head)
     html.bodyPrepend = mark(html.bodyPrepend)
     html.bodyAppend = mark(html.bodyAppend)

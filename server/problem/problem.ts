@@ -42,33 +42,35 @@ export function fromZod(error: z.ZodError, input: unknown): ProblemError {
   return new ProblemError(
     400,
     'Not accepted',
-    `Nothing was saved: ${fields.map((f) => `${f.field}: ${f.allowed}`).join('; ')}.`,
+    `Nothing was saved: ${fields.map((field) => `${field.field}: ${field.allowed}`).join('; ')}.`,
     fields,
   )
 }
 
 function at(input: unknown, path: readonly PropertyKey[]): unknown {
   return path.reduce<unknown>(
-    (v, key) =>
-      typeof v === 'object' && v !== null ? (v as Record<PropertyKey, unknown>)[key] : undefined,
+    (sum, key) =>
+      typeof sum === 'object' && sum !== null
+        ? (sum as Record<PropertyKey, unknown>)[key]
+        : undefined,
     input,
   )
 }
-function shorten(v: unknown): string {
-  if (v === undefined) return 'nothing'
-  const text = typeof v === 'string' ? v : JSON.stringify(v)
+function shorten(value: unknown): string {
+  if (value === undefined) return 'nothing'
+  const text = typeof value === 'string' ? value : JSON.stringify(value)
   return text.length > 60 ? `${text.slice(0, 57)}…` : text
 }
 
-export function sendProblem(event: H3Event, p: ProblemError): object {
-  setResponseStatus(event, p.status)
+export function sendProblem(event: H3Event, problemError: ProblemError): object {
+  setResponseStatus(event, problemError.status)
   setResponseHeader(event, 'content-type', 'application/problem+json')
   setResponseHeader(event, 'cache-control', 'no-store')
   return {
     type: 'about:blank',
-    title: p.title,
-    status: p.status,
-    detail: p.detail,
-    fields: p.fields,
+    title: problemError.title,
+    status: problemError.status,
+    detail: problemError.detail,
+    fields: problemError.fields,
   }
 }

@@ -110,13 +110,17 @@ function peopleParts({ client, holder, room }: BundleRows, house: House, today: 
 
 function toldParts({ consultRows, consentRows }: BundleRows, visit: Visit, house: House) {
   const consent = consentRows.find((row) => row.visitId === visit.id)
-  const kept = consultRows.filter(({ c }) => c.visitId === visit.id && c.answers)
+  const kept = consultRows.filter(
+    ({ c: consulted }) => consulted.visitId === visit.id && consulted.answers,
+  )
   const here = kept[0]?.c
-  const before = consultRows.find(({ c }) => c.visitId !== visit.id && c.answers)?.c
+  const before = consultRows.find(
+    ({ c: consulted }) => consulted.visitId !== visit.id && consulted.answers,
+  )?.c
   return {
     answers: here?.answers ?? {},
     answered: here !== undefined,
-    answerVersions: kept.map(({ c, by }) => ({ at: c.at.getTime(), by })),
+    answerVersions: kept.map(({ c: consulted, by }) => ({ at: consulted.at.getTime(), by })),
     previousAnswers: before?.answers ?? null,
     consent: consent
       ? {
@@ -190,12 +194,12 @@ function recordParts({ seal, record, amendRows, followUp }: BundleRows) {
           salt: item.salt,
         }))
       : [],
-    amendments: amendRows.map(({ a, by }) => ({
-      at: a.at.getTime(),
+    amendments: amendRows.map(({ a: amendment, by }) => ({
+      at: amendment.at.getTime(),
       by,
-      before: a.before ?? '',
-      after: a.after ?? '',
-      reason: a.reason ?? '',
+      before: amendment.before ?? '',
+      after: amendment.after ?? '',
+      reason: amendment.reason ?? '',
     })),
     followUp: followUp
       ? { dueOn: followUp.dueOn, reason: followUp.reason, done: followUp.doneAt !== null }

@@ -65,7 +65,7 @@ export async function setAside(
   if (me.role === 'trainee') throw forbidden('A trainee sets nothing aside: ask a colleague.')
   if (visit.status !== 'booked')
     throw refused('Treatment has begun: nothing is set aside any more.')
-  const row = CONTRAINDICATIONS.find((r) => r.id === body.rule)
+  const row = CONTRAINDICATIONS.find((contraindication) => contraindication.id === body.rule)
   if (!row) throw notFound()
   const trouble = liftTrouble(row, { role: me.role, licences: await myScope(me, today) }, body.word)
   if (trouble !== undefined) throw refused(trouble)

@@ -32,7 +32,10 @@ export async function readDay(day: string): Promise<DayPage> {
     devices: deviceTimes(stepsOf(row)),
   }))
   const counts = Object.fromEntries(
-    DEVICE_KINDS.map((kind) => [kind, rows.deviceRows.filter((d) => d.kind === kind).length]),
+    DEVICE_KINDS.map((kind) => [
+      kind,
+      rows.deviceRows.filter((deviceRow) => deviceRow.kind === kind).length,
+    ]),
   )
   return {
     day,
@@ -64,11 +67,16 @@ export async function readDay(day: string): Promise<DayPage> {
 }
 
 /** By the same rule as on the visit's own page. */
-function askIsReady({ v, client }: Booked, rows: DayRows, day: string, timeZone: string): boolean {
-  const answers = rows.told.find((told) => told.visitId === v.id && told.answers)?.answers
+function askIsReady(
+  { v: visit, client }: Booked,
+  rows: DayRows,
+  day: string,
+  timeZone: string,
+): boolean {
+  const answers = rows.told.find((told) => told.visitId === visit.id && told.answers)?.answers
   if (!answers) return false
   const aside = rows.aside
-    .filter((lift) => lift.visitId === v.id)
+    .filter((lift) => lift.visitId === visit.id)
     .map((lift) => ({
       rule: lift.rule,
       word: lift.word ?? '',
@@ -77,7 +85,7 @@ function askIsReady({ v, client }: Booked, rows: DayRows, day: string, timeZone:
       at: lift.at.getTime(),
     }))
   const signatures = rows.signed
-    .filter((row) => row.clientId === v.clientId)
+    .filter((row) => row.clientId === visit.clientId)
     .map((row) => ({
       kinds: row.kinds,
       day: dayIn(timeZone, row.at),
@@ -85,11 +93,11 @@ function askIsReady({ v, client }: Booked, rows: DayRows, day: string, timeZone:
       at: row.at.getTime(),
     }))
   const back = rows.back
-    .filter((row) => row.clientId === v.clientId)
+    .filter((row) => row.clientId === visit.clientId)
     .map((row) => ({ kinds: row.kinds, at: row.at.getTime() }))
   const age = ageOn(client.born, day)
   const verdict = screen(answers, day, lifted(tightened(CONTRAINDICATIONS, rows.rules), aside))
-  const steps = rows.planned.find((plan) => plan.id === v.id)?.steps ?? []
+  const steps = rows.planned.find((plan) => plan.id === visit.id)?.steps ?? []
   return (
     openInAsk({
       verdict,

@@ -29,19 +29,19 @@ export async function keepTaps(me: Staff, visit: Visit, taps: Tap[]): Promise<{ 
     await tx
       .insert(visitEvents)
       .values(
-        taps.map((t) => ({
-          id: t.id,
+        taps.map((tap) => ({
+          id: tap.id,
           visitId: visit.id,
-          at: t.at,
-          deviceId: t.deviceId,
-          seq: t.seq,
-          planVersion: t.planVersion,
-          body: t.body as TreatmentEvent['body'],
+          at: tap.at,
+          deviceId: tap.deviceId,
+          seq: tap.seq,
+          planVersion: tap.planVersion,
+          body: tap.body as TreatmentEvent['body'],
           by: me.id,
         })),
       )
       .onConflictDoNothing()
-    if (taps.some((t) => t.body.kind === 'finished'))
+    if (taps.some((tap) => tap.body.kind === 'finished'))
       await tx.update(visits).set({ status: 'closing' }).where(eq(visits.id, visit.id))
     await tx.execute(sql`select pg_notify('visit', ${visit.id})`)
     // Only what stands under this visit is acknowledged: an id taken elsewhere is not silently
@@ -54,22 +54,22 @@ export async function keepTaps(me: Staff, visit: Visit, taps: Tap[]): Promise<{ 
           eq(visitEvents.visitId, visit.id),
           inArray(
             visitEvents.id,
-            taps.map((t) => t.id),
+            taps.map((tap) => tap.id),
           ),
         ),
       )
   })
   if (
     taps.some(
-      (t) =>
-        t.body.kind === 'stopped' ||
-        t.body.kind === 'sign' ||
-        t.body.kind === 'redness' ||
-        t.body.kind === 'sensation',
+      (tap) =>
+        tap.body.kind === 'stopped' ||
+        tap.body.kind === 'sign' ||
+        tap.body.kind === 'redness' ||
+        tap.body.kind === 'sensation',
     )
   )
     await noteFollowUp(me, visit)
-  return { kept: kept.map((k) => k.id) }
+  return { kept: kept.map((event) => event.id) }
 }
 
 /** A stop asks for a call the next day. */

@@ -14,34 +14,37 @@ import type { Staff } from './session'
 
 /** A sealed visit as the open document of `docs/formats/visit.schema.json`. */
 export async function exportVisit(me: Staff, visit: Visit): Promise<VisitDocument> {
-  const b = await readBundle(me, visit)
-  if (!b.seal) throw refused('Only a sealed visit is exported.')
+  const ownBundle = await readBundle(me, visit)
+  if (!ownBundle.seal) throw refused('Only a sealed visit is exported.')
   return {
     format: 'oak-basin/visit',
     formatVersion: 1,
     exportedAt: new Date().toISOString(),
-    practice: { name: b.practice.name },
-    client: { name: b.client.name, born: b.client.born },
+    practice: { name: ownBundle.practice.name },
+    client: { name: ownBundle.client.name, born: ownBundle.client.born },
     visit: {
-      id: b.visit.id,
-      startsAt: new Date(b.visit.startsAt).toISOString(),
-      minutes: b.visit.minutes,
-      therapist: b.staff.name,
-      room: b.room.name,
+      id: ownBundle.visit.id,
+      startsAt: new Date(ownBundle.visit.startsAt).toISOString(),
+      minutes: ownBundle.visit.minutes,
+      therapist: ownBundle.staff.name,
+      room: ownBundle.room.name,
     },
     seal: {
-      number: b.seal.number,
-      prev: b.seal.prev,
-      head: b.seal.head,
-      sealedAt: new Date(b.seal.at).toISOString(),
+      number: ownBundle.seal.number,
+      prev: ownBundle.seal.prev,
+      head: ownBundle.seal.head,
+      sealedAt: new Date(ownBundle.seal.at).toISOString(),
     },
-    parts: b.record.map((r) => ({
-      name: r.name,
-      commitment: r.commitment,
-      salt: r.salt,
-      content: r.content ?? null,
+    parts: ownBundle.record.map((part) => ({
+      name: part.name,
+      commitment: part.commitment,
+      salt: part.salt,
+      content: part.content ?? null,
     })),
-    amendments: b.amendments.map((a) => ({ ...a, at: new Date(a.at).toISOString() })),
+    amendments: ownBundle.amendments.map((amendment) => ({
+      ...amendment,
+      at: new Date(amendment.at).toISOString(),
+    })),
   }
 }
 
@@ -76,11 +79,11 @@ export async function importVisit(
   const holds = verify({
     prev: doc.seal.prev,
     head: doc.seal.head,
-    items: doc.parts.map((p) => ({
-      name: p.name,
-      commitment: p.commitment,
-      salt: p.salt,
-      content: p.salt === null ? null : (p.content as Json),
+    items: doc.parts.map((part) => ({
+      name: part.name,
+      commitment: part.commitment,
+      salt: part.salt,
+      content: part.salt === null ? null : (part.content as Json),
     })),
   }).ok
   const [known] = await database().select().from(seals).where(eq(seals.head, doc.seal.head))

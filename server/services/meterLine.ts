@@ -42,15 +42,15 @@ export async function takeReadings(door: string, kind: MeterKind): Promise<Taken
     if (hello.unit !== METERS[kind].unit)
       throw refused(refuseValue(kind, 0, hello.unit)?.text ?? '')
     const values: number[] = []
-    for (let n = 1; n <= REPEATS; n++) {
-      const said = await line.ask({ read: n })
+    for (let attempt = 1; attempt <= REPEATS; attempt++) {
+      const said = await line.ask({ read: attempt })
       if (said.error === 'battery')
         throw new ProblemError(
           502,
           'Battery flat',
           "The meter's battery is flat. Charge it, then take the reading again; nothing was stored.",
         )
-      if (said.read !== n)
+      if (said.read !== attempt)
         throw new ProblemError(
           502,
           'No sense',
@@ -82,7 +82,7 @@ export const batteryLow = (percent: number) => percent < BATTERY_LOW
 type Said = Record<string, unknown>
 class Line {
   private heard = ''
-  private waiting: { resolve: (s: Said) => void; reject: (e: Error) => void } | undefined
+  private waiting: { resolve: (said: Said) => void; reject: (error: Error) => void } | undefined
   private ended = false
   private constructor(private readonly socket: Socket) {
     socket.setEncoding('utf8')
@@ -102,9 +102,9 @@ class Line {
         this.fail(senseless())
         return
       }
-      const w = this.waiting
+      const waiting = this.waiting
       this.waiting = undefined
-      w?.resolve(typeof said === 'object' && said !== null ? (said as Said) : {})
+      waiting?.resolve(typeof said === 'object' && said !== null ? (said as Said) : {})
     })
     socket.on('error', () => this.fail(away()))
     socket.on('close', () => {
@@ -148,10 +148,10 @@ class Line {
   close() {
     this.socket.destroy()
   }
-  private fail(e: Error) {
-    const w = this.waiting
+  private fail(error: Error) {
+    const waiting = this.waiting
     this.waiting = undefined
-    w?.reject(e)
+    waiting?.reject(error)
   }
 }
 const away = () =>

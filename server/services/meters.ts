@@ -15,7 +15,7 @@ import type { Staff } from './session'
 const door = () => useRuntimeConfig().meters
 
 /** Meters this house has, by what its bench is set up for. */
-export const listMeters = () => (door() ? METER_KINDS.map((k) => METERS[k]) : [])
+export const listMeters = () => (door() ? METER_KINDS.map((text) => METERS[text]) : [])
 
 /**
  * Takes a row of readings on one zone and keeps it with median and spread. The same id twice is one
@@ -66,22 +66,23 @@ export async function takeMeter(
 }
 
 type Row = typeof meterReadings.$inferSelect
-const zoneOf = (z: string): ZoneId | undefined => ZONE_IDS.find((x) => x === z)
-const kindOf = (k: string): MeterKind | undefined => METER_KINDS.find((x) => x === k)
-const toReading = (r: Row): MeterReading[] => {
-  const kind = kindOf(r.kind)
-  const zone = zoneOf(r.zone)
-  return kind && zone && r.taken && r.median !== null && r.spread !== null
+const zoneOf = (text: string): ZoneId | undefined => ZONE_IDS.find((zone) => zone === text)
+const kindOf = (text: string): MeterKind | undefined =>
+  METER_KINDS.find((meterKind) => meterKind === text)
+const toReading = (row: Row): MeterReading[] => {
+  const kind = kindOf(row.kind)
+  const zone = zoneOf(row.zone)
+  return kind && zone && row.taken && row.median !== null && row.spread !== null
     ? [
         {
-          id: r.id,
+          id: row.id,
           kind,
           zone,
-          phase: r.phase,
-          values: r.taken,
-          median: r.median,
-          spread: r.spread,
-          at: r.at.getTime(),
+          phase: row.phase,
+          values: row.taken,
+          median: row.median,
+          spread: row.spread,
+          at: row.at.getTime(),
         },
       ]
     : []
@@ -107,7 +108,7 @@ export async function metersOf(
       .limit(400),
   ])
   const before: MeterReading[] = []
-  for (const r of earlier.flatMap((e) => toReading(e.m)))
-    if (!before.some((x) => x.kind === r.kind && x.zone === r.zone)) before.push(r)
+  for (const row of earlier.flatMap((event) => toReading(event.m)))
+    if (!before.some((item) => item.kind === row.kind && item.zone === row.zone)) before.push(row)
   return { today: mine.flatMap(toReading), before }
 }

@@ -81,18 +81,18 @@ export async function allProtocols(): Promise<Protocol[]> {
       .innerJoin(staff, eq(staff.id, protocolVersions.by))
       .orderBy(desc(protocolVersions.version)),
   ])
-  return heads.map((h) => ({
-    id: h.id,
-    name: h.name,
-    retired: h.retiredAt !== null,
+  return heads.map((head) => ({
+    id: head.id,
+    name: head.name,
+    retired: head.retiredAt !== null,
     versions: versions
-      .filter(({ v }) => v.protocolId === h.id)
-      .map(({ v, by }) => ({
-        version: v.version,
-        steps: v.steps,
-        note: v.note,
+      .filter(({ v: version }) => version.protocolId === head.id)
+      .map(({ v: other, by }) => ({
+        version: other.version,
+        steps: other.steps,
+        note: other.note,
         by,
-        at: v.at.getTime(),
+        at: other.at.getTime(),
       })),
   }))
 }
@@ -101,11 +101,18 @@ export async function allProtocols(): Promise<Protocol[]> {
 export async function offeredProtocols(): Promise<
   { id: string; name: string; version: number; steps: Protocol['versions'][number]['steps'] }[]
 > {
-  return (await allProtocols()).flatMap((p) => {
-    const latest = p.versions[0]
-    return p.retired || !latest
+  return (await allProtocols()).flatMap((allProtocol) => {
+    const latest = allProtocol.versions[0]
+    return allProtocol.retired || !latest
       ? []
-      : [{ id: p.id, name: p.name, version: latest.version, steps: latest.steps }]
+      : [
+          {
+            id: allProtocol.id,
+            name: allProtocol.name,
+            version: latest.version,
+            steps: latest.steps,
+          },
+        ]
   })
 }
 
@@ -121,11 +128,11 @@ export async function readMethod(me: Staff): Promise<MethodReply> {
   ])
   return {
     policy: rows[0]?.p.policy ?? NO_POLICY,
-    history: rows.map(({ p, by }) => ({
-      at: p.at.getTime(),
+    history: rows.map(({ p: point, by }) => ({
+      at: point.at.getTime(),
       by,
-      reason: p.reason,
-      policy: p.policy,
+      reason: point.reason,
+      policy: point.policy,
     })),
     protocols: own,
     mayDecide: me.role === 'owner',

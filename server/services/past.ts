@@ -26,23 +26,23 @@ export async function pastOf(
     .limit(60)
   const past: PastWork[] = []
   const poured: Poured[] = []
-  for (const r of rows) {
-    const work = r.content as unknown as SealedWork | null
+  for (const row of rows) {
+    const work = row.content as unknown as SealedWork | null
     if (!work) continue
-    past.push({ day: dayIn(zone, r.at), families: work.families, regions: work.regions })
-    poured.push({ at: r.at.getTime(), label: work.label, loads: work.loads })
+    past.push({ day: dayIn(zone, row.at), families: work.families, regions: work.regions })
+    poured.push({ at: row.at.getTime(), label: work.label, loads: work.loads })
   }
   const home = await db
     .select()
     .from(homeUse)
     .where(and(eq(homeUse.clientId, clientId), lt(homeUse.at, before)))
-  for (const h of home)
+  for (const use of home)
     poured.push({
-      at: h.at.getTime(),
-      label: h.label,
-      loads: Object.fromEntries(HOME_REGIONS.map((region) => [region, h.hundredths])),
+      at: use.at.getTime(),
+      label: use.label,
+      loads: Object.fromEntries(HOME_REGIONS.map((region) => [region, use.hundredths])),
     })
-  return { past, poured: poured.sort((a, b) => a.at - b.at) }
+  return { past, poured: poured.sort((one, other) => one.at - other.at) }
 }
 
 export async function eventsOf(visitId: string): Promise<TreatmentEvent[]> {
@@ -51,16 +51,16 @@ export async function eventsOf(visitId: string): Promise<TreatmentEvent[]> {
     .from(visitEvents)
     .where(eq(visitEvents.visitId, visitId))
     .orderBy(asc(visitEvents.at))
-  return rows.flatMap((r) =>
-    r.body
+  return rows.flatMap((row) =>
+    row.body
       ? [
           {
-            id: r.id,
-            at: r.at,
-            deviceId: r.deviceId,
-            seq: r.seq,
-            planVersion: r.planVersion,
-            body: r.body,
+            id: row.id,
+            at: row.at,
+            deviceId: row.deviceId,
+            seq: row.seq,
+            planVersion: row.planVersion,
+            body: row.body,
           },
         ]
       : [],

@@ -6,16 +6,16 @@ import type { Client } from './access'
 import { database } from './database'
 import type { Staff } from './session'
 
-const values = (f: ClientFields) => ({
-  name: f.name,
-  born: f.born || null,
-  phone: f.phone || null,
-  email: f.email || null,
-  work: f.work || null,
-  medicines: f.medicines,
-  notes: f.notes,
-  faceHeightMm: f.faceHeightMm,
-  faceWidthMm: f.faceWidthMm,
+const values = (clientFields: ClientFields) => ({
+  name: clientFields.name,
+  born: clientFields.born || null,
+  phone: clientFields.phone || null,
+  email: clientFields.email || null,
+  work: clientFields.work || null,
+  medicines: clientFields.medicines,
+  notes: clientFields.notes,
+  faceHeightMm: clientFields.faceHeightMm,
+  faceWidthMm: clientFields.faceWidthMm,
 })
 
 export async function addClient(me: Staff, id: string, fields: ClientFields): Promise<void> {

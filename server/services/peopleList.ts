@@ -12,12 +12,15 @@ import type { Staff } from './session'
  * begun and of the next that is booked, in the house's own time. Visits are looked up for the page's
  * clients only, so that the length of the list does not matter.
  */
-export async function listPeople(me: Staff, { q, page, size }: PeopleQuery): Promise<PeoplePage> {
-  const like = `%${q.replace(/[%_\\]/g, '\\$&')}%`
+export async function listPeople(
+  me: Staff,
+  { q: words, page, size }: PeopleQuery,
+): Promise<PeoplePage> {
+  const like = `%${words.replace(/[%_\\]/g, '\\$&')}%`
   const wanted = and(
     inCare(me),
     isNull(clients.erasedAt),
-    q === '' ? undefined : or(ilike(clients.name, like), ilike(clients.work, like)),
+    words === '' ? undefined : or(ilike(clients.name, like), ilike(clients.work, like)),
   )
   const [[all], rows] = await Promise.all([
     database().select({ total: count() }).from(clients).where(wanted),

@@ -12,7 +12,11 @@ import { database } from './database'
 import type { Staff } from './session'
 
 const said = (findings: readonly PlanFinding[]) =>
-  findings.map((f) => ({ field: f.key ?? 'plan', given: f.rule, allowed: f.text }))
+  findings.map((finding) => ({
+    field: finding.key ?? 'plan',
+    given: finding.rule,
+    allowed: finding.text,
+  }))
 
 const madeFrom = (from: { id: string; version: number } | null) => ({
   protocolId: from?.id ?? null,
@@ -35,7 +39,7 @@ export async function saveDraft(
     )
   const bundle = await readBundle(me, visit)
   const locked = checkPlan(toPlanInput(bundle), steps).findings.filter(
-    (f) => f.strength === 'stop' && f.locked,
+    (finding) => finding.strength === 'stop' && finding.locked,
   )
   if (locked.length > 0)
     throw refused(
@@ -70,8 +74,8 @@ export async function startTreatment(me: Staff, visit: Visit): Promise<void> {
   const open = openPoints(bundle)
   if (open.length > 0)
     throw refused(
-      `Not started: ${open.map((o) => o.text).join(' ')}`,
-      open.map((o) => ({ field: o.stop, given: 'open', allowed: o.text })),
+      `Not started: ${open.map((point) => point.text).join(' ')}`,
+      open.map((point) => ({ field: point.stop, given: 'open', allowed: point.text })),
     )
   await database().transaction(async (tx) => {
     const [draft] = await tx
@@ -112,19 +116,21 @@ export async function saveVersion(
 ): Promise<void> {
   if (visit.status !== 'treating') throw refused('A new version is made during treatment only.')
   const bundle = await readBundle(me, visit)
-  const stopped = bundle.events.some((e) => e.body.kind === 'stopped' || e.body.kind === 'sign')
+  const stopped = bundle.events.some(
+    (event) => event.body.kind === 'stopped' || event.body.kind === 'sign',
+  )
   const done = new Set(
-    bundle.events.flatMap((e) =>
-      e.body.kind === 'stepDone' || e.body.kind === 'stepSkipped' ? [e.body.key] : [],
+    bundle.events.flatMap((event) =>
+      event.body.kind === 'stepDone' || event.body.kind === 'stepSkipped' ? [event.body.key] : [],
     ),
   )
   const locked = checkPlan(toPlanInput(bundle), steps).findings.filter(
-    (f) =>
-      f.strength === 'stop' &&
-      f.locked &&
-      f.rule !== 'over-tolerance' &&
-      !(f.key !== undefined && done.has(f.key)) &&
-      !(stopped && f.key === undefined),
+    (finding) =>
+      finding.strength === 'stop' &&
+      finding.locked &&
+      finding.rule !== 'over-tolerance' &&
+      !(finding.key !== undefined && done.has(finding.key)) &&
+      !(stopped && finding.key === undefined),
   )
   if (locked.length > 0) throw refused(`Not saved: ${locked[0]?.text ?? ''}.`, said(locked))
   const [latest] = await database()

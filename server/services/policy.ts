@@ -19,7 +19,7 @@ export const scopeIn = (
   today: string,
 ): ScopeLine[] =>
   scopeOf(
-    LICENCE_IDS.filter((l) => person.licences.includes(l)),
+    LICENCE_IDS.filter((licence) => person.licences.includes(licence)),
     person.licenceUntil,
     place,
     today,
@@ -32,8 +32,8 @@ export async function myScope(me: Staff, today: string): Promise<LicenceId[]> {
   ])
   return row
     ? scopeIn(row, house.allows, today)
-        .filter((s) => s.counts)
-        .map((s) => s.licence)
+        .filter((licence) => licence.counts)
+        .map((licence) => licence.licence)
     : []
 }
 
@@ -42,7 +42,7 @@ export async function myScope(me: Staff, today: string): Promise<LicenceId[]> {
  * may be at most.
  */
 export async function addHouseRule(me: Staff, body: z.infer<typeof houseRulePost>): Promise<void> {
-  const row = CONTRAINDICATIONS.find((r) => r.id === body.rule)
+  const row = CONTRAINDICATIONS.find((contraindication) => contraindication.id === body.rule)
   if (!row) throw notFound()
   const trouble = loosens(row, body.change)
   if (trouble !== undefined)

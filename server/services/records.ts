@@ -86,14 +86,14 @@ async function drawDown(
   bundle: VisitBundle,
   parts: { name: string; content: Json }[],
 ): Promise<void> {
-  const draft = parts.find((p) => p.name === 'treatment')?.content as unknown as RecordDraft
+  const draft = parts.find((part) => part.name === 'treatment')?.content as unknown as RecordDraft
   const used = new Map<string, number>()
   for (const line of draft.lines) {
     if (!line.product || line.actualMinutes === null) continue
-    const item = bundle.shelf.find((s) => s.product.id === line.product?.id)
+    const item = bundle.shelf.find((entry) => entry.product.id === line.product?.id)
     const lot =
-      item?.lots.find((l) => l.code === line.product?.lot || l.id === line.product?.lot) ??
-      item?.lots.find((l) => !l.recalled)
+      item?.lots.find((lot) => lot.code === line.product?.lot || lot.id === line.product?.lot) ??
+      item?.lots.find((lot) => !lot.recalled)
     if (lot)
       used.set(
         lot.id,
@@ -133,7 +133,7 @@ export async function amend(
     .from(amendments)
     .where(eq(amendments.visitId, visit.id))
     .orderBy(asc(amendments.at))
-  if (earlier.some((a) => a.id === body.id)) return
+  if (earlier.some((amendment) => amendment.id === body.id)) return
   const before = earlier[earlier.length - 1]?.after ?? visit.recordText
   await database().insert(amendments).values({
     id: body.id,

@@ -10,34 +10,34 @@ export async function readShelf(): Promise<ShelfItem[]> {
     database().select().from(lots),
   ])
   return rows
-    .map((p) => ({
+    .map((row) => ({
       product: {
-        id: p.id,
-        name: p.name,
-        line: p.line,
-        kind: p.kind,
-        inci: p.inci,
-        density: fromThousandths(p.density),
-        dispenser: p.dispenser,
-        suits: p.suits,
-        calming: p.calming,
-        packMillilitres: p.packMillilitres,
-        priceCents: p.priceCents,
-        openMonths: p.openMonths,
-        ...(p.acid === null ? {} : { acid: p.acid }),
-        ...(p.pHHundredths === null ? {} : { pH: fromHundredths(p.pHHundredths) }),
+        id: row.id,
+        name: row.name,
+        line: row.line,
+        kind: row.kind,
+        inci: row.inci,
+        density: fromThousandths(row.density),
+        dispenser: row.dispenser,
+        suits: row.suits,
+        calming: row.calming,
+        packMillilitres: row.packMillilitres,
+        priceCents: row.priceCents,
+        openMonths: row.openMonths,
+        ...(row.acid === null ? {} : { acid: row.acid }),
+        ...(row.pHHundredths === null ? {} : { pH: fromHundredths(row.pHHundredths) }),
       },
       lots: bottles
-        .filter((l) => l.productId === p.id)
-        .map((l) => ({
-          id: l.id,
-          productId: l.productId,
-          code: l.code,
-          expires: l.expires,
-          recalled: l.recalled,
-          remainingMillilitres: fromHundredths(l.remainingHundredths),
-          ...(l.openedOn === null ? {} : { openedOn: l.openedOn }),
+        .filter((bottle) => bottle.productId === row.id)
+        .map((bottle) => ({
+          id: bottle.id,
+          productId: bottle.productId,
+          code: bottle.code,
+          expires: bottle.expires,
+          recalled: bottle.recalled,
+          remainingMillilitres: fromHundredths(bottle.remainingHundredths),
+          ...(bottle.openedOn === null ? {} : { openedOn: bottle.openedOn }),
         })),
     }))
-    .sort((a, b) => (a.product.id < b.product.id ? -1 : 1))
+    .sort((one, other) => (one.product.id < other.product.id ? -1 : 1))
 }

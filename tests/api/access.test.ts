@@ -27,10 +27,10 @@ const ask = (call: Caller, row: Row, who: Kind, id = '') => {
 const REFUSED = [401, 403]
 
 function routesOnDisk(folder = 'server/api', at = '/api'): string[] {
-  return readdirSync(folder, { withFileTypes: true }).flatMap((f) => {
-    if (f.isDirectory()) return routesOnDisk(join(folder, f.name), `${at}/${f.name}`)
+  return readdirSync(folder, { withFileTypes: true }).flatMap((dirent) => {
+    if (dirent.isDirectory()) return routesOnDisk(join(folder, dirent.name), `${at}/${dirent.name}`)
     const [, name = '', method = 'get'] =
-      /^(.+?)\.(get|post|put|patch|delete)\.ts$/.exec(f.name) ?? []
+      /^(.+?)\.(get|post|put|patch|delete)\.ts$/.exec(dirent.name) ?? []
     return [`${method.toUpperCase()} ${name === 'index' ? at : `${at}/${name}`}`]
   })
 }
@@ -40,7 +40,8 @@ describe('every route, every role', () => {
   const visits = {} as Record<Who, string>
   const clients = {} as Record<Who, string>
   beforeAll(async () => {
-    for (const k of KINDS) callers[k] = k === 'nobody' ? caller(base) : await signedIn(base, k)
+    for (const kind of KINDS)
+      callers[kind] = kind === 'nobody' ? caller(base) : await signedIn(base, kind)
     for (const who of ALL) {
       clients[who] = randomUUID()
       expect(
@@ -55,7 +56,7 @@ describe('every route, every role', () => {
     }
   })
   it('has a row for every route there is, and none for what is not', () => {
-    expect(routesOnDisk().sort()).toEqual([...TABLE.map((r) => r.route), ...OPEN].sort())
+    expect(routesOnDisk().sort()).toEqual([...TABLE.map((row) => row.route), ...OPEN].sort())
   })
   it('lets a senior countersign a trainee, and nobody themselves', async () => {
     expect(
@@ -78,7 +79,7 @@ describe('every route, every role', () => {
     }
     expect(
       practice.audit.some(
-        (a) => a.action === 'visit.export' && !a.allowed && a.staff === 'Amara Oduya',
+        (line) => line.action === 'visit.export' && !line.allowed && line.staff === 'Amara Oduya',
       ),
     ).toBe(true)
   })
@@ -129,24 +130,24 @@ describe('every route, every role', () => {
   async function streamStatus(who: Kind, id: string): Promise<{ status: number }> {
     const cookie = who === 'nobody' ? '' : await cookieOf(who)
     const stop = new AbortController()
-    const r = await fetch(`${base}/api/visits/${id}/stream`, {
+    const response = await fetch(`${base}/api/visits/${id}/stream`, {
       headers: { cookie },
       signal: stop.signal,
     })
     stop.abort()
-    return { status: r.status }
+    return { status: response.status }
   }
 })
 
 async function cookieOf(who: Who): Promise<string> {
   const { ACCOUNTS } = await import('../support/accounts')
-  const r = await fetch(`${base}/api/session`, {
+  const response = await fetch(`${base}/api/session`, {
     method: 'POST',
     headers: { origin: base, 'content-type': 'application/json' },
     body: JSON.stringify({ email: ACCOUNTS[who].email, password: ACCOUNTS[who].password }),
   })
-  return r.headers
+  return response.headers
     .getSetCookie()
-    .map((c) => c.split(';')[0])
+    .map((cookie) => cookie.split(';')[0])
     .join('; ')
 }

@@ -12,20 +12,20 @@ beforeAll(async () => {
   visit = await book(owner, 'owner', 'other-12')
 })
 
-const fieldsOf = (r: Reply) =>
-  (r.body as { fields: { field: string }[] }).fields.map((f) => f.field)
+const fieldsOf = (reply: Reply) =>
+  (reply.body as { fields: { field: string }[] }).fields.map((field) => field.field)
 
 describe('what cannot be right is refused, with the field named', () => {
   for (const [name, method, path, body, field] of BAD_INPUT) {
     it(name, async () => {
-      const r = await owner(path.startsWith('/') ? path : `/api/visits/${visit}/${path}`, {
+      const reply = await owner(path.startsWith('/') ? path : `/api/visits/${visit}/${path}`, {
         method,
         body: body(),
       })
-      expect([400, 422]).toContain(r.status)
+      expect([400, 422]).toContain(reply.status)
       expect(
-        fieldsOf(r).some((f) => f === field || f.startsWith(`${field}.`)),
-        `${field} in ${JSON.stringify(r.body)}`,
+        fieldsOf(reply).some((other) => other === field || other.startsWith(`${field}.`)),
+        `${field} in ${JSON.stringify(reply.body)}`,
       ).toBe(true)
     })
   }
@@ -49,9 +49,9 @@ describe('what cannot be right is refused, with the field named', () => {
         ['PUT', `/api/visits/${visit}/plan`],
         ['POST', '/api/session'],
       ] as const) {
-        const r = await owner(path, { method, raw })
-        expect(r.status, `${path} ${raw.slice(0, 20)}`).toBeGreaterThanOrEqual(400)
-        expect(r.status).toBeLessThan(500)
+        const reply = await owner(path, { method, raw })
+        expect(reply.status, `${path} ${raw.slice(0, 20)}`).toBeGreaterThanOrEqual(400)
+        expect(reply.status).toBeLessThan(500)
       }
     }
   })
@@ -66,11 +66,11 @@ describe('what cannot be right is refused, with the field named', () => {
     ).toBe(413)
   })
   it('never repeats a whole page back', async () => {
-    const r = await owner('/api/people', {
+    const reply = await owner('/api/people', {
       method: 'POST',
       body: { ...person, name: 'y'.repeat(5000) },
     })
-    expect(r.text.length).toBeLessThan(1000)
+    expect(reply.text.length).toBeLessThan(1000)
   })
   it('a day that is none', async () => {
     expect((await owner('/api/day?date=yesterday')).status).toBe(400)

@@ -39,25 +39,25 @@ describe('consent by kind', () => {
     const aims = ['dullness', 'congestion']
     const patched = await owner(`/api/visits/${id}`, { method: 'PATCH', body: { version, aims } })
     expect(patched.status).toBe(200)
-    const b = await bundleOf(owner, id)
-    expect(b.consent).toBeNull()
-    expect(standingHere(b).map((s) => s.kind)).toEqual(['care'])
-    const plan = propose(toPlanInput(b))
+    const bundle = await bundleOf(owner, id)
+    expect(bundle.consent).toBeNull()
+    expect(standingHere(bundle).map((standing) => standing.kind)).toEqual(['care'])
+    const plan = propose(toPlanInput(bundle))
     await post(id, 'plan', { steps: plan.steps }, 'PUT')
-    const needs = openPoints(await bundleOf(owner, id)).map((o) => o.text)
+    const needs = openPoints(await bundleOf(owner, id)).map((openPoint) => openPoint.text)
     expect(plan.steps.some((step) => exfoliates(step.technique))).toBe(true)
     expect(needs.join(' ')).toContain('exfoliation')
     await sign(id, ['exfoliation', 'machine', 'current'])
     expect(openPoints(await bundleOf(owner, id))).toEqual([])
     await post(id, 'withdrawals', { id: randomUUID(), kinds: ['care'] })
-    const r = await post(id, 'start', {})
-    expect(r.status).toBe(422)
-    expect(r.text).toContain('Consent is not signed')
+    const reply = await post(id, 'start', {})
+    expect(reply.status).toBe(422)
+    expect(reply.text).toContain('Consent is not signed')
   })
   it("of a child is a guardian's", async () => {
     const id = await visitOf(await newOne(`${new Date().getFullYear() - 12}-01-01`))
     await sign(id, ['care', 'exfoliation', 'current', 'machine'])
-    expect(openPoints(await bundleOf(owner, id)).map((o) => o.text)).toContain(
+    expect(openPoints(await bundleOf(owner, id)).map((openPoint) => openPoint.text)).toContain(
       'A guardian signs for this client.',
     )
     await sign(id, ['care', 'exfoliation', 'current', 'machine'], true)
@@ -96,20 +96,20 @@ describe('patch tests', () => {
     expect((await waiting())[productId]).toContain('a new medicine since the last test')
     await post(id, 'patch-reads', { id: randomUUID(), testId, result: 'reaction' })
     expect((await waiting())[productId]).toContain('reacted')
-    const b = toPlanInput(await bundleOf(owner, id))
-    const kind = b.shelf.find((s) => s.product.id === productId)?.product.kind
+    const input = toPlanInput(await bundleOf(owner, id))
+    const kind = input.shelf.find((item) => item.product.id === productId)?.product.kind
     await db`update visits set starts_at = ${booked} where id = ${id}` // off today's page again, to a day of its own
-    for (const t of ['enzyme', 'serum', 'moisturiser', 'hydratingMask'] as const)
+    for (const technique of ['enzyme', 'serum', 'moisturiser', 'hydratingMask'] as const)
       expect(
-        allowance(t, b).products.map((p) => p.product.id),
-        `${kind ?? ''} for ${t}`,
+        allowance(technique, input).products.map((product) => product.product.id),
+        `${kind ?? ''} for ${technique}`,
       ).not.toContain(productId)
   })
   it('are not asked again for what was used here before', async () => {
     const client = demoId('other-24')
     const id = await sealedVisit(owner, 'owner', 'other-24')
-    const used = (await bundleOf(owner, id)).plans.flatMap((p) =>
-      p.steps.flatMap((s) => s.productId ?? []),
+    const used = (await bundleOf(owner, id)).plans.flatMap((plan) =>
+      plan.steps.flatMap((step) => step.productId ?? []),
     )
     const next = await visitOf(client)
     expect((await bundleOf(owner, next)).usedProducts).toEqual(
@@ -138,13 +138,16 @@ describe('what a client likes and uses', () => {
     const id = await visitOf(client)
     await answer(id)
     await read(id)
-    const scented = (b: Parameters<typeof toPlanInput>[0]) => {
-      const i = toPlanInput(b)
+    const scented = (bundle: Parameters<typeof toPlanInput>[0]) => {
+      const i = toPlanInput(bundle)
       return i.shelf
-        .filter((s) => s.product.inci.includes('Parfum'))
-        .every((s) =>
+        .filter((item) => item.product.inci.includes('Parfum'))
+        .every((item) =>
           (['milk', 'serum', 'moisturiser'] as const).every(
-            (t) => !allowance(t, i).products.some((p) => p.product.id === s.product.id),
+            (technique) =>
+              !allowance(technique, i).products.some(
+                (product) => product.product.id === item.product.id,
+              ),
           ),
         )
     }
@@ -172,7 +175,7 @@ describe('what a client likes and uses', () => {
   })
   it('both halves are kept before and after, with the light they were seen in', async () => {
     const id = await visitOf(await newOne())
-    for (const [moment, L] of [
+    for (const [moment, value] of [
       ['before', 1],
       ['after', 3],
     ] as const)
@@ -183,10 +186,10 @@ describe('what a client likes and uses', () => {
             moment,
             worked: 'L',
             light: 'ring lamp',
-            grades: { brow: { L, R: 1 } },
+            grades: { brow: { L: value, R: 1 } },
           })
         ).status,
       ).toBe(200)
-    expect((await bundleOf(owner, id)).halves.map((h) => h.grades.brow?.L)).toEqual([1, 3])
+    expect((await bundleOf(owner, id)).halves.map((halve) => halve.grades.brow?.L)).toEqual([1, 3])
   })
 })

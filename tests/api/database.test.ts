@@ -31,8 +31,8 @@ async function codeOf(work: Promise<unknown>): Promise<string> {
   try {
     await work
     return 'done'
-  } catch (e) {
-    return (e as { code?: string }).code ?? String(e)
+  } catch (error) {
+    return (error as { code?: string }).code ?? String(error)
   }
 }
 
@@ -100,9 +100,9 @@ describe("the application's role", () => {
 
 describe('erasing a client', () => {
   it('is refused while the law keeps the record, and nothing is lost by asking', async () => {
-    const r = await owner(`/api/people/${demoId('other-21')}/erase`, { method: 'POST' })
-    expect(r.status).toBe(422)
-    expect(r.text).toContain('retained until')
+    const reply = await owner(`/api/people/${demoId('other-21')}/erase`, { method: 'POST' })
+    expect(reply.status).toBe(422)
+    expect(reply.text).toContain('retained until')
     expect((await owner(`/api/people/${demoId('other-21')}`)).status).toBe(200)
   })
   it('takes what was said and done once the years are over, and the chain still stands', async () => {
@@ -124,9 +124,9 @@ describe('erasing a client', () => {
     })
     await ownerDb`update visits set client_id = ${client} where id = ${await treating(owner, 'owner', 'other-22')}`
     const id = await sealedVisit(owner, 'owner', 'other-23')
-    for (const t of ['visits', 'consultations', 'consents', 'readings'])
+    for (const table of ['visits', 'consultations', 'consents', 'readings'])
       await ownerDb.unsafe(
-        `update ${t} set client_id = $1 where ${t === 'visits' ? 'id' : 'visit_id'} = $2`,
+        `update ${table} set client_id = $1 where ${table === 'visits' ? 'id' : 'visit_id'} = $2`,
         [client, id],
       )
     await ownerDb`update visits set starts_at = now() - interval '40 years' where client_id = ${client}`
@@ -194,8 +194,8 @@ describe('the chain of seals', () => {
     const spoiled = rows[LONG - 100]
     await ownerDb`update seal_items set content = '{"place": -1}' where visit_id = ${spoiled?.visit.id as string}`
     expect((await walkedChain(owner)).broken).toBe(spoiled?.number)
-    await ownerDb`delete from seal_items where visit_id in ${ownerDb(visits.map((v) => v.id as string))}`
+    await ownerDb`delete from seal_items where visit_id in ${ownerDb(visits.map((visit) => visit.id as string))}`
     await ownerDb`delete from seals where number >= ${from}`
-    await ownerDb`delete from visits where id in ${ownerDb(visits.map((v) => v.id as string))}`
+    await ownerDb`delete from visits where id in ${ownerDb(visits.map((visit) => visit.id as string))}`
   })
 })

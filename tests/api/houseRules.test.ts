@@ -28,7 +28,8 @@ describe('a row set aside', () => {
     await answer(id, { pregnancy: { say: 'yes' } })
     await post(id, 'countersign', {})
     expect((await bundleOf(owner, id)).plans[0]?.countersignedBy).not.toBeNull()
-    const rules = async () => toPlanInput(await bundleOf(owner, id)).verdict.bars.map((b) => b.rule)
+    const rules = async () =>
+      toPlanInput(await bundleOf(owner, id)).verdict.bars.map((bar) => bar.rule)
     expect(await rules()).toContain('pregnancy-heat')
     expect(
       (
@@ -58,9 +59,9 @@ describe('a row set aside', () => {
     ).toBe(200)
     expect(await rules()).not.toContain('pregnancy-heat')
     expect(await rules()).toContain('pregnancy-current')
-    const b = await bundleOf(owner, id)
-    expect(b.plans[0]?.countersignedBy).toBeNull()
-    expect(b.lifts[0]).toMatchObject({
+    const bundle = await bundleOf(owner, id)
+    expect(bundle.plans[0]?.countersignedBy).toBeNull()
+    expect(bundle.lifts[0]).toMatchObject({
       rule: 'pregnancy-heat',
       reason: 'her midwife has no objection',
       by: 'Ilse Varga',
@@ -81,7 +82,7 @@ describe('a row set aside', () => {
     expect((await post(id, 'seal', { text: 'Fine.' })).status).toBe(200)
     expect(
       JSON.stringify(
-        (await bundleOf(owner, id)).record.find((p) => p.name === 'consultation')?.content,
+        (await bundleOf(owner, id)).record.find((part) => part.name === 'consultation')?.content,
       ),
     ).toContain('her midwife has no objection')
   })
@@ -126,7 +127,8 @@ describe('the house and its people', () => {
     const start = new Date((await bundleOf(owner, id)).visit.startsAt)
     const ago = new Date(start.getTime() - 35 * 86_400_000).toISOString().slice(0, 10)
     await answer(id, { filler: { say: 'yes', date: ago, zones: ['chin'] } })
-    const bars = async () => toPlanInput(await bundleOf(owner, id)).verdict.bars.map((b) => b.rule)
+    const bars = async () =>
+      toPlanInput(await bundleOf(owner, id)).verdict.bars.map((bar) => bar.rule)
     expect(await bars()).toEqual([])
     const loose = await owner('/api/house-rules', {
       method: 'POST',
@@ -164,7 +166,8 @@ describe('the house and its people', () => {
       await set(STAFF.therapist, ['basic', 'machine', 'current'], { machine: '2020-01-01' })
       expect(await held()).toEqual(['basic', 'current'])
       expect(
-        (await bundleOf(owner, id)).staff.scope.find((s) => s.licence === 'machine')?.text,
+        (await bundleOf(owner, id)).staff.scope.find((scopeLine) => scopeLine.licence === 'machine')
+          ?.text,
       ).toContain('ran out')
       await set(null, ['basic'])
       expect(await held()).toEqual(['basic'])
@@ -177,9 +180,9 @@ describe('the house and its people', () => {
         minutes: 3,
         why: [],
       }
-      const r = await post(id, 'plan', { steps: [step] }, 'PUT')
-      expect(r.status).toBe(422)
-      expect(r.text).toContain('licence')
+      const reply = await post(id, 'plan', { steps: [step] }, 'PUT')
+      expect(reply.status).toBe(422)
+      expect(reply.text).toContain('licence')
     } finally {
       await set(null, ALL)
       await set(STAFF.therapist, ['basic', 'machine', 'current'])

@@ -38,23 +38,23 @@ describe('a one-time link', () => {
   it('shows the house and nothing of the file, and opening it does not use it up', async () => {
     const { token } = await make()
     for (let i = 0; i < 3; i++) {
-      const r = await open(token)
-      expect(r.status).toBe(200)
-      expect(Object.keys(r.body as object).sort()).toEqual(['expiresAt', 'practice', 'today'])
-      const b = await bundleOf(owner, visit)
-      for (const word of [b.client.name, b.staff.name, b.client.id, visit])
-        expect(r.text).not.toContain(word)
-      expect(r.headers.get('cache-control')).toBe('no-store')
-      expect(r.headers.get('referrer-policy')).toBe('no-referrer')
+      const reply = await open(token)
+      expect(reply.status).toBe(200)
+      expect(Object.keys(reply.body as object).sort()).toEqual(['expiresAt', 'practice', 'today'])
+      const bundle = await bundleOf(owner, visit)
+      for (const word of [bundle.client.name, bundle.staff.name, bundle.client.id, visit])
+        expect(reply.text).not.toContain(word)
+      expect(reply.headers.get('cache-control')).toBe('no-store')
+      expect(reply.headers.get('referrer-policy')).toBe('no-referrer')
     }
   })
   it('is used by submitting, once, and waits for a therapist to take it line by line', async () => {
     const { token } = await make()
     expect((await submit(token, allNo({ asthma: { say: 'yes' } }))).status).toBe(200)
-    const b = await bundleOf(owner, visit)
-    expect(b.answered).toBe(false)
-    expect(b.fromClient?.answers.asthma).toEqual({ say: 'yes' })
-    expect(b.fromClient?.medicines).toBe('iron tablets')
+    const bundle = await bundleOf(owner, visit)
+    expect(bundle.answered).toBe(false)
+    expect(bundle.fromClient?.answers.asthma).toEqual({ say: 'yes' })
+    expect(bundle.fromClient?.medicines).toBe('iron tablets')
     expect((await submit(token)).status).toBe(404)
     expect((await open(token)).status).toBe(404)
     expect((await bundleOf(owner, visit)).fromClient?.answers.asthma).toEqual({ say: 'yes' })
@@ -62,7 +62,7 @@ describe('a one-time link', () => {
   it('of two devices that send at once, one is taken', async () => {
     const { token } = await make()
     const replies = await Promise.all(Array.from({ length: 6 }, () => submit(token)))
-    expect(replies.filter((r) => r.status === 200)).toHaveLength(1)
+    expect(replies.filter((reply) => reply.status === 200)).toHaveLength(1)
   })
   it('says the same of a guessed, an old, a used and a replaced link, and nothing of what was typed', async () => {
     const used = (await make()).token
@@ -80,10 +80,10 @@ describe('a one-time link', () => {
       await open(old),
       await open(randomBytes(32).toString('base64url')),
     ]
-    for (const r of replies) {
-      expect(r.status).toBe(404)
-      expect(r.text).toBe(replies[0]?.text)
-      expect(r.text).not.toMatch(/epilepsy|iron/)
+    for (const reply of replies) {
+      expect(reply.status).toBe(404)
+      expect(reply.text).toBe(replies[0]?.text)
+      expect(reply.text).not.toMatch(/epilepsy|iron/)
     }
   })
   it('a new link ends the one before', async () => {
@@ -108,9 +108,11 @@ describe('a one-time link', () => {
     const { token } = await make()
     for (const bad of ['', 'short', `${token}x`, token.replace(/./, '!')])
       expect((await open(bad)).status).toBe(400)
-    const r = await submit(token, { asthma: { say: 'perhaps' } })
-    expect(r.status).toBe(400)
-    expect((r.body as { fields: { field: string }[] }).fields[0]?.field).toBe('answers.asthma.say')
+    const reply = await submit(token, { asthma: { say: 'perhaps' } })
+    expect(reply.status).toBe(400)
+    expect((reply.body as { fields: { field: string }[] }).fields[0]?.field).toBe(
+      'answers.asthma.say',
+    )
     expect((await open(token)).status).toBe(200)
   })
   it('is throttled after ten guesses', async () => {

@@ -41,13 +41,13 @@ const kept = async () => (await bundleOf(call, visit)).meters.today
 
 describe('a reading', () => {
   it('is three values with median and spread, kept by zone', async () => {
-    const r = await take()
-    expect(r.status).toBe(200)
-    const [m] = await kept()
-    expect(m?.values).toHaveLength(3)
-    expect(m?.median).toBe([...(m?.values ?? [])].sort((a, b) => a - b)[1])
-    expect(m?.spread).toBeCloseTo(
-      Math.max(...(m?.values ?? [])) - Math.min(...(m?.values ?? [])),
+    const done = await take()
+    expect(done.status).toBe(200)
+    const [key] = await kept()
+    expect(key?.values).toHaveLength(3)
+    expect(key?.median).toBe([...(key?.values ?? [])].sort((one, other) => one - other)[1])
+    expect(key?.spread).toBeCloseTo(
+      Math.max(...(key?.values ?? [])) - Math.min(...(key?.values ?? [])),
       9,
     )
   })
@@ -56,7 +56,7 @@ describe('a reading', () => {
     const next = await book(call, 'owner', 'other-31')
     const { before, today } = (await bundleOf(call, next)).meters
     expect(today).toEqual([])
-    expect(before.map((m) => `${m.kind} ${m.zone}`)).toEqual(
+    expect(before.map((meterReading) => `${meterReading.kind} ${meterReading.zone}`)).toEqual(
       expect.arrayContaining(['sebum chin', 'hydration forehead']),
     )
   })
@@ -66,9 +66,9 @@ describe('a reading', () => {
       [{ zone: 'elbow' }, 'zone'],
       [{ phase: 'later' }, 'phase'],
     ] as const) {
-      const r = await take(more)
-      expect(r.status).toBe(400)
-      expect((r.body as { fields: { field: string }[] }).fields[0]?.field).toBe(field)
+      const done = await take(more)
+      expect(done.status).toBe(400)
+      expect((done.body as { fields: { field: string }[] }).fields[0]?.field).toBe(field)
     }
   })
 })
@@ -86,10 +86,10 @@ describe('a fault ends in a clear word, and nothing wrong is stored', () => {
     it(fault, async () => {
       const before = (await kept()).length
       bench.fail('hydration', fault)
-      const r = await take()
-      expect(r.status).toBe(status)
-      expect(r.text).toContain(word)
-      expect(r.text).toMatch(/othing was stored/)
+      const done = await take()
+      expect(done.status).toBe(status)
+      expect(done.text).toContain(word)
+      expect(done.text).toMatch(/othing was stored/)
       expect((await kept()).length).toBe(before)
       bench.fail('hydration', undefined)
       expect((await take()).status).toBe(200)
@@ -97,14 +97,14 @@ describe('a fault ends in a clear word, and nothing wrong is stored', () => {
   }
   it('two tablets at once: one reads, the other is told', async () => {
     const holder = connect(bench.port, '127.0.0.1')
-    await new Promise<void>((r) => {
-      holder.once('data', () => r())
+    await new Promise<void>((done) => {
+      holder.once('data', () => done())
       holder.write('{"open":"hydration"}\n')
     })
     const before = (await kept()).length
-    const r = await take()
-    expect(r.status).toBe(409)
-    expect(r.text).toContain('Another tablet')
+    const reply = await take()
+    expect(reply.status).toBe(409)
+    expect(reply.text).toContain('Another tablet')
     expect((await kept()).length).toBe(before)
     holder.destroy()
     await new Promise((done) => holder.once('close', done))
@@ -113,24 +113,24 @@ describe('a fault ends in a clear word, and nothing wrong is stored', () => {
   it('a bench that is switched off', async () => {
     const port = bench.port
     await bench.close()
-    const r = await take()
-    expect(r.status).toBe(502)
-    expect(r.text).toContain('switched off')
+    const done = await take()
+    expect(done.status).toBe(502)
+    expect(done.text).toContain('switched off')
     bench = await openMeterBench({ port })
     expect((await take()).status).toBe(200)
   })
   it('the bench itself answers nonsense with a refusal and lives on', async () => {
     const said = await new Promise<string>((resolve) => {
-      const s = connect(bench.port, '127.0.0.1')
+      const socket = connect(bench.port, '127.0.0.1')
       let heard = ''
-      s.on('data', (b) => {
-        heard += String(b)
+      socket.on('data', (nonSharedBuffer) => {
+        heard += String(nonSharedBuffer)
         if (heard.split('\n').length > 4) {
-          s.destroy()
+          socket.destroy()
           resolve(heard)
         }
       })
-      s.write('{\n{"open":"luck"}\n{"read":1}\n[]\n')
+      socket.write('{\n{"open":"luck"}\n{"read":1}\n[]\n')
     })
     expect(said).toContain('syntax')
     expect(said).toContain('unknown')

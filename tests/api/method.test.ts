@@ -32,14 +32,19 @@ describe('what the house decides', () => {
     expect(
       (await decide({ camps: { steam: 'seldom' }, without: ['steam', 'warmTowel'] })).status,
     ).toBe(200)
-    const m = await method()
-    expect(m.policy).toEqual({ camps: { steam: 'seldom' }, without: ['steam', 'warmTowel'] })
-    expect(m.history[0]).toMatchObject({ by: 'Ilse Varga', reason: 'tried for a season' })
+    const methodReply = await method()
+    expect(methodReply.policy).toEqual({
+      camps: { steam: 'seldom' },
+      without: ['steam', 'warmTowel'],
+    })
+    expect(methodReply.history[0]).toMatchObject({ by: 'Ilse Varga', reason: 'tried for a season' })
     const id = await prepared(owner, 'owner', 'other-28')
-    const b = await bundleOf(owner, id)
-    const steps = propose(toPlanInput(b)).steps
-    expect(steps.some((s) => s.technique === 'steam' || s.technique === 'warmTowel')).toBe(false)
-    const r = await owner(`/api/visits/${id}/plan`, {
+    const bundle = await bundleOf(owner, id)
+    const steps = propose(toPlanInput(bundle)).steps
+    expect(steps.some((step) => step.technique === 'steam' || step.technique === 'warmTowel')).toBe(
+      false,
+    )
+    const reply = await owner(`/api/visits/${id}/plan`, {
       method: 'PUT',
       body: {
         steps: [
@@ -55,10 +60,10 @@ describe('what the house decides', () => {
         ],
       },
     })
-    expect(r.status).toBe(422)
-    expect((r.body as { fields: { given: string }[] }).fields.map((f) => f.given)).toContain(
-      'house-without',
-    )
+    expect(reply.status).toBe(422)
+    expect(
+      (reply.body as { fields: { given: string }[] }).fields.map((field) => field.given),
+    ).toContain('house-without')
   })
   it('is refused to others, and where it names what there is not', async () => {
     expect((await decide({ camps: {}, without: [] }, 'x', therapist)).status).toBe(403)
@@ -92,8 +97,8 @@ describe('protocols of the house', () => {
       })
     expect((await next(2, 'without the mask')).status).toBe(200)
     expect((await next(2, 'again')).status).toBe(409)
-    const own = (await method()).protocols.find((p) => p.id === id)
-    expect(own?.versions.map((v) => [v.version, v.note, v.by])).toEqual([
+    const own = (await method()).protocols.find((protocol) => protocol.id === id)
+    expect(own?.versions.map((version) => [version.version, version.note, version.by])).toEqual([
       [2, 'without the mask', 'Ilse Varga'],
       [1, 'dry air', 'Tomas Rehn'],
     ])
@@ -124,10 +129,10 @@ describe('protocols of the house', () => {
   })
   it('are remembered by the plan with their version, also once they are no longer offered', async () => {
     const visit = await prepared(owner, 'owner', 'other-29')
-    const b = await bundleOf(owner, visit)
-    const offered = b.protocols.find((p) => p.id === id)
+    const bundle = await bundleOf(owner, visit)
+    const offered = bundle.protocols.find((protocol) => protocol.id === id)
     expect(offered?.version).toBe(2)
-    const steps = propose({ ...toPlanInput(b), protocol: offered?.steps ?? [] }).steps
+    const steps = propose({ ...toPlanInput(bundle), protocol: offered?.steps ?? [] }).steps
     expect(
       (
         await owner(`/api/visits/${visit}/plan`, {
@@ -144,11 +149,11 @@ describe('protocols of the house', () => {
       404,
     )
     const after = await bundleOf(owner, visit)
-    expect(after.plans.map((p) => p.protocol)).toEqual([
+    expect(after.plans.map((plan) => plan.protocol)).toEqual([
       { id, version: 2 },
       { id, version: 2 },
     ])
-    expect(after.protocols.some((p) => p.id === id)).toBe(false)
+    expect(after.protocols.some((protocol) => protocol.id === id)).toBe(false)
   })
 })
 
@@ -156,7 +161,7 @@ describe('the visit before', () => {
   it("stands beside today's plan as it was planned last", async () => {
     const sealed = await sealedVisit(owner, 'owner', 'other-30')
     const was = (await bundleOf(owner, sealed)).plans.at(-1)?.steps
-    const b = await bundleOf(owner, await book(owner, 'owner', 'other-30'))
-    expect(b.previousPlan?.steps).toEqual(was)
+    const bundle = await bundleOf(owner, await book(owner, 'owner', 'other-30'))
+    expect(bundle.previousPlan?.steps).toEqual(was)
   })
 })

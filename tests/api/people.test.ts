@@ -8,7 +8,9 @@ beforeAll(async () => {
   owner = await signedIn(testUrl(), 'owner')
 })
 const rowOf = async (id: string) =>
-  ((await owner('/api/people?q=Aalto%20Listed')).body as PeoplePage).people.find((r) => r.id === id)
+  ((await owner('/api/people?q=Aalto%20Listed')).body as PeoplePage).people.find(
+    (person) => person.id === id,
+  )
 
 describe('the list of people', () => {
   it('counts a visit as the last one once it has begun, not when it is only booked', async () => {
@@ -27,13 +29,16 @@ describe('the list of people', () => {
 describe('a long list', () => {
   const page = async (query: string) => (await owner(`/api/people?${query}`)).body as PeoplePage
   it('shows everyone once, page by page', async () => {
-    for (let n = 0; n < 7; n++) await someone(owner, `Paged ${'abcdefg'[n]} Person`)
-    const pages = [1, 2, 3].map((n) => page(`q=Paged&size=3&page=${n}`))
+    for (let ownNumber = 0; ownNumber < 7; ownNumber++)
+      await someone(owner, `Paged ${'abcdefg'[ownNumber]} Person`)
+    const pages = [1, 2, 3].map((other) => page(`q=Paged&size=3&page=${other}`))
     const [first, second, third] = await Promise.all(pages)
     expect([first?.people.length, second?.people.length, third?.people.length]).toEqual([3, 3, 1])
     expect(first).toMatchObject({ total: 7, pages: 3 })
-    const all = [first, second, third].flatMap((p) => p?.people ?? [])
-    expect(all.map((p) => p.name)).toEqual([...'abcdefg'].map((n) => `Paged ${n} Person`))
+    const all = [first, second, third].flatMap((found) => found?.people ?? [])
+    expect(all.map((person) => person.name)).toEqual(
+      [...'abcdefg'].map((other) => `Paged ${other} Person`),
+    )
   })
   it('finds by work as well, whatever the case, and takes a wildcard as a letter', async () => {
     expect((await page('q=ROWER')).people.length).toBeGreaterThan(0)

@@ -19,7 +19,7 @@ beforeAll(async () => {
 describe('the server checks what it saves with the same core', () => {
   it('refuses a plan that breaks a locked rule, with the rule, and keeps what stood', async () => {
     const id = await prepared(owner, 'owner', 'other-24')
-    const stood = (await bundleOf(owner, id)).plans.find((p) => p.version === 0)?.steps
+    const stood = (await bundleOf(owner, id)).plans.find((plan) => plan.version === 0)?.steps
     expect(
       (
         await owner(`/api/visits/${id}/answers`, {
@@ -35,19 +35,21 @@ describe('the server checks what it saves with the same core', () => {
     const steps = [
       { key: 'tip-1', technique: 'tip', regions: ['cheekL'], minutes: 8, passes: 1, why: [] },
     ]
-    const r = await owner(`/api/visits/${id}/plan`, { method: 'PUT', body: { steps } })
-    expect(r.status).toBe(422)
+    const reply = await owner(`/api/visits/${id}/plan`, { method: 'PUT', body: { steps } })
+    expect(reply.status).toBe(422)
     expect(
-      (r.body as { fields: { field: string; allowed: string }[] }).fields.some(
-        (f) => f.field === 'tip-1' && f.allowed.length > 10,
+      (reply.body as { fields: { field: string; allowed: string }[] }).fields.some(
+        (field) => field.field === 'tip-1' && field.allowed.length > 10,
       ),
     ).toBe(true)
-    expect((await bundleOf(owner, id)).plans.find((p) => p.version === 0)?.steps).toEqual(stood)
+    expect((await bundleOf(owner, id)).plans.find((plan) => plan.version === 0)?.steps).toEqual(
+      stood,
+    )
   })
   it('refuses each of the edits that harm, by its rule', async () => {
     const id = await prepared(owner, 'owner', 'other-24')
-    const b = await bundleOf(owner, id)
-    const input = toPlanInput(b)
+    const bundle = await bundleOf(owner, id)
+    const input = toPlanInput(bundle)
     const steps = propose({
       ...input,
       slotMinutes: 75,
@@ -56,7 +58,7 @@ describe('the server checks what it saves with the same core', () => {
         { technique: 'hydratingMask', minutes: 10 },
       ],
     }).steps
-    const tip = steps.find((s) => s.technique === 'tip')
+    const tip = steps.find((step) => step.technique === 'tip')
     expect(tip).toBeDefined()
     if (!tip) return
     const needling = {
@@ -69,22 +71,30 @@ describe('the server checks what it saves with the same core', () => {
     }
     const { passes: _, ...needled } = needling
     const bad: [string, object[]][] = [
-      ['pass-limit', steps.map((s) => (s.key === tip.key ? { ...s, passes: 3 } : s))],
+      ['pass-limit', steps.map((step) => (step.key === tip.key ? { ...step, passes: 3 } : step))],
       ['pair-needling-tip', [...steps, needled]],
       [
         'dwell-late',
-        steps.map((s) =>
-          ['handsArms', 'shouldersScalp'].includes(s.technique) ? { ...s, minutes: 40 } : s,
+        steps.map((step) =>
+          ['handsArms', 'shouldersScalp'].includes(step.technique)
+            ? { ...step, minutes: 40 }
+            : step,
         ),
       ],
-      ['must-sun', steps.filter((s) => s.technique !== 'sunProtection')],
-      ['setting-range', steps.map((s) => (s.key === tip.key ? { ...s, setting: 90 } : s))],
+      ['must-sun', steps.filter((step) => step.technique !== 'sunProtection')],
+      [
+        'setting-range',
+        steps.map((step) => (step.key === tip.key ? { ...step, setting: 90 } : step)),
+      ],
     ]
     for (const [rule, broken] of bad) {
-      const r = await owner(`/api/visits/${id}/plan`, { method: 'PUT', body: { steps: broken } })
-      expect(r.status, rule).toBe(422)
+      const reply = await owner(`/api/visits/${id}/plan`, {
+        method: 'PUT',
+        body: { steps: broken },
+      })
+      expect(reply.status, rule).toBe(422)
       expect(
-        (r.body as { fields: { given: string }[] }).fields.map((f) => f.given),
+        (reply.body as { fields: { given: string }[] }).fields.map((field) => field.given),
         rule,
       ).toContain(rule)
     }
@@ -105,21 +115,21 @@ describe('the server checks what it saves with the same core', () => {
       productId: 'grain-rice',
       why: [],
     }
-    const r = await owner(`/api/visits/${id}/plan`, {
+    const ownReply = await owner(`/api/visits/${id}/plan`, {
       method: 'PUT',
-      body: { steps: [...steps.filter((s) => s.key !== tip.key), grain] },
+      body: { steps: [...steps.filter((step) => step.key !== tip.key), grain] },
     })
-    expect((r.body as { fields: { given: string }[] }).fields.map((f) => f.given)).toContain(
-      'vessels-local',
-    )
+    expect(
+      (ownReply.body as { fields: { given: string }[] }).fields.map((field) => field.given),
+    ).toContain('vessels-local')
   })
   it('does not start what is not ready, and names what is open', async () => {
     const id = await book(owner, 'owner', 'other-24')
-    const r = await owner(`/api/visits/${id}/start`, { method: 'POST' })
-    expect(r.status).toBe(422)
-    expect((r.body as { fields: { field: string }[] }).fields.map((f) => f.field)).toEqual(
-      expect.arrayContaining(['ask', 'plan']),
-    )
+    const reply = await owner(`/api/visits/${id}/start`, { method: 'POST' })
+    expect(reply.status).toBe(422)
+    expect(
+      (reply.body as { fields: { field: string }[] }).fields.map((field) => field.field),
+    ).toEqual(expect.arrayContaining(['ask', 'plan']))
   })
   it('gives the same proposal from the stored bundle as from the same bundle read again', async () => {
     const id = await book(owner, 'owner', 'other-24')
@@ -137,7 +147,7 @@ describe('the server checks what it saves with the same core', () => {
     ]
     expect(propose(one)).toEqual(propose(two))
     expect(
-      checkPlan(one, propose(one).steps).findings.filter((f) => f.strength === 'stop'),
+      checkPlan(one, propose(one).steps).findings.filter((finding) => finding.strength === 'stop'),
     ).toEqual([])
   })
 })
@@ -148,7 +158,7 @@ describe("a trainee's plan", () => {
     const start = () => trainee(`/api/visits/${id}/start`, { method: 'POST' })
     expect((await start()).status).toBe(422)
     expect((await owner(`/api/visits/${id}/countersign`, { method: 'POST' })).status).toBe(200)
-    const steps = (await bundleOf(owner, id)).plans.find((p) => p.version === 0)?.steps ?? []
+    const steps = (await bundleOf(owner, id)).plans.find((plan) => plan.version === 0)?.steps ?? []
     expect(
       (
         await trainee(`/api/visits/${id}/plan`, {
@@ -161,8 +171,8 @@ describe("a trainee's plan", () => {
     expect((await start()).status).toBe(422)
     await owner(`/api/visits/${id}/countersign`, { method: 'POST' })
     expect((await start()).status).toBe(200)
-    expect((await bundleOf(owner, id)).plans.find((p) => p.version === 1)?.countersignedBy).toBe(
-      'Ilse Varga',
-    )
+    expect(
+      (await bundleOf(owner, id)).plans.find((plan) => plan.version === 1)?.countersignedBy,
+    ).toBe('Ilse Varga')
   })
 })

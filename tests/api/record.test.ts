@@ -24,7 +24,7 @@ describe('a visit, from the start to the seal', () => {
     id = await treating(owner, 'owner', 'other-14')
   })
   it('has frozen its first version', async () => {
-    expect((await bundleOf(owner, id)).plans.map((p) => p.version)).toEqual([0, 1])
+    expect((await bundleOf(owner, id)).plans.map((plan) => plan.version)).toEqual([0, 1])
     expect(
       (await owner(`/api/visits/${id}/plan`, { method: 'PUT', body: { steps: [] } })).status,
     ).toBe(422)
@@ -50,8 +50,8 @@ describe('a visit, from the start to the seal', () => {
     const { events } = (await owner(`/api/visits/${id}/events`)).body as {
       events: { id: string }[]
     }
-    expect(events.filter((e) => e.id === one.id)).toHaveLength(1)
-    expect(events.filter((e) => e.id === two.id)).toHaveLength(1)
+    expect(events.filter((event) => event.id === one.id)).toHaveLength(1)
+    expect(events.filter((event) => event.id === two.id)).toHaveLength(1)
   })
   it('does not acknowledge a tap whose id stands under another visit', async () => {
     const other = await treating(owner, 'owner', 'other-15')
@@ -105,16 +105,16 @@ describe('a visit, from the start to the seal', () => {
     ).toBe(422)
   })
   it('has a record of planned against actual, with every note', async () => {
-    const b = await bundleOf(owner, id)
-    const treatment = b.record.find((r) => r.name === 'treatment')?.content as {
+    const bundle = await bundleOf(owner, id)
+    const treatment = bundle.record.find((part) => part.name === 'treatment')?.content as {
       lines: { actualMinutes: number | null }[]
       notes: { text: string }[]
     }
-    const v1 = b.plans.find((p) => p.version === 1)?.steps ?? []
+    const v1 = bundle.plans.find((plan) => plan.version === 1)?.steps ?? []
     expect(treatment.lines).toHaveLength(v1.length)
-    expect(treatment.lines.every((l) => l.actualMinutes !== null)).toBe(true)
-    expect(treatment.notes.map((n) => n.text)).toEqual(['Asked for less steam.'])
-    expect(b.record.find((r) => r.name === 'notes')?.content).toBe('Calm throughout.')
+    expect(treatment.lines.every((line) => line.actualMinutes !== null)).toBe(true)
+    expect(treatment.notes.map((note) => note.text)).toEqual(['Asked for less steam.'])
+    expect(bundle.record.find((part) => part.name === 'notes')?.content).toBe('Calm throughout.')
   })
   it('is amended in the open: what stood there stays', async () => {
     const body = {
@@ -126,30 +126,30 @@ describe('a visit, from the start to the seal', () => {
       expect((await owner(`/api/visits/${id}/amendments`, { method: 'POST', body })).status).toBe(
         200,
       )
-    const b = await bundleOf(owner, id)
-    expect(b.amendments).toHaveLength(1)
-    expect(b.amendments[0]).toMatchObject({
+    const bundle = await bundleOf(owner, id)
+    expect(bundle.amendments).toHaveLength(1)
+    expect(bundle.amendments[0]).toMatchObject({
       before: 'Calm throughout.',
       after: body.after,
       reason: 'forgotten',
       by: 'Ilse Varga',
     })
-    expect(b.record.find((r) => r.name === 'notes')?.content).toBe('Calm throughout.')
+    expect(bundle.record.find((part) => part.name === 'notes')?.content).toBe('Calm throughout.')
   })
   it('leaves an audit line for each look, print and export', async () => {
     await owner(`/api/visits/${id}/printed`, { method: 'POST' })
     await owner(`/api/visits/${id}/export`)
     await bundleOf(owner, id)
-    const actions = (await audit()).audit.slice(0, 6).map((a) => a.action)
-    for (const a of ['visit.print', 'visit.export']) expect(actions).toContain(a)
-    expect(actions.some((a) => a.startsWith('visit.look'))).toBe(true)
+    const actions = (await audit()).audit.slice(0, 6).map((line) => line.action)
+    for (const action of ['visit.print', 'visit.export']) expect(actions).toContain(action)
+    expect(actions.some((action) => action.startsWith('visit.look'))).toBe(true)
   })
 })
 
 describe('a stop', () => {
   it('is due a call the next day, and no active step follows', async () => {
     const id = await treating(owner, 'owner', 'other-16')
-    const steps = (await bundleOf(owner, id)).plans.find((p) => p.version === 1)?.steps ?? []
+    const steps = (await bundleOf(owner, id)).plans.find((plan) => plan.version === 1)?.steps ?? []
     const kept = await owner(`/api/visits/${id}/events`, {
       method: 'POST',
       body: {
@@ -161,8 +161,8 @@ describe('a stop', () => {
       },
     })
     expect(kept.status, kept.text).toBe(200)
-    const b = await bundleOf(owner, id)
-    expect(b.followUp).toMatchObject({ done: false })
+    const bundle = await bundleOf(owner, id)
+    expect(bundle.followUp).toMatchObject({ done: false })
     expect((await owner(`/api/visits/${id}/follow-up`, { method: 'POST' })).status).toBe(200)
     expect((await bundleOf(owner, id)).followUp).toMatchObject({ done: true })
   })
@@ -194,7 +194,7 @@ describe('a sealed visit as a file', () => {
   })
   it('is marked as broken when a word of it was changed', async () => {
     const bent = JSON.parse(JSON.stringify(doc)) as VisitDocument
-    const notes = bent.parts.find((p) => p.name === 'notes')
+    const notes = bent.parts.find((part) => part.name === 'notes')
     if (notes) notes.content = 'Something else.'
     expect((await take(JSON.stringify(bent))).body).toEqual({ holds: false, ours: false })
   })
@@ -207,9 +207,10 @@ describe('a sealed visit as a file', () => {
       [JSON.stringify({ ...doc, extra: 'x'.repeat(1_000_001) }), 400],
       ['x'.repeat(1_600_000), 413],
     ] as const) {
-      const r = await take(text)
-      expect(r.status).toBe(status)
-      if (status === 400) expect((r.body as { fields: unknown[] }).fields.length).toBeGreaterThan(0)
+      const reply = await take(text)
+      expect(reply.status).toBe(status)
+      if (status === 400)
+        expect((reply.body as { fields: unknown[] }).fields.length).toBeGreaterThan(0)
     }
   })
   it('an unsealed visit is not exported', async () => {
@@ -232,16 +233,18 @@ describe("the next visit in the client's calendar, read by an independent librar
         })
       ).status,
     ).toBe(200)
-    const r = await owner(`/api/visits/${id}/next`)
-    expect(r.headers.get('content-type')).toContain('text/calendar')
+    const reply = await owner(`/api/visits/${id}/next`)
+    expect(reply.headers.get('content-type')).toContain('text/calendar')
     const event = new ICAL.Event(
-      new ICAL.Component(ICAL.parse(r.text)).getFirstSubcomponent('vevent') ?? undefined,
+      new ICAL.Component(ICAL.parse(reply.text)).getFirstSubcomponent('vevent') ?? undefined,
     )
     expect(event.startDate.toJSDate().toISOString()).toBe('2031-07-01T08:30:00.000Z')
     expect(event.duration.toSeconds()).toBe(3600)
     expect(event.location).toContain('Quay Lane')
-    expect(r.text).not.toMatch(/skin|facial|peel|acne|treatment|steam|mask|client|health|needling/i)
-    expect(r.text.split('\r\n').every((l) => Buffer.byteLength(l) <= 75)).toBe(true) // RFC 5545, 3.1
-    expect(r.text.endsWith('\r\n')).toBe(true)
+    expect(reply.text).not.toMatch(
+      /skin|facial|peel|acne|treatment|steam|mask|client|health|needling/i,
+    )
+    expect(reply.text.split('\r\n').every((line) => Buffer.byteLength(line) <= 75)).toBe(true) // RFC 5545, 3.1
+    expect(reply.text.endsWith('\r\n')).toBe(true)
   })
 })

@@ -9,24 +9,24 @@ const base = testUrl()
 
 describe('the session', () => {
   it('is one sealed cookie that no script reads, of this host alone', async () => {
-    const r = await caller(base)('/api/session', {
+    const reply = await caller(base)('/api/session', {
       method: 'POST',
       body: { email: ACCOUNTS.owner.email, password: ACCOUNTS.owner.password },
     })
-    const cookie = r.headers.getSetCookie().at(-1) ?? ''
+    const cookie = reply.headers.getSetCookie().at(-1) ?? ''
     expect(cookie).toMatch(/^__Host-oak=/)
     for (const word of ['HttpOnly', 'Secure', 'SameSite=Strict', 'Path=/'])
       expect(cookie).toContain(word)
     expect(cookie).not.toContain('ilse')
-    expect(r.text).not.toMatch(/hash|password/i)
+    expect(reply.text).not.toMatch(/hash|password/i)
   })
   it('is refused once tampered with', async () => {
-    const r = await fetch(`${base}/api/session`, {
+    const response = await fetch(`${base}/api/session`, {
       method: 'POST',
       headers: { origin: base, 'content-type': 'application/json' },
       body: JSON.stringify({ email: ACCOUNTS.owner.email, password: ACCOUNTS.owner.password }),
     })
-    const cookie = (r.headers.getSetCookie().at(-1) ?? '').split(';')[0] ?? ''
+    const cookie = (response.headers.getSetCookie().at(-1) ?? '').split(';')[0] ?? ''
     expect((await fetch(`${base}/api/people`, { headers: { cookie } })).status).toBe(200)
     const at = cookie.length - 30
     const bent = `${cookie.slice(0, at)}${cookie[at] === 'a' ? 'b' : 'a'}${cookie.slice(at + 1)}`
@@ -103,7 +103,7 @@ describe('the session', () => {
           })
         ).status,
       )
-    expect(tries.slice(0, 8).every((s) => s === 401)).toBe(true)
+    expect(tries.slice(0, 8).every((status) => status === 401)).toBe(true)
     expect(tries[8]).toBe(429)
     expect(
       (
@@ -148,19 +148,21 @@ describe('every page', () => {
   })
   for (const path of ['/sign-in', '/', '/people', '/api/people', '/api/health']) {
     it(`${path} carries the headers and names no other host`, async () => {
-      const r = await call(path)
-      const policy = r.headers.get('content-security-policy') ?? ''
+      const reply = await call(path)
+      const policy = reply.headers.get('content-security-policy') ?? ''
       expect(policy).toContain("default-src 'self'")
       expect(policy).toContain("frame-ancestors 'none'")
       expect(policy).not.toMatch(/https?:|\*|unsafe-eval/)
       expect(policy).not.toMatch(/script-src[^;]*unsafe-inline/)
-      expect(r.headers.get('x-content-type-options')).toBe('nosniff')
-      expect(r.headers.get('referrer-policy')).toBe('no-referrer')
+      expect(reply.headers.get('x-content-type-options')).toBe('nosniff')
+      expect(reply.headers.get('referrer-policy')).toBe('no-referrer')
       if (path.startsWith('/api/'))
-        expect(path === '/api/health' || r.headers.get('cache-control') === 'no-store').toBe(true)
-      const elsewhere = [...r.text.matchAll(/(?:src|href|action)="(https?:)?\/\/([^"/]+)/g)].map(
-        (m) => m[2],
-      )
+        expect(path === '/api/health' || reply.headers.get('cache-control') === 'no-store').toBe(
+          true,
+        )
+      const elsewhere = [
+        ...reply.text.matchAll(/(?:src|href|action)="(https?:)?\/\/([^"/]+)/g),
+      ].map((other) => other[2])
       expect(elsewhere).toEqual([])
     })
   }

@@ -26,7 +26,7 @@ async function another(address?: string): Promise<Second> {
   return run
 }
 afterAll(async () => {
-  await Promise.all(children.map((c) => endChild(c)))
+  await Promise.all(children.map((child) => endChild(child)))
 })
 
 describe('two servers on one database', () => {
@@ -37,12 +37,12 @@ describe('two servers on one database', () => {
   it('a tap kept by one is told to a tablet that listens to the other', async () => {
     const owner = await signedIn(testUrl(), 'owner')
     const id = await treating(owner, 'owner', 'other-30')
-    const r = await fetch(`${second.address}/api/session`, {
+    const response = await fetch(`${second.address}/api/session`, {
       method: 'POST',
       headers: { origin: second.address, 'content-type': 'application/json' },
       body: JSON.stringify({ email: ACCOUNTS.owner.email, password: ACCOUNTS.owner.password }),
     })
-    const cookie = (r.headers.getSetCookie().at(-1) ?? '').split(';')[0] ?? ''
+    const cookie = (response.headers.getSetCookie().at(-1) ?? '').split(';')[0] ?? ''
     const stop = new AbortController()
     const stream = await fetch(`${second.address}/api/visits/${id}/stream`, {
       headers: { cookie },

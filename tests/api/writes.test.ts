@@ -11,8 +11,8 @@ beforeAll(async () => {
   visit = await book(owner, 'owner', 'other-12')
 })
 
-const fieldsOf = (r: Reply) =>
-  (r.body as { fields: { field: string }[] }).fields.map((f) => f.field)
+const fieldsOf = (reply: Reply) =>
+  (reply.body as { fields: { field: string }[] }).fields.map((field) => field.field)
 
 describe('a write from elsewhere', () => {
   const body = { id: randomUUID(), answers: {}, medicines: '' }
@@ -26,9 +26,9 @@ describe('a write from elsewhere', () => {
     ['an upload', { 'content-type': 'multipart/form-data; boundary=x' }, 415],
   ] as const) {
     it(`is refused: ${name}`, async () => {
-      const r = await owner(`/api/visits/${visit}/answers`, { method: 'PUT', body, headers })
-      expect(r.status).toBe(status)
-      expect(r.headers.get('content-type')).toContain('application/problem+json')
+      const reply = await owner(`/api/visits/${visit}/answers`, { method: 'PUT', body, headers })
+      expect(reply.status).toBe(status)
+      expect(reply.headers.get('content-type')).toContain('application/problem+json')
     })
   }
   it('is refused without an origin, on every writing route and also when nobody is signed in', async () => {
@@ -71,20 +71,20 @@ describe('two at once', () => {
   })
   it('of eight tablets that make version 2, one does, and the same version sent again is taken as said', async () => {
     const id = await treating(owner, 'owner', 'other-13')
-    const steps = (await bundleOf(owner, id)).plans.find((p) => p.version === 1)?.steps ?? []
+    const steps = (await bundleOf(owner, id)).plans.find((plan) => plan.version === 1)?.steps ?? []
     const different = Array.from({ length: 8 }, (_, i) => ({
       version: 2,
       reason: `tablet ${i}`,
       steps: steps
         .slice(0, steps.length)
-        .map((s) => ({ ...s, why: [{ rule: 'by-hand', text: `tablet ${i}` }] })),
+        .map((step) => ({ ...step, why: [{ rule: 'by-hand', text: `tablet ${i}` }] })),
     }))
     const replies = await Promise.all(
       different.map((body) => owner(`/api/visits/${id}/versions`, { method: 'POST', body })),
     )
-    expect(replies.filter((r) => r.status === 200)).toHaveLength(1)
-    expect(replies.every((r) => [200, 409].includes(r.status))).toBe(true)
-    const won = different[replies.findIndex((r) => r.status === 200)]
+    expect(replies.filter((reply) => reply.status === 200)).toHaveLength(1)
+    expect(replies.every((reply) => [200, 409].includes(reply.status))).toBe(true)
+    const won = different[replies.findIndex((reply) => reply.status === 200)]
     expect((await owner(`/api/visits/${id}/versions`, { method: 'POST', body: won })).status).toBe(
       200,
     )

@@ -6,8 +6,8 @@ import { book, bundleOf, someone } from '../support/visit'
 import { signIn, signTyped } from '../support/walk'
 
 const put = async (id: string, path: string, method: string, body: object) => {
-  const r = await (await asOwner())(`/api/visits/${id}/${path}`, { method, body })
-  expect(r.status, r.text).toBe(200)
+  const reply = await (await asOwner())(`/api/visits/${id}/${path}`, { method, body })
+  expect(reply.status, reply.text).toBe(200)
 }
 
 test('a question is found by a word, a row is set aside with a reason, and consent is taken back', async ({
@@ -111,16 +111,16 @@ test('the scales are asked and computed, a line is seen otherwise, and half is h
   await page.getByLabel('Nose, Texture').selectOption('3')
   await page.getByRole('button', { name: 'Keep the reading, plan' }).click()
   await page.waitForURL(/\/plan$/)
-  const b = await bundleOf(await asOwner(), id)
-  expect(b.whole).toMatchObject({
+  const bundle = await bundleOf(await asOwner(), id)
+  expect(bundle.whole).toMatchObject({
     burns: 'very rarely',
     tans: 'deeply',
     overruled: [{ line: 'type', say: 'oily', reason: 'washed an hour ago' }],
   })
   expect([
-    b.readings.madeUp?.chin?.spots,
-    b.readings.madeUp?.nose?.texture,
-    b.halves[0]?.grades.brow,
+    bundle.readings.madeUp?.chin?.spots,
+    bundle.readings.madeUp?.nose?.texture,
+    bundle.halves[0]?.grades.brow,
   ]).toEqual([3, 3, { L: 1, R: 1 }])
 })
 

@@ -6,7 +6,7 @@ import { asOwner, open } from '../support/house'
 import { book, bundleOf, sealedVisit, someone } from '../support/visit'
 import { signIn } from '../support/walk'
 
-const textOf = async (d: Download) => readFile(await d.path(), 'utf8')
+const textOf = async (download: Download) => readFile(await download.path(), 'utf8')
 async function download(page: Page, button: string): Promise<string> {
   const [file] = await Promise.all([
     page.waitForEvent('download'),
@@ -92,13 +92,13 @@ test('consent is signed with the pen', async ({ page }) => {
   if (!box) throw new Error('no pad')
   await page.mouse.move(box.x + 40, box.y + 90)
   await page.mouse.down()
-  for (const [x, y] of [
+  for (const [key, value] of [
     [80, 40],
     [120, 100],
     [180, 50],
     [260, 80],
   ] as const)
-    await page.mouse.move(box.x + x, box.y + y, { steps: 5 })
+    await page.mouse.move(box.x + key, box.y + value, { steps: 5 })
   await page.mouse.up()
   await page.getByRole('button', { name: 'Sign the consent' }).click()
   await expect(page.getByText(/^\s*Signed by pen/)).toBeVisible()

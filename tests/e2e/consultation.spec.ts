@@ -64,9 +64,11 @@ test('a new client is asked and read by keyboard alone', async ({ page }) => {
     for (let i = 0; i < 200; i++) {
       await page.keyboard.press('Tab')
       const here = await page.evaluate(() => {
-        const e = document.activeElement as HTMLElement | null
-        if (!e || e === document.body) return ''
-        return `${e.getAttribute('aria-label') ?? ''} ${(e as HTMLInputElement).labels?.[0]?.textContent ?? ''} ${e.textContent ?? ''}`
+        const focused = document.activeElement as HTMLInputElement | null
+        if (!focused || (focused as HTMLElement) === document.body) return ''
+        const named = focused.getAttribute('aria-label') ?? ''
+        const label = focused.labels?.[0]?.textContent ?? ''
+        return `${named} ${label} ${focused.textContent ?? ''}`
       })
       if (name.test(here)) return
     }
@@ -115,14 +117,16 @@ test('a client fills in the form on their own device, once, and the therapist ta
   const theirs = await browser.newContext({ viewport: { width: 390, height: 844 } })
   const phone = await theirs.newPage()
   const asked: string[] = []
-  phone.on('request', (r) => asked.push(r.url()))
+  phone.on('request', (request) => asked.push(request.url()))
   await phone.goto(link)
   await expect(phone.getByRole('heading', { name: 'Before your visit' })).toBeVisible()
   await expect(phone.getByText('How are you today')).toBeVisible()
   expect(phone.url()).not.toContain('#')
-  expect((await new AxeBuilder({ page: phone }).analyze()).violations.map((v) => v.id)).toEqual([])
   expect(
-    asked.some((u) => u.includes(link.split('#')[1] ?? 'x')),
+    (await new AxeBuilder({ page: phone }).analyze()).violations.map((violation) => violation.id),
+  ).toEqual([])
+  expect(
+    asked.some((url) => url.includes(link.split('#')[1] ?? 'x')),
     'the secret is in no address that is asked for',
   ).toBe(false)
   expect(

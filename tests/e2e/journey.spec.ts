@@ -14,15 +14,16 @@ test('one visit, from sign-in to a sealed record', async ({ page }) => {
   const say = (what: string) => console.log(`≈ ${what}`)
   const other: string[] = []
   const wrong: string[] = []
-  page.on('request', (r) => {
-    const u = new URL(r.url())
-    if (!u.origin.startsWith('http://127.0.0.1') && u.protocol.startsWith('http'))
-      other.push(r.url())
+  page.on('request', (request) => {
+    const uRL = new URL(request.url())
+    if (!uRL.origin.startsWith('http://127.0.0.1') && uRL.protocol.startsWith('http'))
+      other.push(request.url())
   })
-  page.on('console', (m) => {
-    if (m.type() === 'error' || /hydration/i.test(m.text())) wrong.push(m.text())
+  page.on('console', (consoleMessage) => {
+    if (consoleMessage.type() === 'error' || /hydration/i.test(consoleMessage.text()))
+      wrong.push(consoleMessage.text())
   })
-  page.on('pageerror', (e) => wrong.push(e.message))
+  page.on('pageerror', (error) => wrong.push(error.message))
   await signIn(page, 'owner')
   say('signed in, on Day')
   await openVisit(page, 'Signe Holmvik')

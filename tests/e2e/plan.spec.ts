@@ -12,9 +12,9 @@ async function openStrip(page: Page, client: string) {
   const steps = page.getByRole('list', { name: 'Steps' }).getByRole('listitem')
   await expect(steps.first()).toBeVisible()
   const names = () =>
-    steps.evaluateAll((l) =>
-      l.map((e) =>
-        (e.getAttribute('aria-label') ?? '').replace(/^[\d.]+ min: |, [\d.]+ min\..*$/g, ''),
+    steps.evaluateAll((rows) =>
+      rows.map((event) =>
+        (event.getAttribute('aria-label') ?? '').replace(/^[\d.]+ min: |, [\d.]+ min\..*$/g, ''),
       ),
     )
   return { id, steps, names, before: await names() }
@@ -32,9 +32,9 @@ test('the strip by keyboard: move, lengthen, take out, undo; what breaks a rule 
   await steps.nth(2).focus()
   const minutes = async () =>
     Number(/, ([\d.]+) min\./.exec((await steps.nth(2).getAttribute('aria-label')) ?? '')?.[1])
-  const m = await minutes()
+  const longer = await minutes()
   await page.keyboard.press('+')
-  await expect.poll(minutes).toBe(m + 0.5)
+  await expect.poll(minutes).toBe(longer + 0.5)
   await page.keyboard.press('Delete')
   await expect(steps).toHaveCount(before.length - 1)
   await page.getByRole('button', { name: 'Undo' }).click()
@@ -49,8 +49,8 @@ test('the strip by keyboard: move, lengthen, take out, undo; what breaks a rule 
   await mend.click()
   await expect
     .poll(() =>
-      steps.evaluateAll((l) =>
-        l.map((e) => (e.getAttribute('aria-label') ?? '').replace(/^[\d.]+ min: /, '')),
+      steps.evaluateAll((rows) =>
+        rows.map((event) => (event.getAttribute('aria-label') ?? '').replace(/^[\d.]+ min: /, '')),
       ),
     )
     .not.toContain(said)
@@ -87,8 +87,8 @@ test('the strip by mouse: drag a step, open it, change its minutes, add a step',
     .poll(
       async () =>
         (await bundleOf(await asOwner(), id)).plans
-          .find((p) => p.version === 0)
-          ?.steps.find((s) => s.minutes === 3.5) !== undefined,
+          .find((plan) => plan.version === 0)
+          ?.steps.find((step) => step.minutes === 3.5) !== undefined,
     )
     .toBe(true)
 })
@@ -113,7 +113,9 @@ test("three lengths and four schools stand beside today's plan", async ({ page }
     sheet.getByRole('list', { name: /Share of the ninety-minute plan/ }).getByRole('listitem'),
   ).toHaveCount(7)
   expect(
-    (await new AxeBuilder({ page }).include('.sheet').analyze()).violations.map((v) => v.id),
+    (await new AxeBuilder({ page }).include('.sheet').analyze()).violations.map(
+      (violation) => violation.id,
+    ),
   ).toEqual([])
   await page.keyboard.press('Escape')
   await expect(sheet).toHaveCount(0)

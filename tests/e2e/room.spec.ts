@@ -4,11 +4,13 @@ import { bundleOf } from '../support/visit'
 import { nextStep, signIn } from '../support/walk'
 
 const seconds = async (page: Page) => {
-  const [m = 0, s = 0] = (await page.getByRole('timer').innerText()).split(':').map(Number)
-  return m * 60 + s
+  const [minutes = 0, seconds = 0] = (await page.getByRole('timer').innerText())
+    .split(':')
+    .map(Number)
+  return minutes * 60 + seconds
 }
 const taps = async (id: string) =>
-  (await bundleOf(await asOwner(), id)).events.map((e) => e.body.kind)
+  (await bundleOf(await asOwner(), id)).events.map((event) => event.body.kind)
 
 test('taps made while the house is away are kept on the tablet, survive a reload, and arrive once', async ({
   page,
@@ -21,21 +23,23 @@ test('taps made while the house is away are kept on the tablet, survive a reload
   await expect.poll(() => taps(id)).toContain('stepDone')
   const before = (await taps(id)).length
   // The house is gone for this tablet, pages stay: only what is written or read of taps fails.
-  await page.route('**/api/**', (r) => r.abort())
+  await page.route('**/api/**', (route) => route.abort())
   await nextStep(page)
   await page.getByRole('button', { name: 'Hold' }).click()
   await expect(page.getByText(/taps kept here, sent when the house answers/)).toBeVisible()
   const place = await page.getByText(/^\s*step \d+ of/).innerText()
   expect((await taps(id)).length).toBe(before)
   await page.unroute('**/api/**')
-  await page.route('**/events', (r) => (r.request().method() === 'POST' ? r.abort() : r.continue()))
+  await page.route('**/events', (route) =>
+    route.request().method() === 'POST' ? route.abort() : route.continue(),
+  )
   await page.reload()
   await expect(page.getByText(place)).toBeVisible()
   await expect(page.getByText(/held/)).toBeVisible()
   await page.unroute('**/events')
   await expect(page.getByText('saved, all taps sent')).toBeVisible()
   await expect.poll(async () => (await taps(id)).length).toBe(before + 2)
-  expect(new Set((await bundleOf(await asOwner(), id)).events.map((e) => e.id)).size).toBe(
+  expect(new Set((await bundleOf(await asOwner(), id)).events.map((event) => event.id)).size).toBe(
     before + 2,
   )
   await context.close()
@@ -52,8 +56,8 @@ test('clocks are right after a reload, and in a second tab', async ({ page, cont
   expect(here).toBeGreaterThanOrEqual(3)
   const other = await context.newPage()
   await open(other, `/visits/${id}/treat`)
-  const [a, b] = await Promise.all([seconds(page), seconds(other)])
-  expect(Math.abs(a - b)).toBeLessThanOrEqual(1)
+  const [key, value] = await Promise.all([seconds(page), seconds(other)])
+  expect(Math.abs(key - value)).toBeLessThanOrEqual(1)
   // What one tablet taps, the other shows without being asked.
   const name = await page.getByRole('heading', { level: 1 }).innerText()
   await nextStep(page)
@@ -85,13 +89,15 @@ test('a sign stops everything and leads through the whole path by keyboard', asy
   await page.keyboard.press('Space')
   await page.getByRole('button', { name: 'Go on, calm only' }).click()
   await expect(page.getByRole('timer')).toBeVisible()
-  await expect.poll(async () => (await taps(id)).filter((k) => k === 'stopStep')).toHaveLength(5)
+  await expect
+    .poll(async () => (await taps(id)).filter((tap) => tap === 'stopStep'))
+    .toHaveLength(5)
   await expect.poll(() => taps(id)).toContain('replanned')
-  const b = await bundleOf(await asOwner(), id)
-  const calm = b.plans[b.plans.length - 1]?.steps.map((s) => s.technique) ?? []
-  for (const t of ['grain', 'enzyme', 'tip', 'steam', 'massage', 'clay', 'highFrequency'])
-    expect(calm).not.toContain(t)
-  expect(b.followUp?.done).toBe(false)
+  const bundle = await bundleOf(await asOwner(), id)
+  const calm = bundle.plans[bundle.plans.length - 1]?.steps.map((step) => step.technique) ?? []
+  for (const technique of ['grain', 'enzyme', 'tip', 'steam', 'massage', 'clay', 'highFrequency'])
+    expect(calm).not.toContain(technique)
+  expect(bundle.followUp?.done).toBe(false)
   while (!(await page.getByRole('heading', { name: 'Finished' }).isVisible())) await nextStep(page)
   await page.getByRole('link', { name: 'Write it up' }).click()
   await expect(page.getByText(/^\s*Stopped:/)).toBeVisible()
@@ -120,11 +126,11 @@ test('skip with a reason, note, turn and fit to the time by keyboard; the new ve
   for (let i = 0; i < 25; i++) await page.getByRole('button', { name: 'Less' }).click()
   await page.getByRole('button', { name: 'Plan what is left' }).click()
   await expect(page.getByRole('heading', { name: /steps? changes?|Nothing needs/ })).toBeVisible()
-  expect((await bundleOf(await asOwner(), id)).plans.map((p) => p.version)).toEqual([0, 1])
+  expect((await bundleOf(await asOwner(), id)).plans.map((plan) => plan.version)).toEqual([0, 1])
   await page.getByRole('button', { name: /^Take/ }).click()
   await expect
-    .poll(async () => (await bundleOf(await asOwner(), id)).plans.map((p) => p.version))
+    .poll(async () => (await bundleOf(await asOwner(), id)).plans.map((plan) => plan.version))
     .toEqual([0, 1, 2])
-  for (const k of ['note', 'stepSkipped', 'replanned'] as const)
-    await expect.poll(() => taps(id)).toContain(k)
+  for (const kind of ['note', 'stepSkipped', 'replanned'] as const)
+    await expect.poll(() => taps(id)).toContain(kind)
 })

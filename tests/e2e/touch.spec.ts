@@ -11,11 +11,11 @@ async function stroke(
   cdp: CDPSession,
   points: readonly (readonly [number, number])[],
 ): Promise<void> {
-  const [first, ...rest] = points.map(([x, y]) => ({ x, y }))
+  const [first, ...rest] = points.map(([key, value]) => ({ x: key, y: value }))
   if (!first) return
   await cdp.send('Input.dispatchTouchEvent', { type: 'touchStart', touchPoints: [first] })
-  for (const p of rest) {
-    await cdp.send('Input.dispatchTouchEvent', { type: 'touchMove', touchPoints: [p] })
+  for (const point of rest) {
+    await cdp.send('Input.dispatchTouchEvent', { type: 'touchMove', touchPoints: [point] })
     await page.waitForTimeout(30)
   }
   await page.waitForTimeout(300) // a finger that lifts at full speed flings, and the next tap would only end the fling
@@ -37,8 +37,9 @@ test('a new client is asked and read by touch alone, on an upright tablet', asyn
     for (const kind of ['keydown', 'pointerdown'] as const)
       addEventListener(
         kind,
-        (e) => {
-          if (kind === 'keydown' || (e as PointerEvent).pointerType !== 'touch') other.push(kind)
+        (event) => {
+          if (kind === 'keydown' || (event as PointerEvent).pointerType !== 'touch')
+            other.push(kind)
         },
         true,
       )
@@ -59,13 +60,13 @@ test('a new client is asked and read by touch alone, on an upright tablet', asyn
   await page.getByRole('button', { name: 'By pen' }).tap()
   const pad = page.getByLabel('Sign here by pen or finger')
   await pad.scrollIntoViewIfNeeded()
-  const [x, y] = await middle(pad)
+  const [key, value] = await middle(pad)
   await stroke(page, cdp, [
-    [x - 120, y],
-    [x - 80, y - 30],
-    [x - 40, y + 25],
-    [x, y - 20],
-    [x + 60, y + 10],
+    [key - 120, value],
+    [key - 80, value - 30],
+    [key - 40, value + 25],
+    [key, value - 20],
+    [key + 60, value + 10],
   ])
   await page.getByRole('button', { name: 'Sign the consent' }).tap()
   await expect(page.getByText(/^\s*Signed by pen/)).toBeVisible()
@@ -89,10 +90,10 @@ test('a new client is asked and read by touch alone, on an upright tablet', asyn
     await middle(face.locator('[data-zone=nose]')),
     await middle(face.locator('[data-zone=cheekL]')),
   ]
-  const between = (a: readonly [number, number], b: readonly [number, number]) =>
+  const between = (one: readonly [number, number], other: readonly [number, number]) =>
     Array.from({ length: 8 }, (_, i): [number, number] => [
-      a[0] + ((b[0] - a[0]) * i) / 7,
-      a[1] + ((b[1] - a[1]) * i) / 7,
+      one[0] + ((other[0] - one[0]) * i) / 7,
+      one[1] + ((other[1] - one[1]) * i) / 7,
     ])
   await stroke(page, cdp, [...between(from, over), ...between(over, to)])
   await expect(face.getByRole('button', { name: /^Right cheek, Redness 2/ })).toBeVisible()
@@ -112,12 +113,12 @@ test('a new client is asked and read by touch alone, on an upright tablet', asyn
   ).toBeLessThanOrEqual(0)
   await page.getByRole('button', { name: 'Keep the reading, plan' }).tap()
   await page.waitForURL(/\/plan$/)
-  const b = await bundleOf(await asOwner(), id)
-  expect(b.whole.observed).toEqual([{ zone: 'forehead', id: 'thirsty' }])
+  const bundle = await bundleOf(await asOwner(), id)
+  expect(bundle.whole.observed).toEqual([{ zone: 'forehead', id: 'thirsty' }])
   expect([
-    b.readings.madeUp?.cheekL?.redness,
-    b.readings.madeUp?.nose?.redness,
-    b.readings.madeUp?.cheekR?.redness,
-    b.readings.madeUp?.chin?.redness,
+    bundle.readings.madeUp?.cheekL?.redness,
+    bundle.readings.madeUp?.nose?.redness,
+    bundle.readings.madeUp?.cheekR?.redness,
+    bundle.readings.madeUp?.chin?.redness,
   ]).toEqual([2, 2, 2, 1])
 })

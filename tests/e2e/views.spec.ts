@@ -51,10 +51,10 @@ async function look(page: Page, name: string, within?: string): Promise<void> {
     .analyze()
   expect(
     violations.map(
-      (v) =>
-        `${name}: ${v.id}: ${v.nodes
+      (violation) =>
+        `${name}: ${violation.id}: ${violation.nodes
           .slice(0, 3)
-          .map((n) => `${n.target.join(' ')} ${n.failureSummary ?? ''}`)
+          .map((node) => `${node.target.join(' ')} ${node.failureSummary ?? ''}`)
           .join(' | ')}`,
     ),
   ).toEqual([])
@@ -107,15 +107,16 @@ test('every action has a key: the page is walked with Tab, and what is reached c
         ),
       ]
         .filter(
-          (e) =>
-            e.offsetParent !== null &&
-            !(e as HTMLButtonElement).disabled &&
-            e.getAttribute('aria-hidden') !== 'true' &&
-            e.tabIndex < 0 &&
-            !e.closest('[data-key]') &&
-            e.closest('[role=radiogroup],[role=listbox],[role=tablist],.v-field,svg') === null,
+          (element) =>
+            element.offsetParent !== null &&
+            !(element as HTMLButtonElement).disabled &&
+            element.getAttribute('aria-hidden') !== 'true' &&
+            element.tabIndex < 0 &&
+            !element.closest('[data-key]') &&
+            element.closest('[role=radiogroup],[role=listbox],[role=tablist],.v-field,svg') ===
+              null,
         )
-        .map((e) => e.outerHTML.slice(0, 120)),
+        .map((element) => element.outerHTML.slice(0, 120)),
     )
     expect(missed, name).toEqual([])
   }

@@ -28,11 +28,13 @@ const WANTED = 4470
 
 /** The database's port may be the slow one, so that a commit can be held back. */
 async function up(throughSlow = false): Promise<string> {
-  const c = house.cluster
+  const ownCluster = house.cluster
   const cluster = {
-    secrets: c.secrets,
+    secrets: ownCluster.secrets,
     url: (role: string) =>
-      throughSlow ? c.url(role).replace(`:${c.secrets.port}/`, `:${slow.port}/`) : c.url(role),
+      throughSlow
+        ? ownCluster.url(role).replace(`:${ownCluster.secrets.port}/`, `:${slow.port}/`)
+        : ownCluster.url(role),
   }
   server = (await runServer(
     cluster as never,
@@ -42,11 +44,11 @@ async function up(throughSlow = false): Promise<string> {
   return server.address
 }
 async function killServer(): Promise<void> {
-  const s = server
-  if (!s || s.child.exitCode !== null || s.child.signalCode !== null) return
+  const ownServer = server
+  if (!ownServer || ownServer.child.exitCode !== null || ownServer.child.signalCode !== null) return
   await new Promise<void>((resolve) => {
-    s.child.once('exit', () => resolve())
-    s.child.kill('SIGKILL')
+    ownServer.child.once('exit', () => resolve())
+    ownServer.child.kill('SIGKILL')
   })
 }
 
@@ -57,23 +59,23 @@ function tablet(call: Caller, visit: string) {
   return {
     made,
     unsent: () => unsent,
-    tap(n: number) {
-      for (let i = 0; i < n; i++) {
-        const t = tap({ kind: 'note', text: `note ${made.length + 1}` })
-        made.push(t)
-        unsent.push(t)
+    tap(ownNumber: number) {
+      for (let i = 0; i < ownNumber; i++) {
+        const event = tap({ kind: 'note', text: `note ${made.length + 1}` })
+        made.push(event)
+        unsent.push(event)
       }
     },
     async flush(through = call): Promise<boolean> {
       if (unsent.length === 0) return true
       try {
-        const r = await through(`/api/visits/${visit}/events`, {
+        const reply = await through(`/api/visits/${visit}/events`, {
           method: 'POST',
           body: { events: unsent },
         })
-        if (r.status !== 200) return false
-        const { kept } = r.body as { kept: string[] }
-        unsent = unsent.filter((t) => !kept.includes(t.id))
+        if (reply.status !== 200) return false
+        const { kept } = reply.body as { kept: string[] }
+        unsent = unsent.filter((event) => !kept.includes(event.id))
         return true
       } catch {
         return false
@@ -82,7 +84,7 @@ function tablet(call: Caller, visit: string) {
     async untilSent(): Promise<void> {
       for (let i = 0; i < 200; i++) {
         if ((await this.flush()) && unsent.length === 0) return
-        await new Promise((r) => setTimeout(r, 100))
+        await new Promise((done) => setTimeout(done, 100))
       }
       throw new Error('never acknowledged')
     },
@@ -91,7 +93,7 @@ function tablet(call: Caller, visit: string) {
 
 let call: Caller
 let visit: string
-let t: ReturnType<typeof tablet>
+let technique: ReturnType<typeof tablet>
 beforeAll(async () => {
   house = (await openHouse('faults', {
     durable: true,
@@ -110,101 +112,108 @@ beforeEach(async () => {
   const base = await up()
   call = await signedIn(base, 'owner')
   visit = await treating(call, 'owner', 'other-20')
-  t = tablet(call, visit)
+  technique = tablet(call, visit)
 })
 
 async function exactlyWhatWasTapped(): Promise<void> {
-  const b = await bundleOf(call, visit)
-  expect(b.events.map((e) => e.id).sort()).toEqual(t.made.map((e) => e.id).sort())
-  const notes = fold(b.events, foldContext(b, toPlanInput(b))).notes.map((n) => n.text)
+  const bundle = await bundleOf(call, visit)
+  expect(bundle.events.map((event) => event.id).sort()).toEqual(
+    technique.made.map((event) => event.id).sort(),
+  )
+  const notes = fold(bundle.events, foldContext(bundle, toPlanInput(bundle))).notes.map(
+    (note) => note.text,
+  )
   expect(notes.sort()).toEqual(
-    t.made.map((e) => (e.body.kind === 'note' ? e.body.text : '')).sort(),
+    technique.made.map((event) => (event.body.kind === 'note' ? event.body.text : '')).sort(),
   )
 }
 
 describe('no tap is lost and none is doubled', () => {
   it('when the server is killed before anything is sent', async () => {
-    t.tap(3)
-    await t.untilSent()
-    t.tap(5)
+    technique.tap(3)
+    await technique.untilSent()
+    technique.tap(5)
     await killServer()
-    expect(await t.flush()).toBe(false)
-    expect(t.unsent()).toHaveLength(5)
+    expect(await technique.flush()).toBe(false)
+    expect(technique.unsent()).toHaveLength(5)
     await up()
-    await t.untilSent()
+    await technique.untilSent()
     await exactlyWhatWasTapped()
   })
   it('when the server is killed with the commit held back', async () => {
     await killServer()
     await up(true)
-    t.tap(4)
+    technique.tap(4)
     slow.holdCommits(true)
     const held = slow.held()
-    const sending = t.flush()
+    const sending = technique.flush()
     await held
     await killServer()
     slow.holdCommits(false)
     expect(await sending).toBe(false)
     await up()
     expect((await bundleOf(call, visit)).events).toHaveLength(0)
-    await t.untilSent()
+    await technique.untilSent()
     await exactlyWhatWasTapped()
   })
   it('when it is committed and the server is killed before the reply arrives', async () => {
     const proxy = await deafProxy(server?.port ?? 0)
     const through = await signedIn(server?.address ?? '', 'owner', `http://127.0.0.1:${proxy.port}`)
-    t.tap(4)
+    technique.tap(4)
     proxy.deaf(true)
-    const cut = await t.flush(through)
+    const cut = await technique.flush(through)
     expect(cut).toBe(false)
     await killServer()
     await proxy.close()
     await up()
     expect((await bundleOf(call, visit)).events).toHaveLength(4)
-    expect(t.unsent()).toHaveLength(4)
-    await t.untilSent()
+    expect(technique.unsent()).toHaveLength(4)
+    await technique.untilSent()
     await exactlyWhatWasTapped()
   })
   it('when the database is killed in the middle, and says so until it is back', async () => {
-    t.tap(3)
-    await t.untilSent()
+    technique.tap(3)
+    await technique.untilSent()
     house.cluster.kill()
-    t.tap(3)
-    const r = await call(`/api/visits/${visit}/events`, {
+    technique.tap(3)
+    const reply = await call(`/api/visits/${visit}/events`, {
       method: 'POST',
-      body: { events: t.unsent() },
+      body: { events: technique.unsent() },
     })
-    expect(r.status).toBe(503)
-    expect(r.text).toContain('kept on this device')
+    expect(reply.status).toBe(503)
+    expect(reply.text).toContain('kept on this device')
     expect((await call('/api/ready')).status).toBeGreaterThanOrEqual(500)
     await house.cluster.up()
-    await t.untilSent()
+    await technique.untilSent()
     await exactlyWhatWasTapped()
   })
   it('when the database is killed again and again while taps keep coming', async () => {
     for (let round = 0; round < 3; round++) {
-      t.tap(6)
-      const sending = t.flush()
+      technique.tap(6)
+      const sending = technique.flush()
       if (round % 2 === 0) house.cluster.kill()
       await sending
-      t.tap(2)
+      technique.tap(2)
       if (round % 2 === 0) await house.cluster.up()
       else {
         await killServer()
         await up()
       }
     }
-    await t.untilSent()
+    await technique.untilSent()
     await exactlyWhatWasTapped()
   })
   it('when two tablets send the same taps at the same time', async () => {
-    t.tap(20)
+    technique.tap(20)
     const both = await Promise.all(
       Array.from({ length: 6 }, () =>
-        call(`/api/visits/${visit}/events`, { method: 'POST', body: { events: t.unsent() } }),
+        call(`/api/visits/${visit}/events`, {
+          method: 'POST',
+          body: { events: technique.unsent() },
+        }),
       ),
     )
-    for (const r of both) expect((r.body as { kept: string[] }).kept).toHaveLength(20)
+    for (const reply of both) expect((reply.body as { kept: string[] }).kept).toHaveLength(20)
     await exactlyWhatWasTapped()
   })
   it('when a seal is asked for while taps arrive: each is in the record, or refused', async () => {
@@ -212,9 +221,9 @@ describe('no tap is lost and none is doubled', () => {
       method: 'POST',
       body: { events: [tap({ kind: 'started' }), tap({ kind: 'finished' }, Date.now() + 1)] },
     })
-    t.tap(12)
-    const sends = t.made.map((e) =>
-      call(`/api/visits/${visit}/events`, { method: 'POST', body: { events: [e] } }),
+    technique.tap(12)
+    const sends = technique.made.map((event) =>
+      call(`/api/visits/${visit}/events`, { method: 'POST', body: { events: [event] } }),
     )
     const sealing = call(`/api/visits/${visit}/seal`, { method: 'POST', body: { text: '' } })
     const replies = await Promise.all(sends)
@@ -223,13 +232,15 @@ describe('no tap is lost and none is doubled', () => {
       expect(
         (await call(`/api/visits/${visit}/seal`, { method: 'POST', body: { text: '' } })).status,
       ).toBe(200)
-    const kept = t.made
+    const kept = technique.made
       .filter((_, i) => replies[i]?.status === 200)
-      .map((e) => (e.body.kind === 'note' ? e.body.text : ''))
-    const b = await bundleOf(call, visit)
+      .map((event) => (event.body.kind === 'note' ? event.body.text : ''))
+    const bundle = await bundleOf(call, visit)
     const recorded = (
-      b.record.find((r) => r.name === 'treatment')?.content as { notes: { text: string }[] }
-    ).notes.map((n) => n.text)
+      bundle.record.find((part) => part.name === 'treatment')?.content as {
+        notes: { text: string }[]
+      }
+    ).notes.map((note) => note.text)
     expect(recorded.sort()).toEqual(kept.sort())
   })
 })

@@ -35,12 +35,13 @@ describe('the published planning case', () => {
     const schema = JSON.parse(readFileSync('docs/formats/plan-case.schema.json', 'utf8')) as object
     expect(schema).toEqual(JSON.parse(JSON.stringify(publishedSchemas()['plan-case.schema.json'])))
     const valid = ajv.compile(schema)
-    const n = network(compile(planInput({ slotMinutes: 60 })), 120)
-    expect(valid(JSON.parse(JSON.stringify(n))), JSON.stringify(valid.errors?.slice(0, 3))).toBe(
-      true,
-    )
-    expect(valid({ ...n, slotTicks: 1.5 })).toBe(false)
-    expect(valid({ ...n, headroom: n.headroom.slice(1) })).toBe(false)
+    const planNetwork = network(compile(planInput({ slotMinutes: 60 })), 120)
+    expect(
+      valid(JSON.parse(JSON.stringify(planNetwork))),
+      JSON.stringify(valid.errors?.slice(0, 3)),
+    ).toBe(true)
+    expect(valid({ ...planNetwork, slotTicks: 1.5 })).toBe(false)
+    expect(valid({ ...planNetwork, headroom: planNetwork.headroom.slice(1) })).toBe(false)
   })
 })
 
@@ -48,10 +49,10 @@ describe('the page of all rows', () => {
   it('is current, and every row says what it does and where it comes from', () => {
     expect(readFileSync('docs/rows.md', 'utf8')).toBe(rowsPage())
     const rows = allRows()
-    expect(new Set(rows.map((r) => r.id)).size).toBe(rows.length)
-    for (const r of rows) {
-      expect(r.sentence.length, r.id).toBeGreaterThan(2)
-      expect(r.source.length, r.id).toBeGreaterThan(3)
+    expect(new Set(rows.map((row) => row.id)).size).toBe(rows.length)
+    for (const row of rows) {
+      expect(row.sentence.length, row.id).toBeGreaterThan(2)
+      expect(row.source.length, row.id).toBeGreaterThan(3)
     }
   })
 })
@@ -65,13 +66,13 @@ describe('the published visit file, JSON Schema 2020-12, by an independent valid
   it('takes what we write', () => {
     expect(valid(document), JSON.stringify(valid.errors)).toBe(true)
   })
-  const broken: [string, (d: typeof document) => object][] = [
-    ['another format', (d) => ({ ...d, format: 'other' })],
-    ['a broken head', (d) => ({ ...d, seal: { ...d.seal, head: 'xyz' } })],
-    ['no parts', (d) => ({ ...d, parts: [] })],
-    ['a word too many', (d) => ({ ...d, more: 1 })],
-    ['a day that is none', (d) => ({ ...d, client: { ...d.client, born: '1990' } })],
-    ['minutes as text', (d) => ({ ...d, visit: { ...d.visit, minutes: '60' } })],
+  const broken: [string, (whole: typeof document) => object][] = [
+    ['another format', (whole) => ({ ...whole, format: 'other' })],
+    ['a broken head', (whole) => ({ ...whole, seal: { ...whole.seal, head: 'xyz' } })],
+    ['no parts', (whole) => ({ ...whole, parts: [] })],
+    ['a word too many', (whole) => ({ ...whole, more: 1 })],
+    ['a day that is none', (whole) => ({ ...whole, client: { ...whole.client, born: '1990' } })],
+    ['minutes as text', (whole) => ({ ...whole, visit: { ...whole.visit, minutes: '60' } })],
   ]
   for (const [what, change] of broken)
     it(`refuses ${what}, as our own reader does`, () => {

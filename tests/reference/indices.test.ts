@@ -40,26 +40,34 @@ describe('CIEDE2000', () => {
     const byLibrary = differenceCiede2000()
     const channel = fc.integer({ min: 0, max: 255 })
     fc.assert(
-      fc.property(channel, channel, channel, channel, channel, channel, (r, g, b, r2, g2, b2) => {
-        const [one, two] = [
-          lab({ mode: 'rgb', r: r / 255, g: g / 255, b: b / 255 }),
-          lab({ mode: 'rgb', r: r2 / 255, g: g2 / 255, b: b2 / 255 }),
-        ]
-        const [x, y] = [
-          { L: one.l, a: one.a, b: one.b },
-          { L: two.l, a: two.a, b: two.b },
-        ]
-        expect(colourDifference(x, y)).toBeCloseTo(byLibrary(one, two), 6)
-        expect(colourDifference(x, y)).toBeCloseTo(colourDifference(y, x), 6)
-        expect(colourDifference(x, x)).toBe(0)
-      }),
+      fc.property(
+        channel,
+        channel,
+        channel,
+        channel,
+        channel,
+        channel,
+        (red, green, blue, r2, g2, b2) => {
+          const [one, two] = [
+            lab({ mode: 'rgb', r: red / 255, g: green / 255, b: blue / 255 }),
+            lab({ mode: 'rgb', r: r2 / 255, g: g2 / 255, b: b2 / 255 }),
+          ]
+          const [x, y] = [
+            { L: one.l, a: one.a, b: one.b },
+            { L: two.l, a: two.a, b: two.b },
+          ]
+          expect(colourDifference(x, y)).toBeCloseTo(byLibrary(one, two), 6)
+          expect(colourDifference(x, y)).toBeCloseTo(colourDifference(y, x), 6)
+          expect(colourDifference(x, x)).toBe(0)
+        },
+      ),
     )
   })
 })
 
 describe('acne grade, Doshi, Zaheer & Stiller, Int J Dermatol 1997 (values from memory)', () => {
   const all = (lesion: 'none' | 'comedone' | 'papule' | 'pustule' | 'nodule') =>
-    Object.fromEntries(Object.keys(ACNE_AREAS).map((a) => [a, lesion])) as Record<
+    Object.fromEntries(Object.keys(ACNE_AREAS).map((acneArea) => [acneArea, lesion])) as Record<
       AcneArea,
       typeof lesion
     >
@@ -109,8 +117,12 @@ describe('acne grade, Doshi, Zaheer & Stiller, Int J Dermatol 1997 (values from 
 
 describe('phototype, Fitzpatrick, Arch Dermatol 1988 (wording from memory)', () => {
   it('is the type both answers name', () => {
-    BURNS.forEach((b, i) =>
-      expect(phototype(b, TANS[i] ?? 'never')).toEqual({ sun: i + 1, marks: i + 1, agree: true }),
+    BURNS.forEach((burn, i) =>
+      expect(phototype(burn, TANS[i] ?? 'never')).toEqual({
+        sun: i + 1,
+        marks: i + 1,
+        agree: true,
+      }),
     )
   })
   it('leans to caution both ways where the answers differ', () => {
@@ -120,15 +132,15 @@ describe('phototype, Fitzpatrick, Arch Dermatol 1988 (wording from memory)', () 
 
 describe('meters', () => {
   it('refuse a wrong unit, a nonsense value and what no skin gives', () => {
-    for (const k of METER_KINDS) {
-      const m = METERS[k]
-      const mid = (m.least + m.most) / 2
-      expect(refuseValue(k, mid, m.unit)).toBeUndefined()
-      expect(refuseValue(k, mid, 'furlong')?.why).toBe('unit')
-      for (const v of [Number.NaN, Infinity, '47', null, undefined])
-        expect(refuseValue(k, v, m.unit)?.why).toBe('nonsense')
-      expect(refuseValue(k, m.most + 1, m.unit)?.why).toBe('range')
-      expect(refuseValue(k, m.least - 1, m.unit)?.why).toBe('range')
+    for (const meter of METER_KINDS) {
+      const ownMeter = METERS[meter]
+      const mid = (ownMeter.least + ownMeter.most) / 2
+      expect(refuseValue(meter, mid, ownMeter.unit)).toBeUndefined()
+      expect(refuseValue(meter, mid, 'furlong')?.why).toBe('unit')
+      for (const value of [Number.NaN, Infinity, '47', null, undefined])
+        expect(refuseValue(meter, value, ownMeter.unit)?.why).toBe('nonsense')
+      expect(refuseValue(meter, ownMeter.most + 1, ownMeter.unit)?.why).toBe('range')
+      expect(refuseValue(meter, ownMeter.least - 1, ownMeter.unit)?.why).toBe('range')
     }
   })
   it('give median and spread whatever the order', () => {
@@ -136,11 +148,15 @@ describe('meters', () => {
       fc.property(
         fc.array(fc.integer({ min: -500, max: 500 }), { minLength: 1, maxLength: 9 }),
         (list) => {
-          const s = summarise(list)
-          expect(summarise([...list].reverse())).toEqual(s)
-          expect(s.spread).toBe(Math.max(...list) - Math.min(...list))
-          expect(list.filter((v) => v < s.median).length).toBeLessThanOrEqual(list.length / 2)
-          expect(list.filter((v) => v > s.median).length).toBeLessThanOrEqual(list.length / 2)
+          const summary = summarise(list)
+          expect(summarise([...list].reverse())).toEqual(summary)
+          expect(summary.spread).toBe(Math.max(...list) - Math.min(...list))
+          expect(list.filter((value) => value < summary.median).length).toBeLessThanOrEqual(
+            list.length / 2,
+          )
+          expect(list.filter((value) => value > summary.median).length).toBeLessThanOrEqual(
+            list.length / 2,
+          )
         },
       ),
     )

@@ -20,7 +20,7 @@ export interface Case {
 interface Expectation {
   says: string
   because: string
-  holds: (p: Plan) => boolean
+  holds: (plan: Plan) => boolean
 }
 export interface Plan {
   input: PlanInput
@@ -28,22 +28,24 @@ export interface Plan {
   out: ReturnType<typeof leftOut>
 }
 
-const of = (p: Plan, t: TechniqueId) => p.steps.filter((s) => s.technique === t)
-const at = (p: Plan, t: TechniqueId) => p.steps.findIndex((s) => s.technique === t)
-const sees = (t: TechniqueId, because: string): Expectation => ({
-  says: `${TECHNIQUES[t].name}`,
+const of = (plan: Plan, technique: TechniqueId) =>
+  plan.steps.filter((step) => step.technique === technique)
+const at = (plan: Plan, technique: TechniqueId) =>
+  plan.steps.findIndex((step) => step.technique === technique)
+const sees = (technique: TechniqueId, because: string): Expectation => ({
+  says: `${TECHNIQUES[technique].name}`,
   because,
-  holds: (p) => of(p, t).length > 0,
+  holds: (plan) => of(plan, technique).length > 0,
 })
 const either = (ts: readonly TechniqueId[], because: string): Expectation => ({
   says: ts.join(' or '),
   because,
-  holds: (p) => ts.some((t) => of(p, t).length > 0),
+  holds: (plan) => ts.some((other) => of(plan, other).length > 0),
 })
-const not = (t: TechniqueId, because: string): Expectation => ({
-  says: `no ${TECHNIQUES[t].name.toLowerCase()}`,
+const not = (technique: TechniqueId, because: string): Expectation => ({
+  says: `no ${TECHNIQUES[technique].name.toLowerCase()}`,
   because,
-  holds: (p) => of(p, t).length === 0,
+  holds: (plan) => of(plan, technique).length === 0,
 })
 const nowhere = (
   ts: readonly TechniqueId[],
@@ -52,25 +54,28 @@ const nowhere = (
 ): Expectation => ({
   says: `none of ${ts.join(', ')} on ${regions.join(', ')}`,
   because,
-  holds: (p) =>
-    p.steps.every((s) => !ts.includes(s.technique) || !s.regions.some((r) => regions.includes(r))),
+  holds: (plan) =>
+    plan.steps.every(
+      (step) =>
+        !ts.includes(step.technique) || !step.regions.some((region) => regions.includes(region)),
+    ),
 })
-const most = (t: TechniqueId, minutes: number, because: string): Expectation => ({
-  says: `${TECHNIQUES[t].name} ${minutes} min at most`,
+const most = (technique: TechniqueId, minutes: number, because: string): Expectation => ({
+  says: `${TECHNIQUES[technique].name} ${minutes} min at most`,
   because,
-  holds: (p) => of(p, t).every((s) => s.minutes <= minutes),
+  holds: (plan) => of(plan, technique).every((step) => step.minutes <= minutes),
 })
-const before = (a: TechniqueId, b: TechniqueId, because: string): Expectation => ({
-  says: `${a} before ${b}`,
+const before = (one: TechniqueId, other: TechniqueId, because: string): Expectation => ({
+  says: `${one} before ${other}`,
   because,
-  holds: (p) => at(p, a) >= 0 && at(p, b) >= 0 && at(p, a) < at(p, b),
+  holds: (plan) => at(plan, one) >= 0 && at(plan, other) >= 0 && at(plan, one) < at(plan, other),
 })
-const last = (t: TechniqueId, because: string): Expectation => ({
-  says: `${TECHNIQUES[t].name} is the last layer`,
+const last = (technique: TechniqueId, because: string): Expectation => ({
+  says: `${TECHNIQUES[technique].name} is the last layer`,
   because,
-  holds: (p) =>
-    p.steps.filter((s) => TECHNIQUES[s.technique].leaves.layer !== undefined).at(-1)?.technique ===
-    t,
+  holds: (plan) =>
+    plan.steps.filter((step) => TECHNIQUES[step.technique].leaves.layer !== undefined).at(-1)
+      ?.technique === technique,
 })
 const holdsNone = (
   family: ReturnType<typeof ingredientsIn>[number],
@@ -78,23 +83,25 @@ const holdsNone = (
 ): Expectation => ({
   says: `nothing with ${family}`,
   because,
-  holds: (p) =>
-    p.steps.every((s) => {
-      const item = p.input.shelf.find((x) => x.product.id === s.productId)
+  holds: (plan) =>
+    plan.steps.every((step) => {
+      const item = plan.input.shelf.find((item) => item.product.id === step.productId)
       return !item || !ingredientsIn(item.product.inci).includes(family)
     }),
 })
-const works = (n: number, because: string): Expectation => ({
-  says: `at most ${n} exfoliations`,
+const works = (ownMost: number, because: string): Expectation => ({
+  says: `at most ${ownMost} exfoliations`,
   because,
-  holds: (p) =>
-    p.steps.filter((s) => TECHNIQUES[s.technique].families.some((f) => EXFOLIATING.includes(f)))
-      .length <= n,
+  holds: (plan) =>
+    plan.steps.filter((step) =>
+      TECHNIQUES[step.technique].families.some((family) => EXFOLIATING.includes(family)),
+    ).length <= ownMost,
 })
-const outFor = (t: TechniqueId, rule: string, because: string): Expectation => ({
-  says: `${t} is left out by ${rule}`,
+const outFor = (technique: TechniqueId, rule: string, because: string): Expectation => ({
+  says: `${technique} is left out by ${rule}`,
   because,
-  holds: (p) => p.out.some((l) => l.technique === t && l.why.rule === rule),
+  holds: (plan) =>
+    plan.out.some((leftOut) => leftOut.technique === technique && leftOut.why.rule === rule),
 })
 const FACE_WORK: readonly TechniqueId[] = ['grain', 'tip', 'steam']
 const CP = 'common practice'
@@ -194,13 +201,16 @@ export const CASES: readonly Case[] = [
       {
         says: 'only calming products after the tip',
         because: 'calm-only',
-        holds: (p) =>
-          p.steps
-            .slice(at(p, 'tip'))
-            .filter((s) => s.regions.some((r) => of(p, 'tip')[0]?.regions.includes(r)))
+        holds: (plan) =>
+          plan.steps
+            .slice(at(plan, 'tip'))
+            .filter((step) =>
+              step.regions.some((region) => of(plan, 'tip')[0]?.regions.includes(region)),
+            )
             .every(
-              (s) =>
-                p.input.shelf.find((x) => x.product.id === s.productId)?.product.calming ?? true,
+              (step) =>
+                plan.input.shelf.find((item) => item.product.id === step.productId)?.product
+                  .calming ?? true,
             ),
       },
       not('massage', 'surface: no face massage after abrasion'),
@@ -222,9 +232,9 @@ export const CASES: readonly Case[] = [
       {
         says: 'the floor stands',
         because: 'must-settle, must-surface, must-deep, must-moisturise, must-sun, must-close',
-        holds: (p) =>
+        holds: (plan) =>
           (['settle', 'milk', 'moisturiser', 'sunProtection', 'close'] as const).every(
-            (t) => at(p, t) >= 0,
+            (technique) => at(plan, technique) >= 0,
           ),
       },
       not('massage', CP),
@@ -274,7 +284,7 @@ export const CASES: readonly Case[] = [
       {
         says: 'clay or the tip',
         because: CP,
-        holds: (p) => at(p, 'clay') >= 0 || at(p, 'tip') >= 0,
+        holds: (plan) => at(plan, 'clay') >= 0 || at(plan, 'tip') >= 0,
       },
       not('oilCleanse', CP),
     ],
@@ -382,7 +392,7 @@ export const CASES: readonly Case[] = [
       {
         says: 'depth at the low end',
         because: 'thin-zones',
-        holds: (p) => of(p, 'needling').every((s) => (s.setting ?? 1) <= 0.2),
+        holds: (plan) => of(plan, 'needling').every((step) => (step.setting ?? 1) <= 0.2),
       },
     ],
   },

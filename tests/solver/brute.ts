@@ -2,35 +2,37 @@ import type { PlanNetwork } from '#core/planning/search/network'
 import type { Tuple } from './mip'
 
 const joined = (ids: readonly string[]) => ['', ...ids].join('|')
-const better = (a: Tuple, b: Tuple) =>
-  a.value !== b.value
-    ? a.value > b.value
-    : a.cost !== b.cost
-      ? a.cost < b.cost
-      : a.idle !== b.idle
-        ? a.idle < b.idle
-        : joined(a.options) < joined(b.options)
+const better = (one: Tuple, other: Tuple) =>
+  one.value !== other.value
+    ? one.value > other.value
+    : one.cost !== other.cost
+      ? one.cost < other.cost
+      : one.idle !== other.idle
+        ? one.idle < other.idle
+        : joined(one.options) < joined(other.options)
 
 /**
  * Every way through the stages, one by one: no bound, no dominance. @throws Error beyond `most`
  * ways
  */
-export function byTrying(n: PlanNetwork, most = 3_000_000): Tuple | undefined {
+export function byTrying(planNetwork: PlanNetwork, most = 3_000_000): Tuple | undefined {
   const gain = (effect: number) => {
     let out = 0
     let from = 0
-    for (const s of n.returns) {
-      const to = s.upTo === null ? effect : Math.min(effect, s.upTo)
-      if (to > from) out += (to - from) * s.slope
-      from = s.upTo ?? from
+    for (const part of planNetwork.returns) {
+      const to = part.upTo === null ? effect : Math.min(effect, part.upTo)
+      if (to > from) out += (to - from) * part.slope
+      from = part.upTo ?? from
     }
     return out
   }
-  const from = n.stages.map((s) => {
-    const by = new Map<number, typeof s.arcs>()
-    for (const a of s.arcs) by.set(a.from, [...(by.get(a.from) ?? []), a])
+  const from = planNetwork.stages.map((stage) => {
+    const by = new Map<number, typeof stage.arcs>()
+    for (const arc of stage.arcs) by.set(arc.from, [...(by.get(arc.from) ?? []), arc])
     return by
   })
+  const valueOf = (effects: readonly number[], taste: number) =>
+    planNetwork.weights.reduce((sum, weight, aim) => sum + weight * gain(effects[aim] ?? 0), taste)
   let best: Tuple | undefined
   let ways = 0
   const go = (
@@ -46,36 +48,44 @@ export function byTrying(n: PlanNetwork, most = 3_000_000): Tuple | undefined {
     marks: readonly string[],
     options: readonly string[],
   ): void => {
-    if (stage === n.stages.length) {
+    if (stage === planNetwork.stages.length) {
       if (++ways > most) throw new Error(`more than ${most} ways`)
-      const t: Tuple = {
-        value: n.weights.reduce((v, w, k) => v + w * gain(effects[k] ?? 0), taste),
-        cost,
-        idle,
-        options,
-      }
-      if (!best || better(t, best)) best = t
+      const tuple: Tuple = { value: valueOf(effects, taste), cost, idle, options }
+      if (!best || better(tuple, best)) best = tuple
       return
     }
-    for (const a of from[stage]?.get(state) ?? []) {
-      if (ticks + a.ticks > n.slotTicks || works + a.exfoliates > n.maxExfoliations) continue
-      const held = a.marks.length > 0 ? [...marks, ...a.marks] : marks
-      if (a.marks.length > 0 && n.never.some(([x, y]) => held.includes(x) && held.includes(y)))
+    for (const arc of from[stage]?.get(state) ?? []) {
+      if (
+        ticks + arc.ticks > planNetwork.slotTicks ||
+        works + arc.exfoliates > planNetwork.maxExfoliations
+      )
         continue
-      const sum = a.loads.length === 0 ? loads : loads.map((l, r) => l + (a.loads[r] ?? 0))
-      if (a.loads.some((l, r) => l > 0 && (sum[r] ?? 0) > (n.headroom[r] ?? 0))) continue
+      const held = arc.marks.length > 0 ? [...marks, ...arc.marks] : marks
+      if (
+        arc.marks.length > 0 &&
+        planNetwork.never.some(([x, y]) => held.includes(x) && held.includes(y))
+      )
+        continue
+      const sum =
+        arc.loads.length === 0 ? loads : loads.map((load, zone) => load + (arc.loads[zone] ?? 0))
+      if (
+        arc.loads.some(
+          (load, zone) => load > 0 && (sum[zone] ?? 0) > (planNetwork.headroom[zone] ?? 0),
+        )
+      )
+        continue
       go(
         stage + 1,
-        a.to,
-        ticks + a.ticks,
+        arc.to,
+        ticks + arc.ticks,
         sum,
-        effects.map((e, k) => e + (a.effects[k] ?? 0)),
-        taste + a.taste,
-        cost + a.cost,
-        idle + a.idle,
-        works + a.exfoliates,
+        effects.map((effect, aim) => effect + (arc.effects[aim] ?? 0)),
+        taste + arc.taste,
+        cost + arc.cost,
+        idle + arc.idle,
+        works + arc.exfoliates,
         held,
-        [...options, a.option],
+        [...options, arc.option],
       )
     }
   }
@@ -83,8 +93,8 @@ export function byTrying(n: PlanNetwork, most = 3_000_000): Tuple | undefined {
     0,
     0,
     0,
-    n.headroom.map(() => 0),
-    n.weights.map(() => 0),
+    planNetwork.headroom.map(() => 0),
+    planNetwork.weights.map(() => 0),
     0,
     0,
     0,

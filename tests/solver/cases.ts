@@ -21,11 +21,11 @@ export interface Question {
   slotTicks: number
 }
 
-export function stream(seed: number): (n: number) => number {
+export function stream(seed: number): (below: number) => number {
   let x = (seed * 2654435761 + 12345) % 2147483647 || 1
-  return (n) => {
+  return (most) => {
     x = (x * 48271) % 2147483647
-    return x % n
+    return x % most
   }
 }
 const FINDINGS: readonly (keyof Answers)[] = [
@@ -62,7 +62,7 @@ export function question(seed: number): Question {
     ),
   )
   const aims = new Set<ConcernId>()
-  for (let i = 0, n = 1 + next(5); i < n; i++)
+  for (let i = 0, count = 1 + next(5); i < count; i++)
     aims.add(CONCERN_IDS[next(CONCERN_IDS.length)] ?? 'rest')
   const slotMinutes = 30 + next(61)
   const residue = next(3) === 0 ? next(251) : 0
@@ -77,7 +77,10 @@ export function question(seed: number): Question {
       school: SCHOOL_IDS[next(SCHOOL_IDS.length)] ?? 'warmCloth',
       aims: [...aims],
       slotMinutes,
-      residual: Object.fromEntries(REGION_IDS.map((r) => [r, residue])) as Record<RegionId, number>,
+      residual: Object.fromEntries(REGION_IDS.map((region) => [region, residue])) as Record<
+        RegionId,
+        number
+      >,
       answers,
       verdict: screen(answers, TODAY),
     }),
@@ -103,23 +106,23 @@ const OPTIONAL = [
  * A small question cut out of a real one: some optional stages, two options each, so that
  * everything can be tried.
  */
-export function cut(c: PlanCase, seed: number): PlanCase {
+export function cut(planCase: PlanCase, seed: number): PlanCase {
   const next = stream(seed + 977)
   const kept = new Set(OPTIONAL.filter(() => next(10) < 5))
   return {
-    ...c,
+    ...planCase,
     maxExfoliations: 1 + next(2),
-    stages: c.stages.map((s) => {
-      if (s.must) return { ...s, options: s.options.slice(0, 1) }
-      if (!kept.has(s.id) || s.options.length === 0) return { ...s, options: [] }
-      const start = next(s.options.length)
+    stages: planCase.stages.map((stage) => {
+      if (stage.must) return { ...stage, options: stage.options.slice(0, 1) }
+      if (!kept.has(stage.id) || stage.options.length === 0) return { ...stage, options: [] }
+      const start = next(stage.options.length)
       return {
-        ...s,
+        ...stage,
         options: [
           ...new Map(
             [0, 1]
-              .flatMap((i) => s.options[(start + i * 3) % s.options.length] ?? [])
-              .map((o) => [o.id, o]),
+              .flatMap((i) => stage.options[(start + i * 3) % stage.options.length] ?? [])
+              .map((option) => [option.id, option]),
           ).values(),
         ],
       }
@@ -127,10 +130,13 @@ export function cut(c: PlanCase, seed: number): PlanCase {
   }
 }
 export const realistic = (seed: number): { c: PlanCase; slotTicks: number } => {
-  const q = question(seed)
-  return { c: compile(q.input), slotTicks: q.slotTicks }
+  const ownQuestion = question(seed)
+  return { c: compile(ownQuestion.input), slotTicks: ownQuestion.slotTicks }
 }
 export const small = (seed: number): { c: PlanCase; slotTicks: number } => {
-  const q = realistic(seed)
-  return { c: cut(q.c, seed), slotTicks: Math.min(q.slotTicks, 24 + stream(seed + 5)(97)) }
+  const ownRealistic = realistic(seed)
+  return {
+    c: cut(ownRealistic.c, seed),
+    slotTicks: Math.min(ownRealistic.slotTicks, 24 + stream(seed + 5)(97)),
+  }
 }

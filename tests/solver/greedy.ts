@@ -4,28 +4,28 @@ import type { PlanNetwork } from '#core/planning/search/network'
  * Stage by stage the arc that adds most at that moment, as long as the rest still fits: what one
  * would do by hand.
  */
-export function greedy(n: PlanNetwork): number {
-  const gain = (e: number) => {
+export function greedy(planNetwork: PlanNetwork): number {
+  const gain = (event: number) => {
     let out = 0
     let from = 0
-    for (const s of n.returns) {
-      const to = s.upTo === null ? e : Math.min(e, s.upTo)
-      if (to > from) out += (to - from) * s.slope
-      from = s.upTo ?? from
+    for (const part of planNetwork.returns) {
+      const to = part.upTo === null ? event : Math.min(event, part.upTo)
+      if (to > from) out += (to - from) * part.slope
+      from = part.upTo ?? from
     }
     return out
   }
   const soonest: number[][] = [
-    ...n.states.map((k) => Array.from({ length: k }, () => Number.POSITIVE_INFINITY)),
+    ...planNetwork.states.map((aim) => Array.from({ length: aim }, () => Number.POSITIVE_INFINITY)),
   ]
-  soonest[n.stages.length]?.fill(0)
-  for (let s = n.stages.length - 1; s >= 0; s--)
-    for (const a of n.stages[s]?.arcs ?? []) {
-      const row = soonest[s]
+  soonest[planNetwork.stages.length]?.fill(0)
+  for (let stage = planNetwork.stages.length - 1; stage >= 0; stage--)
+    for (const arc of planNetwork.stages[stage]?.arcs ?? []) {
+      const row = soonest[stage]
       if (row)
-        row[a.from] = Math.min(
-          row[a.from] ?? Infinity,
-          a.ticks + (soonest[s + 1]?.[a.to] ?? Infinity),
+        row[arc.from] = Math.min(
+          row[arc.from] ?? Infinity,
+          arc.ticks + (soonest[stage + 1]?.[arc.to] ?? Infinity),
         )
     }
   let state = 0
@@ -33,27 +33,29 @@ export function greedy(n: PlanNetwork): number {
   let works = 0
   let taste = 0
   let marks: readonly string[] = []
-  let loads = n.headroom.map(() => 0)
-  let effects = n.weights.map(() => 0)
-  const worth = (e: readonly number[], t: number) =>
-    n.weights.reduce((v, w, k) => v + w * gain(e[k] ?? 0), t)
-  for (let s = 0; s < n.stages.length; s++) {
-    const fit = (n.stages[s]?.arcs ?? []).filter(
-      (a) =>
-        a.from === state &&
-        works + a.exfoliates <= n.maxExfoliations &&
-        !n.never.some(
-          ([x, y]) => [...marks, ...a.marks].includes(x) && [...marks, ...a.marks].includes(y),
+  let loads = planNetwork.headroom.map(() => 0)
+  let effects = planNetwork.weights.map(() => 0)
+  const worth = (effects: readonly number[], taste: number) =>
+    planNetwork.weights.reduce((sum, weight, aim) => sum + weight * gain(effects[aim] ?? 0), taste)
+  for (let stage = 0; stage < planNetwork.stages.length; stage++) {
+    const fit = (planNetwork.stages[stage]?.arcs ?? []).filter(
+      (arc) =>
+        arc.from === state &&
+        works + arc.exfoliates <= planNetwork.maxExfoliations &&
+        !planNetwork.never.some(
+          ([x, y]) => [...marks, ...arc.marks].includes(x) && [...marks, ...arc.marks].includes(y),
         ) &&
-        ticks + a.ticks + (soonest[s + 1]?.[a.to] ?? Infinity) <= n.slotTicks &&
-        !a.loads.some((l, r) => l > 0 && (loads[r] ?? 0) + l > (n.headroom[r] ?? 0)),
+        ticks + arc.ticks + (soonest[stage + 1]?.[arc.to] ?? Infinity) <= planNetwork.slotTicks &&
+        !arc.loads.some(
+          (load, zone) => load > 0 && (loads[zone] ?? 0) + load > (planNetwork.headroom[zone] ?? 0),
+        ),
     )
     const scored = fit
-      .map((a) => ({
-        a,
+      .map((arc) => ({
+        a: arc,
         v: worth(
-          effects.map((e, k) => e + (a.effects[k] ?? 0)),
-          taste + a.taste,
+          effects.map((effect, aim) => effect + (arc.effects[aim] ?? 0)),
+          taste + arc.taste,
         ),
       }))
       .sort((x, y) => y.v - x.v)
@@ -64,8 +66,8 @@ export function greedy(n: PlanNetwork): number {
     works += pick.exfoliates
     marks = [...marks, ...pick.marks]
     taste += pick.taste
-    loads = loads.map((l, r) => l + (pick.loads[r] ?? 0))
-    effects = effects.map((e, k) => e + (pick.effects[k] ?? 0))
+    loads = loads.map((load, zone) => load + (pick.loads[zone] ?? 0))
+    effects = effects.map((effect, aim) => effect + (pick.effects[aim] ?? 0))
   }
   return worth(effects, taste)
 }

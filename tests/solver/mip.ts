@@ -1,6 +1,6 @@
 import highs from 'highs'
 import type { PlanNetwork } from '#core/planning/search/network'
-import type { Solution } from '#core/planning/search/solve'
+import type { Solution } from '#core/planning/search/solution'
 
 export interface Tuple {
   value: number
@@ -10,8 +10,13 @@ export interface Tuple {
 }
 
 /** Our own solution in the same words. */
-export const ours = (s: Solution | undefined, stages: number): Tuple | undefined =>
-  s && { value: s.value, cost: s.costCents, idle: s.idleTicks, options: s.chosen.slice(-stages) }
+export const ours = (solution: Solution | undefined, stages: number): Tuple | undefined =>
+  solution && {
+    value: solution.value,
+    cost: solution.costCents,
+    idle: solution.idleTicks,
+    options: solution.chosen.slice(-stages),
+  }
 
 /** Loaded once; the solver is a general mixed-integer one that knows nothing of this product. */
 let solver: ReturnType<typeof highs> | undefined
@@ -32,72 +37,85 @@ interface Row {
  * @returns undefined when it has no solution
  * @throws Error when the solver gives up, or its rounded answer does not hold in whole numbers
  */
-export async function byFlow(n: PlanNetwork, seconds: number): Promise<Tuple | undefined> {
+export async function byFlow(
+  planNetwork: PlanNetwork,
+  seconds: number,
+): Promise<Tuple | undefined> {
   const mip = await load()
-  const arcs = n.stages.flatMap((s, stage) =>
-    s.arcs.map((a, i) => ({ ...a, stage, x: `x${stage}_${i}` })),
+  const arcs = planNetwork.stages.flatMap((other, stage) =>
+    other.arcs.map((arc, i) => ({ ...arc, stage, x: `x${stage}_${i}` })),
   )
-  if (!arcs.some((a) => a.stage === 0)) return undefined
+  if (!arcs.some((arc) => arc.stage === 0)) return undefined
   const rows: Row[] = []
-  const sum = (pick: (a: (typeof arcs)[number]) => number) =>
+  const sum = (pick: (arc: (typeof arcs)[number]) => number) =>
     new Map(
-      arcs.flatMap((a) => {
-        const v = pick(a)
-        return v === 0 ? [] : [[a.x, v] as const]
+      arcs.flatMap((arc) => {
+        const worth = pick(arc)
+        return worth === 0 ? [] : [[arc.x, worth] as const]
       }),
     )
   rows.push({
     name: 'source',
-    terms: new Map(arcs.filter((a) => a.stage === 0).map((a) => [a.x, 1])),
+    terms: new Map(arcs.filter((arc) => arc.stage === 0).map((arc) => [arc.x, 1])),
     op: '=',
     rhs: 1,
   })
-  for (let layer = 1; layer < n.states.length - 1; layer++)
-    for (let node = 0; node < (n.states[layer] ?? 0); node++) {
+  for (let layer = 1; layer < planNetwork.states.length - 1; layer++)
+    for (let node = 0; node < (planNetwork.states[layer] ?? 0); node++) {
       const terms = new Map<string, number>()
-      for (const a of arcs) {
-        if (a.stage === layer - 1 && a.to === node) terms.set(a.x, 1)
-        else if (a.stage === layer && a.from === node) terms.set(a.x, -1)
+      for (const arc of arcs) {
+        if (arc.stage === layer - 1 && arc.to === node) terms.set(arc.x, 1)
+        else if (arc.stage === layer && arc.from === node) terms.set(arc.x, -1)
       }
       if (terms.size > 0) rows.push({ name: `flow${layer}_${node}`, terms, op: '=', rhs: 0 })
     }
   rows.push(
-    { name: 'slot', terms: sum((a) => a.ticks), op: '<=', rhs: n.slotTicks },
-    { name: 'work', terms: sum((a) => a.exfoliates), op: '<=', rhs: n.maxExfoliations },
+    { name: 'slot', terms: sum((arc) => arc.ticks), op: '<=', rhs: planNetwork.slotTicks },
+    {
+      name: 'work',
+      terms: sum((arc) => arc.exfoliates),
+      op: '<=',
+      rhs: planNetwork.maxExfoliations,
+    },
   )
   // One mark in one stage and its partner in another are never both chosen.
-  n.never.forEach(([x, y], p) =>
-    n.stages.forEach((_, i) =>
-      n.stages.forEach((__, j) => {
+  planNetwork.never.forEach(([x, y], pair) =>
+    planNetwork.stages.forEach((_, i) =>
+      planNetwork.stages.forEach((__, j) => {
         if (i === j) return
-        const one = arcs.filter((a) => a.stage === i && a.marks.includes(x))
-        const other = arcs.filter((a) => a.stage === j && a.marks.includes(y))
+        const one = arcs.filter((arc) => arc.stage === i && arc.marks.includes(x))
+        const other = arcs.filter((arc) => arc.stage === j && arc.marks.includes(y))
         if (one.length > 0 && other.length > 0)
           rows.push({
-            name: `pair${p}_${i}_${j}`,
-            terms: new Map([...one, ...other].map((a) => [a.x, 1])),
+            name: `pair${pair}_${i}_${j}`,
+            terms: new Map([...one, ...other].map((flow) => [flow.x, 1])),
             op: '<=',
             rhs: 1,
           })
       }),
     ),
   )
-  n.headroom.forEach((h, r) =>
-    rows.push({ name: `tolerance${r}`, terms: sum((a) => a.loads[r] ?? 0), op: '<=', rhs: h }),
+  planNetwork.headroom.forEach((headroom, zone) =>
+    rows.push({
+      name: `tolerance${zone}`,
+      terms: sum((arc) => arc.loads[zone] ?? 0),
+      op: '<=',
+      rhs: headroom,
+    }),
   )
   const bounds: string[] = []
-  const value = sum((a) => a.taste)
-  n.weights.forEach((w, k) => {
-    const terms = sum((a) => -(a.effects[k] ?? 0))
+  const value = sum((arc) => arc.taste)
+  planNetwork.weights.forEach((weight, aim) => {
+    const terms = sum((arc) => -(arc.effects[aim] ?? 0))
     let from = 0
-    n.returns.forEach((seg, j) => {
-      const y = `y${k}_${j}`
+    planNetwork.returns.forEach((seg, j) => {
+      const y = `y${aim}_${j}`
       terms.set(y, 1)
-      value.set(y, w * seg.slope)
+      value.set(y, weight * seg.slope)
       bounds.push(seg.upTo === null ? `0 <= ${y}` : `0 <= ${y} <= ${seg.upTo - from}`)
       from = seg.upTo ?? from
     })
-    rows.push({ name: `effect${k}`, terms, op: '<=', rhs: 0 })
+    rows.push({ name: `effect${aim}`, terms, op: '<=', rhs: 0 })
   })
   const run = (
     sense: 'Maximize' | 'Minimize',
@@ -110,7 +128,7 @@ export async function byFlow(n: PlanNetwork, seconds: number): Promise<Tuple | u
         goal,
         [...rows, ...more],
         bounds,
-        arcs.map((a) => a.x),
+        arcs.map((arc) => arc.x),
       ),
       { mip_rel_gap: 0, mip_abs_gap: 0, time_limit: seconds, random_seed: 7 },
     )
@@ -120,8 +138,10 @@ export async function byFlow(n: PlanNetwork, seconds: number): Promise<Tuple | u
     return {
       goal: answer.ObjectiveValue,
       on: new Set(
-        Object.values(answer.Columns).flatMap((c) =>
-          'Primal' in c && c.Name.startsWith('x') && c.Primal > 0.5 ? [c.Name] : [],
+        Object.values(answer.Columns).flatMap((column) =>
+          'Primal' in column && column.Name.startsWith('x') && column.Primal > 0.5
+            ? [column.Name]
+            : [],
         ),
       ),
     }
@@ -129,51 +149,53 @@ export async function byFlow(n: PlanNetwork, seconds: number): Promise<Tuple | u
   const first = run('Maximize', value, [])
   if (!first) return undefined
   const hold: Row[] = [{ name: 'value', terms: value, op: '>=', rhs: Math.round(first.goal) - 0.5 }]
-  const cost = sum((a) => a.cost)
+  const cost = sum((arc) => arc.cost)
   const second = must(run('Minimize', cost, hold))
   hold.push({ name: 'cost', terms: cost, op: '<=', rhs: Math.round(second.goal) + 0.5 })
-  const idle = sum((a) => a.idle)
+  const idle = sum((arc) => arc.idle)
   const third = must(run('Minimize', idle, hold))
   hold.push({ name: 'idle', terms: idle, op: '<=', rhs: Math.round(third.goal) + 0.5 })
   // Where no other choice of options comes to the same three numbers, the ids have nothing to
   // decide.
-  const chosenNow = n.stages.map(
-    (_, s) => arcs.find((a) => a.stage === s && third.on.has(a.x))?.option ?? '',
+  const chosenNow = planNetwork.stages.map(
+    (_, stage) => arcs.find((arc) => arc.stage === stage && third.on.has(arc.x))?.option ?? '',
   )
   const other: Row = {
     name: 'another',
-    terms: new Map(arcs.filter((a) => a.option === chosenNow[a.stage]).map((a) => [a.x, 1])),
+    terms: new Map(
+      arcs.filter((arc) => arc.option === chosenNow[arc.stage]).map((arc) => [arc.x, 1]),
+    ),
     op: '<=',
-    rhs: n.stages.length - 1,
+    rhs: planNetwork.stages.length - 1,
   }
   if (!run('Minimize', idle, [...hold, other]))
     return inWhole(
-      n,
-      arcs.filter((a) => third.on.has(a.x)),
+      planNetwork,
+      arcs.filter((arc) => third.on.has(arc.x)),
     )
   // The smallest ids: ranked within each stage as the joined text compares them. Where the plan
   // found is already the only choice left, nothing is solved.
   let last = third
-  for (let s = 0; s < n.stages.length; s++) {
-    const own = arcs.filter((a) => a.stage === s)
-    const end = s === n.stages.length - 1 ? '' : '|'
-    const names = [...new Set(own.map((a) => a.option))].sort((a, b) =>
-      `${a}${end}` < `${b}${end}` ? -1 : 1,
+  for (let stage = 0; stage < planNetwork.stages.length; stage++) {
+    const own = arcs.filter((arc) => arc.stage === stage)
+    const end = stage === planNetwork.stages.length - 1 ? '' : '|'
+    const names = [...new Set(own.map((arc) => arc.option))].sort((arc, other) =>
+      `${arc}${end}` < `${other}${end}` ? -1 : 1,
     )
-    const rank = new Map(own.map((a) => [a.x, names.indexOf(a.option)]))
+    const rank = new Map(own.map((arc) => [arc.x, names.indexOf(arc.option)]))
     if (names.length > 1 && [...last.on].some((x) => (rank.get(x) ?? 0) > 0))
-      last = must(run('Minimize', new Map([...rank].filter(([, v]) => v > 0)), hold))
-    const chosen = own.find((a) => last.on.has(a.x))?.option ?? ''
+      last = must(run('Minimize', new Map([...rank].filter(([, value]) => value > 0)), hold))
+    const chosen = own.find((arc) => last.on.has(arc.x))?.option ?? ''
     hold.push({
-      name: `id${s}`,
-      terms: new Map(own.filter((a) => a.option === chosen).map((a) => [a.x, 1])),
+      name: `id${stage}`,
+      terms: new Map(own.filter((arc) => arc.option === chosen).map((arc) => [arc.x, 1])),
       op: '=',
       rhs: 1,
     })
   }
   return inWhole(
-    n,
-    arcs.filter((a) => last.on.has(a.x)),
+    planNetwork,
+    arcs.filter((arc) => last.on.has(arc.x)),
   )
 }
 
@@ -184,42 +206,46 @@ const must = <T>(x: T | undefined): T => {
 
 /** The answer added up again in whole numbers, with every limit looked at once more. */
 function inWhole(
-  n: PlanNetwork,
+  planNetwork: PlanNetwork,
   path: readonly (PlanNetwork['stages'][number]['arcs'][number] & { stage: number })[],
 ): Tuple {
-  const ordered = [...path].sort((a, b) => a.stage - b.stage)
-  if (ordered.length !== n.stages.length) throw new Error('not one way through each stage')
-  ordered.forEach((a, i) => {
-    if (i > 0 && ordered[i - 1]?.to !== a.from) throw new Error('the way is broken')
+  const ordered = [...path].sort((arc, other) => arc.stage - other.stage)
+  if (ordered.length !== planNetwork.stages.length)
+    throw new Error('not one way through each stage')
+  ordered.forEach((arc, i) => {
+    if (i > 0 && ordered[i - 1]?.to !== arc.from) throw new Error('the way is broken')
   })
-  const total = (pick: (a: (typeof path)[number]) => number) =>
-    ordered.reduce((t, a) => t + pick(a), 0)
-  if (total((a) => a.ticks) > n.slotTicks || total((a) => a.exfoliates) > n.maxExfoliations)
+  const total = (pick: (arc: (typeof path)[number]) => number) =>
+    ordered.reduce((sum, arc) => sum + pick(arc), 0)
+  if (
+    total((arc) => arc.ticks) > planNetwork.slotTicks ||
+    total((arc) => arc.exfoliates) > planNetwork.maxExfoliations
+  )
     throw new Error('over the slot')
-  const marks = ordered.flatMap((a) => a.marks)
-  if (n.never.some(([x, y]) => marks.includes(x) && marks.includes(y)))
+  const marks = ordered.flatMap((arc) => arc.marks)
+  if (planNetwork.never.some(([x, y]) => marks.includes(x) && marks.includes(y)))
     throw new Error('two that never share a visit')
-  n.headroom.forEach((h, r) => {
-    if (total((a) => a.loads[r] ?? 0) > h) throw new Error('over a tolerance')
+  planNetwork.headroom.forEach((headroom, zone) => {
+    if (total((arc) => arc.loads[zone] ?? 0) > headroom) throw new Error('over a tolerance')
   })
   const gain = (effect: number) => {
     let out = 0
     let from = 0
-    for (const s of n.returns) {
-      const to = Math.min(effect, s.upTo ?? effect)
-      if (to > from) out += (to - from) * s.slope
-      from = Math.max(from, s.upTo ?? from)
+    for (const part of planNetwork.returns) {
+      const to = Math.min(effect, part.upTo ?? effect)
+      if (to > from) out += (to - from) * part.slope
+      from = Math.max(from, part.upTo ?? from)
     }
     return out
   }
   return {
-    value: n.weights.reduce(
-      (v, w, k) => v + w * gain(total((a) => a.effects[k] ?? 0)),
-      total((a) => a.taste),
+    value: planNetwork.weights.reduce(
+      (sum, weight, aim) => sum + weight * gain(total((arc) => arc.effects[aim] ?? 0)),
+      total((arc) => arc.taste),
     ),
-    cost: total((a) => a.cost),
-    idle: total((a) => a.idle),
-    options: ordered.map((a) => a.option),
+    cost: total((arc) => arc.cost),
+    idle: total((arc) => arc.idle),
+    options: ordered.map((arc) => arc.option),
   }
 }
 
@@ -233,8 +259,8 @@ function toLp(
   const line = (terms: Map<string, number>) => {
     const out: string[] = []
     let text = ''
-    for (const [name, c] of terms) {
-      text += `${c < 0 ? ' - ' : ' + '}${Math.abs(c)} ${name}`
+    for (const [name, value] of terms) {
+      text += `${value < 0 ? ' - ' : ' + '}${Math.abs(value)} ${name}`
       if (text.length > 200) {
         out.push(text)
         text = ''
@@ -243,9 +269,9 @@ function toLp(
     return [...out, text].join('\n') || '0 x0_0'
   }
   return `${sense}\n obj: ${line(goal)}\nSubject To\n${rows
-    .filter((r) => r.terms.size > 0)
-    .map((r) => ` ${r.name}: ${line(r.terms)} ${r.op} ${r.rhs}`)
+    .filter((zone) => zone.terms.size > 0)
+    .map((zone) => ` ${zone.name}: ${line(zone.terms)} ${zone.op} ${zone.rhs}`)
     .join(
       '\n',
-    )}\nBounds\n${bounds.map((b) => ` ${b}`).join('\n')}\nBinary\n${binaries.join('\n')}\nEnd\n`
+    )}\nBounds\n${bounds.map((bound) => ` ${bound}`).join('\n')}\nBinary\n${binaries.join('\n')}\nEnd\n`
 }

@@ -13,11 +13,11 @@ describe('the best plan', () => {
   it(`of ${SMALL} small seeded cases is what trying everything finds, and what an outside solver finds`, async () => {
     let solved = 0
     for (let seed = 1; seed <= SMALL; seed++) {
-      const { c, slotTicks } = small(seed)
-      const n = network(c, slotTicks)
-      const own = ours(solve(c, slotTicks), n.stages.length)
-      expect(own, `seed ${seed}, trying everything`).toEqual(byTrying(n))
-      expect(own, `seed ${seed}, outside solver`).toEqual(await byFlow(n, SECONDS))
+      const { c: planCase, slotTicks } = small(seed)
+      const planNetwork = network(planCase, slotTicks)
+      const own = ours(solve(planCase, slotTicks), planNetwork.stages.length)
+      expect(own, `seed ${seed}, trying everything`).toEqual(byTrying(planNetwork))
+      expect(own, `seed ${seed}, outside solver`).toEqual(await byFlow(planNetwork, SECONDS))
       if (own) solved++
     }
     console.log(

@@ -75,13 +75,13 @@ interface Walk {
   taste: number
   works: number
 }
-const gain = (e: number) => {
+const gain = (event: number) => {
   let out = 0
   let from = 0
-  for (const s of RETURNS) {
-    const to = Math.min(e, s.upTo)
-    if (to > from) out += (to - from) * s.slope
-    from = Math.max(from, s.upTo)
+  for (const part of RETURNS) {
+    const to = Math.min(event, part.upTo)
+    if (to > from) out += (to - from) * part.slope
+    from = Math.max(from, part.upTo)
   }
   return out
 }
@@ -94,124 +94,147 @@ function best(input: PlanInput, offered: readonly TechniqueId[]): number | undef
   const method = methodOf(input.school, input.policy)
   const aims = input.aims
   const read = (
-    r: RegionId,
+    region: RegionId,
     id: 'oil' | 'water' | 'redness' | 'congestion' | 'texture' | 'lines',
-  ) => input.profile.regions[r][id]
-  const need = (aim: (typeof aims)[number], r: RegionId) => {
-    const n = CONCERN_NEED[aim]
-    if ('constant' in n) return n.constant
-    if ('unread' in n) return read(r, n.reading) ?? n.unread
-    const g = read(r, n.reading) ?? 2
-    return n.invert ? 4 - g : g
+  ) => input.profile.regions[region][id]
+  const need = (aim: (typeof aims)[number], region: RegionId) => {
+    const need = CONCERN_NEED[aim]
+    if ('constant' in need) return need.constant
+    if ('unread' in need) return read(region, need.reading) ?? need.unread
+    const grade = read(region, need.reading) ?? 2
+    return need.invert ? 4 - grade : grade
   }
   const tolerances = REGION_IDS.map(
-    (r) => toleranceOf(input.profile, r, input.verdict.limit.tolerancePercent).hundredths,
+    (region) => toleranceOf(input.profile, region, input.verdict.limit.tolerancePercent).hundredths,
   )
   const resilient =
     input.profile.unread.length === 0 &&
     REGION_IDS.every(
-      (r) =>
-        (input.profile.regions[r].sensitivity ?? 2) <= 1 &&
-        (input.profile.regions[r].redness ?? 1) === 0,
+      (region) =>
+        (input.profile.regions[region].sensitivity ?? 2) <= 1 &&
+        (input.profile.regions[region].redness ?? 1) === 0,
     ) &&
     (input.profile.age ?? 40) < 60
   const mostWorks = resilient ? method.exfoliationLimit : 1
-  const room = (r: RegionId) => (tolerances[REGION_IDS.indexOf(r)] ?? 0) - input.residual[r]
+  const room = (region: RegionId) =>
+    (tolerances[REGION_IDS.indexOf(region)] ?? 0) - input.residual[region]
   const withoutWeakest = (set: readonly RegionId[]): RegionId[] => {
-    const more = set.filter((r) => set.some((x) => room(x) < room(r)))
+    const more = set.filter((region) => set.some((x) => room(x) < room(region)))
     return more.length > set.length / 2 ? more : []
   }
   let top: number | undefined
   const doStep = (
-    w: Walk,
+    walk: Walk,
     id: TechniqueId,
     regions: readonly RegionId[],
     minutes: number,
     passes: number | undefined,
   ): Walk | undefined => {
-    const t = TECHNIQUES[id]
-    const chain = connect(w.surface, t, regions)
+    const ownTechnique = TECHNIQUES[id]
+    const chain = connect(walk.surface, ownTechnique, regions)
     if (!chain) return undefined
-    const out = { ...w, loads: [...w.loads], effects: [...w.effects] }
-    for (const s of [...chain.steps, { technique: id, regions, minutes }]) {
-      const x = TECHNIQUES[s.technique]
-      REGION_IDS.forEach((r, i) => {
-        if (s.regions.includes(r))
+    const out = { ...walk, loads: [...walk.loads], effects: [...walk.effects] }
+    for (const step of [...chain.steps, { technique: id, regions, minutes }]) {
+      const x = TECHNIQUES[step.technique]
+      REGION_IDS.forEach((region, i) => {
+        if (step.regions.includes(region))
           out.loads[i] =
             (out.loads[i] ?? 0) +
             loadOn(
-              r,
+              region,
               x,
               {
-                handsMinutes: s.minutes,
+                handsMinutes: step.minutes,
                 dwellMinutes: 0,
-                passes: s.technique === id ? (passes ?? 0) : 0,
+                passes: step.technique === id ? (passes ?? 0) : 0,
                 setting: x.setting?.start ?? 0,
               },
-              out.surface[r].warmth === 'warm' ? 125 : 100,
+              out.surface[region].warmth === 'warm' ? 125 : 100,
             )
       })
-      out.surface = applyTechnique(out.surface, x, s.regions, s.minutes * 2)
-      out.ticks += s.minutes * 2
+      out.surface = applyTechnique(out.surface, x, step.regions, step.minutes * 2)
+      out.ticks += step.minutes * 2
     }
     return out.ticks > input.slotMinutes * 2 ||
-      out.loads.some((l, i) => l > (w.loads[i] ?? 0) && l > (tolerances[i] ?? 0))
+      out.loads.some((load, i) => load > (walk.loads[i] ?? 0) && load > (tolerances[i] ?? 0))
       ? undefined
       : out
   }
-  const go = (i: number, w: Walk): void => {
+  const go = (i: number, walk: Walk): void => {
     const stage = ORDER[i]
     if (!stage) {
-      const v = aims.reduce(
-        (sum, _, k) => sum + (RANK_WEIGHTS[k] ?? 0) * gain(w.effects[k] ?? 0),
-        w.taste,
+      const total = aims.reduce(
+        (sum, _, aim) => sum + (RANK_WEIGHTS[aim] ?? 0) * gain(walk.effects[aim] ?? 0),
+        walk.taste,
       )
-      if (top === undefined || v > top) top = v
+      if (top === undefined || total > top) top = total
       return
     }
     const here = stage
-      .filter((t) => offered.includes(t) || FLOOR.includes(t) || CLEANSES.includes(t))
-      .filter((t) => (t !== 'eyesOff' || input.madeUp) && (t !== 'sunProtection' || input.daylight))
-    const must = stage.some((t) => FLOOR.includes(t) || CLEANSES.includes(t)) && here.length > 0
-    if (!must) go(i + 1, w)
+      .filter(
+        (technique) =>
+          offered.includes(technique) || FLOOR.includes(technique) || CLEANSES.includes(technique),
+      )
+      .filter(
+        (technique) =>
+          (technique !== 'eyesOff' || input.madeUp) &&
+          (technique !== 'sunProtection' || input.daylight),
+      )
+    const must =
+      stage.some((technique) => FLOOR.includes(technique) || CLEANSES.includes(technique)) &&
+      here.length > 0
+    if (!must) go(i + 1, walk)
     for (const id of here) {
-      const a = allowance(id, input)
-      const t = TECHNIQUES[id]
-      if (a.never.length > 0) continue
-      const longest = Math.max(...t.minutes.choices)
-      const listed = t.minutes.choices.filter((m) => m <= a.minutesMost)
-      const works = t.families.some((f) => EXFOLIATING.includes(f)) ? 1 : 0
-      if (w.works + works > mostWorks) continue
-      const groups = t.groups
-        .map((g) => (g === 'body' ? [] : GROUPS[g].filter((r) => !a.barred.has(r))))
-        .filter((r, k) => t.groups[k] === 'body' || r.length > 0)
+      const ownAllowance = allowance(id, input)
+      const technique = TECHNIQUES[id]
+      if (ownAllowance.never.length > 0) continue
+      const longest = Math.max(...technique.minutes.choices)
+      const listed = technique.minutes.choices.filter(
+        (choice) => choice <= ownAllowance.minutesMost,
+      )
+      const works = technique.families.some((family) => EXFOLIATING.includes(family)) ? 1 : 0
+      if (walk.works + works > mostWorks) continue
+      const groups = technique.groups
+        .map((group) =>
+          group === 'body' ? [] : GROUPS[group].filter((other) => !ownAllowance.barred.has(other)),
+        )
+        .filter((regions, at) => technique.groups[at] === 'body' || regions.length > 0)
       // What takes something off or pulls may leave out the few zones that bear least.
-      const sets = t.families.some((f) => f === 'vacuum' || EXFOLIATING.includes(f))
-        ? [...groups, ...groups.map(withoutWeakest).filter((r) => r.length > 0)]
+      const sets = technique.families.some(
+        (family) => family === 'vacuum' || EXFOLIATING.includes(family),
+      )
+        ? [...groups, ...groups.map(withoutWeakest).filter((regions) => regions.length > 0)]
         : groups
       for (const regions of sets) {
-        for (const m of listed.length > 0
+        for (const length of listed.length > 0
           ? listed
-          : a.minutesMost >= t.minutes.least
-            ? [a.minutesMost]
+          : ownAllowance.minutesMost >= technique.minutes.least
+            ? [ownAllowance.minutesMost]
             : [])
-          for (const passes of t.passes ? [1, 2].filter((p) => p <= a.passesMost) : [undefined]) {
-            const minutes = passes === 2 ? Math.round(m * 3) / 2 : m
-            if (minutes > a.minutesMost) continue
-            const next = doStep(w, id, regions, minutes, passes)
+          for (const passes of technique.passes
+            ? [1, 2].filter((passes) => passes <= ownAllowance.passesMost)
+            : [undefined]) {
+            const minutes = passes === 2 ? Math.round(length * 3) / 2 : length
+            if (minutes > ownAllowance.minutesMost) continue
+            const next = doStep(walk, id, regions, minutes, passes)
             if (!next) continue
-            aims.forEach((aim, k) => {
+            aims.forEach((aim, at) => {
               const sum =
                 regions.length === 0
                   ? BODY_SHARE * (aim === 'rest' ? 3 : 0)
-                  : regions.reduce((s, r) => s + REGION_SHARE[r] * need(aim, r), 0)
-              next.effects[k] =
-                (next.effects[k] ?? 0) +
-                ((t.effects[aim] ?? 0) === 0
+                  : regions.reduce(
+                      (sum, region) => sum + REGION_SHARE[region] * need(aim, region),
+                      0,
+                    )
+              next.effects[at] =
+                (next.effects[at] ?? 0) +
+                ((technique.effects[aim] ?? 0) === 0
                   ? 0
-                  : Math.round(((t.effects[aim] ?? 0) * sum * Math.sqrt(m / longest)) / 10))
+                  : Math.round(
+                      ((technique.effects[aim] ?? 0) * sum * Math.sqrt(length / longest)) / 10,
+                    ))
             })
-            next.taste += ((method.taste[id] ?? 0) + a.favour) * 4
+            next.taste += ((method.taste[id] ?? 0) + ownAllowance.favour) * 4
             next.works += works
             go(i + 1, next)
           }
@@ -221,7 +244,7 @@ function best(input: PlanInput, offered: readonly TechniqueId[]): number | undef
   go(0, {
     surface: startSurface(input.madeUp),
     ticks: 0,
-    loads: REGION_IDS.map((r) => input.residual[r]),
+    loads: REGION_IDS.map((region) => input.residual[region]),
     effects: aims.map(() => 0),
     taste: 0,
     works: 0,
@@ -238,13 +261,23 @@ describe('the compiler', () => {
         ...new Set(Array.from({ length: 4 }, () => CHOSEN[next(CHOSEN.length)] ?? 'tone')),
       ]
       const without = TECHNIQUE_IDS.filter(
-        (t) => !offered.includes(t) && !FLOOR.includes(t) && !CLEANSES.includes(t),
+        (technique) =>
+          !offered.includes(technique) &&
+          !FLOOR.includes(technique) &&
+          !CLEANSES.includes(technique),
       )
-      const { input: q } = question(seed)
-      const input: PlanInput = { ...q, aims: q.aims.slice(0, 3), policy: { camps: {}, without } }
-      const p = propose(input)
+      const { input: ownInput } = question(seed)
+      const input: PlanInput = {
+        ...ownInput,
+        aims: ownInput.aims.slice(0, 3),
+        policy: { camps: {}, without },
+      }
+      const proposal = propose(input)
       const found = best(input, offered)
-      expect(p.failed ? undefined : p.value, `seed ${seed}, ${offered.join(', ')}`).toBe(found)
+      expect(
+        proposal.failed ? undefined : proposal.value,
+        `seed ${seed}, ${offered.join(', ')}`,
+      ).toBe(found)
       if (found !== undefined) planned++
     }
     console.log(

@@ -33,28 +33,31 @@ export async function compared(half: 0 | 1): Promise<Seen> {
     differ: [] as { seed: number; own: Tuple | undefined; outside: Tuple | undefined }[],
   }
   for (let seed = 1 + half; seed <= REALISTIC; seed += 2) {
-    const { c, slotTicks } = realistic(seed)
-    const n = network(c, slotTicks)
-    const best = solve(c, slotTicks)
-    const own = ours(best, n.stages.length)
-    const outside = await byFlow(n, SECONDS)
+    const { c: planCase, slotTicks } = realistic(seed)
+    const planNetwork = network(planCase, slotTicks)
+    const best = solve(planCase, slotTicks)
+    const own = ours(best, planNetwork.stages.length)
+    const outside = await byFlow(planNetwork, SECONDS)
     seen.cases++
     if (JSON.stringify(own) !== JSON.stringify(outside)) seen.differ.push({ seed, own, outside })
     if (!best) continue
     seen.solved++
-    if ((solve(c, slotTicks + 120)?.value ?? Number.POSITIVE_INFINITY) > best.value) seen.slot++
+    if ((solve(planCase, slotTicks + 120)?.value ?? Number.POSITIVE_INFINITY) > best.value)
+      seen.slot++
     if (
       (solve(
         {
-          ...c,
-          tolerance: Object.fromEntries(Object.keys(c.tolerance).map((r) => [r, 100_000])) as never,
+          ...planCase,
+          tolerance: Object.fromEntries(
+            Object.keys(planCase.tolerance).map((region) => [region, 100_000]),
+          ) as never,
         },
         slotTicks,
       )?.value ?? Number.POSITIVE_INFINITY) > best.value
     )
       seen.load++
-    if (best.moves.some((m) => m.mend)) seen.surface++
-    if (greedy(n) !== best.value) seen.greedy++
+    if (best.moves.some((move) => move.mend)) seen.surface++
+    if (greedy(planNetwork) !== best.value) seen.greedy++
   }
   console.log(
     `≈ ${seen.cases} realistic cases beside the outside solver as full tuples: the slot ` +

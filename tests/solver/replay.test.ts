@@ -16,7 +16,7 @@ const roomOf = (seed: number): Room => {
     tolerancePercent: input.verdict.limit.tolerancePercent,
     residual: input.residual,
     bars: [...input.verdict.bars, ...barsFromSkin(input.profile)],
-    products: new Map(input.shelf.map((s) => [s.product.id, s.product])),
+    products: new Map(input.shelf.map((item) => [item.product.id, item.product])),
   }
 }
 
@@ -35,24 +35,28 @@ describe('a plan walked again without the planner', () => {
     const seed =
       [...Array(40).keys()]
         .map((i) => i + 1)
-        .find((s) => propose(question(s).input).steps.some((x) => x.technique === 'maskOff')) ?? 1
+        .find((seed) =>
+          propose(question(seed).input).steps.some((x) => x.technique === 'maskOff'),
+        ) ?? 1
     const { steps } = propose(question(seed).input)
     const room = roomOf(seed)
     expect(
       replay(
-        steps.filter((s) => s.technique !== 'maskOff'),
+        steps.filter((step) => step.technique !== 'maskOff'),
         room,
       ),
     ).not.toEqual([])
     expect(
       replay(
-        steps.map((s) => (s.technique === 'moisturiser' ? { ...s, minutes: minutes(95) } : s)),
+        steps.map((step) =>
+          step.technique === 'moisturiser' ? { ...step, minutes: minutes(95) } : step,
+        ),
         room,
       ).join(),
     ).toContain('slot')
     expect(
       replay(
-        steps.filter((s) => s.technique !== 'milk'),
+        steps.filter((step) => step.technique !== 'milk'),
         room,
       ).length,
     ).toBeGreaterThan(0)

@@ -34,10 +34,10 @@ export interface Room {
 }
 
 const comesOff = (by: PlanStep, what: PlanStep): boolean => {
-  const t = TECHNIQUES[what.technique]
+  const technique = TECHNIQUES[what.technique]
   return (
-    by.technique === (t.removedBy ?? 'maskOff') ||
-    (by.technique === 'rinse' && t.leaves.film === 'mask')
+    by.technique === (technique.removedBy ?? 'maskOff') ||
+    (by.technique === 'rinse' && technique.leaves.film === 'mask')
   )
 }
 
@@ -53,54 +53,63 @@ export function replay(steps: readonly PlanStep[], room: Room): string[] {
   let works = 0
   const loads = { ...room.residual }
   const resting = new Map<RegionId, { since: number; step: PlanStep }>()
-  const grade = (r: RegionId, id: 'sensitivity' | 'redness') =>
-    room.profile.regions[r][id] ?? (id === 'sensitivity' ? 2 : 1)
+  const grade = (region: RegionId, id: 'sensitivity' | 'redness') =>
+    room.profile.regions[region][id] ?? (id === 'sensitivity' ? 2 : 1)
   for (const step of steps) {
-    const t = TECHNIQUES[step.technique]
-    const name = `${t.name} at ${minutes}`
-    for (const u of unmetNeeds(surface, t, step.regions))
-      wrong.push(`${name}: ${u.part} is ${u.have}, wants ${u.want}`)
+    const technique = TECHNIQUES[step.technique]
+    const name = `${technique.name} at ${minutes}`
+    for (const unmetNeed of unmetNeeds(surface, technique, step.regions))
+      wrong.push(`${name}: ${unmetNeed.part} is ${unmetNeed.have}, wants ${unmetNeed.want}`)
     for (const bar of room.bars)
       if (
         bar.does !== 'restricts' &&
-        bar.families.some((f) => t.families.includes(f)) &&
-        bar.regions.some((r) =>
-          t.wholeFace ? r !== 'neck' && r !== 'decollete' : step.regions.includes(r),
+        bar.families.some((family) => technique.families.includes(family)) &&
+        bar.regions.some((region) =>
+          technique.wholeFace
+            ? region !== 'neck' && region !== 'decollete'
+            : step.regions.includes(region),
         )
       )
         wrong.push(`${name}: ${bar.rule}`)
-    if (t.families.some((f) => EXFOLIATING.includes(f))) works++
+    if (technique.families.some((family) => EXFOLIATING.includes(family))) works++
     const product = step.productId === undefined ? undefined : room.products.get(step.productId)
-    if (product && !product.calming && step.regions.some((r) => surface[r].skin !== 'intact'))
+    if (
+      product &&
+      !product.calming &&
+      step.regions.some((region) => surface[region].skin !== 'intact')
+    )
       wrong.push(`${name}: ${product.name} on worked skin`)
-    for (const r of step.regions) {
-      const on = resting.get(r)
+    for (const region of step.regions) {
+      const on = resting.get(region)
       if (!on || !comesOff(step, on.step)) continue
-      const d = TECHNIQUES[on.step.technique].dwell
+      const dwell = TECHNIQUES[on.step.technique].dwell
       const window =
-        d && on.step.regions.some((x) => grade(x, 'sensitivity') >= 2 || grade(x, 'redness') >= 2)
-          ? d.sensitive
-          : d
+        dwell &&
+        on.step.regions.some((x) => grade(x, 'sensitivity') >= 2 || grade(x, 'redness') >= 2)
+          ? dwell.sensitive
+          : dwell
       const rested = minutes - on.since
       if (window && (rested < window.earliest || rested > window.latest))
         wrong.push(`${name}: rested ${rested}, window ${window.earliest} to ${window.latest}`)
-      resting.delete(r)
+      resting.delete(region)
     }
     // What rests is charged for its whole dwell where it is laid: until the step that lifts it.
     let dwell = 0
-    if (t.dwell) {
+    if (technique.dwell) {
       let at = minutes + step.minutes
       for (const later of steps.slice(steps.indexOf(step) + 1)) {
-        if (comesOff(later, step) && later.regions.some((r) => step.regions.includes(r))) break
+        if (comesOff(later, step) && later.regions.some((region) => step.regions.includes(region)))
+          break
         at += later.minutes
       }
       dwell = at - minutes - step.minutes
-      for (const r of step.regions) resting.set(r, { since: minutes + step.minutes, step })
+      for (const region of step.regions)
+        resting.set(region, { since: minutes + step.minutes, step })
     }
-    for (const r of step.regions)
-      loads[r] += loadOn(
-        r,
-        t,
+    for (const region of step.regions)
+      loads[region] += loadOn(
+        region,
+        technique,
         {
           handsMinutes: step.minutes,
           dwellMinutes: dwell,
@@ -108,23 +117,28 @@ export function replay(steps: readonly PlanStep[], room: Room): string[] {
           freeAcid: product ? freeAcidOf(product) : 0,
           setting: step.setting ?? 0,
         },
-        surface[r].warmth === 'warm' ? (TECHNIQUES.steam.heatFactor ?? 100) : 100,
+        surface[region].warmth === 'warm' ? (TECHNIQUES.steam.heatFactor ?? 100) : 100,
       )
-    surface = applyTechnique(surface, t, step.regions, step.minutes * 2)
+    surface = applyTechnique(surface, technique, step.regions, step.minutes * 2)
     minutes += step.minutes
   }
-  for (const r of REGION_IDS)
+  for (const region of REGION_IDS)
     if (
-      loads[r] > room.residual[r] &&
-      loads[r] > toleranceOf(room.profile, r, room.tolerancePercent).hundredths
+      loads[region] > room.residual[region] &&
+      loads[region] > toleranceOf(room.profile, region, room.tolerancePercent).hundredths
     )
-      wrong.push(`${r}: ${loads[r]} over its tolerance`)
+      wrong.push(`${region}: ${loads[region]} over its tolerance`)
   if (minutes > room.slotMinutes) wrong.push(`${minutes} minutes in a slot of ${room.slotMinutes}`)
-  const did = (f: FamilyId) => steps.some((s) => TECHNIQUES[s.technique].families.includes(f))
-  for (const [a, b] of NEVER) if (did(a) && did(b)) wrong.push(`${a} and ${b} in one visit`)
-  for (const [i, s] of steps.entries())
-    if (TECHNIQUES[s.technique].after && steps[i - 1]?.technique !== TECHNIQUES[s.technique].after)
-      wrong.push(`${s.technique} without ${TECHNIQUES[s.technique].after ?? ''}`)
+  const did = (family: FamilyId) =>
+    steps.some((step) => TECHNIQUES[step.technique].families.includes(family))
+  for (const [key, value] of NEVER)
+    if (did(key) && did(value)) wrong.push(`${key} and ${value} in one visit`)
+  for (const [i, step] of steps.entries())
+    if (
+      TECHNIQUES[step.technique].after &&
+      steps[i - 1]?.technique !== TECHNIQUES[step.technique].after
+    )
+      wrong.push(`${step.technique} without ${TECHNIQUES[step.technique].after ?? ''}`)
   if (works > 2) wrong.push(`${works} exfoliations`)
   if (resting.size > 0) wrong.push('something is left on')
   for (const must of [
@@ -136,6 +150,6 @@ export function replay(steps: readonly PlanStep[], room: Room): string[] {
     ...(room.madeUp ? (['eyesOff'] as const) : []),
     ...(room.daylight ? (['sunProtection'] as const) : []),
   ] as const)
-    if (!steps.some((s) => s.technique === must)) wrong.push(`no ${must}`)
+    if (!steps.some((step) => step.technique === must)) wrong.push(`no ${must}`)
   return wrong
 }

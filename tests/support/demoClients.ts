@@ -17,11 +17,11 @@ const SHELF = DEMO_PRODUCTS.map((product) => ({ product, lots: [lot(product.id)]
  * and school, and the whole shelf.
  */
 export function demoInput(key: string, more: Partial<PlanInput> = {}): PlanInput {
-  const c = DEEP.find((d) => d.key === key)
-  if (!c) throw new Error(`no demo client ${key}`)
+  const deep = DEEP.find((demoClient) => demoClient.key === key)
+  if (!deep) throw new Error(`no demo client ${key}`)
   const answers: Answers = Object.fromEntries(
     FINDING_ORDER.map((id): [string, Answer] => {
-      const yes = c.yes[id]
+      const yes = deep.yes[id]
       if (!yes) return [id, { say: 'no' }]
       const { daysAgo, ...rest } = yes
       return [
@@ -35,16 +35,16 @@ export function demoInput(key: string, more: Partial<PlanInput> = {}): PlanInput
     }),
   )
   const profile = deriveProfile(
-    { ...Object.fromEntries(ZONE_IDS.map((z) => [z, c.base])), ...c.zones },
-    new Date(TODAY).getFullYear() - Number(c.born.slice(0, 4)),
-    c.whole,
+    { ...Object.fromEntries(ZONE_IDS.map((zone) => [zone, deep.base])), ...deep.zones },
+    new Date(TODAY).getFullYear() - Number(deep.born.slice(0, 4)),
+    deep.whole,
   )
   return planInput({
     answers,
     profile,
     verdict: withSkin(screen(answers, TODAY), profile),
-    school: c.school,
-    aims: c.aims,
+    school: deep.school,
+    aims: deep.aims,
     shelf: SHELF,
     madeUp: key !== 'forester',
     slotMinutes: 60,

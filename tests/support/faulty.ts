@@ -30,13 +30,13 @@ export async function deafProxy(
   )
   return {
     port,
-    deaf: (v) => {
-      deaf = v
+    deaf: (value) => {
+      deaf = value
     },
     close: () =>
-      new Promise((r) => {
+      new Promise((done) => {
         server.closeAllConnections()
-        server.close(() => r())
+        server.close(() => done())
       }),
   }
 }
@@ -53,15 +53,15 @@ export async function slowDatabase(target: number): Promise<{
 }> {
   let holding = false
   let tell = () => {}
-  let told = new Promise<void>((r) => {
-    tell = r
+  let told = new Promise<void>((done) => {
+    tell = done
   })
   const sockets = new Set<Socket>()
   const server = createTcp((from) => {
     const to = connect(target, '127.0.0.1')
-    for (const s of [from, to]) {
-      sockets.add(s)
-      s.on('close', () => sockets.delete(s))
+    for (const socket of [from, to]) {
+      sockets.add(socket)
+      socket.on('close', () => sockets.delete(socket))
     }
     from.on('data', (bytes) => {
       if (holding && bytes.includes('commit')) {
@@ -82,15 +82,15 @@ export async function slowDatabase(target: number): Promise<{
     holdCommits: (on) => {
       holding = on
       if (on)
-        told = new Promise((r) => {
-          tell = r
+        told = new Promise((done) => {
+          tell = done
         })
     },
     held: () => told,
     close: () =>
-      new Promise((r) => {
-        for (const s of sockets) s.destroy()
-        server.close(() => r())
+      new Promise((done) => {
+        for (const socket of sockets) socket.destroy()
+        server.close(() => done())
       }),
   }
 }

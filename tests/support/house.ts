@@ -21,18 +21,18 @@ export async function open(page: Page, path: string): Promise<void> {
 export const keptOnDevice = (page: Page): Promise<string> =>
   page.evaluate(async () => {
     const db = await new Promise<IDBDatabase>((resolve, reject) => {
-      const r = indexedDB.open('oak-basin')
-      r.onsuccess = () => resolve(r.result)
-      r.onerror = () => reject(new Error('no store'))
+      const iDBOpenDBRequest = indexedDB.open('oak-basin')
+      iDBOpenDBRequest.onsuccess = () => resolve(iDBOpenDBRequest.result)
+      iDBOpenDBRequest.onerror = () => reject(new Error('no store'))
     })
     if (!db.objectStoreNames.contains('drafts')) {
       db.close()
       return ''
     }
-    const all = (s: string) =>
+    const all = (stage: string) =>
       new Promise<unknown[]>((resolve) => {
-        const r = db.transaction(s).objectStore(s).getAll()
-        r.onsuccess = () => resolve(r.result)
+        const iDBRequest = db.transaction(stage).objectStore(stage).getAll()
+        iDBRequest.onsuccess = () => resolve(iDBRequest.result)
       })
     const text = JSON.stringify([await all('drafts'), await all('taps')])
     db.close()

@@ -37,9 +37,9 @@ export function caller(base: string, via = base): Caller {
       },
       ...(write ? { body: raw ?? JSON.stringify(body ?? {}) } : {}),
     })
-    for (const c of response.headers.getSetCookie()) {
-      const [pair = ''] = c.split(';')
-      cookie = /=$|=;/.test(pair) || c.includes('Max-Age=0') ? '' : pair
+    for (const ownCookie of response.headers.getSetCookie()) {
+      const [pair = ''] = ownCookie.split(';')
+      cookie = /=$|=;/.test(pair) || ownCookie.includes('Max-Age=0') ? '' : pair
     }
     const text = await response.text()
     let parsed: unknown = text

@@ -29,7 +29,7 @@ export async function someone(
   born = '1985-04-04',
 ): Promise<string> {
   const id = randomUUID()
-  const r = await call('/api/people', {
+  const reply = await call('/api/people', {
     method: 'POST',
     body: {
       id,
@@ -44,7 +44,7 @@ export async function someone(
       faceWidthMm: 140,
     },
   })
-  if (r.status !== 200) throw new Error(r.text)
+  if (reply.status !== 200) throw new Error(reply.text)
   return id
 }
 const clientId = (key: string) => (/^[0-9a-f]{8}-[0-9a-f]{4}-/.test(key) ? key : demoId(key))
@@ -80,8 +80,8 @@ export async function prepared(
 ): Promise<string> {
   const id = await book(call, who, client)
   const must = async (path: string, method: string, body: unknown) => {
-    const r = await call(`/api/visits/${id}${path}`, { method, body })
-    if (r.status !== 200) throw new Error(`${path}: ${r.text}`)
+    const reply = await call(`/api/visits/${id}${path}`, { method, body })
+    if (reply.status !== 200) throw new Error(`${path}: ${reply.text}`)
   }
   await must('/answers', 'PUT', { id: randomUUID(), answers: allNo(), medicines: '' })
   await must('/consent', 'POST', {
@@ -107,8 +107,8 @@ export async function treating(
 ): Promise<string> {
   const id = await prepared(call, who, client)
   if (who === 'trainee') await call(`/api/visits/${id}/countersign`, { method: 'POST' })
-  const r = await call(`/api/visits/${id}/start`, { method: 'POST' })
-  if (r.status !== 200) throw new Error(r.text)
+  const reply = await call(`/api/visits/${id}/start`, { method: 'POST' })
+  if (reply.status !== 200) throw new Error(reply.text)
   return id
 }
 
@@ -129,16 +129,16 @@ export const tap = (
 
 /** Every step tapped done, a minute each, then finished. */
 export async function throughTheRoom(call: Caller, id: string): Promise<void> {
-  const b = await bundleOf(call, id)
-  const steps = b.plans.find((p) => p.version === 1)?.steps ?? []
+  const bundle = await bundleOf(call, id)
+  const steps = bundle.plans.find((plan) => plan.version === 1)?.steps ?? []
   let at = Date.now() - steps.length * 60_000
   const events = [
     tap({ kind: 'started' }, at),
-    ...steps.map((s) => tap({ kind: 'stepDone', key: s.key, cue: true }, (at += 60_000))),
+    ...steps.map((step) => tap({ kind: 'stepDone', key: step.key, cue: true }, (at += 60_000))),
     tap({ kind: 'finished' }, at + 1000),
   ]
-  const r = await call(`/api/visits/${id}/events`, { method: 'POST', body: { events } })
-  if (r.status !== 200) throw new Error(r.text)
+  const reply = await call(`/api/visits/${id}/events`, { method: 'POST', body: { events } })
+  if (reply.status !== 200) throw new Error(reply.text)
 }
 
 export async function sealedVisit(
@@ -148,7 +148,10 @@ export async function sealedVisit(
 ): Promise<string> {
   const id = await treating(call, who, client)
   await throughTheRoom(call, id)
-  const r = await call(`/api/visits/${id}/seal`, { method: 'POST', body: { text: 'Went well.' } })
-  if (r.status !== 200) throw new Error(r.text)
+  const reply = await call(`/api/visits/${id}/seal`, {
+    method: 'POST',
+    body: { text: 'Went well.' },
+  })
+  if (reply.status !== 200) throw new Error(reply.text)
   return id
 }

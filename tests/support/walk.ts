@@ -9,7 +9,7 @@ export async function signIn(page: Page, who: Who): Promise<void> {
   await page.getByLabel('Password').fill(ACCOUNTS[who].password)
   await page.getByRole('button', { name: 'Sign in' }).click()
   await expect(page.getByRole('link', { name: 'People' })).toBeVisible()
-  await page.waitForURL((u) => !u.pathname.startsWith('/sign-in'))
+  await page.waitForURL((uRL) => !uRL.pathname.startsWith('/sign-in'))
 }
 
 export async function openVisit(page: Page, client: string): Promise<void> {
@@ -50,8 +50,11 @@ export async function askAsBefore(page: Page, client: string): Promise<void> {
     await rest.first().click()
     await expect(rest).toHaveCount(left - 1)
   }
-  for (const q of await page.getByRole('listitem').filter({ hasText: 'last time: yes' }).all())
-    await q.getByText('Yes', { exact: true }).click()
+  for (const locator of await page
+    .getByRole('listitem')
+    .filter({ hasText: 'last time: yes' })
+    .all())
+    await locator.getByText('Yes', { exact: true }).click()
   await signTyped(page, client)
   await page.getByRole('button', { name: 'Keep the answers, read the skin' }).click()
   await page.waitForURL(/\/read$/)

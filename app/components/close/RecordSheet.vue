@@ -31,7 +31,7 @@ const reactions = computed(() =>
 )
 const suspected = (id: string | null) =>
   props.bundle.shelf.find((item) => item.product.id === id)?.product.name ?? 'none'
-const noted = computed(() => (props.treatment?.notes ?? []).map((n) => n.text).join(' · '))
+const noted = computed(() => (props.treatment?.notes ?? []).map((note) => note.text).join(' · '))
 const amended = ({ at, by, reason }: VisitBundle['amendments'][number]) =>
   `${dayAndClock(at, zone.value)}, ${by}: ${reason}`
 </script>

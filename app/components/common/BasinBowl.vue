@@ -13,18 +13,18 @@ const props = defineProps<{
   dark?: boolean
 }>()
 const scale = computed(() => Math.max(props.tolerance, props.before + props.today, 1))
-const level = (h: number) => 34 - (Math.min(h, scale.value) / scale.value) * 30
+const level = (height: number) => 34 - (Math.min(height, scale.value) / scale.value) * 30
 const over = computed(() => props.before + props.today > props.tolerance)
 const tone = computed(() => BASIN_COLOURS[props.dark ? 'room' : 'desk'])
 const clip = useId()
-const f = (h: number) => (h / 100).toFixed(1)
+const loadWords = (hundredths: number) => (hundredths / 100).toFixed(1)
 </script>
 
 <template>
   <div
     class="bowl"
     :class="{ over }"
-    :aria-label="`${name}: ${f(before + today)} of ${f(tolerance)}${over ? ', over the tolerance' : ''}`"
+    :aria-label="`${name}: ${loadWords(before + today)} of ${loadWords(tolerance)}${over ? ', over the tolerance' : ''}`"
     role="img"
   >
     <svg viewBox="0 0 64 40" aria-hidden="true">
@@ -49,7 +49,9 @@ const f = (h: number) => (h / 100).toFixed(1)
       />
     </svg>
     <div class="cap" aria-hidden="true">
-      <b>{{ name }}</b><span class="figures">{{ f(before + today) }} of {{ f(tolerance) }}</span>
+      <b>{{ name }}</b><span class="figures"
+        >{{ loadWords(before + today) }} of {{ loadWords(tolerance) }}</span
+      >
     </div>
   </div>
 </template>

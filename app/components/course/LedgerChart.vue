@@ -48,7 +48,7 @@ const option = computed(() => {
       props.now + SHOWN.after,
       6,
       half,
-    ).map((p) => [p.at, fromHundredths(p.load)]),
+    ).map((point) => [point.at, fromHundredths(point.load)]),
     ...(region === 'forehead'
       ? {
           markLine: {
@@ -66,7 +66,7 @@ const option = computed(() => {
     textStyle: { fontFamily: 'Hanken Grotesk Variable, sans-serif' },
     grid: { left: 34, right: 12, top: 30, bottom: 26 },
     legend: { top: 0, textStyle: { color: DESK.ink } },
-    tooltip: { trigger: 'axis', valueFormatter: (v: number) => v.toFixed(1) },
+    tooltip: { trigger: 'axis', valueFormatter: (value: number) => value.toFixed(1) },
     xAxis: { type: 'time', axisLabel: { color: DESK['ink-soft'], hideOverlap: true } },
     yAxis: {
       type: 'value',

@@ -16,7 +16,7 @@ const props = withDefaults(
     pick?: boolean
     fromHead?: boolean
     dark?: boolean
-    words?: (z: ZoneId) => string
+    words?: (zone: ZoneId) => string
   }>(),
   { fill: () => ({}), marks: () => ({}), chosen: () => [], words: undefined },
 )
@@ -27,16 +27,16 @@ const emit = defineEmits<{
 }>()
 
 const tone = computed(() => FACE_COLOURS[props.dark ? 'room' : 'desk'])
-const colour = (z: ZoneId) => props.fill[z] ?? tone.value.base
-const name = (z: ZoneId) => `${ZONES[z].name}${props.words ? `, ${props.words(z)}` : ''}`
-const brow = (s: number) =>
-  `M${MIDDLE + s * 24},131 C${MIDDLE + s * 44},119 ${MIDDLE + s * 66},119 ${MIDDLE + s * 88},131`
-const lid = (s: number) => {
-  const x = MIDDLE + s * 56
-  return `M${x - s * 26},161 C${x - s * 12},174 ${x + s * 12},174 ${x + s * 26},161`
+const colour = (zone: ZoneId) => props.fill[zone] ?? tone.value.base
+const name = (zone: ZoneId) => `${ZONES[zone].name}${props.words ? `, ${props.words(zone)}` : ''}`
+const brow = (side: number) =>
+  `M${MIDDLE + side * 24},131 C${MIDDLE + side * 44},119 ${MIDDLE + side * 66},119 ${MIDDLE + side * 88},131`
+const lid = (side: number) => {
+  const x = MIDDLE + side * 56
+  return `M${x - side * 26},161 C${x - side * 12},174 ${x + side * 12},174 ${x + side * 26},161`
 }
-const ear = (s: number) => {
-  const x = (offset: number) => MIDDLE + s * offset
+const ear = (side: number) => {
+  const x = (offset: number) => MIDDLE + side * offset
   return [
     `M${x(124)},176`,
     `C${x(142)},166 ${x(146)},196 ${x(138)},222`,
@@ -59,8 +59,8 @@ function sweep(event: PointerEvent) {
   if (zone) emit('sweep', zone as ZoneId)
 }
 const let_go = (event: PointerEvent) => {
-  const t = event.target as Element
-  if (t.hasPointerCapture?.(event.pointerId)) t.releasePointerCapture(event.pointerId)
+  const target = event.target as Element
+  if (target.hasPointerCapture?.(event.pointerId)) target.releasePointerCapture(event.pointerId)
 }
 </script>
 
@@ -80,18 +80,18 @@ const let_go = (event: PointerEvent) => {
     <path :d="SILHOUETTE" :fill="tone.under" />
     <g :stroke="tone.gap" stroke-width="1.6" stroke-linejoin="round">
       <path
-        v-for="s in SHAPES"
-        :key="s.zone"
-        :d="s.d"
-        :fill="colour(s.zone)"
-        :data-zone="s.zone"
-        :class="{ pickable: pick, chosen: chosen.includes(s.zone) }"
+        v-for="side in SHAPES"
+        :key="side.zone"
+        :d="side.d"
+        :fill="colour(side.zone)"
+        :data-zone="side.zone"
+        :class="{ pickable: pick, chosen: chosen.includes(side.zone) }"
         :role="pick ? 'button' : undefined"
         :tabindex="pick ? 0 : undefined"
-        :aria-label="pick ? name(s.zone) : undefined"
-        :aria-pressed="pick ? chosen.includes(s.zone) : undefined"
-        @click="pick && emit('zone', s.zone)"
-        @keydown="pick && key($event, s.zone)"
+        :aria-label="pick ? name(side.zone) : undefined"
+        :aria-pressed="pick ? chosen.includes(side.zone) : undefined"
+        @click="pick && emit('zone', side.zone)"
+        @keydown="pick && key($event, side.zone)"
       />
     </g>
     <g fill="none" :stroke="tone.line" stroke-linecap="round" pointer-events="none">
@@ -112,14 +112,14 @@ const let_go = (event: PointerEvent) => {
       font-weight="650"
       font-size="13"
     >
-      <template v-for="s in SHAPES" :key="s.zone">
+      <template v-for="side in SHAPES" :key="side.zone">
         <text
-          v-if="marks[s.zone]"
-          :transform="fromHead ? `rotate(180 ${s.centre[0]} ${s.centre[1]})` : undefined"
-          :x="s.centre[0]"
-          :y="s.centre[1] + 4"
+          v-if="marks[side.zone]"
+          :transform="fromHead ? `rotate(180 ${side.centre[0]} ${side.centre[1]})` : undefined"
+          :x="side.centre[0]"
+          :y="side.centre[1] + 4"
         >
-          {{ marks[s.zone] }}
+          {{ marks[side.zone] }}
         </text>
       </template>
       <text :transform="fromHead ? 'rotate(180 16 185)' : undefined" x="16" y="190" font-size="17">

@@ -243,32 +243,35 @@ export const MIDDLE = 170
 
 /** A closed smooth curve through points (Catmull–Rom as cubic Béziers). */
 export function smooth(points: Points, tension: number): string {
-  const n = points.length
-  const at = (i: number) => points[(i + n) % n] ?? [0, 0]
-  let d = `M${at(0)[0].toFixed(1)},${at(0)[1].toFixed(1)}`
-  for (let i = 0; i < n; i++) {
+  const length = points.length
+  const at = (i: number) => points[(i + length) % length] ?? [0, 0]
+  let path = `M${at(0)[0].toFixed(1)},${at(0)[1].toFixed(1)}`
+  for (let i = 0; i < length; i++) {
     const [p0, p1, p2, p3] = [at(i - 1), at(i), at(i + 1), at(i + 2)]
-    const c = (
-      a: readonly [number, number],
-      b: readonly [number, number],
+    const control = (
+      one: readonly [number, number],
+      other: readonly [number, number],
       from: readonly [number, number],
       sign: number,
-    ) =>
-      `${(from[0] + (sign * (b[0] - a[0]) * tension) / 3).toFixed(1)},${(from[1] + (sign * (b[1] - a[1]) * tension) / 3).toFixed(1)}`
-    d += `C${c(p0, p2, p1, 1)} ${c(p1, p3, p2, -1)} ${p2[0].toFixed(1)},${p2[1].toFixed(1)}`
+    ) => {
+      const along = (axis: 0 | 1) =>
+        (from[axis] + (sign * (other[axis] - one[axis]) * tension) / 3).toFixed(1)
+      return `${along(0)},${along(1)}`
+    }
+    path += `C${control(p0, p2, p1, 1)} ${control(p1, p3, p2, -1)} ${p2[0].toFixed(1)},${p2[1].toFixed(1)}`
   }
-  return `${d}Z`
+  return `${path}Z`
 }
 
 const across = (points: Points): Points => {
-  const right = points.filter((p) => p[0] > 0)
+  const right = points.filter((point) => point[0] > 0)
   const top = points[0] ?? [0, 0]
   const bottom = points[points.length - 1] ?? [0, 0]
   return [
     [MIDDLE, top[1]],
-    ...right.map((p): [number, number] => [MIDDLE + p[0], p[1]]),
+    ...right.map((point): [number, number] => [MIDDLE + point[0], point[1]]),
     [MIDDLE, bottom[1]],
-    ...[...right].reverse().map((p): [number, number] => [MIDDLE - p[0], p[1]]),
+    ...[...right].reverse().map((point): [number, number] => [MIDDLE - point[0], point[1]]),
   ]
 }
 
@@ -279,13 +282,13 @@ export interface ZoneShape {
 }
 
 /** The client's left is on the viewer's right: the face looks at us. */
-export const SHAPES: readonly ZoneShape[] = Object.entries(OUTLINES).flatMap(([name, o]) => {
+export const SHAPES: readonly ZoneShape[] = Object.entries(OUTLINES).flatMap(([name, value]) => {
   const middle = (points: Points): readonly [number, number] => [
-    points.reduce((s, p) => s + p[0], 0) / points.length,
-    points.reduce((s, p) => s + p[1], 0) / points.length,
+    points.reduce((sum, point) => sum + point[0], 0) / points.length,
+    points.reduce((sum, point) => sum + point[1], 0) / points.length,
   ]
-  if (o.mid) {
-    const points = across(o.points)
+  if (value.mid) {
+    const points = across(value.points)
     return [{ zone: name as ZoneId, d: smooth(points, 0.8), centre: middle(points) }]
   }
   return (
@@ -294,17 +297,20 @@ export const SHAPES: readonly ZoneShape[] = Object.entries(OUTLINES).flatMap(([n
       ['R', -1],
     ] as const
   ).map(([side, sign]) => {
-    const points = o.points.map((p): [number, number] => [MIDDLE + sign * p[0], p[1]])
+    const points = value.points.map((point): [number, number] => [
+      MIDDLE + sign * point[0],
+      point[1],
+    ])
     return { zone: `${name}${side}` as ZoneId, d: smooth(points, 0.7), centre: middle(points) }
   })
 })
 
 const mirrored = (points: Points): Points => [
-  ...points.map((p): [number, number] => [MIDDLE + p[0], p[1]]),
+  ...points.map((point): [number, number] => [MIDDLE + point[0], point[1]]),
   ...points
     .slice(1, -1)
     .reverse()
-    .map((p): [number, number] => [MIDDLE - p[0], p[1]]),
+    .map((point): [number, number] => [MIDDLE - point[0], point[1]]),
 ]
 export const SILHOUETTE = smooth(
   mirrored([

@@ -11,24 +11,26 @@ const emit = defineEmits<{ changed: [] }>()
 const api = useApi()
 const trouble = ref('')
 const shown = ref<Record<string, number>>({})
-const at = (p: Protocol) =>
-  p.versions.find((v) => v.version === (shown.value[p.id] ?? p.versions[0]?.version)) ??
-  p.versions[0]
-const before = (p: Protocol) => {
-  const v = at(p)
-  return p.versions.find((x) => x.version === (v?.version ?? 0) - 1)
+const at = (protocol: Protocol) =>
+  protocol.versions.find(
+    (version) => version.version === (shown.value[protocol.id] ?? protocol.versions[0]?.version),
+  ) ?? protocol.versions[0]
+const before = (protocol: Protocol) => {
+  const ownAt = at(protocol)
+  return protocol.versions.find((version) => version.version === (ownAt?.version ?? 0) - 1)
 }
 /** What one version changed against the one before. */
-function changes(p: Protocol): string {
-  const now = at(p)?.steps ?? []
-  const was = before(p)?.steps
+function changes(protocol: Protocol): string {
+  const now = at(protocol)?.steps ?? []
+  const was = before(protocol)?.steps
   if (!was) return 'the first version'
-  const name = (t: keyof typeof TECHNIQUES) => TECHNIQUES[t].name.replace(/ on$/, '').toLowerCase()
+  const name = (technique: keyof typeof TECHNIQUES) =>
+    TECHNIQUES[technique].name.replace(/ on$/, '').toLowerCase()
   const { added, gone, other } = changedProtocol(was, now)
   const parts = [
-    ...added.map((x) => `new: ${name(x.technique)}`),
-    ...gone.map((x) => `gone: ${name(x.technique)}`),
-    ...other.map((x) => `${name(x.technique)} ${x.was} → ${x.is} min`),
+    ...added.map((item) => `new: ${name(item.technique)}`),
+    ...gone.map((item) => `gone: ${name(item.technique)}`),
+    ...other.map((item) => `${name(item.technique)} ${item.was} → ${item.is} min`),
   ]
   return parts.length > 0 ? parts.join(', ') : 'nothing but its note'
 }
@@ -37,13 +39,13 @@ async function retire(id: string) {
   try {
     await api(`/api/protocols/${id}/retire`, { method: 'POST', body: {} })
     emit('changed')
-  } catch (e) {
-    trouble.value = sayProblem(e)
+  } catch (error) {
+    trouble.value = sayProblem(error)
   }
 }
-const total = (p: Protocol) => protocolMinutes(at(p)?.steps ?? [])
+const total = (protocol: Protocol) => protocolMinutes(at(protocol)?.steps ?? [])
 const live = computed(() =>
-  [...props.protocols].sort((a, b) => Number(a.retired) - Number(b.retired)),
+  [...props.protocols].sort((one, other) => Number(one.retired) - Number(other.retired)),
 )
 function show(id: string, version: number) {
   shown.value = { ...shown.value, [id]: version }
@@ -57,37 +59,52 @@ function show(id: string, version: number) {
       No protocol kept yet. Plan a visit as you like it, then choose Protocols there and keep it: it
       is offered for every client from then on, and fitted to each skin.
     </p>
-    <section v-for="p in live" :key="p.id" class="panel" :class="{ retired: p.retired }">
+    <section
+      v-for="protocol in live"
+      :key="protocol.id"
+      class="panel"
+      :class="{ retired: protocol.retired }"
+    >
       <div class="between">
-        <h2>{{ p.name }} <span v-if="p.retired" class="tag calm">no longer offered</span></h2>
+        <h2>
+          {{ protocol.name }}
+          <span v-if="protocol.retired" class="tag calm">no longer offered</span>
+        </h2>
         <div class="row">
           <VSelect
-            v-if="p.versions.length > 1"
-            :model-value="at(p)?.version"
-            :items="p.versions.map((v) => ({ value: v.version, title: `Version ${v.version}` }))"
-            :aria-label="`Version of ${p.name}`"
+            v-if="protocol.versions.length > 1"
+            :model-value="at(protocol)?.version"
+            :items="
+              protocol.versions.map((v) => ({ value: v.version, title: `Version ${v.version}` }))
+            "
+            :aria-label="`Version of ${protocol.name}`"
             density="compact"
             hide-details
             class="pick"
-            @update:model-value="show(p.id, $event)"
+            @update:model-value="show(protocol.id, $event)"
           /><span v-else class="soft">version 1</span
-          ><VBtn v-if="mayRetire && !p.retired" variant="text" size="small" @click="retire(p.id)"
+          ><VBtn
+            v-if="mayRetire && !protocol.retired"
+            variant="text"
+            size="small"
+            @click="retire(protocol.id)"
             >Stop offering</VBtn
           >
         </div>
       </div>
       <p class="soft">
-        {{ at(p)?.by }}, {{ dayWords(at(p)?.at ?? 0, 'UTC')
-        }}{{ at(p)?.note ? `: ${at(p)?.note}` : '' }} · against the version before: {{ changes(p) }}
+        {{ at(protocol)?.by }}, {{ dayWords(at(protocol)?.at ?? 0, 'UTC')
+        }}{{ at(protocol)?.note ? `: ${at(protocol)?.note}` : '' }} · against the version before:
+        {{ changes(protocol) }}
       </p>
       <ol class="steps figures">
-        <li v-for="s in at(p)?.steps" :key="s.technique">
-          {{ TECHNIQUES[s.technique].name.replace(/ on$/, '') }}
-          <span class="soft">{{ s.minutes }}</span>
+        <li v-for="step in at(protocol)?.steps" :key="step.technique">
+          {{ TECHNIQUES[step.technique].name.replace(/ on$/, '') }}
+          <span class="soft">{{ step.minutes }}</span>
         </li>
       </ol>
       <p class="soft figures">
-        about {{ total(p) }} min of main work; connecting steps come on top
+        about {{ total(protocol) }} min of main work; connecting steps come on top
       </p>
     </section>
   </div>

@@ -6,12 +6,14 @@ const search = ref('')
 const ALL = allRows()
 const groups = computed(() => {
   const word = search.value.toLowerCase().trim()
-  const hits = ALL.filter((r) =>
-    `${r.group} ${r.title} ${r.sentence} ${r.reason} ${r.id}`.toLowerCase().includes(word),
+  const hits = ALL.filter((row) =>
+    `${row.group} ${row.title} ${row.sentence} ${row.reason} ${row.id}`
+      .toLowerCase()
+      .includes(word),
   )
-  return [...new Set(hits.map((h) => h.group))].map((g) => ({
-    name: g,
-    rows: hits.filter((h) => h.group === g),
+  return [...new Set(hits.map((hit) => hit.group))].map((group) => ({
+    name: group,
+    rows: hits.filter((hit) => hit.group === group),
   }))
 })
 </script>
@@ -19,20 +21,20 @@ const groups = computed(() => {
 <template>
   <div>
     <VTextField v-model="search" class="search" label="Search techniques and rules" type="search" />
-    <section v-for="g in groups" :key="g.name" class="panel mb-4">
+    <section v-for="group in groups" :key="group.name" class="panel mb-4">
       <h2>
-        {{ g.name }} <span class="soft n figures">{{ g.rows.length }}</span>
+        {{ group.name }} <span class="soft n figures">{{ group.rows.length }}</span>
       </h2>
       <VTable density="compact" class="plain">
         <tbody>
-          <tr v-for="r in g.rows" :key="r.id">
+          <tr v-for="row in group.rows" :key="row.id">
             <td class="t">
-              <b>{{ r.title }}</b>
+              <b>{{ row.title }}</b>
             </td>
             <td>
-              {{ r.sentence }} <span v-if="r.reason" class="why">{{ r.reason }}</span>
+              {{ row.sentence }} <span v-if="row.reason" class="why">{{ row.reason }}</span>
             </td>
-            <td class="soft s">{{ r.source }}<br />{{ r.id }}</td>
+            <td class="soft s">{{ row.source }}<br />{{ row.id }}</td>
           </tr>
         </tbody>
       </VTable>

@@ -35,9 +35,9 @@ const draft = reactive<{ camps: Partial<Record<PointId, string>>; without: Techn
 })
 watch(
   () => props.policy,
-  (p) => {
-    draft.camps = { ...p.camps }
-    draft.without = [...p.without]
+  (point) => {
+    draft.camps = { ...point.camps }
+    draft.without = [...point.without]
   },
 )
 const reason = ref('')
@@ -73,8 +73,8 @@ async function decide() {
     await api('/api/policy', { method: 'PUT', body })
     reason.value = ''
     emit('changed')
-  } catch (e) {
-    trouble.value = sayProblem(e)
+  } catch (error) {
+    trouble.value = sayProblem(error)
   }
 }
 </script>

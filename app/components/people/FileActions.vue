@@ -15,8 +15,8 @@ async function attempt(work: () => Promise<string>) {
     if (text === '') return
     emit('said', text)
     emit('changed')
-  } catch (e) {
-    emit('said', sayProblem(e))
+  } catch (error) {
+    emit('said', sayProblem(error))
   }
 }
 const takeOut = () =>

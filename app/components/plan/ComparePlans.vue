@@ -26,7 +26,7 @@ onMounted(async () => {
     trouble.value = 'It could not be compared. Try again.'
   }
 })
-const now = computed(() => new Set(props.steps.map((s) => s.technique)))
+const now = computed(() => new Set(props.steps.map((step) => step.technique)))
 const groups = computed(() =>
   found.value
     ? [
@@ -55,9 +55,12 @@ const last = computed(() =>
 const BAR_SIZE = 0.7
 /** What each further ten minutes add, against the longest. */
 const bars = computed(() => {
-  const c = found.value?.curve ?? []
-  const most = Math.max(1, ...c.map((p) => p.value ?? 0))
-  return c.map((p) => ({ ...p, share: p.value === null ? 0 : inPercent(p.value, most) }))
+  const curve = found.value?.curve ?? []
+  const most = Math.max(1, ...curve.map((point) => point.value ?? 0))
+  return curve.map((point) => ({
+    ...point,
+    share: point.value === null ? 0 : inPercent(point.value, most),
+  }))
 })
 </script>
 
@@ -82,11 +85,11 @@ const bars = computed(() => {
           <h3>Beside the last visit, {{ last.ago }}</h3>
           <ul class="plainlist last">
             <li
-              v-for="r in last.rows"
-              :key="r.technique"
-              :class="{ other: r.was === null, gone: r.is === null }"
+              v-for="row in last.rows"
+              :key="row.technique"
+              :class="{ other: row.was === null, gone: row.is === null }"
             >
-              <span>{{ r.name }}</span><span class="figures soft">{{ r.change }}</span>
+              <span>{{ row.name }}</span><span class="figures soft">{{ row.change }}</span>
             </li>
           </ul>
         </section>
@@ -96,32 +99,38 @@ const bars = computed(() => {
             class="plainlist curve figures"
             aria-label="Share of the ninety-minute plan by minutes"
           >
-            <li v-for="p in bars" :key="p.slot">
+            <li v-for="point in bars" :key="point.slot">
               <span
                 class="bar"
-                :style="{ height: `${p.share * BAR_SIZE}px` }"
-                :class="{ here: p.slot === input.slotMinutes }"
-              /><b>{{ p.value === null ? 'does not fit' : `${p.share} %` }}</b
-              ><span class="soft">{{ p.slot }} min</span>
+                :style="{ height: `${point.share * BAR_SIZE}px` }"
+                :class="{ here: point.slot === input.slotMinutes }"
+              /><b>{{ point.value === null ? 'does not fit' : `${point.share} %` }}</b
+              ><span class="soft">{{ point.slot }} min</span>
             </li>
           </ul>
         </section>
-        <section v-for="g in groups" :key="g.title">
-          <h3>{{ g.title }}</h3>
+        <section v-for="group in groups" :key="group.title">
+          <h3>{{ group.title }}</h3>
           <div
             class="cols"
-            :style="{ gridTemplateColumns: `repeat(${g.list.length}, minmax(0, 1fr))` }"
+            :style="{ gridTemplateColumns: `repeat(${group.list.length}, minmax(0, 1fr))` }"
           >
-            <article v-for="a in g.list" :key="a.name">
+            <article v-for="ownPlan in group.list" :key="ownPlan.name">
               <h4>
-                {{ a.name }}
-                <span class="soft figures">{{ a.failed ? '' : `${a.minutes} min` }}</span>
+                {{ ownPlan.name }}
+                <span class="soft figures">{{
+                  ownPlan.failed ? '' : `${ownPlan.minutes} min`
+                }}</span>
               </h4>
-              <p v-if="a.failed" class="tag watch">{{ a.failed }}</p>
+              <p v-if="ownPlan.failed" class="tag watch">{{ ownPlan.failed }}</p>
               <ul class="plainlist">
-                <li v-for="(m, i) in a.mains" :key="i" :class="{ other: !now.has(m.technique) }">
-                  {{ m.name }} <span class="soft figures">{{ m.minutes }}</span><span
-                    v-if="!now.has(m.technique)"
+                <li
+                  v-for="(main, i) in ownPlan.mains"
+                  :key="i"
+                  :class="{ other: !now.has(main.technique) }"
+                >
+                  {{ main.name }} <span class="soft figures">{{ main.minutes }}</span><span
+                    v-if="!now.has(main.technique)"
                     class="sr"
                     >, not in today's plan</span
                   >

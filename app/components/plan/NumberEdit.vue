@@ -16,8 +16,8 @@ const emit = defineEmits<{ change: [value: number] }>()
 const typed = ref<number | ''>(props.value)
 watch(
   () => props.value,
-  (v) => {
-    typed.value = v
+  (value) => {
+    typed.value = value
   },
 )
 function done() {

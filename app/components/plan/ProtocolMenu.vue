@@ -17,8 +17,8 @@ const form = reactive({ over: null as string | null, name: '', note: '' })
 const offered = computed(() => visit.bundle?.protocols ?? [])
 const steps = computed(() =>
   asProtocol(plan.steps, (key) => {
-    const r = plan.check?.trace.schedule.resting.find((x) => x.key === key)
-    return r && r.end - r.start
+    const resting = plan.check?.trace.schedule.resting.find((item) => item.key === key)
+    return resting && resting.end - resting.start
   }),
 )
 const mayKeep = computed(() => visit.bundle?.staff.role !== 'trainee')
@@ -32,7 +32,7 @@ function open() {
 async function keep() {
   trouble.value = ''
   try {
-    const old = offered.value.find((p) => p.id === form.over)
+    const old = offered.value.find((protocol) => protocol.id === form.over)
     if (old)
       await api(`/api/protocols/${old.id}/versions`, {
         method: 'POST',
@@ -45,8 +45,8 @@ async function keep() {
       })
     keeping.value = false
     await visit.reload()
-  } catch (e) {
-    trouble.value = sayProblem(e)
+  } catch (error) {
+    trouble.value = sayProblem(error)
   }
 }
 const places = computed(() => [
@@ -67,11 +67,11 @@ const places = computed(() => [
     >
     <VList density="compact">
       <VListItem
-        v-for="p in offered"
-        :key="p.id"
-        :title="p.name"
-        :subtitle="`version ${p.version}, ${p.steps.length} steps`"
-        @click="plan.propose(p)"
+        v-for="protocol in offered"
+        :key="protocol.id"
+        :title="protocol.name"
+        :subtitle="`version ${protocol.version}, ${protocol.steps.length} steps`"
+        @click="plan.propose(protocol)"
       />
       <VListItem v-if="!offered.length" title="None kept yet" disabled />
       <VListItem

@@ -18,8 +18,8 @@ async function walk() {
       after = step.walked
       done = step.done
     }
-  } catch (e) {
-    trouble.value = sayProblem(e)
+  } catch (error) {
+    trouble.value = sayProblem(error)
   }
 }
 onMounted(walk)

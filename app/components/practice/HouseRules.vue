@@ -30,16 +30,22 @@ const steam = ref('')
 const tolerance = ref('')
 const reason = ref('')
 const trouble = ref('')
-const row = computed(() => CONTRAINDICATIONS.find((r) => r.id === rule.value))
+const row = computed(() =>
+  CONTRAINDICATIONS.find((contraindication) => contraindication.id === rule.value),
+)
 const name = (id: string) => {
-  const r = CONTRAINDICATIONS.find((c) => c.id === id)
-  return r ? `${FINDINGS[r.finding].short}: ${r.sentence}` : id
+  const contraindication = CONTRAINDICATIONS.find((other) => other.id === id)
+  return contraindication
+    ? `${FINDINGS[contraindication.finding].short}: ${contraindication.sentence}`
+    : id
 }
-const items = CONTRAINDICATIONS.filter((r) => !r.visit).map((r) => ({
-  value: r.id,
-  title: name(r.id),
-}))
-const whole = (s: string) => (s.trim() === '' ? undefined : Number(s))
+const items = CONTRAINDICATIONS.filter((contraindication) => !contraindication.visit).map(
+  (contraindication) => ({
+    value: contraindication.id,
+    title: name(contraindication.id),
+  }),
+)
+const whole = (text: string) => (text.trim() === '' ? undefined : Number(text))
 const change = computed<Tightening>(() => {
   const limit = {
     ...(whole(steam.value) === undefined ? {} : { steamMost: whole(steam.value) }),
@@ -71,8 +77,8 @@ async function add() {
     tolerance.value = ''
     reason.value = ''
     emit('changed')
-  } catch (e) {
-    trouble.value = sayProblem(e)
+  } catch (error) {
+    trouble.value = sayProblem(error)
   }
 }
 async function end(id: string) {
@@ -80,8 +86,8 @@ async function end(id: string) {
   try {
     await api(`/api/house-rules/${id}/end`, { method: 'POST' })
     emit('changed')
-  } catch (e) {
-    trouble.value = sayProblem(e)
+  } catch (error) {
+    trouble.value = sayProblem(error)
   }
 }
 </script>
@@ -95,14 +101,14 @@ async function end(id: string) {
       </p>
     </div>
     <ul class="plainlist">
-      <li v-for="r in rules" :key="r.id" class="between line" :class="{ over: r.ended }">
+      <li v-for="own in rules" :key="own.id" class="between line" :class="{ over: own.ended }">
         <span
-          ><b>{{ words(r.change) }}</b> · {{ name(r.rule) }}<br /><span class="soft"
-            >{{ r.reason }} · {{ r.by }}, {{ dayAndClock(r.at, zone)
-            }}{{ r.ended ? `; ended ${dayAndClock(r.ended, zone)}` : '' }}</span
+          ><b>{{ words(own.change) }}</b> · {{ name(own.rule) }}<br /><span class="soft"
+            >{{ own.reason }} · {{ own.by }}, {{ dayAndClock(own.at, zone)
+            }}{{ own.ended ? `; ended ${dayAndClock(own.ended, zone)}` : '' }}</span
           ></span
-        ><VBtn v-if="!r.ended" size="small" height="38" variant="outlined" @click="end(r.id)"
-          >End it<span class="sr">: {{ name(r.rule) }}</span></VBtn
+        ><VBtn v-if="!own.ended" size="small" height="38" variant="outlined" @click="end(own.id)"
+          >End it<span class="sr">: {{ name(own.rule) }}</span></VBtn
         >
       </li>
     </ul>

@@ -20,18 +20,22 @@ const held = ref<LicenceId[]>([])
 const until = ref<Partial<Record<LicenceId, string>>>({})
 const trouble = ref('')
 const PLACE = 'place'
-function edit(p?: Person) {
-  editing.value = p?.id ?? PLACE
-  held.value = [...(p ? p.licences : props.allows)]
-  until.value = { ...p?.licenceUntil }
+function edit(person?: Person) {
+  editing.value = person?.id ?? PLACE
+  held.value = [...(person ? person.licences : props.allows)]
+  until.value = { ...person?.licenceUntil }
   trouble.value = ''
 }
-const tick = (l: LicenceId) => {
-  held.value = held.value.includes(l) ? held.value.filter((x) => x !== l) : [...held.value, l]
+const tick = (licence: LicenceId) => {
+  held.value = held.value.includes(licence)
+    ? held.value.filter((item) => item !== licence)
+    : [...held.value, licence]
 }
 async function save() {
   const kept = Object.fromEntries(
-    Object.entries(until.value).filter(([l, d]) => d && held.value.includes(l as LicenceId)),
+    Object.entries(until.value).filter(
+      ([key, value]) => value && held.value.includes(key as LicenceId),
+    ),
   )
   try {
     await api('/api/scope', {
@@ -44,8 +48,8 @@ async function save() {
     })
     editing.value = null
     emit('changed')
-  } catch (e) {
-    trouble.value = sayProblem(e)
+  } catch (error) {
+    trouble.value = sayProblem(error)
   }
 }
 const allowed = computed(() =>
@@ -76,23 +80,28 @@ const editingWhat = computed(() =>
             >
           </td>
         </tr>
-        <tr v-for="p in people" :key="p.id">
+        <tr v-for="person in people" :key="person.id">
           <td>
-            <b>{{ p.name }}</b><br /><span class="soft"
-              >{{ p.role }}{{ p.role === 'trainee' ? ', plans countersigned' : '' }}</span
+            <b>{{ person.name }}</b><br /><span class="soft"
+              >{{ person.role }}{{ person.role === 'trainee' ? ', plans countersigned' : '' }}</span
             >
           </td>
           <td>
-            <div v-for="s in p.scope.filter((x) => x.text !== 'not held')" :key="s.licence">
-              {{ LICENCE_NAMES[s.licence]
-              }}<span v-if="!s.counts" class="tag stop ml-2">{{ s.text }}</span
-              ><span v-else-if="s.text.includes('renew')" class="tag watch ml-2">{{ s.text }}</span
-              ><span v-else-if="s.until" class="soft"> {{ s.text }}</span>
+            <div
+              v-for="scope in person.scope.filter((x) => x.text !== 'not held')"
+              :key="scope.licence"
+            >
+              {{ LICENCE_NAMES[scope.licence]
+              }}<span v-if="!scope.counts" class="tag stop ml-2">{{ scope.text }}</span
+              ><span v-else-if="scope.text.includes('renew')" class="tag watch ml-2">{{
+                scope.text
+              }}</span
+              ><span v-else-if="scope.until" class="soft"> {{ scope.text }}</span>
             </div>
           </td>
           <td>
-            <VBtn size="small" height="38" variant="text" @click="edit(p)"
-              >Change<span class="sr"> {{ p.name }}</span></VBtn
+            <VBtn size="small" height="38" variant="text" @click="edit(person)"
+              >Change<span class="sr"> {{ person.name }}</span></VBtn
             >
           </td>
         </tr>
@@ -100,12 +109,16 @@ const editingWhat = computed(() =>
     </VTable>
     <form v-if="editing" class="stack edit" novalidate @submit.prevent="save">
       <b>{{ editingWhat }}</b>
-      <div v-for="l in LICENCE_IDS" :key="l" class="row">
+      <div v-for="licence in LICENCE_IDS" :key="licence" class="row">
         <label
-          ><input type="checkbox" :checked="held.includes(l)" @change="tick(l)" />
-          {{ LICENCE_NAMES[l] }}</label
-        ><label v-if="editing !== PLACE && held.includes(l)" class="soft"
-          >until <input v-model="until[l]" type="date" :aria-label="`${LICENCE_NAMES[l]}, until`"
+          ><input type="checkbox" :checked="held.includes(licence)" @change="tick(licence)" />
+          {{ LICENCE_NAMES[licence] }}</label
+        ><label v-if="editing !== PLACE && held.includes(licence)" class="soft"
+          >until
+          <input
+            v-model="until[licence]"
+            type="date"
+            :aria-label="`${LICENCE_NAMES[licence]}, until`"
         /></label>
       </div>
       <p v-if="trouble" role="alert" class="tag stop">{{ trouble }}</p>

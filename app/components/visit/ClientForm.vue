@@ -23,7 +23,7 @@ const props = withDefaults(
 const emit = defineEmits<{ close: []; saved: [id: string] }>()
 const api = useApi()
 const id = ref(props.client?.id ?? '')
-const text = (v: unknown) => (v === null || v === undefined ? '' : String(v))
+const text = (value: unknown) => (value === null || value === undefined ? '' : String(value))
 const blank = (): Fields => ({
   name: props.startName,
   born: '',
@@ -38,7 +38,7 @@ const blank = (): Fields => ({
 const form = reactive<Fields>(
   props.client
     ? (Object.fromEntries(
-        Object.keys(blank()).map((k) => [k, text(props.client?.[k as keyof Fields])]),
+        Object.keys(blank()).map((field) => [field, text(props.client?.[field as keyof Fields])]),
       ) as unknown as Fields)
     : blank(),
 )
@@ -76,8 +76,8 @@ async function save() {
     else await api('/api/people', { method: 'POST', body: { id: id.value, ...fields } })
     await draft.drop()
     emit('saved', id.value)
-  } catch (e) {
-    trouble.value = e
+  } catch (error) {
+    trouble.value = error
   } finally {
     busy.value = false
   }
@@ -86,7 +86,7 @@ async function discard() {
   await draft.drop()
   emit('close')
 }
-const err = (f: keyof Fields) => fieldProblem(trouble.value, f)
+const err = (field: keyof Fields) => fieldProblem(trouble.value, field)
 </script>
 
 <template>

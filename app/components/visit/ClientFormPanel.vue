@@ -12,7 +12,7 @@ import { useVisit } from '~/stores/visit'
 const props = defineProps<{ answers: Answers; medicines: string }>()
 const emit = defineEmits<{ take: [id: FindingId, answer: Answer]; medicines: [text: string] }>()
 const visit = useVisit()
-const b = computed(() => visit.bundle)
+const other = computed(() => visit.bundle)
 const link = ref('')
 const until = ref(0)
 const trouble = ref('')
@@ -25,8 +25,8 @@ async function make() {
     }
     link.value = `${location.origin}/form#${made.token}`
     until.value = made.expiresAt
-  } catch (e) {
-    trouble.value = sayProblem(e)
+  } catch (error) {
+    trouble.value = sayProblem(error)
   }
 }
 const copy = async () => {
@@ -36,41 +36,43 @@ const copy = async () => {
     /* the text can be selected */
   }
 }
-const form = computed(() => b.value?.fromClient ?? null)
-const same = (f: FindingId) =>
-  JSON.stringify(props.answers[f]) === JSON.stringify(form.value?.answers[f])
+const form = computed(() => other.value?.fromClient ?? null)
+const same = (finding: FindingId) =>
+  JSON.stringify(props.answers[finding]) === JSON.stringify(form.value?.answers[finding])
 const lines = computed(() =>
-  FINDING_ORDER.flatMap((f) => {
-    const a = form.value?.answers[f]
-    return a && a.say !== 'no' ? [{ f, a }] : []
+  FINDING_ORDER.flatMap((finding) => {
+    const answers = form.value?.answers[finding]
+    return answers && answers.say !== 'no' ? [{ f: finding, a: answers }] : []
   }),
 )
 const nos = computed(() =>
-  FINDING_ORDER.filter((f) => form.value?.answers[f]?.say === 'no' && !props.answers[f]),
+  FINDING_ORDER.filter(
+    (finding) => form.value?.answers[finding]?.say === 'no' && !props.answers[finding],
+  ),
 )
-const detail = (a: Answer) =>
+const detail = (answer: Answer) =>
   [
-    a.say,
-    a.date,
-    [...new Set((a.zones ?? []).flatMap((z) => ZONES[z].regions))]
-      .map((r) => REGION_NAMES[r])
+    answer.say,
+    answer.date,
+    [...new Set((answer.zones ?? []).flatMap((zone) => ZONES[zone].regions))]
+      .map((region) => REGION_NAMES[region])
       .join(', '),
-    (a.substances ?? []).join(', '),
-    (a.work ?? []).map((w) => WORK_ELSEWHERE_NAMES[w]).join(', '),
-    a.perWeek ? `${a.perWeek} evenings a week` : '',
+    (answer.substances ?? []).join(', '),
+    (answer.work ?? []).map((work) => WORK_ELSEWHERE_NAMES[work]).join(', '),
+    answer.perWeek ? `${answer.perWeek} evenings a week` : '',
   ]
     .filter(Boolean)
     .join(' · ')
 const whatItIs = computed(() =>
-  form.value && b.value
-    ? `Sent in ${dayAndClock(form.value.at, b.value.practice.timeZone)}. ` +
+  form.value && other.value
+    ? `Sent in ${dayAndClock(form.value.at, other.value.practice.timeZone)}. ` +
       'Go through it together: each line counts once you take it.'
     : "A one-time link for the client's own device. It shows nothing of the file.",
 )
 </script>
 
 <template>
-  <section v-if="b" class="panel stack">
+  <section v-if="other" class="panel stack">
     <div class="between">
       <div>
         <h2>The client's own form</h2>
@@ -91,30 +93,38 @@ const whatItIs = computed(() =>
           readonly
           @focus="($event.target as HTMLInputElement).select()" /></label
       ><VBtn variant="outlined" @click="copy">Copy</VBtn
-      ><span class="soft">works until {{ dayAndClock(until, b.practice.timeZone) }}, and once</span>
+      ><span class="soft"
+        >works until {{ dayAndClock(until, other.practice.timeZone) }}, and once</span
+      >
     </div>
     <template v-if="form">
       <ul class="plainlist">
-        <li v-for="l in lines" :key="l.f" class="row line">
+        <li v-for="ownLine in lines" :key="ownLine.f" class="row line">
           <span class="what"
-            ><b>{{ FINDINGS[l.f].short }}</b> <span class="soft">{{ detail(l.a) }}</span></span
-          ><span v-if="same(l.f)" class="tag good">taken</span
-          ><VBtn v-else size="small" height="38" variant="outlined" @click="emit('take', l.f, l.a)"
-            >Take<span class="sr"> {{ FINDINGS[l.f].short }}</span></VBtn
+            ><b>{{ FINDINGS[ownLine.f].short }}</b>
+            <span class="soft">{{ detail(ownLine.a) }}</span></span
+          ><span v-if="same(ownLine.f)" class="tag good">taken</span
+          ><VBtn
+            v-else
+            size="small"
+            height="38"
+            variant="outlined"
+            @click="emit('take', ownLine.f, ownLine.a)"
+            >Take<span class="sr"> {{ FINDINGS[ownLine.f].short }}</span></VBtn
           >
         </li>
       </ul>
       <details v-if="nos.length">
         <summary>{{ nos.length }} answered with no</summary>
         <ul class="plainlist">
-          <li v-for="f in nos" :key="f" class="row line">
-            <span class="what">{{ FINDINGS[f].question }} <span class="soft">no</span></span
+          <li v-for="finding in nos" :key="finding" class="row line">
+            <span class="what">{{ FINDINGS[finding].question }} <span class="soft">no</span></span
             ><VBtn
               size="small"
               height="38"
               variant="outlined"
-              @click="emit('take', f, { say: 'no' })"
-              >Take<span class="sr"> no to {{ FINDINGS[f].short }}</span></VBtn
+              @click="emit('take', finding, { say: 'no' })"
+              >Take<span class="sr"> no to {{ FINDINGS[finding].short }}</span></VBtn
             >
           </li>
         </ul>

@@ -76,8 +76,8 @@ async function sign() {
     await visit.send('/consent', 'POST', { ...common, ...own })
     emit('signed')
     await visit.reload()
-  } catch (e) {
-    trouble.value = e
+  } catch (error) {
+    trouble.value = error
   }
 }
 </script>

@@ -32,8 +32,8 @@ async function takeBack(kind: ConsentId) {
   try {
     await visit.send('/withdrawals', 'POST', { id: crypto.randomUUID(), kinds: [kind] })
     await visit.reload()
-  } catch (e) {
-    trouble.value = sayProblem(e)
+  } catch (error) {
+    trouble.value = sayProblem(error)
   }
 }
 </script>

@@ -15,19 +15,26 @@ import { useVisit } from '~/stores/visit'
 /** One half worked, the other left: both graded before and after, under the same light. */
 const props = defineProps<{ moment: 'before' | 'after' }>()
 const visit = useVisit()
-const b = computed(() => visit.bundle)
-const may = computed(() => b.value?.may.write === true && b.value.visit.status !== 'sealed')
-const of = (m: 'before' | 'after') => b.value?.halves.filter((h) => h.moment === m).at(-1)
+const bundle = computed(() => visit.bundle)
+const may = computed(
+  () => bundle.value?.may.write === true && bundle.value.visit.status !== 'sealed',
+)
+const of = (moment: 'before' | 'after') =>
+  bundle.value?.halves.filter((half) => half.moment === moment).at(-1)
 const before = computed(() => of('before'))
 const after = computed(() => of('after'))
 const worked = ref<'L' | 'R'>(before.value?.worked ?? 'L')
 const light = ref(before.value?.light ?? '')
 const grades = ref<Halves>({ ...of(props.moment)?.grades })
 const trouble = ref('')
-function set(f: HalfFeature, side: 'L' | 'R', g: Grade) {
+function set(halfFeature: HalfFeature, side: 'L' | 'R', grade: Grade) {
   grades.value = {
     ...grades.value,
-    [f]: { L: grades.value[f]?.L ?? g, R: grades.value[f]?.R ?? g, [side]: g },
+    [halfFeature]: {
+      L: grades.value[halfFeature]?.L ?? grade,
+      R: grades.value[halfFeature]?.R ?? grade,
+      [side]: grade,
+    },
   }
 }
 async function keep() {
@@ -41,8 +48,8 @@ async function keep() {
       grades: grades.value,
     })
     await visit.reload()
-  } catch (e) {
-    trouble.value = sayProblem(e)
+  } catch (error) {
+    trouble.value = sayProblem(error)
   }
 }
 const scores = computed(() =>
@@ -51,7 +58,7 @@ const scores = computed(() =>
     : [],
 )
 const fair = computed(() => !before.value || !after.value || comparable(before.value, after.value))
-const signed = (n: number) => (n > 0 ? `+${n}` : n < 0 ? `−${-n}` : '0')
+const signed = (amount: number) => (amount > 0 ? `+${amount}` : amount < 0 ? `−${-amount}` : '0')
 const SIDES = [
   ['L', 'left'],
   ['R', 'right'],
@@ -60,10 +67,11 @@ const differenceWords = (difference: number) =>
   beyondTheEye(difference)
     ? `${signed(difference)} from the work`
     : 'no difference beyond what an eye repeats'
+const gradeOf = (event: Event) => Number((event.target as HTMLSelectElement).value) as Grade
 </script>
 
 <template>
-  <details v-if="b && (moment === 'before' || before)" class="panel">
+  <details v-if="bundle && (moment === 'before' || before)" class="panel">
     <summary>
       <b>Half against half</b>{{ ' ' }}
       <span class="soft">{{
@@ -102,17 +110,17 @@ const differenceWords = (difference: number) =>
           </tr>
         </thead>
         <tbody>
-          <tr v-for="f in HALF_FEATURES" :key="f">
-            <td>{{ HALF_FEATURE_NAMES[f] }}</td>
+          <tr v-for="halfFeature in HALF_FEATURES" :key="halfFeature">
+            <td>{{ HALF_FEATURE_NAMES[halfFeature] }}</td>
             <td v-for="[side, name] in SIDES" :key="side">
               <select
-                :value="grades[f]?.[side] ?? ''"
-                :aria-label="`${HALF_FEATURE_NAMES[f]}, ${name}`"
+                :value="grades[halfFeature]?.[side] ?? ''"
+                :aria-label="`${HALF_FEATURE_NAMES[halfFeature]}, ${name}`"
                 :disabled="!may"
-                @change="set(f, side, Number(($event.target as HTMLSelectElement).value) as Grade)"
+                @change="set(halfFeature, side, gradeOf($event))"
               >
                 <option value="" disabled>–</option>
-                <option v-for="g in GRADES" :key="g" :value="g">{{ g }}</option>
+                <option v-for="grade in GRADES" :key="grade" :value="grade">{{ grade }}</option>
               </select>
             </td>
           </tr>
@@ -130,10 +138,10 @@ const differenceWords = (difference: number) =>
       <template v-if="scores.length"
         ><p v-if="!fair" class="tag watch">The light was not the same: compare with care.</p>
         <ul class="plainlist figures">
-          <li v-for="s in scores" :key="s.feature">
-            {{ HALF_FEATURE_NAMES[s.feature] }}: worked {{ signed(s.worked) }}, other
-            {{ signed(s.other) }} ·
-            <b>{{ differenceWords(s.difference) }}</b>
+          <li v-for="score in scores" :key="score.feature">
+            {{ HALF_FEATURE_NAMES[score.feature] }}: worked {{ signed(score.worked) }}, other
+            {{ signed(score.other) }} ·
+            <b>{{ differenceWords(score.difference) }}</b>
           </li>
         </ul></template
       >

@@ -12,7 +12,7 @@ import { useVisit } from '~/stores/visit'
  */
 const visit = useVisit()
 const api = useApi()
-const b = computed(() => visit.bundle)
+const bundle = computed(() => visit.bundle)
 const { data } = await useAsyncData('meters', () => api<{ meters: Meter[] }>('/api/meters'))
 const kind = ref<MeterKind>('hydration')
 const zone = ref<ZoneId>('forehead')
@@ -22,15 +22,15 @@ const trouble = ref('')
 const flat = ref(false)
 const may = computed(
   () =>
-    b.value?.may.write === true &&
-    (b.value.visit.status === 'booked' || b.value.visit.status === 'treating'),
+    bundle.value?.may.write === true &&
+    (bundle.value.visit.status === 'booked' || bundle.value.visit.status === 'treating'),
 )
-const zones = ZONE_IDS.filter((z) => ZONES[z].regions.length > 0).map((z) => ({
-  value: z,
-  title: ZONES[z].name,
+const zones = ZONE_IDS.filter((zone) => ZONES[zone].regions.length > 0).map((zone) => ({
+  value: zone,
+  title: ZONES[zone].name,
 }))
 async function take() {
-  const held = b.value
+  const held = bundle.value
   if (!held) return
   busy.value = true
   trouble.value = ''
@@ -44,28 +44,33 @@ async function take() {
     })
     held.meters.today = [...held.meters.today, reading]
     flat.value = batteryLow
-  } catch (e) {
-    trouble.value = sayProblem(e)
+  } catch (error) {
+    trouble.value = sayProblem(error)
   } finally {
     busy.value = false
   }
 }
-const n = (v: number) => Number(v.toFixed(2)).toString()
+const shortNumber = (value: number) => Number(value.toFixed(2)).toString()
 const latest = computed(() =>
   [
     ...new Map(
-      (b.value?.meters.today ?? []).map((m) => [`${m.kind} ${m.zone} ${m.phase}`, m]),
+      (bundle.value?.meters.today ?? []).map((reading) => [
+        `${reading.kind} ${reading.zone} ${reading.phase}`,
+        reading,
+      ]),
     ).values(),
   ].reverse(),
 )
-const before = (m: { kind: MeterKind; zone: ZoneId }) =>
-  b.value?.meters.before.find((x) => x.kind === m.kind && x.zone === m.zone)
-function against(m: { kind: MeterKind; zone: ZoneId; median: number }): string {
-  const old = before(m)
+const before = (reading: { kind: MeterKind; zone: ZoneId }) =>
+  bundle.value?.meters.before.find(
+    (item) => item.kind === reading.kind && item.zone === reading.zone,
+  )
+function against(ownMeter: { kind: MeterKind; zone: ZoneId; median: number }): string {
+  const old = before(ownMeter)
   if (!old) return 'first reading'
-  return changedBeyond(m.kind, old.median, m.median)
-    ? `${n(old.median)} → ${n(m.median)}: changed`
-    : `last ${n(old.median)}: no change beyond the meter's own`
+  return changedBeyond(ownMeter.kind, old.median, ownMeter.median)
+    ? `${shortNumber(old.median)} → ${shortNumber(ownMeter.median)}: changed`
+    : `last ${shortNumber(old.median)}: no change beyond the meter's own`
 }
 /**
  * How far a zone's colour has moved since the last visit, where both times all three values were
@@ -74,11 +79,14 @@ function against(m: { kind: MeterKind; zone: ZoneId; median: number }): string {
 const moved = computed(() =>
   zones.flatMap(({ value, title }) => {
     const lab = (list: readonly { kind: MeterKind; zone: ZoneId; median: number }[]) => {
-      const of = (k: MeterKind) => list.find((m) => m.kind === k && m.zone === value)?.median
-      const [L, a, bb] = [of('lightness'), of('redGreen'), of('blueYellow')]
-      return L === undefined || a === undefined || bb === undefined ? undefined : { L, a, b: bb }
+      const of = (meterKind: MeterKind) =>
+        list.find((reading) => reading.kind === meterKind && reading.zone === value)?.median
+      const [key, ownRedGreen, bb] = [of('lightness'), of('redGreen'), of('blueYellow')]
+      return key === undefined || ownRedGreen === undefined || bb === undefined
+        ? undefined
+        : { L: key, a: ownRedGreen, b: bb }
     }
-    const [then, now] = [lab(b.value?.meters.before ?? []), lab(latest.value)]
+    const [then, now] = [lab(bundle.value?.meters.before ?? []), lab(latest.value)]
     if (!then || !now) return []
     return [{ title, text: colourMoved(then, now) }]
   }),
@@ -86,10 +94,11 @@ const moved = computed(() =>
 /** The typology angle of each zone that has both L* and b*. */
 const angles = computed(() =>
   zones.flatMap(({ value, title }) => {
-    const of = (k: MeterKind) => latest.value.find((m) => m.kind === k && m.zone === value)?.median
-    const [L, bb] = [of('lightness'), of('blueYellow')]
-    if (L === undefined || bb === undefined) return []
-    const ita = itaDegrees({ L, a: of('redGreen') ?? 0, b: bb })
+    const of = (meterKind: MeterKind) =>
+      latest.value.find((reading) => reading.kind === meterKind && reading.zone === value)?.median
+    const [key, bb] = [of('lightness'), of('blueYellow')]
+    if (key === undefined || bb === undefined) return []
+    const ita = itaDegrees({ L: key, a: of('redGreen') ?? 0, b: bb })
     return [
       {
         title,
@@ -128,19 +137,19 @@ const PHASES = [
       <p v-if="trouble" role="alert" class="tag stop">{{ trouble }}</p>
       <p v-if="flat" class="tag watch">The meter's battery is low.</p>
       <ul class="plainlist figures">
-        <li v-for="m in latest" :key="m.id">
+        <li v-for="reading in latest" :key="reading.id">
           <b
-            >{{ ZONES[m.zone].name }}, {{ METERS[m.kind].name }} {{ n(m.median) }}
-            {{ METERS[m.kind].unit }}</b
+            >{{ ZONES[reading.zone].name }}, {{ METERS[reading.kind].name }}
+            {{ shortNumber(reading.median) }} {{ METERS[reading.kind].unit }}</b
           ><br /><span class="soft"
-            >spread {{ n(m.spread) }} of {{ m.values.length
-            }}{{ m.phase === 'bare' ? ', bare' : '' }} · {{ against(m) }}</span
+            >spread {{ shortNumber(reading.spread) }} of {{ reading.values.length
+            }}{{ reading.phase === 'bare' ? ', bare' : '' }} · {{ against(reading) }}</span
           >
         </li>
       </ul>
       <ul v-if="angles.length || moved.length" class="plainlist">
-        <li v-for="a in [...angles, ...moved]" :key="a.title + a.text">
-          {{ a.title }}: <b>{{ a.text }}</b>
+        <li v-for="angle in [...angles, ...moved]" :key="angle.title + angle.text">
+          {{ angle.title }}: <b>{{ angle.text }}</b>
         </li>
       </ul>
       <p v-if="angles.length || moved.length" class="soft fine">

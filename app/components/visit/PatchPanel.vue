@@ -16,14 +16,16 @@ import { useVisit } from '~/stores/visit'
  * there.
  */
 const visit = useVisit()
-const b = computed(() => visit.bundle)
-const may = computed(() => b.value?.may.write === true && b.value.visit.status !== 'cancelled')
+const bundle = computed(() => visit.bundle)
+const may = computed(
+  () => bundle.value?.may.write === true && bundle.value.visit.status !== 'cancelled',
+)
 const place = ref<PatchPlace>('behindEar')
 const other = ref<string | null>(null)
 const trouble = ref('')
-const zone = computed(() => b.value?.practice.timeZone ?? 'UTC')
+const zone = computed(() => bundle.value?.practice.timeZone ?? 'UTC')
 const lines = computed(() => {
-  const held = b.value
+  const held = bundle.value
   const profile = visit.input?.profile
   if (!held || !profile) return []
   return held.shelf.flatMap(({ product }) => {
@@ -36,29 +38,31 @@ const lines = computed(() => {
       held.patchAgain ?? undefined,
     )
     const test = held.patchTests
-      .filter((t) => t.productId === product.id)
-      .sort((x, y) => y.placedAt - x.placedAt)[0]
+      .filter((patchTest) => patchTest.productId === product.id)
+      .sort((one, other) => other.placedAt - one.placedAt)[0]
     return state.kind === 'notNeeded' ? [] : [{ product, state, test }]
   })
 })
 const free = computed(() =>
-  (b.value?.shelf ?? [])
-    .filter((s) => !lines.value.some((l) => l.product.id === s.product.id))
-    .map((s) => ({ value: s.product.id, title: s.product.name })),
+  (bundle.value?.shelf ?? [])
+    .filter((item) => !lines.value.some((line) => line.product.id === item.product.id))
+    .map((item) => ({ value: item.product.id, title: item.product.name })),
 )
-function words(s: PatchState): string {
-  if (s.kind === 'waiting') return `to be read from ${dayAndClock(s.from, zone.value)}`
-  if (s.kind === 'clear')
-    return `clear, holds until ${dayWords(s.until, zone.value)}${s.lookAgain ? `; look again ${dayAndClock(s.lookAgain, zone.value)}` : ''}`
-  return patchBar(s) ?? ''
+function words(item: PatchState): string {
+  if (item.kind === 'waiting') return `to be read from ${dayAndClock(item.from, zone.value)}`
+  if (item.kind === 'clear') {
+    const again = item.lookAgain ? `; look again ${dayAndClock(item.lookAgain, zone.value)}` : ''
+    return `clear, holds until ${dayWords(item.until, zone.value)}${again}`
+  }
+  return patchBar(item) ?? ''
 }
 async function act(work: () => Promise<unknown>) {
   trouble.value = ''
   try {
     await work()
     await visit.reload()
-  } catch (e) {
-    trouble.value = sayProblem(e)
+  } catch (error) {
+    trouble.value = sayProblem(error)
   }
 }
 const put = (productId: string) =>
@@ -80,7 +84,7 @@ const howMany = computed(() => {
 </script>
 
 <template>
-  <details v-if="b" class="panel" :open="lines.some((l) => l.state.kind === 'readable')">
+  <details v-if="bundle" class="panel" :open="lines.some((l) => l.state.kind === 'readable')">
     <summary>
       <h2>
         Patch tests
@@ -91,48 +95,48 @@ const howMany = computed(() => {
       <p v-if="trouble" role="alert" class="tag stop">{{ trouble }}</p>
       <div class="row" role="radiogroup" aria-label="Place">
         <span class="soft">A dab</span
-        ><label v-for="p in PATCH_PLACES" :key="p" class="row"
-          ><input v-model="place" type="radio" :value="p" name="patch-place" />{{
-            PATCH_PLACE_NAMES[p]
+        ><label v-for="patchPlace in PATCH_PLACES" :key="patchPlace" class="row"
+          ><input v-model="place" type="radio" :value="patchPlace" name="patch-place" />{{
+            PATCH_PLACE_NAMES[patchPlace]
           }}</label
         >
       </div>
       <ul class="plainlist">
-        <li v-for="l in lines" :key="l.product.id" class="line">
+        <li v-for="ownLine in lines" :key="ownLine.product.id" class="line">
           <span
-            ><b>{{ l.product.name }}</b
+            ><b>{{ ownLine.product.name }}</b
             ><br /><span class="soft"
-              >{{ words(l.state)
-              }}<template v-if="l.test">
-                · placed {{ dayAndClock(l.test.placedAt, zone) }},
-                {{ PATCH_PLACE_NAMES[l.test.place] }}</template
+              >{{ words(ownLine.state)
+              }}<template v-if="ownLine.test">
+                · placed {{ dayAndClock(ownLine.test.placedAt, zone) }},
+                {{ PATCH_PLACE_NAMES[ownLine.test.place] }}</template
               ></span
             ></span
           >
           <span v-if="may" class="row"
             ><VBtn
-              v-if="l.state.kind === 'due'"
+              v-if="ownLine.state.kind === 'due'"
               size="small"
               height="38"
               variant="outlined"
-              @click="put(l.product.id)"
-              >Place it<span class="sr">: {{ l.product.name }}</span></VBtn
+              @click="put(ownLine.product.id)"
+              >Place it<span class="sr">: {{ ownLine.product.name }}</span></VBtn
             >
-            <template v-else-if="l.test && l.state.kind !== 'reaction'"
+            <template v-else-if="ownLine.test && ownLine.state.kind !== 'reaction'"
               ><VBtn
-                v-if="l.state.kind !== 'waiting'"
+                v-if="ownLine.state.kind !== 'waiting'"
                 size="small"
                 height="38"
                 variant="outlined"
-                @click="read(l.test.id, 'clear')"
-                >Clear<span class="sr">: {{ l.product.name }}</span></VBtn
+                @click="read(ownLine.test.id, 'clear')"
+                >Clear<span class="sr">: {{ ownLine.product.name }}</span></VBtn
               ><VBtn
                 size="small"
                 height="38"
                 variant="outlined"
                 color="error"
-                @click="read(l.test.id, 'reaction')"
-                >Reaction<span class="sr">: {{ l.product.name }}</span></VBtn
+                @click="read(ownLine.test.id, 'reaction')"
+                >Reaction<span class="sr">: {{ ownLine.product.name }}</span></VBtn
               ></template
             ></span
           >

@@ -9,9 +9,11 @@ import { useVisit } from '~/stores/visit'
 
 /** Comfort and daily life: kept on the file from visit to visit, changed by a tap. */
 const visit = useVisit()
-const b = computed(() => visit.bundle)
-const may = computed(() => b.value?.may.write === true && b.value.visit.status !== 'sealed')
-const chosen = computed<Preferences>(() => b.value?.client.preferences ?? {})
+const bundle = computed(() => visit.bundle)
+const may = computed(
+  () => bundle.value?.may.write === true && bundle.value.visit.status !== 'sealed',
+)
+const chosen = computed<Preferences>(() => bundle.value?.client.preferences ?? {})
 const trouble = ref('')
 const ABOUT = [
   ['comfort', 'Comfort'],
@@ -25,19 +27,22 @@ async function choose(id: PreferenceId, value: string) {
       preferences: before === value ? rest : { ...rest, [id]: value },
     })
     await visit.reload()
-  } catch (e) {
-    trouble.value = sayProblem(e)
+  } catch (error) {
+    trouble.value = sayProblem(error)
   }
 }
 const said = computed(
   () =>
-    PREFERENCES.flatMap((p) => p.choices.find((c) => c.value === chosen.value[p.id])?.word ?? [])
-      .length,
+    PREFERENCES.flatMap(
+      (preference) =>
+        preference.choices.find((choice) => choice.value === chosen.value[preference.id])?.word ??
+        [],
+    ).length,
 )
 </script>
 
 <template>
-  <details v-if="b" class="panel">
+  <details v-if="bundle" class="panel">
     <summary>
       <h2>
         Comfort and daily life
@@ -49,19 +54,23 @@ const said = computed(
     <p v-if="trouble" role="alert" class="tag stop">{{ trouble }}</p>
     <div v-for="[about, title] in ABOUT" :key="about" class="about">
       <h3>{{ title }}</h3>
-      <div v-for="p in PREFERENCES.filter((x) => x.about === about)" :key="p.id" class="line">
-        <span :id="`p-${p.id}`">{{ p.name }}</span>
-        <div class="row" role="group" :aria-labelledby="`p-${p.id}`">
+      <div
+        v-for="preference in PREFERENCES.filter((x) => x.about === about)"
+        :key="preference.id"
+        class="line"
+      >
+        <span :id="`p-${preference.id}`">{{ preference.name }}</span>
+        <div class="row" role="group" :aria-labelledby="`p-${preference.id}`">
           <button
-            v-for="c in p.choices"
-            :key="c.value"
+            v-for="choice in preference.choices"
+            :key="choice.value"
             type="button"
-            :class="{ on: chosen[p.id] === c.value }"
-            :aria-pressed="chosen[p.id] === c.value"
+            :class="{ on: chosen[preference.id] === choice.value }"
+            :aria-pressed="chosen[preference.id] === choice.value"
             :disabled="!may"
-            @click="choose(p.id, c.value)"
+            @click="choose(preference.id, choice.value)"
           >
-            {{ c.word }}
+            {{ choice.word }}
           </button>
         </div>
       </div>

@@ -32,7 +32,7 @@ const tolerance = computed(() => toleranceWords(props.profile, props.limitPercen
 const REASON_SIZE = 3
 const said = computed(() => reason.value.trim().length >= REASON_SIZE)
 const others = computed(() =>
-  CONDITION_IDS.filter((c) => !props.profile.lines.some((l) => l.id === c)),
+  CONDITION_IDS.filter((condition) => !props.profile.lines.some((line) => line.id === condition)),
 )
 function begin(line: 'type' | ConditionId) {
   open.value = line
@@ -46,13 +46,13 @@ function keep() {
     line === 'type'
       ? { line, say: say.value, reason: reason.value.trim() }
       : { line, say: !props.profile.conditions.includes(line), reason: reason.value.trim() }
-  emit('overrule', [...list.value.filter((o) => o.line !== line), one])
+  emit('overrule', [...list.value.filter((overruled) => overruled.line !== line), one])
   open.value = null
 }
 const undo = (line: 'type' | ConditionId) =>
   emit(
     'overrule',
-    list.value.filter((o) => o.line !== line),
+    list.value.filter((overruled) => overruled.line !== line),
   )
 function evidenceOf(line: Profile['lines'][number]): string {
   const seen = line.evidence.map((one) => `${REGION_NAMES[one.region]}: ${one.text}`).join(' · ')
@@ -71,27 +71,29 @@ const whatKeepingDoes = computed(() =>
   <div class="panel" aria-live="polite">
     <h2>Today's skin</h2>
     <ul class="plainlist">
-      <li v-for="l in profile.lines" :key="l.id">
+      <li v-for="line in profile.lines" :key="line.id">
         <details>
           <summary>
-            <b>{{ l.title }}</b><em v-if="l.overruled" class="why"> · {{ l.overruled }}</em>
+            <b>{{ line.title }}</b><em v-if="line.overruled" class="why">
+              · {{ line.overruled }}</em
+            >
           </summary>
           <p class="soft">
-            {{ evidenceOf(l) }}
+            {{ evidenceOf(line) }}
           </p>
           <VBtn
-            v-if="!disabled && l.overruled"
+            v-if="!disabled && line.overruled"
             size="small"
             height="36"
             variant="text"
-            @click="undo(l.id)"
+            @click="undo(line.id)"
             >As read</VBtn
           ><VBtn
-            v-else-if="!disabled && open !== l.id"
+            v-else-if="!disabled && open !== line.id"
             size="small"
             height="36"
             variant="text"
-            @click="begin(l.id)"
+            @click="begin(line.id)"
             >I see it otherwise</VBtn
           >
         </details>
@@ -127,8 +129,8 @@ const whatKeepingDoes = computed(() =>
     </form>
     <div v-else-if="!disabled && others.length" class="row add">
       <span class="soft">Not read, but there:</span
-      ><button v-for="c in others" :key="c" type="button" @click="begin(c)">
-        {{ CONDITION_WORDS[c].toLowerCase() }}
+      ><button v-for="other in others" :key="other" type="button" @click="begin(other)">
+        {{ CONDITION_WORDS[other].toLowerCase() }}
       </button>
     </div>
     <p v-if="profile.confidence < 1" class="tag watch">

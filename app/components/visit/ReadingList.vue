@@ -14,9 +14,9 @@ defineProps<{ zones: Readings; painted: readonly ZoneId[]; disabled: boolean }>(
 const emit = defineEmits<{
   grade: [zone: ZoneId, reading: AnyReadingId, grade: Grade | undefined]
 }>()
-const pick = (z: ZoneId, r: AnyReadingId, e: Event) => {
-  const v = (e.target as HTMLSelectElement).value
-  emit('grade', z, r, v === '' ? undefined : (Number(v) as Grade))
+const pick = (zone: ZoneId, reading: AnyReadingId, event: Event) => {
+  const target = (event.target as HTMLSelectElement).value
+  emit('grade', zone, reading, target === '' ? undefined : (Number(target) as Grade))
 }
 </script>
 
@@ -28,21 +28,21 @@ const pick = (z: ZoneId, r: AnyReadingId, e: Event) => {
         <thead>
           <tr>
             <th>Zone</th>
-            <th v-for="r in ALL_READING_IDS" :key="r">{{ READING_NAMES[r] }}</th>
+            <th v-for="reading in ALL_READING_IDS" :key="reading">{{ READING_NAMES[reading] }}</th>
           </tr>
         </thead>
         <tbody>
-          <tr v-for="z in painted" :key="z">
-            <th scope="row">{{ ZONES[z].name }}</th>
-            <td v-for="r in ALL_READING_IDS" :key="r">
+          <tr v-for="zone in painted" :key="zone">
+            <th scope="row">{{ ZONES[zone].name }}</th>
+            <td v-for="reading in ALL_READING_IDS" :key="reading">
               <select
-                :value="zones[z]?.[r] ?? ''"
-                :aria-label="`${ZONES[z].name}, ${READING_NAMES[r]}`"
+                :value="zones[zone]?.[reading] ?? ''"
+                :aria-label="`${ZONES[zone].name}, ${READING_NAMES[reading]}`"
                 :disabled="disabled"
-                @change="pick(z, r, $event)"
+                @change="pick(zone, reading, $event)"
               >
                 <option value="">–</option>
-                <option v-for="g in GRADES" :key="g" :value="g">{{ g }}</option>
+                <option v-for="grade in GRADES" :key="grade" :value="grade">{{ grade }}</option>
               </select>
             </td>
           </tr>

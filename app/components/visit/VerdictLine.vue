@@ -32,7 +32,9 @@ const mayTry = computed(
     props.bar.ask === undefined &&
     (props.bar.lifts === 'therapist' || props.bar.lifts === 'doctor') &&
     session.me?.role !== 'trainee' &&
-    CONTRAINDICATIONS.some((c) => c.id === props.bar.rule && !c.visit),
+    CONTRAINDICATIONS.some(
+      (contraindication) => contraindication.id === props.bar.rule && !contraindication.visit,
+    ),
 )
 const asking = ref(false)
 const reason = ref('')
@@ -49,8 +51,8 @@ async function aside() {
     })
     asking.value = false
     await visit.reload()
-  } catch (e) {
-    trouble.value = sayProblem(e)
+  } catch (error) {
+    trouble.value = sayProblem(error)
   }
 }
 </script>

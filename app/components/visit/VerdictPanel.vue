@@ -26,12 +26,12 @@ const GROUPS = [
   ['restricts', 'Only so'],
 ] as const
 const known = computed(() => [
-  ...props.verdict.bars.filter((b) => b.ask === undefined),
+  ...props.verdict.bars.filter((bar) => bar.ask === undefined),
   ...props.rests,
 ])
-const asking = computed(() => props.verdict.bars.filter((b) => b.ask === 'unsure'))
-const stopped = computed(() => props.verdict.prevented.filter((b) => b.ask === undefined))
-const waits = computed(() => props.verdict.prevented.filter((b) => b.ask === 'unsure'))
+const asking = computed(() => props.verdict.bars.filter((bar) => bar.ask === 'unsure'))
+const stopped = computed(() => props.verdict.prevented.filter((bar) => bar.ask === undefined))
+const waits = computed(() => props.verdict.prevented.filter((bar) => bar.ask === 'unsure'))
 /** Bottles that an answer keeps on the shelf, each with what it holds. */
 const shelved = computed(() =>
   (visit.bundle?.shelf ?? []).flatMap(({ product }) => {
@@ -41,14 +41,14 @@ const shelved = computed(() =>
           {
             id: product.id,
             name: product.name,
-            why: [...new Set(bars.map((b) => b.text))].join(', '),
+            why: [...new Set(bars.map((bar) => bar.text))].join(', '),
           },
         ]
       : []
   }),
 )
 const nameOf = (rule: string) => {
-  const row = CONTRAINDICATIONS.find((c) => c.id === rule)
+  const row = CONTRAINDICATIONS.find((contraindication) => contraindication.id === rule)
   return row ? FINDINGS[row.finding].short : rule
 }
 /**
@@ -56,21 +56,25 @@ const nameOf = (rule: string) => {
  * said so.
  */
 const doubt = (rule: string) => {
-  const f = CONTRAINDICATIONS.find((c) => c.id === rule)?.finding
-  return f === undefined
+  const finding = CONTRAINDICATIONS.find(
+    (contraindication) => contraindication.id === rule,
+  )?.finding
+  return finding === undefined
     ? ''
-    : props.verdict.open.includes(f)
+    : props.verdict.open.includes(finding)
       ? ' (not answered yet)'
-      : props.answers[f]?.say === 'unsure'
+      : props.answers[finding]?.say === 'unsure'
         ? ' (unsure)'
         : ''
 }
 const lowered = computed(() =>
   props.verdict.limitRules
-    .flatMap((l) =>
-      l.limit.tolerancePercent === undefined
+    .flatMap((limit) =>
+      limit.limit.tolerancePercent === undefined
         ? []
-        : [`${nameOf(l.rule)}${doubt(l.rule)} ${percentWords(l.limit.tolerancePercent)}`],
+        : [
+            `${nameOf(limit.rule)}${doubt(limit.rule)} ${percentWords(limit.limit.tolerancePercent)}`,
+          ],
     )
     .join(', times '),
 )
@@ -88,22 +92,22 @@ const firstShelved = computed(() => {
     <h2>What this means today</h2>
     <div v-if="stopped.length" class="prevented">
       <b>No visit today</b>
-      <p v-for="b in stopped" :key="b.rule">
-        {{ b.sentence }} <span class="soft">{{ b.reason }}</span>
+      <p v-for="bar in stopped" :key="bar.rule">
+        {{ bar.sentence }} <span class="soft">{{ bar.reason }}</span>
       </p>
     </div>
-    <div v-for="b in waits" :key="b.rule" class="prevented">
+    <div v-for="bar in waits" :key="bar.rule" class="prevented">
       <b>Ask before anything else</b>
-      <p>{{ b.sentence }}</p>
+      <p>{{ bar.sentence }}</p>
     </div>
     <template v-for="[kind, title] in GROUPS" :key="kind">
       <div v-if="known.some((b) => b.does === kind)">
         <h3>{{ title }}</h3>
         <ul class="plainlist">
           <VerdictLine
-            v-for="b in known.filter((x) => x.does === kind)"
-            :key="b.rule + (b.until ?? '')"
-            :bar="b"
+            v-for="ownBar in known.filter((x) => x.does === kind)"
+            :key="ownBar.rule + (ownBar.until ?? '')"
+            :bar="ownBar"
             :disabled="disabled"
           />
         </ul>
@@ -112,7 +116,7 @@ const firstShelved = computed(() => {
     <div v-if="asking.length">
       <h3>Ask before</h3>
       <ul class="plainlist">
-        <li v-for="b in asking" :key="b.rule" class="bar">{{ b.sentence }}</li>
+        <li v-for="ownBar in asking" :key="ownBar.rule" class="bar">{{ ownBar.sentence }}</li>
       </ul>
     </div>
     <details v-if="shelved.length" class="shelved">
@@ -123,20 +127,20 @@ const firstShelved = computed(() => {
         ><br /><span class="soft">{{ firstShelved }}</span>
       </summary>
       <ul class="plainlist">
-        <li v-for="p in shelved" :key="p.id">
-          {{ p.name }} <span class="soft">{{ p.why }}</span>
+        <li v-for="product in shelved" :key="product.id">
+          {{ product.name }} <span class="soft">{{ product.why }}</span>
         </li>
       </ul>
     </details>
     <div v-if="lifts.length">
       <h3>Set aside for today</h3>
       <ul class="plainlist">
-        <li v-for="l in lifts" :key="l.rule" class="bar aside">
-          <b>{{ nameOf(l.rule) }}</b>: {{ l.reason
-          }}<template v-if="l.word"> · {{ l.word }}</template
+        <li v-for="lift in lifts" :key="lift.rule" class="bar aside">
+          <b>{{ nameOf(lift.rule) }}</b>: {{ lift.reason
+          }}<template v-if="lift.word"> · {{ lift.word }}</template
           ><br /><span class="soft"
-            >{{ l.by }}, {{ dayAndClock(l.at, visit.bundle?.practice.timeZone ?? 'UTC') }}; stays on
-            the record</span
+            >{{ lift.by }}, {{ dayAndClock(lift.at, visit.bundle?.practice.timeZone ?? 'UTC') }};
+            stays on the record</span
           >
         </li>
       </ul>

@@ -79,8 +79,8 @@ async function save(cancel = false) {
     else
       await api('/api/visits', { method: 'POST', body: { id, clientId: form.clientId, ...common } })
     emit('saved')
-  } catch (e) {
-    trouble.value = e
+  } catch (error) {
+    trouble.value = error
   } finally {
     busy.value = false
   }

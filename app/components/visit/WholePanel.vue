@@ -8,7 +8,7 @@ const props = defineProps<{ whole: WholeReading; zones: Readings; disabled: bool
 const emit = defineEmits<{ change: [patch: Partial<WholeReading>] }>()
 const type = computed(() => phototypeOf(props.whole))
 const acne = computed(() => acneOf(props.zones))
-const name = (n: number) => PHOTOTYPES[n - 1]?.name ?? ''
+const name = (type: number) => PHOTOTYPES[type - 1]?.name ?? ''
 const PLACES = {
   forehead: 'forehead',
   cheekR: 'right cheek',

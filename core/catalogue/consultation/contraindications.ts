@@ -43,11 +43,11 @@ export interface Contraindication {
 
 type Row = Omit<Contraindication, 'source' | 'where' | 'families'> &
   Partial<Pick<Contraindication, 'source' | 'where' | 'families'>>
-const row = (r: Row): Contraindication => ({
+const row = (given: Row): Contraindication => ({
   source: COMMON_PRACTICE,
   where: 'whole',
   families: [],
-  ...r,
+  ...given,
 })
 const WORK: readonly FamilyId[] = [
   'friction',

@@ -77,7 +77,7 @@ export interface Finding {
   alert?: string
 }
 
-const f = (
+const finding = (
   id: FindingId,
   topic: TopicId,
   short: string,
@@ -96,30 +96,32 @@ const f = (
 })
 
 const ROWS: Finding[] = [
-  f('fever', 'today', 'fever or feeling ill', 'Fever, or do you feel ill today?'),
-  f(
+  finding('fever', 'today', 'fever or feeling ill', 'Fever, or do you feel ill today?'),
+  finding(
     'infection',
     'today',
     'cold sore or skin infection now',
     'A cold sore, ringworm, impetigo or other catching skin trouble now?',
   ),
-  f('eyeInfection', 'today', 'eye infection', 'Red, sticky or infected eyes?'),
-  f('sunburn', 'today', 'sunburn or windburn', 'Sunburned or windburned?', ['zones']),
-  f('wound', 'today', 'open skin', 'Any broken skin, graze or healing cut?', ['zones']),
-  f('shaveWax', 'today', 'shaved or waxed', 'Shaved, waxed or threaded in the last day?', [
+  finding('eyeInfection', 'today', 'eye infection', 'Red, sticky or infected eyes?'),
+  finding('sunburn', 'today', 'sunburn or windburn', 'Sunburned or windburned?', ['zones']),
+  finding('wound', 'today', 'open skin', 'Any broken skin, graze or healing cut?', ['zones']),
+  finding('shaveWax', 'today', 'shaved or waxed', 'Shaved, waxed or threaded in the last day?', [
     'date',
     'zones',
   ]),
-  f(
+  finding(
     'nodes',
     'today',
     'swollen or tender nodes',
     'Swollen or tender glands at jaw or neck, or fever lately?',
   ),
-  f('lenses', 'today', 'contact lenses in', 'Are contact lenses in?'),
-  f('lashExtensions', 'today', 'lash extensions', 'Lash extensions?'),
-  f('piercings', 'today', 'facial piercings in', 'Facial piercings that are in now?', ['zones']),
-  f(
+  finding('lenses', 'today', 'contact lenses in', 'Are contact lenses in?'),
+  finding('lashExtensions', 'today', 'lash extensions', 'Lash extensions?'),
+  finding('piercings', 'today', 'facial piercings in', 'Facial piercings that are in now?', [
+    'zones',
+  ]),
+  finding(
     'pregnancy',
     'health',
     'pregnant or breastfeeding',
@@ -128,7 +130,7 @@ const ROWS: Finding[] = [
     true,
     'pregnant or breastfeeding',
   ),
-  f(
+  finding(
     'implantedDevice',
     'health',
     'implanted electrical device',
@@ -137,7 +139,7 @@ const ROWS: Finding[] = [
     true,
     'implanted electrical device',
   ),
-  f(
+  finding(
     'heartPressure',
     'health',
     'heart disease or high blood pressure',
@@ -146,8 +148,8 @@ const ROWS: Finding[] = [
     true,
     'heart or blood pressure',
   ),
-  f('epilepsy', 'health', 'epilepsy', 'Epilepsy or seizures?', [], true, 'epilepsy'),
-  f(
+  finding('epilepsy', 'health', 'epilepsy', 'Epilepsy or seizures?', [], true, 'epilepsy'),
+  finding(
     'metal',
     'health',
     'metal in face or neck',
@@ -156,8 +158,8 @@ const ROWS: Finding[] = [
     true,
     'metal in face or neck',
   ),
-  f('asthma', 'health', 'asthma', 'Asthma or trouble with vapours?', [], true, 'asthma'),
-  f(
+  finding('asthma', 'health', 'asthma', 'Asthma or trouble with vapours?', [], true, 'asthma'),
+  finding(
     'slowHealing',
     'health',
     'diabetes, weak immune system, slow healing',
@@ -166,7 +168,7 @@ const ROWS: Finding[] = [
     true,
     'heals slowly',
   ),
-  f(
+  finding(
     'bloodThinner',
     'health',
     'blood thinner or bleeding disorder',
@@ -175,7 +177,7 @@ const ROWS: Finding[] = [
     true,
     'blood thinner',
   ),
-  f(
+  finding(
     'isotretinoin',
     'health',
     'oral isotretinoin',
@@ -184,7 +186,7 @@ const ROWS: Finding[] = [
     true,
     'isotretinoin',
   ),
-  f(
+  finding(
     'steroids',
     'health',
     'steroids',
@@ -193,7 +195,7 @@ const ROWS: Finding[] = [
     true,
     'steroids',
   ),
-  f(
+  finding(
     'cancer',
     'health',
     'cancer treatment',
@@ -202,7 +204,7 @@ const ROWS: Finding[] = [
     true,
     'cancer treatment',
   ),
-  f(
+  finding(
     'clots',
     'health',
     'clots, stroke or carotid disease',
@@ -211,8 +213,8 @@ const ROWS: Finding[] = [
     true,
     'clots or stroke',
   ),
-  f('thyroid', 'health', 'thyroid illness', 'A thyroid illness?', [], true, 'thyroid'),
-  f(
+  finding('thyroid', 'health', 'thyroid illness', 'A thyroid illness?', [], true, 'thyroid'),
+  finding(
     'eyeSurgery',
     'health',
     'glaucoma or recent eye surgery',
@@ -221,7 +223,7 @@ const ROWS: Finding[] = [
     true,
     'eyes: nothing near them',
   ),
-  f(
+  finding(
     'lightDisease',
     'health',
     'lupus, porphyria or other light disease',
@@ -230,7 +232,7 @@ const ROWS: Finding[] = [
     true,
     'light disease',
   ),
-  f(
+  finding(
     'lightMedicine',
     'health',
     'light-sensitive medicine',
@@ -239,7 +241,7 @@ const ROWS: Finding[] = [
     true,
     'light-sensitive medicine',
   ),
-  f(
+  finding(
     'faceNerve',
     'health',
     'facial palsy or nerve pain',
@@ -248,7 +250,7 @@ const ROWS: Finding[] = [
     true,
     'facial palsy or nerve pain',
   ),
-  f(
+  finding(
     'closedSpaces',
     'health',
     'uneasy in closed spaces',
@@ -256,7 +258,7 @@ const ROWS: Finding[] = [
     [],
     false,
   ),
-  f(
+  finding(
     'allergy',
     'skin',
     'allergy',
@@ -265,9 +267,9 @@ const ROWS: Finding[] = [
     true,
     'allergy',
   ),
-  f('coldSoreHistory', 'skin', 'cold sores at times', 'Do you get cold sores?', [], false),
-  f('keloid', 'skin', 'raised scars', 'Do scars grow raised?', [], false, 'raised scars'),
-  f(
+  finding('coldSoreHistory', 'skin', 'cold sores at times', 'Do you get cold sores?', [], false),
+  finding('keloid', 'skin', 'raised scars', 'Do scars grow raised?', [], false, 'raised scars'),
+  finding(
     'darkMarks',
     'skin',
     'marks easily',
@@ -276,7 +278,7 @@ const ROWS: Finding[] = [
     false,
     'marks easily',
   ),
-  f(
+  finding(
     'melasma',
     'skin',
     'melasma',
@@ -285,7 +287,7 @@ const ROWS: Finding[] = [
     true,
     'melasma',
   ),
-  f(
+  finding(
     'visibleVessels',
     'skin',
     'visible vessels',
@@ -294,9 +296,11 @@ const ROWS: Finding[] = [
     true,
     'visible vessels',
   ),
-  f('inflamedAcne', 'skin', 'inflamed spots', 'Inflamed spots or cysts?', ['zones']),
-  f('eczema', 'skin', 'eczema or psoriasis now', 'Eczema, dermatitis or psoriasis now?', ['zones']),
-  f(
+  finding('inflamedAcne', 'skin', 'inflamed spots', 'Inflamed spots or cysts?', ['zones']),
+  finding('eczema', 'skin', 'eczema or psoriasis now', 'Eczema, dermatitis or psoriasis now?', [
+    'zones',
+  ]),
+  finding(
     'unexplainedSpot',
     'skin',
     'lump, changing mole, sore',
@@ -305,47 +309,54 @@ const ROWS: Finding[] = [
     true,
     'unexplained spot: doctor first',
   ),
-  f('toxin', 'lately', 'botulinum toxin', 'Botulinum toxin in the last two weeks?', [
+  finding('toxin', 'lately', 'botulinum toxin', 'Botulinum toxin in the last two weeks?', [
     'date',
     'zones',
   ]),
-  f('filler', 'lately', 'filler', 'Filler in the last four weeks?', ['date', 'zones']),
-  f('threads', 'lately', 'lifting threads', 'Lifting threads in the last twelve weeks?', [
+  finding('filler', 'lately', 'filler', 'Filler in the last four weeks?', ['date', 'zones']),
+  finding('threads', 'lately', 'lifting threads', 'Lifting threads in the last twelve weeks?', [
     'date',
     'zones',
   ]),
-  f('dentalWork', 'lately', 'dental work', 'Dental work in the last week?', ['date']),
-  f(
+  finding('dentalWork', 'lately', 'dental work', 'Dental work in the last week?', ['date']),
+  finding(
     'recentTreatment',
     'lately',
     'peel, laser or machine elsewhere',
     'A peel, laser, needling or microdermabrasion elsewhere?',
     ['date', 'zones', 'work'],
   ),
-  f('retinoid', 'lately', 'retinoid on the skin', 'A retinoid cream in the last week?', [
+  finding('retinoid', 'lately', 'retinoid on the skin', 'A retinoid cream in the last week?', [
     'date',
     'perWeek',
   ]),
-  f(
+  finding(
     'homeAcid',
     'lately',
     'acid or benzoyl peroxide at home',
     'An acid or benzoyl peroxide at home in the last three days?',
     ['date', 'perWeek'],
   ),
-  f(
+  finding(
     'homeScrub',
     'lately',
     'scrub or brush at home',
     'A scrub, brush or roll-off at home in the last three days?',
     ['date', 'perWeek'],
   ),
-  f('eventSoon', 'lately', 'event ahead', 'A wedding, a stage, photographs coming up?', ['ahead']),
-  f('sunPlanned', 'lately', 'sun within two days', 'Strong sun planned in the next two days?'),
+  finding('eventSoon', 'lately', 'event ahead', 'A wedding, a stage, photographs coming up?', [
+    'ahead',
+  ]),
+  finding(
+    'sunPlanned',
+    'lately',
+    'sun within two days',
+    'Strong sun planned in the next two days?',
+  ),
 ]
 
-export const FINDINGS = Object.freeze(Object.fromEntries(ROWS.map((r) => [r.id, r]))) as Readonly<
-  Record<FindingId, Finding>
->
+export const FINDINGS = Object.freeze(
+  Object.fromEntries(ROWS.map((row) => [row.id, row])),
+) as Readonly<Record<FindingId, Finding>>
 /** In the order they are asked. */
-export const FINDING_ORDER: readonly FindingId[] = ROWS.map((r) => r.id)
+export const FINDING_ORDER: readonly FindingId[] = ROWS.map((row) => row.id)

@@ -28,7 +28,7 @@ export interface Preference {
   /** Asked as comfort, or as daily life. */
   about: 'comfort' | 'life'
 }
-const p = (
+const preference = (
   id: PreferenceId,
   about: Preference['about'],
   name: string,
@@ -51,7 +51,7 @@ const p = (
 })
 
 export const PREFERENCES: readonly Preference[] = [
-  p(
+  preference(
     'pressure',
     'comfort',
     'Pressure',
@@ -59,7 +59,7 @@ export const PREFERENCES: readonly Preference[] = [
     ['medium', 'medium'],
     ['firm', 'firm', 'Firm pressure is welcome at shoulders and scalp.'],
   ),
-  p(
+  preference(
     'talk',
     'comfort',
     'Talk',
@@ -67,7 +67,7 @@ export const PREFERENCES: readonly Preference[] = [
     ['some', 'a little'],
     ['free', 'likes to talk'],
   ),
-  p(
+  preference(
     'scent',
     'comfort',
     'Scent',
@@ -79,7 +79,7 @@ export const PREFERENCES: readonly Preference[] = [
     ],
     ['any', 'welcome'],
   ),
-  p(
+  preference(
     'lying',
     'comfort',
     'Lying',
@@ -87,14 +87,14 @@ export const PREFERENCES: readonly Preference[] = [
     ['raised', 'half sitting', 'Couch half up, pillow at hand.'],
     ['side', 'on the side', 'Lies on the side: mirror the couch and the light.'],
   ),
-  p(
+  preference(
     'photos',
     'comfort',
     'Photographs',
     ['no', 'no', 'No photographs.'],
     ['file', 'for the file only'],
   ),
-  p(
+  preference(
     'air',
     'life',
     'Days are spent in',
@@ -103,7 +103,7 @@ export const PREFERENCES: readonly Preference[] = [
     ['outdoors', 'wind and sun', 'Wind and sun: seal well, sun protection.'],
     ['kitchen', 'heat and steam'],
   ),
-  p(
+  preference(
     'covering',
     'life',
     'Covers the face with',
@@ -111,7 +111,7 @@ export const PREFERENCES: readonly Preference[] = [
     ['mask', 'a mask', 'Mask wear: look at chin, jaw and the nose bridge.'],
     ['helmet', 'a helmet or strap', 'Helmet: look at forehead and jaw line.'],
   ),
-  p(
+  preference(
     'jaw',
     'life',
     'Jaw and chin',
@@ -122,7 +122,7 @@ export const PREFERENCES: readonly Preference[] = [
       'Expected before the period: not chased. Offer to time the visits.',
     ],
   ),
-  p(
+  preference(
     'travel',
     'life',
     'Travel',
@@ -135,12 +135,18 @@ export type Preferences = Partial<Record<PreferenceId, string>>
 
 /** What is kept off the skin because the client likes it so. */
 export const avoidedBy = (chosen: Preferences): { family: IngredientId; rule: string }[] =>
-  PREFERENCES.flatMap((q) => q.choices.find((c) => c.value === chosen[q.id])?.avoids ?? [])
+  PREFERENCES.flatMap(
+    (ownPreference) =>
+      ownPreference.choices.find((choice) => choice.value === chosen[ownPreference.id])?.avoids ??
+      [],
+  )
 
 /** What to do about what was chosen, in the order asked. */
 export function preferenceNotes(chosen: Preferences): { id: PreferenceId; text: string }[] {
-  return PREFERENCES.flatMap((q) => {
-    const does = q.choices.find((c) => c.value === chosen[q.id])?.does
-    return does === undefined ? [] : [{ id: q.id, text: does }]
+  return PREFERENCES.flatMap((ownPreference) => {
+    const does = ownPreference.choices.find(
+      (choice) => choice.value === chosen[ownPreference.id],
+    )?.does
+    return does === undefined ? [] : [{ id: ownPreference.id, text: does }]
   })
 }

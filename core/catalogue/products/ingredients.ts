@@ -116,17 +116,19 @@ const ROWS: IngredientFamily[] = [
   }),
 ]
 export const INGREDIENTS = Object.freeze(
-  Object.fromEntries(ROWS.map((r) => [r.id, r])),
+  Object.fromEntries(ROWS.map((row) => [row.id, row])),
 ) as Readonly<Record<IngredientId, IngredientFamily>>
 
 /**
  * One pattern a family. Words match from the start of a word, case apart; short ones as whole
  * words: "lac" is milk, "lactic acid" is not.
  */
-const PATTERNS = ROWS.map((r) => ({
-  id: r.id,
+const PATTERNS = ROWS.map((row) => ({
+  id: row.id,
   pattern: new RegExp(
-    r.words.map((w) => `(?:^|[^a-z])${w}${w.length <= 4 ? '(?:[^a-z]|$)' : ''}`).join('|'),
+    row.words
+      .map((word) => `(?:^|[^a-z])${word}${word.length <= 4 ? '(?:[^a-z]|$)' : ''}`)
+      .join('|'),
     'm',
   ),
 }))
@@ -138,17 +140,21 @@ export function ingredientsIn(inci: readonly string[]): IngredientId[] {
   const known = seen.get(inci)
   if (known) return known
   const lines = inci.join('\n').toLowerCase()
-  const found = PATTERNS.filter((p) => p.pattern.test(lines)).map((p) => p.id)
+  const found = PATTERNS.filter((pattern) => pattern.pattern.test(lines)).map(
+    (pattern) => pattern.id,
+  )
   seen.set(inci, found)
   return found
 }
 
 /** Which family a client's own word means, if we know it: "honey" → bee products. */
 export function ingredientNamed(said: string): IngredientId | undefined {
-  const s = said.trim().toLowerCase()
-  if (s.length < 3) return undefined
+  const toLowerCase = said.trim().toLowerCase()
+  if (toLowerCase.length < 3) return undefined
   return INGREDIENT_IDS.find((id) => {
     const { name, also, words } = INGREDIENTS[id]
-    return [name, ...also, ...words].some((w) => w.includes(s) || s.includes(w))
+    return [name, ...also, ...words].some(
+      (word) => word.includes(toLowerCase) || toLowerCase.includes(word),
+    )
   })
 }

@@ -92,7 +92,7 @@ const ROWS = [
   rule('setting-range', 'stop', 'Outside the safe range of the setting.', true),
 ] as const
 
-export const ORDER_RULES: ReadonlyMap<string, OrderRule> = new Map(ROWS.map((r) => [r.id, r]))
+export const ORDER_RULES: ReadonlyMap<string, OrderRule> = new Map(ROWS.map((row) => [row.id, row]))
 export function orderRule(id: string): OrderRule {
   const found = ORDER_RULES.get(id)
   if (!found) throw new RangeError(`no such rule: ${id}`)

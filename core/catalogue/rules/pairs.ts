@@ -14,14 +14,14 @@ export interface Pair {
 }
 const row = (
   id: string,
-  a: FamilyId,
-  b: FamilyId,
+  one: FamilyId,
+  other: FamilyId,
   sentence: string,
   unless?: Pair['unless'],
 ): Pair => ({
   id,
-  a,
-  b,
+  a: one,
+  b: other,
   sentence,
   ...(unless === undefined ? {} : { unless }),
   source: COMMON_PRACTICE,

@@ -16,31 +16,33 @@ const input = (point: string, camp: string): PlanInput =>
  * All that a method decides, as text: the case it compiles to, the words of the hand, the linen.
  */
 const decided = (i: PlanInput) => {
-  const m = methodOf(i.school, i.policy)
+  const method = methodOf(i.school, i.policy)
   return JSON.stringify([
     compile(i),
-    Object.values(TECHNIQUES).map((t) => handOf(m, t)),
-    m.camps.removal.linen,
+    Object.values(TECHNIQUES).map((technique) => handOf(method, technique)),
+    method.camps.removal.linen,
   ])
 }
 
 describe('where schools differ', () => {
-  for (const p of POINTS)
-    it(`${p.title}: each camp is its own way of working`, () => {
-      expect(p.camps.some((c) => c.id === p.default)).toBe(true)
-      const all = p.camps.map((c) => decided(input(p.id, c.id)))
-      expect(new Set(all).size).toBe(p.camps.length)
-      for (const c of p.camps) {
-        expect(c.sentence.length).toBeGreaterThan(4)
-        expect(c.reason.length).toBeGreaterThan(4)
+  for (const point of POINTS)
+    it(`${point.title}: each camp is its own way of working`, () => {
+      expect(point.camps.some((camp) => camp.id === point.default)).toBe(true)
+      const all = point.camps.map((camp) => decided(input(point.id, camp.id)))
+      expect(new Set(all).size).toBe(point.camps.length)
+      for (const camp of point.camps) {
+        expect(camp.sentence.length).toBeGreaterThan(4)
+        expect(camp.reason.length).toBeGreaterThan(4)
       }
     })
   it('lets the house decide over its school, and nothing decided is the school', () => {
-    for (const s of SCHOOL_IDS) {
-      expect(methodOf(s)).toEqual(methodOf(s, { camps: {}, without: [] }))
-      for (const [point, camp] of Object.entries(SCHOOLS[s].camps))
-        expect(methodOf(s).camps[point as 'steam'].id).toBe(camp)
-      expect(methodOf(s, { camps: { steam: 'seldom' }, without: [] }).taste.steam).toBeLessThan(0)
+    for (const school of SCHOOL_IDS) {
+      expect(methodOf(school)).toEqual(methodOf(school, { camps: {}, without: [] }))
+      for (const [point, camp] of Object.entries(SCHOOLS[school].camps))
+        expect(methodOf(school).camps[point as 'steam'].id).toBe(camp)
+      expect(
+        methodOf(school, { camps: { steam: 'seldom' }, without: [] }).taste.steam,
+      ).toBeLessThan(0)
     }
     expect(() => campOf('steam', 'hourly')).toThrow(RangeError)
   })
@@ -51,16 +53,18 @@ describe('where schools differ', () => {
     expect(outspoken(methodOf('oilAndWater'), -1)).toEqual(
       expect.arrayContaining(['tip', 'crystals', 'needling']),
     )
-    for (const s of SCHOOL_IDS)
+    for (const school of SCHOOL_IDS)
       expect(
-        outspoken(methodOf(s), 1).filter((t) => outspoken(methodOf(s), -1).includes(t)),
+        outspoken(methodOf(school), 1).filter((technique) =>
+          outspoken(methodOf(school), -1).includes(technique),
+        ),
       ).toEqual([])
   })
   it("keeps a school's liking of one thing below what a first-ranked aim can add", () => {
     // A full effect of a first-ranked aim: 100 × returns of about 90 ticks of effect is 26 000;
     // liking is scaled by four.
-    for (const s of SCHOOL_IDS)
-      for (const n of Object.values(methodOf(s).taste))
-        expect(Math.abs(n) * 4, s).toBeLessThanOrEqual(16_000)
+    for (const school of SCHOOL_IDS)
+      for (const amount of Object.values(methodOf(school).taste))
+        expect(Math.abs(amount) * 4, school).toBeLessThanOrEqual(16_000)
   })
 })

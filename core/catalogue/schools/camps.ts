@@ -401,11 +401,11 @@ export const POINTS: readonly Point[] = [
     ],
   },
 ]
-const BY_ID = new Map(POINTS.map((p) => [p.id, p]))
+const BY_ID = new Map(POINTS.map((point) => [point.id, point]))
 
 /** @throws RangeError for a camp that the point does not have */
 export function campOf(point: PointId, camp: string): Camp {
-  const found = BY_ID.get(point)?.camps.find((c) => c.id === camp)
+  const found = BY_ID.get(point)?.camps.find((stand) => stand.id === camp)
   if (!found) throw new RangeError(`no camp ${camp} of ${point}`)
   return found
 }

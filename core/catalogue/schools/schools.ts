@@ -135,15 +135,18 @@ export interface Method {
 export function methodOf(school: SchoolId, policy: HousePolicy = NO_POLICY): Method {
   const own = SCHOOLS[school]
   const camps = Object.fromEntries(
-    POINTS.map((p) => [p.id, campOf(p.id, policy.camps[p.id] ?? own.camps[p.id] ?? p.default)]),
+    POINTS.map((point) => [
+      point.id,
+      campOf(point.id, policy.camps[point.id] ?? own.camps[point.id] ?? point.default),
+    ]),
   ) as Record<PointId, Camp>
   const taste: Partial<Record<TechniqueId, number>> = { ...own.taste }
   const layout: Partial<Record<LayoutId, number>> = {}
   for (const id of POINT_IDS) {
-    for (const [t, n] of Object.entries(camps[id].taste ?? {}) as [TechniqueId, number][])
-      taste[t] = (taste[t] ?? 0) + n
-    for (const [l, n] of Object.entries(camps[id].layout ?? {}) as [LayoutId, number][])
-      layout[l] = (layout[l] ?? 0) + n
+    for (const [key, value] of Object.entries(camps[id].taste ?? {}) as [TechniqueId, number][])
+      taste[key] = (taste[key] ?? 0) + value
+    for (const [key, value] of Object.entries(camps[id].layout ?? {}) as [LayoutId, number][])
+      layout[key] = (layout[key] ?? 0) + value
   }
   return {
     camps,
@@ -172,10 +175,10 @@ const OUTSPOKEN = 500
  * other steps is not named.
  */
 export function outspoken(method: Method, sign: 1 | -1): TechniqueId[] {
-  const liking = (t: TechniqueId) => sign * (method.taste[t] ?? 0)
-  return TECHNIQUE_IDS.filter((t) => canPin(t) && liking(t) >= OUTSPOKEN).sort(
-    (a, b) => liking(b) - liking(a),
-  )
+  const liking = (technique: TechniqueId) => sign * (method.taste[technique] ?? 0)
+  return TECHNIQUE_IDS.filter(
+    (technique) => canPin(technique) && liking(technique) >= OUTSPOKEN,
+  ).sort((one, other) => liking(other) - liking(one))
 }
 
 /** What a house has decided, in words: its camps, and what it does not offer. */

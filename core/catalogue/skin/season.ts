@@ -34,5 +34,7 @@ const BY_MONTH: readonly Season[] = [
 /** @param day ISO day @param timeZone of the practice, as the tz database names it */
 export function seasonOf(day: string, timeZone: string): Season {
   const month = Number(day.slice(5, 7)) - 1
-  return BY_MONTH[SOUTH.some((z) => timeZone.startsWith(z)) ? (month + 6) % 12 : month] ?? 'spring'
+  return (
+    BY_MONTH[SOUTH.some((zone) => timeZone.startsWith(zone)) ? (month + 6) % 12 : month] ?? 'spring'
+  )
 }

@@ -1,11 +1,11 @@
-import { BARE, CLEAN, m, rests, techniques } from './row'
+import { BARE, CLEAN, span, rests, techniques } from './row'
 
 /** What settles the skin after the work. */
 export const CALMING = techniques({
   highFrequency: {
     name: 'High frequency',
     stage: 'calm',
-    minutes: m(2, 8, 3, 5),
+    minutes: span(2, 8, 3, 5),
     groups: ['faceNoEyes', 'tZone'],
     device: 'highFrequencyWand',
     licence: 'current',
@@ -26,7 +26,7 @@ export const CALMING = techniques({
   cold: {
     name: 'Cold globes',
     stage: 'calm',
-    minutes: m(1, 3, 2),
+    minutes: span(1, 3, 2),
     groups: ['face'],
     families: ['cold'],
     needs: {},
@@ -42,7 +42,7 @@ export const CALMING = techniques({
     name: 'Blue lamp, 415 nm',
     stage: 'calm',
     lays: ['goggles'],
-    minutes: m(0.5, 1, 0.5),
+    minutes: span(0.5, 1, 0.5),
     groups: ['face'],
     device: 'lamp',
     families: ['lamp'],
@@ -62,7 +62,7 @@ export const CALMING = techniques({
     name: 'Red lamp, 633 and 830 nm',
     stage: 'calm',
     lays: ['goggles'],
-    minutes: m(0.5, 1, 0.5),
+    minutes: span(0.5, 1, 0.5),
     groups: ['face'],
     device: 'lamp',
     families: ['lamp'],
@@ -82,7 +82,7 @@ export const CALMING = techniques({
     name: 'Lamp off',
     stage: 'calm',
     part: 'follows',
-    minutes: m(0.5, 1, 0.5),
+    minutes: span(0.5, 1, 0.5),
     groups: ['face'],
     removes: true,
     needs: {},

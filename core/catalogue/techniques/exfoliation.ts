@@ -1,4 +1,4 @@
-import { BARE, CLEAN, INTACT, m, rests, techniques } from './row'
+import { BARE, CLEAN, INTACT, span, rests, techniques } from './row'
 
 /** Work that loosens dead cells by hand, acid, enzyme or blade. */
 export const EXFOLIATION = techniques({
@@ -6,7 +6,7 @@ export const EXFOLIATION = techniques({
     name: 'Grain scrub',
     stage: 'handExfoliation',
     linen: { cloths: 1 },
-    minutes: m(0.5, 2, 1, 2),
+    minutes: span(0.5, 2, 1, 2),
     groups: ['faceNoEyes', 'tZone'],
     product: 'grainScrub',
     families: ['friction'],
@@ -22,7 +22,7 @@ export const EXFOLIATION = techniques({
   rollOff: {
     name: 'Roll-off peel on',
     stage: 'handExfoliation',
-    minutes: m(0.5, 2, 1),
+    minutes: span(0.5, 2, 1),
     groups: ['faceNoEyes', 'tZone'],
     product: 'rollOffPeel',
     families: ['friction'],
@@ -42,7 +42,7 @@ export const EXFOLIATION = techniques({
     stage: 'handExfoliation',
     part: 'follows',
     linen: { cloths: 1 },
-    minutes: m(1, 2, 1.5),
+    minutes: span(1, 2, 1.5),
     groups: ['faceNoEyes', 'tZone'],
     removes: true,
     needs: { film: ['mask'] },
@@ -56,7 +56,7 @@ export const EXFOLIATION = techniques({
   enzyme: {
     name: 'Enzyme on',
     stage: 'handExfoliation',
-    minutes: m(1, 2, 1),
+    minutes: span(1, 2, 1),
     groups: ['faceNoEyes', 'tZone'],
     product: 'enzymeMask',
     families: ['enzyme'],
@@ -74,7 +74,7 @@ export const EXFOLIATION = techniques({
   acidMask: {
     name: 'Acid mask on',
     stage: 'handExfoliation',
-    minutes: m(1, 2, 1),
+    minutes: span(1, 2, 1),
     groups: ['faceNoEyes', 'tZone'],
     product: 'acidMask',
     families: ['acid'],
@@ -92,7 +92,7 @@ export const EXFOLIATION = techniques({
   exfoliatingMask: {
     name: 'Gritty mask, massaged',
     stage: 'handExfoliation',
-    minutes: m(1, 2, 2),
+    minutes: span(1, 2, 2),
     groups: ['faceNoEyes', 'tZone'],
     product: 'exfoliatingMask',
     families: ['friction'],
@@ -109,7 +109,7 @@ export const EXFOLIATION = techniques({
   resurfacingMask: {
     name: 'Resurfacing mask on',
     stage: 'handExfoliation',
-    minutes: m(1, 3, 2),
+    minutes: span(1, 3, 2),
     groups: ['faceNoEyes', 'tZone'],
     product: 'resurfacingMask',
     families: ['acid'],
@@ -127,7 +127,7 @@ export const EXFOLIATION = techniques({
   salonPeel: {
     name: 'Salon peel on',
     stage: 'handExfoliation',
-    minutes: m(0.5, 1, 1),
+    minutes: span(0.5, 1, 1),
     groups: ['faceNoEyes', 'tZone'],
     product: 'peelSolution',
     families: ['acid', 'peel'],
@@ -152,7 +152,7 @@ export const EXFOLIATION = techniques({
     stage: 'handExfoliation',
     part: 'follows',
     linen: { cloths: 2 },
-    minutes: m(1, 3, 1.5),
+    minutes: span(1, 3, 1.5),
     groups: ['faceNoEyes', 'tZone'],
     removes: true,
     needs: { film: ['mask'] },
@@ -166,7 +166,7 @@ export const EXFOLIATION = techniques({
   blade: {
     name: 'Blade',
     stage: 'handExfoliation',
-    minutes: m(8, 15, 10),
+    minutes: span(8, 15, 10),
     groups: ['faceNoEyes'],
     families: ['blade'],
     licence: 'blade',

@@ -1,4 +1,4 @@
-import { ALL, CLEAN, m, techniques } from './row'
+import { ALL, CLEAN, span, techniques } from './row'
 
 const FINISH_BASE = { soil: CLEAN, film: ['none', 'leaveOn'] } as const
 /** Leave-on layers, thinnest first, and the end of the visit. */
@@ -6,7 +6,7 @@ export const FINISHING = techniques({
   serum: {
     name: 'Serum',
     stage: 'serum',
-    minutes: m(0.5, 3, 1),
+    minutes: span(0.5, 3, 1),
     groups: ALL,
     product: 'serum',
     needs: { ...FINISH_BASE, moisture: ['damp'], settled: true },
@@ -20,7 +20,7 @@ export const FINISHING = techniques({
   ampoule: {
     name: 'Ampoule',
     stage: 'serum',
-    minutes: m(0.5, 3, 1),
+    minutes: span(0.5, 3, 1),
     groups: ALL,
     product: 'ampoule',
     needs: { ...FINISH_BASE, moisture: ['damp'], settled: true, skin: ['intact', 'abraded'] },
@@ -34,7 +34,7 @@ export const FINISHING = techniques({
   eyeProduct: {
     name: 'Eye product',
     stage: 'eyes',
-    minutes: m(0.5, 2, 0.5),
+    minutes: span(0.5, 2, 0.5),
     groups: ['orbital'],
     product: 'eyeProduct',
     families: ['eyeWork'],
@@ -50,7 +50,7 @@ export const FINISHING = techniques({
     name: 'Moisturiser',
     stage: 'moisturise',
     part: 'everyVisit',
-    minutes: m(0.5, 3, 1),
+    minutes: span(0.5, 3, 1),
     groups: ALL,
     product: 'moisturiser',
     needs: { ...FINISH_BASE, settled: true },
@@ -65,7 +65,7 @@ export const FINISHING = techniques({
     name: 'Facial oil',
     stage: 'oil',
     only: 'evening',
-    minutes: m(0.5, 2, 0.5),
+    minutes: span(0.5, 2, 0.5),
     groups: ALL,
     product: 'facialOil',
     needs: { ...FINISH_BASE, moisture: ['damp'] },
@@ -79,7 +79,7 @@ export const FINISHING = techniques({
   lipCare: {
     name: 'Lip balm',
     stage: 'lips',
-    minutes: m(0.5, 1, 0.5),
+    minutes: span(0.5, 1, 0.5),
     groups: ['body'],
     product: 'lipCare',
     families: ['lips'],
@@ -96,7 +96,7 @@ export const FINISHING = techniques({
     name: 'Lip scrub',
     stage: 'lips',
     linen: { pads: 1 },
-    minutes: m(1, 2, 1),
+    minutes: span(1, 2, 1),
     groups: ['body'],
     product: 'lipScrub',
     families: ['lips'],
@@ -114,7 +114,7 @@ export const FINISHING = techniques({
     stage: 'sun',
     only: 'byDay',
     part: 'everyVisit',
-    minutes: m(0.5, 2, 1),
+    minutes: span(0.5, 2, 1),
     groups: ALL,
     product: 'sunProtection',
     needs: { ...FINISH_BASE, settled: true },
@@ -130,7 +130,7 @@ export const FINISHING = techniques({
     name: 'Sit up, look together',
     stage: 'close',
     part: 'everyVisit',
-    minutes: m(2, 6, 3),
+    minutes: span(2, 6, 3),
     groups: ['body'],
     needs: { film: ['none', 'leaveOn'] },
     leaves: {},

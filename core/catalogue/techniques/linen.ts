@@ -23,7 +23,7 @@ export const WARM_UPS: readonly WarmUp[] = [
   warm('microcurrentWand', 1),
 ]
 export const warmUpOf = (device: DeviceKind, rows: readonly WarmUp[] = WARM_UPS): number =>
-  rows.find((r) => r.device === device)?.minutes ?? 0
+  rows.find((row) => row.device === device)?.minutes ?? 0
 
 /** A thing on the tray, one of it and several. */
 export type Thing = readonly [one: string, several: string]

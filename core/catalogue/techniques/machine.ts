@@ -1,11 +1,11 @@
-import { BARE, CLEAN, INTACT, m, techniques } from './row'
+import { BARE, CLEAN, INTACT, span, techniques } from './row'
 
 /** Deeper work with a device, and extraction. */
 export const MACHINE = techniques({
   tip: {
     name: 'Diamond tip',
     stage: 'machine',
-    minutes: m(5, 15, 8, 12),
+    minutes: span(5, 15, 8, 12),
     groups: ['faceNoEyes', 'tZone'],
     device: 'tipMachine',
     licence: 'machine',
@@ -25,7 +25,7 @@ export const MACHINE = techniques({
   crystals: {
     name: 'Crystals',
     stage: 'machine',
-    minutes: m(5, 15, 8, 12),
+    minutes: span(5, 15, 8, 12),
     groups: ['faceNoEyes', 'tZone'],
     device: 'crystalMachine',
     licence: 'machine',
@@ -45,7 +45,7 @@ export const MACHINE = techniques({
   vacuumGlide: {
     name: 'Vacuum glide',
     stage: 'machine',
-    minutes: m(3, 5, 3, 5),
+    minutes: span(3, 5, 3, 5),
     groups: ['faceNeck', 'tZone'],
     device: 'tipMachine',
     licence: 'machine',
@@ -65,7 +65,7 @@ export const MACHINE = techniques({
   spatula: {
     name: 'Ultrasonic spatula',
     stage: 'machine',
-    minutes: m(5, 8, 5, 8),
+    minutes: span(5, 8, 5, 8),
     groups: ['faceNoEyes', 'tZone'],
     device: 'ultrasonicSpatula',
     families: ['ultrasound'],
@@ -84,7 +84,7 @@ export const MACHINE = techniques({
     name: 'Disinfect the skin',
     stage: 'machine',
     part: 'follows',
-    minutes: m(1, 2, 1),
+    minutes: span(1, 2, 1),
     groups: ['faceNoEyes', 'cheeks'],
     product: 'skinDisinfectant',
     needs: { soil: CLEAN, film: BARE, skin: INTACT },
@@ -99,7 +99,7 @@ export const MACHINE = techniques({
     name: 'Needling, cosmetic',
     stage: 'machine',
     lays: ['gloves', 'cartridge'],
-    minutes: m(10, 20, 10, 15),
+    minutes: span(10, 20, 10, 15),
     groups: ['faceNoEyes', 'cheeks'],
     device: 'needlingPen',
     licence: 'needling025',
@@ -142,7 +142,7 @@ export const MACHINE = techniques({
     stage: 'extraction',
     lays: ['gloves'],
     warmedBy: 'warmTowel',
-    minutes: m(2, 10, 3, 5, 8),
+    minutes: span(2, 10, 3, 5, 8),
     groups: ['tZone', 'faceNoEyes'],
     families: ['extraction'],
     needs: { soil: CLEAN, film: BARE, warmth: ['warm'], skin: INTACT },

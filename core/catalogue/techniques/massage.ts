@@ -1,12 +1,12 @@
 import { minutes } from '../../units'
-import { BARE, CLEAN, INTACT, m, techniques } from './row'
+import { BARE, CLEAN, INTACT, span, techniques } from './row'
 
 /** Hands, stones and current on the face; hands busy elsewhere while something rests. */
 export const MASSAGE = techniques({
   massage: {
     name: 'Face massage',
     stage: 'massage',
-    minutes: m(3, 20, 5, 10, 15),
+    minutes: span(3, 20, 5, 10, 15),
     groups: ['faceNeckDecollete'],
     product: 'massageOil',
     families: ['massage'],
@@ -21,7 +21,7 @@ export const MASSAGE = techniques({
   toningMassage: {
     name: 'Toning massage',
     stage: 'massage',
-    minutes: m(3, 15, 5, 10),
+    minutes: span(3, 15, 5, 10),
     groups: ['faceNeckDecollete'],
     product: 'massageOil',
     families: ['massage'],
@@ -36,7 +36,7 @@ export const MASSAGE = techniques({
   stones: {
     name: 'Stones',
     stage: 'massage',
-    minutes: m(5, 15, 5, 10),
+    minutes: span(5, 15, 5, 10),
     groups: ['faceNeck'],
     product: 'massageOil',
     families: ['massage', 'cold'],
@@ -51,7 +51,7 @@ export const MASSAGE = techniques({
   microcurrent: {
     name: 'Microcurrent',
     stage: 'massage',
-    minutes: m(5, 20, 10, 15),
+    minutes: span(5, 20, 10, 15),
     groups: ['faceNeck'],
     device: 'microcurrentWand',
     licence: 'current',
@@ -73,7 +73,7 @@ export const MASSAGE = techniques({
     fillsThen: 'shouldersScalp',
     part: 'follows',
     fillsFrom: minutes(2),
-    minutes: m(1, 15, 3, 5),
+    minutes: span(1, 15, 3, 5),
     groups: ['body'],
     besideResting: true,
     needs: {},
@@ -90,7 +90,7 @@ export const MASSAGE = techniques({
     fillsThen: 'handsArms',
     part: 'follows',
     fillsFrom: minutes(5),
-    minutes: m(1, 20, 5, 10),
+    minutes: span(1, 20, 5, 10),
     groups: ['body'],
     besideResting: true,
     needs: {},
@@ -107,7 +107,7 @@ export const MASSAGE = techniques({
     idle: true,
     part: 'follows',
     fillsFrom: minutes(0),
-    minutes: m(0.5, 20, 1),
+    minutes: span(0.5, 20, 1),
     groups: ['body'],
     besideResting: true,
     needs: {},

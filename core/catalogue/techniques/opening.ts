@@ -1,5 +1,5 @@
 import { minutes } from '../../units'
-import { ALL, BARE, INTACT, m, techniques } from './row'
+import { ALL, BARE, INTACT, span, techniques } from './row'
 
 /** Until the skin is clean. */
 export const OPENING = techniques({
@@ -7,7 +7,7 @@ export const OPENING = techniques({
     name: 'Settle, headband, hands',
     stage: 'settle',
     part: 'everyVisit',
-    minutes: m(1, 5, 2),
+    minutes: span(1, 5, 2),
     groups: ['body'],
     needs: {},
     leaves: {},
@@ -24,7 +24,7 @@ export const OPENING = techniques({
     only: 'madeUp',
     part: 'everyVisit',
     linen: { pads: 3 },
-    minutes: m(1, 6, 2),
+    minutes: span(1, 6, 2),
     groups: ['orbital'],
     product: 'eyeRemover',
     families: ['eyeWork'],
@@ -44,7 +44,7 @@ export const OPENING = techniques({
     stage: 'surfaceCleanse',
     part: 'everyVisit',
     linen: { cloths: 1 },
-    minutes: m(1, 3, 2),
+    minutes: span(1, 3, 2),
     groups: ['face'],
     product: 'milk',
     needs: { film: BARE },
@@ -59,7 +59,7 @@ export const OPENING = techniques({
     name: 'Second reading',
     stage: 'reading',
     part: 'everyVisit',
-    minutes: m(0.5, 4, 1),
+    minutes: span(0.5, 4, 1),
     groups: ['faceNeckDecollete'],
     needs: { film: BARE },
     leaves: {},
@@ -74,7 +74,7 @@ export const OPENING = techniques({
     stage: 'deepCleanse',
     connects: minutes(2),
     linen: { cloths: 1 },
-    minutes: m(1, 4, 2),
+    minutes: span(1, 4, 2),
     groups: ALL,
     product: 'gelCleanser',
     needs: {
@@ -95,7 +95,7 @@ export const OPENING = techniques({
     name: 'Oil cleanse, emulsifier, water',
     stage: 'deepCleanse',
     linen: { cloths: 2 },
-    minutes: m(3, 9, 5, 7),
+    minutes: span(3, 9, 5, 7),
     groups: ALL,
     product: 'cleansingOil',
     needs: { moisture: ['dry'], film: BARE, skin: INTACT },

@@ -1,5 +1,5 @@
 import { minutes } from '../../units'
-import { ALL, BARE, CLEAN, INTACT, m, techniques } from './row'
+import { ALL, BARE, CLEAN, INTACT, span, techniques } from './row'
 
 /** What makes the surface right for the next step. */
 export const PREPARING = techniques({
@@ -10,7 +10,7 @@ export const PREPARING = techniques({
     floats: true,
     part: 'everyVisit',
     linen: { pads: 2 },
-    minutes: m(0.5, 2, 1),
+    minutes: span(0.5, 2, 1),
     groups: ALL,
     product: 'toner',
     needs: { soil: ['clean', 'sebum'], film: BARE, skin: ['intact', 'abraded'] },
@@ -27,7 +27,7 @@ export const PREPARING = techniques({
     lays: ['tissues'],
     connects: minutes(0.5),
     part: 'follows',
-    minutes: m(0.5, 1, 0.5),
+    minutes: span(0.5, 1, 0.5),
     groups: ALL,
     needs: {},
     leaves: { moisture: 'dry' },
@@ -44,7 +44,7 @@ export const PREPARING = techniques({
     connects: minutes(1),
     part: 'follows',
     linen: { cloths: 1 },
-    minutes: m(0.5, 3, 1),
+    minutes: span(0.5, 3, 1),
     groups: ALL,
     needs: { film: ['none', 'milk', 'oil', 'lather', 'grain', 'mask', 'medium', 'leaveOn'] },
     leaves: { moisture: 'damp', film: 'none' },
@@ -60,7 +60,7 @@ export const PREPARING = techniques({
     connects: minutes(0.5),
     floats: true,
     part: 'everyVisit',
-    minutes: m(0.5, 2, 0.5, 1.5),
+    minutes: span(0.5, 2, 0.5, 1.5),
     groups: ALL,
     product: 'mist',
     needs: { film: ['none', 'leaveOn', 'crystal'], skin: ['intact', 'abraded'] },
@@ -77,7 +77,7 @@ export const PREPARING = techniques({
     connects: minutes(0.5),
     idle: true,
     part: 'follows',
-    minutes: m(0.5, 3, 1),
+    minutes: span(0.5, 3, 1),
     groups: ALL,
     needs: {},
     leaves: {},
@@ -90,7 +90,7 @@ export const PREPARING = techniques({
   steam: {
     name: 'Steam',
     stage: 'warm',
-    minutes: m(3, 10, 3, 5, 8),
+    minutes: span(3, 10, 3, 5, 8),
     groups: ['face'],
     device: 'steamer',
     families: ['heat', 'vapour'],
@@ -112,7 +112,7 @@ export const PREPARING = techniques({
     name: 'Warm towel',
     stage: 'warm',
     linen: { cloths: 1 },
-    minutes: m(1, 2, 1, 2),
+    minutes: span(1, 2, 1, 2),
     groups: ['face', 'faceNeck'],
     device: 'towelCabinet',
     families: ['heat'],

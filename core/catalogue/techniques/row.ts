@@ -4,7 +4,7 @@ import { COMMON_PRACTICE } from '../kinds'
 import type { DwellWindow, TechniqueOf } from './technique'
 
 /** Least, most, and the minutes the planner may choose from. */
-export const m = (least: number, most: number, ...choices: number[]) => ({
+export const span = (least: number, most: number, ...choices: number[]) => ({
   least: minutes(least),
   most: minutes(most),
   choices: choices.map(minutes) as readonly ReturnType<typeof minutes>[],

@@ -39,7 +39,10 @@ export const floorOf = (occasion: Occasion): FloorStage[] =>
 
 /** What may be done in a stage, in the order of the rows; what only follows is not asked for. */
 export const techniquesOf = (stage: StageId): TechniqueId[] =>
-  techniquesWhere((t) => t.part !== 'follows' && (t.stage === stage || t.alsoIn === stage))
+  techniquesWhere(
+    (technique) =>
+      technique.part !== 'follows' && (technique.stage === stage || technique.alsoIn === stage),
+  )
 
 /** The place of a technique's stage in the usual order of a visit. */
 export const stageRank = (id: TechniqueId): number => STAGE_IDS.indexOf(TECHNIQUES[id].stage)

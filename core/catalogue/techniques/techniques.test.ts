@@ -23,7 +23,9 @@ const everything = (daylight: boolean, without: readonly TechniqueId[] = []) =>
   })
 const offeredBy = (input: ReturnType<typeof planInput>) =>
   new Set(
-    compile(input).stages.flatMap((s) => s.options.flatMap((o) => o.moves.map((m) => m.technique))),
+    compile(input).stages.flatMap((stage) =>
+      stage.options.flatMap((option) => option.moves.map((move) => move.technique)),
+    ),
   )
 /** Connecting steps, which the planner puts between others. */
 const CONNECTING: readonly TechniqueId[] = ['blot', 'rinse', 'wait']
@@ -32,55 +34,58 @@ describe('every technique', () => {
   const all = new Set([...offeredBy(everything(true)), ...offeredBy(everything(false))])
   for (const id of TECHNIQUE_IDS)
     it(`${id} has its place, and none when the house does not offer it`, () => {
-      const t = TECHNIQUES[id]
-      expect(t.id).toBe(id)
-      expect(STAGE_IDS).toContain(t.stage)
+      const technique = TECHNIQUES[id]
+      expect(technique.id).toBe(id)
+      expect(STAGE_IDS).toContain(technique.stage)
       if (!CONNECTING.includes(id)) expect(all.has(id), 'offered').toBe(true)
       // Switched off: nothing that does it is offered any more, and why is said.
       if (canPin(id)) {
         for (const daylight of [true, false])
           expect([...offeredBy(everything(daylight, [id]))]).not.toContain(id)
         expect(allowance(id, everything(true, [id])).never[0]?.rule).toBe('house-without')
-        expect(allowance(id, everything(true)).never.map((w) => w.rule)).not.toContain(
+        expect(allowance(id, everything(true)).never.map((why) => why.rule)).not.toContain(
           'house-without',
         )
       }
     })
   it('says hand, cue, reason and source, and keeps its minutes in order', () => {
-    for (const t of Object.values(TECHNIQUES)) {
-      for (const text of [t.hand, t.cue, t.reason, t.source])
-        expect(text.length, t.id).toBeGreaterThan(4)
-      for (const m of t.minutes.choices) {
-        expect(m).toBeGreaterThanOrEqual(t.minutes.least)
-        expect(m).toBeLessThanOrEqual(t.minutes.most)
+    for (const technique of Object.values(TECHNIQUES)) {
+      for (const text of [technique.hand, technique.cue, technique.reason, technique.source])
+        expect(text.length, technique.id).toBeGreaterThan(4)
+      for (const choice of technique.minutes.choices) {
+        expect(choice).toBeGreaterThanOrEqual(technique.minutes.least)
+        expect(choice).toBeLessThanOrEqual(technique.minutes.most)
       }
-      if (t.dwell) {
-        expect(t.dwell.earliest, t.id).toBe(t.dwell.sensitive.earliest)
-        expect(t.dwell.sensitive.latest).toBeLessThanOrEqual(t.dwell.latest)
+      if (technique.dwell) {
+        expect(technique.dwell.earliest, technique.id).toBe(technique.dwell.sensitive.earliest)
+        expect(technique.dwell.sensitive.latest).toBeLessThanOrEqual(technique.dwell.latest)
       }
-      if (t.setting)
-        expect([t.setting.least <= t.setting.start, t.setting.start <= t.setting.most]).toEqual([
-          true,
-          true,
-        ])
-      if (t.removedBy) expect(TECHNIQUES[t.removedBy].removes, t.id).toBe(true)
+      if (technique.setting)
+        expect([
+          technique.setting.least <= technique.setting.start,
+          technique.setting.start <= technique.setting.most,
+        ]).toEqual([true, true])
+      if (technique.removedBy)
+        expect(TECHNIQUES[technique.removedBy].removes, technique.id).toBe(true)
       if (
-        t.families.some((f) =>
-          ['abrasion', 'acid', 'needling', 'blade', 'friction', 'enzyme'].includes(f),
+        technique.families.some((family) =>
+          ['abrasion', 'acid', 'needling', 'blade', 'friction', 'enzyme'].includes(family),
         )
       )
-        expect(t.load, t.id).toBeDefined()
+        expect(technique.load, technique.id).toBeDefined()
     }
-    for (const k of PRODUCT_KINDS)
-      expect(Object.values(TECHNIQUES).some((t) => t.product === k) || k === 'emulsifier', k).toBe(
-        true,
-      )
+    for (const productKind of PRODUCT_KINDS)
+      expect(
+        Object.values(TECHNIQUES).some((technique) => technique.product === productKind) ||
+          productKind === 'emulsifier',
+        productKind,
+      ).toBe(true)
     expect(Object.keys(FILMS)).toHaveLength(PRODUCT_KINDS.length)
   })
   it('tells the hand where to go: never down the cheek, drainage down the neck, a ring at the eye', () => {
-    for (const t of Object.values(TECHNIQUES))
-      for (const s of strokesFor(t, GROUPS.faceNeckDecollete))
-        if (s.regions.includes('cheekL')) expect(s.text, t.id).not.toMatch(/down/)
+    for (const technique of Object.values(TECHNIQUES))
+      for (const stroke of strokesFor(technique, GROUPS.faceNeckDecollete))
+        if (stroke.regions.includes('cheekL')) expect(stroke.text, technique.id).not.toMatch(/down/)
     expect(strokesFor(TECHNIQUES.massage, ['neck'])[0]?.text).toMatch(
       /down the sides to the collarbone/,
     )

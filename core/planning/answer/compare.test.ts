@@ -10,22 +10,32 @@ const input = planInput({
 })
 
 describe('compared', () => {
-  const c = compare(input)
+  const comparison = compare(input)
   it('three lengths fit their slots, and more minutes never bring less', () => {
     expect(
-      c.lengths.map((l) => l.minutes <= { Express: 30, Standard: 60, Full: 90 }[l.name as 'Full']),
+      comparison.lengths.map(
+        (length) =>
+          length.minutes <= { Express: 30, Standard: 60, Full: 90 }[length.name as 'Full'],
+      ),
     ).toEqual([true, true, true])
-    const values = c.curve.flatMap((p) => p.value ?? [])
+    const values = comparison.curve.flatMap((point) => point.value ?? [])
     expect(values.length).toBe(7)
     for (let i = 1; i < values.length; i++)
       expect(values[i]).toBeGreaterThanOrEqual(values[i - 1] ?? 0)
-    expect(c.curve.find((p) => p.slot === 60)?.value).toBe(c.lengths[1]?.value)
+    expect(comparison.curve.find((point) => point.slot === 60)?.value).toBe(
+      comparison.lengths[1]?.value,
+    )
   })
   it('schools differ in their main steps, and show only those', () => {
     expect(
-      new Set(c.schools.map((s) => s.mains.map((m) => `${m.technique} ${m.minutes}`).join())).size,
+      new Set(
+        comparison.schools.map((school) =>
+          school.mains.map((main) => `${main.technique} ${main.minutes}`).join(),
+        ),
+      ).size,
     ).toBeGreaterThanOrEqual(3)
-    for (const s of c.schools) expect(s.mains.some((m) => m.technique === 'close')).toBe(false)
+    for (const school of comparison.schools)
+      expect(school.mains.some((main) => main.technique === 'close')).toBe(false)
   })
   it('says why where nothing fits', () => {
     const ill = compare(
@@ -48,7 +58,7 @@ describe('compared', () => {
         },
       }),
     )
-    expect(ill.lengths.every((l) => l.failed === 'Not today.')).toBe(true)
-    expect(ill.curve.every((p) => p.value === null)).toBe(true)
+    expect(ill.lengths.every((length) => length.failed === 'Not today.')).toBe(true)
+    expect(ill.curve.every((point) => point.value === null)).toBe(true)
   })
 })

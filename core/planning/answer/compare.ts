@@ -31,19 +31,19 @@ export const LENGTHS = [
 const CURVE = { from: 30, to: 90, step: 10 } as const
 
 function under(input: PlanInput, name: string): Alternative {
-  const p = propose(input)
-  const skin = onSkin(p.steps)
+  const proposal = propose(input)
+  const skin = onSkin(proposal.steps)
   return {
     name,
-    minutes: p.minutes,
-    value: p.value,
-    ...(p.failed ? { failed: p.failed.text } : {}),
-    mains: p.steps
-      .filter((s) => tellsApart(s.technique))
-      .map((s) => ({
-        technique: s.technique,
-        name: shortName(s.technique),
-        minutes: skin.get(s.key) ?? s.minutes,
+    minutes: proposal.minutes,
+    value: proposal.value,
+    ...(proposal.failed ? { failed: proposal.failed.text } : {}),
+    mains: proposal.steps
+      .filter((step) => tellsApart(step.technique))
+      .map((step) => ({
+        technique: step.technique,
+        name: shortName(step.technique),
+        minutes: skin.get(step.key) ?? step.minutes,
       })),
   }
 }
@@ -51,9 +51,9 @@ function under(input: PlanInput, name: string): Alternative {
 /** Minutes on the skin of what rests, by key. */
 const onSkin = (steps: readonly PlanStep[]): Map<string, number> =>
   new Map(
-    schedule(steps, (s) => dwellWindow(s, () => false)).resting.map((r) => [
-      r.key,
-      r.end - r.start,
+    schedule(steps, (step) => dwellWindow(step, () => false)).resting.map((resting) => [
+      resting.key,
+      resting.end - resting.start,
     ]),
   )
 
@@ -70,11 +70,14 @@ export interface MainChange {
 export function changedMains(before: readonly PlanStep[], now: readonly PlanStep[]): MainChange[] {
   const sum = (steps: readonly PlanStep[]) => {
     const skin = onSkin(steps)
-    const m = new Map<TechniqueId, number>()
-    for (const s of steps)
-      if (tellsApart(s.technique))
-        m.set(s.technique, (m.get(s.technique) ?? 0) + (skin.get(s.key) ?? s.minutes))
-    return m
+    const counts = new Map<TechniqueId, number>()
+    for (const step of steps)
+      if (tellsApart(step.technique))
+        counts.set(
+          step.technique,
+          (counts.get(step.technique) ?? 0) + (skin.get(step.key) ?? step.minutes),
+        )
+    return counts
   }
   const was = sum(before)
   const is = sum(now)
@@ -94,12 +97,12 @@ export function changedMains(before: readonly PlanStep[], now: readonly PlanStep
 export function compare(input: PlanInput): Comparison {
   const curve: { slot: number; value: number | null }[] = []
   for (let slot = CURVE.from; slot <= CURVE.to; slot += CURVE.step) {
-    const p = propose({ ...input, slotMinutes: slot })
-    curve.push({ slot, value: p.failed ? null : p.value })
+    const proposal = propose({ ...input, slotMinutes: slot })
+    curve.push({ slot, value: proposal.failed ? null : proposal.value })
   }
   return {
     curve,
-    lengths: LENGTHS.map((l) => under({ ...input, slotMinutes: l.slot }, l.name)),
+    lengths: LENGTHS.map((length) => under({ ...input, slotMinutes: length.slot }, length.name)),
     schools: SCHOOL_IDS.map((school) => under({ ...input, school }, SCHOOLS[school].name)),
   }
 }

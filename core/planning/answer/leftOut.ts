@@ -7,7 +7,8 @@ import { allowances } from '../today/allowed'
 import { compile } from '../question/compile'
 import type { PlanInput } from '../input'
 import type { PlanCase } from '../question/planCase'
-import { solve, type Solution } from '../search/solve'
+import type { Solution } from '../search/solution'
+import { solve } from '../search/solve'
 import { fromTicks, ticksWithin, SHORTEST_STEP } from '../../units'
 
 export interface LeftOut {
@@ -30,34 +31,38 @@ export function leftOut(
   steps: readonly PlanStep[],
   asked: readonly TechniqueId[] = OFFERED,
 ): LeftOut[] {
-  const used = new Set(steps.map((s) => s.technique))
+  const used = new Set(steps.map((step) => step.technique))
   const allow = allowances(input)
-  const c = compile(input, allow)
-  const base = solve(c, ticksWithin(input.slotMinutes))
+  const planCase = compile(input, allow)
+  const base = solve(planCase, ticksWithin(input.slotMinutes))
   const out = asked
-    .filter((t) => !used.has(t))
-    .map((t): LeftOut => {
-      const { name } = TECHNIQUES[t]
-      const a = allow(t)
-      const never = a.never[0]
-      if (never) return { technique: t, name, why: never }
-      const first = [...a.barred.values()][0]?.[0]
-      if (!c.stages.some((s) => s.options.some((o) => o.main.includes(t)))) {
-        if (TECHNIQUES[t].only === 'evening' && input.daylight)
+    .filter((technique) => !used.has(technique))
+    .map((technique): LeftOut => {
+      const { name } = TECHNIQUES[technique]
+      const allowance = allow(technique)
+      const never = allowance.never[0]
+      if (never) return { technique, name, why: never }
+      const first = [...allowance.barred.values()][0]?.[0]
+      if (
+        !planCase.stages.some((stage) =>
+          stage.options.some((option) => option.main.includes(technique)),
+        )
+      ) {
+        if (TECHNIQUES[technique].only === 'evening' && input.daylight)
           return {
-            technique: t,
+            technique,
             name,
             why: { rule: 'oil-under-sun', text: orderRule('oil-under-sun').sentence },
           }
         return {
-          technique: t,
+          technique,
           name,
           why: first ?? { rule: 'barred', text: orderRule('barred').sentence },
         }
       }
-      return price(t, name, c, base, ticksWithin(input.slotMinutes))
+      return price(technique, name, planCase, base, ticksWithin(input.slotMinutes))
     })
-  return out.sort((a, b) => rank(a) - rank(b))
+  return out.sort((one, other) => rank(one) - rank(other))
 }
 
 const some = (names: readonly string[]): string =>
@@ -65,34 +70,40 @@ const some = (names: readonly string[]): string =>
     ? `${names.slice(0, 2).join(', ')} and ${names.length - 2} more`
     : names.join(', ')
 /** What only wants minutes first, then what would take another's place, then what is barred. */
-const rank = (l: LeftOut): number =>
-  l.extraMinutes !== undefined ? 0 : l.why.rule === 'value' ? 1 : 2
+const rank = (leftOut: LeftOut): number =>
+  leftOut.extraMinutes !== undefined ? 0 : leftOut.why.rule === 'value' ? 1 : 2
 
 function price(
-  t: TechniqueId,
+  row: TechniqueId,
   name: string,
-  c: PlanCase,
+  planCase: PlanCase,
   base: Solution | undefined,
   slotTicks: number,
 ): LeftOut {
   const forced: PlanCase = {
-    ...c,
-    stages: c.stages.map((s) =>
-      s.options.some((o) => o.main.includes(t))
-        ? { ...s, must: true, options: s.options.filter((o) => o.main.includes(t)) }
-        : s,
+    ...planCase,
+    stages: planCase.stages.map((stage) =>
+      stage.options.some((option) => option.main.includes(row))
+        ? {
+            ...stage,
+            must: true,
+            options: stage.options.filter((option) => option.main.includes(row)),
+          }
+        : stage,
     ),
   }
   const inSlot = solve(forced, slotTicks)
-  const before = mains(base, c)
+  const before = mains(base, planCase)
   if (inSlot) {
-    const gone = [...before].filter((x) => !mains(inSlot, c).has(x)).map((x) => TECHNIQUES[x].name)
+    const gone = [...before]
+      .filter((item) => !mains(inSlot, planCase).has(item))
+      .map((technique) => TECHNIQUES[technique].name)
     const text =
       gone.length > 0
-        ? `instead of ${some(gone.map((g) => g.toLowerCase().replace(/ on$|,.*$/, '')))}`
+        ? `instead of ${some(gone.map((name) => name.toLowerCase().replace(/ on$|,.*$/, '')))}`
         : "serves today's aims less"
     return {
-      technique: t,
+      technique: row,
       name,
       why: { rule: 'value', text },
       ...(gone.length > 0 ? { dropsOut: gone } : {}),
@@ -101,14 +112,14 @@ function price(
   const wide = solve(forced, slotTicks + 60)
   if (wide)
     return {
-      technique: t,
+      technique: row,
       name,
       why: { rule: 'over-slot', text: 'no minutes left for it' },
       extraMinutes: Math.max(SHORTEST_STEP, fromTicks(wide.ticks - slotTicks)),
     }
-  const over = REGION_IDS.some((r: RegionId) => c.residual[r] > 0)
+  const over = REGION_IDS.some((region: RegionId) => planCase.residual[region] > 0)
   return {
-    technique: t,
+    technique: row,
     name,
     why: {
       rule: 'over-tolerance',
@@ -119,11 +130,11 @@ function price(
   }
 }
 
-function mains(s: Solution | undefined, c: PlanCase): Set<TechniqueId> {
-  const chosen = new Set(s?.options ?? [])
+function mains(solution: Solution | undefined, planCase: PlanCase): Set<TechniqueId> {
+  const chosen = new Set(solution?.options ?? [])
   return new Set(
-    c.stages.flatMap((st) =>
-      st.options.filter((o) => chosen.has(o.id)).flatMap((o) => [...o.main]),
+    planCase.stages.flatMap((st) =>
+      st.options.filter((option) => chosen.has(option.id)).flatMap((option) => [...option.main]),
     ),
   )
 }

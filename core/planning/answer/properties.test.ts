@@ -41,34 +41,34 @@ type Client = typeof client extends fc.Arbitrary<infer T> ? T : never
 const ZONES = { zones: ['cheekL', 'nose'] as never, date: TODAY }
 
 function inputOf(
-  q: Client,
+  client: Client,
   more: { sensitivity?: number; findings?: readonly FindingId[] } = {},
 ): PlanInput {
-  const plus = (g: Grade) => Math.min(4, g + (more.sensitivity ?? 0)) as Grade
+  const plus = (grade: Grade) => Math.min(4, grade + (more.sensitivity ?? 0)) as Grade
   const base = {
-    oil: q.oil,
-    water: q.water,
-    congestion: q.congestion,
-    redness: q.redness,
-    sensitivity: plus(q.sensitivity),
+    oil: client.oil,
+    water: client.water,
+    congestion: client.congestion,
+    redness: client.redness,
+    sensitivity: plus(client.sensitivity),
   }
   const readings: Readings = readAll(base, {
-    forehead: { ...base, sensitivity: plus(q.tSensitivity) },
+    forehead: { ...base, sensitivity: plus(client.tSensitivity) },
   })
-  const yes = [...(q.finding ? [q.finding] : []), ...(more.findings ?? [])]
+  const yes = [...(client.finding ? [client.finding] : []), ...(more.findings ?? [])]
   const answers: Answers = allNo(
-    Object.fromEntries(yes.map((f): [string, Answer] => [f, { say: 'yes', ...ZONES }])),
+    Object.fromEntries(yes.map((ye): [string, Answer] => [ye, { say: 'yes', ...ZONES }])),
   )
   return planInput({
     readings,
-    age: q.age,
-    school: q.school,
-    slotMinutes: q.slot,
-    aims: q.aims,
-    daylight: q.daylight,
+    age: client.age,
+    school: client.school,
+    slotMinutes: client.slot,
+    aims: client.aims,
+    daylight: client.daylight,
     answers,
     verdict: screen(answers, TODAY),
-    residual: Object.fromEntries(REGION_IDS.map((r) => [r, q.residue])) as never,
+    residual: Object.fromEntries(REGION_IDS.map((region) => [region, client.residue])) as never,
   })
 }
 
@@ -79,22 +79,29 @@ function inputOf(
 function zonesOffered(input: PlanInput): NonNullable<PlanInput['alsoOn']> {
   const allow = allowances(input)
   const sets = new RegionSets(input)
-  const beside = (t: TechniqueId): RegionId[][] => {
-    const at = ['clay', 'freshMask'].includes(t)
+  const beside = (technique: TechniqueId): RegionId[][] => {
+    const at = ['clay', 'freshMask'].includes(technique)
       ? 0
-      : ['hydratingMask', 'creamMask'].includes(t)
+      : ['hydratingMask', 'creamMask'].includes(technique)
         ? 1
         : -1
     return at < 0
       ? []
       : sets
-          .byZone(at === 0 ? [allow(t), allow('hydratingMask')] : [allow('clay'), allow(t)])
-          .map((l) => l.sets[at] ?? [])
+          .byZone(
+            at === 0
+              ? [allow(technique), allow('hydratingMask')]
+              : [allow('clay'), allow(technique)],
+          )
+          .map((way) => way.sets[at] ?? [])
   }
   return Object.fromEntries(
-    TECHNIQUE_IDS.map((t) => [
-      t,
-      [...sets.of(allow(t)).map((s) => s.regions), ...beside(t)].filter((r) => r.length > 0),
+    TECHNIQUE_IDS.map((technique) => [
+      technique,
+      [
+        ...sets.of(allow(technique)).map((regionSet) => regionSet.regions),
+        ...beside(technique),
+      ].filter((regions) => regions.length > 0),
     ]),
   )
 }
@@ -103,22 +110,26 @@ function zonesOffered(input: PlanInput): NonNullable<PlanInput['alsoOn']> {
  * The first is at least as free as the second: its best is no worse, and what is planned for the
  * second may be done on the first.
  */
-function freer(a: PlanInput, b: PlanInput): void {
-  const pb = propose(b)
+function freer(one: PlanInput, other: PlanInput): void {
+  const pb = propose(other)
   if (pb.failed) return
-  const pa = propose({ ...a, alsoOn: zonesOffered(b) })
+  const pa = propose({ ...one, alsoOn: zonesOffered(other) })
   expect(pa.failed).toBeUndefined()
   expect(pa.value).toBeGreaterThanOrEqual(pb.value)
-  const stops = checkPlan(a, pb.steps)
-    .findings.filter((f) => f.strength === 'stop')
-    .map((f) => `${f.rule}: ${f.text}`)
+  const stops = checkPlan(one, pb.steps)
+    .findings.filter((finding) => finding.strength === 'stop')
+    .map((finding) => `${finding.rule}: ${finding.text}`)
   expect(stops).toEqual([])
 }
 
-const loadsOf = (o: Option) =>
-  REGION_IDS.map((r) =>
-    o.moves.reduce(
-      (sum, m) => sum + (m.regions.includes(r) ? loadOn(r, TECHNIQUES[m.technique], workOf(m)) : 0),
+const loadsOf = (option: Option) =>
+  REGION_IDS.map((region) =>
+    option.moves.reduce(
+      (sum, move) =>
+        sum +
+        (move.regions.includes(region)
+          ? loadOn(region, TECHNIQUES[move.technique], workOf(move))
+          : 0),
       0,
     ),
   )
@@ -126,8 +137,8 @@ const loadsOf = (o: Option) =>
 describe('what is true of every plan', () => {
   it('a more sensitive skin leaves a subset of the plans, and never a better one', () => {
     fc.assert(
-      fc.property(client, fc.integer({ min: 1, max: 2 }), (q, more) => {
-        freer(inputOf(q), inputOf(q, { sensitivity: more }))
+      fc.property(client, fc.integer({ min: 1, max: 2 }), (question, more) => {
+        freer(inputOf(question), inputOf(question, { sensitivity: more }))
       }),
       { numRuns: RUNS },
     )
@@ -135,10 +146,10 @@ describe('what is true of every plan', () => {
   it('one more contraindication leaves a subset of the plans, and never a better one', () => {
     let planned = 0
     fc.assert(
-      fc.property(client, fc.constantFrom(...FINDING_ORDER), (q, finding) => {
-        const b = inputOf(q, { findings: [finding] })
-        if (!propose(b).failed) planned++
-        freer(inputOf(q), b)
+      fc.property(client, fc.constantFrom(...FINDING_ORDER), (question, finding) => {
+        const input = inputOf(question, { findings: [finding] })
+        if (!propose(input).failed) planned++
+        freer(inputOf(question), input)
       }),
       { numRuns: RUNS },
     )
@@ -146,23 +157,30 @@ describe('what is true of every plan', () => {
   })
   it('no option asks less and no tolerance stands higher on a more sensitive skin', () => {
     fc.assert(
-      fc.property(client, fc.constantFrom(...FINDING_ORDER), (q, finding) => {
-        const a = compile(inputOf(q))
-        const b = compile(inputOf(q, { sensitivity: 1, findings: [finding] }))
-        for (const r of REGION_IDS) expect(b.tolerance[r]).toBeLessThanOrEqual(a.tolerance[r])
-        const known = new Map(a.stages.flatMap((s) => s.options.map((o) => [o.id, o] as const)))
-        for (const o of b.stages.flatMap((s) => s.options)) {
-          const before = known.get(o.id)
+      fc.property(client, fc.constantFrom(...FINDING_ORDER), (question, finding) => {
+        const one = compile(inputOf(question))
+        const other = compile(inputOf(question, { sensitivity: 1, findings: [finding] }))
+        for (const region of REGION_IDS)
+          expect(other.tolerance[region]).toBeLessThanOrEqual(one.tolerance[region])
+        const known = new Map(
+          one.stages.flatMap((stage) =>
+            stage.options.map((option) => [option.id, option] as const),
+          ),
+        )
+        for (const ownOption of other.stages.flatMap((stage) => stage.options)) {
+          const before = known.get(ownOption.id)
           // An option that only the freer skin's fillers beat is not listed there by name; the
           // plans above show that it is possible all the same.
           if (
             !before ||
-            before.moves.some((m, i) => m.regions.length !== o.moves[i]?.regions.length)
+            before.moves.some(
+              (move, i) => move.regions.length !== ownOption.moves[i]?.regions.length,
+            )
           )
             continue
           const was = loadsOf(before)
-          loadsOf(o).forEach((l, i) => {
-            expect(l, o.id).toBeGreaterThanOrEqual(was[i] ?? 0)
+          loadsOf(ownOption).forEach((load, i) => {
+            expect(load, ownOption.id).toBeGreaterThanOrEqual(was[i] ?? 0)
           })
         }
       }),
@@ -172,12 +190,14 @@ describe('what is true of every plan', () => {
   it('more minutes never give a worse plan', () => {
     let compared = 0
     fc.assert(
-      fc.property(client, fc.integer({ min: 1, max: 30 }), (q, more) => {
-        const c = compile(inputOf(q))
-        const short = solve(c, q.slot * 2)
+      fc.property(client, fc.integer({ min: 1, max: 30 }), (question, more) => {
+        const planCase = compile(inputOf(question))
+        const short = solve(planCase, question.slot * 2)
         if (!short) return
         compared++
-        expect(solve(c, (q.slot + more) * 2)?.value).toBeGreaterThanOrEqual(short.value)
+        expect(solve(planCase, (question.slot + more) * 2)?.value).toBeGreaterThanOrEqual(
+          short.value,
+        )
       }),
       { numRuns: RUNS },
     )
@@ -185,19 +205,31 @@ describe('what is true of every plan', () => {
   })
   it('the order of what comes in changes nothing', () => {
     fc.assert(
-      fc.property(client, (q) => {
-        const a = inputOf(q)
+      fc.property(client, (question) => {
+        const input = inputOf(question)
         const turned: PlanInput = {
-          ...a,
-          shelf: [...a.shelf].reverse(),
-          devices: [...a.devices].reverse(),
-          licences: [...a.licences].reverse(),
-          verdict: { ...a.verdict, bars: [...a.verdict.bars].reverse() },
-          answers: Object.fromEntries(Object.entries(a.answers).reverse()) as Answers,
+          ...input,
+          shelf: [...input.shelf].reverse(),
+          devices: [...input.devices].reverse(),
+          licences: [...input.licences].reverse(),
+          verdict: { ...input.verdict, bars: [...input.verdict.bars].reverse() },
+          answers: Object.fromEntries(Object.entries(input.answers).reverse()) as Answers,
         }
         expect(
-          propose(turned).steps.map((s) => [s.technique, s.minutes, s.regions, s.productId]),
-        ).toEqual(propose(a).steps.map((s) => [s.technique, s.minutes, s.regions, s.productId]))
+          propose(turned).steps.map((step) => [
+            step.technique,
+            step.minutes,
+            step.regions,
+            step.productId,
+          ]),
+        ).toEqual(
+          propose(input).steps.map((step) => [
+            step.technique,
+            step.minutes,
+            step.regions,
+            step.productId,
+          ]),
+        )
       }),
       { numRuns: RUNS },
     )

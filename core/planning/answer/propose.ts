@@ -10,7 +10,8 @@ import type { PlanInput } from '../input'
 import { reasonsFor } from './reasons'
 import { pinTrouble } from '../question/pins'
 import { marksOf, type SolveFrom } from '../question/planCase'
-import { solve, type Solution } from '../search/solve'
+import type { Solution } from '../search/solution'
+import { solve } from '../search/solve'
 import type { PlacedMove } from '../search/transitions'
 import { trace } from '../steps/trace'
 import { fromTicks, ticksWithin, minutes } from '../../units'
@@ -31,18 +32,18 @@ export interface Proposal {
  */
 export function propose(input: PlanInput, done: readonly PlanStep[] = []): Proposal {
   const stop =
-    input.verdict.prevented.find((b) => b.ask === undefined) ?? input.verdict.prevented[0]
+    input.verdict.prevented.find((bar) => bar.ask === undefined) ?? input.verdict.prevented[0]
   if (stop && done.length === 0)
     return { steps: [], minutes: 0, value: 0, failed: { rule: stop.rule, text: stop.sentence } }
   const allow = allowances(input)
   const pin = pinTrouble(input, allow)
   if (pin) return { steps: done, minutes: 0, value: 0, failed: pin }
-  const c = compile(input, allow)
-  const gap = c.stages.find(
-    (s) =>
-      s.must &&
-      s.options.length === 0 &&
-      (done.length === 0 || STAGE_IDS.indexOf(s.id) > stageReached(done)),
+  const planCase = compile(input, allow)
+  const gap = planCase.stages.find(
+    (stage) =>
+      stage.must &&
+      stage.options.length === 0 &&
+      (done.length === 0 || STAGE_IDS.indexOf(stage.id) > stageReached(done)),
   )
   if (gap)
     return {
@@ -55,7 +56,7 @@ export function propose(input: PlanInput, done: readonly PlanStep[] = []): Propo
       },
     }
   const solution = solve(
-    c,
+    planCase,
     ticksWithin(input.slotMinutes),
     done.length > 0 ? startAfter(input, done) : undefined,
   )
@@ -83,32 +84,32 @@ export function propose(input: PlanInput, done: readonly PlanStep[] = []): Propo
 }
 
 function whyNot(allow: Allow, stage: string): string {
-  const first = TECHNIQUE_IDS.filter((t) => TECHNIQUES[t].stage === stage)
-    .map((t) => {
-      const a = allow(t)
-      return a.never[0] ?? [...a.barred.values()][0]?.[0]
+  const first = TECHNIQUE_IDS.filter((technique) => TECHNIQUES[technique].stage === stage)
+    .map((technique) => {
+      const allowance = allow(technique)
+      return allowance.never[0] ?? [...allowance.barred.values()][0]?.[0]
     })
-    .find((w) => w)
+    .find((why) => why)
   return first?.text ?? 'nothing fits'
 }
 
 function stageReached(done: readonly PlanStep[]): number {
   return Math.max(
     -1,
-    ...done.filter((s) => hasPlace(s.technique)).map((s) => stageRank(s.technique)),
+    ...done.filter((step) => hasPlace(step.technique)).map((step) => stageRank(step.technique)),
   )
 }
 
 function startAfter(input: PlanInput, done: readonly PlanStep[]): SolveFrom {
-  const t = trace(input, done)
-  const last = t.states[t.states.length - 1]?.after ?? t.start
+  const replayed = trace(input, done)
+  const last = replayed.states[replayed.states.length - 1]?.after ?? replayed.start
   return {
     surface: last,
     stage: stageReached(done) + 1,
-    ticks: ticksWithin(t.schedule.total),
-    loads: t.totals,
-    exfoliations: t.exfoliations.length,
-    marks: marksOf(done.flatMap((s) => TECHNIQUES[s.technique].families)),
+    ticks: ticksWithin(replayed.schedule.total),
+    loads: replayed.totals,
+    exfoliations: replayed.exfoliations.length,
+    marks: marksOf(done.flatMap((step) => TECHNIQUES[step.technique].families)),
   }
 }
 
@@ -120,25 +121,28 @@ function materialise(
 ): PlanStep[] {
   const steps: PlanStep[] = [...done]
   const moves = joinWaits(solution.moves)
-  moves.forEach((m, i) => {
-    const a = allow(m.technique)
+  moves.forEach((move, i) => {
+    const allowance = allow(move.technique)
     const worked = steps.some(
-      (s) => isStrong(s.technique) && s.regions.some((r) => m.regions.includes(r)),
+      (step) =>
+        isStrong(step.technique) && step.regions.some((region) => move.regions.includes(region)),
     )
     const productId =
-      m.productId ??
-      ((worked ? a.products.find((p) => p.product.calming) : undefined) ?? a.products[0])?.product
-        .id
+      move.productId ??
+      (
+        (worked ? allowance.products.find((product) => product.product.calming) : undefined) ??
+        allowance.products[0]
+      )?.product.id
     steps.push({
-      key: freshKey(steps, m.technique),
-      technique: m.technique,
-      regions: m.regions,
-      minutes: m.minutes,
-      ...(m.passes === undefined ? {} : { passes: m.passes }),
-      ...(m.setting === undefined ? {} : { setting: m.setting }),
+      key: freshKey(steps, move.technique),
+      technique: move.technique,
+      regions: move.regions,
+      minutes: move.minutes,
+      ...(move.passes === undefined ? {} : { passes: move.passes }),
+      ...(move.setting === undefined ? {} : { setting: move.setting }),
       ...(productId === undefined ? {} : { productId }),
-      ...(m.pinned ? { pinned: true } : {}),
-      why: reasonsFor(m, nextMain(moves, i), a, input),
+      ...(move.pinned ? { pinned: true } : {}),
+      why: reasonsFor(move, nextMain(moves, i), allowance, input),
     })
   })
   return steps
@@ -147,15 +151,15 @@ function materialise(
 /** Two waits in a row read as one. */
 function joinWaits(moves: readonly PlacedMove[]): PlacedMove[] {
   const out: PlacedMove[] = []
-  for (const m of moves) {
+  for (const move of moves) {
     const last = out[out.length - 1]
-    if (m.technique === 'wait' && last?.technique === 'wait')
-      out[out.length - 1] = { ...last, minutes: minutes(last.minutes + m.minutes) }
-    else out.push(m)
+    if (move.technique === 'wait' && last?.technique === 'wait')
+      out[out.length - 1] = { ...last, minutes: minutes(last.minutes + move.minutes) }
+    else out.push(move)
   }
   return out
 }
 
 function nextMain(moves: readonly PlacedMove[], i: number): PlacedMove | undefined {
-  return moves.slice(i + 1).find((m) => !m.mend)
+  return moves.slice(i + 1).find((move) => !move.mend)
 }

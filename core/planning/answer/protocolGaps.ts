@@ -14,18 +14,20 @@ export function notTaken(
   steps: readonly PlanStep[],
   protocol: readonly ProtocolStep[],
 ): NotTaken[] {
-  const missing = protocol.filter((p) => !steps.some((s) => s.technique === p.technique))
+  const missing = protocol.filter(
+    (step) => !steps.some((taken) => taken.technique === step.technique),
+  )
   if (missing.length === 0) return []
   const { protocol: _, ...free } = input
   const priced = leftOut(
     free,
     steps,
-    missing.map((m) => m.technique),
+    missing.map((step) => step.technique),
   )
-  return missing.map((m) => ({
-    technique: m.technique,
-    name: TECHNIQUES[m.technique].name,
-    why: priced.find((l) => l.technique === m.technique)?.why ?? {
+  return missing.map((step) => ({
+    technique: step.technique,
+    name: TECHNIQUES[step.technique].name,
+    why: priced.find((leftOut) => leftOut.technique === step.technique)?.why ?? {
       rule: 'protocol',
       text: 'not possible with the rest of it',
     },

@@ -14,50 +14,54 @@ import type { PlacedMove } from '../search/transitions'
 export function reasonsFor(
   move: PlacedMove,
   next: PlacedMove | undefined,
-  a: Allowance,
+  allowance: Allowance,
   input: PlanInput,
 ): Why[] {
-  const t = TECHNIQUES[move.technique]
+  const ownTechnique = TECHNIQUES[move.technique]
   if (move.mend) {
     const wants = next ? TECHNIQUES[next.technique] : undefined
     return [
       {
         rule: 'surface',
-        text: wants ? wantsWords(wants, CONNECTOR_WANTS[move.technique]) : t.reason,
+        text: wants ? wantsWords(wants, CONNECTOR_WANTS[move.technique]) : ownTechnique.reason,
       },
     ]
   }
   const out: Why[] = []
   if (move.calm === 'only') out.push({ rule: 'calm-only', text: 'calming: skin just worked' })
-  const longest = t.minutes.choices[t.minutes.choices.length - 1] ?? t.minutes.most
-  for (const w of a.adapted) {
-    const shortened = a.shortened.includes(w.rule) && move.minutes < longest
+  const longest =
+    ownTechnique.minutes.choices[ownTechnique.minutes.choices.length - 1] ??
+    ownTechnique.minutes.most
+  for (const why of allowance.adapted) {
+    const shortened = allowance.shortened.includes(why.rule) && move.minutes < longest
     out.push(
-      shortened ? { rule: w.rule, text: `${longest} → ${move.minutes} min: ${shortCause(w)}` } : w,
+      shortened
+        ? { rule: why.rule, text: `${longest} → ${move.minutes} min: ${shortCause(why)}` }
+        : why,
     )
   }
-  out.push(...leftOutRegions(move.regions, a))
+  out.push(...leftOutRegions(move.regions, allowance))
   const aim =
-    input.aims.find((x) => (t.effects[x] ?? 0) >= 2) ??
-    input.aims.find((x) => (t.effects[x] ?? 0) >= 1)
+    input.aims.find((aim) => (ownTechnique.effects[aim] ?? 0) >= 2) ??
+    input.aims.find((aim) => (ownTechnique.effects[aim] ?? 0) >= 1)
   if (aim) out.push({ rule: `aim-${aim}`, text: `for ${CONCERN_NAMES[aim]}` })
   if (move.dwell !== undefined) out.push({ rule: 'dwell', text: `rests ${move.dwell} min` })
-  out.push({ rule: `technique-${t.id}`, text: t.reason })
+  out.push({ rule: `technique-${ownTechnique.id}`, text: ownTechnique.reason })
   return out
 }
 
 /**
  * The cause of a shortening in two or three words: the finding's own where an answer asks for it.
  */
-function shortCause(w: Why): string {
-  const row = CONTRAINDICATIONS.find((c) => c.id === w.rule)
-  return row ? FINDINGS[row.finding].short : (w.text.split(':')[0] ?? w.text)
+function shortCause(why: Why): string {
+  const row = CONTRAINDICATIONS.find((contraindication) => contraindication.id === why.rule)
+  return row ? FINDINGS[row.finding].short : (why.text.split(':')[0] ?? why.text)
 }
 
-function leftOutRegions(regions: readonly RegionId[], a: Allowance): Why[] {
-  const reach = new Set(a.technique.groups.flatMap((g) => GROUPS[g]))
+function leftOutRegions(regions: readonly RegionId[], allowance: Allowance): Why[] {
+  const reach = new Set(allowance.technique.groups.flatMap((group) => GROUPS[group]))
   const byRule = new Map<string, { why: Why; regions: RegionId[] }>()
-  for (const [region, whys] of a.barred) {
+  for (const [region, whys] of allowance.barred) {
     const why = whys[0]
     if (!why || !reach.has(region) || regions.includes(region)) continue
     const entry = byRule.get(why.rule) ?? { why, regions: [] }

@@ -16,9 +16,10 @@ const WHY: readonly Why[] = [{ rule: 'stopped', text: 'after a stop: calm only' 
 export function planAfterStop(input: PlanInput, done: readonly PlanStep[]): PlanStep[] {
   const steps: PlanStep[] = [...done]
   const add = (technique: TechniqueId, took: number, regions: readonly RegionId[]) => {
-    const a = allowance(technique, input)
-    if (a.never.length > 0 && technique !== 'rinse' && technique !== 'close') return
-    const product = a.products.find((p) => p.product.calming) ?? a.products[0]
+    const allowed = allowance(technique, input)
+    if (allowed.never.length > 0 && technique !== 'rinse' && technique !== 'close') return
+    const product =
+      allowed.products.find((product) => product.product.calming) ?? allowed.products[0]
     steps.push({
       key: freshKey(steps, technique),
       technique,

@@ -38,27 +38,31 @@ export function checkPlan(
 ): Check {
   const walked = trace(input, steps)
   const tolerances = Object.fromEntries(
-    REGION_IDS.map((r) => [r, toleranceOf(input.profile, r, input.verdict.limit.tolerancePercent)]),
-  ) as Record<RegionId, Tolerance>
-  const c: Checking = { input, steps, walked, tolerances, allow: allowances(input), rules }
-  const findings = [
-    ...floorFindings(c),
-    ...steps.flatMap((step, i) => [
-      ...permitFindings(step, c),
-      ...productFindings(step, c),
-      ...calmFindings(step, i, c),
-      ...surfaceFindings(step, i, c),
-      ...beforeFindings(step, i, c),
+    REGION_IDS.map((region) => [
+      region,
+      toleranceOf(input.profile, region, input.verdict.limit.tolerancePercent),
     ]),
-    ...pairFindings(c, pairs),
-    ...loadFindings(c),
-    ...clockFindings(c),
-    ...exfoliationFindings(c),
-    ...warmthFindings(c),
-    ...layerFindings(c),
-    ...finishFindings(c),
+  ) as Record<RegionId, Tolerance>
+  const checking: Checking = { input, steps, walked, tolerances, allow: allowances(input), rules }
+  const findings = [
+    ...floorFindings(checking),
+    ...steps.flatMap((step, i) => [
+      ...permitFindings(step, checking),
+      ...productFindings(step, checking),
+      ...calmFindings(step, i, checking),
+      ...surfaceFindings(step, i, checking),
+      ...beforeFindings(step, i, checking),
+    ]),
+    ...pairFindings(checking, pairs),
+    ...loadFindings(checking),
+    ...clockFindings(checking),
+    ...exfoliationFindings(checking),
+    ...warmthFindings(checking),
+    ...layerFindings(checking),
+    ...finishFindings(checking),
   ]
   return { trace: walked, tolerances, findings }
 }
 
-export const isFit = (check: Check) => check.findings.every((f) => f.strength !== 'stop')
+export const isFit = (check: Check) =>
+  check.findings.every((finding) => finding.strength !== 'stop')

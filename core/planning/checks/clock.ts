@@ -10,10 +10,12 @@ import { minutes, SHORTEST_STEP } from '../../units'
  * Whether what rests comes off, in its window, watched and in quiet where it must be; and whether
  * the whole fits the visit.
  */
-export function clockFindings(c: Checking): PlanFinding[] {
-  const { input, walked, rules } = c
+export function clockFindings(checking: Checking): PlanFinding[] {
+  const { input, walked, rules } = checking
   const out = walked.schedule.resting.flatMap((rest) =>
-    rest.removed ? [...windowFindings(rest, c), ...meanwhileFindings(rest, c)] : leftOn(rest, c),
+    rest.removed
+      ? [...windowFindings(rest, checking), ...meanwhileFindings(rest, checking)]
+      : leftOn(rest, checking),
   )
   if (walked.schedule.total > input.slotMinutes)
     out.push(
@@ -59,15 +61,17 @@ function leftOn(rest: Resting, { steps, rules }: Checking): PlanFinding[] {
 /** Steps that run wholly while something rests. */
 function during(rest: Resting, { steps, walked }: Checking): PlanStep[] {
   return steps.filter((_, i) => {
-    const t = walked.schedule.steps[i]
-    return t !== undefined && t.start >= rest.start && t.end <= rest.end
+    const steps = walked.schedule.steps[i]
+    return steps !== undefined && steps.start >= rest.start && steps.end <= rest.end
   })
 }
 
-function windowFindings(rest: Resting, c: Checking): PlanFinding[] {
-  const { steps, walked, rules } = c
+function windowFindings(rest: Resting, checking: Checking): PlanFinding[] {
+  const { steps, walked, rules } = checking
   const dwell = rest.end - rest.start
-  const inside = during(rest, c).find((s) => TECHNIQUES[s.technique].besideResting === true)
+  const inside = during(rest, checking).find(
+    (step) => TECHNIQUES[step.technique].besideResting === true,
+  )
   const last = (to: number): Mend | undefined =>
     inside && to >= SHORTEST_STEP
       ? {
@@ -115,13 +119,13 @@ function windowFindings(rest: Resting, c: Checking): PlanFinding[] {
 /**
  * Under a peel the hands stay; under a hardening mask nobody talks and nothing is done to the face.
  */
-function meanwhileFindings(rest: Resting, c: Checking): PlanFinding[] {
-  const t = TECHNIQUES[rest.technique]
-  if (!t.attended && !t.quiet) return []
-  const wrong = during(rest, c).find((s) =>
-    t.attended
-      ? !TECHNIQUES[s.technique].idle && TECHNIQUES[s.technique].besideResting === true
-      : TECHNIQUES[s.technique].besideResting !== true && !TECHNIQUES[s.technique].removes,
+function meanwhileFindings(rest: Resting, checking: Checking): PlanFinding[] {
+  const row = TECHNIQUES[rest.technique]
+  if (!row.attended && !row.quiet) return []
+  const wrong = during(rest, checking).find((step) =>
+    row.attended
+      ? !TECHNIQUES[step.technique].idle && TECHNIQUES[step.technique].besideResting === true
+      : TECHNIQUES[step.technique].besideResting !== true && !TECHNIQUES[step.technique].removes,
   )
   if (!wrong) return []
   const stay: Mend = {
@@ -141,17 +145,17 @@ function meanwhileFindings(rest: Resting, c: Checking): PlanFinding[] {
       { do: 'remove', key: wrong.key },
     ],
   }
-  return finding(c.rules, t.attended ? 'attended' : 'quiet', undefined, {
+  return finding(checking.rules, row.attended ? 'attended' : 'quiet', undefined, {
     key: wrong.key,
-    mends: [t.attended ? stay : remove(wrong)],
+    mends: [row.attended ? stay : remove(wrong)],
   })
 }
 
 function nextAfter(steps: readonly PlanStep[], key: string, minutes: number): string | null {
   let sum = 0
-  for (const s of steps.slice(steps.findIndex((x) => x.key === key) + 1)) {
-    if (sum >= minutes || TECHNIQUES[s.technique].besideResting !== true) return s.key
-    sum += s.minutes
+  for (const step of steps.slice(steps.findIndex((step) => step.key === key) + 1)) {
+    if (sum >= minutes || TECHNIQUES[step.technique].besideResting !== true) return step.key
+    sum += step.minutes
   }
   return null
 }

@@ -53,19 +53,19 @@ export function finding(
   text: string | undefined,
   parts: Parts,
 ): PlanFinding[] {
-  const r = rules.get(rule)
-  if (!r) {
+  const row = rules.get(rule)
+  if (!row) {
     if (!ORDER_RULES.has(rule)) throw new RangeError(`no such rule: ${rule}`)
     return []
   }
   return [
     {
       rule: parts.why?.rule ?? rule,
-      strength: r.strength,
-      locked: r.locked,
+      strength: row.strength,
+      locked: row.locked,
       regions: parts.regions ?? [],
-      text: text ?? r.sentence,
-      source: r.source,
+      text: text ?? row.sentence,
+      source: row.source,
       mends: parts.mends ?? [],
       ...(parts.key === undefined ? {} : { key: parts.key }),
     },

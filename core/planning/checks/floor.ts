@@ -7,17 +7,17 @@ import { finding, type Checking, type PlanFinding } from './finding'
 
 /** What every visit needs and this plan lacks. */
 export function floorFindings({ input, steps, rules }: Checking): PlanFinding[] {
-  return floorOf(input).flatMap((f) => {
-    const fills = techniquesOf(f.stage)
-    if (steps.some((s) => fills.includes(s.technique))) return []
-    const step = freshStep(f.first, input)
-    return finding(rules, f.rule, undefined, {
+  return floorOf(input).flatMap((stage) => {
+    const fills = techniquesOf(stage.stage)
+    if (steps.some((step) => fills.includes(step.technique))) return []
+    const step = freshStep(stage.first, input)
+    return finding(rules, stage.rule, undefined, {
       mends: step
         ? [
             {
-              label: `Add ${TECHNIQUES[f.first].name.toLowerCase()}`,
+              label: `Add ${TECHNIQUES[stage.first].name.toLowerCase()}`,
               minutes: step.minutes,
-              edits: [{ do: 'insert', before: placeFor(f.first, steps), step }],
+              edits: [{ do: 'insert', before: placeFor(stage.first, steps), step }],
             },
           ]
         : [],
@@ -28,6 +28,6 @@ export function floorFindings({ input, steps, rules }: Checking): PlanFinding[] 
 /** Where a technique usually stands: before the first step that comes later in the usual order. */
 export function placeFor(technique: TechniqueId, steps: readonly PlanStep[]): string | null {
   const own = stageRank(technique)
-  const later = steps.find((s) => hasPlace(s.technique) && stageRank(s.technique) > own)
+  const later = steps.find((step) => hasPlace(step.technique) && stageRank(step.technique) > own)
   return later?.key ?? null
 }

@@ -10,19 +10,26 @@ import { finding, remove, type Checking, type PlanFinding } from './finding'
 export function loadFindings({ input, steps, walked, tolerances, rules }: Checking): PlanFinding[] {
   const out: PlanFinding[] = []
   const over = REGION_IDS.filter(
-    (r) => walked.totals[r] > tolerances[r].hundredths && walked.totals[r] > input.residual[r],
+    (region) =>
+      walked.totals[region] > tolerances[region].hundredths &&
+      walked.totals[region] > input.residual[region],
   )
-  const r = over[0]
-  if (r !== undefined) {
+  const worst = over[0]
+  if (worst !== undefined) {
     const heaviest = steps
-      .map((s, i) => ({ s, load: Math.max(...over.map((x) => walked.states[i]?.loads[x] ?? 0)) }))
-      .sort((a, b) => b.load - a.load)[0]?.s
-    const left = heaviest?.regions.filter((x) => !over.includes(x)) ?? []
+      .map((step, i) => ({
+        s: step,
+        load: Math.max(...over.map((item) => walked.states[i]?.loads[item] ?? 0)),
+      }))
+      .sort((one, other) => other.load - one.load)[0]?.s
+    const left = heaviest?.regions.filter((region) => !over.includes(region)) ?? []
+    const asked = (walked.totals[worst] / 100).toFixed(1)
+    const borne = (tolerances[worst].hundredths / 100).toFixed(1)
     out.push(
       ...finding(
         rules,
         'over-tolerance',
-        `${nameRegions(over)}: ${(walked.totals[r] / 100).toFixed(1)} asked, ${(tolerances[r].hundredths / 100).toFixed(1)} can be borne`,
+        `${nameRegions(over)}: ${asked} asked, ${borne} can be borne`,
         {
           regions: over,
           ...(heaviest ? { key: heaviest.key } : {}),
@@ -47,7 +54,7 @@ export function loadFindings({ input, steps, walked, tolerances, rules }: Checki
     )
   }
   for (const key of walked.exfoliations.slice(mostExfoliations(input))) {
-    const step = steps.find((s) => s.key === key)
+    const step = steps.find((step) => step.key === key)
     if (step)
       out.push(...finding(rules, 'one-exfoliation', undefined, { key, mends: [remove(step)] }))
   }

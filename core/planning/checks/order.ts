@@ -19,10 +19,10 @@ export function exfoliationFindings({ steps, rules }: Checking): PlanFinding[] {
     const given = steps
       .slice(0, i)
       .find(
-        (s) =>
-          ['massage', 'mask'].includes(TECHNIQUES[s.technique].stage) &&
-          s.regions.some((r) => step.regions.includes(r)) &&
-          !TECHNIQUES[s.technique].removes,
+        (later) =>
+          ['massage', 'mask'].includes(TECHNIQUES[later.technique].stage) &&
+          later.regions.some((region) => step.regions.includes(region)) &&
+          !TECHNIQUES[later.technique].removes,
       )
     return given
       ? finding(
@@ -41,7 +41,7 @@ export function warmthFindings({ steps, rules }: Checking): PlanFinding[] {
     if (TECHNIQUES[step.technique].leaves.warmth !== 'warm') return []
     const later = steps
       .slice(0, i)
-      .find((s) => stageRank(s.technique) >= FINISH && isMain(s.technique))
+      .find((step) => stageRank(step.technique) >= FINISH && isMain(step.technique))
     return later
       ? finding(
           rules,
@@ -55,17 +55,20 @@ export function warmthFindings({ steps, rules }: Checking): PlanFinding[] {
 const FINISH = STAGE_IDS.indexOf('mask')
 
 /** What stays on the skin as a layer of its own: what is only water does not count. */
-const staysOn = (s: PlanStep): boolean => (TECHNIQUES[s.technique].leaves.layer ?? 0) >= 2
+const staysOn = (step: PlanStep): boolean => (TECHNIQUES[step.technique].leaves.layer ?? 0) >= 2
 const MANY = 3
 
 /** Vitamin C goes first, and after many products the cream is a light one. */
 export function finishFindings({ input, steps, rules, allow }: Checking): PlanFinding[] {
-  const bottle = (s: PlanStep) => input.shelf.find((x) => x.product.id === s.productId)?.product
+  const bottle = (step: PlanStep) =>
+    input.shelf.find((item) => item.product.id === step.productId)?.product
   const laid = steps.filter(staysOn)
   return laid.flatMap((step, i) => {
     const own = bottle(step)
     if (!own) return []
-    const below = laid.slice(0, i).filter((s) => s.regions.some((r) => step.regions.includes(r)))
+    const below = laid
+      .slice(0, i)
+      .filter((lower) => lower.regions.some((region) => step.regions.includes(region)))
     const first = below[0]
     const out =
       first && ingredientsIn(own.inci).includes('vitaminC')
@@ -75,8 +78,8 @@ export function finishFindings({ input, steps, rules, allow }: Checking): PlanFi
           })
         : []
     if (own.kind !== 'moisturiser' || below.length < MANY || own.suits.includes('oily')) return out
-    const lighter = allow(step.technique).products.find((p) =>
-      p.product.suits.includes('oily'),
+    const lighter = allow(step.technique).products.find((product) =>
+      product.product.suits.includes('oily'),
     )?.product
     return [
       ...out,
@@ -101,24 +104,24 @@ export function layerFindings({ input, steps, rules }: Checking): PlanFinding[] 
   const out: PlanFinding[] = []
   let heaviest = 0
   for (const step of steps) {
-    const t = TECHNIQUES[step.technique]
-    const { layer } = t.leaves
+    const technique = TECHNIQUES[step.technique]
+    const { layer } = technique.leaves
     if (layer === undefined) {
-      if (['mask', 'oil', 'none'].includes(t.leaves.film ?? '')) heaviest = 0
+      if (['mask', 'oil', 'none'].includes(technique.leaves.film ?? '')) heaviest = 0
       continue
     }
     if (
       step.technique === 'facialOil' &&
       input.daylight &&
-      steps.some((s) => s.technique === 'sunProtection')
+      steps.some((step) => step.technique === 'sunProtection')
     )
       out.push(
         ...finding(rules, 'oil-under-sun', undefined, { key: step.key, mends: [remove(step)] }),
       )
     if (layer < heaviest) {
-      const heavier = steps.find((s) => (TECHNIQUES[s.technique].leaves.layer ?? 0) > layer)
+      const heavier = steps.find((step) => (TECHNIQUES[step.technique].leaves.layer ?? 0) > layer)
       out.push(
-        ...finding(rules, 'thin-to-thick', `${t.name} after a heavier layer`, {
+        ...finding(rules, 'thin-to-thick', `${technique.name} after a heavier layer`, {
           key: step.key,
           mends: heavier ? [before(step, heavier)] : [],
         }),

@@ -11,22 +11,27 @@ const OWN_RULE: readonly string[] = ['scope', 'no-device', 'no-product']
 
 /** Whether a step may be done at all, there, so long, so often and so strongly. */
 export function permitFindings(step: PlanStep, { allow, rules }: Checking): PlanFinding[] {
-  const a = allow(step.technique)
-  const t = a.technique
-  if (a.never.length > 0)
-    return a.never.flatMap((w) =>
-      finding(rules, OWN_RULE.includes(w.rule) ? w.rule : 'barred', `${t.name}: ${w.text}`, {
-        key: step.key,
-        regions: step.regions,
-        mends: [remove(step)],
-        why: w,
-      }),
+  const allowance = allow(step.technique)
+  const technique = allowance.technique
+  if (allowance.never.length > 0)
+    return allowance.never.flatMap((reason) =>
+      finding(
+        rules,
+        OWN_RULE.includes(reason.rule) ? reason.rule : 'barred',
+        `${technique.name}: ${reason.text}`,
+        {
+          key: step.key,
+          regions: step.regions,
+          mends: [remove(step)],
+          why: reason,
+        },
+      ),
     )
   return [
-    ...zoneFindings(step, a, rules),
-    ...minuteFindings(step, a, rules),
-    ...passFindings(step, a, rules),
-    ...settingFindings(step, a, rules),
+    ...zoneFindings(step, allowance, rules),
+    ...minuteFindings(step, allowance, rules),
+    ...passFindings(step, allowance, rules),
+    ...settingFindings(step, allowance, rules),
   ]
 }
 
@@ -36,16 +41,16 @@ const set = (step: PlanStep, label: string, patch: Partial<PlanStep>, minutes = 
   edits: [{ do: 'set', key: step.key, patch }],
 })
 
-function zoneFindings(step: PlanStep, a: Allowance, rules: Rules): PlanFinding[] {
-  const hit = step.regions.filter((r) => a.barred.has(r))
+function zoneFindings(step: PlanStep, allowance: Allowance, rules: Rules): PlanFinding[] {
+  const hit = step.regions.filter((region) => allowance.barred.has(region))
   const first = hit[0]
   if (first === undefined) return []
-  const why = a.barred.get(first)?.[0]
-  const left = step.regions.filter((r) => !a.barred.has(r))
+  const why = allowance.barred.get(first)?.[0]
+  const left = step.regions.filter((region) => !allowance.barred.has(region))
   return finding(
     rules,
     'barred',
-    `${a.technique.name} on ${nameRegions(hit)}: ${why?.text ?? ''}`,
+    `${allowance.technique.name} on ${nameRegions(hit)}: ${why?.text ?? ''}`,
     {
       key: step.key,
       regions: hit,
@@ -59,49 +64,55 @@ function zoneFindings(step: PlanStep, a: Allowance, rules: Rules): PlanFinding[]
   )
 }
 
-function minuteFindings(step: PlanStep, a: Allowance, rules: Rules): PlanFinding[] {
-  const t = a.technique
+function minuteFindings(step: PlanStep, allowance: Allowance, rules: Rules): PlanFinding[] {
+  const technique = allowance.technique
   const to = (least: number) =>
     set(step, `${least} min`, { minutes: minutes(least) }, least - step.minutes)
-  if (step.minutes > a.minutesMost)
+  if (step.minutes > allowance.minutesMost)
     return finding(
       rules,
-      t.families.includes('heat') ? 'heat-limit' : 'minutes-range',
-      `${t.name}: ${a.minutesMost} min at most${a.adapted[0] ? `, ${a.adapted[0].text}` : ''}`,
-      { key: step.key, mends: [to(a.minutesMost)] },
+      technique.families.includes('heat') ? 'heat-limit' : 'minutes-range',
+      `${technique.name}: ${allowance.minutesMost} min at most${allowance.adapted[0] ? `, ${allowance.adapted[0].text}` : ''}`,
+      { key: step.key, mends: [to(allowance.minutesMost)] },
     )
-  return step.minutes < t.minutes.least
-    ? finding(rules, 'minutes-range', `${t.name} wants at least ${t.minutes.least} min`, {
-        key: step.key,
-        mends: [to(t.minutes.least)],
-      })
+  return step.minutes < technique.minutes.least
+    ? finding(
+        rules,
+        'minutes-range',
+        `${technique.name} wants at least ${technique.minutes.least} min`,
+        {
+          key: step.key,
+          mends: [to(technique.minutes.least)],
+        },
+      )
     : []
 }
 
-function passFindings(step: PlanStep, a: Allowance, rules: Rules): PlanFinding[] {
-  const { passes } = a.technique
-  if (!passes || (step.passes ?? 1) <= a.passesMost) return []
+function passFindings(step: PlanStep, allowance: Allowance, rules: Rules): PlanFinding[] {
+  const { passes } = allowance.technique
+  if (!passes || (step.passes ?? 1) <= allowance.passesMost) return []
   const cause =
-    a.adapted.find((w) => w.rule.includes('tip') || w.rule.includes('marks'))?.text ?? 'this skin'
+    allowance.adapted.find((why) => why.rule.includes('tip') || why.rule.includes('marks'))?.text ??
+    'this skin'
   return finding(
     rules,
     'pass-limit',
-    a.passesMost < passes.limit ? `One pass only: ${cause}` : undefined,
+    allowance.passesMost < passes.limit ? `One pass only: ${cause}` : undefined,
     {
       key: step.key,
       mends: [
-        set(step, `${a.passesMost} ${a.passesMost === 1 ? 'pass' : 'passes'}`, {
-          passes: a.passesMost,
+        set(step, `${allowance.passesMost} ${allowance.passesMost === 1 ? 'pass' : 'passes'}`, {
+          passes: allowance.passesMost,
         }),
       ],
     },
   )
 }
 
-function settingFindings(step: PlanStep, a: Allowance, rules: Rules): PlanFinding[] {
-  const own = a.technique.setting
-  if (!own || !a.setting || step.setting === undefined) return []
-  const { least, most } = a.setting
+function settingFindings(step: PlanStep, allowance: Allowance, rules: Rules): PlanFinding[] {
+  const own = allowance.technique.setting
+  if (!own || !allowance.setting || step.setting === undefined) return []
+  const { least, most } = allowance.setting
   const { setting } = step
   if (setting < least || setting > most) {
     const to = Math.min(most, Math.max(least, setting))
@@ -112,7 +123,7 @@ function settingFindings(step: PlanStep, a: Allowance, rules: Rules): PlanFindin
       { key: step.key, mends: [set(step, `${to} ${own.unit}`, { setting: to })] },
     )
   }
-  const thin = step.regions.filter((r) => own.thin?.includes(r))
+  const thin = step.regions.filter((region) => own.thin?.includes(region))
   const half = Math.floor((least + most) / 2 / own.step + 1e-9) * own.step
   return thin.length > 0 && setting > half + 1e-9
     ? finding(
@@ -135,22 +146,23 @@ export function pairFindings(
   { input, steps, rules }: Checking,
   pairs: readonly Pair[] = PAIRS,
 ): PlanFinding[] {
-  const of = (f: Pair['a']) => steps.filter((s) => TECHNIQUES[s.technique].families.includes(f))
-  return pairs.flatMap((p) => {
-    if (pairWaived(p, input)) return []
-    const one = of(p.a)[0]
-    const other = of(p.b).find((s) => s.key !== one?.key)
+  const of = (family: Pair['a']) =>
+    steps.filter((step) => TECHNIQUES[step.technique].families.includes(family))
+  return pairs.flatMap((pair) => {
+    if (pairWaived(pair, input)) return []
+    const one = of(pair.a)[0]
+    const other = of(pair.b).find((step) => step.key !== one?.key)
     if (!one || !other) return []
     const later = steps.indexOf(one) > steps.indexOf(other) ? one : other
     return finding(
       rules,
       'pair',
-      `${TECHNIQUES[one.technique].name} and ${TECHNIQUES[other.technique].name.toLowerCase()}: ${p.sentence}`,
+      `${TECHNIQUES[one.technique].name} and ${TECHNIQUES[other.technique].name.toLowerCase()}: ${pair.sentence}`,
       {
         key: later.key,
         regions: later.regions,
         mends: [remove(later), remove(later === one ? other : one)],
-        why: { rule: p.id, text: p.sentence },
+        why: { rule: pair.id, text: pair.sentence },
       },
     )
   })

@@ -4,33 +4,38 @@ import { productTrouble } from '../today/bottles'
 import { CONNECTOR_WANTS } from '../steps/mend'
 import { finding, remove, type Checking, type Mend, type PlanFinding } from './finding'
 
-const use = (step: PlanStep, p: { id: string; name: string }): Mend => ({
-  label: `Use ${p.name}`,
+const use = (step: PlanStep, product: { id: string; name: string }): Mend => ({
+  label: `Use ${product.name}`,
   minutes: 0,
-  edits: [{ do: 'set', key: step.key, patch: { productId: p.id } }],
+  edits: [{ do: 'set', key: step.key, patch: { productId: product.id } }],
 })
 
 /** Whether the bottle of a step is there, of the right kind, and fit for this client. */
 export function productFindings(step: PlanStep, { input, allow, rules }: Checking): PlanFinding[] {
-  const a = allow(step.technique)
-  const wanted = a.technique.product
+  const allowance = allow(step.technique)
+  const wanted = allowance.technique.product
   if (!wanted) return []
-  const best = a.products[0]?.product
+  const best = allowance.products[0]?.product
   const swap = best && best.id !== step.productId ? [use(step, best)] : []
   if (step.productId === undefined)
-    return a.never.length > 0
+    return allowance.never.length > 0
       ? []
-      : finding(rules, 'no-product', `${a.technique.name}: no product chosen`, {
+      : finding(rules, 'no-product', `${allowance.technique.name}: no product chosen`, {
           key: step.key,
           mends: swap,
         })
-  const item = input.shelf.find((s) => s.product.id === step.productId)
+  const item = input.shelf.find((item) => item.product.id === step.productId)
   const mends = swap.length > 0 ? swap : [remove(step)]
   if (!item || item.product.kind !== wanted)
-    return finding(rules, 'no-product', `${a.technique.name}: that product is not on the shelf`, {
-      key: step.key,
-      mends,
-    })
+    return finding(
+      rules,
+      'no-product',
+      `${allowance.technique.name}: that product is not on the shelf`,
+      {
+        key: step.key,
+        mends,
+      },
+    )
   const trouble = productTrouble(item.product, item.lots, input)[0]
   return trouble
     ? finding(rules, 'product-barred', `${item.product.name}: ${trouble.text}`, {
@@ -51,11 +56,12 @@ export function calmFindings(
   { input, walked, allow, rules }: Checking,
 ): PlanFinding[] {
   const before = walked.states[i]?.before
-  const a = allow(step.technique)
-  const item = input.shelf.find((s) => s.product.id === step.productId)
-  const worked = before ? step.regions.filter((r) => before[r].skin !== 'intact') : []
-  if (!a.technique.product || !item || item.product.calming || worked.length === 0) return []
-  const calm = a.products.find((p) => p.product.calming)?.product
+  const allowance = allow(step.technique)
+  const item = input.shelf.find((item) => item.product.id === step.productId)
+  const worked = before ? step.regions.filter((region) => before[region].skin !== 'intact') : []
+  if (!allowance.technique.product || !item || item.product.calming || worked.length === 0)
+    return []
+  const calm = allowance.products.find((product) => product.product.calming)?.product
   if (!calm && step.technique in CONNECTOR_WANTS) return []
   return finding(
     rules,

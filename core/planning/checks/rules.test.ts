@@ -25,24 +25,24 @@ const input = planInput({
 })
 const good = propose(input).steps
 const step = (technique: TechniqueId, more: Partial<PlanStep> = {}): PlanStep => {
-  const t = TECHNIQUES[technique]
+  const ownTechnique = TECHNIQUES[technique]
   return {
     key: `${technique}-9`,
     technique,
-    minutes: t.minutes.choices[0] ?? t.minutes.least,
-    regions: GROUPS[t.groups[0] ?? 'body'],
+    minutes: ownTechnique.minutes.choices[0] ?? ownTechnique.minutes.least,
+    regions: GROUPS[ownTechnique.groups[0] ?? 'body'],
     why: [],
-    ...(t.product ? { productId: t.product } : {}),
-    ...(t.passes ? { passes: 1 } : {}),
-    ...(t.setting ? { setting: t.setting.start } : {}),
+    ...(ownTechnique.product ? { productId: ownTechnique.product } : {}),
+    ...(ownTechnique.passes ? { passes: 1 } : {}),
+    ...(ownTechnique.setting ? { setting: ownTechnique.setting.start } : {}),
     ...more,
   }
 }
-const before = (key: string, s: PlanStep): PlanStep[] => {
-  const i = good.findIndex((x) => x.technique === key)
-  return [...good.slice(0, i), s, ...good.slice(i)]
+const before = (key: string, step: PlanStep): PlanStep[] => {
+  const i = good.findIndex((other) => other.technique === key)
+  return [...good.slice(0, i), step, ...good.slice(i)]
 }
-const without = (t: TechniqueId) => good.filter((s) => s.technique !== t)
+const without = (technique: TechniqueId) => good.filter((step) => step.technique !== technique)
 const night = { ...input, daylight: false }
 
 /** For each rule a plan that breaks it. The planner's own plan breaks none. */
@@ -53,7 +53,7 @@ const BROKEN: Record<string, () => [PlanInput, readonly PlanStep[]]> = {
   'must-read': () => [input, without('secondReading')],
   'must-deep': () => [
     input,
-    good.filter((s) => s.technique !== 'secondCleanse' && s.technique !== 'oilCleanse'),
+    good.filter((step) => step.technique !== 'secondCleanse' && step.technique !== 'oilCleanse'),
   ],
   'must-moisturise': () => [input, without('moisturiser')],
   'must-sun': () => [input, without('sunProtection')],
@@ -66,14 +66,14 @@ const BROKEN: Record<string, () => [PlanInput, readonly PlanStep[]]> = {
   'lighter-cream': () => [
     withBottle(product('moisturiser', 'light', { suits: ['oily'] })),
     [
-      ...before('moisturiser', step('ampoule')).flatMap((s) =>
-        s.technique === 'ampoule'
+      ...before('moisturiser', step('ampoule')).flatMap((other) =>
+        other.technique === 'ampoule'
           ? [
-              s,
+              other,
               step('ampoule', { key: 'ampoule-8' }),
               step('eyeProduct', { key: 'eyeProduct-8', regions: GROUPS.face }),
             ]
-          : [s],
+          : [other],
       ),
     ],
   ],
@@ -88,8 +88,8 @@ const BROKEN: Record<string, () => [PlanInput, readonly PlanStep[]]> = {
   'straight-before': () => [input, before('close', step('needling'))],
   'thin-zones': () => [input, before('close', step('needling', { setting: 0.4 }))],
   'wear-off': () =>
-    [input, before('tone', step('extraction'))].map((x, i) =>
-      i === 1 ? cleanThen(step('extraction')) : x,
+    [input, before('tone', step('extraction'))].map((item, i) =>
+      i === 1 ? cleanThen(step('extraction')) : item,
     ) as [PlanInput, PlanStep[]],
   'machine-no-massage': () => [input, cleanThen(step('blot'), step('tip'), step('massage'))],
   'exfoliate-before': () => [input, cleanThen(step('massage'), step('grain'))],
@@ -113,7 +113,9 @@ const BROKEN: Record<string, () => [PlanInput, readonly PlanStep[]]> = {
   'over-tolerance': () => [
     {
       ...input,
-      residual: Object.fromEntries(REGION_IDS.map((r) => [r, 480])) as typeof NOTHING_LEFT,
+      residual: Object.fromEntries(
+        REGION_IDS.map((region) => [region, 480]),
+      ) as typeof NOTHING_LEFT,
     },
     cleanThen(step('grain')),
   ],
@@ -124,8 +126,8 @@ const BROKEN: Record<string, () => [PlanInput, readonly PlanStep[]]> = {
   'product-barred': () => [
     {
       ...input,
-      shelf: input.shelf.map((s) =>
-        s.product.id === 'serum' ? { ...s, lots: [lot('serum', { recalled: true })] } : s,
+      shelf: input.shelf.map((item) =>
+        item.product.id === 'serum' ? { ...item, lots: [lot('serum', { recalled: true })] } : item,
       ),
     },
     before('close', step('serum')),
@@ -163,19 +165,21 @@ const BROKEN: Record<string, () => [PlanInput, readonly PlanStep[]]> = {
   'minutes-range': () => [input, before('close', step('massage', { minutes: minutes(45) }))],
   'setting-range': () => [input, before('close', step('tip', { setting: 60 }))],
 }
-const withBottle = (p: ReturnType<typeof product>): PlanInput => ({
+const withBottle = (bottle: ReturnType<typeof product>): PlanInput => ({
   ...input,
-  shelf: [...input.shelf, { product: p, lots: [lot(p.id)] }],
+  shelf: [...input.shelf, { product: bottle, lots: [lot(bottle.id)] }],
 })
 /** The cleansed skin, then these; the floor that is missing does not matter here. */
 function cleanThen(...more: PlanStep[]): PlanStep[] {
-  const i = good.findIndex((s) => s.technique === 'secondCleanse' || s.technique === 'oilCleanse')
+  const i = good.findIndex(
+    (step) => step.technique === 'secondCleanse' || step.technique === 'oilCleanse',
+  )
   return [...good.slice(0, i + 1), ...more]
 }
-const ids = (i: PlanInput, s: readonly PlanStep[], off?: string) => {
+const ids = (i: PlanInput, steps: readonly PlanStep[], off?: string) => {
   const rules =
     off === undefined ? ORDER_RULES : new Map([...ORDER_RULES].filter(([id]) => id !== off))
-  return checkPlan(i, s, rules).findings
+  return checkPlan(i, steps, rules).findings
 }
 
 describe('rules of the plan', () => {
@@ -184,99 +188,112 @@ describe('rules of the plan', () => {
   })
   for (const [id, broken] of Object.entries(BROKEN))
     it(`${id} is seen, is not seen in a sound plan, and is missed when switched off`, () => {
-      const [i, s] = broken()
-      const sentence = (f: { rule: string; key?: string; text: string }) =>
-        `${f.rule} ${f.key ?? ''} ${f.text}`
-      const all = ids(i, s)
-      const less = ids(i, s, id)
-      const own = all.filter((f) => !less.some((l) => sentence(l) === sentence(f)))
+      const [i, value] = broken()
+      const sentence = (finding: { rule: string; key?: string; text: string }) =>
+        `${finding.rule} ${finding.key ?? ''} ${finding.text}`
+      const all = ids(i, value)
+      const less = ids(i, value, id)
+      const own = all.filter(
+        (finding) => !less.some((less) => sentence(less) === sentence(finding)),
+      )
       expect(own.length, all.map(sentence).join(' | ')).toBeGreaterThan(0)
       expect(
         own.every(
-          (f) =>
-            f.strength === ORDER_RULES.get(id)?.strength &&
-            f.locked === ORDER_RULES.get(id)?.locked &&
-            f.source.length > 5,
+          (finding) =>
+            finding.strength === ORDER_RULES.get(id)?.strength &&
+            finding.locked === ORDER_RULES.get(id)?.locked &&
+            finding.source.length > 5,
         ),
       ).toBe(true)
       expect(ids(input, good)).toEqual([])
       // Where a mend is offered it works.
-      for (const f of own)
-        for (const m of f.mends)
-          expect(ids(i, applyEdits(s, m.edits)).map(sentence), m.label).not.toContain(sentence(f))
+      for (const finding of own)
+        for (const mend of finding.mends)
+          expect(ids(i, applyEdits(value, mend.edits)).map(sentence), mend.label).not.toContain(
+            sentence(finding),
+          )
     })
-  for (const p of PAIRS)
-    it(`${p.id}: two that never share a visit, and each alone may`, () => {
-      const of = (f: string) =>
+  for (const pair of PAIRS)
+    it(`${pair.id}: two that never share a visit, and each alone may`, () => {
+      const of = (family: string) =>
         TECHNIQUE_IDS.find(
-          (t) =>
-            TECHNIQUES[t].families.includes(f as 'acid') &&
-            !TECHNIQUES[t].families.includes('vacuum' as never),
-        ) ?? TECHNIQUE_IDS.find((t) => TECHNIQUES[t].families.includes(f as 'acid'))
-      const [a, b] = [of(p.a), of(p.b)]
-      const both = a && b ? [step(a), step(b)] : []
+          (technique) =>
+            TECHNIQUES[technique].families.includes(family as 'acid') &&
+            !TECHNIQUES[technique].families.includes('vacuum' as never),
+        ) ??
+        TECHNIQUE_IDS.find((technique) => TECHNIQUES[technique].families.includes(family as 'acid'))
+      const [key, value] = [of(pair.a), of(pair.b)]
+      const both = key && value ? [step(key), step(value)] : []
       const rules = (steps: readonly PlanStep[], pairs = PAIRS) =>
-        checkPlan(night, steps, ORDER_RULES, pairs).findings.map((f) => f.rule)
-      expect(rules(both)).toContain(p.id)
-      expect(rules(both.slice(0, 1))).not.toContain(p.id)
+        checkPlan(night, steps, ORDER_RULES, pairs).findings.map((finding) => finding.rule)
+      expect(rules(both)).toContain(pair.id)
+      expect(rules(both.slice(0, 1))).not.toContain(pair.id)
       expect(
         rules(
           both,
-          PAIRS.filter((x) => x.id !== p.id),
+          PAIRS.filter((other) => other.id !== pair.id),
         ),
-      ).not.toContain(p.id)
+      ).not.toContain(pair.id)
     })
   it('lets peel and machine share a visit where the house says so: trained hands, resilient skin', () => {
     const together = { camps: { peelWithMachine: 'together' }, without: [] }
     const rules = (i: PlanInput) =>
-      checkPlan(i, [step('acidMask'), step('tip')]).findings.map((f) => f.rule)
+      checkPlan(i, [step('acidMask'), step('tip')]).findings.map((finding) => finding.rule)
     expect(rules({ ...input, policy: together })).not.toContain('pair-tip-acid')
     expect(rules({ ...input, policy: together, licences: ['basic'] })).toContain('pair-tip-acid')
     expect(
       rules(planInput({ readings: readAll({ ...RESILIENT, sensitivity: 2 }), policy: together })),
     ).toContain('pair-tip-acid')
   })
-  for (const r of PRODUCT_RULES)
-    it(`${r.id}: ${r.sentence}`, () => {
-      const kind = r.kinds?.[0] ?? 'acidMask'
-      const bad = r.nightOnly
+  for (const productRule of PRODUCT_RULES)
+    it(`${productRule.id}: ${productRule.sentence}`, () => {
+      const kind = productRule.kinds?.[0] ?? 'acidMask'
+      const bad = productRule.nightOnly
         ? product('serum', 'x', { inci: ['Retinol'] })
         : product(kind, 'x', {
-            acid: { name: r.acids?.[0] ?? 'lactic', percent: (r.percentMost ?? 0) + 1 },
+            acid: {
+              name: productRule.acids?.[0] ?? 'lactic',
+              percent: (productRule.percentMost ?? 0) + 1,
+            },
             pH: 4,
           })
-      expect(strengthBars(bad, true).map((b) => b.rule)).toContain(r.id)
+      expect(strengthBars(bad, true).map((strengthBar) => strengthBar.rule)).toContain(
+        productRule.id,
+      )
       expect(
         strengthBars(
           bad,
           true,
-          PRODUCT_RULES.filter((x) => x.id !== r.id),
-        ).map((b) => b.rule),
-      ).not.toContain(r.id)
+          PRODUCT_RULES.filter((other) => other.id !== productRule.id),
+        ).map((strengthBar) => strengthBar.rule),
+      ).not.toContain(productRule.id)
       expect(strengthBars(product('serum'), true)).toEqual([])
-      if (r.nightOnly) expect(strengthBars(bad, false)).toEqual([])
-      if (r.pHLeast !== undefined)
+      if (productRule.nightOnly) expect(strengthBars(bad, false)).toEqual([])
+      if (productRule.pHLeast !== undefined)
         expect(
           strengthBars(
-            product(kind, 'y', { acid: { name: 'glycolic', percent: 5 }, pH: r.pHLeast - 0.2 }),
+            product(kind, 'y', {
+              acid: { name: 'glycolic', percent: 5 },
+              pH: productRule.pHLeast - 0.2,
+            }),
             true,
-          ).map((b) => b.rule),
-        ).toContain(r.id)
+          ).map((strengthBar) => strengthBar.rule),
+        ).toContain(productRule.id)
     })
-  for (const r of REST_INTERVALS)
-    it(`${r.id}: ${r.sentence}`, () => {
+  for (const restInterval of REST_INTERVALS)
+    it(`${restInterval.id}: ${restInterval.sentence}`, () => {
       const past = [
-        { day: TODAY, families: [r.after[0] as 'acid'], regions: ['forehead' as const] },
+        { day: TODAY, families: [restInterval.after[0] as 'acid'], regions: ['forehead' as const] },
       ]
       const on = (day: string, rows = REST_INTERVALS) =>
-        restBars(past, day, rows).map((b) => b.rule)
-      expect(on(TODAY)).toContain(r.id)
+        restBars(past, day, rows).map((restBar) => restBar.rule)
+      expect(on(TODAY)).toContain(restInterval.id)
       expect(
         on(
           TODAY,
-          REST_INTERVALS.filter((x) => x.id !== r.id),
+          REST_INTERVALS.filter((other) => other.id !== restInterval.id),
         ),
-      ).not.toContain(r.id)
+      ).not.toContain(restInterval.id)
       expect(on('2027-01-01')).toEqual([])
     })
 })

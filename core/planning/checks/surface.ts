@@ -15,9 +15,9 @@ export function surfaceFindings(step: PlanStep, i: number, checking: Checking): 
   const state = walked.states[i]
   const first = state?.unmet[0]
   if (!state || !first) return []
-  const t = TECHNIQUES[step.technique]
-  const worked = state.unmet.find((u) => u.part === 'skin')
-  if (worked && t.families.includes('massage'))
+  const row = TECHNIQUES[step.technique]
+  const worked = state.unmet.find((unmet) => unmet.part === 'skin')
+  if (worked && row.families.includes('massage'))
     return finding(rules, 'machine-no-massage', undefined, {
       key: step.key,
       regions: worked.regions,
@@ -25,12 +25,12 @@ export function surfaceFindings(step: PlanStep, i: number, checking: Checking): 
     })
   const cold = state.unmet.length === 1 && first.part === 'warmth'
   if (cold)
-    return finding(rules, 'wear-off', `${t.name} wants softened skin`, {
+    return finding(rules, 'wear-off', `${row.name} wants softened skin`, {
       key: step.key,
       regions: first.regions,
       mends: [...warming(step, checking), remove(step)],
     })
-  const chain = connect(state.before, t, step.regions)
+  const chain = connect(state.before, row, step.regions)
   const bottle = (id: TechniqueId) => {
     const best = checking.allow(id).products[0]
     return best ? { productId: best.product.id } : {}
@@ -38,23 +38,28 @@ export function surfaceFindings(step: PlanStep, i: number, checking: Checking): 
   const mends: Mend[] = chain
     ? [
         {
-          label: chain.steps.map((s) => TECHNIQUES[s.technique].name).join(', then '),
+          label: chain.steps.map((step) => TECHNIQUES[step.technique].name).join(', then '),
           minutes: chain.minutes,
-          edits: chain.steps.map((s): Edit => ({
+          edits: chain.steps.map((connecting): Edit => ({
             do: 'insert',
             before: step.key,
             step: {
-              technique: s.technique,
-              minutes: s.minutes,
-              regions: s.regions,
-              ...bottle(s.technique),
-              why: [{ rule: 'surface', text: wantsWords(t, CONNECTOR_WANTS[s.technique]) }],
+              technique: connecting.technique,
+              minutes: connecting.minutes,
+              regions: connecting.regions,
+              ...bottle(connecting.technique),
+              why: [
+                {
+                  rule: 'surface',
+                  text: wantsWords(row, CONNECTOR_WANTS[connecting.technique]),
+                },
+              ],
             },
           })),
         },
       ]
     : [remove(step)]
-  return finding(rules, 'surface', `${t.name} ${state.unmet.map(describeUnmet).join('; ')}`, {
+  return finding(rules, 'surface', `${row.name} ${state.unmet.map(describeUnmet).join('; ')}`, {
     key: step.key,
     regions: first.regions,
     mends,
@@ -82,7 +87,7 @@ const elsewhere = (step: PlanStep): Mend => ({
 
 function warming(step: PlanStep, { input }: Checking): Mend[] {
   const towel = freshStep('warmTowel', input)
-  return towel && step.regions.every((r) => towel.regions.includes(r))
+  return towel && step.regions.every((region) => towel.regions.includes(region))
     ? [
         {
           label: 'Warm towel, 1 min',
@@ -110,22 +115,33 @@ export function beforeFindings(
   i: number,
   { input, steps, rules }: Checking,
 ): PlanFinding[] {
-  const t = TECHNIQUES[step.technique]
-  if (!t.after) return []
+  const technique = TECHNIQUES[step.technique]
+  if (!technique.after) return []
   const last = steps[i - 1]
-  if (last?.technique === t.after && step.regions.every((r) => last.regions.includes(r))) return []
-  const fresh = freshStep(t.after, input)
-  const name = TECHNIQUES[t.after].name
-  return finding(rules, 'straight-before', `${name} straight before ${t.name.toLowerCase()}`, {
-    key: step.key,
-    mends: fresh
-      ? [
-          {
-            label: name,
-            minutes: fresh.minutes,
-            edits: [{ do: 'insert', before: step.key, step: { ...fresh, regions: step.regions } }],
-          },
-        ]
-      : [remove(step)],
-  })
+  if (
+    last?.technique === technique.after &&
+    step.regions.every((region) => last.regions.includes(region))
+  )
+    return []
+  const fresh = freshStep(technique.after, input)
+  const name = TECHNIQUES[technique.after].name
+  return finding(
+    rules,
+    'straight-before',
+    `${name} straight before ${technique.name.toLowerCase()}`,
+    {
+      key: step.key,
+      mends: fresh
+        ? [
+            {
+              label: name,
+              minutes: fresh.minutes,
+              edits: [
+                { do: 'insert', before: step.key, step: { ...fresh, regions: step.regions } },
+              ],
+            },
+          ]
+        : [remove(step)],
+    },
+  )
 }

@@ -4,13 +4,15 @@ import { planInput } from '../../testing/fixtures'
 import { compile } from './compile'
 
 it('keeps the two-mask block on disjoint regions', () => {
-  const c = compile(planInput())
+  const planCase = compile(planInput())
   const both =
-    c.stages.find((s) => s.id === 'mask')?.options.filter((o) => o.main.length === 2) ?? []
+    planCase.stages
+      .find((stage) => stage.id === 'mask')
+      ?.options.filter((option) => option.main.length === 2) ?? []
   expect(both.length).toBeGreaterThan(0)
-  for (const o of both) {
-    const [a, b] = o.moves.filter((m) => m.dwell !== undefined)
-    expect((a?.regions ?? []).filter((r) => b?.regions.includes(r))).toEqual([])
-    expect(a?.regions.length).toBeLessThanOrEqual(GROUPS.face.length)
+  for (const option of both) {
+    const [key, value] = option.moves.filter((move) => move.dwell !== undefined)
+    expect((key?.regions ?? []).filter((region) => value?.regions.includes(region))).toEqual([])
+    expect(key?.regions.length).toBeLessThanOrEqual(GROUPS.face.length)
   }
 })

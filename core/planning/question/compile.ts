@@ -35,10 +35,9 @@ export function compile(input: PlanInput, allow: Allow = allowances(input)): Pla
     stages: STAGE_IDS.map(stageOf),
     aims,
     weights: aims.map((_, i) => RANK_WEIGHTS[i] ?? 0),
-    tolerance: Object.fromEntries(REGION_IDS.map((r) => [r, tolerance(r)])) as Record<
-      RegionId,
-      number
-    >,
+    tolerance: Object.fromEntries(
+      REGION_IDS.map((region) => [region, tolerance(region)]),
+    ) as Record<RegionId, number>,
     residual: input.residual,
     maxExfoliations: mostExfoliations(input),
     pairs: pairBits(PAIRS.filter((pair) => !pairWaived(pair, input))),

@@ -13,12 +13,13 @@ export class Costs {
   private readonly items: ReadonlyMap<string, ShelfItem>
   private readonly known = new Map<readonly RegionId[], Map<string, number>>()
   constructor(private readonly input: Pick<PlanInput, 'shelf' | 'faceSize'>) {
-    this.items = new Map(input.shelf.map((x) => [x.product.id, x]))
+    this.items = new Map(input.shelf.map((item) => [item.product.id, item]))
   }
 
   of(steps: readonly Costed[]): number {
     let cents = 0
-    for (const s of steps) if (s.productId !== undefined) cents += this.one(s.productId, s.regions)
+    for (const step of steps)
+      if (step.productId !== undefined) cents += this.one(step.productId, step.regions)
     return cents
   }
   private one(productId: string, regions: readonly RegionId[]): number {

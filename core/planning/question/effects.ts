@@ -18,34 +18,34 @@ export class Effects {
     this.needs = aims.map(
       (aim) =>
         Object.fromEntries(
-          REGION_IDS.map((r) => [r, need(profile, aim, r) * REGION_SHARE[r]]),
+          REGION_IDS.map((region) => [region, need(profile, aim, region) * REGION_SHARE[region]]),
         ) as Record<RegionId, number>,
     )
     this.body = aims.map((aim) => {
-      const n = CONCERN_NEED[aim]
-      return 'constant' in n ? BODY_SHARE * n.constant : 0
+      const need = CONCERN_NEED[aim]
+      return 'constant' in need ? BODY_SHARE * need.constant : 0
     })
   }
 
   /** @param share of the longest useful minutes, 0–1; less work does less, by its root */
-  of(t: Technique, regions: readonly RegionId[], share: number): number[] {
+  of(technique: Technique, regions: readonly RegionId[], share: number): number[] {
     return this.aims.map((aim, i) => {
-      const strength = t.effects[aim] ?? 0
+      const strength = technique.effects[aim] ?? 0
       if (strength === 0) return 0
       const own = this.needs[i]
       const sum =
         regions.length === 0
           ? (this.body[i] ?? 0)
-          : regions.reduce((acc, r) => acc + (own?.[r] ?? 0), 0)
+          : regions.reduce((acc, region) => acc + (own?.[region] ?? 0), 0)
       return Math.round((strength * sum * Math.sqrt(share)) / 10)
     })
   }
 }
 
 function need(profile: Profile, aim: ConcernId, region: RegionId): number {
-  const n = CONCERN_NEED[aim]
-  if ('constant' in n) return n.constant
-  if ('unread' in n) return profile.regions[region][n.reading] ?? n.unread
-  const g = plannedGrade(profile, region, n.reading)
-  return n.invert ? 4 - g : g
+  const ownNeed = CONCERN_NEED[aim]
+  if ('constant' in ownNeed) return ownNeed.constant
+  if ('unread' in ownNeed) return profile.regions[region][ownNeed.reading] ?? ownNeed.unread
+  const grade = plannedGrade(profile, region, ownNeed.reading)
+  return ownNeed.invert ? 4 - grade : grade
 }

@@ -30,15 +30,19 @@ export type Bottle = Pick<Move, 'productId' | 'freeAcid' | 'calm'>
  * The best suited product, and its calming stand-in for skin that has just been abraded, where the
  * best is not calming itself.
  */
-export function bottles(a: Allowance): Bottle[] {
-  const best = a.products[0]?.product
+export function bottles(allowance: Allowance): Bottle[] {
+  const best = allowance.products[0]?.product
   if (!best) return [{}]
-  const of = (p: typeof best, calm?: Bottle['calm']): Bottle => {
-    const acid = freeAcidOf(p)
-    return { productId: p.id, ...(acid > 0 ? { freeAcid: acid } : {}), ...(calm ? { calm } : {}) }
+  const of = (product: typeof best, calm?: Bottle['calm']): Bottle => {
+    const acid = freeAcidOf(product)
+    return {
+      productId: product.id,
+      ...(acid > 0 ? { freeAcid: acid } : {}),
+      ...(calm ? { calm } : {}),
+    }
   }
   if (best.calming) return [of(best)]
-  const stand = a.products.find((p) => p.product.calming)?.product
+  const stand = allowance.products.find((product) => product.product.calming)?.product
   return [of(best, 'no'), ...(stand ? [of(stand, 'only')] : [])]
 }
 
@@ -69,44 +73,50 @@ export class OptionMaker {
    * Every listed duration × region group × passes of one technique; with what must stand straight
    * before it.
    */
-  singles(a: Allowance): Option[] {
-    if (a.never.length > 0) return []
-    const { technique: t } = a
-    const longest = t.minutes.choices[t.minutes.choices.length - 1] ?? t.minutes.most
-    const allowed = t.minutes.choices.filter((m) => m <= a.minutesMost)
-    const shortest = a.minutesMost >= t.minutes.least ? [minutes(a.minutesMost)] : []
+  singles(allowance: Allowance): Option[] {
+    if (allowance.never.length > 0) return []
+    const { technique: row } = allowance
+    const longest = row.minutes.choices[row.minutes.choices.length - 1] ?? row.minutes.most
+    const allowed = row.minutes.choices.filter((choice) => choice <= allowance.minutesMost)
+    const shortest =
+      allowance.minutesMost >= row.minutes.least ? [minutes(allowance.minutesMost)] : []
     const choices = allowed.length > 0 ? allowed : shortest
-    const passes = t.passes
-      ? [...new Set([t.passes.usual, Math.min(a.passesMost, t.passes.limit)])].filter(
-          (p) => p >= 1 && p <= a.passesMost,
+    const passes = row.passes
+      ? [...new Set([row.passes.usual, Math.min(allowance.passesMost, row.passes.limit)])].filter(
+          (passes) => passes >= 1 && passes <= allowance.passesMost,
         )
       : [undefined]
-    const own = bottles(a)
+    const own = bottles(allowance)
     const out: Option[] = []
-    for (const { group, regions } of this.sets.of(a)) {
-      const before = this.before(t, regions)
+    for (const { group, regions } of this.sets.of(allowance)) {
+      const before = this.before(row, regions)
       if (!before) continue
-      const traits = own.map((b) =>
-        this.traits([t.id], [...before, this.move(a, regions, minutes(0), b)]),
+      const traits = own.map((bottle) =>
+        this.traits([row.id], [...before, this.move(allowance, regions, minutes(0), bottle)]),
       )
       for (const usual of choices)
-        for (const p of passes) {
-          const stretch = p !== undefined && p > 1 ? nearestTick(usual * SECOND_PASS_TIME) : usual
-          if (stretch > a.minutesMost) continue
-          const effects = this.effects.of(t, regions, usual / longest)
+        for (const pass of passes) {
+          const stretch =
+            pass !== undefined && pass > 1 ? nearestTick(usual * SECOND_PASS_TIME) : usual
+          if (stretch > allowance.minutesMost) continue
+          const effects = this.effects.of(row, regions, usual / longest)
           own.forEach((bottle, i) => {
             const kind = traits[i]
             if (kind)
               out.push(
                 this.option(
-                  [t.id, group, stretch, ...(p === undefined ? [] : [p]), ...calmMark(bottle)].join(
-                    ':',
-                  ),
+                  [
+                    row.id,
+                    group,
+                    stretch,
+                    ...(pass === undefined ? [] : [pass]),
+                    ...calmMark(bottle),
+                  ].join(':'),
                   kind,
-                  [...before, this.move(a, regions, stretch, bottle, p)],
+                  [...before, this.move(allowance, regions, stretch, bottle, pass)],
                   effects,
                   0,
-                  a.favour,
+                  allowance.favour,
                 ),
               )
           })
@@ -119,51 +129,52 @@ export class OptionMaker {
    * Extraction and the like with a short warming of their own in front, for when nothing warm went
    * before.
    */
-  warmed(a: Allowance, by: TechniqueId): Option[] {
+  warmed(allowance: Allowance, by: TechniqueId): Option[] {
     const towel = this.allow(by)
     if (towel.never.length > 0) return []
-    return this.singles(a).flatMap((o) => {
-      const regions = o.moves[0]?.regions ?? []
-      return regions.some((r) => towel.barred.has(r))
+    return this.singles(allowance).flatMap((single) => {
+      const regions = single.moves[0]?.regions ?? []
+      return regions.some((region) => towel.barred.has(region))
         ? []
         : [
             {
-              ...o,
-              id: `${o.id}:warmed`,
-              moves: [this.move(towel, regions, minutes(1), {}), ...o.moves],
+              ...single,
+              id: `${single.id}:warmed`,
+              moves: [this.move(towel, regions, minutes(1), {}), ...single.moves],
             },
           ]
     })
   }
 
   /** What stands straight before a technique; undefined when that may not be done there. */
-  before(t: Technique, regions: readonly RegionId[]): Move[] | undefined {
-    if (!t.after) return []
-    const a = this.allow(t.after)
-    if (a.never.length > 0 || regions.some((r) => a.barred.has(r))) return undefined
+  before(technique: Technique, regions: readonly RegionId[]): Move[] | undefined {
+    if (!technique.after) return []
+    const allowance = this.allow(technique.after)
+    if (allowance.never.length > 0 || regions.some((region) => allowance.barred.has(region)))
+      return undefined
     return [
       this.move(
-        a,
+        allowance,
         regions,
-        a.technique.minutes.choices[0] ?? a.technique.minutes.least,
-        bottles(a)[0] ?? {},
+        allowance.technique.minutes.choices[0] ?? allowance.technique.minutes.least,
+        bottles(allowance)[0] ?? {},
       ),
     ]
   }
 
   move(
-    a: Allowance,
+    allowance: Allowance,
     regions: readonly RegionId[],
     minutes: Minutes,
     bottle: Bottle,
     passes?: number,
   ): Move {
     return {
-      technique: a.technique.id,
+      technique: allowance.technique.id,
       regions,
       minutes,
       ...(passes === undefined ? {} : { passes }),
-      ...(a.setting ? { setting: a.setting.start } : {}),
+      ...(allowance.setting ? { setting: allowance.setting.start } : {}),
       ...bottle,
     }
   }
@@ -175,14 +186,16 @@ export class OptionMaker {
   traits(main: readonly TechniqueId[], moves: readonly Move[], layout: LayoutId = 'one'): Traits {
     const { taste, layout: layouts } = this.method
     const liking =
-      main.reduce((s, t) => s + (taste[t] ?? 0), 0) +
-      (main.some((t) => TECHNIQUES[t].stage === 'mask') ? (layouts[layout] ?? 0) : 0)
+      main.reduce((sum, technique) => sum + (taste[technique] ?? 0), 0) +
+      (main.some((technique) => TECHNIQUES[technique].stage === 'mask')
+        ? (layouts[layout] ?? 0)
+        : 0)
     return {
       main,
       liking,
       costCents: this.costs.of(moves),
       exfoliates: main.some(exfoliates),
-      marks: marksOf(main.flatMap((t) => TECHNIQUES[t].families)),
+      marks: marksOf(main.flatMap((technique) => TECHNIQUES[technique].families)),
     }
   }
 

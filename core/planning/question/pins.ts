@@ -18,74 +18,76 @@ export function pinnedOptions(
   block: BlockMaker,
 ): Map<StageId, Option[]> {
   const byStage = new Map<StageId, PlanStep[]>()
-  for (const s of input.pins ?? [])
-    if (canPin(s.technique)) {
-      const id = TECHNIQUES[s.technique].stage
-      byStage.set(id, [...(byStage.get(id) ?? []), s])
+  for (const pin of input.pins ?? [])
+    if (canPin(pin.technique)) {
+      const id = TECHNIQUES[pin.technique].stage
+      byStage.set(id, [...(byStage.get(id) ?? []), pin])
     }
   const out = new Map<StageId, Option[]>()
   for (const [stage, steps] of byStage) {
-    const resting = steps.filter((s) => TECHNIQUES[s.technique].dwell)
+    const resting = steps.filter((step) => TECHNIQUES[step.technique].dwell)
     if (resting.length > 0)
       out.set(
         stage,
         block
           .pinned(
-            resting.map((s) => {
-              const a = make.allow(s.technique)
-              const own = a.products.filter((p) => p.product.id === s.productId)
-              return own.length > 0 ? { ...a, products: own } : a
+            resting.map((step) => {
+              const allowance = make.allow(step.technique)
+              const own = allowance.products.filter(
+                (product) => product.product.id === step.productId,
+              )
+              return own.length > 0 ? { ...allowance, products: own } : allowance
             }),
-            resting.map((s) => s.regions),
-            resting.map((s) => s.minutes),
+            resting.map((step) => step.regions),
+            resting.map((step) => step.minutes),
           )
-          .map((o) => ({
-            ...o,
-            moves: o.moves.map((m) =>
-              resting.some((s) => s.technique === m.technique)
-                ? { ...m, pinned: true as const }
-                : m,
+          .map((option) => ({
+            ...option,
+            moves: option.moves.map((move) =>
+              resting.some((step) => step.technique === move.technique)
+                ? { ...move, pinned: true as const }
+                : move,
             ),
           })),
       )
     else
       out.set(
         stage,
-        steps.slice(0, 1).map((s) => single(s, input, make)),
+        steps.slice(0, 1).map((step) => single(step, input, make)),
       )
   }
   return out
 }
 
-function single(s: PlanStep, input: PlanInput, make: OptionMaker): Option {
-  const t = TECHNIQUES[s.technique]
-  const a = make.allow(s.technique)
-  const bottle = input.shelf.find((x) => x.product.id === s.productId)?.product
+function single(step: PlanStep, input: PlanInput, make: OptionMaker): Option {
+  const row = TECHNIQUES[step.technique]
+  const allowance = make.allow(step.technique)
+  const bottle = input.shelf.find((item) => item.product.id === step.productId)?.product
   const acid = bottle ? freeAcidOf(bottle) : 0
-  const longest = t.minutes.choices[t.minutes.choices.length - 1] ?? t.minutes.most
+  const longest = row.minutes.choices[row.minutes.choices.length - 1] ?? row.minutes.most
   const move: Move = {
-    technique: s.technique,
-    regions: s.regions,
-    minutes: s.minutes,
-    ...(s.passes === undefined ? {} : { passes: s.passes }),
-    ...(s.setting === undefined ? {} : { setting: s.setting }),
+    technique: step.technique,
+    regions: step.regions,
+    minutes: step.minutes,
+    ...(step.passes === undefined ? {} : { passes: step.passes }),
+    ...(step.setting === undefined ? {} : { setting: step.setting }),
     ...(bottle
       ? {
           productId: bottle.id,
           ...(acid > 0 ? { freeAcid: acid } : {}),
           ...(bottle.calming ? {} : { calm: 'no' as const }),
         }
-      : (bottles(a)[0] ?? {})),
+      : (bottles(allowance)[0] ?? {})),
     pinned: true,
   }
-  const moves = [...(make.before(t, s.regions) ?? []), move]
+  const moves = [...(make.before(row, step.regions) ?? []), move]
   return make.option(
-    `pinned:${s.technique}`,
-    make.traits([s.technique], moves),
+    `pinned:${step.technique}`,
+    make.traits([step.technique], moves),
     moves,
-    make.effects.of(t, s.regions, Math.min(1, s.minutes / longest)),
+    make.effects.of(row, step.regions, Math.min(1, step.minutes / longest)),
     0,
-    a.favour,
+    allowance.favour,
   )
 }
 
@@ -94,15 +96,18 @@ export function pinTrouble(
   input: PlanInput,
   allow: OptionMaker['allow'],
 ): { rule: string; text: string } | undefined {
-  for (const s of input.pins ?? []) {
-    if (!canPin(s.technique)) continue
-    const a = allow(s.technique)
+  for (const pin of input.pins ?? []) {
+    if (!canPin(pin.technique)) continue
+    const allowance = allow(pin.technique)
     const why =
-      a.never[0] ?? s.regions.map((r) => a.barred.get(r)?.[0]).find((w) => w !== undefined)
+      allowance.never[0] ??
+      pin.regions
+        .map((region) => allowance.barred.get(region)?.[0])
+        .find((why) => why !== undefined)
     if (why)
       return {
         rule: why.rule,
-        text: `${TECHNIQUES[s.technique].name} is pinned, but ${why.text.replace(/\.$/, '')}.`,
+        text: `${TECHNIQUES[pin.technique].name} is pinned, but ${why.text.replace(/\.$/, '')}.`,
       }
   }
   return undefined

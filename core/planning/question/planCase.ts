@@ -63,21 +63,21 @@ export interface SolveFrom {
   marks: number
 }
 
-const MARKED: readonly FamilyId[] = [...new Set(PAIRS.flatMap((p) => [p.a, p.b]))]
+const MARKED: readonly FamilyId[] = [...new Set(PAIRS.flatMap((pair) => [pair.a, pair.b]))]
 export const MARK_NAMES: readonly string[] = MARKED
-const bit = (f: FamilyId): number => {
-  const i = MARKED.indexOf(f)
+const bit = (family: FamilyId): number => {
+  const i = MARKED.indexOf(family)
   return i < 0 ? 0 : 1 << i
 }
 export const marksOf = (families: readonly FamilyId[]): number =>
-  families.reduce((m, f) => m | bit(f), 0)
+  families.reduce((sum, family) => sum | bit(family), 0)
 export const pairBits = (pairs: readonly Pair[]): [number, number][] =>
-  pairs.map((p) => [bit(p.a), bit(p.b)])
+  pairs.map((pair) => [bit(pair.a), bit(pair.b)])
 /** Whether marks already there and new ones break a pair. */
 export const breaksPair = (pairs: PlanCase['pairs'], have: number, add: number): boolean =>
   pairs.some(
-    ([a, b]) =>
-      ((have & a) !== 0 && (add & b) !== 0) ||
-      ((have & b) !== 0 && (add & a) !== 0) ||
-      ((add & a) !== 0 && (add & b) !== 0),
+    ([key, value]) =>
+      ((have & key) !== 0 && (add & value) !== 0) ||
+      ((have & value) !== 0 && (add & key) !== 0) ||
+      ((add & key) !== 0 && (add & value) !== 0),
   )

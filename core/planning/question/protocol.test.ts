@@ -34,38 +34,40 @@ describe('pinned steps', () => {
       pinned: true,
       why: [],
     }
-    const p = propose({ ...input, pins: [massage] })
-    expect(p.failed).toBeUndefined()
-    expect(p.steps.find((s) => s.technique === 'massage')).toMatchObject({
+    const proposal = propose({ ...input, pins: [massage] })
+    expect(proposal.failed).toBeUndefined()
+    expect(proposal.steps.find((step) => step.technique === 'massage')).toMatchObject({
       minutes: minutes(7),
       regions: massage.regions,
       productId: 'massageOil',
       pinned: true,
     })
-    expect(isFit(checkPlan(input, p.steps))).toBe(true)
-    expect(p.value).toBeLessThanOrEqual(propose(input).value)
+    expect(isFit(checkPlan(input, proposal.steps))).toBe(true)
+    expect(proposal.value).toBeLessThanOrEqual(propose(input).value)
   })
   it('pinning what the best plan holds anyway changes nothing', () => {
     const mask = first
-      .filter((s) => TECHNIQUES[s.technique].dwell && TECHNIQUES[s.technique].stage === 'mask')
+      .filter(
+        (step) => TECHNIQUES[step.technique].dwell && TECHNIQUES[step.technique].stage === 'mask',
+      )
       .slice(0, 4)
     expect(mask.length).toBeGreaterThan(0)
     const again = propose({ ...input, pins: mask })
-    expect(again.steps.map((s) => [s.technique, s.minutes])).toEqual(
-      first.map((s) => [s.technique, s.minutes]),
+    expect(again.steps.map((step) => [step.technique, step.minutes])).toEqual(
+      first.map((step) => [step.technique, step.minutes]),
     )
   })
   it('are refused by name where they may not be done today, and nothing is rewritten', () => {
-    const wand = first.find((s) => s.technique === 'highFrequency') ?? {
+    const wand = first.find((step) => step.technique === 'highFrequency') ?? {
       key: 'highFrequency-1',
       technique: 'highFrequency' as const,
       minutes: minutes(3),
       regions: ['forehead'] as const,
       why: [],
     }
-    const p = propose({ ...input, ...pregnant, pins: [{ ...wand, pinned: true }] })
-    expect(p.failed).toMatchObject({ rule: 'pregnancy-current' })
-    expect(p.failed?.text).toMatch(/^High frequency is pinned, but/)
+    const proposal = propose({ ...input, ...pregnant, pins: [{ ...wand, pinned: true }] })
+    expect(proposal.failed).toMatchObject({ rule: 'pregnancy-current' })
+    expect(proposal.failed?.text).toMatch(/^High frequency is pinned, but/)
     expect(
       propose({
         ...input,
@@ -93,12 +95,12 @@ describe('protocols of the house', () => {
     { technique: 'clay', minutes: 8 },
   ] as const
   it('plan what they name, about as long, and nothing else but what every visit needs', () => {
-    const p = propose({ ...input, protocol: steps })
-    const mains = asProtocol(p.steps, () => undefined).map((s) => s.technique)
-    for (const s of steps) expect(mains).toContain(s.technique)
-    for (const t of mains)
+    const proposal = propose({ ...input, protocol: steps })
+    const mains = asProtocol(proposal.steps, () => undefined).map((step) => step.technique)
+    for (const step of steps) expect(mains).toContain(step.technique)
+    for (const main of mains)
       expect([
-        ...steps.map((s) => s.technique as string),
+        ...steps.map((step) => step.technique as string),
         'settle',
         'eyesOff',
         'milk',
@@ -107,16 +109,16 @@ describe('protocols of the house', () => {
         'sunProtection',
         'close',
         'tone',
-      ]).toContain(t)
-    expect(notTaken({ ...input, protocol: steps }, p.steps, steps)).toEqual([])
-    expect(isFit(checkPlan(input, p.steps))).toBe(true)
+      ]).toContain(main)
+    expect(notTaken({ ...input, protocol: steps }, proposal.steps, steps)).toEqual([])
+    expect(isFit(checkPlan(input, proposal.steps))).toBe(true)
   })
   it('say what this client cannot have, and why', () => {
-    const p = propose({ ...input, ...pregnant, protocol: steps })
-    expect(p.steps.some((s) => s.technique === 'highFrequency')).toBe(false)
-    expect(notTaken({ ...input, ...pregnant, protocol: steps }, p.steps, steps)).toMatchObject([
-      { technique: 'highFrequency', why: { rule: 'pregnancy-current' } },
-    ])
+    const proposal = propose({ ...input, ...pregnant, protocol: steps })
+    expect(proposal.steps.some((step) => step.technique === 'highFrequency')).toBe(false)
+    expect(
+      notTaken({ ...input, ...pregnant, protocol: steps }, proposal.steps, steps),
+    ).toMatchObject([{ technique: 'highFrequency', why: { rule: 'pregnancy-current' } }])
   })
   it('say what one version changed against another', () => {
     const next = [
@@ -137,17 +139,19 @@ describe('protocols of the house', () => {
   })
   it('are kept from a plan with its minutes on the skin, and give that plan back', () => {
     const own = propose(input).steps
-    const rests = schedule(own, (s) =>
-      TECHNIQUES[s.technique].dwell
+    const rests = schedule(own, (step) =>
+      TECHNIQUES[step.technique].dwell
         ? { earliest: minutes(0), latest: minutes(99), late: 'harmless' }
         : undefined,
     ).resting
     const kept = asProtocol(own, (key) => {
-      const r = rests.find((x) => x.key === key)
-      return r && r.end - r.start
+      const rest = rests.find((resting) => resting.key === key)
+      return rest && rest.end - rest.start
     })
     const again = propose({ ...input, protocol: kept }).steps
-    expect(again.map((s) => s.technique).sort()).toEqual(own.map((s) => s.technique).sort())
+    expect(again.map((step) => step.technique).sort()).toEqual(
+      own.map((step) => step.technique).sort(),
+    )
   })
 })
 
@@ -156,17 +160,19 @@ describe('beside another plan', () => {
     const before = propose({ ...input, slotMinutes: 40 }).steps
     const now = propose(input).steps
     const rows = changedMains(before, now)
-    expect(rows.every((r) => r.was !== null || r.is !== null)).toBe(true)
-    expect(changedMains(now, now).every((r) => r.was === r.is)).toBe(true)
+    expect(rows.every((row) => row.was !== null || row.is !== null)).toBe(true)
+    expect(changedMains(now, now).every((changedMain) => changedMain.was === changedMain.is)).toBe(
+      true,
+    )
     expect(rows.length).toBeGreaterThan(3)
   })
   it('prices everything that could be dropped in, what only wants minutes first', () => {
     const out = leftOut({ ...input, slotMinutes: 45 }, propose({ ...input, slotMinutes: 45 }).steps)
     expect(out.length).toBeGreaterThan(15)
-    for (const l of out) expect(l.why.text.length, l.technique).toBeGreaterThan(3)
-    const kinds = out.map((l) =>
-      l.extraMinutes !== undefined ? 0 : l.why.rule === 'value' ? 1 : 2,
+    for (const leftOut of out) expect(leftOut.why.text.length, leftOut.technique).toBeGreaterThan(3)
+    const kinds = out.map((leftOut) =>
+      leftOut.extraMinutes !== undefined ? 0 : leftOut.why.rule === 'value' ? 1 : 2,
     )
-    expect(kinds).toEqual([...kinds].sort((a, b) => a - b))
+    expect(kinds).toEqual([...kinds].sort((one, other) => one - other))
   })
 })

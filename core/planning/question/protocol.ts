@@ -15,22 +15,26 @@ const PER_HALF_MINUTE = 2000
  * visit needs stays.
  */
 export function byProtocol(stage: Stage, protocol: readonly ProtocolStep[]): Stage {
-  const wanted = (o: Option) => o.main.every((t) => protocol.some((p) => p.technique === t))
+  const wanted = (option: Option) =>
+    option.main.every((technique) => protocol.some((step) => step.technique === technique))
   const named = stage.options.filter(wanted)
   if (stage.must) return named.length > 0 ? { ...stage, options: named } : stage
   return {
     ...stage,
-    options: named.map((o) => ({
-      ...o,
-      taste: o.taste + NAMED * o.main.length - PER_HALF_MINUTE * awayFrom(o, protocol),
+    options: named.map((option) => ({
+      ...option,
+      taste:
+        option.taste + NAMED * option.main.length - PER_HALF_MINUTE * awayFrom(option, protocol),
     })),
   }
 }
-function awayFrom(o: Option, protocol: readonly ProtocolStep[]): number {
-  return o.main.reduce((sum, t) => {
-    const m = o.moves.find((x) => x.technique === t)
-    const p = protocol.find((x) => x.technique === t)
-    return sum + (m && p ? ticksWithin(Math.abs((m.dwell ?? m.minutes) - p.minutes)) : 0)
+function awayFrom(option: Option, protocol: readonly ProtocolStep[]): number {
+  return option.main.reduce((sum, technique) => {
+    const move = option.moves.find((move) => move.technique === technique)
+    const wish = protocol.find((step) => step.technique === technique)
+    return (
+      sum + (move && wish ? ticksWithin(Math.abs((move.dwell ?? move.minutes) - wish.minutes)) : 0)
+    )
   }, 0)
 }
 
@@ -46,14 +50,14 @@ export function changedProtocol(
   gone: ProtocolStep[]
   other: { technique: ProtocolStep['technique']; was: number; is: number }[]
 } {
-  const before = (s: ProtocolStep) => was.find((w) => w.technique === s.technique)
+  const before = (step: ProtocolStep) => was.find((was) => was.technique === step.technique)
   return {
-    added: now.filter((s) => !before(s)),
-    gone: was.filter((w) => !now.some((s) => s.technique === w.technique)),
-    other: now.flatMap((s) => {
-      const w = before(s)
-      return w && w.minutes !== s.minutes
-        ? [{ technique: s.technique, was: w.minutes, is: s.minutes }]
+    added: now.filter((step) => !before(step)),
+    gone: was.filter((was) => !now.some((step) => step.technique === was.technique)),
+    other: now.flatMap((step) => {
+      const earlier = before(step)
+      return earlier && earlier.minutes !== step.minutes
+        ? [{ technique: step.technique, was: earlier.minutes, is: step.minutes }]
         : []
     }),
   }
@@ -61,7 +65,7 @@ export function changedProtocol(
 
 /** Minutes of the main work that a protocol names. */
 export const protocolMinutes = (steps: readonly ProtocolStep[]): number =>
-  steps.reduce((sum, s) => sum + s.minutes, 0)
+  steps.reduce((sum, step) => sum + step.minutes, 0)
 
 /**
  * What a plan would be kept as: its main steps with their minutes on the hands, or on the skin
@@ -72,6 +76,6 @@ export function asProtocol(
   restedFor: (key: string) => number | undefined,
 ): ProtocolStep[] {
   return steps
-    .filter((s) => canPin(s.technique) && !onlyConnects(s.technique))
-    .map((s) => ({ technique: s.technique, minutes: restedFor(s.key) ?? s.minutes }))
+    .filter((step) => canPin(step.technique) && !onlyConnects(step.technique))
+    .map((step) => ({ technique: step.technique, minutes: restedFor(step.key) ?? step.minutes }))
 }

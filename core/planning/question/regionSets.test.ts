@@ -7,14 +7,16 @@ import { RegionSets } from './regionSets'
 
 const tender = { ...RESILIENT, sensitivity: 1 as const }
 const offered = (input: ReturnType<typeof planInput>, technique: 'tip' | 'hydratingMask') =>
-  new RegionSets(input).of(allowances(input)(technique)).map((s) => s.regions)
+  new RegionSets(input).of(allowances(input)(technique)).map((regionSet) => regionSet.regions)
 const calm = planInput({ readings: readAll(RESILIENT) })
 const tight = planInput({ readings: readAll(RESILIENT, { forehead: tender }) })
 
 describe('where a technique may be done', () => {
   it('also without the few zones that can bear least, where it takes something off', () => {
     expect(offered(calm, 'tip')).toEqual([GROUPS.faceNoEyes, GROUPS.tZone])
-    expect(offered(tight, 'tip')).toContainEqual(GROUPS.faceNoEyes.filter((r) => r !== 'forehead'))
+    expect(offered(tight, 'tip')).toContainEqual(
+      GROUPS.faceNoEyes.filter((faceNoEye) => faceNoEye !== 'forehead'),
+    )
     expect(offered(tight, 'tip')).toContainEqual(['nose', 'chin'])
     expect(offered(tight, 'hydratingMask')).toEqual(offered(calm, 'hydratingMask'))
   })
@@ -27,16 +29,18 @@ describe('where a technique may be done', () => {
     expect(offered(more, 'tip')).toContainEqual(['cheekL', 'cheekR'])
     expect(
       compile(more)
-        .stages.find((s) => s.id === 'machine')
-        ?.options.some((o) => o.moves.some((m) => m.technique === 'tip' && m.regions.length === 2)),
+        .stages.find((stage) => stage.id === 'machine')
+        ?.options.some((option) =>
+          option.moves.some((move) => move.technique === 'tip' && move.regions.length === 2),
+        ),
     ).toBe(true)
   })
   it('two masks side by side never meet on a zone', () => {
-    const a = allowances(tight)
-    for (const l of new RegionSets({ ...tight, alsoOn: { clay: [GROUPS.face] } }).byZone([
-      a('clay'),
-      a('hydratingMask'),
+    const allow = allowances(tight)
+    for (const way of new RegionSets({ ...tight, alsoOn: { clay: [GROUPS.face] } }).byZone([
+      allow('clay'),
+      allow('hydratingMask'),
     ]))
-      expect(new Set(l.sets.flat()).size).toBe(l.sets.flat().length)
+      expect(new Set(way.sets.flat()).size).toBe(way.sets.flat().length)
   })
 })

@@ -22,36 +22,37 @@ export class RegionSets {
   private readonly headroom: Readonly<Record<RegionId, number>>
   constructor(private readonly input: PlanInput) {
     this.headroom = Object.fromEntries(
-      REGION_IDS.map((r) => [
-        r,
-        toleranceOf(input.profile, r, input.verdict.limit.tolerancePercent).hundredths -
-          input.residual[r],
+      REGION_IDS.map((region) => [
+        region,
+        toleranceOf(input.profile, region, input.verdict.limit.tolerancePercent).hundredths -
+          input.residual[region],
       ]),
     ) as Record<RegionId, number>
   }
 
-  of(a: Allowance): RegionSet[] {
+  of(allowance: Allowance): RegionSet[] {
     const seen = new Set<string>()
     const out: RegionSet[] = []
     const add = (group: string, layout: LayoutId, wanted: readonly RegionId[]) => {
-      const regions = wanted.filter((r) => !a.barred.has(r))
+      const regions = wanted.filter((region) => !allowance.barred.has(region))
       const key = regions.join()
       if (regions.length === 0 || seen.has(key)) return
       seen.add(key)
       out.push({ group, layout, regions })
     }
-    for (const group of a.technique.groups) {
+    for (const group of allowance.technique.groups) {
       if (group === 'body') out.push({ group, layout: 'one', regions: [] })
       else add(group, 'one', GROUPS[group])
     }
     // One tight zone must not keep the whole face from what the rest bears well.
-    if (feelsHeat(a.technique))
-      for (const s of [...out]) {
-        const rest = this.withoutWeakest(s.regions)
-        if (rest) add(`${s.group}-less`, 'one', rest)
+    if (feelsHeat(allowance.technique))
+      for (const regionSet of [...out]) {
+        const rest = this.withoutWeakest(regionSet.regions)
+        if (rest) add(`${regionSet.group}-less`, 'one', rest)
       }
-    if (a.favourLayout.spots !== undefined) add('spots', 'spots', spotRegions(this.input.profile))
-    ;(this.input.alsoOn?.[a.technique.id] ?? []).forEach((regions, i) => {
+    if (allowance.favourLayout.spots !== undefined)
+      add('spots', 'spots', spotRegions(this.input.profile))
+    ;(this.input.alsoOn?.[allowance.technique.id] ?? []).forEach((regions, i) => {
       add(`also${i}`, 'one', regions)
     })
     return out
@@ -64,27 +65,30 @@ export class RegionSets {
   byZone(list: readonly Allowance[]): { id: string; sets: RegionId[][] }[] {
     const [first, second, third] = list
     if (!first || !second) return []
-    const also = (a: Allowance) => this.input.alsoOn?.[a.technique.id] ?? []
-    const fit = (a: Allowance, wanted: readonly RegionId[]) =>
-      wanted.filter((r) => !a.barred.has(r))
+    const also = (allowance: Allowance) => this.input.alsoOn?.[allowance.technique.id] ?? []
+    const fit = (allowance: Allowance, wanted: readonly RegionId[]) =>
+      wanted.filter((region) => !allowance.barred.has(region))
     const eyes = third ? fit(third, GROUPS.orbital) : []
     const out: { id: string; sets: RegionId[][] }[] = []
     const seen = new Set<string>()
-    ;[GROUPS.tZone, ...also(first)].forEach((x, i) => {
-      ;[GROUPS.cheeksJawNeck, ...also(second)].forEach((y, j) => {
-        const t = fit(first, x)
-        const rest = fit(second, y).filter((r) => !t.includes(r))
+    ;[GROUPS.tZone, ...also(first)].forEach((other, i) => {
+      ;[GROUPS.cheeksJawNeck, ...also(second)].forEach((beside, j) => {
+        const lower = fit(first, other)
+        const rest = fit(second, beside).filter((region) => !lower.includes(region))
         if (
-          t.length === 0 ||
+          lower.length === 0 ||
           rest.length === 0 ||
-          (third && (eyes.length === 0 || [...t, ...rest].includes('eyes')))
+          (third && (eyes.length === 0 || [...lower, ...rest].includes('eyes')))
         )
           return
-        const key = `${t.join()}|${rest.join()}`
+        const key = `${lower.join()}|${rest.join()}`
         if (seen.has(key)) return
         seen.add(key)
         const named = `${i === 0 ? 'tZone' : `also${i}`}+${j === 0 ? 'rest' : `also${j}`}`
-        out.push({ id: third ? `${named}+eyes` : named, sets: third ? [t, rest, eyes] : [t, rest] })
+        out.push({
+          id: third ? `${named}+eyes` : named,
+          sets: third ? [lower, rest, eyes] : [lower, rest],
+        })
       })
     })
     return out
@@ -92,8 +96,8 @@ export class RegionSets {
 
   /** A set less the few regions that can bear least, where they stand alone in that. */
   private withoutWeakest(regions: readonly RegionId[]): readonly RegionId[] | undefined {
-    const least = Math.min(...regions.map((r) => this.headroom[r]))
-    const rest = regions.filter((r) => this.headroom[r] > least)
+    const least = Math.min(...regions.map((region) => this.headroom[region]))
+    const rest = regions.filter((region) => this.headroom[region] > least)
     return rest.length * 2 > regions.length ? rest : undefined
   }
 }

@@ -14,29 +14,33 @@ export interface Remaining {
   exfoliations: boolean
 }
 
-export function remainingAfter(c: PlanCase, { layers }: Layers): Remaining[] {
+export function remainingAfter(planCase: PlanCase, { layers }: Layers): Remaining[] {
   const out: Remaining[] = []
-  let effects: number[] = c.aims.map(() => 0)
+  let effects: number[] = planCase.aims.map(() => 0)
   let loads: number[] = REGION_IDS.map(() => 0)
   let coming = 0
   let exfoliations = false
-  for (let s = layers.length - 1; s >= 0; s--) {
-    out[s] = {
+  for (let stage = layers.length - 1; stage >= 0; stage--) {
+    out[stage] = {
       effects,
       loads,
-      marks: c.pairs.reduce(
-        (m, [a, b]) => m | ((coming & b) !== 0 ? a : 0) | ((coming & a) !== 0 ? b : 0),
+      marks: planCase.pairs.reduce(
+        (sum, [pair, value]) =>
+          sum | ((coming & value) !== 0 ? pair : 0) | ((coming & pair) !== 0 ? value : 0),
         0,
       ),
       exfoliations,
     }
-    const options = layers[s]?.options ?? []
-    for (const o of options) {
-      coming |= o.marks
-      exfoliations ||= o.exfoliates
+    const options = layers[stage]?.options ?? []
+    for (const option of options) {
+      coming |= option.marks
+      exfoliations ||= option.exfoliates
     }
-    effects = effects.map((e, i) => options.reduce((m, o) => Math.max(m, o.effects[i] ?? 0), 0) + e)
-    loads = loads.map((l, i) => l + (layers[s]?.most[i] ?? 0))
+    effects = effects.map(
+      (effect, i) =>
+        options.reduce((sum, option) => Math.max(sum, option.effects[i] ?? 0), 0) + effect,
+    )
+    loads = loads.map((load, i) => load + (layers[stage]?.most[i] ?? 0))
   }
   return out
 }

@@ -48,8 +48,8 @@ export function mergeEquivalent(
 ): { layers: MergedLayer[]; ends: number } {
   let same: readonly number[] = Array.from({ length: ends }, () => 0)
   const layers: MergedLayer[] = []
-  for (let s = raw.length - 1; s >= 0; s--) {
-    const layer = raw[s]
+  for (let stage = raw.length - 1; stage >= 0; stage--) {
+    const layer = raw[stage]
     if (!layer) continue
     const merged = mergedStates(layer, same)
     same = merged.same
@@ -102,11 +102,11 @@ function followAlike(layer: RawLayer, to: readonly number[], one: number, other:
   if ((starts[other + 1] ?? 0) - j !== count) return false
   const here = reached[one]
   const there = reached[other]
-  for (let k = 0; k < count; k++) {
-    const option = order[i + k] ?? -1
+  for (let arc = 0; arc < count; arc++) {
+    const option = order[i + arc] ?? -1
     if (
-      option !== order[j + k] ||
-      to[i + k] !== to[j + k] ||
+      option !== order[j + arc] ||
+      to[i + arc] !== to[j + arc] ||
       (option >= 0 &&
         (here?.ticks[option] !== there?.ticks[option] ||
           here?.loadsIds[option] !== there?.loadsIds[option]))
@@ -121,12 +121,12 @@ function hashOf({ starts, order, reached }: RawLayer, to: readonly number[], sta
   const end = starts[state + 1] ?? 0
   const here = reached[state]
   let hash = 17
-  for (let k = starts[state] ?? 0; k < end; k++) {
-    const option = order[k] ?? -1
+  for (let arc = starts[state] ?? 0; arc < end; arc++) {
+    const option = order[arc] ?? -1
     hash =
       (Math.imul(hash, 31) +
         option * 7919 +
-        (to[k] ?? 0) * 104729 +
+        (to[arc] ?? 0) * 104729 +
         (here?.ticks[option] ?? 0) * 13 +
         (here?.loadsIds[option] ?? 0)) |
       0
@@ -138,12 +138,12 @@ function waysOf(layer: RawLayer, to: readonly number[], state: number, from: num
   const { starts, order, reached, options } = layer
   const end = starts[state + 1] ?? 0
   const ways: Way[] = []
-  for (let k = starts[state] ?? 0; k < end; k++) {
-    const option = order[k] ?? -1
+  for (let arc = starts[state] ?? 0; arc < end; arc++) {
+    const option = order[arc] ?? -1
     const move = reached[state]?.moves[option] ?? undefined
     ways.push({
       from,
-      to: to[k] ?? 0,
+      to: to[arc] ?? 0,
       ticks: move?.ticks ?? 0,
       option: move && options[option],
       move,

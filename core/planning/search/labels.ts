@@ -32,12 +32,12 @@ export function addLoads(
 ): readonly number[] | undefined {
   let same = true
   for (let i = 0; i < have.length; i++) {
-    const a = add[i] as number
-    if (a === 0) continue
+    const more = add[i] as number
+    if (more === 0) continue
     same = false
-    if ((have[i] as number) + a > (tolerances[i] as number)) return undefined
+    if ((have[i] as number) + more > (tolerances[i] as number)) return undefined
   }
-  return same ? have : have.map((h, i) => h + (add[i] as number))
+  return same ? have : have.map((amount, i) => amount + (add[i] as number))
 }
 
 /**
@@ -51,21 +51,22 @@ export function forget(
 ): readonly number[] {
   let out: number[] | readonly number[] = loads
   for (let i = 0; i < loads.length; i++) {
-    const l = loads[i] as number
-    if (l === 0 || l + (remaining.loads[i] ?? 0) > (tolerances[i] as number)) continue
+    const load = loads[i] as number
+    if (load === 0 || load + (remaining.loads[i] ?? 0) > (tolerances[i] as number)) continue
     if (out === loads) out = [...loads]
     ;(out as number[])[i] = 0
   }
   return out
 }
 
-export const plus = (a: readonly number[], b: readonly number[]): readonly number[] =>
-  a.map((x, i) => x + (b[i] ?? 0))
+export const plus = (one: readonly number[], other: readonly number[]): readonly number[] =>
+  one.map((item, i) => item + (other[i] ?? 0))
 
-export function worth(c: PlanCase, effects: readonly number[], taste: number): number {
-  let v = taste
-  for (let i = 0; i < effects.length; i++) v += (c.weights[i] ?? 0) * returns(effects[i] ?? 0)
-  return v
+export function worth(planCase: PlanCase, effects: readonly number[], taste: number): number {
+  let total = taste
+  for (let i = 0; i < effects.length; i++)
+    total += (planCase.weights[i] ?? 0) * returns(effects[i] ?? 0)
+  return total
 }
 
 /**
@@ -75,7 +76,7 @@ export function worth(c: PlanCase, effects: readonly number[], taste: number): n
 export function offer(
   next: Map<number, Label[]>,
   label: Label,
-  c: PlanCase,
+  planCase: PlanCase,
   remaining: Remaining,
 ): void {
   const list = next.get(label.at)
@@ -83,9 +84,9 @@ export function offer(
     next.set(label.at, [label])
     return
   }
-  for (const other of list) if (dominates(other, label, c, remaining)) return
+  for (const other of list) if (dominates(other, label, planCase, remaining)) return
   let kept = 0
-  for (const other of list) if (!dominates(label, other, c, remaining)) list[kept++] = other
+  for (const other of list) if (!dominates(label, other, planCase, remaining)) list[kept++] = other
   list.length = kept
   list.push(label)
 }
@@ -96,40 +97,44 @@ export function offer(
  * still come, where it is behind its lag is largest now.
  * Cost and idle minutes decide only between labels that are otherwise equal; then the smaller ids.
  */
-function dominates(a: Label, b: Label, c: PlanCase, remaining: Remaining): boolean {
-  if (a.ticks > b.ticks || a.exfoliations > b.exfoliations || (a.marks & ~b.marks) !== 0)
+function dominates(one: Label, other: Label, planCase: PlanCase, remaining: Remaining): boolean {
+  if (
+    one.ticks > other.ticks ||
+    one.exfoliations > other.exfoliations ||
+    (one.marks & ~other.marks) !== 0
+  )
     return false
-  if (a.loads !== b.loads)
-    for (let i = 0; i < a.loads.length; i++)
-      if ((a.loads[i] as number) > (b.loads[i] as number)) return false
-  let lead = a.taste - b.taste
+  if (one.loads !== other.loads)
+    for (let i = 0; i < one.loads.length; i++)
+      if ((one.loads[i] as number) > (other.loads[i] as number)) return false
+  let lead = one.taste - other.taste
   let equal = lead === 0
-  for (let i = 0; i < a.effects.length; i++) {
-    const ea = a.effects[i] as number
-    const eb = b.effects[i] as number
+  for (let i = 0; i < one.effects.length; i++) {
+    const ea = one.effects[i] as number
+    const eb = other.effects[i] as number
     if (ea === eb) continue
     equal = false
     const shift = ea > eb ? (remaining.effects[i] ?? 0) : 0
-    lead += (c.weights[i] ?? 0) * (returns(ea + shift) - returns(eb + shift))
+    lead += (planCase.weights[i] ?? 0) * (returns(ea + shift) - returns(eb + shift))
   }
   if (lead > 0) return true
   if (!equal) return false
-  if (a.cost !== b.cost) return a.cost < b.cost
-  if (a.idle !== b.idle) return a.idle < b.idle
+  if (one.cost !== other.cost) return one.cost < other.cost
+  if (one.idle !== other.idle) return one.idle < other.idle
   // What follows is the same for both, so a name that another begins with is compared with the mark
   // after it.
-  return `${a.ids}|` <= `${b.ids}|`
+  return `${one.ids}|` <= `${other.ids}|`
 }
 
 /**
  * Order of finished plans: greatest value, least cost, fewest idle ticks, smallest ids. Below zero
  * when the first is better.
  */
-export function compare(c: PlanCase, a: Label, b: Label): number {
+export function compare(planCase: PlanCase, one: Label, other: Label): number {
   return (
-    worth(c, b.effects, b.taste) - worth(c, a.effects, a.taste) ||
-    a.cost - b.cost ||
-    a.idle - b.idle ||
-    (a.ids < b.ids ? -1 : 1)
+    worth(planCase, other.effects, other.taste) - worth(planCase, one.effects, one.taste) ||
+    one.cost - other.cost ||
+    one.idle - other.idle ||
+    (one.ids < other.ids ? -1 : 1)
   )
 }

@@ -50,30 +50,32 @@ export interface Layers {
  * Every state of the skin that can be reached stage by stage in the ticks there are, and every way
  * from one to the next that no tolerance, pair or minute forbids by itself.
  */
-export function layersOf(c: PlanCase, slotTicks: number, from?: SolveFrom): Layers {
+export function layersOf(planCase: PlanCase, slotTicks: number, from?: SolveFrom): Layers {
   const table = transitions()
-  const start = from ?? beginning(c)
-  const headroom = REGION_IDS.map((r) => Math.max(0, c.tolerance[r] - start.loads[r]))
+  const start = from ?? beginning(planCase)
+  const headroom = REGION_IDS.map((region) =>
+    Math.max(0, planCase.tolerance[region] - start.loads[region]),
+  )
   const slot = slotTicks - start.ticks
-  const stages = c.stages.slice(start.stage)
-  const open = openOptions(c, start, stages)
+  const stages = planCase.stages.slice(start.stage)
+  const open = openOptions(planCase, start, stages)
   const sets = open.map((options) => table.rowSet(options))
   const lastWarm = sets.findLastIndex((set) => set.asksWarmth)
   const ahead = leastAhead(stages)
   const overfills = overfilling(headroom)
   let frontier = new Frontier(table)
   frontier.reach(table.intern(start.surface), 0, 0)
-  const raw = stages.map((stage, s) => {
+  const raw = stages.map((stage, ownStage) => {
     // Warmth that nothing to come asks after is forgotten.
-    const next = new Frontier(table, s >= lastWarm)
+    const next = new Frontier(table, ownStage >= lastWarm)
     const layer = layerFrom(stage, frontier, next, {
       table,
       slot,
       overfills,
-      options: open[s] ?? [],
-      rows: sets[s] ?? table.rowSet([]),
+      options: open[ownStage] ?? [],
+      rows: sets[ownStage] ?? table.rowSet([]),
       // Later than this, what must still be done no longer fits.
-      last: slot - (ahead[s] ?? 0),
+      last: slot - (ahead[ownStage] ?? 0),
     })
     frontier = next
     return layer
@@ -84,10 +86,10 @@ export function layersOf(c: PlanCase, slotTicks: number, from?: SolveFrom): Laye
     slot,
     headroom,
     ends,
-    layers: layers.map((layer, s) => ({
+    layers: layers.map((layer, stage) => ({
       ...layer,
-      options: raw[s]?.options ?? [],
-      most: raw[s]?.most ?? [],
+      options: raw[stage]?.options ?? [],
+      most: raw[stage]?.most ?? [],
       states: layer.soonest.length,
       bundles: layer.ways.flatMap(bundled),
     })),
@@ -95,25 +97,28 @@ export function layersOf(c: PlanCase, slotTicks: number, from?: SolveFrom): Laye
 }
 
 /** A whole visit, from the first stage on. */
-const beginning = (c: PlanCase): SolveFrom => ({
-  surface: startSurface(c.madeUp),
+const beginning = (planCase: PlanCase): SolveFrom => ({
+  surface: startSurface(planCase.madeUp),
   stage: 0,
   ticks: 0,
-  loads: c.residual,
+  loads: planCase.residual,
   exfoliations: 0,
   marks: 0,
 })
 
 /** By stage, what neither a pair with something certain nor the number of exfoliations forbids. */
-function openOptions(c: PlanCase, start: SolveFrom, stages: readonly Stage[]): Option[][] {
+function openOptions(planCase: PlanCase, start: SolveFrom, stages: readonly Stage[]): Option[][] {
   const certain = stages
     .filter((stage) => stage.must && stage.options.length > 0)
-    .reduce((marks, { options }) => marks | options.reduce((m, o) => m & o.marks, ~0), start.marks)
-  const mayExfoliate = start.exfoliations < c.maxExfoliations
+    .reduce(
+      (marks, { options }) => marks | options.reduce((sum, option) => sum & option.marks, ~0),
+      start.marks,
+    )
+  const mayExfoliate = start.exfoliations < planCase.maxExfoliations
   return stages.map((stage) =>
     stage.options.filter(
       (option) =>
-        !breaksPair(c.pairs, certain & ~option.marks, option.marks) &&
+        !breaksPair(planCase.pairs, certain & ~option.marks, option.marks) &&
         (mayExfoliate || !option.exfoliates),
     ),
   )
@@ -209,12 +214,14 @@ function layerFrom(
 function leastAhead(stages: PlanCase['stages']): number[] {
   const out: number[] = []
   let sum = 0
-  for (let s = stages.length - 1; s >= 0; s--) {
-    out[s] = sum
-    const stage = stages[s]
+  for (let ownStage = stages.length - 1; ownStage >= 0; ownStage--) {
+    out[ownStage] = sum
+    const stage = stages[ownStage]
     if (stage?.must && stage.options.length > 0)
       sum += Math.min(
-        ...stage.options.map((o) => o.moves.reduce((t, m) => t + toTicks(m.minutes), 0)),
+        ...stage.options.map((option) =>
+          option.moves.reduce((sum, move) => sum + toTicks(move.minutes), 0),
+        ),
       )
   }
   return out

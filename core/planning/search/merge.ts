@@ -34,16 +34,16 @@ export function merged(
   let same: readonly number[] = Array.from({ length: ends }, () => 0)
   const states = [Math.min(1, ends)]
   const stages: { id: string; arcs: Arc[] }[] = []
-  for (let s = raw.length - 1; s >= 0; s--) {
-    const stage = raw[s]
+  for (let ownStage = raw.length - 1; ownStage >= 0; ownStage--) {
+    const stage = raw[ownStage]
     if (!stage) continue
     const from: Arc[][] = Array.from({ length: stage.states }, () => [])
-    for (const a of stage.arcs) from[a.from]?.push({ ...a, to: same[a.to] ?? 0 })
+    for (const arc of stage.arcs) from[arc.from]?.push({ ...arc, to: same[arc.to] ?? 0 })
     const known = new Map<string, { index: number; arcs: Arc[] }>()
     same = from.map((list) => {
       const own = lean(list)
       const key = own
-        .map((a) => `${a.option}>${a.to}:${a.ticks}:${a.loads.join('.')}`)
+        .map((arc) => `${arc.option}>${arc.to}:${arc.ticks}:${arc.loads.join('.')}`)
         .sort()
         .join('|')
       const found = known.get(key) ?? { index: known.size, arcs: own }
@@ -52,7 +52,9 @@ export function merged(
     })
     stages.unshift({
       id: stage.id,
-      arcs: [...known.values()].flatMap((k) => k.arcs.map((a) => ({ ...a, from: k.index }))),
+      arcs: [...known.values()].flatMap((merged) =>
+        merged.arcs.map((arc) => ({ ...arc, from: merged.index })),
+      ),
     })
     states.unshift(known.size)
   }
@@ -61,40 +63,41 @@ export function merged(
 
 function lean(arcs: readonly Arc[]): Arc[] {
   const bundles = new Map<number, Arc[]>()
-  for (const a of arcs) {
-    const list = bundles.get(a.to)
-    if (list) list.push(a)
-    else bundles.set(a.to, [a])
+  for (const arc of arcs) {
+    const list = bundles.get(arc.to)
+    if (list) list.push(arc)
+    else bundles.set(arc.to, [arc])
   }
   const beaten = new Set<Arc>()
   for (const list of bundles.values())
-    for (const a of list)
-      if (!beaten.has(a))
-        for (const b of list) if (a !== b && !beaten.has(b) && beats(a, b)) beaten.add(b)
-  return arcs.filter((a) => !beaten.has(a))
+    for (const one of list)
+      if (!beaten.has(one))
+        for (const other of list)
+          if (one !== other && !beaten.has(other) && beats(one, other)) beaten.add(other)
+  return arcs.filter((arc) => !beaten.has(arc))
 }
 
 /**
  * Whether one arc serves at least as well as another in everything there is; equals go by the
  * smaller id.
  */
-function beats(a: Arc, b: Arc): boolean {
+function beats(one: Arc, other: Arc): boolean {
   if (
-    a.ticks > b.ticks ||
-    a.taste < b.taste ||
-    a.cost > b.cost ||
-    a.idle > b.idle ||
-    a.exfoliates > b.exfoliates ||
-    a.marks.some((m) => !b.marks.includes(m))
+    one.ticks > other.ticks ||
+    one.taste < other.taste ||
+    one.cost > other.cost ||
+    one.idle > other.idle ||
+    one.exfoliates > other.exfoliates ||
+    one.marks.some((mark) => !other.marks.includes(mark))
   )
     return false
-  if (a.effects.some((e, i) => e < (b.effects[i] ?? 0))) return false
-  for (let i = 0; i < Math.max(a.loads.length, b.loads.length); i++)
-    if ((a.loads[i] ?? 0) > (b.loads[i] ?? 0)) return false
+  if (one.effects.some((effect, i) => effect < (other.effects[i] ?? 0))) return false
+  for (let i = 0; i < Math.max(one.loads.length, other.loads.length); i++)
+    if ((one.loads[i] ?? 0) > (other.loads[i] ?? 0)) return false
   const better =
-    a.taste > b.taste ||
-    a.cost < b.cost ||
-    a.idle < b.idle ||
-    a.effects.some((e, i) => e > (b.effects[i] ?? 0))
-  return better || `${a.option}|` < `${b.option}|`
+    one.taste > other.taste ||
+    one.cost < other.cost ||
+    one.idle < other.idle ||
+    one.effects.some((effect, i) => effect > (other.effects[i] ?? 0))
+  return better || `${one.option}|` < `${other.option}|`
 }

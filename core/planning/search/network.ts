@@ -31,46 +31,50 @@ export interface PlanNetwork {
  * the ticks there are, and every way from one to the next.
  * Nothing in it needs the surface model or the catalogue any more.
  */
-export function network(c: PlanCase, slotTicks: number, from?: SolveFrom): PlanNetwork {
-  const net = layersOf(c, slotTicks, from)
+export function network(planCase: PlanCase, slotTicks: number, from?: SolveFrom): PlanNetwork {
+  const net = layersOf(planCase, slotTicks, from)
   const { start, slot, headroom, layers, ends } = net
   const latest = latestStarts(net)
-  const raw = layers.map((l, i) => ({
-    id: l.id,
-    states: l.states,
-    arcs: l.ways
+  const raw = layers.map((layer, i) => ({
+    id: layer.id,
+    states: layer.states,
+    arcs: layer.ways
       .flat()
-      .filter((w) => (l.soonest[w.from] ?? 0) + w.ticks <= (latest[i + 1]?.[w.to] ?? -1))
-      .map((w) => arcOf(w, c)),
+      .filter(
+        (way) => (layer.soonest[way.from] ?? 0) + way.ticks <= (latest[i + 1]?.[way.to] ?? -1),
+      )
+      .map((way) => arcOf(way, planCase)),
   }))
   const { states, stages } = merged(raw, ends)
   return {
     format: 'oak-basin/plan-case',
     formatVersion: 2,
     slotTicks: slot,
-    weights: c.weights,
-    returns: RETURNS.map((r) => ({
-      upTo: r.upTo === Number.MAX_SAFE_INTEGER ? null : r.upTo,
-      slope: r.slope,
+    weights: planCase.weights,
+    returns: RETURNS.map((step) => ({
+      upTo: step.upTo === Number.MAX_SAFE_INTEGER ? null : step.upTo,
+      slope: step.slope,
     })),
     regions: REGION_IDS,
     headroom,
-    maxExfoliations: c.maxExfoliations - start.exfoliations,
-    never: c.pairs.map(([a, b]) => [namesOf(a)[0] ?? '', namesOf(b)[0] ?? ''] as const),
+    maxExfoliations: planCase.maxExfoliations - start.exfoliations,
+    never: planCase.pairs.map(
+      ([key, value]) => [namesOf(key)[0] ?? '', namesOf(value)[0] ?? ''] as const,
+    ),
     states,
     stages,
   }
 }
 
-function arcOf({ from, to, option: o, move }: Way, c: PlanCase): Arc {
-  if (!o || !move)
+function arcOf({ from, to, option: chosen, move }: Way, planCase: PlanCase): Arc {
+  if (!chosen || !move)
     return {
       from,
       to,
       option: '',
       ticks: 0,
       loads: [],
-      effects: c.aims.map(() => 0),
+      effects: planCase.aims.map(() => 0),
       taste: 0,
       cost: 0,
       idle: 0,
@@ -80,15 +84,15 @@ function arcOf({ from, to, option: o, move }: Way, c: PlanCase): Arc {
   return {
     from,
     to,
-    option: o.id,
+    option: chosen.id,
     ticks: move.ticks,
     loads: move.loads,
-    effects: o.effects,
-    taste: o.taste,
-    cost: o.costCents,
-    idle: o.idleTicks,
-    exfoliates: o.exfoliates ? 1 : 0,
-    marks: namesOf(o.marks),
+    effects: chosen.effects,
+    taste: chosen.taste,
+    cost: chosen.costCents,
+    idle: chosen.idleTicks,
+    exfoliates: chosen.exfoliates ? 1 : 0,
+    marks: namesOf(chosen.marks),
   }
 }
 const namesOf = (marks: number): string[] => MARK_NAMES.filter((_, i) => (marks & (1 << i)) !== 0)
@@ -97,11 +101,11 @@ const namesOf = (marks: number): string[] => MARK_NAMES.filter((_, i) => (marks 
 function latestStarts({ layers, ends, slot }: Layers): number[][] {
   const out: number[][] = []
   out[layers.length] = Array.from({ length: ends }, () => slot)
-  for (let s = layers.length - 1; s >= 0; s--) {
-    const row = Array.from({ length: layers[s]?.states ?? 0 }, () => -1)
-    for (const w of layers[s]?.ways.flat() ?? [])
-      row[w.from] = Math.max(row[w.from] ?? -1, (out[s + 1]?.[w.to] ?? -1) - w.ticks)
-    out[s] = row
+  for (let stage = layers.length - 1; stage >= 0; stage--) {
+    const row = Array.from({ length: layers[stage]?.states ?? 0 }, () => -1)
+    for (const way of layers[stage]?.ways.flat() ?? [])
+      row[way.from] = Math.max(row[way.from] ?? -1, (out[stage + 1]?.[way.to] ?? -1) - way.ticks)
+    out[stage] = row
   }
   return out
 }

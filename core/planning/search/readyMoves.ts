@@ -5,7 +5,7 @@ import { toTicks } from '../../units'
 import type { Move, Option } from '../question/planCase'
 import { numberOf } from './regionStates'
 
-const REGION_NO = new Map(REGION_IDS.map((r, i) => [r, i]))
+const REGION_NO = new Map(REGION_IDS.map((region, i) => [region, i]))
 
 /** A move ready to be done on any skin: what it loads on each of its regions, cool and warm. */
 export interface Ready {
@@ -23,25 +23,27 @@ export interface Ready {
 /** A chain of connecting washes at its longest. */
 const WASH_MINUTES = 6
 /** A connecting wash warms nothing, but it may load: counted at its longest before each move. */
-export const WASH = REGION_IDS.map((r) =>
+export const WASH = REGION_IDS.map((region) =>
   loadOn(
-    r,
+    region,
     TECHNIQUES.secondCleanse,
     { handsMinutes: WASH_MINUTES, dwellMinutes: 0, passes: 0 },
     HEATED,
   ),
 )
 
-export const asksWarmth = (o: Option): boolean =>
-  o.moves.some(
-    (m) => TECHNIQUES[m.technique].needs.warmth !== undefined || feelsHeat(TECHNIQUES[m.technique]),
+export const asksWarmth = (option: Option): boolean =>
+  option.moves.some(
+    (move) =>
+      TECHNIQUES[move.technique].needs.warmth !== undefined ||
+      feelsHeat(TECHNIQUES[move.technique]),
   )
 
 const SETS = new WeakMap<readonly RegionId[], string>()
 function regionsKey(regions: readonly RegionId[]): string {
   let key = SETS.get(regions)
   if (key === undefined) {
-    key = regions.map((r) => REGION_NO.get(r)).join('.')
+    key = regions.map((region) => REGION_NO.get(region)).join('.')
     SETS.set(regions, key)
   }
   return key
@@ -50,44 +52,46 @@ function regionsKey(regions: readonly RegionId[]): string {
  * What a move does to skin, clock and load: its bottle's name and what it is good for are not in
  * it.
  */
-export const moveKey = (m: Move): string =>
+export const moveKey = (move: Move): string =>
   [
-    m.technique,
-    regionsKey(m.regions),
-    m.minutes,
-    m.dwell ?? '',
-    m.passes ?? '',
-    m.setting ?? '',
-    m.freeAcid ?? '',
-    m.calm ?? '',
+    move.technique,
+    regionsKey(move.regions),
+    move.minutes,
+    move.dwell ?? '',
+    move.passes ?? '',
+    move.setting ?? '',
+    move.freeAcid ?? '',
+    move.calm ?? '',
   ].join(':')
 
 /** A move made ready: what it loads is reckoned once, cool and warm. */
-export function ready(m: Move): Ready {
-  const t = TECHNIQUES[m.technique]
+export function ready(move: Move): Ready {
+  const row = TECHNIQUES[move.technique]
   const on = (heat: number) =>
-    REGION_IDS.map((r) => (m.regions.includes(r) ? loadOn(r, t, workOf(m), heat) : 0))
+    REGION_IDS.map((region) =>
+      move.regions.includes(region) ? loadOn(region, row, workOf(move), heat) : 0,
+    )
   return {
-    technique: numberOf(m.technique),
-    names: m.regions,
-    regions: m.regions.map((r) => REGION_NO.get(r) ?? 0),
-    ticks: toTicks(m.minutes),
+    technique: numberOf(move.technique),
+    names: move.regions,
+    regions: move.regions.map((region) => REGION_NO.get(region) ?? 0),
+    ticks: toTicks(move.minutes),
     cool: on(100),
     warm: on(HEATED),
-    dwells: m.dwell !== undefined,
-    calm: m.calm,
-    heated: feelsHeat(t) && t.load !== undefined,
-    bears: t.load !== undefined && m.regions.length > 0,
+    dwells: move.dwell !== undefined,
+    calm: move.calm,
+    heated: feelsHeat(row) && row.load !== undefined,
+    bears: row.load !== undefined && move.regions.length > 0,
   }
 }
 
 /** The numbers a load hangs on, of one move. */
 export const workOf = (
-  m: Pick<Move, 'minutes' | 'dwell' | 'passes' | 'freeAcid' | 'setting'>,
+  pick: Pick<Move, 'minutes' | 'dwell' | 'passes' | 'freeAcid' | 'setting'>,
 ): Work => ({
-  handsMinutes: m.minutes,
-  dwellMinutes: m.dwell ?? 0,
-  passes: m.passes ?? 0,
-  ...(m.freeAcid === undefined ? {} : { freeAcid: m.freeAcid }),
-  ...(m.setting === undefined ? {} : { setting: m.setting }),
+  handsMinutes: pick.minutes,
+  dwellMinutes: pick.dwell ?? 0,
+  passes: pick.passes ?? 0,
+  ...(pick.freeAcid === undefined ? {} : { freeAcid: pick.freeAcid }),
+  ...(pick.setting === undefined ? {} : { setting: pick.setting }),
 })

@@ -28,8 +28,8 @@ type Standing = 'fits' | 'mends' | 'never'
 const ALL = REGION_IDS.map((_, i) => i)
 const NO_LINKS: readonly Link[] = []
 
-const NO = new Map(TECHNIQUE_IDS.map((t, i) => [t, i]))
-export const numberOf = (t: TechniqueId): number => NO.get(t) ?? 0
+const NO = new Map(TECHNIQUE_IDS.map((technique, i) => [technique, i]))
+export const numberOf = (technique: TechniqueId): number => NO.get(technique) ?? 0
 
 /**
  * The states that one region's skin can be in, numbered as they are met, and what time and
@@ -53,29 +53,30 @@ export class RegionStates {
    * Only what planning asks after tells two states apart: not how heavy a layer lies, nor how red,
    * nor whether it is cool or neutral.
    */
-  number(s: RegionSurface): number {
-    const key = `${s.soil}.${s.moisture}.${s.film}.${s.warmth === 'warm' ? 1 : 0}.${s.skin}.${s.settling}.${s.dampAge}.${s.warmAge}`
+  number(surface: RegionSurface): number {
+    const { soil, moisture, film, skin, settling, dampAge, warmAge } = surface
+    const warm = surface.warmth === 'warm' ? 1 : 0
+    const key = `${soil}.${moisture}.${film}.${warm}.${skin}.${settling}.${dampAge}.${warmAge}`
     let found = this.numbers.get(key)
     if (found === undefined) {
       found = this.states.length
-      this.states.push(s)
+      this.states.push(surface)
       this.numbers.set(key, found)
     }
     return found
   }
   state(number: number): RegionSurface {
-    const s = this.states[number]
-    if (!s) throw new Error(`no state of the skin has the number ${number}`)
-    return s
+    const states = this.states[number]
+    if (!states) throw new Error(`no state of the skin has the number ${number}`)
+    return states
   }
   skinOf(surface: Surface): number[] {
-    return REGION_IDS.map((r) => this.number(surface[r]))
+    return REGION_IDS.map((region) => this.number(surface[region]))
   }
   surfaceOf(skin: Skin): Surface {
-    return Object.fromEntries(REGION_IDS.map((r, i) => [r, this.state(skin[i] ?? 0)])) as Record<
-      RegionId,
-      RegionSurface
-    >
+    return Object.fromEntries(
+      REGION_IDS.map((region, i) => [region, this.state(skin[i] ?? 0)]),
+    ) as Record<RegionId, RegionSurface>
   }
 
   isWarm(number: number): boolean {
@@ -96,16 +97,16 @@ export class RegionStates {
     if (ticks > 0) {
       const aged = (this.aged[ticks] ??= [])
       for (let i = 0; i < skin.length; i++) {
-        const s = skin[i] as number
-        skin[i] = aged[s] ??= this.number(ageRegion(this.state(s), ticks))
+        const code = skin[i] as number
+        skin[i] = aged[code] ??= this.number(ageRegion(this.state(code), ticks))
       }
     }
     const left = (this.left[technique] ??= [])
     const id = TECHNIQUE_IDS[technique]
     if (id === undefined) return
     for (const i of regions) {
-      const s = skin[i] as number
-      skin[i] = left[s] ??= this.number(leaveOn(this.state(s), TECHNIQUES[id]))
+      const code = skin[i] as number
+      skin[i] = left[code] ??= this.number(leaveOn(this.state(code), TECHNIQUES[id]))
     }
   }
 
@@ -121,7 +122,7 @@ export class RegionStates {
       found =
         unmet.length === 0
           ? 'fits'
-          : unmet.some((u) => u.part === 'skin' || u.part === 'warmth')
+          : unmet.some((unmet) => unmet.part === 'skin' || unmet.part === 'warmth')
             ? 'never'
             : 'mends'
       own[state] = found
@@ -138,28 +139,28 @@ export class RegionStates {
     const where: RegionId[] = []
     let fits = true
     for (const i of regions.length > 0 ? regions : ALL) {
-      const s = skin[i] as number
-      if (met.includes(s)) continue
-      met.push(s)
+      const code = skin[i] as number
+      if (met.includes(code)) continue
+      met.push(code)
       where.push(REGION_IDS[i] ?? 'forehead')
-      const stands = this.standing(technique, s)
+      const stands = this.standing(technique, code)
       if (stands === 'never') return null
       fits &&= stands === 'fits'
     }
     if (fits) return NO_LINKS
-    const key = `${technique}${regions.length > 0 ? ':' : '*'}${met.sort((a, b) => a - b).join()}`
+    const key = `${technique}${regions.length > 0 ? ':' : '*'}${met.sort((one, other) => one - other).join()}`
     let found = this.chains.get(key)
     if (found === undefined) {
       const id = TECHNIQUE_IDS[technique]
-      const c: Connection | undefined =
+      const link: Connection | undefined =
         id && connect(this.surfaceOf(skin), TECHNIQUES[id], regions.length > 0 ? where : [])
-      found = c
-        ? c.steps.map((s) => ({
-            technique: s.technique,
-            no: numberOf(s.technique),
-            minutes: s.minutes,
-            ticks: toTicks(s.minutes),
-            there: s.technique !== 'wait',
+      found = link
+        ? link.steps.map((step) => ({
+            technique: step.technique,
+            no: numberOf(step.technique),
+            minutes: step.minutes,
+            ticks: toTicks(step.minutes),
+            there: step.technique !== 'wait',
           }))
         : null
       this.chains.set(key, found)

@@ -8,9 +8,9 @@ import { returns } from './returns'
  * The tangent of each segment of the return on an effect; it may be asked at an effect outside its
  * segment.
  */
-const TANGENTS = RETURNS.map((r, i) => {
+const TANGENTS = RETURNS.map((step, i) => {
   const from = RETURNS[i - 1]?.upTo ?? 0
-  return { from, base: returns(from), slope: r.slope }
+  return { from, base: returns(from), slope: step.slope }
 })
 export function segmentOf(effect: number): number {
   for (let i = 0; i < RETURNS.length; i++) if (effect < (RETURNS[i]?.upTo ?? 0)) return i
@@ -37,80 +37,89 @@ export class Relaxed {
   /** Regions whose load has a price. */
   private readonly priced: readonly number[]
   constructor(
-    c: PlanCase,
+    planCase: PlanCase,
     private readonly net: Layers,
     readonly segments: readonly number[],
     exfoliationLimit: number,
     readonly loadPrices: readonly number[] = [],
   ) {
-    this.priced = loadPrices.flatMap((p, i) => (p > 0 ? [i] : []))
-    this.tolerances = this.priced.length > 0 ? REGION_IDS.map((r) => c.tolerance[r]) : []
+    this.priced = loadPrices.flatMap((loadPrice, i) => (loadPrice > 0 ? [i] : []))
+    this.tolerances =
+      this.priced.length > 0 ? REGION_IDS.map((region) => planCase.tolerance[region]) : []
     this.width = net.slot + 1
-    this.price = segments.map((s, i) => (c.weights[i] ?? 0) * (TANGENTS[s]?.slope ?? 1))
+    this.price = segments.map(
+      (stage, i) => (planCase.weights[i] ?? 0) * (TANGENTS[stage]?.slope ?? 1),
+    )
     this.base = segments.reduce(
-      (sum, s, i) =>
+      (sum, stage, i) =>
         sum +
-        (c.weights[i] ?? 0) *
-          (TANGENTS[s] ? TANGENTS[s].base - TANGENTS[s].from * TANGENTS[s].slope : 0),
+        (planCase.weights[i] ?? 0) *
+          (TANGENTS[stage]
+            ? TANGENTS[stage].base - TANGENTS[stage].from * TANGENTS[stage].slope
+            : 0),
       0,
     )
-    for (const stage of c.stages)
-      for (const o of stage.options) {
-        let g = o.taste
-        for (let i = 0; i < this.price.length; i++) g += (this.price[i] ?? 0) * (o.effects[i] ?? 0)
-        this.gains.set(o, g)
+    for (const stage of planCase.stages)
+      for (const excess of stage.options) {
+        let taste = excess.taste
+        for (let i = 0; i < this.price.length; i++)
+          taste += (this.price[i] ?? 0) * (excess.effects[i] ?? 0)
+        this.gains.set(excess, taste)
       }
     const tables: Float64Array[] = []
     // Works are counted only as long as a stage to come may spend one.
     this.depth = [
-      ...net.layers.map((_, s) =>
-        net.layers.slice(s).some((l) => l.ways.some((own) => own.some((w) => w.option?.exfoliates)))
+      ...net.layers.map((_, stage) =>
+        net.layers
+          .slice(stage)
+          .some((layer) => layer.ways.some((own) => own.some((way) => way.option?.exfoliates)))
           ? exfoliationLimit
           : 0,
       ),
       0,
     ]
     tables[net.layers.length] = new Float64Array(net.ends * this.width)
-    for (let s = net.layers.length - 1; s >= 0; s--)
-      tables[s] = this.back(s, tables[s + 1] ?? new Float64Array(0))
+    for (let stage = net.layers.length - 1; stage >= 0; stage--)
+      tables[stage] = this.back(stage, tables[stage + 1] ?? new Float64Array(0))
     this.tables = tables
   }
 
-  private back(s: number, later: Float64Array): Float64Array {
+  private back(stage: number, later: Float64Array): Float64Array {
     const { width } = this
-    const layer = this.net.layers[s]
-    const exfoliationLimit = this.depth[s] ?? 0
-    const then = this.depth[s + 1] ?? 0
+    const layer = this.net.layers[stage]
+    const exfoliationLimit = this.depth[stage] ?? 0
+    const then = this.depth[stage + 1] ?? 0
     const here = new Float64Array((layer?.states ?? 0) * (exfoliationLimit + 1) * width).fill(
       Number.NEGATIVE_INFINITY,
     )
     for (const bundle of layer?.bundles ?? []) {
       let best = Number.NEGATIVE_INFINITY
-      for (const w of bundle) {
-        const gain = this.gainOf(w)
+      for (const ownWay of bundle) {
+        const gain = this.gainOf(ownWay)
         // One that takes longer and gives no more can never be wanted.
         if (gain <= best) continue
         best = gain
-        const spends = w.option?.exfoliates ? 1 : 0
+        const spends = ownWay.option?.exfoliates ? 1 : 0
         // Only as many ticks can be left as there are after the quickest and the slowest way here.
-        const most = width - (layer?.soonest[w.from] ?? 0)
-        const least = Math.max(w.ticks, width - 1 - (layer?.longest[w.from] ?? 0))
+        const most = width - (layer?.soonest[ownWay.from] ?? 0)
+        const least = Math.max(ownWay.ticks, width - 1 - (layer?.longest[ownWay.from] ?? 0))
         for (let left = spends; left <= exfoliationLimit; left++) {
-          const to = (w.from * (exfoliationLimit + 1) + left) * width
-          const from = (w.to * (then + 1) + Math.min(then, left - spends)) * width - w.ticks
-          for (let t = least; t < most; t++) {
-            const v = gain + (later[from + t] as number)
-            if (v > (here[to + t] as number)) here[to + t] = v
+          const to = (ownWay.from * (exfoliationLimit + 1) + left) * width
+          const from =
+            (ownWay.to * (then + 1) + Math.min(then, left - spends)) * width - ownWay.ticks
+          for (let ticks = least; ticks < most; ticks++) {
+            const value = gain + (later[from + ticks] as number)
+            if (value > (here[to + ticks] as number)) here[to + ticks] = value
           }
         }
       }
     }
     return here
   }
-  private gainOf(w: Way): number {
-    if (!w.option) return 0
-    let gain = this.gains.get(w.option) ?? 0
-    for (const i of this.priced) gain -= (this.loadPrices[i] as number) * (w.move?.loads[i] ?? 0)
+  private gainOf(way: Way): number {
+    if (!way.option) return 0
+    let gain = this.gains.get(way.option) ?? 0
+    for (const i of this.priced) gain -= (this.loadPrices[i] as number) * (way.move?.loads[i] ?? 0)
     return gain
   }
 
@@ -126,17 +135,17 @@ export class Relaxed {
     had: { effects: readonly number[]; taste: number; loads: readonly number[] },
     more?: Way,
   ): number {
-    let v =
+    let value =
       this.base +
       had.taste +
       this.best(stage, state, exfoliationsLeft, ticksLeft) +
       (more ? this.gainOf(more) : 0)
     for (const i of this.priced)
-      v +=
+      value +=
         (this.loadPrices[i] as number) * ((this.tolerances[i] as number) - (had.loads[i] as number))
     for (let i = 0; i < had.effects.length; i++)
-      v += (this.price[i] ?? 0) * (had.effects[i] as number)
-    return v
+      value += (this.price[i] ?? 0) * (had.effects[i] as number)
+    return value
   }
 
   private best(stage: number, state: number, exfoliationsLeft: number, ticksLeft: number): number {
@@ -156,13 +165,18 @@ export class Relaxed {
     let ticks = this.net.slot
     let left = exfoliationLimit
     const out: Way[] = []
-    for (let s = 0; s < this.net.layers.length; s++) {
-      const want = this.best(s, state, left, ticks)
+    for (let stage = 0; stage < this.net.layers.length; stage++) {
+      const want = this.best(stage, state, left, ticks)
       if (want === Number.NEGATIVE_INFINITY) return undefined
-      const way = this.net.layers[s]?.ways[state]?.find(
-        (w) =>
-          this.gainOf(w) +
-            this.best(s + 1, w.to, left - (w.option?.exfoliates ? 1 : 0), ticks - w.ticks) ===
+      const way = this.net.layers[stage]?.ways[state]?.find(
+        (way) =>
+          this.gainOf(way) +
+            this.best(
+              stage + 1,
+              way.to,
+              left - (way.option?.exfoliates ? 1 : 0),
+              ticks - way.ticks,
+            ) ===
           want,
       )
       if (!way) return undefined
@@ -179,12 +193,13 @@ export class Relaxed {
 const MOST_TABLES = 3
 
 /** Where a plan is likely to end: at about half of what all stages could add. */
-const guess = (c: PlanCase): number[] =>
-  c.aims.map((_, i) =>
+const guess = (planCase: PlanCase): number[] =>
+  planCase.aims.map((_, i) =>
     segmentOf(
       Math.round(
-        c.stages.reduce(
-          (sum, s) => sum + Math.max(0, ...s.options.map((o) => o.effects[i] ?? 0)),
+        planCase.stages.reduce(
+          (sum, stage) =>
+            sum + Math.max(0, ...stage.options.map((excess) => excess.effects[i] ?? 0)),
           0,
         ) * 0.55,
       ),
@@ -196,24 +211,24 @@ const guess = (c: PlanCase): number[] =>
  * first.
  */
 export function relaxations(
-  c: PlanCase,
+  planCase: PlanCase,
   net: Layers,
   exfoliationLimit: number,
 ): { bounds: readonly Relaxed[]; paths: readonly (readonly Way[])[] } {
   const bounds: Relaxed[] = []
   const paths: Way[][] = []
-  let segments = guess(c)
+  let segments = guess(planCase)
   while (
     bounds.length < MOST_TABLES &&
-    !bounds.some((b) => b.segments.join() === segments.join())
+    !bounds.some((bound) => bound.segments.join() === segments.join())
   ) {
-    const r = new Relaxed(c, net, segments, exfoliationLimit)
-    bounds.unshift(r)
-    const path = r.path(exfoliationLimit)
+    const relaxed = new Relaxed(planCase, net, segments, exfoliationLimit)
+    bounds.unshift(relaxed)
+    const path = relaxed.path(exfoliationLimit)
     if (!path) break
     paths.unshift(path)
-    segments = c.aims.map((_, i) =>
-      segmentOf(path.reduce((e, w) => e + (w.option?.effects[i] ?? 0), 0)),
+    segments = planCase.aims.map((_, i) =>
+      segmentOf(path.reduce((sum, way) => sum + (way.option?.effects[i] ?? 0), 0)),
     )
   }
   return { bounds, paths }
@@ -233,7 +248,7 @@ const whole = (price: number): number => Math.max(0, Math.round(price * 64) / 64
  * @param known value of the best plan known
  */
 export function priced(
-  c: PlanCase,
+  planCase: PlanCase,
   net: Layers,
   exfoliationLimit: number,
   easiest: Relaxed,
@@ -248,22 +263,24 @@ export function priced(
     const path = current.path(exfoliationLimit)
     if (!path) break
     paths.push(path)
-    const over = REGION_IDS.map((r, i) =>
+    const over = REGION_IDS.map((region, i) =>
       path.reduce(
-        (sum, w) => sum + (w.move?.loads[i] ?? 0),
-        (first.loads[i] ?? 0) - c.tolerance[r],
+        (sum, way) => sum + (way.move?.loads[i] ?? 0),
+        (first.loads[i] ?? 0) - planCase.tolerance[region],
       ),
     )
-    const moved = over.map((o, i) => (o > 0 || (prices[i] ?? 0) > 0 ? o : 0))
-    const square = moved.reduce((sum, o) => sum + o * o, 0)
+    const moved = over.map((excess, i) => (excess > 0 || (prices[i] ?? 0) > 0 ? excess : 0))
+    const square = moved.reduce((sum, excess) => sum + excess * excess, 0)
     const root = current.bound(0, 0, net.slot, exfoliationLimit, first)
     if (square === 0 || root <= known) break
     const step = (root - (known === Number.NEGATIVE_INFINITY ? root * 0.95 : known)) / square
-    prices = prices.map((p, i) => whole(p + step * (moved[i] ?? 0)))
+    prices = prices.map((price, i) => whole(price + step * (moved[i] ?? 0)))
     current = new Relaxed(
-      c,
+      planCase,
       net,
-      c.aims.map((_, i) => segmentOf(path.reduce((e, w) => e + (w.option?.effects[i] ?? 0), 0))),
+      planCase.aims.map((_, i) =>
+        segmentOf(path.reduce((sum, way) => sum + (way.option?.effects[i] ?? 0), 0)),
+      ),
       exfoliationLimit,
       prices,
     )
@@ -271,9 +288,9 @@ export function priced(
   }
   return {
     bounds: found
-      .sort((a, b) => a.root - b.root)
+      .sort((one, other) => one.root - other.root)
       .slice(0, KEPT)
-      .map((f) => f.r),
+      .map((face) => face.r),
     paths,
   }
 }

@@ -1,23 +1,10 @@
-import { REGION_IDS, type RegionId } from '../../face/zones'
+import { REGION_IDS } from '../../face/zones'
 import { NOTHING_REMAINS, remainingAfter, type Remaining } from './bounds'
 import { addLoads, compare, forget, offer, plus, worth, type Label } from './labels'
 import { layersOf, type Layers, type Way } from './layers'
-import { breaksPair, type Option, type PlanCase, type SolveFrom } from '../question/planCase'
+import { breaksPair, type PlanCase, type SolveFrom } from '../question/planCase'
 import { priced, relaxations, type Relaxed } from './relaxed'
-import { placed, type PlacedMove } from './transitions'
-
-export interface Solution {
-  moves: readonly PlacedMove[]
-  options: readonly string[]
-  /** The option of each stage; '' is none. */
-  chosen: readonly string[]
-  value: number
-  costCents: number
-  idleTicks: number
-  ticks: number
-  loads: Readonly<Record<RegionId, number>>
-  labels: number
-}
+import { toSolution, type Solution } from './solution'
 
 /**
  * The plan of greatest value that fits the ticks, the tolerances and the surface: label setting over
@@ -29,39 +16,42 @@ export interface Solution {
  * @returns undefined when the floor itself does not fit.
  */
 export function solve(
-  c: PlanCase,
+  planCase: PlanCase,
   slotTicks: number,
   from?: SolveFrom,
   widths: readonly number[] = WIDTHS,
 ): Solution | undefined {
-  const net = layersOf(c, slotTicks, from)
+  const net = layersOf(planCase, slotTicks, from)
   const { start } = net
-  const exfoliationLimit = Math.max(0, c.maxExfoliations - start.exfoliations)
-  const { bounds, paths } = relaxations(c, net, exfoliationLimit)
+  const exfoliationLimit = Math.max(0, planCase.maxExfoliations - start.exfoliations)
+  const { bounds, paths } = relaxations(planCase, net, exfoliationLimit)
   if (paths.length === 0) return undefined
-  const first = firstLabel(c, start)
-  const tolerances = REGION_IDS.map((r) => c.tolerance[r])
+  const first = firstLabel(planCase, start)
+  const tolerances = REGION_IDS.map((region) => planCase.tolerance[region])
   const search: Search = {
-    c,
+    c: planCase,
     tolerances,
     net,
     exfoliationLimit,
     bounds,
-    remaining: remainingAfter(c, net),
-    incumbent: Math.max(...paths.map((p) => worthOf(c, tolerances, first, p))),
+    remaining: remainingAfter(planCase, net),
+    incumbent: Math.max(...paths.map((path) => worthOf(planCase, tolerances, first, path))),
     width: 0,
   }
   for (const [pass, width] of widths.entries()) {
     const found = run({ ...search, width }, first)
     // A pass that had to leave nothing aside is exact.
-    if (found.whole) return found.best && toSolution(c, start, found.best, found.count)
+    if (found.whole) return found.best && toSolution(planCase, start, found.best, found.count)
     if (found.best)
-      search.incumbent = Math.max(search.incumbent, worth(c, found.best.effects, found.best.taste))
+      search.incumbent = Math.max(
+        search.incumbent,
+        worth(planCase, found.best.effects, found.best.taste),
+      )
     // Where even more labels are not enough, the load decides: the easier questions get a price on
     // it.
     if (pass === 1) {
       const more = priced(
-        c,
+        planCase,
         net,
         exfoliationLimit,
         search.bounds[0] as Relaxed,
@@ -71,7 +61,7 @@ export function solve(
       search.bounds = [...more.bounds, ...search.bounds]
       search.incumbent = Math.max(
         search.incumbent,
-        ...more.paths.map((p) => worthOf(c, tolerances, first, p)),
+        ...more.paths.map((path) => worthOf(planCase, tolerances, first, path)),
       )
     }
   }
@@ -79,11 +69,11 @@ export function solve(
 }
 
 /** Nothing chosen yet: what the skin carries at the start. */
-const firstLabel = (c: PlanCase, start: SolveFrom): Label => ({
+const firstLabel = (planCase: PlanCase, start: SolveFrom): Label => ({
   at: 0,
   ticks: 0,
-  loads: REGION_IDS.map((r) => start.loads[r]),
-  effects: c.aims.map(() => 0),
+  loads: REGION_IDS.map((region) => start.loads[region]),
+  effects: planCase.aims.map(() => 0),
   taste: 0,
   cost: 0,
   idle: 0,
@@ -133,7 +123,7 @@ function run(
 
 /** Every label taken one stage further by every way that may still lead somewhere. */
 function throughStage(search: Search, stage: number, labels: readonly Label[]): Label[] {
-  const { c, net, exfoliationLimit } = search
+  const { c: planCase, net, exfoliationLimit } = search
   const next = new Map<number, Label[]>()
   const remaining = search.remaining[stage] ?? NOTHING_REMAINS
   for (const label of labels)
@@ -148,14 +138,14 @@ function throughStage(search: Search, stage: number, labels: readonly Label[]): 
       )
         continue
       const further = follow(search, label, way, ticks, exfoliations, remaining)
-      if (further) offer(next, further, c, remaining)
+      if (further) offer(next, further, planCase, remaining)
     }
   return [...next.values()].flat()
 }
 
 /** A label taken along one way; undefined where a pair or a tolerance forbids it. */
 function follow(
-  { c, tolerances }: Search,
+  { c: planCase, tolerances }: Search,
   label: Label,
   way: Way,
   ticks: number,
@@ -175,7 +165,7 @@ function follow(
       way,
       back: label,
     }
-  if (option.marks !== 0 && breaksPair(c.pairs, label.marks, option.marks)) return undefined
+  if (option.marks !== 0 && breaksPair(planCase.pairs, label.marks, option.marks)) return undefined
   const loads = addLoads(label.loads, move.loads, tolerances)
   return (
     loads && {
@@ -204,20 +194,26 @@ function mostPromising(
 ): Label[] {
   const { bounds, net, exfoliationLimit } = search
   return labels
-    .map((l) => ({
-      l,
+    .map((label) => ({
+      l: label,
       hope: bounds.reduce(
-        (least, b) =>
+        (least, bound) =>
           Math.min(
             least,
-            b.bound(stage + 1, l.at, net.slot - l.ticks, exfoliationLimit - l.exfoliations, l),
+            bound.bound(
+              stage + 1,
+              label.at,
+              net.slot - label.ticks,
+              exfoliationLimit - label.exfoliations,
+              label,
+            ),
           ),
         Number.POSITIVE_INFINITY,
       ),
     }))
-    .sort((a, b) => b.hope - a.hope || a.l.ticks - b.l.ticks)
+    .sort((one, other) => other.hope - one.hope || one.l.ticks - other.l.ticks)
     .slice(0, width)
-    .map((x) => x.l)
+    .map((item) => item.l)
 }
 
 /**
@@ -232,8 +228,8 @@ function cannotBeat(
   exfoliations: number,
   label: Label,
 ): boolean {
-  for (const b of bounds) {
-    const most = b.bound(
+  for (const bound of bounds) {
+    const most = bound.bound(
       stage + 1,
       way.to,
       net.slot - ticks,
@@ -251,7 +247,7 @@ function cannotBeat(
  * forbid it.
  */
 function worthOf(
-  c: PlanCase,
+  planCase: PlanCase,
   tolerances: readonly number[],
   first: Label,
   path: readonly Way[],
@@ -261,33 +257,10 @@ function worthOf(
   for (const { option, move } of path) {
     if (!option || !move) continue
     loads = addLoads(loads, move.loads, tolerances)
-    if (!loads || breaksPair(c.pairs, marks, option.marks)) return Number.NEGATIVE_INFINITY
+    if (!loads || breaksPair(planCase.pairs, marks, option.marks)) return Number.NEGATIVE_INFINITY
     effects = plus(effects, option.effects)
     taste += option.taste
     marks |= option.marks
   }
-  return worth(c, effects, taste)
-}
-
-function toSolution(c: PlanCase, start: SolveFrom, label: Label, labels: number): Solution {
-  const chain: Way[] = []
-  for (let at: Label | undefined = label; at?.way; at = at.back) chain.push(at.way)
-  chain.reverse()
-  const loads = { ...start.loads }
-  for (const w of chain)
-    REGION_IDS.forEach((r, i) => {
-      loads[r] += w.move?.loads[i] ?? 0
-    })
-  const chosen: Option[] = chain.flatMap((w) => w.option ?? [])
-  return {
-    moves: chain.flatMap((w) => (w.option && w.move ? placed(w.option, w.move) : [])),
-    options: chosen.map((o) => o.id),
-    chosen: chain.map((w) => w.option?.id ?? ''),
-    value: worth(c, label.effects, label.taste),
-    costCents: label.cost,
-    idleTicks: label.idle,
-    ticks: start.ticks + label.ticks,
-    loads,
-    labels,
-  }
+  return worth(planCase, effects, taste)
 }

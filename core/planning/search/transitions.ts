@@ -101,26 +101,28 @@ export class Transitions {
   /** The same skin with its warmth forgotten, for when nothing to come asks after it. */
   unwarmed(number: number): number {
     return (this.cooled[number] ??= this.number(
-      (this.skins[number] ?? []).map((s) => this.regions.unwarmed(s)),
+      (this.skins[number] ?? []).map((skin) => this.regions.unwarmed(skin)),
     ))
   }
 
   private row(option: Option): Row {
     let key = ''
-    for (const m of option.moves) key += `${moveKey(m)}/`
+    for (const move of option.moves) key += `${moveKey(move)}/`
     let row = this.rows.get(key)
     if (!row) {
       const moves = option.moves.map(ready)
-      const loads = REGION_IDS.map((_, i) => moves.reduce((sum, m) => sum + (m.cool[i] ?? 0), 0))
+      const loads = REGION_IDS.map((_, i) =>
+        moves.reduce((sum, move) => sum + (move.cool[i] ?? 0), 0),
+      )
       row = {
         no: this.rows.size,
         moves,
         unlinked: moves.map(() => UNLINKED),
         loads,
         loadsId: this.numberOfLoads(loads),
-        heated: moves.some((m) => m.heated),
+        heated: moves.some((move) => move.heated),
         most: REGION_IDS.map((_, i) =>
-          moves.reduce((sum, m) => sum + (WASH[i] ?? 0) + (m.warm[i] ?? 0), 0),
+          moves.reduce((sum, move) => sum + (WASH[i] ?? 0) + (move.warm[i] ?? 0), 0),
         ),
         known: new Map(),
       }
@@ -131,13 +133,15 @@ export class Transitions {
 
   /** The options of one stage together; `from` asks them. */
   rowSet(options: readonly Option[]): RowSet {
-    const rows = options.map((o) => this.row(o))
-    const key = rows.map((r) => r.no).join()
+    const rows = options.map((option) => this.row(option))
+    const key = rows.map((row) => row.no).join()
     let set = this.sets.get(key)
     if (!set) {
       set = {
         rows,
-        most: REGION_IDS.map((_, i) => rows.reduce((m, r) => Math.max(m, r.most[i] ?? 0), 0)),
+        most: REGION_IDS.map((_, i) =>
+          rows.reduce((sum, row) => Math.max(sum, row.most[i] ?? 0), 0),
+        ),
         asksWarmth: options.some(asksWarmth),
         known: new Map(),
       }
@@ -153,9 +157,9 @@ export class Transitions {
       const moves = set.rows.map((row) => this.one(row, surface))
       found = {
         moves,
-        ticks: moves.map((m) => (m ? m.ticks : -1)),
-        surfaces: moves.map((m) => (m ? m.surface : 0)),
-        loadsIds: moves.map((m) => (m ? m.loadsId : 0)),
+        ticks: moves.map((move) => (move ? move.ticks : -1)),
+        surfaces: moves.map((move) => (move ? move.surface : 0)),
+        loadsIds: moves.map((move) => (move ? move.loadsId : 0)),
       }
       set.known.set(surface, found)
     }
@@ -180,8 +184,12 @@ export class Transitions {
     return found
   }
 
-  private link(l: Link, names: readonly RegionId[]): Ready {
-    const move = { technique: l.technique, regions: l.there ? names : NOWHERE, minutes: l.minutes }
+  private link(link: Link, names: readonly RegionId[]): Ready {
+    const move = {
+      technique: link.technique,
+      regions: link.there ? names : NOWHERE,
+      minutes: link.minutes,
+    }
     const key = moveKey(move)
     let found = this.links.get(key)
     if (!found) {
@@ -200,47 +208,48 @@ export class Transitions {
     let loads: number[] | undefined = row.heated ? REGION_IDS.map(() => 0) : undefined
     const done: Ready[] = []
     let ticks = 0
-    const add = (m: Ready) => {
+    const add = (ready: Ready) => {
       if (loads)
-        for (const i of m.regions)
+        for (const i of ready.regions)
           loads[i] =
             (loads[i] as number) +
-            ((states.isWarm(skin[i] as number) ? m.warm : m.cool)[i] as number)
-      states.work(skin, m.technique, m.regions, m.ticks)
-      ticks += m.ticks
-      done.push(m)
+            ((states.isWarm(skin[i] as number) ? ready.warm : ready.cool)[i] as number)
+      states.work(skin, ready.technique, ready.regions, ready.ticks)
+      ticks += ready.ticks
+      done.push(ready)
     }
     let resting = false
-    for (let k = 0; k < row.moves.length; k++) {
-      const m = row.moves[k] as Ready
+    for (let ownAt = 0; ownAt < row.moves.length; ownAt++) {
+      const ready = row.moves[ownAt] as Ready
       if (
-        m.calm !== undefined &&
-        (m.calm === 'only') !== m.regions.some((i) => !states.isIntact(skin[i] as number))
+        ready.calm !== undefined &&
+        (ready.calm === 'only') !== ready.regions.some((i) => !states.isIntact(skin[i] as number))
       )
         return null
-      const chain = states.chain(skin, m.technique, m.regions)
+      const chain = states.chain(skin, ready.technique, ready.regions)
       // A connecting step between what rests would stretch its time: such a block is laid another
       // way or not at all.
       if (!chain || (resting && chain.length > 0)) return null
-      resting ||= m.dwells
-      for (const l of chain) {
-        const link = this.link(l, m.names)
+      resting ||= ready.dwells
+      for (const ownLink of chain) {
+        const link = this.link(ownLink, ready.names)
         if (link.bears && !loads) {
           loads = REGION_IDS.map(() => 0)
-          for (const d of done)
-            for (const i of d.regions) loads[i] = (loads[i] as number) + (d.cool[i] as number)
+          for (const ownReady of done)
+            for (const i of ownReady.regions)
+              loads[i] = (loads[i] as number) + (ownReady.cool[i] as number)
         }
         add(link)
       }
       if (chain.length > 0) {
         chains ??= row.moves.map(() => UNLINKED)
-        chains[k] = chain.map((l) => ({
-          technique: l.technique,
-          minutes: l.minutes,
-          regions: l.there ? m.names : NOWHERE,
+        chains[ownAt] = chain.map((link) => ({
+          technique: link.technique,
+          minutes: link.minutes,
+          regions: link.there ? ready.names : NOWHERE,
         }))
       }
-      add(m)
+      add(ready)
     }
     return {
       chains: chains ?? row.unlinked,
@@ -260,8 +269,12 @@ export function transitions(): Transitions {
 }
 
 /** The moves of an option with its connecting steps between them, as they stand in a plan. */
-export const placed = (option: Option, t: Transition): PlacedMove[] =>
-  option.moves.flatMap((m, i) => [
-    ...(t.chains[i] ?? []).map((s): PlacedMove => ({ ...s, mend: true, option: option.id })),
-    { ...m, option: option.id },
+export const placed = (option: Option, transition: Transition): PlacedMove[] =>
+  option.moves.flatMap((move, i) => [
+    ...(transition.chains[i] ?? []).map((chain): PlacedMove => ({
+      ...chain,
+      mend: true,
+      option: option.id,
+    })),
+    { ...move, option: option.id },
   ])

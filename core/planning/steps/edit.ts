@@ -13,16 +13,16 @@ export type Edit =
 
 /** The smallest unused key of a technique: `tone-2`. */
 export function freshKey(steps: readonly PlanStep[], technique: TechniqueId): string {
-  for (let n = 1; ; n++) {
-    const key = `${technique}-${n}`
-    if (!steps.some((s) => s.key === key)) return key
+  for (let ownNumber = 1; ; ownNumber++) {
+    const key = `${technique}-${ownNumber}`
+    if (!steps.some((step) => step.key === key)) return key
   }
 }
 
 /** @throws RangeError when an edit names a step that is not there. */
 export function applyEdit(steps: readonly PlanStep[], edit: Edit): PlanStep[] {
   const at = (key: string) => {
-    const i = steps.findIndex((s) => s.key === key)
+    const i = steps.findIndex((step) => step.key === key)
     if (i < 0) throw new RangeError(`no step ${key}`)
     return i
   }
@@ -41,14 +41,15 @@ export function applyEdit(steps: readonly PlanStep[], edit: Edit): PlanStep[] {
     }
     case 'set': {
       const i = at(edit.key)
-      return steps.map((s, j) => (j === i ? { ...s, ...edit.patch } : s))
+      return steps.map((step, j) => (j === i ? { ...step, ...edit.patch } : step))
     }
     case 'move': {
       const i = at(edit.key)
       const step = steps[i]
       const rest = steps.filter((_, j) => j !== i)
       if (edit.before === edit.key || !step) return [...steps]
-      const to = edit.before === null ? rest.length : rest.findIndex((s) => s.key === edit.before)
+      const to =
+        edit.before === null ? rest.length : rest.findIndex((step) => step.key === edit.before)
       if (to < 0) throw new RangeError(`no step ${edit.before ?? ''}`)
       return [...rest.slice(0, to), step, ...rest.slice(to)]
     }
@@ -56,7 +57,7 @@ export function applyEdit(steps: readonly PlanStep[], edit: Edit): PlanStep[] {
 }
 
 export function applyEdits(steps: readonly PlanStep[], edits: readonly Edit[]): PlanStep[] {
-  return edits.reduce<PlanStep[]>((s, e) => applyEdit(s, e), [...steps])
+  return edits.reduce<PlanStep[]>((sum, edit) => applyEdit(sum, edit), [...steps])
 }
 
 export interface StepChange {
@@ -71,7 +72,9 @@ export function diffPlans(before: readonly PlanStep[], after: readonly PlanStep[
   const out: StepChange[] = []
   const unmatched = [...before]
   for (const step of after) {
-    const i = unmatched.findIndex((s) => s.key === step.key && s.technique === step.technique)
+    const i = unmatched.findIndex(
+      (earlier) => earlier.key === step.key && earlier.technique === step.technique,
+    )
     const old = i >= 0 ? unmatched.splice(i, 1)[0] : undefined
     if (!old) {
       out.push({
@@ -96,7 +99,12 @@ export function diffPlans(before: readonly PlanStep[], after: readonly PlanStep[
         text: parts.join(', '),
       })
   }
-  for (const s of unmatched)
-    out.push({ key: s.key, technique: s.technique, change: 'removed', text: `${s.minutes} min` })
+  for (const step of unmatched)
+    out.push({
+      key: step.key,
+      technique: step.technique,
+      change: 'removed',
+      text: `${step.minutes} min`,
+    })
   return out
 }

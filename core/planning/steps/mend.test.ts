@@ -7,19 +7,19 @@ import { connect } from './mend'
 
 const technique = fc.constantFrom(...TECHNIQUE_IDS)
 const clean = [TECHNIQUES.eyesOff, TECHNIQUES.milk, TECHNIQUES.secondCleanse].reduce(
-  (s, t) => applyTechnique(s, t, GROUPS.faceNeckDecollete, 4),
+  (sum, technique) => applyTechnique(sum, technique, GROUPS.faceNeckDecollete, 4),
   startSurface(true),
 )
 
 describe('connecting steps', () => {
   it('blots before the tip and mists before the oil', () => {
-    expect(connect(clean, TECHNIQUES.tip, GROUPS.tZone)?.steps.map((s) => s.technique)).toEqual([
-      'blot',
-    ])
+    expect(
+      connect(clean, TECHNIQUES.tip, GROUPS.tZone)?.steps.map((step) => step.technique),
+    ).toEqual(['blot'])
     const dry = applyTechnique(clean, TECHNIQUES.blot, GROUPS.face, 1)
-    expect(connect(dry, TECHNIQUES.facialOil, GROUPS.face)?.steps.map((s) => s.technique)).toEqual([
-      'mist',
-    ])
+    expect(
+      connect(dry, TECHNIQUES.facialOil, GROUPS.face)?.steps.map((step) => step.technique),
+    ).toEqual(['mist'])
   })
   it('finds no way to massage freshly abraded skin', () => {
     const dry = applyTechnique(clean, TECHNIQUES.blot, GROUPS.face, 1)
@@ -31,7 +31,7 @@ describe('connecting steps', () => {
     fc.assert(
       fc.property(fc.array(technique, { maxLength: 8 }), technique, (before, wanted) => {
         const surface = before.reduce(
-          (s, id) => applyTechnique(s, TECHNIQUES[id], GROUPS.faceNeckDecollete, 3),
+          (sum, id) => applyTechnique(sum, TECHNIQUES[id], GROUPS.faceNeckDecollete, 3),
           startSurface(true),
         )
         const chain = connect(surface, TECHNIQUES[wanted], GROUPS.face)
@@ -48,7 +48,7 @@ describe('connecting steps', () => {
         }
         if (chain.steps.length > 0) mended++
         expect(unmetNeeds(walked, TECHNIQUES[wanted], GROUPS.face)).toEqual([])
-        expect(chain.minutes).toBe(chain.steps.reduce((m, s) => m + s.minutes, 0))
+        expect(chain.minutes).toBe(chain.steps.reduce((sum, step) => sum + step.minutes, 0))
       }),
       { numRuns: 400 },
     )

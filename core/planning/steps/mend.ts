@@ -20,8 +20,8 @@ export const CONNECTOR_WANTS: Partial<Record<TechniqueId, string>> = {
 }
 
 /** "tip wants dry skin": why a connecting step stands before a technique. */
-export const wantsWords = (t: Technique, wants: string | undefined): string =>
-  `${shortName(t.id).toLowerCase()} ${wants ?? 'wants it so'}`
+export const wantsWords = (technique: Technique, wants: string | undefined): string =>
+  `${shortName(technique.id).toLowerCase()} ${wants ?? 'wants it so'}`
 
 /** Connecting steps that can put a surface right, with the minutes they take. */
 const CONNECTORS: readonly { id: TechniqueId; minutes: Minutes }[] = TECHNIQUE_IDS.flatMap((id) => {
@@ -47,35 +47,46 @@ export function connect(
 ): Connection | undefined {
   const first = unmetNeeds(surface, technique, regions)
   if (first.length === 0) return { steps: [], minutes: minutes(0), surface }
-  if (first.some((u) => u.part === 'skin' || u.part === 'warmth')) return undefined
-  const masked = regions.some((r) => surface[r].film === 'mask')
+  if (first.some((unmet) => unmet.part === 'skin' || unmet.part === 'warmth')) return undefined
+  const masked = regions.some((region) => surface[region].film === 'mask')
   const layered =
-    regions.some((r) => surface[r].film === 'leaveOn') &&
+    regions.some((region) => surface[region].film === 'leaveOn') &&
     (technique.needs.film?.includes('leaveOn') ?? false)
   let frontier: Connection[] = [{ steps: [], minutes: minutes(0), surface }]
   let best: Connection | undefined
   for (let depth = 0; depth < 3; depth++) {
     const next: Connection[] = []
     for (const chain of frontier)
-      for (const c of CONNECTORS) {
-        if (best && chain.minutes + c.minutes >= best.minutes) continue
-        const connector = TECHNIQUES[c.id]
-        if (!helps(c.id, unmetNeeds(chain.surface, technique, regions))) continue
+      for (const ownConnector of CONNECTORS) {
+        if (best && chain.minutes + ownConnector.minutes >= best.minutes) continue
+        const connector = TECHNIQUES[ownConnector.id]
+        if (!helps(ownConnector.id, unmetNeeds(chain.surface, technique, regions))) continue
         // What takes product off must not touch a leave-on that the next step can stand on.
-        if (layered && (c.id === 'rinse' || c.id === 'secondCleanse' || c.id === 'blot')) continue
+        if (
+          layered &&
+          (ownConnector.id === 'rinse' ||
+            ownConnector.id === 'secondCleanse' ||
+            ownConnector.id === 'blot')
+        )
+          continue
         // A wait leaves the skin alone; a mist on a mask or under a wash makes no sense and is
         // never cheaper than a rinse.
-        if (masked && chain.steps.length === 0 && c.id !== 'rinse') continue
+        if (masked && chain.steps.length === 0 && ownConnector.id !== 'rinse') continue
         if (unmetNeeds(chain.surface, connector, regions).length > 0) continue
         const step = {
-          technique: c.id,
-          minutes: c.minutes,
-          regions: c.id === 'wait' ? [] : regions,
+          technique: ownConnector.id,
+          minutes: ownConnector.minutes,
+          regions: ownConnector.id === 'wait' ? [] : regions,
         }
         const reached: Connection = {
           steps: [...chain.steps, step],
-          minutes: minutes(chain.minutes + c.minutes),
-          surface: applyTechnique(chain.surface, connector, step.regions, toTicks(c.minutes)),
+          minutes: minutes(chain.minutes + ownConnector.minutes),
+          surface: applyTechnique(
+            chain.surface,
+            connector,
+            step.regions,
+            toTicks(ownConnector.minutes),
+          ),
         }
         if (unmetNeeds(reached.surface, technique, regions).length === 0) {
           if (!best || better(reached, best)) best = reached
@@ -91,7 +102,7 @@ export function connect(
  * mist first.
  */
 function helps(id: TechniqueId, unmet: readonly Unmet[]): boolean {
-  const wants = (part: Unmet['part']) => unmet.find((u) => u.part === part)
+  const wants = (part: Unmet['part']) => unmet.find((unmet) => unmet.part === part)
   switch (id) {
     case 'wait':
       return wants('settled') !== undefined
@@ -110,7 +121,10 @@ function helps(id: TechniqueId, unmet: readonly Unmet[]): boolean {
   }
 }
 
-function better(a: Connection, b: Connection): boolean {
-  if (a.minutes !== b.minutes) return a.minutes < b.minutes
-  return a.steps.map((s) => s.technique).join() < b.steps.map((s) => s.technique).join()
+function better(one: Connection, other: Connection): boolean {
+  if (one.minutes !== other.minutes) return one.minutes < other.minutes
+  return (
+    one.steps.map((step) => step.technique).join() <
+    other.steps.map((step) => step.technique).join()
+  )
 }

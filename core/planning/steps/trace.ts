@@ -35,38 +35,43 @@ export interface Trace {
 
 export function trace(input: PlanInput, steps: readonly PlanStep[]): Trace {
   const start = startSurface(input.madeUp)
-  const times = schedule(steps, (s) => dwellWindow(s, isSensitive(input.profile)))
+  const times = schedule(steps, (step) => dwellWindow(step, isSensitive(input.profile)))
   const totals = { ...input.residual }
   const states: StepState[] = []
   let surface = start
   for (const step of steps) {
-    const t = TECHNIQUES[step.technique]
+    const technique = TECHNIQUES[step.technique]
     const before = surface
-    const bottle = input.shelf.find((x) => x.product.id === step.productId)?.product
-    const rest = times.resting.find((r) => r.key === step.key)
+    const bottle = input.shelf.find((item) => item.product.id === step.productId)?.product
+    const rest = times.resting.find((resting) => resting.key === step.key)
     const loads = Object.fromEntries(
-      REGION_IDS.map((r) => [
-        r,
-        !step.regions.includes(r)
+      REGION_IDS.map((region) => [
+        region,
+        !step.regions.includes(region)
           ? 0
           : loadOn(
-              r,
-              t,
+              region,
+              technique,
               {
                 handsMinutes: step.minutes,
                 dwellMinutes: rest ? Math.max(0, rest.end - rest.start) : 0,
                 passes: step.passes ?? 0,
                 freeAcid: bottle ? freeAcidOf(bottle) : 0,
-                setting: step.setting ?? t.setting?.start ?? 0,
+                setting: step.setting ?? technique.setting?.start ?? 0,
               },
-              before[r].warmth === 'warm' ? HEATED : 100,
+              before[region].warmth === 'warm' ? HEATED : 100,
             ),
       ]),
     ) as Record<RegionId, number>
-    for (const r of REGION_IDS) totals[r] += loads[r]
-    surface = applyTechnique(before, t, step.regions, toTicks(step.minutes))
-    states.push({ before, after: surface, unmet: unmetNeeds(before, t, step.regions), loads })
+    for (const region of REGION_IDS) totals[region] += loads[region]
+    surface = applyTechnique(before, technique, step.regions, toTicks(step.minutes))
+    states.push({
+      before,
+      after: surface,
+      unmet: unmetNeeds(before, technique, step.regions),
+      loads,
+    })
   }
-  const exfoliations = steps.filter((s) => exfoliates(s.technique)).map((s) => s.key)
+  const exfoliations = steps.filter((step) => exfoliates(step.technique)).map((step) => step.key)
   return { start, states, schedule: times, totals, exfoliations }
 }

@@ -10,12 +10,18 @@ import type { PlanInput } from '../input'
  * The regions of a technique's reach in which a row holds today; whole-client tests hold in all of
  * them.
  */
-export function regionsMeeting(a: Adaptation, input: PlanInput, technique: Technique): RegionId[] {
+export function regionsMeeting(
+  adaptation: Adaptation,
+  input: PlanInput,
+  technique: Technique,
+): RegionId[] {
   const whole = reachOf(technique)
-  const reach = a.only ? whole.filter((r) => a.only?.includes(r)) : whole
-  const { when } = a
-  if ('reading' in when) return reach.filter((r) => meets(input.profile, r, when))
-  return holds(a, input) ? reach : []
+  const reach = adaptation.only
+    ? whole.filter((region) => adaptation.only?.includes(region))
+    : whole
+  const { when } = adaptation
+  if ('reading' in when) return reach.filter((region) => meets(input.profile, region, when))
+  return holds(adaptation, input) ? reach : []
 }
 
 /** Whether a test of the whole client holds; a test of regions never does here. */
@@ -30,16 +36,16 @@ function holds({ when }: Adaptation, input: PlanInput): boolean {
   if ('driedBy' in when)
     return (
       profile.conditions.includes('dehydrated') &&
-      when.driedBy.some((f) => input.answers[f]?.say === 'yes')
+      when.driedBy.some((finding) => input.answers[finding]?.say === 'yes')
     )
   return false
 }
 
-function meets(profile: Profile, r: RegionId, test: SkinTest): boolean {
-  const g = plannedGrade(profile, r, test.reading)
+function meets(profile: Profile, region: RegionId, test: SkinTest): boolean {
+  const grade = plannedGrade(profile, region, test.reading)
   return (
-    (test.atLeast === undefined || g >= test.atLeast) &&
-    (test.atMost === undefined || g <= test.atMost)
+    (test.atLeast === undefined || grade >= test.atLeast) &&
+    (test.atMost === undefined || grade <= test.atMost)
   )
 }
 
@@ -47,8 +53,8 @@ const REACH = new Map<string, RegionId[]>()
 function reachOf(technique: Technique): RegionId[] {
   let reach = REACH.get(technique.id)
   if (!reach) {
-    const wanted = new Set(technique.groups.flatMap((g) => GROUPS[g]))
-    reach = wanted.size === 0 ? [...REGION_IDS] : REGION_IDS.filter((r) => wanted.has(r))
+    const wanted = new Set(technique.groups.flatMap((group) => GROUPS[group]))
+    reach = wanted.size === 0 ? [...REGION_IDS] : REGION_IDS.filter((region) => wanted.has(region))
     REACH.set(technique.id, reach)
   }
   return reach
@@ -58,11 +64,12 @@ function reachOf(technique: Technique): RegionId[] {
  * Skin whose masks come off at the short end: as the row says, and wherever redness already stands.
  */
 export const isSensitive = (profile: Profile, rows: readonly Adaptation[] = ADAPTATIONS) => {
-  const short = rows.find((a) => a.shortDwell)
-  return (r: RegionId): boolean =>
+  const short = rows.find((row) => row.shortDwell)
+  return (region: RegionId): boolean =>
     short !== undefined &&
     'reading' in short.when &&
-    (meets(profile, r, short.when) || plannedGrade(profile, r, 'redness') >= SHORT_DWELL_REDNESS)
+    (meets(profile, region, short.when) ||
+      plannedGrade(profile, region, 'redness') >= SHORT_DWELL_REDNESS)
 }
 
 /**
@@ -73,9 +80,9 @@ export function isResilient(profile: Profile): boolean {
   return (
     profile.unread.length === 0 &&
     REGION_IDS.every(
-      (r) =>
-        plannedGrade(profile, r, 'sensitivity') <= RESILIENT.sensitivityMost &&
-        plannedGrade(profile, r, 'redness') <= RESILIENT.rednessMost,
+      (region) =>
+        plannedGrade(profile, region, 'sensitivity') <= RESILIENT.sensitivityMost &&
+        plannedGrade(profile, region, 'redness') <= RESILIENT.rednessMost,
     ) &&
     (profile.age ?? RESILIENT.unknownAge) < RESILIENT.underAge
   )
@@ -83,4 +90,4 @@ export function isResilient(profile: Profile): boolean {
 
 /** Regions where spots were seen: where a mask for spots may go. */
 export const spotRegions = (profile: Profile): RegionId[] =>
-  REGION_IDS.filter((r) => plannedGrade(profile, r, 'spots') >= SPOTTED_FROM)
+  REGION_IDS.filter((region) => plannedGrade(profile, region, 'spots') >= SPOTTED_FROM)

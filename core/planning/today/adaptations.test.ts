@@ -23,16 +23,16 @@ const PLAIN = {
   texture: 0,
   spots: 0,
 } as const
-const SCENTED = PRODUCT_KINDS.map((k) => ({
-  product: product(k, k, { ...ACIDS[k], inci: ['Aqua', 'Parfum'] }),
-  lots: [lot(k)],
+const SCENTED = PRODUCT_KINDS.map((productKind) => ({
+  product: product(productKind, productKind, { ...ACIDS[productKind], inci: ['Aqua', 'Parfum'] }),
+  lots: [lot(productKind)],
 }))
 const plain = (more: Parameters<typeof planInput>[0] = {}): PlanInput =>
   planInput({ readings: readAll(PLAIN), madeUp: false, age: 35, ...more })
 
 /** A client for whom the row's own test holds, and nothing else is changed. */
-function firing(a: Adaptation): PlanInput {
-  const { when } = a
+function firing(adaptation: Adaptation): PlanInput {
+  const { when } = adaptation
   if ('reading' in when)
     return plain({
       readings: readAll({
@@ -64,16 +64,16 @@ function firing(a: Adaptation): PlanInput {
         } as Record<string, object>
       )[when.condition],
     } as never),
-    ...(a.avoid ? { shelf: SCENTED } : {}),
+    ...(adaptation.avoid ? { shelf: SCENTED } : {}),
   })
 }
 function typed(type: string): Readings {
-  const t = { ...PLAIN, oil: 4 as Grade }
+  const oily = { ...PLAIN, oil: 4 as Grade }
   return type === 'oily'
-    ? readAll(t)
+    ? readAll(oily)
     : type === 'dry'
       ? readAll({ ...PLAIN, oil: 1 })
-      : readAll({ ...PLAIN, oil: 1 }, { forehead: t, nose: t, chin: t })
+      : readAll({ ...PLAIN, oil: 1 }, { forehead: oily, nose: oily, chin: oily })
 }
 
 /**
@@ -85,71 +85,74 @@ const decided = (
   rows: readonly Adaptation[],
 ): string =>
   JSON.stringify(
-    techniques.map((t) => {
-      const a = allowance(t, input, undefined, rows)
+    techniques.map((technique) => {
+      const ownAllowance = allowance(technique, input, undefined, rows)
       return [
-        t,
-        [...a.barred].map(([r, w]) => [r, w.map((x) => x.rule)]),
-        a.minutesMost,
-        a.passesMost,
-        a.setting,
-        a.favour,
-        a.favourLayout,
-        a.adapted.map((w) => w.rule),
-        a.products.length,
+        technique,
+        [...ownAllowance.barred].map(([key, value]) => [key, value.map((why) => why.rule)]),
+        ownAllowance.minutesMost,
+        ownAllowance.passesMost,
+        ownAllowance.setting,
+        ownAllowance.favour,
+        ownAllowance.favourLayout,
+        ownAllowance.adapted.map((why) => why.rule),
+        ownAllowance.products.length,
         isSensitive(input.profile, rows)('nose'),
       ]
     }),
   )
 
 describe('adaptations', () => {
-  for (const a of ADAPTATIONS) {
-    const without = ADAPTATIONS.filter((x) => x.id !== a.id)
-    it(`${a.id}: ${a.sentence}`, () => {
-      const input = firing(a)
+  for (const adaptation of ADAPTATIONS) {
+    const without = ADAPTATIONS.filter((other) => other.id !== adaptation.id)
+    it(`${adaptation.id}: ${adaptation.sentence}`, () => {
+      const input = firing(adaptation)
       // Fires: the row, and nothing but the row, makes the difference. Switched off, this fails.
-      expect(decided(input, a.techniques, ADAPTATIONS)).not.toBe(
-        decided(input, a.techniques, without),
+      expect(decided(input, adaptation.techniques, ADAPTATIONS)).not.toBe(
+        decided(input, adaptation.techniques, without),
       )
       // Does not fire on skin that does not call for it.
-      const calm = plain(a.avoid ? { shelf: SCENTED } : {})
-      expect(decided(calm, a.techniques, ADAPTATIONS)).toBe(decided(calm, a.techniques, without))
-      expect(a.source.length).toBeGreaterThan(5)
+      const calm = plain(adaptation.avoid ? { shelf: SCENTED } : {})
+      expect(decided(calm, adaptation.techniques, ADAPTATIONS)).toBe(
+        decided(calm, adaptation.techniques, without),
+      )
+      expect(adaptation.source.length).toBeGreaterThan(5)
     })
   }
   it('does in each row just what it says', () => {
-    for (const a of ADAPTATIONS) {
-      const input = firing(a)
-      const t = a.techniques[0] ?? 'steam'
-      const own = allowance(t, input)
-      if (a.leaveOut)
+    for (const adaptation of ADAPTATIONS) {
+      const input = firing(adaptation)
+      const techniques = adaptation.techniques[0] ?? 'steam'
+      const own = allowance(techniques, input)
+      if (adaptation.leaveOut)
         expect(
-          [...own.barred.values()].flat().map((w) => w.rule),
-          a.id,
-        ).toContain(a.id)
-      if (a.minutesMost !== undefined)
-        expect(own.minutesMost, a.id).toBeLessThanOrEqual(a.minutesMost)
-      if (a.passesMost !== undefined) expect(own.passesMost, a.id).toBeLessThanOrEqual(a.passesMost)
-      if (a.settingMost !== undefined)
-        expect(own.setting?.most, a.id).toBeLessThanOrEqual(a.settingMost)
-      if (a.settingLeast !== undefined)
-        expect(own.setting?.start, a.id).toBeGreaterThanOrEqual(a.settingLeast)
-      if (a.avoid !== undefined)
+          [...own.barred.values()].flat().map((why) => why.rule),
+          adaptation.id,
+        ).toContain(adaptation.id)
+      if (adaptation.minutesMost !== undefined)
+        expect(own.minutesMost, adaptation.id).toBeLessThanOrEqual(adaptation.minutesMost)
+      if (adaptation.passesMost !== undefined)
+        expect(own.passesMost, adaptation.id).toBeLessThanOrEqual(adaptation.passesMost)
+      if (adaptation.settingMost !== undefined)
+        expect(own.setting?.most, adaptation.id).toBeLessThanOrEqual(adaptation.settingMost)
+      if (adaptation.settingLeast !== undefined)
+        expect(own.setting?.start, adaptation.id).toBeGreaterThanOrEqual(adaptation.settingLeast)
+      if (adaptation.avoid !== undefined)
         expect(
           productTrouble(product('serum', 'x', { inci: ['Parfum'] }), [lot('x')], input).map(
-            (b) => b.rule,
+            (productBar) => productBar.rule,
           ),
-          a.id,
-        ).toContain(a.id)
+          adaptation.id,
+        ).toContain(adaptation.id)
     }
   })
   it('never let sensitivity or an answer make anything more liked', () => {
-    for (const a of ADAPTATIONS)
+    for (const adaptation of ADAPTATIONS)
       if (
-        ('reading' in a.when &&
-          (a.when.reading === 'sensitivity' || a.when.reading === 'redness')) ||
-        'driedBy' in a.when
+        ('reading' in adaptation.when &&
+          (adaptation.when.reading === 'sensitivity' || adaptation.when.reading === 'redness')) ||
+        'driedBy' in adaptation.when
       )
-        expect(a.favour ?? 0, a.id).toBeLessThanOrEqual(0)
+        expect(adaptation.favour ?? 0, adaptation.id).toBeLessThanOrEqual(0)
   })
 })

@@ -104,7 +104,8 @@ class Draft {
       const why = { rule: bar.rule, text }
       const everywhere =
         bar.regions.length === REGION_IDS.length ||
-        (this.technique.wholeFace === true && bar.regions.some((r) => GROUPS.face.includes(r)))
+        (this.technique.wholeFace === true &&
+          bar.regions.some((region) => GROUPS.face.includes(region)))
       if (everywhere) this.never.push(why)
       else for (const region of bar.regions) this.bar(region, why)
     }
@@ -225,7 +226,9 @@ function once<Asked, Answer>(work: (asked: Asked) => Answer): (asked: Asked) => 
   }
 }
 
-const ownRows = once((id: TechniqueId) => ADAPTATIONS.filter((a) => a.techniques.includes(id)))
+const ownRows = once((id: TechniqueId) =>
+  ADAPTATIONS.filter((adaptation) => adaptation.techniques.includes(id)),
+)
 const rowsOn = (id: TechniqueId, rows: readonly Adaptation[]): readonly Adaptation[] =>
   rows === ADAPTATIONS ? ownRows(id) : rows.filter((row) => row.techniques.includes(id))
 

@@ -11,24 +11,24 @@ import { minutes } from '../../units'
  * product. Undefined when it is barred everywhere.
  */
 export function freshStep(id: TechniqueId, input: PlanInput): Omit<PlanStep, 'key'> | undefined {
-  const a = allowance(id, input)
-  if (a.never.length > 0) return undefined
-  const t = a.technique
-  const regions = widest(a)
-  if (regions.length === 0 && t.groups[0] !== 'body') return undefined
-  const longest = [...t.minutes.choices].reverse().find((m) => m <= a.minutesMost)
+  const allowed = allowance(id, input)
+  if (allowed.never.length > 0) return undefined
+  const row = allowed.technique
+  const regions = widest(allowed)
+  if (regions.length === 0 && row.groups[0] !== 'body') return undefined
+  const longest = [...row.minutes.choices].reverse().find((choice) => choice <= allowed.minutesMost)
   return {
     technique: id,
     regions,
-    minutes: longest ?? minutes(a.minutesMost),
-    ...(t.passes ? { passes: Math.min(t.passes.usual, a.passesMost) } : {}),
-    ...(a.setting ? { setting: a.setting.start } : {}),
-    ...(a.products[0] ? { productId: a.products[0].product.id } : {}),
-    why: [{ rule: 'by-hand', text: 'added by hand' }, ...a.adapted],
+    minutes: longest ?? minutes(allowed.minutesMost),
+    ...(row.passes ? { passes: Math.min(row.passes.usual, allowed.passesMost) } : {}),
+    ...(allowed.setting ? { setting: allowed.setting.start } : {}),
+    ...(allowed.products[0] ? { productId: allowed.products[0].product.id } : {}),
+    why: [{ rule: 'by-hand', text: 'added by hand' }, ...allowed.adapted],
   }
 }
 
-function widest(a: Allowance): RegionId[] {
-  const reach = new Set(a.technique.groups.slice(0, 1).flatMap((g) => GROUPS[g]))
-  return REGION_IDS.filter((r) => reach.has(r) && !a.barred.has(r))
+function widest(allowed: Allowance): RegionId[] {
+  const reach = new Set(allowed.technique.groups.slice(0, 1).flatMap((group) => GROUPS[group]))
+  return REGION_IDS.filter((region) => reach.has(region) && !allowed.barred.has(region))
 }

@@ -94,8 +94,8 @@ async function attempt(work: () => Promise<unknown>) {
   trouble.value = ''
   try {
     await work()
-  } catch (e) {
-    trouble.value = sayProblem(e)
+  } catch (error) {
+    trouble.value = sayProblem(error)
   }
 }
 async function save() {

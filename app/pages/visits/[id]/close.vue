@@ -46,8 +46,8 @@ async function attempt(work: () => Promise<unknown>) {
   try {
     await work()
     return true
-  } catch (e) {
-    trouble.value = sayProblem(e)
+  } catch (error) {
+    trouble.value = sayProblem(error)
     return false
   } finally {
     busy.value = false

@@ -9,38 +9,45 @@ import { useVisit } from '~/stores/visit'
 
 const visit = useVisit()
 const plan = usePlan()
-const b = computed(() => visit.bundle)
+const bundle = computed(() => visit.bundle)
 const chosen = ref<string | null>(null)
 const trouble = ref('')
 const comparing = ref(false)
-const may = computed(() => b.value?.may.write === true && b.value.visit.status === 'booked')
-const frozen = computed(() => b.value?.visit.status !== 'booked')
+const may = computed(
+  () => bundle.value?.may.write === true && bundle.value.visit.status === 'booked',
+)
+const frozen = computed(() => bundle.value?.visit.status !== 'booked')
 const shown = computed(() =>
-  frozen.value ? (b.value?.plans[b.value.plans.length - 1]?.steps ?? []) : plan.steps,
+  frozen.value ? (bundle.value?.plans[bundle.value.plans.length - 1]?.steps ?? []) : plan.steps,
 )
 const from = computed(() => {
-  const p = frozen.value ? b.value?.plans[b.value.plans.length - 1]?.protocol : plan.protocol
-  const known = b.value?.protocols.find((x) => x.id === p?.id)
-  return p ? { name: known?.name ?? 'of the house', version: p.version } : null
+  const protocol = frozen.value
+    ? bundle.value?.plans[bundle.value.plans.length - 1]?.protocol
+    : plan.protocol
+  const known = bundle.value?.protocols.find((other) => other.id === protocol?.id)
+  return protocol ? { name: known?.name ?? 'of the house', version: protocol.version } : null
 })
-const signed = computed(() => b.value?.plans.find((p) => p.version === 0)?.countersignedBy ?? null)
+const signed = computed(
+  () => bundle.value?.plans.find((plan) => plan.version === 0)?.countersignedBy ?? null,
+)
 onMounted(() => void plan.open())
 const attempt = async (work: () => Promise<unknown>) => {
   trouble.value = ''
   try {
     await work()
-  } catch (e) {
-    trouble.value = sayProblem(e)
+  } catch (error) {
+    trouble.value = sayProblem(error)
   }
 }
-const school = async (s: unknown) => {
-  await attempt(() => visit.change({ school: s }))
+const school = async (chosenSchool: unknown) => {
+  await attempt(() => visit.change({ school: chosenSchool }))
   await plan.propose()
 }
 const addable = computed(() =>
   TECHNIQUE_IDS.filter(
-    (t) => !['wait', 'stay'].includes(t) && !b.value?.policy.without.includes(t),
-  ).map((t) => ({ value: t, title: TECHNIQUES[t].name })),
+    (technique) =>
+      !['wait', 'stay'].includes(technique) && !bundle.value?.policy.without.includes(technique),
+  ).map((technique) => ({ value: technique, title: TECHNIQUES[technique].name })),
 )
 function add(id: TechniqueId | null) {
   if (!id || !visit.input) return
@@ -53,15 +60,15 @@ function add(id: TechniqueId | null) {
   const before = placeFor(id, plan.steps)
   plan.edit([{ do: 'insert', before, step }])
 }
-function onKey(e: KeyboardEvent) {
-  if (!(e.ctrlKey || e.metaKey) || !may.value) return
-  if (e.key === 'z') {
-    e.preventDefault()
-    if (e.shiftKey) plan.redo()
+function onKey(event: KeyboardEvent) {
+  if (!(event.ctrlKey || event.metaKey) || !may.value) return
+  if (event.key === 'z') {
+    event.preventDefault()
+    if (event.shiftKey) plan.redo()
     else plan.undo()
   }
-  if (e.key === 'y') {
-    e.preventDefault()
+  if (event.key === 'y') {
+    event.preventDefault()
     plan.redo()
   }
 }
@@ -69,7 +76,7 @@ const fit = computed(() => plan.check !== null && isFit(plan.check) && plan.step
 async function onward() {
   if (may.value && plan.saved !== 'kept') await plan.save()
   if (plan.saved !== 'refused' || frozen.value)
-    await navigateTo(`/visits/${b.value?.visit.id ?? ''}/set`)
+    await navigateTo(`/visits/${bundle.value?.visit.id ?? ''}/set`)
 }
 const countersign = () =>
   attempt(async () => {
@@ -96,7 +103,7 @@ const missing = computed(() =>
 </script>
 
 <template>
-  <div v-if="b && visit.input" class="plan" @keydown="onKey">
+  <div v-if="bundle && visit.input" class="plan" @keydown="onKey">
     <StopAction>
       <template v-if="may"
         ><VBtn
@@ -117,7 +124,10 @@ const missing = computed(() =>
           >Propose afresh</VBtn
         ></template
       >
-      <VBtn v-if="b.may.countersign && !signed && !frozen" color="secondary" @click="countersign"
+      <VBtn
+        v-if="bundle.may.countersign && !signed && !frozen"
+        color="secondary"
+        @click="countersign"
         >Countersign</VBtn
       >
       <VBtn color="primary" :disabled="may && !fit" @click="onward">Lay out the tray</VBtn>
@@ -126,7 +136,7 @@ const missing = computed(() =>
       <StopAction v-if="may" to="#stop-tools"
         ><div class="bar row">
           <ProtocolMenu /><VSelect
-            :model-value="b.visit.school"
+            :model-value="bundle.visit.school"
             :items="SCHOOL_IDS.map((s) => ({ value: s, title: SCHOOLS[s].name }))"
             label="School"
             density="compact"
@@ -146,14 +156,15 @@ const missing = computed(() =>
         {{ trouble || plan.trouble || plan.failed }}
       </p>
       <p
-        v-if="b.staff.role === 'trainee' && !frozen"
+        v-if="bundle.staff.role === 'trainee' && !frozen"
         class="tag"
         :class="signed ? 'good' : 'watch'"
       >
         {{ signing }}
       </p>
       <p v-if="frozen" class="tag calm">
-        Version {{ b.plans[b.plans.length - 1]?.version }} stands since the treatment began
+        Version {{ bundle.plans[bundle.plans.length - 1]?.version }} stands since the treatment
+        began
       </p>
       <p v-if="from" class="tag calm">
         By the protocol {{ from.name }}, version {{ from.version
@@ -175,8 +186,8 @@ const missing = computed(() =>
       v-if="comparing"
       :input="visit.input"
       :steps="shown"
-      :school-name="SCHOOLS[b.visit.school].name"
-      :before="b.previousPlan"
+      :school-name="SCHOOLS[bundle.visit.school].name"
+      :before="bundle.previousPlan"
       @close="comparing = false"
     />
     <PlanAside

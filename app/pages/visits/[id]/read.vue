@@ -63,8 +63,8 @@ async function onward() {
   try {
     if (may.value && (changed.value || !bundle.value?.readings.madeUp)) await keep()
     await navigateTo(`/visits/${bundle.value?.visit.id ?? ''}/plan`)
-  } catch (e) {
-    trouble.value = sayProblem(e)
+  } catch (error) {
+    trouble.value = sayProblem(error)
   }
 }
 </script>

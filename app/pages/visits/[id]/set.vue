@@ -9,32 +9,32 @@ import { sayProblem } from '~/composables/useApi'
 import { useVisit } from '~/stores/visit'
 
 const visit = useVisit()
-const b = computed(() => visit.bundle)
+const bundle = computed(() => visit.bundle)
 const steps = computed(() =>
-  b.value?.visit.status === 'booked'
+  bundle.value?.visit.status === 'booked'
     ? visit.draft
-    : (b.value?.plans[b.value.plans.length - 1]?.steps ?? []),
+    : (bundle.value?.plans[bundle.value.plans.length - 1]?.steps ?? []),
 )
 const tray = computed(() => (visit.input ? trayFor(visit.input, steps.value) : null))
 const at = (minute: number) =>
   clock(
-    (b.value?.visit.startsAt ?? 0) + toMilliseconds(minute),
-    b.value?.practice.timeZone ?? 'UTC',
+    (bundle.value?.visit.startsAt ?? 0) + toMilliseconds(minute),
+    bundle.value?.practice.timeZone ?? 'UTC',
   )
 const laid = ref<Record<string, boolean>>({})
 const trouble = ref('')
 const busy = ref(false)
-const notes = computed(() => preferenceNotes(b.value?.client.preferences ?? {}))
-const blocks = computed(() => (b.value?.visit.status === 'booked' ? visit.open : []))
+const notes = computed(() => preferenceNotes(bundle.value?.client.preferences ?? {}))
+const blocks = computed(() => (bundle.value?.visit.status === 'booked' ? visit.open : []))
 async function begin() {
   busy.value = true
   trouble.value = ''
   try {
     await visit.send('/start', 'POST')
     await visit.reload()
-    await navigateTo(`/visits/${b.value?.visit.id ?? ''}/treat`)
-  } catch (e) {
-    trouble.value = sayProblem(e)
+    await navigateTo(`/visits/${bundle.value?.visit.id ?? ''}/treat`)
+  } catch (error) {
+    trouble.value = sayProblem(error)
   } finally {
     busy.value = false
   }
@@ -42,27 +42,30 @@ async function begin() {
 </script>
 
 <template>
-  <div v-if="b && tray" class="set">
+  <div v-if="bundle && tray" class="set">
     <StopAction>
       <VBtn
-        v-if="b.visit.status === 'booked'"
+        v-if="bundle.visit.status === 'booked'"
         color="primary"
         :loading="busy"
-        :disabled="blocks.length > 0 || !b.may.write"
+        :disabled="blocks.length > 0 || !bundle.may.write"
         @click="begin"
         >Start the treatment</VBtn
       >
-      <VBtn v-else color="primary" :to="`/visits/${b.visit.id}/${stopOf(b.visit.status)}`">{{
-        b.visit.status === 'treating' ? 'Back to the room' : 'To the record'
-      }}</VBtn>
+      <VBtn
+        v-else
+        color="primary"
+        :to="`/visits/${bundle.visit.id}/${stopOf(bundle.visit.status)}`"
+        >{{ bundle.visit.status === 'treating' ? 'Back to the room' : 'To the record' }}</VBtn
+      >
     </StopAction>
     <p v-if="trouble" role="alert" class="tag stop wide">{{ trouble }}</p>
     <ul v-if="blocks.length" class="plainlist wide" aria-label="Still open">
-      <li v-for="o in blocks" :key="o.stop + o.text" class="between block">
-        <span class="tag stop">{{ o.text }}</span><VBtn
+      <li v-for="ownBlock in blocks" :key="ownBlock.stop + ownBlock.text" class="between block">
+        <span class="tag stop">{{ ownBlock.text }}</span><VBtn
           variant="outlined"
-          :to="`/visits/${b.visit.id}/${o.stop}`"
-          >Go to {{ o.stop }}</VBtn
+          :to="`/visits/${bundle.visit.id}/${ownBlock.stop}`"
+          >Go to {{ ownBlock.stop }}</VBtn
         >
       </li>
     </ul>
@@ -79,23 +82,29 @@ async function begin() {
           </tr>
         </thead>
         <tbody>
-          <tr v-for="p in tray.products" :key="p.key" :class="{ bad: p.trouble }">
+          <tr v-for="product in tray.products" :key="product.key" :class="{ bad: product.trouble }">
             <td>
-              <input v-model="laid[p.key]" type="checkbox" :aria-label="`${p.name} laid out`" />
+              <input
+                v-model="laid[product.key]"
+                type="checkbox"
+                :aria-label="`${product.name} laid out`"
+              />
             </td>
             <td>
-              <b>{{ p.name }}</b>
-              <div v-if="p.trouble" class="tag stop">{{ p.trouble }}</div>
+              <b>{{ product.name }}</b>
+              <div v-if="product.trouble" class="tag stop">{{ product.trouble }}</div>
             </td>
-            <td class="soft">{{ p.step }}</td>
+            <td class="soft">{{ product.step }}</td>
             <td class="figures">
-              <b>{{ p.amount.words }}</b>{{ ' ' }}
-              <span class="soft">{{ gramsWords(p.amount) }}{{ p.extra ? `, ${p.extra}` : '' }}</span
-              ><span v-if="roundingWords(p.amount)" class="soft">
-                ({{ roundingWords(p.amount) }})</span
+              <b>{{ product.amount.words }}</b>{{ ' ' }}
+              <span class="soft"
+                >{{ gramsWords(product.amount)
+                }}{{ product.extra ? `, ${product.extra}` : '' }}</span
+              ><span v-if="roundingWords(product.amount)" class="soft">
+                ({{ roundingWords(product.amount) }})</span
               >
             </td>
-            <td class="figures soft">{{ p.lot ?? 'none' }}</td>
+            <td class="figures soft">{{ product.lot ?? 'none' }}</td>
           </tr>
         </tbody>
       </VTable>
@@ -105,48 +114,48 @@ async function begin() {
         <h2>Missing or not fit</h2>
         <p v-if="!tray.missing.length" class="tag good">Everything is here and in date</p>
         <ul v-else class="plainlist stack">
-          <li v-for="m in tray.missing" :key="m" class="tag stop">{{ m }}</li>
+          <li v-for="missing in tray.missing" :key="missing" class="tag stop">{{ missing }}</li>
         </ul>
       </section>
       <section v-if="notes.length" class="panel">
-        <h2>For {{ b.client.name.split(' ')[0] }}</h2>
+        <h2>For {{ bundle.client.name.split(' ')[0] }}</h2>
         <ul class="plainlist">
-          <li v-for="n in notes" :key="n.id">{{ n.text }}</li>
+          <li v-for="note in notes" :key="note.id">{{ note.text }}</li>
         </ul>
       </section>
       <section class="panel">
         <h2>Switch on</h2>
         <p v-if="!tray.devices.length" class="soft">No device is needed.</p>
         <ul class="plainlist">
-          <li v-for="d in tray.devices" :key="d.kind" class="between dev">
+          <li v-for="device in tray.devices" :key="device.kind" class="between dev">
             <span
-              ><b>{{ d.name }}</b
-              ><br /><span class="soft figures">needed at {{ at(d.neededMinute) }}</span></span
-            ><span class="big figures serif">{{ at(d.switchOnMinute) }}</span>
+              ><b>{{ device.name }}</b
+              ><br /><span class="soft figures">needed at {{ at(device.neededMinute) }}</span></span
+            ><span class="big figures serif">{{ at(device.switchOnMinute) }}</span>
           </li>
         </ul>
       </section>
       <section v-if="tray.mixes.length" class="panel">
         <h2>Mix fresh</h2>
         <ul class="plainlist">
-          <li v-for="m in tray.mixes" :key="m.key" class="between dev">
+          <li v-for="mixe in tray.mixes" :key="mixe.key" class="between dev">
             <span
-              ><b>{{ m.name }}</b
+              ><b>{{ mixe.name }}</b
               ><br /><span class="figures"
-                >{{ m.mix.powder }} scoop{{ m.mix.powder === 1 ? '' : 's' }} powder,
-                {{ m.mix.liquid }} {{ m.mix.of }}</span
+                >{{ mixe.mix.powder }} scoop{{ mixe.mix.powder === 1 ? '' : 's' }} powder,
+                {{ mixe.mix.liquid }} {{ mixe.mix.of }}</span
               ><br /><span class="soft"
-                >{{ m.mix.rule.words }}; workable {{ m.mix.rule.workingMinutes }} min</span
+                >{{ mixe.mix.rule.words }}; workable {{ mixe.mix.rule.workingMinutes }} min</span
               ></span
-            ><span class="big figures serif">{{ at(m.atMinute) }}</span>
+            ><span class="big figures serif">{{ at(mixe.atMinute) }}</span>
           </li>
         </ul>
       </section>
       <section class="panel">
         <h2>Linen</h2>
         <ul class="plainlist figures">
-          <li v-for="l in tray.linen" :key="l.name">
-            <b>{{ l.count }}</b> {{ l.name }}
+          <li v-for="linen in tray.linen" :key="linen.name">
+            <b>{{ linen.count }}</b> {{ linen.name }}
           </li>
         </ul>
       </section>

@@ -9,6 +9,6 @@ import { importVisit } from '../../../services/exchange'
 const BODY_BYTES = IMPORT_BYTES * 1.5
 
 const body = z.strictObject({ id: idSchema, text: z.string().max(IMPORT_BYTES, 'at most 1 MB') })
-export default route({ body, bodyLimit: BODY_BYTES }, async ({ me, id, body: b }) =>
-  importVisit(me, await clientFor(me, id, 'client.import'), b.id, b.text),
+export default route({ body, bodyLimit: BODY_BYTES }, async ({ me, id, body: other }) =>
+  importVisit(me, await clientFor(me, id, 'client.import'), other.id, other.text),
 )
