@@ -77,7 +77,12 @@ async function onTheBuild(wanted, built) {
       await house.close()
     }
   }
-  if (wanted.has('faults')) await vitest(tally, 'faults', 'Killed, cut and restarted')
+  await faults(wanted)
+}
+
+/** Has a house of its own: whichever side is done first runs it. */
+async function faults(wanted) {
+  if (wanted.delete('faults')) await vitest(tally, 'faults', 'Killed, cut and restarted')
 }
 
 /** What reads the sources alone. */
@@ -92,6 +97,7 @@ async function onTheSources(wanted, built) {
   if (wanted.has('solver'))
     await vitest(tally, 'solver', 'Against trying everything and an outside solver')
   if (wanted.has(ADDITIONS)) await additions(tally)
+  await faults(wanted)
 }
 
 function close() {

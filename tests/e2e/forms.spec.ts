@@ -1,7 +1,7 @@
 import { expect, test } from '@playwright/test'
 import { asOwner, keptOnDevice, open } from '../support/house'
 import { book } from '../support/visit'
-import { signIn } from '../support/walk'
+import { alive, signIn } from '../support/walk'
 
 test('a refused form names the field and keeps what was typed; a draft survives a reload', async ({
   page,
@@ -19,7 +19,7 @@ test('a refused form names the field and keeps what was typed; a draft survives 
   await expect(page.getByLabel('E-mail')).toHaveValue('at home')
   await expect.poll(() => keptOnDevice(page)).toContain('at home')
   await page.reload()
-  await page.waitForLoadState('networkidle')
+  await alive(page)
   await page.getByRole('button', { name: 'Add a client' }).click()
   await expect(page.getByText('What you had typed before is back.')).toBeVisible()
   await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Rune Test')
@@ -121,7 +121,7 @@ test('answers change the verdict as they are given, and are there again after a 
   await page.getByLabel("Medicines, in the client's words").fill('iron tablets')
   await expect.poll(() => keptOnDevice(page)).toContain('iron tablets')
   await page.reload()
-  await page.waitForLoadState('networkidle')
+  await alive(page)
   await expect(page.getByRole('radiogroup', { name: /pregnan/i }).getByLabel('Yes')).toBeChecked()
   await expect(page.getByLabel("Medicines, in the client's words")).toHaveValue('iron tablets')
 })

@@ -15,8 +15,8 @@ test('one visit, from sign-in to a sealed record', async ({ page }) => {
   const other: string[] = []
   const wrong: string[] = []
   page.on('request', (request) => {
-    const uRL = new URL(request.url())
-    if (!uRL.origin.startsWith('http://127.0.0.1') && uRL.protocol.startsWith('http'))
+    const url = new URL(request.url())
+    if (!url.origin.startsWith('http://127.0.0.1') && url.protocol.startsWith('http'))
       other.push(request.url())
   })
   page.on('console', (consoleMessage) => {

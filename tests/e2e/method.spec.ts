@@ -1,13 +1,13 @@
 import { expect, test } from '@playwright/test'
 import { asOwner } from '../support/house'
-import { askAsBefore, goTo, openVisit, readAsBefore, signIn } from '../support/walk'
+import { alive, askAsBefore, goTo, openVisit, readAsBefore, signIn } from '../support/walk'
 
 test('the house decides a point, keeps a plan as a protocol, plans by it, and pins a step', async ({
   page,
 }) => {
   await signIn(page, 'owner')
   await page.goto('/method')
-  await page.waitForLoadState('networkidle')
+  await alive(page)
   await page.getByLabel('Search techniques and rules').fill('needling')
   await expect(page.getByRole('heading', { name: /What never shares a visit/ })).toBeVisible()
   await page.getByRole('tab', { name: 'Schools and the house' }).click()
@@ -58,7 +58,7 @@ test('the house decides a point, keeps a plan as a protocol, plans by it, and pi
   await page.getByRole('button', { name: 'Close' }).last().click()
 
   await page.goto('/method')
-  await page.waitForLoadState('networkidle')
+  await alive(page)
   await page.getByRole('tab', { name: 'Protocols' }).click()
   const own = page.locator('section').filter({ hasText: 'Quiet oil' })
   await expect(own).toContainText('the first version')

@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test'
 import { signedIn, testUrl, type Caller } from './http'
+import { alive } from './walk'
 import { prepared, treating } from './visit'
 
 /** A visit of its own for a test in the browser, made over the wire. */
@@ -14,25 +15,25 @@ export async function runningVisit(client: string): Promise<string> {
 
 export async function open(page: Page, path: string): Promise<void> {
   await page.goto(path)
-  await page.waitForLoadState('networkidle')
+  await alive(page)
 }
 
 /** What this device holds back, as text. */
 export const keptOnDevice = (page: Page): Promise<string> =>
   page.evaluate(async () => {
     const db = await new Promise<IDBDatabase>((resolve, reject) => {
-      const iDBOpenDBRequest = indexedDB.open('oak-basin')
-      iDBOpenDBRequest.onsuccess = () => resolve(iDBOpenDBRequest.result)
-      iDBOpenDBRequest.onerror = () => reject(new Error('no store'))
+      const opening = indexedDB.open('oak-basin')
+      opening.onsuccess = () => resolve(opening.result)
+      opening.onerror = () => reject(new Error('no store'))
     })
     if (!db.objectStoreNames.contains('drafts')) {
       db.close()
       return ''
     }
-    const all = (stage: string) =>
+    const all = (store: string) =>
       new Promise<unknown[]>((resolve) => {
-        const iDBRequest = db.transaction(stage).objectStore(stage).getAll()
-        iDBRequest.onsuccess = () => resolve(iDBRequest.result)
+        const reading = db.transaction(store).objectStore(store).getAll()
+        reading.onsuccess = () => resolve(reading.result)
       })
     const text = JSON.stringify([await all('drafts'), await all('taps')])
     db.close()

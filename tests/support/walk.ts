@@ -1,20 +1,24 @@
 import { expect, type Page } from '@playwright/test'
 import { ACCOUNTS, type Who } from './accounts'
 
-/** Steps of a visit as a person takes them: by visible labels, one main action a stop. */
+/** The page has come to life: what is tapped now is heard. */
+export async function alive(page: Page): Promise<void> {
+  await page.locator('html[data-ready]').waitFor({ state: 'attached' })
+}
+
 export async function signIn(page: Page, who: Who): Promise<void> {
   await page.goto('/sign-in')
-  await page.waitForLoadState('networkidle')
+  await alive(page)
   await page.getByLabel('E-mail').fill(ACCOUNTS[who].email)
   await page.getByLabel('Password').fill(ACCOUNTS[who].password)
   await page.getByRole('button', { name: 'Sign in' }).click()
   await expect(page.getByRole('link', { name: 'People' })).toBeVisible()
-  await page.waitForURL((uRL) => !uRL.pathname.startsWith('/sign-in'))
+  await page.waitForURL((url) => !url.pathname.startsWith('/sign-in'))
 }
 
 export async function openVisit(page: Page, client: string): Promise<void> {
   await page.goto('/')
-  await page.waitForLoadState('networkidle')
+  await alive(page)
   await page.getByRole('article').filter({ hasText: client }).getByRole('link').click()
   await expect(page.getByRole('list', { name: 'Stops of the visit' })).toBeVisible()
 }
