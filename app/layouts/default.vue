@@ -54,12 +54,12 @@ async function leave(sure = false) {
         <VIcon :icon="ownPlace.icon" size="22" aria-hidden="true" /><span>{{ ownPlace.name }}</span>
       </NuxtLink>
       <div class="grow" />
-      <button v-if="session.me.hasCode" class="place" type="button" @click="session.lock()">
+      <VBtn v-if="session.me.hasCode" variant="text" class="place" @click="session.lock()">
         <VIcon :icon="mdiLockOutline" size="22" aria-hidden="true" /><span>Lock</span>
-      </button>
-      <button class="place" type="button" @click="leave()">
+      </VBtn>
+      <VBtn variant="text" class="place" @click="leave()">
         <VIcon :icon="mdiLogout" size="22" aria-hidden="true" /><span>Sign out</span>
-      </button>
+      </VBtn>
     </nav>
     <main id="main" class="page" tabindex="-1"><slot /></main>
     <LazyUnsentDialog

@@ -21,14 +21,16 @@ const mayAdd = ({ why }: LeftOut) => why.rule !== 'scope'
       <li v-for="one in left" :key="one.technique">
         <span>{{ shortName(one.technique) }}</span>
         <em>{{ price(one) }}</em>
-        <button
+        <VBtn
           v-if="mayAdd(one)"
-          type="button"
+          variant="outlined"
+          size="small"
+          height="28"
+          min-width="0"
           :aria-label="`Add ${one.name}`"
           @click="emit('add', one.technique)"
+          >add</VBtn
         >
-          add
-        </button>
       </li>
     </ul>
   </div>
@@ -63,14 +65,5 @@ h2 {
 }
 .left span {
   flex: 0 0 38%;
-}
-.left button {
-  border: 1px solid var(--oak-light);
-  border-radius: 7px;
-  padding: 1px 9px;
-  cursor: pointer;
-  background: var(--chalk);
-  color: var(--ink);
-  min-height: 26px;
 }
 </style>

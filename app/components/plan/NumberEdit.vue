@@ -34,32 +34,25 @@ function done() {
 </script>
 
 <template>
-  <label
-    >{{ label }}
-    <input
-      v-model="typed"
-      type="number"
-      :min="least"
-      :max="most"
-      :step="step"
-      :disabled="disabled"
-      @change="done"
-  /></label>
+  <VTextField
+    v-model.number="typed"
+    type="number"
+    class="number"
+    :label="label"
+    :min="least"
+    :max="most"
+    :step="step"
+    :disabled="disabled"
+    density="compact"
+    hide-details
+    @change="done"
+  />
 </template>
 
 <style scoped>
-label {
-  font-size: 0.875rem;
-  color: var(--ink-soft);
-}
-input {
-  width: 68px;
-  border: 1.5px solid var(--oak-light);
-  border-radius: 7px;
-  padding: 5px 8px;
-  background: var(--chalk);
+.number {
+  flex: none;
+  width: 104px;
   font-variant-numeric: tabular-nums;
-  color: var(--ink);
-  display: block;
 }
 </style>

@@ -51,9 +51,15 @@ const detail = computed(() => {
   </span>
   <span v-if="first" class="find">
     <span>{{ first.text }}</span>
-    <button v-if="mend" type="button" @click.stop="emit('edit', [...mend.edits])">
-      {{ mend.label }}
-    </button>
+    <VBtn
+      v-if="mend"
+      variant="outlined"
+      size="x-small"
+      height="24"
+      class="mend"
+      @click.stop="emit('edit', [...mend.edits])"
+      >{{ mend.label }}</VBtn
+    >
   </span>
   <em v-else class="why">{{ step.why[0]?.text }}</em>
 </template>
@@ -103,16 +109,10 @@ const detail = computed(() => {
 .adapt:not(.stop) .find {
   color: var(--amber);
 }
-.find button {
-  border: 1.5px solid currentColor;
-  border-radius: 7px;
-  padding: 0 8px;
+.mend {
   font-weight: 700;
-  cursor: pointer;
   background: var(--chalk);
   flex: none;
-  min-height: 20px;
-  color: inherit;
 }
 .tall .what {
   flex: 0 0 auto;

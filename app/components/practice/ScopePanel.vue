@@ -110,16 +110,23 @@ const editingWhat = computed(() =>
     <form v-if="editing" class="stack edit" novalidate @submit.prevent="save">
       <b>{{ editingWhat }}</b>
       <div v-for="licence in LICENCE_IDS" :key="licence" class="row">
-        <label
-          ><input type="checkbox" :checked="held.includes(licence)" @change="tick(licence)" />
-          {{ LICENCE_NAMES[licence] }}</label
-        ><label v-if="editing !== PLACE && held.includes(licence)" class="soft"
-          >until
-          <input
-            v-model="until[licence]"
-            type="date"
-            :aria-label="`${LICENCE_NAMES[licence]}, until`"
-        /></label>
+        <VCheckbox
+          :model-value="held.includes(licence)"
+          :label="LICENCE_NAMES[licence]"
+          density="compact"
+          hide-details
+          class="held"
+          @update:model-value="tick(licence)"
+        /><VTextField
+          v-if="editing !== PLACE && held.includes(licence)"
+          v-model="until[licence]"
+          type="date"
+          label="until"
+          :aria-label="`${LICENCE_NAMES[licence]}, until`"
+          density="compact"
+          hide-details
+          class="until"
+        />
       </div>
       <p v-if="trouble" role="alert" class="tag stop">{{ trouble }}</p>
       <div class="row">
@@ -135,23 +142,12 @@ const editingWhat = computed(() =>
   border-left: 4px solid var(--basin);
   padding-left: 12px;
 }
-label {
-  display: inline-flex;
-  gap: 8px;
-  align-items: center;
-  min-height: 36px;
+.held {
+  flex: none;
 }
-input[type='checkbox'] {
-  width: 19px;
-  height: 19px;
-  accent-color: var(--basin);
-}
-input[type='date'] {
-  border: 1.5px solid var(--oak-light);
-  border-radius: 7px;
-  padding: 5px 8px;
-  background: var(--chalk);
-  color: var(--ink);
+.until {
+  flex: none;
+  width: 190px;
 }
 p {
   margin: 0;

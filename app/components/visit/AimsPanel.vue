@@ -23,18 +23,15 @@ function toggle(id: ConcernId) {
   <section class="panel">
     <h2>What for today</h2>
     <div class="row aims">
-      <button
+      <ToggleChip
         v-for="id in CONCERN_IDS"
         :key="id"
-        type="button"
-        class="chip"
-        :class="{ on: rank(id) > 0 }"
-        :aria-pressed="rank(id) > 0"
+        :on="rank(id) > 0"
         :disabled="!may"
         @click="toggle(id)"
+        ><b v-if="rank(id)" class="figures rank">{{ rank(id) }}</b
+        >{{ CONCERN_NAMES[id] }}</ToggleChip
       >
-        <b v-if="rank(id)" class="figures">{{ rank(id) }}</b>{{ CONCERN_NAMES[id] }}
-      </button>
     </div>
     <div class="row mt-2">
       <VSwitch
@@ -63,21 +60,7 @@ function toggle(id: ConcernId) {
 .aims {
   gap: 8px;
 }
-.chip {
-  border: 1.5px solid var(--oak-light);
-  border-radius: 20px;
-  padding: 6px 14px;
-  min-height: 40px;
-  background: var(--paper);
-  cursor: pointer;
-  display: inline-flex;
-  gap: 8px;
-  align-items: center;
-  color: var(--ink);
-}
-.chip.on {
-  background: var(--basin);
-  border-color: var(--basin);
-  color: var(--chalk);
+.rank {
+  margin-right: 8px;
 }
 </style>

@@ -86,13 +86,15 @@ const whatItIs = computed(() =>
     </div>
     <p v-if="trouble" role="alert" class="tag stop">{{ trouble }}</p>
     <div v-if="link && !form" class="row">
-      <label class="link"
-        >The link, shown once
-        <input
-          :value="link"
-          readonly
-          @focus="($event.target as HTMLInputElement).select()" /></label
-      ><VBtn variant="outlined" @click="copy">Copy</VBtn
+      <VTextField
+        :model-value="link"
+        label="The link, shown once"
+        readonly
+        hide-details
+        density="compact"
+        class="link"
+        @focus="($event.target as HTMLInputElement).select()"
+      /><VBtn variant="outlined" @click="copy">Copy</VBtn
       ><span class="soft"
         >works until {{ dayAndClock(until, other.practice.timeZone) }}, and once</span
       >
@@ -156,17 +158,6 @@ const whatItIs = computed(() =>
 }
 .link {
   flex: 1 1 320px;
-  font-size: 0.875rem;
-  color: var(--ink-soft);
-}
-.link input {
-  display: block;
-  width: 100%;
-  border: 1.5px solid var(--oak-light);
-  border-radius: 7px;
-  padding: 9px;
-  background: var(--chalk);
-  color: var(--ink);
 }
 p {
   margin: 0;

@@ -90,15 +90,20 @@ async function sign() {
   <p v-if="guardian" class="tag watch">Under 16: a guardian signs</p>
   <fieldset class="kinds">
     <legend class="soft">The client agrees to</legend>
-    <label v-for="kind in offered" :key="kind" :class="{ off: barred[kind] !== undefined }"
-      ><input
-        type="checkbox"
-        :checked="kinds.includes(kind)"
-        :disabled="barred[kind] !== undefined"
-        @change="tick(kind)"
-      /><span>
-        <b>{{ CONSENTS[kind].name }}</b> <span class="soft">{{ said(kind) }}</span>
-      </span></label
+    <VCheckbox
+      v-for="kind in offered"
+      :key="kind"
+      :model-value="kinds.includes(kind)"
+      :disabled="barred[kind] !== undefined"
+      density="compact"
+      hide-details
+      @update:model-value="tick(kind)"
+      ><template #label
+        ><span
+          ><b>{{ CONSENTS[kind].name }}</b
+          >{{ ' ' }}<span class="soft">{{ said(kind) }}</span></span
+        ></template
+      ></VCheckbox
     >
   </fieldset>
   <div v-if="usualLeft">
@@ -154,22 +159,5 @@ p {
   display: flex;
   flex-direction: column;
   gap: 2px;
-}
-.kinds label {
-  display: flex;
-  gap: 10px;
-  align-items: baseline;
-  padding: 5px 0;
-  cursor: pointer;
-}
-.kinds label.off {
-  cursor: default;
-}
-.kinds input {
-  width: 19px;
-  height: 19px;
-  accent-color: var(--basin);
-  transform: translateY(3px);
-  flex: none;
 }
 </style>

@@ -79,19 +79,21 @@ const gradeOf = (event: Event) => Number((event.target as HTMLSelectElement).val
       }}</span>
     </summary>
     <div class="stack mt-2">
-      <div class="row" role="radiogroup" aria-label="Worked half">
-        <span class="soft">Worked:</span
-        ><label v-for="[side, name] in SIDES" :key="side"
-          ><input
-            v-model="worked"
-            type="radio"
-            :value="side"
-            :name="`worked-${moment}`"
-            :disabled="!may || moment === 'after'"
-          />
-          the client's {{ name }}</label
-        >
-      </div>
+      <VRadioGroup
+        v-model="worked"
+        inline
+        hide-details
+        density="compact"
+        label="Worked half"
+        :disabled="!may || moment === 'after'"
+      >
+        <VRadio
+          v-for="[side, name] in SIDES"
+          :key="side"
+          :value="side"
+          :label="`the client's ${name}`"
+        />
+      </VRadioGroup>
       <VTextField
         v-model="light"
         label="Light and position"

@@ -93,14 +93,14 @@ const howMany = computed(() => {
     </summary>
     <div class="stack mt-3">
       <p v-if="trouble" role="alert" class="tag stop">{{ trouble }}</p>
-      <div class="row" role="radiogroup" aria-label="Place">
-        <span class="soft">A dab</span
-        ><label v-for="patchPlace in PATCH_PLACES" :key="patchPlace" class="row"
-          ><input v-model="place" type="radio" :value="patchPlace" name="patch-place" />{{
-            PATCH_PLACE_NAMES[patchPlace]
-          }}</label
-        >
-      </div>
+      <VRadioGroup v-model="place" inline hide-details density="compact" label="A dab">
+        <VRadio
+          v-for="patchPlace in PATCH_PLACES"
+          :key="patchPlace"
+          :value="patchPlace"
+          :label="PATCH_PLACE_NAMES[patchPlace]"
+        />
+      </VRadioGroup>
       <ul class="plainlist">
         <li v-for="ownLine in lines" :key="ownLine.product.id" class="line">
           <span

@@ -61,17 +61,14 @@ const said = computed(
       >
         <span :id="`p-${preference.id}`">{{ preference.name }}</span>
         <div class="row" role="group" :aria-labelledby="`p-${preference.id}`">
-          <button
+          <ToggleChip
             v-for="choice in preference.choices"
             :key="choice.value"
-            type="button"
-            :class="{ on: chosen[preference.id] === choice.value }"
-            :aria-pressed="chosen[preference.id] === choice.value"
+            :on="chosen[preference.id] === choice.value"
             :disabled="!may"
             @click="choose(preference.id, choice.value)"
+            >{{ choice.word }}</ToggleChip
           >
-            {{ choice.word }}
-          </button>
         </div>
       </div>
     </div>
@@ -105,19 +102,5 @@ summary h2 {
 }
 .row {
   gap: 6px;
-}
-button {
-  border: 1.5px solid var(--oak-light);
-  border-radius: 18px;
-  padding: 5px 13px;
-  min-height: 38px;
-  background: var(--paper);
-  color: var(--ink);
-  cursor: pointer;
-}
-.on {
-  background: var(--basin);
-  border-color: var(--basin);
-  color: var(--chalk);
 }
 </style>

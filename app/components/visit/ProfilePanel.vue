@@ -129,9 +129,16 @@ const whatKeepingDoes = computed(() =>
     </form>
     <div v-else-if="!disabled && others.length" class="row add">
       <span class="soft">Not read, but there:</span
-      ><button v-for="other in others" :key="other" type="button" @click="begin(other)">
-        {{ CONDITION_WORDS[other].toLowerCase() }}
-      </button>
+      ><VBtn
+        v-for="other in others"
+        :key="other"
+        rounded="xl"
+        size="small"
+        height="36"
+        variant="outlined"
+        @click="begin(other)"
+        >{{ CONDITION_WORDS[other].toLowerCase() }}</VBtn
+      >
     </div>
     <p v-if="profile.confidence < 1" class="tag watch">
       {{ Math.round(inPercent(profile.confidence)) }} % read: open zones are planned as sensitive
@@ -157,14 +164,5 @@ p {
   gap: 6px;
   margin: 6px 0;
   font-size: 0.875rem;
-}
-.add button {
-  border: 1px solid var(--oak-light);
-  border-radius: 14px;
-  padding: 3px 10px;
-  min-height: 32px;
-  background: var(--paper);
-  color: var(--ink);
-  cursor: pointer;
 }
 </style>

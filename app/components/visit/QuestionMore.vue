@@ -80,31 +80,25 @@ const setOften = (typed: string) => emit('more', { perWeek: perWeekFrom(typed) }
     />
     <div v-if="wants('work')" class="zones" role="group" aria-label="What">
       <span class="soft">What:</span>
-      <button
+      <ToggleChip
         v-for="work in works"
         :key="work.id"
-        type="button"
-        :class="{ on: work.on }"
-        :aria-pressed="work.on"
+        :on="work.on"
         :disabled="disabled"
         @click="work.toggle"
+        >{{ work.name }}</ToggleChip
       >
-        {{ work.name }}
-      </button>
     </div>
     <div v-if="wants('zones')" class="zones" role="group" aria-label="Where">
       <span class="soft">Where:</span>
-      <button
+      <ToggleChip
         v-for="region in REGION_IDS"
         :key="region"
-        type="button"
-        :class="{ on: hasZone(region) }"
-        :aria-pressed="hasZone(region)"
+        :on="hasZone(region)"
         :disabled="disabled"
         @click="toggleZone(region)"
+        >{{ REGION_NAMES[region] }}</ToggleChip
       >
-        {{ REGION_NAMES[region] }}
-      </button>
     </div>
     <VCombobox
       v-if="wants('substances')"
@@ -142,19 +136,5 @@ const setOften = (typed: string) => emit('more', { perWeek: perWeekFrom(typed) }
   flex-wrap: wrap;
   gap: 6px;
   align-items: center;
-}
-.zones button {
-  border: 1px solid var(--oak-light);
-  border-radius: 16px;
-  padding: 5px 12px;
-  cursor: pointer;
-  min-height: 34px;
-  background: var(--paper);
-  color: var(--ink);
-}
-.zones .on {
-  background: var(--clay);
-  color: var(--chalk);
-  border-color: var(--clay);
 }
 </style>

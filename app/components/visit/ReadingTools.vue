@@ -73,17 +73,14 @@ const toggle = (id: ObservationId) => {
   </VBtn>
   <div class="notice" role="group" aria-label="Noticed: tap a word, then the zone">
     <span class="soft small">Noticed? Tap a word, then the zone.</span>
-    <button
+    <ToggleChip
       v-for="own in OBSERVATIONS"
       :key="own.id"
-      type="button"
-      :class="{ on: noticing === own.id }"
-      :aria-pressed="noticing === own.id"
+      :on="noticing === own.id"
       :disabled="!may"
       @click="toggle(own.id)"
+      >{{ own.words }}</ToggleChip
     >
-      {{ own.words }}
-    </button>
   </div>
 </template>
 
@@ -148,8 +145,7 @@ p {
   gap: 5px;
   align-items: center;
 }
-.mores label,
-.notice button {
+.mores label {
   border: 1.5px solid var(--line);
   background: var(--paper);
   border-radius: 16px;
@@ -165,11 +161,6 @@ p {
   border-color: var(--basin);
   background: var(--basin-pale);
   font-weight: 700;
-}
-.notice .on {
-  background: var(--basin);
-  border-color: var(--basin);
-  color: var(--chalk);
 }
 .notice .small {
   flex: 1 1 100%;

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { mdiChevronDown, mdiChevronUp } from '@mdi/js'
 import {
   FINDINGS,
   TOPIC_NAMES,
@@ -36,9 +37,14 @@ const maySweep = computed(
   <section class="panel">
     <div class="between">
       <h2>
-        <button type="button" class="fold" :aria-expanded="open" @click="emit('fold')">
-          {{ TOPIC_NAMES[topic] }} <span class="soft count">{{ count }}</span>
-        </button>
+        <VBtn
+          variant="text"
+          class="fold"
+          :aria-expanded="open"
+          :append-icon="open ? mdiChevronUp : mdiChevronDown"
+          @click="emit('fold')"
+          >{{ TOPIC_NAMES[topic] }}<span class="soft count">{{ count }}</span></VBtn
+        >
       </h2>
       <VBtn v-if="maySweep" variant="outlined" size="small" height="36" @click="emit('sweep')">
         No to the rest
@@ -64,13 +70,9 @@ const maySweep = computed(
   margin-top: 10px;
 }
 .fold {
-  background: none;
-  border: 0;
-  padding: 0;
   font: inherit;
-  cursor: pointer;
-  color: inherit;
-  text-align: left;
+  padding: 0 8px;
+  margin-left: -8px;
 }
 .count {
   font-family: var(--sans);

@@ -84,9 +84,10 @@ async function begin() {
         <tbody>
           <tr v-for="product in tray.products" :key="product.key" :class="{ bad: product.trouble }">
             <td>
-              <input
+              <VCheckbox
                 v-model="laid[product.key]"
-                type="checkbox"
+                density="compact"
+                hide-details
                 :aria-label="`${product.name} laid out`"
               />
             </td>
@@ -184,11 +185,6 @@ async function begin() {
 }
 .big {
   font-size: 1.5rem;
-}
-input[type='checkbox'] {
-  width: 24px;
-  height: 24px;
-  accent-color: var(--basin);
 }
 p {
   margin: 4px 0;
