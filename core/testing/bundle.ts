@@ -1,0 +1,76 @@
+import { NO_POLICY } from '../catalogue/schools/schools'
+import type { VisitBundle } from '../visit/bundle'
+import { allNo, planInput, readAll, RESILIENT, TODAY } from './fixtures'
+
+const NOON = Date.parse(`${TODAY}T12:00:00Z`)
+
+/** A visit as the house would give it: asked, read, not yet planned. Nothing here is a fact. */
+export function visitBundle(more: Partial<VisitBundle> = {}): VisitBundle {
+  const { shelf, devices, licences } = planInput()
+  return {
+    now: NOON,
+    today: TODAY,
+    visit: {
+      id: 'visit',
+      startsAt: NOON,
+      minutes: 60,
+      madeUp: true,
+      evening: false,
+      aims: ['congestion', 'dehydration', 'rest'],
+      school: 'warmCloth',
+      status: 'booked',
+      version: 1,
+      recordText: '',
+      nextVisitAt: null,
+    },
+    client: {
+      id: 'client',
+      name: 'A client',
+      born: '1990-01-01',
+      age: 36,
+      work: null,
+      medicines: '',
+      notes: '',
+      preferences: {},
+      faceHeightMm: 190,
+      faceWidthMm: 140,
+    },
+    staff: { id: 'staff', name: 'A therapist', role: 'owner', licences: [...licences], scope: [] },
+    room: { id: 'room', name: 'Room' },
+    practice: { name: 'House', address: '', phone: '', emergency: '112', timeZone: 'Europe/Oslo' },
+    may: { write: true, seal: true, countersign: false, export: true },
+    answers: allNo(),
+    answered: true,
+    answerVersions: [],
+    previousAnswers: null,
+    fromClient: null,
+    consent: null,
+    signatures: [],
+    withdrawals: [],
+    readings: { madeUp: readAll(RESILIENT), bare: null },
+    whole: {},
+    halves: [],
+    previousReading: null,
+    baseline: null,
+    meters: { today: [], before: [] },
+    plans: [],
+    past: [],
+    poured: [],
+    houseRules: [],
+    lifts: [],
+    policy: NO_POLICY,
+    protocols: [],
+    previousPlan: null,
+    patchTests: [],
+    patchAgain: null,
+    usedProducts: [],
+    shelf: [...shelf],
+    devices: [...devices],
+    events: [],
+    seal: null,
+    record: [],
+    amendments: [],
+    followUp: null,
+    ...more,
+  }
+}
