@@ -7,7 +7,7 @@ export default defineConfig({
   expect: { timeout: 30_000 },
   workers: 1,
   retries: 0,
-  outputDir: '.data/e2e',
+  outputDir: `.data/e2e-${process.env.OAK_E2E_HALF ?? 'all'}`,
   reporter: process.env.PLAYWRIGHT_JSON_OUTPUT_NAME ? [['list'], ['json']] : [['list']],
   use: {
     baseURL: process.env.OAK_TEST_URL ?? 'http://127.0.0.1:4310',

@@ -1,3 +1,4 @@
+import { REACTED_RULE } from '#core/screening/reactions'
 import { z } from 'zod'
 import { CONSENT_IDS } from '#core/catalogue/consultation/consents'
 import { CONTRAINDICATIONS } from '#core/catalogue/consultation/contraindications'
@@ -34,7 +35,7 @@ export const preferencesPut = z.strictObject({ preferences })
 const rule = z
   .string()
   .refine(
-    (rule) => CONTRAINDICATIONS.some((contraindication) => contraindication.id === rule),
+    (rule) => rule === REACTED_RULE || CONTRAINDICATIONS.some((row) => row.id === rule),
     'a row of the table',
   )
 export const liftPost = z.strictObject({ id, rule, word: line(200), reason: said(300) })

@@ -1,4 +1,5 @@
 import type { Poured } from '#core/load/ledger'
+import type { PastReaction } from '#core/screening/reactions'
 import type { Answers } from '#core/screening/answers'
 import type { VisitStatus } from '#core/visit/status'
 
@@ -44,6 +45,8 @@ export interface ClientFile {
     erased: boolean
   }
   answers: Answers | null
+  /** Reactions that no patch test has cleared up. */
+  reactions: PastReaction[]
   toldAt: number | null
   visits: FileVisit[]
   next: { id: string; startsAt: number; minutes: number; room: string; staff: string } | null

@@ -58,26 +58,38 @@ async function buildFor(wanted) {
   if (needed) await ensureBuild()
 }
 
-/** What needs the built application: it is built once, and one house serves. */
+/**
+ * What needs the built application: it is built once. Two houses serve, each with half of the
+ * browser's tests, so that one side's waiting is the other's working time.
+ */
 async function onTheBuild(wanted, built) {
-  const needsHouse = wanted.has('api') || wanted.has('e2e')
   await built
-  if (needsHouse) {
-    const house = await openHouse('test')
-    const env = {
+  const e2e = wanted.has('e2e')
+  await Promise.all([
+    wanted.has('api') || e2e
+      ? inAHouse('test', 54610, 4390, async (env) => {
+          if (wanted.has('api'))
+            await vitest(tally, 'api', 'Over the wire, on real PostgreSQL', env)
+          if (e2e) await playwright(tally, env, 1)
+        })
+      : undefined,
+    e2e ? inAHouse('test-beside', 54660, 4440, (env) => playwright(tally, env, 2)) : undefined,
+  ])
+  await faults(wanted)
+}
+
+async function inAHouse(name, firstPort, wantedPort, work) {
+  const house = await openHouse(name, { firstPort, wanted: wantedPort })
+  try {
+    await work({
       OAK_TEST_URL: house.address,
       OAK_TEST_OWNER_DB: house.cluster.url('owner'),
       OAK_TEST_APP_DB: house.cluster.url('app'),
       OAK_TEST_SECRETS: house.cluster.secretsFile,
-    }
-    try {
-      if (wanted.has('api')) await vitest(tally, 'api', 'Over the wire, on real PostgreSQL', env)
-      if (wanted.has('e2e')) await playwright(tally, env)
-    } finally {
-      await house.close()
-    }
+    })
+  } finally {
+    await house.close()
   }
-  await faults(wanted)
 }
 
 /** Has a house of its own: whichever side is done first runs it. */

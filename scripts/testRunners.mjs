@@ -115,12 +115,16 @@ export function vitest(tally, project, title, env = {}) {
   })
 }
 
-export function playwright(tally, env) {
-  const report = join(OUT, 'e2e.json')
-  return counted(tally, 'In a real browser', {
+/**
+ * Half of the browser's tests, in a house of its own.
+ * @param half 1 or 2
+ */
+export function playwright(tally, env, half) {
+  const report = join(OUT, `e2e-${half}.json`)
+  return counted(tally, `In a real browser, ${half} of 2`, {
     report,
-    env: { ...env, PLAYWRIGHT_JSON_OUTPUT_NAME: report },
-    args: [PLAYWRIGHT, 'test', '--project', 'e2e'],
+    env: { ...env, PLAYWRIGHT_JSON_OUTPUT_NAME: report, OAK_E2E_HALF: String(half) },
+    args: [PLAYWRIGHT, 'test', '--project', 'e2e', `--shard=${half}/2`],
     read: ({ stats }) => ({
       passed: stats.expected,
       failed: stats.unexpected + stats.flaky,

@@ -7,11 +7,14 @@ import { daysBetween } from '#core/screening/days'
 import { useApi } from '~/composables/useApi'
 
 useHead({ title: 'Shelf · Oak Basin' })
+interface ShelfRow {
+  product: Product
+  suspected: number
+  lots: (Lot & { trouble: string | null })[]
+}
 const api = useApi()
 const { data } = await useAsyncData('shelf', () =>
-  api<{ today: string; items: { product: Product; lots: (Lot & { trouble: string | null })[] }[] }>(
-    '/api/shelf',
-  ),
+  api<{ today: string; items: ShelfRow[] }>('/api/shelf'),
 )
 const search = ref('')
 const rows = computed(() =>
@@ -28,6 +31,8 @@ function strength(product: Product): string {
   const { percent, name } = product.acid
   return `${percent} % ${name} acid, ${sour || 'pH not known'}: ${freeAcidOf(product).toFixed(1)} % free`
 }
+const suspectedWords = (count: number) =>
+  `suspected of ${count === 1 ? 'a reaction' : `${count} reactions`}`
 const left = (lot: Lot) => (data.value ? daysBetween(data.value.today, lot.expires) : 0)
 function activesOf(product: Product): string {
   const names = ingredientsIn(product.inci).map((active) => INGREDIENTS[active].name)
@@ -60,7 +65,9 @@ function activesOf(product: Product): string {
           <template v-for="i in rows" :key="i.product.id"
             ><tr v-for="lot in i.lots" :key="lot.id">
               <td>
-                <b>{{ i.product.name }}</b>
+                <b>{{ i.product.name }}</b><span v-if="i.suspected" class="tag watch suspected">{{
+                  suspectedWords(i.suspected)
+                }}</span>
               </td>
               <td>{{ KIND_NAMES[i.product.kind] }}</td>
               <td class="figures">
@@ -117,5 +124,8 @@ function activesOf(product: Product): string {
 .search {
   max-width: 420px;
   margin: 10px 0 14px;
+}
+.suspected {
+  margin-left: 8px;
 }
 </style>

@@ -35,6 +35,8 @@ export interface PlanInput {
   shelf: readonly ShelfItem[]
   /** Products that wait for a patch test, or reacted at one: why, by product. */
   patch: Readonly<Record<string, string>>
+  /** Products suspected of a reaction of this client, each with why it stays on the shelf. */
+  suspected: Readonly<Record<string, string>>
   devices: readonly DeviceKind[]
   licences: readonly LicenceId[]
   school: SchoolId

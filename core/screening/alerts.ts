@@ -1,4 +1,5 @@
 import { FINDING_ORDER, FINDINGS } from '../catalogue/consultation/findings'
+import type { PastReaction } from './reactions'
 import type { Answers } from './answers'
 
 /** What stands beside a client's name wherever it is shown. */
@@ -8,9 +9,17 @@ export interface Alert {
   unsure: boolean
 }
 
-/** The alerts of a client, in the order of the questions; an unsure answer is one too. */
-export function alertsOf(answers: Answers): Alert[] {
-  return FINDING_ORDER.flatMap((finding): Alert[] => {
+/**
+ * The alerts of a client: what they reacted to, then the answers in the order of the questions; an
+ * unsure answer is one too.
+ * @param reactions those that no patch test has cleared up
+ */
+export function alertsOf(
+  answers: Answers,
+  reactions: readonly Pick<PastReaction, 'productName'>[] = [],
+): Alert[] {
+  const reacted = [...new Set(reactions.map(({ productName }) => productName))]
+  const told = FINDING_ORDER.flatMap((finding): Alert[] => {
     const answer = answers[finding]
     const word = FINDINGS[finding].alert
     if (!answer || !word || answer.say === 'no') return []
@@ -19,4 +28,5 @@ export function alertsOf(answers: Answers): Alert[] {
       finding === 'allergy' ? `allergy: ${answer.substances?.join(', ') || 'not named'}` : word
     return [{ text: unsure ? `${named}? ask before` : named, unsure }]
   })
+  return [...reacted.map((name) => ({ text: `reacted: ${name}`, unsure: false })), ...told]
 }

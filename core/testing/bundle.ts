@@ -62,6 +62,7 @@ export function visitBundle(more: Partial<VisitBundle> = {}): VisitBundle {
     protocols: [],
     previousPlan: null,
     patchTests: [],
+    reactions: [],
     patchAgain: null,
     usedProducts: [],
     shelf: [...shelf],

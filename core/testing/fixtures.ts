@@ -97,6 +97,7 @@ export function planInput(
       lots: [lot(productKind)],
     })),
     patch: {},
+    suspected: {},
     devices: DEVICE_KINDS,
     licences: LICENCE_IDS,
     school: 'warmCloth',

@@ -12,6 +12,7 @@ import type { Signature, Withdrawal } from '../screening/consent'
 import type { HouseRule } from '../screening/houseRules'
 import type { Lift } from '../screening/lifts'
 import type { PatchTest } from '../screening/patch'
+import type { PastReaction } from '../screening/reactions'
 import type { AskAgain } from '../screening/retest'
 import type { ScopeLine } from '../screening/scope'
 import type { HalfFace } from '../skin/halves'
@@ -123,6 +124,8 @@ export interface VisitBundle {
   /** What was done at the visit before, as planned last. */
   previousPlan: { at: number; steps: PlanStep[] } | null
   patchTests: PatchTest[]
+  /** Reactions of this client for which a product was suspected, the latest first. */
+  reactions: PastReaction[]
   /** From when on an earlier patch test no longer counts. */
   patchAgain: AskAgain | null
   /** Products that were used here before. */

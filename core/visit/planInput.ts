@@ -17,6 +17,7 @@ import { screen, type Bar, type Verdict } from '../screening/verdict'
 import { deriveProfile, type Profile } from '../skin/profile'
 import { overlay, readRegion, type Grade, type Readings } from '../skin/readings'
 import { dwellWindow } from '../timing/schedule'
+import { REACTED_RULE, reactionBars, suspicion } from '../screening/reactions'
 import { isSensitive } from '../planning/today/adapt'
 import type { FoldContext } from '../treatment/fold'
 
@@ -50,9 +51,15 @@ export function screenHere(
   }
 }
 
-/** What earlier work keeps from being done today: it joins the verdict on the screen. */
-export const restsOf = (pick: Pick<VisitBundle, 'past' | 'today'>): Bar[] =>
-  restBars(pick.past, pick.today)
+/** What earlier visits keep from being done today: it joins the verdict on the screen. */
+export const restsOf = (
+  pick: Pick<VisitBundle, 'past' | 'today' | 'reactions' | 'patchTests' | 'lifts'>,
+): Bar[] => [
+  ...restBars(pick.past, pick.today),
+  ...(pick.lifts.some((lift) => lift.rule === REACTED_RULE)
+    ? []
+    : reactionBars(pick.reactions, pick.patchTests)),
+]
 
 /** Settling in, sitting up and clearing are steps of the plan; the slot is the booked time. */
 export function toPlanInput(
@@ -81,6 +88,7 @@ export function toPlanInput(
     ),
     shelf: bundle.shelf,
     patch: patchBars(bundle, profile),
+    suspected: suspectedHere(bundle),
     devices: bundle.devices,
     licences: bundle.staff.licences,
     school: bundle.visit.school,
@@ -90,6 +98,17 @@ export function toPlanInput(
     aims: bundle.visit.aims,
     faceSize: { height: bundle.client.faceHeightMm / 10, width: bundle.client.faceWidthMm / 10 },
   }
+}
+
+/** Bottles under suspicion, unless a licensed person has set that aside for this visit. */
+function suspectedHere(bundle: VisitBundle): Record<string, string> {
+  if (bundle.lifts.some((lift) => lift.rule === REACTED_RULE)) return {}
+  return Object.fromEntries(
+    bundle.shelf.flatMap(({ product }) => {
+      const why = suspicion(product, bundle.reactions, bundle.patchTests)
+      return why === undefined ? [] : [[product.id, why]]
+    }),
+  )
 }
 
 function patchBars(bundle: VisitBundle, profile: Profile): Record<string, string> {

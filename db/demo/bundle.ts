@@ -73,6 +73,7 @@ export function demoBundle(
     protocols: [],
     previousPlan: null,
     patchTests: [],
+    reactions: [],
     usedProducts: [],
     patchAgain: null,
     readings: { madeUp: zones, bare: null },

@@ -9,6 +9,7 @@ import type {
   withdrawalPost,
 } from '#contracts/care'
 import { CONTRAINDICATIONS } from '#core/catalogue/consultation/contraindications'
+import { REACTED_RULE } from '#core/screening/reactions'
 import { liftTrouble } from '#core/screening/lifts'
 import { tooEarly } from '#core/screening/patch'
 import { clients, halfFaces, lifts, patchReads, patchTests, plans, withdrawals } from '#db/schema'
@@ -65,10 +66,13 @@ export async function setAside(
   if (me.role === 'trainee') throw forbidden('A trainee sets nothing aside: ask a colleague.')
   if (visit.status !== 'booked')
     throw refused('Treatment has begun: nothing is set aside any more.')
-  const row = CONTRAINDICATIONS.find((contraindication) => contraindication.id === body.rule)
-  if (!row) throw notFound()
-  const trouble = liftTrouble(row, { role: me.role, licences: await myScope(me, today) }, body.word)
-  if (trouble !== undefined) throw refused(trouble)
+  if (body.rule !== REACTED_RULE) {
+    const row = CONTRAINDICATIONS.find((contraindication) => contraindication.id === body.rule)
+    if (!row) throw notFound()
+    const who = { role: me.role, licences: await myScope(me, today) }
+    const trouble = liftTrouble(row, who, body.word)
+    if (trouble !== undefined) throw refused(trouble)
+  }
   await database()
     .insert(lifts)
     .values({

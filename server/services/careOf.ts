@@ -15,6 +15,7 @@ import {
 } from '#db/schema'
 import type { Visit } from './access'
 import { database } from './database'
+import { reactionsOf } from './reactionsOf'
 
 /** How much of a client's past is looked through. */
 const MOST = 40
@@ -24,16 +25,19 @@ const MOST = 40
  * more strictly, halves compared, products used before.
  */
 export async function careOf(visit: Visit) {
-  const [tests, patchAgain, back, asides, rules, halves, usedProducts] = await Promise.all([
-    testsOf(visit.clientId),
-    patchAgainFor(visit.clientId),
-    database().select().from(withdrawals).where(eq(withdrawals.clientId, visit.clientId)),
-    setAsideOn(visit.id),
-    database().select().from(houseRules).where(isNull(houseRules.endedAt)).orderBy(houseRules.at),
-    halvesOf(visit.id),
-    usedBefore(visit.clientId),
-  ])
+  const [reactions, tests, patchAgain, back, asides, rules, halves, usedProducts] =
+    await Promise.all([
+      reactionsOf(visit.clientId),
+      testsOf(visit.clientId),
+      patchAgainFor(visit.clientId),
+      database().select().from(withdrawals).where(eq(withdrawals.clientId, visit.clientId)),
+      setAsideOn(visit.id),
+      database().select().from(houseRules).where(isNull(houseRules.endedAt)).orderBy(houseRules.at),
+      halvesOf(visit.id),
+      usedBefore(visit.clientId),
+    ])
   return {
+    reactions,
     patchTests: tests,
     patchAgain,
     withdrawals: back.map((row) => ({ kinds: row.kinds, at: row.at.getTime() })),
@@ -44,7 +48,7 @@ export async function careOf(visit: Visit) {
   }
 }
 
-async function testsOf(clientId: string): Promise<PatchTest[]> {
+export async function testsOf(clientId: string): Promise<PatchTest[]> {
   const db = database()
   const tests = await db.select().from(patchTests).where(eq(patchTests.clientId, clientId))
   if (tests.length === 0) return []

@@ -1,11 +1,14 @@
 import { and, asc, desc, eq, gte } from 'drizzle-orm'
 import type { ClientFile, FileImport } from '#contracts/clientFile'
+import { openReactions } from '#core/screening/reactions'
 import { pouredAtHome } from '#core/load/home'
 import { consultations, imports, rooms, staff, visits } from '#db/schema'
 import type { Client } from './access'
 import { database } from './database'
 import { ageOn, dayBounds, dayIn } from './dates'
+import { testsOf } from './careOf'
 import { pastOf, visitsOf } from './past'
+import { reactionsOf } from './reactionsOf'
 import { thePractice } from './practice'
 
 /** A client's file in one reply. Rights are checked by the caller. */
@@ -13,12 +16,14 @@ export async function readFile(client: Client): Promise<ClientFile> {
   const { timeZone } = await thePractice()
   const now = new Date()
   const today = dayIn(timeZone, now)
-  const [history, { poured }, told, next, imported] = await Promise.all([
+  const [history, { poured }, told, next, imported, reactions, tests] = await Promise.all([
     visitsOf(client.id),
     pastOf(client.id, now, timeZone),
     lastTold(client.id),
     nextBooked(client.id, dayBounds(timeZone, today).from),
     importedFor(client.id),
+    reactionsOf(client.id),
+    testsOf(client.id),
   ])
   const atHome = pouredAtHome(told?.answers ?? {}, today, true)
   return {
@@ -27,6 +32,7 @@ export async function readFile(client: Client): Promise<ClientFile> {
     timeZone,
     client: clientPart(client, today),
     answers: told?.answers ?? null,
+    reactions: openReactions(reactions, tests),
     toldAt: told?.at.getTime() ?? null,
     visits: history.map((visit) => ({
       id: visit.id,

@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { alertsOf } from '#core/screening/alerts'
+import type { PastReaction } from '#core/screening/reactions'
 import type { Answers } from '#core/screening/answers'
 
 /** What stands beside a client's name, the same wherever it is shown. */
-const props = defineProps<{ answers: Answers }>()
-const alerts = computed(() => alertsOf(props.answers))
+const props = defineProps<{ answers: Answers; reactions?: readonly PastReaction[] }>()
+const alerts = computed(() => alertsOf(props.answers, props.reactions))
 </script>
 
 <template>

@@ -4,6 +4,7 @@ import { CONTRAINDICATIONS } from '#core/catalogue/consultation/contraindication
 import { FINDINGS } from '#core/catalogue/consultation/findings'
 import { nameRegions } from '#core/face/regions'
 import { REGION_IDS } from '#core/face/zones'
+import { REACTED_RULE } from '#core/screening/reactions'
 import type { Bar } from '#core/screening/verdict'
 import { sayProblem } from '~/composables/useApi'
 import { useSession } from '~/stores/session'
@@ -32,10 +33,13 @@ const mayTry = computed(
     props.bar.ask === undefined &&
     (props.bar.lifts === 'therapist' || props.bar.lifts === 'doctor') &&
     session.me?.role !== 'trainee' &&
-    CONTRAINDICATIONS.some(
-      (contraindication) => contraindication.id === props.bar.rule && !contraindication.visit,
-    ),
+    (props.bar.rule === REACTED_RULE ||
+      CONTRAINDICATIONS.some((row) => row.id === props.bar.rule && !row.visit)),
 )
+const called = computed(() => {
+  if (props.bar.finding) return FINDINGS[props.bar.finding].short
+  return props.bar.rule === REACTED_RULE ? 'reacted here' : 'earlier work'
+})
 const asking = ref(false)
 const reason = ref('')
 const word = ref('')
@@ -61,8 +65,7 @@ async function aside() {
   <li class="bar">
     <details>
       <summary>
-        <b>{{ bar.finding ? FINDINGS[bar.finding].short : 'earlier work' }}</b>{{ where }}<br />{{
-          bar.sentence
+        <b>{{ called }}</b>{{ where }}<br />{{ bar.sentence
         }}<template v-if="bar.until">
           <b class="figures">Until {{ bar.until }}.</b></template
         >
@@ -78,9 +81,7 @@ async function aside() {
         height="38"
         variant="outlined"
         @click="asking = true"
-        >Set aside for today<span class="sr"
-          >: {{ bar.finding ? FINDINGS[bar.finding].short : bar.rule }}</span
-        ></VBtn
+        >Set aside for today<span class="sr">: {{ called }}</span></VBtn
       >
       <form v-if="asking" class="stack aside" novalidate @submit.prevent="aside">
         <VTextField

@@ -35,7 +35,11 @@ const waits = computed(() => props.verdict.prevented.filter((bar) => bar.ask ===
 /** Bottles that an answer keeps on the shelf, each with what it holds. */
 const shelved = computed(() =>
   (visit.bundle?.shelf ?? []).flatMap(({ product }) => {
-    const bars = productBars(product, props.verdict, props.answers)
+    const suspected = visit.input?.suspected[product.id]
+    const bars = [
+      ...productBars(product, props.verdict, props.answers),
+      ...(suspected === undefined ? [] : [{ text: suspected }]),
+    ]
     return bars.length > 0
       ? [
           {

@@ -43,7 +43,7 @@ async function edited() {
           <h1>{{ file.client.name }}</h1>
           <p class="soft">{{ about }}</p>
           <div class="row tags">
-            <AlertTags v-if="file.answers" :answers="file.answers">
+            <AlertTags v-if="file.answers" :answers="file.answers" :reactions="file.reactions">
               <span class="tag good">no alerts at the last consultation</span>
             </AlertTags>
             <span v-else class="tag watch">never consulted</span>

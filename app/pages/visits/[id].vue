@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { STOP_IDS, STOP_NAMES, stopMark } from '#core/visit/stops'
+import { openReactions } from '#core/screening/reactions'
 import { clock } from '~/composables/dates'
 import { sayProblem } from '~/composables/useApi'
 import { useVisit } from '~/stores/visit'
@@ -18,6 +19,9 @@ const { error } = await useAsyncData(
 useHead({ title: () => `${visit.bundle?.client.name ?? 'Visit'} · Oak Basin` })
 const stop = computed(() => route.path.split('/').pop() ?? '')
 const bundle = computed(() => visit.bundle)
+const reacted = computed(() =>
+  bundle.value ? openReactions(bundle.value.reactions, bundle.value.patchTests) : [],
+)
 const about = computed(() => {
   const own = bundle.value
   if (!own) return ''
@@ -49,7 +53,7 @@ const stops = computed(() =>
               <NuxtLink :to="`/people/${bundle.client.id}`">{{ bundle.client.name }}</NuxtLink>
             </h1>
             <span class="soft">{{ about }}</span>
-            <AlertTags :answers="bundle.answers" />
+            <AlertTags :answers="bundle.answers" :reactions="reacted" />
           </div>
           <div id="stop-action" class="row" />
         </div>

@@ -6,6 +6,7 @@ import { SUITS } from '../../catalogue/products/suits'
 import { TECHNIQUES } from '../../catalogue/techniques/techniques'
 import { freeAcidOf } from '../../dosing/freeAcid'
 import { lotBars, productBars, type ProductBar } from '../../screening/products'
+import { REACTED_RULE } from '../../screening/reactions'
 import { strengthBars } from '../../screening/strength'
 import type { Profile } from '../../skin/profile'
 import type { PlanInput } from '../input'
@@ -24,10 +25,12 @@ export function productTrouble(
   rows: readonly Adaptation[] = ADAPTATIONS,
 ): ProductBar[] {
   const patch = input.patch[product.id]
+  const suspected = input.suspected[product.id]
   const own = [
     ...productBars(product, input.verdict, input.answers),
     ...avoidedBars(product, input, rows),
     ...strengthBars(product, input.daylight),
+    ...(suspected === undefined ? [] : [{ rule: REACTED_RULE, text: suspected }]),
     ...(patch === undefined ? [] : [{ rule: 'patch-test', text: patch }]),
   ]
   if (own.length > 0) return own
