@@ -171,6 +171,7 @@ export const eventBody = z.discriminatedUnion('kind', [
     millilitres: z.number().min(0).max(200, 'at most 200 mL'),
   }),
   z.strictObject({ kind: z.literal('replanned'), version: z.int().min(2).max(99), reason: note }),
+  z.strictObject({ kind: z.literal('confirmed'), key, rules: z.array(line(60)).max(12) }),
   z.strictObject({ kind: z.literal('note'), text: note }),
   z.strictObject({ kind: z.literal('finished') }),
 ])

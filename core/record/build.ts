@@ -122,6 +122,7 @@ function lineFor(
     else if (dwell < rest.earliest)
       deviations.push(`rested ${dwell} min, earliest ${rest.earliest}`)
   }
+  if (state.unconfirmed.includes(step.key)) deviations.push('done without confirming first')
   const swapped = state.products[step.key]
   if (swapped) deviations.push(`product swapped: ${swapped.reason}`)
   for (const endedZone of state.endedZones[step.key] ?? [])

@@ -152,8 +152,8 @@ describe('setting a row aside', () => {
           lifts.map((rule) => ({ rule, word: '', reason: 'r', by: 'b', at: 0 })),
         ),
       ).bars.map((bar) => bar.rule)
-    expect(rules([])).toEqual(['pregnancy-current', 'pregnancy-heat'])
-    expect(rules(['pregnancy-heat'])).toEqual(['pregnancy-current'])
+    expect(rules([])).toEqual(['pregnancy-current', 'pregnancy-heat', 'pregnancy-position'])
+    expect(rules(['pregnancy-heat'])).toEqual(['pregnancy-current', 'pregnancy-position'])
   })
 })
 

@@ -8,6 +8,7 @@ import {
 import { FINDINGS, type FindingId } from '../catalogue/consultation/findings'
 import type { FamilyId } from '../catalogue/kinds'
 import { REGION_IDS, ZONES, type RegionId } from '../face/zones'
+import type { Confirmation } from './confirm'
 import type { Answer, Answers } from './answers'
 import { openQuestions, unsureQuestions } from './answers'
 import { addDays, daysBetween, isDay } from './days'
@@ -44,6 +45,10 @@ export interface Verdict {
   bars: readonly Bar[]
   limit: Required<Limit>
   limitRules: readonly { rule: string; limit: Limit; sentence: string }[]
+  /** What has to be seen to before a step of some families. */
+  confirms: readonly Confirmation[]
+  /** How the client lies today. */
+  positions: readonly { rule: string; say: string }[]
   /** Allergen words and families that no product may hold. */
   substances: readonly Named[]
   open: readonly FindingId[]
@@ -66,6 +71,8 @@ export function screen(
   const bars: Bar[] = []
   const limitRules: { rule: string; limit: Limit; sentence: string }[] = []
   const substances: Named[] = []
+  const confirms: Confirmation[] = []
+  const positions: { rule: string; say: string }[] = []
   const limit = { ...NO_LIMIT }
   for (const row of rows) {
     const answer = answers[row.finding]
@@ -86,6 +93,9 @@ export function screen(
         (limit.tolerancePercent * (row.limit.tolerancePercent ?? 100)) / 100,
       )
     }
+    if (row.confirm !== undefined)
+      confirms.push({ rule: row.id, families: row.families, say: row.confirm })
+    if (row.position !== undefined) positions.push({ rule: row.id, say: row.position })
     for (const substance of row.substances === 'answered'
       ? answer?.say === 'yes'
         ? (answer.substances ?? [])
@@ -98,6 +108,8 @@ export function screen(
     bars,
     limit,
     limitRules,
+    confirms,
+    positions,
     substances,
     open: openQuestions(answers),
     unsure: unsureQuestions(answers),

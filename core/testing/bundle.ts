@@ -4,6 +4,34 @@ import { allNo, planInput, readAll, RESILIENT, TODAY } from './fixtures'
 
 const NOON = Date.parse(`${TODAY}T12:00:00Z`)
 
+/** Nothing signed, tested, treated or written before. */
+const NOTHING_BEFORE = {
+  signatures: [],
+  withdrawals: [],
+  whole: {},
+  halves: [],
+  previousReading: null,
+  baseline: null,
+  meters: { today: [], before: [] },
+  plans: [],
+  past: [],
+  poured: [],
+  houseRules: [],
+  lifts: [],
+  policy: NO_POLICY,
+  protocols: [],
+  previousPlan: null,
+  patchTests: [],
+  reactions: [],
+  patchAgain: null,
+  usedProducts: [],
+  events: [],
+  seal: null,
+  record: [],
+  amendments: [],
+  followUp: null,
+} satisfies Partial<VisitBundle>
+
 /** A visit as the house would give it: asked, read, not yet planned. Nothing here is a fact. */
 export function visitBundle(more: Partial<VisitBundle> = {}): VisitBundle {
   const { shelf, devices, licences } = planInput()
@@ -45,33 +73,10 @@ export function visitBundle(more: Partial<VisitBundle> = {}): VisitBundle {
     previousAnswers: null,
     fromClient: null,
     consent: null,
-    signatures: [],
-    withdrawals: [],
     readings: { madeUp: readAll(RESILIENT), bare: null },
-    whole: {},
-    halves: [],
-    previousReading: null,
-    baseline: null,
-    meters: { today: [], before: [] },
-    plans: [],
-    past: [],
-    poured: [],
-    houseRules: [],
-    lifts: [],
-    policy: NO_POLICY,
-    protocols: [],
-    previousPlan: null,
-    patchTests: [],
-    reactions: [],
-    patchAgain: null,
-    usedProducts: [],
+    ...NOTHING_BEFORE,
     shelf: [...shelf],
     devices: [...devices],
-    events: [],
-    seal: null,
-    record: [],
-    amendments: [],
-    followUp: null,
     ...more,
   }
 }

@@ -5,6 +5,7 @@ import { TRAY_RULES, warmUpOf, type TrayRule } from '../catalogue/techniques/lin
 import { amountFor, fingertipUnits, type Amount } from '../dosing/amount'
 import { mixFor, type Mix } from '../dosing/mixing'
 import { schedule } from '../timing/schedule'
+import { confirmationsFor } from '../screening/confirm'
 import { productTrouble } from '../planning/today/bottles'
 import type { PlanInput, ShelfItem } from '../planning/input'
 import { linenFor, type Linen } from './linen'
@@ -37,6 +38,8 @@ export interface Tray {
   products: readonly TrayProduct[]
   devices: readonly TrayDevice[]
   linen: readonly Linen[]
+  /** What to see to before which steps, and how the client lies. */
+  confirms: readonly { say: string; steps: readonly string[] }[]
   missing: readonly string[]
 }
 
@@ -60,11 +63,24 @@ export function trayFor(
     products,
     devices,
     linen: linenFor(input, steps, jars, rules),
+    confirms: confirmsIn(input, steps),
     missing: [
       ...laid.flatMap((one) => one.missing),
       ...devices.filter((device) => !device.ready).map((device) => `${device.name}: not ready`),
     ],
   }
+}
+
+/** Each thing to see to, once, with the steps that wait for it; positions hold for the whole. */
+function confirmsIn({ verdict }: PlanInput, steps: readonly PlanStep[]) {
+  const waiting = new Map<string, Set<string>>()
+  for (const { say } of verdict.positions) waiting.set(say, new Set())
+  for (const step of steps) {
+    const technique = TECHNIQUES[step.technique]
+    for (const { say } of confirmationsFor(technique, verdict))
+      waiting.set(say, (waiting.get(say) ?? new Set()).add(technique.name))
+  }
+  return [...waiting].map(([say, names]) => ({ say, steps: [...names] }))
 }
 
 /** What is measured out of a jar, by a spatula that is clean and dry. */

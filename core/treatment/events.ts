@@ -26,6 +26,7 @@ export type EventBody =
   | { kind: 'productSwapped'; key: string; productId: string; reason: string }
   | { kind: 'amountTaken'; key: string; productId: string; lotId: string; millilitres: number }
   | { kind: 'replanned'; version: number; reason: string }
+  | { kind: 'confirmed'; key: string; rules: readonly string[] }
   | { kind: 'note'; text: string }
   | { kind: 'finished' }
 

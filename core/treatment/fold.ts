@@ -5,6 +5,7 @@ import type { Grade, Readings } from '../skin/readings'
 import { takesOff } from '../timing/removal'
 import type { DwellFor } from '../timing/schedule'
 import { inOrder, type EventBody, type TreatmentEvent } from './events'
+import { unconfirmed } from './confirm'
 import { judge, type Judgement } from './stop'
 
 export interface DoneStep {
@@ -54,6 +55,10 @@ export interface RoomState {
   settings: Readonly<Record<string, number>>
   products: Readonly<Record<string, { productId: string; reason: string }>>
   taken: Readonly<Record<string, { productId: string; lotId: string; millilitres: number }>>
+  /** What was confirmed before a step, by step. */
+  confirmed: Readonly<Record<string, { at: number; rules: readonly string[] }>>
+  /** Steps that were ended although something was not confirmed before. */
+  unconfirmed: readonly string[]
   notes: readonly { at: number; text: string }[]
   replans: readonly { at: number; version: number; reason: string }[]
 }
@@ -62,6 +67,8 @@ export interface FoldContext {
   /** Steps of every version of the plan, by number. */
   plans: Readonly<Record<number, readonly PlanStep[]>>
   dwellOf: DwellFor
+  /** Rules whose confirmation a step waits for. */
+  confirmsOf?: (step: PlanStep) => readonly string[]
   /** Redness of each region when the treatment started. */
   baseline: Partial<Record<RegionId, Grade>>
 }
@@ -80,6 +87,8 @@ export function fold(events: readonly TreatmentEvent[], context: FoldContext): R
     settings: {},
     products: {},
     taken: {},
+    confirmed: {},
+    unconfirmed: [],
     notes: [],
     replans: [],
   }
@@ -198,6 +207,12 @@ function keep(draft: Draft, at: number, kept: Kept): void {
       draft.version = kept.version
       draft.replans.push({ at, version: kept.version, reason: kept.reason })
       return
+    case 'confirmed':
+      draft.confirmed[kept.key] = {
+        at,
+        rules: [...new Set([...(draft.confirmed[kept.key]?.rules ?? []), ...kept.rules])],
+      }
+      return
     case 'note':
       draft.notes.push({ at, text: kept.text })
       return
@@ -237,6 +252,7 @@ function endStep(
   clock.heldInStep = 0
   const step = findStep(draft, context, extract.key)
   if (!step || extract.kind === 'stepSkipped') return
+  if (unconfirmed(draft, context, step).length > 0) draft.unconfirmed.push(step.key)
   const window = context.dwellOf(step)
   if (window)
     draft.resting.push({ key: step.key, regions: step.regions, since: event.at, ...window })

@@ -18,6 +18,8 @@ import { deriveProfile, type Profile } from '../skin/profile'
 import { overlay, readRegion, type Grade, type Readings } from '../skin/readings'
 import { dwellWindow } from '../timing/schedule'
 import { REACTED_RULE, reactionBars, suspicion } from '../screening/reactions'
+import { TECHNIQUES } from '../catalogue/techniques/techniques'
+import { confirmationsFor } from '../screening/confirm'
 import { isSensitive } from '../planning/today/adapt'
 import type { FoldContext } from '../treatment/fold'
 
@@ -145,6 +147,8 @@ export function foldContext(bundle: VisitBundle, input: PlanInput): FoldContext 
   return {
     plans: Object.fromEntries(bundle.plans.map((plan) => [plan.version, plan.steps])),
     dwellOf: (step) => dwellWindow(step, sensitive),
+    confirmsOf: (step) =>
+      confirmationsFor(TECHNIQUES[step.technique], input.verdict).map(({ rule }) => rule),
     baseline,
   }
 }

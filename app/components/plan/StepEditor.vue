@@ -3,6 +3,7 @@ import type { PlanStep } from '#core/catalogue/techniques/step'
 import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
 import { amountFor, roundingWords } from '#core/dosing/amount'
 import type { PlanInput } from '#core/planning/input'
+import { confirmationsFor } from '#core/screening/confirm'
 import { minutes, SHORTEST_STEP } from '#core/units'
 
 /** Minutes, passes, setting and bottle of the chosen step. */
@@ -14,6 +15,7 @@ const bottles = computed(() =>
     .filter((item) => item.product.kind === technique.value.product)
     .map(({ product }) => ({ value: product.id, title: product.name })),
 )
+const firsts = computed(() => confirmationsFor(technique.value, props.input.verdict))
 const amount = computed(() => {
   const { productId, regions } = props.step
   const item = props.input.shelf.find((one) => one.product.id === productId)
@@ -69,4 +71,5 @@ const amount = computed(() => {
     @update:model-value="(productId: string) => emit('set', { productId })"
   />
   <p v-if="amount" class="soft figures">{{ amount }}</p>
+  <p v-for="first in firsts" :key="first.say" class="first"><b>First</b> {{ first.say }}</p>
 </template>

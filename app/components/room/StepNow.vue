@@ -11,7 +11,7 @@ import { useRoom } from '~/stores/room'
 import { useVisit } from '~/stores/visit'
 
 /** The one thing now: what, how, with what, how long, and how it is known to be done. */
-const props = defineProps<{ step: PlanStep; warn: string }>()
+const props = defineProps<{ step: PlanStep; warn: string; first: readonly string[] }>()
 const room = useRoom()
 const visit = useVisit()
 const technique = computed(() => TECHNIQUES[props.step.technique])
@@ -44,6 +44,9 @@ const turnTo = (setting: number) =>
     <NuxtLink :to="`/visits/${visit.bundle?.visit.id}/plan`" class="quiet">plan</NuxtLink>
   </p>
   <h1>{{ technique.name }}</h1>
+  <ul v-if="first.length" class="plainlist first" aria-label="First">
+    <li v-for="say in first" :key="say">First: {{ say.toLowerCase() }}</li>
+  </ul>
   <p class="hand">{{ technique.hand }}</p>
   <p class="dim">{{ nameRegions(step.regions) }}{{ product }}</p>
   <div class="time">
@@ -88,6 +91,14 @@ h1 {
 }
 .of {
   font-size: 1.9rem;
+}
+.first {
+  color: var(--coal-ink);
+  background: var(--glow);
+  border-radius: 8px;
+  padding: 8px 12px;
+  font-size: 1.3rem;
+  font-weight: 650;
 }
 .cue {
   color: var(--leaf);

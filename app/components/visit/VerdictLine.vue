@@ -40,6 +40,11 @@ const called = computed(() => {
   if (props.bar.finding) return FINDINGS[props.bar.finding].short
   return props.bar.rule === REACTED_RULE ? 'reacted here' : 'earlier work'
 })
+const about = computed(() => {
+  const families = props.bar.families.map((family) => FAMILY_NAMES[family]).join(', ')
+  if (!families) return 'Concerns the whole visit'
+  return `${props.bar.does === 'restricts' ? 'Concerns' : 'Stops'}: ${families}`
+})
 const asking = ref(false)
 const reason = ref('')
 const word = ref('')
@@ -71,10 +76,7 @@ async function aside() {
         >
         <span class="soft">{{ bar.reason }}</span>
       </summary>
-      <p class="soft">
-        Stops: {{ bar.families.map((f) => FAMILY_NAMES[f]).join(', ') || 'see sentence' }}.
-        {{ LIFTS[bar.lifts] }}. Source: {{ bar.source }}.
-      </p>
+      <p class="soft">{{ about }}. {{ LIFTS[bar.lifts] }}. Source: {{ bar.source }}.</p>
       <VBtn
         v-if="mayTry && !asking"
         size="small"

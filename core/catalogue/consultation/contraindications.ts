@@ -17,7 +17,18 @@ export interface Limit {
   tolerancePercent?: number
 }
 
-export interface Contraindication {
+/** What a row does other than stopping its families; each is acted on, see `docs/glossary.md`. */
+export interface Effects {
+  limit?: Limit
+  /** Said, seen to, and ticked before a step of its families may end. */
+  confirm?: string
+  /** How the client lies. */
+  position?: string
+  /** Products of these allergen families are stopped; `answered` means what the client named. */
+  substances?: 'answered' | readonly string[]
+}
+
+export interface Contraindication extends Effects {
   id: string
   finding: FindingId
   does: 'prevents' | 'restricts' | 'local' | 'later'
@@ -26,23 +37,24 @@ export interface Contraindication {
   visit?: true
   /** Where: the whole face, the zones the client named, or fixed regions. */
   where: 'whole' | 'answered' | readonly RegionId[]
-  limit?: Limit
   /** Days after the answered date until it lifts by itself. */
   days?: number
   /** Days ahead of the answered date in which it stands: for what is still to come. */
   ahead?: number
   /** Holds only after this work elsewhere; where none is named it may have been any. */
   work?: WorkElsewhereId
-  /** Products of these allergen families are stopped; `answered` means what the client named. */
-  substances?: 'answered' | readonly string[]
   sentence: string
   reason: string
   lifts: Lifter
   source: string
 }
 
-type Row = Omit<Contraindication, 'source' | 'where' | 'families'> &
+/** At least one effect. */
+type Acting = { [Effect in keyof Effects]-?: Required<Pick<Effects, Effect>> }[keyof Effects]
+type Given = Omit<Contraindication, 'source' | 'where' | 'families' | 'does'> &
   Partial<Pick<Contraindication, 'source' | 'where' | 'families'>>
+/** A row that only restricts and does nothing else does not compile: it would be only words. */
+type Row = Given & ({ does: 'prevents' | 'local' | 'later' } | ({ does: 'restricts' } & Acting))
 const row = (given: Row): Contraindication => ({
   source: COMMON_PRACTICE,
   where: 'whole',
@@ -149,6 +161,15 @@ export const CONTRAINDICATIONS: readonly Contraindication[] = [
     lifts: 'therapist',
   }),
   row({
+    id: 'pregnancy-position',
+    finding: 'pregnancy',
+    does: 'restricts',
+    position: 'On her left side or half sitting, not flat on her back',
+    sentence: 'Lies on her left side or half sitting.',
+    reason: 'lying flat presses on the great vessels',
+    lifts: 'therapist',
+  }),
+  row({
     id: 'implant-current',
     finding: 'implantedDevice',
     does: 'prevents',
@@ -199,6 +220,7 @@ export const CONTRAINDICATIONS: readonly Contraindication[] = [
     finding: 'piercings',
     does: 'restricts',
     families: ['highFrequency', 'microcurrent'],
+    confirm: 'Facial piercings are out',
     sentence: 'Take piercings out before any current.',
     reason: 'metal gathers current',
     lifts: 'therapist',
@@ -342,6 +364,7 @@ export const CONTRAINDICATIONS: readonly Contraindication[] = [
     finding: 'lenses',
     does: 'restricts',
     families: ['heat', 'lamp', 'eyeWork'],
+    confirm: 'Contact lenses are out',
     sentence: 'Lenses out first.',
     reason: 'vapour and product creep under the lens',
     lifts: 'therapist',

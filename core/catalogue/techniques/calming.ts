@@ -10,6 +10,7 @@ export const CALMING = techniques({
     device: 'highFrequencyWand',
     licence: 'current',
     families: ['highFrequency'],
+    confirm: ['Metal and jewellery are off, by both of you; never over the eye'],
     setting: { label: 'Level', unit: '', least: 1, start: 1, most: 6, step: 1 },
     needs: { soil: CLEAN, film: ['none', 'leaveOn'] },
     leaves: { redness: 0 },

@@ -56,6 +56,7 @@ export const MASSAGE = techniques({
     device: 'microcurrentWand',
     licence: 'current',
     families: ['microcurrent'],
+    confirm: ['Metal and jewellery are off; never over the eye or the throat'],
     product: 'conductiveGel',
     setting: { label: 'Current', unit: 'µA', least: 40, start: 80, most: 320, step: 20 },
     needs: { soil: CLEAN, film: BARE, skin: INTACT },

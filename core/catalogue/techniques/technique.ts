@@ -142,6 +142,8 @@ export interface TechniqueOf<Id extends string> {
    * `follows`: it comes with another step and is never asked for by itself.
    */
   part?: 'everyVisit' | 'follows'
+  /** Seen to and ticked before it may end, whoever the client is. */
+  confirm?: readonly string[]
   /** Done wherever the skin wants it, so it does not say how far a visit has come. */
   floats?: true
   /** Can put the surface right before another step, in so many minutes. */

@@ -6,6 +6,7 @@ import { TECHNIQUES, type Technique, type TechniqueId } from '../../catalogue/te
 import { GROUPS } from '../../face/regions'
 import { REGION_IDS, type RegionId } from '../../face/zones'
 import { restBars } from '../../load/rest'
+import { confirmationsFor } from '../../screening/confirm'
 import { barsFromSkin } from '../../screening/skin'
 import type { Bar } from '../../screening/verdict'
 import type { PlanInput } from '../input'
@@ -143,6 +144,9 @@ class Draft {
       this.adapted.push(...whys)
       this.shortened.push(...whys.map((why) => why.rule))
     }
+    for (const { rule, say } of confirmationsFor(this.technique, this.input.verdict))
+      if (rule !== `technique-${this.technique.id}`)
+        this.adapted.push({ rule, text: `first: ${say.toLowerCase()}` })
     if (this.technique.passes && limit.passesMost < this.passesMost) {
       this.passesMost = limit.passesMost
       this.adapted.push(...because('passesMost'))

@@ -118,6 +118,16 @@ async function begin() {
           <li v-for="missing in tray.missing" :key="missing" class="tag stop">{{ missing }}</li>
         </ul>
       </section>
+      <section v-if="tray.confirms.length" class="panel">
+        <h2>Before you begin</h2>
+        <ul class="plainlist">
+          <li v-for="confirm in tray.confirms" :key="confirm.say">
+            <b>{{ confirm.say }}</b><template v-if="confirm.steps.length"
+              ><br /><span class="soft">before {{ confirm.steps.join(', ').toLowerCase() }}</span>
+            </template>
+          </li>
+        </ul>
+      </section>
       <section v-if="notes.length" class="panel">
         <h2>For {{ bundle.client.name.split(' ')[0] }}</h2>
         <ul class="plainlist">

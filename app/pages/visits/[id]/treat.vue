@@ -3,6 +3,8 @@ import { useWakeLock } from '@vueuse/core'
 import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
 import { standIns } from '#core/planning/today/bottles'
 import { isStopping, productUsed, restingNow, wantsReading } from '#core/treatment/atHand'
+import { confirmationsFor } from '#core/screening/confirm'
+import { unconfirmed } from '#core/treatment/confirm'
 import { minutesLeft, minutesShort } from '#core/treatment/pace'
 import { useRoomKeys } from '~/composables/roomKeys'
 import { useRoom } from '~/stores/room'
@@ -47,7 +49,16 @@ const sentWords = computed(() =>
 const reads = computed(() =>
   room.state && step.value ? wantsReading(room.state, step.value) : false,
 )
+/** What this step waits for before it may go on. */
+const waits = computed(() => {
+  if (!step.value || !room.state || !room.context || !room.input) return []
+  const rules = unconfirmed(room.state, room.context, step.value)
+  return confirmationsFor(TECHNIQUES[step.value.technique], room.input.verdict).filter(({ rule }) =>
+    rules.includes(rule),
+  )
+})
 const doneWord = computed(() => {
+  if (waits.value.length > 0) return 'Seen to: begin'
   if (reads.value) return 'Read the bare skin'
   return last.value ? 'Done, finish' : 'Done, next step'
 })
@@ -69,6 +80,11 @@ watch(stopping, shut)
 async function done() {
   warn.value = ''
   if (!step.value) return
+  if (waits.value.length > 0) {
+    const rules = waits.value.map(({ rule }) => rule)
+    await room.tap({ kind: 'confirmed', key: step.value.key, rules: [...new Set(rules)] })
+    return
+  }
   if (reads.value && panel.value !== 'reading') {
     panel.value = 'reading'
     return
@@ -123,7 +139,7 @@ useRoomKeys(
     <StopPath v-else-if="stopping" />
     <template v-else>
       <div class="now">
-        <StepNow :step="step" :warn="warn" />
+        <StepNow :step="step" :warn="warn" :first="waits.map(({ say }) => say)" />
         <StepThen :left="left" :short="short" @fit="toggle('fit')" />
         <div class="row chips">
           <RoomButton hotkey="S" @click="toggle('skip')">Skip</RoomButton>
