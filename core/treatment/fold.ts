@@ -57,7 +57,7 @@ export interface RoomState {
   taken: Readonly<Record<string, { productId: string; lotId: string; millilitres: number }>>
   /** What was confirmed before a step, by step. */
   confirmed: Readonly<Record<string, { at: number; rules: readonly string[] }>>
-  /** Steps that were ended although something was not confirmed before. */
+  /** Steps ended although something was not confirmed before. */
   unconfirmed: readonly string[]
   notes: readonly { at: number; text: string }[]
   replans: readonly { at: number; version: number; reason: string }[]
@@ -207,12 +207,11 @@ function keep(draft: Draft, at: number, kept: Kept): void {
       draft.version = kept.version
       draft.replans.push({ at, version: kept.version, reason: kept.reason })
       return
-    case 'confirmed':
-      draft.confirmed[kept.key] = {
-        at,
-        rules: [...new Set([...(draft.confirmed[kept.key]?.rules ?? []), ...kept.rules])],
-      }
+    case 'confirmed': {
+      const rules = new Set([...(draft.confirmed[kept.key]?.rules ?? []), ...kept.rules])
+      draft.confirmed[kept.key] = { at, rules: [...rules] }
       return
+    }
     case 'note':
       draft.notes.push({ at, text: kept.text })
       return
@@ -286,17 +285,13 @@ function react(
   const judgement = judge(ownBody, baseline, step?.technique)
   if (!judgement) return
   draft.reactions.push({ at: event.at, body: ownBody, judgement })
-  if (judgement.act === 'endZone' && ownBody.key !== null && ownBody.region !== null)
-    draft.endedZones[ownBody.key] = [
-      ...new Set([...(draft.endedZones[ownBody.key] ?? []), ownBody.region]),
-    ]
+  const { key, region } = ownBody
+  if (judgement.act === 'endZone' && key !== null && region !== null)
+    draft.endedZones[key] = [...new Set([...(draft.endedZones[key] ?? []), region])]
   if (judgement.act === 'stop') stop(draft, event.at, judgement.text, judgement.callHelp)
 }
 
 function stop(draft: Draft, at: number, reason: string, callHelp: boolean): void {
-  if (draft.stopped) {
-    if (callHelp) draft.stopped = { ...draft.stopped, callHelp: true }
-    return
-  }
-  draft.stopped = { at, reason, callHelp, steps: [] }
+  if (!draft.stopped) draft.stopped = { at, reason, callHelp, steps: [] }
+  else if (callHelp) draft.stopped = { ...draft.stopped, callHelp: true }
 }
