@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { ingredientNamed, ingredientsIn } from '../catalogue/products/ingredients'
+import { ingredientsNamed, ingredientsIn } from '../catalogue/products/ingredients'
 import { allNo, lot, product, TODAY } from '../testing/fixtures'
 import { addDays } from './days'
 import { lotBars, productBars } from './products'
@@ -25,7 +25,54 @@ describe('allergies against the label', () => {
   })
   it('matches a word no family knows as it stands', () => {
     expect(holds(['squalane'], 'Aqua', 'Squalane')).toEqual(['holds squalane'])
-    expect(ingredientNamed('kumquat')).toBeUndefined()
+    expect(ingredientsNamed('kumquat')).toEqual([])
+    const { throughout } = screen(
+      allNo({ allergy: { say: 'yes', substances: ['kumquat'] } }),
+      TODAY,
+    )
+    expect(throughout.map(({ say }) => say)).toEqual([
+      'Read every label for “kumquat”: no list knows the word',
+    ])
+    const known = screen(allNo({ allergy: { say: 'yes', substances: ['honey'] } }), TODAY)
+    expect(known.throughout).toEqual([])
+  })
+  // Names as they stand on labels, each with what a client would say. INCI and botanical names.
+  it.each([
+    ['Arachis Hypogaea Oil', 'peanuts'],
+    ['Arachis Hypogaea Oil', 'nuts'],
+    ['Anacardium Occidentale Seed Oil', 'cashew'],
+    ['Pistacia Vera Seed Oil', 'nuts'],
+    ['Prunus Amygdalus Dulcis Oil', 'almonds'],
+    ['Hydrolyzed Wheat Protein', 'gluten'],
+    ['Avena Sativa Kernel Flour', 'oats'],
+    ['Goat Milk', 'milk'],
+    ['Sodium Caseinate', 'dairy'],
+    ['Algin', 'seaweed'],
+    ['Ascophyllum Nodosum Extract', 'iodine'],
+    ['Albumen', 'egg'],
+    ['Apis Mellifera', 'bee'],
+    ['Cera Flava', 'honey'],
+    ['Pollen Extract', 'propolis'],
+    ['Sesamum Indicum Seed Oil', 'sesame'],
+    ['Glycine Max Oil', 'soya'],
+    ['Lavandula Angustifolia Oil', 'perfume'],
+    ['Vanillin', 'fragrance'],
+    ['Adeps Lanae', 'wool'],
+    ['Propylparaben', 'parabens'],
+  ])('%s is kept from who says %s', (inci, said) => {
+    expect(holds([said], 'Aqua', inci)).toHaveLength(1)
+    expect(holds(['kumquat'], 'Aqua', inci)).toEqual([])
+  })
+  it.each(['nuts and milk', 'milk, nuts', 'Nuts / Milk', 'nuts; milk', 'nuts + milk'])(
+    'takes every part of "%s"',
+    (said) => {
+      for (const inci of ['Corylus Avellana Oil', 'Lac', 'Arachis Hypogaea Oil'])
+        expect(holds([said], 'Aqua', inci)).toHaveLength(1)
+    },
+  )
+  it('leaves alone what only sounds alike', () => {
+    for (const inci of ['Hamamelis Virginiana (Witch Hazel) Water', 'Citric Acid', 'Lactic Acid'])
+      expect(ingredientsIn([inci])).toEqual([])
   })
   it('stops every allergen while the allergy is not named', () => {
     expect(holds([], 'Parfum')).toEqual(['allergy not named yet: ask before'])

@@ -1,4 +1,4 @@
-import { ingredientNamed, type IngredientId } from '../catalogue/products/ingredients'
+import { ingredientsNamed, type IngredientId } from '../catalogue/products/ingredients'
 import {
   CONTRAINDICATIONS,
   type Contraindication,
@@ -47,8 +47,8 @@ export interface Verdict {
   limitRules: readonly { rule: string; limit: Limit; sentence: string }[]
   /** What has to be seen to before a step of some families. */
   confirms: readonly Confirmation[]
-  /** How the client lies today. */
-  positions: readonly { rule: string; say: string }[]
+  /** What is seen to all through the visit: how the client lies, which word every label is read for. */
+  throughout: readonly { rule: string; say: string }[]
   /** Allergen words and families that no product may hold. */
   substances: readonly Named[]
   open: readonly FindingId[]
@@ -72,7 +72,7 @@ export function screen(
   const limitRules: { rule: string; limit: Limit; sentence: string }[] = []
   const substances: Named[] = []
   const confirms: Confirmation[] = []
-  const positions: { rule: string; say: string }[] = []
+  const throughout: { rule: string; say: string }[] = []
   const limit = { ...NO_LIMIT }
   for (const row of rows) {
     const answer = answers[row.finding]
@@ -95,21 +95,24 @@ export function screen(
     }
     if (row.confirm !== undefined)
       confirms.push({ rule: row.id, families: row.families, say: row.confirm })
-    if (row.position !== undefined) positions.push({ rule: row.id, say: row.position })
+    if (row.position !== undefined) throughout.push({ rule: row.id, say: row.position })
     for (const substance of row.substances === 'answered'
       ? answer?.say === 'yes'
         ? (answer.substances ?? [])
         : []
       : (row.substances ?? []))
-      substances.push(named(substance, row.id))
+      substances.push(...named(substance, row.id))
   }
+  for (const { word, rule, family } of substances)
+    if (family === undefined)
+      throughout.push({ rule, say: `Read every label for “${word}”: no list knows the word` })
   return {
     prevented,
     bars,
     limit,
     limitRules,
     confirms,
-    positions,
+    throughout,
     substances,
     open: openQuestions(answers),
     unsure: unsureQuestions(answers),
@@ -173,9 +176,18 @@ function regionsOf(row: Contraindication, answer: Answer | undefined): readonly 
   return REGION_IDS.filter((region) => zones.some((zone) => ZONES[zone].regions.includes(region)))
 }
 
-function named(word: string, rule: string): Named {
-  const family = ingredientNamed(word)
-  return { word: word.trim().toLowerCase(), rule, ...(family === undefined ? {} : { family }) }
+/** One answer may name several: each part by every family that knows it, or as it stands. */
+function named(said: string, rule: string): Named[] {
+  const parts = said.toLowerCase().split(/[,;/&+]|\band\b|\bor\b/)
+  return parts
+    .map((part) => part.trim())
+    .filter((part) => part.length > 0)
+    .flatMap((word): Named[] => {
+      const families = ingredientsNamed(word)
+      return families.length > 0
+        ? families.map((family) => ({ word, rule, family }))
+        : [{ word, rule }]
+    })
 }
 
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)

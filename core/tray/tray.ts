@@ -71,10 +71,10 @@ export function trayFor(
   }
 }
 
-/** Each thing to see to, once, with the steps that wait for it; positions hold for the whole. */
+/** Each thing to see to, once, with the steps that wait for it; throughout hold for the whole. */
 function confirmsIn({ verdict }: PlanInput, steps: readonly PlanStep[]) {
   const waiting = new Map<string, Set<string>>()
-  for (const { say } of verdict.positions) waiting.set(say, new Set())
+  for (const { say } of verdict.throughout) waiting.set(say, new Set())
   for (const step of steps) {
     const technique = TECHNIQUES[step.technique]
     for (const { say } of confirmationsFor(technique, verdict))

@@ -117,6 +117,12 @@ const firstShelved = computed(() => {
         </ul>
       </div>
     </template>
+    <div v-if="verdict.throughout.length">
+      <h3>All through the visit</h3>
+      <ul class="plainlist">
+        <li v-for="own in verdict.throughout" :key="own.say" class="bar">{{ own.say }}</li>
+      </ul>
+    </div>
     <div v-if="asking.length">
       <h3>Ask before</h3>
       <ul class="plainlist">

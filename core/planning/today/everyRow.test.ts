@@ -29,11 +29,11 @@ const SHELF = [
 ]
 /** A plain yes, with whatever the row asks further. */
 function yesTo(row: Contraindication): Answer {
-  const { more = [] } = FINDINGS[row.finding] as { more?: readonly string[] }
+  const { asks } = FINDINGS[row.finding]
   const date = addDays(TODAY, Math.min(1, row.ahead ?? 0))
   return {
     say: 'yes',
-    ...(row.days !== undefined || row.ahead !== undefined || more.includes('date') ? { date } : {}),
+    ...(row.days !== undefined || row.ahead !== undefined || asks.includes('date') ? { date } : {}),
     ...(row.work === undefined ? {} : { work: [row.work] }),
     ...(row.substances === 'answered' ? { substances: ['honey'] } : {}),
   } as Answer
@@ -47,7 +47,7 @@ function consequences(input: ReturnType<typeof planInput>): string[] {
   const { verdict } = input
   return [
     ...verdict.prevented.map((bar) => `no visit: ${bar.rule}`),
-    ...verdict.positions.map(({ rule }) => `position: ${rule}`),
+    ...verdict.throughout.map(({ rule }) => `position: ${rule}`),
     ...TECHNIQUE_IDS.flatMap((id) => {
       const { never, barred, minutesMost, passesMost } = allowance(id, input)
       const confirms = confirmationsFor(TECHNIQUES[id], verdict)

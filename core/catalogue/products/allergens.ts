@@ -1,0 +1,328 @@
+import { COMMON_PRACTICE } from '../kinds'
+
+/**
+ * Families of ingredients that a row may stop, and the words on a label (INCI names and their
+ * synonyms) that belong to them. The label always wins. Foods follow Annex II of Regulation (EU)
+ * 1169/2011, fragrance allergens the list of Regulation (EU) 2023/1545, both from memory; botanical
+ * names are common practice.
+ */
+export const INGREDIENT_IDS = [
+  'bee',
+  'nuts',
+  'peanut',
+  'fragrance',
+  'lanolin',
+  'milk',
+  'gluten',
+  'egg',
+  'soy',
+  'sesame',
+  'celery',
+  'mustard',
+  'lupin',
+  'latex',
+  'salicylate',
+  'seaweed',
+  'papaya',
+  'daisy',
+  'paraben',
+  'retinoid',
+  'vitaminC',
+] as const
+export type IngredientId = (typeof INGREDIENT_IDS)[number]
+
+export interface IngredientFamily {
+  id: IngredientId
+  name: string
+  /** What people call it. */
+  also: readonly string[]
+  /** Beginnings of words on a label. */
+  words: readonly string[]
+  source: string
+  /** Asked for among the allergies. */
+  allergen: boolean
+  /** Families that who reacts to this one is asked about too, and kept from until they say. */
+  crossesTo?: readonly IngredientId[]
+  /** What it is called where it asks for a patch test on skin it is new to. */
+  patch?: string
+}
+
+const FOODS = 'Regulation (EU) 1169/2011, Annex II, from memory; INCI names: common practice'
+const SCENTS = 'Regulation (EU) 2023/1545, from memory'
+
+type Row = Omit<IngredientFamily, 'id' | 'source' | 'allergen'> &
+  Partial<Pick<IngredientFamily, 'source' | 'allergen'>>
+
+const ROWS: Readonly<Record<IngredientId, Row>> = {
+  bee: {
+    name: 'bee products',
+    also: ['bee', 'bees', 'honey', 'propolis', 'beeswax', 'royal jelly', 'pollen'],
+    words: [
+      'mel',
+      'honey',
+      'propolis',
+      'cera alba',
+      'cera flava',
+      'beeswax',
+      'royal jelly',
+      'apis',
+      'pollen',
+      'bee venom',
+    ],
+  },
+  nuts: {
+    name: 'nuts',
+    also: [
+      'nut',
+      'tree nuts',
+      'almond',
+      'walnut',
+      'hazelnut',
+      'macadamia',
+      'cashew',
+      'pistachio',
+      'pecan',
+      'brazil nut',
+      'shea',
+    ],
+    words: [
+      'prunus amygdalus',
+      'prunus dulcis',
+      'amygdalus',
+      'sweet almond',
+      'almond',
+      'juglans',
+      'walnut',
+      'corylus',
+      'hazelnut',
+      'macadamia',
+      'anacardium',
+      'cashew',
+      'pistacia',
+      'pistachio',
+      'carya',
+      'pecan',
+      'bertholletia',
+      'butyrospermum',
+      'shea',
+    ],
+    crossesTo: ['peanut'],
+    source: FOODS,
+  },
+  peanut: {
+    name: 'peanuts',
+    also: ['peanut', 'groundnut'],
+    words: ['arachis', 'arachid', 'peanut', 'groundnut'],
+    source: FOODS,
+  },
+  fragrance: {
+    name: 'fragrance',
+    also: ['perfume', 'scent', 'fragrances', 'essential oil', 'essential oils', 'parfum'],
+    words: [
+      'parfum',
+      'perfume',
+      'fragrance',
+      'aroma',
+      'limonene',
+      'linalool',
+      'linalyl',
+      'geraniol',
+      'geranyl',
+      'geranial',
+      'citral',
+      'citronell',
+      'coumarin',
+      'eugenol',
+      'eugenyl',
+      'isoeugen',
+      'farnesol',
+      'cinnam',
+      'hexyl cinnamal',
+      'amyl cinnam',
+      'amylcinnam',
+      'hydroxycitronellal',
+      'alpha-isomethyl ionone',
+      'anise alcohol',
+      'anisyl alcohol',
+      'anethole',
+      'benzaldehyde',
+      'benzyl alcohol',
+      'benzyl benzoate',
+      'benzyl cinnamate',
+      'benzyl salicylate',
+      'amyl salicylate',
+      'methyl salicylate',
+      'methyl 2-octynoate',
+      'evernia',
+      'myroxylon',
+      'acetyl cedrene',
+      'camphor',
+      'caryophyllene',
+      'carvone',
+      'damascone',
+      'damascenone',
+      'hexadecanolactone',
+      'hexamethylindanopyran',
+      'menthol',
+      'santalol',
+      'sclareol',
+      'terpineol',
+      'terpinene',
+      'terpinolene',
+      'tetramethyl acetyloctahydronaphthalenes',
+      'trimethylbenzenepropanol',
+      'trimethylcyclopentenyl',
+      'vanillin',
+      'pinene',
+      'salicylaldehyde',
+      'cananga',
+      'citrus',
+      'cymbopogon',
+      'eucalyptus',
+      'jasmin',
+      'juniperus',
+      'laurus',
+      'lavandula',
+      'lavandin',
+      'mentha',
+      'narcissus',
+      'pelargonium',
+      'pinus',
+      'pogostemon',
+      'rosa centifolia',
+      'rosa damascena',
+      'rosa gallica',
+      'rose flower',
+      'santalum',
+      'turpentine',
+    ],
+    source: SCENTS,
+    patch: 'fragrance',
+  },
+  lanolin: {
+    name: 'lanolin',
+    also: ['wool wax', 'wool'],
+    words: ['lanolin', 'adeps lanae', 'wool wax', 'wool alcohol'],
+  },
+  milk: {
+    name: 'milk',
+    also: ['casein', 'yoghurt', 'yogurt', 'dairy', 'lactose', 'whey', 'goat milk', 'milk protein'],
+    words: [
+      'lac',
+      'milk',
+      'casein',
+      'whey',
+      'lactis',
+      'lactose',
+      'lactoferrin',
+      'lactoglobulin',
+      'colostrum',
+      'yogurt',
+      'yoghurt',
+      'butyrum',
+      'buttermilk',
+      'caprae',
+    ],
+    source: FOODS,
+  },
+  gluten: {
+    name: 'gluten',
+    also: ['wheat', 'barley', 'oat', 'oats', 'rye', 'spelt', 'coeliac'],
+    words: ['triticum', 'wheat', 'gluten', 'hordeum', 'barley', 'secale', 'rye', 'avena', 'oat'],
+    source: FOODS,
+  },
+  egg: {
+    name: 'egg',
+    also: ['eggs', 'egg white', 'egg yolk'],
+    words: ['albumen', 'albumin', 'ovum', 'egg', 'ovalbumin', 'lysozyme', 'lecithin ovi'],
+    source: FOODS,
+  },
+  soy: {
+    name: 'soy',
+    also: ['soya', 'soybean'],
+    words: ['glycine soja', 'glycine max', 'soy', 'soybean', 'soja'],
+    source: FOODS,
+  },
+  sesame: {
+    name: 'sesame',
+    also: ['sesame seed', 'tahini'],
+    words: ['sesamum', 'sesame'],
+    source: FOODS,
+  },
+  celery: { name: 'celery', also: [], words: ['apium', 'celery'], source: FOODS },
+  mustard: {
+    name: 'mustard',
+    also: [],
+    words: ['sinapis', 'brassica alba', 'brassica nigra', 'brassica juncea', 'mustard'],
+    source: FOODS,
+  },
+  lupin: { name: 'lupin', also: ['lupine'], words: ['lupinus', 'lupin'], source: FOODS },
+  latex: { name: 'latex', also: ['rubber gloves', 'rubber'], words: ['latex', 'hevea'] },
+  salicylate: {
+    name: 'aspirin and salicylates',
+    also: ['aspirin', 'salicylic', 'salicylic acid', 'willow', 'salicylates'],
+    words: ['salicyl', 'salix', 'willow', 'gaultheria', 'betula lenta'],
+    patch: 'an active',
+  },
+  seaweed: {
+    name: 'seaweed, iodine, shellfish',
+    also: ['seaweed', 'iodine', 'shellfish', 'algae', 'kelp', 'crustaceans', 'prawns'],
+    words: [
+      'fucus',
+      'laminaria',
+      'algae',
+      'alga',
+      'algin',
+      'ascophyllum',
+      'macrocystis',
+      'undaria',
+      'alaria',
+      'ulva',
+      'porphyra',
+      'corallina',
+      'chondrus',
+      'carrageenan',
+      'gelidium',
+      'kelp',
+      'chitosan',
+      'iodine',
+      'iodide',
+    ],
+  },
+  papaya: {
+    name: 'papaya and pineapple',
+    also: ['papaya', 'pineapple', 'papain', 'bromelain', 'kiwi', 'fig'],
+    words: ['papain', 'carica papaya', 'bromelain', 'ananas', 'ficin', 'actinidi'],
+    patch: 'an active',
+  },
+  daisy: {
+    name: 'daisy family',
+    also: ['chamomile', 'calendula', 'arnica', 'ragweed', 'daisies', 'marigold', 'daisy'],
+    words: ['chamomilla', 'matricaria', 'anthemis', 'calendula', 'arnica', 'achillea', 'bellis'],
+  },
+  paraben: {
+    name: 'parabens',
+    also: ['paraben'],
+    words: ['methylparaben', 'ethylparaben', 'propylparaben', 'butylparaben', 'paraben'],
+  },
+  retinoid: {
+    name: 'a retinoid',
+    also: ['retinoid', 'retinol', 'vitamin a acid', 'vitamin a'],
+    words: ['retin', 'hydroxypinacolone retin', 'adapalene', 'tretinoin'],
+    allergen: false,
+    patch: 'an active',
+  },
+  vitaminC: {
+    name: 'vitamin C',
+    also: ['ascorbic acid', 'vitamin c'],
+    words: ['ascorb'],
+    allergen: false,
+    patch: 'an active',
+  },
+}
+
+export const INGREDIENTS = Object.freeze(
+  Object.fromEntries(
+    INGREDIENT_IDS.map((id) => [id, { id, source: COMMON_PRACTICE, allergen: true, ...ROWS[id] }]),
+  ),
+) as Readonly<Record<IngredientId, IngredientFamily>>
