@@ -2,7 +2,7 @@
 import { INGREDIENTS, ingredientsIn } from '#core/catalogue/products/ingredients'
 import { KIND_NAMES } from '#core/catalogue/kinds'
 import { endsSoon, type Lot, type Product } from '#core/catalogue/products/products'
-import { freeAcidOf } from '#core/dosing/freeAcid'
+import { acidUnknown, freeAcidOf } from '#core/dosing/freeAcid'
 import { daysBetween } from '#core/screening/days'
 import { useApi } from '~/composables/useApi'
 
@@ -27,6 +27,7 @@ const rows = computed(() =>
 /** An acid in numbers: per cent in all, pH, and how much of it is free to work. */
 function strength(product: Product): string {
   const sour = product.pH === undefined ? '' : `pH ${product.pH}`
+  if (acidUnknown(product)) return 'strength not on file: counts as the strongest'
   if (!product.acid) return sour
   const { percent, name } = product.acid
   return `${percent} % ${name} acid, ${sour || 'pH not known'}: ${freeAcidOf(product).toFixed(1)} % free`

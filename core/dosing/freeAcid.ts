@@ -1,3 +1,5 @@
+import { ACID_KINDS, PRODUCT_RULES } from '../catalogue/products/productRules'
+import type { ProductKind } from '../catalogue/kinds'
 import type { Product } from '../catalogue/products/products'
 
 /** Dissociation constants: CRC Handbook of Chemistry and Physics (values from memory). */
@@ -17,10 +19,30 @@ export function freeAcidPercent(acid: AcidName, totalPercent: number, pH: number
 }
 
 /**
- * Free acid of a bottle, per cent; a product without an acid has none. Without a pH all of it
- * counts: the cautious side.
+ * The most free acid that a product of a kind may lawfully hold, per cent: what counts where a bottle
+ * does not say.
  */
-export function freeAcidOf(product: Pick<Product, 'acid' | 'pH'>): number {
-  const { acid, pH } = product
-  return acid ? (pH === undefined ? acid.percent : freeAcidPercent(acid.name, acid.percent, pH)) : 0
+export function strongestLawful(kind: ProductKind): number {
+  const limits = PRODUCT_RULES.flatMap(({ acids, percentMost, pHLeast, kinds, notKinds }) => {
+    if (percentMost === undefined || !acids) return []
+    if ((kinds && !kinds.includes(kind)) || notKinds?.includes(kind)) return []
+    return acids.map((acid) =>
+      pHLeast === undefined ? percentMost : freeAcidPercent(acid, percentMost, pHLeast),
+    )
+  })
+  return Math.max(0, ...limits)
+}
+
+/** Whether a bottle is an acid of which the label's numbers are not on file. */
+export const acidUnknown = ({ kind, acid }: Pick<Product, 'acid' | 'kind'>): boolean =>
+  acid === undefined && ACID_KINDS.includes(kind)
+
+/**
+ * Free acid of a bottle, per cent; a product without an acid has none. Without a pH all of it
+ * counts, and an acid that is not on file counts as the strongest its kind may be: the careful end.
+ */
+export function freeAcidOf(product: Pick<Product, 'acid' | 'pH' | 'kind'>): number {
+  const { acid, pH, kind } = product
+  if (!acid) return acidUnknown(product) ? strongestLawful(kind) : 0
+  return pH === undefined ? acid.percent : freeAcidPercent(acid.name, acid.percent, pH)
 }

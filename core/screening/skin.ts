@@ -38,9 +38,19 @@ export const SKIN_ROWS: readonly SkinRow[] = (
       rule: 'read-spots',
       reading: 'spots',
       from: 3,
-      families: ['friction', 'abrasion', 'needling', 'vacuum', 'massage'],
-      sentence: 'Pustules: no grain, tip, needling, vacuum or massage over them.',
+      families: ['friction', 'abrasion', 'needling', 'blade', 'vacuum', 'ultrasound', 'massage'],
+      sentence: 'Pustules: nothing that rubs, presses, pulls or cuts passes over them.',
       reason: 'it opens and spreads them',
+    },
+    {
+      rule: 'read-nodules',
+      reading: 'spots',
+      from: 4,
+      families: [...EXFOLIATING, 'vacuum', 'ultrasound', 'massage', 'extraction', 'heat'],
+      sentence:
+        'Nodules or cysts: no exfoliation, extraction, heat or massage there. Looks like something ' +
+        'for a doctor: do not treat it here.',
+      reason: 'they lie deep, and pressure bursts them inwards',
     },
     {
       rule: 'read-thin',

@@ -20,6 +20,9 @@ export interface ProductRule {
 }
 const FRUIT: readonly Acid[] = ['glycolic', 'lactic', 'mandelic']
 
+/** Kinds that are an acid, whether or not its strength is on file. */
+export const ACID_KINDS: readonly ProductKind[] = ['acidMask', 'resurfacingMask', 'peelSolution']
+
 export const PRODUCT_RULES: readonly ProductRule[] = [
   {
     id: 'acid-strength',

@@ -3,7 +3,7 @@ import type { PlanStep, Why } from '../../catalogue/techniques/step'
 import { TECHNIQUES, TECHNIQUE_IDS, type TechniqueId } from '../../catalogue/techniques/techniques'
 import { isMain } from '../../catalogue/techniques/traits'
 import { REGION_IDS, type RegionId } from '../../face/zones'
-import { allowances } from '../today/allowed'
+import { allowances, firstBar } from '../today/allowed'
 import { compile } from '../question/compile'
 import type { PlanInput } from '../input'
 import type { PlanCase } from '../question/planCase'
@@ -42,7 +42,7 @@ export function leftOut(
       const allowance = allow(technique)
       const never = allowance.never[0]
       if (never) return { technique, name, why: never }
-      const first = [...allowance.barred.values()][0]?.[0]
+      const first = firstBar(allowance)
       if (
         !planCase.stages.some((stage) =>
           stage.options.some((option) => option.main.includes(technique)),

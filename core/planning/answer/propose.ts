@@ -3,7 +3,7 @@ import { stageRank } from '../../catalogue/techniques/stages'
 import { hasPlace, isStrong } from '../../catalogue/techniques/traits'
 import type { PlanStep, Why } from '../../catalogue/techniques/step'
 import { TECHNIQUES, TECHNIQUE_IDS } from '../../catalogue/techniques/techniques'
-import { allowances, type Allow } from '../today/allowed'
+import { allowances, firstBar, type Allow } from '../today/allowed'
 import { compile } from '../question/compile'
 import { freshKey } from '../steps/edit'
 import type { PlanInput } from '../input'
@@ -87,7 +87,7 @@ function whyNot(allow: Allow, stage: string): string {
   const first = TECHNIQUE_IDS.filter((technique) => TECHNIQUES[technique].stage === stage)
     .map((technique) => {
       const allowance = allow(technique)
-      return allowance.never[0] ?? [...allowance.barred.values()][0]?.[0]
+      return allowance.never[0] ?? firstBar(allowance)
     })
     .find((why) => why)
   return first?.text ?? 'nothing fits'

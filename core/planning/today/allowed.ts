@@ -2,6 +2,7 @@ import { ADAPTATIONS, type Adaptation } from '../../catalogue/skin/adaptations'
 import { DEVICE_NAMES, KIND_NAMES, LICENCE_NAMES, type ProductKind } from '../../catalogue/kinds'
 import type { Why } from '../../catalogue/techniques/step'
 import type { LayoutId, Setting } from '../../catalogue/techniques/technique'
+import { OUTSIDE_ORBIT, outOfReach } from '../../catalogue/techniques/reach'
 import { TECHNIQUES, type Technique, type TechniqueId } from '../../catalogue/techniques/techniques'
 import { GROUPS } from '../../face/regions'
 import { REGION_IDS, type RegionId } from '../../face/zones'
@@ -57,6 +58,7 @@ export function allowance(
   draft.byBars(bars)
   for (const row of rowsOn(id, rows)) draft.byRow(row)
   draft.byVerdict()
+  draft.byReach()
   return draft.done(bottles)
 }
 
@@ -153,6 +155,13 @@ class Draft {
     }
   }
 
+  /** Where such work is never done, whoever the client is; the client's own reasons come first. */
+  byReach(): void {
+    const { rule, sentence } = OUTSIDE_ORBIT
+    for (const region of outOfReach(this.technique.families))
+      this.bar(region, { rule, text: sentence })
+  }
+
   done(bottles: (kind: ProductKind) => readonly Choice[]): Allowance {
     const { technique, setting, never } = this
     if (setting) setting.start = Math.min(setting.most, Math.max(setting.least, setting.start))
@@ -209,6 +218,10 @@ class Draft {
     }
   }
 }
+
+/** The first reason of this client that bars a region; the reach of the work is none of theirs. */
+export const firstBar = ({ barred }: Pick<Allowance, 'barred'>): Why | undefined =>
+  [...barred.values()].flat().find((why) => why.rule !== OUTSIDE_ORBIT.rule)
 
 export type Allow = (id: TechniqueId) => Allowance
 /** What each technique may do today, worked out where it is asked after and only once. */
