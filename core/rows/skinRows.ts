@@ -33,11 +33,17 @@ import { OBSERVATIONS } from '../skin/observations'
 import { boundWords, rowsOf, stopsWords, type Row } from './row'
 
 /** What is told and read, and what it changes. */
+/** What a row stops, or what it wants seen to before which work. */
+const about = ({ does, confirm, families }: Contraindication) =>
+  does === 'restricts' && confirm !== undefined
+    ? ` Seen to first: ${confirm.toLowerCase()}.`
+    : stopsWords(families)
+
 export const skinRows = (): Row[] => [
   ...rowsOf('Contraindications', CONTRAINDICATIONS, (own) => ({
     id: own.id,
     title: FINDINGS[own.finding].short,
-    sentence: `${own.sentence}${stopsWords(own.families)}${whenWords(own)}${limitWords(own)}`,
+    sentence: `${own.sentence}${about(own)}${whenWords(own)}${limitWords(own)}`,
     reason: own.reason,
     source: own.source,
   })),

@@ -4,6 +4,8 @@ import { ORDER_RULES } from '../catalogue/rules/orderRules'
 import { PAIRS } from '../catalogue/rules/pairs'
 import { POINTS } from '../catalogue/schools/camps'
 import { REMOVAL_LINEN, TRAY_RULES, WARM_UPS } from '../catalogue/techniques/linen'
+import { REGION_NAMES } from '../face/regions'
+import { OUTSIDE_ORBIT } from '../catalogue/techniques/reach'
 import { FLOOR_STAGES } from '../catalogue/techniques/stages'
 import { MANNERS } from '../catalogue/techniques/strokes'
 import {
@@ -35,6 +37,8 @@ function numbersOf(technique: Technique): string {
   return `${parts.join('; ')}. `
 }
 
+const asksFirst = ({ confirm }: Technique) => confirm !== undefined
+
 /** What is done, in what order, with what laid out. */
 export const workRows = (): Row[] => [
   ...rowsOf('Techniques', Object.values(TECHNIQUES), (own) => ({
@@ -42,6 +46,18 @@ export const workRows = (): Row[] => [
     title: own.name,
     sentence: `${own.hand} ${numbersOf(own)}Done when: ${own.cue}`,
     reason: own.reason,
+    source: own.source,
+  })),
+  ...rowsOf('Where work is never done', [OUTSIDE_ORBIT], (own) => ({
+    id: own.rule,
+    title: own.regions.map((region) => REGION_NAMES[region]).join(', '),
+    sentence: `${own.families.map((family) => FAMILY_NAMES[family]).join(', ')}: ${own.sentence}`,
+    source: own.source,
+  })),
+  ...rowsOf('What is seen to first', Object.values(TECHNIQUES).filter(asksFirst), (own) => ({
+    id: `technique-${own.id}`,
+    title: own.name,
+    sentence: (own.confirm ?? []).join('. '),
     source: own.source,
   })),
   ...rowsOf('What every visit has', FLOOR_STAGES, (own) => ({

@@ -1,6 +1,5 @@
 import type { FamilyId } from '../catalogue/kinds'
 import type { Technique } from '../catalogue/techniques/techniques'
-import type { Verdict } from './verdict'
 
 /** What has to be seen to before a step of some families, and the row that asks for it. */
 export interface Confirmation {
@@ -15,7 +14,7 @@ export interface Confirmation {
  */
 export function confirmationsFor(
   technique: Pick<Technique, 'families' | 'confirm' | 'id'>,
-  verdict: Pick<Verdict, 'confirms'>,
+  verdict: { confirms: readonly Confirmation[] },
 ): { rule: string; say: string }[] {
   return [
     ...verdict.confirms
