@@ -54,10 +54,10 @@ async function leave(sure = false) {
         <VIcon :icon="ownPlace.icon" size="22" aria-hidden="true" /><span>{{ ownPlace.name }}</span>
       </NuxtLink>
       <div class="grow" />
-      <VBtn v-if="session.me.hasCode" variant="text" class="place" @click="session.lock()">
+      <VBtn v-if="session.me.hasCode" variant="text" stacked class="place" @click="session.lock()">
         <VIcon :icon="mdiLockOutline" size="22" aria-hidden="true" /><span>Lock</span>
       </VBtn>
-      <VBtn variant="text" class="place" @click="leave()">
+      <VBtn variant="text" stacked class="place" @click="leave()">
         <VIcon :icon="mdiLogout" size="22" aria-hidden="true" /><span>Sign out</span>
       </VBtn>
     </nav>
@@ -114,6 +114,10 @@ async function leave(sure = false) {
   font-family: inherit;
   min-height: 52px;
   justify-content: center;
+}
+.place :deep(.v-btn__content) {
+  font-size: 0.875rem;
+  font-weight: 400;
 }
 .place:hover {
   background: rgb(255 255 255 / 10%);

@@ -98,7 +98,7 @@ const AREAS = Object.fromEntries(
 export function nameRegions(regions: readonly RegionId[]): string {
   const key = (rs: readonly RegionId[]) => REGION_IDS.filter((region) => rs.includes(region)).join()
   const wanted = key(regions)
-  if (wanted === '') return 'hands, arms, shoulders'
+  if (wanted === '') return ''
   const named: [GroupId, string][] = [
     ['tZone', 'T-zone'],
     ['cheeks', 'cheeks'],

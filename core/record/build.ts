@@ -2,6 +2,7 @@ import type { ShelfItem } from '../planning/input'
 import type { PlanStep } from '../catalogue/techniques/step'
 import { TECHNIQUES } from '../catalogue/techniques/techniques'
 import { SIGN_NAMES, STOP_STEP_WORDS } from '../catalogue/rules/stopRules'
+import { placeOf } from '../catalogue/techniques/traits'
 import { amountFor } from '../dosing/amount'
 import { nameRegions, REGION_NAMES, type FaceSize } from '../face/regions'
 import type { Readings } from '../skin/readings'
@@ -134,7 +135,7 @@ function lineFor(
   return {
     key: step.key,
     name: technique.name,
-    zones: nameRegions(step.regions),
+    zones: placeOf(step),
     plannedMinutes: planned ? planned.minutes : null,
     actualMinutes: actual,
     product: item

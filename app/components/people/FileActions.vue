@@ -84,6 +84,7 @@ async function erase() {
   padding: 9px 16px;
   cursor: pointer;
   font-weight: 500;
+  font-size: 0.875rem;
 }
 .filebtn input {
   position: absolute;

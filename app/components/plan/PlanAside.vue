@@ -3,8 +3,8 @@ import { mdiPin, mdiPinOutline } from '@mdi/js'
 import { handOf, methodOf } from '#core/catalogue/schools/schools'
 import type { PlanStep } from '#core/catalogue/techniques/step'
 import { TECHNIQUES, type TechniqueId } from '#core/catalogue/techniques/techniques'
-import { canPin } from '#core/catalogue/techniques/traits'
-import { nameRegions, zonesOf } from '#core/face/regions'
+import { canPin, placeOf } from '#core/catalogue/techniques/traits'
+import { zonesOf } from '#core/face/regions'
 import { ZONES, type RegionId, type ZoneId } from '#core/face/zones'
 import type { LeftOut } from '#core/planning/answer/leftOut'
 import { checkPlan } from '#core/planning/checks/check'
@@ -107,7 +107,7 @@ const passOn = (edits: Edit[]) => emit('edit', edits)
         <FaceDrawing
           :fill="fill"
           :pick="may && !onBody"
-          :label="`Zones: ${nameRegions(step.regions)}`"
+          :label="`Zones: ${placeOf(step) || 'none'}`"
           @zone="toggle"
         />
       </div>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { PlanStep } from '#core/catalogue/techniques/step'
-import { nameRegions, zonesOf } from '#core/face/regions'
+import { placeOf } from '#core/catalogue/techniques/traits'
+import { zonesOf } from '#core/face/regions'
 import { ZONES, type ZoneId } from '#core/face/zones'
 import { passesOf, passTrouble, type RestingOnFace } from '#core/treatment/atHand'
 import { useRoom } from '~/stores/room'
@@ -37,7 +38,7 @@ const marks = computed(() => {
 const label = computed(() =>
   passes.value.limit > 0
     ? 'Tap a zone when its pass is done'
-    : `Zones: ${nameRegions(props.step.regions)}`,
+    : `Zones: ${placeOf(props.step) || 'none'}`,
 )
 const seen = computed(() => (fromHead.value ? 'seen from the head' : 'seen from the front'))
 

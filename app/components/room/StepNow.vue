@@ -3,7 +3,7 @@ import { toMilliseconds } from '#core/units'
 import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
 import type { PlanStep } from '#core/catalogue/techniques/step'
 import { amountFor } from '#core/dosing/amount'
-import { nameRegions } from '#core/face/regions'
+import { placeOf } from '#core/catalogue/techniques/traits'
 import { comfortAt, dialOf, productUsed } from '#core/treatment/atHand'
 import { runningMs } from '#core/treatment/clocks'
 import { elapsed } from '~/composables/dates'
@@ -31,6 +31,7 @@ const product = computed(() => {
 const dial = computed(() =>
   room.state && room.input ? dialOf(room.state, props.step, room.input) : undefined,
 )
+const where = computed(() => placeOf(props.step))
 const comfort = computed(() =>
   comfortAt(visit.bundle?.client.preferences ?? {}, technique.value.stage),
 )
@@ -48,7 +49,7 @@ const turnTo = (setting: number) =>
     <li v-for="say in first" :key="say">First: {{ say.toLowerCase() }}</li>
   </ul>
   <p class="hand">{{ technique.hand }}</p>
-  <p class="dim">{{ nameRegions(step.regions) }}{{ product }}</p>
+  <p v-if="where || product" class="dim">{{ where }}{{ product }}</p>
   <div class="time">
     <span class="clock serif figures" :class="{ over }" role="timer">{{ elapsed(ran) }}</span>
     <span class="dim of serif">of {{ step.minutes }} min{{ held }}</span>

@@ -72,7 +72,7 @@ const maySweep = computed(
 .fold {
   font: inherit;
   padding: 0 8px;
-  margin-left: -8px;
+  margin-left: -4px;
 }
 .count {
   font-family: var(--sans);

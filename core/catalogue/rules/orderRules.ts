@@ -36,6 +36,13 @@ const ROWS = [
   ),
   rule('must-moisturise', 'adapt', 'A visit ends with the skin sealed.'),
   rule('must-sun', 'stop', 'By day the skin leaves with sun protection.', true),
+  rule('sun-covers', 'stop', 'Sun protection covers every zone that is bare to daylight.', true),
+  rule('cream-covers', 'advise', 'The cream seals every zone, the neck too.'),
+  rule('eyes-first', 'adapt', 'Eye make-up comes off before the face is cleansed.'),
+  rule('read-bare', 'adapt', 'The reading is of bare skin: after the surface cleanse.'),
+  rule('read-before-work', 'adapt', 'The skin is read before it is worked on.'),
+  rule('lamp-before-layers', 'adapt', 'A lamp shines on bare skin, before the layers.'),
+  rule('sun-last', 'stop', 'Nothing touches the skin after sun protection.'),
   rule('must-close', 'adapt', 'The client sits up slowly and hears what to do tonight.'),
   rule(
     'oil-under-sun',

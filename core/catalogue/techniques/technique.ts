@@ -142,6 +142,8 @@ export interface TechniqueOf<Id extends string> {
    * `follows`: it comes with another step and is never asked for by itself.
    */
   part?: 'everyVisit' | 'follows'
+  /** Where it is done, where that is not on the face. */
+  place?: string
   /** Seen to and ticked before it may end, whoever the client is. */
   confirm?: readonly string[]
   /** Done wherever the skin wants it, so it does not say how far a visit has come. */

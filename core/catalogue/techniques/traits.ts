@@ -1,4 +1,6 @@
+import { nameRegions } from '../../face/regions'
 import { EXFOLIATING, STRONG } from '../kinds'
+import type { PlanStep } from './step'
 import { TECHNIQUES, type TechniqueId } from './techniques'
 
 /** Takes something off the skin's surface: counts as an exfoliation of the visit. */
@@ -30,3 +32,7 @@ export const shortName = (id: TechniqueId): string => TECHNIQUES[id].name.replac
 /** Only connects: put in where the skin wants it, and nowhere else. */
 export const onlyConnects = (id: TechniqueId): boolean =>
   TECHNIQUES[id].connects !== undefined && !hasPlace(id)
+
+/** Where a step is done, in words: its zones, or its place away from the face; empty where neither. */
+export const placeOf = ({ technique, regions }: Pick<PlanStep, 'technique' | 'regions'>): string =>
+  regions.length > 0 ? nameRegions(regions) : (TECHNIQUES[technique].place ?? '')

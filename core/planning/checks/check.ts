@@ -4,6 +4,7 @@ import type { PlanStep } from '../../catalogue/techniques/step'
 import { REGION_IDS, type RegionId } from '../../face/zones'
 import { toleranceOf, type Tolerance } from '../../load/tolerance'
 import { allowances } from '../today/allowed'
+import { afterSunFindings, backboneFindings, coverFindings } from './backbone'
 import { clockFindings } from './clock'
 import type { Checking, PlanFinding, Rules } from './finding'
 import { floorFindings } from './floor'
@@ -46,6 +47,9 @@ export function checkPlan(
   const checking: Checking = { input, steps, walked, tolerances, allow: allowances(input), rules }
   const findings = [
     ...floorFindings(checking),
+    ...backboneFindings(checking),
+    ...coverFindings(checking),
+    ...afterSunFindings(checking),
     ...steps.flatMap((step, i) => [
       ...permitFindings(step, checking),
       ...productFindings(step, checking),

@@ -43,6 +43,16 @@ const before = (key: string, step: PlanStep): PlanStep[] => {
   return [...good.slice(0, i), step, ...good.slice(i)]
 }
 const without = (technique: TechniqueId) => good.filter((step) => step.technique !== technique)
+/** The sound plan with one step on these zones only. */
+const only = (technique: TechniqueId, regions: PlanStep['regions']) =>
+  good.map((own) => (own.technique === technique ? { ...own, regions } : own))
+/** The sound plan with one step put before another. */
+function moved(technique: TechniqueId, other: TechniqueId): PlanStep[] {
+  const own = good.find((one) => one.technique === technique)
+  const rest = without(technique)
+  const at = rest.findIndex((one) => one.technique === other)
+  return own ? [...rest.slice(0, at), own, ...rest.slice(at)] : rest
+}
 const night = { ...input, daylight: false }
 
 /** For each rule a plan that breaks it. The planner's own plan breaks none. */
@@ -58,6 +68,13 @@ const BROKEN: Record<string, () => [PlanInput, readonly PlanStep[]]> = {
   'must-moisturise': () => [input, without('moisturiser')],
   'must-sun': () => [input, without('sunProtection')],
   'must-close': () => [input, without('close')],
+  'sun-covers': () => [input, only('sunProtection', GROUPS.tZone)],
+  'cream-covers': () => [input, only('moisturiser', GROUPS.face)],
+  'eyes-first': () => [input, moved('eyesOff', 'secondReading')],
+  'read-bare': () => [input, moved('secondReading', 'milk')],
+  'read-before-work': () => [input, moved('secondReading', 'close')],
+  'lamp-before-layers': () => [input, before('close', step('blueLamp'))],
+  'sun-last': () => [input, before('close', step('mist'))],
   'cool-to-end': () => [input, before('moisturiser', step('warmTowel'))],
   'vitamin-c-first': () => [
     withBottle(product('ampoule', 'bright', { inci: ['Aqua', 'Ascorbic Acid'] })),

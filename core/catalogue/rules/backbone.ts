@@ -1,0 +1,33 @@
+import type { TechniqueId } from '../techniques/techniques'
+
+/**
+ * The backbone of a visit: what stands before what, where both are there. Common practice; the
+ * sentence and the weight of each stand among the rules of the plan under the same id.
+ */
+export interface Backbone {
+  rule: string
+  first: readonly TechniqueId[]
+  /** None of these before any of the first. */
+  then: readonly TechniqueId[]
+}
+export const BACKBONE: readonly Backbone[] = [
+  { rule: 'eyes-first', first: ['eyesOff'], then: ['milk', 'secondCleanse', 'oilCleanse'] },
+  { rule: 'read-bare', first: ['milk'], then: ['secondReading'] },
+  {
+    rule: 'read-before-work',
+    first: ['secondReading'],
+    then: [
+      'secondCleanse',
+      'oilCleanse',
+      'steam',
+      'grain',
+      'enzyme',
+      'acidMask',
+      'tip',
+      'crystals',
+    ],
+  },
+  { rule: 'lamp-before-layers', first: ['blueLamp', 'redLamp'], then: ['serum', 'moisturiser'] },
+]
+/** After sun protection nothing touches the skin any more. */
+export const AFTER_SUN: readonly TechniqueId[] = ['sunProtection', 'close', 'wait']

@@ -1,0 +1,68 @@
+import { AFTER_SUN, BACKBONE } from '../../catalogue/rules/backbone'
+import type { PlanStep } from '../../catalogue/techniques/step'
+import { TECHNIQUES, type TechniqueId } from '../../catalogue/techniques/techniques'
+import { GROUPS, nameRegions } from '../../face/regions'
+import { finding, remove, type Checking, type Mend, type PlanFinding } from './finding'
+
+const nameOf = (step: PlanStep) => TECHNIQUES[step.technique].name.toLowerCase()
+const moveBefore = (step: PlanStep, other: PlanStep): Mend => ({
+  label: `Move before ${nameOf(other)}`,
+  minutes: 0,
+  edits: [{ do: 'move', key: step.key, before: other.key }],
+})
+
+/** Each step of the backbone stands before what comes after it, where both are there. */
+export function backboneFindings({ steps, rules }: Checking): PlanFinding[] {
+  return BACKBONE.flatMap(({ rule, first, then }) => {
+    const early = steps.find((step) => then.includes(step.technique))
+    const late = steps.findLast((step) => first.includes(step.technique))
+    if (!early || !late || steps.indexOf(late) < steps.indexOf(early)) return []
+    return finding(rules, rule, undefined, { key: late.key, mends: [moveBefore(late, early)] })
+  })
+}
+
+/** Sun protection is the last that touches the skin. */
+export function afterSunFindings({ steps, rules }: Checking): PlanFinding[] {
+  const at = steps.findIndex((step) => step.technique === 'sunProtection')
+  const sun = steps[at]
+  if (!sun) return []
+  return steps.slice(at + 1).flatMap((step) =>
+    AFTER_SUN.includes(step.technique) || step.regions.length === 0
+      ? []
+      : finding(rules, 'sun-last', `${TECHNIQUES[step.technique].name} after sun protection`, {
+          key: step.key,
+          mends: [moveBefore(step, sun), remove(step)],
+        }),
+  )
+}
+
+/** What the musts have to cover: every zone that this client may have it on. */
+const COVERS: readonly { rule: string; technique: TechniqueId }[] = [
+  { rule: 'sun-covers', technique: 'sunProtection' },
+  { rule: 'cream-covers', technique: 'moisturiser' },
+]
+export function coverFindings({ input, steps, rules, allow }: Checking): PlanFinding[] {
+  return COVERS.flatMap(({ rule, technique }) => {
+    const own = steps.filter((step) => step.technique === technique)
+    const last = own[own.length - 1]
+    if (!last || (technique === 'sunProtection' && !input.daylight)) return []
+    const { barred } = allow(technique)
+    const wanted = GROUPS.faceNeckDecollete.filter((region) => !barred.has(region))
+    const bare = wanted.filter((region) => !own.some((step) => step.regions.includes(region)))
+    if (bare.length === 0) return []
+    const regions = wanted.filter(
+      (region) => last.regions.includes(region) || bare.includes(region),
+    )
+    return finding(rules, rule, `${TECHNIQUES[technique].name} leaves out ${nameRegions(bare)}`, {
+      key: last.key,
+      regions: bare,
+      mends: [
+        {
+          label: `Take in ${nameRegions(bare)}`,
+          minutes: 0,
+          edits: [{ do: 'set', key: last.key, patch: { regions } }],
+        },
+      ],
+    })
+  })
+}
