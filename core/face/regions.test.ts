@@ -49,7 +49,7 @@ describe('zones and regions', () => {
   it('gives every set of regions a name', () => {
     fc.assert(
       fc.property(subset, (some) => {
-        expect(nameRegions(some).length).toBeGreaterThan(2)
+        expect(nameRegions(some).length > 2).toBe(some.length > 0)
       }),
     )
   })

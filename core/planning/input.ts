@@ -30,6 +30,8 @@ export interface PlanInput {
   answers: Answers
   verdict: Verdict
   past: readonly PastWork[]
+  /** Nothing was done here on this client before. */
+  firstVisit: boolean
   /** What is still in each basin from earlier visits and from home, hundredths. */
   residual: Readonly<Record<RegionId, number>>
   shelf: readonly ShelfItem[]

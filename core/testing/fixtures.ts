@@ -91,6 +91,7 @@ export function planInput(
     answers,
     verdict: screen(answers, TODAY),
     past: [],
+    firstVisit: false,
     residual: NOTHING_LEFT,
     shelf: PRODUCT_KINDS.map((productKind) => ({
       product: product(productKind, productKind, ACIDS[productKind]),

@@ -83,6 +83,7 @@ export function toPlanInput(
     answers: bundle.answers,
     verdict: withSkin(screenHere(bundle, bundle.answers), profile),
     past: bundle.past,
+    firstVisit: bundle.previousPlan === null && bundle.past.length === 0,
     residual: remainingAt(
       [...bundle.poured, ...pouredAtHome(bundle.answers, bundle.today)],
       bundle.visit.startsAt,

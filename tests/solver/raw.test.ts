@@ -234,7 +234,7 @@ function best(input: PlanInput, offered: readonly TechniqueId[]): number | undef
                       ((technique.effects[aim] ?? 0) * sum * Math.sqrt(length / longest)) / 10,
                     ))
             })
-            next.taste += ((method.taste[id] ?? 0) + ownAllowance.favour) * 4
+            next.taste += ((method.taste[id] ?? 0) + ownAllowance.favour - method.turnCost) * 4
             next.works += works
             go(i + 1, next)
           }

@@ -10,6 +10,7 @@ const input = (point: string, camp: string): PlanInput =>
   planInput({
     readings: readAll({ ...RESILIENT, oil: 3, congestion: 3 }),
     daylight: false,
+    firstVisit: point === 'firstVisit',
     policy: { camps: { [point]: camp }, without: [] },
   })
 /**

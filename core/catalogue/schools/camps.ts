@@ -20,6 +20,8 @@ export const POINT_IDS = [
   'eye',
   'finish',
   'courses',
+  'pace',
+  'firstVisit',
 ] as const
 export type PointId = (typeof POINT_IDS)[number]
 
@@ -38,6 +40,10 @@ export interface Camp {
   exfoliationLimit?: 1 | 2
   /** Lets peel and machine share a visit, for trained hands on resilient skin. */
   peelWithMachine?: true
+  /** What each further step costs, in the currency of liking. */
+  turnCost?: number
+  /** Strong work at a first visit here, by licensed hands. */
+  boldFirst?: true
   /** A second mask after the first. */
   inTurn?: true
   /** Only the earliest, or only the latest, of a mask's minutes. */
@@ -397,6 +403,49 @@ export const POINTS: readonly Point[] = [
         sentence: 'Few products.',
         reason: 'less to react to',
         taste: { serum: 300, ampoule: -200 },
+      },
+    ],
+  },
+  {
+    id: 'pace',
+    title: 'Pace',
+    default: 'even',
+    camps: [
+      {
+        id: 'even',
+        sentence: 'Nine to fifteen main steps an hour.',
+        reason: 'each has its time, and much is seen to',
+        turnCost: 100,
+      },
+      {
+        id: 'quick',
+        sentence: 'Many short steps.',
+        reason: 'something for every wish',
+        turnCost: 0,
+      },
+      {
+        id: 'unhurried',
+        sentence: 'Few steps, each with all its time.',
+        reason: 'fewer turns of the hand, more rest',
+        turnCost: 300,
+      },
+    ],
+  },
+  {
+    id: 'firstVisit',
+    title: 'A first visit here',
+    default: 'careful',
+    camps: [
+      {
+        id: 'careful',
+        sentence: 'One mild exfoliation, nothing strong.',
+        reason: 'the skin is not known yet',
+      },
+      {
+        id: 'asRead',
+        sentence: 'As the skin reads, by licensed hands.',
+        reason: 'an experienced eye knows at once; the load counts in full',
+        boldFirst: true,
       },
     ],
   },

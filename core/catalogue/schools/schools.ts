@@ -127,6 +127,10 @@ export interface Method {
   /** How many exfoliations a resilient skin may have in one visit. */
   exfoliationLimit: 1 | 2
   peelWithMachine: boolean
+  /** What each further step costs, in the currency of liking: the house's pace. */
+  turnCost: number
+  /** Whether a first visit here may have strong work. */
+  boldFirst: boolean
   inTurn: boolean
   dwell: 'short' | 'long' | undefined
 }
@@ -154,6 +158,8 @@ export function methodOf(school: SchoolId, policy: HousePolicy = NO_POLICY): Met
     layout,
     exfoliationLimit: camps.works.exfoliationLimit ?? 1,
     peelWithMachine: camps.peelWithMachine.peelWithMachine === true,
+    turnCost: camps.pace.turnCost ?? 0,
+    boldFirst: camps.firstVisit.boldFirst === true,
     inTurn: camps.masks.inTurn === true,
     dwell: camps.dwell.dwell,
   }

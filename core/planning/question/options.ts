@@ -184,9 +184,9 @@ export class OptionMaker {
    * however long they take.
    */
   traits(main: readonly TechniqueId[], moves: readonly Move[], layout: LayoutId = 'one'): Traits {
-    const { taste, layout: layouts } = this.method
+    const { taste, turnCost, layout: layouts } = this.method
     const liking =
-      main.reduce((sum, technique) => sum + (taste[technique] ?? 0), 0) +
+      main.reduce((sum, technique) => sum + (taste[technique] ?? 0) - turnCost, 0) +
       (main.some((technique) => TECHNIQUES[technique].stage === 'mask')
         ? (layouts[layout] ?? 0)
         : 0)

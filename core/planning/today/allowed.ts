@@ -11,6 +11,8 @@ import { confirmationsFor } from '../../screening/confirm'
 import { barsFromSkin } from '../../screening/skin'
 import type { Bar } from '../../screening/verdict'
 import type { PlanInput } from '../input'
+import { isStrong } from '../../catalogue/techniques/traits'
+import { careful } from './limits'
 import { regionsMeeting } from './adapt'
 import { usableProducts, type Choice } from './bottles'
 
@@ -96,6 +98,8 @@ class Draft {
       never.push({ rule: 'house-without', text: 'not offered in this house' })
     if (!input.licences.includes(technique.licence))
       never.push({ rule: 'scope', text: `needs a licence for ${LICENCE_NAMES[technique.licence]}` })
+    if (careful(input) && (isStrong(technique.id) || technique.families.includes('peel')))
+      never.push({ rule: 'first-visit', text: 'first visit here: nothing strong yet' })
     if (technique.device && !input.devices.includes(technique.device))
       never.push({ rule: 'no-device', text: `no ${DEVICE_NAMES[technique.device]} ready` })
   }

@@ -3,11 +3,17 @@ import { methodOf } from '../../catalogue/schools/schools'
 import type { PlanInput } from '../input'
 import { isResilient } from './adapt'
 
-type House = Pick<PlanInput, 'school' | 'policy' | 'profile' | 'licences'>
+type House = Pick<PlanInput, 'school' | 'policy' | 'profile' | 'licences' | 'firstVisit'>
+
+/** A skin that was never worked on here is not known yet: nothing strong, unless the house says so. */
+export const careful = ({ firstVisit, school, policy }: House): boolean =>
+  firstVisit && !methodOf(school, policy).boldFirst
 
 /** How many exfoliations this skin may have in one visit: the house's number only on resilient skin. */
 export const mostExfoliations = (input: House): number =>
-  isResilient(input.profile) ? methodOf(input.school, input.policy).exfoliationLimit : 1
+  isResilient(input.profile) && !careful(input)
+    ? methodOf(input.school, input.policy).exfoliationLimit
+    : 1
 
 /**
  * Whether a pair that never shares a visit is waived today: where the house allows it, for trained
