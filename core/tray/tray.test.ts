@@ -1,10 +1,11 @@
 import { describe, expect, it } from 'vitest'
 import { DEVICE_KINDS } from '../catalogue/kinds'
+import type { Lot } from '../catalogue/products/products'
 import type { PlanStep } from '../catalogue/techniques/step'
 import { TECHNIQUES, type TechniqueId, techniquesWhere } from '../catalogue/techniques/techniques'
 import { TRAY_RULES, WARM_UPS, warmUpOf } from '../catalogue/techniques/linen'
 import { GROUPS } from '../face/regions'
-import { planInput, readAll, RESILIENT } from '../testing/fixtures'
+import { lot, planInput, product, readAll, RESILIENT, TODAY } from '../testing/fixtures'
 import { propose } from '../planning/answer/propose'
 import { trayFor } from './tray'
 import { minutes } from '../units'
@@ -21,6 +22,22 @@ const linen = (steps: readonly PlanStep[], rules = TRAY_RULES, of = input) =>
   Object.fromEntries(trayFor(of, steps, rules).linen.map((linen) => [linen.name, linen.count]))
 
 describe('the tray', () => {
+  it('hands out the bottle that is fit: in date, an open one first, never a recalled one', () => {
+    const of = (...bottles: Partial<Lot>[]) => {
+      const lots = bottles.map((more, i) => lot('milk', { id: `${i}`, code: `${i}`, ...more }))
+      const shelf = [{ product: product('milk'), lots }]
+      const own = { ...step('milk'), productId: 'milk' }
+      return trayFor(planInput({ shelf }), [own]).products[0]?.lot
+    }
+    const open = { openedOn: TODAY, expires: '2028-01-01' }
+    expect(of({ expires: '2026-01-01' }, { expires: '2027-01-01' })).toBe('1')
+    expect(of({ expires: '2026-12-01' }, open)).toBe('1')
+    expect(of({ recalled: true, ...open }, { expires: '2027-05-01' })).toBe('1')
+    expect(of({ expires: '2027-05-01' }, { expires: '2027-02-01' })).toBe('1')
+    expect(of({ remainingMillilitres: 0, ...open }, {})).toBe('1')
+    expect(of({ openedOn: '2024-01-01' }, {})).toBe('1')
+    expect(of({ recalled: true })).toBeNull()
+  })
   it('lists amounts, devices before they are needed, and what is missing', () => {
     const { steps } = propose(input)
     const tray = trayFor(input, steps)

@@ -6,7 +6,7 @@ import { amountFor, fingertipUnits, type Amount } from '../dosing/amount'
 import { mixFor, type Mix } from '../dosing/mixing'
 import { schedule } from '../timing/schedule'
 import { confirmationsFor } from '../screening/confirm'
-import { productTrouble } from '../planning/today/bottles'
+import { bottleInHand, productTrouble } from '../planning/today/bottles'
 import type { PlanInput, ShelfItem } from '../planning/input'
 import { linenFor, type Linen } from './linen'
 
@@ -123,7 +123,7 @@ function productFor(step: PlanStep, start: number, input: PlanInput): Laid {
   const { product, lots } = item
   const trouble = productTrouble(product, lots, input)[0]?.text ?? null
   const amount = amountFor(product, step.regions, input.faceSize)
-  const lot = lots.find((one) => !one.recalled)
+  const lot = bottleInHand(product, lots, input.today)
   const short = lot && lot.remainingMillilitres < amount.millilitres
   const mix = mixOf(step, item, amount, start, input)
   return {

@@ -1,3 +1,4 @@
+import { bottleInHand } from '../planning/today/bottles'
 import { aftercareCard, type AftercareLine } from '../aftercare/card'
 import type { PlanStep } from '../catalogue/techniques/step'
 import { buildRecord, type RecordDraft } from '../record/build'
@@ -83,11 +84,9 @@ const treatmentPart = (bundle: VisitBundle, state: RoomState, input: PlanInput) 
     lotOf: (productId) => lotUsed(bundle, productId),
   })
 
-/** The bottle in use: the one that is open, else the first that may be used. */
-function lotUsed({ shelf }: VisitBundle, productId: string): string | null {
+function lotUsed({ shelf, today }: VisitBundle, productId: string): string | null {
   const item = shelf.find((one) => one.product.id === productId)
-  const fit = item?.lots.filter((lot) => !lot.recalled) ?? []
-  return (fit.find((lot) => lot.openedOn !== undefined) ?? fit[0])?.code ?? null
+  return (item && bottleInHand(item.product, item.lots, today)?.code) ?? null
 }
 
 /** A line of the card as it stands on the record: its end as an ISO moment. */

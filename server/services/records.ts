@@ -1,6 +1,7 @@
 import { toHundredths } from '#core/units'
 import { randomBytes } from 'node:crypto'
 import { asc, count, desc, eq, sql } from 'drizzle-orm'
+import { bottleInHand } from '#core/planning/today/bottles'
 import type { VisitBundle } from '#core/visit/bundle'
 import { recordParts } from '#core/visit/record'
 import type { RecordDraft } from '#core/record/build'
@@ -93,7 +94,7 @@ async function drawDown(
     const item = bundle.shelf.find((entry) => entry.product.id === line.product?.id)
     const lot =
       item?.lots.find((lot) => lot.code === line.product?.lot || lot.id === line.product?.lot) ??
-      item?.lots.find((lot) => !lot.recalled)
+      (item && bottleInHand(item.product, item.lots, bundle.today))
     if (lot)
       used.set(
         lot.id,

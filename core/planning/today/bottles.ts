@@ -56,8 +56,24 @@ function avoidedBars(
 }
 
 /**
- * Fit products of a kind, the weakest acid first, then the best suited, ties by id; the bottle that
- * expires first is taken.
+ * The bottle that is taken: fit for use, an open one before a new one, then the one that expires
+ * first. The plan, the tray and the record all take this one.
+ */
+export const bottleInHand = (
+  product: Product,
+  lots: readonly Lot[],
+  today: string,
+): Lot | undefined =>
+  lots
+    .filter((lot) => lotBars(lot, product, today).length === 0)
+    .sort(
+      (one, other) =>
+        Number(one.openedOn === undefined) - Number(other.openedOn === undefined) ||
+        (one.expires < other.expires ? -1 : 1),
+    )[0]
+
+/**
+ * Fit products of a kind, the weakest acid first, then the best suited, ties by id.
  */
 export function usableProducts(
   kind: ProductKind,
@@ -66,9 +82,7 @@ export function usableProducts(
 ): Choice[] {
   const fit = input.shelf.flatMap(({ product, lots }) => {
     if (product.kind !== kind || productTrouble(product, lots, input, rows).length > 0) return []
-    const [lot] = lots
-      .filter((one) => lotBars(one, product, input.today).length === 0)
-      .sort((one, other) => (one.expires < other.expires ? -1 : 1))
+    const lot = bottleInHand(product, lots, input.today)
     if (!lot) return []
     const score = suitScore(product, input.profile)
     return [{ choice: { product, lot }, score, acid: freeAcidOf(product) }]
