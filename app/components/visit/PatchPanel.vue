@@ -8,7 +8,7 @@ import {
   type PatchState,
 } from '#core/screening/patch'
 import { dayAndClock, dayWords } from '~/composables/dates'
-import { sayProblem } from '~/composables/useApi'
+import { useAttempt } from '~/composables/attempt'
 import { useVisit } from '~/stores/visit'
 
 /**
@@ -22,7 +22,7 @@ const may = computed(
 )
 const place = ref<PatchPlace>('behindEar')
 const other = ref<string | null>(null)
-const trouble = ref('')
+const { trouble, attempt } = useAttempt()
 const zone = computed(() => bundle.value?.practice.timeZone ?? 'UTC')
 const lines = computed(() => {
   const held = bundle.value
@@ -56,15 +56,11 @@ function words(item: PatchState): string {
   }
   return patchBar(item) ?? ''
 }
-async function act(work: () => Promise<unknown>) {
-  trouble.value = ''
-  try {
+const act = (work: () => Promise<unknown>) =>
+  attempt(async () => {
     await work()
     await visit.reload()
-  } catch (error) {
-    trouble.value = sayProblem(error)
-  }
-}
+  })
 const put = (productId: string) =>
   act(async () => {
     await visit.send('/patch-tests', 'POST', {

@@ -10,7 +10,7 @@ import type { Answer, Answers } from '#core/screening/answers'
 import { carriable, carriedOver, noToTheRest, openIn } from '#core/screening/asking'
 import { restsOf, screenHere } from '#core/visit/planInput'
 import { dayAndClock } from '~/composables/dates'
-import { sayProblem } from '~/composables/useApi'
+import { useAttempt } from '~/composables/attempt'
 import { useDraft } from '~/composables/useDraft'
 import { useVisit } from '~/stores/visit'
 
@@ -20,7 +20,7 @@ const before = computed(() => bundle.value?.previousAnswers ?? null)
 const answers = ref<Answers>({ ...visit.bundle?.answers })
 const medicines = ref(visit.bundle?.client.medicines ?? '')
 const saving = ref<'idle' | 'saving' | 'kept'>('idle')
-const trouble = ref('')
+const { trouble, attempt } = useAttempt()
 const changed = ref(false)
 const may = computed(
   () => bundle.value?.may.write === true && bundle.value.visit.status === 'booked',
@@ -90,14 +90,6 @@ const setMedicines = (words: string) => {
   medicines.value = words
 }
 
-async function attempt(work: () => Promise<unknown>) {
-  trouble.value = ''
-  try {
-    await work()
-  } catch (error) {
-    trouble.value = sayProblem(error)
-  }
-}
 async function save() {
   saving.value = 'saving'
   await attempt(async () => {

@@ -3,7 +3,8 @@ import { stopOf } from '#core/visit/stops'
 import { hasBegun, wasTreated } from '#core/visit/status'
 import { readParts, recordParts } from '#core/visit/record'
 import { offerFile } from '~/composables/files'
-import { sayProblem, useApi } from '~/composables/useApi'
+import { useAttempt } from '~/composables/attempt'
+import { useApi } from '~/composables/useApi'
 import { useDraft } from '~/composables/useDraft'
 import { useVisit } from '~/stores/visit'
 
@@ -12,8 +13,7 @@ const api = useApi()
 const bundle = computed(() => visit.bundle)
 const sealed = computed(() => bundle.value?.seal ?? null)
 const text = ref(visit.bundle?.visit.recordText ?? '')
-const trouble = ref('')
-const busy = ref(false)
+const { trouble, busy, attempt } = useAttempt()
 const printing = ref<'record' | 'aftercare'>('record')
 const amending = ref(false)
 const draft = useDraft({
@@ -40,19 +40,6 @@ const lastText = computed(() => {
   return amendments[amendments.length - 1]?.after ?? own?.recordText ?? ''
 })
 
-async function attempt(work: () => Promise<unknown>) {
-  busy.value = true
-  trouble.value = ''
-  try {
-    await work()
-    return true
-  } catch (error) {
-    trouble.value = sayProblem(error)
-    return false
-  } finally {
-    busy.value = false
-  }
-}
 const path = (what: string) => `/api/visits/${bundle.value?.visit.id ?? ''}/${what}`
 const seal = () =>
   attempt(async () => {

@@ -3,7 +3,7 @@ import { mdiRedo, mdiUndo } from '@mdi/js'
 import { SCHOOLS, SCHOOL_IDS } from '#core/catalogue/schools/schools'
 import { TECHNIQUES, TECHNIQUE_IDS, type TechniqueId } from '#core/catalogue/techniques/techniques'
 import { freshStep, isFit, placeFor } from '#core/planning/checks/check'
-import { sayProblem } from '~/composables/useApi'
+import { useAttempt } from '~/composables/attempt'
 import { usePlan } from '~/stores/plan'
 import { useVisit } from '~/stores/visit'
 
@@ -11,7 +11,7 @@ const visit = useVisit()
 const plan = usePlan()
 const bundle = computed(() => visit.bundle)
 const chosen = ref<string | null>(null)
-const trouble = ref('')
+const { trouble, attempt } = useAttempt()
 const comparing = ref(false)
 const may = computed(
   () => bundle.value?.may.write === true && bundle.value.visit.status === 'booked',
@@ -31,14 +31,6 @@ const signed = computed(
   () => bundle.value?.plans.find((plan) => plan.version === 0)?.countersignedBy ?? null,
 )
 onMounted(() => void plan.open())
-const attempt = async (work: () => Promise<unknown>) => {
-  trouble.value = ''
-  try {
-    await work()
-  } catch (error) {
-    trouble.value = sayProblem(error)
-  }
-}
 const school = async (chosenSchool: unknown) => {
   await attempt(() => visit.change({ school: chosenSchool }))
   await plan.propose()
