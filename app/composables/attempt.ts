@@ -1,0 +1,22 @@
+import { sayProblem } from '~/composables/useApi'
+
+/** Work that may be refused: it says why in `trouble`, and that it runs in `busy`. */
+export function useAttempt() {
+  const trouble = ref('')
+  const busy = ref(false)
+  /** @returns whether it went well */
+  async function attempt(work: () => Promise<unknown>): Promise<boolean> {
+    busy.value = true
+    trouble.value = ''
+    try {
+      await work()
+      return true
+    } catch (error) {
+      trouble.value = sayProblem(error)
+      return false
+    } finally {
+      busy.value = false
+    }
+  }
+  return { trouble, busy, attempt }
+}
