@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto'
-import { beforeAll, describe, expect, it } from 'vitest'
+import { beforeAll, describe, expect, it, onTestFinished } from 'vitest'
 import { toPlanInput } from '#core/visit/planInput'
 import { checkPlan } from '#core/planning/checks/check'
 import { propose } from '#core/planning/answer/propose'
@@ -47,6 +47,14 @@ describe('the server checks what it saves with the same core', () => {
     )
   })
   it('refuses each of the edits that harm, by its rule', async () => {
+    // A house of trained hands, which lets a first visit have what the skin reads.
+    const decide = (camps: object) =>
+      owner('/api/policy', {
+        method: 'PUT',
+        body: { id: randomUUID(), policy: { camps, without: [] }, reason: 'trained hands' },
+      })
+    expect((await decide({ firstVisit: 'asRead' })).status).toBe(200)
+    onTestFinished(async () => void (await decide({})))
     const id = await prepared(owner, 'owner', 'other-24')
     const bundle = await bundleOf(owner, id)
     const input = toPlanInput(bundle)

@@ -209,4 +209,16 @@ describe('after a stop', () => {
     expect(rest).toEqual(['rinse', 'cold', 'moisturiser', 'wait', 'sunProtection', 'close'])
     expect(isFit(checkPlan(input, propose(input).steps))).toBe(true)
   })
+  it('is a plan that may be worked, wherever it stopped', () => {
+    const input = planInput()
+    const { steps } = propose(input)
+    for (let done = 0; done < steps.length; done++) {
+      const after = checkPlan(input, planAfterStop(input, steps.slice(0, done))).findings
+      const stops = after.filter((own) => own.strength === 'stop').map((own) => own.rule)
+      // What rested when it stopped is taken off by the rinse; the surface before is as it is.
+      expect(stops.filter((rule) => ['sun-covers', 'must-sun', 'barred'].includes(rule))).toEqual(
+        [],
+      )
+    }
+  })
 })

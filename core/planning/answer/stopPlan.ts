@@ -31,10 +31,10 @@ export function planAfterStop(input: PlanInput, done: readonly PlanStep[]): Plan
   }
   add('rinse', 2, GROUPS.faceNeckDecollete)
   add('cold', 2, GROUPS.face)
-  add('moisturiser', 1, GROUPS.faceNeck)
+  add('moisturiser', 1, GROUPS.faceNeckDecollete)
   if (input.daylight) {
     add('wait', 1, [])
-    add('sunProtection', 1, GROUPS.faceNeck)
+    add('sunProtection', 1, GROUPS.faceNeckDecollete)
   }
   add('close', 3, [])
   return steps

@@ -1,0 +1,78 @@
+import { expect, test } from '@playwright/test'
+import { propose } from '#core/planning/answer/propose'
+import { toPlanInput } from '#core/visit/planInput'
+import { asOwner, open, runningVisit } from '../support/house'
+import { book, bundleOf, prepared, someone, tap } from '../support/visit'
+import { visitWrites } from '../support/visitWrites'
+import { nextStep, signIn } from '../support/walk'
+
+test('lenses are to be out: planned, laid out, waited for and kept', async ({ page }) => {
+  const owner = await asOwner()
+  const { post, sign, read, answer } = visitWrites(owner)
+  const id = await book(owner, 'owner', await someone(owner, 'Lens Test'))
+  await answer(id, { lenses: { say: 'yes' } })
+  await sign(id, ['care', 'exfoliation', 'machine', 'current'])
+  await read(id)
+  const { steps } = propose(toPlanInput(await bundleOf(owner, id)))
+  expect((await post(id, 'plan', { steps }, 'PUT')).status).toBe(200)
+
+  await signIn(page, 'owner')
+  await open(page, `/visits/${id}/plan`)
+  await page
+    .getByRole('list', { name: 'Steps' })
+    .getByRole('listitem', { name: /: Eyes and lips off,/ })
+    .click()
+  await expect(page.getByText('First Contact lenses are out')).toBeVisible()
+  await open(page, `/visits/${id}/set`)
+  await expect(page.getByRole('heading', { name: 'Before you begin' })).toBeVisible()
+  await expect(page.getByText('Contact lenses are out')).toBeVisible()
+  await page.getByRole('button', { name: 'Start the treatment' }).click()
+  await page.waitForURL(/\/treat$/)
+  expect(await nextStep(page)).toMatch(/Settle/)
+  await expect(page.getByRole('heading', { name: 'Eyes and lips off' })).toBeVisible()
+  await expect(page.getByRole('list', { name: 'First' })).toContainText('contact lenses are out')
+  // The key that ends a step begins it here, and only then ends it.
+  await page.keyboard.press('Space')
+  await expect(page.getByRole('list', { name: 'First' })).toBeHidden()
+  await expect(page.getByRole('heading', { name: 'Eyes and lips off' })).toBeVisible()
+  const told = async () => (await bundleOf(owner, id)).events.map((event) => event.body)
+  await expect.poll(async () => (await told()).some((body) => body.kind === 'confirmed')).toBe(true)
+  await page.keyboard.press('Space')
+  await expect(page.getByRole('heading', { name: 'Eyes and lips off' })).toBeHidden()
+})
+
+test('what burned once is said wherever this client is looked at, and is not planned', async ({
+  page,
+}) => {
+  const owner = await asOwner()
+  const client = await someone(owner, 'Burned Test')
+  const first = await runningVisit(client)
+  const plan = (await bundleOf(owner, first)).plans.find((one) => one.version === 1)
+  const productId = plan?.steps.find((step) => step.technique === 'moisturiser')?.productId
+  if (!productId) throw new Error('no moisturiser was planned')
+  const where = ['cheekL'] as const
+  const body = {
+    kind: 'contraAction',
+    what: 'burning',
+    where,
+    done: 'rinsed',
+    suspected: productId,
+  }
+  const events = [tap({ kind: 'started' }, Date.now() - 5000), tap(body as never)]
+  const sent = await owner(`/api/visits/${first}/events`, { method: 'POST', body: { events } })
+  expect(sent.status).toBe(200)
+  const id = await prepared(owner, 'owner', client)
+  const item = (await bundleOf(owner, id)).shelf.find((one) => one.product.id === productId)
+  const name = item?.product.name ?? 'gone'
+
+  await signIn(page, 'owner')
+  await open(page, `/people/${client}`)
+  await expect(page.getByText(`reacted: ${name}`)).toBeVisible()
+  await open(page, `/visits/${id}/ask`)
+  await expect(page.getByText(`reacted: ${name}`)).toBeVisible()
+  await expect(page.getByText(`${name} is suspected of the reaction`)).toBeVisible()
+  await open(page, '/shelf')
+  await expect(page.getByRole('row', { name: new RegExp(name) }).first()).toContainText('suspected')
+  const planned = (await bundleOf(owner, id)).plans.flatMap((one) => one.steps)
+  expect(planned.map((step) => step.productId)).not.toContain(productId)
+})
