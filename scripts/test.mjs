@@ -73,9 +73,14 @@ async function onTheBuild(wanted, built) {
           if (e2e) await playwright(tally, env, 1)
         })
       : undefined,
-    e2e ? inAHouse('test-beside', 54660, 4440, (env) => playwright(tally, env, 2)) : undefined,
+    e2e ? beside(wanted) : undefined,
   ])
   await faults(wanted)
+}
+
+async function beside(wanted) {
+  await inAHouse('test-beside', 54660, 4440, (env) => playwright(tally, env, 2))
+  await typesOnce(wanted)
 }
 
 async function inAHouse(name, firstPort, wantedPort, work) {
@@ -92,9 +97,12 @@ async function inAHouse(name, firstPort, wantedPort, work) {
   }
 }
 
-/** Has a house of its own: whichever side is done first runs it. */
+/** Parts that stand by themselves: whichever side is free first takes them. */
 async function faults(wanted) {
   if (wanted.delete('faults')) await vitest(tally, 'faults', 'Killed, cut and restarted')
+}
+async function typesOnce(wanted) {
+  if (wanted.delete('types')) await types(tally)
 }
 
 /** What reads the sources alone. */
@@ -105,9 +113,9 @@ async function onTheSources(wanted, built) {
   // A build writes the types and the settings that these read anew.
   await built
   if (wanted.has('lint')) await lint(tally)
-  if (wanted.has('types')) await types(tally)
   if (wanted.has('solver'))
     await vitest(tally, 'solver', 'Against trying everything and an outside solver')
+  await typesOnce(wanted)
   if (wanted.has(ADDITIONS)) await additions(tally)
   await faults(wanted)
 }
