@@ -5,8 +5,16 @@ import { PRODUCT_KINDS } from '../catalogue/kinds'
 import { areaOf, GROUPS } from '../face/regions'
 import { REGION_IDS } from '../face/zones'
 import { product } from '../testing/fixtures'
-import { amountFor, dropsToMillilitres, fingertipUnits, toMeasures } from './amount'
+import { amountFor, dropsToMillilitres, fingertipUnits, toMeasures, roundingWords } from './amount'
 import { freeAcidPercent } from './freeAcid'
+
+describe('rounding to the hand', () => {
+  it('is said from five per cent on, whichever way', () => {
+    expect(
+      [-5, -4.9, 0, 4.9, 5].map((roundingPercent) => roundingWords({ roundingPercent })),
+    ).toEqual(['rounding -5 %', '', '', '', 'rounding +5 %'])
+  })
+})
 
 describe('amounts', () => {
   it("is area times film, in the bottle's own measure", () => {

@@ -1,3 +1,5 @@
+import { visitBundle } from '../testing/bundle'
+import { toPlanInput } from '../visit/planInput'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { allNo, TODAY } from '../testing/fixtures'
@@ -34,6 +36,19 @@ describe('what is used at home', () => {
     expect(pouredAtHome(allNo({ homeAcid: { say: 'unsure' } }), TODAY)).toHaveLength(1)
     expect(left().forehead).toBeGreaterThan(0)
     expect(left().decollete).toBe(0)
+  })
+  it('of today counts today, from before the visit', () => {
+    const morning = Date.parse(`${TODAY}T08:00:00Z`)
+    const told = allNo({ homeAcid: { say: 'yes', date: TODAY } })
+    const poured = pouredAtHome(told, TODAY, false, morning)
+    expect(poured.map((one) => one.at)).toEqual([morning])
+    const tomorrow = allNo({ homeAcid: { say: 'yes', date: addDays(TODAY, 1) } })
+    expect(pouredAtHome(tomorrow, TODAY, false, morning)[0]?.at).toBeLessThan(morning)
+    const startsAt = morning
+    const { visit } = visitBundle()
+    const before = toPlanInput(visitBundle({ visit: { ...visit, startsAt } })).residual.nose
+    const after = toPlanInput(visitBundle({ answers: told, visit: { ...visit, startsAt } }))
+    expect(after.residual.nose).toBeGreaterThan(before)
   })
   it('names as a habit only what has a rhythm', () => {
     expect(

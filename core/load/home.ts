@@ -25,8 +25,14 @@ export const habitsAtHome = (answers: Answers): string[] =>
  * @param today ISO day
  * @param goesOn for a look between visits: a habit with a rhythm has not ended with the day it was
  *   told, it goes on to last night
+ * @param until the moment of the visit, milliseconds since 1970: what was used today was used before
  */
-export function pouredAtHome(answers: Answers, today: string, goesOn = false): Poured[] {
+export function pouredAtHome(
+  answers: Answers,
+  today: string,
+  goesOn = false,
+  until = Number.POSITIVE_INFINITY,
+): Poured[] {
   const out: Poured[] = []
   for (const row of HOME_POURINGS) {
     const answer = answers[row.finding]
@@ -43,7 +49,10 @@ export function pouredAtHome(answers: Answers, today: string, goesOn = false): P
         : 0
     for (let night = -since; night < nights; night++)
       out.push({
-        at: Date.parse(`${addDays(last, -Math.round(night * (gap ?? 0)))}${EVENING}`),
+        at: Math.min(
+          until,
+          Date.parse(`${addDays(last, -Math.round(night * (gap ?? 0)))}${EVENING}`),
+        ),
         label: row.label,
         loads: Object.fromEntries(row.regions.map((region) => [region, row.hundredths])),
       })

@@ -14,7 +14,7 @@ import type { Grade } from '../skin/readings'
 import { halfLifeHours, ledgerCurve, remainingAt, type Poured } from './ledger'
 import { loadOn } from './loads'
 import { earliestAgain, restBars } from './rest'
-import { toleranceOf } from './tolerance'
+import { toleranceOf, toleranceWords } from './tolerance'
 
 const DAY = 86_400_000
 const grade = fc.constantFrom<Grade>(0, 1, 2, 3, 4)
@@ -122,6 +122,22 @@ describe('tolerance', () => {
       ),
     )
     expect(toleranceOf(deriveProfile({}, 30), 'forehead', 100).hundredths).toBeLessThan(250)
+  })
+})
+
+describe('tolerance in words', () => {
+  it('says how much, and where it is least', () => {
+    const calm = readAll(RESILIENT)
+    expect(toleranceWords(deriveProfile(calm, 30), 100)).toEqual({
+      share: 'all',
+      where: 'everywhere',
+      why: '',
+    })
+    const cheek = { cheekL: { ...RESILIENT, sensitivity: 4 as Grade } }
+    const words = toleranceWords(deriveProfile(readAll(RESILIENT, cheek), 30), 100)
+    expect(words.where).toBe('left cheek')
+    expect(words.share).toMatch(/ to all$/)
+    expect(words.why).toMatch(/:/)
   })
 })
 

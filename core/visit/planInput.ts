@@ -85,7 +85,10 @@ export function toPlanInput(
     past: bundle.past,
     firstVisit: bundle.previousPlan === null && bundle.past.length === 0,
     residual: remainingAt(
-      [...bundle.poured, ...pouredAtHome(bundle.answers, bundle.today)],
+      [
+        ...bundle.poured,
+        ...pouredAtHome(bundle.answers, bundle.today, false, bundle.visit.startsAt),
+      ],
       bundle.visit.startsAt,
       half,
     ),
