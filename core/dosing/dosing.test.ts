@@ -8,6 +8,24 @@ import { product } from '../testing/fixtures'
 import { amountFor, dropsToMillilitres, fingertipUnits, toMeasures, roundingWords } from './amount'
 import { freeAcidPercent } from './freeAcid'
 
+describe('measures of the hand', () => {
+  it.each([
+    ['pump', 1],
+    ['spray', 1],
+    ['riceGrain', 1],
+    ['drop', 1],
+    ['piece', 1],
+    ['spatula', 0.5],
+    ['pour', 0.5],
+    ['scoop', 0.25],
+  ] as const)('the least of a %s is %d', (kind, least) => {
+    const dispenser = { kind, millilitres: 2 }
+    expect(toMeasures(0.01, dispenser, false)).toEqual({ count: least, ml: least * 2 })
+    expect(toMeasures(20, dispenser, false)).toEqual({ count: 10, ml: 20 })
+    expect(toMeasures(20.1, dispenser, true).ml).toBeGreaterThanOrEqual(20.1)
+  })
+})
+
 describe('rounding to the hand', () => {
   it('is said from five per cent on, whichever way', () => {
     expect(

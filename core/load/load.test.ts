@@ -37,6 +37,12 @@ describe('load of a step', () => {
       loadOn('forehead', TECHNIQUES.grain, share),
     )
     expect(loadOn('forehead', TECHNIQUES.grain, share, 125)).toBe(113)
+    // What is not felt in warm skin asks no more there, nor a hundredth more in cool skin.
+    const rest = { handsMinutes: 10, dwellMinutes: 100, passes: 1 }
+    for (const technique of [TECHNIQUES.clay, TECHNIQUES.massage]) {
+      const asked = loadOn('forehead', technique, rest)
+      expect(loadOn('forehead', technique, rest, 125)).toBe(asked)
+    }
   })
   it('is a whole number, never below zero, and never falls with more work', () => {
     fc.assert(

@@ -167,6 +167,14 @@ describe('stop rules', () => {
       judge({ kind: 'sign', sign: 'blood', region: null, key: null }, 0, undefined),
     ).toMatchObject({ act: 'stop', callHelp: false })
   })
+  it('calls help for what cannot wait, and for nothing that is only red or sore', () => {
+    for (const grade of [0, 1, 2, 3, 4] as const)
+      expect(judge(red(grade, 'cheekL'), 0, 'grain')?.callHelp).toBe(false)
+    for (const grade of [0, 5, 8, 10])
+      expect(
+        judge({ kind: 'sensation', grade, region: null, key: null }, 0, 'grain')?.callHelp,
+      ).toBe(false)
+  })
   it('never gets milder as redness or sensation grows', () => {
     const order = { keep: 0, shorten: 1, endZone: 1, stop: 2 }
     fc.assert(

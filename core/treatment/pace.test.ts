@@ -107,6 +107,10 @@ describe('what does not fit any more', () => {
         minutesShort(room([0, { kind: 'started' }]), steps, filled, START + seconds * 1000),
       ).toBe(0)
   })
+  it('is nothing before the start and where no step is left', () => {
+    expect(minutesShort(room(), [], short, START + 500 * MIN)).toBe(0)
+    expect(minutesShort(room([0, { kind: 'started' }]), [], short, START + 500 * MIN)).toBe(0)
+  })
   it('shows a late start at once', () => {
     expect(minutesShort(room([4, { kind: 'started' }]), steps, short, START + 4 * MIN)).toBe(3)
   })
