@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { AFTERCARE } from '../catalogue/rules/aftercare'
 import { TECHNIQUES, TECHNIQUE_IDS } from '../catalogue/techniques/techniques'
 import { suggestNext } from '../course/next'
-import { aftercareCard } from './card'
+import { aftercareCard, endsWithDay } from './card'
 
 const hour = 3_600_000
 const topic = (lines: ReturnType<typeof aftercareCard>, name: string) =>
@@ -20,6 +20,12 @@ describe('aftercare card', () => {
       0.5 * hour,
     )
     expect(aftercareCard([], false, 0)).toEqual([])
+  })
+  it('ends a rest of hours at its hour, and one of days with its day', () => {
+    for (const hours of [0.5, 12, 24, 40])
+      expect(endsWithDay(1000 * hour + hours * hour, 1000 * hour)).toBe(false)
+    for (const hours of [41, 48, 168])
+      expect(endsWithDay(1000 * hour + hours * hour, 1000 * hour)).toBe(true)
   })
   it('asks for the plainest care after a stop', () => {
     expect(topic(aftercareCard(['milk'], true, 0), 'products')?.rule).toBe('stopped-products')

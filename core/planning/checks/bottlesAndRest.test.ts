@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { PRODUCT_RULES } from '../../catalogue/products/productRules'
 import { REST_INTERVALS } from '../../catalogue/rules/restIntervals'
+import { addDays } from '../../screening/days'
 import { restBars } from '../../load/rest'
 import { strengthBars } from '../../screening/strength'
 import { product, TODAY } from '../../testing/fixtures'
@@ -49,6 +50,10 @@ describe('rows about bottles and rest', () => {
       const on = (day: string, rows = REST_INTERVALS) =>
         restBars(past, day, rows).map((restBar) => restBar.rule)
       expect(on(TODAY)).toContain(restInterval.id)
+      // From the day of the work, not before it, up to the day it ends and no further.
+      expect(on(addDays(TODAY, -1))).toEqual([])
+      expect(on(addDays(TODAY, restInterval.days - 1))).toContain(restInterval.id)
+      expect(on(addDays(TODAY, restInterval.days))).not.toContain(restInterval.id)
       expect(
         on(
           TODAY,
