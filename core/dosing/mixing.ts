@@ -28,7 +28,7 @@ export function mixFor(
   type: SkinType,
   milkBorne: boolean,
 ): Mix | undefined {
-  const rule = MIXES.find((mixe) => mixe.kind === kind)
+  const rule = MIXES.find((made) => made.kind === kind)
   if (!rule) return undefined
   if (!(millilitres > 0) || !(scoop > 0)) throw new RangeError('amounts must be above zero mL')
   const wanted = millilitres * (1 + WASTE_PERCENT / 100)

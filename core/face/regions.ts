@@ -96,7 +96,8 @@ const AREAS = Object.fromEntries(
 
 /** A short reading of a set of regions: "T-zone", "face and neck", or the regions by name. */
 export function nameRegions(regions: readonly RegionId[]): string {
-  const key = (rs: readonly RegionId[]) => REGION_IDS.filter((region) => rs.includes(region)).join()
+  const key = (own: readonly RegionId[]) =>
+    REGION_IDS.filter((region) => own.includes(region)).join()
   const wanted = key(regions)
   if (wanted === '') return ''
   const named: [GroupId, string][] = [

@@ -149,16 +149,16 @@ async function begin() {
       <section v-if="tray.mixes.length" class="panel">
         <h2>Mix fresh</h2>
         <ul class="plainlist">
-          <li v-for="mixe in tray.mixes" :key="mixe.key" class="between dev">
+          <li v-for="made in tray.mixes" :key="made.key" class="between dev">
             <span
-              ><b>{{ mixe.name }}</b
+              ><b>{{ made.name }}</b
               ><br /><span class="figures"
-                >{{ mixe.mix.powder }} scoop{{ mixe.mix.powder === 1 ? '' : 's' }} powder,
-                {{ mixe.mix.liquid }} {{ mixe.mix.of }}</span
+                >{{ made.mix.powder }} scoop{{ made.mix.powder === 1 ? '' : 's' }} powder,
+                {{ made.mix.liquid }} {{ made.mix.of }}</span
               ><br /><span class="soft"
-                >{{ mixe.mix.rule.words }}; workable {{ mixe.mix.rule.workingMinutes }} min</span
+                >{{ made.mix.rule.words }}; workable {{ made.mix.rule.workingMinutes }} min</span
               ></span
-            ><span class="big figures serif">{{ at(mixe.atMinute) }}</span>
+            ><span class="big figures serif">{{ at(made.atMinute) }}</span>
           </li>
         </ul>
       </section>
