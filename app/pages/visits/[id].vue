@@ -47,7 +47,7 @@ const stops = computed(() =>
     <p v-if="error" role="alert" class="tag stop ma-6">{{ sayProblem(error) }}</p>
     <template v-if="bundle">
       <header v-if="stop !== 'treat'" class="head noprint">
-        <div class="between">
+        <div class="between top">
           <div class="row who">
             <h1 class="name">
               <NuxtLink :to="`/people/${bundle.client.id}`">{{ bundle.client.name }}</NuxtLink>
@@ -81,6 +81,16 @@ const stops = computed(() =>
 <style scoped>
 .head {
   padding: 12px 24px 6px;
+}
+.top {
+  flex-wrap: nowrap;
+  align-items: flex-start;
+}
+.top .who {
+  min-width: 0;
+}
+.top > :last-child {
+  flex: none;
 }
 .tight {
   align-items: center;

@@ -98,6 +98,7 @@ const missing = computed(() =>
   <div v-if="bundle && visit.input" class="plan" @keydown="onKey">
     <StopAction>
       <template v-if="may"
+        ><span class="soft state" role="status">{{ state }}</span
         ><VBtn
           variant="text"
           icon
@@ -141,9 +142,8 @@ const missing = computed(() =>
             density="compact"
             class="add"
             @update:model-value="add"
-          /><span class="soft state" role="status">{{ state }}</span>
-        </div></StopAction
-      >
+          /></div
+      ></StopAction>
       <p v-if="trouble || plan.trouble || plan.failed" role="alert" class="tag stop">
         {{ trouble || plan.trouble || plan.failed }}
       </p>
@@ -217,7 +217,11 @@ const missing = computed(() =>
 .add {
   width: 146px;
 }
+/* As wide as its longest word: nothing moves under the finger when the word changes. */
 .state {
+  width: 136px;
+  white-space: nowrap;
+  text-align: right;
   font-size: 0.875rem;
 }
 @media (max-width: 1000px) {
