@@ -1,6 +1,7 @@
 import { CONCERN_IDS, type ConcernId } from '#core/catalogue/kinds'
 import { SCHOOL_IDS } from '#core/catalogue/schools/schools'
 import { REGION_IDS, type RegionId } from '#core/face/zones'
+import { RESILIENT_TOLERANCE } from '#core/catalogue/rules/tolerance'
 import { compile } from '#core/planning/question/compile'
 import type { PlanCase } from '#core/planning/question/planCase'
 import type { PlanInput } from '#core/planning/input'
@@ -12,7 +13,8 @@ import { allNo, planInput, readAll, TODAY } from '#core/testing/fixtures'
 /**
  * Seeded questions. Bounds of what is drawn: oil, water, congestion 0–4; sensitivity 0–3; redness
  * 0–1, or 2 on one cheek in a fifth of the cases; age 18–85; slot 30–90 min;
- * residue 0–250 hundredths a region; one to five aims; any school; by day or evening; made-up or
+ * residue 0–250 hundredths everywhere, or in a quarter of the cases by region up to twice what
+ * resilient skin bears; one to five aims; any school; by day or evening; made-up or
  * bare; none to two findings out of nine.
  */
 export interface Question {
@@ -65,7 +67,7 @@ export function question(seed: number): Question {
   for (let i = 0, count = 1 + next(5); i < count; i++)
     aims.add(CONCERN_IDS[next(CONCERN_IDS.length)] ?? 'rest')
   const slotMinutes = 30 + next(61)
-  const residue = next(3) === 0 ? next(251) : 0
+  const residual = residualOf(next)
   return {
     seed,
     slotTicks: slotMinutes * 2,
@@ -77,14 +79,22 @@ export function question(seed: number): Question {
       school: SCHOOL_IDS[next(SCHOOL_IDS.length)] ?? 'warmCloth',
       aims: [...aims],
       slotMinutes,
-      residual: Object.fromEntries(REGION_IDS.map((region) => [region, residue])) as Record<
-        RegionId,
-        number
-      >,
+      residual,
       answers,
       verdict: screen(answers, TODAY),
     }),
   }
+}
+
+/**
+ * What the skin still carries: mostly nothing, or the same everywhere, or each region its own, up
+ * to twice what resilient skin bears, so that some are over their tolerance from the start.
+ */
+function residualOf(next: (below: number) => number): Record<RegionId, number> {
+  const kind = next(4)
+  const everywhere = kind === 0 ? next(251) : 0
+  const own = () => (kind === 1 ? next(2 * RESILIENT_TOLERANCE + 1) : everywhere)
+  return Object.fromEntries(REGION_IDS.map((region) => [region, own()])) as Record<RegionId, number>
 }
 
 const OPTIONAL = [

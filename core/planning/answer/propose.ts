@@ -1,4 +1,4 @@
-import { STAGE_IDS } from '../../catalogue/kinds'
+import { STAGE_IDS, type StageId } from '../../catalogue/kinds'
 import { stageRank } from '../../catalogue/techniques/stages'
 import { hasPlace, isStrong } from '../../catalogue/techniques/traits'
 import type { PlanStep, Why } from '../../catalogue/techniques/step'
@@ -50,7 +50,7 @@ export function propose(input: PlanInput, done: readonly PlanStep[] = []): Propo
       steps: done,
       minutes: 0,
       value: 0,
-      failed: {
+      failed: pinsOf(input, gap.id) ?? {
         rule: 'floor',
         text: `no way to do the ${gap.id} step today: ${whyNot(allow, gap.id)}`,
       },
@@ -81,6 +81,21 @@ export function propose(input: PlanInput, done: readonly PlanStep[] = []): Propo
     minutes: fromTicks(solution.ticks),
     value: solution.value,
   }
+}
+
+/** Says that what is pinned in a stage leaves no way to do it; undefined where nothing is. */
+function pinsOf(input: PlanInput, stage: StageId): Why | undefined {
+  const own = (input.pins ?? []).filter((pin) => TECHNIQUES[pin.technique].stage === stage)
+  const names = own.map((pin) => TECHNIQUES[pin.technique].name).join(' and ')
+  return own.length === 0
+    ? undefined
+    : {
+        rule: 'pinned',
+        text:
+          own.length > 1
+            ? `${names} are pinned and do not go together. Unpin one.`
+            : `${names} is pinned as it cannot be done today. Unpin it, or change its zones or minutes.`,
+      }
 }
 
 function whyNot(allow: Allow, stage: string): string {

@@ -1,7 +1,7 @@
 import type { StageId } from '../../catalogue/kinds'
 import type { PlanStep } from '../../catalogue/techniques/step'
 import { TECHNIQUES } from '../../catalogue/techniques/techniques'
-import { canPin } from '../../catalogue/techniques/traits'
+import { canPin, exfoliates } from '../../catalogue/techniques/traits'
 import { freeAcidOf } from '../../dosing/freeAcid'
 import type { BlockMaker } from './blocks'
 import type { PlanInput } from '../input'
@@ -50,13 +50,29 @@ export function pinnedOptions(
             ),
           })),
       )
-    else
-      out.set(
-        stage,
-        steps.slice(0, 1).map((step) => single(step, input, make)),
-      )
+    else out.set(stage, [together(steps, input, make)])
   }
   return out
+}
+
+/** All that is pinned in one stage, one after the other as pinned: every pin stands. */
+function together(steps: readonly PlanStep[], input: PlanInput, make: OptionMaker): Option {
+  const [first, ...others] = steps.map((step) => single(step, input, make))
+  if (!first) throw new Error('nothing is pinned in this stage')
+  return others.reduce(
+    (all, option) => ({
+      id: `${all.id}+${option.id}`,
+      main: [...all.main, ...option.main],
+      moves: [...all.moves, ...option.moves],
+      effects: all.effects.map((effect, i) => effect + (option.effects[i] ?? 0)),
+      taste: all.taste + option.taste,
+      costCents: all.costCents + option.costCents,
+      idleTicks: all.idleTicks + option.idleTicks,
+      exfoliates: all.exfoliates || option.exfoliates,
+      marks: all.marks | option.marks,
+    }),
+    first,
+  )
 }
 
 function single(step: PlanStep, input: PlanInput, make: OptionMaker): Option {
@@ -108,6 +124,30 @@ export function pinTrouble(
       return {
         rule: why.rule,
         text: `${TECHNIQUES[pin.technique].name} is pinned, but ${why.text.replace(/\.$/, '')}.`,
+      }
+  }
+  return pinsApart(input.pins ?? [])
+}
+
+/** Pins of one stage that no plan can hold together, in words; undefined where all can stand. */
+function pinsApart(pins: readonly PlanStep[]): { rule: string; text: string } | undefined {
+  const named = (steps: readonly PlanStep[]) =>
+    steps.map((step) => TECHNIQUES[step.technique].name).join(' and ')
+  for (const stage of new Set(pins.map((pin) => TECHNIQUES[pin.technique].stage))) {
+    const own = pins.filter(
+      (pin) => canPin(pin.technique) && TECHNIQUES[pin.technique].stage === stage,
+    )
+    const exfoliating = own.filter((pin) => exfoliates(pin.technique))
+    if (exfoliating.length > 1)
+      return {
+        rule: 'pinned',
+        text: `${named(exfoliating)} are pinned, and only one of them can stand: each takes something off the same skin. Unpin one.`,
+      }
+    const resting = own.filter((pin) => TECHNIQUES[pin.technique].dwell)
+    if (resting.length > 0 && resting.length < own.length)
+      return {
+        rule: 'pinned',
+        text: `${named(own)} are pinned for one place of the visit, and what rests on the skin leaves no hand for the other. Unpin one.`,
       }
   }
   return undefined

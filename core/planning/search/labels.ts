@@ -22,37 +22,37 @@ export interface Label {
 }
 
 /**
- * Loads with a move's added; undefined where that goes over a tolerance. Tolerances in the order of the
+ * Loads with a move's added; undefined where that goes over a ceiling. Ceilings in the order of the
  * regions.
  */
 export function addLoads(
   have: readonly number[],
   add: readonly number[],
-  tolerances: readonly number[],
+  ceilings: readonly number[],
 ): readonly number[] | undefined {
   let same = true
   for (let i = 0; i < have.length; i++) {
     const more = add[i] as number
     if (more === 0) continue
     same = false
-    if ((have[i] as number) + more > (tolerances[i] as number)) return undefined
+    if ((have[i] as number) + more > (ceilings[i] as number)) return undefined
   }
   return same ? have : have.map((amount, i) => amount + (add[i] as number))
 }
 
 /**
- * A load that nothing still to come can lift over the tolerance no longer tells two labels apart. Real
+ * A load that nothing still to come can lift over the ceiling no longer tells two labels apart. Real
  * loads are summed again at the end.
  */
 export function forget(
   loads: readonly number[],
-  tolerances: readonly number[],
+  ceilings: readonly number[],
   remaining: Remaining,
 ): readonly number[] {
   let out: number[] | readonly number[] = loads
   for (let i = 0; i < loads.length; i++) {
     const load = loads[i] as number
-    if (load === 0 || load + (remaining.loads[i] ?? 0) > (tolerances[i] as number)) continue
+    if (load === 0 || load + (remaining.loads[i] ?? 0) > (ceilings[i] as number)) continue
     if (out === loads) out = [...loads]
     ;(out as number[])[i] = 0
   }

@@ -21,7 +21,8 @@ export function segmentOf(effect: number): number {
  * The question with one tangent an aim in place of its return, and with a price on the load of a
  * region in place of its tolerance (mostly none: then the tolerances are left aside).
  * What it still needs is the skin, the minutes and the number of exfoliations. A return is concave, so it
- * lies under each of its tangents, and what is under the tolerance has its price back:
+ * lies under each of its tangents, and what is under the ceiling has its price back, which is never
+ * below zero because no plan goes over a ceiling (`ceilingsOf`):
  * the best that this easier question still offers bounds what any plan can still add. Solved
  * backwards, exactly; prices are whole sixty-fourths, so that sums are exact too.
  */
@@ -33,7 +34,6 @@ export class Relaxed {
   /** What the tangents come to where nothing has any effect yet. */
   private readonly base: number
   private readonly gains = new Map<Option, number>()
-  private readonly tolerances: readonly number[]
   /** Regions whose load has a price. */
   private readonly priced: readonly number[]
   constructor(
@@ -42,10 +42,9 @@ export class Relaxed {
     readonly segments: readonly number[],
     exfoliationLimit: number,
     readonly loadPrices: readonly number[] = [],
+    private readonly ceilings: readonly number[] = [],
   ) {
     this.priced = loadPrices.flatMap((loadPrice, i) => (loadPrice > 0 ? [i] : []))
-    this.tolerances =
-      this.priced.length > 0 ? REGION_IDS.map((region) => planCase.tolerance[region]) : []
     this.width = net.slot + 1
     this.price = segments.map(
       (stage, i) => (planCase.weights[i] ?? 0) * (TANGENTS[stage]?.slope ?? 1),
@@ -142,7 +141,7 @@ export class Relaxed {
       (more ? this.gainOf(more) : 0)
     for (const i of this.priced)
       value +=
-        (this.loadPrices[i] as number) * ((this.tolerances[i] as number) - (had.loads[i] as number))
+        (this.loadPrices[i] as number) * ((this.ceilings[i] as number) - (had.loads[i] as number))
     for (let i = 0; i < had.effects.length; i++)
       value += (this.price[i] ?? 0) * (had.effects[i] as number)
     return value
@@ -244,6 +243,7 @@ const whole = (price: number): number => Math.max(0, Math.round(price * 64) / 64
  * where it still does and lowered where there is room left (subgradient steps).
  * For where the load decides: there, leaving the tolerances aside promises far more than any skin can
  * bear.
+ * @param ceilings what each region may hold at most
  * @param first what each region carries at the start
  * @param known value of the best plan known
  */
@@ -252,6 +252,7 @@ export function priced(
   net: Layers,
   exfoliationLimit: number,
   easiest: Relaxed,
+  ceilings: readonly number[],
   first: { effects: readonly number[]; taste: number; loads: readonly number[] },
   known: number,
 ): { bounds: readonly Relaxed[]; paths: readonly (readonly Way[])[] } {
@@ -263,17 +264,15 @@ export function priced(
     const path = current.path(exfoliationLimit)
     if (!path) break
     paths.push(path)
-    const over = REGION_IDS.map((region, i) =>
-      path.reduce(
-        (sum, way) => sum + (way.move?.loads[i] ?? 0),
-        (first.loads[i] ?? 0) - planCase.tolerance[region],
-      ),
+    const over = ceilings.map((ceiling, i) =>
+      path.reduce((sum, way) => sum + (way.move?.loads[i] ?? 0), (first.loads[i] ?? 0) - ceiling),
     )
     const moved = over.map((excess, i) => (excess > 0 || (prices[i] ?? 0) > 0 ? excess : 0))
     const square = moved.reduce((sum, excess) => sum + excess * excess, 0)
     const root = current.bound(0, 0, net.slot, exfoliationLimit, first)
     if (square === 0 || root <= known) break
-    const step = (root - (known === Number.NEGATIVE_INFINITY ? root * 0.95 : known)) / square
+    const gap = known === Number.NEGATIVE_INFINITY ? Math.abs(root) / 20 + 1 : root - known
+    const step = gap / square
     prices = prices.map((price, i) => whole(price + step * (moved[i] ?? 0)))
     current = new Relaxed(
       planCase,
@@ -283,6 +282,7 @@ export function priced(
       ),
       exfoliationLimit,
       prices,
+      ceilings,
     )
     found.push({ r: current, root: current.bound(0, 0, net.slot, exfoliationLimit, first) })
   }

@@ -1,4 +1,5 @@
 import { REGION_IDS } from '../../face/zones'
+import { ceilingsOf } from './ceilings'
 import { NOTHING_REMAINS, remainingAfter, type Remaining } from './bounds'
 import { addLoads, compare, forget, offer, plus, worth, type Label } from './labels'
 import { layersOf, type Layers, type Way } from './layers'
@@ -7,7 +8,7 @@ import { priced, relaxations, type Relaxed } from './relaxed'
 import { toSolution, type Solution } from './solution'
 
 /**
- * The plan of greatest value that fits the ticks, the tolerances and the surface: label setting over
+ * The plan of greatest value that fits the ticks, the ceilings and the surface: label setting over
  * stages, exact.
  * A label gives way to one on the same surface that dominates it, and to the best plan known when
  * even the easier question (`Relaxed`) does not lift it there.
@@ -27,15 +28,15 @@ export function solve(
   const { bounds, paths } = relaxations(planCase, net, exfoliationLimit)
   if (paths.length === 0) return undefined
   const first = firstLabel(planCase, start)
-  const tolerances = REGION_IDS.map((region) => planCase.tolerance[region])
+  const ceilings = ceilingsOf(planCase, start.loads)
   const search: Search = {
     c: planCase,
-    tolerances,
+    ceilings,
     net,
     exfoliationLimit,
     bounds,
     remaining: remainingAfter(planCase, net),
-    incumbent: Math.max(...paths.map((path) => worthOf(planCase, tolerances, first, path))),
+    incumbent: Math.max(...paths.map((path) => worthOf(planCase, ceilings, first, path))),
     width: 0,
   }
   for (const [pass, width] of widths.entries()) {
@@ -55,13 +56,14 @@ export function solve(
         net,
         exfoliationLimit,
         search.bounds[0] as Relaxed,
+        ceilings,
         first,
         search.incumbent,
       )
       search.bounds = [...more.bounds, ...search.bounds]
       search.incumbent = Math.max(
         search.incumbent,
-        ...more.paths.map((path) => worthOf(planCase, tolerances, first, path)),
+        ...more.paths.map((path) => worthOf(planCase, ceilings, first, path)),
       )
     }
   }
@@ -91,7 +93,7 @@ const firstLabel = (planCase: PlanCase, start: SolveFrom): Label => ({
 const WIDTHS: readonly number[] = [12, 120, Number.POSITIVE_INFINITY]
 interface Search {
   c: PlanCase
-  /** In the order of the regions. */ tolerances: readonly number[]
+  /** In the order of the regions. */ ceilings: readonly number[]
   net: Layers
   exfoliationLimit: number
   bounds: readonly Relaxed[]
@@ -145,7 +147,7 @@ function throughStage(search: Search, stage: number, labels: readonly Label[]): 
 
 /** A label taken along one way; undefined where a pair or a tolerance forbids it. */
 function follow(
-  { c: planCase, tolerances }: Search,
+  { c: planCase, ceilings }: Search,
   label: Label,
   way: Way,
   ticks: number,
@@ -166,12 +168,12 @@ function follow(
       back: label,
     }
   if (option.marks !== 0 && breaksPair(planCase.pairs, label.marks, option.marks)) return undefined
-  const loads = addLoads(label.loads, move.loads, tolerances)
+  const loads = addLoads(label.loads, move.loads, ceilings)
   return (
     loads && {
       at: way.to,
       ticks,
-      loads: forget(loads, tolerances, remaining),
+      loads: forget(loads, ceilings, remaining),
       effects: plus(label.effects, option.effects),
       taste: label.taste + option.taste,
       cost: label.cost + option.costCents,
@@ -243,12 +245,12 @@ function cannotBeat(
 }
 
 /**
- * What a way through all stages is worth, tolerances and pairs looked at; minus infinity where they
+ * What a way through all stages is worth, ceilings and pairs looked at; minus infinity where they
  * forbid it.
  */
 function worthOf(
   planCase: PlanCase,
-  tolerances: readonly number[],
+  ceilings: readonly number[],
   first: Label,
   path: readonly Way[],
 ): number {
@@ -256,7 +258,7 @@ function worthOf(
   let { effects, taste, marks } = first
   for (const { option, move } of path) {
     if (!option || !move) continue
-    loads = addLoads(loads, move.loads, tolerances)
+    loads = addLoads(loads, move.loads, ceilings)
     if (!loads || breaksPair(planCase.pairs, marks, option.marks)) return Number.NEGATIVE_INFINITY
     effects = plus(effects, option.effects)
     taste += option.taste
