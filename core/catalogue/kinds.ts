@@ -219,6 +219,12 @@ export const CONCERN_IDS = [
   'dullness',
   'firmness',
   'rest',
+  'breakouts',
+  'marks',
+  'lines',
+  'puffyFace',
+  'puffyEyes',
+  'tonight',
 ] as const
 /** What the client minds, in our words on the screen below. */
 export type ConcernId = (typeof CONCERN_IDS)[number]
@@ -232,6 +238,12 @@ export const CONCERN_NAMES: Readonly<Record<ConcernId, string>> = {
   dullness: 'dull, rough skin',
   firmness: 'tired, slack look',
   rest: 'a quiet hour',
+  breakouts: 'breakouts',
+  marks: 'marks, uneven colour',
+  lines: 'lines',
+  puffyFace: 'a puffy face',
+  puffyEyes: 'puffy eyes',
+  tonight: 'an event tonight',
 }
 
 /**

@@ -77,7 +77,7 @@ export function byEveryChoice(planCase: PlanCase, slotTicks: number): Tuple | un
         ticks + walked.ticks,
         walked.loads,
         effects.map((effect, zone) => effect + (option.effects[zone] ?? 0)),
-        taste + option.taste,
+        taste + option.taste - planCase.linkCost * walked.links,
         cost + option.costCents,
         idle + option.idleTicks,
         exfoliations + (option.exfoliates ? 1 : 0),
@@ -106,7 +106,7 @@ function perform(
   start: Surface,
   before: readonly number[],
   option: Option,
-): { surface: Surface; ticks: number; loads: readonly number[] } | undefined {
+): { surface: Surface; ticks: number; links: number; loads: readonly number[] } | undefined {
   let surface = start
   let ticks = 0
   const loads = [...before]
@@ -140,14 +140,16 @@ function perform(
     ticks += move.minutes * 2
   }
   let resting = false
+  let links = 0
   for (const move of option.moves) {
     const worked = move.regions.some((region) => surface[region].skin !== 'intact')
     if ((move.calm === 'no' && worked) || (move.calm === 'only' && !worked)) return undefined
     const chain = connect(surface, TECHNIQUES[move.technique], move.regions)
     if (!chain || (resting && chain.steps.length > 0)) return undefined
     if (move.dwell !== undefined) resting = true
+    links += chain.steps.length
     for (const ownStep of chain.steps) step(ownStep)
     step(move)
   }
-  return { surface, ticks, loads }
+  return { surface, ticks, links, loads }
 }

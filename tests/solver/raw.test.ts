@@ -6,7 +6,7 @@ import {
   BODY_SHARE,
   RETURNS,
 } from '#core/catalogue/rules/value'
-import { EXFOLIATING } from '#core/catalogue/kinds'
+import { EXFOLIATING, type ConcernId } from '#core/catalogue/kinds'
 import { methodOf } from '#core/catalogue/schools/schools'
 import { TECHNIQUES, TECHNIQUE_IDS, type TechniqueId } from '#core/catalogue/techniques/techniques'
 import { GROUPS } from '#core/face/regions'
@@ -19,6 +19,7 @@ import { connect } from '#core/planning/steps/mend'
 import { propose } from '#core/planning/answer/propose'
 import { applyTechnique, startSurface, type Surface } from '#core/surface/surface'
 import { question, stream } from './cases'
+import { COUNTED } from './replay'
 
 const CASES = process.env.OAK_FULL ? 120 : 30
 /** Single steps in the order of the visit; every one may be left out but the floor. */
@@ -67,6 +68,15 @@ const CHOSEN: readonly TechniqueId[] = [
   'lipCare',
 ]
 
+/** Gets its usual minutes or is left out, from the standard visit on; unhurried, all its time. */
+const USUAL: Partial<Record<TechniqueId, number>> = { steam: 5, massage: 10, stones: 5 }
+/** Goes only where four things read of the skin ask for it: two of four at least. */
+const ASKED: Partial<Record<TechniqueId, readonly ConcernId[]>> = {
+  grain: ['dullness', 'congestion'],
+  tip: ['dullness', 'congestion', 'firmness', 'marks', 'lines'],
+  spatula: ['congestion', 'dullness', 'shine', 'breakouts'],
+}
+
 interface Walk {
   surface: Surface
   ticks: number
@@ -74,6 +84,8 @@ interface Walk {
   effects: number[]
   taste: number
   works: number
+  /** Connecting steps of the last step. */
+  links: number
 }
 const gain = (event: number) => {
   let out = 0
@@ -95,11 +107,11 @@ function best(input: PlanInput, offered: readonly TechniqueId[]): number | undef
   const aims = input.aims
   const read = (
     region: RegionId,
-    id: 'oil' | 'water' | 'redness' | 'congestion' | 'texture' | 'lines',
+    id: 'oil' | 'water' | 'redness' | 'congestion' | 'texture' | 'lines' | 'spots' | 'pigment',
   ) => input.profile.regions[region][id]
   const need = (aim: (typeof aims)[number], region: RegionId) => {
     const need = CONCERN_NEED[aim]
-    if ('constant' in need) return need.constant
+    if ('constant' in need) return need.only?.includes(region) === false ? 0 : need.constant
     if ('unread' in need) return read(region, need.reading) ?? need.unread
     const grade = read(region, need.reading) ?? 2
     return need.invert ? 4 - grade : grade
@@ -122,6 +134,29 @@ function best(input: PlanInput, offered: readonly TechniqueId[]): number | undef
     const more = set.filter((region) => set.some((x) => room(x) < room(region)))
     return more.length > set.length / 2 ? more : []
   }
+  const asks = (id: TechniqueId, region: RegionId) =>
+    Math.max(
+      0,
+      ...(ASKED[id] ?? []).map((concern) => {
+        const row = CONCERN_NEED[concern]
+        const unread = 'unread' in row && read(region, row.reading) === undefined
+        return unread && !aims.includes(concern) ? 0 : need(concern, region)
+      }),
+    )
+  const askedFor = (
+    id: TechniqueId,
+    regions: readonly RegionId[],
+    barred: { has: (region: RegionId) => boolean },
+  ): RegionId[] => {
+    if (!ASKED[id]) return regions.filter((region) => !barred.has(region))
+    const wanted = regions.filter(
+      (region) => region !== 'neck' && region !== 'decollete' && asks(id, region) >= 2,
+    )
+    const open = wanted.filter((region) => !barred.has(region))
+    const worth = (some: readonly RegionId[]) =>
+      some.reduce((sum, region) => sum + REGION_SHARE[region] * asks(id, region), 0)
+    return worth(open) * 2 >= worth(wanted) ? open : []
+  }
   let top: number | undefined
   const doStep = (
     walk: Walk,
@@ -133,7 +168,12 @@ function best(input: PlanInput, offered: readonly TechniqueId[]): number | undef
     const ownTechnique = TECHNIQUES[id]
     const chain = connect(walk.surface, ownTechnique, regions)
     if (!chain) return undefined
-    const out = { ...walk, loads: [...walk.loads], effects: [...walk.effects] }
+    const out = {
+      ...walk,
+      links: chain.steps.length,
+      loads: [...walk.loads],
+      effects: [...walk.effects],
+    }
     for (const step of [...chain.steps, { technique: id, regions, minutes }]) {
       const x = TECHNIQUES[step.technique]
       REGION_IDS.forEach((region, i) => {
@@ -188,16 +228,18 @@ function best(input: PlanInput, offered: readonly TechniqueId[]): number | undef
       const ownAllowance = allowance(id, input)
       const technique = TECHNIQUES[id]
       if (ownAllowance.never.length > 0) continue
-      const longest = Math.max(...technique.minutes.choices)
+      const all = Math.max(...technique.minutes.choices)
+      const usual = USUAL[id]
+      const longest = usual === undefined || method.camps.pace.id === 'unhurried' ? all : usual
       const listed = technique.minutes.choices.filter(
-        (choice) => choice <= ownAllowance.minutesMost,
+        (choice) =>
+          choice <= ownAllowance.minutesMost &&
+          (usual === undefined || input.slotMinutes < 45 || (choice >= usual && choice <= longest)),
       )
-      const works = technique.families.some((family) => EXFOLIATING.includes(family)) ? 1 : 0
+      const works = technique.families.some((family) => COUNTED.includes(family)) ? 1 : 0
       if (walk.works + works > mostWorks) continue
       const groups = technique.groups
-        .map((group) =>
-          group === 'body' ? [] : GROUPS[group].filter((other) => !ownAllowance.barred.has(other)),
-        )
+        .map((group) => (group === 'body' ? [] : askedFor(id, GROUPS[group], ownAllowance.barred)))
         .filter((regions, at) => technique.groups[at] === 'body' || regions.length > 0)
       // What takes something off or pulls may leave out the few zones that bear least.
       const sets = technique.families.some(
@@ -231,10 +273,14 @@ function best(input: PlanInput, offered: readonly TechniqueId[]): number | undef
                 ((technique.effects[aim] ?? 0) === 0
                   ? 0
                   : Math.round(
-                      ((technique.effects[aim] ?? 0) * sum * Math.sqrt(length / longest)) / 10,
+                      ((technique.effects[aim] ?? 0) *
+                        sum *
+                        Math.sqrt(Math.min(1, length / longest))) /
+                        10,
                     ))
             })
             next.taste += ((method.taste[id] ?? 0) + ownAllowance.favour - method.turnCost) * 4
+            next.taste -= Math.round(method.turnCost / 4) * 4 * next.links
             next.works += works
             go(i + 1, next)
           }
@@ -248,6 +294,7 @@ function best(input: PlanInput, offered: readonly TechniqueId[]): number | undef
     effects: aims.map(() => 0),
     taste: 0,
     works: 0,
+    links: 0,
   })
   return top
 }

@@ -10,6 +10,9 @@ import type { Bar } from '#core/screening/verdict'
 import type { Profile } from '#core/skin/profile'
 import { applyTechnique, startSurface, unmetNeeds } from '#core/surface/surface'
 
+/** What counts as an exfoliation of the visit: what takes something off, and the spatula. */
+export const COUNTED: readonly FamilyId[] = [...EXFOLIATING, 'ultrasound']
+
 /** Work that never shares a visit, written out once more by hand. */
 const NEVER: readonly (readonly [FamilyId, FamilyId])[] = [
   ['needling', 'abrasion'],
@@ -71,7 +74,7 @@ export function replay(steps: readonly PlanStep[], room: Room): string[] {
         )
       )
         wrong.push(`${name}: ${bar.rule}`)
-    if (technique.families.some((family) => EXFOLIATING.includes(family))) works++
+    if (technique.families.some((family) => COUNTED.includes(family))) works++
     const product = step.productId === undefined ? undefined : room.products.get(step.productId)
     if (
       product &&

@@ -55,6 +55,7 @@ const ROWS = [
     'advise',
     'Vitamin C goes first among what stays on the skin; a matter of school.',
   ),
+  rule('no-need', 'advise', 'Work goes where its reason is; the rest is left alone.'),
   rule('cool-to-end', 'adapt', 'Warm for opening work, cool to end.'),
   rule('thin-to-thick', 'adapt', 'Layers go on thinnest first.'),
   rule(

@@ -1,3 +1,4 @@
+import type { RegionId } from '../../face/zones'
 import type { ConcernId } from '../kinds'
 
 /**
@@ -8,8 +9,8 @@ export const CONCERN_NEED: Readonly<
   Record<
     ConcernId,
     | { reading: 'oil' | 'water' | 'redness' | 'congestion'; invert?: true }
-    | { reading: 'texture' | 'lines'; unread: number }
-    | { constant: number }
+    | { reading: 'texture' | 'lines' | 'spots' | 'pigment'; unread: number }
+    | { constant: number; only?: readonly RegionId[] }
   >
 > = {
   dehydration: { reading: 'water', invert: true },
@@ -19,6 +20,15 @@ export const CONCERN_NEED: Readonly<
   dullness: { reading: 'texture', unread: 2 },
   firmness: { reading: 'lines', unread: 2 },
   rest: { constant: 3 },
+  breakouts: { reading: 'spots', unread: 1 },
+  marks: { reading: 'pigment', unread: 2 },
+  lines: { reading: 'lines', unread: 2 },
+  puffyFace: {
+    constant: 3,
+    only: ['forehead', 'cheekL', 'cheekR', 'chin', 'jawL', 'jawR', 'neck'],
+  },
+  puffyEyes: { constant: 3, only: ['eyes', 'temples'] },
+  tonight: { constant: 3 },
 }
 
 /** Weight of a concern by the rank the client gave it. */
@@ -48,3 +58,6 @@ export const REGION_SHARE = {
   decollete: 7,
 } as const
 export const BODY_SHARE = 40
+
+/** From this need on, of 4, a region asks for work; below it it is left alone (house scale). */
+export const ASKS_FROM = 2

@@ -42,6 +42,8 @@ export interface Camp {
   peelWithMachine?: true
   /** What each further step costs, in the currency of liking. */
   turnCost?: number
+  /** Each step gets all its time. */
+  unhurried?: true
   /** Strong work at a first visit here, by licensed hands. */
   boldFirst?: true
   /** A second mask after the first. */
@@ -428,6 +430,7 @@ export const POINTS: readonly Point[] = [
         sentence: 'Few steps, each with all its time.',
         reason: 'fewer turns of the hand, more rest',
         turnCost: 300,
+        unhurried: true,
       },
     ],
   },

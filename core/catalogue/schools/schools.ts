@@ -129,6 +129,8 @@ export interface Method {
   peelWithMachine: boolean
   /** What each further step costs, in the currency of liking: the house's pace. */
   turnCost: number
+  /** Whether each step gets all its time, not only the usual. */
+  unhurried: boolean
   /** Whether a first visit here may have strong work. */
   boldFirst: boolean
   inTurn: boolean
@@ -159,6 +161,7 @@ export function methodOf(school: SchoolId, policy: HousePolicy = NO_POLICY): Met
     exfoliationLimit: camps.works.exfoliationLimit ?? 1,
     peelWithMachine: camps.peelWithMachine.peelWithMachine === true,
     turnCost: camps.pace.turnCost ?? 0,
+    unhurried: camps.pace.unhurried === true,
     boldFirst: camps.firstVisit.boldFirst === true,
     inTurn: camps.masks.inTurn === true,
     dwell: camps.dwell.dwell,

@@ -1,7 +1,7 @@
 import type { ConditionId, SkinType } from './conditions'
 import type { FindingId } from '../consultation/findings'
 import type { IngredientId } from '../products/ingredients'
-import { COMMON_PRACTICE } from '../kinds'
+import { COMMON_PRACTICE, type ConcernId } from '../kinds'
 import type { PreferenceId } from '../consultation/preferences'
 import type { RegionId } from '../../face/zones'
 import type { Season } from './season'
@@ -24,6 +24,7 @@ export type AdaptWhen =
   | { life: readonly [PreferenceId, string] }
   | { driedBy: readonly FindingId[] }
   | { season: Season }
+  | { aim: ConcernId }
 
 /**
  * "If the skin is so, then the technique is so": each row changes one or more techniques in one way
@@ -92,6 +93,16 @@ const BOTTLED = techniquesWhere((technique) => technique.product !== undefined)
  * it.
  */
 export const ADAPTATIONS: readonly Adaptation[] = [
+  // What shows tonight
+  row(
+    'tonight-calm',
+    [
+      ...new Set<TechniqueId>([...EXFOLIATION, 'extraction', 'vacuumGlide', 'highFrequency']),
+    ].filter((id) => !['enzyme', 'rollOff'].includes(id)),
+    { aim: 'tonight' },
+    { leaveOut: true },
+    'an event tonight: nothing that leaves the skin pink',
+  ),
   // Warmth
   row('steam-sensitive', ['steam'], sensitive, { minutesMost: 5 }, 'sensitive skin: steam short'),
   row(

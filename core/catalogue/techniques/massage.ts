@@ -1,18 +1,18 @@
 import { minutes } from '../../units'
-import { BARE, CLEAN, INTACT, span, techniques } from './row'
+import { BARE, CLEAN, INTACT, span, techniques, usually } from './row'
 
 /** Hands, stones and current on the face; hands busy elsewhere while something rests. */
 export const MASSAGE = techniques({
   massage: {
     name: 'Face massage',
     stage: 'massage',
-    minutes: span(3, 20, 5, 10, 15),
+    minutes: usually(10, 3, 20, 5, 10, 15),
     groups: ['faceNeckDecollete'],
     product: 'massageOil',
     families: ['massage'],
     needs: { soil: CLEAN, film: BARE, skin: INTACT },
     leaves: { film: 'oil', moisture: 'damp' },
-    effects: { rest: 3, firmness: 2, dullness: 1 },
+    effects: { rest: 3, firmness: 2, dullness: 1, puffyFace: 2, tonight: 1 },
     manner: 'drain',
     hand: 'Slow and relaxing: say so. Up and out on the face, down the neck sides; open the nodes in front of the ear first.',
     cue: 'The face lets go.',
@@ -21,13 +21,13 @@ export const MASSAGE = techniques({
   toningMassage: {
     name: 'Toning massage',
     stage: 'massage',
-    minutes: span(3, 15, 5, 10),
+    minutes: usually(10, 3, 15, 5, 10),
     groups: ['faceNeckDecollete'],
     product: 'massageOil',
     families: ['massage'],
     needs: { soil: CLEAN, film: BARE, skin: INTACT },
     leaves: { film: 'oil', moisture: 'damp', redness: 1 },
-    effects: { firmness: 3, dullness: 2, rest: 1 },
+    effects: { firmness: 3, dullness: 2, rest: 1, puffyFace: 1, tonight: 2 },
     manner: 'drain',
     hand: 'Brisk and toning: say so. Lifting strokes, up and out, compare the sides half-way.',
     cue: 'Even pink, the face looks awake.',
@@ -36,13 +36,13 @@ export const MASSAGE = techniques({
   stones: {
     name: 'Stones',
     stage: 'massage',
-    minutes: span(5, 15, 5, 10),
+    minutes: usually(5, 5, 15, 5, 10),
     groups: ['faceNeck'],
     product: 'massageOil',
     families: ['massage', 'cold'],
     needs: { soil: CLEAN, film: BARE, skin: INTACT },
     leaves: { film: 'oil', moisture: 'damp', warmth: 'cool', redness: -1 },
-    effects: { firmness: 2, rest: 2, redness: 1 },
+    effects: { firmness: 2, rest: 2, redness: 1, puffyFace: 3, puffyEyes: 2, tonight: 1 },
     manner: 'drain',
     hand: 'Plenty of slip, flat, not the edge; three to five strokes a section, end in front of the ear with a small wiggle.',
     cue: 'The side done differs from the other.',
@@ -51,7 +51,7 @@ export const MASSAGE = techniques({
   microcurrent: {
     name: 'Microcurrent',
     stage: 'massage',
-    minutes: span(5, 20, 10, 15),
+    minutes: usually(10, 5, 20, 10, 15),
     groups: ['faceNeck'],
     device: 'microcurrentWand',
     licence: 'current',
@@ -61,7 +61,7 @@ export const MASSAGE = techniques({
     setting: { label: 'Current', unit: 'µA', least: 40, start: 80, most: 320, step: 20 },
     needs: { soil: CLEAN, film: BARE, skin: INTACT },
     leaves: { film: 'medium', moisture: 'damp' },
-    effects: { firmness: 3, rest: 1 },
+    effects: { firmness: 3, rest: 1, lines: 1, tonight: 3 },
     manner: 'glide',
     hand: 'Gel as thick as a gel mask, never dry; three glides a section up to the temple; compare the sides.',
     cue: 'The side done stands higher.',

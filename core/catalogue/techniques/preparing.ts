@@ -1,5 +1,5 @@
 import { minutes } from '../../units'
-import { ALL, BARE, CLEAN, INTACT, span, techniques } from './row'
+import { ALL, BARE, CLEAN, INTACT, span, techniques, usually } from './row'
 
 /** What makes the surface right for the next step. */
 export const PREPARING = techniques({
@@ -90,7 +90,7 @@ export const PREPARING = techniques({
   steam: {
     name: 'Steam',
     stage: 'warm',
-    minutes: span(3, 10, 3, 5, 8),
+    minutes: usually(5, 3, 10, 3, 5, 8),
     groups: ['face'],
     device: 'steamer',
     families: ['heat', 'vapour'],

@@ -9,6 +9,11 @@ export const span = (least: number, most: number, ...choices: number[]) => ({
   most: minutes(most),
   choices: choices.map(minutes) as readonly ReturnType<typeof minutes>[],
 })
+/** The same, for what gets its usual time or is left out. */
+export const usually = (usual: number, least: number, most: number, ...choices: number[]) => ({
+  ...span(least, most, ...choices),
+  usual: minutes(usual),
+})
 /**
  * Earliest and latest minutes on the skin, the same for sensitive skin, and what lateness means.
  */

@@ -100,8 +100,11 @@ export interface TechniqueOf<Id extends string> {
   alsoIn?: StageId
   /** What it is to the rules: contraindications, rests, pairs, consent and aftercare ask for these. */
   families: readonly FamilyId[]
-  /** Hands-on minutes: the least and most that make sense, and those the planner may choose from. */
-  minutes: { least: Minutes; most: Minutes; choices: readonly Minutes[] }
+  /**
+   * Hands-on minutes: the least and most that make sense, and those the planner may choose from.
+   * What has a usual time gets that or is left out, but in an express visit.
+   */
+  minutes: { least: Minutes; most: Minutes; choices: readonly Minutes[]; usual?: Minutes }
   /** Time on the skin unattended; what has it needs something that takes it off. */
   dwell?: DwellWindow
   /** What takes it off, where that is not the usual removal of a mask. */

@@ -17,7 +17,7 @@ import { TECHNIQUES, TECHNIQUE_IDS, type TechniqueId } from './techniques'
 const everything = (daylight: boolean, without: readonly TechniqueId[] = []) =>
   planInput({
     daylight,
-    readings: readAll({ ...RESILIENT, congestion: 4 }),
+    readings: readAll({ ...RESILIENT, congestion: 4, texture: 3, lines: 3 }),
     school: 'brightLamp',
     policy: { camps: {}, without },
   })

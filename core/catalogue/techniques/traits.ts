@@ -1,11 +1,23 @@
 import { nameRegions } from '../../face/regions'
-import { EXFOLIATING, STRONG } from '../kinds'
+import { EXFOLIATING, STRONG, type StageId } from '../kinds'
 import type { PlanStep } from './step'
 import { TECHNIQUES, type TechniqueId } from './techniques'
 
 /** Takes something off the skin's surface: counts as an exfoliation of the visit. */
 export const exfoliates = (id: TechniqueId): boolean =>
   TECHNIQUES[id].families.some((family) => EXFOLIATING.includes(family))
+
+/** Cleansing and toning: an acid in the bottle makes an exfoliation of them. */
+const WASHING: readonly StageId[] = ['surfaceCleanse', 'deepCleanse', 'tone']
+/**
+ * Counts as an exfoliation of the visit: what takes something off, the ultrasonic spatula, and a
+ * cleanser or toner with acid in it (common practice).
+ * @param freeAcid of the bottle, per cent
+ */
+export const countsAsExfoliation = (id: TechniqueId, freeAcid = 0): boolean =>
+  exfoliates(id) ||
+  TECHNIQUES[id].families.includes('ultrasound') ||
+  (freeAcid > 0 && WASHING.includes(TECHNIQUES[id].stage))
 
 /** After it only calming products follow. */
 export const isStrong = (id: TechniqueId): boolean =>

@@ -1,3 +1,4 @@
+import { ASKS_FROM } from '../../catalogue/rules/value'
 import { orderRule } from '../../catalogue/rules/orderRules'
 import type { PlanStep, Why } from '../../catalogue/techniques/step'
 import { TECHNIQUES, TECHNIQUE_IDS, type TechniqueId } from '../../catalogue/techniques/techniques'
@@ -5,6 +6,7 @@ import { isMain } from '../../catalogue/techniques/traits'
 import { REGION_IDS, type RegionId } from '../../face/zones'
 import { allowances, firstBar } from '../today/allowed'
 import { compile } from '../question/compile'
+import { askFor, keptToNeed } from '../today/need'
 import type { PlanInput } from '../input'
 import type { PlanCase } from '../question/planCase'
 import type { Solution } from '../search/solution'
@@ -54,16 +56,19 @@ export function leftOut(
             name,
             why: { rule: 'oil-under-sun', text: orderRule('oil-under-sun').sentence },
           }
-        return {
-          technique,
-          name,
-          why: first ?? { rule: 'barred', text: orderRule('barred').sentence },
-        }
+        return { technique, name, why: first ?? unasked(technique, input) }
       }
       return price(technique, name, planCase, base, ticksWithin(input.slotMinutes))
     })
   return out.sort((one, other) => rank(one) - rank(other))
 }
+
+/** Nothing bars it, and no zone asks for it, or it has no zone today. */
+const unasked = (technique: TechniqueId, input: PlanInput): Why =>
+  keptToNeed(TECHNIQUES[technique]) &&
+  !REGION_IDS.some((region) => askFor(TECHNIQUES[technique], region, input) >= ASKS_FROM)
+    ? { rule: 'no-need', text: 'nothing on this skin asks for it' }
+    : { rule: 'barred', text: orderRule('barred').sentence }
 
 const some = (names: readonly string[]): string =>
   names.length > 2

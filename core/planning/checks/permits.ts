@@ -2,7 +2,9 @@ import { PAIRS, type Pair } from '../../catalogue/rules/pairs'
 import type { PlanStep } from '../../catalogue/techniques/step'
 import { TECHNIQUES } from '../../catalogue/techniques/techniques'
 import { nameRegions } from '../../face/regions'
+import type { PlanInput } from '../input'
 import type { Allowance } from '../today/allowed'
+import { thatAsk } from '../today/need'
 import { pairWaived } from '../today/limits'
 import { finding, remove, type Checking, type Mend, type PlanFinding, type Rules } from './finding'
 import { minutes } from '../../units'
@@ -10,7 +12,7 @@ import { minutes } from '../../units'
 const OWN_RULE: readonly string[] = ['scope', 'no-device', 'no-product']
 
 /** Whether a step may be done at all, there, so long, so often and so strongly. */
-export function permitFindings(step: PlanStep, { allow, rules }: Checking): PlanFinding[] {
+export function permitFindings(step: PlanStep, { allow, input, rules }: Checking): PlanFinding[] {
   const allowance = allow(step.technique)
   const technique = allowance.technique
   if (allowance.never.length > 0)
@@ -29,6 +31,7 @@ export function permitFindings(step: PlanStep, { allow, rules }: Checking): Plan
     )
   return [
     ...zoneFindings(step, allowance, rules),
+    ...needFindings(step, allowance, input, rules),
     ...minuteFindings(step, allowance, rules),
     ...passFindings(step, allowance, rules),
     ...settingFindings(step, allowance, rules),
@@ -62,6 +65,26 @@ function zoneFindings(step: PlanStep, allowance: Allowance, rules: Rules): PlanF
       ],
     },
   )
+}
+
+/** Zones that could bear it and need nothing of it; what is pinned was meant. */
+function needFindings(
+  step: PlanStep,
+  { technique }: Allowance,
+  input: PlanInput,
+  rules: Rules,
+): PlanFinding[] {
+  if (step.pinned) return []
+  const named = (input.alsoOn?.[technique.id] ?? []).flat()
+  const ask = thatAsk(technique, step.regions, input)
+  const idle = step.regions.filter((region) => !ask.includes(region) && !named.includes(region))
+  if (idle.length === 0) return []
+  const where = nameRegions(idle)
+  return finding(rules, 'no-need', `${technique.name}: nothing on ${where} asks for it`, {
+    key: step.key,
+    regions: idle,
+    mends: [ask.length > 0 ? set(step, `Leave out ${where}`, { regions: [...ask] }) : remove(step)],
+  })
 }
 
 function minuteFindings(step: PlanStep, allowance: Allowance, rules: Rules): PlanFinding[] {

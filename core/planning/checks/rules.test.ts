@@ -11,6 +11,7 @@ import { REGION_IDS } from '../../face/zones'
 import { checkPlan } from './check'
 import { applyEdits } from '../steps/edit'
 import type { PlanInput } from '../input'
+import { deriveProfile } from '../../skin/profile'
 import { propose } from '../answer/propose'
 import { minutes } from '../../units'
 
@@ -71,6 +72,10 @@ const BROKEN: Record<string, () => [PlanInput, readonly PlanStep[]]> = {
   'read-before-work': () => [input, moved('secondReading', 'close')],
   'lamp-before-layers': () => [input, before('close', step('blueLamp'))],
   'sun-last': () => [input, before('close', step('mist'))],
+  'no-need': () => [
+    { ...input, profile: deriveProfile(readAll({ ...RESILIENT, congestion: 0, texture: 0 }), 30) },
+    before('tone', step('grain')),
+  ],
   'cool-to-end': () => [input, before('moisturiser', step('warmTowel'))],
   'vitamin-c-first': () => [
     withBottle(product('ampoule', 'bright', { inci: ['Aqua', 'Ascorbic Acid'] })),

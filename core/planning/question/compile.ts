@@ -10,7 +10,7 @@ import type { PlanInput } from '../input'
 import { allowances, type Allow } from '../today/allowed'
 import { mostExfoliations, pairWaived } from '../today/limits'
 import { BlockMaker } from './blocks'
-import { OptionMaker } from './options'
+import { linkCostOf, OptionMaker } from './options'
 import { pinnedOptions } from './pins'
 import { pairBits, type Option, type PlanCase, type Stage } from './planCase'
 import { byProtocol } from './protocol'
@@ -40,6 +40,7 @@ export function compile(input: PlanInput, allow: Allow = allowances(input)): Pla
     ) as Record<RegionId, number>,
     residual: input.residual,
     maxExfoliations: mostExfoliations(input),
+    linkCost: linkCostOf(method),
     pairs: pairBits(PAIRS.filter((pair) => !pairWaived(pair, input))),
     madeUp: input.madeUp,
   }

@@ -1,8 +1,9 @@
 import type { ConcernId } from '../../catalogue/kinds'
 import type { Technique } from '../../catalogue/techniques/techniques'
 import { BODY_SHARE, CONCERN_NEED, REGION_SHARE } from '../../catalogue/rules/value'
+import { needOf } from '../today/need'
 import { REGION_IDS, type RegionId } from '../../face/zones'
-import { plannedGrade, type Profile } from '../../skin/profile'
+import type { Profile } from '../../skin/profile'
 
 /**
  * What one technique does for each aim on one skin: technique effect × need × share of the regions,
@@ -18,12 +19,12 @@ export class Effects {
     this.needs = aims.map(
       (aim) =>
         Object.fromEntries(
-          REGION_IDS.map((region) => [region, need(profile, aim, region) * REGION_SHARE[region]]),
+          REGION_IDS.map((region) => [region, needOf(profile, aim, region) * REGION_SHARE[region]]),
         ) as Record<RegionId, number>,
     )
     this.body = aims.map((aim) => {
       const need = CONCERN_NEED[aim]
-      return 'constant' in need ? BODY_SHARE * need.constant : 0
+      return 'constant' in need && !need.only ? BODY_SHARE * need.constant : 0
     })
   }
 
@@ -40,12 +41,4 @@ export class Effects {
       return Math.round((strength * sum * Math.sqrt(share)) / 10)
     })
   }
-}
-
-function need(profile: Profile, aim: ConcernId, region: RegionId): number {
-  const ownNeed = CONCERN_NEED[aim]
-  if ('constant' in ownNeed) return ownNeed.constant
-  if ('unread' in ownNeed) return profile.regions[region][ownNeed.reading] ?? ownNeed.unread
-  const grade = plannedGrade(profile, region, ownNeed.reading)
-  return ownNeed.invert ? 4 - grade : grade
 }

@@ -2,7 +2,7 @@ import type { ConcernId } from '../../catalogue/kinds'
 import type { Method } from '../../catalogue/schools/schools'
 import { TECHNIQUES, type Technique, type TechniqueId } from '../../catalogue/techniques/techniques'
 import type { LayoutId } from '../../catalogue/techniques/technique'
-import { exfoliates } from '../../catalogue/techniques/traits'
+import { countsAsExfoliation } from '../../catalogue/techniques/traits'
 import { freeAcidOf } from '../../dosing/freeAcid'
 import type { RegionId } from '../../face/zones'
 import type { Allow, Allowance } from '../today/allowed'
@@ -10,6 +10,7 @@ import { Costs } from './cost'
 import { Effects } from './effects'
 import type { PlanInput } from '../input'
 import { marksOf, type Move, type Option } from './planCase'
+import { lengthsOf, shareOf } from './lengths'
 import { RegionSets } from './regionSets'
 import { minutes, nearestTick, type Minutes } from '../../units'
 
@@ -18,6 +19,12 @@ import { minutes, nearestTick, type Minutes } from '../../units'
  * concern still outweighs both.
  */
 const TASTE_SCALE = 4
+
+/** A connecting step is a small turn of its own: this share of a main step's. */
+const LINK_SHARE = 1 / 4
+/** What each connecting step costs at the house's pace, in the currency of value. */
+export const linkCostOf = ({ turnCost }: Pick<Method, 'turnCost'>): number =>
+  Math.round(turnCost * LINK_SHARE) * TASTE_SCALE
 
 /** Marks an option that is made with the calming stand-in. */
 const calmMark = (bottle: Pick<Move, 'calm'>) => (bottle.calm === 'only' ? ['calm'] : [])
@@ -76,11 +83,7 @@ export class OptionMaker {
   singles(allowance: Allowance): Option[] {
     if (allowance.never.length > 0) return []
     const { technique: row } = allowance
-    const longest = row.minutes.choices[row.minutes.choices.length - 1] ?? row.minutes.most
-    const allowed = row.minutes.choices.filter((choice) => choice <= allowance.minutesMost)
-    const shortest =
-      allowance.minutesMost >= row.minutes.least ? [minutes(allowance.minutesMost)] : []
-    const choices = allowed.length > 0 ? allowed : shortest
+    const choices = lengthsOf(row, allowance.minutesMost, this.input.slotMinutes, this.method)
     const passes = row.passes
       ? [...new Set([row.passes.usual, Math.min(allowance.passesMost, row.passes.limit)])].filter(
           (passes) => passes >= 1 && passes <= allowance.passesMost,
@@ -99,7 +102,7 @@ export class OptionMaker {
           const stretch =
             pass !== undefined && pass > 1 ? nearestTick(usual * SECOND_PASS_TIME) : usual
           if (stretch > allowance.minutesMost) continue
-          const effects = this.effects.of(row, regions, usual / longest)
+          const effects = this.effects.of(row, regions, shareOf(row, usual, this.method))
           own.forEach((bottle, i) => {
             const kind = traits[i]
             if (kind)
@@ -194,7 +197,7 @@ export class OptionMaker {
       main,
       liking,
       costCents: this.costs.of(moves),
-      exfoliates: main.some(exfoliates),
+      exfoliates: moves.some((move) => countsAsExfoliation(move.technique, move.freeAcid)),
       marks: marksOf(main.flatMap((technique) => TECHNIQUES[technique].families)),
     }
   }

@@ -1,10 +1,11 @@
 import type { StageId } from '../../catalogue/kinds'
 import type { PlanStep } from '../../catalogue/techniques/step'
 import { TECHNIQUES } from '../../catalogue/techniques/techniques'
-import { canPin, exfoliates } from '../../catalogue/techniques/traits'
+import { canPin, countsAsExfoliation } from '../../catalogue/techniques/traits'
 import { freeAcidOf } from '../../dosing/freeAcid'
 import type { BlockMaker } from './blocks'
 import type { PlanInput } from '../input'
+import { shareOf } from './lengths'
 import { bottles, type OptionMaker } from './options'
 import type { Move, Option } from './planCase'
 
@@ -80,7 +81,6 @@ function single(step: PlanStep, input: PlanInput, make: OptionMaker): Option {
   const allowance = make.allow(step.technique)
   const bottle = input.shelf.find((item) => item.product.id === step.productId)?.product
   const acid = bottle ? freeAcidOf(bottle) : 0
-  const longest = row.minutes.choices[row.minutes.choices.length - 1] ?? row.minutes.most
   const move: Move = {
     technique: step.technique,
     regions: step.regions,
@@ -101,7 +101,7 @@ function single(step: PlanStep, input: PlanInput, make: OptionMaker): Option {
     `pinned:${step.technique}`,
     make.traits([step.technique], moves),
     moves,
-    make.effects.of(row, step.regions, Math.min(1, step.minutes / longest)),
+    make.effects.of(row, step.regions, shareOf(row, step.minutes, make.method)),
     0,
     allowance.favour,
   )
@@ -137,7 +137,7 @@ function pinsApart(pins: readonly PlanStep[]): { rule: string; text: string } | 
     const own = pins.filter(
       (pin) => canPin(pin.technique) && TECHNIQUES[pin.technique].stage === stage,
     )
-    const exfoliating = own.filter((pin) => exfoliates(pin.technique))
+    const exfoliating = own.filter((pin) => countsAsExfoliation(pin.technique))
     if (exfoliating.length > 1)
       return {
         rule: 'pinned',

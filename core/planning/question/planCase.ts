@@ -48,6 +48,8 @@ export interface PlanCase {
   tolerance: Readonly<Record<RegionId, number>>
   residual: Readonly<Record<RegionId, number>>
   maxExfoliations: number
+  /** What each connecting step costs, in the currency of taste. */
+  linkCost: number
   /** Two marks that never share a visit, as bits. */
   pairs: readonly (readonly [number, number])[]
   madeUp: boolean

@@ -4,6 +4,7 @@ import { REGION_IDS, type RegionId } from '../../face/zones'
 import { feelsHeat } from '../../load/loads'
 import { toleranceOf } from '../../load/tolerance'
 import { spotRegions } from '../today/adapt'
+import { thatAsk, worthDoing } from '../today/need'
 import type { Allowance } from '../today/allowed'
 import type { PlanInput } from '../input'
 
@@ -33,8 +34,8 @@ export class RegionSets {
   of(allowance: Allowance): RegionSet[] {
     const seen = new Set<string>()
     const out: RegionSet[] = []
-    const add = (group: string, layout: LayoutId, wanted: readonly RegionId[]) => {
-      const regions = wanted.filter((region) => !allowance.barred.has(region))
+    const add = (group: string, layout: LayoutId, usual: readonly RegionId[], named = false) => {
+      const regions = named ? this.open(allowance, usual) : this.asking(allowance, usual)
       const key = regions.join()
       if (regions.length === 0 || seen.has(key)) return
       seen.add(key)
@@ -53,7 +54,7 @@ export class RegionSets {
     if (allowance.favourLayout.spots !== undefined)
       add('spots', 'spots', spotRegions(this.input.profile))
     ;(this.input.alsoOn?.[allowance.technique.id] ?? []).forEach((regions, i) => {
-      add(`also${i}`, 'one', regions)
+      add(`also${i}`, 'one', regions, true)
     })
     return out
   }
@@ -66,15 +67,15 @@ export class RegionSets {
     const [first, second, third] = list
     if (!first || !second) return []
     const also = (allowance: Allowance) => this.input.alsoOn?.[allowance.technique.id] ?? []
-    const fit = (allowance: Allowance, wanted: readonly RegionId[]) =>
-      wanted.filter((region) => !allowance.barred.has(region))
-    const eyes = third ? fit(third, GROUPS.orbital) : []
+    const eyes = third ? this.asking(third, GROUPS.orbital) : []
     const out: { id: string; sets: RegionId[][] }[] = []
     const seen = new Set<string>()
     ;[GROUPS.tZone, ...also(first)].forEach((other, i) => {
       ;[GROUPS.cheeksJawNeck, ...also(second)].forEach((beside, j) => {
-        const lower = fit(first, other)
-        const rest = fit(second, beside).filter((region) => !lower.includes(region))
+        const lower = i === 0 ? this.asking(first, other) : this.open(first, other)
+        const rest = (j === 0 ? this.asking(second, beside) : this.open(second, beside)).filter(
+          (region) => !lower.includes(region),
+        )
         if (
           lower.length === 0 ||
           rest.length === 0 ||
@@ -92,6 +93,19 @@ export class RegionSets {
       })
     })
     return out
+  }
+
+  /** What today allows of some zones. */
+  private open({ barred }: Allowance, regions: readonly RegionId[]): RegionId[] {
+    return regions.filter((region) => !barred.has(region))
+  }
+
+  /** The same, kept to the zones that ask for the work; none where too few of those are open. */
+  private asking(allowance: Allowance, regions: readonly RegionId[]): RegionId[] {
+    const { technique } = allowance
+    const wanted = thatAsk(technique, regions, this.input)
+    const open = this.open(allowance, wanted)
+    return worthDoing(technique, wanted, open, this.input) ? open : []
   }
 
   /** A set less the few regions that can bear least, where they stand alone in that. */

@@ -9,6 +9,8 @@ export interface Way {
   from: number
   to: number
   ticks: number
+  /** How much the option is liked, less what its connecting steps here cost. */
+  taste: number
   option: Option | undefined
   move: Transition | undefined
 }
@@ -28,6 +30,8 @@ export interface RawLayer {
   /** What the options do, by state. */
   reached: readonly Reached[]
   options: readonly Option[]
+  /** What one connecting step costs, in the currency of taste. */
+  linkCost: number
 }
 export interface MergedLayer {
   id: string
@@ -38,7 +42,7 @@ export interface MergedLayer {
 
 /**
  * States from which just the same may follow become one: the same options, in as many ticks, with
- * the same loads, to states that are one already.
+ * as many connecting steps and the same loads, to states that are one already.
  * From the end backwards; no plan gains or loses by it.
  * @returns the layers with their states renumbered, and how many ends are left
  */
@@ -109,6 +113,7 @@ function followAlike(layer: RawLayer, to: readonly number[], one: number, other:
       to[i + arc] !== to[j + arc] ||
       (option >= 0 &&
         (here?.ticks[option] !== there?.ticks[option] ||
+          here?.links[option] !== there?.links[option] ||
           here?.loadsIds[option] !== there?.loadsIds[option]))
     )
       return false
@@ -128,6 +133,7 @@ function hashOf({ starts, order, reached }: RawLayer, to: readonly number[], sta
         option * 7919 +
         (to[arc] ?? 0) * 104729 +
         (here?.ticks[option] ?? 0) * 13 +
+        (here?.links[option] ?? 0) * 17 +
         (here?.loadsIds[option] ?? 0)) |
       0
   }
@@ -135,17 +141,19 @@ function hashOf({ starts, order, reached }: RawLayer, to: readonly number[], sta
 }
 
 function waysOf(layer: RawLayer, to: readonly number[], state: number, from: number): Way[] {
-  const { starts, order, reached, options } = layer
+  const { starts, order, reached, options, linkCost } = layer
   const end = starts[state + 1] ?? 0
   const ways: Way[] = []
   for (let arc = starts[state] ?? 0; arc < end; arc++) {
     const option = order[arc] ?? -1
     const move = reached[state]?.moves[option] ?? undefined
+    const chosen = move && options[option]
     ways.push({
       from,
       to: to[arc] ?? 0,
       ticks: move?.ticks ?? 0,
-      option: move && options[option],
+      taste: (chosen?.taste ?? 0) - linkCost * (move?.links ?? 0),
+      option: chosen,
       move,
     })
   }

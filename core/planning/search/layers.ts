@@ -74,6 +74,7 @@ export function layersOf(planCase: PlanCase, slotTicks: number, from?: SolveFrom
       overfills,
       options: open[ownStage] ?? [],
       rows: sets[ownStage] ?? table.rowSet([]),
+      linkCost: planCase.linkCost,
       // Later than this, what must still be done no longer fits.
       last: slot - (ahead[ownStage] ?? 0),
     })
@@ -159,6 +160,7 @@ interface StageWork {
   options: readonly Option[]
   rows: RowSet
   last: number
+  linkCost: number
 }
 
 /** The ways of one stage, from each state before it; what they reach is met in `next`. */
@@ -170,7 +172,7 @@ function layerFrom(
 ): RawLayer & {
   most: readonly number[]
 } {
-  const { table, slot, overfills, options, rows, last } = work
+  const { table, slot, overfills, options, rows, last, linkCost } = work
   const starts = [0]
   const to: number[] = []
   const order: number[] = []
@@ -203,6 +205,7 @@ function layerFrom(
     order,
     reached: reachedFrom,
     options,
+    linkCost,
     most: rows.most,
   }
 }

@@ -43,7 +43,7 @@ export function merged(
     same = from.map((list) => {
       const own = lean(list)
       const key = own
-        .map((arc) => `${arc.option}>${arc.to}:${arc.ticks}:${arc.loads.join('.')}`)
+        .map((arc) => `${arc.option}>${arc.to}:${arc.ticks}:${arc.taste}:${arc.loads.join('.')}`)
         .sort()
         .join('|')
       const found = known.get(key) ?? { index: known.size, arcs: own }

@@ -66,7 +66,7 @@ export function network(planCase: PlanCase, slotTicks: number, from?: SolveFrom)
   }
 }
 
-function arcOf({ from, to, option: chosen, move }: Way, planCase: PlanCase): Arc {
+function arcOf({ from, to, taste, option: chosen, move }: Way, planCase: PlanCase): Arc {
   if (!chosen || !move)
     return {
       from,
@@ -88,7 +88,7 @@ function arcOf({ from, to, option: chosen, move }: Way, planCase: PlanCase): Arc
     ticks: move.ticks,
     loads: move.loads,
     effects: chosen.effects,
-    taste: chosen.taste,
+    taste,
     cost: chosen.costCents,
     idle: chosen.idleTicks,
     exfoliates: chosen.exfoliates ? 1 : 0,

@@ -59,11 +59,11 @@ export class Relaxed {
       0,
     )
     for (const stage of planCase.stages)
-      for (const excess of stage.options) {
-        let taste = excess.taste
+      for (const option of stage.options) {
+        let effect = 0
         for (let i = 0; i < this.price.length; i++)
-          taste += (this.price[i] ?? 0) * (excess.effects[i] ?? 0)
-        this.gains.set(excess, taste)
+          effect += (this.price[i] ?? 0) * (option.effects[i] ?? 0)
+        this.gains.set(option, effect)
       }
     const tables: Float64Array[] = []
     // Works are counted only as long as a stage to come may spend one.
@@ -117,7 +117,7 @@ export class Relaxed {
   }
   private gainOf(way: Way): number {
     if (!way.option) return 0
-    let gain = this.gains.get(way.option) ?? 0
+    let gain = way.taste + (this.gains.get(way.option) ?? 0)
     for (const i of this.priced) gain -= (this.loadPrices[i] as number) * (way.move?.loads[i] ?? 0)
     return gain
   }

@@ -175,7 +175,7 @@ function follow(
       ticks,
       loads: forget(loads, ceilings, remaining),
       effects: plus(label.effects, option.effects),
-      taste: label.taste + option.taste,
+      taste: label.taste + way.taste,
       cost: label.cost + option.costCents,
       idle: label.idle + option.idleTicks,
       exfoliations: counted,
@@ -256,12 +256,12 @@ function worthOf(
 ): number {
   let loads: readonly number[] | undefined = first.loads
   let { effects, taste, marks } = first
-  for (const { option, move } of path) {
+  for (const { option, move, taste: liked } of path) {
     if (!option || !move) continue
     loads = addLoads(loads, move.loads, ceilings)
     if (!loads || breaksPair(planCase.pairs, marks, option.marks)) return Number.NEGATIVE_INFINITY
     effects = plus(effects, option.effects)
-    taste += option.taste
+    taste += liked
     marks |= option.marks
   }
   return worth(planCase, effects, taste)

@@ -19,6 +19,8 @@ export interface Transition {
   chains: readonly (readonly Connector[])[]
   surface: number
   ticks: number
+  /** How many connecting steps stand in it. */
+  links: number
   loads: readonly number[]
   /** The same loads have the same number. */ loadsId: number
 }
@@ -55,6 +57,7 @@ export interface Reached {
   ticks: readonly number[]
   surfaces: readonly number[]
   loadsIds: readonly number[]
+  links: readonly number[]
 }
 /** The rows of one stage, and what they do from each surface. */
 export interface RowSet {
@@ -160,6 +163,7 @@ export class Transitions {
         ticks: moves.map((move) => (move ? move.ticks : -1)),
         surfaces: moves.map((move) => (move ? move.surface : 0)),
         loadsIds: moves.map((move) => (move ? move.loadsId : 0)),
+        links: moves.map((move) => (move ? move.links : 0)),
       }
       set.known.set(surface, found)
     }
@@ -208,6 +212,7 @@ export class Transitions {
     let loads: number[] | undefined = row.heated ? REGION_IDS.map(() => 0) : undefined
     const done: Ready[] = []
     let ticks = 0
+    let links = 0
     const add = (ready: Ready) => {
       if (loads)
         for (const i of ready.regions)
@@ -231,6 +236,7 @@ export class Transitions {
       // way or not at all.
       if (!chain || (resting && chain.length > 0)) return null
       resting ||= ready.dwells
+      links += chain.length
       for (const ownLink of chain) {
         const link = this.link(ownLink, ready.names)
         if (link.bears && !loads) {
@@ -255,6 +261,7 @@ export class Transitions {
       chains: chains ?? row.unlinked,
       surface: this.number(skin),
       ticks,
+      links,
       loads: loads ?? row.loads,
       loadsId: loads ? this.numberOfLoads(loads) : row.loadsId,
     }

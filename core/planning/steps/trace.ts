@@ -1,4 +1,4 @@
-import { exfoliates } from '../../catalogue/techniques/traits'
+import { countsAsExfoliation } from '../../catalogue/techniques/traits'
 import type { PlanStep } from '../../catalogue/techniques/step'
 import { freeAcidOf } from '../../dosing/freeAcid'
 import { TECHNIQUES } from '../../catalogue/techniques/techniques'
@@ -33,6 +33,12 @@ export interface Trace {
   exfoliations: readonly string[]
 }
 
+/** Free acid in the bottle of a step, per cent. */
+function acidIn(input: PlanInput, { productId }: PlanStep): number {
+  const bottle = input.shelf.find((item) => item.product.id === productId)?.product
+  return bottle ? freeAcidOf(bottle) : 0
+}
+
 export function trace(input: PlanInput, steps: readonly PlanStep[]): Trace {
   const start = startSurface(input.madeUp)
   const times = schedule(steps, (step) => dwellWindow(step, isSensitive(input.profile)))
@@ -42,7 +48,6 @@ export function trace(input: PlanInput, steps: readonly PlanStep[]): Trace {
   for (const step of steps) {
     const technique = TECHNIQUES[step.technique]
     const before = surface
-    const bottle = input.shelf.find((item) => item.product.id === step.productId)?.product
     const rest = times.resting.find((resting) => resting.key === step.key)
     const loads = Object.fromEntries(
       REGION_IDS.map((region) => [
@@ -56,7 +61,7 @@ export function trace(input: PlanInput, steps: readonly PlanStep[]): Trace {
                 handsMinutes: step.minutes,
                 dwellMinutes: rest ? Math.max(0, rest.end - rest.start) : 0,
                 passes: step.passes ?? 0,
-                freeAcid: bottle ? freeAcidOf(bottle) : 0,
+                freeAcid: acidIn(input, step),
                 setting: step.setting ?? technique.setting?.start ?? 0,
               },
               before[region].warmth === 'warm' ? HEATED : 100,
@@ -72,6 +77,8 @@ export function trace(input: PlanInput, steps: readonly PlanStep[]): Trace {
       loads,
     })
   }
-  const exfoliations = steps.filter((step) => exfoliates(step.technique)).map((step) => step.key)
+  const exfoliations = steps
+    .filter((step) => countsAsExfoliation(step.technique, acidIn(input, step)))
+    .map((step) => step.key)
   return { start, states, schedule: times, totals, exfoliations }
 }

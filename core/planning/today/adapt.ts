@@ -32,6 +32,7 @@ function holds({ when }: Adaptation, input: PlanInput): boolean {
   if ('condition' in when) return profile.conditions.includes(when.condition)
   if ('madeUp' in when) return input.madeUp
   if ('season' in when) return input.season === when.season
+  if ('aim' in when) return input.aims.includes(when.aim)
   if ('life' in when) return input.life?.[when.life[0]] === when.life[1]
   if ('driedBy' in when)
     return (

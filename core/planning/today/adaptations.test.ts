@@ -53,6 +53,7 @@ function firing(adaptation: Adaptation): PlanInput {
     })
   }
   if ('type' in when) return plain({ readings: typed(when.type[0] ?? 'oily') })
+  if ('aim' in when) return plain({ aims: [when.aim] })
   return plain({
     readings: readAll({
       ...PLAIN,

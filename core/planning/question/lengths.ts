@@ -1,0 +1,42 @@
+import type { Method } from '../../catalogue/schools/schools'
+import type { Technique } from '../../catalogue/techniques/techniques'
+import { minutes, type Minutes } from '../../units'
+
+/** Shorter than this a visit is express: only then a massage or steam is given short (house value). */
+export const STANDARD_FROM = 45
+
+type Timed = Pick<Technique, 'minutes'>
+
+/** The minutes up to which more brings more; an unhurried house gives a step all its time. */
+export function wholeOf({ minutes: own }: Timed, { unhurried }: Pick<Method, 'unhurried'>): number {
+  const longest = own.choices[own.choices.length - 1] ?? own.most
+  return unhurried ? longest : (own.usual ?? longest)
+}
+
+/**
+ * The minutes that may be planned: those listed, up to what the skin may have today. What has a
+ * usual time gets that or is left out, but in an express visit.
+ */
+export function lengthsOf(
+  technique: Timed,
+  most: number,
+  slotMinutes: number,
+  method: Pick<Method, 'unhurried'>,
+): Minutes[] {
+  const { choices, least, usual } = technique.minutes
+  const listed = choices.filter((choice) => choice <= most)
+  const shortened = most >= least ? [minutes(most)] : []
+  if (listed.length === 0) return shortened
+  if (usual === undefined || slotMinutes < STANDARD_FROM) return listed
+  // Shortened for this skin, it gets all that this skin may have.
+  const whole = Math.min(most, wholeOf(technique, method))
+  const full = listed.filter((choice) => choice >= Math.min(usual, whole) && choice <= whole)
+  return full.length > 0 ? full : shortened
+}
+
+/** How much of its effect a step of some minutes has, 0–1: it grows to its whole and no further. */
+export const shareOf = (
+  technique: Timed,
+  taken: number,
+  method: Pick<Method, 'unhurried'>,
+): number => Math.min(1, taken / wholeOf(technique, method))

@@ -1,0 +1,91 @@
+import type { ConcernId, FamilyId } from '../../catalogue/kinds'
+import { ASKS_FROM, CONCERN_NEED, REGION_SHARE } from '../../catalogue/rules/value'
+import type { Technique } from '../../catalogue/techniques/techniques'
+import type { RegionId } from '../../face/zones'
+import { plannedGrade, type Profile } from '../../skin/profile'
+import type { PlanInput } from '../input'
+
+/**
+ * Work that goes only where its reason is: a zone that needs nothing of what it does is left alone,
+ * even if it could bear it (common practice).
+ */
+const ONLY_WHERE_ASKED: readonly FamilyId[] = [
+  'extraction',
+  'friction',
+  'acid',
+  'peel',
+  'ultrasound',
+  'abrasion',
+  'vacuum',
+  'needling',
+  'blade',
+]
+
+/** Belong to cleansing, hydration and sun protection; to work only where they are named. */
+const ONLY_WHERE_NAMED: readonly RegionId[] = ['neck', 'decollete']
+
+/** What is left of the zones that ask, by their need, below which the work is not worth doing. */
+const LEAST_SHARE = 1 / 2
+
+type Asking = Pick<PlanInput, 'profile' | 'aims'>
+type Working = Pick<Technique, 'families' | 'effects'>
+
+/** How much of a concern a region shows, 0–4; what was not read counts as the catalogue says. */
+export function needOf(profile: Profile, concern: ConcernId, region: RegionId): number {
+  const row = CONCERN_NEED[concern]
+  if ('constant' in row) return row.only && !row.only.includes(region) ? 0 : row.constant
+  if ('unread' in row) return profile.regions[region][row.reading] ?? row.unread
+  const grade = plannedGrade(profile, region, row.reading)
+  return row.invert ? 4 - grade : grade
+}
+
+/** Whether a technique is kept to the zones that ask for it. */
+export const keptToNeed = ({ families }: Pick<Technique, 'families'>): boolean =>
+  families.some((family) => ONLY_WHERE_ASKED.includes(family))
+
+/** How much a region asks for a technique, 0–4: the greatest need of what the technique is for. */
+export function askFor({ effects }: Working, region: RegionId, asking: Asking): number {
+  const concerns = Object.keys(effects) as ConcernId[]
+  return Math.max(0, ...concerns.map((concern) => askOf(concern, region, asking)))
+}
+
+/** What nobody read asks only where the client has named it. */
+function askOf(concern: ConcernId, region: RegionId, { profile, aims }: Asking): number {
+  const row = CONCERN_NEED[concern]
+  if ('constant' in row) return 0
+  const read = profile.regions[region][row.reading] !== undefined
+  return read || !('unread' in row) || aims.includes(concern) ? needOf(profile, concern, region) : 0
+}
+
+/** Of some zones those that ask for a technique; all of them where it is not kept to need. */
+export const thatAsk = (
+  technique: Working,
+  regions: readonly RegionId[],
+  asking: Asking,
+): readonly RegionId[] =>
+  keptToNeed(technique)
+    ? regions.filter(
+        (region) =>
+          !ONLY_WHERE_NAMED.includes(region) && askFor(technique, region, asking) >= ASKS_FROM,
+      )
+    : regions
+
+/**
+ * Whether what today allows is still worth it: where the zones that ask most are barred, the work
+ * goes, and does not move to what is left over.
+ * @param wanted the zones that ask; `open` those of them that may be worked on
+ */
+export function worthDoing(
+  technique: Working,
+  wanted: readonly RegionId[],
+  open: readonly RegionId[],
+  asking: Asking,
+): boolean {
+  if (!keptToNeed(technique)) return open.length > 0
+  const sum = (regions: readonly RegionId[]) =>
+    regions.reduce(
+      (total, region) => total + REGION_SHARE[region] * askFor(technique, region, asking),
+      0,
+    )
+  return open.length > 0 && sum(open) >= sum(wanted) * LEAST_SHARE
+}
