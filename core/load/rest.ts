@@ -2,6 +2,7 @@ import { REST_INTERVALS, type RestInterval } from '../catalogue/rules/restInterv
 import { COMMON_PRACTICE, FAMILY_IDS, type FamilyId } from '../catalogue/kinds'
 import type { RegionId } from '../face/zones'
 import { addDays, daysBetween } from '../screening/days'
+import type { Taken } from './had'
 import type { Bar } from '../screening/verdict'
 
 /** Work of an earlier visit that asks for rest. */
@@ -9,6 +10,9 @@ export interface PastWork {
   day: string
   families: readonly FamilyId[]
   regions: readonly RegionId[]
+  /** What was done, and how it was taken, where the record says so. */
+  techniques?: readonly string[]
+  taken?: Taken
 }
 
 /**

@@ -30,6 +30,10 @@ export interface PlanInput {
   answers: Answers
   verdict: Verdict
   past: readonly PastWork[]
+  /** Products that this client had here before. */
+  usedBefore: readonly string[]
+  /** What was planned before: work that is kept to need goes no further than it. */
+  within?: readonly PlanStep[]
   /** Nothing was done here on this client before. */
   firstVisit: boolean
   /** What is still in each basin from earlier visits and from home, hundredths. */

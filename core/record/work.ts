@@ -4,7 +4,9 @@ import { REST_INTERVALS } from '../catalogue/rules/restIntervals'
 import type { PlanStep } from '../catalogue/techniques/step'
 import { TECHNIQUES } from '../catalogue/techniques/techniques'
 import { REGION_IDS, type RegionId } from '../face/zones'
+import type { Taken } from '../load/had'
 import type { PlanInput } from '../planning/input'
+import type { RoomState } from '../treatment/fold'
 import { trace } from '../planning/steps/trace'
 
 /**
@@ -16,9 +18,22 @@ export interface SealedWork {
   loads: Partial<Record<RegionId, number>>
   label: string
   techniques: string[]
+  /** Records of earlier versions do not say. */
+  taken?: Taken
 }
 
-export function workOf(input: PlanInput, done: readonly PlanStep[]): SealedWork {
+/** From this on of 10 something was felt too much (common practice). */
+const TOO_MUCH_FELT = 5
+
+/** How a visit was taken, from what happened in the room. */
+export function takenOf({ stopped, contraActions, reactions }: RoomState): Taken {
+  const felt = reactions.some(
+    ({ body }) => body.kind === 'sensation' && body.grade >= TOO_MUCH_FELT,
+  )
+  return stopped !== undefined || contraActions.length > 0 || felt ? 'badly' : 'well'
+}
+
+export function workOf(input: PlanInput, done: readonly PlanStep[], taken: Taken): SealedWork {
   const walked = trace(input, done)
   const strong = done.filter((step) => TECHNIQUES[step.technique].families.length > 0)
   // What asks for rest later is remembered with its zones; the label names only what takes
@@ -46,5 +61,6 @@ export function workOf(input: PlanInput, done: readonly PlanStep[]): SealedWork 
         ? worked.map((step) => shortName(step.technique).toLowerCase()).join(', ')
         : 'gentle facial',
     techniques: [...new Set(done.map((step) => step.technique))],
+    taken,
   }
 }

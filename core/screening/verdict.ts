@@ -27,6 +27,8 @@ export interface Bar {
   lifts: Lifter
   source: string
   until?: string
+  /** Does not hold for a technique that was had here before and taken well. */
+  unlessTakenWell?: true
   /** An answer still to be asked, rather than a known finding. */
   ask?: 'unsure' | 'unanswered'
   finding?: FindingId
@@ -79,7 +81,7 @@ export function screen(
     if (answer?.say === 'no' || !concerns(row, answer, today)) continue
     const until = liftedOn(row, answer)
     if (until !== undefined && daysBetween(today, until) <= 0) continue
-    const bar = toBar(row, answer, until)
+    const bar = toBar(row, answer, today, until)
     if (row.visit) {
       prevented.push(bar)
       continue
@@ -142,13 +144,25 @@ function concerns(row: Contraindication, answer: Answer | undefined, today: stri
   return left >= 0 && left <= row.ahead
 }
 
+/** Whether the event is far enough off for what was had before and taken well. */
+function spares(row: Contraindication, answer: Answer | undefined, today: string): boolean {
+  if (row.aheadTakenWell === undefined || answer?.say !== 'yes') return false
+  if (answer.date === undefined || !isDay(answer.date)) return false
+  return daysBetween(today, answer.date) > row.aheadTakenWell
+}
+
 function liftedOn(row: Contraindication, answer: Answer | undefined): string | undefined {
   if (answer?.say !== 'yes' || answer.date === undefined || !isDay(answer.date)) return undefined
   if (row.ahead !== undefined) return addDays(answer.date, 1)
   return row.days === undefined ? undefined : addDays(answer.date, row.days)
 }
 
-function toBar(row: Contraindication, answer: Answer | undefined, until: string | undefined): Bar {
+function toBar(
+  row: Contraindication,
+  answer: Answer | undefined,
+  today: string,
+  until: string | undefined,
+): Bar {
   const ask = answer === undefined ? 'unanswered' : answer.say === 'unsure' ? 'unsure' : undefined
   return {
     rule: row.id,
@@ -162,6 +176,7 @@ function toBar(row: Contraindication, answer: Answer | undefined, until: string 
       ? `${capital(FINDINGS[row.finding].short)}: ask before. ${row.sentence}`
       : row.sentence,
     finding: row.finding,
+    ...(spares(row, answer, today) ? { unlessTakenWell: true as const } : {}),
     ...(until === undefined ? {} : { until }),
     ...(ask === undefined ? {} : { ask }),
   }

@@ -7,9 +7,9 @@ import type { PlanInput } from '../planning/input'
 import type { Answer, Answers } from '../screening/answers'
 import { screen } from '../screening/verdict'
 import { deriveProfile } from '../skin/profile'
-import type { Grade, ReadingId, Readings } from '../skin/readings'
+import type { Grade, ReadingId, Readings, ZoneReading } from '../skin/readings'
 
-type FullReading = Record<ReadingId, Grade>
+type FullReading = Record<ReadingId, Grade> & ZoneReading
 
 /** Small made-up worlds for the tests of the core; nothing here is a fact of the trade. */
 export const TODAY = '2026-03-10'
@@ -92,6 +92,7 @@ export function planInput(
     verdict: screen(answers, TODAY),
     past: [],
     firstVisit: false,
+    usedBefore: [],
     residual: NOTHING_LEFT,
     shelf: PRODUCT_KINDS.map((productKind) => ({
       product: product(productKind, productKind, ACIDS[productKind]),

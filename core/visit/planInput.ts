@@ -13,6 +13,7 @@ import { tightened } from '../screening/houseRules'
 import { lifted } from '../screening/lifts'
 import { patchBar, patchState } from '../screening/patch'
 import { withSkin } from '../screening/skin'
+import { stepDownBars, steppedDown, stepsDown, type StepDown } from '../screening/stepDown'
 import { screen, type Bar, type Verdict } from '../screening/verdict'
 import { deriveProfile, type Profile } from '../skin/profile'
 import { overlay, readRegion, type Grade, type Readings } from '../skin/readings'
@@ -55,18 +56,28 @@ export function screenHere(
 
 /** What earlier visits keep from being done today: it joins the verdict on the screen. */
 export const restsOf = (
-  pick: Pick<VisitBundle, 'past' | 'today' | 'reactions' | 'patchTests' | 'lifts'>,
+  pick: Pick<
+    VisitBundle,
+    'past' | 'today' | 'reactions' | 'patchTests' | 'lifts' | 'previousReading' | 'readings'
+  >,
 ): Bar[] => [
   ...restBars(pick.past, pick.today),
   ...(pick.lifts.some((lift) => lift.rule === REACTED_RULE)
     ? []
     : reactionBars(pick.reactions, pick.patchTests)),
+  ...stepDownBars(downOf(pick, currentReadings(pick))),
 ]
+
+/** Why today goes one rung down from last time. */
+const downOf = (
+  { past, previousReading }: Pick<VisitBundle, 'past' | 'previousReading'>,
+  read: Readings,
+): StepDown[] => stepsDown(past, read, previousReading?.zones)
 
 /** Settling in, sitting up and clearing are steps of the plan; the slot is the booked time. */
 export function toPlanInput(
   bundle: VisitBundle,
-  more: Partial<Pick<PlanInput, 'slotMinutes'>> & { readings?: Readings } = {},
+  more: Partial<Pick<PlanInput, 'slotMinutes' | 'within'>> & { readings?: Readings } = {},
 ): PlanInput {
   const read = more.readings ?? currentReadings(bundle)
   const profile = deriveProfile(read, bundle.client.age ?? undefined, bundle.whole)
@@ -81,8 +92,13 @@ export function toPlanInput(
     madeUp: bundle.visit.madeUp,
     profile,
     answers: bundle.answers,
-    verdict: withSkin(screenHere(bundle, bundle.answers), profile),
+    verdict: steppedDown(
+      withSkin(screenHere(bundle, bundle.answers), profile),
+      downOf(bundle, read),
+    ),
     past: bundle.past,
+    usedBefore: bundle.usedProducts,
+    ...(more.within ? { within: more.within } : {}),
     firstVisit: bundle.previousPlan === null && bundle.past.length === 0,
     residual: remainingAt(
       [
@@ -136,7 +152,7 @@ function patchBars(bundle: VisitBundle, profile: Profile): Record<string, string
 }
 
 /** The bare reading laid over the made-up one: what is known of today's skin. */
-export function currentReadings(bundle: VisitBundle): Readings {
+export function currentReadings(bundle: Pick<VisitBundle, 'readings'>): Readings {
   return overlay(bundle.readings.madeUp ?? {}, bundle.readings.bare ?? {})
 }
 

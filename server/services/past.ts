@@ -29,7 +29,13 @@ export async function pastOf(
   for (const row of rows) {
     const work = row.content as unknown as SealedWork | null
     if (!work) continue
-    past.push({ day: dayIn(zone, row.at), families: work.families, regions: work.regions })
+    past.push({
+      day: dayIn(zone, row.at),
+      families: work.families,
+      regions: work.regions,
+      techniques: work.techniques,
+      ...(work.taken === undefined ? {} : { taken: work.taken }),
+    })
     poured.push({ at: row.at.getTime(), label: work.label, loads: work.loads })
   }
   const home = await db

@@ -70,11 +70,11 @@ const CHOSEN: readonly TechniqueId[] = [
 
 /** Gets its usual minutes or is left out, from the standard visit on; unhurried, all its time. */
 const USUAL: Partial<Record<TechniqueId, number>> = { steam: 5, massage: 10, stones: 5 }
-/** Goes only where four things read of the skin ask for it: two of four at least. */
+/** Goes only where the skin asks for what it is mainly for: two of four at least. */
 const ASKED: Partial<Record<TechniqueId, readonly ConcernId[]>> = {
-  grain: ['dullness', 'congestion'],
-  tip: ['dullness', 'congestion', 'firmness', 'marks', 'lines'],
-  spatula: ['congestion', 'dullness', 'shine', 'breakouts'],
+  grain: ['dullness'],
+  tip: ['dullness', 'congestion'],
+  spatula: ['congestion'],
 }
 
 interface Walk {

@@ -39,7 +39,8 @@ export function useReplan({ state, steps, input, tap, trouble }: Room) {
     try {
       const done = doneSteps()
       const slotMinutes = nearestTick(plannedMinutes(done) + minutesLeft)
-      const more = { slotMinutes, ...(readings ? { readings } : {}) }
+      // A second look takes away; it does not chase what it finds elsewhere.
+      const more = { slotMinutes, within: steps.value, ...(readings ? { readings } : {}) }
       const plan = await proposeAside(toPlanInput(visit.bundle, more), done)
       if (plan.failed) {
         trouble.value = plan.failed.text

@@ -41,6 +41,8 @@ export interface Contraindication extends Effects {
   days?: number
   /** Days ahead of the answered date in which it stands: for what is still to come. */
   ahead?: number
+  /** The same for a technique that was had here before and taken well. */
+  aheadTakenWell?: number
   /** Holds only after this work elsewhere; where none is named it may have been any. */
   work?: WorkElsewhereId
   sentence: string
@@ -591,9 +593,20 @@ export const CONTRAINDICATIONS: readonly Contraindication[] = [
     id: 'event-week',
     finding: 'eventSoon',
     does: 'later',
-    families: ['acid', 'abrasion', 'needling', 'extraction'],
+    families: ['acid', 'needling', 'extraction'],
     ahead: 7,
-    sentence: 'Seven days before it: nothing new, no tip, acid, needling or extraction.',
+    sentence: 'Seven days before it: nothing new, no acid, needling or extraction.',
+    reason: 'it must have settled by then',
+    lifts: 'date',
+  }),
+  row({
+    id: 'event-machine',
+    finding: 'eventSoon',
+    does: 'later',
+    families: ['abrasion'],
+    ahead: 7,
+    aheadTakenWell: 1,
+    sentence: 'Seven days before it no machine; two where it was had before and taken well.',
     reason: 'it must have settled by then',
     lifts: 'date',
   }),

@@ -1,10 +1,11 @@
 import type { LayoutId } from '../../catalogue/techniques/technique'
+import type { Technique } from '../../catalogue/techniques/techniques'
 import { GROUPS } from '../../face/regions'
 import { REGION_IDS, type RegionId } from '../../face/zones'
 import { feelsHeat } from '../../load/loads'
 import { toleranceOf } from '../../load/tolerance'
 import { spotRegions } from '../today/adapt'
-import { thatAsk, worthDoing } from '../today/need'
+import { keptToNeed, thatAsk, worthDoing } from '../today/need'
 import type { Allowance } from '../today/allowed'
 import type { PlanInput } from '../input'
 
@@ -103,9 +104,17 @@ export class RegionSets {
   /** The same, kept to the zones that ask for the work; none where too few of those are open. */
   private asking(allowance: Allowance, regions: readonly RegionId[]): RegionId[] {
     const { technique } = allowance
-    const wanted = thatAsk(technique, regions, this.input)
+    const wanted = thatAsk(technique, this.planned(technique, regions), this.input)
     const open = this.open(allowance, wanted)
     return worthDoing(technique, wanted, open, this.input) ? open : []
+  }
+
+  /** Of some zones those it was planned for; nothing moves to others when the skin is read again. */
+  private planned(technique: Technique, regions: readonly RegionId[]): readonly RegionId[] {
+    const { within } = this.input
+    if (!within || !keptToNeed(technique)) return regions
+    const own = within.filter((step) => step.technique === technique.id)
+    return regions.filter((region) => own.some((step) => step.regions.includes(region)))
   }
 
   /** A set less the few regions that can bear least, where they stand alone in that. */

@@ -12,7 +12,9 @@ import { barsFromSkin } from '../../screening/skin'
 import type { Bar } from '../../screening/verdict'
 import type { PlanInput } from '../input'
 import { isStrong } from '../../catalogue/techniques/traits'
-import { careful } from './limits'
+import { hadBefore, tookWell } from '../../load/had'
+import { beforeEvent } from '../../screening/eventAhead'
+import { careful, LEAVES_A_MARK, NOTHING_NEW } from './limits'
 import { regionsMeeting } from './adapt'
 import { usableProducts, type Choice } from './bottles'
 
@@ -58,6 +60,7 @@ export function allowance(
   const draft = new Draft(TECHNIQUES[id], input)
   draft.byHouse()
   draft.byBars(bars)
+  draft.byEvent()
   for (const row of rowsOn(id, rows)) draft.byRow(row)
   draft.byVerdict()
   draft.byReach()
@@ -107,6 +110,7 @@ class Draft {
   byBars(bars: readonly Bar[]): void {
     for (const bar of bars) {
       if (!bar.families.some((family) => this.technique.families.includes(family))) continue
+      if (bar.unlessTakenWell && tookWell(this.input.past, this.technique.id)) continue
       const text = bar.until ? `${bar.sentence} Until ${bar.until}.` : bar.sentence
       const why = { rule: bar.rule, text }
       const everywhere =
@@ -116,6 +120,17 @@ class Draft {
       if (everywhere) this.never.push(why)
       else for (const region of bar.regions) this.bar(region, why)
     }
+  }
+
+  /** In the last days before an event nothing that this client never had here. */
+  byEvent(): void {
+    const { technique, input } = this
+    if (
+      beforeEvent(input.answers, input.today) &&
+      technique.families.some((family) => LEAVES_A_MARK.includes(family)) &&
+      !hadBefore(input.past, technique.id)
+    )
+      this.never.push({ rule: 'event-new', text: NOTHING_NEW })
   }
 
   /** One adaptation, where its test is met. */

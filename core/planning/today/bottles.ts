@@ -9,7 +9,9 @@ import { lotBars, productBars, type ProductBar } from '../../screening/products'
 import { REACTED_RULE } from '../../screening/reactions'
 import { strengthBars } from '../../screening/strength'
 import type { Profile } from '../../skin/profile'
+import { beforeEvent } from '../../screening/eventAhead'
 import type { PlanInput } from '../input'
+import { NOTHING_NEW } from './limits'
 import { regionsMeeting } from './adapt'
 
 export interface Choice {
@@ -31,6 +33,7 @@ export function productTrouble(
     ...avoidedBars(product, input, rows),
     ...strengthBars(product, input.daylight),
     ...(suspected === undefined ? [] : [{ rule: REACTED_RULE, text: suspected }]),
+    ...newBeforeEvent(product, input),
     ...(patch === undefined ? [] : [{ rule: 'patch-test', text: patch }]),
   ]
   if (own.length > 0) return own
@@ -38,6 +41,14 @@ export function productTrouble(
   const perLot = lots.map((lot) => lotBars(lot, product, input.today))
   return perLot.some((bars) => bars.length === 0) ? [] : (perLot[0] ?? [])
 }
+
+/** A product with something that may sting, not had here before, waits until after an event. */
+const newBeforeEvent = ({ id, inci }: Product, input: PlanInput): ProductBar[] =>
+  !input.usedBefore.includes(id) &&
+  beforeEvent(input.answers, input.today) &&
+  ingredientsIn(inci).some((ingredient) => INGREDIENTS[ingredient].patch !== undefined)
+    ? [{ rule: 'event-new', text: NOTHING_NEW }]
+    : []
 
 /** Ingredients that this skin does without, where the product's own work meets such skin. */
 function avoidedBars(

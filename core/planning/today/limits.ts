@@ -1,7 +1,23 @@
+import { EXFOLIATING, type FamilyId } from '../../catalogue/kinds'
 import type { Pair } from '../../catalogue/rules/pairs'
 import { methodOf } from '../../catalogue/schools/schools'
 import type { PlanInput } from '../input'
 import { isResilient } from './adapt'
+
+/** Work that may show for days, so that it is not tried for the first time before an event. */
+export const LEAVES_A_MARK: readonly FamilyId[] = [
+  ...EXFOLIATING,
+  'peel',
+  'vacuum',
+  'extraction',
+  'ultrasound',
+  'highFrequency',
+  'microcurrent',
+  'lamp',
+  'clay',
+]
+/** Why something new waits until after an event (common practice). */
+export const NOTHING_NEW = 'nothing new in the seven days before an event'
 
 type House = Pick<PlanInput, 'school' | 'policy' | 'profile' | 'licences' | 'firstVisit'>
 

@@ -24,6 +24,9 @@ const ONLY_WHERE_ASKED: readonly FamilyId[] = [
 /** Belong to cleansing, hydration and sun protection; to work only where they are named. */
 const ONLY_WHERE_NAMED: readonly RegionId[] = ['neck', 'decollete']
 
+/** From this effect on a technique is mainly for a concern; less comes along with it. */
+const MAINLY = 2
+
 /** What is left of the zones that ask, by their need, below which the work is not worth doing. */
 const LEAST_SHARE = 1 / 2
 
@@ -43,9 +46,11 @@ export function needOf(profile: Profile, concern: ConcernId, region: RegionId): 
 export const keptToNeed = ({ families }: Pick<Technique, 'families'>): boolean =>
   families.some((family) => ONLY_WHERE_ASKED.includes(family))
 
-/** How much a region asks for a technique, 0–4: the greatest need of what the technique is for. */
+/** How much a region asks for a technique, 0–4: the greatest need of what the technique is mainly for. */
 export function askFor({ effects }: Working, region: RegionId, asking: Asking): number {
-  const concerns = Object.keys(effects) as ConcernId[]
+  const concerns = (Object.keys(effects) as ConcernId[]).filter(
+    (concern) => (effects[concern] ?? 0) >= MAINLY,
+  )
   return Math.max(0, ...concerns.map((concern) => askOf(concern, region, asking)))
 }
 

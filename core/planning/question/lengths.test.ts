@@ -1,0 +1,41 @@
+import { describe, expect, it } from 'vitest'
+import { SCHOOL_IDS } from '../../catalogue/schools/schools'
+import { TECHNIQUES } from '../../catalogue/techniques/techniques'
+import { planInput } from '../../testing/fixtures'
+import { propose } from '../answer/propose'
+import { lengthsOf, shareOf, wholeOf } from './lengths'
+
+const EVEN = { unhurried: false }
+const UNHURRIED = { unhurried: true }
+
+describe('usual minutes', () => {
+  it('are given or the step is left out; short ones are for an express visit only', () => {
+    expect(lengthsOf(TECHNIQUES.massage, 20, 60, EVEN)).toEqual([10])
+    expect(lengthsOf(TECHNIQUES.massage, 20, 30, EVEN)).toEqual([5, 10, 15])
+    expect(lengthsOf(TECHNIQUES.massage, 20, 60, UNHURRIED)).toEqual([10, 15])
+  })
+  it('are what this skin may have, where that is less', () => {
+    expect(lengthsOf(TECHNIQUES.steam, 3, 60, EVEN)).toEqual([3])
+    expect(lengthsOf(TECHNIQUES.steam, 4, 60, EVEN)).toEqual([4])
+    expect(lengthsOf(TECHNIQUES.steam, 2, 60, EVEN)).toEqual([])
+  })
+  it('bring more up to their whole and no further', () => {
+    expect(wholeOf(TECHNIQUES.massage, EVEN)).toBe(10)
+    expect(shareOf(TECHNIQUES.massage, 5, EVEN)).toBe(0.5)
+    expect(shareOf(TECHNIQUES.massage, 15, EVEN)).toBe(1)
+    expect(shareOf(TECHNIQUES.massage, 10, UNHURRIED)).toBeLessThan(1)
+  })
+  it('hold in the plans of every school from the standard visit on', () => {
+    for (const school of SCHOOL_IDS)
+      for (const slotMinutes of [45, 60, 75, 90])
+        for (const { technique, minutes } of propose(
+          planInput({ school, slotMinutes, aims: ['rest', 'congestion', 'firmness'] }),
+        ).steps) {
+          const { usual } = TECHNIQUES[technique].minutes
+          if (usual !== undefined)
+            expect(minutes, `${technique} in ${school}, ${slotMinutes}`).toBeGreaterThanOrEqual(
+              usual,
+            )
+        }
+  })
+})
