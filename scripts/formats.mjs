@@ -8,6 +8,7 @@ import { is } from 'drizzle-orm'
 import { getTableConfig, PgTable } from 'drizzle-orm/pg-core'
 import { format, resolveConfig } from 'prettier'
 import { apiPage } from './docs/apiPage.mjs'
+import { casesPage } from './docs/casesPage.mjs'
 import { dataModelPage } from './docs/dataModel.mjs'
 import { withDrawing } from './docs/drawing.mjs'
 import { ROOT } from './say.mjs'
@@ -25,6 +26,7 @@ const files = [
   ]),
   ['rows.md', rowsPage()],
   ['api.md', await laidOut(await apiPage(load))],
+  ['cases.md', await laidOut(await casesPage(load))],
   ['data-model.md', await laidOut(dataModelPage(await load('db/schema/index.ts'), tables))],
 ]
 const architecture = readFileSync(join(ROOT, 'docs', 'architecture.md'), 'utf8')

@@ -15,6 +15,7 @@ export const STAGE_IDS = [
   'massage',
   'mask',
   'secondMask',
+  'cool',
   'afterMask',
   'serum',
   'eyes',

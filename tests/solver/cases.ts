@@ -107,6 +107,7 @@ const OPTIONAL = [
   'massage',
   'mask',
   'secondMask',
+  'cool',
   'afterMask',
   'serum',
   'eyes',

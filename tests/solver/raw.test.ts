@@ -43,8 +43,9 @@ const ORDER: readonly (readonly TechniqueId[])[] = [
   ['steam'],
   ['grain'],
   ['tip', 'spatula'],
-  ['highFrequency', 'cold'],
+  ['highFrequency'],
   ['massage', 'stones'],
+  ['cold'],
   ['tone'],
   ['serum'],
   ['eyeProduct'],
@@ -121,6 +122,8 @@ function best(input: PlanInput, offered: readonly TechniqueId[]): number | undef
   )
   const resilient =
     input.profile.unread.length === 0 &&
+    !input.profile.conditions.includes('marksEasily') &&
+    input.verdict.limit.tolerancePercent === 100 &&
     REGION_IDS.every(
       (region) =>
         (input.profile.regions[region].sensitivity ?? 2) <= 1 &&

@@ -26,7 +26,7 @@ export const CALMING = techniques({
   },
   cold: {
     name: 'Cold globes',
-    stage: 'calm',
+    stage: 'cool',
     minutes: span(1, 3, 2),
     groups: ['face'],
     families: ['cold'],

@@ -1,10 +1,14 @@
 import { CONTRAINDICATIONS } from '../../catalogue/consultation/contraindications'
 import { FINDINGS } from '../../catalogue/consultation/findings'
-import { CONCERN_NAMES } from '../../catalogue/kinds'
+import { CONCERN_NAMES, type ConcernId } from '../../catalogue/kinds'
+import { ASKS_FROM, CONCERN_NEED } from '../../catalogue/rules/value'
 import type { Why } from '../../catalogue/techniques/step'
 import { TECHNIQUES } from '../../catalogue/techniques/techniques'
 import { GROUPS, nameRegions } from '../../face/regions'
 import type { RegionId } from '../../face/zones'
+import type { Profile } from '../../skin/profile'
+import { READING_NAMES } from '../../skin/readings'
+import { needOf } from '../today/need'
 import type { Allowance } from '../today/allowed'
 import type { PlanInput } from '../input'
 import { CONNECTOR_WANTS, wantsWords } from '../steps/mend'
@@ -44,10 +48,23 @@ export function reasonsFor(
   const aim =
     input.aims.find((aim) => (ownTechnique.effects[aim] ?? 0) >= 2) ??
     input.aims.find((aim) => (ownTechnique.effects[aim] ?? 0) >= 1)
-  if (aim) out.push({ rule: `aim-${aim}`, text: `for ${CONCERN_NAMES[aim]}` })
+  if (aim) out.push({ rule: `aim-${aim}`, text: aimWords(aim, move.regions, input.profile) })
   if (move.dwell !== undefined) out.push({ rule: 'dwell', text: `rests ${move.dwell} min` })
   out.push({ rule: `technique-${ownTechnique.id}`, text: ownTechnique.reason })
   return out
+}
+
+/** What asks for a step, of this client: the zones that show it most, or their own word. */
+function aimWords(aim: ConcernId, regions: readonly RegionId[], profile: Profile): string {
+  const row = CONCERN_NEED[aim]
+  const asked = `asked for: ${CONCERN_NAMES[aim]}`
+  if ('constant' in row) return asked
+  const read = regions.filter((region) => profile.regions[region][row.reading] !== undefined)
+  const most = Math.max(0, ...read.map((region) => needOf(profile, aim, region)))
+  if (most < ASKS_FROM) return asked
+  const where = read.filter((region) => needOf(profile, aim, region) === most)
+  const grade = where[0] && profile.regions[where[0]][row.reading]
+  return `${nameRegions(where)}: ${READING_NAMES[row.reading].toLowerCase()} ${grade ?? ''}`
 }
 
 /**

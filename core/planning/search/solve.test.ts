@@ -18,6 +18,7 @@ const OPTIONAL = [
   'calm',
   'massage',
   'mask',
+  'cool',
   'afterMask',
   'serum',
   'eyes',

@@ -80,6 +80,7 @@ export const isSensitive = (profile: Profile, rows: readonly Adaptation[] = ADAP
 export function isResilient(profile: Profile): boolean {
   return (
     profile.unread.length === 0 &&
+    !profile.conditions.includes('marksEasily') &&
     REGION_IDS.every(
       (region) =>
         plannedGrade(profile, region, 'sensitivity') <= RESILIENT.sensitivityMost &&

@@ -19,17 +19,22 @@ export const LEAVES_A_MARK: readonly FamilyId[] = [
 /** Why something new waits until after an event (common practice). */
 export const NOTHING_NEW = 'nothing new in the seven days before an event'
 
-type House = Pick<PlanInput, 'school' | 'policy' | 'profile' | 'licences' | 'firstVisit'>
+type House = Pick<
+  PlanInput,
+  'school' | 'policy' | 'profile' | 'licences' | 'firstVisit' | 'verdict'
+>
 
 /** A skin that was never worked on here is not known yet: nothing strong, unless the house says so. */
 export const careful = ({ firstVisit, school, policy }: House): boolean =>
   firstVisit && !methodOf(school, policy).boldFirst
 
+/** Skin that reads resilient and of which nothing was told that lowers its tolerance. */
+const bearsTwo = ({ profile, verdict }: House): boolean =>
+  isResilient(profile) && verdict.limit.tolerancePercent >= 100
+
 /** How many exfoliations this skin may have in one visit: the house's number only on resilient skin. */
 export const mostExfoliations = (input: House): number =>
-  isResilient(input.profile) && !careful(input)
-    ? methodOf(input.school, input.policy).exfoliationLimit
-    : 1
+  bearsTwo(input) && !careful(input) ? methodOf(input.school, input.policy).exfoliationLimit : 1
 
 /**
  * Whether a pair that never shares a visit is waived today: where the house allows it, for trained
@@ -38,5 +43,5 @@ export const mostExfoliations = (input: House): number =>
 export const pairWaived = ({ unless }: Pair, input: House): boolean =>
   unless === 'peelWithMachine' &&
   methodOf(input.school, input.policy).peelWithMachine &&
-  isResilient(input.profile) &&
+  bearsTwo(input) &&
   input.licences.includes('machine')

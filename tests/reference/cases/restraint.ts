@@ -1,0 +1,335 @@
+import { planInput, readAll, RESILIENT, TODAY, allNo } from '#core/testing/fixtures'
+import {
+  at,
+  before,
+  CP,
+  either,
+  last,
+  least,
+  mainSteps,
+  most,
+  none,
+  not,
+  of,
+  order,
+  outFor,
+  sees,
+  works,
+  yes,
+  type Case,
+} from './expectations'
+import { REGION_IDS } from '#core/face/zones'
+import { steppedDown } from '#core/screening/stepDown'
+import { screen } from '#core/screening/verdict'
+
+/** Restraint and rhythm: where, how much, how long, in what order. */
+export const RESTRAINT_CASES: readonly Case[] = [
+  {
+    name: 'express, thirty minutes, resilient skin',
+    input: planInput({ slotMinutes: 30, school: 'brightLamp', aims: ['dullness', 'congestion'] }),
+    expect: [
+      {
+        says: 'the floor stands',
+        because: 'must-settle, must-surface, must-deep, must-moisturise, must-sun, must-close',
+        holds: (plan) =>
+          (['settle', 'milk', 'moisturiser', 'sunProtection', 'close'] as const).every(
+            (technique) => at(plan, technique) >= 0,
+          ),
+      },
+      not('massage', CP),
+      works(2, CP),
+    ],
+  },
+  {
+    name: 'full ninety minutes with warm cloths',
+    input: planInput({
+      slotMinutes: 90,
+      school: 'warmCloth',
+      aims: ['rest', 'dehydration', 'firmness'],
+    }),
+    expect: [
+      sees('massage', CP),
+      sees('creamMask', CP),
+      sees('shouldersScalp', 'common practice: hands are busy while a mask rests'),
+      before('massage', 'creamMask', CP),
+    ],
+  },
+  {
+    name: 'a trainee without machine licence',
+    input: planInput({
+      licences: ['basic'],
+      school: 'brightLamp',
+      aims: ['dullness', 'congestion'],
+    }),
+    expect: [not('tip', 'scope'), not('highFrequency', 'scope'), outFor('tip', 'scope', 'scope')],
+  },
+  {
+    name: "the house's needling protocol, resilient skin",
+    input: planInput({
+      school: 'brightLamp',
+      aims: ['firmness'],
+      protocol: [
+        { technique: 'needling', minutes: 10 },
+        { technique: 'redLamp', minutes: 10 },
+      ],
+    }),
+    expect: [
+      sees('needling', CP),
+      before('disinfect', 'needling', 'straight-before'),
+      works(1, 'pair-needling-acid, pair-needling-enzyme'),
+      not('massage', 'machine-no-massage'),
+      not('acidMask', 'pair-needling-acid'),
+      {
+        says: 'depth at the low end',
+        because: 'thin-zones',
+        holds: (plan) => of(plan, 'needling').every((step) => (step.setting ?? 1) <= 0.2),
+      },
+    ],
+  },
+
+  {
+    name: 'a first visit, everything asked for',
+    input: planInput({
+      firstVisit: true,
+      school: 'brightLamp',
+      aims: ['dullness', 'congestion', 'lines'],
+      readings: readAll({ ...RESILIENT, congestion: 3, texture: 3, lines: 3 }),
+    }),
+    expect: [
+      none(['tip', 'crystals', 'needling', 'blade', 'salonPeel'], 'first-visit'),
+      works(1, 'first visit: one exfoliation, the mildest that serves'),
+      outFor('tip', 'first-visit', 'first-visit'),
+    ],
+  },
+  {
+    name: 'a first visit in a bold house',
+    input: planInput({
+      firstVisit: true,
+      policy: { camps: { firstVisit: 'asRead' }, without: [] },
+      school: 'brightLamp',
+      aims: ['dullness', 'congestion'],
+      readings: readAll({ ...RESILIENT, congestion: 3, texture: 3 }),
+    }),
+    expect: [
+      either(['tip', 'crystals', 'rollOff', 'acidMask'], 'house policy may loosen it'),
+      works(2, CP),
+    ],
+  },
+  {
+    name: 'clear skin that wants an hour of rest',
+    input: planInput({
+      school: 'warmCloth',
+      aims: ['rest'],
+      readings: readAll({ ...RESILIENT, congestion: 0, texture: 0, oil: 1 }),
+    }),
+    expect: [
+      none(
+        ['extraction', 'tip', 'crystals', 'acidMask', 'grain', 'spatula', 'needling'],
+        'no-need',
+      ),
+      sees('massage', CP),
+      least('massage', 10, 'usual minutes or left out'),
+      mainSteps(15, 'nine to fifteen main steps an hour'),
+    ],
+  },
+  {
+    name: 'everything wrong at once, even pace',
+    input: planInput({
+      school: 'oilAndWater',
+      aims: ['congestion', 'dehydration', 'dullness', 'shine', 'firmness'],
+      readings: readAll({ ...RESILIENT, oil: 3, water: 1, congestion: 3, texture: 3, lines: 2 }),
+    }),
+    expect: [mainSteps(15, 'even pace'), works(2, CP)],
+  },
+  {
+    name: 'the same, unhurried',
+    input: planInput({
+      policy: { camps: { pace: 'unhurried' }, without: [] },
+      school: 'oilAndWater',
+      aims: ['congestion', 'dehydration', 'dullness', 'shine', 'firmness'],
+      readings: readAll({ ...RESILIENT, oil: 3, water: 1, congestion: 3, texture: 3, lines: 2 }),
+    }),
+    expect: [
+      mainSteps(10, 'unhurried pace: few steps, each with all its time'),
+      least('massage', 10, CP),
+    ],
+  },
+  {
+    name: 'steam in an hour: its usual time or none',
+    input: planInput({
+      school: 'brightLamp',
+      aims: ['congestion'],
+      readings: readAll({ ...RESILIENT, congestion: 4 }),
+    }),
+    expect: [
+      least('steam', 5, 'usual minutes or left out'),
+      least('massage', 10, 'usual minutes or left out'),
+    ],
+  },
+  {
+    name: 'one exfoliation: the spatula counts',
+    input: planInput({
+      policy: { camps: { works: 'one' }, without: [] },
+      school: 'brightLamp',
+      aims: ['congestion', 'dullness'],
+      readings: readAll({ ...RESILIENT, sensitivity: 2, congestion: 3 }),
+    }),
+    expect: [
+      {
+        says: 'spatula or an exfoliation, not both',
+        because: 'one exfoliation a visit; the spatula counts',
+        holds: (plan) =>
+          plan.steps.filter((step) =>
+            [
+              'spatula',
+              'enzyme',
+              'acidMask',
+              'grain',
+              'rollOff',
+              'tip',
+              'crystals',
+              'exfoliatingMask',
+              'resurfacingMask',
+            ].includes(step.technique),
+          ).length <= 1,
+      },
+    ],
+  },
+  {
+    name: 'in the usual order, all kinds of work',
+    input: planInput({
+      slotMinutes: 90,
+      school: 'warmCloth',
+      aims: ['congestion', 'rest', 'firmness', 'dehydration'],
+      readings: readAll({ ...RESILIENT, congestion: 3, lines: 2 }),
+    }),
+    expect: [
+      order(
+        [
+          'eyesOff',
+          'milk',
+          'secondReading',
+          'oilCleanse',
+          'steam',
+          'extraction',
+          'massage',
+          'hydratingMask',
+          'serum',
+          'moisturiser',
+          'sunProtection',
+          'close',
+        ],
+        'open, work, settle, massage, mask, cool, layers',
+      ),
+      {
+        says: 'nothing after sun protection but sitting up',
+        because: 'sun-last',
+        holds: (plan) =>
+          plan.steps
+            .slice(at(plan, 'sunProtection') + 1)
+            .every((step) => step.technique === 'close'),
+      },
+    ],
+  },
+  {
+    name: 'last time was too much',
+    input: planInput({
+      school: 'brightLamp',
+      aims: ['dullness', 'congestion'],
+      readings: readAll({ ...RESILIENT, congestion: 3, texture: 3 }),
+      verdict: steppedDown(screen(allNo(), TODAY), [{ rule: 'took-badly', sentence: 'too much' }]),
+    }),
+    expect: [
+      {
+        says: 'one pass of any machine',
+        because: 'took-badly: one rung down',
+        holds: (plan) => plan.steps.every((step) => (step.passes ?? 1) <= 1),
+      },
+      most('steam', 5, 'took-badly'),
+    ],
+  },
+  {
+    name: 'five days before an event, nothing had here before',
+    input: planInput({
+      school: 'brightLamp',
+      aims: ['dullness', 'dehydration'],
+      ...yes({ eventSoon: { say: 'yes', date: '2026-03-15' } }),
+    }),
+    expect: [
+      none(
+        ['tip', 'crystals', 'acidMask', 'needling', 'extraction', 'rollOff', 'clay', 'enzyme'],
+        'event-new',
+      ),
+      outFor('clay', 'event-new', 'event-new'),
+    ],
+  },
+  {
+    name: 'seven days before an event counts as the seventh',
+    input: planInput({
+      school: 'brightLamp',
+      aims: ['dullness', 'congestion'],
+      ...yes({ eventSoon: { say: 'yes', date: '2026-03-17' } }),
+    }),
+    expect: [none(['tip', 'acidMask', 'extraction'], 'event-week, event-machine')],
+  },
+  {
+    name: 'three days before an event, the tip had before and taken well',
+    input: planInput({
+      school: 'brightLamp',
+      aims: ['dullness', 'congestion'],
+      readings: readAll({ ...RESILIENT, congestion: 3, texture: 3 }),
+      past: [
+        {
+          day: '2025-12-01',
+          families: ['abrasion'],
+          regions: [],
+          techniques: ['tip'],
+          taken: 'well',
+        },
+      ],
+      ...yes({ eventSoon: { say: 'yes', date: '2026-03-13' } }),
+    }),
+    expect: [
+      none(['acidMask', 'crystals', 'needling'], 'event-week, event-new'),
+      {
+        says: 'the tip may be planned',
+        because: 'event-machine: two days where it was had before and taken well',
+        holds: (plan) =>
+          !plan.out.some((left) => left.technique === 'tip' && left.why.rule === 'event-machine'),
+      },
+    ],
+  },
+  {
+    name: 'an event tonight',
+    input: planInput({ school: 'brightLamp', aims: ['tonight', 'dehydration'] }),
+    expect: [
+      none(
+        ['extraction', 'tip', 'crystals', 'acidMask', 'grain', 'needling', 'salonPeel'],
+        'tonight-calm',
+      ),
+      either(['hydratingMask', 'sheetMask', 'ampoule', 'microcurrent'], CP),
+      last('sunProtection', 'must-sun'),
+    ],
+  },
+  {
+    name: 'grain with little to work for and tired skin',
+    input: planInput({
+      school: 'warmCloth',
+      aims: ['dullness'],
+      residual: Object.fromEntries(REGION_IDS.map((region) => [region, 900])) as never,
+    }),
+    expect: [
+      works(0, 'over-tolerance: the skin carries more than it bears'),
+      sees('sunProtection', 'the floor fits whatever the skin carries'),
+    ],
+  },
+  {
+    name: 'a week after an acid mask',
+    input: planInput({
+      school: 'brightLamp',
+      aims: ['dullness', 'congestion'],
+      past: [{ day: '2026-03-05', families: ['acid'], regions: [...REGION_IDS] }],
+    }),
+    expect: [works(0, 'rest-enzyme'), outFor('grain', 'rest-enzyme', 'rest-enzyme')],
+  },
+]

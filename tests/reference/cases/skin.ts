@@ -1,0 +1,352 @@
+import { planInput, readAll, RESILIENT, TODAY, allNo } from '#core/testing/fixtures'
+import {
+  at,
+  CP,
+  either,
+  last,
+  mainSteps,
+  most,
+  none,
+  not,
+  nowhere,
+  onlyOn,
+  sees,
+  works,
+  type Case,
+} from './expectations'
+import { withSkin } from '#core/screening/skin'
+import { screen } from '#core/screening/verdict'
+import { deriveProfile } from '#core/skin/profile'
+import type { Readings } from '#core/skin/readings'
+
+/** A resilient skin but for these zones, with what they bar. */
+const read = (zones: Readings) => {
+  const readings = readAll({ ...RESILIENT, congestion: 1 }, zones)
+  const profile = deriveProfile(readings, 35)
+  return { readings, profile, verdict: withSkin(screen(allNo(), TODAY), profile) }
+}
+
+/** The skin as read: the lines of the trade's if-then table. */
+export const SKIN_CASES: readonly Case[] = [
+  {
+    name: 'in the evening, dry skin',
+    input: planInput({
+      daylight: false,
+      school: 'oilAndWater',
+      aims: ['dehydration', 'rest'],
+      readings: readAll({ ...RESILIENT, oil: 0, water: 1 }),
+    }),
+    expect: [
+      not('sunProtection', 'no daylight'),
+      last('facialOil', 'common practice: oil seals at night'),
+      not('clay', 'clay-dry'),
+      sees('oilCleanse', CP),
+    ],
+  },
+  {
+    name: 'bare-faced, oily and congested, half an hour of machine work',
+    input: planInput({
+      madeUp: false,
+      slotMinutes: 45,
+      school: 'brightLamp',
+      aims: ['shine', 'congestion'],
+      readings: readAll({ ...RESILIENT, oil: 4, congestion: 3 }),
+    }),
+    expect: [
+      not('eyesOff', 'no make-up to take off'),
+      {
+        says: 'clay or the tip',
+        because: CP,
+        holds: (plan) => at(plan, 'clay') >= 0 || at(plan, 'tip') >= 0,
+      },
+      not('oilCleanse', CP),
+    ],
+  },
+  {
+    name: 'very sensitive all over, still bowl',
+    input: planInput({
+      school: 'stillBowl',
+      aims: ['redness', 'dehydration'],
+      readings: readAll({ ...RESILIENT, sensitivity: 3, redness: 1, water: 1 }),
+    }),
+    expect: [
+      not('grain', 'grain-sensitive'),
+      not('tip', 'tip-very-sensitive'),
+      most('steam', 3, 'steam-reddens'),
+      sees('cold', CP),
+      sees('hydratingMask', CP),
+    ],
+  },
+  {
+    name: 'red all over',
+    input: planInput({
+      aims: ['redness', 'rest'],
+      readings: readAll({ ...RESILIENT, redness: 2 }),
+    }),
+    expect: [works(0, 'baseline-redness'), not('steam', 'baseline-redness'), sees('cold', CP)],
+  },
+  {
+    name: 'pustules on the chin, as read',
+    input: planInput({
+      school: 'brightLamp',
+      aims: ['congestion', 'shine'],
+      readings: readAll(
+        { ...RESILIENT, oil: 3, congestion: 3 },
+        { chin: { ...RESILIENT, oil: 3, congestion: 3, spots: 3 } },
+      ),
+    }),
+    expect: [nowhere(['grain', 'tip', 'massage'], ['chin'], 'read-spots')],
+  },
+  {
+    name: 'seventy-eight years, resilient otherwise',
+    input: planInput({ age: 78, school: 'warmCloth', aims: ['firmness', 'dehydration', 'rest'] }),
+    expect: [
+      most('massage', 10, 'massage-mature'),
+      most('steam', 5, 'steam-mature'),
+      most('grain', 0.5, 'grain-mature'),
+      works(1, 'not resilient from sixty'),
+    ],
+  },
+
+  {
+    name: 'cheeks that pink easily, T-zone dull and congested',
+    input: planInput({
+      school: 'brightLamp',
+      aims: ['dullness', 'congestion'],
+      readings: readAll(
+        { ...RESILIENT, congestion: 3, texture: 3 },
+        {
+          cheekL: { ...RESILIENT, redness: 2, vessels: 2 },
+          cheekR: { ...RESILIENT, redness: 2, vessels: 2 },
+        },
+      ),
+    }),
+    expect: [
+      nowhere(
+        ['grain', 'tip', 'crystals', 'rollOff', 'acidMask'],
+        ['cheekL', 'cheekR'],
+        'baseline-redness',
+      ),
+      not('steam', 'baseline-redness: steam reaches the whole face'),
+    ],
+  },
+  {
+    name: 'combination: oily in the middle, thirsty at the sides',
+    input: planInput({
+      school: 'oilAndWater',
+      aims: ['shine', 'dehydration'],
+      slotMinutes: 75,
+      readings: readAll(
+        { ...RESILIENT, oil: 1, water: 1, congestion: 0 },
+        {
+          forehead: { ...RESILIENT, oil: 4, congestion: 2 },
+          nose: { ...RESILIENT, oil: 4, congestion: 3 },
+          chin: { ...RESILIENT, oil: 4, congestion: 2 },
+        },
+      ),
+    }),
+    expect: [
+      sees('clay', 'masks-by-zone'),
+      sees('hydratingMask', 'masks-by-zone'),
+      nowhere(
+        ['clay'],
+        ['cheekL', 'cheekR', 'eyes', 'neck'],
+        'clay-thirsty; out of reach round the eyes',
+      ),
+    ],
+  },
+  {
+    name: 'one big spot on a clear chin',
+    input: planInput({
+      school: 'oilAndWater',
+      aims: ['breakouts', 'rest'],
+      readings: readAll(
+        { ...RESILIENT, congestion: 0, spots: 0 },
+        { chin: { ...RESILIENT, congestion: 1, spots: 2 } },
+      ),
+    }),
+    expect: [
+      onlyOn('clay', ['chin'], 'spot-mask: on the spot only'),
+      onlyOn('blade', [], 'blade-spots'),
+      nowhere(['grain', 'extraction'], ['forehead', 'cheekL', 'cheekR'], 'no-need'),
+    ],
+  },
+  {
+    name: 'oily with large pores',
+    input: planInput({
+      school: 'brightLamp',
+      aims: ['shine', 'congestion'],
+      readings: readAll({ ...RESILIENT, oil: 4, congestion: 2 }),
+    }),
+    expect: [
+      either(['clay', 'rollOff', 'tip'], 'clay-oily, rolloff-oily'),
+      sees('moisturiser', 'common practice: oily skin needs water too'),
+      not('facialOil', 'oil-under-sun'),
+      works(2, 'resilient skin bears two'),
+    ],
+  },
+  {
+    name: 'dry, by day',
+    input: planInput({
+      school: 'warmCloth',
+      aims: ['dehydration', 'rest'],
+      readings: readAll({ ...RESILIENT, oil: 0, congestion: 0 }),
+    }),
+    expect: [
+      sees('oilCleanse', 'oil-dry'),
+      none(['clay', 'tip', 'extraction'], 'clay-dry, no-need'),
+      last('sunProtection', 'must-sun'),
+    ],
+  },
+  {
+    name: 'dehydrated and oily: thirsty is not dry',
+    input: planInput({
+      school: 'oilAndWater',
+      aims: ['dehydration', 'shine'],
+      readings: readAll({ ...RESILIENT, oil: 3, water: 0, congestion: 1 }),
+    }),
+    expect: [
+      either(['hydratingMask', 'sheetMask'], 'hydrate-dehydrated'),
+      sees('mist', 'mist-dehydrated'),
+      not('clay', 'clay-thirsty'),
+    ],
+  },
+  {
+    name: 'mature and thin, seventy-two',
+    input: planInput({
+      age: 72,
+      school: 'warmCloth',
+      aims: ['firmness', 'dehydration'],
+      readings: readAll({ ...RESILIENT, oil: 1, lines: 3, fragility: 2, congestion: 0 }),
+    }),
+    expect: [
+      none(['acidMask', 'resurfacingMask', 'salonPeel', 'needling'], 'acid-mature; thin skin'),
+      most('massage', 10, 'massage-mature'),
+      works(1, 'not resilient from sixty'),
+      sees('handsArms', 'hands-mature: neck and hands always'),
+    ],
+  },
+  {
+    name: 'thick and dull',
+    input: planInput({
+      school: 'brightLamp',
+      aims: ['dullness'],
+      readings: readAll({ ...RESILIENT, texture: 4, oil: 3 }),
+    }),
+    expect: [
+      either(['rollOff', 'tip', 'crystals', 'acidMask'], 'rolloff-dull, tip-dull'),
+      works(2, 'resilient skin bears two'),
+    ],
+  },
+  {
+    name: 'congested nose and chin only',
+    input: planInput({
+      school: 'brightLamp',
+      aims: ['congestion'],
+      readings: readAll(
+        { ...RESILIENT, congestion: 0 },
+        { nose: { ...RESILIENT, congestion: 4 }, chin: { ...RESILIENT, congestion: 3 } },
+      ),
+    }),
+    expect: [
+      onlyOn('extraction', ['nose', 'chin'], 'no-need: work goes where its reason is'),
+      onlyOn('spatula', ['nose', 'chin'], 'no-need'),
+      either(['extraction', 'spatula', 'clay'], CP),
+    ],
+  },
+  {
+    name: 'nodules on the jaw: refer, and leave them alone',
+    input: planInput({
+      school: 'brightLamp',
+      aims: ['breakouts', 'congestion'],
+      ...read({
+        jawL: { ...RESILIENT, spots: 4, congestion: 3 },
+        jawR: { ...RESILIENT, spots: 4, congestion: 3 },
+      }),
+    }),
+    expect: [
+      nowhere(
+        [
+          'extraction',
+          'grain',
+          'acidMask',
+          'tip',
+          'crystals',
+          'massage',
+          'toningMassage',
+          'enzyme',
+          'vacuumGlide',
+          'steam',
+        ],
+        ['jawL', 'jawR'],
+        'read-nodules',
+      ),
+    ],
+  },
+  {
+    name: 'breakouts, papules on the cheeks, asked for',
+    input: planInput({
+      school: 'brightLamp',
+      aims: ['breakouts'],
+      ...read({ cheekL: { ...RESILIENT, spots: 2 }, cheekR: { ...RESILIENT, spots: 2 } }),
+    }),
+    expect: [
+      either(['highFrequency', 'blueLamp'], 'wand-breakouts, lamp-breakouts'),
+      not('blade', 'blade-spots'),
+    ],
+  },
+  {
+    name: 'marks that come easily, phototype V',
+    input: planInput({
+      school: 'brightLamp',
+      aims: ['marks', 'dullness'],
+      readings: readAll({ ...RESILIENT, pigment: 3, texture: 2 }),
+    }),
+    expect: [not('salonPeel', 'peel-marks'), works(1, CP), last('sunProtection', 'must-sun')],
+  },
+  {
+    name: 'oily round the eyes',
+    input: planInput({
+      aims: ['dehydration'],
+      readings: readAll({ ...RESILIENT, oil: 2 }, {
+        eyeL: { ...RESILIENT, oil: 4 },
+        eyeR: { ...RESILIENT, oil: 4 },
+      } as never),
+    }),
+    expect: [nowhere(['eyeProduct'], ['eyes'], 'eye-oily')],
+  },
+  {
+    name: 'nobody has read the skin',
+    input: planInput({ school: 'brightLamp', aims: ['dullness'], readings: {} }),
+    expect: [none(['grain', 'rollOff', 'salonPeel'], 'unread counts as sensitive')],
+  },
+  {
+    name: 'lines round a firm mouth, fifty-five',
+    input: planInput({
+      age: 55,
+      school: 'stillBowl',
+      aims: ['lines', 'rest'],
+      readings: readAll({ ...RESILIENT, lines: 3 }),
+    }),
+    expect: [
+      mainSteps(15, 'nine to fifteen main steps an hour'),
+      either(['massage', 'stones', 'hydratingMask', 'serum'], CP),
+    ],
+  },
+  {
+    name: 'puffy eyes in the morning',
+    input: planInput({ school: 'warmCloth', aims: ['puffyEyes', 'rest'], slotMinutes: 60 }),
+    expect: [
+      either(['eyeMask', 'stones', 'cold'], 'common practice: cold and lymph move it'),
+      nowhere(['clay', 'grain', 'tip', 'acidMask'], ['eyes'], 'outside the orbital bone'),
+    ],
+  },
+  {
+    name: 'a puffy face',
+    input: planInput({ school: 'stillBowl', aims: ['puffyFace'], slotMinutes: 60 }),
+    expect: [
+      either(['stones', 'massage', 'cold'], 'common practice: drainage for today'),
+      none(['extraction', 'tip'], CP),
+    ],
+  },
+]

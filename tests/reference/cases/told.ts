@@ -1,0 +1,251 @@
+import { planInput, readAll, RESILIENT, TODAY, allNo } from '#core/testing/fixtures'
+import { demoInput } from '../../support/demoClients'
+import {
+  either,
+  holdsNone,
+  last,
+  none,
+  most,
+  not,
+  nowhere,
+  of,
+  outFor,
+  sees,
+  works,
+  yes,
+  type Case,
+} from './expectations'
+import { screen } from '#core/screening/verdict'
+
+/** What the client told: what is said stops what it must. */
+export const TOLD_CASES: readonly Case[] = [
+  {
+    name: 'shaved this morning',
+    input: planInput({
+      school: 'brightLamp',
+      aims: ['dullness', 'congestion'],
+      ...yes({
+        shaveWax: {
+          say: 'yes',
+          date: TODAY,
+          zones: ['jawL', 'jawR', 'chin', 'cheekL', 'cheekR', 'upperLip', 'underChin'],
+        },
+      }),
+    }),
+    expect: [
+      nowhere(['grain', 'tip'], ['jawL', 'jawR', 'chin'], 'shave-day'),
+      not('steam', 'shave-day: steam reaches the whole face'),
+    ],
+  },
+  {
+    name: 'filler eight days ago in the cheeks',
+    input: planInput({
+      school: 'warmCloth',
+      aims: ['rest', 'firmness'],
+      ...yes({ filler: { say: 'yes', date: '2026-03-02', zones: ['cheekL', 'cheekR'] } }),
+    }),
+    expect: [
+      nowhere(['massage', 'highFrequency', 'tip'], ['cheekL', 'cheekR'], 'filler-later'),
+      not('steam', 'filler-later: steam reaches the whole face'),
+    ],
+  },
+  {
+    name: 'uneasy with a covered face',
+    input: planInput({
+      aims: ['firmness', 'dehydration'],
+      slotMinutes: 90,
+      ...yes({ closedSpaces: { say: 'yes' } }),
+    }),
+    expect: [
+      not('hardeningMask', 'closed-covering'),
+      not('sheetMask', 'closed-covering'),
+      outFor('hardeningMask', 'closed-covering', 'closed-covering'),
+    ],
+  },
+  {
+    name: 'over-dried by actives at home',
+    input: planInput({
+      school: 'brightLamp',
+      aims: ['dullness', 'dehydration'],
+      readings: readAll({ ...RESILIENT, water: 1 }),
+      ...yes({ homeAcid: { say: 'yes', date: '2026-03-01' } }),
+    }),
+    expect: [
+      works(0, 'overdried'),
+      either(['hydratingMask', 'sheetMask'], 'hydrate-dehydrated'),
+      sees('mist', 'mist-dehydrated'),
+    ],
+  },
+  {
+    name: 'a medicine that makes light-sensitive',
+    input: planInput({
+      school: 'brightLamp',
+      aims: ['congestion', 'redness'],
+      slotMinutes: 90,
+      ...yes({ lightMedicine: { say: 'yes' } }),
+    }),
+    expect: [not('blueLamp', 'light-lamp'), not('redLamp', 'light-lamp')],
+  },
+
+  {
+    name: 'a pacemaker',
+    input: planInput({
+      school: 'brightLamp',
+      aims: ['congestion', 'firmness'],
+      ...yes({ implantedDevice: { say: 'yes' } }),
+    }),
+    expect: [none(['highFrequency', 'microcurrent'], 'implant-current')],
+  },
+  {
+    name: 'a piercing in the nose',
+    input: planInput({
+      school: 'brightLamp',
+      aims: ['breakouts', 'congestion'],
+      ...yes({ piercings: { say: 'yes', zones: ['nose'] } }),
+    }),
+    expect: [
+      {
+        says: 'where high frequency is planned the piercing is confirmed out first',
+        because: 'piercing-current',
+        holds: (plan) =>
+          of(plan, 'highFrequency').length === 0 ||
+          plan.input.verdict.confirms.some((confirm) => confirm.rule === 'piercing-current'),
+      },
+    ],
+  },
+  {
+    name: 'epilepsy',
+    input: planInput({
+      school: 'brightLamp',
+      aims: ['breakouts', 'redness'],
+      ...yes({ epilepsy: { say: 'yes' } }),
+    }),
+    expect: [none(['highFrequency', 'microcurrent'], 'epilepsy-current')],
+  },
+  {
+    name: 'asthma',
+    input: planInput({
+      school: 'brightLamp',
+      aims: ['congestion'],
+      ...yes({ asthma: { say: 'yes' } }),
+    }),
+    expect: [most('steam', 3, 'asthma-vapour')],
+  },
+  {
+    name: 'oral isotretinoin three months ago',
+    input: planInput({
+      school: 'brightLamp',
+      aims: ['dullness', 'congestion'],
+      ...yes({ isotretinoin: { say: 'yes', date: '2025-12-10' } }),
+    }),
+    expect: [
+      none(['tip', 'crystals', 'needling', 'acidMask', 'blade', 'salonPeel'], 'isotretinoin'),
+    ],
+  },
+  {
+    name: 'a retinoid last night',
+    input: planInput({
+      school: 'brightLamp',
+      aims: ['dullness', 'congestion'],
+      readings: readAll({ ...RESILIENT, congestion: 3, texture: 3 }),
+      ...yes({ retinoid: { say: 'yes', date: '2026-03-09' } }),
+    }),
+    expect: [not('needling', 'retinoid-tolerance'), works(1, 'the tolerance halves')],
+  },
+  {
+    name: 'cold sores in the history',
+    input: planInput({
+      school: 'brightLamp',
+      aims: ['dullness'],
+      ...yes({ coldSoreHistory: { say: 'yes' } }),
+    }),
+    expect: [nowhere(['acidMask', 'tip', 'crystals', 'needling'], ['mouth'], 'cold-sore-mouth')],
+  },
+  {
+    name: 'a sunburnt forehead',
+    input: planInput({
+      school: 'brightLamp',
+      aims: ['dullness', 'rest'],
+      ...yes({ sunburn: { say: 'yes', zones: ['forehead'] } }),
+    }),
+    expect: [
+      nowhere(['grain', 'tip', 'acidMask', 'massage', 'rollOff'], ['forehead'], 'sunburn-local'),
+      not('steam', 'sunburn-local: steam reaches the whole face'),
+    ],
+  },
+  {
+    name: 'a blood thinner',
+    input: planInput({
+      school: 'brightLamp',
+      aims: ['congestion', 'firmness'],
+      ...yes({ bloodThinner: { say: 'yes' } }),
+    }),
+    expect: [not('needling', 'thinner-needling')],
+  },
+  {
+    name: 'melasma on the cheeks',
+    input: planInput({
+      school: 'brightLamp',
+      aims: ['marks', 'dullness'],
+      ...yes({ melasma: { say: 'yes', zones: ['cheekL', 'cheekR'] } }),
+    }),
+    expect: [works(1, 'melasma-gentle'), last('sunProtection', 'must-sun')],
+  },
+  {
+    name: 'toxin a week ago',
+    input: planInput({
+      school: 'warmCloth',
+      aims: ['rest', 'firmness'],
+      ...yes({ toxin: { say: 'yes', date: '2026-03-05', zones: ['forehead'] } }),
+    }),
+    expect: [
+      nowhere(['massage', 'toningMassage', 'stones', 'microcurrent'], ['forehead'], 'toxin-later'),
+    ],
+  },
+  {
+    name: 'lash extensions and lenses',
+    input: planInput({
+      school: 'warmCloth',
+      aims: ['rest'],
+      ...yes({ lashExtensions: { say: 'yes' }, lenses: { say: 'yes' } }),
+    }),
+    expect: [
+      not('steam', 'lash-steam'),
+      {
+        says: 'lenses are confirmed out first',
+        because: 'lenses-out',
+        holds: (plan) =>
+          plan.input.verdict.confirms.some((confirm) => confirm.rule === 'lenses-out'),
+      },
+    ],
+  },
+  {
+    name: 'allergic to nuts and milk, whole shelf of the demo',
+    input: demoInput('bride', {
+      ...yes({ allergy: { say: 'yes', substances: ['nuts and milk'] } }),
+    }),
+    expect: [holdsNone('nuts', 'allergy-products'), holdsNone('milk', 'allergy-products')],
+  },
+  {
+    name: 'a grain scrub at home this morning',
+    input: planInput({
+      school: 'brightLamp',
+      aims: ['dullness'],
+      ...yes({ homeScrub: { say: 'yes', date: TODAY } }),
+    }),
+    expect: [not('grain', 'home-scrub')],
+  },
+  {
+    name: 'an unanswered sheet stops what a yes would',
+    input: planInput({
+      school: 'brightLamp',
+      aims: ['congestion', 'firmness'],
+      answers: { ...allNo(), epilepsy: { say: 'unsure' }, implantedDevice: { say: 'unsure' } },
+      verdict: screen(
+        { ...allNo(), epilepsy: { say: 'unsure' }, implantedDevice: { say: 'unsure' } },
+        TODAY,
+      ),
+    }),
+    expect: [none(['highFrequency', 'microcurrent'], 'unknown counts as the careful end')],
+  },
+]
