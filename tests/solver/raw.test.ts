@@ -117,6 +117,15 @@ function best(input: PlanInput, offered: readonly TechniqueId[]): number | undef
     const grade = read(region, need.reading) ?? 2
     return need.invert ? 4 - grade : grade
   }
+  /** Breakouts and marks are measured against the zones that show them, a fifth of all at least. */
+  const shown = (aim: (typeof aims)[number]) => {
+    if (aim !== 'breakouts' && aim !== 'marks') return 1
+    const share = REGION_IDS.filter((region) => need(aim, region) >= 2).reduce(
+      (sum, region) => sum + REGION_SHARE[region],
+      0,
+    )
+    return share === 0 ? 1 : Math.max(20, share) / 100
+  }
   const tolerances = REGION_IDS.map(
     (region) => toleranceOf(input.profile, region, input.verdict.limit.tolerancePercent).hundredths,
   )
@@ -270,7 +279,7 @@ function best(input: PlanInput, offered: readonly TechniqueId[]): number | undef
                   : regions.reduce(
                       (sum, region) => sum + REGION_SHARE[region] * need(aim, region),
                       0,
-                    )
+                    ) / shown(aim)
               next.effects[at] =
                 (next.effects[at] ?? 0) +
                 ((technique.effects[aim] ?? 0) === 0

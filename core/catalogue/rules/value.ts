@@ -3,13 +3,15 @@ import type { ConcernId } from '../kinds'
 
 /**
  * How much of a concern a region shows, 0–4, from its readings; `unread` stands in where that
- * reading was not taken. A constant is what hands cannot read on this scale.
+ * reading was not taken. A constant is what hands cannot read on this scale. What is local is
+ * minded whole, however few zones show it.
  */
 export const CONCERN_NEED: Readonly<
   Record<
     ConcernId,
     | { reading: 'oil' | 'water' | 'redness' | 'congestion'; invert?: true }
-    | { reading: 'texture' | 'lines' | 'spots' | 'pigment'; unread: number }
+    | { reading: 'texture' | 'lines'; unread: number }
+    | { reading: 'spots' | 'pigment'; unread: number; local: true }
     | { constant: number; only?: readonly RegionId[] }
   >
 > = {
@@ -20,8 +22,8 @@ export const CONCERN_NEED: Readonly<
   dullness: { reading: 'texture', unread: 2 },
   firmness: { reading: 'lines', unread: 2 },
   rest: { constant: 3 },
-  breakouts: { reading: 'spots', unread: 1 },
-  marks: { reading: 'pigment', unread: 2 },
+  breakouts: { reading: 'spots', unread: 1, local: true },
+  marks: { reading: 'pigment', unread: 2, local: true },
   lines: { reading: 'lines', unread: 2 },
   puffyFace: {
     constant: 3,
@@ -61,3 +63,6 @@ export const BODY_SHARE = 40
 
 /** From this need on, of 4, a region asks for work; below it it is left alone (house scale). */
 export const ASKS_FROM = 2
+
+/** A local concern counts as if it lay on at least this share of the whole, per cent. */
+export const LEAST_LOCAL_SHARE = 20

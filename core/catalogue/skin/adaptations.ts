@@ -174,10 +174,10 @@ export const ADAPTATIONS: readonly Adaptation[] = [
   ),
   row(
     'peel-sensitive',
-    ['salonPeel'],
+    ['salonPeel', 'resurfacingMask'],
     sensitive,
     { leaveOut: true },
-    'sensitive: no salon peel there',
+    'sensitive: no strong acid there',
   ),
   row(
     'peel-marks',
@@ -189,7 +189,7 @@ export const ADAPTATIONS: readonly Adaptation[] = [
   row('blade-spots', ['blade'], spots, { leaveOut: true }, 'no blade over spots'),
   row(
     'overdried',
-    EXFOLIATION,
+    [...EXFOLIATION, 'spatula'],
     { driedBy: ['retinoid', 'homeAcid'] },
     { leaveOut: true },
     'over-dried by actives at home: stop the lot for some days',
@@ -262,6 +262,34 @@ export const ADAPTATIONS: readonly Adaptation[] = [
   row('lamp-breakouts', ['blueLamp'], spots, { favour: 300 }, 'breakouts: blue lamp'),
   // Massage
   row(
+    'massage-red',
+    ['massage', 'toningMassage', 'stones', 'vacuumGlide'],
+    { reading: 'redness', atLeast: 2 },
+    { leaveOut: true },
+    'red already: no friction there',
+  ),
+  row(
+    'massage-reactive',
+    ['massage'],
+    verySensitive,
+    { minutesMost: 5 },
+    'reacts to touch: massage short and flat',
+  ),
+  row(
+    'toning-sensitive',
+    ['toningMassage'],
+    sensitive,
+    { leaveOut: true },
+    'sensitive: nothing brisk',
+  ),
+  row(
+    'cleanse-reactive',
+    ['oilCleanse'],
+    verySensitive,
+    { minutesMost: 5 },
+    'reacts to touch: the fewest hands',
+  ),
+  row(
     'massage-mature',
     ['massage', 'toningMassage'],
     { ageFrom: 70 },
@@ -304,7 +332,7 @@ export const ADAPTATIONS: readonly Adaptation[] = [
     'spot-mask',
     ['clay'],
     { reading: 'spots', atLeast: 1 },
-    { favour: 100, layout: 'spots' },
+    { favour: 400, layout: 'spots' },
     'a spot: clay on the spot only',
   ),
   row(

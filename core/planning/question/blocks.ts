@@ -71,7 +71,7 @@ export class BlockMaker {
   private layouts(list: readonly Allowance[]): Layout[] {
     const [first, second] = list
     if (!first) return []
-    if (second) return this.make.sets.byZone(list).map((set) => ({ ...set, layout: 'byZone' }))
+    if (second) return this.make.sets.byZone(list)
     return this.make.sets
       .of(first)
       .map((set) => ({ id: set.group, layout: set.layout, sets: [set.regions] }))

@@ -1,6 +1,12 @@
 import type { ConcernId } from '../../catalogue/kinds'
 import type { Technique } from '../../catalogue/techniques/techniques'
-import { BODY_SHARE, CONCERN_NEED, REGION_SHARE } from '../../catalogue/rules/value'
+import {
+  ASKS_FROM,
+  BODY_SHARE,
+  CONCERN_NEED,
+  LEAST_LOCAL_SHARE,
+  REGION_SHARE,
+} from '../../catalogue/rules/value'
 import { needOf } from '../today/need'
 import { REGION_IDS, type RegionId } from '../../face/zones'
 import type { Profile } from '../../skin/profile'
@@ -16,12 +22,15 @@ export class Effects {
     profile: Profile,
     private readonly aims: readonly ConcernId[],
   ) {
-    this.needs = aims.map(
-      (aim) =>
-        Object.fromEntries(
-          REGION_IDS.map((region) => [region, needOf(profile, aim, region) * REGION_SHARE[region]]),
-        ) as Record<RegionId, number>,
-    )
+    this.needs = aims.map((aim) => {
+      const whole = wholeOf(profile, aim)
+      return Object.fromEntries(
+        REGION_IDS.map((region) => [
+          region,
+          (needOf(profile, aim, region) * REGION_SHARE[region] * 100) / whole,
+        ]),
+      ) as Record<RegionId, number>
+    })
     this.body = aims.map((aim) => {
       const need = CONCERN_NEED[aim]
       return 'constant' in need && !need.only ? BODY_SHARE * need.constant : 0
@@ -41,4 +50,12 @@ export class Effects {
       return Math.round((strength * sum * Math.sqrt(share)) / 10)
     })
   }
+}
+
+/** What a concern is measured against, per cent: the whole, or where it is local the zones showing it. */
+function wholeOf(profile: Profile, aim: ConcernId): number {
+  if (!('local' in CONCERN_NEED[aim])) return 100
+  const showing = REGION_IDS.filter((region) => needOf(profile, aim, region) >= ASKS_FROM)
+  const share = showing.reduce((sum, region) => sum + REGION_SHARE[region], 0)
+  return share === 0 ? 100 : Math.max(LEAST_LOCAL_SHARE, share)
 }

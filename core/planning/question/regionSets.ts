@@ -15,6 +15,18 @@ export interface RegionSet {
   regions: readonly RegionId[]
 }
 
+/** Disjoint sets for what is laid side by side. */
+export interface ZoneSets {
+  id: string
+  layout: LayoutId
+  sets: RegionId[][]
+}
+interface NamedSet {
+  name: string
+  layout: LayoutId
+  regions: RegionId[]
+}
+
 /**
  * Where a technique may be done: its region groups less what is barred, and each of them less the
  * skin that can bear least.
@@ -61,39 +73,58 @@ export class RegionSets {
   }
 
   /**
-   * T-zone and the rest for two side by side, with the eyes where a third is for them: the usual
-   * zones, and what was named besides.
+   * T-zone and the rest for two side by side, with the eyes where a third is for them; spots and all
+   * the rest, where the first is laid on spots only; the usual zones, and what was named besides.
    */
-  byZone(list: readonly Allowance[]): { id: string; sets: RegionId[][] }[] {
+  byZone(list: readonly Allowance[]): ZoneSets[] {
     const [first, second, third] = list
     if (!first || !second) return []
-    const also = (allowance: Allowance) => this.input.alsoOn?.[allowance.technique.id] ?? []
     const eyes = third ? this.asking(third, GROUPS.orbital) : []
-    const out: { id: string; sets: RegionId[][] }[] = []
-    const seen = new Set<string>()
-    ;[GROUPS.tZone, ...also(first)].forEach((other, i) => {
-      ;[GROUPS.cheeksJawNeck, ...also(second)].forEach((beside, j) => {
-        const lower = i === 0 ? this.asking(first, other) : this.open(first, other)
-        const rest = (j === 0 ? this.asking(second, beside) : this.open(second, beside)).filter(
-          (region) => !lower.includes(region),
-        )
-        if (
-          lower.length === 0 ||
-          rest.length === 0 ||
-          (third && (eyes.length === 0 || [...lower, ...rest].includes('eyes')))
-        )
-          return
-        const key = `${lower.join()}|${rest.join()}`
-        if (seen.has(key)) return
-        seen.add(key)
-        const named = `${i === 0 ? 'tZone' : `also${i}`}+${j === 0 ? 'rest' : `also${j}`}`
-        out.push({
-          id: third ? `${named}+eyes` : named,
-          sets: third ? [lower, rest, eyes] : [lower, rest],
-        })
-      })
-    })
-    return out
+    const out = new Map<string, ZoneSets>()
+    for (const one of this.firstSets(first))
+      for (const other of this.secondSets(second, one.layout)) {
+        const rest = other.regions.filter((region) => !one.regions.includes(region))
+        const laid = [...one.regions, ...rest]
+        if (one.regions.length === 0 || rest.length === 0) continue
+        if (third && (eyes.length === 0 || laid.includes('eyes'))) continue
+        const key = `${one.regions.join()}|${rest.join()}`
+        const id = `${one.name}+${other.name}`
+        if (!out.has(key))
+          out.set(key, {
+            id: third ? `${id}+eyes` : id,
+            layout: one.layout,
+            sets: third ? [one.regions, rest, eyes] : [one.regions, rest],
+          })
+      }
+    return [...out.values()]
+  }
+
+  /** Where the first of two side by side may lie. */
+  private firstSets(allowance: Allowance): NamedSet[] {
+    const spots = allowance.favourLayout.spots === undefined ? [] : spotRegions(this.input.profile)
+    return [
+      { name: 'tZone', layout: 'byZone', regions: this.asking(allowance, GROUPS.tZone) },
+      { name: 'spots', layout: 'spots', regions: this.open(allowance, spots) },
+      ...this.named(allowance),
+    ]
+  }
+
+  /** Where the other may lie: beside spots on all the rest of the face. */
+  private secondSets(allowance: Allowance, beside: LayoutId): NamedSet[] {
+    const usual = beside === 'spots' ? GROUPS.faceNeck : GROUPS.cheeksJawNeck
+    return [
+      { name: 'rest', layout: 'byZone', regions: this.asking(allowance, usual) },
+      ...this.named(allowance),
+    ]
+  }
+
+  private named(allowance: Allowance): NamedSet[] {
+    const also = this.input.alsoOn?.[allowance.technique.id] ?? []
+    return also.map((regions, i) => ({
+      name: `also${i}`,
+      layout: 'byZone',
+      regions: this.open(allowance, regions),
+    }))
   }
 
   /** What today allows of some zones. */

@@ -1,4 +1,5 @@
 import { EXFOLIATING, type FamilyId } from '../../catalogue/kinds'
+import type { FindingId } from '../../catalogue/consultation/findings'
 import type { Pair } from '../../catalogue/rules/pairs'
 import { methodOf } from '../../catalogue/schools/schools'
 import type { PlanInput } from '../input'
@@ -21,7 +22,7 @@ export const NOTHING_NEW = 'nothing new in the seven days before an event'
 
 type House = Pick<
   PlanInput,
-  'school' | 'policy' | 'profile' | 'licences' | 'firstVisit' | 'verdict'
+  'school' | 'policy' | 'profile' | 'licences' | 'firstVisit' | 'verdict' | 'answers' | 'today'
 >
 
 /** A skin that was never worked on here is not known yet: nothing strong, unless the house says so. */
@@ -33,8 +34,19 @@ const bearsTwo = ({ profile, verdict }: House): boolean =>
   isResilient(profile) && verdict.limit.tolerancePercent >= 100
 
 /** How many exfoliations this skin may have in one visit: the house's number only on resilient skin. */
-export const mostExfoliations = (input: House): number =>
-  bearsTwo(input) && !careful(input) ? methodOf(input.school, input.policy).exfoliationLimit : 1
+export function mostExfoliations(input: House): number {
+  const most =
+    bearsTwo(input) && !careful(input) ? methodOf(input.school, input.policy).exfoliationLimit : 1
+  return exfoliatedToday(input) ? most - 1 : most
+}
+
+/** What was done at home today and takes something off: it is the first exfoliation of the day. */
+const AT_HOME: readonly FindingId[] = ['homeScrub', 'homeAcid', 'shaveWax']
+const exfoliatedToday = ({ answers, today }: House): boolean =>
+  AT_HOME.some((finding) => {
+    const answer = answers[finding]
+    return answer?.say === 'yes' && answer.date === today
+  })
 
 /**
  * Whether a pair that never shares a visit is waived today: where the house allows it, for trained

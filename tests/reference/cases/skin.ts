@@ -83,7 +83,12 @@ export const SKIN_CASES: readonly Case[] = [
       aims: ['redness', 'rest'],
       readings: readAll({ ...RESILIENT, redness: 2 }),
     }),
-    expect: [works(0, 'baseline-redness'), not('steam', 'baseline-redness'), sees('cold', CP)],
+    expect: [
+      none(['massage', 'toningMassage', 'stones'], 'massage-red: friction'),
+      works(0, 'baseline-redness'),
+      not('steam', 'baseline-redness'),
+      sees('cold', CP),
+    ],
   },
   {
     name: 'pustules on the chin, as read',
@@ -166,6 +171,7 @@ export const SKIN_CASES: readonly Case[] = [
       ),
     }),
     expect: [
+      sees('clay', 'spot-mask: asked for, and seen to'),
       onlyOn('clay', ['chin'], 'spot-mask: on the spot only'),
       onlyOn('blade', [], 'blade-spots'),
       nowhere(['grain', 'extraction'], ['forehead', 'cheekL', 'cheekR'], 'no-need'),
@@ -318,7 +324,9 @@ export const SKIN_CASES: readonly Case[] = [
   {
     name: 'nobody has read the skin',
     input: planInput({ school: 'brightLamp', aims: ['dullness'], readings: {} }),
-    expect: [none(['grain', 'rollOff', 'salonPeel'], 'unread counts as sensitive')],
+    expect: [
+      none(['grain', 'rollOff', 'salonPeel', 'resurfacingMask'], 'unread counts as sensitive'),
+    ],
   },
   {
     name: 'lines round a firm mouth, fifty-five',

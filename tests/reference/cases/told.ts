@@ -72,6 +72,7 @@ export const TOLD_CASES: readonly Case[] = [
     }),
     expect: [
       works(0, 'overdried'),
+      not('spatula', 'overdried: stop the lot'),
       either(['hydratingMask', 'sheetMask'], 'hydrate-dehydrated'),
       sees('mist', 'mist-dehydrated'),
     ],
@@ -233,7 +234,10 @@ export const TOLD_CASES: readonly Case[] = [
       aims: ['dullness'],
       ...yes({ homeScrub: { say: 'yes', date: TODAY } }),
     }),
-    expect: [not('grain', 'home-scrub')],
+    expect: [
+      works(1, 'two on resilient skin, and one was done at home today'),
+      not('spatula', 'the spatula counts'),
+    ],
   },
   {
     name: 'an unanswered sheet stops what a yes would',
