@@ -13,6 +13,7 @@ export const STAGE_IDS = [
   'extraction',
   'calm',
   'massage',
+  'lamp',
   'mask',
   'secondMask',
   'cool',

@@ -105,6 +105,7 @@ const OPTIONAL = [
   'extraction',
   'calm',
   'massage',
+  'lamp',
   'mask',
   'secondMask',
   'cool',

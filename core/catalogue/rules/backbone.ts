@@ -27,7 +27,26 @@ export const BACKBONE: readonly Backbone[] = [
       'crystals',
     ],
   },
-  { rule: 'lamp-before-layers', first: ['blueLamp', 'redLamp'], then: ['serum', 'moisturiser'] },
+  {
+    rule: 'lamp-before-layers',
+    first: ['blueLamp', 'redLamp'],
+    then: ['serum', 'ampoule', 'moisturiser'],
+  },
+  {
+    rule: 'lamp-after-massage',
+    first: ['massage', 'toningMassage', 'stones', 'microcurrent'],
+    then: ['blueLamp', 'redLamp'],
+  },
+  {
+    rule: 'cold-after-warm',
+    first: ['steam', 'warmTowel', 'extraction', 'massage', 'toningMassage'],
+    then: ['cold'],
+  },
+]
+/** What the musts have to cover: every zone that this client may have it on. */
+export const COVERS: readonly { rule: string; technique: TechniqueId }[] = [
+  { rule: 'sun-covers', technique: 'sunProtection' },
+  { rule: 'cream-covers', technique: 'moisturiser' },
 ]
 /** After sun protection nothing touches the skin any more. */
 export const AFTER_SUN: readonly TechniqueId[] = ['sunProtection', 'close', 'wait']

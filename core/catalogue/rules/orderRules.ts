@@ -42,6 +42,16 @@ const ROWS = [
   rule('read-bare', 'adapt', 'The reading is of bare skin: after the surface cleanse.'),
   rule('read-before-work', 'adapt', 'The skin is read before it is worked on.'),
   rule('lamp-before-layers', 'adapt', 'A lamp shines on bare skin, before the layers.'),
+  rule(
+    'lamp-after-massage',
+    'adapt',
+    'A lamp shines after the massage, when the skin has settled.',
+  ),
+  rule(
+    'cold-after-warm',
+    'adapt',
+    'Warm first, cold after all work; never cold between two warm steps.',
+  ),
   rule('sun-last', 'stop', 'Nothing touches the skin after sun protection.'),
   rule('must-close', 'adapt', 'The client sits up slowly and hears what to do tonight.'),
   rule(

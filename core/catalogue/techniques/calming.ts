@@ -41,7 +41,7 @@ export const CALMING = techniques({
   },
   blueLamp: {
     name: 'Blue lamp, 415 nm',
-    stage: 'calm',
+    stage: 'lamp',
     lays: ['goggles'],
     minutes: span(0.5, 1, 0.5),
     groups: ['face'],
@@ -61,7 +61,7 @@ export const CALMING = techniques({
   },
   redLamp: {
     name: 'Red lamp, 633 and 830 nm',
-    stage: 'calm',
+    stage: 'lamp',
     lays: ['goggles'],
     minutes: span(0.5, 1, 0.5),
     groups: ['face'],
@@ -81,7 +81,7 @@ export const CALMING = techniques({
   },
   lampOff: {
     name: 'Lamp off',
-    stage: 'calm',
+    stage: 'lamp',
     part: 'follows',
     minutes: span(0.5, 1, 0.5),
     groups: ['face'],

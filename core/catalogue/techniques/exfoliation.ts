@@ -28,7 +28,7 @@ export const EXFOLIATION = techniques({
     families: ['friction'],
     dwell: rests(3, 6, [3, 4], 'rewet'),
     removedBy: 'rollOffRub',
-    needs: { soil: CLEAN, film: BARE, skin: INTACT },
+    needs: { soil: CLEAN, film: BARE, moisture: ['dry'], skin: INTACT },
     leaves: { film: 'mask', moisture: 'dry' },
     load: { hundredths: 45, per: 'dwellRoot' },
     effects: { dullness: 3, congestion: 1, tonight: 1 },

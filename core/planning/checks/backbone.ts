@@ -1,6 +1,6 @@
-import { AFTER_SUN, BACKBONE } from '../../catalogue/rules/backbone'
+import { AFTER_SUN, BACKBONE, COVERS } from '../../catalogue/rules/backbone'
 import type { PlanStep } from '../../catalogue/techniques/step'
-import { TECHNIQUES, type TechniqueId } from '../../catalogue/techniques/techniques'
+import { TECHNIQUES } from '../../catalogue/techniques/techniques'
 import { GROUPS, nameRegions } from '../../face/regions'
 import { finding, remove, type Checking, type Mend, type PlanFinding } from './finding'
 
@@ -36,11 +36,7 @@ export function afterSunFindings({ steps, rules }: Checking): PlanFinding[] {
   )
 }
 
-/** What the musts have to cover: every zone that this client may have it on. */
-const COVERS: readonly { rule: string; technique: TechniqueId }[] = [
-  { rule: 'sun-covers', technique: 'sunProtection' },
-  { rule: 'cream-covers', technique: 'moisturiser' },
-]
+/** Each must covers every zone that this client may have it on. */
 export function coverFindings({ input, steps, rules, allow }: Checking): PlanFinding[] {
   return COVERS.flatMap(({ rule, technique }) => {
     const own = steps.filter((step) => step.technique === technique)

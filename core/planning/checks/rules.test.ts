@@ -72,6 +72,13 @@ const BROKEN: Record<string, () => [PlanInput, readonly PlanStep[]]> = {
   'read-before-work': () => [input, moved('secondReading', 'close')],
   'lamp-before-layers': () => [input, before('close', step('blueLamp'))],
   'sun-last': () => [input, before('close', step('mist'))],
+  'lamp-after-massage': () => {
+    const calm = { ...input, aims: ['rest' as const], school: 'warmCloth' as const }
+    const { steps } = propose(calm)
+    const at = steps.findIndex((own) => own.technique === 'massage')
+    return [calm, [...steps.slice(0, at), step('redLamp'), ...steps.slice(at)]]
+  },
+  'cold-after-warm': () => [input, before('secondCleanse', step('cold'))],
   'no-need': () => [
     { ...input, profile: deriveProfile(readAll({ ...RESILIENT, congestion: 0, texture: 0 }), 30) },
     before('tone', step('grain')),

@@ -67,7 +67,7 @@ export class RegionSets {
     if (allowance.favourLayout.spots !== undefined)
       add('spots', 'spots', spotRegions(this.input.profile))
     ;(this.input.alsoOn?.[allowance.technique.id] ?? []).forEach((regions, i) => {
-      add(`also${i}`, 'one', regions, true)
+      add(`also${i}`, this.layoutOf(allowance, regions, 'one'), regions, true)
     })
     return out
   }
@@ -122,9 +122,20 @@ export class RegionSets {
     const also = this.input.alsoOn?.[allowance.technique.id] ?? []
     return also.map((regions, i) => ({
       name: `also${i}`,
-      layout: 'byZone',
+      layout: this.layoutOf(allowance, regions, 'byZone'),
       regions: this.open(allowance, regions),
     }))
+  }
+
+  /** What is named lies on spots where all of it does, and where spots have a mask of their own. */
+  private layoutOf(
+    { favourLayout }: Allowance,
+    regions: readonly RegionId[],
+    otherwise: LayoutId,
+  ): LayoutId {
+    if (favourLayout.spots === undefined) return otherwise
+    const spots = spotRegions(this.input.profile)
+    return regions.every((region) => spots.includes(region)) ? 'spots' : otherwise
   }
 
   /** What today allows of some zones. */

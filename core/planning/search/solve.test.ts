@@ -17,6 +17,7 @@ const OPTIONAL = [
   'extraction',
   'calm',
   'massage',
+  'lamp',
   'mask',
   'cool',
   'afterMask',

@@ -39,7 +39,7 @@ export const DEMO_CASES: readonly Case[] = [
       sees('clay', CP),
       nowhere(['grain', 'tip', 'massage'], ['jawL', 'jawR'], 'inflamed-local'),
       sees('extraction', 'extraction-congested'),
-      before('warmTowel', 'extraction', 'wear-off: extraction wants softened skin'),
+      either(['steam', 'warmTowel'], 'wear-off: extraction wants softened skin'),
       before('extraction', 'highFrequency', CP),
       works(1, CP),
       not('facialOil', 'oil-under-sun'),

@@ -1,0 +1,200 @@
+import { stageRank } from '../../catalogue/techniques/stages'
+import type { PlanStep } from '../../catalogue/techniques/step'
+import { TECHNIQUES } from '../../catalogue/techniques/techniques'
+import { hasPlace, onlyConnects } from '../../catalogue/techniques/traits'
+import { applyTechnique, startSurface } from '../../surface/surface'
+import { toTicks } from '../../units'
+import { checkPlan, type Check } from '../checks/check'
+import { allowances } from '../today/allowed'
+import type { PlanInput } from '../input'
+import { applyEdits, type Edit } from '../steps/edit'
+import { connect, CONNECTOR_WANTS, wantsWords } from '../steps/mend'
+
+/** Findings that a change of order alone can mend. */
+const OUT_OF_ORDER: readonly string[] = [
+  'eyes-first',
+  'read-bare',
+  'read-before-work',
+  'lamp-before-layers',
+  'lamp-after-massage',
+  'cold-after-warm',
+  'sun-last',
+  'exfoliate-before',
+  'cool-to-end',
+  'thin-to-thick',
+  'vitamin-c-first',
+  'surface',
+]
+
+const stops = ({ findings }: Pick<Check, 'findings'>): number =>
+  findings.filter((finding) => finding.strength === 'stop').length
+
+export interface OrderOffer {
+  /** Main steps that change their place. */
+  moved: readonly string[]
+  edits: readonly Edit[]
+}
+
+/** A step that is there only for the next one; a mist of its own account is a step like others. */
+export const isLink = ({ technique, why }: PlanStep): boolean =>
+  onlyConnects(technique) &&
+  (TECHNIQUES[technique].part === 'follows' || why[0]?.rule === 'surface')
+
+const disordered = ({ findings }: Pick<Check, 'findings'>): number =>
+  findings.filter((finding) => OUT_OF_ORDER.includes(finding.rule)).length
+
+/**
+ * The nearest lawful order of a plan that is out of order: as few of its steps as can be change
+ * their place, what connects them is put in anew, and nothing else changes.
+ * @returns undefined where the order stands, or where no other order of these steps is better
+ */
+export function putInOrder(
+  input: PlanInput,
+  steps: readonly PlanStep[],
+  check: Check = checkPlan(input, steps),
+): OrderOffer | undefined {
+  const before = disordered(check)
+  if (before === 0) return undefined
+  const own = steps.filter((step) => !isLink(step))
+  const ordered = connected(input, inTurn(blocksOf(own)).flat())
+  const then = checkPlan(input, ordered)
+  if (disordered(then) >= before || stops(then) > stops(check)) return undefined
+  return { moved: movedBetween(own, ordered), edits: editsTo(steps, ordered) }
+}
+
+/** Steps that stay together: what rests, with all that is done until it is off again. */
+function blocksOf(steps: readonly PlanStep[]): PlanStep[][] {
+  const out: PlanStep[][] = []
+  let open: PlanStep[] = []
+  let resting = 0
+  for (const step of steps) {
+    const technique = TECHNIQUES[step.technique]
+    open.push(step)
+    if (technique.dwell) resting++
+    else if (technique.removes) resting = Math.max(0, resting - 1)
+    // What stands straight before another, or floats, goes with what follows it.
+    const leads = !hasPlace(step.technique) && technique.part !== 'follows'
+    const prepares = steps.some((other) => TECHNIQUES[other.technique].after === step.technique)
+    if (resting > 0 || leads || prepares) continue
+    out.push(open)
+    open = []
+  }
+  return open.length > 0 ? [...out, open] : out
+}
+
+/** The place of a block in the usual order: that of the first of it that has one. */
+function rankOf(block: readonly PlanStep[]): number {
+  const placed = block.find((step) => hasPlace(step.technique)) ?? block[0]
+  return placed ? stageRank(placed.technique) : 0
+}
+
+/**
+ * Blocks in the order of a visit. The longest run that is in order already stays as it is; each of
+ * the others goes to its own place beside it, so that as few as can be are moved.
+ */
+function inTurn(blocks: readonly PlanStep[][]): PlanStep[][] {
+  const ranks = blocks.map(rankOf)
+  const stay = new Set(longestRun(ranks))
+  const out = blocks.filter((_, i) => stay.has(i))
+  blocks.forEach((block, i) => {
+    if (stay.has(i)) return
+    const rank = ranks[i] ?? 0
+    const at = out.findIndex((other) => rankOf(other) > rank)
+    out.splice(at < 0 ? out.length : at, 0, block)
+  })
+  return out
+}
+
+/** Places of the longest run that never falls. */
+function longestRun(ranks: readonly number[]): number[] {
+  const best: { length: number; back: number }[] = []
+  ranks.forEach((rank, i) => {
+    let length = 1
+    let back = -1
+    for (let j = 0; j < i; j++) {
+      const run = best[j]
+      if ((ranks[j] ?? 0) <= rank && run && run.length + 1 > length) {
+        length = run.length + 1
+        back = j
+      }
+    }
+    best.push({ length, back })
+  })
+  const out: number[] = []
+  let at = best.reduce((top, run, i) => (run.length > (best[top]?.length ?? 0) ? i : top), 0)
+  while (at >= 0 && best[at]) {
+    out.unshift(at)
+    at = best[at]?.back ?? -1
+  }
+  return out
+}
+
+/** The steps with what connects them put in where the skin wants it. */
+function connected(input: PlanInput, steps: readonly PlanStep[]): PlanStep[] {
+  const allow = allowances(input)
+  let surface = startSurface(input.madeUp)
+  let resting = false
+  const out: PlanStep[] = []
+  for (const step of steps) {
+    const technique = TECHNIQUES[step.technique]
+    const chain = resting ? undefined : connect(surface, technique, step.regions)
+    for (const link of chain?.steps ?? []) {
+      const why = wantsWords(technique, CONNECTOR_WANTS[link.technique])
+      const bottle = allow(link.technique).products[0]?.product.id
+      out.push({
+        ...link,
+        key: '',
+        ...(bottle === undefined ? {} : { productId: bottle }),
+        why: [{ rule: 'surface', text: why }],
+      })
+      surface = applyTechnique(
+        surface,
+        TECHNIQUES[link.technique],
+        link.regions,
+        toTicks(link.minutes),
+      )
+    }
+    out.push(step)
+    surface = applyTechnique(surface, technique, step.regions, toTicks(step.minutes))
+    if (technique.dwell) resting = true
+    else if (technique.removes) resting = false
+  }
+  return named(out)
+}
+
+/** Connecting steps with keys of their own. */
+function named(steps: readonly PlanStep[]): PlanStep[] {
+  let count = 0
+  return steps.map((step) =>
+    step.key === '' ? { ...step, key: `${step.technique}-order-${++count}` } : step,
+  )
+}
+
+/** Main steps that no longer stand after the same ones. */
+function movedBetween(before: readonly PlanStep[], after: readonly PlanStep[]): string[] {
+  const places = after
+    .filter((step) => !isLink(step))
+    .map((step) => before.findIndex((own) => own.key === step.key))
+  const stay = new Set(longestRun(places).map((place) => places[place]))
+  return before.filter((_, i) => !stay.has(i)).map((step) => step.key)
+}
+
+/** The edits that make one plan of the other. */
+function editsTo(steps: readonly PlanStep[], ordered: readonly PlanStep[]): Edit[] {
+  const gone = steps.filter((step) => isLink(step))
+  const kept = ordered.filter((step) => !isLink(step))
+  return [
+    ...gone.map((step): Edit => ({ do: 'remove', key: step.key })),
+    ...kept.map((step): Edit => ({ do: 'move', key: step.key, before: null })),
+    ...ordered.flatMap((step, i): Edit[] => {
+      if (!isLink(step)) return []
+      const next = ordered.slice(i + 1).find((other) => !isLink(other))
+      const { key: _key, ...link } = step
+      return [{ do: 'insert', before: next?.key ?? null, step: link }]
+    }),
+  ]
+}
+
+/** The plan with an offer taken. */
+export const taken = (steps: readonly PlanStep[], { edits }: OrderOffer): PlanStep[] =>
+  applyEdits(steps, edits)
