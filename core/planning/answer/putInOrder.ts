@@ -1,7 +1,7 @@
 import { stageRank } from '../../catalogue/techniques/stages'
 import type { PlanStep } from '../../catalogue/techniques/step'
 import { TECHNIQUES } from '../../catalogue/techniques/techniques'
-import { hasPlace, onlyConnects } from '../../catalogue/techniques/traits'
+import { hasPlace } from '../../catalogue/techniques/traits'
 import { applyTechnique, startSurface } from '../../surface/surface'
 import { toTicks } from '../../units'
 import { checkPlan, type Check } from '../checks/check'
@@ -37,7 +37,7 @@ export interface OrderOffer {
 
 /** A step that is there only for the next one; a mist of its own account is a step like others. */
 export const isLink = ({ technique, why }: PlanStep): boolean =>
-  onlyConnects(technique) &&
+  TECHNIQUES[technique].connects !== undefined &&
   (TECHNIQUES[technique].part === 'follows' || why[0]?.rule === 'surface')
 
 const disordered = ({ findings }: Pick<Check, 'findings'>): number =>
