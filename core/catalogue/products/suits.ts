@@ -10,7 +10,15 @@ export interface Suit {
   conditions: readonly ConditionId[]
   source: string
 }
-export const SUIT_IDS = ['all', 'oily', 'dry', 'sensitive', 'congested', 'mature'] as const
+export const SUIT_IDS = [
+  'all',
+  'oily',
+  'dry',
+  'dehydrated',
+  'sensitive',
+  'congested',
+  'mature',
+] as const
 export type SuitId = (typeof SUIT_IDS)[number]
 
 const suit = (
@@ -28,7 +36,9 @@ const suit = (
 export const SUITS: Readonly<Record<SuitId, Omit<Suit, 'id'>>> = {
   all: suit(1, ['dry', 'normal', 'combination', 'oily', 'unread'], []),
   oily: suit(3, ['oily', 'combination'], []),
-  dry: suit(3, ['dry'], ['dehydrated']),
+  // Dry lacks oil, dehydrated lacks water: a thirsty oily skin wants no rich cream.
+  dry: suit(3, ['dry'], []),
+  dehydrated: suit(3, [], ['dehydrated']),
   sensitive: suit(5, [], ['sensitive', 'reactive']),
   congested: suit(3, [], ['congested']),
   mature: suit(3, [], ['mature']),

@@ -11,6 +11,7 @@ import { floorFindings } from './floor'
 import { loadFindings } from './load'
 import { exfoliationFindings, finishFindings, layerFindings, warmthFindings } from './order'
 import { pairFindings, permitFindings } from './permits'
+import { sumFindings } from './sums'
 import { calmFindings, productFindings } from './products'
 import { beforeFindings, surfaceFindings } from './surface'
 import type { PlanInput } from '../input'
@@ -59,6 +60,7 @@ export function checkPlan(
     ]),
     ...pairFindings(checking, pairs),
     ...loadFindings(checking),
+    ...sumFindings(checking),
     ...clockFindings(checking),
     ...exfoliationFindings(checking),
     ...warmthFindings(checking),

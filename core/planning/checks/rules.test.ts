@@ -79,6 +79,41 @@ const BROKEN: Record<string, () => [PlanInput, readonly PlanStep[]]> = {
     return [calm, [...steps.slice(0, at), step('redLamp'), ...steps.slice(at)]]
   },
   'cold-after-warm': () => [input, before('secondCleanse', step('cold'))],
+  'sum-heat': () => [
+    input,
+    [
+      ...before('tone', step('steam', { minutes: minutes(8) })),
+      step('steam', { key: 'again', minutes: minutes(8) }),
+    ],
+  ],
+  'sum-vacuum': () => [
+    input,
+    [
+      ...without('tip'),
+      step('tip', { minutes: minutes(12) }),
+      step('vacuumGlide', { minutes: minutes(5) }),
+    ],
+  ],
+  'sum-current': () => [
+    input,
+    [
+      ...good,
+      step('microcurrent', { minutes: minutes(15) }),
+      step('highFrequency', { minutes: minutes(8) }),
+    ],
+  ],
+  'sum-lamp': () => [
+    input,
+    [
+      ...without('blueLamp'),
+      step('blueLamp'),
+      step('handsArms', { minutes: minutes(15), key: 'arms-7' }),
+      step('lampOff', { key: 'off-7' }),
+      step('redLamp'),
+      step('handsArms', { minutes: minutes(15), key: 'arms-8' }),
+      step('lampOff', { key: 'off-8' }),
+    ],
+  ],
   'no-need': () => [
     { ...input, profile: deriveProfile(readAll({ ...RESILIENT, congestion: 0, texture: 0 }), 30) },
     before('tone', step('grain')),

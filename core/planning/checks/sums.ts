@@ -1,0 +1,33 @@
+import { VISIT_SUMS, type VisitSum } from '../../catalogue/rules/sums'
+import type { PlanStep } from '../../catalogue/techniques/step'
+import { TECHNIQUES } from '../../catalogue/techniques/techniques'
+import type { PlanInput } from '../input'
+import { finding, remove, type Checking, type PlanFinding } from './finding'
+
+/** Minutes that a sum may come to for this client today. */
+export const sumMost = (
+  { most, overSteam }: VisitSum,
+  { verdict }: Pick<PlanInput, 'verdict'>,
+): number => (overSteam === undefined ? most : Math.min(most, verdict.limit.steamMost + overSteam))
+
+/** What adds up over the visit: heat, vacuum, current, light; on the skin or under the hand. */
+export function sumFindings({ input, steps, walked, rules }: Checking): PlanFinding[] {
+  const minutesOf = (step: PlanStep): number => {
+    const rest = walked.schedule.resting.find((resting) => resting.key === step.key)
+    return rest ? Math.max(0, rest.end - rest.start) : step.minutes
+  }
+  return VISIT_SUMS.flatMap((sum) => {
+    const own = steps.filter((step) =>
+      TECHNIQUES[step.technique].families.some((family) => sum.families.includes(family)),
+    )
+    const last = own[own.length - 1]
+    const total = own.reduce((minutes, step) => minutes + minutesOf(step), 0)
+    const most = sumMost(sum, input)
+    if (!last || own.length < 2 || total <= most) return []
+    return finding(rules, sum.id, `${rules.get(sum.id)?.sentence ?? ''} ${total} min of ${most}.`, {
+      key: last.key,
+      regions: last.regions,
+      mends: [remove(last)],
+    })
+  })
+}
