@@ -262,7 +262,8 @@ function best(input: PlanInput, offered: readonly TechniqueId[]): number | undef
       for (const regions of sets) {
         for (const length of listed.length > 0
           ? listed
-          : ownAllowance.minutesMost >= technique.minutes.least
+          : (usual === undefined || input.slotMinutes < 45) &&
+              ownAllowance.minutesMost >= technique.minutes.least
             ? [ownAllowance.minutesMost]
             : [])
           for (const passes of technique.passes

@@ -6,6 +6,7 @@ import { isMain } from '../../catalogue/techniques/traits'
 import { REGION_IDS, type RegionId } from '../../face/zones'
 import { allowances, firstBar } from '../today/allowed'
 import { compile } from '../question/compile'
+import { underUsual } from '../question/lengths'
 import { askFor, keptToNeed } from '../today/need'
 import type { PlanInput } from '../input'
 import type { PlanCase } from '../question/planCase'
@@ -56,12 +57,21 @@ export function leftOut(
             name,
             why: { rule: 'oil-under-sun', text: orderRule('oil-under-sun').sentence },
           }
+        const { minutesMost } = allowance
+        if (underUsual(TECHNIQUES[technique], minutesMost, input.slotMinutes))
+          return { technique, name, why: tooShort(technique, minutesMost, allowance.adapted[0]) }
         return { technique, name, why: first ?? unasked(technique, input) }
       }
       return price(technique, name, planCase, base, ticksWithin(input.slotMinutes))
     })
   return out.sort((one, other) => rank(one) - rank(other))
 }
+
+/** Its usual time is more than today allows; by hand it may be added short. */
+const tooShort = (technique: TechniqueId, most: number, cause: Why | undefined): Why => ({
+  rule: cause?.rule ?? 'usual-minutes',
+  text: `its usual ${TECHNIQUES[technique].minutes.usual ?? 0} min are more than today's ${most}`,
+})
 
 /** Nothing bars it, and no zone asks for it, or it has no zone today. */
 const unasked = (technique: TechniqueId, input: PlanInput): Why =>

@@ -3,7 +3,7 @@ import { SCHOOL_IDS } from '../../catalogue/schools/schools'
 import { TECHNIQUES } from '../../catalogue/techniques/techniques'
 import { planInput } from '../../testing/fixtures'
 import { propose } from '../answer/propose'
-import { lengthsOf, shareOf, wholeOf } from './lengths'
+import { lengthsOf, shareOf, underUsual, wholeOf } from './lengths'
 
 const EVEN = { unhurried: false }
 const UNHURRIED = { unhurried: true }
@@ -14,10 +14,14 @@ describe('usual minutes', () => {
     expect(lengthsOf(TECHNIQUES.massage, 20, 30, EVEN)).toEqual([5, 10, 15])
     expect(lengthsOf(TECHNIQUES.massage, 20, 60, UNHURRIED)).toEqual([10, 15])
   })
-  it('are what this skin may have, where that is less', () => {
-    expect(lengthsOf(TECHNIQUES.steam, 3, 60, EVEN)).toEqual([3])
-    expect(lengthsOf(TECHNIQUES.steam, 4, 60, EVEN)).toEqual([4])
-    expect(lengthsOf(TECHNIQUES.steam, 2, 60, EVEN)).toEqual([])
+  it('are left out where this skin may have less; in an express visit it gets that', () => {
+    expect(lengthsOf(TECHNIQUES.steam, 3, 60, EVEN)).toEqual([])
+    expect(lengthsOf(TECHNIQUES.steam, 5, 60, EVEN)).toEqual([5])
+    expect(lengthsOf(TECHNIQUES.steam, 3, 30, EVEN)).toEqual([3])
+    expect(lengthsOf(TECHNIQUES.steam, 2, 30, EVEN)).toEqual([])
+    expect(underUsual(TECHNIQUES.steam, 3, 60)).toBe(true)
+    expect(underUsual(TECHNIQUES.steam, 3, 30)).toBe(false)
+    expect(underUsual(TECHNIQUES.tone, 0.5, 60)).toBe(false)
   })
   it('bring more up to their whole and no further', () => {
     expect(wholeOf(TECHNIQUES.massage, EVEN)).toBe(10)

@@ -15,7 +15,8 @@ export function wholeOf({ minutes: own }: Timed, { unhurried }: Pick<Method, 'un
 
 /**
  * The minutes that may be planned: those listed, up to what the skin may have today. What has a
- * usual time gets that or is left out, but in an express visit.
+ * usual time gets that or is left out, but in an express visit; so also where today allows less:
+ * a skin that may have less must never come out with a choice that a freer one has not.
  */
 export function lengthsOf(
   technique: Timed,
@@ -25,14 +26,17 @@ export function lengthsOf(
 ): Minutes[] {
   const { choices, least, usual } = technique.minutes
   const listed = choices.filter((choice) => choice <= most)
-  const shortened = most >= least ? [minutes(most)] : []
-  if (listed.length === 0) return shortened
-  if (usual === undefined || slotMinutes < STANDARD_FROM) return listed
-  // Shortened for this skin, it gets all that this skin may have.
-  const whole = Math.min(most, wholeOf(technique, method))
-  const full = listed.filter((choice) => choice >= Math.min(usual, whole) && choice <= whole)
-  return full.length > 0 ? full : shortened
+  if (usual !== undefined && slotMinutes >= STANDARD_FROM) {
+    const whole = wholeOf(technique, method)
+    return listed.filter((choice) => choice >= usual && choice <= whole)
+  }
+  if (listed.length > 0) return listed
+  return most >= least ? [minutes(most)] : []
 }
+
+/** Whether a technique's usual time is more than today allows, so that a standard visit leaves it out. */
+export const underUsual = ({ minutes: own }: Timed, most: number, slotMinutes: number): boolean =>
+  own.usual !== undefined && slotMinutes >= STANDARD_FROM && most < own.usual
 
 /** How much of its effect a step of some minutes has, 0–1: it grows to its whole and no further. */
 export const shareOf = (
