@@ -1,5 +1,6 @@
 import { defineStore } from 'pinia'
 import type { PlanStep, ProtocolStep } from '#core/catalogue/techniques/step'
+import type { TechniqueId } from '#core/catalogue/techniques/techniques'
 import type { LeftOut } from '#core/planning/answer/leftOut'
 import type { NotTaken } from '#core/planning/answer/protocolGaps'
 import { checkPlan } from '#core/planning/checks/check'
@@ -47,13 +48,16 @@ export const usePlan = defineStore('plan', () => {
   }
 
   /** The best plan around what is pinned; by a protocol of the house where one is named. */
-  async function propose(from: (ProtocolUsed & { steps: ProtocolStep[] }) | null = null) {
+  async function propose(
+    from: (ProtocolUsed & { steps: ProtocolStep[] }) | null = null,
+    wanted: readonly TechniqueId[] = [],
+  ) {
     if (!visit.input) return
     const turn = ++proposals
     thinking.value = true
     try {
       const pins = steps.value.filter((step) => step.pinned)
-      const input = { ...visit.input, pins, ...(from ? { protocol: from.steps } : {}) }
+      const input = { ...visit.input, pins, wanted, ...(from ? { protocol: from.steps } : {}) }
       const plan = await proposeAside(input)
       // A later wish has been told meanwhile: its answer counts, whichever comes first.
       if (turn !== proposals) return
@@ -66,6 +70,8 @@ export const usePlan = defineStore('plan', () => {
       if (turn === proposals) thinking.value = false
     }
   }
+  /** The best plan that has this in it, whatever has to go for it. */
+  const exchange = (technique: TechniqueId) => propose(null, [technique])
   async function priceLeftOut() {
     const turn = ++asked
     if (!visit.input || steps.value.length === 0) return
@@ -89,6 +95,7 @@ export const usePlan = defineStore('plan', () => {
     undo: history.undo,
     redo: history.redo,
     propose,
+    exchange,
     save: saving.save,
   }
 })

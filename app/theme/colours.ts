@@ -100,6 +100,16 @@ export const SURFACE_COLOURS = {
   protected: '#EFE4B8',
 } as const
 
+/** What rests, by kind; the name always stands in it. */
+export const REST_COLOURS = {
+  clay: '#C2A888',
+  water: '#A7C4D6',
+  cream: '#EAD8BE',
+  works: '#B4C08C',
+  light: '#C9BEDD',
+  firm: '#C9B3A4',
+} as const
+
 /** The face, in both moods, and what is marked on it. */
 export const FACE_COLOURS = {
   desk: {

@@ -56,6 +56,8 @@ export interface PlanInput {
   alsoOn?: Readonly<Partial<Record<TechniqueId, readonly (readonly RegionId[])[]>>>
   /** Steps that stay as they are, whatever is planned around them. */
   pins?: readonly PlanStep[]
+  /** Must be in the plan, whatever has to go for it. */
+  wanted?: readonly TechniqueId[]
   /** The house's own protocol that is followed, where one is. */
   protocol?: readonly ProtocolStep[]
   /** What the client minds, the most first; at most five. */

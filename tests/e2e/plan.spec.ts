@@ -120,3 +120,37 @@ test("three lengths and four schools stand beside today's plan", async ({ page }
   await page.keyboard.press('Escape')
   await expect(sheet).toHaveCount(0)
 })
+
+test('a plan out of order is put right whole, its length is set here, and what was left out is swapped in', async ({
+  page,
+}) => {
+  const { steps } = await openStrip(page, 'other-9')
+  const step = (name: RegExp) => steps.and(page.getByLabel(name))
+  await step(/: Moisturiser,/)
+    .first()
+    .focus()
+  for (let times = 0; times < 4; times++) await page.keyboard.press('Alt+ArrowUp')
+  const order = page.getByRole('button', { name: /^Put in order: moves/ })
+  await order.click()
+  await expect(order).toBeHidden()
+  await expect(page.getByText('Out of order.')).toBeHidden()
+  await expect(steps.last()).toHaveAccessibleName(/: Sit up/)
+
+  const swap = page.getByRole('button', { name: /^Swap in / }).first()
+  const name = (await swap.getAttribute('aria-label'))?.match(/^Swap in ([^,]+)/)?.[1] ?? ''
+  await swap.click()
+  await expect(step(new RegExp(`: ${name}`)).first()).toBeVisible()
+
+  const length = page.getByRole('combobox', { name: 'Minutes' }).first()
+  await length.fill('30')
+  await length.press('Enter')
+  await expect(page.getByText(/^30 min: given up/)).toBeVisible()
+  await expect(page.getByText(/of 30 min/)).toBeVisible()
+  await length.fill('400')
+  await length.press('Enter')
+  await expect(page.getByTitle('15 to 180 whole minutes')).toBeVisible()
+  await expect(page.getByText(/of 30 min/)).toBeVisible()
+  await length.fill('60')
+  await length.press('Enter')
+  await expect(page.getByText(/of 60 min/)).toBeVisible()
+})

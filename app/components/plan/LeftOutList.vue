@@ -5,9 +5,17 @@ import type { LeftOut } from '#core/planning/answer/leftOut'
 
 /** What is not in the plan, and what it would cost to have it. */
 defineProps<{ left: readonly LeftOut[] }>()
-const emit = defineEmits<{ add: [id: TechniqueId]; compare: [] }>()
+const emit = defineEmits<{
+  add: [id: TechniqueId]
+  exchange: [id: TechniqueId]
+  compare: []
+}>()
 const price = ({ extraMinutes, why }: LeftOut) =>
   extraMinutes ? `+ ${extraMinutes} min` : why.text
+/** Takes the place of something: the plan is made anew with it. */
+const swaps = ({ dropsOut }: LeftOut) => (dropsOut?.length ?? 0) > 0
+const take = (one: LeftOut) =>
+  swaps(one) ? emit('exchange', one.technique) : emit('add', one.technique)
 const mayAdd = ({ why }: LeftOut) => why.rule !== 'scope'
 </script>
 
@@ -27,9 +35,9 @@ const mayAdd = ({ why }: LeftOut) => why.rule !== 'scope'
           size="small"
           height="28"
           min-width="0"
-          :aria-label="`Add ${one.name}`"
-          @click="emit('add', one.technique)"
-          >add</VBtn
+          :aria-label="swaps(one) ? `Swap in ${one.name}, ${one.why.text}` : `Add ${one.name}`"
+          @click="take(one)"
+          >{{ swaps(one) ? 'swap' : 'add' }}</VBtn
         >
       </li>
     </ul>

@@ -23,6 +23,7 @@ const props = defineProps<{
 const emit = defineEmits<{
   edit: [edits: Edit[]]
   add: [id: TechniqueId]
+  exchange: [id: TechniqueId]
   choose: [key: string | null]
   compare: []
 }>()
@@ -146,6 +147,7 @@ const passOn = (edits: Edit[]) => emit('edit', edits)
       v-if="may"
       :left="left"
       @add="(id) => emit('add', id)"
+      @exchange="(id) => emit('exchange', id)"
       @compare="emit('compare')"
     />
     <PlanSums :steps="steps" :input="input" :check="check" />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useDisplay } from 'vuetify'
 import type { PlanStep } from '#core/catalogue/techniques/step'
 import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
 import { checkPlan } from '#core/planning/checks/check'
@@ -6,7 +7,8 @@ import type { Edit } from '#core/planning/steps/edit'
 import type { PlanInput } from '#core/planning/input'
 import { minutes, SHORTEST_STEP } from '#core/units'
 import { useDragging } from '~/composables/plan/dragging'
-import { stripLayout } from '~/composables/plan/strip'
+import { stripLayout, UPRIGHT, WIDE } from '~/composables/plan/strip'
+import { isLink } from '#core/planning/answer/putInOrder'
 import { SURFACE_COLOURS } from '~/theme/colours'
 
 /** The protocol as a strip of cloth, read from top to bottom: skin, hands, what rests. */
@@ -17,11 +19,14 @@ const props = defineProps<{
   may: boolean
 }>()
 const emit = defineEmits<{ choose: [key: string]; edit: [edits: Edit[]] }>()
-const TALL = 46
+const TALL = 44
+const UPRIGHT_FROM = 900
 const LANE = { width: 76, gap: 80 } as const
 const list = ref<HTMLElement | null>(null)
 const check = computed(() => checkPlan(props.input, props.steps))
-const layout = computed(() => stripLayout(props.steps, check.value))
+const { width } = useDisplay()
+const upright = computed(() => width.value <= UPRIGHT_FROM)
+const layout = computed(() => stripLayout(props.steps, check.value, upright.value ? UPRIGHT : WIDE))
 const lanes = computed(() => Math.max(1, ...layout.value.rests.map((rest) => rest.lane + 1)))
 const restsWidth = computed(() => `${lanes.value * LANE.gap + 4}px`)
 const findingsOf = (key: string) => check.value.findings.filter((finding) => finding.key === key)
@@ -43,7 +48,8 @@ const lines = computed(() =>
       findings,
       style: { height: `${height}px` },
       marks: {
-        tall: height >= TALL,
+        tall: height >= TALL || (upright.value && !isLink(step)),
+        link: isLink(step),
         chosen: step.key === props.chosen,
         stop: findings.some((finding) => finding.strength === 'stop'),
         adapt: findings.length > 0,

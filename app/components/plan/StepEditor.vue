@@ -3,6 +3,7 @@ import type { PlanStep } from '#core/catalogue/techniques/step'
 import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
 import { amountFor, roundingWords } from '#core/dosing/amount'
 import type { PlanInput } from '#core/planning/input'
+import { rankedBottles } from '#core/planning/today/bottles'
 import { confirmationsFor } from '#core/screening/confirm'
 import { minutes, SHORTEST_STEP } from '#core/units'
 
@@ -10,11 +11,15 @@ import { minutes, SHORTEST_STEP } from '#core/units'
 const props = defineProps<{ step: PlanStep; input: PlanInput; may: boolean }>()
 const emit = defineEmits<{ set: [patch: Partial<PlanStep>] }>()
 const technique = computed(() => TECHNIQUES[props.step.technique])
-const bottles = computed(() =>
-  props.input.shelf
-    .filter((item) => item.product.kind === technique.value.product)
-    .map(({ product }) => ({ value: product.id, title: product.name })),
-)
+const bottles = computed(() => {
+  const kind = technique.value.product
+  if (!kind) return []
+  return rankedBottles(kind, props.input).map(({ product, fits, word }) => ({
+    value: product.id,
+    title: product.name,
+    props: { subtitle: word, disabled: !fits },
+  }))
+})
 const firsts = computed(() => confirmationsFor(technique.value, props.input.verdict))
 const amount = computed(() => {
   const { productId, regions } = props.step

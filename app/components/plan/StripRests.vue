@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { stripLayout } from '~/composables/plan/strip'
+import { REST_COLOURS } from '~/theme/colours'
 
 /** What works on its own beside the hands, each in its lane. */
 type Rest = ReturnType<typeof stripLayout>['rests'][number]
@@ -8,6 +9,7 @@ const styleOf = (rest: Rest) => ({
   top: `${rest.top}px`,
   height: `${rest.height}px`,
   left: `${rest.lane * props.laneWidth}px`,
+  background: rest.outside ? undefined : REST_COLOURS[rest.kind],
 })
 </script>
 

@@ -7,6 +7,7 @@ import { nameRegions } from '#core/face/regions'
 import type { PlanFinding } from '#core/planning/checks/check'
 import type { Edit } from '#core/planning/steps/edit'
 import type { PlanInput } from '#core/planning/input'
+import { isLink } from '#core/planning/answer/putInOrder'
 
 /** One step on the strip: what, how long, where and how much; what stands against it, or why it is. */
 const props = defineProps<{
@@ -61,16 +62,13 @@ const detail = computed(() => {
       >{{ mend.label }}</VBtn
     >
   </span>
-  <em v-else class="why">{{ step.why[0]?.text }}</em>
+  <em v-else-if="!isLink(step)" class="why">{{ step.why[0]?.text }}</em>
 </template>
 
 <style scoped>
 .what {
   white-space: nowrap;
-  overflow: hidden;
-  text-overflow: ellipsis;
-  min-width: 0;
-  flex: 1 1 0;
+  flex: none;
 }
 .min {
   color: var(--ink-soft);
@@ -83,7 +81,7 @@ const detail = computed(() => {
 }
 .why {
   flex: 0 1 auto;
-  max-width: 48%;
+  min-width: 0;
   text-align: right;
   white-space: nowrap;
   overflow: hidden;
@@ -91,6 +89,7 @@ const detail = computed(() => {
   font-size: 0.875rem;
 }
 .find {
+  min-width: 0;
   color: var(--berry);
   font-weight: 600;
   font-size: 0.8125rem;
@@ -124,10 +123,5 @@ const detail = computed(() => {
 }
 .tall .find {
   max-width: 100%;
-}
-@media (max-width: 900px) {
-  .why {
-    display: none;
-  }
 }
 </style>

@@ -1,12 +1,21 @@
+import { EXFOLIATING } from '#core/catalogue/kinds'
 import type { PlanStep } from '#core/catalogue/techniques/step'
+import { TECHNIQUES, type TechniqueId } from '#core/catalogue/techniques/techniques'
+import { isLink } from '#core/planning/answer/putInOrder'
 import type { Check } from '#core/planning/checks/check'
 import { shortName } from '#core/catalogue/techniques/traits'
 import { describeSkin } from '#core/surface/words'
 import { SHORTEST_STEP } from '#core/units'
 
-/** Pixels that the whole strip has, and a line's height within it. */
-const CLOTH = 660
-const ROW = { least: 18, most: 22 } as const
+/** Pixels of the whole strip, of a step of a minute, and of a thin line that only connects. */
+export interface StripSize {
+  cloth: number
+  row: { least: number; most: number }
+  link: number
+}
+export const WIDE: StripSize = { cloth: 660, row: { least: 19, most: 24 }, link: 13 }
+/** Upright there is height for the reason under the step. */
+export const UPRIGHT: StripSize = { cloth: 980, row: { least: 40, most: 46 }, link: 16 }
 const MOST_PER_MINUTE = 12
 /** A mask's own name needs so much. */
 const LEAST_REST = 46
@@ -15,14 +24,22 @@ const LEAST_REST = 46
  * Where everything lies on the strip. One-minute steps keep a readable line; what room is left goes
  * to the long ones, minute by minute.
  */
-export function stripLayout(steps: readonly PlanStep[], { trace }: Check) {
-  const count = Math.max(1, steps.length)
-  const row = Math.max(ROW.least, Math.min(ROW.most, Math.floor(CLOTH / count)))
-  const beyond = (step: PlanStep) => Math.max(0, step.minutes - 1)
+export function stripLayout(
+  steps: readonly PlanStep[],
+  { trace }: Check,
+  { cloth, row: rows, link }: StripSize = WIDE,
+) {
+  const links = steps.filter(isLink).length
+  const count = Math.max(1, steps.length - links)
+  const tall = cloth - links * link
+  const row = Math.max(rows.least, Math.min(rows.most, Math.floor(tall / count)))
+  const beyond = (step: PlanStep) => (isLink(step) ? 0 : Math.max(0, step.minutes - 1))
   const extra = steps.reduce((sum, step) => sum + beyond(step), 0)
-  const spare = (CLOTH - steps.length * row) / Math.max(1, extra)
+  const spare = (tall - count * row) / Math.max(1, extra)
   const perMinute = Math.max(0, Math.min(MOST_PER_MINUTE, spare))
-  const heights = steps.map((step) => row + beyond(step) * perMinute)
+  const heights = steps.map((step) =>
+    isLink(step) ? link : row + Math.round(beyond(step) * perMinute),
+  )
   const tops: number[] = []
   let total = 0
   for (const height of heights) {
@@ -39,7 +56,7 @@ export function stripLayout(steps: readonly PlanStep[], { trace }: Check) {
   }
   const { resting } = trace.schedule
   return {
-    close: row < ROW.most - 1,
+    close: row < rows.most - 1,
     heights,
     tops,
     total,
@@ -50,6 +67,7 @@ export function stripLayout(steps: readonly PlanStep[], { trace }: Check) {
     rests: resting.map((rest, i) => ({
       ...rest,
       lane: resting.slice(0, i).filter((other) => other.end > rest.start).length,
+      kind: restKind(rest.technique),
       name: shortName(rest.technique).replace(/^Setting |( mask| peel)$/g, ''),
       top: yOf(rest.start),
       height: Math.max(LEAST_REST, yOf(rest.end) - yOf(rest.start)),
@@ -73,4 +91,15 @@ function skinBands(
     else bands.push({ top: tops[i] ?? 0, height, text, id })
   })
   return bands
+}
+
+/** What rests, by kind: each has a colour of its own, and its name beside it. */
+export type RestKind = 'clay' | 'water' | 'cream' | 'works' | 'light' | 'firm'
+function restKind(id: TechniqueId): RestKind {
+  const { families, effects } = TECHNIQUES[id]
+  if (families.includes('lamp')) return 'light'
+  if (families.some((family) => EXFOLIATING.includes(family) || family === 'peel')) return 'works'
+  if (families.includes('clay')) return 'clay'
+  if ((effects.firmness ?? 0) >= 3) return 'firm'
+  return (effects.dehydration ?? 0) >= 3 || families.includes('eyeWork') ? 'water' : 'cream'
 }

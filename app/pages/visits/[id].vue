@@ -87,6 +87,7 @@ const stops = computed(() =>
   align-items: flex-start;
 }
 .top .who {
+  flex: 1 1 0;
   min-width: 0;
 }
 .top > :last-child {
@@ -124,9 +125,9 @@ const stops = computed(() =>
 }
 .stops li + li::before {
   content: '';
-  width: 26px;
+  width: 14px;
   border-top: 2px dotted var(--oak-light);
-  margin: 0 10px;
+  margin: 0 6px;
 }
 .stops a {
   display: flex;
@@ -167,6 +168,12 @@ const stops = computed(() =>
   background: linear-gradient(to top, var(--basin) 50%, var(--paper) 50%);
 }
 @media (max-width: 900px) {
+  .top {
+    flex-wrap: wrap;
+  }
+  .top .who {
+    flex: 1 1 100%;
+  }
   .stops li + li::before {
     width: 12px;
     margin: 0 5px;

@@ -222,3 +222,21 @@ describe('after a stop', () => {
     }
   })
 })
+
+describe('what must be in the plan', () => {
+  it('is in it, whatever has to go; what may not be done stays out', () => {
+    const input = planInput({ school: 'brightLamp', aims: ['congestion', 'dullness'] })
+    const without = propose(input).steps.map((step) => step.technique)
+    for (const technique of ['massage', 'clay', 'enzyme'] as const) {
+      if (without.includes(technique)) continue
+      const { steps, failed } = propose({ ...input, wanted: [technique] })
+      expect(failed).toBeUndefined()
+      expect(steps.map((step) => step.technique)).toContain(technique)
+      expect(isFit(checkPlan(input, steps))).toBe(true)
+    }
+    const barred = { ...input, policy: { camps: {}, without: ['massage' as const] } }
+    expect(
+      propose({ ...barred, wanted: ['massage'] }).steps.map((step) => step.technique),
+    ).not.toContain('massage')
+  })
+})

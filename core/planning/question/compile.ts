@@ -26,7 +26,12 @@ export function compile(input: PlanInput, allow: Allow = allowances(input)): Pla
   const stageOf = (id: StageId): Stage => {
     const options = pinned.get(id)
     if (options) return { id, must: true, options }
-    const stage = { id, must: floor.has(id), options: optionsOf(id, input, method, make, block) }
+    const offered = optionsOf(id, input, method, make, block)
+    const wanted = offered.filter((option) =>
+      option.main.some((technique) => input.wanted?.includes(technique)),
+    )
+    if (wanted.length > 0) return { id, must: true, options: wanted }
+    const stage = { id, must: floor.has(id), options: offered }
     return input.protocol ? byProtocol(stage, input.protocol) : stage
   }
   const tolerance = (region: RegionId) =>

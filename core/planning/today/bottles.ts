@@ -2,7 +2,7 @@ import { ADAPTATIONS, type Adaptation } from '../../catalogue/skin/adaptations'
 import { INGREDIENTS, ingredientsIn } from '../../catalogue/products/ingredients'
 import type { ProductKind } from '../../catalogue/kinds'
 import type { Lot, Product } from '../../catalogue/products/products'
-import { SUITS } from '../../catalogue/products/suits'
+import { SUITS, type SuitId } from '../../catalogue/products/suits'
 import { TECHNIQUES } from '../../catalogue/techniques/techniques'
 import { freeAcidOf } from '../../dosing/freeAcid'
 import { lotBars, productBars, type ProductBar } from '../../screening/products'
@@ -108,14 +108,52 @@ export function usableProducts(
     .map((one) => one.choice)
 }
 
+/** Words on a product that fit this skin. */
+const fitting = ({ suits }: Product, { type, conditions }: Profile): SuitId[] =>
+  suits.filter(
+    (id) =>
+      SUITS[id].types.includes(type) ||
+      SUITS[id].conditions.some((own) => conditions.includes(own)),
+  )
+
 /** How well a product's words fit this skin; more is better. */
-export function suitScore(product: Product, { type, conditions }: Profile): number {
-  const fits = product.suits
-    .map((id) => SUITS[id])
-    .filter(
-      (suit) => suit.types.includes(type) || suit.conditions.some((id) => conditions.includes(id)),
-    )
-  return fits.reduce((sum, suit) => sum + suit.weight, 0)
+export const suitScore = (product: Product, profile: Profile): number =>
+  fitting(product, profile).reduce((sum, id) => sum + SUITS[id].weight, 0)
+
+export interface RankedBottle {
+  product: Product
+  fits: boolean
+  /** Why it fits, or why not. */
+  word: string
+}
+
+/** Every bottle of a kind: those that may be taken, best first, then the others, each with its word. */
+export function rankedBottles(kind: ProductKind, input: PlanInput): RankedBottle[] {
+  const fit = usableProducts(kind, input, ADAPTATIONS).map(({ product }) => product)
+  const others = input.shelf.filter(
+    ({ product }) => product.kind === kind && !fit.some((own) => own.id === product.id),
+  )
+  return [
+    ...fit.map((product, place) => ({
+      product,
+      fits: true,
+      word: fitWord(product, place, fit.length, input.profile),
+    })),
+    ...others.map(({ product, lots }) => ({
+      product,
+      fits: false,
+      word: productTrouble(product, lots, input)[0]?.text ?? 'none in date on the shelf',
+    })),
+  ]
+}
+
+function fitWord(product: Product, place: number, count: number, profile: Profile): string {
+  const own = fitting(product, profile).filter((id) => id !== 'all')
+  const acid = freeAcidOf(product)
+  if (acid > 0 && place === 0 && count > 1) return `the weakest acid that serves, ${acid} %`
+  if (acid > 0) return `acid, ${acid} %`
+  if (own.length > 0) return `made for ${own.join(' and ')} skin`
+  return product.suits.includes('all') ? 'for every skin' : 'not made for this skin in particular'
 }
 
 /**

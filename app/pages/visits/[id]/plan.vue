@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { mdiRedo, mdiUndo } from '@mdi/js'
-import { SCHOOLS, SCHOOL_IDS } from '#core/catalogue/schools/schools'
-import { TECHNIQUES, TECHNIQUE_IDS, type TechniqueId } from '#core/catalogue/techniques/techniques'
+import { SCHOOLS, type SchoolId } from '#core/catalogue/schools/schools'
+import { TECHNIQUES, type TechniqueId } from '#core/catalogue/techniques/techniques'
 import { freshStep, isFit, placeFor } from '#core/planning/checks/check'
 import { useAttempt } from '~/composables/attempt'
+import { useLength } from '~/composables/plan/length'
 import { usePlan } from '~/stores/plan'
 import { useVisit } from '~/stores/visit'
 
@@ -31,18 +32,14 @@ const signed = computed(
   () => bundle.value?.plans.find((plan) => plan.version === 0)?.countersignedBy ?? null,
 )
 onMounted(() => void plan.open())
-const school = async (chosenSchool: unknown) => {
+const school = async (chosenSchool: SchoolId) => {
   await attempt(() => visit.change({ school: chosenSchool }))
   await plan.propose()
 }
-const addable = computed(() =>
-  TECHNIQUE_IDS.filter(
-    (technique) =>
-      !['wait', 'stay'].includes(technique) && !bundle.value?.policy.without.includes(technique),
-  ).map((technique) => ({ value: technique, title: TECHNIQUES[technique].name })),
-)
-function add(id: TechniqueId | null) {
-  if (!id || !visit.input) return
+const { given, setLength } = useLength()
+const length = (minutes: number) => attempt(() => setLength(minutes))
+function add(id: TechniqueId) {
+  if (!visit.input) return
   const step = freshStep(id, visit.input) ?? {
     technique: id,
     regions: [],
@@ -126,24 +123,9 @@ const missing = computed(() =>
       <VBtn color="primary" :disabled="may && !fit" @click="onward">Lay out the tray</VBtn>
     </StopAction>
     <section class="left">
-      <StopAction v-if="may" to="#stop-tools"
-        ><div class="bar row">
-          <ProtocolMenu /><VSelect
-            :model-value="bundle.visit.school"
-            :items="SCHOOL_IDS.map((s) => ({ value: s, title: SCHOOLS[s].name }))"
-            label="School"
-            density="compact"
-            class="school"
-            @update:model-value="school"
-          /><VAutocomplete
-            :model-value="null"
-            :items="addable"
-            label="Add a step"
-            density="compact"
-            class="add"
-            @update:model-value="add"
-          /></div
-      ></StopAction>
+      <StopAction v-if="may" to="#stop-tools">
+        <PlanTools @school="school" @length="length" @add="add" />
+      </StopAction>
       <p v-if="trouble || plan.trouble || plan.failed" role="alert" class="tag stop">
         {{ trouble || plan.trouble || plan.failed }}
       </p>
@@ -162,6 +144,8 @@ const missing = computed(() =>
         By the protocol {{ from.name }}, version {{ from.version
         }}<template v-if="plan.missed.length">; without {{ missing }}</template>
       </p>
+      <p v-if="given" class="tag calm" role="status">{{ given }}</p>
+      <OrderOffer v-if="may" :steps="shown" :input="visit.input" @edit="plan.edit" />
       <PlanStrip
         :steps="shown"
         :input="visit.input"
@@ -190,6 +174,7 @@ const missing = computed(() =>
       :left="frozen ? [] : plan.left"
       @edit="plan.edit"
       @add="add"
+      @exchange="plan.exchange"
       @compare="comparing = true"
       @choose="choose"
     />
@@ -205,17 +190,6 @@ const missing = computed(() =>
 .left {
   padding: 0 16px 10px 24px;
   min-width: 0;
-}
-.bar {
-  flex-wrap: nowrap;
-  gap: 8px;
-  margin-top: 8px;
-}
-.school {
-  width: 176px;
-}
-.add {
-  width: 146px;
 }
 /* As wide as its longest word: nothing moves under the finger when the word changes. */
 .state {

@@ -1,0 +1,20 @@
+import { changedMains } from '#core/planning/answer/compare'
+import { usePlan } from '~/stores/plan'
+import { useVisit } from '~/stores/visit'
+
+/** The length of the visit, set on Plan: the plan is made anew, and what it gives up is said. */
+export function useLength() {
+  const visit = useVisit()
+  const plan = usePlan()
+  const given = ref('')
+
+  async function setLength(minutes: number): Promise<void> {
+    const before = [...plan.steps]
+    await visit.change({ minutes })
+    await plan.propose()
+    const gone = changedMains(before, plan.steps).filter((change) => change.is === null)
+    const names = gone.map((change) => change.name.toLowerCase()).join(', ')
+    given.value = names && !plan.failed ? `${minutes} min: given up ${names}.` : ''
+  }
+  return { given, setLength }
+}
