@@ -40,9 +40,12 @@ export const visitPatch = z.strictObject({
 })
 export type VisitPatch = z.infer<typeof visitPatch>
 
+/** The end of the year 2099, milliseconds since 1970. */
+const LATEST_MOMENT = 4_102_444_799_999
 const answer = z.strictObject({
   say: z.enum(['yes', 'no', 'unsure']),
   date: day.optional(),
+  at: z.int('a moment').min(0, 'from 1970').max(LATEST_MOMENT, 'to 2100').optional(),
   zones: z.array(zoneId).max(28).optional(),
   substances: z.array(said(60)).max(20).optional(),
   work: z.array(z.enum(WORK_ELSEWHERE_IDS)).max(5).optional(),

@@ -20,6 +20,7 @@ export const habitsAtHome = (answers: Answers): string[] =>
 /**
  * What the client says they used at home, as pourings: the last evening they name, and those
  * before it at the rhythm they name.
+ * The last one at the hour they name, the others in the evening.
  * An answer without a day is taken as last night (`today` less one). Unsure counts as one evening:
  * the cautious side.
  * @param today ISO day
@@ -47,12 +48,11 @@ export function pouredAtHome(
       goesOn && gap !== undefined
         ? Math.max(0, Math.floor((daysBetween(last, today) - 1) / gap))
         : 0
+    const evening = (night: number) =>
+      Date.parse(`${addDays(last, -Math.round(night * (gap ?? 0)))}${EVENING}`)
     for (let night = -since; night < nights; night++)
       out.push({
-        at: Math.min(
-          until,
-          Date.parse(`${addDays(last, -Math.round(night * (gap ?? 0)))}${EVENING}`),
-        ),
+        at: Math.min(until, night === 0 && answer.at !== undefined ? answer.at : evening(night)),
         label: row.label,
         loads: Object.fromEntries(row.regions.map((region) => [region, row.hundredths])),
       })

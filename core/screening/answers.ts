@@ -8,6 +8,8 @@ export interface Answer {
   say: 'yes' | 'no' | 'unsure'
   /** ISO day it happened. */
   date?: string
+  /** The moment it happened, milliseconds since 1970, where the hour was told. */
+  at?: number
   zones?: readonly ZoneId[]
   substances?: readonly string[]
   /** What was done elsewhere. */
@@ -33,10 +35,10 @@ export function perWeekFrom(typed: string): number | undefined {
 
 /**
  * What was said last time, as a start for today; but for the day of a habit: that is always another
- * one by now.
+ * one by now, and so is an hour.
  */
 export function startFrom(before: Answer | undefined, isHabit: boolean): Partial<Answer> {
-  const { date, ...rest } = before ?? {}
+  const { date, at: _at, ...rest } = before ?? {}
   return isHabit || date === undefined ? rest : { ...rest, date }
 }
 

@@ -27,6 +27,8 @@ export interface Bar {
   lifts: Lifter
   source: string
   until?: string
+  /** The moment at which it lifts, milliseconds since 1970, where an hour was told. */
+  untilAt?: number
   /** Does not hold for a technique that was had here before and taken well. */
   unlessTakenWell?: true
   /** An answer still to be asked, rather than a known finding. */
@@ -62,12 +64,15 @@ export const NO_LIMIT: Required<Limit> = { steamMost: 10, passesMost: 2, toleran
 /**
  * What the answers stop today. Several findings combine to the strictest; an unsure or open
  * question stops what a yes would.
- * @param today ISO day
+ * @param today ISO day of the house
+ * @param at the moment of the visit, milliseconds since 1970; without it hours that were told count
+ *   as not yet over
  */
 export function screen(
   answers: Answers,
   today: string,
   rows: readonly Contraindication[] = CONTRAINDICATIONS,
+  at?: number,
 ): Verdict {
   const prevented: Bar[] = []
   const bars: Bar[] = []
@@ -81,7 +86,9 @@ export function screen(
     if (answer?.say === 'no' || !concerns(row, answer, today)) continue
     const until = liftedOn(row, answer)
     if (until !== undefined && daysBetween(today, until) <= 0) continue
-    const bar = toBar(row, answer, today, until)
+    const untilAt = liftedAt(row, answer)
+    if (untilAt !== undefined && at !== undefined && at >= untilAt) continue
+    const bar = toBar(row, answer, today, until, untilAt)
     if (row.visit) {
       prevented.push(bar)
       continue
@@ -151,9 +158,22 @@ function spares(row: Contraindication, answer: Answer | undefined, today: string
   return daysBetween(today, answer.date) > row.aheadTakenWell
 }
 
+const HOURS_A_DAY = 24
+const HOUR_MS = 3_600_000
+/** The moment at which a row lifts by itself: hours are hours, over midnight and clock changes. */
+const liftedAt = (row: Contraindication, answer: Answer | undefined): number | undefined =>
+  row.hours === undefined || answer?.say !== 'yes' || answer.at === undefined
+    ? undefined
+    : answer.at + row.hours * HOUR_MS
+
 function liftedOn(row: Contraindication, answer: Answer | undefined): string | undefined {
   if (answer?.say !== 'yes' || answer.date === undefined || !isDay(answer.date)) return undefined
   if (row.ahead !== undefined) return addDays(answer.date, 1)
+  // By its day alone it may have been as late as midnight: the careful end.
+  if (row.hours !== undefined)
+    return answer.at === undefined
+      ? addDays(answer.date, 1 + Math.ceil(row.hours / HOURS_A_DAY))
+      : undefined
   return row.days === undefined ? undefined : addDays(answer.date, row.days)
 }
 
@@ -162,6 +182,7 @@ function toBar(
   answer: Answer | undefined,
   today: string,
   until: string | undefined,
+  untilAt: number | undefined,
 ): Bar {
   const ask = answer === undefined ? 'unanswered' : answer.say === 'unsure' ? 'unsure' : undefined
   return {
@@ -178,6 +199,7 @@ function toBar(
     finding: row.finding,
     ...(spares(row, answer, today) ? { unlessTakenWell: true as const } : {}),
     ...(until === undefined ? {} : { until }),
+    ...(untilAt === undefined ? {} : { untilAt }),
     ...(ask === undefined ? {} : { ask }),
   }
 }

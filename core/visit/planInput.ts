@@ -33,6 +33,7 @@ import type { VisitBundle } from './bundle'
 export function screenHere(
   bundle: Pick<VisitBundle, 'today' | 'houseRules' | 'lifts'> & {
     client: { preferences: Preferences }
+    visit: { startsAt: number }
   },
   answers: Answers,
 ): Verdict {
@@ -40,6 +41,7 @@ export function screenHere(
     answers,
     bundle.today,
     lifted(tightened(CONTRAINDICATIONS, bundle.houseRules), bundle.lifts),
+    bundle.visit.startsAt,
   )
   return {
     ...verdict,

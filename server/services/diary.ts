@@ -96,7 +96,12 @@ function askIsReady(
     .filter((row) => row.clientId === visit.clientId)
     .map((row) => ({ kinds: row.kinds, at: row.at.getTime() }))
   const age = ageOn(client.born, day)
-  const verdict = screen(answers, day, lifted(tightened(CONTRAINDICATIONS, rows.rules), aside))
+  const verdict = screen(
+    answers,
+    day,
+    lifted(tightened(CONTRAINDICATIONS, rows.rules), aside),
+    visit.startsAt.getTime(),
+  )
   const steps = rows.planned.find((plan) => plan.id === visit.id)?.steps ?? []
   return (
     openInAsk({

@@ -4,6 +4,8 @@ import type { Finding } from '#core/catalogue/consultation/findings'
 import { INGREDIENTS, INGREDIENT_IDS } from '#core/catalogue/products/ingredients'
 import { REGION_NAMES, zonesOf } from '#core/face/regions'
 import { REGION_IDS, type RegionId } from '#core/face/zones'
+import { DateTime } from 'luxon'
+import { useVisit } from '~/stores/visit'
 import { perWeekFrom, toggled, type Answer } from '#core/screening/answers'
 
 /** What a yes is asked further: when, how often, what, where, to what. */
@@ -15,6 +17,9 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ more: [patch: Partial<Answer>] }>()
 const LONGEST_NAME = 60
+const MORNING = 8
+const EVENING = 21
+const visit = useVisit()
 const wants = (what: Finding['asks'][number]) => props.asks.includes(what)
 const hasZone = (region: RegionId) =>
   zonesOf(region).some((zone) => props.answer.zones?.includes(zone))
@@ -38,7 +43,26 @@ const substances = computed({
 const known = INGREDIENT_IDS.filter((id) => INGREDIENTS[id].allergen).map(
   (id) => INGREDIENTS[id].name,
 )
-const setDate = (date: string) => emit('more', { date: date || undefined })
+const setDate = (date: string) => emit('more', { date: date || undefined, at: undefined })
+const zone = computed(() => visit.bundle?.practice.timeZone ?? 'local')
+/** The usual moments at home, and any hour of the day that was named. */
+const moments = computed(() => {
+  const day = DateTime.fromISO(props.today, { zone: zone.value })
+  return [
+    { word: 'This morning', at: day.set({ hour: MORNING }) },
+    { word: 'Last night', at: day.minus({ days: 1 }).set({ hour: EVENING }) },
+  ].map(({ word, at }) => ({ word, at: at.toMillis(), date: at.toISODate() ?? props.today }))
+})
+const hour = computed(() =>
+  props.answer.at === undefined
+    ? ''
+    : DateTime.fromMillis(props.answer.at, { zone: zone.value }).toFormat('HH:mm'),
+)
+function setHour(typed: string) {
+  const date = props.answer.date ?? props.today
+  const moment = DateTime.fromISO(`${date}T${typed}`, { zone: zone.value })
+  emit('more', { date, at: moment.isValid ? moment.toMillis() : undefined })
+}
 const setOften = (typed: string) => emit('more', { perWeek: perWeekFrom(typed) })
 </script>
 
@@ -55,6 +79,26 @@ const setOften = (typed: string) => emit('more', { perWeek: perWeekFrom(typed) }
       class="when"
       @update:model-value="setDate"
     />
+    <VTextField
+      v-if="wants('hour')"
+      :model-value="hour"
+      type="time"
+      label="At"
+      density="compact"
+      :disabled="disabled"
+      class="hour"
+      @update:model-value="setHour"
+    />
+    <div v-if="wants('hour')" class="zones" role="group" aria-label="When it was">
+      <ToggleChip
+        v-for="moment in moments"
+        :key="moment.word"
+        :on="answer.at === moment.at"
+        :disabled="disabled"
+        @click="emit('more', { date: moment.date, at: moment.at })"
+        >{{ moment.word }}</ToggleChip
+      >
+    </div>
     <VTextField
       v-if="wants('ahead')"
       :model-value="answer.date ?? ''"
@@ -130,6 +174,9 @@ const setOften = (typed: string) => emit('more', { perWeek: perWeekFrom(typed) }
 .when {
   max-width: 200px;
   min-width: 160px;
+}
+.hour {
+  max-width: 120px;
 }
 .zones {
   display: flex;

@@ -6,6 +6,7 @@ import { nameRegions } from '#core/face/regions'
 import { REGION_IDS } from '#core/face/zones'
 import { REACTED_RULE } from '#core/screening/reactions'
 import type { Bar } from '#core/screening/verdict'
+import { dayAndClock } from '~/composables/dates'
 import { sayProblem } from '~/composables/useApi'
 import { useSession } from '~/stores/session'
 import { useVisit } from '~/stores/visit'
@@ -36,6 +37,11 @@ const mayTry = computed(
     (props.bar.rule === REACTED_RULE ||
       CONTRAINDICATIONS.some((row) => row.id === props.bar.rule && !row.visit)),
 )
+const until = computed(() => {
+  const { until: day, untilAt } = props.bar
+  const zone = visit.bundle?.practice.timeZone ?? 'UTC'
+  return untilAt === undefined ? day : dayAndClock(untilAt, zone)
+})
 const called = computed(() => {
   if (props.bar.finding) return FINDINGS[props.bar.finding].short
   return props.bar.rule === REACTED_RULE ? 'reacted here' : 'earlier work'
@@ -71,8 +77,8 @@ async function aside() {
     <details>
       <summary>
         <b>{{ called }}</b>{{ where }}<br />{{ bar.sentence
-        }}<template v-if="bar.until">
-          <b class="figures">Until {{ bar.until }}.</b></template
+        }}<template v-if="until">
+          <b class="figures">Until {{ until }}.</b></template
         >
         <span class="soft">{{ bar.reason }}</span>
       </summary>

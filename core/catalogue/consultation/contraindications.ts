@@ -37,6 +37,8 @@ export interface Contraindication extends Effects {
   visit?: true
   /** Where: the whole face, the zones the client named, or fixed regions. */
   where: 'whole' | 'answered' | readonly RegionId[]
+  /** Hours after the told moment until it lifts by itself; by the day alone, its end and so long. */
+  hours?: number
   /** Days after the answered date until it lifts by itself. */
   days?: number
   /** Days ahead of the answered date in which it stands: for what is still to come. */
@@ -647,8 +649,8 @@ export const CONTRAINDICATIONS: readonly Contraindication[] = [
     does: 'later',
     families: ['friction', 'acid', 'abrasion', 'needling', 'heat'],
     where: 'answered',
-    days: 1,
-    sentence: 'No grain, tip, acid or heat there for a day.',
+    hours: 24,
+    sentence: 'No grain, tip, acid or heat there for 24 hours.',
     reason: 'the blade or wax has already exfoliated',
     lifts: 'date',
   }),

@@ -70,7 +70,7 @@ export interface Finding {
    * What a "yes" must add: the day it happened, the day it will be, the zones, a substance, what
    * was done elsewhere, how often in a week.
    */
-  asks: readonly ('date' | 'ahead' | 'zones' | 'substances' | 'work' | 'perWeek')[]
+  asks: readonly ('date' | 'hour' | 'ahead' | 'zones' | 'substances' | 'work' | 'perWeek')[]
   /** Can have changed since last time, so it is asked again at each visit. */
   changes: boolean
   /** What a label on the client's file says; empty when it is not an alert. */
@@ -108,6 +108,7 @@ const ROWS: Finding[] = [
   finding('wound', 'today', 'open skin', 'Any broken skin, graze or healing cut?', ['zones']),
   finding('shaveWax', 'today', 'shaved or waxed', 'Shaved, waxed or threaded in the last day?', [
     'date',
+    'hour',
     'zones',
   ]),
   finding(
@@ -328,21 +329,22 @@ const ROWS: Finding[] = [
   ),
   finding('retinoid', 'lately', 'retinoid on the skin', 'A retinoid cream in the last week?', [
     'date',
+    'hour',
     'perWeek',
   ]),
   finding(
     'homeAcid',
     'lately',
     'acid or benzoyl peroxide at home',
-    'An acid or benzoyl peroxide at home in the last three days?',
-    ['date', 'perWeek'],
+    'An acid, enzyme or benzoyl peroxide at home in the last three days?',
+    ['date', 'hour', 'perWeek'],
   ),
   finding(
     'homeScrub',
     'lately',
     'scrub or brush at home',
-    'A scrub, brush or roll-off at home in the last three days?',
-    ['date', 'perWeek'],
+    'A scrub, brush, roll-off or drying mask at home in the last three days?',
+    ['date', 'hour', 'perWeek'],
   ),
   finding('eventSoon', 'lately', 'event ahead', 'A wedding, a stage, photographs coming up?', [
     'ahead',
