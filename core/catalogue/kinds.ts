@@ -52,6 +52,7 @@ export const FAMILY_IDS = [
   'eyeWork',
   'lips',
   'leaveOnActive',
+  'alcohol',
 ] as const
 /** What a contraindication may stop. A technique may belong to several families. */
 export type FamilyId = (typeof FAMILY_IDS)[number]
@@ -92,6 +93,7 @@ export const FAMILY_NAMES: Readonly<Record<FamilyId, string>> = {
   retinoid: 'retinoids',
   eyeWork: 'work near the eye',
   leaveOnActive: 'active leave-ons',
+  alcohol: 'alcohol',
 }
 
 export const PRODUCT_KINDS = [

@@ -1,8 +1,13 @@
 import { INGREDIENTS, ingredientsIn } from '../catalogue/products/ingredients'
+import { familiesOfBottle } from '../catalogue/products/families'
+import type { FamilyId } from '../catalogue/kinds'
 import type { Lot, Product } from '../catalogue/products/products'
 import type { Answers } from './answers'
 import { addDays, daysBetween } from './days'
 import type { Verdict } from './verdict'
+
+/** Kinds of work that a row stops in the bottle too, and not only under the hand. */
+const LEFT_BEHIND: readonly FamilyId[] = ['retinoid', 'leaveOnActive']
 
 export interface ProductBar {
   rule: string
@@ -29,6 +34,14 @@ export function productBars(product: Product, verdict: Verdict, answers: Answers
     )
       out.push({ rule, text })
   }
+  const families = familiesOfBottle(product).filter((family) => LEFT_BEHIND.includes(family))
+  for (const bar of verdict.bars)
+    if (
+      bar.does !== 'restricts' &&
+      bar.families.some((family) => families.includes(family)) &&
+      !out.some((own) => own.rule === bar.rule)
+    )
+      out.push({ rule: bar.rule, text: `holds an active: ${bar.sentence}` })
   const allergy = answers.allergy
   if (
     allergy?.say === 'yes' &&

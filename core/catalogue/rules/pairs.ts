@@ -42,5 +42,17 @@ export const PAIRS: readonly Pair[] = [
   row('pair-blade-acid', 'blade', 'acid', 'Blade and acid never share a visit.'),
   row('pair-blade-needling', 'blade', 'needling', 'Blade and needling never share a visit.'),
   row('pair-tip-acid', 'abrasion', 'acid', 'No acid with the tip on one day.', 'peelWithMachine'),
+  row(
+    'pair-acid-active',
+    'acid',
+    'leaveOnActive',
+    'Acid, then a retinoid or vitamin C left on: one of them a day.',
+  ),
+  row(
+    'pair-alcohol-wand',
+    'alcohol',
+    'highFrequency',
+    'No alcohol under the wand: a spark lights it.',
+  ),
   row('pair-wand-current', 'highFrequency', 'microcurrent', 'One current a visit.'),
 ]

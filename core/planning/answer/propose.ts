@@ -1,3 +1,4 @@
+import { familiesOfBottle } from '../../catalogue/products/families'
 import { STAGE_IDS, type StageId } from '../../catalogue/kinds'
 import { stageRank } from '../../catalogue/techniques/stages'
 import { hasPlace, isStrong } from '../../catalogue/techniques/traits'
@@ -124,7 +125,14 @@ function startAfter(input: PlanInput, done: readonly PlanStep[]): SolveFrom {
     ticks: ticksWithin(replayed.schedule.total),
     loads: replayed.totals,
     exfoliations: replayed.exfoliations.length,
-    marks: marksOf(done.flatMap((step) => TECHNIQUES[step.technique].families)),
+    marks: marksOf(
+      done.flatMap((step) => [
+        ...TECHNIQUES[step.technique].families,
+        ...input.shelf
+          .filter(({ product }) => product.id === step.productId)
+          .flatMap(({ product }) => familiesOfBottle(product)),
+      ]),
+    ),
   }
 }
 

@@ -1,3 +1,5 @@
+import type { FamilyId } from '../../catalogue/kinds'
+import { familiesOfBottle } from '../../catalogue/products/families'
 import { PAIRS, type Pair } from '../../catalogue/rules/pairs'
 import type { PlanStep } from '../../catalogue/techniques/step'
 import { TECHNIQUES } from '../../catalogue/techniques/techniques'
@@ -169,8 +171,15 @@ export function pairFindings(
   { input, steps, rules }: Checking,
   pairs: readonly Pair[] = PAIRS,
 ): PlanFinding[] {
+  const bottleOf = ({ productId }: PlanStep): readonly FamilyId[] => {
+    const item = input.shelf.find((own) => own.product.id === productId)
+    return item ? familiesOfBottle(item.product) : []
+  }
   const of = (family: Pair['a']) =>
-    steps.filter((step) => TECHNIQUES[step.technique].families.includes(family))
+    steps.filter(
+      (step) =>
+        TECHNIQUES[step.technique].families.includes(family) || bottleOf(step).includes(family),
+    )
   return pairs.flatMap((pair) => {
     if (pairWaived(pair, input)) return []
     const one = of(pair.a)[0]

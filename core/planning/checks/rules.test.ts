@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { ORDER_RULES } from '../../catalogue/rules/orderRules'
+import type { FamilyId } from '../../catalogue/kinds'
 import { PAIRS } from '../../catalogue/rules/pairs'
 import type { PlanStep } from '../../catalogue/techniques/step'
 import { TECHNIQUES, TECHNIQUE_IDS, type TechniqueId } from '../../catalogue/techniques/techniques'
@@ -242,6 +243,20 @@ const ids = (i: PlanInput, steps: readonly PlanStep[], off?: string) => {
   return checkPlan(i, steps, rules).findings
 }
 
+/** Bottles that belong to a kind of work by what they hold. */
+const HELD = [
+  product('serum', 'bright-serum', { inci: ['Aqua', 'Ascorbic Acid'] }),
+  product('toner', 'strong-toner', { inci: ['Aqua', 'Alcohol Denat.'] }),
+].map((own) => ({ product: own, lots: [lot(own.id)] }))
+/** A step that belongs to a kind of work: by its technique, or by its bottle. */
+function withFamily(family: FamilyId): PlanStep[] {
+  if (family === 'leaveOnActive') return [step('serum', { productId: 'bright-serum' })]
+  if (family === 'alcohol') return [step('tone', { productId: 'strong-toner' })]
+  const own = TECHNIQUE_IDS.filter((id) => TECHNIQUES[id].families.includes(family))
+  const id = own.find((one) => !TECHNIQUES[one].families.includes('vacuum')) ?? own[0]
+  return id ? [step(id)] : []
+}
+
 describe('rules of the plan', () => {
   it('each have a plan that breaks them', () => {
     expect(Object.keys(BROKEN).sort()).toEqual([...ORDER_RULES.keys()].sort())
@@ -275,17 +290,13 @@ describe('rules of the plan', () => {
     })
   for (const pair of PAIRS)
     it(`${pair.id}: two that never share a visit, and each alone may`, () => {
-      const of = (family: string) =>
-        TECHNIQUE_IDS.find(
-          (technique) =>
-            TECHNIQUES[technique].families.includes(family as 'acid') &&
-            !TECHNIQUES[technique].families.includes('vacuum' as never),
-        ) ??
-        TECHNIQUE_IDS.find((technique) => TECHNIQUES[technique].families.includes(family as 'acid'))
-      const [key, value] = [of(pair.a), of(pair.b)]
-      const both = key && value ? [step(key), step(value)] : []
+      const [one, other] = [withFamily(pair.a), withFamily(pair.b)]
+      const both = [...one, ...other]
+      const shelf = [...night.shelf, ...HELD]
       const rules = (steps: readonly PlanStep[], pairs = PAIRS) =>
-        checkPlan(night, steps, ORDER_RULES, pairs).findings.map((finding) => finding.rule)
+        checkPlan({ ...night, shelf }, steps, ORDER_RULES, pairs).findings.map(
+          (finding) => finding.rule,
+        )
       expect(rules(both)).toContain(pair.id)
       expect(rules(both.slice(0, 1))).not.toContain(pair.id)
       expect(

@@ -1,4 +1,5 @@
-import type { ConcernId } from '../../catalogue/kinds'
+import type { ConcernId, FamilyId } from '../../catalogue/kinds'
+import { familiesOfBottle, leavesActive } from '../../catalogue/products/families'
 import type { Method } from '../../catalogue/schools/schools'
 import { TECHNIQUES, type Technique, type TechniqueId } from '../../catalogue/techniques/techniques'
 import type { LayoutId } from '../../catalogue/techniques/technique'
@@ -32,7 +33,10 @@ const calmMark = (bottle: Pick<Move, 'calm'>) => (bottle.calm === 'only' ? ['cal
 /** A second pass takes half as long again: only the problem areas are gone over. */
 const SECOND_PASS_TIME = 1.5
 
-export type Bottle = Pick<Move, 'productId' | 'freeAcid' | 'calm'>
+export type Bottle = Pick<Move, 'productId' | 'freeAcid' | 'calm'> & {
+  /** Leaves no active behind, where the best suited does. */
+  plain?: true
+}
 /**
  * The best suited product, and its calming stand-in for skin that has just been abraded, where the
  * best is not calming itself.
@@ -53,6 +57,16 @@ export function bottles(allowance: Allowance): Bottle[] {
   return [of(best, 'no'), ...(stand ? [of(stand, 'only')] : [])]
 }
 
+/** The best suited bottle that leaves no active on the skin, where the best of all does. */
+function withoutActive({ products }: Allowance): Bottle[] {
+  const best = products[0]?.product
+  if (!best || !leavesActive(best)) return []
+  const other = products.find(({ product }) => !leavesActive(product))?.product
+  return other
+    ? [{ productId: other.id, plain: true, ...(other.calming ? {} : { calm: 'no' }) }]
+    : []
+}
+
 export interface Traits extends Pick<Option, 'main' | 'costCents' | 'exfoliates' | 'marks'> {
   /** How much the school likes it. */ liking: number
 }
@@ -65,6 +79,8 @@ export class OptionMaker {
   readonly effects: Effects
   readonly sets: RegionSets
   private readonly costs: Costs
+  /** Kinds of work that each bottle belongs to by what it holds. */
+  private readonly held: ReadonlyMap<string, readonly FamilyId[]>
   constructor(
     readonly input: PlanInput,
     readonly aims: readonly ConcernId[],
@@ -72,6 +88,9 @@ export class OptionMaker {
     readonly allow: Allow,
   ) {
     this.costs = new Costs(input)
+    this.held = new Map(
+      input.shelf.map(({ product }) => [product.id, familiesOfBottle(product)] as const),
+    )
     this.sets = new RegionSets(input)
     this.effects = new Effects(input.profile, aims)
   }
@@ -89,7 +108,7 @@ export class OptionMaker {
           (passes) => passes >= 1 && passes <= allowance.passesMost,
         )
       : [undefined]
-    const own = bottles(allowance)
+    const own = [...bottles(allowance), ...withoutActive(allowance)]
     const out: Option[] = []
     for (const { group, regions } of this.sets.of(allowance)) {
       const before = this.before(row, regions)
@@ -114,6 +133,7 @@ export class OptionMaker {
                     stretch,
                     ...(pass === undefined ? [] : [pass]),
                     ...calmMark(bottle),
+                    ...(bottle.plain ? ['plain'] : []),
                   ].join(':'),
                   kind,
                   [...before, this.move(allowance, regions, stretch, bottle, pass)],
@@ -178,7 +198,9 @@ export class OptionMaker {
       minutes,
       ...(passes === undefined ? {} : { passes }),
       ...(allowance.setting ? { setting: allowance.setting.start } : {}),
-      ...bottle,
+      ...(bottle.productId === undefined ? {} : { productId: bottle.productId }),
+      ...(bottle.freeAcid === undefined ? {} : { freeAcid: bottle.freeAcid }),
+      ...(bottle.calm === undefined ? {} : { calm: bottle.calm }),
     }
   }
 
@@ -198,7 +220,10 @@ export class OptionMaker {
       liking,
       costCents: this.costs.of(moves),
       exfoliates: moves.some((move) => countsAsExfoliation(move.technique, move.freeAcid)),
-      marks: marksOf(main.flatMap((technique) => TECHNIQUES[technique].families)),
+      marks: marksOf([
+        ...main.flatMap((technique) => TECHNIQUES[technique].families),
+        ...moves.flatMap((move) => this.held.get(move.productId ?? '') ?? []),
+      ]),
     }
   }
 
