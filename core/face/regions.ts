@@ -51,6 +51,12 @@ export const GROUPS: Readonly<Record<GroupId, readonly RegionId[]>> = {
   body: [],
 }
 
+/** Zones of a region that belong to no other: so left and right are told apart. */
+export const ownZonesOf = (region: RegionId): readonly ZoneId[] => {
+  const own = zonesOf(region).filter((zone) => ZONES[zone].regions.length === 1)
+  return own.length > 0 ? own : zonesOf(region)
+}
+
 /** Zones that fold into a region, in drawing order. */
 export function zonesOf(region: RegionId): ZoneId[] {
   return ZONE_IDS.filter((zone) => ZONES[zone].regions.includes(region))

@@ -37,6 +37,8 @@ export interface Profile {
   lines: readonly ProfileLine[]
   regions: Readonly<Record<RegionId, ZoneReading>>
   unread: readonly RegionId[]
+  /** What else is to be known of the skin: not read, vessels, thin. */
+  notes: readonly string[]
   /** Share of regions fully read, 0–1. Unread regions are planned as sensitive. */
   confidence: number
   age?: number
@@ -65,9 +67,29 @@ export function deriveProfile(readings: Readings, age?: number, whole: WholeRead
     lines: [line, ...seen.map((own) => own.line), ...added.map((own) => own.line)],
     regions,
     unread,
+    notes: notesOf(regions, unread),
     confidence: 1 - unread.length / REGION_IDS.length,
     ...(age === undefined ? {} : { age }),
   }
+}
+
+/** From this grade on vessels and thinness are named. */
+const NAMED_FROM = 2
+function notesOf(
+  regions: Record<RegionId, ZoneReading>,
+  unread: readonly RegionId[],
+): readonly string[] {
+  const at = (id: 'vessels' | 'fragility') =>
+    REGION_IDS.filter((region) => (regions[region][id] ?? 0) >= NAMED_FROM)
+  const vessels = at('vessels')
+  const thin = at('fragility')
+  return [
+    ...(unread.length > 0 && unread.length < REGION_IDS.length
+      ? [`Not read: ${nameRegions(unread)}; planned as sensitive`]
+      : []),
+    ...(vessels.length > 0 ? [`Vessels: ${nameRegions(vessels)}`] : []),
+    ...(thin.length > 0 ? [`Thin: ${nameRegions(thin)}`] : []),
+  ]
 }
 
 type ConditionLine = ProfileLine & { id: ConditionId }

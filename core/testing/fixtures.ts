@@ -92,7 +92,7 @@ export function planInput(
     verdict: screen(answers, TODAY),
     past: [],
     firstVisit: false,
-    usedBefore: [],
+    usedBefore: (rest.shelf ?? []).map(({ product }) => product.id).concat(PRODUCT_KINDS),
     residual: NOTHING_LEFT,
     shelf: PRODUCT_KINDS.map((productKind) => ({
       product: product(productKind, productKind, ACIDS[productKind]),

@@ -21,7 +21,7 @@ import { dwellWindow } from '../timing/schedule'
 import { REACTED_RULE, reactionBars, suspicion } from '../screening/reactions'
 import { TECHNIQUES } from '../catalogue/techniques/techniques'
 import { confirmationsFor } from '../screening/confirm'
-import { isSensitive } from '../planning/today/adapt'
+import { shortDwell } from '../planning/today/adapt'
 import type { FoldContext } from '../treatment/fold'
 
 import type { VisitBundle } from './bundle'
@@ -165,10 +165,10 @@ export function foldContext(bundle: VisitBundle, input: PlanInput): FoldContext 
     const redness = readRegion(start, region).redness
     if (redness !== undefined) baseline[region] = redness
   }
-  const sensitive = isSensitive(input.profile)
+  const short = shortDwell(input)
   return {
     plans: Object.fromEntries(bundle.plans.map((plan) => [plan.version, plan.steps])),
-    dwellOf: (step) => dwellWindow(step, sensitive),
+    dwellOf: (step) => dwellWindow(step, short(step)),
     confirmsOf: (step) =>
       confirmationsFor(TECHNIQUES[step.technique], input.verdict).map(({ rule }) => rule),
     baseline,

@@ -89,6 +89,7 @@ test('a sign stops everything and leads through the whole path by keyboard', asy
   await page.keyboard.press('Space')
   await page.getByRole('button', { name: 'Go on, calm only' }).click()
   await expect(page.getByRole('timer')).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Sensation 8' })).toBeHidden()
   await expect
     .poll(async () => (await taps(id)).filter((tap) => tap === 'stopStep'))
     .toHaveLength(5)

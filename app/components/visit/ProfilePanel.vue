@@ -20,6 +20,8 @@ const props = defineProps<{
   whole: WholeReading
   limitPercent: number
   disabled: boolean
+  /** Whether this was read on a made-up face. */
+  madeUp?: boolean
 }>()
 const emit = defineEmits<{ overrule: [list: Overrule[]] }>()
 const TYPES: readonly SkinType[] = ['dry', 'normal', 'combination', 'oily']
@@ -97,6 +99,11 @@ const whatKeepingDoes = computed(() =>
             >I see it otherwise</VBtn
           >
         </details>
+      </li>
+      <li v-for="note in profile.notes" :key="note">{{ note }}</li>
+      <li v-if="madeUp && profile.confidence > 0" class="soft">
+        Judged under make-up: redness, texture and pigment may be hidden. Read bare after the
+        surface cleanse.
       </li>
     </ul>
     <details v-if="profile.confidence > 0">

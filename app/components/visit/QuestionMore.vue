@@ -2,7 +2,7 @@
 import { WORK_ELSEWHERE_IDS, WORK_ELSEWHERE_NAMES } from '#core/catalogue/consultation/elsewhere'
 import type { Finding } from '#core/catalogue/consultation/findings'
 import { INGREDIENTS, INGREDIENT_IDS } from '#core/catalogue/products/ingredients'
-import { REGION_NAMES, zonesOf } from '#core/face/regions'
+import { ownZonesOf, REGION_NAMES } from '#core/face/regions'
 import { REGION_IDS, type RegionId } from '#core/face/zones'
 import { DateTime } from 'luxon'
 import { useVisit } from '~/stores/visit'
@@ -22,9 +22,9 @@ const EVENING = 21
 const visit = useVisit()
 const wants = (what: Finding['asks'][number]) => props.asks.includes(what)
 const hasZone = (region: RegionId) =>
-  zonesOf(region).some((zone) => props.answer.zones?.includes(zone))
+  ownZonesOf(region).some((zone) => props.answer.zones?.includes(zone))
 const toggleZone = (region: RegionId) =>
-  emit('more', { zones: toggled(props.answer.zones ?? [], zonesOf(region)) })
+  emit('more', { zones: toggled(props.answer.zones ?? [], ownZonesOf(region)) })
 const works = computed(() =>
   WORK_ELSEWHERE_IDS.map((id) => ({
     id,

@@ -28,6 +28,7 @@ export const INGREDIENT_IDS = [
   'paraben',
   'retinoid',
   'vitaminC',
+  'enzyme',
 ] as const
 export type IngredientId = (typeof INGREDIENT_IDS)[number]
 
@@ -69,6 +70,7 @@ const ROWS: Readonly<Record<IngredientId, Row>> = {
       'pollen',
       'bee venom',
     ],
+    patch: 'propolis or honey',
   },
   nuts: {
     name: 'nuts',
@@ -318,6 +320,13 @@ const ROWS: Readonly<Record<IngredientId, Row>> = {
     words: ['ascorb'],
     allergen: false,
     patch: 'an active',
+  },
+  enzyme: {
+    name: 'an enzyme',
+    also: ['enzyme', 'enzymes'],
+    words: ['papain', 'bromelain', 'subtilisin', 'protease', 'ficin', 'lipase', 'keratinase'],
+    allergen: false,
+    patch: 'an enzyme',
   },
 }
 

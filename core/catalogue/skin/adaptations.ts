@@ -81,6 +81,13 @@ const rough: SkinTest = { reading: 'texture', atLeast: 3 }
 const spots: SkinTest = { reading: 'spots', atLeast: 2 }
 /** Whatever takes something off, whatever has a shorter window on sensitive skin, whatever has a bottle. */
 const EXFOLIATION = techniquesWhere((technique) => exfoliates(technique.id))
+/** What leaves the skin pink for a day or more. */
+const PINKING: readonly TechniqueId[] = [
+  ...EXFOLIATION.filter((id) => id !== 'enzyme' && id !== 'rollOff'),
+  'extraction',
+  'vacuumGlide',
+  'highFrequency',
+]
 const DWELLING = techniquesWhere(
   ({ dwell }) => dwell !== undefined && dwell.sensitive.latest < dwell.latest,
 )
@@ -96,12 +103,45 @@ export const ADAPTATIONS: readonly Adaptation[] = [
   // What shows tonight
   row(
     'tonight-calm',
-    [
-      ...new Set<TechniqueId>([...EXFOLIATION, 'extraction', 'vacuumGlide', 'highFrequency']),
-    ].filter((id) => !['enzyme', 'rollOff'].includes(id)),
+    PINKING,
     { aim: 'tonight' },
     { leaveOut: true },
     'an event tonight: nothing that leaves the skin pink',
+  ),
+  row(
+    'travel-soon',
+    PINKING,
+    { life: ['travel', 'soon'] },
+    { leaveOut: true },
+    'flies within two days: nothing that leaves it pink',
+  ),
+  row(
+    'strong-outdoors',
+    ['acidMask', 'resurfacingMask', 'salonPeel', 'tip', 'crystals', 'needling', 'blade'],
+    { life: ['air', 'outdoors'] },
+    { favour: -200 },
+    'days in wind and sun: gentler work',
+  ),
+  row(
+    'steam-kitchen',
+    ['steam'],
+    { life: ['air', 'kitchen'] },
+    { favour: -200 },
+    'days in heat and steam: no more of it',
+  ),
+  row(
+    'clear-covered',
+    ['spatula', 'extraction'],
+    { life: ['covering', 'mask'] },
+    { favour: 100 },
+    'mask wear: chin and nose clog under it',
+  ),
+  row(
+    'clear-helmet',
+    ['spatula', 'extraction'],
+    { life: ['covering', 'helmet'] },
+    { favour: 100 },
+    'helmet: forehead and jaw clog under it',
   ),
   // Warmth
   row('steam-sensitive', ['steam'], sensitive, { minutesMost: 5 }, 'sensitive skin: steam short'),

@@ -4,7 +4,7 @@ import { removalMinutes, removalOf } from '../../timing/removal'
 import { dwellWindow } from '../../timing/schedule'
 import { stagger, type MaskTask, type Stagger } from '../../timing/stagger'
 import { fromTicks, toTicks, minutes } from '../../units'
-import { isSensitive } from '../today/adapt'
+import { shortDwell } from '../today/adapt'
 import type { Allowance } from '../today/allowed'
 import { fillersFor, plus } from './fillers'
 import { bottles, type OptionMaker, type Traits } from './options'
@@ -40,9 +40,9 @@ interface Laying {
  * filler in the hands-free interval.
  */
 export class BlockMaker {
-  private readonly sensitive: (region: RegionId) => boolean
+  private readonly short: ReturnType<typeof shortDwell>
   constructor(private readonly make: OptionMaker) {
-    this.sensitive = isSensitive(make.input.profile)
+    this.short = shortDwell(make.input)
   }
 
   /**
@@ -98,7 +98,7 @@ export class BlockMaker {
     const { choices, least } = technique.minutes
     const on = minutes(layout.on?.[place] ?? choices[0] ?? least)
     const step = { key: '', technique: technique.id, regions, minutes: on, why: [] }
-    const window = dwellWindow(step, this.sensitive)
+    const window = dwellWindow(step, this.short(bottles(allowance)[0] ?? {}))
     if (!window || !technique.dwell) return undefined
     return {
       allowance,

@@ -12,7 +12,7 @@ import {
   type Unmet,
 } from '../../surface/surface'
 import { dwellWindow, schedule, type Schedule } from '../../timing/schedule'
-import { isSensitive } from '../today/adapt'
+import { shortDwell } from '../today/adapt'
 import type { PlanInput } from '../input'
 import { toTicks } from '../../units'
 
@@ -41,7 +41,8 @@ function acidIn(input: PlanInput, { productId }: PlanStep): number {
 
 export function trace(input: PlanInput, steps: readonly PlanStep[]): Trace {
   const start = startSurface(input.madeUp)
-  const times = schedule(steps, (step) => dwellWindow(step, isSensitive(input.profile)))
+  const short = shortDwell(input)
+  const times = schedule(steps, (step) => dwellWindow(step, short(step)))
   const totals = { ...input.residual }
   const states: StepState[] = []
   let surface = start

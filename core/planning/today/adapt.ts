@@ -4,6 +4,8 @@ import { RESILIENT, SHORT_DWELL_REDNESS, SPOTTED_FROM } from '../../catalogue/sk
 import { GROUPS } from '../../face/regions'
 import { REGION_IDS, type RegionId } from '../../face/zones'
 import { plannedGrade, type Profile } from '../../skin/profile'
+import type { FindingId } from '../../catalogue/consultation/findings'
+import type { PlanStep } from '../../catalogue/techniques/step'
 import type { PlanInput } from '../input'
 
 /**
@@ -72,6 +74,33 @@ export const isSensitive = (profile: Profile, rows: readonly Adaptation[] = ADAP
     (meets(profile, region, short.when) ||
       plannedGrade(profile, region, 'redness') >= SHORT_DWELL_REDNESS)
 }
+
+/**
+ * Where a step comes off at the short end of its window: on sensitive or red skin, the first time
+ * a product is used on this client, and where something was taken off at home today (common
+ * practice).
+ */
+export function shortDwell(
+  input: Pick<PlanInput, 'profile' | 'usedBefore' | 'answers' | 'today'>,
+): (step: Pick<PlanStep, 'productId'>) => (region: RegionId) => boolean {
+  const sensitive = isSensitive(input.profile)
+  const worked = exfoliatedToday(input)
+  return ({ productId }) => {
+    const isNew = productId !== undefined && !input.usedBefore.includes(productId)
+    return isNew || worked ? () => true : sensitive
+  }
+}
+
+/** What was done at home today and takes something off: it is the first exfoliation of the day. */
+const AT_HOME: readonly FindingId[] = ['homeScrub', 'homeAcid', 'shaveWax']
+export const exfoliatedToday = ({
+  answers,
+  today,
+}: Pick<PlanInput, 'answers' | 'today'>): boolean =>
+  AT_HOME.some((finding) => {
+    const answer = answers[finding]
+    return answer?.say === 'yes' && answer.date === today
+  })
 
 /**
  * A skin that may bear two exfoliations in one visit: read everywhere, and hardly sensitive or red

@@ -1,9 +1,8 @@
 import { EXFOLIATING, type FamilyId } from '../../catalogue/kinds'
-import type { FindingId } from '../../catalogue/consultation/findings'
 import type { Pair } from '../../catalogue/rules/pairs'
 import { methodOf } from '../../catalogue/schools/schools'
 import type { PlanInput } from '../input'
-import { isResilient } from './adapt'
+import { exfoliatedToday, isResilient } from './adapt'
 
 /** Work that may show for days, so that it is not tried for the first time before an event. */
 export const LEAVES_A_MARK: readonly FamilyId[] = [
@@ -39,14 +38,6 @@ export function mostExfoliations(input: House): number {
     bearsTwo(input) && !careful(input) ? methodOf(input.school, input.policy).exfoliationLimit : 1
   return exfoliatedToday(input) ? most - 1 : most
 }
-
-/** What was done at home today and takes something off: it is the first exfoliation of the day. */
-const AT_HOME: readonly FindingId[] = ['homeScrub', 'homeAcid', 'shaveWax']
-const exfoliatedToday = ({ answers, today }: House): boolean =>
-  AT_HOME.some((finding) => {
-    const answer = answers[finding]
-    return answer?.say === 'yes' && answer.date === today
-  })
 
 /**
  * Whether a pair that never shares a visit is waived today: where the house allows it, for trained
