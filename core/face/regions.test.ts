@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { areaOf, GROUPS, mirror, nameRegions, REFERENCE_FACE, zonesOf } from './regions'
+import { areaOf, GROUPS, mirror, nameRegions, ownZonesOf, REFERENCE_FACE, zonesOf } from './regions'
 import { REGION_IDS, ZONES, ZONE_IDS } from './zones'
 
 const subset = fc.subarray([...REGION_IDS])
@@ -52,5 +52,14 @@ describe('zones and regions', () => {
         expect(nameRegions(some).length > 2).toBe(some.length > 0)
       }),
     )
+  })
+
+  it('tells left from right: what belongs to both sides is neither', () => {
+    for (const region of REGION_IDS) {
+      const own = ownZonesOf(region)
+      expect(own.length, region).toBeGreaterThan(0)
+      for (const zone of own) expect(ZONES[zone].regions).toEqual([region])
+    }
+    expect(ownZonesOf('jawL').some((zone) => ownZonesOf('jawR').includes(zone))).toBe(false)
   })
 })

@@ -1,8 +1,5 @@
 import type { TechniqueId } from '../catalogue/techniques/techniques'
-import type { PastWork } from './rest'
-
-/** How a visit was taken: badly where it was stopped, too much was felt, or the skin reacted. */
-export type Taken = 'well' | 'badly'
+import type { PastWork, Taken } from './rest'
 
 /** Whether a technique was done here on this client before. */
 export const hadBefore = (past: readonly PastWork[], id: TechniqueId): boolean =>

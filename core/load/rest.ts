@@ -2,8 +2,10 @@ import { REST_INTERVALS, type RestInterval } from '../catalogue/rules/restInterv
 import { COMMON_PRACTICE, FAMILY_IDS, type FamilyId } from '../catalogue/kinds'
 import type { RegionId } from '../face/zones'
 import { addDays, daysBetween } from '../screening/days'
-import type { Taken } from './had'
 import type { Bar } from '../screening/verdict'
+
+/** How a visit was taken: badly where it was stopped, too much was felt, or the skin reacted. */
+export type Taken = 'well' | 'badly'
 
 /** Work of an earlier visit that asks for rest. */
 export interface PastWork {

@@ -43,6 +43,17 @@ describe('patch test', () => {
     ])
       expect(none).toBeUndefined()
   })
+  it('is asked for an enzyme and for propolis too', () => {
+    const tender = deriveProfile(readAll({ ...RESILIENT, sensitivity: 3 }), 30)
+    for (const inci of ['Papain', 'Subtilisin', 'Propolis Extract', 'Mel'])
+      expect(
+        patchReason(product('enzymeMask', 'one', { inci: [inci] }), tender, false),
+        inci,
+      ).toMatch(/new to sensitive skin/)
+    expect(
+      patchReason(product('enzymeMask', 'one', { inci: ['Papain'] }), tender, true),
+    ).toBeUndefined()
+  })
   it('goes from due to waiting to readable to clear', () => {
     expect(state().kind).toBe('due')
     expect(state(test(23)).kind).toBe('waiting')

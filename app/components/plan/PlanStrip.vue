@@ -8,7 +8,7 @@ import type { PlanInput } from '#core/planning/input'
 import { minutes, SHORTEST_STEP } from '#core/units'
 import { useDragging } from '~/composables/plan/dragging'
 import { stripLayout, UPRIGHT, WIDE } from '~/composables/plan/strip'
-import { isLink } from '#core/planning/answer/putInOrder'
+import { isLink } from '#core/planning/steps/link'
 import { SURFACE_COLOURS } from '~/theme/colours'
 
 /** The protocol as a strip of cloth, read from top to bottom: skin, hands, what rests. */

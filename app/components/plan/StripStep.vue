@@ -7,7 +7,7 @@ import { nameRegions } from '#core/face/regions'
 import type { PlanFinding } from '#core/planning/checks/check'
 import type { Edit } from '#core/planning/steps/edit'
 import type { PlanInput } from '#core/planning/input'
-import { isLink } from '#core/planning/answer/putInOrder'
+import { isLink } from '#core/planning/steps/link'
 
 /** One step on the strip: what, how long, where and how much; what stands against it, or why it is. */
 const props = defineProps<{

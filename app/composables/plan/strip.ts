@@ -1,7 +1,7 @@
 import { EXFOLIATING } from '#core/catalogue/kinds'
 import type { PlanStep } from '#core/catalogue/techniques/step'
 import { TECHNIQUES, type TechniqueId } from '#core/catalogue/techniques/techniques'
-import { isLink } from '#core/planning/answer/putInOrder'
+import { isLink } from '#core/planning/steps/link'
 import type { Check } from '#core/planning/checks/check'
 import { shortName } from '#core/catalogue/techniques/traits'
 import { describeSkin } from '#core/surface/words'

@@ -69,6 +69,7 @@ const ROWS = [
   rule('sum-vacuum', 'stop', 'Vacuum adds up over the visit.'),
   rule('sum-current', 'stop', 'Current adds up over the visit.'),
   rule('sum-lamp', 'stop', 'Light adds up over the visit.'),
+  rule('straight-after', 'adapt', 'What was strewn is taken off at once.'),
   rule('no-need', 'advise', 'Work goes where its reason is; the rest is left alone.'),
   rule('cool-to-end', 'adapt', 'Warm for opening work, cool to end.'),
   rule('thin-to-thick', 'adapt', 'Layers go on thinnest first.'),

@@ -26,6 +26,7 @@ export const MACHINE = techniques({
   crystals: {
     name: 'Crystals',
     stage: 'machine',
+    then: 'secondCleanse',
     minutes: span(5, 15, 8, 12),
     groups: ['faceNoEyes', 'tZone'],
     device: 'crystalMachine',

@@ -117,6 +117,8 @@ export interface TechniqueOf<Id extends string> {
   inTurn?: 'second' | 'besideOnly'
   /** Stands only straight after this technique. */
   after?: Id
+  /** This one stands straight after it: what was strewn comes off at once. */
+  then?: Id
   /** May be warmed up for by this one, where nothing warm went before. */
   warmedBy?: Id
   /** Only by day, only in the evening, only where the client is made-up. */

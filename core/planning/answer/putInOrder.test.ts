@@ -6,7 +6,8 @@ import { TECHNIQUES } from '../../catalogue/techniques/techniques'
 import { planInput } from '../../testing/fixtures'
 import { checkPlan } from '../checks/check'
 import { propose } from './propose'
-import { isLink, putInOrder, taken } from './putInOrder'
+import { isLink } from '../steps/link'
+import { putInOrder, taken } from './putInOrder'
 
 const input = planInput({ school: 'warmCloth', aims: ['rest', 'congestion'] })
 const sound = propose(input).steps

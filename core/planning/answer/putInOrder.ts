@@ -8,6 +8,7 @@ import { checkPlan, type Check } from '../checks/check'
 import { allowances } from '../today/allowed'
 import type { PlanInput } from '../input'
 import { applyEdits, type Edit } from '../steps/edit'
+import { isLink } from '../steps/link'
 import { connect, CONNECTOR_WANTS, wantsWords } from '../steps/mend'
 
 /** Findings that a change of order alone can mend. */
@@ -34,11 +35,6 @@ export interface OrderOffer {
   moved: readonly string[]
   edits: readonly Edit[]
 }
-
-/** A step that is there only for the next one; a mist of its own account is a step like others. */
-export const isLink = ({ technique, why }: PlanStep): boolean =>
-  TECHNIQUES[technique].connects !== undefined &&
-  (TECHNIQUES[technique].part === 'follows' || why[0]?.rule === 'surface')
 
 const disordered = ({ findings }: Pick<Check, 'findings'>): number =>
   findings.filter((finding) => OUT_OF_ORDER.includes(finding.rule)).length

@@ -13,7 +13,7 @@ import { exfoliationFindings, finishFindings, layerFindings, warmthFindings } fr
 import { pairFindings, permitFindings } from './permits'
 import { sumFindings } from './sums'
 import { calmFindings, productFindings } from './products'
-import { beforeFindings, surfaceFindings } from './surface'
+import { afterFindings, beforeFindings, surfaceFindings } from './surface'
 import type { PlanInput } from '../input'
 import { trace, type Trace } from '../steps/trace'
 
@@ -57,6 +57,7 @@ export function checkPlan(
       ...calmFindings(step, i, checking),
       ...surfaceFindings(step, i, checking),
       ...beforeFindings(step, i, checking),
+      ...afterFindings(step, i, checking),
     ]),
     ...pairFindings(checking, pairs),
     ...loadFindings(checking),

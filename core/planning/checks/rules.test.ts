@@ -115,6 +115,7 @@ const BROKEN: Record<string, () => [PlanInput, readonly PlanStep[]]> = {
       step('lampOff', { key: 'off-8' }),
     ],
   ],
+  'straight-after': () => [input, before('moisturiser', step('crystals'))],
   'no-need': () => [
     { ...input, profile: deriveProfile(readAll({ ...RESILIENT, congestion: 0, texture: 0 }), 30) },
     before('tone', step('grain')),

@@ -2,6 +2,7 @@ import type { PlanStep } from '../../catalogue/techniques/step'
 import { TECHNIQUES, type TechniqueId } from '../../catalogue/techniques/techniques'
 import { describeUnmet } from '../../surface/words'
 import type { Edit } from '../steps/edit'
+import { isLink } from '../steps/link'
 import { freshStep } from '../today/fresh'
 import { connect, CONNECTOR_WANTS, wantsWords } from '../steps/mend'
 import { finding, remove, type Checking, type Mend, type PlanFinding } from './finding'
@@ -144,4 +145,31 @@ export function beforeFindings(
         : [remove(step)],
     },
   )
+}
+
+/** What has to come straight after a step. */
+export function afterFindings(
+  step: PlanStep,
+  i: number,
+  { input, steps, rules }: Checking,
+): PlanFinding[] {
+  const { then, name } = TECHNIQUES[step.technique]
+  const following = steps.slice(i + 1)
+  if (!then || following.find((own) => own.technique === then || !isLink(own))?.technique === then)
+    return []
+  const fresh = freshStep(then, input)
+  const off = TECHNIQUES[then].name
+  const next = steps[i + 1]?.key ?? null
+  return finding(rules, 'straight-after', `${off} straight after ${name.toLowerCase()}`, {
+    key: step.key,
+    mends: fresh
+      ? [
+          {
+            label: off,
+            minutes: fresh.minutes,
+            edits: [{ do: 'insert', before: next, step: { ...fresh, regions: step.regions } }],
+          },
+        ]
+      : [remove(step)],
+  })
 }

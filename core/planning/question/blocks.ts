@@ -7,7 +7,8 @@ import { fromTicks, toTicks, minutes } from '../../units'
 import { shortDwell } from '../today/adapt'
 import type { Allowance } from '../today/allowed'
 import { fillersFor, plus } from './fillers'
-import { bottles, type OptionMaker, type Traits } from './options'
+import { bottles } from './bottles'
+import type { OptionMaker, Traits } from './options'
 import type { Move, Option } from './planCase'
 
 /** What rests where: one set of regions for each of the techniques laid together. */

@@ -1,12 +1,12 @@
 import type { ConcernId, FamilyId } from '../../catalogue/kinds'
-import { familiesOfBottle, leavesActive } from '../../catalogue/products/families'
+import { familiesOfBottle } from '../../catalogue/products/families'
 import type { Method } from '../../catalogue/schools/schools'
 import { TECHNIQUES, type Technique, type TechniqueId } from '../../catalogue/techniques/techniques'
 import type { LayoutId } from '../../catalogue/techniques/technique'
 import { countsAsExfoliation } from '../../catalogue/techniques/traits'
-import { freeAcidOf } from '../../dosing/freeAcid'
 import type { RegionId } from '../../face/zones'
 import type { Allow, Allowance } from '../today/allowed'
+import { bottles, withoutActive, type Bottle } from './bottles'
 import { Costs } from './cost'
 import { Effects } from './effects'
 import type { PlanInput } from '../input'
@@ -32,40 +32,6 @@ const calmMark = (bottle: Pick<Move, 'calm'>) => (bottle.calm === 'only' ? ['cal
 
 /** A second pass takes half as long again: only the problem areas are gone over. */
 const SECOND_PASS_TIME = 1.5
-
-export type Bottle = Pick<Move, 'productId' | 'freeAcid' | 'calm'> & {
-  /** Leaves no active behind, where the best suited does. */
-  plain?: true
-}
-/**
- * The best suited product, and its calming stand-in for skin that has just been abraded, where the
- * best is not calming itself.
- */
-export function bottles(allowance: Allowance): Bottle[] {
-  const best = allowance.products[0]?.product
-  if (!best) return [{}]
-  const of = (product: typeof best, calm?: Bottle['calm']): Bottle => {
-    const acid = freeAcidOf(product)
-    return {
-      productId: product.id,
-      ...(acid > 0 ? { freeAcid: acid } : {}),
-      ...(calm ? { calm } : {}),
-    }
-  }
-  if (best.calming) return [of(best)]
-  const stand = allowance.products.find((product) => product.product.calming)?.product
-  return [of(best, 'no'), ...(stand ? [of(stand, 'only')] : [])]
-}
-
-/** The best suited bottle that leaves no active on the skin, where the best of all does. */
-function withoutActive({ products }: Allowance): Bottle[] {
-  const best = products[0]?.product
-  if (!best || !leavesActive(best)) return []
-  const other = products.find(({ product }) => !leavesActive(product))?.product
-  return other
-    ? [{ productId: other.id, plain: true, ...(other.calming ? {} : { calm: 'no' }) }]
-    : []
-}
 
 export interface Traits extends Pick<Option, 'main' | 'costCents' | 'exfoliates' | 'marks'> {
   /** How much the school likes it. */ liking: number
@@ -102,6 +68,7 @@ export class OptionMaker {
   singles(allowance: Allowance): Option[] {
     if (allowance.never.length > 0) return []
     const { technique: row } = allowance
+    if (row.then && this.allow(row.then).never.length > 0) return []
     const choices = lengthsOf(row, allowance.minutesMost, this.input.slotMinutes, this.method)
     const passes = row.passes
       ? [...new Set([row.passes.usual, Math.min(allowance.passesMost, row.passes.limit)])].filter(
@@ -136,7 +103,11 @@ export class OptionMaker {
                     ...(bottle.plain ? ['plain'] : []),
                   ].join(':'),
                   kind,
-                  [...before, this.move(allowance, regions, stretch, bottle, pass)],
+                  [
+                    ...before,
+                    this.move(allowance, regions, stretch, bottle, pass),
+                    ...this.then(row, regions),
+                  ],
                   effects,
                   0,
                   allowance.favour,
@@ -183,6 +154,14 @@ export class OptionMaker {
         bottles(allowance)[0] ?? {},
       ),
     ]
+  }
+
+  /** What stands straight after a technique. */
+  then({ then }: Technique, regions: readonly RegionId[]): Move[] {
+    if (!then) return []
+    const { minutes: own } = TECHNIQUES[then]
+    const bottle = bottles(this.allow(then))[0] ?? {}
+    return [this.move(this.allow(then), regions, own.choices[0] ?? own.least, bottle)]
   }
 
   move(

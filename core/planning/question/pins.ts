@@ -6,7 +6,8 @@ import { freeAcidOf } from '../../dosing/freeAcid'
 import type { BlockMaker } from './blocks'
 import type { PlanInput } from '../input'
 import { shareOf } from './lengths'
-import { bottles, type OptionMaker } from './options'
+import { bottles } from './bottles'
+import type { OptionMaker } from './options'
 import type { Move, Option } from './planCase'
 
 /**
@@ -96,7 +97,7 @@ function single(step: PlanStep, input: PlanInput, make: OptionMaker): Option {
       : (bottles(allowance)[0] ?? {})),
     pinned: true,
   }
-  const moves = [...(make.before(row, step.regions) ?? []), move]
+  const moves = [...(make.before(row, step.regions) ?? []), move, ...make.then(row, step.regions)]
   return make.option(
     `pinned:${step.technique}`,
     make.traits([step.technique], moves),

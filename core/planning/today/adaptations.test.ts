@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest'
+import { PREFERENCES } from '../../catalogue/consultation/preferences'
 import { ADAPTATIONS, type Adaptation } from '../../catalogue/skin/adaptations'
 import { PRODUCT_KINDS } from '../../catalogue/kinds'
 import type { TechniqueId } from '../../catalogue/techniques/techniques'
@@ -155,5 +156,32 @@ describe('adaptations', () => {
         'driedBy' in adaptation.when
       )
         expect(adaptation.favour ?? 0, adaptation.id).toBeLessThanOrEqual(0)
+  })
+})
+
+describe('how the client lives', () => {
+  it('moves the plan or says what to do about it, choice by choice; only what is usual says nothing', () => {
+    const usual = [
+      'none',
+      'calm',
+      'some',
+      'any',
+      'flat',
+      'free',
+      'file',
+      'medium',
+      'warm',
+      'neutral',
+    ]
+    for (const { id, about, choices } of PREFERENCES.filter((own) => own.about === 'life'))
+      for (const { value, does } of choices) {
+        const rows = ADAPTATIONS.filter(
+          ({ when }) => 'life' in when && when.life[0] === id && when.life[1] === value,
+        )
+        expect(
+          rows.length > 0 || does !== undefined || usual.includes(value),
+          `${about}: ${id} ${value}`,
+        ).toBe(true)
+      }
   })
 })

@@ -18,8 +18,9 @@ import {
   yes,
   type Case,
 } from './expectations'
+import { isLink } from '#core/planning/steps/link'
 import { REGION_IDS } from '#core/face/zones'
-import { steppedDown } from '#core/screening/stepDown'
+import { steppedDown } from '#core/load/stepDown'
 import { screen } from '#core/screening/verdict'
 
 /** Restraint and rhythm: where, how much, how long, in what order. */
@@ -296,6 +297,27 @@ export const RESTRAINT_CASES: readonly Case[] = [
         because: 'event-machine: two days where it was had before and taken well',
         holds: (plan) =>
           !plan.out.some((left) => left.technique === 'tip' && left.why.rule === 'event-machine'),
+      },
+    ],
+  },
+  {
+    name: 'crystals are cleansed off at once',
+    input: planInput({
+      school: 'brightLamp',
+      aims: ['dullness', 'congestion'],
+      wanted: ['crystals'],
+      readings: readAll({ ...RESILIENT, congestion: 3, texture: 3 }),
+    }),
+    expect: [
+      sees('crystals', 'wanted'),
+      {
+        says: 'the step after crystals takes them off',
+        because: 'surface: nothing stands on crystals',
+        holds: (plan) =>
+          ['secondCleanse'].includes(
+            plan.steps.slice(at(plan, 'crystals') + 1).find((step) => !isLink(step))?.technique ??
+              '',
+          ),
       },
     ],
   },

@@ -1,10 +1,10 @@
 import { COMMON_PRACTICE } from '../catalogue/kinds'
-import type { PastWork } from '../load/rest'
-import { lastTaken } from '../load/had'
+import type { PastWork } from './rest'
+import { lastTaken } from './had'
 import { REGION_IDS } from '../face/zones'
 import { readRegion, type Readings } from '../skin/readings'
 import type { Limit } from '../catalogue/consultation/contraindications'
-import type { Bar, Verdict } from './verdict'
+import type { Bar, Verdict } from '../screening/verdict'
 
 /** One rung down: less load, one pass, steam short (house scale). */
 const ONE_RUNG: Limit = { tolerancePercent: 75, passesMost: 1, steamMost: 5 }

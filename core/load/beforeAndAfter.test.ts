@@ -1,12 +1,12 @@
 import { describe, expect, it } from 'vitest'
-import { hadBefore, lastTaken, tookWell } from '../load/had'
-import type { PastWork } from '../load/rest'
+import { hadBefore, lastTaken, tookWell } from './had'
+import type { PastWork } from './rest'
 import { propose } from '../planning/answer/propose'
 import { allowance } from '../planning/today/allowed'
 import { allNo, planInput, readAll, RESILIENT, TODAY } from '../testing/fixtures'
-import { beforeEvent, daysToEvent } from './eventAhead'
+import { beforeEvent, daysToEvent } from '../screening/eventAhead'
 import { steppedDown, stepsDown } from './stepDown'
-import { screen } from './verdict'
+import { screen } from '../screening/verdict'
 
 const tip = (day: string, taken?: 'well' | 'badly'): PastWork => ({
   day,
