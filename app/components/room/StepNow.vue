@@ -35,6 +35,8 @@ const where = computed(() => placeOf(props.step))
 const comfort = computed(() =>
   comfortAt(visit.bundle?.client.preferences ?? {}, technique.value.stage),
 )
+/** How the client lies, and what else holds for the whole visit. */
+const always = computed(() => room.input?.verdict.throughout.map(({ say }) => say) ?? [])
 const turnTo = (setting: number) =>
   room.tap({ kind: 'settingChanged', key: props.step.key, setting })
 </script>
@@ -48,6 +50,7 @@ const turnTo = (setting: number) =>
   <ul v-if="first.length" class="plainlist first" aria-label="First">
     <li v-for="say in first" :key="say">First: {{ say.toLowerCase() }}</li>
   </ul>
+  <p v-for="say in always" :key="say" class="dim">All through: {{ say.toLowerCase() }}</p>
   <p class="hand">{{ technique.hand }}</p>
   <p v-if="where || product" class="dim">{{ where }}{{ product }}</p>
   <div class="time">
