@@ -1,5 +1,7 @@
+import { AIM_CASES } from './cases/aims'
 import { DEMO_CASES } from './cases/demo'
 import type { Case } from './cases/expectations'
+import { HISTORY_CASES } from './cases/history'
 import { RESTRAINT_CASES } from './cases/restraint'
 import { SKIN_CASES } from './cases/skin'
 import { TOLD_CASES } from './cases/told'
@@ -10,7 +12,9 @@ export type { Plan } from './cases/expectations'
 export const CASE_GROUPS: readonly { title: string; cases: readonly Case[] }[] = [
   { title: 'The clients of the demo', cases: DEMO_CASES },
   { title: 'The skin as read', cases: SKIN_CASES },
+  { title: 'What the client minds', cases: AIM_CASES },
   { title: 'Restraint and rhythm', cases: RESTRAINT_CASES },
+  { title: 'What was and what is coming', cases: HISTORY_CASES },
   { title: 'What was told', cases: TOLD_CASES },
 ]
 export const CASES: readonly Case[] = CASE_GROUPS.flatMap((group) => group.cases)

@@ -1,12 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import {
-  CONCERN_NEED,
-  RANK_WEIGHTS,
-  REGION_SHARE,
-  BODY_SHARE,
-  RETURNS,
-} from '#core/catalogue/rules/value'
-import { EXFOLIATING, type ConcernId } from '#core/catalogue/kinds'
+import { CONCERN_NEED, RANK_WEIGHTS, REGION_SHARE, BODY_SHARE } from '#core/catalogue/rules/value'
+import { EXFOLIATING } from '#core/catalogue/kinds'
 import { methodOf } from '#core/catalogue/schools/schools'
 import { TECHNIQUES, TECHNIQUE_IDS, type TechniqueId } from '#core/catalogue/techniques/techniques'
 import { GROUPS } from '#core/face/regions'
@@ -19,65 +13,10 @@ import { connect } from '#core/planning/steps/mend'
 import { propose } from '#core/planning/answer/propose'
 import { applyTechnique, startSurface, type Surface } from '#core/surface/surface'
 import { question, stream } from './cases'
+import { FLOOR, CLEANSES, ORDER, CHOSEN, USUAL, ASKED, gain } from './rawRules'
 import { COUNTED } from './replay'
 
 const CASES = process.env.OAK_FULL ? 120 : 30
-/** Single steps in the order of the visit; every one may be left out but the floor. */
-const FLOOR: readonly TechniqueId[] = [
-  'settle',
-  'eyesOff',
-  'milk',
-  'secondReading',
-  'moisturiser',
-  'sunProtection',
-  'close',
-]
-const CLEANSES: readonly TechniqueId[] = ['secondCleanse', 'oilCleanse']
-const ORDER: readonly (readonly TechniqueId[])[] = [
-  ['settle'],
-  ['eyesOff'],
-  ['milk'],
-  ['secondReading'],
-  CLEANSES,
-  ['tone'],
-  ['steam'],
-  ['grain'],
-  ['tip', 'spatula'],
-  ['highFrequency'],
-  ['massage', 'stones'],
-  ['cold'],
-  ['tone'],
-  ['serum'],
-  ['eyeProduct'],
-  ['moisturiser'],
-  ['lipCare'],
-  ['sunProtection'],
-  ['close'],
-]
-const CHOSEN: readonly TechniqueId[] = [
-  'tone',
-  'steam',
-  'grain',
-  'tip',
-  'spatula',
-  'highFrequency',
-  'cold',
-  'massage',
-  'stones',
-  'serum',
-  'eyeProduct',
-  'lipCare',
-]
-
-/** Gets its usual minutes or is left out, from the standard visit on; unhurried, all its time. */
-const USUAL: Partial<Record<TechniqueId, number>> = { steam: 5, massage: 10, stones: 5 }
-/** Goes only where the skin asks for what it is mainly for: two of four at least. */
-const ASKED: Partial<Record<TechniqueId, readonly ConcernId[]>> = {
-  grain: ['dullness'],
-  tip: ['dullness', 'congestion'],
-  spatula: ['congestion'],
-}
-
 interface Walk {
   surface: Surface
   ticks: number
@@ -88,17 +27,6 @@ interface Walk {
   /** Connecting steps of the last step. */
   links: number
 }
-const gain = (event: number) => {
-  let out = 0
-  let from = 0
-  for (const part of RETURNS) {
-    const to = Math.min(event, part.upTo)
-    if (to > from) out += (to - from) * part.slope
-    from = Math.max(from, part.upTo)
-  }
-  return out
-}
-
 /**
  * The best value that single steps from the raw catalogue can come to: no compiled case, no
  * options, no solver; every choice is walked.

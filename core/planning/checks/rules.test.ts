@@ -1,14 +1,13 @@
 import { describe, expect, it } from 'vitest'
 import { ORDER_RULES } from '../../catalogue/rules/orderRules'
-import type { FamilyId } from '../../catalogue/kinds'
-import { PAIRS } from '../../catalogue/rules/pairs'
 import type { PlanStep } from '../../catalogue/techniques/step'
-import { TECHNIQUES, TECHNIQUE_IDS, type TechniqueId } from '../../catalogue/techniques/techniques'
+import type { TechniqueId } from '../../catalogue/techniques/techniques'
 import { GROUPS } from '../../face/regions'
 import type { NOTHING_LEFT } from '../../testing/fixtures'
 import { allNo, lot, planInput, product, readAll, RESILIENT, TODAY } from '../../testing/fixtures'
 import { screen } from '../../screening/verdict'
 import { REGION_IDS } from '../../face/zones'
+import { usualStep as step } from '../../testing/steps'
 import { checkPlan } from './check'
 import { applyEdits } from '../steps/edit'
 import type { PlanInput } from '../input'
@@ -22,20 +21,6 @@ const input = planInput({
   readings: readAll({ ...RESILIENT, congestion: 3 }),
 })
 const good = propose(input).steps
-const step = (technique: TechniqueId, more: Partial<PlanStep> = {}): PlanStep => {
-  const ownTechnique = TECHNIQUES[technique]
-  return {
-    key: `${technique}-9`,
-    technique,
-    minutes: ownTechnique.minutes.choices[0] ?? ownTechnique.minutes.least,
-    regions: GROUPS[ownTechnique.groups[0] ?? 'body'],
-    why: [],
-    ...(ownTechnique.product ? { productId: ownTechnique.product } : {}),
-    ...(ownTechnique.passes ? { passes: 1 } : {}),
-    ...(ownTechnique.setting ? { setting: ownTechnique.setting.start } : {}),
-    ...more,
-  }
-}
 const before = (key: string, step: PlanStep): PlanStep[] => {
   const i = good.findIndex((other) => other.technique === key)
   return [...good.slice(0, i), step, ...good.slice(i)]
@@ -51,7 +36,6 @@ function moved(technique: TechniqueId, other: TechniqueId): PlanStep[] {
   const at = rest.findIndex((one) => one.technique === other)
   return own ? [...rest.slice(0, at), own, ...rest.slice(at)] : rest
 }
-const night = { ...input, daylight: false }
 
 /** For each rule a plan that breaks it. The planner's own plan breaks none. */
 const BROKEN: Record<string, () => [PlanInput, readonly PlanStep[]]> = {
@@ -244,20 +228,6 @@ const ids = (i: PlanInput, steps: readonly PlanStep[], off?: string) => {
   return checkPlan(i, steps, rules).findings
 }
 
-/** Bottles that belong to a kind of work by what they hold. */
-const HELD = [
-  product('serum', 'bright-serum', { inci: ['Aqua', 'Ascorbic Acid'] }),
-  product('toner', 'strong-toner', { inci: ['Aqua', 'Alcohol Denat.'] }),
-].map((own) => ({ product: own, lots: [lot(own.id)] }))
-/** A step that belongs to a kind of work: by its technique, or by its bottle. */
-function withFamily(family: FamilyId): PlanStep[] {
-  if (family === 'leaveOnActive') return [step('serum', { productId: 'bright-serum' })]
-  if (family === 'alcohol') return [step('tone', { productId: 'strong-toner' })]
-  const own = TECHNIQUE_IDS.filter((id) => TECHNIQUES[id].families.includes(family))
-  const id = own.find((one) => !TECHNIQUES[one].families.includes('vacuum')) ?? own[0]
-  return id ? [step(id)] : []
-}
-
 describe('rules of the plan', () => {
   it('each have a plan that breaks them', () => {
     expect(Object.keys(BROKEN).sort()).toEqual([...ORDER_RULES.keys()].sort())
@@ -289,32 +259,4 @@ describe('rules of the plan', () => {
             sentence(finding),
           )
     })
-  for (const pair of PAIRS)
-    it(`${pair.id}: two that never share a visit, and each alone may`, () => {
-      const [one, other] = [withFamily(pair.a), withFamily(pair.b)]
-      const both = [...one, ...other]
-      const shelf = [...night.shelf, ...HELD]
-      const rules = (steps: readonly PlanStep[], pairs = PAIRS) =>
-        checkPlan({ ...night, shelf }, steps, ORDER_RULES, pairs).findings.map(
-          (finding) => finding.rule,
-        )
-      expect(rules(both)).toContain(pair.id)
-      expect(rules(both.slice(0, 1))).not.toContain(pair.id)
-      expect(
-        rules(
-          both,
-          PAIRS.filter((other) => other.id !== pair.id),
-        ),
-      ).not.toContain(pair.id)
-    })
-  it('lets peel and machine share a visit where the house says so: trained hands, resilient skin', () => {
-    const together = { camps: { peelWithMachine: 'together' }, without: [] }
-    const rules = (i: PlanInput) =>
-      checkPlan(i, [step('acidMask'), step('tip')]).findings.map((finding) => finding.rule)
-    expect(rules({ ...input, policy: together })).not.toContain('pair-tip-acid')
-    expect(rules({ ...input, policy: together, licences: ['basic'] })).toContain('pair-tip-acid')
-    expect(
-      rules(planInput({ readings: readAll({ ...RESILIENT, sensitivity: 2 }), policy: together })),
-    ).toContain('pair-tip-acid')
-  })
 })

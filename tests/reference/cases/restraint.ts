@@ -1,13 +1,10 @@
-import { planInput, readAll, RESILIENT, TODAY, allNo } from '#core/testing/fixtures'
+import { planInput, readAll, RESILIENT } from '#core/testing/fixtures'
 import {
   at,
   before,
   CP,
-  either,
-  last,
   least,
   mainSteps,
-  most,
   none,
   not,
   of,
@@ -15,13 +12,10 @@ import {
   outFor,
   sees,
   works,
-  yes,
   type Case,
 } from './expectations'
 import { isLink } from '#core/planning/steps/link'
 import { REGION_IDS } from '#core/face/zones'
-import { steppedDown } from '#core/load/stepDown'
-import { screen } from '#core/screening/verdict'
 
 /** Restraint and rhythm: where, how much, how long, in what order. */
 export const RESTRAINT_CASES: readonly Case[] = [
@@ -88,34 +82,6 @@ export const RESTRAINT_CASES: readonly Case[] = [
     ],
   },
 
-  {
-    name: 'a first visit, everything asked for',
-    input: planInput({
-      firstVisit: true,
-      school: 'brightLamp',
-      aims: ['dullness', 'congestion', 'lines'],
-      readings: readAll({ ...RESILIENT, congestion: 3, texture: 3, lines: 3 }),
-    }),
-    expect: [
-      none(['tip', 'crystals', 'needling', 'blade', 'salonPeel'], 'first-visit'),
-      works(1, 'first visit: one exfoliation, the mildest that serves'),
-      outFor('tip', 'first-visit', 'first-visit'),
-    ],
-  },
-  {
-    name: 'a first visit in a bold house',
-    input: planInput({
-      firstVisit: true,
-      policy: { camps: { firstVisit: 'asRead' }, without: [] },
-      school: 'brightLamp',
-      aims: ['dullness', 'congestion'],
-      readings: readAll({ ...RESILIENT, congestion: 3, texture: 3 }),
-    }),
-    expect: [
-      either(['tip', 'crystals', 'rollOff', 'acidMask'], 'house policy may loosen it'),
-      works(2, CP),
-    ],
-  },
   {
     name: 'clear skin that wants an hour of rest',
     input: planInput({
@@ -233,74 +199,6 @@ export const RESTRAINT_CASES: readonly Case[] = [
     ],
   },
   {
-    name: 'last time was too much',
-    input: planInput({
-      school: 'brightLamp',
-      aims: ['dullness', 'congestion'],
-      readings: readAll({ ...RESILIENT, congestion: 3, texture: 3 }),
-      verdict: steppedDown(screen(allNo(), TODAY), [{ rule: 'took-badly', sentence: 'too much' }]),
-    }),
-    expect: [
-      {
-        says: 'one pass of any machine',
-        because: 'took-badly: one rung down',
-        holds: (plan) => plan.steps.every((step) => (step.passes ?? 1) <= 1),
-      },
-      most('steam', 5, 'took-badly'),
-    ],
-  },
-  {
-    name: 'five days before an event, nothing had here before',
-    input: planInput({
-      school: 'brightLamp',
-      aims: ['dullness', 'dehydration'],
-      ...yes({ eventSoon: { say: 'yes', date: '2026-03-15' } }),
-    }),
-    expect: [
-      none(
-        ['tip', 'crystals', 'acidMask', 'needling', 'extraction', 'rollOff', 'clay', 'enzyme'],
-        'event-new',
-      ),
-      outFor('clay', 'event-new', 'event-new'),
-    ],
-  },
-  {
-    name: 'seven days before an event counts as the seventh',
-    input: planInput({
-      school: 'brightLamp',
-      aims: ['dullness', 'congestion'],
-      ...yes({ eventSoon: { say: 'yes', date: '2026-03-17' } }),
-    }),
-    expect: [none(['tip', 'acidMask', 'extraction'], 'event-week, event-machine')],
-  },
-  {
-    name: 'three days before an event, the tip had before and taken well',
-    input: planInput({
-      school: 'brightLamp',
-      aims: ['dullness', 'congestion'],
-      readings: readAll({ ...RESILIENT, congestion: 3, texture: 3 }),
-      past: [
-        {
-          day: '2025-12-01',
-          families: ['abrasion'],
-          regions: [],
-          techniques: ['tip'],
-          taken: 'well',
-        },
-      ],
-      ...yes({ eventSoon: { say: 'yes', date: '2026-03-13' } }),
-    }),
-    expect: [
-      none(['acidMask', 'crystals', 'needling'], 'event-week, event-new'),
-      {
-        says: 'the tip may be planned',
-        because: 'event-machine: two days where it was had before and taken well',
-        holds: (plan) =>
-          !plan.out.some((left) => left.technique === 'tip' && left.why.rule === 'event-machine'),
-      },
-    ],
-  },
-  {
     name: 'crystals are cleansed off at once',
     input: planInput({
       school: 'brightLamp',
@@ -322,18 +220,6 @@ export const RESTRAINT_CASES: readonly Case[] = [
     ],
   },
   {
-    name: 'an event tonight',
-    input: planInput({ school: 'brightLamp', aims: ['tonight', 'dehydration'] }),
-    expect: [
-      none(
-        ['extraction', 'tip', 'crystals', 'acidMask', 'grain', 'needling', 'salonPeel'],
-        'tonight-calm',
-      ),
-      either(['hydratingMask', 'sheetMask', 'ampoule', 'microcurrent'], CP),
-      last('sunProtection', 'must-sun'),
-    ],
-  },
-  {
     name: 'grain with little to work for and tired skin',
     input: planInput({
       school: 'warmCloth',
@@ -344,14 +230,5 @@ export const RESTRAINT_CASES: readonly Case[] = [
       works(0, 'over-tolerance: the skin carries more than it bears'),
       sees('sunProtection', 'the floor fits whatever the skin carries'),
     ],
-  },
-  {
-    name: 'a week after an acid mask',
-    input: planInput({
-      school: 'brightLamp',
-      aims: ['dullness', 'congestion'],
-      past: [{ day: '2026-03-05', families: ['acid'], regions: [...REGION_IDS] }],
-    }),
-    expect: [works(0, 'rest-enzyme'), outFor('grain', 'rest-enzyme', 'rest-enzyme')],
   },
 ]
