@@ -85,17 +85,28 @@ export default defineNuxtPlugin((app) => {
         autoGrow: true,
         rows: 2,
       },
+      // A list stands where it opens: nothing glides away under the finger.
+      VMenu: { transition: false },
       VSelect: {
+        menuProps: { transition: false },
         variant: 'outlined',
         density: 'comfortable',
         hideDetails: 'auto',
         color: 'primary',
       },
       VAutocomplete: {
+        menuProps: { transition: false },
         variant: 'outlined',
         density: 'comfortable',
         hideDetails: 'auto',
         color: 'primary',
+      },
+      VCombobox: {
+        variant: 'outlined',
+        density: 'comfortable',
+        hideDetails: 'auto',
+        color: 'primary',
+        menuProps: { transition: false },
       },
       VCard: { flat: true, rounded: 'lg' },
       VDialog: { maxWidth: 560 },

@@ -3,7 +3,7 @@ import { expect, test } from '@playwright/test'
 import { allNo, readAll, RESILIENT } from '#core/testing/fixtures'
 import { asOwner, open } from '../support/house'
 import { book, bundleOf, someone } from '../support/visit'
-import { signIn, signTyped } from '../support/walk'
+import { choose, signIn, signTyped } from '../support/walk'
 
 const put = async (id: string, path: string, method: string, body: object) => {
   const reply = await (await asOwner())(`/api/visits/${id}/${path}`, { method, body })
@@ -83,12 +83,8 @@ test('the scales are asked and computed, a line is seen otherwise, and half is h
   await signIn(page, 'owner')
   await open(page, `/visits/${id}/read`)
   await page.getByText('phototype, photoageing, acne').click()
-  const choose = async (label: string, option: string) => {
-    await page.getByRole('combobox', { name: label }).click({ force: true })
-    await page.getByRole('option', { name: option }).first().click()
-  }
-  await choose('In the first strong sun, burns', 'very rarely')
-  await choose('and tans', 'deeply')
+  await choose(page, 'In the first strong sun, burns', 'very rarely')
+  await choose(page, 'and tans', 'deeply')
   await expect(page.getByText('Phototype V', { exact: true })).toBeVisible()
   await expect(page.getByText('Marks easily: gentler and slower')).toBeVisible()
   await page.getByRole('radio', { name: 'Spots' }).check({ force: true })
@@ -97,8 +93,7 @@ test('the scales are asked and computed, a line is seen otherwise, and half is h
   await expect(page.getByText('Acne at least 3: mild')).toBeVisible()
   await page.getByText('Normal', { exact: true }).click()
   await page.getByRole('button', { name: 'I see it otherwise' }).first().click()
-  await page.getByRole('combobox', { name: 'Type' }).click({ force: true })
-  await page.getByRole('option', { name: 'oily' }).click()
+  await choose(page, 'Type', 'oily')
   await page.getByLabel('Why', { exact: true }).fill('washed an hour ago')
   await page.getByRole('button', { name: 'Keep it, with my name' }).click()
   await expect(page.getByText('read as normal: washed an hour ago')).toBeVisible()

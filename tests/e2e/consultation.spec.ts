@@ -2,7 +2,7 @@ import AxeBuilder from '@axe-core/playwright'
 import { expect, test } from '@playwright/test'
 import { asOwner, keptOnDevice, open } from '../support/house'
 import { book, bundleOf, someone } from '../support/visit'
-import { signIn } from '../support/walk'
+import { choose, signIn } from '../support/walk'
 
 test('the meters: a reading is taken on a zone, kept, and its typology angle said', async ({
   page,
@@ -12,8 +12,7 @@ test('the meters: a reading is taken on a zone, kept, and its typology angle sai
   await open(page, `/visits/${id}/read`)
   await page.getByText('Meters').click()
   for (const meter of ['hydration', 'L*', 'b*']) {
-    await page.getByRole('combobox', { name: 'Meter' }).click({ force: true })
-    await page.getByRole('option', { name: meter }).click()
+    await choose(page, 'Meter', meter)
     await page.getByRole('button', { name: 'Take the reading' }).click()
     await expect(
       page.getByText(new RegExp(`Forehead, ${meter.replace('*', '\\*')} [\\d.]+`)),

@@ -6,6 +6,20 @@ export async function alive(page: Page): Promise<void> {
   await page.locator('html[data-ready]').waitFor({ state: 'attached' })
 }
 
+/**
+ * Chooses a word from a list that opens, once more where nothing came of it: a list that scrolls to
+ * what is chosen may lose a tap, as it would a person's.
+ */
+export async function choose(page: Page, list: string, word: string | RegExp): Promise<void> {
+  const field = page.getByRole('combobox', { name: list })
+  await expect(async () => {
+    await field.click({ force: true })
+    await page.getByRole('option', { name: word }).first().click({ timeout: 5_000 })
+    const chosen = field.locator('xpath=ancestor::*[contains(@class,"v-input")][1]')
+    await expect(chosen).toContainText(word, { timeout: 3_000 })
+  }).toPass({ timeout: 60_000 })
+}
+
 export async function signIn(page: Page, who: Who): Promise<void> {
   await page.goto('/sign-in')
   await alive(page)
