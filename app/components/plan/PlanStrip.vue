@@ -20,6 +20,8 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ choose: [key: string]; edit: [edits: Edit[]] }>()
 const TALL = 44
+/** A band lower than this has no room for its words. */
+const BAND_TEXT = 17
 const UPRIGHT_FROM = 900
 const LANE = { width: 76, gap: 80 } as const
 const list = ref<HTMLElement | null>(null)
@@ -61,6 +63,20 @@ const lines = computed(() =>
   }),
 )
 
+/** When each step begins; what only connects begins with the step it stands before. */
+const times = computed(() =>
+  props.steps.flatMap((step, i) =>
+    isLink(step)
+      ? []
+      : [
+          {
+            key: step.key,
+            start: layout.value.starts[i] ?? '',
+            style: { top: `${layout.value.tops[i] ?? 0}px` },
+          },
+        ],
+  ),
+)
 const focus = (place: number) => (list.value?.children[place] as HTMLElement | undefined)?.focus()
 /** Puts a step where another one stands now; the others close up. */
 function move(from: number, to: number) {
@@ -115,13 +131,11 @@ function onKey(event: KeyboardEvent, place: number) {
     </div>
     <div class="cloth" :style="{ height: `${layout.total}px` }">
       <div class="times figures" aria-hidden="true">
-        <span v-for="(step, i) in steps" :key="step.key" :style="{ top: `${layout.tops[i]}px` }">{{
-          layout.starts[i]
-        }}</span>
+        <span v-for="time in times" :key="time.key" :style="time.style">{{ time.start }}</span>
       </div>
       <div class="skin" aria-hidden="true">
         <div v-for="band in layout.skin" :key="band.top" :style="bandStyle(band)">
-          {{ band.text }}
+          {{ band.height < BAND_TEXT ? '' : band.text }}
         </div>
       </div>
       <ol ref="list" class="hands" aria-label="Steps">
