@@ -22,21 +22,11 @@ const addable = computed(() =>
   ).map((technique) => ({ value: technique, title: TECHNIQUES[technique].name })),
 )
 const wrong = ref('')
-const sent = ref<number>()
-watch(
-  () => bundle.value?.visit.minutes,
-  () => {
-    sent.value = undefined
-  },
-)
 function setLength(given: string | number | null) {
   const minutes = Number(given)
   const fits = Number.isInteger(minutes) && minutes >= SHORTEST && minutes <= LONGEST
   wrong.value = fits ? '' : `${SHORTEST} to ${LONGEST} whole minutes`
-  // The field tells a choice once more when it is left.
-  if (!fits || minutes === (sent.value ?? bundle.value?.visit.minutes)) return
-  sent.value = minutes
-  emit('length', minutes)
+  if (fits && minutes !== bundle.value?.visit.minutes) emit('length', minutes)
 }
 </script>
 

@@ -7,10 +7,18 @@ export function useLength() {
   const visit = useVisit()
   const plan = usePlan()
   const given = ref('')
+  let going: number | undefined
 
   async function setLength(minutes: number): Promise<void> {
+    // The field tells a choice once more when it is left; one that failed may be told again.
+    if (minutes === going) return
+    going = minutes
     const before = [...plan.steps]
-    await visit.change({ minutes })
+    try {
+      await visit.change({ minutes })
+    } finally {
+      going = undefined
+    }
     await plan.propose()
     const gone = changedMains(before, plan.steps).filter((change) => change.is === null)
     const names = gone.map((change) => change.name.toLowerCase()).join(', ')
