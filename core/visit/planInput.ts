@@ -165,10 +165,12 @@ export function foldContext(bundle: VisitBundle, input: PlanInput): FoldContext 
     const redness = readRegion(start, region).redness
     if (redness !== undefined) baseline[region] = redness
   }
-  const short = shortDwell(input)
   return {
     plans: Object.fromEntries(bundle.plans.map((plan) => [plan.version, plan.steps])),
-    dwellOf: (step) => dwellWindow(step, short(step)),
+    dwellOf: (step) => {
+      const plan = bundle.plans.find(({ steps }) => steps.includes(step))
+      return dwellWindow(step, shortDwell(input, plan?.steps)(step))
+    },
     confirmsOf: (step) =>
       confirmationsFor(TECHNIQUES[step.technique], input.verdict).map(({ rule }) => rule),
     baseline,

@@ -55,7 +55,7 @@ export function replay(steps: readonly PlanStep[], room: Room): string[] {
   let minutes = 0
   let works = 0
   const loads = { ...room.residual }
-  const resting = new Map<RegionId, { since: number; step: PlanStep }>()
+  const resting = new Map<RegionId, { since: number; step: PlanStep; worked: boolean }>()
   const grade = (region: RegionId, id: 'sensitivity' | 'redness') =>
     room.profile.regions[region][id] ?? (id === 'sensitivity' ? 2 : 1)
   for (const step of steps) {
@@ -74,6 +74,7 @@ export function replay(steps: readonly PlanStep[], room: Room): string[] {
         )
       )
         wrong.push(`${name}: ${bar.rule}`)
+    const takesOff = technique.families.some((family) => EXFOLIATING.includes(family))
     if (technique.families.some((family) => COUNTED.includes(family))) works++
     const product = step.productId === undefined ? undefined : room.products.get(step.productId)
     if (
@@ -88,7 +89,8 @@ export function replay(steps: readonly PlanStep[], room: Room): string[] {
       const dwell = TECHNIQUES[on.step.technique].dwell
       const window =
         dwell &&
-        on.step.regions.some((x) => grade(x, 'sensitivity') >= 2 || grade(x, 'redness') >= 2)
+        (on.worked ||
+          on.step.regions.some((x) => grade(x, 'sensitivity') >= 2 || grade(x, 'redness') >= 2))
           ? dwell.sensitive
           : dwell
       const rested = minutes - on.since
@@ -107,7 +109,7 @@ export function replay(steps: readonly PlanStep[], room: Room): string[] {
       }
       dwell = at - minutes - step.minutes
       for (const region of step.regions)
-        resting.set(region, { since: minutes + step.minutes, step })
+        resting.set(region, { since: minutes + step.minutes, step, worked: !takesOff && works > 0 })
     }
     for (const region of step.regions)
       loads[region] += loadOn(

@@ -125,14 +125,15 @@ function startAfter(input: PlanInput, done: readonly PlanStep[]): SolveFrom {
     ticks: ticksWithin(replayed.schedule.total),
     loads: replayed.totals,
     exfoliations: replayed.exfoliations.length,
-    marks: marksOf(
-      done.flatMap((step) => [
+    marks: marksOf([
+      ...(replayed.exfoliations.length > 0 ? (['exfoliated'] as const) : []),
+      ...done.flatMap((step) => [
         ...TECHNIQUES[step.technique].families,
         ...input.shelf
           .filter(({ product }) => product.id === step.productId)
           .flatMap(({ product }) => familiesOfBottle(product)),
       ]),
-    ),
+    ]),
   }
 }
 

@@ -1,4 +1,5 @@
 import type { LayoutId } from '../../catalogue/techniques/technique'
+import { exfoliates } from '../../catalogue/techniques/traits'
 import type { RegionId } from '../../face/zones'
 import { removalMinutes, removalOf } from '../../timing/removal'
 import { dwellWindow } from '../../timing/schedule'
@@ -9,7 +10,7 @@ import type { Allowance } from '../today/allowed'
 import { fillersFor, plus } from './fillers'
 import { bottles } from './bottles'
 import type { OptionMaker, Traits } from './options'
-import type { Move, Option } from './planCase'
+import { marksOf, type Move, type Option } from './planCase'
 
 /** What rests where: one set of regions for each of the techniques laid together. */
 interface Layout {
@@ -27,6 +28,8 @@ interface Laid {
   task: MaskTask
   /** Ends of its windows, ticks: lengths that may be wanted. */
   ends: readonly number[]
+  /** The longest it rests where something was taken off before, ticks. */
+  shortEnd: number
 }
 
 /** A way of laying: the moves that put everything on, with its traits. */
@@ -98,8 +101,12 @@ export class BlockMaker {
     const regions = layout.sets[place] ?? []
     const { choices, least } = technique.minutes
     const on = minutes(layout.on?.[place] ?? choices[0] ?? least)
+    const { productId } = bottles(allowance)[0] ?? {}
     const step = { key: '', technique: technique.id, regions, minutes: on, why: [] }
-    const window = dwellWindow(step, this.short(bottles(allowance)[0] ?? {}))
+    const window = dwellWindow(
+      step,
+      this.short({ ...step, ...(productId === undefined ? {} : { productId }) }),
+    )
     if (!window || !technique.dwell) return undefined
     return {
       allowance,
@@ -112,6 +119,9 @@ export class BlockMaker {
         latest: toTicks(window.latest),
       },
       ends: [technique.dwell.sensitive.latest, technique.dwell.latest].map(toTicks),
+      shortEnd: exfoliates(technique.id)
+        ? Number.POSITIVE_INFINITY
+        : toTicks(technique.dwell.sensitive.latest),
     }
   }
 
@@ -129,7 +139,10 @@ export class BlockMaker {
       .sort((one, other) => one - other)
     const { dwell } = this.make.method
     if (dwell === 'short') return extras.slice(0, 1)
-    return dwell === 'long' ? extras.slice(-1) : extras
+    if (dwell === undefined) return extras
+    // Long, and as long as may be where something was taken off before.
+    const short = extras.filter((extra) => !isFull(masks, best, extra)).slice(-1)
+    return [...new Set([...short, ...extras.slice(-1)])]
   }
 
   /** Everything put on in order; once with the best bottles, once with calming stand-ins. */
@@ -179,7 +192,9 @@ export class BlockMaker {
       free,
       effects,
     )
-    return block.layings.flatMap(({ calm, moves, traits }) => {
+    const full = isFull(masks, best, extra) ? marksOf(['fullDwell']) : 0
+    return block.layings.flatMap(({ calm, moves, traits: own }) => {
+      const traits = { ...own, marks: own.marks | full }
       const laid = moves.map((move): Move => ({ ...move, dwell: minutesOf(move.technique) }))
       const id = `${block.name}:${block.layout.id}${calm ? ':calm' : ''}:${extra}`
       return fillers.map((filler) =>
@@ -195,6 +210,10 @@ export class BlockMaker {
     })
   }
 }
+
+/** Whether something rests longer than it may where something was taken off before. */
+const isFull = (masks: readonly Laid[], best: Stagger, extra: number): boolean =>
+  masks.some((mask) => (best.dwell[mask.task.id] ?? 0) + extra > mask.shortEnd)
 
 function removalMove(masks: readonly Laid[], id: string): Move[] {
   const mask = masks.find((one) => one.task.id === id)

@@ -194,12 +194,14 @@ export class OptionMaker {
       (main.some((technique) => TECHNIQUES[technique].stage === 'mask')
         ? (layouts[layout] ?? 0)
         : 0)
+    const exfoliates = moves.some((move) => countsAsExfoliation(move.technique, move.freeAcid))
     return {
       main,
       liking,
       costCents: this.costs.of(moves),
-      exfoliates: moves.some((move) => countsAsExfoliation(move.technique, move.freeAcid)),
+      exfoliates,
       marks: marksOf([
+        ...(exfoliates ? (['exfoliated'] as const) : []),
         ...main.flatMap((technique) => TECHNIQUES[technique].families),
         ...moves.flatMap((move) => this.held.get(move.productId ?? '') ?? []),
       ]),

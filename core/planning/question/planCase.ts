@@ -65,16 +65,32 @@ export interface SolveFrom {
   marks: number
 }
 
-const MARKED: readonly FamilyId[] = [...new Set(PAIRS.flatMap((pair) => [pair.a, pair.b]))]
+/**
+ * What an option is marked with besides its families: that it takes something off, and that
+ * something in it rests beyond the short end of its window.
+ */
+export type Mark = FamilyId | 'exfoliated' | 'fullDwell'
+const MARKED: readonly Mark[] = [
+  ...new Set(PAIRS.flatMap((pair) => [pair.a, pair.b])),
+  'exfoliated',
+  'fullDwell',
+]
 export const MARK_NAMES: readonly string[] = MARKED
-const bit = (family: FamilyId): number => {
-  const i = MARKED.indexOf(family)
+const bit = (mark: Mark): number => {
+  const i = MARKED.indexOf(mark)
   return i < 0 ? 0 : 1 << i
 }
-export const marksOf = (families: readonly FamilyId[]): number =>
-  families.reduce((sum, family) => sum | bit(family), 0)
-export const pairBits = (pairs: readonly Pair[]): [number, number][] =>
-  pairs.map((pair) => [bit(pair.a), bit(pair.b)])
+export const marksOf = (marks: readonly Mark[]): number =>
+  marks.reduce((sum, mark) => sum | bit(mark), 0)
+/** The pairs that hold today, and that after an exfoliation what rests comes off at the short end. */
+export const pairBits = (pairs: readonly Pair[]): [number, number][] => [
+  ...pairs.map((pair): [number, number] => [bit(pair.a), bit(pair.b)]),
+  [bit('exfoliated'), bit('fullDwell')],
+]
+/** Whether something in an option rests beyond the short end: only where nothing was taken off. */
+export const restsFull = ({ marks }: Pick<Option, 'marks'>): boolean =>
+  (marks & bit('fullDwell')) !== 0
+
 /** Whether marks already there and new ones break a pair. */
 export const breaksPair = (pairs: PlanCase['pairs'], have: number, add: number): boolean =>
   pairs.some(

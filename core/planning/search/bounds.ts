@@ -1,16 +1,16 @@
 import { REGION_IDS } from '../../face/zones'
 import type { Layers } from './layers'
-import type { PlanCase } from '../question/planCase'
+import { restsFull, type PlanCase } from '../question/planCase'
 
 /**
  * The most that the stages after one can still add: effect by aim, and load by region with warmth
- * and connecting washes counted in; and which marks can still matter, and whether an exfoliation can there.
+ * and connecting washes counted in; and which marks and exfoliations can still matter there.
  */
 export interface Remaining {
   effects: readonly number[]
   loads: readonly number[]
   marks: number
-  /** Whether one of them may exfoliate. */
+  /** Whether it still matters how often something was taken off. */
   exfoliations: boolean
 }
 
@@ -34,7 +34,7 @@ export function remainingAfter(planCase: PlanCase, { layers }: Layers): Remainin
     const options = layers[stage]?.options ?? []
     for (const option of options) {
       coming |= option.marks
-      exfoliations ||= option.exfoliates
+      exfoliations ||= option.exfoliates || restsFull(option)
     }
     effects = effects.map(
       (effect, i) =>

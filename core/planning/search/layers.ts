@@ -4,6 +4,7 @@ import { toTicks } from '../../units'
 import {
   breaksPair,
   type Option,
+  restsFull,
   type PlanCase,
   type SolveFrom,
   type Stage,
@@ -30,8 +31,8 @@ export interface Layer {
   /** By state. */
   ways: readonly (readonly Way[])[]
   /**
-   * The same ways, those between the same two states and with as many exfoliations together, the
-   * quickest first.
+   * The same ways, those between the same two states and with as many exfoliations and as full a
+   * dwell together, the quickest first.
    */
   bundles: readonly (readonly Way[])[]
 }
@@ -234,7 +235,10 @@ function leastAhead(stages: PlanCase['stages']): number[] {
 function bundled(ways: readonly Way[]): Way[][] {
   const by = new Map<number, Way[]>()
   for (const way of ways) {
-    const key = way.to * 2 + (way.option?.exfoliates ? 1 : 0)
+    const key =
+      way.to * 4 +
+      (way.option?.exfoliates ? 1 : 0) +
+      (way.option && restsFull(way.option) ? 2 : 0)
     const list = by.get(key)
     if (list) list.push(way)
     else by.set(key, [way])

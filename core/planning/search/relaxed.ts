@@ -1,7 +1,7 @@
 import { RETURNS } from '../../catalogue/rules/value'
 import { REGION_IDS } from '../../face/zones'
 import type { Layers, Way } from './layers'
-import type { Option, PlanCase } from '../question/planCase'
+import { restsFull, type Option, type PlanCase } from '../question/planCase'
 import { returns } from './returns'
 
 /**
@@ -40,7 +40,7 @@ export class Relaxed {
     planCase: PlanCase,
     private readonly net: Layers,
     readonly segments: readonly number[],
-    exfoliationLimit: number,
+    private readonly exfoliationLimit: number,
     readonly loadPrices: readonly number[] = [],
     private readonly ceilings: readonly number[] = [],
   ) {
@@ -71,7 +71,7 @@ export class Relaxed {
       ...net.layers.map((_, stage) =>
         net.layers
           .slice(stage)
-          .some((layer) => layer.ways.some((own) => own.some((way) => way.option?.exfoliates)))
+          .some((layer) => layer.options.some((own) => own.exfoliates || restsFull(own)))
           ? exfoliationLimit
           : 0,
       ),
@@ -99,10 +99,11 @@ export class Relaxed {
         if (gain <= best) continue
         best = gain
         const spends = ownWay.option?.exfoliates ? 1 : 0
+        const first = this.leastLeft(ownWay)
         // Only as many ticks can be left as there are after the quickest and the slowest way here.
         const most = width - (layer?.soonest[ownWay.from] ?? 0)
         const least = Math.max(ownWay.ticks, width - 1 - (layer?.longest[ownWay.from] ?? 0))
-        for (let left = spends; left <= exfoliationLimit; left++) {
+        for (let left = first; left <= exfoliationLimit; left++) {
           const to = (ownWay.from * (exfoliationLimit + 1) + left) * width
           const from =
             (ownWay.to * (then + 1) + Math.min(then, left - spends)) * width - ownWay.ticks
@@ -114,6 +115,11 @@ export class Relaxed {
       }
     }
     return here
+  }
+  /** Exfoliations that must be left before a way; a full dwell wants all of them, none done yet. */
+  private leastLeft({ option }: Way): number {
+    if (option && restsFull(option)) return this.exfoliationLimit
+    return option?.exfoliates ? 1 : 0
   }
   private gainOf(way: Way): number {
     if (!way.option) return 0
@@ -169,6 +175,7 @@ export class Relaxed {
       if (want === Number.NEGATIVE_INFINITY) return undefined
       const way = this.net.layers[stage]?.ways[state]?.find(
         (way) =>
+          left >= this.leastLeft(way) &&
           this.gainOf(way) +
             this.best(
               stage + 1,

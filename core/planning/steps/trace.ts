@@ -1,4 +1,3 @@
-import { countsAsExfoliation } from '../../catalogue/techniques/traits'
 import type { PlanStep } from '../../catalogue/techniques/step'
 import { freeAcidOf } from '../../dosing/freeAcid'
 import { TECHNIQUES } from '../../catalogue/techniques/techniques'
@@ -12,7 +11,7 @@ import {
   type Unmet,
 } from '../../surface/surface'
 import { dwellWindow, schedule, type Schedule } from '../../timing/schedule'
-import { shortDwell } from '../today/adapt'
+import { shortDwell, takesOffSkin } from '../today/adapt'
 import type { PlanInput } from '../input'
 import { toTicks } from '../../units'
 
@@ -41,7 +40,7 @@ function acidIn(input: PlanInput, { productId }: PlanStep): number {
 
 export function trace(input: PlanInput, steps: readonly PlanStep[]): Trace {
   const start = startSurface(input.madeUp)
-  const short = shortDwell(input)
+  const short = shortDwell(input, steps)
   const times = schedule(steps, (step) => dwellWindow(step, short(step)))
   const totals = { ...input.residual }
   const states: StepState[] = []
@@ -78,8 +77,6 @@ export function trace(input: PlanInput, steps: readonly PlanStep[]): Trace {
       loads,
     })
   }
-  const exfoliations = steps
-    .filter((step) => countsAsExfoliation(step.technique, acidIn(input, step)))
-    .map((step) => step.key)
+  const exfoliations = steps.filter((step) => takesOffSkin(input, step)).map((step) => step.key)
   return { start, states, schedule: times, totals, exfoliations }
 }

@@ -1,6 +1,8 @@
 import { ADAPTATIONS, type Adaptation, type SkinTest } from '../../catalogue/skin/adaptations'
 import type { Technique } from '../../catalogue/techniques/techniques'
 import { RESILIENT, SHORT_DWELL_REDNESS, SPOTTED_FROM } from '../../catalogue/skin/thresholds'
+import { countsAsExfoliation, exfoliates } from '../../catalogue/techniques/traits'
+import { freeAcidOf } from '../../dosing/freeAcid'
 import { GROUPS } from '../../face/regions'
 import { REGION_IDS, type RegionId } from '../../face/zones'
 import { plannedGrade, type Profile } from '../../skin/profile'
@@ -77,18 +79,31 @@ export const isSensitive = (profile: Profile, rows: readonly Adaptation[] = ADAP
 
 /**
  * Where a step comes off at the short end of its window: on sensitive or red skin, the first time
- * a product is used on this client, and where something was taken off at home today (common
- * practice).
+ * a product is used on this client, and where something was taken off today, at home or by an
+ * earlier step of `steps` (common practice). What takes something off itself has its own window.
  */
 export function shortDwell(
-  input: Pick<PlanInput, 'profile' | 'usedBefore' | 'answers' | 'today'>,
-): (step: Pick<PlanStep, 'productId'>) => (region: RegionId) => boolean {
+  input: Pick<PlanInput, 'profile' | 'usedBefore' | 'answers' | 'today' | 'shelf'>,
+  steps: readonly PlanStep[] = [],
+): (step: Pick<PlanStep, 'key' | 'technique' | 'productId'>) => (region: RegionId) => boolean {
   const sensitive = isSensitive(input.profile)
   const worked = exfoliatedToday(input)
-  return ({ productId }) => {
-    const isNew = productId !== undefined && !input.usedBefore.includes(productId)
-    return isNew || worked ? () => true : sensitive
+  const first = steps.findIndex((step) => takesOffSkin(input, step))
+  const afterwards = new Set(first < 0 ? [] : steps.slice(first + 1).map((step) => step.key))
+  return (step) => {
+    const isNew = step.productId !== undefined && !input.usedBefore.includes(step.productId)
+    const after = afterwards.has(step.key) && !exfoliates(step.technique)
+    return isNew || worked || after ? () => true : sensitive
   }
+}
+
+/** Whether a step of a plan counts as an exfoliation, with the acid of its bottle. */
+export function takesOffSkin(
+  { shelf }: Pick<PlanInput, 'shelf'>,
+  { technique, productId }: Pick<PlanStep, 'technique' | 'productId'>,
+): boolean {
+  const bottle = shelf.find(({ product }) => product.id === productId)?.product
+  return countsAsExfoliation(technique, bottle ? freeAcidOf(bottle) : 0)
 }
 
 /** What was done at home today and takes something off: it is the first exfoliation of the day. */
