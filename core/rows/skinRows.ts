@@ -28,6 +28,7 @@ import {
 import { TECHNIQUES } from '../catalogue/techniques/techniques'
 import { REGION_NAMES } from '../face/regions'
 import { REGION_IDS } from '../face/zones'
+import { BREAKOUT_ROWS } from '../catalogue/skin/breakout'
 import { SKIN_LIMIT_ROWS, SKIN_ROWS } from '../screening/skin'
 import { OBSERVATIONS } from '../skin/observations'
 import { boundWords, rowsOf, stopsWords, type Row } from './row'
@@ -52,6 +53,13 @@ export const skinRows = (): Row[] => [
     title: `${own.reading} ${own.from} or more`,
     sentence: `${own.sentence}${stopsWords(own.families)}`,
     reason: own.reason,
+    source: own.source,
+  })),
+  ...rowsOf('What was read', BREAKOUT_ROWS, (own) => ({
+    id: own.rule,
+    title: `spots ${own.from} or more in ${own.regions} regions`,
+    sentence: `${own.sentence}${stopsWords(own.families)} Comes back ${own.days} days after it was last read.`,
+    reason: 'an inflamed face heals faster when it is left alone',
     source: own.source,
   })),
   ...rowsOf('What was read', SKIN_LIMIT_ROWS, (own) => ({

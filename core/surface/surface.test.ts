@@ -48,7 +48,7 @@ describe('surface', () => {
   it('names what the tip misses on damp, oiled skin', () => {
     const oiled = applyTechnique(cleaned, TECHNIQUES.massage, GROUPS.face, 2)
     const unmet = unmetNeeds(oiled, TECHNIQUES.tip, ['nose'])
-    expect(unmet.map((unmet) => unmet.part).sort()).toEqual(['film', 'moisture'])
+    expect(unmet.map((unmet) => unmet.part).sort()).toEqual(['film', 'moisture', 'soil'])
     expect(unmet.map(describeUnmet).join()).toContain('finds oil')
   })
   it('touches only the regions it works on', () => {

@@ -7,6 +7,7 @@ const WORDS: Record<string, string> = {
   soiled: "day's soil",
   sebum: 'sebum film',
   clean: 'clean',
+  oiled: 'oiled',
   none: 'nothing on it',
   leaveOn: 'a leave-on',
   grain: 'grains',
@@ -65,7 +66,7 @@ export function describeSkin(surface: Surface): { id: string; text: string } {
         ? ', warm'
         : count((surface) => surface.warmth === 'cool') > 4
           ? ', cool'
-          : count((surface) => surface.soil !== 'clean') > 4
+          : count((surface) => surface.soil === 'sebum') > 4
             ? ', sebum'
             : ''
   return { id: moisture, text: moisture + extra }

@@ -104,7 +104,8 @@ export interface VisitBundle {
   /** Read of the whole face today; the bare reading's words over the made-up one's. */
   whole: WholeReading
   halves: HalfFace[]
-  previousReading: { at: number; zones: Readings; whole: WholeReading } | null
+  /** `day`: ISO day of the house. */
+  previousReading: { at: number; day: string; zones: Readings; whole: WholeReading } | null
   /** The client's first reading here, where it is older than the previous one. */
   baseline: { at: number; zones: Readings } | null
   meters: { today: MeterReading[]; before: MeterReading[] }

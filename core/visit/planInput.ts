@@ -12,6 +12,7 @@ import { CONTRAINDICATIONS } from '../catalogue/consultation/contraindications'
 import { tightened } from '../screening/houseRules'
 import { lifted } from '../screening/lifts'
 import { patchBar, patchState } from '../screening/patch'
+import { barsAfterBreakout } from '../screening/breakout'
 import { withSkin } from '../screening/skin'
 import { stepDownBars, steppedDown, stepsDown, type StepDown } from '../load/stepDown'
 import { screen, type Bar, type Verdict } from '../screening/verdict'
@@ -68,6 +69,7 @@ export const restsOf = (
     ? []
     : reactionBars(pick.reactions, pick.patchTests)),
   ...stepDownBars(downOf(pick, currentReadings(pick))),
+  ...barsAfterBreakout(pick.previousReading ?? undefined, pick.today),
 ]
 
 /** Why today goes one rung down from last time. */
@@ -94,10 +96,7 @@ export function toPlanInput(
     madeUp: bundle.visit.madeUp,
     profile,
     answers: bundle.answers,
-    verdict: steppedDown(
-      withSkin(screenHere(bundle, bundle.answers), profile),
-      downOf(bundle, read),
-    ),
+    verdict: verdictToday(bundle, read, profile),
     past: bundle.past,
     usedBefore: bundle.usedProducts,
     ...(more.within ? { within: more.within } : {}),
@@ -122,6 +121,16 @@ export function toPlanInput(
     aims: bundle.visit.aims,
     faceSize: { height: bundle.client.faceHeightMm / 10, width: bundle.client.faceWidthMm / 10 },
   }
+}
+
+/** What the answers, the skin and the visit before leave of today. */
+function verdictToday(bundle: VisitBundle, read: Readings, profile: Profile): Verdict {
+  const verdict = steppedDown(
+    withSkin(screenHere(bundle, bundle.answers), profile),
+    downOf(bundle, read),
+  )
+  const after = barsAfterBreakout(bundle.previousReading ?? undefined, bundle.today)
+  return { ...verdict, bars: [...verdict.bars, ...after] }
 }
 
 /** Bottles under suspicion, unless a licensed person has set that aside for this visit. */

@@ -46,7 +46,7 @@ export async function readBundle(me: Staff, visit: Visit): Promise<VisitBundle> 
     },
     ...toldParts(rows, visit, house),
     fromClient: filledIn,
-    ...readParts(rows, visit),
+    ...readParts(rows, visit, house),
     ...care,
     meters,
     ...planParts(rows),
@@ -139,7 +139,7 @@ function toldParts({ consultRows, consentRows }: BundleRows, visit: Visit, house
   } satisfies Partial<VisitBundle>
 }
 
-function readParts({ readingRows, firstReading: first }: BundleRows, visit: Visit) {
+function readParts({ readingRows, firstReading: first }: BundleRows, visit: Visit, house: House) {
   const mine = readingRows.filter((row) => row.visitId === visit.id)
   const madeUp = mine.find((row) => row.phase === 'madeUp')
   const bare = mine.find((row) => row.phase === 'bare')
@@ -151,7 +151,12 @@ function readParts({ readingRows, firstReading: first }: BundleRows, visit: Visi
     readings: { madeUp: madeUp?.zones ?? null, bare: bare?.zones ?? null },
     whole: { ...madeUp?.whole, ...bare?.whole },
     previousReading: earlier?.zones
-      ? { at: earlier.at.getTime(), zones: earlier.zones, whole: earlier.whole ?? {} }
+      ? {
+          at: earlier.at.getTime(),
+          day: dayIn(house.timeZone, earlier.at),
+          zones: earlier.zones,
+          whole: earlier.whole ?? {},
+        }
       : null,
     baseline: isBaseline && first.zones ? { at: first.at.getTime(), zones: first.zones } : null,
   } satisfies Partial<VisitBundle>

@@ -10,6 +10,7 @@ export const PREFERENCE_IDS = [
   'air',
   'covering',
   'travel',
+  'sleep',
   'jaw',
 ] as const
 export type PreferenceId = (typeof PREFERENCE_IDS)[number]
@@ -121,6 +122,13 @@ export const PREFERENCES: readonly Preference[] = [
       'break out with the cycle',
       'Expected before the period: not chased. Offer to time the visits.',
     ],
+  ),
+  preference(
+    'sleep',
+    'life',
+    'Sleep lately',
+    ['enough', 'enough'],
+    ['late', 'late nights', 'Late nights: calm work and drainage, nothing strong.'],
   ),
   preference(
     'travel',

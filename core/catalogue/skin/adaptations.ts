@@ -123,6 +123,20 @@ export const ADAPTATIONS: readonly Adaptation[] = [
     'days in wind and sun: gentler work',
   ),
   row(
+    'strong-tired',
+    ['acidMask', 'resurfacingMask', 'salonPeel', 'tip', 'crystals', 'needling', 'blade'],
+    { life: ['sleep', 'late'] },
+    { favour: -200 },
+    'late nights: tired skin heals slowly, gentler work',
+  ),
+  row(
+    'drain-tired',
+    ['massage', 'stones'],
+    { life: ['sleep', 'late'] },
+    { favour: 100 },
+    'late nights: drainage, and rest',
+  ),
+  row(
     'steam-kitchen',
     ['steam'],
     { life: ['air', 'kitchen'] },

@@ -1,4 +1,4 @@
-import { BARE, CLEAN, INTACT, span, rests, techniques } from './row'
+import { BARE, CLEAN, INTACT, OIL_FREE, span, rests, techniques } from './row'
 
 /** Work that loosens dead cells by hand, acid, enzyme or blade. */
 export const EXFOLIATION = techniques({
@@ -170,7 +170,7 @@ export const EXFOLIATION = techniques({
     groups: ['faceNoEyes'],
     families: ['blade'],
     licence: 'blade',
-    needs: { soil: CLEAN, film: BARE, moisture: ['dry'], skin: INTACT },
+    needs: { soil: OIL_FREE, film: BARE, moisture: ['dry'], skin: INTACT },
     leaves: { skin: 'abraded', redness: 1 },
     load: { hundredths: 170, per: 'once' },
     effects: { dullness: 3 },

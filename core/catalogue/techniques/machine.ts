@@ -1,4 +1,4 @@
-import { BARE, CLEAN, INTACT, span, techniques } from './row'
+import { BARE, CLEAN, INTACT, OIL_FREE, span, techniques } from './row'
 
 /** Deeper work with a device, and extraction. */
 export const MACHINE = techniques({
@@ -13,7 +13,7 @@ export const MACHINE = techniques({
     confirm: ['Test spot well taken; no bruise; never over the eye'],
     passes: { usual: 1, limit: 2 },
     setting: { label: 'Vacuum', unit: 'kPa', least: 8, start: 12, most: 30, step: 2 },
-    needs: { soil: CLEAN, film: BARE, moisture: ['dry'], skin: INTACT },
+    needs: { soil: OIL_FREE, film: BARE, moisture: ['dry'], skin: INTACT },
     leaves: { skin: 'abraded', redness: 1, film: 'none' },
     load: { hundredths: 180, per: 'pass' },
     effects: { dullness: 3, congestion: 2, firmness: 1, marks: 1, lines: 1 },
@@ -35,7 +35,7 @@ export const MACHINE = techniques({
     confirm: ['Test spot well taken; no bruise; never over the eye'],
     passes: { usual: 1, limit: 2 },
     setting: { label: 'Vacuum', unit: 'kPa', least: 8, start: 12, most: 30, step: 2 },
-    needs: { soil: CLEAN, film: BARE, moisture: ['dry'], skin: INTACT },
+    needs: { soil: OIL_FREE, film: BARE, moisture: ['dry'], skin: INTACT },
     leaves: { skin: 'abraded', redness: 1, film: 'crystal' },
     load: { hundredths: 190, per: 'pass' },
     effects: { dullness: 3, congestion: 2, firmness: 1, marks: 1, lines: 1 },
@@ -57,7 +57,7 @@ export const MACHINE = techniques({
     setting: { label: 'Vacuum', unit: 'kPa', least: 5, start: 8, most: 20, step: 1 },
     product: 'massageOil',
     needs: { soil: CLEAN, film: BARE, skin: INTACT },
-    leaves: { film: 'oil', moisture: 'damp', redness: 1 },
+    leaves: { soil: 'oiled', film: 'oil', moisture: 'damp', redness: 1 },
     load: { hundredths: 14, per: 'handsMinute' },
     effects: { firmness: 2, rest: 1, congestion: 1 },
     manner: 'drain',
@@ -121,7 +121,7 @@ export const MACHINE = techniques({
       more: { licence: 'needling05', most: 0.5 },
       thin: ['forehead', 'temples', 'nose', 'mouth'],
     },
-    needs: { soil: CLEAN, film: BARE, moisture: ['dry'], skin: INTACT },
+    needs: { soil: OIL_FREE, film: BARE, moisture: ['dry'], skin: INTACT },
     leaves: {
       skin: 'punctured',
       redness: 1,

@@ -1,4 +1,4 @@
-import { ALL, BARE, CLEAN, INTACT, span, rests, techniques } from './row'
+import { ALL, BARE, CLEAN, INTACT, OIL_FREE, span, rests, techniques } from './row'
 
 /** What rests on the face, and what takes it off. */
 export const MASKS = techniques({
@@ -72,6 +72,7 @@ export const MASKS = techniques({
   freshMask: {
     name: 'Fresh powder mask on',
     stage: 'mask',
+    after: 'mixPowder',
     beside: [['hydratingMask'], ['creamMask']],
     minutes: span(1, 4, 2),
     groups: ['faceNeck', 'tZone'],
@@ -86,9 +87,41 @@ export const MASKS = techniques({
     cue: 'Dull at the edge, moist within.',
     reason: 'fresh, short and mild',
   },
+  mixPowder: {
+    name: 'Mix the powder mask',
+    stage: 'mask',
+    part: 'follows',
+    place: 'at the trolley',
+    besideResting: true,
+    minutes: span(1, 4, 2),
+    groups: ['faceNeck', 'tZone'],
+    needs: { soil: CLEAN, film: BARE, skin: INTACT },
+    leaves: {},
+    effects: {},
+    manner: 'none',
+    hand: 'In glass or wood, powder first, until it drops slowly off the brush.',
+    cue: 'Smooth, and drops slowly off the brush.',
+    reason: 'mixed now, never kept',
+  },
+  mixHardening: {
+    name: 'Mix the hardening mask',
+    stage: 'mask',
+    part: 'follows',
+    place: 'at the trolley',
+    minutes: span(1, 2, 1),
+    groups: ['faceNoEyes'],
+    needs: { soil: OIL_FREE, film: BARE, moisture: ['dry'], skin: INTACT },
+    leaves: {},
+    effects: {},
+    manner: 'none',
+    hand: 'Powder first, then activator by the same level scoop; it is workable three minutes.',
+    cue: 'Smooth, no lumps; it goes on at once.',
+    reason: 'it sets in the bowl if it waits',
+  },
   hardeningMask: {
     name: 'Hardening mask on',
     stage: 'mask',
+    after: 'mixHardening',
     minutes: span(2, 4, 3),
     groups: ['faceNoEyes'],
     product: 'hardeningPowder',
@@ -96,7 +129,7 @@ export const MASKS = techniques({
     dwell: rests(25, 30, [25, 25], 'rewet'),
     removedBy: 'hardeningOff',
     quiet: true,
-    needs: { soil: CLEAN, film: BARE, moisture: ['dry'], skin: INTACT },
+    needs: { soil: OIL_FREE, film: BARE, moisture: ['dry'], skin: INTACT },
     leaves: { film: 'mask', moisture: 'dry' },
     load: { hundredths: 4, per: 'dwellRoot' },
     effects: { firmness: 3, rest: 1, dullness: 1, tonight: 2, lines: 1 },

@@ -81,7 +81,7 @@ export const OPENING = techniques({
       film: ['none', 'oil', 'milk', 'medium', 'crystal'],
       skin: ['intact', 'abraded'],
       moisture: ['wet', 'damp'],
-      soil: ['sebum', 'soiled', 'clean'],
+      soil: ['sebum', 'soiled', 'oiled', 'clean'],
     },
     leaves: { soil: 'clean', moisture: 'damp', film: 'none' },
     load: { hundredths: 3, per: 'handsMinute' },

@@ -13,7 +13,7 @@ export const PREPARING = techniques({
     minutes: span(0.5, 2, 1),
     groups: ALL,
     product: 'toner',
-    needs: { soil: ['clean', 'sebum'], film: BARE, skin: ['intact', 'abraded'] },
+    needs: { soil: ['clean', 'oiled', 'sebum'], film: BARE, skin: ['intact', 'abraded'] },
     leaves: { moisture: 'damp', film: 'none', soil: 'clean' },
     effects: { dehydration: 1 },
     manner: 'spread',

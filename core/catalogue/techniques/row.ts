@@ -28,7 +28,10 @@ export const rests = (
   sensitive: { earliest: minutes(sensitive[0]), latest: minutes(sensitive[1]) },
   late,
 })
-export const CLEAN = ['clean'] as const
+/** A trace of oil does no harm to most of what follows. */
+export const CLEAN = ['clean', 'oiled'] as const
+/** For a machine, the needle and what sets hard: cloth and water are not enough after oil. */
+export const OIL_FREE = ['clean'] as const
 export const BARE = ['none'] as const
 export const INTACT = ['intact'] as const
 export const ALL: readonly GroupId[] = ['faceNeckDecollete']

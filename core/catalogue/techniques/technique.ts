@@ -12,7 +12,8 @@ import type {
   TrayItemId,
 } from '../kinds'
 
-export type Soil = 'madeUp' | 'soiled' | 'sebum' | 'clean'
+/** `oiled`: washed, but with a trace of the oil that water alone leaves behind. */
+export type Soil = 'madeUp' | 'soiled' | 'sebum' | 'oiled' | 'clean'
 export type Moisture = 'wet' | 'damp' | 'dry'
 export type Film =
   'none' | 'milk' | 'oil' | 'lather' | 'grain' | 'mask' | 'medium' | 'crystal' | 'leaveOn'

@@ -45,6 +45,6 @@ export const shortName = (id: TechniqueId): string => TECHNIQUES[id].name.replac
 export const onlyConnects = (id: TechniqueId): boolean =>
   TECHNIQUES[id].connects !== undefined && !hasPlace(id)
 
-/** Where a step is done, in words: its zones, or its place away from the face; empty where neither. */
+/** Where a step is done, in words: its place away from the face, or its zones; empty where neither. */
 export const placeOf = ({ technique, regions }: Pick<PlanStep, 'technique' | 'regions'>): string =>
-  regions.length > 0 ? nameRegions(regions) : (TECHNIQUES[technique].place ?? '')
+  TECHNIQUES[technique].place ?? (regions.length > 0 ? nameRegions(regions) : '')

@@ -3,20 +3,18 @@ import { describe, expect, it } from 'vitest'
 import { CONCERN_IDS } from '../../catalogue/kinds'
 import { FINDING_ORDER, type FindingId } from '../../catalogue/consultation/findings'
 import { SCHOOL_IDS } from '../../catalogue/schools/schools'
-import { REGION_IDS, type RegionId } from '../../face/zones'
+import { REGION_IDS } from '../../face/zones'
 import { loadOn } from '../../load/loads'
 import type { Answer, Answers } from '../../screening/answers'
 import { screen } from '../../screening/verdict'
 import type { Grade, Readings } from '../../skin/readings'
 import { allNo, planInput, readAll, TODAY } from '../../testing/fixtures'
-import { TECHNIQUES, TECHNIQUE_IDS, type TechniqueId } from '../../catalogue/techniques/techniques'
-import { allowances } from '../today/allowed'
-import { checkPlan } from '../checks/check'
+import { freer } from '../../testing/freer'
+import { TECHNIQUES } from '../../catalogue/techniques/techniques'
 import { compile } from '../question/compile'
 import type { PlanInput } from '../input'
 import type { Option } from '../question/planCase'
 import { propose } from './propose'
-import { RegionSets } from '../question/regionSets'
 import { solve } from '../search/solve'
 import { workOf } from '../search/readyMoves'
 
@@ -70,56 +68,6 @@ function inputOf(
     verdict: screen(answers, TODAY),
     residual: Object.fromEntries(REGION_IDS.map((region) => [region, client.residue])) as never,
   })
-}
-
-/**
- * Where each technique may be done on one skin: what is barred there is left out, so on a freer
- * skin it may be left out too.
- */
-function zonesOffered(input: PlanInput): NonNullable<PlanInput['alsoOn']> {
-  const allow = allowances(input)
-  const sets = new RegionSets(input)
-  const beside = (technique: TechniqueId): RegionId[][] => {
-    const at = ['clay', 'freshMask'].includes(technique)
-      ? 0
-      : ['hydratingMask', 'creamMask'].includes(technique)
-        ? 1
-        : -1
-    return at < 0
-      ? []
-      : sets
-          .byZone(
-            at === 0
-              ? [allow(technique), allow('hydratingMask')]
-              : [allow('clay'), allow(technique)],
-          )
-          .map((way) => way.sets[at] ?? [])
-  }
-  return Object.fromEntries(
-    TECHNIQUE_IDS.map((technique) => [
-      technique,
-      [
-        ...sets.of(allow(technique)).map((regionSet) => regionSet.regions),
-        ...beside(technique),
-      ].filter((regions) => regions.length > 0),
-    ]),
-  )
-}
-
-/**
- * The first is at least as free as the second: its best is no worse, and what is planned for the
- * second may be done on the first.
- */
-function freer(one: PlanInput, other: PlanInput): void {
-  const pb = propose(other)
-  if (pb.failed) return
-  const pa = propose({ ...one, alsoOn: zonesOffered(other) })
-  expect(pa.failed).toBeUndefined()
-  expect(pa.value).toBeGreaterThanOrEqual(pb.value)
-  const stops = checkPlan(one, pb.steps)
-    .findings.filter((finding) => finding.strength === 'stop')
-    .map((finding) => `${finding.rule}: ${finding.text}`)
-  expect(stops).toEqual([])
 }
 
 const loadsOf = (option: Option) =>

@@ -185,5 +185,7 @@ function joinWaits(moves: readonly PlacedMove[]): PlacedMove[] {
 }
 
 function nextMain(moves: readonly PlacedMove[], i: number): PlacedMove | undefined {
-  return moves.slice(i + 1).find((move) => !move.mend)
+  const [next, following] = moves.slice(i + 1).filter((move) => !move.mend)
+  const prepares = following && TECHNIQUES[following.technique].after === next?.technique
+  return prepares ? following : next
 }

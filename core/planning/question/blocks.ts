@@ -25,6 +25,8 @@ interface Layout {
 interface Laid {
   allowance: Allowance
   regions: readonly RegionId[]
+  /** What stands straight before it goes on: the mixing of a powder. */
+  before: readonly Move[]
   task: MaskTask
   /** Ends of its windows, ticks: lengths that may be wanted. */
   ends: readonly number[]
@@ -107,13 +109,15 @@ export class BlockMaker {
       step,
       this.short({ ...step, ...(productId === undefined ? {} : { productId }) }),
     )
-    if (!window || !technique.dwell) return undefined
+    const before = this.make.before(technique, regions)
+    if (!window || !technique.dwell || !before) return undefined
     return {
       allowance,
       regions,
+      before,
       task: {
         id: technique.id,
-        on: toTicks(on),
+        on: before.reduce((sum, move) => sum + toTicks(move.minutes), toTicks(on)),
         off: toTicks(removalMinutes(technique.id, regions)),
         earliest: toTicks(window.earliest),
         latest: toTicks(window.latest),
@@ -155,7 +159,9 @@ export class BlockMaker {
         if (!mask) return []
         const own = bottles(mask.allowance)
         const bottle = own[calm ? own.length - 1 : 0] ?? {}
-        return [this.make.move(mask.allowance, mask.regions, fromTicks(mask.task.on), bottle)]
+        const mixing = mask.before.reduce((sum, move) => sum + toTicks(move.minutes), 0)
+        const on = fromTicks(mask.task.on - mixing)
+        return [...mask.before, this.make.move(mask.allowance, mask.regions, on, bottle)]
       })
       return { calm, moves, traits: this.make.traits(main, moves, layout) }
     })
@@ -195,7 +201,11 @@ export class BlockMaker {
     const full = isFull(masks, best, extra) ? marksOf(['fullDwell']) : 0
     return block.layings.flatMap(({ calm, moves, traits: own }) => {
       const traits = { ...own, marks: own.marks | full }
-      const laid = moves.map((move): Move => ({ ...move, dwell: minutesOf(move.technique) }))
+      const laid = moves.map((move): Move =>
+        best.dwell[move.technique] === undefined
+          ? move
+          : { ...move, dwell: minutesOf(move.technique) },
+      )
       const id = `${block.name}:${block.layout.id}${calm ? ':calm' : ''}:${extra}`
       return fillers.map((filler) =>
         make.option(

@@ -236,9 +236,7 @@ function bundled(ways: readonly Way[]): Way[][] {
   const by = new Map<number, Way[]>()
   for (const way of ways) {
     const key =
-      way.to * 4 +
-      (way.option?.exfoliates ? 1 : 0) +
-      (way.option && restsFull(way.option) ? 2 : 0)
+      way.to * 4 + (way.option?.exfoliates ? 1 : 0) + (way.option && restsFull(way.option) ? 2 : 0)
     const list = by.get(key)
     if (list) list.push(way)
     else by.set(key, [way])

@@ -183,7 +183,7 @@ export class Relaxed {
               left - (way.option?.exfoliates ? 1 : 0),
               ticks - way.ticks,
             ) ===
-          want,
+            want,
       )
       if (!way) return undefined
       out.push(way)

@@ -172,6 +172,7 @@ describe('how the client lives', () => {
       'medium',
       'warm',
       'neutral',
+      'enough',
     ]
     for (const { id, about, choices } of PREFERENCES.filter((own) => own.about === 'life'))
       for (const { value, does } of choices) {

@@ -8,6 +8,7 @@ import { GROUPS } from '../../face/regions'
 import { REGION_IDS, type RegionId } from '../../face/zones'
 import { restBars } from '../../load/rest'
 import { confirmationsFor } from '../../screening/confirm'
+import { barsFromBreakout } from '../../screening/breakout'
 import { barsFromSkin } from '../../screening/skin'
 import type { Bar } from '../../screening/verdict'
 import type { PlanInput } from '../input'
@@ -42,6 +43,7 @@ export function allBars(input: PlanInput): Bar[] {
   return [
     ...input.verdict.bars,
     ...barsFromSkin(input.profile),
+    ...barsFromBreakout(input.profile),
     ...restBars(input.past, input.today),
   ].filter((bar) => bar.does !== 'restricts')
 }

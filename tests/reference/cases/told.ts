@@ -50,6 +50,44 @@ export const TOLD_CASES: readonly Case[] = [
     ],
   },
   {
+    name: 'late nights, and a machine would be liked',
+    input: planInput({
+      school: 'brightLamp',
+      aims: ['dullness', 'rest'],
+      life: { sleep: 'late' },
+      readings: readAll({ ...RESILIENT, dullness: 3 }),
+    }),
+    expect: [not('tip', 'strong-tired'), either(['massage', 'stones'], 'drain-tired')],
+  },
+  {
+    name: 'oil, then a mask that sets hard',
+    input: planInput({
+      school: 'stillBowl',
+      aims: ['firmness', 'rest'],
+      wanted: ['massage', 'hardeningMask'],
+      slotMinutes: 90,
+    }),
+    expect: [
+      sees('massage', 'asked for'),
+      sees('hardeningMask', 'asked for'),
+      {
+        says: 'a gel cleanse, then dry, then mixed, and on at once',
+        because: 'hardening mask: clean, oil-free, dry; common practice',
+        holds: (plan) => {
+          const names = plan.steps.map((step) => step.technique)
+          const oil = names.indexOf('massage')
+          const on = names.indexOf('hardeningMask')
+          return (
+            names.indexOf('secondCleanse', oil) > oil &&
+            names.indexOf('secondCleanse', oil) < on &&
+            names[on - 1] === 'mixHardening' &&
+            names[on - 2] === 'blot'
+          )
+        },
+      },
+    ],
+  },
+  {
     name: 'uneasy with a covered face',
     input: planInput({
       aims: ['firmness', 'dehydration'],
