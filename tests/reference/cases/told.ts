@@ -50,14 +50,16 @@ export const TOLD_CASES: readonly Case[] = [
     ],
   },
   {
-    name: 'late nights, and a machine would be liked',
+    name: 'late nights: calm work and drainage',
     input: planInput({
       school: 'brightLamp',
-      aims: ['dullness', 'rest'],
+      aims: ['rest', 'dehydration'],
       life: { sleep: 'late' },
-      readings: readAll({ ...RESILIENT, dullness: 3 }),
     }),
-    expect: [not('tip', 'strong-tired'), either(['massage', 'stones'], 'drain-tired')],
+    expect: [
+      ...(['tip', 'acidMask', 'salonPeel'] as const).map((id) => not(id, 'strong-tired')),
+      either(['massage', 'stones'], 'drain-tired'),
+    ],
   },
   {
     name: 'oil, then a mask that sets hard',
