@@ -1,4 +1,5 @@
 import type { ShelfItem } from '../planning/input'
+import { CONTRAINDICATIONS } from '../catalogue/consultation/contraindications'
 import type { PlanStep } from '../catalogue/techniques/step'
 import { TECHNIQUES } from '../catalogue/techniques/techniques'
 import { SIGN_NAMES, STOP_STEP_WORDS } from '../catalogue/rules/stopRules'
@@ -23,6 +24,8 @@ export interface RecordLine {
     takenMl: number | null
   } | null
   passes: number | null
+  /** What was seen to before it, in the words it was asked in. */
+  confirmed?: readonly string[]
   deviation: string | null
 }
 export interface RecordDraft {
@@ -132,6 +135,7 @@ function lineFor(
     deviations.push(
       `${technique.setting?.label.toLowerCase() ?? 'setting'} ${state.settings[step.key] ?? ''} ${technique.setting?.unit ?? ''}`.trim(),
     )
+  const confirmed = confirmedWords(step, state.confirmed[step.key]?.rules ?? [])
   return {
     key: step.key,
     name: technique.name,
@@ -148,9 +152,17 @@ function lineFor(
         }
       : null,
     passes: passes ? Math.max(...Object.values(passes)) : null,
+    ...(confirmed.length > 0 ? { confirmed } : {}),
     deviation: deviations.length > 0 ? deviations.join('; ') : null,
   }
 }
+
+/** What was ticked before a step, in the words of the rows that asked for it. */
+const confirmedWords = ({ technique }: PlanStep, rules: readonly string[]): string[] =>
+  rules.flatMap((rule) => {
+    const row = CONTRAINDICATIONS.find((contraindication) => contraindication.id === rule)
+    return row?.confirm ?? TECHNIQUES[technique].confirm ?? []
+  })
 
 const rounded = (amount: number) => Math.round(amount * 100) / 100
 

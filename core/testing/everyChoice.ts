@@ -61,7 +61,7 @@ export function byEveryChoice(planCase: PlanCase, slotTicks: number): Tuple | un
       const held = marks | option.marks
       if (planCase.pairs.some(([key, value]) => (held & key) !== 0 && (held & value) !== 0))
         continue
-      const walked = perform(surface, loads, option)
+      const walked = perform(surface, loads, option, planCase.unavailable)
       if (
         !walked ||
         ticks + walked.ticks > slotTicks ||
@@ -106,6 +106,7 @@ function perform(
   start: Surface,
   before: readonly number[],
   option: Option,
+  without: PlanCase['unavailable'],
 ): { surface: Surface; ticks: number; links: number; loads: readonly number[] } | undefined {
   let surface = start
   let ticks = 0
@@ -144,7 +145,7 @@ function perform(
   for (const move of option.moves) {
     const worked = move.regions.some((region) => surface[region].skin !== 'intact')
     if ((move.calm === 'no' && worked) || (move.calm === 'only' && !worked)) return undefined
-    const chain = connect(surface, TECHNIQUES[move.technique], move.regions)
+    const chain = connect(surface, TECHNIQUES[move.technique], move.regions, without)
     if (!chain || (resting && chain.steps.length > 0)) return undefined
     if (move.dwell !== undefined) resting = true
     links += chain.steps.length

@@ -17,6 +17,8 @@ import { allNo, planInput, readAll, TODAY } from '#core/testing/fixtures'
  * resilient skin bears; one to five aims; any school; by day or evening; made-up or
  * bare; none to two findings out of nine.
  */
+const WITHOUT_MIST = planInput().shelf.filter(({ product }) => product.kind !== 'mist')
+
 export interface Question {
   seed: number
   input: PlanInput
@@ -80,6 +82,8 @@ export function question(seed: number): Question {
       aims: [...aims],
       slotMinutes,
       residual,
+      // Now and then the mist is out of stock: then water comes from the cloth, or not at all.
+      ...(next(6) === 0 ? { shelf: WITHOUT_MIST } : {}),
       answers,
       verdict: screen(answers, TODAY),
     }),

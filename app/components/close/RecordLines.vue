@@ -26,6 +26,9 @@ const amount = ({ product }: RecordLine) => {
       <tr v-for="line in lines" :key="line.key">
         <td>
           <b>{{ line.name }}</b>{{ line.passes ? `, ${line.passes} ×` : '' }}
+          <span v-if="line.confirmed" class="soft seen"
+            >seen to: {{ line.confirmed.join('; ').toLowerCase() }}</span
+          >
         </td>
         <td class="soft">{{ line.zones }}</td>
         <td class="figures">{{ line.plannedMinutes ?? '–' }}</td>
@@ -41,6 +44,10 @@ const amount = ({ product }: RecordLine) => {
 </template>
 
 <style scoped>
+.seen {
+  display: block;
+  font-size: 0.8125rem;
+}
 .lines {
   background: transparent;
   font-size: 0.875rem;

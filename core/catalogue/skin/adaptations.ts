@@ -126,7 +126,7 @@ export const ADAPTATIONS: readonly Adaptation[] = [
     'strong-tired',
     ['acidMask', 'resurfacingMask', 'salonPeel', 'tip', 'crystals', 'needling', 'blade'],
     { life: ['sleep', 'late'] },
-    { favour: -200 },
+    { favour: -600 },
     'late nights: tired skin heals slowly, gentler work',
   ),
   row(

@@ -18,6 +18,7 @@ const everything = (daylight: boolean, without: readonly TechniqueId[] = []) =>
   planInput({
     daylight,
     readings: readAll({ ...RESILIENT, congestion: 4, texture: 3, lines: 3 }),
+    aims: ['congestion', 'dullness', 'lines'],
     school: 'brightLamp',
     policy: { camps: {}, without },
   })

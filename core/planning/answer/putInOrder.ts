@@ -5,7 +5,7 @@ import { hasPlace } from '../../catalogue/techniques/traits'
 import { applyTechnique, startSurface } from '../../surface/surface'
 import { toTicks } from '../../units'
 import { checkPlan, type Check } from '../checks/check'
-import { allowances } from '../today/allowed'
+import { allowances, unavailableLinks } from '../today/allowed'
 import type { PlanInput } from '../input'
 import { applyEdits, type Edit } from '../steps/edit'
 import { isLink } from '../steps/link'
@@ -128,12 +128,13 @@ function longestRun(ranks: readonly number[]): number[] {
 /** The steps with what connects them put in where the skin wants it. */
 function connected(input: PlanInput, steps: readonly PlanStep[]): PlanStep[] {
   const allow = allowances(input)
+  const without = unavailableLinks(allow)
   let surface = startSurface(input.madeUp)
   let resting = false
   const out: PlanStep[] = []
   for (const step of steps) {
     const technique = TECHNIQUES[step.technique]
-    const chain = resting ? undefined : connect(surface, technique, step.regions)
+    const chain = resting ? undefined : connect(surface, technique, step.regions, without)
     for (const link of chain?.steps ?? []) {
       const why = wantsWords(technique, CONNECTOR_WANTS[link.technique])
       const bottle = allow(link.technique).products[0]?.product.id

@@ -4,6 +4,7 @@ import { describeUnmet } from '../../surface/words'
 import type { Edit } from '../steps/edit'
 import { isLink } from '../steps/link'
 import { freshStep } from '../today/fresh'
+import { unavailableLinks } from '../today/allowed'
 import { connect, CONNECTOR_WANTS, wantsWords } from '../steps/mend'
 import { finding, remove, type Checking, type Mend, type PlanFinding } from './finding'
 import { minutes } from '../../units'
@@ -31,7 +32,7 @@ export function surfaceFindings(step: PlanStep, i: number, checking: Checking): 
       regions: first.regions,
       mends: [...warming(step, checking), remove(step)],
     })
-  const chain = connect(state.before, row, step.regions)
+  const chain = connect(state.before, row, step.regions, unavailableLinks(checking.allow))
   const bottle = (id: TechniqueId) => {
     const best = checking.allow(id).products[0]
     return best ? { productId: best.product.id } : {}

@@ -7,7 +7,7 @@ import { TECHNIQUES, type TechniqueId } from '../../catalogue/techniques/techniq
 import { REGION_IDS, type RegionId } from '../../face/zones'
 import { toleranceOf } from '../../load/tolerance'
 import type { PlanInput } from '../input'
-import { allowances, type Allow } from '../today/allowed'
+import { allowances, unavailableLinks, type Allow } from '../today/allowed'
 import { mostExfoliations, pairWaived } from '../today/limits'
 import { BlockMaker } from './blocks'
 import { linkCostOf, OptionMaker } from './options'
@@ -48,6 +48,7 @@ export function compile(input: PlanInput, allow: Allow = allowances(input)): Pla
     linkCost: linkCostOf(method),
     pairs: pairBits(PAIRS.filter((pair) => !pairWaived(pair, input))),
     madeUp: input.madeUp,
+    unavailable: unavailableLinks(allow),
   }
 }
 

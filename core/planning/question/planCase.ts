@@ -53,6 +53,8 @@ export interface PlanCase {
   /** Two marks that never share a visit, as bits. */
   pairs: readonly (readonly [number, number])[]
   madeUp: boolean
+  /** Connecting steps that cannot be had today: no bottle is left for them. */
+  unavailable: readonly TechniqueId[]
 }
 
 /** Where solving starts: the whole visit, or what is left of one already begun. */

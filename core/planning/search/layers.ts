@@ -52,7 +52,7 @@ export interface Layers {
  * from one to the next that no tolerance, pair or minute forbids by itself.
  */
 export function layersOf(planCase: PlanCase, slotTicks: number, from?: SolveFrom): Layers {
-  const table = transitions()
+  const table = transitions(planCase.unavailable)
   const start = from ?? beginning(planCase)
   const headroom = REGION_IDS.map((region) =>
     Math.max(0, planCase.tolerance[region] - start.loads[region]),

@@ -48,6 +48,8 @@ export class RegionStates {
   /** By technique, then state. */
   private readonly stands: Standing[][] = []
   private readonly chains = new Map<string, readonly Link[] | null>()
+  /** @param without connecting steps that cannot be had today */
+  constructor(private readonly without: readonly TechniqueId[] = []) {}
 
   /**
    * Only what planning asks after tells two states apart: not how heavy a layer lies, nor how red,
@@ -153,7 +155,8 @@ export class RegionStates {
     if (found === undefined) {
       const id = TECHNIQUE_IDS[technique]
       const link: Connection | undefined =
-        id && connect(this.surfaceOf(skin), TECHNIQUES[id], regions.length > 0 ? where : [])
+        id &&
+        connect(this.surfaceOf(skin), TECHNIQUES[id], regions.length > 0 ? where : [], this.without)
       found = link
         ? link.steps.map((step) => ({
             technique: step.technique,

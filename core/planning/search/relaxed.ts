@@ -99,11 +99,10 @@ export class Relaxed {
         if (gain <= best) continue
         best = gain
         const spends = ownWay.option?.exfoliates ? 1 : 0
-        const first = this.leastLeft(ownWay)
         // Only as many ticks can be left as there are after the quickest and the slowest way here.
         const most = width - (layer?.soonest[ownWay.from] ?? 0)
         const least = Math.max(ownWay.ticks, width - 1 - (layer?.longest[ownWay.from] ?? 0))
-        for (let left = first; left <= exfoliationLimit; left++) {
+        for (let left = this.leastLeft(ownWay); left <= exfoliationLimit; left++) {
           const to = (ownWay.from * (exfoliationLimit + 1) + left) * width
           const from =
             (ownWay.to * (then + 1) + Math.min(then, left - spends)) * width - ownWay.ticks
@@ -118,8 +117,7 @@ export class Relaxed {
   }
   /** Exfoliations that must be left before a way; a full dwell wants all of them, none done yet. */
   private leastLeft({ option }: Way): number {
-    if (option && restsFull(option)) return this.exfoliationLimit
-    return option?.exfoliates ? 1 : 0
+    return option && restsFull(option) ? this.exfoliationLimit : option?.exfoliates ? 1 : 0
   }
   private gainOf(way: Way): number {
     if (!way.option) return 0

@@ -1,5 +1,6 @@
 import { REGION_IDS, type RegionId } from '../../face/zones'
 import type { Surface } from '../../surface/surface'
+import type { TechniqueId } from '../../catalogue/techniques/techniques'
 import type { Connection } from '../steps/mend'
 import type { Move, Option } from '../question/planCase'
 import { asksWarmth, moveKey, ready, WASH, type Ready } from './readyMoves'
@@ -69,11 +70,11 @@ export interface RowSet {
 
 /**
  * Surfaces are numbered as they are met, and what an option does to one is worked out once. That
- * hangs on the trade alone, on no client,
+ * hangs on the trade and on which connecting steps can be had, on no client,
  * so one store serves every plan made in this page, worker or server.
  */
 export class Transitions {
-  private readonly regions = new RegionStates()
+  private readonly regions: RegionStates
   private readonly skins: Skin[] = []
   private readonly numbers = new Map<string, number>()
   private readonly cooled: (number | undefined)[] = []
@@ -81,6 +82,11 @@ export class Transitions {
   private readonly rows = new Map<string, Row>()
   private readonly links = new Map<string, Ready>()
   private readonly sets = new Map<string, RowSet>()
+
+  /** @param without connecting steps that cannot be had today */
+  constructor(without: readonly TechniqueId[] = []) {
+    this.regions = new RegionStates(without)
+  }
 
   get size(): number {
     return this.skins.length
@@ -268,10 +274,16 @@ export class Transitions {
   }
 }
 
-let store = new Transitions()
+/** One store for each set of connecting steps that cannot be had; mostly none is missing. */
+const stores = new Map<string, Transitions>()
 /** The store for one solve; it is never emptied while one runs. */
-export function transitions(): Transitions {
-  if (store.size > MOST_SURFACES) store = new Transitions()
+export function transitions(without: readonly TechniqueId[]): Transitions {
+  const key = without.join()
+  let store = stores.get(key)
+  if (!store || store.size > MOST_SURFACES) {
+    store = new Transitions(without)
+    stores.set(key, store)
+  }
   return store
 }
 

@@ -29,6 +29,11 @@ const CONNECTORS: readonly { id: TechniqueId; minutes: Minutes }[] = TECHNIQUE_I
   return connects === undefined ? [] : [{ id, minutes: connects }]
 })
 
+/** Connecting steps that take a bottle: without one they cannot be had. */
+export const BOTTLED_CONNECTORS: readonly TechniqueId[] = CONNECTORS.flatMap(({ id }) =>
+  TECHNIQUES[id].product === undefined ? [] : [id],
+)
+
 export interface Connection {
   steps: readonly { technique: TechniqueId; minutes: Minutes; regions: readonly RegionId[] }[]
   minutes: Minutes
@@ -38,12 +43,14 @@ export interface Connection {
 /**
  * The cheapest chain of at most three connecting steps after which `technique` can stand on
  * `regions`; ties by ids.
+ * @param without connecting steps that cannot be had today
  * @returns undefined when no chain helps, for instance on freshly abraded skin.
  */
 export function connect(
   surface: Surface,
   technique: Technique,
   regions: readonly RegionId[],
+  without: readonly TechniqueId[] = [],
 ): Connection | undefined {
   const first = unmetNeeds(surface, technique, regions)
   if (first.length === 0) return { steps: [], minutes: minutes(0), surface }
@@ -59,6 +66,7 @@ export function connect(
     for (const chain of frontier)
       for (const ownConnector of CONNECTORS) {
         if (best && chain.minutes + ownConnector.minutes >= best.minutes) continue
+        if (without.includes(ownConnector.id)) continue
         const connector = TECHNIQUES[ownConnector.id]
         if (!helps(ownConnector.id, unmetNeeds(chain.surface, technique, regions))) continue
         // What takes product off must not touch a leave-on that the next step can stand on.

@@ -1,4 +1,4 @@
-import type { ConcernId, FamilyId } from '../../catalogue/kinds'
+import { STRONG, type ConcernId, type FamilyId } from '../../catalogue/kinds'
 import { ASKS_FROM, CONCERN_NEED, REGION_SHARE } from '../../catalogue/rules/value'
 import type { Technique } from '../../catalogue/techniques/techniques'
 import type { RegionId } from '../../face/zones'
@@ -62,6 +62,11 @@ function askOf(concern: ConcernId, region: RegionId, { profile, aims }: Asking):
   return read || !('unread' in row) || aims.includes(concern) ? needOf(profile, concern, region) : 0
 }
 
+/** Strong work serves something that the client asked for; a liking of the school is no reason. */
+const isAskedFor = ({ families, effects }: Working, { aims }: Asking): boolean =>
+  !families.some((family) => STRONG.includes(family)) ||
+  aims.some((aim) => effects[aim] !== undefined)
+
 /** Of some zones those that ask for a technique; all of them where it is not kept to need. */
 export const thatAsk = (
   technique: Working,
@@ -71,7 +76,9 @@ export const thatAsk = (
   keptToNeed(technique)
     ? regions.filter(
         (region) =>
-          !ONLY_WHERE_NAMED.includes(region) && askFor(technique, region, asking) >= ASKS_FROM,
+          isAskedFor(technique, asking) &&
+          !ONLY_WHERE_NAMED.includes(region) &&
+          askFor(technique, region, asking) >= ASKS_FROM,
       )
     : regions
 

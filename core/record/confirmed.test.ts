@@ -1,0 +1,58 @@
+import { describe, expect, it } from 'vitest'
+import type { PlanStep } from '../catalogue/techniques/step'
+import { TECHNIQUES } from '../catalogue/techniques/techniques'
+import type { TreatmentEvent } from '../treatment/events'
+import { fold } from '../treatment/fold'
+import { minutes } from '../units'
+import { buildRecord } from './build'
+
+const step: PlanStep = {
+  key: 'hf',
+  technique: 'highFrequency',
+  regions: ['chin'],
+  minutes: minutes(3),
+  why: [],
+}
+const tap = (no: number, body: TreatmentEvent['body']): TreatmentEvent => ({
+  id: `tap-${no}`,
+  at: no * 1000,
+  deviceId: 'tablet',
+  seq: no,
+  planVersion: 1,
+  body,
+})
+
+describe('what was seen to before a step', () => {
+  const own = `technique-${step.technique}`
+  const context = {
+    plans: { 1: [step] },
+    dwellOf: () => undefined,
+    confirmsOf: () => ['piercing-out', own],
+    baseline: {},
+  }
+  const lineAfter = (rules: string[]) => {
+    const events = [
+      tap(1, { kind: 'started' }),
+      ...(rules.length > 0 ? [tap(2, { kind: 'confirmed', key: 'hf', rules })] : []),
+      tap(200, { kind: 'stepDone', key: 'hf', cue: true }),
+    ]
+    return buildRecord({
+      state: fold(events, context),
+      firstPlan: [step],
+      lastPlan: [step],
+      shelf: [],
+      faceSize: { height: 19, width: 14 },
+      lotOf: () => null,
+    }).lines[0]
+  }
+  it('stands in the record in the words it was asked in', () => {
+    const confirmed = lineAfter([own])?.confirmed ?? []
+    expect(confirmed).toEqual(TECHNIQUES.highFrequency.confirm)
+    expect(confirmed.length).toBeGreaterThan(0)
+  })
+  it('and what was not, as done without it', () => {
+    expect(lineAfter([])?.confirmed).toBeUndefined()
+    expect(lineAfter([])?.deviation).toContain('without confirming')
+    expect(lineAfter([own])?.deviation).toContain('without confirming')
+  })
+})
