@@ -1,4 +1,5 @@
 import type { Poured } from '#core/load/ledger'
+import type { Earliest } from '#core/screening/earliest'
 import type { PastReaction } from '#core/screening/reactions'
 import type { Answers } from '#core/screening/answers'
 import type { VisitStatus } from '#core/visit/status'
@@ -48,6 +49,8 @@ export interface ClientFile {
   /** Reactions that no patch test has cleared up. */
   reactions: PastReaction[]
   toldAt: number | null
+  /** Kinds of work that wait, and until which day. */
+  waits: Earliest[]
   visits: FileVisit[]
   next: { id: string; startsAt: number; minutes: number; room: string; staff: string } | null
   poured: Poured[]

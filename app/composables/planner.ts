@@ -1,6 +1,7 @@
 import type { PlanStep } from '#core/catalogue/techniques/step'
 import type { PlanInput } from '#core/planning/input'
 import type { Comparison } from '#core/planning/answer/compare'
+import type { CampEffect } from '#core/planning/answer/otherCamps'
 import type { LeftOut } from '#core/planning/answer/leftOut'
 import type { Proposal } from '#core/planning/answer/propose'
 import type { NotTaken } from '#core/planning/answer/protocolGaps'
@@ -57,3 +58,5 @@ export const leftOutAside = (input: PlanInput, steps: readonly PlanStep[]) =>
 export const notTakenAside = (input: PlanInput, steps: readonly PlanStep[]) =>
   ask('notTaken', input, steps) as Promise<NotTaken[]>
 export const compareAside = (input: PlanInput) => ask('compare', input, []) as Promise<Comparison>
+export const otherCampsAside = (input: PlanInput) =>
+  ask('camps', input, []) as Promise<CampEffect[]>

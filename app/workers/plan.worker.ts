@@ -1,5 +1,6 @@
 import type { PlanStep } from '#core/catalogue/techniques/step'
 import type { PlanInput } from '#core/planning/input'
+import { otherCamps } from '#core/planning/answer/otherCamps'
 import { compare } from '#core/planning/answer/compare'
 import { leftOut } from '#core/planning/answer/leftOut'
 import { propose } from '#core/planning/answer/propose'
@@ -8,7 +9,7 @@ import { notTaken } from '#core/planning/answer/protocolGaps'
 /** One question as text; the shelf comes along where it is not the one of the question before. */
 export interface PlanQuestion {
   id: number
-  ask: 'propose' | 'leftOut' | 'compare' | 'notTaken'
+  ask: 'propose' | 'leftOut' | 'compare' | 'camps' | 'notTaken'
   input: Omit<PlanInput, 'shelf'>
   steps: readonly PlanStep[]
   shelf?: PlanInput['shelf']
@@ -27,6 +28,8 @@ function answer({ ask, input: rest, steps, shelf: news }: PlanQuestion): unknown
       return notTaken(input, steps, input.protocol ?? [])
     case 'compare':
       return compare(input)
+    case 'camps':
+      return otherCamps(input)
   }
 }
 

@@ -1,10 +1,9 @@
-import { and, desc, eq, gte, inArray, isNull } from 'drizzle-orm'
+import { and, desc, eq, gte, inArray } from 'drizzle-orm'
 import type { PatchTest } from '#core/screening/patch'
 import { askAgain } from '#core/screening/retest'
 import {
   consultations,
   halfFaces,
-  houseRules,
   lifts,
   patchReads,
   patchTests,
@@ -15,6 +14,7 @@ import {
 } from '#db/schema'
 import type { Visit } from './access'
 import { database } from './database'
+import { houseRulesNow } from './policy'
 import { reactionsOf } from './reactionsOf'
 
 /** How much of a client's past is looked through. */
@@ -32,7 +32,7 @@ export async function careOf(visit: Visit) {
       patchAgainFor(visit.clientId),
       database().select().from(withdrawals).where(eq(withdrawals.clientId, visit.clientId)),
       setAsideOn(visit.id),
-      database().select().from(houseRules).where(isNull(houseRules.endedAt)).orderBy(houseRules.at),
+      houseRulesNow(),
       halvesOf(visit.id),
       usedBefore(visit.clientId),
     ])

@@ -1,14 +1,21 @@
 import { and, asc, desc, eq, gte } from 'drizzle-orm'
 import type { ClientFile, FileImport } from '#contracts/clientFile'
+import { CONTRAINDICATIONS } from '#core/catalogue/consultation/contraindications'
+import { restBars } from '#core/load/rest'
+import { barsAfterBreakout } from '#core/screening/breakout'
+import { earliestDays } from '#core/screening/earliest'
+import { tightened } from '#core/screening/houseRules'
+import { screen } from '#core/screening/verdict'
 import { openReactions } from '#core/screening/reactions'
 import { pouredAtHome } from '#core/load/home'
-import { consultations, imports, rooms, staff, visits } from '#db/schema'
+import { consultations, imports, readings, rooms, staff, visits } from '#db/schema'
 import type { Client } from './access'
 import { database } from './database'
 import { ageOn, dayBounds, dayIn } from './dates'
 import { testsOf } from './careOf'
 import { pastOf, visitsOf } from './past'
 import { reactionsOf } from './reactionsOf'
+import { houseRulesNow } from './policy'
 import { thePractice } from './practice'
 
 /** A client's file in one reply. Rights are checked by the caller. */
@@ -16,15 +23,18 @@ export async function readFile(client: Client): Promise<ClientFile> {
   const { timeZone } = await thePractice()
   const now = new Date()
   const today = dayIn(timeZone, now)
-  const [history, { poured }, told, next, imported, reactions, tests] = await Promise.all([
-    visitsOf(client.id),
-    pastOf(client.id, now, timeZone),
-    lastTold(client.id),
-    nextBooked(client.id, dayBounds(timeZone, today).from),
-    importedFor(client.id),
-    reactionsOf(client.id),
-    testsOf(client.id),
-  ])
+  const [history, { past, poured }, told, next, imported, reactions, tests, read, rules] =
+    await Promise.all([
+      visitsOf(client.id),
+      pastOf(client.id, now, timeZone),
+      lastTold(client.id),
+      nextBooked(client.id, dayBounds(timeZone, today).from),
+      importedFor(client.id),
+      reactionsOf(client.id),
+      testsOf(client.id),
+      lastRead(client.id),
+      houseRulesNow(),
+    ])
   const atHome = pouredAtHome(told?.answers ?? {}, today, true)
   return {
     now: now.getTime(),
@@ -34,6 +44,17 @@ export async function readFile(client: Client): Promise<ClientFile> {
     answers: told?.answers ?? null,
     reactions: openReactions(reactions, tests),
     toldAt: told?.at.getTime() ?? null,
+    waits: earliestDays(
+      [
+        ...restBars(past, today),
+        ...screen(told?.answers ?? {}, today, tightened(CONTRAINDICATIONS, rules)).bars,
+        ...barsAfterBreakout(
+          read?.zones ? { day: dayIn(timeZone, read.at), zones: read.zones } : undefined,
+          today,
+        ),
+      ],
+      today,
+    ),
     visits: history.map((visit) => ({
       id: visit.id,
       startsAt: visit.startsAt.getTime(),
@@ -72,6 +93,18 @@ async function lastTold(clientId: string) {
     .orderBy(desc(consultations.at))
     .limit(1)
   return told
+}
+
+/** The last reading of this client, whichever visit it was taken at. */
+async function lastRead(clientId: string) {
+  const [read] = await database()
+    .select({ at: readings.at, zones: readings.zones })
+    .from(readings)
+    .innerJoin(visits, eq(visits.id, readings.visitId))
+    .where(eq(visits.clientId, clientId))
+    .orderBy(desc(readings.at))
+    .limit(1)
+  return read
 }
 
 async function nextBooked(clientId: string, from: Date): Promise<ClientFile['next']> {

@@ -1,10 +1,9 @@
-import { and, asc, desc, eq, gte, inArray, isNull, lt, ne } from 'drizzle-orm'
+import { and, asc, desc, eq, gte, inArray, lt, ne } from 'drizzle-orm'
 import {
   clients,
   consents,
   consultations,
   devices,
-  houseRules,
   lifts,
   plans,
   readings,
@@ -14,6 +13,7 @@ import {
   withdrawals,
 } from '#db/schema'
 import { database } from './database'
+import { houseRulesNow } from './policy'
 
 /** The visits of a stretch of time with their people, in the order they begin. */
 async function visitsBetween(from: Date, to: Date) {
@@ -60,7 +60,7 @@ export async function dayRows(from: Date, to: Date) {
     visitsBetween(from, to),
     db.select().from(rooms).orderBy(asc(rooms.name)),
     db.select().from(devices),
-    db.select().from(houseRules).where(isNull(houseRules.endedAt)).orderBy(houseRules.at),
+    houseRulesNow(),
   ])
   const work = await workedOn(
     booked.map((row) => row.v.id),

@@ -77,3 +77,7 @@ export async function saveScope(body: z.infer<typeof scopePut>): Promise<void> {
     .returning({ id: staff.id })
   if (done.length === 0) throw notFound()
 }
+
+/** The rows that this house works more strictly now. */
+export const houseRulesNow = () =>
+  database().select().from(houseRules).where(isNull(houseRules.endedAt)).orderBy(houseRules.at)

@@ -139,6 +139,7 @@ const bars = computed(() => {
             </article>
           </div>
         </section>
+        <OtherCamps :input="input" />
         <p class="soft fine">
           Bold: not in today's plan. Every column is a full plan of its own; the safety rules are
           the same in all of them.

@@ -9,6 +9,8 @@ import { ZONES, type RegionId, type ZoneId } from '#core/face/zones'
 import type { LeftOut } from '#core/planning/answer/leftOut'
 import { checkPlan } from '#core/planning/checks/check'
 import type { PlanInput } from '#core/planning/input'
+import { allBars } from '#core/planning/today/allowed'
+import { earliestDays } from '#core/screening/earliest'
 import type { Edit } from '#core/planning/steps/edit'
 import { FACE_COLOURS } from '~/theme/colours'
 
@@ -68,6 +70,7 @@ const fill = computed(() => {
     zones[zone] = FACE_COLOURS.barred
   return zones
 })
+const waits = computed(() => earliestDays(allBars(props.input), props.input.today))
 const onBody = computed(() => technique.value?.groups[0] === 'body')
 
 function set(patch: Partial<PlanStep>) {
@@ -150,11 +153,21 @@ const passOn = (edits: Edit[]) => emit('edit', edits)
       @exchange="(id) => emit('exchange', id)"
       @compare="emit('compare')"
     />
+    <details v-if="waits.length" class="waiting">
+      <summary>
+        Not before: {{ waits.length }} {{ waits.length === 1 ? 'kind' : 'kinds' }} of work
+      </summary>
+      <NotBefore :waits="waits" />
+    </details>
     <PlanSums :steps="steps" :input="input" :check="check" />
   </aside>
 </template>
 
 <style scoped>
+.waiting summary {
+  min-height: 32px;
+  cursor: pointer;
+}
 .aside {
   border-left: 1px solid var(--line);
   background: var(--paper-warm);

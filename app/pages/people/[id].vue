@@ -73,6 +73,10 @@ async function edited() {
               <LazyLedgerChart :poured="file.poured" :now="file.now" :age="file.client.age" />
             </ClientOnly>
           </div>
+          <div v-if="file.waits.length" class="panel">
+            <h2>Not before</h2>
+            <NotBefore :waits="file.waits" />
+          </div>
           <div v-if="file.client.notes" class="panel">
             <h2>Notes</h2>
             <p class="prewrap">{{ file.client.notes }}</p>

@@ -5,11 +5,11 @@ import { hasPlace } from '../../catalogue/techniques/traits'
 import { applyTechnique, startSurface } from '../../surface/surface'
 import { toTicks } from '../../units'
 import { checkPlan, type Check } from '../checks/check'
-import { allowances, unavailableLinks } from '../today/allowed'
+import { allowances } from '../today/allowed'
 import type { PlanInput } from '../input'
 import { applyEdits, type Edit } from '../steps/edit'
 import { isLink } from '../steps/link'
-import { connect, CONNECTOR_WANTS, wantsWords } from '../steps/mend'
+import { connect, CONNECTOR_WANTS, wantsWords, unavailableLinks } from '../steps/mend'
 
 /** Findings that a change of order alone can mend. */
 const OUT_OF_ORDER: readonly string[] = [

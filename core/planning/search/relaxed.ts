@@ -20,11 +20,11 @@ export function segmentOf(effect: number): number {
 /**
  * The question with one tangent an aim in place of its return, and with a price on the load of a
  * region in place of its tolerance (mostly none: then the tolerances are left aside).
- * What it still needs is the skin, the minutes and the number of exfoliations. A return is concave, so it
- * lies under each of its tangents, and what is under the ceiling has its price back, which is never
- * below zero because no plan goes over a ceiling (`ceilingsOf`):
- * the best that this easier question still offers bounds what any plan can still add. Solved
- * backwards, exactly; prices are whole sixty-fourths, so that sums are exact too.
+ * What it still needs is the skin, the minutes and the number of exfoliations. A return is concave,
+ * so it lies under each of its tangents, and what is under the ceiling has its price back, which is
+ * never below zero because no plan goes over a ceiling (`ceilingsOf`): the best that this easier
+ * question still offers bounds what any plan can still add. Solved backwards, exactly; prices are
+ * whole sixty-fourths, so that sums are exact too.
  */
 export class Relaxed {
   private readonly tables: readonly Float64Array[]
@@ -115,7 +115,7 @@ export class Relaxed {
     }
     return here
   }
-  /** Exfoliations that must be left before a way; a full dwell wants all of them, none done yet. */
+  /** Exfoliations to be left before a way; a full dwell wants all of them. */
   private leastLeft({ option }: Way): number {
     return option && restsFull(option) ? this.exfoliationLimit : option?.exfoliates ? 1 : 0
   }

@@ -9,6 +9,7 @@ import type { RegionId } from '../../face/zones'
 import { toTicks, type Minutes } from '../../units'
 import { applyTechnique, unmetNeeds, type Surface, type Unmet } from '../../surface/surface'
 import { minutes } from '../../units'
+import type { Allow } from '../today/allowed'
 
 /** Why a connecting step stands before another: what that one wants. */
 export const CONNECTOR_WANTS: Partial<Record<TechniqueId, string>> = {
@@ -29,10 +30,13 @@ const CONNECTORS: readonly { id: TechniqueId; minutes: Minutes }[] = TECHNIQUE_I
   return connects === undefined ? [] : [{ id, minutes: connects }]
 })
 
-/** Connecting steps that take a bottle: without one they cannot be had. */
-export const BOTTLED_CONNECTORS: readonly TechniqueId[] = CONNECTORS.flatMap(({ id }) =>
-  TECHNIQUES[id].product === undefined ? [] : [id],
-)
+/** Connecting steps that cannot be had today: they take a bottle, and none is left for them. */
+export const unavailableLinks = (allow: Allow): TechniqueId[] =>
+  CONNECTORS.filter(({ id }) => {
+    if (TECHNIQUES[id].product === undefined) return false
+    const { never, products } = allow(id)
+    return never.length > 0 || products.length === 0
+  }).map(({ id }) => id)
 
 export interface Connection {
   steps: readonly { technique: TechniqueId; minutes: Minutes; regions: readonly RegionId[] }[]

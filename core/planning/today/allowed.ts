@@ -8,7 +8,6 @@ import { GROUPS } from '../../face/regions'
 import { REGION_IDS, type RegionId } from '../../face/zones'
 import { restBars } from '../../load/rest'
 import { confirmationsFor } from '../../screening/confirm'
-import { BOTTLED_CONNECTORS } from '../steps/mend'
 import { barsFromBreakout } from '../../screening/breakout'
 import { barsFromSkin } from '../../screening/skin'
 import type { Bar } from '../../screening/verdict'
@@ -273,10 +272,3 @@ const rowsOn = (id: TechniqueId, rows: readonly Adaptation[]): readonly Adaptati
 
 const mostFor = (setting: Setting, input: PlanInput): number =>
   setting.more && input.licences.includes(setting.more.licence) ? setting.more.most : setting.most
-
-/** Connecting steps that cannot be had today: no bottle is left for them. */
-export const unavailableLinks = (allow: Allow): TechniqueId[] =>
-  BOTTLED_CONNECTORS.filter((id) => {
-    const { never, products } = allow(id)
-    return never.length > 0 || products.length === 0
-  })
