@@ -22,9 +22,8 @@ export function segmentOf(effect: number): number {
  * region in place of its tolerance (mostly none: then the tolerances are left aside).
  * What it still needs is the skin, the minutes and the number of exfoliations. A return is concave,
  * so it lies under each of its tangents, and what is under the ceiling has its price back, which is
- * never below zero because no plan goes over a ceiling (`ceilingsOf`): the best that this easier
- * question still offers bounds what any plan can still add. Solved backwards, exactly; prices are
- * whole sixty-fourths, so that sums are exact too.
+ * never below zero because no plan goes over a ceiling: its best bounds what any plan can still
+ * add. Solved backwards, exactly; prices are whole sixty-fourths, so that sums are exact too.
  */
 export class Relaxed {
   private readonly tables: readonly Float64Array[]

@@ -30,8 +30,8 @@ const MAINLY = 2
 /** What is left of the zones that ask, by their need, below which the work is not worth doing. */
 const LEAST_SHARE = 1 / 2
 
-type Asking = Pick<PlanInput, 'profile' | 'aims'>
-type Working = Pick<Technique, 'families' | 'effects'>
+type Asking = Pick<PlanInput, 'profile' | 'aims' | 'wanted' | 'protocol'>
+type Working = Pick<Technique, 'id' | 'families' | 'effects'>
 
 /** How much of a concern a region shows, 0–4; what was not read counts as the catalogue says. */
 export function needOf(profile: Profile, concern: ConcernId, region: RegionId): number {
@@ -62,10 +62,18 @@ function askOf(concern: ConcernId, region: RegionId, { profile, aims }: Asking):
   return read || !('unread' in row) || aims.includes(concern) ? needOf(profile, concern, region) : 0
 }
 
-/** Strong work serves something that the client asked for; a liking of the school is no reason. */
-const isAskedFor = ({ families, effects }: Working, { aims }: Asking): boolean =>
+/**
+ * Strong work serves something that the client asked for, or is named by the therapist or the
+ * house's protocol; a liking of the school is no reason.
+ */
+const isAskedFor = (
+  { id, families, effects }: Working,
+  { aims, wanted, protocol }: Asking,
+): boolean =>
   !families.some((family) => STRONG.includes(family)) ||
-  aims.some((aim) => effects[aim] !== undefined)
+  aims.some((aim) => effects[aim] !== undefined) ||
+  wanted?.includes(id) === true ||
+  protocol?.some(({ technique }) => technique === id) === true
 
 /** Of some zones those that ask for a technique; all of them where it is not kept to need. */
 export const thatAsk = (
