@@ -7,7 +7,7 @@ import { placeOf } from '../catalogue/techniques/traits'
 import { amountFor } from '../dosing/amount'
 import { nameRegions, REGION_NAMES, type FaceSize } from '../face/regions'
 import type { Readings } from '../skin/readings'
-import type { RoomState, Reaction } from '../treatment/fold'
+import type { Breach, Reaction, RoomState } from '../treatment/fold'
 import { nearestTick } from '../units'
 
 export interface RecordLine {
@@ -44,6 +44,9 @@ export interface RecordDraft {
     suspected: string | null
   }[]
   notes: readonly { at: string; text: string }[]
+  /** Done although the rules do not allow it, and taps that named nothing. */
+  breaches?: readonly { at: string; what: string; who: string | null }[]
+  unknown?: readonly { at: string; what: string }[]
   versions: readonly { version: number; reason: string }[]
   readings: Readings | null
 }
@@ -95,6 +98,12 @@ export function buildRecord(src: RecordSource): RecordDraft {
       suspected: contraAction.body.suspected,
     })),
     notes: state.notes.map((note) => ({ at: iso(note.at), text: note.text })),
+    ...(state.breaches.length > 0
+      ? { breaches: state.breaches.map((breach) => breachLine(breach, src)) }
+      : {}),
+    ...(state.unknown.length > 0
+      ? { unknown: state.unknown.map(({ at, names }) => ({ at: iso(at), what: names })) }
+      : {}),
     versions: state.replans.map((replan) => ({ version: replan.version, reason: replan.reason })),
     readings: state.readings ?? null,
   }
@@ -155,6 +164,16 @@ function lineFor(
     ...(confirmed.length > 0 ? { confirmed } : {}),
     deviation: deviations.length > 0 ? deviations.join('; ') : null,
   }
+}
+
+const BREACH_WORDS: Readonly<Record<Breach['what'], string>> = {
+  afterStop: 'done after the stop',
+  passOver: 'a pass beyond the limit',
+}
+function breachLine({ at, key, what, by }: Breach, { firstPlan, lastPlan }: RecordSource) {
+  const step = [...lastPlan, ...firstPlan].find((own) => own.key === key)
+  const name = step ? TECHNIQUES[step.technique].name : key
+  return { at: iso(at), what: `${name}: ${BREACH_WORDS[what]}`, who: by ?? null }
 }
 
 /** What was ticked before a step, in the words of the rows that asked for it. */

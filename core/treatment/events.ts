@@ -42,6 +42,8 @@ export interface TreatmentEvent {
   seq: number
   planVersion: number
   body: EventBody
+  /** Who tapped it, by name, once the house has it. */
+  by?: string
 }
 
 /**

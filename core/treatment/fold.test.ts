@@ -6,7 +6,6 @@ import { dwellWindow } from '../timing/schedule'
 import { inOrder, type EventBody, type TreatmentEvent } from './events'
 import { onSkin, restingAt, runningMs } from './clocks'
 import { fold, type FoldContext } from './fold'
-import { judge } from './stop'
 import { minutes } from '../units'
 
 const T0 = 1_800_000_000_000
@@ -93,9 +92,9 @@ describe('the room as a fold', () => {
       [
         ev(0, { kind: 'started' }),
         ev(1, { kind: 'stepSkipped', key: 'settle-1', reason: 'client asked' }),
-        ev(2, { kind: 'passDone', key: 'tip-1', region: 'nose' }),
-        ev(3, { kind: 'passDone', key: 'tip-1', region: 'nose' }),
-        ev(4, { kind: 'settingChanged', key: 'tip-1', setting: 14 }),
+        ev(2, { kind: 'passDone', key: 'grain-1', region: 'nose' }),
+        ev(3, { kind: 'passDone', key: 'grain-1', region: 'nose' }),
+        ev(4, { kind: 'settingChanged', key: 'grain-1', setting: 14 }),
         ev(5, { kind: 'productSwapped', key: 'milk-1', productId: 'p2', reason: 'ran out' }),
         ev(6, { kind: 'amountTaken', key: 'milk-1', productId: 'p2', lotId: 'l', millilitres: 3 }),
         ev(7, { kind: 'note', text: 'asleep' }),
@@ -103,8 +102,8 @@ describe('the room as a fold', () => {
       context,
     )
     expect(roomState.done[0]?.skipped).toBe('client asked')
-    expect(roomState.passes['tip-1']).toEqual({ nose: 2 })
-    expect(roomState.settings['tip-1']).toBe(14)
+    expect(roomState.passes['grain-1']).toEqual({ nose: 2 })
+    expect(roomState.settings['grain-1']).toBe(14)
     expect(roomState.products['milk-1']?.productId).toBe('p2')
     expect(roomState.taken['milk-1']?.millilitres).toBe(3)
     expect(roomState.notes).toHaveLength(1)
@@ -136,67 +135,15 @@ describe('the room as a fold', () => {
   })
 })
 
-describe('stop rules', () => {
-  const red = (grade: 0 | 1 | 2 | 3 | 4, region: 'cheekL' | 'nose'): EventBody => ({
-    kind: 'redness',
-    region,
-    grade,
-    key: 'grain-1',
-  })
-  it("holds redness against the zone's own baseline", () => {
-    expect(judge(red(2, 'cheekL'), 1, 'grain')?.act).toBe('endZone')
-    expect(judge(red(2, 'cheekL'), 1, 'massage')?.act).toBe('keep')
-    expect(judge(red(2, 'nose'), 0, 'massage')?.act).toBe('stop')
-    expect(judge(red(3, 'cheekL'), 2, 'massage')?.act).toBe('stop')
-    expect(judge(red(1, 'cheekL'), 1, 'grain')?.act).toBe('keep')
-  })
-  it('stops on burning whatever the redness, and calls help for breathing and swelling', () => {
-    expect(judge({ kind: 'sensation', grade: 7, region: null, key: null }, 0, undefined)?.act).toBe(
-      'stop',
-    )
-    expect(judge({ kind: 'sensation', grade: 4, region: null, key: null }, 0, undefined)?.act).toBe(
-      'shorten',
-    )
-    expect(judge({ kind: 'sensation', grade: 3, region: null, key: null }, 0, undefined)?.act).toBe(
-      'keep',
-    )
-    expect(
-      judge({ kind: 'sign', sign: 'breathing', region: null, key: null }, 0, undefined),
-    ).toMatchObject({ act: 'stop', callHelp: true })
-    expect(
-      judge({ kind: 'sign', sign: 'blood', region: null, key: null }, 0, undefined),
-    ).toMatchObject({ act: 'stop', callHelp: false })
-  })
-  it('calls help for what cannot wait, and for nothing that is only red or sore', () => {
-    for (const grade of [0, 1, 2, 3, 4] as const)
-      expect(judge(red(grade, 'cheekL'), 0, 'grain')?.callHelp).toBe(false)
-    for (const grade of [0, 5, 8, 10])
-      expect(
-        judge({ kind: 'sensation', grade, region: null, key: null }, 0, 'grain')?.callHelp,
-      ).toBe(false)
-  })
-  it('never gets milder as redness or sensation grows', () => {
-    const order = { keep: 0, shorten: 1, endZone: 1, stop: 2 }
-    fc.assert(
-      fc.property(
-        fc.integer({ min: 0, max: 9 }),
-        fc.constantFrom<0 | 1 | 2 | 3>(0, 1, 2, 3),
-        (sensation, ownRedness) => {
-          const sens = (grade: number) =>
-            order[
-              judge({ kind: 'sensation', grade, region: null, key: null }, 0, 'grain')?.act ??
-                'keep'
-            ]
-          expect(sens(sensation + 1)).toBeGreaterThanOrEqual(sens(sensation))
-          const redness = (grade: number) =>
-            order[judge(red(grade as 0, 'cheekL'), 1, 'grain')?.act ?? 'keep']
-          expect(redness(ownRedness + 1)).toBeGreaterThanOrEqual(redness(ownRedness))
-        },
-      ),
-    )
-  })
+describe('what a reaction does', () => {
   it('ends the step on a zone, or everything, in the fold', () => {
-    const roomState = fold([ev(0, { kind: 'started' }), ev(1, red(2, 'cheekL'))], context)
+    const roomState = fold(
+      [
+        ev(0, { kind: 'started' }),
+        ev(1, { kind: 'redness', region: 'cheekL', grade: 2, key: 'grain-1' }),
+      ],
+      context,
+    )
     expect(roomState.endedZones['grain-1']).toEqual(['cheekL'])
     expect(
       fold(

@@ -1,77 +1,14 @@
 import type { PlanStep } from '../catalogue/techniques/step'
-import type { StopStepId } from '../catalogue/rules/stopRules'
+import type { TechniqueId } from '../catalogue/techniques/techniques'
 import type { RegionId } from '../face/zones'
-import type { Grade, Readings } from '../skin/readings'
 import { takesOff } from '../timing/removal'
-import type { DwellFor } from '../timing/schedule'
-import { inOrder, type EventBody, type TreatmentEvent } from './events'
+import { breachesOf } from './breaches'
 import { unconfirmed } from './confirm'
-import { judge, type Judgement } from './stop'
+import { inOrder, type EventBody, type TreatmentEvent } from './events'
+import type { FoldContext, Reaction, RestingNow, RoomState } from './roomState'
+import { judge } from './stop'
 
-export interface DoneStep {
-  key: string
-  beganAt: number
-  endedAt: number
-  heldMs: number
-  skipped?: string
-  cue?: boolean
-  version: number
-}
-export interface RestingNow {
-  key: string
-  regions: readonly RegionId[]
-  since: number
-  endedAt?: number
-  earliest: number
-  latest: number
-  late: 'harmless' | 'rewet' | 'removeNow'
-}
-export interface Reaction {
-  at: number
-  body: Extract<EventBody, { kind: 'redness' | 'sensation' | 'sign' }>
-  judgement: Judgement
-}
-
-/**
- * Everything the room screen shows, as a fold over the taps. Times are milliseconds since 1970;
- * clocks derive from them.
- */
-export interface RoomState {
-  startedAt?: number
-  finishedAt?: number
-  version: number
-  done: readonly DoneStep[]
-  /** The step at hand, and since when. */
-  current?: { key: string; since: number }
-  heldSince?: number
-  heldMs: number
-  resting: readonly RestingNow[]
-  passes: Readonly<Record<string, Partial<Record<RegionId, number>>>>
-  endedZones: Readonly<Record<string, readonly RegionId[]>>
-  readings?: Readings
-  reactions: readonly Reaction[]
-  stopped?: { at: number; reason: string; callHelp: boolean; steps: readonly StopStepId[] }
-  contraActions: readonly { at: number; body: Extract<EventBody, { kind: 'contraAction' }> }[]
-  settings: Readonly<Record<string, number>>
-  products: Readonly<Record<string, { productId: string; reason: string }>>
-  taken: Readonly<Record<string, { productId: string; lotId: string; millilitres: number }>>
-  /** What was confirmed before a step, by step. */
-  confirmed: Readonly<Record<string, { at: number; rules: readonly string[] }>>
-  /** Steps ended although something was not confirmed before. */
-  unconfirmed: readonly string[]
-  notes: readonly { at: number; text: string }[]
-  replans: readonly { at: number; version: number; reason: string }[]
-}
-
-export interface FoldContext {
-  /** Steps of every version of the plan, by number. */
-  plans: Readonly<Record<number, readonly PlanStep[]>>
-  dwellOf: DwellFor
-  /** Rules whose confirmation a step waits for. */
-  confirmsOf?: (step: PlanStep) => readonly string[]
-  /** Redness of each region when the treatment started. */
-  baseline: Partial<Record<RegionId, Grade>>
-}
+export type { Breach, DoneStep, FoldContext, Reaction, RestingNow, RoomState } from './roomState'
 
 /** The state of the room after these taps. Order of arrival and doubles do not matter. */
 export function fold(events: readonly TreatmentEvent[], context: FoldContext): RoomState {
@@ -91,12 +28,14 @@ export function fold(events: readonly TreatmentEvent[], context: FoldContext): R
     unconfirmed: [],
     notes: [],
     replans: [],
+    breaches: [],
+    unknown: [],
   }
-  const clock: Clock = { since: 0, heldInStep: 0 }
+  const clock: Clock = { began: 0, heldInStep: 0 }
   for (const event of inOrder(events)) apply(draft, clock, event, context)
   if (draft.startedAt !== undefined && draft.finishedAt === undefined) {
     const next = nextStep(draft, context)
-    if (next) draft.current = { key: next.key, since: clock.since }
+    if (next) draft.current = { key: next.key, since: clock.began + clock.heldInStep }
   }
   return draft
 }
@@ -108,8 +47,9 @@ type Draft = {
       ? Record<string, V>
       : RoomState[K]
 }
+/** Of the step at hand: when it began, and how long it was held so far. */
 interface Clock {
-  since: number
+  began: number
   heldInStep: number
 }
 
@@ -123,13 +63,31 @@ const findStep = (draft: Draft, context: FoldContext, key: string): PlanStep | u
     .flat()
     .find((plan) => plan.key === key)
 
+const techniqueOf = (draft: Draft, context: FoldContext, key: string): TechniqueId | undefined =>
+  findStep(draft, context, key)?.technique
+
+/** What a tap names that there is not: a step of no plan, a plan of no number. */
+function namesNothing({ body }: TreatmentEvent, draft: Draft, context: FoldContext): string {
+  if (body.kind === 'replanned') return context.plans[body.version] ? '' : `plan ${body.version}`
+  const key = 'key' in body ? body.key : null
+  return key === null || findStep(draft, context, key) ? '' : key
+}
+
 function apply(draft: Draft, clock: Clock, event: TreatmentEvent, context: FoldContext): void {
   const eventBody = event.body
+  const names = namesNothing(event, draft, context)
+  if (names !== '') {
+    draft.unknown.push({ at: event.at, kind: eventBody.kind, names })
+    return
+  }
+  const technique =
+    'key' in eventBody && eventBody.key !== null && techniqueOf(draft, context, eventBody.key)
+  if (technique) draft.breaches.push(...breachesOf(draft, event, technique))
   switch (eventBody.kind) {
     case 'started':
       if (draft.startedAt !== undefined) return
       draft.startedAt = event.at
-      clock.since = event.at
+      clock.began = event.at
       return
     case 'stepDone':
     case 'stepSkipped':
@@ -147,6 +105,7 @@ function apply(draft: Draft, clock: Clock, event: TreatmentEvent, context: FoldC
       return stop(draft, event.at, eventBody.reason, false)
     case 'finished':
       if (draft.finishedAt !== undefined) return
+      resume(draft, clock, event.at)
       draft.finishedAt = event.at
       return closeResting(draft, event.at, () => true)
     default:
@@ -223,10 +182,9 @@ function keep(draft: Draft, at: number, kept: Kept): void {
 
 function resume(draft: Draft, clock: Clock, at: number): void {
   if (draft.heldSince === undefined) return
-  const ms = at - draft.heldSince
+  const ms = Math.max(0, at - Math.max(draft.heldSince, clock.began))
   draft.heldMs += ms
   clock.heldInStep += ms
-  clock.since += ms
   delete draft.heldSince
 }
 
@@ -239,15 +197,20 @@ function endStep(
   context: FoldContext,
 ): void {
   if (draft.startedAt === undefined || draft.done.some((step) => step.key === extract.key)) return
+  // A hold that runs on over the end of a step belongs to both, each with its own part.
+  const holding = draft.heldSince !== undefined
+  resume(draft, clock, event.at)
+  if (holding) draft.heldSince = event.at
+  const beganAt = Math.min(clock.began, event.at)
   draft.done.push({
     key: extract.key,
-    beganAt: Math.min(clock.since, event.at),
+    beganAt,
     endedAt: event.at,
-    heldMs: clock.heldInStep,
+    heldMs: Math.min(clock.heldInStep, event.at - beganAt),
     version: event.planVersion,
     ...(extract.kind === 'stepSkipped' ? { skipped: extract.reason } : { cue: extract.cue }),
   })
-  clock.since = event.at
+  clock.began = event.at
   clock.heldInStep = 0
   const step = findStep(draft, context, extract.key)
   if (!step || extract.kind === 'stepSkipped') return
@@ -280,15 +243,33 @@ function react(
   ownBody: Reaction['body'],
   context: FoldContext,
 ): void {
-  const step = ownBody.key === null ? undefined : findStep(draft, context, ownBody.key)
-  const baseline = ownBody.region === null ? 0 : (context.baseline[ownBody.region] ?? 0)
-  const judgement = judge(ownBody, baseline, step?.technique)
+  const { key, region } = ownBody
+  const judgement = judge(ownBody, {
+    baseline: region === null ? 0 : (context.baseline[region] ?? 0),
+    readBare: region === null || (context.readBare?.includes(region) ?? true),
+    lying: lyingOn(draft, context, key, region),
+  })
   if (!judgement) return
   draft.reactions.push({ at: event.at, body: ownBody, judgement })
-  const { key, region } = ownBody
   if (judgement.act === 'endZone' && key !== null && region !== null)
     draft.endedZones[key] = [...new Set([...(draft.endedZones[key] ?? []), region])]
   if (judgement.act === 'stop') stop(draft, event.at, judgement.text, judgement.callHelp)
+}
+
+/** What is being done on a zone: the step at hand, and everything that still rests there. */
+function lyingOn(
+  draft: Draft,
+  context: FoldContext,
+  key: string | null,
+  region: RegionId | null,
+): TechniqueId[] {
+  const keys = draft.resting
+    .filter((one) => one.endedAt === undefined)
+    .filter((one) => region === null || one.regions.includes(region))
+    .map((one) => one.key)
+  return [...(key === null ? [] : [key]), ...keys].flatMap(
+    (own) => techniqueOf(draft, context, own) ?? [],
+  )
 }
 
 function stop(draft: Draft, at: number, reason: string, callHelp: boolean): void {

@@ -12,17 +12,21 @@ export interface Judgement {
   callHelp: boolean
 }
 
+/** A zone at the moment of a reaction. */
+export interface ZoneNow {
+  /** Redness of it when the treatment started. */
+  baseline: Grade
+  /** Whether that was read on bare skin. */
+  readBare: boolean
+  /** What is being done on it, and everything that rests there. */
+  lying: readonly TechniqueId[]
+}
+
 /**
  * What a reaction asks for. Redness (0–4) is held against the zone's baseline; sensation (0–10)
  * stands by itself.
- * @param baseline redness of that region when the treatment started
- * @param technique what is being done now, if anything
  */
-export function judge(
-  body: EventBody,
-  baseline: Grade,
-  technique: TechniqueId | undefined,
-): Judgement | undefined {
+export function judge(body: EventBody, zone: ZoneNow): Judgement | undefined {
   switch (body.kind) {
     case 'sign':
       return {
@@ -32,9 +36,9 @@ export function judge(
         callHelp: CALL_HELP.includes(body.sign),
       }
     case 'redness':
-      return judgeRedness(body, baseline, technique !== undefined && exfoliates(technique))
+      return judgeRedness(body, zone)
     case 'sensation':
-      return judgeSensation(body.grade)
+      return judgeSensation(body.grade, zone)
     default:
       return undefined
   }
@@ -49,25 +53,35 @@ const judged = (act: Judgement['act'], rule: StopRule, text: string): Judgement 
 
 function judgeRedness(
   { region, grade }: Extract<EventBody, { kind: 'redness' }>,
-  baseline: Grade,
-  exfoliating: boolean,
+  { baseline, readBare, lying }: ZoneNow,
 ): Judgement {
   const where = REGION_NAMES[region]
-  const { rednessHigh, rednessRise, exfoliationRise, tingle } = STOP_RULES
+  const { rednessHigh, rednessRise, exfoliationRise, rednessExpected, readItBare } = STOP_RULES
   if (grade >= rednessHigh.grade)
     return judged('stop', rednessHigh, `Redness ${grade} on the ${where}.`)
   if (grade >= baseline + rednessRise.grade)
     return judged('stop', rednessRise, `Redness ${baseline} → ${grade} on the ${where}.`)
-  if (exfoliating && grade >= baseline + exfoliationRise.grade)
+  if (lying.some(exfoliates) && grade >= baseline + exfoliationRise.grade)
     return judged('endZone', exfoliationRise, `Leave the ${where} now.`)
-  return judged('keep', tingle, 'Expected: go on.')
+  if (!readBare && grade > 0)
+    return judged(
+      'keep',
+      readItBare,
+      `The ${where} was read under make-up: read it bare, then judge.`,
+    )
+  if (grade <= baseline)
+    return judged('keep', rednessExpected, 'No redder than at the start: go on.')
+  return judged('keep', rednessExpected, 'Expected of this step: go on, look again in a minute.')
 }
 
-function judgeSensation(grade: number): Judgement {
-  const { sensationBurn, sensationSting, tingle } = STOP_RULES
+function judgeSensation(grade: number, { lying }: ZoneNow): Judgement {
+  const { sensationBurn, sensationSting, tingle, unexpected } = STOP_RULES
   if (grade >= sensationBurn.grade)
     return judged('stop', sensationBurn, `Sensation ${grade} of 10: off with cool water now.`)
   if (grade >= sensationSting.grade)
     return judged('shorten', sensationSting, 'Stinging: shorten, ask again in a minute.')
-  return judged('keep', tingle, 'Tingle is common: go on.')
+  if (grade === 0) return judged('keep', tingle, 'Nothing felt: go on.')
+  return lying.some(exfoliates)
+    ? judged('keep', tingle, 'Tingle is common with what works there: go on.')
+    : judged('keep', unexpected, 'Nothing there should tingle: ask where, look, ask again.')
 }

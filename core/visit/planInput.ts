@@ -168,10 +168,13 @@ export function currentReadings(bundle: Pick<VisitBundle, 'readings'>): Readings
 }
 
 export function foldContext(bundle: VisitBundle, input: PlanInput): FoldContext {
-  const start = bundle.readings.madeUp ?? {}
+  const { madeUp, bare } = bundle.readings
   const baseline: Partial<Record<RegionId, Grade>> = {}
+  const readBare: RegionId[] = []
   for (const region of REGION_IDS) {
-    const redness = readRegion(start, region).redness
+    const seen = readRegion(bare ?? {}, region).redness
+    if (seen !== undefined) readBare.push(region)
+    const redness = seen ?? readRegion(madeUp ?? {}, region).redness
     if (redness !== undefined) baseline[region] = redness
   }
   return {
@@ -183,5 +186,6 @@ export function foldContext(bundle: VisitBundle, input: PlanInput): FoldContext 
     confirmsOf: (step) =>
       confirmationsFor(TECHNIQUES[step.technique], input.verdict).map(({ rule }) => rule),
     baseline,
+    readBare,
   }
 }

@@ -53,11 +53,12 @@ export async function pastOf(
 
 export async function eventsOf(visitId: string): Promise<TreatmentEvent[]> {
   const rows = await database()
-    .select()
+    .select({ tap: visitEvents, by: staff.name })
     .from(visitEvents)
+    .innerJoin(staff, eq(staff.id, visitEvents.by))
     .where(eq(visitEvents.visitId, visitId))
     .orderBy(asc(visitEvents.at))
-  return rows.flatMap((row) =>
+  return rows.flatMap(({ tap: row, by }) =>
     row.body
       ? [
           {
@@ -67,6 +68,7 @@ export async function eventsOf(visitId: string): Promise<TreatmentEvent[]> {
             seq: row.seq,
             planVersion: row.planVersion,
             body: row.body,
+            by,
           },
         ]
       : [],

@@ -79,7 +79,16 @@ export const STOP_RULES = {
     STINGING_FROM,
     `A sensation of ${STINGING_FROM} or more is stinging: shorten, and ask again in a minute.`,
   ),
-  tingle: rule('keep-sensation', 'Tingle is common.'),
+  tingle: rule('keep-sensation', 'Tingle is common where something works.'),
+  unexpected: rule('ask-sensation', 'Tingle without anything that works there is asked about.'),
+  rednessExpected: rule(
+    'keep-redness',
+    'A faint pink of warmth and touch fades within half an hour.',
+  ),
+  readItBare: rule(
+    'read-bare-first',
+    'Redness is held against the bare reading, not the made-up one.',
+  ),
 } as const
 
 /** The scale of sensation in words, as the rules cut it. */

@@ -1,0 +1,27 @@
+import { TECHNIQUES, type TechniqueId } from '../catalogue/techniques/techniques'
+import { isMain } from '../catalogue/techniques/traits'
+import type { TreatmentEvent } from './events'
+import type { Breach, RoomState } from './roomState'
+
+/**
+ * What a tap does that the rules do not allow: a pass beyond the limit, or work after a stop that no
+ * calm plan has taken up again. Taking off and connecting are no work.
+ * @param technique of the step that the tap names
+ */
+export function breachesOf(
+  state: Pick<RoomState, 'done' | 'passes' | 'stopped' | 'replans'>,
+  { body, at, by }: TreatmentEvent,
+  technique: TechniqueId,
+): Breach[] {
+  if (body.kind !== 'stepDone' && body.kind !== 'passDone') return []
+  if (state.done.some((step) => step.key === body.key)) return []
+  const { passes, removes, connects } = TECHNIQUES[technique]
+  const works = !removes && connects === undefined && isMain(technique)
+  const out: Breach['what'][] = []
+  const { stopped } = state
+  if (stopped && works && !state.replans.some((replan) => replan.at >= stopped.at))
+    out.push('afterStop')
+  const before = body.kind === 'passDone' ? (state.passes[body.key]?.[body.region] ?? 0) : 0
+  if (body.kind === 'passDone' && passes && before >= passes.limit) out.push('passOver')
+  return out.map((what) => ({ at, key: body.key, what, ...(by === undefined ? {} : { by }) }))
+}
