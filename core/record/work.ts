@@ -7,6 +7,8 @@ import { REGION_IDS, type RegionId } from '../face/zones'
 import type { Taken } from '../load/rest'
 import type { PlanInput } from '../planning/input'
 import type { RoomState } from '../treatment/fold'
+import { loadsDone } from './doneLoads'
+import { rushedThrough } from './rushed'
 import { trace } from '../planning/steps/trace'
 
 /**
@@ -33,8 +35,8 @@ export function takenOf({ stopped, contraActions, reactions }: RoomState): Taken
   return stopped !== undefined || contraActions.length > 0 || felt ? 'badly' : 'well'
 }
 
-export function workOf(input: PlanInput, done: readonly PlanStep[], taken: Taken): SealedWork {
-  const walked = trace(input, done)
+/** @param done the planned steps that were done */
+export function workOf(input: PlanInput, done: readonly PlanStep[], state: RoomState): SealedWork {
   const strong = done.filter((step) => TECHNIQUES[step.technique].families.length > 0)
   // What asks for rest later is remembered with its zones; the label names only what takes
   // something off.
@@ -47,11 +49,11 @@ export function workOf(input: PlanInput, done: readonly PlanStep[], taken: Taken
     (step) =>
       exfoliates(step.technique) || TECHNIQUES[step.technique].families.includes('highFrequency'),
   )
+  const poured = rushedThrough(state, done)
+    ? loadsPlanned(input, done)
+    : loadsDone(input, done, state)
   const loads: Partial<Record<RegionId, number>> = {}
-  for (const region of REGION_IDS) {
-    const added = walked.totals[region] - input.residual[region]
-    if (added > 0) loads[region] = added
-  }
+  for (const region of REGION_IDS) if (poured[region] > 0) loads[region] = poured[region]
   return {
     families: [...new Set(strong.flatMap((step) => TECHNIQUES[step.technique].families))],
     regions: REGION_IDS.filter((region) => resting.some((step) => step.regions.includes(region))),
@@ -61,6 +63,14 @@ export function workOf(input: PlanInput, done: readonly PlanStep[], taken: Taken
         ? worked.map((step) => shortName(step.technique).toLowerCase()).join(', ')
         : 'gentle facial',
     techniques: [...new Set(done.map((step) => step.technique))],
-    taken,
+    taken: takenOf(state),
   }
+}
+
+/** Where nobody timed it, what was planned is the careful end. */
+function loadsPlanned(input: PlanInput, done: readonly PlanStep[]): Record<RegionId, number> {
+  const { totals } = trace(input, done)
+  return Object.fromEntries(
+    REGION_IDS.map((region) => [region, totals[region] - input.residual[region]]),
+  ) as Record<RegionId, number>
 }

@@ -3,7 +3,7 @@ import { aftercareCard, type AftercareLine } from '../aftercare/card'
 import type { PlanStep } from '../catalogue/techniques/step'
 import { buildRecord, type RecordDraft } from '../record/build'
 import type { Json } from '../record/canonical'
-import { takenOf, workOf } from '../record/work'
+import { workOf } from '../record/work'
 import type { PlanInput } from '../planning/input'
 import { fold, type RoomState } from '../treatment/fold'
 import { standingHere } from './ready'
@@ -38,7 +38,7 @@ export function recordParts(bundle: VisitBundle, text: string): { name: string; 
     part('treatment', treatmentPart(bundle, state, input)),
     part('aftercare', aftercare),
     { name: 'notes', content: text },
-    part('work', workOf(input, done, takenOf(state))),
+    part('work', workOf(input, done, state)),
   ]
 }
 

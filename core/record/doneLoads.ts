@@ -1,0 +1,81 @@
+import { TECHNIQUES } from '../catalogue/techniques/techniques'
+import type { PlanStep } from '../catalogue/techniques/step'
+import { freeAcidOf } from '../dosing/freeAcid'
+import { REGION_IDS, type RegionId } from '../face/zones'
+import { HEATED, loadOn } from '../load/loads'
+import type { PlanInput } from '../planning/input'
+import { applyTechnique, passTime, startSurface } from '../surface/surface'
+import type { DoneStep, RoomState } from '../treatment/roomState'
+import { nearestTick, toTicks } from '../units'
+
+const MINUTE_MS = 60_000
+const ticksOf = (ms: number): number => toTicks(nearestTick(Math.max(0, ms) / MINUTE_MS))
+
+type Room = Pick<
+  RoomState,
+  'done' | 'resting' | 'passes' | 'settings' | 'products' | 'reactions' | 'finishedAt'
+>
+
+/**
+ * What the visit asked of each region as it was done, hundredths on the house scale: minutes on the
+ * clock with holds taken out, passes as tapped, the setting and the bottle in use, what rested until
+ * it came off, and a zone that was ended only until then.
+ * @param steps the planned steps that were done
+ */
+export function loadsDone(
+  { madeUp, shelf }: Pick<PlanInput, 'madeUp' | 'shelf'>,
+  steps: readonly PlanStep[],
+  state: Room,
+): Record<RegionId, number> {
+  const totals = Object.fromEntries(REGION_IDS.map((region) => [region, 0])) as Record<
+    RegionId,
+    number
+  >
+  const acidIn = (productId: string | undefined): number => {
+    const bottle = shelf.find(({ product }) => product.id === productId)?.product
+    return bottle ? freeAcidOf(bottle) : 0
+  }
+  let surface = startSurface(madeUp)
+  for (const done of state.done) {
+    const step = steps.find((own) => own.key === done.key)
+    if (!step || done.skipped !== undefined) continue
+    const technique = TECHNIQUES[step.technique]
+    for (const region of step.regions)
+      totals[region] += loadOn(
+        region,
+        technique,
+        {
+          ...timesOn(region, done, state),
+          passes: state.passes[step.key] ? passesOn(region, step, state) : (step.passes ?? 0),
+          freeAcid: acidIn(state.products[step.key]?.productId ?? step.productId),
+          setting: state.settings[step.key] ?? step.setting ?? technique.setting?.start ?? 0,
+        },
+        surface[region].warmth === 'warm' ? HEATED : 100,
+      )
+    const hands = ticksOf(done.endedAt - done.beganAt - done.heldMs)
+    surface = applyTechnique(surface, technique, step.regions, hands)
+    surface = passTime(surface, ticksOf(done.heldMs))
+  }
+  return totals
+}
+
+const passesOn = (region: RegionId, { key }: PlanStep, { passes }: Room): number =>
+  passes[key]?.[region] ?? 0
+
+/** Minutes of hands and of rest on one region; a zone that was ended has them until then. */
+function timesOn(region: RegionId, { key, beganAt, endedAt, heldMs }: DoneStep, state: Room) {
+  const ended = state.reactions.find(
+    ({ body, judgement }) =>
+      judgement.act === 'endZone' && body.key === key && body.region === region,
+  )?.at
+  const rest = state.resting.find((own) => own.key === key)
+  const until = Math.min(
+    rest?.endedAt ?? state.finishedAt ?? rest?.since ?? endedAt,
+    ended ?? Number.POSITIVE_INFINITY,
+  )
+  const handsUntil = Math.min(endedAt, ended ?? Number.POSITIVE_INFINITY)
+  return {
+    handsMinutes: nearestTick(Math.max(0, handsUntil - beganAt - heldMs) / MINUTE_MS),
+    dwellMinutes: rest ? nearestTick(Math.max(0, until - rest.since) / MINUTE_MS) : 0,
+  }
+}

@@ -1,0 +1,28 @@
+import type { PlanStep } from '../catalogue/techniques/step'
+import type { DoneStep, RoomState } from '../treatment/roomState'
+
+const MINUTE_MS = 60_000
+/** Done in less than this share of its planned minutes, a visit was tapped, not timed. */
+const LEAST_SHARE = 1 / 4
+
+const handsMs = ({ endedAt, beganAt, heldMs }: DoneStep): number => endedAt - beganAt - heldMs
+
+/**
+ * Whether a visit was tapped through rather than timed: then its minutes say nothing of what was
+ * done. Undefined where it was timed.
+ * @returns the minutes on the clock and those planned for the same steps
+ */
+export function rushedThrough(
+  { done }: Pick<RoomState, 'done'>,
+  steps: readonly PlanStep[],
+): { clock: number; planned: number } | undefined {
+  let clock = 0
+  let planned = 0
+  for (const own of done) {
+    const step = steps.find((one) => one.key === own.key)
+    if (!step || own.skipped !== undefined) continue
+    clock += handsMs(own) / MINUTE_MS
+    planned += step.minutes
+  }
+  return planned > 0 && clock < planned * LEAST_SHARE ? { clock, planned } : undefined
+}
