@@ -4,6 +4,7 @@ import { freeAcidOf } from '../dosing/freeAcid'
 import { REGION_IDS, type RegionId } from '../face/zones'
 import { HEATED, loadOn } from '../load/loads'
 import type { PlanInput } from '../planning/input'
+import { trace } from '../planning/steps/trace'
 import { applyTechnique, passTime, startSurface } from '../surface/surface'
 import type { DoneStep, RoomState } from '../treatment/roomState'
 import { nearestTick, toTicks } from '../units'
@@ -78,4 +79,31 @@ function timesOn(region: RegionId, { key, beganAt, endedAt, heldMs }: DoneStep, 
     handsMinutes: nearestTick(Math.max(0, handsUntil - beganAt - heldMs) / MINUTE_MS),
     dwellMinutes: rest ? nearestTick(Math.max(0, until - rest.since) / MINUTE_MS) : 0,
   }
+}
+
+/** What these steps ask as planned; where nobody timed them it is the careful end. */
+export function loadsPlanned(
+  input: PlanInput,
+  done: readonly PlanStep[],
+): Record<RegionId, number> {
+  const { totals } = trace(input, done)
+  return Object.fromEntries(
+    REGION_IDS.map((region) => [region, totals[region] - input.residual[region]]),
+  ) as Record<RegionId, number>
+}
+
+/**
+ * What each region carries in the middle of a visit, less what its done steps are taken to have
+ * asked as planned: with them it comes to what they asked as done.
+ */
+export function residualAsDone(
+  input: PlanInput,
+  steps: readonly PlanStep[],
+  state: Room,
+): Record<RegionId, number> {
+  const asDone = loadsDone(input, steps, state)
+  const planned = loadsPlanned(input, steps)
+  return Object.fromEntries(
+    REGION_IDS.map((region) => [region, input.residual[region] + asDone[region] - planned[region]]),
+  ) as Record<RegionId, number>
 }

@@ -7,9 +7,8 @@ import { REGION_IDS, type RegionId } from '../face/zones'
 import type { Taken } from '../load/rest'
 import type { PlanInput } from '../planning/input'
 import type { RoomState } from '../treatment/fold'
-import { loadsDone } from './doneLoads'
+import { loadsDone, loadsPlanned } from './doneLoads'
 import { rushedThrough } from './rushed'
-import { trace } from '../planning/steps/trace'
 
 /**
  * What a visit asked of the skin: kept with its record, so that later visits can reckon with it.
@@ -65,12 +64,4 @@ export function workOf(input: PlanInput, done: readonly PlanStep[], state: RoomS
     techniques: [...new Set(done.map((step) => step.technique))],
     taken: takenOf(state),
   }
-}
-
-/** Where nobody timed it, what was planned is the careful end. */
-function loadsPlanned(input: PlanInput, done: readonly PlanStep[]): Record<RegionId, number> {
-  const { totals } = trace(input, done)
-  return Object.fromEntries(
-    REGION_IDS.map((region) => [region, totals[region] - input.residual[region]]),
-  ) as Record<RegionId, number>
 }

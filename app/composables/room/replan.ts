@@ -1,6 +1,8 @@
 import type { ComputedRef, Ref } from 'vue'
 import type { PlanStep } from '#core/catalogue/techniques/step'
 import { planAfterStop } from '#core/planning/answer/stopPlan'
+import { untouchable } from '#core/planning/answer/replan'
+import { residualAsDone } from '#core/record/doneLoads'
 import type { PlanInput } from '#core/planning/input'
 import { diffPlans, type StepChange } from '#core/planning/steps/edit'
 import type { Readings } from '#core/skin/readings'
@@ -41,7 +43,16 @@ export function useReplan({ state, steps, input, tap, trouble }: Room) {
       const slotMinutes = nearestTick(plannedMinutes(done) + minutesLeft)
       // A second look takes away; it does not chase what it finds elsewhere.
       const more = { slotMinutes, within: steps.value, ...(readings ? { readings } : {}) }
-      const plan = await proposeAside(toPlanInput(visit.bundle, more), done)
+      const asked = toPlanInput(visit.bundle, more)
+      const resting = state.value.resting.filter((one) => one.endedAt === undefined)
+      const plan = await proposeAside(
+        { ...asked, residual: residualAsDone(asked, done, state.value) },
+        untouchable(
+          steps.value,
+          done,
+          resting.map((one) => one.key),
+        ),
+      )
       if (plan.failed) {
         trouble.value = plan.failed.text
         return

@@ -2,7 +2,7 @@ import { REGION_IDS, type RegionId } from '../../face/zones'
 import type { Option, PlanCase, SolveFrom } from '../question/planCase'
 import { worth, type Label } from './labels'
 import type { Way } from './layers'
-import { placed, type PlacedMove } from './transitions'
+import { placed, transitions, type PlacedMove } from './transitions'
 
 export interface Solution {
   moves: readonly PlacedMove[]
@@ -34,7 +34,7 @@ export function toSolution(
     })
   const chosen: Option[] = chain.flatMap((way) => way.option ?? [])
   return {
-    moves: chain.flatMap((way) => (way.option && way.move ? placed(way.option, way.move) : [])),
+    moves: written(planCase, start, chosen),
     options: chosen.map((option) => option.id),
     chosen: chain.map((way) => way.option?.id ?? ''),
     value: worth(planCase, label.effects, label.taste),
@@ -44,4 +44,19 @@ export function toSolution(
     loads,
     labels,
   }
+}
+
+/**
+ * The options with their connecting steps as the skin really is: ways between states that count as
+ * one take as long and load as much, but what connects may differ.
+ */
+function written(planCase: PlanCase, start: SolveFrom, chosen: readonly Option[]): PlacedMove[] {
+  const table = transitions(planCase.unavailable)
+  let surface = table.intern(start.surface)
+  return chosen.flatMap((option) => {
+    const move = table.step(option, surface)
+    if (!move) throw new Error(`${option.id} cannot stand where it was planned`)
+    surface = move.surface
+    return placed(option, move)
+  })
 }

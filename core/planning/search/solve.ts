@@ -14,7 +14,7 @@ import { toSolution, type Solution } from './solution'
  * even the easier question (`Relaxed`) does not lift it there.
  * Ties: least cost, then fewest idle ticks, then smallest option ids.
  * @param widths how many labels each pass keeps; the plan does not hang on it, only the time
- * @returns undefined when the floor itself does not fit.
+ * @returns undefined when the floor itself does not fit, or what is done already takes longer.
  */
 export function solve(
   planCase: PlanCase,
@@ -22,6 +22,7 @@ export function solve(
   from?: SolveFrom,
   widths: readonly number[] = WIDTHS,
 ): Solution | undefined {
+  if (from && from.ticks > slotTicks) return undefined
   const net = layersOf(planCase, slotTicks, from)
   const { start } = net
   const exfoliationLimit = Math.max(0, planCase.maxExfoliations - start.exfoliations)

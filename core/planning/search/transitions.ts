@@ -159,6 +159,11 @@ export class Transitions {
     return set
   }
 
+  /** What one option does from one surface; null where it cannot stand there. */
+  step(option: Option, surface: number): Transition | null {
+    return this.one(this.row(option), surface)
+  }
+
   /** What each option of a stage does from one surface, in their order. */
   from(set: RowSet, surface: number): Reached {
     let found = set.known.get(surface)

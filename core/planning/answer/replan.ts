@@ -1,0 +1,44 @@
+import type { PlanStep } from '../../catalogue/techniques/step'
+import { TECHNIQUES } from '../../catalogue/techniques/techniques'
+import { removalMinutes, removalOf, takesOff } from '../../timing/removal'
+import { freshKey } from '../steps/edit'
+
+/**
+ * What of a running plan a new one may not touch: what is done, and the steps still to come until
+ * everything that rests on the skin has come off its own way. Nothing goes over what rests, and
+ * nothing takes it off before its time.
+ * @param plan the plan that runs
+ * @param done steps of it that were done
+ * @param resting keys of what lies on the skin now
+ */
+export function untouchable(
+  plan: readonly PlanStep[],
+  done: readonly PlanStep[],
+  resting: readonly string[],
+): PlanStep[] {
+  const ended = new Set(done.map((step) => step.key))
+  const coming = plan.filter((step) => !ended.has(step.key))
+  const laid = done.filter((step) => resting.includes(step.key))
+  const offAt = laid.map((step) => coming.findIndex((later) => lifts(later, step)))
+  const kept: PlanStep[] = [...done, ...coming.slice(0, Math.max(-1, ...offAt) + 1)]
+  laid.forEach((step, i) => {
+    if (offAt[i] === -1) kept.push(removal(step, kept))
+  })
+  return kept
+}
+
+const lifts = (later: PlanStep, step: PlanStep): boolean =>
+  takesOff(later.technique, step.technique) &&
+  later.regions.some((region) => step.regions.includes(region))
+
+/** What takes a step's product off, where no step of the plan does. */
+function removal({ technique, regions }: PlanStep, steps: readonly PlanStep[]): PlanStep {
+  const off = removalOf(technique)
+  return {
+    key: freshKey(steps, off),
+    technique: off,
+    minutes: removalMinutes(technique, regions),
+    regions,
+    why: [{ rule: 'rests', text: `takes off: ${TECHNIQUES[technique].name.toLowerCase()}` }],
+  }
+}
