@@ -5,7 +5,6 @@ import type { TechniqueId } from '../catalogue/techniques/techniques'
 import { GROUPS } from '../face/regions'
 import { diaryConflicts, type Booking } from './diary'
 import { dwellWindow, schedule } from './schedule'
-import { stagger, type MaskTask } from './stagger'
 import { minutes } from '../units'
 
 const step = (technique: TechniqueId, took: number, regions = GROUPS.tZone): PlanStep => ({
@@ -37,92 +36,6 @@ describe('schedule', () => {
     expect(
       schedule([step('clay', 2), step('stay', 3, [])], (step) => dwellWindow(step, calm)),
     ).toMatchObject({ idle: 3, resting: [{ removed: false, end: 5 }] })
-  })
-})
-
-/** Every order and every whole free time, tried one by one: slow and plain. */
-function enumerate(tasks: MaskTask[]): number | undefined {
-  const orders = permute(tasks)
-  let best: number | undefined
-  for (const on of orders)
-    for (const off of orders)
-      for (let free = 0; free <= 60; free++) {
-        let clock = 0
-        const onAt = new Map<string, number>()
-        for (const task of on) {
-          clock += task.on
-          onAt.set(task.id, clock)
-        }
-        clock += free
-        let ok = true
-        for (const task of off) {
-          const dwell = clock - (onAt.get(task.id) ?? 0)
-          if (dwell < task.earliest || dwell > task.latest) ok = false
-          clock += task.off
-        }
-        if (ok && (best === undefined || clock < best)) best = clock
-      }
-  return best
-}
-const permute = <T>(xs: T[]): T[][] =>
-  xs.length < 2
-    ? [xs]
-    : xs.flatMap((other, i) =>
-        permute([...xs.slice(0, i), ...xs.slice(i + 1)]).map((order) => [other, ...order]),
-      )
-
-describe('masks side by side', () => {
-  const task = fc.record({
-    on: fc.integer({ min: 1, max: 4 }),
-    off: fc.integer({ min: 1, max: 4 }),
-    earliest: fc.integer({ min: 2, max: 20 }),
-    room: fc.integer({ min: 0, max: 12 }),
-  })
-  it('is as short as trying every order and every wait', () => {
-    let impossible = 0
-    fc.assert(
-      fc.property(fc.array(task, { minLength: 1, maxLength: 3 }), (list) => {
-        const tasks = list.map((drawn, i): MaskTask => ({
-          id: `m${i}`,
-          on: drawn.on,
-          off: drawn.off,
-          earliest: drawn.earliest,
-          latest: drawn.earliest + drawn.room,
-        }))
-        const found = stagger(tasks)
-        if (!found) impossible++
-        expect(found?.length).toBe(enumerate(tasks))
-        for (const task of tasks)
-          if (found) {
-            expect(found.dwell[task.id]).toBeGreaterThanOrEqual(task.earliest)
-            expect(found.dwell[task.id]).toBeLessThanOrEqual(task.latest)
-          }
-      }),
-      { numRuns: 150 },
-    )
-    expect(impossible).toBeGreaterThan(0)
-  })
-  it('does not depend on the order of the list', () => {
-    fc.assert(
-      fc.property(fc.array(task, { minLength: 2, maxLength: 4 }), (list) => {
-        const tasks = list.map((drawn, i): MaskTask => ({
-          id: `m${i}`,
-          on: drawn.on,
-          off: drawn.off,
-          earliest: drawn.earliest,
-          latest: drawn.earliest + drawn.room,
-        }))
-        expect(stagger([...tasks].reverse())).toEqual(stagger(tasks))
-      }),
-      { numRuns: 60 },
-    )
-  })
-  it('refuses an empty window and a fifth mask', () => {
-    const one = { id: 'a', on: 1, off: 1, earliest: 5, latest: 4 }
-    expect(() => stagger([one])).toThrow(RangeError)
-    expect(() =>
-      stagger(Array.from({ length: 5 }, (_, i) => ({ ...one, id: String(i), latest: 9 }))),
-    ).toThrow(RangeError)
   })
 })
 

@@ -7,7 +7,7 @@ import { stagger, type MaskTask, type Stagger } from '../../timing/stagger'
 import { fromTicks, toTicks, minutes } from '../../units'
 import { shortDwell } from '../today/adapt'
 import type { Allowance } from '../today/allowed'
-import { fillersFor, plus } from './fillers'
+import { fillersFor, plus, STAY } from './fillers'
 import { bottles } from './bottles'
 import type { OptionMaker, Traits } from './options'
 import { marksOf, type Move, type Option } from './planCase'
@@ -34,10 +34,10 @@ interface Laid {
   shortEnd: number
 }
 
-/** A way of laying: the moves that put everything on, with its traits. */
+/** A way of laying: what hands do for each action of the stagger, with its traits. */
 interface Laying {
   calm: boolean
-  moves: readonly Move[]
+  /** By action. */ moves: readonly (readonly Move[])[]
   traits: Traits
 }
 
@@ -92,9 +92,8 @@ export class BlockMaker {
       list.reduce((sum, allowance) => sum + allowance.favour, 0) +
       Math.max(0, ...list.map((allowance) => allowance.favourLayout[layout.layout] ?? 0))
     const layings = this.layings(resting, best, layout.layout)
-    const takenOff = best.offOrder.flatMap((id) => removalMove(resting, id))
     return this.lengths(resting, best).flatMap((extra) =>
-      this.lasting(resting, best, extra, { name, layout, layings, takenOff, favour }),
+      this.lasting(resting, best, extra, { name, layout, layings, favour }),
     )
   }
 
@@ -135,6 +134,8 @@ export class BlockMaker {
    * @returns ticks beyond the shortest
    */
   private lengths(masks: readonly Laid[], best: Stagger): number[] {
+    // Longer only where everything lies at once: then one wait lengthens every dwell alike.
+    if (!lieTogether(best)) return [0]
     const rests = (mask: Laid) => best.dwell[mask.task.id] ?? 0
     const slack = Math.min(...masks.map((mask) => mask.task.latest - rests(mask)))
     const beyond = masks.flatMap((mask) => mask.ends.map((end) => end - rests(mask)))
@@ -154,17 +155,22 @@ export class BlockMaker {
     const main = masks.map((mask) => mask.allowance.technique.id)
     const needsCalm = masks.some((mask) => bottles(mask.allowance).length > 1)
     return (needsCalm ? [false, true] : [false]).map((calm) => {
-      const moves = best.onOrder.flatMap((id): Move[] => {
-        const mask = masks.find((one) => one.task.id === id)
-        if (!mask) return []
-        const own = bottles(mask.allowance)
-        const bottle = own[calm ? own.length - 1 : 0] ?? {}
-        const mixing = mask.before.reduce((sum, move) => sum + toTicks(move.minutes), 0)
-        const on = fromTicks(mask.task.on - mixing)
-        return [...mask.before, this.make.move(mask.allowance, mask.regions, on, bottle)]
-      })
-      return { calm, moves, traits: this.make.traits(main, moves, layout) }
+      const moves = best.actions.map((action) =>
+        action.do === 'on' ? this.puttingOn(masks, action.id, calm) : removalMove(masks, action.id),
+      )
+      const traits = this.make.traits(main, moves.flat(), layout)
+      return { calm, moves, traits }
     })
+  }
+
+  private puttingOn(masks: readonly Laid[], id: string, calm: boolean): Move[] {
+    const mask = masks.find((one) => one.task.id === id)
+    if (!mask) return []
+    const own = bottles(mask.allowance)
+    const bottle = own[calm ? own.length - 1 : 0] ?? {}
+    const mixing = mask.before.reduce((sum, move) => sum + toTicks(move.minutes), 0)
+    const on = fromTicks(mask.task.on - mixing)
+    return [...mask.before, this.make.move(mask.allowance, mask.regions, on, bottle)]
   }
 
   /** The block at one length, with each filler that its hands-free interval is long enough for. */
@@ -176,7 +182,6 @@ export class BlockMaker {
       name: string
       layout: Layout
       layings: readonly Laying[]
-      takenOff: readonly Move[]
       favour: number
     },
   ): Option[] {
@@ -191,7 +196,9 @@ export class BlockMaker {
         plus,
         make.aims.map(() => 0),
       )
-    const free = fromTicks(best.handsFree + extra)
+    const main = freePlace(best)
+    const free = fromTicks((best.actions[main]?.wait ?? 0) + extra)
+    const idle = best.actions.reduce((sum, { wait }, i) => sum + (i === main ? 0 : wait), 0)
     const fillers = fillersFor(
       make,
       masks.map((mask) => mask.allowance),
@@ -201,25 +208,43 @@ export class BlockMaker {
     const full = isFull(masks, best, extra) ? marksOf(['fullDwell']) : 0
     return block.layings.flatMap(({ calm, moves, traits: own }) => {
       const traits = { ...own, marks: own.marks | full }
-      const laid = moves.map((move): Move =>
-        best.dwell[move.technique] === undefined
-          ? move
-          : { ...move, dwell: minutesOf(move.technique) },
-      )
+      const laid = (place: number): Move[] =>
+        (moves[place] ?? []).map((move) =>
+          best.dwell[move.technique] === undefined
+            ? move
+            : { ...move, dwell: minutesOf(move.technique) },
+        )
       const id = `${block.name}:${block.layout.id}${calm ? ':calm' : ''}:${extra}`
       return fillers.map((filler) =>
         make.option(
           `${id}:${filler.name}`,
           traits,
-          [...laid, ...filler.moves, ...block.takenOff],
+          best.actions.flatMap((action, place) => [
+            ...(place === main ? filler.moves : waitMove(action.wait)),
+            ...laid(place),
+          ]),
           filler.effects,
-          filler.idle,
+          filler.idle + idle,
           block.favour + filler.liking,
         ),
       )
     })
   }
 }
+
+/** Whether everything is on before the first comes off. */
+const lieTogether = ({ actions }: Stagger): boolean =>
+  actions.slice(0, actions.length / 2).every((action) => action.do === 'on')
+
+/**
+ * Before which action hands are free for something else: before the first off where all lie
+ * together, for there a longer rest would be; else in the longest wait.
+ */
+const freePlace = (best: Stagger): number =>
+  lieTogether(best) ? best.actions.findIndex((action) => action.do === 'off') : best.freeAt
+
+const waitMove = (ticks: number): Move[] =>
+  ticks > 0 ? [{ technique: STAY, regions: [], minutes: fromTicks(ticks) }] : []
 
 /** Whether something rests longer than it may where something was taken off before. */
 const isFull = (masks: readonly Laid[], best: Stagger, extra: number): boolean =>

@@ -15,7 +15,7 @@ export interface Filler {
 }
 
 /** The waiting by the client that fills what nothing else fills. */
-const STAY: TechniqueId = 'stay'
+export const STAY: TechniqueId = 'stay'
 /** The minutes of hands, arms or shoulders that count as the whole of it. */
 const WHOLE_MINUTES = 10
 
