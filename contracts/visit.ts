@@ -184,16 +184,15 @@ const letIn: Exclude<EventKind, z.infer<typeof eventBody>['kind']> extends never
 void letIn
 export const treatmentEvent = z.strictObject({
   id,
-  at: z
-    .int('whole milliseconds')
-    .min(1_600_000_000_000, 'after 2020')
-    .max(4_000_000_000_000, 'before 2096'),
+  at: moment,
   deviceId: z.string().regex(/^[0-9a-f-]{8,36}$/, 'a device id'),
   seq: z.int().min(0).max(1_000_000),
   planVersion: z.int().min(1).max(99),
   body: eventBody,
 })
 export const eventsPost = z.strictObject({
+  /** What the device's clock says as it sends, so that a clock that is off is put right. */
+  sentAt: moment.optional(),
   events: z.array(treatmentEvent).min(1).max(200, 'at most 200 taps at once'),
 })
 

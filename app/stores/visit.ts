@@ -11,8 +11,17 @@ export const useVisit = defineStore('visit', () => {
   const bundle = ref<VisitBundle | null>(null)
   const api = useApi()
 
+  /** The house's clock less this device's, milliseconds: measured whenever a reply says its time. */
+  const clockOffset = ref(0)
+  /** @param askedAt when the question went out, by this device's clock */
+  function measureClock(houseNow: number, askedAt: number) {
+    clockOffset.value = Math.round(houseNow - (askedAt + Date.now()) / 2)
+  }
+
   async function load(id: string) {
+    const askedAt = Date.now()
     bundle.value = await api<VisitBundle>(`/api/visits/${id}`)
+    measureClock(bundle.value.now, askedAt)
   }
   async function reload() {
     if (bundle.value) await load(bundle.value.visit.id)
@@ -34,5 +43,16 @@ export const useVisit = defineStore('visit', () => {
     await send('', 'PATCH', { version: ownBundle.visit.version, ...patch })
     await reload()
   }
-  return { bundle, input, draft, open, load, reload, send, change }
+  return {
+    bundle,
+    input,
+    draft,
+    open,
+    clockOffset,
+    measureClock,
+    load,
+    reload,
+    send,
+    change,
+  }
 })

@@ -28,24 +28,33 @@ describe('aftercare card', () => {
       expect(endsWithDay(1000 * hour + hours * hour, 1000 * hour)).toBe(true)
   })
   it('asks for the plainest care after a stop', () => {
-    expect(topic(aftercareCard(['milk'], true, 0), 'products')?.rule).toBe('stopped-products')
+    const rules = aftercareCard(['milk'], true, 0).map((line) => line.rule)
+    expect(rules).toContain('stopped-products')
   })
-  it('never asks for less after more was done', () => {
+  it('never asks for less after more was done: each part as long as before, or longer', () => {
+    const asked = (lines: ReturnType<typeof aftercareCard>) => {
+      const until = new Map<string, number>()
+      for (const line of lines)
+        for (const part of AFTERCARE.find((row) => row.id === line.rule)?.asks ?? [])
+          until.set(part, Math.max(until.get(part) ?? 0, line.until))
+      return until
+    }
+    const some = fc.subarray([...TECHNIQUE_IDS])
     fc.assert(
-      fc.property(
-        fc.subarray([...TECHNIQUE_IDS]),
-        fc.subarray([...TECHNIQUE_IDS]),
-        fc.boolean(),
-        (one, other, stopped) => {
-          const less = aftercareCard(one, stopped, 0)
-          const more = aftercareCard([...one, ...other], stopped, 0)
-          for (const aftercareLine of less)
-            expect(topic(more, aftercareLine.topic)?.until).toBeGreaterThanOrEqual(
-              aftercareLine.until,
-            )
-        },
-      ),
+      fc.property(some, some, fc.boolean(), (one, other, stopped) => {
+        const less = asked(aftercareCard(one, stopped, 0))
+        const more = asked(aftercareCard([...one, ...other], stopped, 0))
+        for (const [part, until] of less)
+          expect(more.get(part) ?? 0, part).toBeGreaterThanOrEqual(until)
+      }),
     )
+  })
+  it('keeps the shorter but stricter line beside the longer one', () => {
+    const rules = aftercareCard(['tip', 'acidMask'], false, 0).map((line) => line.rule)
+    expect(rules).toEqual(expect.arrayContaining(['sun-tip', 'sun-acid']))
+    const fresh = aftercareCard(['tip'], false, 0).filter((line) => line.topic === 'products')
+    expect(fresh.map((line) => line.rule)).toEqual(['products-tip', 'products-calm'])
+    expect(rules).not.toContain('sun-any')
   })
   it('has a case for every row, and misses it when the row is gone', () => {
     for (const row of AFTERCARE) {

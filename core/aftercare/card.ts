@@ -16,8 +16,8 @@ export interface AftercareLine {
 }
 
 /**
- * What the client does at home, from what was really done: of each topic the row that lasts
- * longest, with its end.
+ * What the client does at home, from what was really done: every row that fits, less those of which
+ * another asks all, for as long; each with its end.
  * @param done techniques done and not skipped
  * @param endedAt milliseconds since 1970 at the end of the visit
  */
@@ -34,26 +34,36 @@ export function aftercareCard(
       : aftercare.after === 'stopped'
         ? stopped
         : aftercare.after.some((family) => families.has(family))
-  return TOPIC_IDS.flatMap((topic) => {
-    const strictest = rows
-      .filter((row) => row.topic === topic && fits(row))
-      .sort((one, other) => other.hours - one.hours)[0]
-    return strictest
-      ? [
-          {
-            topic,
-            sentence: strictest.sentence,
-            why: strictest.why,
-            rule: strictest.id,
-            until: endedAt + strictest.hours * 3_600_000,
-          },
-        ]
-      : []
-  })
+  const fitting = rows.filter(fits)
+  return TOPIC_IDS.flatMap((topic) =>
+    fitting
+      .filter((row) => row.topic === topic && !fitting.some((other) => goesFor(other, row, rows)))
+      .sort((one, other) => one.hours - other.hours)
+      .map(({ sentence, why, id, hours }) => ({
+        topic,
+        sentence,
+        why,
+        rule: id,
+        until: endedAt + hours * HOUR_MS,
+      })),
+  )
 }
+const HOUR_MS = 3_600_000
+
+/** Whether one row asks all that another does, for as long; of two alike the earlier row. */
+function goesFor(one: AftercareRow, other: AftercareRow, rows: readonly AftercareRow[]): boolean {
+  if (one === other || one.hours < other.hours || !asksAll(one, other)) return false
+  const alike = one.hours === other.hours && asksAll(other, one)
+  return !alike || rows.indexOf(one) < rows.indexOf(other)
+}
+const asksAll = (one: AftercareRow, other: AftercareRow): boolean =>
+  other.asks.every(
+    (part) =>
+      one.asks.includes(part) || (one.asks.includes('everything') && other.topic === one.topic),
+  )
 
 /** A rest at least so long is one of days: it ends with its day, a shorter one at its hour. */
 const DAYS_FROM_HOURS = 40
 /** Whether a line ends with its day, or at an hour. @param endedAt end of the visit, both in ms */
 export const endsWithDay = (until: number, endedAt: number): boolean =>
-  until - endedAt > DAYS_FROM_HOURS * 3_600_000
+  until - endedAt > DAYS_FROM_HOURS * HOUR_MS

@@ -6,7 +6,7 @@ import { fold } from '#core/treatment/fold'
 import { foldContext, toPlanInput } from '#core/visit/planInput'
 import { addDays } from '#core/screening/days'
 import { followUps, visitEvents, visits } from '#db/schema'
-import { refused } from '../problem/problem'
+import { ProblemError, refused } from '../problem/problem'
 import type { Visit } from './access'
 import { eventsOf } from './past'
 import { readBundle } from './bundle'
@@ -15,14 +15,42 @@ import type { Staff } from './session'
 
 type Tap = z.infer<typeof treatmentEvent>
 
+/** A device whose clock differs by no more is taken at its word. */
+const SKEW_MS = 2000
+/** Later than this no tap can have been made. */
+const AHEAD_MS = 60_000
+
+/**
+ * Taps by the house's clock: what a device calls now is held against the moment its taps arrive, and
+ * every one of them is moved by the difference.
+ * @throws ProblemError 422 for a tap that is still to come
+ */
+function byTheHouse(taps: readonly Tap[], sentAt: number | undefined): Tap[] {
+  const now = Date.now()
+  const skew = sentAt === undefined ? 0 : now - sentAt
+  const off = Math.abs(skew) > SKEW_MS ? skew : 0
+  const late = taps.find((tap) => tap.at + off > now + AHEAD_MS)
+  if (late)
+    throw new ProblemError(422, 'Not yet', 'A tap lies in the future: look at the clock.', [
+      { field: 'events', given: String(late.at), allowed: 'a moment that has been' },
+    ])
+  return taps.map((tap) => ({ ...tap, at: tap.at + off }))
+}
+
 /**
  * Keeps taps, each once: the same tap sent again is acknowledged and not doubled. Acknowledged
  * means committed.
  * Another server's tablets are told through the database.
  */
-export async function keepTaps(me: Staff, visit: Visit, taps: Tap[]): Promise<{ kept: string[] }> {
+export async function keepTaps(
+  me: Staff,
+  visit: Visit,
+  given: readonly Tap[],
+  sentAt: number | undefined,
+): Promise<{ kept: { id: string; at: number }[]; now: number }> {
   if (visit.status === 'booked') throw refused('The treatment has not been started.')
   if (visit.status === 'cancelled') throw refused('This visit was cancelled.')
+  const taps = byTheHouse(given, sentAt)
   const kept = await database().transaction(async (tx) => {
     // Held against a seal being made at this moment: it sees this tap, or this tap sees the seal.
     await tx.select({ id: visits.id }).from(visits).where(eq(visits.id, visit.id)).for('share')
@@ -47,7 +75,7 @@ export async function keepTaps(me: Staff, visit: Visit, taps: Tap[]): Promise<{ 
     // Only what stands under this visit is acknowledged: an id taken elsewhere is not silently
     // swallowed.
     return tx
-      .select({ id: visitEvents.id })
+      .select({ id: visitEvents.id, at: visitEvents.at })
       .from(visitEvents)
       .where(
         and(
@@ -69,7 +97,7 @@ export async function keepTaps(me: Staff, visit: Visit, taps: Tap[]): Promise<{ 
     )
   )
     await noteFollowUp(me, visit)
-  return { kept: kept.map((event) => event.id) }
+  return { kept, now: Date.now() }
 }
 
 /** A stop asks for a call the next day. */

@@ -43,23 +43,37 @@ const signedOut = (detail: string) => new ProblemError(401, 'Sign in', detail)
  * @throws ProblemError 401 when nobody is, 423 when the tablet is locked
  */
 export async function currentStaff(event: H3Event, evenLocked = false): Promise<Staff> {
+  const { me, session, seenAt } = await lookUp(event, evenLocked)
+  const now = Date.now()
+  if (now - seenAt > SEEN_AGAIN_MS) await session.update({ ...session.data, seenAt: now })
+  return me
+}
+
+/**
+ * The same for a reply that is already under way: its headers are sent, so nothing of the session
+ * can be written any more.
+ * @throws ProblemError 401 when nobody is signed in any more, 423 when the tablet is locked
+ */
+export const stillStaff = async (event: H3Event): Promise<Staff> =>
+  (await lookUp(event, false, false)).me
+
+async function lookUp(event: H3Event, evenLocked: boolean, mayWrite = true) {
   const session = await sealed(event)
   const { staffId, version, startedAt = 0, seenAt = 0, locked } = session.data
   if (!staffId) throw signedOut('Sign in to go on. What you typed is kept on this device.')
   const now = Date.now()
   if (now - startedAt > ABSOLUTE_MS || now - seenAt > IDLE_MS) {
-    await session.clear()
+    if (mayWrite) await session.clear()
     throw signedOut('The session has ended. Sign in again; what you typed is kept on this device.')
   }
   const [me] = await database().select().from(staff).where(eq(staff.id, staffId))
   if (!me || !me.active || me.sessionVersion !== version) {
-    await session.clear()
+    if (mayWrite) await session.clear()
     throw signedOut('The session has ended. Sign in again.')
   }
   if (locked === true && !evenLocked)
     throw new ProblemError(423, 'Locked', 'Unlock with your quick code.')
-  if (now - seenAt > SEEN_AGAIN_MS) await session.update({ ...session.data, seenAt: now })
-  return me
+  return { me, session, seenAt }
 }
 
 export async function isLocked(event: H3Event): Promise<boolean> {

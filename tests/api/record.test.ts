@@ -18,6 +18,11 @@ const audit = async () =>
     audit: { action: string; allowed: boolean }[]
   }
 
+interface Kept {
+  kept: { id: string; at: number }[]
+  now: number
+}
+
 describe('a visit, from the start to the seal', () => {
   let id: string
   beforeAll(async () => {
@@ -41,17 +46,39 @@ describe('a visit, from the start to the seal', () => {
       method: 'POST',
       body: { events: [one] },
     })
-    expect(first.body).toEqual({ kept: [one.id] })
+    expect((first.body as Kept).kept.map((own) => own.id)).toEqual([one.id])
     const again = await owner(`/api/visits/${id}/events`, {
       method: 'POST',
       body: { events: [two, one] },
     })
-    expect((again.body as { kept: string[] }).kept.sort()).toEqual([one.id, two.id].sort())
+    expect((again.body as Kept).kept.map((own) => own.id).sort()).toEqual([one.id, two.id].sort())
     const { events } = (await owner(`/api/visits/${id}/events`)).body as {
       events: { id: string }[]
     }
     expect(events.filter((event) => event.id === one.id)).toHaveLength(1)
     expect(events.filter((event) => event.id === two.id)).toHaveLength(1)
+  })
+  it('puts a clock that is an hour off right, and tells the tablet the time', async () => {
+    const hour = 3_600_000
+    for (const off of [hour, -hour]) {
+      const now = Date.now()
+      const early = tap({ kind: 'note', text: 'ten minutes ago' }, now + off - 600_000)
+      const reply = await owner(`/api/visits/${id}/events`, {
+        method: 'POST',
+        body: { sentAt: now + off, events: [early] },
+      })
+      const { kept, now: house } = reply.body as Kept
+      expect(Math.abs((kept[0]?.at ?? 0) - (now - 600_000))).toBeLessThan(30_000)
+      expect(Math.abs(house - now)).toBeLessThan(30_000)
+    }
+  })
+  it('refuses a tap that is still to come', async () => {
+    const ahead = tap({ kind: 'note', text: 'tomorrow' }, Date.now() + 86_400_000)
+    const reply = await owner(`/api/visits/${id}/events`, {
+      method: 'POST',
+      body: { events: [ahead] },
+    })
+    expect(reply.status).toBe(422)
   })
   it('does not acknowledge a tap whose id stands under another visit', async () => {
     const other = await treating(owner, 'owner', 'other-15')
@@ -60,7 +87,7 @@ describe('a visit, from the start to the seal', () => {
     expect(
       (await owner(`/api/visits/${other}/events`, { method: 'POST', body: { events: [one] } }))
         .body,
-    ).toEqual({ kept: [] })
+    ).toMatchObject({ kept: [] })
   })
   it('is sealed, and twice is the same seal', async () => {
     await throughTheRoom(owner, id)

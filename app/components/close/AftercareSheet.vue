@@ -23,7 +23,7 @@ const untilWords = (until: string) => {
       {{ bundle.client.name }} · {{ bundle.practice.name }}, {{ bundle.practice.phone }}
     </p>
     <ul class="plainlist">
-      <li v-for="line in lines" :key="line.topic" class="care">
+      <li v-for="line in lines" :key="line.rule" class="care">
         <b>{{ line.sentence }}</b>
         <span class="figures until">until {{ untilWords(line.until) }}</span>
         <span class="soft">{{ line.why }}</span>

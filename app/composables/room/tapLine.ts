@@ -24,23 +24,23 @@ export function useTapLine(version: () => number) {
   const now = ref(Date.now())
   const line = ref<'sent' | 'sending' | 'waiting'>('sent')
   const trouble = ref('')
-  let offset = 0
   let deviceId = ''
   let seq = 0
   let flushing = false
   let ticking: ReturnType<typeof setInterval> | undefined
   let retry: ReturnType<typeof setTimeout> | undefined
+  /** Now by the house's clock. */
+  const houseNow = () => Date.now() + visit.clockOffset
   const stream = useTapStream(() => void flush())
 
   /** Begins: the clock by the house's time, and what this device still holds back. */
   async function open(): Promise<void> {
     deviceId = crypto.randomUUID()
     seq = 0
-    offset = (visit.bundle?.now ?? Date.now()) - Date.now()
-    now.value = Date.now() + offset
+    now.value = houseNow()
     unsent.value = await unsentTaps(visit.bundle?.visit.id ?? '')
     ticking = setInterval(() => {
-      now.value = Date.now() + offset
+      now.value = houseNow()
     }, TICK_MS)
   }
   function listen(): void {
@@ -58,7 +58,7 @@ export function useTapLine(version: () => number) {
     if (!id) return
     const event: TreatmentEvent = {
       id: crypto.randomUUID(),
-      at: Date.now() + offset,
+      at: houseNow(),
       deviceId,
       seq: seq++,
       planVersion: version(),
@@ -90,11 +90,18 @@ export function useTapLine(version: () => number) {
   }
 
   async function send(id: string, batch: readonly TreatmentEvent[]): Promise<void> {
-    const { kept } = await api<{ kept: string[] }>(`/api/visits/${id}/events`, {
-      method: 'POST',
-      body: { events: batch },
+    const askedAt = Date.now()
+    const reply = await api<{ kept: { id: string; at: number }[]; now: number }>(
+      `/api/visits/${id}/events`,
+      { method: 'POST', body: { sentAt: houseNow(), events: batch } },
+    )
+    visit.measureClock(reply.now, askedAt)
+    // A clock that was off is put right by the house: what it kept is what counts.
+    const at = new Map(reply.kept.map((own) => [own.id, own.at]))
+    const done = batch.flatMap((event) => {
+      const keptAt = at.get(event.id)
+      return keptAt === undefined ? [] : [{ ...event, at: keptAt }]
     })
-    const done = batch.filter((event) => kept.includes(event.id))
     if (done.length === 0) throw new Error('nothing of it was kept')
     if (visit.bundle?.visit.id === id) {
       const known = new Set(visit.bundle.events.map((event) => event.id))
@@ -103,8 +110,8 @@ export function useTapLine(version: () => number) {
         ...done.filter((event) => !known.has(event.id)),
       ]
     }
-    unsent.value = unsent.value.filter((event) => !kept.includes(event.id))
-    await dropTaps(kept)
+    unsent.value = unsent.value.filter((event) => !at.has(event.id))
+    await dropTaps([...at.keys()])
     // With the last tap the house moves the visit on; what the page holds of it is fetched anew.
     // Close fetches it again where that fails.
     if (done.some((event) => event.body.kind === 'finished')) void visit.reload().catch(() => {})

@@ -15,8 +15,12 @@ export function useTapStream(opened: () => void) {
   let again: ReturnType<typeof setTimeout> | undefined
 
   async function fetchTaps(id: string): Promise<void> {
-    const { events } = await api<{ events: TreatmentEvent[] }>(`/api/visits/${id}/events`)
+    const askedAt = Date.now()
+    const { events, now } = await api<{ events: TreatmentEvent[]; now: number }>(
+      `/api/visits/${id}/events`,
+    )
     if (visit.bundle?.visit.id !== id) return
+    visit.measureClock(now, askedAt)
     const known = visit.bundle.plans.map((plan) => plan.version)
     const isNew = ({ body }: TreatmentEvent) =>
       body.kind === 'replanned' && !known.includes(body.version)

@@ -11,12 +11,36 @@ export const AFTERCARE_TITLES: Readonly<Record<AftercareTopic, string>> = {
   touch: 'Hands and touch',
 }
 
-/** What a piece of work asks of the client afterwards. The strictest row of a topic stands. */
+/** What a line forbids or asks for, in parts: a line goes only where another holds all of it. */
+export type AftercarePart =
+  | 'strongSun'
+  | 'sunProtection'
+  | 'makeUp'
+  | 'scrub'
+  | 'acid'
+  | 'shave'
+  | 'sauna'
+  | 'sport'
+  | 'pool'
+  | 'bath'
+  | 'everything'
+  | 'allButPlain'
+  | 'actives'
+  | 'fragrance'
+  | 'hands'
+  | 'pillow'
+  | 'press'
+
+/**
+ * What a piece of work asks of the client afterwards. A row stands unless another of the visit asks
+ * for all that it does, for as long.
+ */
 export interface AftercareRow {
   id: string
   after: readonly FamilyId[] | 'any' | 'stopped'
   topic: AftercareTopic
   hours: number
+  asks: readonly AftercarePart[]
   sentence: string
   why: string
   source: string
@@ -26,6 +50,7 @@ const row = (
   after: AftercareRow['after'],
   topic: AftercareTopic,
   hours: number,
+  asks: readonly AftercarePart[],
   sentence: string,
   why: string,
   source = COMMON_PRACTICE,
@@ -34,6 +59,7 @@ const row = (
   after,
   topic,
   hours,
+  asks,
   sentence,
   why,
   source,
@@ -45,6 +71,7 @@ export const AFTERCARE: readonly AftercareRow[] = [
     ['abrasion', 'needling', 'blade', 'peel'],
     'sun',
     48,
+    ['strongSun', 'sunProtection'],
     'Keep out of strong sun; sun protection every morning.',
     'fresh skin burns and marks',
   ),
@@ -53,6 +80,7 @@ export const AFTERCARE: readonly AftercareRow[] = [
     ['acid', 'enzyme'],
     'sun',
     168,
+    ['sunProtection'],
     'Sun protection every morning.',
     'the surface is thinner for some days',
     'FDA guidance on AHA labelling, 2005 (value from memory) for acids; common practice for enzyme',
@@ -62,6 +90,7 @@ export const AFTERCARE: readonly AftercareRow[] = [
     'any',
     'sun',
     24,
+    ['sunProtection'],
     'Sun protection tomorrow morning.',
     'clean skin has less of its own cover',
   ),
@@ -70,7 +99,8 @@ export const AFTERCARE: readonly AftercareRow[] = [
     ['abrasion', 'needling', 'blade', 'peel'],
     'makeUp',
     24,
-    'No make-up until the next day.',
+    ['makeUp'],
+    'No make-up for a day.',
     'nothing to be worked into fresh skin',
   ),
   row(
@@ -78,6 +108,7 @@ export const AFTERCARE: readonly AftercareRow[] = [
     'any',
     'makeUp',
     0.5,
+    ['makeUp'],
     'Wait half an hour before make-up.',
     'the last layer must settle',
   ),
@@ -86,6 +117,7 @@ export const AFTERCARE: readonly AftercareRow[] = [
     ['abrasion', 'needling', 'peel'],
     'exfoliation',
     672,
+    ['scrub', 'acid'],
     'No scrub, acid or peel.',
     'the skin renews itself over four weeks',
   ),
@@ -94,6 +126,7 @@ export const AFTERCARE: readonly AftercareRow[] = [
     ['blade'],
     'exfoliation',
     336,
+    ['scrub', 'acid', 'shave'],
     'No scrub, acid or peel; do not shave it yourself.',
     'the blade has taken the dullest layer',
   ),
@@ -102,6 +135,7 @@ export const AFTERCARE: readonly AftercareRow[] = [
     ['acid', 'enzyme'],
     'exfoliation',
     168,
+    ['scrub', 'acid'],
     'No scrub, acid or peel.',
     'it has just been done',
   ),
@@ -110,6 +144,7 @@ export const AFTERCARE: readonly AftercareRow[] = [
     ['friction'],
     'exfoliation',
     72,
+    ['scrub', 'acid'],
     'No scrub, acid or peel.',
     'it has just been done',
   ),
@@ -118,6 +153,7 @@ export const AFTERCARE: readonly AftercareRow[] = [
     'any',
     'exfoliation',
     24,
+    ['scrub', 'acid'],
     'No scrub or acid tonight.',
     'the skin has been cleaned thoroughly',
   ),
@@ -126,6 +162,7 @@ export const AFTERCARE: readonly AftercareRow[] = [
     ['abrasion', 'needling', 'blade', 'peel'],
     'heat',
     48,
+    ['sauna', 'sport', 'pool', 'bath'],
     'No sauna, hard sport, pool or hot bath.',
     'heat reddens fresh skin',
   ),
@@ -134,6 +171,7 @@ export const AFTERCARE: readonly AftercareRow[] = [
     ['heat', 'friction', 'enzyme'],
     'heat',
     24,
+    ['sauna', 'bath'],
     'No sauna or hot bath tonight.',
     'the skin has been warmed enough',
   ),
@@ -141,15 +179,26 @@ export const AFTERCARE: readonly AftercareRow[] = [
     'products-tip',
     ['abrasion', 'needling'],
     'products',
-    24,
-    'Nothing more until the next morning; then only your calming cream.',
+    12,
+    ['everything'],
+    'Nothing more on it.',
     'the visit ended with what the skin needs',
+  ),
+  row(
+    'products-calm',
+    ['abrasion', 'needling'],
+    'products',
+    48,
+    ['actives'],
+    'Then only your calming cream.',
+    'fresh skin takes in more than it should',
   ),
   row(
     'products-needling',
     ['needling'],
     'products',
     168,
+    ['actives', 'fragrance'],
     'Only your bland cream; no acid, vitamin C, retinoid or fragrance.',
     'the channels close within a day, the skin settles over a week',
   ),
@@ -158,6 +207,7 @@ export const AFTERCARE: readonly AftercareRow[] = [
     ['acid', 'enzyme'],
     'products',
     48,
+    ['actives'],
     'No retinoid or acid; your gentle cleanser and cream.',
     'two actives at once irritate',
   ),
@@ -166,6 +216,7 @@ export const AFTERCARE: readonly AftercareRow[] = [
     ['extraction'],
     'touch',
     24,
+    ['hands', 'pillow', 'press'],
     'Hands off; do not press where something was taken out; fresh pillowcase tonight.',
     'it closes by itself',
   ),
@@ -174,6 +225,7 @@ export const AFTERCARE: readonly AftercareRow[] = [
     'any',
     'touch',
     12,
+    ['hands', 'pillow'],
     'Hands off; fresh pillowcase tonight.',
     'clean skin stays clean',
   ),
@@ -182,6 +234,7 @@ export const AFTERCARE: readonly AftercareRow[] = [
     'stopped',
     'products',
     72,
+    ['actives', 'fragrance', 'allButPlain'],
     'Only cool water and your plainest cream.',
     'the skin reacted today',
   ),
@@ -190,6 +243,7 @@ export const AFTERCARE: readonly AftercareRow[] = [
     'stopped',
     'heat',
     72,
+    ['sauna', 'sport', 'bath'],
     'No sauna, sport or hot water on the face.',
     'the skin reacted today',
   ),
@@ -198,6 +252,7 @@ export const AFTERCARE: readonly AftercareRow[] = [
     'stopped',
     'sun',
     168,
+    ['strongSun'],
     'Keep the face out of the sun.',
     'irritated skin marks',
   ),

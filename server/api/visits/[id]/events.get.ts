@@ -4,4 +4,5 @@ import { readTaps } from '../../../services/events'
 
 export default route({}, async ({ me, id }) => ({
   events: await readTaps(await visitFor(me, id, 'read')),
+  now: Date.now(),
 }))

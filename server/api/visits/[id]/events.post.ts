@@ -4,5 +4,5 @@ import { visitFor } from '../../../services/access'
 import { keepTaps } from '../../../services/events'
 
 export default route({ body: eventsPost }, async ({ me, id, body }) =>
-  keepTaps(me, await visitFor(me, id, 'write'), body.events),
+  keepTaps(me, await visitFor(me, id, 'write'), body.events, body.sentAt),
 )
