@@ -1,3 +1,4 @@
+import type { CallDue } from '#contracts/day'
 import type { Poured } from '#core/load/ledger'
 import type { Earliest } from '#core/screening/earliest'
 import type { PastReaction } from '#core/screening/reactions'
@@ -49,6 +50,8 @@ export interface ClientFile {
   /** Reactions that no patch test has cleared up. */
   reactions: PastReaction[]
   toldAt: number | null
+  /** Calls that are due or will be, until they are made. */
+  calls: CallDue[]
   /** Kinds of work that wait, and until which day. */
   waits: Earliest[]
   visits: FileVisit[]

@@ -18,6 +18,15 @@ export interface DayVisit {
   stops: Record<Exclude<StopId, 'set'>, boolean>
 }
 
+/** A call after a stop that was not made yet. */
+export interface CallDue {
+  visitId: string
+  clientId: string
+  client: string
+  /** ISO day of the house. */ dueOn: string
+  reason: string
+}
+
 export interface DayPage {
   /** ISO day, in the house's time. */
   day: string
@@ -27,4 +36,6 @@ export interface DayPage {
   rooms: { id: string; name: string }[]
   visits: DayVisit[]
   conflicts: DiaryConflict[]
+  /** Calls due by this day; none on days gone by. */
+  calls: CallDue[]
 }

@@ -182,9 +182,14 @@ export const eventBody = z.discriminatedUnion('kind', [
 const letIn: Exclude<EventKind, z.infer<typeof eventBody>['kind']> extends never ? true : never =
   true
 void letIn
+/** Milliseconds since 1970. */
+const instant = z
+  .int('whole milliseconds')
+  .min(1_600_000_000_000, 'after 2020')
+  .max(4_000_000_000_000, 'before 2096')
 export const treatmentEvent = z.strictObject({
   id,
-  at: moment,
+  at: instant,
   deviceId: z.string().regex(/^[0-9a-f-]{8,36}$/, 'a device id'),
   seq: z.int().min(0).max(1_000_000),
   planVersion: z.int().min(1).max(99),
@@ -192,7 +197,7 @@ export const treatmentEvent = z.strictObject({
 })
 export const eventsPost = z.strictObject({
   /** What the device's clock says as it sends, so that a clock that is off is put right. */
-  sentAt: moment.optional(),
+  sentAt: instant.optional(),
   events: z.array(treatmentEvent).min(1).max(200, 'at most 200 taps at once'),
 })
 

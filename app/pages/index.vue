@@ -77,6 +77,7 @@ async function saved() {
         <span>{{ conflict.text }}</span>
       </li>
     </ul>
+    <CallsDue :calls="page?.calls ?? []" @made="refresh" />
     <div
       v-if="page"
       class="rooms"

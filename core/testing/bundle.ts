@@ -30,6 +30,7 @@ const NOTHING_BEFORE = {
   record: [],
   amendments: [],
   followUp: null,
+  nextBooked: null,
 } satisfies Partial<VisitBundle>
 
 /** A visit as the house would give it: asked, read, not yet planned. Nothing here is a fact. */

@@ -1,4 +1,3 @@
-import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import type { PlanStep } from '../catalogue/techniques/step'
 import type { TechniqueId } from '../catalogue/techniques/techniques'

@@ -137,5 +137,7 @@ export interface VisitBundle {
   seal: { number: number; prev: string; head: string; at: number; by: string } | null
   record: { name: string; commitment: string; content: unknown; salt: string | null }[]
   amendments: { at: number; by: string; before: string; after: string; reason: string }[]
+  /** The client's next visit that is booked after this one. */
+  nextBooked: { id: string; startsAt: number; room: string; staff: string } | null
   followUp: { dueOn: string; reason: string; done: boolean } | null
 }

@@ -90,5 +90,6 @@ export function demoBundle(
     record: [],
     amendments: [],
     followUp: null,
+    nextBooked: null,
   }
 }

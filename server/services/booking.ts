@@ -5,6 +5,7 @@ import { USUAL_AIMS } from '#core/catalogue/kinds'
 import { clients, plans, staff, visits } from '#db/schema'
 import { conflict, forbidden, refused } from '../problem/problem'
 import { clientFor, type Visit } from './access'
+import { bookNext } from './nextVisit'
 import { thePractice } from './practice'
 import { database } from './database'
 import type { Staff } from './session'
@@ -62,19 +63,24 @@ export async function changeVisit(
     (startsAt !== undefined || cancelled || rest.roomId || rest.staffId || rest.minutes)
   )
     throw refused('The treatment has begun: the booking stands as it is.')
-  const done = await database()
-    .update(visits)
-    .set({
-      ...rest,
-      ...(startsAt === undefined ? {} : { startsAt: new Date(startsAt) }),
-      ...(nextVisitAt === undefined
-        ? {}
-        : { nextVisitAt: nextVisitAt === null ? null : new Date(nextVisitAt) }),
-      ...(cancelled ? { status: 'cancelled' as const } : {}),
-      version: version + 1,
-    })
-    .where(and(eq(visits.id, visit.id), eq(visits.version, version)))
-    .returning({ v: visits.version })
+  const done = await database().transaction(async (tx) => {
+    const changed = await tx
+      .update(visits)
+      .set({
+        ...rest,
+        ...(startsAt === undefined ? {} : { startsAt: new Date(startsAt) }),
+        ...(nextVisitAt === undefined
+          ? {}
+          : { nextVisitAt: nextVisitAt === null ? null : new Date(nextVisitAt) }),
+        ...(cancelled ? { status: 'cancelled' as const } : {}),
+        version: version + 1,
+      })
+      .where(and(eq(visits.id, visit.id), eq(visits.version, version)))
+      .returning({ v: visits.version })
+    if (changed.length > 0 && nextVisitAt !== undefined)
+      await bookNext(tx, visit, nextVisitAt === null ? null : new Date(nextVisitAt))
+    return changed
+  })
   if (done.length === 0)
     throw conflict('A colleague has changed this visit meanwhile. Look at it once more.', [
       { field: 'version', given: String(version), allowed: String(visit.version) },

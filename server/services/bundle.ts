@@ -7,6 +7,7 @@ import { fromClient } from './clientLink'
 import { ageOn, dayIn } from './dates'
 import { metersOf } from './meters'
 import { offeredProtocols, policyNow } from './method'
+import { nextBooked } from './nextVisit'
 import { eventsOf, pastOf } from './past'
 import { scopeIn } from './policy'
 import { thePractice } from './practice'
@@ -19,7 +20,7 @@ type House = Awaited<ReturnType<typeof thePractice>>
 export async function readBundle(me: Staff, visit: Visit): Promise<VisitBundle> {
   const house = await thePractice()
   const today = dayIn(house.timeZone, visit.startsAt)
-  const [rows, shelf, events, { past, poured }, may, meters, filledIn, care, policy, protocols] =
+  const [rows, shelf, events, gone, may, meters, filledIn, care, policy, protocols, next] =
     await Promise.all([
       bundleRows(visit),
       readShelf(),
@@ -31,6 +32,7 @@ export async function readBundle(me: Staff, visit: Visit): Promise<VisitBundle> 
       careOf(visit),
       policyNow(),
       offeredProtocols(),
+      nextBooked(visit.clientId, visit.startsAt, true),
     ])
   const ready = rows.deviceRows.filter((device) => device.ready)
   return {
@@ -52,8 +54,8 @@ export async function readBundle(me: Staff, visit: Visit): Promise<VisitBundle> 
     ...planParts(rows),
     policy,
     protocols,
-    past,
-    poured,
+    ...gone,
+    nextBooked: next,
     shelf,
     devices: [...new Set(ready.map((device) => device.kind))],
     events,

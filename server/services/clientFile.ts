@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, gte } from 'drizzle-orm'
+import { desc, eq } from 'drizzle-orm'
 import type { ClientFile, FileImport } from '#contracts/clientFile'
 import { CONTRAINDICATIONS } from '#core/catalogue/consultation/contraindications'
 import { restBars } from '#core/load/rest'
@@ -8,22 +8,27 @@ import { tightened } from '#core/screening/houseRules'
 import { screen } from '#core/screening/verdict'
 import { openReactions } from '#core/screening/reactions'
 import { pouredAtHome } from '#core/load/home'
-import { consultations, imports, readings, rooms, staff, visits } from '#db/schema'
+import { consultations, imports, readings, visits } from '#db/schema'
 import type { Client } from './access'
 import { database } from './database'
 import { ageOn, dayBounds, dayIn } from './dates'
+import { callsDue } from './calls'
+import { nextBooked } from './nextVisit'
 import { testsOf } from './careOf'
 import { pastOf, visitsOf } from './past'
 import { reactionsOf } from './reactionsOf'
 import { houseRulesNow } from './policy'
 import { thePractice } from './practice'
 
+/** Every call that is not made, whenever it is due. */
+const LATEST = '9999-12-31'
+
 /** A client's file in one reply. Rights are checked by the caller. */
 export async function readFile(client: Client): Promise<ClientFile> {
   const { timeZone } = await thePractice()
   const now = new Date()
   const today = dayIn(timeZone, now)
-  const [history, { past, poured }, told, next, imported, reactions, tests, read, rules] =
+  const [history, { past, poured }, told, next, imported, reactions, tests, read, rules, calls] =
     await Promise.all([
       visitsOf(client.id),
       pastOf(client.id, now, timeZone),
@@ -34,6 +39,7 @@ export async function readFile(client: Client): Promise<ClientFile> {
       testsOf(client.id),
       lastRead(client.id),
       houseRulesNow(),
+      callsDue(LATEST, client.id),
     ])
   const atHome = pouredAtHome(told?.answers ?? {}, today, true)
   return {
@@ -44,6 +50,7 @@ export async function readFile(client: Client): Promise<ClientFile> {
     answers: told?.answers ?? null,
     reactions: openReactions(reactions, tests),
     toldAt: told?.at.getTime() ?? null,
+    calls,
     waits: earliestDays(
       [
         ...restBars(past, today),
@@ -105,26 +112,6 @@ async function lastRead(clientId: string) {
     .orderBy(desc(readings.at))
     .limit(1)
   return read
-}
-
-async function nextBooked(clientId: string, from: Date): Promise<ClientFile['next']> {
-  const [next] = await database()
-    .select({
-      id: visits.id,
-      startsAt: visits.startsAt,
-      minutes: visits.minutes,
-      room: rooms.name,
-      staff: staff.name,
-    })
-    .from(visits)
-    .innerJoin(rooms, eq(rooms.id, visits.roomId))
-    .innerJoin(staff, eq(staff.id, visits.staffId))
-    .where(
-      and(eq(visits.clientId, clientId), gte(visits.startsAt, from), eq(visits.status, 'booked')),
-    )
-    .orderBy(asc(visits.startsAt))
-    .limit(1)
-  return next ? { ...next, startsAt: next.startsAt.getTime() } : null
 }
 
 async function importedFor(clientId: string): Promise<FileImport[]> {

@@ -8,6 +8,7 @@ import { screen } from '#core/screening/verdict'
 import { deviceTimes, diaryConflicts } from '#core/timing/diary'
 import { openInAsk } from '#core/visit/openPoints'
 import { wasTreated } from '#core/visit/status'
+import { callsDue } from './calls'
 import { ageOn, dayBounds, dayIn } from './dates'
 import { dayRows, type DayRows } from './dayRows'
 import { thePractice } from './practice'
@@ -19,7 +20,8 @@ export async function readDay(day: string): Promise<DayPage> {
   const house = await thePractice()
   const { timeZone, cleaningMinutes } = house
   const { from, to } = dayBounds(timeZone, day)
-  const rows = await dayRows(from, to)
+  const isPast = day < dayIn(timeZone, Date.now())
+  const [rows, calls] = await Promise.all([dayRows(from, to), isPast ? [] : callsDue(day)])
   const stepsOf = (row: Booked) => rows.planned.find((plan) => plan.id === row.v.id)?.steps ?? []
   const bookings = rows.booked.map((row) => ({
     id: row.v.id,
@@ -63,6 +65,7 @@ export async function readDay(day: string): Promise<DayPage> {
       },
     })),
     conflicts: diaryConflicts(bookings, counts),
+    calls,
   }
 }
 

@@ -5,7 +5,7 @@ import { fold } from '#core/treatment/fold'
 import { foldContext } from '#core/visit/planInput'
 import { stepsDone } from '#core/visit/record'
 import type { VisitBundle } from '#core/visit/bundle'
-import { dayWords } from '~/composables/dates'
+import { dayAndClock, dayWords } from '~/composables/dates'
 import { useVisit } from '~/stores/visit'
 
 /** When the client should come again, by the strictest rest; set here, and as a calendar file. */
@@ -23,6 +23,15 @@ const suggested = computed(() => {
   if (!suggestion.value) return ''
   const day = dayWords(Date.parse(`${suggestion.value.day}T12:00:00Z`), zone.value)
   return `Suggested ${day}: ${suggestion.value.reason}.`
+})
+const booked = computed(() => {
+  const { nextBooked: next } = props.bundle
+  return (
+    next && {
+      id: next.id,
+      words: `${dayAndClock(next.startsAt, zone.value)} · ${next.room} · ${next.staff}`,
+    }
+  )
 })
 const day = ref('')
 const time = ref('10:00')
@@ -49,6 +58,9 @@ const set = () =>
 <template>
   <section class="panel noprint stack">
     <h2>Next visit</h2>
+    <p v-if="booked" class="tag good">
+      Booked: <NuxtLink :to="`/visits/${booked.id}/ask`">{{ booked.words }}</NuxtLink>
+    </p>
     <p v-if="suggested" class="soft">{{ suggested }}</p>
     <div class="row">
       <VTextField v-model="day" type="date" label="Day" density="compact" />

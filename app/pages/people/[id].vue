@@ -60,6 +60,7 @@ async function edited() {
         </div>
       </header>
       <p v-if="said" class="tag calm" role="status">{{ said }}</p>
+      <CallsDue :calls="file.calls" @made="refresh" />
       <div class="cols">
         <FileVisits :file="file" />
         <section class="stack">

@@ -10,7 +10,8 @@ import {
   type Stage,
 } from '../question/planCase'
 import { mergeEquivalent, type RawLayer, type Way } from './equivalent'
-import { transitions, type Reached, type RowSet, type Transitions } from './transitions'
+import type { Reached, RowSet, Transitions } from './transitions'
+import { transitions } from './transitionStore'
 
 export type { Way } from './equivalent'
 export interface Layer {

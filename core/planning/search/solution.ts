@@ -2,7 +2,8 @@ import { REGION_IDS, type RegionId } from '../../face/zones'
 import type { Option, PlanCase, SolveFrom } from '../question/planCase'
 import { worth, type Label } from './labels'
 import type { Way } from './layers'
-import { placed, transitions, type PlacedMove } from './transitions'
+import { placed, type PlacedMove } from './transitions'
+import { transitions } from './transitionStore'
 
 export interface Solution {
   moves: readonly PlacedMove[]

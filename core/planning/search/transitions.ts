@@ -27,11 +27,6 @@ export interface Transition {
 }
 type Connector = Connection['steps'][number]
 
-/**
- * Beyond this many surfaces the store is emptied; a client's whole day of plans needs a few
- * thousand.
- */
-const MOST_SURFACES = 20_000
 const NOWHERE: readonly RegionId[] = []
 const UNLINKED: readonly Connector[] = []
 
@@ -277,19 +272,6 @@ export class Transitions {
       loadsId: loads ? this.numberOfLoads(loads) : row.loadsId,
     }
   }
-}
-
-/** One store for each set of connecting steps that cannot be had; mostly none is missing. */
-const stores = new Map<string, Transitions>()
-/** The store for one solve; it is never emptied while one runs. */
-export function transitions(without: readonly TechniqueId[]): Transitions {
-  const key = without.join()
-  let store = stores.get(key)
-  if (!store || store.size > MOST_SURFACES) {
-    store = new Transitions(without)
-    stores.set(key, store)
-  }
-  return store
 }
 
 /** The moves of an option with its connecting steps between them, as they stand in a plan. */
