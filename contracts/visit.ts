@@ -202,6 +202,10 @@ export const eventsPost = z.strictObject({
 })
 
 export const recordPut = z.strictObject({ text: line(8000), version: z.int() })
-export const sealPost = z.strictObject({ text: line(8000) })
+export const sealPost = z.strictObject({
+  text: line(8000),
+  /** Seals a visit that was tapped through rather than timed. */
+  asItStands: z.boolean().default(false),
+})
 export const amendmentPost = z.strictObject({ id, after: said(8000), reason: said(300) })
 export const nothing = z.strictObject({})

@@ -260,5 +260,16 @@ export type Strength = 'stop' | 'adapt' | 'advise'
 export const COMMON_PRACTICE = 'common practice'
 
 /** What else lies on the tray for some techniques. */
-export const TRAY_ITEM_IDS = ['gloves', 'cartridge', 'goggles', 'tissues'] as const
+export const TRAY_ITEM_IDS = [
+  'gloves',
+  'cartridge',
+  'goggles',
+  'tissues',
+  'emulsifier',
+  'activator',
+  'removalOil',
+  'bowl',
+  'globes',
+  'warmTowel',
+] as const
 export type TrayItemId = (typeof TRAY_ITEM_IDS)[number]

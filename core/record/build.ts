@@ -8,6 +8,7 @@ import { amountFor } from '../dosing/amount'
 import { nameRegions, REGION_NAMES, type FaceSize } from '../face/regions'
 import type { Readings } from '../skin/readings'
 import type { Breach, Reaction, RoomState } from '../treatment/fold'
+import { rushedThrough } from './rushed'
 import { nearestTick } from '../units'
 
 export interface RecordLine {
@@ -44,6 +45,8 @@ export interface RecordDraft {
     suspected: string | null
   }[]
   notes: readonly { at: string; text: string }[]
+  /** Minutes of a visit that was tapped through rather than timed. */
+  rushed?: { clock: number; planned: number }
   /** Done although the rules do not allow it, and taps that named nothing. */
   breaches?: readonly { at: string; what: string; who: string | null }[]
   unknown?: readonly { at: string; what: string }[]
@@ -57,7 +60,8 @@ export interface RecordSource {
   lastPlan: readonly PlanStep[]
   shelf: readonly ShelfItem[]
   faceSize: FaceSize
-  lotOf: (productId: string) => string | null
+  /** The bottle in hand that has so many millilitres. */
+  lotOf: (productId: string, needed: number) => string | null
 }
 
 const iso = (ms: number) => new Date(ms).toISOString()
@@ -75,6 +79,7 @@ export function buildRecord(src: RecordSource): RecordDraft {
         deviation: 'planned at first, then left out',
       })
   const end = state.finishedAt
+  const rushed = rushedThrough(state, [...lastPlan, ...firstPlan])
   return {
     startedAt: state.startedAt === undefined ? null : iso(state.startedAt),
     finishedAt: end === undefined ? null : iso(end),
@@ -98,6 +103,7 @@ export function buildRecord(src: RecordSource): RecordDraft {
       suspected: contraAction.body.suspected,
     })),
     notes: state.notes.map((note) => ({ at: iso(note.at), text: note.text })),
+    ...(rushed ? { rushed } : {}),
     ...(state.breaches.length > 0
       ? { breaches: state.breaches.map((breach) => breachLine(breach, src)) }
       : {}),
@@ -144,6 +150,7 @@ function lineFor(
     deviations.push(
       `${technique.setting?.label.toLowerCase() ?? 'setting'} ${state.settings[step.key] ?? ''} ${technique.setting?.unit ?? ''}`.trim(),
     )
+  const needed = item ? amountFor(item.product, step.regions, faceSize).millilitres : 0
   const confirmed = confirmedWords(step, state.confirmed[step.key]?.rules ?? [])
   return {
     key: step.key,
@@ -155,8 +162,8 @@ function lineFor(
       ? {
           id: item.product.id,
           name: item.product.name,
-          lot: taken?.lotId ?? lotOf(item.product.id),
-          plannedMl: rounded(amountFor(item.product, step.regions, faceSize).millilitres),
+          lot: taken?.lotId ?? lotOf(item.product.id, needed),
+          plannedMl: rounded(needed),
           takenMl: taken ? rounded(taken.millilitres) : null,
         }
       : null,

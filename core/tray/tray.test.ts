@@ -7,6 +7,7 @@ import { TRAY_RULES, WARM_UPS, warmUpOf } from '../catalogue/techniques/linen'
 import { GROUPS } from '../face/regions'
 import { lot, planInput, product, readAll, RESILIENT, TODAY } from '../testing/fixtures'
 import { propose } from '../planning/answer/propose'
+import { bottleInHand } from '../planning/today/bottles'
 import { trayFor } from './tray'
 import { minutes } from '../units'
 
@@ -111,5 +112,33 @@ describe('the tray', () => {
     expect(linen([step('milk'), step('maskOff'), step('tone')], TRAY_RULES, spotted)).toEqual({
       'cotton pads': 8,
     })
+  })
+})
+
+describe('the right bottle, and what goes with it', () => {
+  const bottle = (code: string, more: Partial<Lot>): Lot => ({ ...lot(code), code, ...more })
+  it('is an open one in date with enough in it, before one that runs dry', () => {
+    const milk = product('milk', 'milk')
+    const lots = [
+      bottle('dregs', { openedOn: '2026-03-01', remainingMillilitres: 0.2 }),
+      bottle('old', { openedOn: '2026-03-01', expires: '2026-03-01' }),
+      bottle('new', {}),
+      bottle('open', { openedOn: '2026-03-02', remainingMillilitres: 20 }),
+    ]
+    expect(bottleInHand(milk, lots, TODAY, 3)?.code).toBe('open')
+    expect(bottleInHand(milk, lots.slice(0, 3), TODAY, 3)?.code).toBe('new')
+    expect(bottleInHand(milk, lots.slice(0, 2), TODAY, 3)?.code).toBe('dregs')
+  })
+  it('emulsifier, activator, removal oil, bowl, globes and towel are on it', () => {
+    const wanted = ['oilCleanse', 'warmTowel', 'hardeningMask', 'cold'] as const
+    const input = planInput({ aims: ['firmness', 'rest'], wanted, slotMinutes: 90 })
+    const { steps } = propose(input)
+    const names = trayFor(input, steps).linen.map((thing) => thing.name)
+    for (const id of wanted) expect(steps.map((step) => step.technique)).toContain(id)
+    for (const word of ['emulsifier', 'activator', 'taking it off', 'bowl', 'globes', 'cabinet'])
+      expect(
+        names.some((name) => name.includes(word)),
+        word,
+      ).toBe(true)
   })
 })

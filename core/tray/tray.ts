@@ -123,7 +123,7 @@ function productFor(step: PlanStep, start: number, input: PlanInput): Laid {
   const { product, lots } = item
   const trouble = productTrouble(product, lots, input)[0]?.text ?? null
   const amount = amountFor(product, step.regions, input.faceSize)
-  const lot = bottleInHand(product, lots, input.today)
+  const lot = bottleInHand(product, lots, input.today, amount.millilitres)
   const short = lot && lot.remainingMillilitres < amount.millilitres
   const mix = mixOf(step, item, amount, start, input)
   return {

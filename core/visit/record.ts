@@ -81,12 +81,12 @@ const treatmentPart = (bundle: VisitBundle, state: RoomState, input: PlanInput) 
     lastPlan: bundle.plans.find((plan) => plan.version === state.version)?.steps ?? [],
     shelf: bundle.shelf,
     faceSize: input.faceSize,
-    lotOf: (productId) => lotUsed(bundle, productId),
+    lotOf: (productId, needed) => lotUsed(bundle, productId, needed),
   })
 
-function lotUsed({ shelf, today }: VisitBundle, productId: string): string | null {
+function lotUsed({ shelf, today }: VisitBundle, productId: string, needed: number): string | null {
   const item = shelf.find((one) => one.product.id === productId)
-  return (item && bottleInHand(item.product, item.lots, today)?.code) ?? null
+  return (item && bottleInHand(item.product, item.lots, today, needed)?.code) ?? null
 }
 
 /** A line of the card as it stands on the record: its end as an ISO moment. */

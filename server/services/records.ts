@@ -5,7 +5,6 @@ import { bottleInHand } from '#core/planning/today/bottles'
 import type { VisitBundle } from '#core/visit/bundle'
 import { recordParts } from '#core/visit/record'
 import type { RecordDraft } from '#core/record/build'
-import type { Json } from '#core/record/canonical'
 import { GENESIS, seal as sealParts } from '#core/record/seal'
 import { amendments, lots, sealItems, seals, staff, visitEvents, visits } from '#db/schema'
 import { conflict, refused } from '../problem/problem'
@@ -20,25 +19,39 @@ const ROUNDS = 5
 const LOCK = 7_310_221
 
 /** Seals a visit on top of the practice's chain. Sealing twice is the same seal. */
-export async function sealVisit(me: Staff, visit: Visit, text: string): Promise<void> {
+export async function sealVisit(
+  me: Staff,
+  visit: Visit,
+  { text, asItStands }: { text: string; asItStands: boolean },
+): Promise<void> {
   if (visit.status === 'sealed') return
   if (visit.status !== 'closing') throw refused('The treatment is not finished yet.')
   // The record is read first and sealed only if no tap came in meanwhile; otherwise it is read
   // again.
   for (let round = 0; round < ROUNDS; round++) {
     const bundle = await readBundle(me, visit)
-    if (await sealAsRead(me, visit, bundle, text)) return
+    const parts = recordParts(bundle, text)
+    if (!asItStands && treatmentOf(parts).rushed)
+      throw refused(
+        'This visit was tapped through in a few minutes. Seal it as it stands, or not yet.',
+        [{ field: 'asItStands', given: 'false', allowed: 'true, to seal it as it stands' }],
+      )
+    if (await sealAsRead(me, visit, bundle, text, parts)) return
   }
   throw conflict('Taps are still coming in from a tablet. Seal once they have arrived.')
 }
+
+type Parts = ReturnType<typeof recordParts>
+const treatmentOf = (parts: Parts): RecordDraft =>
+  parts.find((part) => part.name === 'treatment')?.content as unknown as RecordDraft
 
 async function sealAsRead(
   me: Staff,
   visit: Visit,
   bundle: VisitBundle,
   text: string,
+  parts: Parts,
 ): Promise<boolean> {
-  const parts = recordParts(bundle, text)
   return database().transaction(async (tx) => {
     await tx.execute(sql`select pg_advisory_xact_lock(${LOCK})`)
     const [again] = await tx.select().from(seals).where(eq(seals.visitId, visit.id))
@@ -85,9 +98,9 @@ async function sealAsRead(
 async function drawDown(
   tx: Parameters<Parameters<ReturnType<typeof database>['transaction']>[0]>[0],
   bundle: VisitBundle,
-  parts: { name: string; content: Json }[],
+  parts: Parts,
 ): Promise<void> {
-  const draft = parts.find((part) => part.name === 'treatment')?.content as unknown as RecordDraft
+  const draft = treatmentOf(parts)
   const used = new Map<string, number>()
   for (const line of draft.lines) {
     if (!line.product || line.actualMinutes === null) continue
@@ -98,7 +111,8 @@ async function drawDown(
     if (lot)
       used.set(
         lot.id,
-        (used.get(lot.id) ?? 0) + (line.product.takenMl ?? line.product.plannedMl ?? 0),
+        (used.get(lot.id) ?? 0) +
+          (line.product.takenMl ?? (draft.rushed ? 0 : line.product.plannedMl) ?? 0),
       )
   }
   for (const [id, ml] of used)

@@ -6,6 +6,7 @@ import {
   openVisit,
   planAsProposed,
   readAsBefore,
+  sealIt,
   signIn,
 } from '../support/walk'
 
@@ -52,7 +53,7 @@ test('one visit, from sign-in to a sealed record', async ({ page }) => {
   await page.getByRole('link', { name: 'Write it up' }).click()
   await page.waitForURL(/\/close$/)
   await page.getByLabel('What else should stand in the record').fill('Calm skin throughout.')
-  await page.getByRole('button', { name: 'Seal the record' }).click()
+  await sealIt(page)
   await expect(page.getByText(/^\s*Seal \d+ ·/)).toBeVisible()
   await expect(page.getByText('Calm skin throughout.')).toBeVisible()
   say('Close: record written from the taps → sealed')

@@ -7,6 +7,7 @@ import {
   openVisit,
   planAsProposed,
   readAsBefore,
+  sealIt,
   signIn,
 } from '../support/walk'
 
@@ -86,7 +87,7 @@ test('the six stops, for the rower', async ({ page }) => {
     .getByLabel('What else should stand in the record')
     .fill('Drank the mask quickly. Asked about oars and gloves: hand cream before bed.')
   await page.clock.runFor(500)
-  await page.getByRole('button', { name: 'Seal the record' }).click()
+  await sealIt(page)
   await expect(page.getByText(/^\s*Seal \d+/)).toBeVisible()
   await page.clock.runFor(500)
   await shoot(page, 'close')

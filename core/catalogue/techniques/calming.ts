@@ -27,6 +27,7 @@ export const CALMING = techniques({
   cold: {
     name: 'Cold globes',
     stage: 'cool',
+    lays: ['globes'],
     minutes: span(1, 3, 2),
     groups: ['face'],
     families: ['cold'],

@@ -74,6 +74,42 @@ export const TRAY_RULES: readonly TrayRule[] = [
     'step',
     'pressed, never wiped',
   ),
+  lay(
+    'emulsifier',
+    ['emulsifier and warm water', 'emulsifier and warm water'],
+    1,
+    'visit',
+    'oil lets go of the skin with it',
+  ),
+  lay(
+    'activator',
+    ['activator, shaken', 'activator, shaken'],
+    1,
+    'visit',
+    'mixed by the same scoop',
+  ),
+  lay(
+    'removalOil',
+    ['oil for taking it off', 'oil for taking it off'],
+    1,
+    'visit',
+    'a hardened mask is never pulled off dry',
+  ),
+  lay(
+    'bowl',
+    ['glass bowl and brush', 'glass bowls and brushes'],
+    1,
+    'step',
+    'metal takes the strength out of clay',
+  ),
+  lay('globes', ['pair of cold globes', 'pairs of cold globes'], 1, 'visit', 'fetched cold'),
+  lay(
+    'warmTowel',
+    ['towel in the cabinet', 'towels in the cabinet'],
+    1,
+    'step',
+    'fetched hot, tried on the wrist',
+  ),
 ]
 
 /** What a house takes products off with, and how much of it for one removal. */

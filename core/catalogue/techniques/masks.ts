@@ -90,6 +90,7 @@ export const MASKS = techniques({
   mixPowder: {
     name: 'Mix the powder mask',
     stage: 'mask',
+    lays: ['bowl'],
     part: 'follows',
     place: 'at the trolley',
     besideResting: true,
@@ -106,6 +107,7 @@ export const MASKS = techniques({
   mixHardening: {
     name: 'Mix the hardening mask',
     stage: 'mask',
+    lays: ['activator', 'bowl'],
     part: 'follows',
     place: 'at the trolley',
     minutes: span(1, 2, 1),
@@ -142,6 +144,7 @@ export const MASKS = techniques({
   hardeningOff: {
     name: 'Oil film, then warm cloth',
     stage: 'mask',
+    lays: ['removalOil'],
     part: 'follows',
     linen: { cloths: 2 },
     minutes: span(2, 5, 3),

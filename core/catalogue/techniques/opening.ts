@@ -94,6 +94,7 @@ export const OPENING = techniques({
   oilCleanse: {
     name: 'Oil cleanse, emulsifier, water',
     stage: 'deepCleanse',
+    lays: ['emulsifier'],
     linen: { cloths: 2 },
     minutes: span(3, 9, 5, 7),
     groups: ALL,

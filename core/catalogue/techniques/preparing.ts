@@ -111,6 +111,7 @@ export const PREPARING = techniques({
   warmTowel: {
     name: 'Warm towel',
     stage: 'warm',
+    lays: ['warmTowel'],
     linen: { cloths: 1 },
     minutes: span(1, 2, 1, 2),
     groups: ['face', 'faceNeck'],

@@ -67,18 +67,22 @@ function avoidedBars(
 }
 
 /**
- * The bottle that is taken: fit for use, an open one before a new one, then the one that expires
- * first. The plan, the tray and the record all take this one.
+ * The bottle that is taken: fit for use, with enough in it before one that would run dry, an open
+ * one before a new one, then the one that expires first. The plan, the tray and the record all take
+ * this one.
+ * @param needed millilitres
  */
 export const bottleInHand = (
   product: Product,
   lots: readonly Lot[],
   today: string,
+  needed = 0,
 ): Lot | undefined =>
   lots
     .filter((lot) => lotBars(lot, product, today).length === 0)
     .sort(
       (one, other) =>
+        Number(one.remainingMillilitres < needed) - Number(other.remainingMillilitres < needed) ||
         Number(one.openedOn === undefined) - Number(other.openedOn === undefined) ||
         (one.expires < other.expires ? -1 : 1),
     )[0]

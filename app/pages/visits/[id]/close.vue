@@ -41,9 +41,17 @@ const lastText = computed(() => {
 })
 
 const path = (what: string) => `/api/visits/${bundle.value?.visit.id ?? ''}/${what}`
-const seal = () =>
+/** Minutes of a visit that was tapped through, while it is asked whether it stands. */
+const rushed = computed(() => parts.value?.treatment?.rushed ?? null)
+const asking = ref(false)
+const seal = (asItStands: boolean) =>
   attempt(async () => {
-    await visit.send('/seal', 'POST', { text: text.value })
+    if (rushed.value && !asItStands) {
+      asking.value = true
+      return
+    }
+    await visit.send('/seal', 'POST', { text: text.value, asItStands })
+    asking.value = false
     await draft.drop()
     await visit.reload()
   })
@@ -90,7 +98,7 @@ const followed = () =>
         color="primary"
         :loading="busy"
         :disabled="!bundle.may.seal"
-        @click="seal"
+        @click="seal(false)"
         >Seal the record</VBtn
       >
       <VBtn v-else-if="sealed" color="primary" to="/">Back to the day</VBtn>
@@ -132,6 +140,13 @@ const followed = () =>
         </section>
       </div>
     </template>
+    <RushedDialog
+      v-if="asking && rushed"
+      v-bind="rushed"
+      :busy="busy"
+      @seal="seal(true)"
+      @close="asking = false"
+    />
     <AmendDialog
       v-if="amending"
       :before="lastText"

@@ -4,6 +4,6 @@ import { visitFor } from '../../../services/access'
 import { sealVisit } from '../../../services/records'
 
 export default route({ body: sealPost }, async ({ me, id, body }) => {
-  await sealVisit(me, await visitFor(me, id, 'seal'), body.text)
+  await sealVisit(me, await visitFor(me, id, 'seal'), body)
   return { ok: true }
 })
