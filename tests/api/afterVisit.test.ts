@@ -3,7 +3,7 @@ import type { ClientFile } from '#contracts/clientFile'
 import type { DayPage } from '#contracts/day'
 import { addDays } from '#core/screening/days'
 import { signedIn, testUrl, type Caller } from '../support/http'
-import { bundleOf, sealedVisit, tap, treating } from '../support/visit'
+import { bundleOf, sealedVisit, someone, tap, treating } from '../support/visit'
 
 const base = testUrl()
 let owner: Caller
@@ -16,7 +16,7 @@ const fileOf = async (clientId: string) =>
 
 describe('the next visit', () => {
   it('set at Close stands on its day, moves with it, and goes with it', async () => {
-    const id = await sealedVisit(owner, 'owner', 'other-40')
+    const id = await sealedVisit(owner, 'owner', await someone(owner, 'Comes Again'))
     const { client, practice } = await bundleOf(owner, id)
     const setTo = async (at: string | null) => {
       const { visit } = await bundleOf(owner, id)
@@ -46,7 +46,7 @@ describe('the next visit', () => {
 
 describe('a call after a stop', () => {
   it('stands on Day and in the file until it was made', async () => {
-    const id = await treating(owner, 'owner', 'other-41')
+    const id = await treating(owner, 'owner', await someone(owner, 'Called After'))
     const { client, today } = await bundleOf(owner, id)
     const stopped = [tap({ kind: 'started' }), tap({ kind: 'stopped', reason: 'hand up' })]
     await owner(`/api/visits/${id}/events`, { method: 'POST', body: { events: stopped } })
