@@ -29,6 +29,12 @@ const reactions = computed(() =>
     text: `${clock(Date.parse(at), zone.value)}: ${text} → ${verdict}`,
   })),
 )
+const breaches = computed(() =>
+  (props.treatment?.breaches ?? []).map(({ at, what, who }) => ({
+    key: at + what,
+    text: [`${clock(Date.parse(at), zone.value)}: ${what}`, who].filter(Boolean).join(', '),
+  })),
+)
 const suspected = (id: string | null) =>
   props.bundle.shelf.find((item) => item.product.id === id)?.product.name ?? 'none'
 const noted = computed(() => (props.treatment?.notes ?? []).map((note) => note.text).join(' · '))
@@ -66,6 +72,16 @@ const amended = ({ at, by, reason }: VisitBundle['amendments'][number]) =>
         </li>
       </ul>
     </template>
+    <template v-if="breaches.length">
+      <h3>Done against a rule</h3>
+      <ul class="plainlist">
+        <li v-for="breach in breaches" :key="breach.key" class="figures">{{ breach.text }}</li>
+      </ul>
+    </template>
+    <p v-if="treatment?.unknown" class="tag watch">
+      {{ treatment.unknown.length }} of the taps named a step or plan that there is not; nothing was
+      changed by them.
+    </p>
     <template v-if="noted">
       <h3>Noted in the room</h3>
       <p>{{ noted }}</p>
