@@ -41,6 +41,8 @@ export interface PlanInput {
   shelf: readonly ShelfItem[]
   /** Products that wait for a patch test, or reacted at one: why, by product. */
   patch: Readonly<Record<string, string>>
+  /** Where each device ended at the last visit, where that was taken well. */
+  lastSettings?: Partial<Record<TechniqueId, number>>
   /** Products suspected of a reaction of this client, each with why it stays on the shelf. */
   suspected: Readonly<Record<string, string>>
   devices: readonly DeviceKind[]

@@ -13,6 +13,8 @@ import { nearestTick } from '../units'
 
 export interface RecordLine {
   key: string
+  /** Records of earlier versions do not say. */
+  technique?: string
   name: string
   zones: string
   plannedMinutes: number | null
@@ -25,6 +27,10 @@ export interface RecordLine {
     takenMl: number | null
   } | null
   passes: number | null
+  /** Where the device ended. */
+  setting?: number
+  /** Minutes it rested on the skin. */
+  dwellMinutes?: number
   /** What was seen to before it, in the words it was asked in. */
   confirmed?: readonly string[]
   deviation: string | null
@@ -151,9 +157,11 @@ function lineFor(
       `${technique.setting?.label.toLowerCase() ?? 'setting'} ${state.settings[step.key] ?? ''} ${technique.setting?.unit ?? ''}`.trim(),
     )
   const needed = item ? amountFor(item.product, step.regions, faceSize).millilitres : 0
+  const setting = state.settings[step.key] ?? step.setting
   const confirmed = confirmedWords(step, state.confirmed[step.key]?.rules ?? [])
   return {
     key: step.key,
+    technique: step.technique,
     name: technique.name,
     zones: placeOf(step),
     plannedMinutes: planned ? planned.minutes : null,
@@ -168,6 +176,8 @@ function lineFor(
         }
       : null,
     passes: passes ? Math.max(...Object.values(passes)) : null,
+    ...(done && setting !== undefined ? { setting } : {}),
+    ...(rest?.endedAt === undefined ? {} : { dwellMinutes: half(rest.endedAt - rest.since) }),
     ...(confirmed.length > 0 ? { confirmed } : {}),
     deviation: deviations.length > 0 ? deviations.join('; ') : null,
   }

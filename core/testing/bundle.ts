@@ -31,6 +31,7 @@ const NOTHING_BEFORE = {
   amendments: [],
   followUp: null,
   nextBooked: null,
+  lastTime: null,
 } satisfies Partial<VisitBundle>
 
 /** A visit as the house would give it: asked, read, not yet planned. Nothing here is a fact. */

@@ -19,6 +19,7 @@ import type { HalfFace } from '../skin/halves'
 import type { WholeReading } from '../skin/notes'
 import type { Readings } from '../skin/readings'
 import type { TreatmentEvent } from '../treatment/events'
+import type { LastTime } from './lastTime'
 import type { VisitStatus } from './status'
 
 export type Role = 'owner' | 'therapist' | 'trainee'
@@ -137,6 +138,8 @@ export interface VisitBundle {
   seal: { number: number; prev: string; head: string; at: number; by: string } | null
   record: { name: string; commitment: string; content: unknown; salt: string | null }[]
   amendments: { at: number; by: string; before: string; after: string; reason: string }[]
+  /** How each technique went at the last sealed visit. */
+  lastTime: { at: number; day: string; times: LastTime[] } | null
   /** The client's next visit that is booked after this one. */
   nextBooked: { id: string; startsAt: number; room: string; staff: string } | null
   followUp: { dueOn: string; reason: string; done: boolean } | null

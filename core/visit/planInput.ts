@@ -6,6 +6,8 @@ import { halfLifeHours, remainingAt } from '../load/ledger'
 import type { Answers } from '../screening/answers'
 import { INGREDIENTS } from '../catalogue/products/ingredients'
 import { avoidedBy, type Preferences } from '../catalogue/consultation/preferences'
+import { lastTaken } from '../load/had'
+import { lastSettings } from './lastTime'
 import { pouredAtHome } from '../load/home'
 import { restBars } from '../load/rest'
 import { CONTRAINDICATIONS } from '../catalogue/consultation/contraindications'
@@ -100,6 +102,9 @@ export function toPlanInput(
     past: bundle.past,
     usedBefore: bundle.usedProducts,
     ...(more.within ? { within: more.within } : {}),
+    ...(bundle.lastTime && lastTaken(bundle.past) === 'well'
+      ? { lastSettings: lastSettings(bundle.lastTime.times) }
+      : {}),
     firstVisit: bundle.previousPlan === null && bundle.past.length === 0,
     residual: remainingAt(
       [

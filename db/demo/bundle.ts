@@ -91,5 +91,6 @@ export function demoBundle(
     amendments: [],
     followUp: null,
     nextBooked: null,
+    lastTime: null,
   }
 }

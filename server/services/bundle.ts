@@ -8,7 +8,7 @@ import { ageOn, dayIn } from './dates'
 import { metersOf } from './meters'
 import { offeredProtocols, policyNow } from './method'
 import { nextBooked } from './nextVisit'
-import { eventsOf, pastOf } from './past'
+import { eventsOf, lastTimeOf, pastOf } from './past'
 import { scopeIn } from './policy'
 import { thePractice } from './practice'
 import type { Staff } from './session'
@@ -20,20 +20,33 @@ type House = Awaited<ReturnType<typeof thePractice>>
 export async function readBundle(me: Staff, visit: Visit): Promise<VisitBundle> {
   const house = await thePractice()
   const today = dayIn(house.timeZone, visit.startsAt)
-  const [rows, shelf, events, gone, may, meters, filledIn, care, policy, protocols, next] =
-    await Promise.all([
-      bundleRows(visit),
-      readShelf(),
-      eventsOf(visit.id),
-      pastOf(visit.clientId, visit.startsAt, house.timeZone),
-      visitRights(me, visit),
-      metersOf(visit),
-      fromClient(visit),
-      careOf(visit),
-      policyNow(),
-      offeredProtocols(),
-      nextBooked(visit.clientId, visit.startsAt, true),
-    ])
+  const [
+    rows,
+    shelf,
+    events,
+    gone,
+    may,
+    meters,
+    filledIn,
+    care,
+    policy,
+    protocols,
+    next,
+    lastTime,
+  ] = await Promise.all([
+    bundleRows(visit),
+    readShelf(),
+    eventsOf(visit.id),
+    pastOf(visit.clientId, visit.startsAt, house.timeZone),
+    visitRights(me, visit),
+    metersOf(visit),
+    fromClient(visit),
+    careOf(visit),
+    policyNow(),
+    offeredProtocols(),
+    nextBooked(visit.clientId, visit.startsAt, true),
+    lastTimeOf(visit.clientId, visit.startsAt, house.timeZone),
+  ])
   const ready = rows.deviceRows.filter((device) => device.ready)
   return {
     now: Date.now(),
@@ -56,6 +69,7 @@ export async function readBundle(me: Staff, visit: Visit): Promise<VisitBundle> 
     protocols,
     ...gone,
     nextBooked: next,
+    lastTime,
     shelf,
     devices: [...new Set(ready.map((device) => device.kind))],
     events,

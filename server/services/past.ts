@@ -2,6 +2,9 @@ import { and, asc, desc, eq, lt, ne } from 'drizzle-orm'
 import { HOME_REGIONS } from '#core/catalogue/consultation/home'
 import type { Poured } from '#core/load/ledger'
 import type { PastWork } from '#core/load/rest'
+import type { RecordDraft } from '#core/record/build'
+import { lastTimes } from '#core/visit/lastTime'
+import type { VisitBundle } from '#core/visit/bundle'
 import type { SealedWork } from '#core/record/work'
 import type { TreatmentEvent } from '#core/treatment/events'
 import { homeUse, sealItems, staff, visitEvents, visits } from '#db/schema'
@@ -49,6 +52,29 @@ export async function pastOf(
       loads: Object.fromEntries(HOME_REGIONS.map((region) => [region, use.hundredths])),
     })
   return { past, poured: poured.sort((one, other) => one.at - other.at) }
+}
+
+/** How each technique went at the last sealed visit before a moment. */
+export async function lastTimeOf(
+  clientId: string,
+  before: Date,
+  zone: string,
+): Promise<VisitBundle['lastTime']> {
+  const [row] = await database()
+    .select({ at: visits.startsAt, content: sealItems.content })
+    .from(sealItems)
+    .innerJoin(visits, eq(visits.id, sealItems.visitId))
+    .where(
+      and(
+        eq(visits.clientId, clientId),
+        eq(sealItems.name, 'treatment'),
+        lt(visits.startsAt, before),
+      ),
+    )
+    .orderBy(desc(visits.startsAt))
+    .limit(1)
+  const times = lastTimes(row?.content as unknown as RecordDraft | null | undefined)
+  return row && times.length > 0 ? { at: row.at.getTime(), day: dayIn(zone, row.at), times } : null
 }
 
 export async function eventsOf(visitId: string): Promise<TreatmentEvent[]> {

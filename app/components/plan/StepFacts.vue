@@ -5,6 +5,9 @@ import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
 import { lightDose } from '#core/dosing/light'
 import { nameRegions } from '#core/face/regions'
 import type { PlanInput } from '#core/planning/input'
+import { lastTimeWords } from '#core/visit/lastTime'
+import { daysAgo } from '~/composables/dates'
+import { useVisit } from '~/stores/visit'
 import { allowance } from '#core/planning/today/allowed'
 
 /** What is known of the chosen step: dose and range today, its cue, its strokes, its reasons. */
@@ -31,9 +34,16 @@ const range = computed(() => {
   const words = own.least === own.most ? own.most : `${own.least}–${own.most}`
   return `${setting.label} today ${words} ${setting.unit}`
 })
+/** How the same work went at the last visit of this client. */
+const before = computed(() => {
+  const { lastTime } = useVisit().bundle ?? {}
+  const own = lastTime?.times.find((one) => one.technique === props.step.technique)
+  return own && lastTime ? `Last time, ${daysAgo(lastTime.at)}: ${lastTimeWords(own)}` : ''
+})
 </script>
 
 <template>
+  <p v-if="before" class="soft figures">{{ before }}</p>
   <p v-if="dose" class="soft figures">{{ dose }}</p>
   <p v-if="range" class="soft figures">{{ range }}</p>
   <p class="done"><b>Done when</b> {{ technique.cue }}</p>

@@ -4,6 +4,7 @@ import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
 import type { PlanStep } from '#core/catalogue/techniques/step'
 import { amountFor } from '#core/dosing/amount'
 import { placeOf } from '#core/catalogue/techniques/traits'
+import { lastTimeWords } from '#core/visit/lastTime'
 import { comfortAt, dialOf, productUsed } from '#core/treatment/atHand'
 import { runningMs } from '#core/treatment/clocks'
 import { elapsed } from '~/composables/dates'
@@ -31,6 +32,12 @@ const product = computed(() => {
 const dial = computed(() =>
   room.state && room.input ? dialOf(room.state, props.step, room.input) : undefined,
 )
+/** How the same work went at the last visit of this client. */
+const before = computed(() => {
+  const times = visit.bundle?.lastTime?.times ?? []
+  const own = times.find((one) => one.technique === props.step.technique)
+  return own ? `Last time ${lastTimeWords(own)}` : ''
+})
 const where = computed(() => placeOf(props.step))
 const comfort = computed(() =>
   comfortAt(visit.bundle?.client.preferences ?? {}, technique.value.stage),
@@ -58,6 +65,7 @@ const turnTo = (setting: number) =>
     <span class="dim of serif">of {{ step.minutes }} min{{ held }}</span>
   </div>
   <StepDial v-if="dial" :dial="dial" @dial="turnTo" />
+  <p v-if="before" class="dim figures">{{ before }}</p>
   <p class="cue">Done when: {{ technique.cue }}</p>
   <p v-if="comfort" class="dim">{{ comfort }}</p>
   <p v-if="technique.say" class="say">Say: “{{ technique.say }}”</p>

@@ -89,7 +89,7 @@ class Draft {
     this.passesMost = technique.passes?.limit ?? 0
     this.setting = technique.setting && {
       least: technique.setting.least,
-      start: technique.setting.start,
+      start: input.lastSettings?.[technique.id] ?? technique.setting.start,
       most: mostFor(technique.setting, input),
     }
     for (const bar of input.verdict.prevented)

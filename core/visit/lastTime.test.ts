@@ -1,0 +1,59 @@
+import { describe, expect, it } from 'vitest'
+import { TECHNIQUES } from '../catalogue/techniques/techniques'
+import { allowance } from '../planning/today/allowed'
+import { visitBundle } from '../testing/bundle'
+import { planInput, readAll, RESILIENT } from '../testing/fixtures'
+import { lastSettings, lastTimes, lastTimeWords } from './lastTime'
+import { toPlanInput } from './planInput'
+
+const line = {
+  key: 'tip-1',
+  technique: 'tip',
+  name: 'Diamond tip',
+  zones: 'face',
+  plannedMinutes: 8,
+  actualMinutes: 10,
+  setting: 16,
+  product: null,
+  passes: 1,
+  deviation: null,
+} as const
+const times = lastTimes({ lines: [line, { ...line, technique: 'gone by', setting: 3 }] })
+
+describe('what the last visit teaches', () => {
+  it('is how it went, in a line where it acts; unknown work and old records say nothing', () => {
+    expect(times).toEqual([{ technique: 'tip', minutes: 10, setting: 16 }])
+    expect(lastTimes({ lines: [{ ...line, actualMinutes: null }] })).toEqual([])
+    expect(lastTimes(null)).toEqual([])
+    expect(times.map(lastTimeWords)).toEqual(['10 min, vacuum 16 kPa'])
+  })
+  it('a device begins where it ended, within what this skin may have today', () => {
+    const read = readAll(RESILIENT)
+    const input = planInput({ readings: read, lastSettings: lastSettings(times) })
+    expect(allowance('tip', input).setting?.start).toBe(16)
+    expect(allowance('tip', planInput({ readings: read })).setting?.start).toBe(
+      TECHNIQUES.tip.setting?.start,
+    )
+    const over = planInput({ readings: read, lastSettings: { tip: 99 } })
+    const own = allowance('tip', over).setting
+    expect(own?.start).toBe(own?.most)
+  })
+  it('and not where the last visit was too much', () => {
+    const past = (taken: 'well' | 'badly') => [
+      {
+        day: '2026-02-01',
+        families: ['abrasion'] as const,
+        regions: [],
+        techniques: ['tip'],
+        taken,
+      },
+    ]
+    const last = { at: 0, day: '2026-02-01', times }
+    expect(toPlanInput(visitBundle({ lastTime: last, past: past('well') })).lastSettings).toEqual({
+      tip: 16,
+    })
+    expect(
+      toPlanInput(visitBundle({ lastTime: last, past: past('badly') })).lastSettings,
+    ).toBeUndefined()
+  })
+})
