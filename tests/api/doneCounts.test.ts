@@ -88,7 +88,10 @@ describe('what was done, and not what was planned', () => {
     if (planned > 0) expect(work.loads.chin ?? 0).toBeGreaterThan(0)
     // The next visit: the load is there, the bottle is not, and the plan steps down.
     const next = await prepared(owner, 'owner', client)
-    const input = toPlanInput(await bundleOf(owner, next))
+    const bundleNext = await bundleOf(owner, next)
+    const cleanse = bundleNext.lastTime?.times.find((own) => own.technique === steps[1]?.technique)
+    expect(cleanse?.minutes).toBe((steps[1]?.minutes ?? 0) + 1)
+    const input = toPlanInput(bundleNext)
     expect(input.suspected[cream?.productId ?? '']).toBeDefined()
     expect(input.verdict.limitRules.map((rule) => rule.rule)).toContain('took-badly')
     const then = (await bundleOf(owner, next)).plans.at(-1)?.steps ?? []

@@ -120,6 +120,7 @@ async function onward() {
     </StopAction>
     <div class="talk stack">
       <p v-if="trouble" role="alert" class="tag stop">{{ trouble }}</p>
+      <LastTimeLine />
       <ClientFormPanel
         v-if="may && bundle.fromClient"
         :answers="answers"
