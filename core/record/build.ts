@@ -133,29 +133,13 @@ function lineFor(
   const item = shelf.find((item) => item.product.id === productId)
   const taken = state.taken[step.key]
   const passes = state.passes[step.key]
-  const deviations: string[] = []
-  if (!planned) deviations.push('added later')
-  if (!done) deviations.push('not done')
-  if (done?.skipped !== undefined) deviations.push(`skipped: ${done.skipped}`)
   const actual =
     done && done.skipped === undefined ? half(done.endedAt - done.beganAt - done.heldMs) : null
-  if (actual !== null && Math.abs(actual - step.minutes) >= 2)
-    deviations.push(`${actual > step.minutes ? '+' : '−'}${Math.abs(actual - step.minutes)} min`)
-  if (rest?.endedAt !== undefined) {
-    const dwell = half(rest.endedAt - rest.since)
-    if (dwell > rest.latest) deviations.push(`rested ${dwell} min, latest ${rest.latest}`)
-    else if (dwell < rest.earliest)
-      deviations.push(`rested ${dwell} min, earliest ${rest.earliest}`)
-  }
-  if (state.unconfirmed.includes(step.key)) deviations.push('done without confirming first')
-  const swapped = state.products[step.key]
-  if (swapped) deviations.push(`product swapped: ${swapped.reason}`)
-  for (const endedZone of state.endedZones[step.key] ?? [])
-    deviations.push(`ended on the ${REGION_NAMES[endedZone]}`)
-  if (state.settings[step.key] !== undefined && state.settings[step.key] !== step.setting)
-    deviations.push(
-      `${technique.setting?.label.toLowerCase() ?? 'setting'} ${state.settings[step.key] ?? ''} ${technique.setting?.unit ?? ''}`.trim(),
-    )
+  const deviations = [
+    ...(planned ? [] : ['added later']),
+    ...(done ? [] : ['not done']),
+    ...deviationsOf(step, actual, state),
+  ]
   const needed = item ? amountFor(item.product, step.regions, faceSize).millilitres : 0
   const setting = state.settings[step.key] ?? step.setting
   const confirmed = confirmedWords(step, state.confirmed[step.key]?.rules ?? [])
@@ -181,6 +165,31 @@ function lineFor(
     ...(confirmed.length > 0 ? { confirmed } : {}),
     deviation: deviations.length > 0 ? deviations.join('; ') : null,
   }
+}
+
+/** What of a step went otherwise than planned. */
+function deviationsOf(step: PlanStep, actual: number | null, state: RoomState): string[] {
+  const { setting: dial } = TECHNIQUES[step.technique]
+  const done = state.done.find((taps) => taps.key === step.key)
+  const rest = state.resting.find((resting) => resting.key === step.key)
+  const out: string[] = []
+  if (done?.skipped !== undefined) out.push(`skipped: ${done.skipped}`)
+  if (actual !== null && Math.abs(actual - step.minutes) >= 2)
+    out.push(`${actual > step.minutes ? '+' : '−'}${Math.abs(actual - step.minutes)} min`)
+  if (rest?.endedAt !== undefined) {
+    const dwell = half(rest.endedAt - rest.since)
+    if (dwell > rest.latest) out.push(`rested ${dwell} min, latest ${rest.latest}`)
+    else if (dwell < rest.earliest) out.push(`rested ${dwell} min, earliest ${rest.earliest}`)
+  }
+  if (state.unconfirmed.includes(step.key)) out.push('done without confirming first')
+  const swapped = state.products[step.key]
+  if (swapped) out.push(`product swapped: ${swapped.reason}`)
+  for (const zone of state.endedZones[step.key] ?? [])
+    out.push(`ended on the ${REGION_NAMES[zone]}`)
+  const turned = state.settings[step.key]
+  if (turned !== undefined && turned !== step.setting)
+    out.push(`${dial?.label.toLowerCase() ?? 'setting'} ${turned} ${dial?.unit ?? ''}`.trim())
+  return out
 }
 
 const BREACH_WORDS: Readonly<Record<Breach['what'], string>> = {

@@ -27,14 +27,17 @@ const AHEAD_MS = 60_000
  */
 function byTheHouse(taps: readonly Tap[], sentAt: number | undefined): Tap[] {
   const now = Date.now()
-  const skew = sentAt === undefined ? 0 : now - sentAt
-  const off = Math.abs(skew) > SKEW_MS ? skew : 0
-  const late = taps.find((tap) => tap.at + off > now + AHEAD_MS)
+  if (sentAt !== undefined) {
+    const skew = Math.abs(now - sentAt) > SKEW_MS ? now - sentAt : 0
+    // What was sent was tapped before: nothing of it can lie ahead.
+    return taps.map((tap) => ({ ...tap, at: Math.min(tap.at + skew, now) }))
+  }
+  const late = taps.find((tap) => tap.at > now + AHEAD_MS)
   if (late)
     throw new ProblemError(422, 'Not yet', 'A tap lies in the future: look at the clock.', [
       { field: 'events', given: String(late.at), allowed: 'a moment that has been' },
     ])
-  return taps.map((tap) => ({ ...tap, at: tap.at + off }))
+  return [...taps]
 }
 
 /**

@@ -71,7 +71,7 @@ test('a sign stops everything and leads through the whole path by keyboard', asy
   await expect(page.getByRole('timer')).toBeVisible()
   await page.keyboard.press('r')
   await page.getByRole('button', { name: 'Sensation 2' }).click()
-  await expect(page.getByText('Tingle is common: go on.')).toBeVisible()
+  await expect(page.getByText('Nothing there should tingle')).toBeVisible()
   await page.getByRole('button', { name: 'Sensation 8' }).click()
   await expect(page.getByRole('heading', { name: 'Stop. Off with cool water.' })).toBeVisible()
   await expect(page.getByRole('button', { name: 'Finish the list first' })).toBeDisabled()

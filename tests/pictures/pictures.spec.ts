@@ -1,5 +1,6 @@
 import { expect, test, type Page } from '@playwright/test'
-import { open, runningVisit } from '../support/house'
+import { asOwner, open, runningVisit } from '../support/house'
+import { throughTheRoom, treating } from '../support/visit'
 import {
   askAsBefore,
   goTo,
@@ -75,21 +76,19 @@ test('the six stops, for the rower', async ({ page }) => {
   await shoot(page, 'treat')
   await page.getByRole('button', { name: /Reaction/ }).click()
   await shoot(page, 'reaction')
-  await page.keyboard.press('Escape')
-  while (!(await page.getByRole('heading', { name: 'Finished' }).isVisible())) {
-    await nextStep(page, async () => {
-      await page.clock.runFor(70_000)
-    })
-    await page.clock.runFor(2000)
-  }
-  await page.getByRole('link', { name: 'Write it up' }).click()
+})
+
+test('the record', async ({ page }) => {
+  const owner = await asOwner()
+  const id = await treating(owner, 'owner', 'rower')
+  await throughTheRoom(owner, id, (step) => step.minutes)
+  await signIn(page, 'owner')
+  await open(page, `/visits/${id}/close`)
   await page
     .getByLabel('What else should stand in the record')
     .fill('Drank the mask quickly. Asked about oars and gloves: hand cream before bed.')
-  await page.clock.runFor(500)
   await sealIt(page)
   await expect(page.getByText(/^\s*Seal \d+/)).toBeVisible()
-  await page.clock.runFor(500)
   await shoot(page, 'close')
 })
 

@@ -1,3 +1,4 @@
+import type { PlanStep } from '#core/catalogue/techniques/step'
 import { randomUUID } from 'node:crypto'
 import { toPlanInput } from '#core/visit/planInput'
 import type { VisitBundle } from '#core/visit/bundle'
@@ -127,14 +128,20 @@ export const tap = (
   ...more,
 })
 
-/** Every step tapped done, a minute each, then finished. */
-export async function throughTheRoom(call: Caller, id: string): Promise<void> {
+/** Every step tapped done, a minute each or as planned, then finished. */
+export async function throughTheRoom(
+  call: Caller,
+  id: string,
+  minutesOf: (step: PlanStep) => number = () => 1,
+): Promise<void> {
   const bundle = await bundleOf(call, id)
   const steps = bundle.plans.find((plan) => plan.version === 1)?.steps ?? []
-  let at = Date.now() - steps.length * 60_000
+  let at = Date.now() - steps.reduce((sum, step) => sum + minutesOf(step), 1) * 60_000
   const events = [
     tap({ kind: 'started' }, at),
-    ...steps.map((step) => tap({ kind: 'stepDone', key: step.key, cue: true }, (at += 60_000))),
+    ...steps.map((step) =>
+      tap({ kind: 'stepDone', key: step.key, cue: true }, (at += minutesOf(step) * 60_000)),
+    ),
     tap({ kind: 'finished' }, at + 1000),
   ]
   const reply = await call(`/api/visits/${id}/events`, { method: 'POST', body: { events } })
