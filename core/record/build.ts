@@ -1,5 +1,6 @@
 import type { ShelfItem } from '../planning/input'
 import { CONTRAINDICATIONS } from '../catalogue/consultation/contraindications'
+import { UNKNOWN_WORD } from '../screening/verdict'
 import type { PlanStep } from '../catalogue/techniques/step'
 import { TECHNIQUES } from '../catalogue/techniques/techniques'
 import { SIGN_NAMES, STOP_STEP_WORDS } from '../catalogue/rules/stopRules'
@@ -206,6 +207,7 @@ function breachLine({ at, key, what, by }: Breach, { firstPlan, lastPlan }: Reco
 const confirmedWords = ({ technique }: PlanStep, rules: readonly string[]): string[] =>
   rules.flatMap((rule) => {
     const row = CONTRAINDICATIONS.find((contraindication) => contraindication.id === rule)
+    if (rule === UNKNOWN_WORD) return ['every label read for the words told']
     return row?.confirm ?? TECHNIQUES[technique].confirm ?? []
   })
 

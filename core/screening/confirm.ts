@@ -1,10 +1,12 @@
 import type { FamilyId } from '../catalogue/kinds'
-import type { Technique } from '../catalogue/techniques/techniques'
+import type { Technique, TechniqueId } from '../catalogue/techniques/techniques'
 
 /** What has to be seen to before a step of some families, and the row that asks for it. */
 export interface Confirmation {
   rule: string
   families: readonly FamilyId[]
+  /** Before these besides, whatever families they are of. */
+  techniques?: readonly TechniqueId[]
   say: string
 }
 
@@ -18,7 +20,11 @@ export function confirmationsFor(
 ): { rule: string; say: string }[] {
   return [
     ...verdict.confirms
-      .filter((one) => one.families.some((family) => technique.families.includes(family)))
+      .filter(
+        (one) =>
+          one.families.some((family) => technique.families.includes(family)) ||
+          one.techniques?.includes(technique.id),
+      )
       .map(({ rule, say }) => ({ rule, say })),
     ...(technique.confirm ?? []).map((say) => ({ rule: `technique-${technique.id}`, say })),
   ]

@@ -1,3 +1,5 @@
+import { TECHNIQUES } from '../catalogue/techniques/techniques'
+import { confirmationsFor } from './confirm'
 import { describe, expect, it } from 'vitest'
 import { ingredientsNamed, ingredientsIn } from '../catalogue/products/ingredients'
 import { allNo, lot, product, TODAY } from '../testing/fixtures'
@@ -35,6 +37,14 @@ describe('allergies against the label', () => {
     ])
     const known = screen(allNo({ allergy: { say: 'yes', substances: ['honey'] } }), TODAY)
     expect(known.throughout).toEqual([])
+    expect(confirmationsFor(TECHNIQUES.milk, known)).toEqual([])
+  })
+  it('asks before the first bottle of the visit whether every label was read for it', () => {
+    const told = screen(allNo({ allergy: { say: 'yes', substances: ['kumquat'] } }), TODAY)
+    const first = confirmationsFor(TECHNIQUES.milk, told)
+    expect(first.map(({ rule }) => rule)).toEqual(['unknown-word'])
+    expect(first[0]?.say).toContain('kumquat')
+    expect(confirmationsFor(TECHNIQUES.massage, told)).toEqual([])
   })
   // Names as they stand on labels, each with what a client would say. INCI and botanical names.
   it.each([

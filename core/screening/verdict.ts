@@ -6,6 +6,7 @@ import {
   type Limit,
 } from '../catalogue/consultation/contraindications'
 import { FINDINGS, type FindingId } from '../catalogue/consultation/findings'
+import type { TechniqueId } from '../catalogue/techniques/techniques'
 import type { FamilyId } from '../catalogue/kinds'
 import { REGION_IDS, ZONES, type RegionId } from '../face/zones'
 import type { Confirmation } from './confirm'
@@ -61,6 +62,11 @@ export interface Verdict {
 
 export const NO_LIMIT: Required<Limit> = { steamMost: 10, passesMost: 2, tolerancePercent: 100 }
 
+/** The rule of a word that no list knows: labels are read for it. */
+export const UNKNOWN_WORD = 'unknown-word'
+/** The bottles that every visit begins with: before them all labels have been read. */
+const FIRST_BOTTLES: readonly TechniqueId[] = ['eyesOff', 'milk']
+
 /**
  * What the answers stop today. Several findings combine to the strictest; an unsure or open
  * question stops what a yes would.
@@ -113,8 +119,15 @@ export function screen(
       substances.push(...named(substance, row.id))
   }
   for (const { word, rule, family } of substances)
-    if (family === undefined)
+    if (family === undefined) {
       throughout.push({ rule, say: `Read every label for “${word}”: no list knows the word` })
+      confirms.push({
+        rule: UNKNOWN_WORD,
+        families: [],
+        techniques: FIRST_BOTTLES,
+        say: `Every label on the tray read for “${word}”`,
+      })
+    }
   return {
     prevented,
     bars,

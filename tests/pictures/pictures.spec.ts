@@ -72,7 +72,7 @@ test('the six stops, for the rower', async ({ page }) => {
     })
     await page.clock.runFor(2000)
   }
-  await page.clock.runFor(390_000)
+  await page.clock.runFor(330_000)
   await shoot(page, 'treat')
   await page.getByRole('button', { name: /Reaction/ }).click()
   await shoot(page, 'reaction')

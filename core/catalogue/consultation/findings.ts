@@ -343,7 +343,7 @@ const ROWS: Finding[] = [
     'homeScrub',
     'lately',
     'scrub or brush at home',
-    'A scrub, brush, roll-off or drying mask at home in the last three days?',
+    'A scrub, brush, rough cloth, roll-off or drying mask at home in the last three days?',
     ['date', 'hour', 'perWeek'],
   ),
   finding('eventSoon', 'lately', 'event ahead', 'A wedding, a stage, photographs coming up?', [
