@@ -74,8 +74,8 @@ function tablet(call: Caller, visit: string) {
           body: { events: unsent },
         })
         if (reply.status !== 200) return false
-        const { kept } = reply.body as { kept: string[] }
-        unsent = unsent.filter((event) => !kept.includes(event.id))
+        const { kept } = reply.body as { kept: { id: string }[] }
+        unsent = unsent.filter((event) => !kept.some((own) => own.id === event.id))
         return true
       } catch {
         return false
@@ -213,7 +213,7 @@ describe('no tap is lost and none is doubled', () => {
         }),
       ),
     )
-    for (const reply of both) expect((reply.body as { kept: string[] }).kept).toHaveLength(20)
+    for (const reply of both) expect((reply.body as { kept: unknown[] }).kept).toHaveLength(20)
     await exactlyWhatWasTapped()
   })
   it('when a seal is asked for while taps arrive: each is in the record, or refused', async () => {
