@@ -66,6 +66,16 @@ export const NO_LIMIT: Required<Limit> = { steamMost: 10, passesMost: 2, toleran
 export const UNKNOWN_WORD = 'unknown-word'
 /** The bottles that every visit begins with: before them all labels have been read. */
 const FIRST_BOTTLES: readonly TechniqueId[] = ['eyesOff', 'milk']
+const readLabels = ({ word, rule }: Named) => ({
+  rule,
+  say: `Read every label for “${word}”: no list knows the word`,
+})
+const labelsRead = ({ word }: Named): Confirmation => ({
+  rule: UNKNOWN_WORD,
+  families: [],
+  techniques: FIRST_BOTTLES,
+  say: `Every label on the tray read for “${word}”`,
+})
 
 /**
  * What the answers stop today. Several findings combine to the strictest; an unsure or open
@@ -118,23 +128,14 @@ export function screen(
       : (row.substances ?? []))
       substances.push(...named(substance, row.id))
   }
-  for (const { word, rule, family } of substances)
-    if (family === undefined) {
-      throughout.push({ rule, say: `Read every label for “${word}”: no list knows the word` })
-      confirms.push({
-        rule: UNKNOWN_WORD,
-        families: [],
-        techniques: FIRST_BOTTLES,
-        say: `Every label on the tray read for “${word}”`,
-      })
-    }
+  const unknown = substances.filter(({ family }) => family === undefined)
   return {
     prevented,
     bars,
     limit,
     limitRules,
-    confirms,
-    throughout,
+    confirms: [...confirms, ...unknown.map(labelsRead)],
+    throughout: [...throughout, ...unknown.map(readLabels)],
     substances,
     open: openQuestions(answers),
     unsure: unsureQuestions(answers),
