@@ -44,46 +44,36 @@ export async function nextBooked(
 
 type Tx = Parameters<Parameters<ReturnType<typeof database>['transaction']>[0]>[0]
 
+/** The visit of a client that is booked for just this moment. */
+async function bookedAt(tx: Tx, clientId: string, at: Date) {
+  const [booked] = await tx
+    .select({ id: visits.id, version: visits.version })
+    .from(visits)
+    .where(and(eq(visits.clientId, clientId), eq(visits.startsAt, at), eq(visits.status, 'booked')))
+    .limit(1)
+  return booked
+}
+
 /**
  * Puts the next visit on its day: with the same hands, room, length and aims. One that was set
- * before from the same visit is moved, and taken off again where nothing is set.
+ * before from the same visit is moved, and taken off again where nothing is set; whoever has it open
+ * is told by its version.
  * @param to the new moment, null for none
  */
 export async function bookNext(tx: Tx, visit: Visit, to: Date | null): Promise<void> {
   const before = visit.nextVisitAt
-  const [own] = before
-    ? await tx
-        .select({ id: visits.id })
-        .from(visits)
-        .where(
-          and(
-            eq(visits.clientId, visit.clientId),
-            eq(visits.startsAt, before),
-            eq(visits.status, 'booked'),
-          ),
-        )
-        .limit(1)
-    : []
-  if (to === null) {
-    if (own) await tx.update(visits).set({ status: 'cancelled' }).where(eq(visits.id, own.id))
-    return
-  }
+  const own = before ? await bookedAt(tx, visit.clientId, before) : undefined
   if (own) {
-    await tx.update(visits).set({ startsAt: to }).where(eq(visits.id, own.id))
+    await tx
+      .update(visits)
+      .set({
+        ...(to === null ? { status: 'cancelled' as const } : { startsAt: to }),
+        version: own.version + 1,
+      })
+      .where(eq(visits.id, own.id))
     return
   }
-  const [there] = await tx
-    .select({ id: visits.id })
-    .from(visits)
-    .where(
-      and(
-        eq(visits.clientId, visit.clientId),
-        eq(visits.startsAt, to),
-        eq(visits.status, 'booked'),
-      ),
-    )
-    .limit(1)
-  if (there) return
+  if (to === null || (await bookedAt(tx, visit.clientId, to))) return
   await tx.insert(visits).values({
     id: randomUUID(),
     clientId: visit.clientId,
