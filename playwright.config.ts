@@ -11,6 +11,8 @@ export default defineConfig({
   reporter: process.env.PLAYWRIGHT_JSON_OUTPUT_NAME ? [['list'], ['json']] : [['list']],
   use: {
     baseURL: process.env.OAK_TEST_URL ?? 'http://127.0.0.1:4310',
+    // A person and the house they work in live by one clock.
+    timezoneId: process.env.OAK_DEMO_ZONE,
     viewport: { width: 1280, height: 800 },
     actionTimeout: 60_000,
     trace: 'off',

@@ -1,8 +1,10 @@
 <script setup lang="ts">
+import { useSelfLock } from '~/composables/selfLock'
 import { useSession } from '~/stores/session'
 
 const session = useSession()
 await callOnce(() => session.load())
+if (import.meta.client) useSelfLock()
 </script>
 
 <template>

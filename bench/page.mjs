@@ -14,7 +14,7 @@ import { times } from './numbers.mjs'
  */
 export default async function page() {
   await ensureBuild()
-  const house = await openHouse('bench', { firstPort: 54760, wanted: 4480 })
+  const house = await openHouse('bench', { firstPort: 24760, wanted: 4480 })
   let own
   try {
     own = await initial(house.address, '/sign-in', join(ROOT, '.output/public'))

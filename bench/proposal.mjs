@@ -10,7 +10,7 @@ const ROUNDS = 40
  * check of a finished plan, which runs at every key.
  */
 export default async function proposal() {
-  const house = await openHouse('bench', { firstPort: 54760, wanted: 4480 })
+  const house = await openHouse('bench', { firstPort: 24760, wanted: 4480 })
   try {
     const { propose, checkPlan, toPlanInput } = await bundled([
       'core/planning/answer/propose.ts',

@@ -1,10 +1,10 @@
 /**
  * Measures and prints; never asserts. `npm run bench`, or `npm run bench planner replan proposal
- * verdict page start test` for some.
+ * verdict page start test volume` for some.
  */
 import { say } from '../scripts/say.mjs'
 
-const PARTS = ['planner', 'replan', 'proposal', 'verdict', 'page', 'start', 'test']
+const PARTS = ['planner', 'replan', 'proposal', 'verdict', 'page', 'start', 'test', 'volume']
 const asked = process.argv.slice(2)
 for (const part of PARTS) {
   if (asked.length > 0 && !asked.includes(part)) continue

@@ -112,4 +112,6 @@ export const scopePut = z.strictObject({
   staffId: id.nullable(),
   licences,
   until: z.partialRecord(licences.element, day).default({}),
+  /** Where the proof of each is kept. */
+  notes: z.partialRecord(licences.element, line(200)).default({}),
 })

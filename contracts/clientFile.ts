@@ -1,3 +1,4 @@
+import { z } from 'zod'
 import type { CallDue } from '#contracts/day'
 import type { Poured } from '#core/load/ledger'
 import type { Earliest } from '#core/screening/earliest'
@@ -14,6 +15,20 @@ export interface FileVisit {
   staff: string
   /** What was done, in a word or two, once its record is sealed. */
   work: string | null
+  /** How and why it fell away, if it did. */
+  fellAway: 'calledOff' | 'noShow' | null
+  because: string | null
+}
+/** Which page of a client's visits, from 1. */
+export const fileVisitsQuery = z.object({
+  page: z.coerce.number().int('a whole number').min(1, 'from 1').max(100_000).default(1),
+})
+/** A page of a client's visits. */
+export interface FileVisits {
+  visits: FileVisit[]
+  total: number
+  page: number
+  pages: number
 }
 /** A visit that was taken in from a file. */
 export interface FileImport {
@@ -54,7 +69,8 @@ export interface ClientFile {
   calls: CallDue[]
   /** Kinds of work that wait, and until which day. */
   waits: Earliest[]
-  visits: FileVisit[]
+  /** The first page of them. */
+  visits: FileVisits
   next: { id: string; startsAt: number; minutes: number; room: string; staff: string } | null
   poured: Poured[]
   imports: FileImport[]

@@ -1,4 +1,8 @@
-import type { DiaryConflict } from '#core/timing/diary'
+import type { ConcernId } from '#core/catalogue/kinds'
+import type { Basin } from '#core/planning/checks/basins'
+import type { StripPart } from '#core/timing/dayStrip'
+import type { Booking, DiaryConflict } from '#core/timing/diary'
+import type { Stretch } from '#core/timing/places'
 import type { StopId } from '#core/visit/stops'
 import type { VisitStatus } from '#core/visit/status'
 
@@ -14,6 +18,15 @@ export interface DayVisit {
   minutes: number
   status: VisitStatus
   version: number
+  /** What the visit is for. */
+  aims: ConcernId[]
+  lateMinutes: number
+  /** Why it stands although something is in the way. */
+  allowedBecause: string | null
+  /** The plan folded small, and how full it makes the four bowls; none before it is planned. */
+  strip: StripPart[]
+  basins: Basin[] | null
+  devices: Booking['devices']
   /** Which stops are ready. */
   stops: Record<Exclude<StopId, 'set'>, boolean>
 }
@@ -27,6 +40,15 @@ export interface CallDue {
   reason: string
 }
 
+/** Something the day asks for beside its visits. */
+export interface DueLine {
+  kind: 'patch' | 'watch' | 'stop'
+  title: string
+  text: string
+  /** Where it is seen to; null where this person cannot. */
+  to: string | null
+}
+
 export interface DayPage {
   /** ISO day, in the house's time. */
   day: string
@@ -35,7 +57,14 @@ export interface DayPage {
   cleaningMinutes: number
   rooms: { id: string; name: string }[]
   visits: DayVisit[]
+  /** When the house is open that day, in minutes from midnight; none while it is shut. */
+  open: Stretch[]
+  /** Why it is shut. */
+  shut: string | null
+  away: { staff: string; word: string }[]
   conflicts: DiaryConflict[]
   /** Calls due by this day; none on days gone by. */
   calls: CallDue[]
+  /** What else is due by this day; none on days gone by. */
+  dues: DueLine[]
 }

@@ -1,10 +1,11 @@
 import { z } from 'zod'
-import { day, id, line, said } from './common'
+import { day, id, line, said, version } from './common'
 
 const email = z.union([z.literal(''), z.email('an e-mail address')])
 const millimetres = (least: number, most: number) =>
   z.int('whole millimetres').min(least, `at least ${least} mm`).max(most, `at most ${most} mm`)
-const fields = {
+/** What is known of a client; a file that is taken in is held against the same. */
+export const clientFields = {
   name: said(120),
   born: z.union([
     z.literal(''),
@@ -24,20 +25,32 @@ const fields = {
   faceHeightMm: millimetres(100, 300),
   faceWidthMm: millimetres(80, 250),
 }
-export const clientCreate = z.strictObject({ id, ...fields })
-export const clientPatch = z.strictObject({ version: z.int(), ...fields })
+export const clientCreate = z.strictObject({ id, ...clientFields })
+export const clientPatch = z.strictObject({ version, ...clientFields })
 export type ClientFields = Omit<z.infer<typeof clientCreate>, 'id'>
 
 export const signIn = z.strictObject({
   email: z.email('an e-mail address'),
   password: z.string().min(1, 'must not be empty').max(200),
+  /** The second factor, where this person has one. */
+  code: z.string().max(12).optional(),
 })
-export const unlock = z.strictObject({
-  code: z.string().regex(/^\d{4,8}$/, 'four to eight digits'),
+/** With the quick code, or with the password where somebody has none. */
+export const unlock = z.union([
+  z.strictObject({ code: z.string().regex(/^\d{4,8}$/, 'four to eight digits') }),
+  z.strictObject({ password: z.string().min(1, 'must not be empty').max(200) }),
+])
+export const factorCode = z.strictObject({
+  code: z.string().regex(/^\d{3}\s?\d{3}$/, 'six digits'),
 })
 export const setCode = z.strictObject({
   code: z.string().regex(/^\d{4,8}$/, 'four to eight digits'),
   password: z.string().min(1).max(200),
+})
+
+/** The password once more, before what is not undone or carries everything away. */
+export const passwordAgain = z.strictObject({
+  password: z.string().min(1, 'must not be empty').max(200),
 })
 
 const PAGE_SIZE = 50

@@ -3,6 +3,7 @@ import { z } from 'zod'
 import type { EventKind } from '#core/treatment/events'
 import { WORK_ELSEWHERE_IDS } from '#core/catalogue/consultation/elsewhere'
 import { FINDING_IDS } from '#core/catalogue/consultation/findings'
+import { ABSORBED_GRADES } from '#core/catalogue/products/watering'
 import { SIGN_IDS, STOP_STEPS } from '#core/catalogue/rules/stopRules'
 import { TECHNIQUE_IDS } from '#core/catalogue/techniques/techniques'
 import { ZONE_IDS, type ZoneId } from '#core/face/zones'
@@ -11,7 +12,19 @@ import type { FindingId } from '#core/catalogue/consultation/findings'
 import { ALL_READING_IDS, type AnyReadingId } from '#core/skin/readings'
 import { consentKinds, grade, wholeReading } from './care'
 import { protocolRef } from './method'
-import { aims, day, id, line, moment, regionId, regions, said, school, zoneId } from './common'
+import {
+  aims,
+  day,
+  id,
+  line,
+  moment,
+  regionId,
+  regions,
+  said,
+  school,
+  version,
+  zoneId,
+} from './common'
 
 export const visitCreate = z.strictObject({
   id,
@@ -20,9 +33,11 @@ export const visitCreate = z.strictObject({
   roomId: id,
   startsAt: moment,
   minutes: z.int('whole minutes').min(15, 'at least 15 minutes').max(180, 'at most 180 minutes'),
+  /** Why it stands although it is in the way of another: an owner's word. */
+  allowedBecause: said(200).optional(),
 })
 export const visitPatch = z.strictObject({
-  version: z.int(),
+  version,
   startsAt: moment.optional(),
   minutes: z
     .int('whole minutes')
@@ -36,7 +51,9 @@ export const visitPatch = z.strictObject({
   aims: aims.optional(),
   school: school.optional(),
   nextVisitAt: moment.nullable().optional(),
-  cancelled: z.literal(true).optional(),
+  allowedBecause: said(200).optional(),
+  fellAway: z.strictObject({ as: z.enum(['calledOff', 'noShow']), because: line(200) }).optional(),
+  lateMinutes: z.int('whole minutes').min(0, '0 to 120').max(120, '0 to 120').optional(),
 })
 export type VisitPatch = z.infer<typeof visitPatch>
 
@@ -55,7 +72,13 @@ export const answers = z.partialRecord(
   z.enum(FINDING_IDS) as unknown as z.ZodEnum<{ [K in FindingId]: K }>,
   answer,
 )
-export const answersPut = z.strictObject({ id, answers, medicines: line(2000) })
+/** `medicinesSeen` is what stood there when Ask was opened: a colleague's words are not lost. */
+export const answersPut = z.strictObject({
+  id,
+  answers,
+  medicines: line(2000),
+  medicinesSeen: line(2000).optional(),
+})
 export const linkPost = z.strictObject({ id })
 const token = z.string().regex(/^[A-Za-z0-9_-]{43}$/, 'not a link of this house')
 export const formOpen = z.strictObject({ token })
@@ -122,9 +145,17 @@ export const planSteps = z
   .array(planStep)
   .max(80, 'at most 80 steps')
   .refine((steps) => new Set(steps.map((item) => item.key)).size === steps.length, 'each key once')
+const hash = z.string().regex(/^[0-9a-f]{64}$/, 'the hash of a plan')
+/** `seen` is the hash of the draft that was changed; null where there was none. */
 export const planPut = z.strictObject({
   steps: planSteps,
+  seen: hash.nullable().default(null),
   protocol: protocolRef.nullable().default(null),
+})
+/** Which plan a colleague has seen, by its hash: the draft (0), or one made in the room. */
+export const countersignPost = z.strictObject({
+  version: z.int().min(0).max(99).default(0),
+  hash,
 })
 export const planVersionPost = z.strictObject({
   version: z.int().min(2).max(99),
@@ -164,6 +195,12 @@ export const eventBody = z.discriminatedUnion('kind', [
     done: note,
     suspected: line(120).nullable(),
   }),
+  z.strictObject({
+    kind: z.literal('absorbed'),
+    key,
+    region: regionId,
+    grade: z.literal([...ABSORBED_GRADES]),
+  }),
   z.strictObject({ kind: z.literal('settingChanged'), key, setting: z.number().min(0).max(1000) }),
   z.strictObject({ kind: z.literal('productSwapped'), key, productId: said(60), reason: note }),
   z.strictObject({
@@ -201,7 +238,7 @@ export const eventsPost = z.strictObject({
   events: z.array(treatmentEvent).min(1).max(200, 'at most 200 taps at once'),
 })
 
-export const recordPut = z.strictObject({ text: line(8000), version: z.int() })
+export const recordPut = z.strictObject({ text: line(8000), version })
 export const sealPost = z.strictObject({
   text: line(8000),
   /** Seals a visit that was tapped through rather than timed. */

@@ -22,6 +22,7 @@ export const loadHundredths = (amount: number) => amount as LoadHundredths
 /** Whole hundredths, as tables keep what has two places, and back. */
 export const toHundredths = (amount: number): number => Math.round(amount * 100)
 export const fromHundredths = (hundredths: number): number => hundredths / 100
+export const toThousandths = (amount: number): number => Math.round(amount * 1000)
 export const fromThousandths = (thousandths: number): number => thousandths / 1000
 /** A part of a whole, per cent. */
 export const inPercent = (part: number, whole = 1): number => Math.round((part / whole) * 100)

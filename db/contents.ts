@@ -1,8 +1,11 @@
 import * as tables from './schema'
 import { withOwner } from './owner'
 
-/** What a data folder holds: nobody's house yet, the invented one, or somebody's own. */
-export type Contents = 'nothing' | 'demo' | 'own'
+/**
+ * What a data folder holds: nothing, the invented house, somebody's own, or one that was begun as
+ * somebody's own and waits for its first hour.
+ */
+export type Contents = 'nothing' | 'demo' | 'own' | 'begun'
 
 /**
  * Read off the tables themselves, so that no file beside them can say otherwise. A house in which a
@@ -13,7 +16,9 @@ export async function contentsOf(url: string): Promise<Contents> {
   return withOwner(url, async (db) => {
     const [house] = await db.select({ id: tables.practice.id }).from(tables.practice)
     const people = await db.select({ demo: tables.staff.demo }).from(tables.staff)
+    const [meant] = await db.select({ kind: tables.houseKind.kind }).from(tables.houseKind)
     if (people.some((person) => person.demo)) return 'demo'
-    return house || people.length > 0 ? 'own' : 'nothing'
+    if (house || people.length > 0) return 'own'
+    return meant?.kind === 'own' ? 'begun' : 'nothing'
   })
 }

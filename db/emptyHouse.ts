@@ -12,6 +12,13 @@ const EVERY_LICENCE: LicenceId[] = [
   'needling05',
 ]
 
+/** Marks the folder as somebody's own before anybody has begun the house in it. */
+export async function claimEmpty(url: string): Promise<void> {
+  await withOwner(url, (db) =>
+    db.insert(tables.houseKind).values({ kind: 'own' }).onConflictDoNothing(),
+  )
+}
+
 /** A house without demo data: the practice, a room, and its owner, all or nothing. */
 export async function seedEmpty(
   url: string,
@@ -29,6 +36,7 @@ export async function seedEmpty(
   }
   await withOwner(url, (db) =>
     db.transaction(async (tx) => {
+      await tx.insert(tables.houseKind).values({ kind: 'own' }).onConflictDoNothing()
       await tx.insert(tables.practice).values({
         name: 'Our practice',
         address: 'Address',

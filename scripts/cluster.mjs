@@ -2,19 +2,23 @@ import { spawnSync } from 'node:child_process'
 import { createHash } from 'node:crypto'
 import {
   chownSync,
+  copyFileSync,
   existsSync,
   mkdirSync,
-  readdirSync,
+  readFileSync,
   renameSync,
   rmSync,
   writeFileSync,
 } from 'node:fs'
 import { join } from 'node:path'
 import { freshSecrets, readSecrets, writeSecrets } from './secrets.mjs'
-import { debian, freePort, isRoot, portFree, ROOT, say, Trouble } from './say.mjs'
+import { freePort, isRoot, portFree, ROOT, say, Trouble } from './say.mjs'
 
-const LIB = '/usr/lib/postgresql'
 const DATABASE = 'oak_basin'
+/** A start that fails is tried again on another port: somebody may have taken the one that was free. */
+const START_TRIES = 3
+const PORT_STEP = 200
+const LOG_LINES = 8
 
 /**
  * The database's own log says that something failed, never with what: statements, parameters and the
@@ -28,36 +32,6 @@ const QUIET_LOG = [
   '-c log_parameter_max_length_on_error=0',
 ]
 
-/** The newest server's folder of programs, if a server is installed. */
-function findPrograms() {
-  if (!existsSync(LIB)) return undefined
-  const version = readdirSync(LIB)
-    .filter(
-      (value) =>
-        existsSync(join(LIB, value, 'bin', 'initdb')) &&
-        existsSync(join(LIB, value, 'bin', 'postgres')),
-    )
-    .sort((one, other) => Number(other) - Number(one))[0]
-  return version && join(LIB, version, 'bin')
-}
-
-export async function ensurePostgres() {
-  const found = findPrograms()
-  if (found) return found
-  if (isRoot() && !existsSync('/etc/postgresql-common/createcluster.conf')) {
-    // Debian would otherwise make and start a cluster of its own that nobody here needs.
-    mkdirSync('/etc/postgresql-common', { recursive: true })
-    writeFileSync('/etc/postgresql-common/createcluster.conf', 'create_main_cluster = false\n')
-  }
-  await debian(['postgresql'], 'PostgreSQL')
-  const now = findPrograms()
-  if (!now)
-    throw new Trouble(
-      'PostgreSQL was installed but its programs are not under /usr/lib/postgresql.',
-    )
-  return now
-}
-
 /**
  * A cluster of our own: a folder, a loopback port, generated passwords. PostgreSQL refuses root,
  * so as root it runs as `postgres`.
@@ -65,7 +39,7 @@ export async function ensurePostgres() {
  * @param options.durable keep fsync on (real data, and the tests that kill the server)
  */
 export class Cluster {
-  constructor(programs, name, { durable = true, firstPort = 54510 } = {}) {
+  constructor(programs, name, { durable = true, firstPort = 24510 } = {}) {
     this.programs = programs
     this.durable = durable
     this.firstPort = firstPort
@@ -110,10 +84,22 @@ export class Cluster {
       say('· The database was left half-way; starting it again')
       this.down()
     }
-    if (!(await portFree(this.secrets.port))) {
-      this.secrets.port = await freePort(this.firstPort)
-      this.save()
+    for (let tries = START_TRIES; ; tries--) {
+      if (!(await portFree(this.secrets.port))) {
+        this.secrets.port = await freePort(this.firstPort)
+        this.save()
+      }
+      const started = this.begin()
+      if (started.status === 0) break
+      // Whoever took the port between the look and the start keeps it.
+      if (tries === 1) throw new Trouble(this.whyNot(started))
+      this.firstPort += PORT_STEP
     }
+    this.roles()
+    return this
+  }
+
+  begin() {
     const options = [
       `-p ${this.secrets.port}`,
       '-c listen_addresses=127.0.0.1',
@@ -124,24 +110,21 @@ export class Cluster {
         ? []
         : ['-c fsync=off', '-c synchronous_commit=off', '-c full_page_writes=off']),
     ].join(' ')
-    const started = this.as('pg_ctl', [
-      'start',
-      '-w',
-      '-t',
-      '60',
-      '-D',
-      this.data,
-      '-l',
-      join(this.data, 'server.log'),
-      '-o',
-      options,
-    ])
-    if (started.status !== 0)
-      throw new Trouble(
-        `The database did not start. Its log is ${join(this.data, 'server.log')}.\n${started.stderr || started.stdout}`,
-      )
-    this.roles()
-    return this
+    const log = join(this.data, 'server.log')
+    return this.as('pg_ctl', ['start', '-w', '-t', '60', '-D', this.data, '-l', log, '-o', options])
+  }
+
+  /** Why it did not start, with the last that its log says. */
+  whyNot(started) {
+    const log = join(this.data, 'server.log')
+    const told = existsSync(log)
+      ? readFileSync(log, 'utf8').trim().split('\n').slice(-LOG_LINES)
+      : []
+    return [
+      `The database did not start. Its log is ${log}.`,
+      (started.stderr || started.stdout).trim(),
+      ...told,
+    ].join('\n')
   }
 
   /**
@@ -180,6 +163,27 @@ export class Cluster {
     ])
     rmSync(pwfile)
     renameSync(fresh, this.data)
+  }
+
+  /** Whether a cluster stands here. */
+  there() {
+    return existsSync(join(this.data, 'PG_VERSION'))
+  }
+  /** A restored house keeps the key that seals its sessions and hashes; its roles get new words. */
+  keepSession(session) {
+    mkdirSync(this.home, { recursive: true, mode: 0o755 })
+    this.secrets = { ...freshSecrets(this.firstPort), session }
+    this.save()
+  }
+  /** The passphrase of the nightly backup, beside the other secrets. */
+  keepPassphrase(passphrase) {
+    this.secrets = { ...readSecrets(this.secretsFile, this.data), passphrase }
+    this.save()
+  }
+  /** Puts a file where the database's own user can read it. */
+  takeIn(file, to) {
+    copyFileSync(file, to)
+    if (this.user) chownSync(to, ...ids(this.user))
   }
 
   save() {

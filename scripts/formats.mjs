@@ -10,7 +10,9 @@ import { format, resolveConfig } from 'prettier'
 import { apiPage } from './docs/apiPage.mjs'
 import { casesPage } from './docs/casesPage.mjs'
 import { dataModelPage } from './docs/dataModel.mjs'
+import { houseSchema } from './docs/houseSchema.mjs'
 import { withDrawing } from './docs/drawing.mjs'
+import { carriedTables } from './houseFile.mjs'
 import { ROOT } from './say.mjs'
 import { load } from './setup.mjs'
 
@@ -24,6 +26,10 @@ const files = [
     join('formats', file),
     `${JSON.stringify(schema, null, 2)}\n`,
   ]),
+  [
+    join('formats', 'house.schema.json'),
+    `${JSON.stringify(houseSchema(await carriedTables()), null, 2)}\n`,
+  ],
   ['rows.md', rowsPage()],
   ['api.md', await laidOut(await apiPage(load))],
   ['cases.md', await laidOut(await casesPage(load))],

@@ -1,40 +1,50 @@
 import { createInterface } from 'node:readline/promises'
+import { Writable } from 'node:stream'
 import { say, Trouble } from './say.mjs'
 import { load } from './setup.mjs'
 
 const LEAST_PASSWORD = 12
 
 /** Asks at the terminal. @throws Trouble where nobody is there to answer */
-export async function ask(question, hidden = false) {
+export async function ask(question) {
   if (!process.stdin.isTTY)
-    throw new Trouble(
-      'Nobody is there to answer. Set OAK_OWNER_NAME, OAK_OWNER_EMAIL and OAK_OWNER_PASSWORD, ' +
-        'or use a terminal.',
-    )
+    throw new Trouble('Nobody is there to answer: use a terminal, or say OAK_RESET=yes.')
   const terminal = createInterface({ input: process.stdin, output: process.stdout })
-  if (hidden)
-    terminal._writeToOutput = (text) => {
-      if (text.includes(question)) process.stdout.write(question)
-    }
   try {
     return (await terminal.question(question)).trim()
   } finally {
     terminal.close()
-    if (hidden) process.stdout.write('\n')
   }
 }
 
-async function askForOwner() {
+/** Asks for a word that is not shown. @throws Trouble where nobody is there to answer */
+export async function askHidden(question) {
+  if (!process.stdin.isTTY)
+    throw new Trouble('Nobody is there to answer: use a terminal, or say OAK_PASSPHRASE.')
+  const silent = new Writable({ write: (_, __, done) => done() })
+  const terminal = createInterface({ input: process.stdin, output: silent, terminal: true })
+  process.stdout.write(question)
+  try {
+    return await terminal.question('')
+  } finally {
+    terminal.close()
+    process.stdout.write('\n')
+  }
+}
+
+/** The owner as named by the environment, for a house that is begun by nobody's hand. */
+function ownerFromEnvironment() {
   const { OAK_OWNER_NAME, OAK_OWNER_EMAIL, OAK_OWNER_PASSWORD } = process.env
+  if (!OAK_OWNER_NAME && !OAK_OWNER_EMAIL && !OAK_OWNER_PASSWORD) return undefined
   const owner = {
-    name: OAK_OWNER_NAME ?? (await ask("Owner's name: ")),
-    email: OAK_OWNER_EMAIL ?? (await ask('E-mail: ')),
-    password:
-      OAK_OWNER_PASSWORD ?? (await ask(`Password (${LEAST_PASSWORD} characters or more): `, true)),
+    name: OAK_OWNER_NAME ?? '',
+    email: OAK_OWNER_EMAIL ?? '',
+    password: OAK_OWNER_PASSWORD ?? '',
   }
   if (owner.name.length < 1 || !owner.email.includes('@') || owner.password.length < LEAST_PASSWORD)
     throw new Trouble(
-      `A name, an e-mail address and a password of at least ${LEAST_PASSWORD} characters are needed.`,
+      'OAK_OWNER_NAME, OAK_OWNER_EMAIL and OAK_OWNER_PASSWORD belong together: a name, an e-mail ' +
+        `address and a password of at least ${LEAST_PASSWORD} characters.`,
     )
   return owner
 }
@@ -45,7 +55,7 @@ async function askForOwner() {
  * own house is left as it is. One never becomes the other.
  * @param url the owner's connection
  * @param wantsEmpty whether `--empty` was said
- * @returns the demo's sign-ins; none for a house of one's own
+ * @returns the demo's sign-ins, none for a house of one's own; and whether its first hour waits
  * @throws Trouble when `--empty` meets a folder that holds the demo
  */
 export async function furnish(url, wantsEmpty) {
@@ -59,13 +69,15 @@ export async function furnish(url, wantsEmpty) {
     )
   if (contents === 'own') {
     say('· This folder holds a house of your own; no demo data is loaded')
-    return []
+    return { accounts: [], waits: false }
   }
-  if (wantsEmpty) {
-    const { seedEmpty } = await load('db/emptyHouse.ts')
-    await seedEmpty(url, await askForOwner())
-    return []
+  if (wantsEmpty || contents === 'begun') {
+    const { claimEmpty, seedEmpty } = await load('db/emptyHouse.ts')
+    const owner = ownerFromEnvironment()
+    if (owner) await seedEmpty(url, owner)
+    else await claimEmpty(url)
+    return { accounts: [], waits: !owner }
   }
   const { seedDemo } = await load('db/demo/seed.ts')
-  return seedDemo(url, Date.now())
+  return { accounts: await seedDemo(url, Date.now()), waits: false }
 }

@@ -7,9 +7,11 @@ import { openHouse } from './house.mjs'
 import { ROOT, run, say } from './say.mjs'
 import { ensureBuild, ensurePackages } from './setup.mjs'
 
+// The pictures show the house where it stands.
+process.env.OAK_DEMO_ZONE = 'Europe/Helsinki'
 await ensurePackages()
 await ensureBuild()
-const house = await openHouse('pictures', { firstPort: 54710, wanted: 4490 })
+const house = await openHouse('pictures', { firstPort: 24710, wanted: 4490 })
 try {
   const env = {
     ...process.env,

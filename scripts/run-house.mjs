@@ -5,12 +5,13 @@
 import { openHouse } from './house.mjs'
 import { say } from './say.mjs'
 
-const house = await openHouse('bench-of-tests', { firstPort: 54710, wanted: 4395 })
+const house = await openHouse('bench-of-tests', { firstPort: 24710, wanted: 4395 })
 say(
   `export OAK_TEST_URL=${house.address} ` +
     `OAK_TEST_OWNER_DB=${house.cluster.url('owner')} ` +
     `OAK_TEST_APP_DB=${house.cluster.url('app')} ` +
-    `OAK_TEST_SECRETS=${house.cluster.secretsFile}`,
+    `OAK_TEST_SECRETS=${house.cluster.secretsFile} ` +
+    `OAK_DEMO_ZONE=${process.env.OAK_DEMO_ZONE}`,
 )
 process.on('SIGINT', () => void house.close().then(() => process.exit(0)))
 process.on('SIGTERM', () => void house.close().then(() => process.exit(0)))

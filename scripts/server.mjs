@@ -1,11 +1,18 @@
-import { spawn } from 'node:child_process'
-import { freePort, portFree, ROOT, Trouble } from './say.mjs'
+import { spawn, spawnSync } from 'node:child_process'
+import { join } from 'node:path'
+import { freePort, isRoot, portFree, ROOT, say, Trouble } from './say.mjs'
+
+const ENTRY = '.output/server/index.mjs'
+/** So often within so long a server that ended by itself is started again. */
+const AGAIN_MOST = 3
+const AGAIN_MS = 10 * 60_000
 
 /**
  * @typedef {object} RunOptions
  * @property {number} wanted the port, or the next free one
  * @property {string} [address] what the browser sees; defaults to the loopback address
  * @property {string} [meters] host:port of a bench of meters
+ * @property {string} [setupKey] opens the first hour of a house that nobody has begun
  * @property {boolean} [quiet] print errors only
  * @property {(text: string) => void} [heard] called with all that it prints, instead of letting it
  *   print
@@ -20,12 +27,19 @@ import { freePort, portFree, ROOT, Trouble } from './say.mjs'
  */
 export async function runServer(
   cluster,
-  { wanted, address, meters, quiet = false, heard, env = {} },
+  { wanted, address, meters, setupKey, quiet = false, heard, env = {} },
 ) {
   const port = (await portFree(wanted)) ? wanted : await freePort(wanted)
   const own = address ?? `http://127.0.0.1:${port}`
-  const child = spawn(process.execPath, ['--enable-source-maps', '.output/server/index.mjs'], {
+  const begin = () => {
+    const child = spawn(process.execPath, ['--enable-source-maps', ENTRY], { ...options })
+    for (const stream of [child.stdout, child.stderr])
+      stream?.on('data', (bytes) => heard(String(bytes)))
+    return child
+  }
+  const options = {
     cwd: ROOT,
+    ...nobody(),
     stdio: heard ? ['ignore', 'pipe', 'pipe'] : ['ignore', quiet ? 'ignore' : 'inherit', 'inherit'],
     env: {
       ...process.env,
@@ -37,12 +51,50 @@ export async function runServer(
       NUXT_ORIGIN: own,
       NUXT_TELEMETRY_DISABLED: '1',
       ...(meters ? { NUXT_METERS: meters } : {}),
+      NUXT_SETUP_KEY: setupKey ?? '',
       ...env,
     },
-  })
-  for (const stream of [child.stdout, child.stderr])
-    stream?.on('data', (bytes) => heard(String(bytes)))
-  return { child, port, address: own }
+  }
+  return { child: begin(), begin, port, address: own }
+}
+
+/**
+ * Started as root, the server itself runs as nobody: it needs its own files and the network, no
+ * more. Where nobody cannot reach these files it stays root, and that is said.
+ */
+function nobody() {
+  if (!isRoot()) return {}
+  const reaches = (file) =>
+    spawnSync('runuser', ['-u', 'nobody', '--', 'test', '-r', file], { stdio: 'ignore' }).status ===
+    0
+  if (!reaches(join(ROOT, ENTRY)) || !reaches(process.execPath)) {
+    say('· The server runs as root: nobody else can read this folder')
+    return {}
+  }
+  const id = (flag) => Number(spawnSync('id', [flag, 'nobody'], { encoding: 'utf8' }).stdout)
+  return { uid: id('-u'), gid: id('-g') }
+}
+
+/**
+ * Starts a server again that ended by itself, a few times within a while; then it gives up.
+ * @param run what `runServer` gave; its child is replaced
+ * @param told.ending whether it is to end; told.gaveUp what happens when it ends too often
+ */
+export function keepAlive(run, { ending, gaveUp }) {
+  const ends = []
+  const watch = (child) =>
+    child.once('exit', (code, signal) => {
+      if (ending()) return
+      ends.push(Date.now())
+      if (ends.filter((at) => Date.now() - at < AGAIN_MS).length > AGAIN_MOST) {
+        gaveUp(code ?? signal)
+        return
+      }
+      say(`The server ended by itself (${code ?? signal}); it is started again.`)
+      run.child = run.begin()
+      watch(run.child)
+    })
+  watch(run.child)
 }
 
 export async function whenReady(port, child) {

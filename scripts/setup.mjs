@@ -72,6 +72,23 @@ export async function migrate(ownerUrl) {
   }
 }
 
+/** Whether these tables hold something and are older than this version. */
+export async function waitsForUpdate(ownerUrl) {
+  const { default: postgres } = await import('postgres')
+  const journal = JSON.parse(
+    readFileSync(join(ROOT, 'db', 'migrations', 'meta', '_journal.json'), 'utf8'),
+  )
+  const client = postgres(ownerUrl, { max: 1, onnotice: () => {} })
+  try {
+    const [there] = await client`select to_regclass('drizzle.__drizzle_migrations') as name`
+    if (!there?.name) return false
+    const [done] = await client`select count(*)::int as steps from drizzle.__drizzle_migrations`
+    return done.steps > 0 && done.steps < journal.entries.length
+  } finally {
+    await client.end()
+  }
+}
+
 /** Loads a TypeScript module of the project with its aliases. */
 export async function load(path) {
   const { createJiti } = await import('jiti')

@@ -1,16 +1,20 @@
+import { randomBytes } from 'node:crypto'
 import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { openMeterBench } from '../devices/meterBench.mjs'
-import { Cluster, ensurePostgres } from './cluster.mjs'
+import { Cluster } from './cluster.mjs'
+import { ensurePostgres } from './postgres.mjs'
 import { ask, furnish } from './furnish.mjs'
 import { ROOT, say, Trouble } from './say.mjs'
-import { endChild, runServer, whenReady } from './server.mjs'
-import { ensureBuild, ensurePackages, migrate } from './setup.mjs'
+import { safetyCopy } from './dump.mjs'
+import { keepDemoToday, keepNightly } from './nightly.mjs'
+import { endChild, keepAlive, runServer, whenReady } from './server.mjs'
+import { ensureBuild, ensurePackages, migrate, waitsForUpdate } from './setup.mjs'
 
 const HELP = `./start            install, build, start the database, load the demo, serve on 127.0.0.1;
                    a folder that holds a house of your own is served as it is
-./start --empty    an empty house instead of the demo; asks for the first owner account
-./start --reset    asks, then wipes the data of this folder and starts afresh
+./start --empty    an empty house instead of the demo; prints the link of its first hour
+./start --reset    asks, keeps a copy in .data/kept, then wipes this folder and starts afresh
 ./start --help     this page
 
 Environment
@@ -21,7 +25,7 @@ Environment
   OAK_ORIGIN       https address of the TLS proxy in front, where others than this machine
                    shall reach it. Demo accounts are then refused.
   OAK_OWNER_NAME, OAK_OWNER_EMAIL, OAK_OWNER_PASSWORD
-                   first owner for --empty when nobody is there to answer`
+                   first owner for --empty where no browser is to begin it`
 
 const FLAGS = ['--empty', '--reset']
 const FIRST_PORT = 4310
@@ -74,24 +78,36 @@ async function wipe(cluster) {
     say('Nothing was wiped.')
     return false
   }
+  if (cluster.there()) {
+    await cluster.up()
+    say(`· Kept before it goes: ${await safetyCopy(cluster, `${dataName}-before-reset`)}`)
+  }
   cluster.remove()
   return true
 }
 
 /** Tables, data, server: from here on a failure also takes the database down again. */
 async function open(cluster) {
+  // A newer version changes tables only after what they hold is kept.
+  if (await waitsForUpdate(cluster.url('owner')))
+    say(`· Kept before the update: ${await safetyCopy(cluster, `${dataName}-before-update`)}`)
   process.stdout.write('· Bringing the tables up to date ')
   await migrate(cluster.url('owner'))
   say('done')
-  const accounts = await furnish(cluster.url('owner'), flags.includes('--empty'))
+  const { accounts, waits } = await furnish(cluster.url('owner'), flags.includes('--empty'))
+  // Opens the first hour, to whoever reads this terminal and to nobody else.
+  const setupKey = waits ? randomBytes(24).toString('base64url') : ''
   const wanted = Number(process.env.OAK_PORT ?? FIRST_PORT)
   // The demo has a bench of simulated meters; a real one is named by OAK_METERS.
   const bench = accounts.length > 0 && !process.env.OAK_METERS ? await openMeterBench() : undefined
   const meters = process.env.OAK_METERS ?? (bench && `127.0.0.1:${bench.port}`)
-  const run = await runServer(cluster, { wanted, address: process.env.OAK_ORIGIN, meters })
+  const address = process.env.OAK_ORIGIN
+  const run = await runServer(cluster, { wanted, address, meters, setupKey })
   if (run.port !== wanted) say(`· Port ${wanted} is taken; using ${run.port}`)
   writeFileSync(runFile, JSON.stringify({ pid: process.pid, address: run.address }))
-  const end = endingOf({ cluster, server: run.child, bench })
+  const clocks = [keepNightly(cluster, dataName)]
+  if (accounts.length > 0) clocks.push(keepDemoToday(cluster.url('owner')))
+  const end = endingOf({ cluster, run, bench, clocks })
   try {
     await whenReady(run.port, run.child)
   } catch (error) {
@@ -100,6 +116,7 @@ async function open(cluster) {
     return
   }
   say(`\nOak Basin is ready: ${run.address}`)
+  if (waits) say(`Begin your house here, once:\n  ${run.address}/first-hour#${setupKey}`)
   if (accounts.length > 0) say('Demo sign-ins:')
   for (const { email, password, role, code } of accounts)
     say(`  ${email.padEnd(28)} ${password.padEnd(18)} ${role}, quick code ${code}`)
@@ -107,13 +124,14 @@ async function open(cluster) {
 }
 
 /** How it ends: by Ctrl-C, by being told to, or because the server ended by itself; once. */
-function endingOf({ cluster, server, bench }) {
+function endingOf({ cluster, run, bench, clocks }) {
   let ending = false
   const end = async (code) => {
     if (ending) return
     ending = true
     say('\n· Stopping')
-    await endChild(server)
+    for (const stop of clocks) stop()
+    await endChild(run.child)
     await bench?.close()
     cluster.down()
     rmSync(runFile, { force: true })
@@ -121,10 +139,12 @@ function endingOf({ cluster, server, bench }) {
   }
   process.on('SIGINT', () => void end(0))
   process.on('SIGTERM', () => void end(0))
-  server.once('exit', (code) => {
-    if (ending) return
-    say(`The server ended by itself (${code}).`)
-    void end(1)
+  keepAlive(run, {
+    ending: () => ending,
+    gaveUp: (code) => {
+      say(`The server ended by itself again and again (${code}).`)
+      void end(1)
+    },
   })
   return end
 }

@@ -1,6 +1,6 @@
 import { mkdirSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { ensurePostgres } from './cluster.mjs'
+import { ensurePostgres } from './postgres.mjs'
 import { openHouse } from './house.mjs'
 import { debian, has, say, Trouble } from './say.mjs'
 import { ensureBuild, ensurePackages } from './setup.mjs'
@@ -67,7 +67,7 @@ async function onTheBuild(wanted, built) {
   const e2e = wanted.has('e2e')
   await Promise.all([
     wanted.has('api') || e2e
-      ? inAHouse('test', 54610, 4390, async (env) => {
+      ? inAHouse('test', 24610, 4390, async (env) => {
           if (wanted.has('api'))
             await vitest(tally, 'api', 'Over the wire, on real PostgreSQL', env)
           if (e2e) await playwright(tally, env, 1)
@@ -79,7 +79,7 @@ async function onTheBuild(wanted, built) {
 }
 
 async function beside(wanted) {
-  await inAHouse('test-beside', 54660, 4440, (env) => playwright(tally, env, 2))
+  await inAHouse('test-beside', 24660, 4440, (env) => playwright(tally, env, 2))
   await typesOnce(wanted)
 }
 

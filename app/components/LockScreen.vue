@@ -3,12 +3,13 @@ import { useSession } from '~/stores/session'
 import { sayProblem } from '~/composables/useApi'
 
 const session = useSession()
+const hasCode = computed(() => session.me?.hasCode === true)
 const code = ref('')
 const trouble = ref('')
 async function open() {
   trouble.value = ''
   try {
-    await session.unlock(code.value)
+    await session.unlock(hasCode.value ? { code: code.value } : { password: code.value })
     reloadNuxtApp({ force: true })
   } catch (error) {
     trouble.value = sayProblem(error)
@@ -24,9 +25,9 @@ async function open() {
       <p class="soft">{{ session.me?.name }}</p>
       <VTextField
         v-model="code"
-        label="Quick code"
+        :label="hasCode ? 'Quick code' : 'Password'"
         type="password"
-        inputmode="numeric"
+        :inputmode="hasCode ? 'numeric' : 'text'"
         autocomplete="off"
         autofocus
         :error-messages="trouble ? [trouble] : []"

@@ -17,6 +17,10 @@ export const dayWords = (at: number, zone: string) => {
     .format(at)
     .replace(',', '')
 }
+/** An ISO day of the house in words; a day has no zone. */
+export const isoDayWords = (day: string) => dayWords(noonOf(day), 'UTC')
+/** The noon of an ISO day, from which its words are made. */
+export const noonOf = (day: string) => Date.parse(`${day}T12:00:00Z`)
 export const fullDay = (at: number, zone: string) =>
   new Intl.DateTimeFormat('en-GB', {
     weekday: 'long',

@@ -1,17 +1,20 @@
 import Dexie, { type Table } from 'dexie'
 import type { TreatmentEvent } from '#core/treatment/events'
+import { keyFrom, keyOf, seal, unseal, type Key, type Sealed } from './sealing'
 
 /**
- * What this device holds back: drafts not saved yet and taps not acknowledged yet. Nothing else is
- * stored in the browser.
+ * What this device holds back: drafts not saved yet and taps not acknowledged yet, each locked with
+ * the key of whoever typed or tapped it. Nothing else is stored in the browser.
  */
-interface Draft {
+interface Draft extends Sealed {
   key: string
-  value: unknown
+  staffId: string
   at: number
 }
-interface Unsent extends TreatmentEvent {
+interface Unsent extends Sealed {
+  id: string
   visitId: string
+  staffId: string
 }
 
 class Keep extends Dexie {
@@ -20,13 +23,45 @@ class Keep extends Dexie {
   constructor() {
     super('oak-basin')
     this.version(1).stores({ drafts: 'key', taps: 'id, visitId' })
+    // What an earlier version kept was not locked: it is not carried over.
+    this.version(2)
+      .stores({ drafts: 'key', taps: 'id, visitId' })
+      .upgrade((old) => Promise.all([old.table('drafts').clear(), old.table('taps').clear()]))
   }
 }
 let opened: Keep | undefined
 const keep = () => (opened ??= new Keep())
 
-export const readDraft = async <T>(key: string): Promise<T | undefined> =>
-  (await keep().drafts.get(key))?.value as T | undefined
+interface Own {
+  staffId: string
+  key: Key
+}
+let own: Promise<Own> | undefined
+/** The person's key: asked for once, tried again where the house was out of reach. */
+function ownKey(): Promise<Own> {
+  own ??= askKey().catch((error: unknown) => {
+    own = undefined
+    throw error
+  })
+  return own
+}
+async function askKey(): Promise<Own> {
+  const reply = await fetch('/api/session/key')
+  if (!reply.ok) throw new Error('no key: signed out or locked')
+  const { staffId, key } = (await reply.json()) as { staffId: string; key: string }
+  return { staffId, key: await keyFrom(key) }
+}
+/** For a client's own form: nobody is signed in there, and what opens the form locks its draft. */
+export function keepBy(token: string): void {
+  own = keyOf(token).then((key) => ({ staffId: 'form', key }))
+}
+/** Asked for while the house is in reach, so that it is there when it is not. */
+export const openKeep = () => ownKey().then(() => {})
+/** From here on nothing that this device holds can be read on it, until somebody signs in. */
+export const forgetKey = (): void => {
+  own = undefined
+}
+
 /**
  * Writing under way: whoever counts or wipes waits for it, so that nothing is overlooked and
  * nothing comes back.
@@ -38,26 +73,62 @@ function after<T>(work: () => Promise<T>): Promise<T> {
   return done
 }
 
+const placeOf = ({ staffId }: Own, key: string) => `${staffId} ${key}`
+export async function readDraft<T>(key: string): Promise<T | undefined> {
+  const me = await ownKey()
+  const draft = await keep().drafts.get(placeOf(me, key))
+  return draft && ((await unseal(me.key, draft)) as T | undefined)
+}
 /** Plain data only: what cannot be cloned is first turned into JSON. */
 export function writeDraft(key: string, value: unknown) {
   const now = plain(value)
-  return after(() => keep().drafts.put({ key, value: now, at: Date.now() }))
+  return after(async () => {
+    const me = await ownKey()
+    const sealed = await seal(me.key, now)
+    const { staffId } = me
+    return keep().drafts.put({ key: placeOf(me, key), staffId, at: Date.now(), ...sealed })
+  })
 }
-export const dropDraft = (key: string) => after(() => keep().drafts.delete(key))
+export const dropDraft = (key: string) =>
+  after(async () => keep().drafts.delete(placeOf(await ownKey(), key)))
 const plain = (value: unknown): unknown => JSON.parse(JSON.stringify(value))
 
 export const keepTap = (visitId: string, tap: TreatmentEvent) =>
-  after(() => keep().taps.put({ ...(plain(tap) as TreatmentEvent), visitId }))
-export const unsentTaps = async (visitId: string): Promise<TreatmentEvent[]> =>
-  (await keep().taps.where('visitId').equals(visitId).toArray()).map(
-    ({ visitId: _v, ...tap }) => tap,
-  )
+  after(async () => {
+    const { staffId, key } = await ownKey()
+    const sealed = await seal(key, plain(tap))
+    return keep().taps.put({ id: tap.id, visitId, staffId, ...sealed })
+  })
+/** One's own, in the order they were tapped. */
+export async function unsentTaps(visitId: string): Promise<TreatmentEvent[]> {
+  const { staffId, key } = await ownKey()
+  const rows = await keep().taps.where('visitId').equals(visitId).toArray()
+  const mine = rows.filter((row) => row.staffId === staffId)
+  const taps = await Promise.all(mine.map((row) => unseal(key, row)))
+  return (taps.filter(Boolean) as TreatmentEvent[]).sort((one, other) => one.seq - other.seq)
+}
 export const dropTaps = (ids: string[]) => keep().taps.bulkDelete(ids)
+/** How much of one's own is held back. */
 export const unsentCount = () =>
-  after(async () => (await keep().taps.count()) + (await keep().drafts.count()))
+  after(async () => {
+    const { staffId } = await ownKey()
+    const mine = (row: { staffId: string }) => row.staffId === staffId
+    return (await keep().taps.filter(mine).count()) + (await keep().drafts.filter(mine).count())
+  })
 
-/** At sign-out nothing of a client stays on the device. */
+/**
+ * At sign-out nothing of a client that one held back stays on the device. What a colleague has not
+ * sent yet stays theirs: locked, until they sign in again.
+ */
 export async function wipeDevice(): Promise<void> {
-  await after(() => Promise.all([keep().drafts.clear(), keep().taps.clear()]))
+  await after(async () => {
+    // Who is signed out already has no key any more: what is here stays locked.
+    const me = await ownKey().catch(() => undefined)
+    if (!me) return
+    const mine = (row: { staffId: string }) => row.staffId === me.staffId
+    await keep().drafts.filter(mine).delete()
+    await keep().taps.filter(mine).delete()
+  })
+  forgetKey()
   sessionStorage.clear()
 }

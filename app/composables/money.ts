@@ -1,2 +1,6 @@
-/** Cents of the house's currency, as they are read: "€ 3.20". */
-export const cents = (amount: number): string => `€ ${(amount / 100).toFixed(2)}`
+/**
+ * Cents of the house's currency, as they are read: "€3.20".
+ * @param currency ISO 4217
+ */
+export const cents = (amount: number, currency: string): string =>
+  new Intl.NumberFormat('en-GB', { style: 'currency', currency }).format(amount / 100)

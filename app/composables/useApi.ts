@@ -64,3 +64,5 @@ export const fieldProblem = (event: unknown, field: string): string[] =>
   isProblem(event)
     ? event.problem.fields.filter((other) => other.field === field).map((field) => field.allowed)
     : []
+/** Somebody was quicker: what was changed here had become another thing meanwhile (409). */
+export const isOvertaken = (event: unknown): boolean => isProblem(event) && event.status === 409

@@ -23,7 +23,7 @@ export function useDraft<T>(options: {
       (value) => {
         typed = true
         options.changed?.()
-        if (open()) void writeDraft(options.key(), value)
+        if (open()) void writeDraft(options.key(), value).catch(() => {})
       },
       { deep: true },
     )

@@ -1,3 +1,3 @@
 <template>
-  <main id="main"><slot /></main>
+  <main id="main" tabindex="-1"><slot /></main>
 </template>

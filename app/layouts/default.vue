@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import {
   mdiAccountGroupOutline,
+  mdiAccountOutline,
   mdiBookOpenVariantOutline,
   mdiCalendarOutline,
   mdiHomeCityOutline,
@@ -54,6 +55,14 @@ async function leave(sure = false) {
         <VIcon :icon="ownPlace.icon" size="22" aria-hidden="true" /><span>{{ ownPlace.name }}</span>
       </NuxtLink>
       <div class="grow" />
+      <NuxtLink
+        to="/you"
+        class="place"
+        :class="{ here: here('/you') }"
+        :aria-current="here('/you') ? 'page' : undefined"
+      >
+        <VIcon :icon="mdiAccountOutline" size="22" aria-hidden="true" /><span>You</span>
+      </NuxtLink>
       <VBtn v-if="session.me.hasCode" variant="text" stacked class="place" @click="session.lock()">
         <VIcon :icon="mdiLockOutline" size="22" aria-hidden="true" /><span>Lock</span>
       </VBtn>
@@ -145,6 +154,27 @@ async function leave(sure = false) {
   background: var(--chalk);
   padding: 8px;
   z-index: 10;
+}
+/* A tablet at twice the size: the whole rail is there all the same. */
+@media (max-height: 620px) {
+  .rail {
+    padding: 4px 0;
+    gap: 0;
+    overflow-y: auto;
+  }
+  .mark {
+    display: none;
+  }
+  .place {
+    min-height: 44px;
+    height: 48px !important;
+    padding: 1px 4px;
+    gap: 0;
+    font-size: 0.8125rem;
+  }
+  .place :deep(.v-icon) {
+    font-size: 1.15rem;
+  }
 }
 @media (max-width: 820px) and (orientation: portrait) {
   .rail {

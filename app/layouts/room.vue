@@ -1,6 +1,6 @@
 <template>
   <VThemeProvider theme="room" with-background class="room">
-    <main id="main"><slot /></main>
+    <main id="main" tabindex="-1"><slot /></main>
   </VThemeProvider>
 </template>
 

@@ -5,11 +5,17 @@ import { useSession } from '~/stores/session'
  * wanted to go.
  */
 export default defineNuxtRouteMiddleware(async (to) => {
-  // The client's own form: opened by a one-time link, by nobody of the house.
-  if (to.path === '/form') return
+  // Opened by a link: the client's own form, a new colleague's password, the first hour.
+  if (['/form', '/join', '/first-hour'].includes(to.path)) return
   const session = useSession()
   if (!session.asked) await session.load()
+  if (import.meta.client && session.me && !session.me.locked) {
+    const { openKeep } = await import('~/composables/keep')
+    void openKeep().catch(() => {})
+  }
   if (!session.me && to.path !== '/sign-in')
     return navigateTo({ path: '/sign-in', query: to.fullPath === '/' ? {} : { to: to.fullPath } })
+  // An owner whose house asks for a second factor sets it up before anything else.
+  if (session.me?.needsFactor && to.path !== '/you') return navigateTo('/you')
   if (session.me && to.path === '/sign-in') return navigateTo('/')
 })

@@ -9,6 +9,7 @@ import {
 } from '#core/catalogue/consultation/findings'
 import type { Answer, Answers } from '#core/screening/answers'
 import { isProblem, sayProblem, useApi } from '~/composables/useApi'
+import { keepBy } from '~/composables/keep'
 import { useDraft } from '~/composables/useDraft'
 
 /**
@@ -47,6 +48,7 @@ onMounted(async () => {
   const bytes = new Uint8Array(
     await crypto.subtle.digest('SHA-256', new TextEncoder().encode(token.value)),
   )
+  keepBy(token.value)
   draftKey = `form-${[...bytes.slice(0, 8)].map((byte) => byte.toString(16).padStart(2, '0')).join('')}`
   try {
     house.value = await api('/api/form/open', { method: 'POST', body: { token: token.value } })

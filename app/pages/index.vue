@@ -1,15 +1,19 @@
 <script setup lang="ts">
-import { mdiAlertCircleOutline, mdiChevronLeft, mdiChevronRight, mdiPlus } from '@mdi/js'
+import { mdiMapMarkerPlusOutline } from '@mdi/js'
 import type { DayPage, DayVisit } from '#contracts/day'
+import type { WeekDay } from '#contracts/hours'
 import { DEVICE_NAMES } from '#core/catalogue/kinds'
-import { addDays } from '#core/screening/days'
-import { clock, fullDay } from '~/composables/dates'
-import { dayLayout, HOUR_PX } from '~/composables/dayLayout'
+import { DAY_MINUTES } from '#core/timing/places'
+import { clock, fullDay, noonOf } from '~/composables/dates'
+import { dayLayout, HOUR_PX, minuteWords } from '~/composables/dayLayout'
+import { useMoving } from '~/composables/day/moving'
 import { sayProblem, useApi } from '~/composables/useApi'
+import { useSession } from '~/stores/session'
 
 useHead({ title: 'Day · Oak Basin' })
 const api = useApi()
 const route = useRoute()
+const session = useSession()
 const date = computed(() => String(route.query.date ?? ''))
 const {
   data: page,
@@ -20,24 +24,43 @@ const {
   () => api<DayPage>(`/api/day${date.value ? `?date=${date.value}` : ''}`),
   { watch: [date] },
 )
-const editing = ref<DayVisit | 'new' | null>(null)
-const moving = computed(() => (editing.value === 'new' ? null : editing.value))
-const visits = computed(() => page.value?.visits ?? [])
-const layout = computed(() => dayLayout(visits.value, page.value?.timeZone ?? 'UTC'))
-const heading = computed(() =>
-  page.value ? fullDay(Date.parse(`${page.value.day}T12:00:00Z`), page.value.timeZone) : 'Day',
+const { data: week, refresh: refreshWeek } = await useAsyncData(
+  'week',
+  () => api<WeekDay[]>(`/api/week?date=${page.value?.day}`),
+  { watch: [() => page.value?.day] },
 )
+const mine = ref(false)
+const editing = ref<DayVisit | 'new' | null>(null)
+/** Where a new visit is looked for: a room and a moment, when open weave was tapped. */
+const wished = ref<{ roomId: string; time: string } | null>(null)
+const moving = computed(() => (editing.value === 'new' ? null : editing.value))
+const sought = ref('')
+const visits = computed(() =>
+  (page.value?.visits ?? []).filter(
+    (visit) =>
+      (!mine.value || visit.staffId === session.me?.id) &&
+      `${visit.client} ${visit.staff}`.toLowerCase().includes(sought.value.trim().toLowerCase()),
+  ),
+)
+const layout = computed(() => page.value && dayLayout(page.value))
+const heading = computed(() => (page.value ? fullDay(noonOf(page.value.day), 'UTC') : 'Day'))
 const counted = computed(() => {
   const { length } = visits.value
   const count = `${length} ${length === 1 ? 'visit' : 'visits'}`
-  return `${count}, ${page.value?.cleaningMinutes ?? 0} min cleaning after each`
+  const shut = page.value?.shut ? `, shut: ${page.value.shut}` : ''
+  return `${count}, ${page.value?.cleaningMinutes ?? 0} min cleaning after each${shut}`
 })
-const dayBy = (days: number) => (page.value ? `/?date=${addDays(page.value.day, days)}` : '/')
-const inRoom = (roomId: string) => visits.value.filter((visit) => visit.roomId === roomId)
-const clashes = (id: string) =>
-  (page.value?.conflicts ?? []).some((conflict) => conflict.a === id || conflict.b === id)
+/** The minute of now on the day shown: 0 before it, the end of the day once it is over. */
+const now = computed(() => {
+  if (!page.value || !layout.value) return 0
+  const { day, now: at, timeZone } = page.value
+  const today = new Intl.DateTimeFormat('en-CA', { timeZone }).format(at)
+  if (day > today) return 0
+  return day < today ? DAY_MINUTES : layout.value.minuteOf(at)
+})
+const running = computed(() => now.value > 0 && now.value < DAY_MINUTES)
 const named = (id: string) => {
-  const visit = visits.value.find((one) => one.id === id)
+  const visit = page.value?.visits.find((one) => one.id === id)
   return visit ? `${clock(visit.startsAt, page.value?.timeZone ?? 'UTC')} ${visit.client}` : ''
 }
 const conflicts = computed(() =>
@@ -46,70 +69,99 @@ const conflicts = computed(() =>
     text: `${device ? `${DEVICE_NAMES[device]}: ` : ''}${sentence} ${named(one)} · ${named(other)}`,
   })),
 )
+const reload = async () => {
+  await Promise.all([refresh(), refreshWeek()])
+}
+const { moved, trouble, drop, takeBack } = useMoving(page, reload)
+function book(roomId: string, from: number) {
+  wished.value = { roomId, time: minuteWords(from) }
+  editing.value = 'new'
+}
+function find() {
+  wished.value = null
+  editing.value = 'new'
+}
 async function saved() {
   editing.value = null
-  await refresh()
+  await reload()
 }
+const goTo = (day: string) => day && navigateTo(`/?date=${day}`)
 </script>
 
 <template>
-  <div class="page">
-    <header class="between">
+  <div class="day">
+    <header class="head">
       <div>
         <h1>{{ heading }}</h1>
         <p class="soft">{{ counted }}</p>
       </div>
-      <div class="row">
-        <VBtn variant="outlined" :active="false" :to="dayBy(-1)" :prepend-icon="mdiChevronLeft">
-          Day before
-        </VBtn>
-        <VBtn variant="outlined" :active="false" to="/">Today</VBtn>
-        <VBtn variant="outlined" :active="false" :to="dayBy(1)" :append-icon="mdiChevronRight">
-          Day after
-        </VBtn>
-        <VBtn color="primary" :prepend-icon="mdiPlus" @click="editing = 'new'">Add a visit</VBtn>
-      </div>
+      <WeekBowls v-if="week && page" :week="week" :day="page.day" />
+      <VBtn color="primary" :prepend-icon="mdiMapMarkerPlusOutline" @click="find">
+        Add a visit
+      </VBtn>
     </header>
-    <p v-if="error" role="alert" class="tag stop">{{ sayProblem(error) }}</p>
-    <ul v-if="conflicts.length" class="plainlist clashes" aria-label="Taken twice">
-      <li v-for="conflict in conflicts" :key="conflict.key" class="tag stop">
-        <VIcon :icon="mdiAlertCircleOutline" size="18" aria-hidden="true" />
-        <span>{{ conflict.text }}</span>
-      </li>
-    </ul>
-    <CallsDue :calls="page?.calls ?? []" @made="refresh" />
-    <div
-      v-if="page"
-      class="rooms"
-      :style="{ gridTemplateColumns: `52px repeat(${page.rooms.length}, 1fr)` }"
-    >
-      <div />
-      <h2 v-for="room in page.rooms" :key="room.id" class="room">{{ room.name }}</h2>
-      <div class="hours" :style="{ height: layout.height }">
-        <span
-          v-for="(hour, i) in layout.hours"
-          :key="hour"
-          class="figures soft"
-          :style="{ top: `${i * HOUR_PX - 9}px` }"
-          >{{ hour }}:00</span
-        >
-      </div>
-      <div
-        v-for="room in page.rooms"
-        :key="room.id"
-        class="lane"
-        :style="{ height: layout.height, backgroundSize: `100% ${HOUR_PX}px` }"
-      >
-        <DayVisitBand
-          v-for="visit in inRoom(room.id)"
-          :key="visit.id"
-          :visit="visit"
-          :zone="page.timeZone"
-          :clash="clashes(visit.id)"
-          :style="layout.styleOf(visit)"
-          @move="editing = visit"
+    <p v-if="error || trouble" role="alert" class="tag stop">{{ trouble || sayProblem(error) }}</p>
+    <p v-if="moved" role="status" class="row moved">
+      <span>{{ moved.words }}</span>
+      <VBtn variant="outlined" size="small" @click="takeBack">Take it back</VBtn>
+    </p>
+    <div v-if="page && layout" class="body">
+      <div class="rooms">
+        <div class="hours" :style="{ height: layout.height }" aria-hidden="true">
+          <span
+            v-for="(hour, i) in layout.hours"
+            :key="hour"
+            class="figures soft"
+            :style="{ top: `${i * HOUR_PX - 9}px` }"
+            >{{ hour }}</span
+          >
+          <b v-if="running" class="now figures" :style="{ top: layout.top(now) }">{{
+            minuteWords(now)
+          }}</b>
+        </div>
+        <RoomCloth
+          v-for="room in page.rooms"
+          :key="room.id"
+          :room="room"
+          :page="page"
+          :layout="layout"
+          :now="now"
+          :visits="visits.filter((visit) => visit.roomId === room.id)"
+          @move="(visit) => (editing = visit)"
+          @drop="(id, minute) => drop(id, room.id, minute)"
+          @book="(gap) => book(room.id, gap.from)"
         />
       </div>
+      <DueToday
+        :calls="page.calls"
+        :dues="page.dues"
+        :conflicts="conflicts"
+        :away="page.away"
+        @made="refresh"
+      >
+        <div class="row tools">
+          <VTextField
+            :model-value="page.day"
+            type="date"
+            label="Go to"
+            density="compact"
+            hide-details
+            class="goto"
+            @update:model-value="goTo"
+          />
+          <VBtn variant="outlined" :active="false" to="/">Today</VBtn>
+        </div>
+        <VTextField
+          v-model="sought"
+          class="mt-3"
+          type="search"
+          label="Find on this day"
+          density="compact"
+          maxlength="60"
+          hide-details
+        />
+        <VSwitch v-model="mine" label="Only mine" hide-details density="compact" color="primary" />
+      </DueToday>
     </div>
     <LazyVisitBooking
       v-if="editing && page"
@@ -117,6 +169,7 @@ async function saved() {
       :day="page.day"
       :zone="page.timeZone"
       :rooms="page.rooms"
+      :wished="wished"
       @close="editing = null"
       @saved="saved"
     />
@@ -124,40 +177,64 @@ async function saved() {
 </template>
 
 <style scoped>
-.page {
-  padding: 20px 28px;
-}
-.clashes {
+.day {
   display: flex;
   flex-direction: column;
-  gap: 6px;
-  margin: 6px 0 10px;
-  align-items: flex-start;
+  min-height: 100dvh;
+}
+.head {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  justify-content: space-between;
+  gap: 8px 20px;
+  padding: 16px 20px 8px 28px;
+}
+.tools {
+  align-items: center;
+  flex-wrap: nowrap;
+}
+.goto {
+  flex: 1;
+}
+.day > .tag,
+.moved {
+  margin: 0 28px 8px;
+}
+.body {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 290px;
+  flex: 1;
 }
 .rooms {
   display: grid;
-  gap: 0 14px;
-  margin-top: 6px;
-}
-.room {
-  padding: 6px 0;
+  grid-auto-flow: column;
+  grid-auto-columns: minmax(0, 1fr);
+  grid-template-columns: 46px;
+  padding: 0 0 20px 20px;
+  overflow-x: auto;
 }
 .hours {
   position: relative;
+  margin-top: 39px;
 }
-.hours span {
+.hours span,
+.now {
   position: absolute;
-  right: 4px;
+  right: 14px;
   font-size: 0.875rem;
 }
 .hours span:first-child {
   top: 0 !important;
 }
-.lane {
-  position: relative;
-  background-color: var(--paper);
-  border-radius: 10px;
-  border: 1px solid var(--line);
-  background-image: linear-gradient(to bottom, var(--line) 1px, transparent 1px);
+.now {
+  color: var(--basin);
+  transform: translateY(-50%);
+  background: var(--linen);
+}
+@media (max-width: 1000px) {
+  .body {
+    grid-template-columns: minmax(0, 1fr);
+  }
 }
 </style>

@@ -23,7 +23,7 @@ export const usePlan = defineStore('plan', () => {
   /** The house's protocol this plan was made from, and what of it could not be had. */
   const protocol = ref<ProtocolUsed | null>(null)
   const missed = ref<NotTaken[]>([])
-  const saving = useSaving(steps, protocol)
+  const saving = useSaving(steps, protocol, (theirs) => history.set(theirs))
   const history = useHistory(steps, (next) => {
     steps.value = [...next]
     saving.later()

@@ -9,12 +9,14 @@ import { useVisit } from './visit'
 /** The room: taps kept on the device first, sent after, folded into what the screen shows. */
 export const useRoom = defineStore('room', () => {
   const visit = useVisit()
-  const input = computed(() => visit.bundle && toPlanInput(visit.bundle))
+  const taps = useTapLine((): number => Math.max(1, state.value?.version ?? 1))
+  const events = computed(() => [...(visit.bundle?.events ?? []), ...taps.unsent.value])
+  /** The visit with what was only tapped yet: the house may be away. */
+  const bundle = computed(() => visit.bundle && { ...visit.bundle, events: events.value })
+  const input = computed(() => bundle.value && toPlanInput(bundle.value))
   const context = computed(
     () => visit.bundle && input.value && foldContext(visit.bundle, input.value),
   )
-  const taps = useTapLine(() => Math.max(1, state.value?.version ?? 1))
-  const events = computed(() => [...(visit.bundle?.events ?? []), ...taps.unsent.value])
   const state = computed<RoomState | null>(() => context.value && fold(events.value, context.value))
   const steps = computed<PlanStep[]>(
     () => visit.bundle?.plans.find((plan) => plan.version === state.value?.version)?.steps ?? [],
@@ -24,7 +26,7 @@ export const useRoom = defineStore('room', () => {
   )
   const current = computed(() => steps.value[place.value])
   const next = computed(() => (place.value < 0 ? undefined : steps.value[place.value + 1]))
-  const plans = useReplan({ state, steps, input, tap: taps.tap, trouble: taps.trouble })
+  const plans = useReplan({ state, steps, bundle, input, tap: taps.tap, trouble: taps.trouble })
 
   async function enter() {
     await taps.open()
@@ -45,6 +47,7 @@ export const useRoom = defineStore('room', () => {
     line: taps.line,
     unsent: taps.unsent,
     trouble: taps.trouble,
+    refused: taps.refused,
     tap: taps.tap,
     flush: taps.flush,
     ...plans,

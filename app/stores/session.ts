@@ -1,6 +1,9 @@
 import { defineStore } from 'pinia'
-import { useApi } from '~/composables/useApi'
+import { isProblem, useApi } from '~/composables/useApi'
+import { useVisit } from '~/stores/visit'
 import type { Me } from '#core/visit/bundle'
+
+const LOCK_AGAIN_MS = 3000
 
 export const useSession = defineStore('session', () => {
   const me = ref<Me | null>(null)
@@ -15,22 +18,44 @@ export const useSession = defineStore('session', () => {
     }
     asked.value = true
   }
-  async function signIn(email: string, password: string) {
-    me.value = await api<Me>('/api/session', { method: 'POST', body: { email, password } })
+  async function signIn(email: string, password: string, code?: string) {
+    const body = { email, password, ...(code ? { code } : {}) }
+    me.value = await api<Me>('/api/session', { method: 'POST', body })
+    const { forgetKey } = await import('~/composables/keep')
+    forgetKey()
   }
   /** Wipes what this device kept, unless something is unsent and the person wants to stay. */
   async function signOut() {
     const { wipeDevice } = await import('~/composables/keep')
-    await api('/api/session', { method: 'DELETE' })
     await wipeDevice()
+    await api('/api/session', { method: 'DELETE' })
     me.value = null
   }
+  /**
+   * Locks the tablet: at once on the screen, in the house as soon as it is reached. What the page
+   * held of a client is dropped, and what the tablet holds back can no longer be read here.
+   */
   async function lock() {
-    await api('/api/session/lock', { method: 'POST' })
     if (me.value) me.value = { ...me.value, locked: true }
+    const { forgetKey } = await import('~/composables/keep')
+    forgetKey()
+    useVisit().bundle = null
+    clearNuxtData()
+    await tellLock()
   }
-  async function unlock(code: string) {
-    await api('/api/session/unlock', { method: 'POST', body: { code } })
+  async function tellLock(): Promise<void> {
+    try {
+      await api('/api/session/lock', { method: 'POST' })
+    } catch (error) {
+      // Out of reach: told again until it is, or until somebody has opened it.
+      if (isProblem(error) && error.status > 0) return
+      setTimeout(() => {
+        if (me.value?.locked) void tellLock()
+      }, LOCK_AGAIN_MS)
+    }
+  }
+  async function unlock(given: { code: string } | { password: string }) {
+    await api('/api/session/unlock', { method: 'POST', body: given })
     if (me.value) me.value = { ...me.value, locked: false }
   }
   return { me, asked, load, signIn, signOut, lock, unlock }

@@ -110,6 +110,14 @@ export const REST_COLOURS = {
   firm: '#C9B3A4',
 } as const
 
+/** A plan folded small on Day: each part says its name too. */
+export const STRIP_COLOURS = {
+  hands: '#E8D59A',
+  works: '#BF9E86',
+  device: '#CDB3C6',
+  rests: '#97BDC7',
+} as const
+
 /** The face, in both moods, and what is marked on it. */
 export const FACE_COLOURS = {
   desk: {

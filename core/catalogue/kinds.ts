@@ -195,6 +195,19 @@ export const DEVICE_NAMES: Readonly<Record<DeviceKind, string>> = {
   microcurrentWand: 'microcurrent wand',
 }
 
+/** The same on a tag or a peg. */
+export const DEVICE_SHORT: Readonly<Record<DeviceKind, string>> = {
+  steamer: 'steamer',
+  tipMachine: 'tip',
+  highFrequencyWand: 'wand',
+  towelCabinet: 'towels',
+  crystalMachine: 'crystals',
+  ultrasonicSpatula: 'spatula',
+  needlingPen: 'needling',
+  lamp: 'lamp',
+  microcurrentWand: 'current',
+}
+
 export const LICENCE_IDS = [
   'basic',
   'machine',

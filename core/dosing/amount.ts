@@ -30,10 +30,16 @@ const MEASURE_WORDS: Record<Dispenser['kind'], readonly [string, string]> = {
  * Amount of a product for some regions: area × film → grams → millilitres → whole measures.
  * Rounds to the nearest measure, at least one; where the film has a floor (sun protection) it
  * never rounds below it.
+ * @param layers how often it goes over the whole of it, on the mean
  */
-export function amountFor(product: Product, regions: readonly RegionId[], size?: FaceSize): Amount {
+export function amountFor(
+  product: Product,
+  regions: readonly RegionId[],
+  size?: FaceSize,
+  layers = 1,
+): Amount {
   const film = FILMS[product.kind]
-  const exactGrams = (areaOf(regions, size) * film.milligrams) / 1000
+  const exactGrams = (areaOf(regions, size) * film.milligrams * layers) / 1000
   const exactMl = exactGrams / product.density
   const { count, ml } = toMeasures(exactMl, product.dispenser, film.floor === true)
   const rounding = exactMl === 0 ? 0 : Math.round((ml / exactMl - 1) * 100)

@@ -5,7 +5,8 @@ import { propose } from '../planning/answer/propose'
 import { allowance } from '../planning/today/allowed'
 import { allNo, planInput, readAll, RESILIENT, TODAY } from '../testing/fixtures'
 import { beforeEvent, daysToEvent } from '../screening/eventAhead'
-import { steppedDown, stepsDown } from './stepDown'
+import { stepDownBars, steppedDown, stepsDown } from './stepDown'
+import { STEP_DOWN_ROWS } from '../catalogue/skin/stepDown'
 import { screen } from '../screening/verdict'
 
 const tip = (day: string, taken?: 'well' | 'badly'): PastWork => ({
@@ -73,6 +74,16 @@ describe('an event ahead', () => {
 })
 
 describe('one rung down', () => {
+  it('takes the kind of work down after a visit that was too much, switched off it does not', () => {
+    const badly = [tip('2026-01-01', 'badly')]
+    const read = readAll(RESILIENT)
+    const down = stepsDown(badly, read, read)
+    expect(stepDownBars(down).flatMap(({ families }) => families)).toContain('abrasion')
+    const input = planInput({ verdict: steppedDown(planInput().verdict, down) })
+    expect(allowance('tip', input).never.map(({ rule }) => rule)).toContain('took-badly')
+    expect(stepsDown(badly, read, read, [])).toEqual([])
+    expect(steppedDown(input.verdict, [])).toBe(input.verdict)
+  })
   const calm = readAll(RESILIENT)
   const touchy = readAll({ ...RESILIENT, sensitivity: 2 })
   it('follows a visit that was too much, and skin more sensitive than last time', () => {
@@ -92,7 +103,10 @@ describe('one rung down', () => {
     ] as const)
       for (const readings of [calm, touchy]) {
         const input = planInput({ readings, aims, school: 'brightLamp' })
-        const down = steppedDown(input.verdict, [{ rule: 'took-badly', sentence: 'too much' }])
+        const down = steppedDown(
+          input.verdict,
+          STEP_DOWN_ROWS.filter(({ rule }) => rule === 'took-badly'),
+        )
         expect(down.limit.tolerancePercent).toBeLessThan(input.verdict.limit.tolerancePercent)
         expect(propose({ ...input, verdict: down }).value).toBeLessThanOrEqual(propose(input).value)
         expect(down.limitRules.map((row) => row.rule)).toContain('took-badly')

@@ -65,4 +65,6 @@ export interface PlanInput {
   /** What the client minds, the most first; at most five. */
   aims: readonly ConcernId[]
   faceSize: FaceSize
+  /** Zones that drank what they were given, today or last time: they take a second layer. */
+  thirsty?: readonly RegionId[]
 }

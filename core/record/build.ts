@@ -5,8 +5,10 @@ import type { PlanStep } from '../catalogue/techniques/step'
 import { TECHNIQUES } from '../catalogue/techniques/techniques'
 import { SIGN_NAMES, STOP_STEP_WORDS } from '../catalogue/rules/stopRules'
 import { placeOf } from '../catalogue/techniques/traits'
-import { amountFor } from '../dosing/amount'
-import { nameRegions, REGION_NAMES, type FaceSize } from '../face/regions'
+import { doseOf, type DoseFor } from '../dosing/layers'
+import { nameRegions, REGION_NAMES } from '../face/regions'
+import type { AbsorbedGrade } from '../catalogue/products/watering'
+import type { RegionId } from '../face/zones'
 import type { Readings } from '../skin/readings'
 import type { Breach, Reaction, RoomState } from '../treatment/fold'
 import { rushedThrough } from './rushed'
@@ -32,6 +34,8 @@ export interface RecordLine {
   setting?: number
   /** Minutes it rested on the skin. */
   dwellMinutes?: number
+  /** How the zones took it, 0 to 3. */
+  absorbed?: Partial<Record<RegionId, AbsorbedGrade>>
   /** What was seen to before it, in the words it was asked in. */
   confirmed?: readonly string[]
   deviation: string | null
@@ -66,7 +70,7 @@ export interface RecordSource {
   firstPlan: readonly PlanStep[]
   lastPlan: readonly PlanStep[]
   shelf: readonly ShelfItem[]
-  faceSize: FaceSize
+  dose: DoseFor
   /** The bottle in hand that has so many millilitres. */
   lotOf: (productId: string, needed: number) => string | null
 }
@@ -124,7 +128,7 @@ export function buildRecord(src: RecordSource): RecordDraft {
 
 function lineFor(
   step: PlanStep,
-  { state, firstPlan, shelf, faceSize, lotOf }: RecordSource,
+  { state, firstPlan, shelf, dose, lotOf }: RecordSource,
 ): RecordLine {
   const technique = TECHNIQUES[step.technique]
   const done = state.done.find((taps) => taps.key === step.key)
@@ -141,8 +145,9 @@ function lineFor(
     ...(done ? [] : ['not done']),
     ...deviationsOf(step, actual, state),
   ]
-  const needed = item ? amountFor(item.product, step.regions, faceSize).millilitres : 0
+  const needed = item ? doseOf(step, item.product, dose).millilitres : 0
   const setting = state.settings[step.key] ?? step.setting
+  const absorbed = state.absorbed[step.key]
   const confirmed = confirmedWords(step, state.confirmed[step.key]?.rules ?? [])
   return {
     key: step.key,
@@ -163,6 +168,7 @@ function lineFor(
     passes: passes ? Math.max(...Object.values(passes)) : null,
     ...(done && setting !== undefined ? { setting } : {}),
     ...(rest?.endedAt === undefined ? {} : { dwellMinutes: half(rest.endedAt - rest.since) }),
+    ...(absorbed ? { absorbed } : {}),
     ...(confirmed.length > 0 ? { confirmed } : {}),
     deviation: deviations.length > 0 ? deviations.join('; ') : null,
   }

@@ -41,7 +41,7 @@ describe('what was seen to before a step', () => {
       firstPlan: [step],
       lastPlan: [step],
       shelf: [],
-      faceSize: { height: 19, width: 14 },
+      dose: { faceSize: { height: 19, width: 14 } },
       lotOf: () => null,
     }).lines[0]
   }

@@ -18,7 +18,8 @@ export interface Seal {
   items: readonly SealedItem[]
 }
 
-const digest = (text: string) => bytesToHex(sha256(utf8ToBytes(text)))
+/** SHA-256 of a text, hex. */
+export const digest = (text: string) => bytesToHex(sha256(utf8ToBytes(text)))
 /** The head before the first seal of a practice. */
 export const GENESIS = digest('oak-basin/record/1')
 

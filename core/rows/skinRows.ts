@@ -29,6 +29,8 @@ import { TECHNIQUES } from '../catalogue/techniques/techniques'
 import { REGION_NAMES } from '../face/regions'
 import { REGION_IDS } from '../face/zones'
 import { BREAKOUT_ROWS } from '../catalogue/skin/breakout'
+import { STEP_DOWN_ROWS } from '../catalogue/skin/stepDown'
+import { OPEN_SHEET } from '../catalogue/consultation/openSheet'
 import { SKIN_LIMIT_ROWS, SKIN_ROWS } from '../screening/skin'
 import { OBSERVATIONS } from '../skin/observations'
 import { boundWords, rowsOf, stopsWords, type Row } from './row'
@@ -62,6 +64,7 @@ export const skinRows = (): Row[] => [
     reason: 'an inflamed face heals faster when it is left alone',
     source: own.source,
   })),
+  ...carefulRows(),
   ...rowsOf('What was read', SKIN_LIMIT_ROWS, (own) => ({
     id: own.rule,
     title: CONDITION_WORDS[own.condition],
@@ -94,7 +97,25 @@ function whenWords({ days, ahead }: Contraindication): string {
   return ahead === undefined ? '' : ` ${ahead} days ahead.`
 }
 
-function limitWords({ limit }: Contraindication): string {
+/** Rows that take a rung away from everything. */
+const carefulRows = (): Row[] => [
+  ...rowsOf('One rung down', STEP_DOWN_ROWS, (own) => ({
+    id: own.rule,
+    title: own.regions === undefined ? 'last visit too much' : `${own.regions} regions or more`,
+    sentence: `${own.sentence}${stopsWords(own.families)}${limitWords(own)}`,
+    reason: 'skin that had too much wants less',
+    source: own.source,
+  })),
+  ...rowsOf('Contraindications', [OPEN_SHEET], (own) => ({
+    id: own.rule,
+    title: `${own.least} questions or more unanswered or unsure`,
+    sentence: `${own.sentence}${stopsWords(own.families)}`,
+    reason: own.reason,
+    source: own.source,
+  })),
+]
+
+function limitWords({ limit }: Pick<Contraindication, 'limit'>): string {
   if (!limit) return ''
   const parts = [
     limit.steamMost === undefined ? '' : `steam ${limit.steamMost} min at most`,

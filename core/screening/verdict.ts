@@ -12,6 +12,7 @@ import { REGION_IDS, ZONES, type RegionId } from '../face/zones'
 import type { Confirmation } from './confirm'
 import type { Answer, Answers } from './answers'
 import { openQuestions, unsureQuestions } from './answers'
+import { openSheetBars } from './openSheet'
 import { addDays, daysBetween, isDay } from './days'
 
 /**
@@ -129,16 +130,18 @@ export function screen(
       substances.push(...named(substance, row.id))
   }
   const unknown = substances.filter(({ family }) => family === undefined)
+  const open = openQuestions(answers)
+  const unsure = unsureQuestions(answers)
   return {
     prevented,
-    bars,
+    bars: [...bars, ...openSheetBars(open, unsure)],
     limit,
     limitRules,
     confirms: [...confirms, ...unknown.map(labelsRead)],
     throughout: [...throughout, ...unknown.map(readLabels)],
     substances,
-    open: openQuestions(answers),
-    unsure: unsureQuestions(answers),
+    open,
+    unsure,
   }
 }
 

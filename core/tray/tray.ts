@@ -2,7 +2,8 @@ import { DEVICE_NAMES, type DeviceKind, type ProductKind } from '../catalogue/ki
 import type { PlanStep } from '../catalogue/techniques/step'
 import { TECHNIQUES } from '../catalogue/techniques/techniques'
 import { TRAY_RULES, warmUpOf, type TrayRule } from '../catalogue/techniques/linen'
-import { amountFor, fingertipUnits, type Amount } from '../dosing/amount'
+import { fingertipUnits, type Amount } from '../dosing/amount'
+import { doseOf } from '../dosing/layers'
 import { mixFor, type Mix } from '../dosing/mixing'
 import { schedule } from '../timing/schedule'
 import { confirmationsFor } from '../screening/confirm'
@@ -122,7 +123,7 @@ function productFor(step: PlanStep, start: number, input: PlanInput): Laid {
   if (!item) return { missing: [`${technique.name}: no product`] }
   const { product, lots } = item
   const trouble = productTrouble(product, lots, input)[0]?.text ?? null
-  const amount = amountFor(product, step.regions, input.faceSize)
+  const amount = doseOf(step, product, input)
   const lot = bottleInHand(product, lots, input.today, amount.millilitres)
   const short = lot && lot.remainingMillilitres < amount.millilitres
   const mix = mixOf(step, item, amount, start, input)

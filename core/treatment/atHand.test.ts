@@ -4,7 +4,15 @@ import { TECHNIQUES } from '../catalogue/techniques/techniques'
 import type { PlanStep } from '../catalogue/techniques/step'
 import { planInput, readAll, RESILIENT } from '../testing/fixtures'
 import { minutes } from '../units'
-import { comfortAt, dialOf, passesOf, passTrouble, restingNow, turned } from './atHand'
+import {
+  comfortAt,
+  dialOf,
+  passesOf,
+  passTrouble,
+  restingNow,
+  suspectBottles,
+  turned,
+} from './atHand'
 import { fold } from './fold'
 import type { EventBody, TreatmentEvent } from './events'
 
@@ -41,6 +49,26 @@ describe('what the step at hand asks for', () => {
     expect(comfortAt(likes, 'massage').length).toBeGreaterThan(comfortAt(likes, 'tone').length)
     expect(comfortAt(likes, 'tone')).not.toBe('')
     expect(comfortAt({}, 'massage')).toBe('')
+  })
+  it('suspects the bottle that was used, the latest on the skin first, and forgets none', () => {
+    const steps = [
+      step('milk', { productId: 'milk' }),
+      step('serum', { productId: 'serum' }),
+      step('moisturiser', { productId: 'planned' }),
+    ]
+    const bodies: [number, EventBody][] = [
+      [0, { kind: 'started' }],
+      [2, { kind: 'stepDone', key: 'milk-1', cue: true }],
+      [4, { kind: 'stepDone', key: 'serum-1', cue: true }],
+      [5, { kind: 'productSwapped', key: 'moisturiser-1', productId: 'swapped', reason: '' }],
+    ]
+    const context = { plans: { 1: steps }, dwellOf: () => undefined, baseline: {} }
+    expect(suspectBottles(after(steps, bodies), context)).toEqual(['swapped', 'serum', 'milk'])
+    const skipped: [number, EventBody] = [
+      6,
+      { kind: 'stepSkipped', key: 'moisturiser-1', reason: '' },
+    ]
+    expect(suspectBottles(after(steps, [...bodies, skipped]), context)).not.toContain('planned')
   })
   it('names what rests and leaves out what is off', () => {
     const steps = [step('clay'), step('maskOff')]

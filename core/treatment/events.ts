@@ -1,3 +1,4 @@
+import type { AbsorbedGrade } from '../catalogue/products/watering'
 import type { SignId, StopStepId } from '../catalogue/rules/stopRules'
 import type { RegionId } from '../face/zones'
 import type { Readings } from '../skin/readings'
@@ -22,6 +23,7 @@ export type EventBody =
       done: string
       suspected: string | null
     }
+  | { kind: 'absorbed'; key: string; region: RegionId; grade: AbsorbedGrade }
   | { kind: 'settingChanged'; key: string; setting: number }
   | { kind: 'productSwapped'; key: string; productId: string; reason: string }
   | { kind: 'amountTaken'; key: string; productId: string; lotId: string; millilitres: number }

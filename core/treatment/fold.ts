@@ -22,6 +22,7 @@ export function fold(events: readonly TreatmentEvent[], context: FoldContext): R
     reactions: [],
     contraActions: [],
     settings: {},
+    absorbed: {},
     products: {},
     taken: {},
     confirmed: {},
@@ -147,6 +148,9 @@ function keep(draft: Draft, at: number, kept: Kept): void {
       return
     case 'contraAction':
       draft.contraActions.push({ at, body: kept })
+      return
+    case 'absorbed':
+      draft.absorbed[kept.key] = { ...draft.absorbed[kept.key], [kept.region]: kept.grade }
       return
     case 'settingChanged':
       draft.settings[kept.key] = kept.setting

@@ -1,3 +1,4 @@
+import type { AbsorbedGrade } from '../catalogue/products/watering'
 import type { PlanStep } from '../catalogue/techniques/step'
 import type { StopStepId } from '../catalogue/rules/stopRules'
 import type { RegionId } from '../face/zones'
@@ -71,6 +72,8 @@ export interface RoomState {
   stopped?: { at: number; reason: string; callHelp: boolean; steps: readonly StopStepId[] }
   contraActions: readonly { at: number; body: Extract<EventBody, { kind: 'contraAction' }> }[]
   settings: Readonly<Record<string, number>>
+  /** How each zone took what a step laid on it, by step. */
+  absorbed: Readonly<Record<string, Partial<Record<RegionId, AbsorbedGrade>>>>
   products: Readonly<Record<string, { productId: string; reason: string }>>
   taken: Readonly<Record<string, { productId: string; lotId: string; millilitres: number }>>
   /** What was confirmed before a step, by step. */

@@ -29,12 +29,21 @@ export interface Me {
   role: Role
   locked: boolean
   hasCode: boolean
+  hasFactor: boolean
+  /** The house asks its owners for a second factor, and this one has none yet. */
+  needsFactor: boolean
+  /** Minutes without a hand on it after which a tablet locks itself. */
+  lockMinutes: number
+  licences: LicenceId[]
+  /** Last day of each licence that has one. */
+  licenceUntil: Partial<Record<LicenceId, string>>
 }
 export interface PlanVersion {
   version: number
   steps: PlanStep[]
   reason: string
   countersignedBy: string | null
+  /** Made by a trainee in the room, and no colleague has seen it yet. */ unseen: boolean
   /** The house's protocol it was made from. */ protocol: { id: string; version: number } | null
 }
 
@@ -58,6 +67,8 @@ export interface VisitBundle {
     id: string
     startsAt: number
     minutes: number
+    /** Minutes the client came late. */
+    lateMinutes?: number
     madeUp: boolean
     evening: boolean
     aims: ConcernId[]
@@ -85,7 +96,17 @@ export interface VisitBundle {
    */
   staff: { id: string; name: string; role: Role; licences: LicenceId[]; scope: ScopeLine[] }
   room: { id: string; name: string }
-  practice: { name: string; address: string; phone: string; emergency: string; timeZone: string }
+  practice: {
+    name: string
+    address: string
+    phone: string
+    emergency: string
+    timeZone: string
+    /** ISO 4217. */
+    currency: string
+    /** The house's own words at the foot of what a client takes home. */
+    cardText: string
+  }
   may: { write: boolean; seal: boolean; countersign: boolean; export: boolean }
   answers: Answers
   answered: boolean

@@ -1,9 +1,10 @@
 import { describe, expect, it } from 'vitest'
+import { DRANK_RULE } from '../catalogue/products/watering'
 import { TECHNIQUES } from '../catalogue/techniques/techniques'
 import { allowance } from '../planning/today/allowed'
 import { visitBundle } from '../testing/bundle'
 import { planInput, readAll, RESILIENT } from '../testing/fixtures'
-import { lastSettings, lastTimes, lastTimeWords } from './lastTime'
+import { lastSettings, lastTimes, lastTimeWords, lastVisitWords } from './lastTime'
 import { toPlanInput } from './planInput'
 
 const line = {
@@ -55,5 +56,47 @@ describe('what the last visit teaches', () => {
     expect(
       toPlanInput(visitBundle({ lastTime: last, past: past('badly') })).lastSettings,
     ).toBeUndefined()
+  })
+  it('begins the consultation: what was done, how it was taken, and what was reacted to', () => {
+    expect(lastVisitWords([], [])).toBeUndefined()
+    const past = [
+      {
+        day: '2026-01-02',
+        families: [],
+        regions: [],
+        techniques: ['tip'],
+        taken: 'badly' as const,
+      },
+      {
+        day: '2025-12-01',
+        families: [],
+        regions: [],
+        techniques: ['steam'],
+        taken: 'well' as const,
+      },
+    ]
+    const burned = { day: '2026-01-02', what: 'burning', productName: 'a cream' }
+    expect(lastVisitWords(past, [burned])).toEqual({
+      day: '2026-01-02',
+      badly: true,
+      text: 'diamond tip; it was too much; burning with a cream',
+    })
+  })
+})
+
+describe('zones that drank', () => {
+  const bundle = visitBundle()
+  const drankIt = lastTimes({
+    lines: [{ ...line, technique: 'hydratingMask', absorbed: { cheekL: 3, chin: 1 } }],
+  })
+  it('stand in the words of last time and take a second layer, unless that is set aside', () => {
+    expect(drankIt.map(lastTimeWords)).toEqual(['10 min, left cheek drank it'])
+    const before = { at: bundle.now, day: bundle.today, times: drankIt }
+    expect(toPlanInput({ ...bundle, lastTime: before }).thirsty).toEqual(['cheekL'])
+    const lifts = [
+      { rule: DRANK_RULE, word: '', reason: 'one is enough', by: 'me', at: bundle.now },
+    ]
+    expect(toPlanInput({ ...bundle, lastTime: before, lifts }).thirsty).toEqual([])
+    expect(toPlanInput({ ...bundle, lastTime: null }).thirsty).toEqual([])
   })
 })

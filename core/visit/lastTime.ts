@@ -1,5 +1,11 @@
 import type { RecordDraft } from '../record/build'
+import { isMain, shortName } from '../catalogue/techniques/traits'
 import { TECHNIQUES, TECHNIQUE_IDS, type TechniqueId } from '../catalogue/techniques/techniques'
+import { DRANK_FROM } from '../catalogue/products/watering'
+import { nameRegions } from '../face/regions'
+import { REGION_IDS, type RegionId } from '../face/zones'
+import type { PastWork } from '../load/rest'
+import type { Absorbed } from '../treatment/absorption'
 
 /** How one technique went at the last sealed visit, as far as its record says. */
 export interface LastTime {
@@ -8,6 +14,8 @@ export interface LastTime {
   /** Minutes it rested. */ dwell?: number
   /** Where the device ended. */ setting?: number
   millilitres?: number
+  /** Zones that drank it. */
+  drank?: RegionId[]
 }
 
 const isTechnique = (id: unknown): id is TechniqueId => TECHNIQUE_IDS.includes(id as TechniqueId)
@@ -19,12 +27,14 @@ export function lastTimes(treatment: Pick<RecordDraft, 'lines'> | null | undefin
     if (!isTechnique(line.technique) || line.actualMinutes === null) continue
     const { dwellMinutes: dwell, setting } = line
     const millilitres = line.product?.takenMl
+    const drank = drankIn(line.absorbed ?? {})
     by.set(line.technique, {
       technique: line.technique,
       minutes: line.actualMinutes,
       ...(dwell === undefined ? {} : { dwell }),
       ...(setting === undefined ? {} : { setting }),
       ...(millilitres === null || millilitres === undefined ? {} : { millilitres }),
+      ...(drank.length === 0 ? {} : { drank }),
     })
   }
   return [...by.values()]
@@ -37,6 +47,7 @@ export function lastTimeWords({
   dwell,
   setting,
   millilitres,
+  drank = [],
 }: LastTime): string {
   const dial = TECHNIQUES[technique].setting
   return [
@@ -44,10 +55,17 @@ export function lastTimeWords({
     dwell === undefined ? '' : `rested ${dwell}`,
     setting === undefined || !dial ? '' : `${dial.label.toLowerCase()} ${setting} ${dial.unit}`,
     millilitres === undefined ? '' : `${millilitres} mL`,
+    drank.length === 0 ? '' : `${nameRegions(drank)} drank it`,
   ]
     .filter(Boolean)
     .join(', ')
 }
+
+const drankIn = (absorbed: Absorbed): RegionId[] =>
+  REGION_IDS.filter((region) => (absorbed[region] ?? 0) >= DRANK_FROM)
+/** Every zone that drank something last time. */
+export const drankLastTime = (times: readonly LastTime[]): RegionId[] =>
+  REGION_IDS.filter((region) => times.some(({ drank }) => drank?.includes(region)))
 
 /** Where each device begins today: where it ended last time. */
 export const lastSettings = (times: readonly LastTime[]): Partial<Record<TechniqueId, number>> =>
@@ -56,3 +74,25 @@ export const lastSettings = (times: readonly LastTime[]): Partial<Record<Techniq
       setting === undefined ? [] : [[technique, setting]],
     ),
   )
+
+/** The last visit in words: its day, what was done that the skin felt, and how it was taken. */
+export function lastVisitWords(
+  past: readonly PastWork[],
+  reactions: readonly { day: string; what: string; productName: string }[],
+): { day: string; badly: boolean; text: string } | undefined {
+  const [last] = [...past].sort((one, other) => (one.day < other.day ? 1 : -1))
+  if (!last) return undefined
+  const done = TECHNIQUE_IDS.filter((id) => last.techniques?.includes(id) && isMain(id))
+    .filter((id) => TECHNIQUES[id].families.length > 0)
+    .map((id) => shortName(id).toLowerCase())
+  const reacted = reactions
+    .filter((reaction) => reaction.day >= last.day)
+    .map((reaction) => `${reaction.what} with ${reaction.productName}`)
+  const badly = last.taken === 'badly'
+  const taken = badly ? 'it was too much' : last.taken === 'well' ? 'taken well' : ''
+  return {
+    day: last.day,
+    badly: badly || reacted.length > 0,
+    text: [done.join(', ') || 'a gentle facial', taken, ...reacted].filter(Boolean).join('; '),
+  }
+}

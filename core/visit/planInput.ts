@@ -7,7 +7,7 @@ import type { Answers } from '../screening/answers'
 import { INGREDIENTS } from '../catalogue/products/ingredients'
 import { avoidedBy, type Preferences } from '../catalogue/consultation/preferences'
 import { lastTaken } from '../load/had'
-import { lastSettings } from './lastTime'
+import { drankLastTime, lastSettings } from './lastTime'
 import { pouredAtHome } from '../load/home'
 import { restBars } from '../load/rest'
 import { CONTRAINDICATIONS } from '../catalogue/consultation/contraindications'
@@ -16,18 +16,23 @@ import { lifted } from '../screening/lifts'
 import { patchBar, patchState } from '../screening/patch'
 import { barsAfterBreakout } from '../screening/breakout'
 import { withSkin } from '../screening/skin'
-import { stepDownBars, steppedDown, stepsDown, type StepDown } from '../load/stepDown'
+import { stepDownBars, steppedDown, stepsDown } from '../load/stepDown'
+import type { StepDownRow } from '../catalogue/skin/stepDown'
 import { screen, type Bar, type Verdict } from '../screening/verdict'
 import { deriveProfile, type Profile } from '../skin/profile'
 import { overlay, readRegion, type Grade, type Readings } from '../skin/readings'
+import { VISIT_MINUTES } from '../timing/places'
 import { dwellWindow } from '../timing/schedule'
 import { REACTED_RULE, reactionBars, suspicion } from '../screening/reactions'
 import { TECHNIQUES } from '../catalogue/techniques/techniques'
 import { confirmationsFor } from '../screening/confirm'
 import { shortDwell } from '../planning/today/adapt'
+import { DRANK_RULE } from '../catalogue/products/watering'
+import { thirstyNow } from '../treatment/absorption'
 import type { FoldContext } from '../treatment/fold'
 
 import type { VisitBundle } from './bundle'
+import { reactionsNow } from './reactionsNow'
 
 /**
  * The verdict of these answers in this house today: the table as the house works it, less what was
@@ -78,7 +83,7 @@ export const restsOf = (
 const downOf = (
   { past, previousReading }: Pick<VisitBundle, 'past' | 'previousReading'>,
   read: Readings,
-): StepDown[] => stepsDown(past, read, previousReading?.zones)
+): StepDownRow[] => stepsDown(past, read, previousReading?.zones)
 
 /** Settling in, sitting up and clearing are steps of the plan; the slot is the booked time. */
 export function toPlanInput(
@@ -94,7 +99,7 @@ export function toPlanInput(
   return {
     today: bundle.today,
     daylight: !bundle.visit.evening,
-    slotMinutes: more.slotMinutes ?? bundle.visit.minutes,
+    slotMinutes: more.slotMinutes ?? minutesToday(bundle.visit),
     madeUp: bundle.visit.madeUp,
     profile,
     answers: bundle.answers,
@@ -124,9 +129,21 @@ export function toPlanInput(
     life: bundle.client.preferences,
     season: seasonOf(bundle.today, bundle.practice.timeZone),
     aims: bundle.visit.aims,
+    thirsty: thirstyNow(bundle.events, bundle.plans, drankBefore(bundle)),
     faceSize: { height: bundle.client.faceHeightMm / 10, width: bundle.client.faceWidthMm / 10 },
   }
 }
+
+/** What is left of the hour for a client who came late. */
+export const minutesToday = ({
+  minutes,
+  lateMinutes = 0,
+}: Pick<VisitBundle['visit'], 'minutes' | 'lateMinutes'>): number =>
+  Math.max(VISIT_MINUTES.least, minutes - lateMinutes)
+
+/** What the last visit showed of thirst, unless that is set aside for this one. */
+const drankBefore = ({ lastTime, lifts }: VisitBundle): RegionId[] =>
+  lastTime && !lifts.some((lift) => lift.rule === DRANK_RULE) ? drankLastTime(lastTime.times) : []
 
 /** What the answers, the skin and the visit before leave of today. */
 function verdictToday(bundle: VisitBundle, read: Readings, profile: Profile): Verdict {
@@ -141,9 +158,10 @@ function verdictToday(bundle: VisitBundle, read: Readings, profile: Profile): Ve
 /** Bottles under suspicion, unless a licensed person has set that aside for this visit. */
 function suspectedHere(bundle: VisitBundle): Record<string, string> {
   if (bundle.lifts.some((lift) => lift.rule === REACTED_RULE)) return {}
+  const reactions = reactionsNow(bundle)
   return Object.fromEntries(
     bundle.shelf.flatMap(({ product }) => {
-      const why = suspicion(product, bundle.reactions, bundle.patchTests)
+      const why = suspicion(product, reactions, bundle.patchTests)
       return why === undefined ? [] : [[product.id, why]]
     }),
   )

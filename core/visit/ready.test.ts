@@ -12,7 +12,14 @@ import { openStop, STOP_IDS, stopMark, stopOf } from './stops'
 import { VISIT_STATUSES } from './status'
 
 const steps = [...propose(toPlanInput(visitBundle())).steps]
-const draft = { version: 0, steps, reason: '', countersignedBy: null, protocol: null }
+const draft = {
+  version: 0,
+  steps,
+  reason: '',
+  countersignedBy: null,
+  unseen: false,
+  protocol: null,
+}
 const signature = { kinds: CONSENT_IDS, day: TODAY, guardian: false, at: 1 }
 /** Asked, read, planned and signed: nothing is open. */
 const ready = (more: Partial<VisitBundle> = {}) =>

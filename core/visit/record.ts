@@ -80,7 +80,7 @@ const treatmentPart = (bundle: VisitBundle, state: RoomState, input: PlanInput) 
     firstPlan: bundle.plans.find((plan) => plan.version === 1)?.steps ?? [],
     lastPlan: bundle.plans.find((plan) => plan.version === state.version)?.steps ?? [],
     shelf: bundle.shelf,
-    faceSize: input.faceSize,
+    dose: input,
     lotOf: (productId, needed) => lotUsed(bundle, productId, needed),
   })
 

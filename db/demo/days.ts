@@ -1,6 +1,7 @@
 import { eq } from 'drizzle-orm'
 import { DateTime } from 'luxon'
 import { toPlanInput } from '#core/visit/planInput'
+import { basinsOf } from '#core/planning/checks/basins'
 import { propose } from '#core/planning/answer/propose'
 import { addDays } from '#core/screening/days'
 import { screen } from '#core/screening/verdict'
@@ -69,7 +70,7 @@ export async function seedDays(db: Database, today: string): Promise<void> {
         continue
       const deep = DEEP.find((demoClient) => demoClient.key === key)
       const startsAt = DateTime.fromISO(day, { zone: ZONE }).set({ hour, minute })
-      await db.insert(tables.visits).values({
+      const booking = db.insert(tables.visits).values({
         id,
         clientId: demoId(key),
         staffId: demoId(who),
@@ -80,7 +81,10 @@ export async function seedDays(db: Database, today: string): Promise<void> {
         school: deep?.school ?? 'warmCloth',
         madeUp: key !== 'forester',
       })
-      if (deep && PREPARED.includes(key)) await prepare(db, deep, id, day, minutes, who)
+      // Somebody who tries the demo may have booked that hour already: theirs stands.
+      const booked = await booking.onConflictDoNothing().returning({ id: tables.visits.id })
+      if (booked.length > 0 && deep && PREPARED.includes(key))
+        await prepare(db, deep, id, day, minutes, who)
     }
 }
 
@@ -146,10 +150,14 @@ async function prepare(
     visit: { ...base.visit, minutes },
     staff: { ...base.staff, licences: [...staff.licences] },
   })
-  const plan = propose({
+  const asked = {
     ...input,
     verdict: screen(answers, day),
     profile: deriveProfile(zones, base.client.age ?? undefined),
-  })
-  await db.insert(tables.plans).values({ visitId: id, version: 0, steps: [...plan.steps], by })
+  }
+  const plan = propose(asked)
+  const basins = basinsOf(asked, plan.steps)
+  await db
+    .insert(tables.plans)
+    .values({ visitId: id, version: 0, steps: [...plan.steps], basins, by })
 }

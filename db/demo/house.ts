@@ -1,4 +1,6 @@
+import { eq } from 'drizzle-orm'
 import type { LicenceId } from '#core/catalogue/kinds'
+import type { Product } from '#core/catalogue/products/products'
 import { addDays } from '#core/screening/days'
 import * as tables from '../schema'
 import { hashOf, type Database } from '../owner'
@@ -6,7 +8,8 @@ import { DEEP, OTHERS } from './clients'
 import { demoId } from './ids'
 import { DEMO_PRODUCTS } from './products'
 
-export const ZONE = 'Europe/Helsinki'
+/** Where the invented house stands; a house for trying things out may be put elsewhere. */
+export const ZONE = process.env.OAK_DEMO_ZONE ?? 'Europe/Helsinki'
 export const ROOMS = { lake: 'Lake room', stove: 'Stove room' } as const
 export const STAFF = [
   {
@@ -55,6 +58,7 @@ export const HOUSE = {
 }
 
 export async function seedHouse(db: Database): Promise<void> {
+  await db.insert(tables.houseKind).values({ kind: 'demo' })
   await db.insert(tables.practice).values({
     ...HOUSE,
     timeZone: ZONE,
@@ -144,10 +148,26 @@ export async function seedShelf(db: Database, today: string): Promise<void> {
         code: `${product.line.slice(0, 2).toUpperCase()}${1000 + i * 7}`,
         ...dates,
         recalled: product.id === 'clay-tide',
-        remainingHundredths: Math.round(
-          product.packMillilitres * (product.id === 'cream-barrier' ? 12 : 70),
-        ),
       })
       .onConflictDoUpdate({ target: tables.lots.id, set: dates })
+    await receive(db, product)
   }
+}
+
+/** What the bottle holds when the demo begins; a bottle that has moved since is left as it is. */
+async function receive(db: Database, { id, packMillilitres }: Product): Promise<void> {
+  const lotId = `${id}-lot`
+  const [moved] = await db
+    .select({ id: tables.lotMovements.id })
+    .from(tables.lotMovements)
+    .where(eq(tables.lotMovements.lotId, lotId))
+    .limit(1)
+  if (moved) return
+  await db.insert(tables.lotMovements).values({
+    id: demoId(`received-${id}`),
+    lotId,
+    kind: 'received',
+    hundredths: Math.round(packMillilitres * (id === 'cream-barrier' ? 12 : 70)),
+    reason: 'the demo begins',
+  })
 }

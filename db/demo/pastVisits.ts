@@ -7,19 +7,22 @@ import { GENESIS, seal as sealParts } from '#core/record/seal'
 import * as tables from '../schema'
 import type { Database } from '../owner'
 import { demoBundle } from './bundle'
-import type { DemoClient } from './clients'
+import { DEEP, type DemoClient } from './clients'
 import { ZONE } from './house'
 import { demoId, demoSalt } from './ids'
 import { pastEvents, pastSteps } from './past'
 import { DEMO_PRODUCTS } from './products'
 import { answersOf, readingsOf } from './told'
 
+const FIRST_HOUR = 8
+
 export async function seedPast(db: Database, demoClient: DemoClient, today: string): Promise<void> {
   const shelf = DEMO_PRODUCTS.map((product) => ({ product, lots: [] }))
   for (const visit of [...demoClient.past].reverse()) {
     const key = `${demoClient.key}-past-${visit.weeks}`
     const startsAt = DateTime.fromISO(addDays(today, -visit.weeks * 7), { zone: ZONE }).set({
-      hour: 10,
+      // Each client has an hour of their own: one room has one visit at a time.
+      hour: FIRST_HOUR + DEEP.indexOf(demoClient),
     })
     const id = demoId(key)
     const by = demoId('ilse')

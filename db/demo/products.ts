@@ -14,6 +14,8 @@ const DISPENSERS: Record<string, Dispenser> = {
   small: { kind: 'riceGrain', millilitres: 0.05 },
   scoop: { kind: 'scoop', millilitres: 10 },
   piece: { kind: 'piece', millilitres: 20 },
+  // Opened, used, thrown away: what is left of one is never kept.
+  vial: { kind: 'piece', millilitres: 2 },
   spray: { kind: 'spray', millilitres: 0.12 },
 }
 type Suit = Product['suits'][number]
@@ -717,7 +719,7 @@ export const DEMO_PRODUCTS: readonly Product[] = [
     'Tide Ampoule',
     'ampoule',
     'Aqua, Sodium Hyaluronate, Panthenol',
-    'pour',
+    'vial',
     ['all', 'dry', 'dehydrated'],
     20,
     4200,

@@ -5,7 +5,8 @@ import type { Halves } from '#core/skin/halves'
 import type { Tightening } from '#core/screening/houseRules'
 import type { PatchPlace } from '#core/screening/patch'
 import { clients, staff } from './people'
-import { products, visits } from './visits'
+import { products } from './shelf'
+import { visits } from './visits'
 
 const at = (name: string) => timestamp(name, { withTimezone: true, mode: 'date' })
 const by = () =>

@@ -35,10 +35,20 @@ export const practice = pgTable(
       .notNull()
       .default(['basic', 'machine', 'current', 'needling025', 'needling05']),
     retentionYears: integer('retention_years').notNull().default(5),
+    /** ISO 4217, for prices on the shelf. */
+    currency: text('currency').notNull().default('EUR'),
+    /** Minutes without a hand on it after which a tablet locks itself. */
+    lockMinutes: integer('lock_minutes').notNull().default(10),
+    /** Whether owners must sign in with a second factor. */
+    ownersSecondFactor: boolean('owners_second_factor').notNull().default(false),
+    /** The house's own words at the foot of what a client takes home. */
+    cardText: text('card_text').notNull().default(''),
+    version: integer('version').notNull().default(1),
   },
   (table) => [
     check('practice_one_row', sql`${table.id} = 1`),
     check('practice_cleaning', sql`${table.cleaningMinutes} between 0 and 60`),
+    check('practice_lock', sql`${table.lockMinutes} between 1 and 120`),
     check('practice_retention', sql`${table.retentionYears} between 1 and 30`),
   ],
 )
@@ -56,10 +66,16 @@ export const staff = pgTable(
       .$type<Partial<Record<LicenceId, string>>>()
       .notNull()
       .default({}),
+    /** Where the proof of each licence is kept, in the house's words. */
+    licenceNotes: jsonb('licence_notes')
+      .$type<Partial<Record<LicenceId, string>>>()
+      .notNull()
+      .default({}),
     passwordHash: text('password_hash').notNull(),
     pinHash: text('pin_hash'),
-    /** Raised to end every session of this person at once. */
-    sessionVersion: integer('session_version').notNull().default(1),
+    /** The second factor's secret, locked with the house's key; and the last step that was used. */
+    totpSecret: text('totp_secret'),
+    totpStep: integer('totp_step').notNull().default(0),
     active: boolean('active').notNull().default(true),
     demo: boolean('demo').notNull().default(false),
   },
@@ -69,15 +85,22 @@ export const staff = pgTable(
   ],
 )
 
-/** Failed sign-ins, by hash of what was tried, so that no server needs a memory of its own. */
-export const loginAttempts = pgTable(
-  'login_attempts',
+/** One-time links by which somebody of the house chooses a password; only their hash is kept. */
+export const staffLinks = pgTable(
+  'staff_links',
   {
-    id: integer('id').primaryKey().generatedAlwaysAsIdentity(),
-    keyHash: text('key_hash').notNull(),
-    at: at('at').notNull().defaultNow(),
+    id: uuid('id').primaryKey(),
+    staffId: uuid('staff_id')
+      .notNull()
+      .references(() => staff.id),
+    tokenHash: text('token_hash').notNull().unique(),
+    expiresAt: at('expires_at').notNull(),
+    usedAt: at('used_at'),
+    by: uuid('by')
+      .notNull()
+      .references(() => staff.id),
   },
-  (table) => [index('login_attempts_key_at').on(table.keyHash, table.at)],
+  (table) => [index('staff_links_staff').on(table.staffId)],
 )
 
 export const clients = pgTable(
@@ -101,9 +124,12 @@ export const clients = pgTable(
     createdAt: at('created_at').notNull().defaultNow(),
     /** Raised at each edit: an edit that has seen an older one is refused, not silently lost. */
     version: integer('version').notNull().default(1),
+    /** The file that brought this client in, if one did: it can be taken back whole. */
+    importId: uuid('import_id'),
     erasedAt: at('erased_at'),
   },
   (table) => [
+    index('clients_import').on(table.importId),
     index('clients_name').on(sql`lower(${table.name})`),
     check('clients_name_there', sql`length(${table.name}) between 1 and 120`),
     check(
@@ -125,5 +151,8 @@ export const audit = pgTable(
     visitId: uuid('visit_id'),
     allowed: boolean('allowed').notNull(),
   },
-  (table) => [index('audit_client').on(table.clientId, table.at)],
+  (table) => [
+    index('audit_client').on(table.clientId, table.at),
+    index('audit_staff').on(table.staffId, table.action, table.at),
+  ],
 )

@@ -3,7 +3,6 @@ import {
   bigint,
   boolean,
   check,
-  date,
   doublePrecision,
   index,
   integer,
@@ -16,29 +15,17 @@ import {
   uuid,
 } from 'drizzle-orm/pg-core'
 import type { ConsentId } from '#core/catalogue/consultation/consents'
-import type { ConcernId, DeviceKind } from '#core/catalogue/kinds'
-import type { Dispenser, Product } from '#core/catalogue/products/products'
+import type { ConcernId } from '#core/catalogue/kinds'
+import type { Basin } from '#core/planning/checks/basins'
 import type { PlanStep } from '#core/catalogue/techniques/step'
 import type { Answers } from '#core/screening/answers'
 import type { WholeReading } from '#core/skin/notes'
 import type { Readings } from '#core/skin/readings'
 import type { EventBody } from '#core/treatment/events'
-import type { Json } from '#core/record/canonical'
 import { clients, staff } from './people'
+import { rooms } from './places'
 
 const at = (name: string) => timestamp(name, { withTimezone: true, mode: 'date' })
-
-export const rooms = pgTable('rooms', {
-  id: uuid('id').primaryKey(),
-  name: text('name').notNull().unique(),
-})
-
-export const devices = pgTable('devices', {
-  id: uuid('id').primaryKey(),
-  kind: text('kind').$type<DeviceKind>().notNull(),
-  name: text('name').notNull(),
-  ready: boolean('ready').notNull().default(true),
-})
 
 export const visits = pgTable(
   'visits',
@@ -66,12 +53,20 @@ export const visits = pgTable(
     recordText: text('record_text').notNull().default(''),
     nextVisitAt: at('next_visit_at'),
     imported: boolean('imported').notNull().default(false),
+    /** Why it stands although the room or a person is taken or the house is shut: an owner's word. */
+    allowedBecause: text('allowed_because'),
+    /** How it fell away, where it did, and why. */
+    fellAway: text('fell_away', { enum: ['calledOff', 'noShow'] }),
+    fellAwayBecause: text('fell_away_because'),
+    /** Minutes the client came late: that much less can be planned. */
+    lateMinutes: integer('late_minutes').notNull().default(0),
     version: integer('version').notNull().default(1),
   },
   (table) => [
     index('visits_starts').on(table.startsAt),
     index('visits_client').on(table.clientId, table.startsAt),
     index('visits_staff').on(table.staffId),
+    check('visits_late', sql`${table.lateMinutes} between 0 and 120`),
     check('visits_minutes', sql`${table.minutes} between 15 and 180`),
     check(
       'visits_status',
@@ -98,7 +93,10 @@ export const consultations = pgTable(
       .references(() => staff.id),
     at: at('at').notNull().defaultNow(),
   },
-  (table) => [index('consultations_client').on(table.clientId, table.at)],
+  (table) => [
+    index('consultations_client').on(table.clientId, table.at),
+    index('consultations_visit').on(table.visitId),
+  ],
 )
 
 export const consents = pgTable(
@@ -127,7 +125,11 @@ export const consents = pgTable(
       .references(() => staff.id),
     at: at('at').notNull().defaultNow(),
   },
-  (table) => [check('consents_method', sql`${table.method} in ('pen','typed')`)],
+  (table) => [
+    index('consents_client').on(table.clientId, table.at),
+    index('consents_visit').on(table.visitId),
+    check('consents_method', sql`${table.method} in ('pen','typed')`),
+  ],
 )
 
 /** A one-time link for a client's own device. Only the hash of what opens it is kept. */
@@ -171,6 +173,7 @@ export const readings = pgTable(
   },
   (table) => [
     index('readings_client').on(table.clientId, table.at),
+    index('readings_visit').on(table.visitId),
     check('readings_phase', sql`${table.phase} in ('madeUp','bare')`),
   ],
 )
@@ -219,11 +222,15 @@ export const plans = pgTable(
     version: integer('version').notNull(),
     steps: jsonb('steps').$type<PlanStep[] | null>(),
     reason: text('reason').notNull().default(''),
+    /** The four bowls after the whole of it, as Day shows them. */
+    basins: jsonb('basins').$type<Basin[] | null>(),
     by: uuid('by')
       .notNull()
       .references(() => staff.id),
     at: at('at').notNull().defaultNow(),
     countersignedBy: uuid('countersigned_by').references(() => staff.id),
+    /** What was countersigned: SHA-256 of the steps as they stood. */
+    countersignedHash: text('countersigned_hash'),
     /** The house's protocol that it was made from, and which version of it. */
     protocolId: uuid('protocol_id'),
     protocolVersion: integer('protocol_version'),
@@ -256,147 +263,4 @@ export const visitEvents = pgTable(
     index('visit_events_visit').on(table.visitId, table.at),
     unique('visit_events_device_seq').on(table.visitId, table.deviceId, table.seq),
   ],
-)
-
-/** One chain for the practice: each seal stands on the head before it. Insert only. */
-export const seals = pgTable(
-  'seals',
-  {
-    number: integer('number').primaryKey(),
-    visitId: uuid('visit_id')
-      .notNull()
-      .references(() => visits.id)
-      .unique(),
-    prev: text('prev').notNull().unique(),
-    head: text('head').notNull().unique(),
-    by: uuid('by')
-      .notNull()
-      .references(() => staff.id),
-    at: at('at').notNull().defaultNow(),
-  },
-  (table) => [
-    check('seals_hex', sql`${table.prev} ~ '^[0-9a-f]{64}$' and ${table.head} ~ '^[0-9a-f]{64}$'`),
-  ],
-)
-
-/** Commitments stay for ever; content and salt go when a client's data is erased. */
-export const sealItems = pgTable(
-  'seal_items',
-  {
-    visitId: uuid('visit_id')
-      .notNull()
-      .references(() => seals.visitId),
-    place: integer('place').notNull(),
-    name: text('name').notNull(),
-    commitment: text('commitment').notNull(),
-    content: jsonb('content').$type<Json | null>(),
-    salt: text('salt'),
-  },
-  (table) => [
-    primaryKey({ columns: [table.visitId, table.place] }),
-    check('seal_items_hex', sql`${table.commitment} ~ '^[0-9a-f]{64}$'`),
-  ],
-)
-
-/** Later changes, in the open: both texts and why. Insert only. */
-export const amendments = pgTable('amendments', {
-  id: uuid('id').primaryKey(),
-  visitId: uuid('visit_id')
-    .notNull()
-    .references(() => seals.visitId),
-  before: text('before'),
-  after: text('after'),
-  reason: text('reason'),
-  by: uuid('by')
-    .notNull()
-    .references(() => staff.id),
-  at: at('at').notNull().defaultNow(),
-})
-
-export const followUps = pgTable('follow_ups', {
-  id: uuid('id').primaryKey(),
-  visitId: uuid('visit_id')
-    .notNull()
-    .references(() => visits.id)
-    .unique(),
-  dueOn: date('due_on', { mode: 'string' }).notNull(),
-  reason: text('reason').notNull(),
-  doneAt: at('done_at'),
-})
-
-/** What was poured in at home or elsewhere, as the client told it. */
-export const homeUse = pgTable('home_use', {
-  id: uuid('id').primaryKey(),
-  clientId: uuid('client_id')
-    .notNull()
-    .references(() => clients.id),
-  at: at('at').notNull(),
-  label: text('label').notNull(),
-  hundredths: integer('hundredths').notNull(),
-})
-
-export const products = pgTable(
-  'products',
-  {
-    id: text('id').primaryKey(),
-    name: text('name').notNull(),
-    line: text('line').notNull(),
-    kind: text('kind').$type<Product['kind']>().notNull(),
-    inci: jsonb('inci').$type<string[]>().notNull(),
-    density: integer('density_per_mille').notNull(),
-    dispenser: jsonb('dispenser').$type<Dispenser>().notNull(),
-    suits: jsonb('suits').$type<Product['suits']>().notNull(),
-    calming: boolean('calming').notNull(),
-    acid: jsonb('acid').$type<NonNullable<Product['acid']>>(),
-    pHHundredths: integer('ph_hundredths'),
-    packMillilitres: integer('pack_millilitres').notNull(),
-    priceCents: integer('price_cents').notNull(),
-    openMonths: integer('open_months').notNull(),
-  },
-  (table) => [
-    check(
-      'products_amounts',
-      sql`${table.density} between 500 and 3000 and ${table.packMillilitres} > 0
-        and ${table.priceCents} >= 0 and ${table.openMonths} between 1 and 60`,
-    ),
-  ],
-)
-
-export const lots = pgTable(
-  'lots',
-  {
-    id: text('id').primaryKey(),
-    productId: text('product_id')
-      .notNull()
-      .references(() => products.id),
-    code: text('code').notNull(),
-    expires: date('expires', { mode: 'string' }).notNull(),
-    openedOn: date('opened_on', { mode: 'string' }),
-    recalled: boolean('recalled').notNull().default(false),
-    remainingHundredths: integer('remaining_hundredths_ml').notNull(),
-  },
-  (table) => [check('lots_remaining', sql`${table.remainingHundredths} >= 0`)],
-)
-
-/**
- * Visits recorded by another house, as they came. Whether their seal holds is checked at import; it
- * is never taken for one of ours.
- */
-export const imports = pgTable(
-  'imports',
-  {
-    id: uuid('id').primaryKey(),
-    clientId: uuid('client_id')
-      .notNull()
-      .references(() => clients.id),
-    document: jsonb('document').$type<Json | null>(),
-    head: text('head').notNull(),
-    holds: boolean('holds').notNull(),
-    ours: boolean('ours').notNull(),
-    by: uuid('by')
-      .notNull()
-      .references(() => staff.id),
-    at: at('at').notNull().defaultNow(),
-  },
-  (table) => [unique('imports_once').on(table.clientId, table.head)],
 )

@@ -1,5 +1,10 @@
 import { peopleQuery } from '#contracts/people'
 import { route } from '../http/route'
+import { auditLook, LOOK_MS } from '../services/access'
 import { listPeople } from '../services/peopleList'
 
-export default route({ query: peopleQuery }, ({ me, query }) => listPeople(me, query))
+export default route({ query: peopleQuery }, async ({ me, query }) => {
+  if (query.q === '') await auditLook(me, 'people.list', LOOK_MS.list)
+  else await auditLook(me, 'people.search', LOOK_MS.search)
+  return listPeople(me, query)
+})

@@ -1,17 +1,18 @@
 import { desc, eq } from 'drizzle-orm'
 import type { PracticePage } from '#contracts/practice'
-import { audit, clients, houseRules, staff } from '#db/schema'
+import { houseRules, staff } from '#db/schema'
 import { ownerOnly } from '../http/owner'
 import { route } from '../http/route'
 import { thePractice } from '../services/practice'
 import { database } from '../services/database'
 import { dayIn } from '../services/dates'
+import { lastBackupAt } from '../services/kept'
 import { scopeIn } from '../services/policy'
 
 export default route({}, async ({ me }): Promise<PracticePage> => {
   ownerOnly(me)
   const db = database()
-  const [house, people, lines, rules] = await Promise.all([
+  const [house, people, rules, lastBackup] = await Promise.all([
     thePractice(),
     db
       .select({
@@ -21,30 +22,17 @@ export default route({}, async ({ me }): Promise<PracticePage> => {
         role: staff.role,
         licences: staff.licences,
         licenceUntil: staff.licenceUntil,
+        licenceNotes: staff.licenceNotes,
         active: staff.active,
       })
       .from(staff)
       .orderBy(staff.name),
     db
-      .select({
-        id: audit.id,
-        at: audit.at,
-        action: audit.action,
-        allowed: audit.allowed,
-        staff: staff.name,
-        client: clients.name,
-      })
-      .from(audit)
-      .leftJoin(staff, eq(staff.id, audit.staffId))
-      .leftJoin(clients, eq(clients.id, audit.clientId))
-      .orderBy(desc(audit.id))
-      .limit(60),
-    db
       .select({ r: houseRules, by: staff.name })
       .from(houseRules)
       .innerJoin(staff, eq(staff.id, houseRules.by))
-      .orderBy(desc(houseRules.at))
-      .limit(50),
+      .orderBy(desc(houseRules.at)),
+    lastBackupAt(),
   ])
   const today = dayIn(house.timeZone, Date.now())
   return {
@@ -59,6 +47,6 @@ export default route({}, async ({ me }): Promise<PracticePage> => {
       at: row.at.getTime(),
       ended: row.endedAt?.getTime() ?? null,
     })),
-    audit: lines.map((line) => ({ ...line, at: line.at.getTime() })),
+    lastBackup,
   }
 })

@@ -1,10 +1,7 @@
 import { route } from '../http/route'
-import { isLocked } from '../services/session'
+import { thePractice } from '../services/practice'
+import { isLocked, meOf } from '../services/session'
 
-export default route({ who: 'locked' }, async ({ event, me }) => ({
-  id: me.id,
-  name: me.name,
-  role: me.role,
-  locked: await isLocked(event),
-  hasCode: me.pinHash !== null,
-}))
+export default route({ who: 'locked' }, async ({ event, me }) =>
+  meOf(me, await isLocked(event), await thePractice()),
+)

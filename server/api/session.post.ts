@@ -1,8 +1,10 @@
 import { signIn as schema } from '#contracts/people'
 import { route } from '../http/route'
-import { signIn } from '../services/session'
+import { thePractice } from '../services/practice'
+import { meOf } from '../services/session'
+import { signIn } from '../services/signIn'
 
 export default route({ who: 'anyone', body: schema }, async ({ event, body }) => {
-  const me = await signIn(event, body.email, body.password)
-  return { id: me.id, name: me.name, role: me.role, locked: false, hasCode: me.pinHash !== null }
+  const me = await signIn(event, body)
+  return meOf(me, false, await thePractice())
 })

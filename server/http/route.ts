@@ -8,15 +8,19 @@ import {
 } from 'h3'
 import type { z } from 'zod'
 import { codeOf, fromDatabase } from '../problem/fromDatabase'
-import { fromZod, notFound, ProblemError, sendProblem } from '../problem/problem'
+import { forbidden, fromZod, notFound, ProblemError, sendProblem } from '../problem/problem'
 import { log } from '../services/log'
+import { lacksFactor } from '../services/secondFactor'
 import { currentStaff, type Staff } from '../services/session'
 import { readBody, refuseUnwritable } from './body'
 
 type Schema = z.ZodType | undefined
 interface Spec<Body extends Schema, Query extends Schema> {
-  /** `anyone` needs no sign-in; `locked` also answers to a locked tablet. */
-  who?: 'staff' | 'locked' | 'anyone'
+  /**
+   * `anyone` needs no sign-in; `locked` also answers to a locked tablet; `bare` also to an owner who
+   * still has to set up the second factor their house asks for.
+   */
+  who?: 'staff' | 'bare' | 'locked' | 'anyone'
   body?: Body
   /** Bytes at most. */
   bodyLimit?: number
@@ -47,6 +51,8 @@ export function route<Body extends Schema = undefined, Query extends Schema = un
     try {
       const me =
         spec.who === 'anyone' ? undefined : await currentStaff(event, spec.who === 'locked')
+      if (me && (spec.who ?? 'staff') === 'staff' && (await lacksFactor(me)))
+        throw forbidden('This house asks its owners for a second factor: set it up under You.')
       const id = getRouterParam(event, 'id') ?? ''
       if (id !== '' && !UUID.test(id)) throw notFound()
       const query = spec.query ? readQuery(event, spec.query) : undefined

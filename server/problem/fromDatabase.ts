@@ -3,6 +3,11 @@ import { ProblemError } from './problem'
 /** SQLSTATE codes of PostgreSQL (its manual, appendix A) that a person can be told about. */
 const REFUSALS: Readonly<Record<string, readonly [number, string, string]>> = {
   '23505': [409, 'Already there', 'This has been saved before. Nothing was doubled.'],
+  '23P01': [
+    409,
+    'In the way',
+    'The room, the therapist or the client has just been taken for that time. Nothing was saved.',
+  ],
   '23514': [422, 'Cannot be done', 'What is sealed or frozen is not changed.'],
   '23503': [422, 'Cannot be done', 'It points at something that is not there.'],
 }
@@ -28,7 +33,21 @@ export function fromDatabase(error: unknown): ProblemError | undefined {
   if (code === undefined) return undefined
   const known = REFUSALS[code]
   if (known) return new ProblemError(...known)
+  // 22: a value that no column takes, however it came through.
+  if (/^22/.test(code))
+    return new ProblemError(
+      422,
+      'Cannot be done',
+      'Something of it is larger or earlier than the house can keep. Nothing was saved.',
+    )
   if (code === 'P0001') return new ProblemError(422, 'Cannot be done', lawOf(error))
+  // 53: no room on the disk, in memory or for another connection.
+  if (/^53/.test(code) || code === 'ENOSPC')
+    return new ProblemError(
+      503,
+      'The house is full',
+      'Nothing was saved yet: the disk of this computer is full. What you tapped is kept on this device and sent again.',
+    )
   if (/^(57P|08)/.test(code) || AWAY.has(code))
     return new ProblemError(
       503,

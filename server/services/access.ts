@@ -1,6 +1,6 @@
-import { and, eq, exists, or } from 'drizzle-orm'
+import { and, eq, exists, gt, or } from 'drizzle-orm'
 import { audit, clients, staff, visits } from '#db/schema'
-import { forbidden, notFound } from '../problem/problem'
+import { forbidden, notFound, ProblemError } from '../problem/problem'
 import { database } from './database'
 import type { Staff } from './session'
 
@@ -19,6 +19,17 @@ export async function writeAudit(
   await database().insert(audit).values({ staffId: me.id, action, allowed, clientId, visitId })
 }
 
+/** Milliseconds in which the same look at a list is one look: it refreshes by itself. */
+export const LOOK_MS = { list: 3_600_000, search: 60_000 } as const
+
+/** One line for looking at a list of names, however often it is drawn again within a while. */
+export async function auditLook(me: Staff, action: string, withinMs: number): Promise<void> {
+  const since = new Date(Date.now() - withinMs)
+  const before = and(eq(audit.staffId, me.id), eq(audit.action, action), gt(audit.at, since))
+  const [there] = await database().select({ id: audit.id }).from(audit).where(before).limit(1)
+  if (!there) await writeAudit(me, action, true, null)
+}
+
 /**
  * Whether a person cares for a client: the owner for all; others for those they see, have seen or
  * have entered.
@@ -27,12 +38,17 @@ export async function writeAudit(
 export async function clientFor(me: Staff, clientId: string, action: string): Promise<Client> {
   const [client] = await database().select().from(clients).where(eq(clients.id, clientId))
   if (!client) throw notFound()
+  if (client.erasedAt) throw erased()
   const allowed =
     me.role === 'owner' || client.createdBy === me.id || (await seesClient(me, clientId))
   await writeAudit(me, action, allowed, clientId)
   if (!allowed) throw forbidden("This client is in a colleague's care.")
   return client
 }
+
+/** Whoever was erased is not opened, edited, linked or booked any more. */
+const erased = () =>
+  new ProblemError(410, 'Erased', 'This file was erased. What the law keeps of it names nobody.')
 
 async function seesClient(me: Staff, clientId: string): Promise<boolean> {
   const [one] = await database()

@@ -6,8 +6,10 @@ import { clients, plans, staff, visits } from '#db/schema'
 import { conflict, forbidden, refused } from '../problem/problem'
 import { clientFor, type Visit } from './access'
 import { bookNext } from './nextVisit'
+import { hoursAround, placeFor } from './places'
 import { thePractice } from './practice'
 import { database } from './database'
+import { UNSIGNED } from './held'
 import type { Staff } from './session'
 
 /**
@@ -32,53 +34,76 @@ export async function addVisit(me: Staff, body: z.infer<typeof visitCreate>): Pr
     throw refused('This person does not work here.', [
       { field: 'staffId', given: body.staffId, allowed: 'someone who works here' },
     ])
-  await database()
-    .insert(visits)
-    .values({
-      id: body.id,
-      clientId: body.clientId,
-      staffId: body.staffId,
-      roomId: body.roomId,
-      startsAt: new Date(body.startsAt),
-      minutes: body.minutes,
-      school: house.school,
-      aims: [...USUAL_AIMS],
+  const { id, clientId, staffId, roomId, minutes } = body
+  const wanted = { id, clientId, staffId, roomId, minutes, startsAt: new Date(body.startsAt) }
+  const hours = await hoursAround(wanted.startsAt)
+  await database().transaction(async (tx) => {
+    const [sent] = await tx.select({ id: visits.id }).from(visits).where(eq(visits.id, id))
+    // Sent twice is booked once.
+    if (sent) return
+    const allowedBecause = await placeFor(tx, wanted, hours, {
+      role: me.role,
+      because: body.allowedBecause,
     })
-    .onConflictDoNothing()
+    await tx
+      .insert(visits)
+      .values({ ...wanted, allowedBecause, school: house.school, aims: [...USUAL_AIMS] })
+  })
 }
+
+const fallen = ({ as, because }: NonNullable<z.infer<typeof visitPatch>['fellAway']>) => ({
+  status: 'cancelled' as const,
+  fellAway: as,
+  fellAwayBecause: because,
+})
 
 /**
  * Moves or changes a visit that has not begun. An edit that has seen an older version is refused.
  */
 export async function changeVisit(
+  me: Staff,
   visit: Visit,
   body: z.infer<typeof visitPatch>,
 ): Promise<{ version: number }> {
-  const { version, startsAt, nextVisitAt, cancelled, ...rest } = body
+  const { version, startsAt, nextVisitAt, fellAway, allowedBecause, ...rest } = body
   const onlyNext =
-    startsAt === undefined && cancelled === undefined && Object.keys(rest).length === 0
+    startsAt === undefined && fellAway === undefined && Object.keys(rest).length === 0
+  if (me.role === 'trainee' && rest.staffId !== undefined && rest.staffId !== me.id)
+    throw forbidden('A trainee hands no visit on: ask a colleague.')
   if (visit.status === 'sealed' && !onlyNext) throw refused('A sealed visit is not changed.')
-  if (
-    visit.status !== 'booked' &&
-    (startsAt !== undefined || cancelled || rest.roomId || rest.staffId || rest.minutes)
-  )
+  const booking = startsAt ?? fellAway ?? rest.roomId ?? rest.staffId ?? rest.minutes
+  if (visit.status !== 'booked' && booking !== undefined)
     throw refused('The treatment has begun: the booking stands as it is.')
+  const { staffId = visit.staffId, roomId = visit.roomId, minutes = visit.minutes } = rest
+  const wanted = {
+    ...{ id: visit.id, clientId: visit.clientId, staffId, roomId, minutes },
+    startsAt: startsAt === undefined ? visit.startsAt : new Date(startsAt),
+  }
+  const moves =
+    wanted.startsAt.getTime() !== visit.startsAt.getTime() ||
+    [staffId, roomId, minutes].join() !== [visit.staffId, visit.roomId, visit.minutes].join()
+  const next = nextVisitAt ? new Date(nextVisitAt) : null
+  const [hours, nextHours] = await Promise.all([
+    hoursAround(wanted.startsAt),
+    hoursAround(next ?? wanted.startsAt),
+  ])
   const done = await database().transaction(async (tx) => {
+    const by = { role: me.role, because: allowedBecause }
+    const place = moves ? { allowedBecause: await placeFor(tx, wanted, hours, by) } : {}
     const changed = await tx
       .update(visits)
       .set({
         ...rest,
-        ...(startsAt === undefined ? {} : { startsAt: new Date(startsAt) }),
-        ...(nextVisitAt === undefined
-          ? {}
-          : { nextVisitAt: nextVisitAt === null ? null : new Date(nextVisitAt) }),
-        ...(cancelled ? { status: 'cancelled' as const } : {}),
+        ...place,
+        startsAt: wanted.startsAt,
+        ...(nextVisitAt === undefined ? {} : { nextVisitAt: next }),
+        ...(fellAway ? fallen(fellAway) : {}),
         version: version + 1,
       })
       .where(and(eq(visits.id, visit.id), eq(visits.version, version)))
       .returning({ v: visits.version })
     if (changed.length > 0 && nextVisitAt !== undefined)
-      await bookNext(tx, visit, nextVisitAt === null ? null : new Date(nextVisitAt))
+      await bookNext(tx, me, visit, next, nextHours)
     return changed
   })
   if (done.length === 0)
@@ -87,7 +112,7 @@ export async function changeVisit(
     ])
   await database()
     .update(plans)
-    .set({ countersignedBy: null })
+    .set(UNSIGNED)
     .where(and(eq(plans.visitId, visit.id), eq(plans.version, 0)))
   return { version: version + 1 }
 }

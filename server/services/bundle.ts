@@ -47,7 +47,6 @@ export async function readBundle(me: Staff, visit: Visit): Promise<VisitBundle> 
     nextBooked(visit.clientId, visit.startsAt, true),
     lastTimeOf(visit.clientId, visit.startsAt, house.timeZone),
   ])
-  const ready = rows.deviceRows.filter((device) => device.ready)
   return {
     now: Date.now(),
     today,
@@ -71,16 +70,26 @@ export async function readBundle(me: Staff, visit: Visit): Promise<VisitBundle> 
     nextBooked: next,
     lastTime,
     shelf,
-    devices: [...new Set(ready.map((device) => device.kind))],
+    devices: devicesAtHand(rows, visit),
     events,
     ...recordParts(rows),
   }
 }
 
+/** Kinds of device that are ready here: what stands in another room is not at hand in this one. */
+const devicesAtHand = ({ deviceRows }: BundleRows, { roomId }: Visit) => [
+  ...new Set(
+    deviceRows
+      .filter(({ ready, roomIds }) => ready && (roomIds.length === 0 || roomIds.includes(roomId)))
+      .map(({ kind }) => kind),
+  ),
+]
+
 const visitPart = (visit: Visit): VisitBundle['visit'] => ({
   id: visit.id,
   startsAt: visit.startsAt.getTime(),
   minutes: visit.minutes,
+  lateMinutes: visit.lateMinutes,
   madeUp: visit.madeUp,
   evening: visit.evening,
   aims: visit.aims,
@@ -120,6 +129,8 @@ function peopleParts({ client, holder, room }: BundleRows, house: House, today: 
       phone: house.phone,
       emergency: house.emergency,
       timeZone: house.timeZone,
+      currency: house.currency,
+      cardText: house.cardText,
     },
   } satisfies Partial<VisitBundle>
 }
@@ -179,12 +190,14 @@ function readParts({ readingRows, firstReading: first }: BundleRows, visit: Visi
 }
 
 function planParts({ planRows, names, previousPlan }: BundleRows) {
+  const trainees = new Set(names.filter(({ role }) => role === 'trainee').map(({ id }) => id))
   return {
     plans: planRows.map((plan) => ({
       version: plan.version,
       steps: plan.steps ?? [],
       reason: plan.reason,
       countersignedBy: names.find((name) => name.id === plan.countersignedBy)?.name ?? null,
+      unseen: plan.version > 1 && plan.countersignedBy === null && trainees.has(plan.by),
       protocol:
         plan.protocolId !== null && plan.protocolVersion !== null
           ? { id: plan.protocolId, version: plan.protocolVersion }

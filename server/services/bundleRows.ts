@@ -86,11 +86,11 @@ async function planned(visit: Visit) {
       .orderBy(desc(visits.startsAt), desc(plans.version))
       .limit(1),
   ])
-  const signers = planRows.flatMap((plan) => plan.countersignedBy ?? [])
+  const signers = planRows.flatMap((plan) => [plan.by, plan.countersignedBy ?? []].flat())
   const names =
     signers.length > 0
       ? await db
-          .select({ id: staff.id, name: staff.name })
+          .select({ id: staff.id, name: staff.name, role: staff.role })
           .from(staff)
           .where(inArray(staff.id, signers))
       : []

@@ -9,6 +9,7 @@ import type {
   withdrawalPost,
 } from '#contracts/care'
 import { CONTRAINDICATIONS } from '#core/catalogue/consultation/contraindications'
+import { DRANK_RULE } from '#core/catalogue/products/watering'
 import { REACTED_RULE } from '#core/screening/reactions'
 import { liftTrouble } from '#core/screening/lifts'
 import { tooEarly } from '#core/screening/patch'
@@ -16,6 +17,7 @@ import { clients, halfFaces, lifts, patchReads, patchTests, plans, withdrawals }
 import { forbidden, notFound, refused } from '../problem/problem'
 import type { Visit } from './access'
 import { database } from './database'
+import { UNSIGNED } from './held'
 import { myScope } from './policy'
 import type { Staff } from './session'
 
@@ -26,7 +28,7 @@ import type { Staff } from './session'
 export const unsign = (visit: Visit) =>
   database()
     .update(plans)
-    .set({ countersignedBy: null })
+    .set(UNSIGNED)
     .where(and(eq(plans.visitId, visit.id), eq(plans.version, 0)))
 const open = (visit: Visit) => {
   if (visit.status === 'sealed' || visit.status === 'cancelled')
@@ -66,7 +68,7 @@ export async function setAside(
   if (me.role === 'trainee') throw forbidden('A trainee sets nothing aside: ask a colleague.')
   if (visit.status !== 'booked')
     throw refused('Treatment has begun: nothing is set aside any more.')
-  if (body.rule !== REACTED_RULE) {
+  if (body.rule !== REACTED_RULE && body.rule !== DRANK_RULE) {
     const row = CONTRAINDICATIONS.find((contraindication) => contraindication.id === body.rule)
     if (!row) throw notFound()
     const who = { role: me.role, licences: await myScope(me, today) }

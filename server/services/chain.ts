@@ -1,7 +1,12 @@
-import { asc, count, eq, gt, inArray } from 'drizzle-orm'
-import type { ChainStep } from '#contracts/practice'
-import { GENESIS, verify } from '#core/record/seal'
-import { sealItems, seals } from '#db/schema'
+import { eq } from 'drizzle-orm'
+import type { ChainStep, HeadCheck } from '#contracts/practice'
+import { AMENDMENTS_BEGIN } from '#core/record/amendment'
+import { GENESIS } from '#core/record/seal'
+import { heldAgainst, readHead, signHead } from '#core/record/signedHead'
+import { walkAmendments, walkSeals } from '#core/record/walk'
+import { amendmentLinks, headsAt, sealRows } from '#db/chainRows'
+import { seals } from '#db/schema'
+import { refused } from '../problem/problem'
 import { database } from './database'
 
 /** Seals looked at in one request: a few hundredths of a second of hashing. */
@@ -9,47 +14,59 @@ const STEP = 200
 
 /**
  * Walks a stretch of the practice's chain: each seal stands on the one before, each part fits its
- * commitment or has been erased. Called again from where it ended, so that no request walks all.
+ * commitment or has been erased, who sealed it and when is what was sealed; with the last stretch
+ * the amendments. Called again from where it ended, so that no request walks all.
  * @param after the number of the last seal that was walked; 0 begins
  */
 export async function verifyChainStep(after: number): Promise<ChainStep> {
   const db = database()
-  const [[all], [before], rows] = await Promise.all([
-    db.select({ total: count() }).from(seals),
+  const [[before], rows, now] = await Promise.all([
     db.select({ head: seals.head }).from(seals).where(eq(seals.number, after)),
-    db.select().from(seals).where(gt(seals.number, after)).orderBy(asc(seals.number)).limit(STEP),
+    sealRows(db, after, STEP),
+    headsAt(db, { seals: 0, amendments: 0 }),
   ])
-  const total = all?.total ?? 0
-  const parts = await partsOf(rows.map((row) => row.visitId))
-  let prev = after === 0 ? GENESIS : (before?.head ?? '')
-  let walked = after
-  let erasedParts = 0
-  for (const row of rows) {
-    const proof = verify({ prev: row.prev, head: row.head, items: parts.get(row.visitId) ?? [] })
-    if (!proof.ok || row.prev !== prev || row.number !== walked + 1)
-      return { total, walked, broken: row.number, erasedParts, head: prev, done: true }
-    erasedParts += proof.erased.length
-    prev = row.head
-    walked = row.number
+  const prev = after === 0 ? GENESIS : (before?.head ?? '')
+  const walk = walkSeals({ walked: after, prev, broken: null, erasedParts: 0 }, rows)
+  const done = walk.broken !== null || rows.length < STEP
+  const amended = done ? walkAmendments(await amendmentLinks(db)) : undefined
+  return {
+    total: now.seals,
+    walked: walk.walked,
+    broken: walk.broken,
+    brokenAmendment: amended?.broken ?? null,
+    amendments: now.amendments,
+    erasedParts: walk.erasedParts,
+    head: walk.prev,
+    done,
   }
-  return { total, walked, broken: null, erasedParts, head: prev, done: rows.length < STEP }
 }
 
-async function partsOf(visitIds: readonly string[]) {
-  type Item = typeof sealItems.$inferSelect
-  const items =
-    visitIds.length === 0
-      ? []
-      : await database()
-          .select()
-          .from(sealItems)
-          .where(inArray(sealItems.visitId, [...visitIds]))
-          .orderBy(asc(sealItems.visitId), asc(sealItems.place))
-  const byVisit = new Map<string, Item[]>()
-  for (const item of items)
-    byVisit.set(item.visitId, [
-      ...(byVisit.get(item.visitId) ?? []),
-      { ...item, content: item.salt === null ? null : (item.content ?? null) },
+const key = () => useRuntimeConfig().sessionPassword
+
+/** How far the chains go now, signed: to be printed and kept apart from the house. */
+export async function signedHeadNow(): Promise<{ line: string }> {
+  const db = database()
+  const { seals: sealed, amendments } = await headsAt(db, { seals: 0, amendments: 0 })
+  const { head, amendmentsHead } = await headsAt(db, { seals: sealed, amendments })
+  const at = new Date().toISOString()
+  const now = {
+    ...{ at, seals: sealed, head: head ?? GENESIS },
+    ...{ amendments, amendmentsHead: amendmentsHead ?? AMENDMENTS_BEGIN },
+  }
+  return { line: signHead(now, key()) }
+}
+
+/** Holds a line that was kept apart against what stands here. */
+export async function checkHead(line: string): Promise<HeadCheck> {
+  const kept = readHead(line, key())
+  if (!kept)
+    throw refused('This line was not signed by this house, or a letter of it is another.', [
+      { field: 'line', given: line, allowed: 'a line as it was printed here' },
     ])
-  return byVisit
+  const now = await headsAt(database(), kept)
+  return heldAgainst(kept, {
+    ...now,
+    head: kept.seals === 0 ? GENESIS : now.head,
+    amendmentsHead: kept.amendments === 0 ? AMENDMENTS_BEGIN : now.amendmentsHead,
+  })
 }

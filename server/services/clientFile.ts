@@ -15,7 +15,8 @@ import { ageOn, dayBounds, dayIn } from './dates'
 import { callsDue } from './calls'
 import { nextBooked } from './nextVisit'
 import { testsOf } from './careOf'
-import { pastOf, visitsOf } from './past'
+import { visitsOf } from './clientVisits'
+import { pastOf } from './past'
 import { reactionsOf } from './reactionsOf'
 import { houseRulesNow } from './policy'
 import { thePractice } from './practice'
@@ -30,7 +31,7 @@ export async function readFile(client: Client): Promise<ClientFile> {
   const today = dayIn(timeZone, now)
   const [history, { past, poured }, told, next, imported, reactions, tests, read, rules, calls] =
     await Promise.all([
-      visitsOf(client.id),
+      visitsOf(client.id, 1),
       pastOf(client.id, now, timeZone),
       lastTold(client.id),
       nextBooked(client.id, dayBounds(timeZone, today).from),
@@ -62,14 +63,7 @@ export async function readFile(client: Client): Promise<ClientFile> {
       ],
       today,
     ),
-    visits: history.map((visit) => ({
-      id: visit.id,
-      startsAt: visit.startsAt.getTime(),
-      minutes: visit.minutes,
-      status: visit.status,
-      staff: visit.staff,
-      work: labelOf(visit.work),
-    })),
+    visits: history,
     next,
     poured: [...poured, ...atHome].sort((one, other) => one.at - other.at),
     imports: imported,
@@ -131,7 +125,3 @@ const asRecord = (value: unknown): Record<string, unknown> =>
   typeof value === 'object' && value !== null ? (value as Record<string, unknown>) : {}
 const textAt = (document: unknown, part: string, field: string): string =>
   String(asRecord(asRecord(document)[part])[field] ?? '')
-const labelOf = (work: unknown): string | null => {
-  const { label } = asRecord(work)
-  return label === undefined ? null : String(label)
-}

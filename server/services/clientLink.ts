@@ -10,7 +10,7 @@ import { database } from './database'
 import { dayIn } from './dates'
 import { thePractice } from './practice'
 import type { Staff } from './session'
-import { countTry, throttle, tryKey } from './throttle'
+import { addressOf, countTry, takeBack, tryKey } from './throttle'
 
 /**
  * 256 random bits: not to be guessed. The link lives for two days, and at most until the visit is
@@ -97,18 +97,15 @@ export async function submitForm(
 }
 
 async function alive(event: H3Event, token: string) {
-  const from = tryKey('link', event.node.req.socket.remoteAddress ?? '')
-  await throttle(from, TRIES)
+  const tried = await countTry({ key: tryKey('link', addressOf(event)), most: TRIES })
   const [found] = await database()
     .select({ link: clientLinks, status: visits.status })
     .from(clientLinks)
     .innerJoin(visits, eq(visits.id, clientLinks.visitId))
     .where(eq(clientLinks.tokenHash, hashOf(token)))
   // Only a guess counts as a try: a client who comes back to a used link shuts nobody out.
-  if (!found) {
-    await countTry(from)
-    throw gone()
-  }
+  if (!found) throw gone()
+  await takeBack(tried)
   if (
     found.link.submittedAt !== null ||
     found.link.expiresAt.getTime() <= Date.now() ||

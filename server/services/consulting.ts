@@ -1,16 +1,13 @@
-import { and, eq } from 'drizzle-orm'
+import { and, eq, sql } from 'drizzle-orm'
+import { medicinesAfter } from '#core/visit/medicines'
 import type { z } from 'zod'
 import type { answersPut, consentPost, readingPost } from '#contracts/visit'
 import { clients, consents, consultations, plans, readings } from '#db/schema'
-import { refused } from '../problem/problem'
 import type { Visit } from './access'
 import { database } from './database'
+import { holdOpen, UNSIGNED } from './held'
 import type { Staff } from './session'
 
-const open = (visit: Visit) => {
-  if (visit.status === 'sealed' || visit.status === 'cancelled')
-    throw refused('This visit is sealed. Amend the record instead.')
-}
 export const CONSENT_SENTENCE =
   'I have answered to the best of my knowledge, I know what is planned today and may stop it at any time.'
 
@@ -20,9 +17,9 @@ export async function saveAnswers(
   visit: Visit,
   body: z.infer<typeof answersPut>,
 ): Promise<void> {
-  open(visit)
   const answers = body.answers
   await database().transaction(async (tx) => {
+    await holdOpen(tx, visit.id)
     await tx
       .insert(consultations)
       .values({
@@ -34,11 +31,19 @@ export async function saveAnswers(
         by: me.id,
       })
       .onConflictDoNothing()
-    await tx
-      .update(clients)
-      .set({ medicines: body.medicines })
+    const [onFile] = await tx
+      .select({ medicines: clients.medicines })
+      .from(clients)
       .where(eq(clients.id, visit.clientId))
-    await tx.update(plans).set({ countersignedBy: null }).where(draftOf(visit))
+      .for('update')
+    const medicines = medicinesAfter(onFile?.medicines ?? '', body.medicinesSeen, body.medicines)
+    // A new version of the file: whoever has it open is told before saving over it.
+    if (medicines !== onFile?.medicines)
+      await tx
+        .update(clients)
+        .set({ medicines, version: sql`${clients.version} + 1` })
+        .where(eq(clients.id, visit.clientId))
+    await tx.update(plans).set(UNSIGNED).where(draftOf(visit))
   })
 }
 
@@ -47,22 +52,24 @@ export async function saveConsent(
   visit: Visit,
   body: z.infer<typeof consentPost>,
 ): Promise<void> {
-  open(visit)
-  await database()
-    .insert(consents)
-    .values({
-      id: body.id,
-      visitId: visit.id,
-      clientId: visit.clientId,
-      method: body.method,
-      name: body.method === 'typed' ? body.name : null,
-      strokes: body.method === 'pen' ? body.strokes : null,
-      guardian: body.guardian,
-      sentence: CONSENT_SENTENCE,
-      kinds: body.kinds,
-      by: me.id,
-    })
-    .onConflictDoNothing()
+  await database().transaction(async (tx) => {
+    await holdOpen(tx, visit.id)
+    await tx
+      .insert(consents)
+      .values({
+        id: body.id,
+        visitId: visit.id,
+        clientId: visit.clientId,
+        method: body.method,
+        name: body.method === 'typed' ? body.name : null,
+        strokes: body.method === 'pen' ? body.strokes : null,
+        guardian: body.guardian,
+        sentence: CONSENT_SENTENCE,
+        kinds: body.kinds,
+        by: me.id,
+      })
+      .onConflictDoNothing()
+  })
 }
 
 export async function saveReading(
@@ -70,8 +77,8 @@ export async function saveReading(
   visit: Visit,
   body: z.infer<typeof readingPost>,
 ): Promise<void> {
-  open(visit)
   await database().transaction(async (tx) => {
+    await holdOpen(tx, visit.id)
     await tx
       .insert(readings)
       .values({
@@ -84,7 +91,7 @@ export async function saveReading(
         by: me.id,
       })
       .onConflictDoNothing()
-    await tx.update(plans).set({ countersignedBy: null }).where(draftOf(visit))
+    await tx.update(plans).set(UNSIGNED).where(draftOf(visit))
   })
 }
 

@@ -1,19 +1,35 @@
+import { AsyncLocalStorage } from 'node:async_hooks'
 import { drizzle, type PostgresJsDatabase } from 'drizzle-orm/postgres-js'
 import postgres, { type Sql } from 'postgres'
 import * as schema from '#db/schema'
 
 let opened: { sql: Sql; db: PostgresJsDatabase<typeof schema> } | undefined
+/** Whether this very call runs inside a transaction. */
+const inside = new AsyncLocalStorage<true>()
 
 function open() {
   if (!opened) {
     const url = useRuntimeConfig().databaseUrl
     if (!url) throw new Error('NUXT_DATABASE_URL is not set')
     const sql = postgres(url, { max: 10, connect_timeout: 5, onnotice: () => {}, idle_timeout: 60 })
-    opened = { sql, db: drizzle(sql, { schema }) }
+    const db = drizzle(sql, { schema })
+    const begin = db.transaction.bind(db)
+    db.transaction = (work, config) => begin((tx) => inside.run(true, () => work(tx)), config)
+    opened = { sql, db }
   }
   return opened
 }
-export const database = () => open().db
+
+/**
+ * The pool of connections.
+ * @throws Error inside a transaction: it holds a connection, and a second one asked for beside it
+ * is how a house full of tablets comes to a standstill. What it needs is read before it begins, or
+ * by the transaction itself.
+ */
+export function database(): Database {
+  if (inside.getStore()) throw new Error('a transaction uses its own connection')
+  return open().db
+}
 export const sqlClient = () => open().sql
 export type Database = PostgresJsDatabase<typeof schema>
 export type Transaction = Parameters<Parameters<Database['transaction']>[0]>[0]

@@ -44,7 +44,12 @@ async function workedOn(visitIds: string[], clientIds: string[]) {
       .from(readings)
       .where(inArray(readings.visitId, visitIds)),
     db
-      .select({ id: plans.visitId, version: plans.version, steps: plans.steps })
+      .select({
+        id: plans.visitId,
+        version: plans.version,
+        steps: plans.steps,
+        basins: plans.basins,
+      })
       .from(plans)
       .where(inArray(plans.visitId, visitIds))
       .orderBy(desc(plans.version)),
@@ -56,16 +61,20 @@ async function workedOn(visitIds: string[], clientIds: string[]) {
 /** Every row that a day is made of: a few questions, however many visits there are. */
 export async function dayRows(from: Date, to: Date) {
   const db = database()
-  const [booked, roomRows, deviceRows, rules] = await Promise.all([
+  const [booked, roomRows, deviceRows, rules, people] = await Promise.all([
     visitsBetween(from, to),
     db.select().from(rooms).orderBy(asc(rooms.name)),
     db.select().from(devices),
     houseRulesNow(),
+    db.select({ id: staff.id, name: staff.name }).from(staff).where(eq(staff.active, true)),
   ])
   const work = await workedOn(
     booked.map((row) => row.v.id),
     [...new Set(booked.map((row) => row.v.clientId))],
   )
-  return { booked, roomRows, deviceRows, rules, ...work }
+  // A closed room is shown only on days on which something was in it.
+  const used = new Set(booked.map((row) => row.v.roomId))
+  const open = roomRows.filter((room) => !room.closed || used.has(room.id))
+  return { booked, roomRows: open, deviceRows, rules, people, ...work }
 }
 export type DayRows = Awaited<ReturnType<typeof dayRows>>

@@ -1,27 +1,37 @@
-import type { DayPage } from '#contracts/day'
+import type { DayPage, DayVisit } from '#contracts/day'
 import { CONTRAINDICATIONS } from '#core/catalogue/consultation/contraindications'
 import { DEVICE_KINDS } from '#core/catalogue/kinds'
 import { needsGuardian, standing } from '#core/screening/consent'
 import { tightened } from '#core/screening/houseRules'
 import { lifted } from '#core/screening/lifts'
 import { screen } from '#core/screening/verdict'
+import { stripParts } from '#core/timing/dayStrip'
 import { deviceTimes, diaryConflicts } from '#core/timing/diary'
 import { openInAsk } from '#core/visit/openPoints'
 import { wasTreated } from '#core/visit/status'
 import { callsDue } from './calls'
 import { ageOn, dayBounds, dayIn } from './dates'
+import { duesOn } from './dues'
 import { dayRows, type DayRows } from './dayRows'
+import { readHours, shutThatDay } from './hours'
+import { offeredOn } from './places'
+import type { Staff } from './session'
 import { thePractice } from './practice'
 
 type Booked = DayRows['booked'][number]
 
 /** The day's visits by room with the state of each stop, and everything taken twice. */
-export async function readDay(day: string): Promise<DayPage> {
+export async function readDay(me: Staff, day: string): Promise<DayPage> {
   const house = await thePractice()
   const { timeZone, cleaningMinutes } = house
   const { from, to } = dayBounds(timeZone, day)
   const isPast = day < dayIn(timeZone, Date.now())
-  const [rows, calls] = await Promise.all([dayRows(from, to), isPast ? [] : callsDue(day)])
+  const [rows, calls, dues, hours] = await Promise.all([
+    dayRows(from, to),
+    isPast ? [] : callsDue(day),
+    isPast ? [] : duesOn(me, day),
+    readHours(day),
+  ])
   const stepsOf = (row: Booked) => rows.planned.find((plan) => plan.id === row.v.id)?.steps ?? []
   const bookings = rows.booked.map((row) => ({
     id: row.v.id,
@@ -45,27 +55,47 @@ export async function readDay(day: string): Promise<DayPage> {
     timeZone,
     cleaningMinutes,
     rooms: rows.roomRows,
-    visits: rows.booked.map((row) => ({
-      id: row.v.id,
-      clientId: row.v.clientId,
-      client: row.client.name,
-      staffId: row.v.staffId,
-      staff: row.staff,
-      roomId: row.v.roomId,
-      startsAt: row.v.startsAt.getTime(),
-      minutes: row.v.minutes,
-      status: row.v.status,
-      version: row.v.version,
-      stops: {
-        ask: askIsReady(row, rows, day, timeZone),
-        read: rows.read.some((reading) => reading.id === row.v.id),
-        plan: stepsOf(row).length > 0,
-        treat: wasTreated(row.v.status),
-        close: row.v.status === 'sealed',
-      },
-    })),
+    visits: rows.booked.map((row) => visitOf(row, rows, day, timeZone)),
+    open: offeredOn(hours, day),
+    shut: shutThatDay(hours, null, day) ?? null,
+    away: rows.people.flatMap(({ id, name }) => {
+      const word = shutThatDay(hours, id, day)
+      return word === undefined ? [] : [{ staff: name, word }]
+    }),
     conflicts: diaryConflicts(bookings, counts),
     calls,
+    dues,
+  }
+}
+
+/** One visit of the day, as its band shows it. */
+function visitOf(row: Booked, rows: DayRows, day: string, timeZone: string): DayVisit {
+  const plan = rows.planned.find((own) => own.id === row.v.id)
+  const steps = plan?.steps ?? []
+  return {
+    id: row.v.id,
+    clientId: row.v.clientId,
+    client: row.client.name,
+    staffId: row.v.staffId,
+    staff: row.staff,
+    roomId: row.v.roomId,
+    startsAt: row.v.startsAt.getTime(),
+    minutes: row.v.minutes,
+    status: row.v.status,
+    version: row.v.version,
+    aims: row.v.aims,
+    lateMinutes: row.v.lateMinutes,
+    allowedBecause: row.v.allowedBecause,
+    strip: stripParts(steps),
+    basins: plan?.basins ?? null,
+    devices: deviceTimes(steps),
+    stops: {
+      ask: askIsReady(row, rows, day, timeZone),
+      read: rows.read.some((reading) => reading.id === row.v.id),
+      plan: steps.length > 0,
+      treat: wasTreated(row.v.status),
+      close: row.v.status === 'sealed',
+    },
   }
 }
 

@@ -2,9 +2,10 @@ import { eq } from 'drizzle-orm'
 import { createEvents } from 'ics'
 import { DateTime } from 'luxon'
 import { IMPORT_DEPTH, jsonDepth, visitDocument, type VisitDocument } from '#contracts/exchange'
-import type { Json } from '#core/record/canonical'
+import { foldLines } from '#contracts/foldLines'
+import { canonical, type Json } from '#core/record/canonical'
 import { verify } from '#core/record/seal'
-import { imports, seals } from '#db/schema'
+import { imports, seals, visits } from '#db/schema'
 import { fromZod, ProblemError, refused } from '../problem/problem'
 import type { Client, Visit } from './access'
 import { readBundle } from './bundle'
@@ -86,8 +87,7 @@ export async function importVisit(
       content: part.salt === null ? null : (part.content as Json),
     })),
   }).ok
-  const [known] = await database().select().from(seals).where(eq(seals.head, doc.seal.head))
-  const ours = known !== undefined && known.visitId === doc.visit.id && holds
+  const ours = holds && (await isOurs(me, doc))
   await database()
     .insert(imports)
     .values({
@@ -101,6 +101,23 @@ export async function importVisit(
     })
     .onConflictDoNothing()
   return { holds, ours }
+}
+
+/**
+ * Whether a document is, word for word, one of our own: only the moment it was written out may be
+ * another, and amendments may have come since.
+ */
+async function isOurs(me: Staff, doc: VisitDocument): Promise<boolean> {
+  const [known] = await database()
+    .select({ visit: visits })
+    .from(seals)
+    .innerJoin(visits, eq(visits.id, seals.visitId))
+    .where(eq(seals.head, doc.seal.head))
+  if (!known || known.visit.id !== doc.visit.id) return false
+  const own = await exportVisit(me, known.visit)
+  const amendments = own.amendments.slice(0, doc.amendments.length)
+  const whole = { ...own, exportedAt: doc.exportedAt, amendments }
+  return canonical(whole as unknown as Json) === canonical(doc as unknown as Json)
 }
 
 /**
@@ -128,5 +145,5 @@ export async function nextVisitCalendar(visit: Visit): Promise<string> {
   ])
   if (error || !value)
     throw new ProblemError(500, 'It did not work', 'The calendar file could not be written.')
-  return value
+  return foldLines(value)
 }

@@ -2,7 +2,9 @@ import { randomUUID } from 'node:crypto'
 import { and, asc, eq, gt, gte } from 'drizzle-orm'
 import { rooms, staff, visits } from '#db/schema'
 import type { Visit } from './access'
-import { database } from './database'
+import { database, type Transaction } from './database'
+import { placeFor, type HouseHours } from './places'
+import type { Staff } from './session'
 
 /** A visit that is booked ahead, with where and by whom. */
 export interface BookedAhead {
@@ -42,10 +44,8 @@ export async function nextBooked(
   return next ? { ...next, startsAt: next.startsAt.getTime() } : null
 }
 
-type Tx = Parameters<Parameters<ReturnType<typeof database>['transaction']>[0]>[0]
-
 /** The visit of a client that is booked for just this moment. */
-async function bookedAt(tx: Tx, clientId: string, at: Date) {
+async function bookedAt(tx: Transaction, clientId: string, at: Date) {
   const [booked] = await tx
     .select({ id: visits.id, version: visits.version })
     .from(visits)
@@ -59,29 +59,29 @@ async function bookedAt(tx: Tx, clientId: string, at: Date) {
  * before from the same visit is moved, and taken off again where nothing is set; whoever has it open
  * is told by its version.
  * @param to the new moment, null for none
+ * @param hours of the house around it, read before this transaction
+ * @throws ProblemError 409 where the room or the hands are taken then, with what is in the way
  */
-export async function bookNext(tx: Tx, visit: Visit, to: Date | null): Promise<void> {
+export async function bookNext(
+  tx: Transaction,
+  me: Staff,
+  visit: Visit,
+  to: Date | null,
+  hours: HouseHours,
+): Promise<void> {
   const before = visit.nextVisitAt
   const own = before ? await bookedAt(tx, visit.clientId, before) : undefined
-  if (own) {
-    await tx
-      .update(visits)
-      .set({
-        ...(to === null ? { status: 'cancelled' as const } : { startsAt: to }),
-        version: own.version + 1,
-      })
-      .where(eq(visits.id, own.id))
+  const version = (own?.version ?? 0) + 1
+  if (to === null) {
+    if (!own) return
+    const off = { status: 'cancelled', fellAway: 'calledOff', version } as const
+    await tx.update(visits).set(off).where(eq(visits.id, own.id))
     return
   }
-  if (to === null || (await bookedAt(tx, visit.clientId, to))) return
-  await tx.insert(visits).values({
-    id: randomUUID(),
-    clientId: visit.clientId,
-    staffId: visit.staffId,
-    roomId: visit.roomId,
-    startsAt: to,
-    minutes: visit.minutes,
-    school: visit.school,
-    aims: visit.aims,
-  })
+  if (await bookedAt(tx, visit.clientId, to)) return
+  const { clientId, staffId, roomId, minutes, school, aims } = visit
+  const booking = { id: own?.id ?? randomUUID(), clientId, staffId, roomId, minutes, startsAt: to }
+  await placeFor(tx, booking, hours, { role: me.role })
+  if (own) await tx.update(visits).set({ startsAt: to, version }).where(eq(visits.id, own.id))
+  else await tx.insert(visits).values({ ...booking, school, aims })
 }

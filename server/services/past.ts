@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, lt, ne } from 'drizzle-orm'
+import { and, asc, desc, eq, lt } from 'drizzle-orm'
 import { HOME_REGIONS } from '#core/catalogue/consultation/home'
 import type { Poured } from '#core/load/ledger'
 import type { PastWork } from '#core/load/rest'
@@ -99,23 +99,4 @@ export async function eventsOf(visitId: string): Promise<TreatmentEvent[]> {
         ]
       : [],
   )
-}
-
-/** Visits of a client, newest first, with what their seal says was done. */
-export async function visitsOf(clientId: string) {
-  return database()
-    .select({
-      id: visits.id,
-      startsAt: visits.startsAt,
-      minutes: visits.minutes,
-      status: visits.status,
-      staff: staff.name,
-      work: sealItems.content,
-    })
-    .from(visits)
-    .innerJoin(staff, eq(staff.id, visits.staffId))
-    .leftJoin(sealItems, and(eq(sealItems.visitId, visits.id), eq(sealItems.name, 'work')))
-    .where(and(eq(visits.clientId, clientId), ne(visits.status, 'cancelled')))
-    .orderBy(desc(visits.startsAt))
-    .limit(100)
 }

@@ -6,7 +6,8 @@ import type { Client } from './access'
 import { database } from './database'
 import type { Staff } from './session'
 
-const values = (clientFields: ClientFields) => ({
+/** A client as the table holds one: what is not told is null. */
+export const values = (clientFields: ClientFields) => ({
   name: clientFields.name,
   born: clientFields.born || null,
   phone: clientFields.phone || null,

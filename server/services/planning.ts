@@ -1,14 +1,18 @@
-import { and, eq, max } from 'drizzle-orm'
+import { and, eq } from 'drizzle-orm'
+import type { z } from 'zod'
+import type { countersignPost, planPut } from '#contracts/visit'
 import { toPlanInput } from '#core/visit/planInput'
 import { openPoints } from '#core/visit/ready'
+import { basinsOf } from '#core/planning/checks/basins'
 import { checkPlan, type PlanFinding } from '#core/planning/checks/check'
 import type { PlanStep } from '#core/catalogue/techniques/step'
-import { canonical, type Json } from '#core/record/canonical'
+import { planHash } from '#core/record/planHash'
 import { plans, visits } from '#db/schema'
 import { conflict, refused } from '../problem/problem'
 import type { Visit } from './access'
 import { readBundle } from './bundle'
-import { database } from './database'
+import { database, type Transaction } from './database'
+import { holdVisit, toldCount, UNSIGNED } from './held'
 import type { Staff } from './session'
 
 const said = (findings: readonly PlanFinding[]) =>
@@ -24,52 +28,89 @@ const madeFrom = (from: { id: string; version: number } | null) => ({
 })
 
 /**
- * Saves the draft. A plan that breaks a locked rule is refused with the rule; nothing is changed
- * then.
+ * Saves the draft. A plan that breaks a locked rule is refused with the rule, and one that changes
+ * what its maker has not seen is refused too; nothing is changed then.
  */
 export async function saveDraft(
   me: Staff,
   visit: Visit,
-  steps: PlanStep[],
-  from: { id: string; version: number } | null,
+  { steps, seen, protocol }: z.infer<typeof planPut>,
 ): Promise<void> {
-  if (visit.status !== 'booked')
-    throw refused(
-      'Treatment has begun: the first version is frozen. Change what is left from the room.',
-    )
-  const bundle = await readBundle(me, visit)
-  const locked = checkPlan(toPlanInput(bundle), steps).findings.filter(
+  const input = toPlanInput(await readBundle(me, visit))
+  const locked = checkPlan(input, steps).findings.filter(
     (finding) => finding.strength === 'stop' && finding.locked,
   )
-  if (locked.length > 0)
-    throw refused(
-      `Not saved: ${locked[0]?.text ?? ''}. The plan on your screen is kept.`,
-      said(locked),
-    )
-  await database()
-    .insert(plans)
-    .values({ visitId: visit.id, version: 0, steps, by: me.id, ...madeFrom(from) })
-    .onConflictDoUpdate({
-      target: [plans.visitId, plans.version],
-      set: { steps, by: me.id, at: new Date(), countersignedBy: null, ...madeFrom(from) },
-    })
+  const basins = basinsOf(input, steps)
+  await database().transaction(async (tx) => {
+    const { status } = await holdVisit(tx, visit.id)
+    if (status === 'cancelled') throw refused('This visit was called off. Nothing was saved.')
+    if (status !== 'booked')
+      throw refused(
+        'Treatment has begun: the first version is frozen. Change what is left from the room.',
+      )
+    if (locked.length > 0)
+      throw refused(
+        `Not saved: ${locked[0]?.text ?? ''}. The plan on your screen is kept.`,
+        said(locked),
+      )
+    const there = await draftOf(tx, visit.id)
+    const stands = there?.steps ? planHash(there.steps) : null
+    // The same plan sent twice is saved once.
+    if (stands === planHash(steps) && sameProtocol(there, protocol)) return
+    if (stands !== seen) throw conflict('A colleague has changed this plan meanwhile.')
+    const row = { steps, basins, by: me.id, ...madeFrom(protocol) }
+    await tx
+      .insert(plans)
+      .values({ visitId: visit.id, version: 0, ...row })
+      .onConflictDoUpdate({
+        target: [plans.visitId, plans.version],
+        set: { ...row, at: new Date(), ...UNSIGNED },
+      })
+  })
 }
 
-export async function countersign(me: Staff, visit: Visit): Promise<void> {
-  const done = await database()
-    .update(plans)
-    .set({ countersignedBy: me.id })
-    .where(and(eq(plans.visitId, visit.id), eq(plans.version, 0)))
-    .returning({ v: plans.version })
-  if (done.length === 0) throw refused('There is no plan to countersign yet.')
+type Draft = typeof plans.$inferSelect
+const sameProtocol = (draft: Draft | undefined, from: { id: string; version: number } | null) =>
+  draft?.protocolId === (from?.id ?? null) && draft.protocolVersion === (from?.version ?? null)
+async function draftOf(tx: Transaction, visitId: string): Promise<Draft | undefined> {
+  const [draft] = await tx
+    .select()
+    .from(plans)
+    .where(and(eq(plans.visitId, visitId), eq(plans.version, 0)))
+  return draft
+}
+
+/** Signs what was seen: a plan that has become another one meanwhile is not signed. */
+export async function countersign(
+  me: Staff,
+  visit: Visit,
+  { version, hash }: z.infer<typeof countersignPost>,
+): Promise<void> {
+  await database().transaction(async (tx) => {
+    await holdVisit(tx, visit.id)
+    const [plan] = await tx
+      .select()
+      .from(plans)
+      .where(and(eq(plans.visitId, visit.id), eq(plans.version, version)))
+    if (!plan?.steps) throw refused('There is no plan to countersign yet.')
+    if (planHash(plan.steps) !== hash)
+      throw conflict('The plan was changed meanwhile. Look at it once more, then sign.')
+    if (version > 0 && plan.countersignedBy) return
+    await tx
+      .update(plans)
+      .set({ countersignedBy: me.id, countersignedHash: hash })
+      .where(and(eq(plans.visitId, visit.id), eq(plans.version, version)))
+  })
 }
 
 /**
  * Freezes version 1. Whatever is still open is named: answers, consent, reading, stops in the plan,
- * the countersign.
+ * the countersign. What is told while this is looked at is looked at too, or the start waits.
  */
 export async function startTreatment(me: Staff, visit: Visit): Promise<void> {
+  if (visit.status === 'cancelled') throw refused('This visit was called off.')
   if (visit.status !== 'booked') return
+  const told = await toldCount(database(), visit)
   const bundle = await readBundle(me, visit)
   const open = openPoints(bundle)
   if (open.length > 0)
@@ -78,27 +119,25 @@ export async function startTreatment(me: Staff, visit: Visit): Promise<void> {
       open.map((point) => ({ field: point.stop, given: 'open', allowed: point.text })),
     )
   await database().transaction(async (tx) => {
-    const [draft] = await tx
-      .select()
-      .from(plans)
-      .where(and(eq(plans.visitId, visit.id), eq(plans.version, 0)))
-    if (!draft) throw refused('There is no plan yet.')
-    await tx
-      .insert(plans)
-      .values({
-        visitId: visit.id,
-        version: 1,
-        steps: draft.steps,
-        reason: 'as planned',
-        by: me.id,
-        countersignedBy: draft.countersignedBy,
-        protocolId: draft.protocolId,
-        protocolVersion: draft.protocolVersion,
-      })
-      .onConflictDoNothing()
+    const now = await holdVisit(tx, visit.id)
+    if (now.status === 'cancelled') throw refused('This visit was called off.')
+    if (now.status !== 'booked') return
+    const draft = await draftOf(tx, visit.id)
+    const seen = bundle.plans.find((plan) => plan.version === 0)
+    if (!draft?.steps || !seen) throw refused('There is no plan yet.')
+    if (
+      now.version !== visit.version ||
+      planHash(draft.steps) !== planHash(seen.steps) ||
+      (await toldCount(tx, visit)) !== told
+    )
+      throw conflict('Something was told or changed at this moment. Look once more, then begin.')
+    const { steps, basins, countersignedBy, countersignedHash, protocolId, protocolVersion } = draft
+    const signed = { countersignedBy, countersignedHash, protocolId, protocolVersion }
+    const frozen = { version: 1, steps, basins, reason: 'as planned', by: draft.by }
+    await tx.insert(plans).values({ visitId: visit.id, ...frozen, ...signed })
     await tx
       .update(visits)
-      .set({ status: 'treating', version: visit.version + 1 })
+      .set({ status: 'treating', version: now.version + 1 })
       .where(eq(visits.id, visit.id))
   })
 }
@@ -133,19 +172,17 @@ export async function saveVersion(
       !(stopped && finding.key === undefined),
   )
   if (locked.length > 0) throw refused(`Not saved: ${locked[0]?.text ?? ''}.`, said(locked))
-  const [latest] = await database()
-    .select({ v: max(plans.version) })
-    .from(plans)
-    .where(eq(plans.visitId, visit.id))
-  const [same] = await database()
-    .select()
-    .from(plans)
-    .where(and(eq(plans.visitId, visit.id), eq(plans.version, version)))
-  if (same) {
-    if (canonical(same.steps as unknown as Json) === canonical(steps as unknown as Json)) return
-    throw conflict('Another tablet has just changed the plan. Its version is shown now.')
-  }
-  if (version !== (latest?.v ?? 0) + 1)
-    throw conflict('Another tablet has just changed the plan. Its version is shown now.')
-  await database().insert(plans).values({ visitId: visit.id, version, steps, reason, by: me.id })
+  await database().transaction(async (tx) => {
+    const { status } = await holdVisit(tx, visit.id)
+    if (status !== 'treating') throw refused('A new version is made during treatment only.')
+    const made = await tx
+      .select({ version: plans.version, steps: plans.steps })
+      .from(plans)
+      .where(eq(plans.visitId, visit.id))
+    const same = made.find((plan) => plan.version === version)
+    if (same?.steps && planHash(same.steps) === planHash(steps)) return
+    if (version !== Math.max(...made.map((plan) => plan.version)) + 1)
+      throw conflict('Another tablet has just changed the plan. Its version is shown now.')
+    await tx.insert(plans).values({ visitId: visit.id, version, steps, reason, by: me.id })
+  })
 }

@@ -72,7 +72,7 @@ export async function saveScope(body: z.infer<typeof scopePut>): Promise<void> {
   }
   const done = await database()
     .update(staff)
-    .set({ licences: body.licences, licenceUntil: body.until })
+    .set({ licences: body.licences, licenceUntil: body.until, licenceNotes: body.notes })
     .where(eq(staff.id, body.staffId))
     .returning({ id: staff.id })
   if (done.length === 0) throw notFound()

@@ -1,22 +1,28 @@
 import { toHundredths } from '#core/units'
 import { randomBytes } from 'node:crypto'
-import { asc, count, desc, eq, sql } from 'drizzle-orm'
+import { asc, count, desc, eq, isNotNull, sql } from 'drizzle-orm'
 import { bottleInHand } from '#core/planning/today/bottles'
 import type { VisitBundle } from '#core/visit/bundle'
 import { recordParts } from '#core/visit/record'
 import type { RecordDraft } from '#core/record/build'
+import { amended } from '#core/record/amendment'
 import { GENESIS, seal as sealParts } from '#core/record/seal'
-import { amendments, lots, sealItems, seals, staff, visitEvents, visits } from '#db/schema'
+import { sealedPart } from '#core/record/walk'
+import { amendments, sealItems, seals, staff, visitEvents, visits } from '#db/schema'
 import { conflict, refused } from '../problem/problem'
 import type { Visit } from './access'
 import { readBundle } from './bundle'
-import { database } from './database'
+import { database, type Transaction } from './database'
+import { holdVisit } from './held'
+import { pour } from './stock'
 import type { Staff } from './session'
 
 /** How often a seal is tried again where another one was quicker. */
 const ROUNDS = 5
 
 const LOCK = 7_310_221
+const AMENDMENTS_LOCK = 7_310_223
+const salt = () => randomBytes(32).toString('hex')
 
 /** Seals a visit on top of the practice's chain. Sealing twice is the same seal. */
 export async function sealVisit(
@@ -30,6 +36,12 @@ export async function sealVisit(
   // again.
   for (let round = 0; round < ROUNDS; round++) {
     const bundle = await readBundle(me, visit)
+    const unseen = bundle.plans.find((plan) => plan.unseen)
+    if (unseen)
+      throw refused(
+        `Version ${unseen.version} of the plan was made by a trainee in the room: countersign it first.`,
+        [{ field: 'plan', given: `version ${unseen.version}`, allowed: 'countersigned' }],
+      )
     const parts = recordParts(bundle, text)
     if (!asItStands && treatmentOf(parts).rushed)
       throw refused(
@@ -63,18 +75,12 @@ async function sealAsRead(
       .where(eq(visitEvents.visitId, visit.id))
     if (taps?.n !== bundle.events.length) return false
     const [last] = await tx.select().from(seals).orderBy(desc(seals.number)).limit(1)
-    const sealed = sealParts(
-      parts,
-      parts.map(() => randomBytes(32).toString('hex')),
-      last?.head ?? GENESIS,
-    )
-    await tx.insert(seals).values({
-      number: (last?.number ?? 0) + 1,
-      visitId: visit.id,
-      prev: sealed.prev,
-      head: sealed.head,
-      by: me.id,
-    })
+    // Who seals and when is sealed with the rest.
+    const own = { number: (last?.number ?? 0) + 1, by: me.id, at: new Date() }
+    const all = [...parts, sealedPart(own)]
+    const sealed = sealParts(all, all.map(salt), last?.head ?? GENESIS)
+    const { prev, head } = sealed
+    await tx.insert(seals).values({ ...own, visitId: visit.id, prev, head })
     await tx.insert(sealItems).values(
       sealed.items.map((i, place) => ({
         visitId: visit.id,
@@ -89,14 +95,15 @@ async function sealAsRead(
       .update(visits)
       .set({ status: 'sealed', recordText: text, version: visit.version + 1 })
       .where(eq(visits.id, visit.id))
-    await drawDown(tx, bundle, parts)
+    await drawDown(tx, me, bundle, parts)
     return true
   })
 }
 
 /** What was used comes off the bottle; a bottle is opened by its first use. */
 async function drawDown(
-  tx: Parameters<Parameters<ReturnType<typeof database>['transaction']>[0]>[0],
+  tx: Transaction,
+  me: Staff,
   bundle: VisitBundle,
   parts: Parts,
 ): Promise<void> {
@@ -116,26 +123,32 @@ async function drawDown(
       )
   }
   for (const [id, ml] of used)
-    await tx
-      .update(lots)
-      .set({
-        remainingHundredths: sql`greatest(0, ${lots.remainingHundredths} - ${toHundredths(ml)})`,
-        openedOn: sql`coalesce(${lots.openedOn}, ${bundle.today}::date)`,
-      })
-      .where(eq(lots.id, id))
+    await pour(tx, id, toHundredths(ml), { by: me.id, visitId: bundle.visit.id, day: bundle.today })
 }
 
+/** Keeps the words of a record that is not sealed yet. Who has seen older ones is told. */
 export async function saveText(
   visit: Visit,
   text: string,
   version: number,
 ): Promise<{ version: number }> {
-  if (visit.status === 'sealed') throw refused('The record is sealed. Amend it instead.')
-  if (version !== visit.version) return { version: visit.version }
-  await database().update(visits).set({ recordText: text }).where(eq(visits.id, visit.id))
-  return { version: visit.version }
+  return database().transaction(async (tx) => {
+    const now = await holdVisit(tx, visit.id)
+    if (now.status === 'sealed') throw refused('The record is sealed. Amend it instead.')
+    if (now.recordText === text) return { version: now.version }
+    if (version !== now.version)
+      throw conflict('A colleague has changed this record meanwhile. Your words are kept here.', [
+        { field: 'version', given: String(version), allowed: String(now.version) },
+      ])
+    await tx
+      .update(visits)
+      .set({ recordText: text, version: now.version + 1 })
+      .where(eq(visits.id, visit.id))
+    return { version: now.version + 1 }
+  })
 }
 
+/** Changes a sealed record in the open, on top of the practice's chain of amendments. */
 export async function amend(
   me: Staff,
   visit: Visit,
@@ -143,22 +156,33 @@ export async function amend(
 ): Promise<void> {
   if (visit.status !== 'sealed')
     throw refused('Only a sealed record is amended; this one can still be edited.')
-  const earlier = await database()
-    .select()
-    .from(amendments)
-    .where(eq(amendments.visitId, visit.id))
-    .orderBy(asc(amendments.at))
-  if (earlier.some((amendment) => amendment.id === body.id)) return
-  const before = earlier[earlier.length - 1]?.after ?? visit.recordText
-  await database().insert(amendments).values({
-    id: body.id,
-    visitId: visit.id,
-    before,
-    after: body.after,
-    reason: body.reason,
-    by: me.id,
+  await database().transaction(async (tx) => {
+    await tx.execute(sql`select pg_advisory_xact_lock(${AMENDMENTS_LOCK})`)
+    const [seal] = await tx.select().from(seals).where(eq(seals.visitId, visit.id))
+    const earlier = await tx
+      .select()
+      .from(amendments)
+      .where(eq(amendments.visitId, visit.id))
+      .orderBy(asc(amendments.at))
+    if (!seal || earlier.some((amendment) => amendment.id === body.id)) return
+    const [last] = await tx
+      .select({ number: amendments.number, head: amendments.head })
+      .from(amendments)
+      .where(isNotNull(amendments.number))
+      .orderBy(desc(amendments.number))
+      .limit(1)
+    const before = earlier.at(-1)?.after ?? visit.recordText
+    const at = new Date()
+    const said = { ...body, before, seal: seal.head, by: me.id, at: at.toISOString() }
+    const { number, prev, head, commitment, ...own } = amended(said, salt(), standing(last))
+    await tx.insert(amendments).values({
+      ...{ ...body, visitId: visit.id, before, by: me.id, at },
+      ...{ number, prev, head, commitment, salt: own.salt },
+    })
   })
 }
+const standing = (last: { number: number | null; head: string | null } | undefined) =>
+  last?.number && last.head ? { number: last.number, head: last.head } : undefined
 
 export async function therapistOf(visit: Visit): Promise<string> {
   const [row] = await database()

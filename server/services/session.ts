@@ -1,18 +1,15 @@
-import { eq } from 'drizzle-orm'
+import { randomUUID } from 'node:crypto'
+import { and, eq, isNull, lt, ne } from 'drizzle-orm'
 import { useSession, type H3Event } from 'h3'
-import { staff } from '#db/schema'
+import type { Me } from '#core/visit/bundle'
+import { sessions, staff } from '#db/schema'
 import { ProblemError } from '../problem/problem'
-import { database } from './database'
-import { hashSecret, secretMatches } from './passwords'
-import { countTry, forgetTries, throttle, tryKey } from './throttle'
+import { database, type Transaction } from './database'
 
 export type Staff = typeof staff.$inferSelect
+/** The cookie names the row and nothing else: what ends or locks a session is done in the row. */
 interface Sealed {
-  staffId?: string
-  version?: number
-  startedAt?: number
-  seenAt?: number
-  locked?: boolean
+  id?: string
 }
 
 const SECOND_MS = 1000
@@ -20,12 +17,8 @@ const SECOND_MS = 1000
 const SEEN_AGAIN_MS = 60_000
 const IDLE_MS = 2 * 3_600_000
 const ABSOLUTE_MS = 12 * 3_600_000
-const TRIES = 8
-/**
- * From one place more people sign in than one; many addresses tried from there are still too many.
- */
-const TRIES_FROM = 60
-const CODE_TRIES = 5
+/** How long an ended session is kept in the table. */
+const KEPT_MS = 30 * 24 * 3_600_000
 
 const sealed = (event: H3Event) =>
   useSession<Sealed>(event, {
@@ -37,132 +30,129 @@ const sealed = (event: H3Event) =>
   })
 const signedOut = (detail: string) => new ProblemError(401, 'Sign in', detail)
 
+/** A session as it stands in the table, with whom it is of. */
+interface Standing {
+  me: Staff
+  session: typeof sessions.$inferSelect
+}
+
 /**
- * Whoever is signed in, looked up anew on every request, so that a raised session version or a
- * closed account ends a session at once.
+ * Whoever is signed in, looked up anew on every request and before every word of a stream, so that
+ * signing out, a lock or a closed account count at once.
  * @throws ProblemError 401 when nobody is, 423 when the tablet is locked
  */
 export async function currentStaff(event: H3Event, evenLocked = false): Promise<Staff> {
-  const { me, session, seenAt } = await lookUp(event, evenLocked)
+  const { me, session } = await lookUp(event, evenLocked)
   const now = Date.now()
-  if (now - seenAt > SEEN_AGAIN_MS) await session.update({ ...session.data, seenAt: now })
+  if (now - session.seenAt.getTime() > SEEN_AGAIN_MS)
+    await database()
+      .update(sessions)
+      .set({ seenAt: new Date(now) })
+      .where(and(eq(sessions.id, session.id), isNull(sessions.endedAt)))
   return me
 }
 
-/**
- * The same for a reply that is already under way: its headers are sent, so nothing of the session
- * can be written any more.
- * @throws ProblemError 401 when nobody is signed in any more, 423 when the tablet is locked
- */
-export const stillStaff = async (event: H3Event): Promise<Staff> =>
-  (await lookUp(event, false, false)).me
-
-async function lookUp(event: H3Event, evenLocked: boolean, mayWrite = true) {
-  const session = await sealed(event)
-  const { staffId, version, startedAt = 0, seenAt = 0, locked } = session.data
-  if (!staffId) throw signedOut('Sign in to go on. What you typed is kept on this device.')
+async function lookUp(event: H3Event, evenLocked: boolean): Promise<Standing> {
+  const { id } = (await sealed(event)).data
+  if (!id) throw signedOut('Sign in to go on. What you typed is kept on this device.')
+  const [found] = await database()
+    .select({ me: staff, session: sessions })
+    .from(sessions)
+    .innerJoin(staff, eq(staff.id, sessions.staffId))
+    .where(and(eq(sessions.id, id), isNull(sessions.endedAt)))
   const now = Date.now()
-  if (now - startedAt > ABSOLUTE_MS || now - seenAt > IDLE_MS) {
-    if (mayWrite) await session.clear()
+  if (
+    !found?.me.active ||
+    now - found.session.startedAt.getTime() > ABSOLUTE_MS ||
+    now - found.session.seenAt.getTime() > IDLE_MS
+  )
     throw signedOut('The session has ended. Sign in again; what you typed is kept on this device.')
-  }
-  const [me] = await database().select().from(staff).where(eq(staff.id, staffId))
-  if (!me || !me.active || me.sessionVersion !== version) {
-    if (mayWrite) await session.clear()
-    throw signedOut('The session has ended. Sign in again.')
-  }
-  if (locked === true && !evenLocked)
+  if (found.session.locked && !evenLocked)
     throw new ProblemError(423, 'Locked', 'Unlock with your quick code.')
-  return { me, session, seenAt }
-}
-
-export async function isLocked(event: H3Event): Promise<boolean> {
-  return (await sealed(event)).data.locked === true
-}
-
-/** Signs in with a fresh seal. The same answer for an unknown address and a wrong password. */
-export async function signIn(event: H3Event, email: string, password: string): Promise<Staff> {
-  const mail = tryKey('mail', email.toLowerCase())
-  const from = tryKey('from', event.node.req.socket.remoteAddress ?? '')
-  await throttle(mail, TRIES)
-  await throttle(from, TRIES_FROM)
-  const [found] = await database().select().from(staff).where(eq(staff.email, email.toLowerCase()))
-  const good = await secretMatches(password, found?.passwordHash ?? (await decoy()))
-  if (!found || !good || !found.active) {
-    await countTry(mail, from)
-    throw new ProblemError(401, 'Sign in', 'Address and password do not go together.')
-  }
-  if (found.demo && !onLoopback())
-    throw new ProblemError(403, 'Not allowed', 'Demo accounts work on this machine only.')
-  await forgetTries(mail)
-  const session = await sealed(event)
-  await session.clear()
-  const now = Date.now()
-  await session.update({
-    staffId: found.id,
-    version: found.sessionVersion,
-    startedAt: now,
-    seenAt: now,
-    locked: false,
-  })
   return found
 }
 
+/** Whoever is signed in, as the page knows them. */
+export const meOf = (
+  { id, name, role, pinHash, licences, licenceUntil, totpSecret, totpStep }: Staff,
+  locked: boolean,
+  house: { lockMinutes: number; ownersSecondFactor: boolean },
+): Me => {
+  const hasFactor = totpSecret !== null && totpStep >= 0
+  const needsFactor = role === 'owner' && house.ownersSecondFactor && !hasFactor
+  const { lockMinutes } = house
+  const hasCode = pinHash !== null
+  return {
+    id,
+    name,
+    role,
+    locked,
+    hasCode,
+    hasFactor,
+    needsFactor,
+    lockMinutes,
+    licences,
+    licenceUntil,
+  }
+}
+
+export async function isLocked(event: H3Event): Promise<boolean> {
+  return (await lookUp(event, true)).session.locked
+}
+
+/** A session of their own for somebody who has shown who they are; one that stood here ends. */
+export async function openSession(event: H3Event, staffId: string): Promise<void> {
+  const cookie = await sealed(event)
+  await endOne(cookie.data.id)
+  await cookie.clear()
+  const id = randomUUID()
+  await database()
+    .delete(sessions)
+    .where(lt(sessions.startedAt, new Date(Date.now() - KEPT_MS)))
+  await database().insert(sessions).values({ id, staffId })
+  await cookie.update({ id })
+}
+
+async function endOne(id: string | undefined): Promise<void> {
+  if (id === undefined) return
+  await database()
+    .update(sessions)
+    .set({ endedAt: new Date() })
+    .where(and(eq(sessions.id, id), isNull(sessions.endedAt)))
+}
+
 export async function signOut(event: H3Event): Promise<void> {
-  await (await sealed(event)).clear()
+  const cookie = await sealed(event)
+  await endOne(cookie.data.id)
+  await cookie.clear()
 }
 
-export async function lock(event: H3Event): Promise<void> {
-  const session = await sealed(event)
-  await session.update({ ...session.data, locked: true })
+/** Locks or unlocks this session in the table, where no reply under way can undo it. */
+export async function setLock(event: H3Event, locked: boolean): Promise<void> {
+  const { session } = await lookUp(event, true)
+  await database()
+    .update(sessions)
+    .set({ locked, seenAt: new Date() })
+    .where(and(eq(sessions.id, session.id), isNull(sessions.endedAt)))
 }
 
-export async function unlock(event: H3Event, me: Staff, code: string): Promise<void> {
-  const key = tryKey('code', me.id)
-  await throttle(key, CODE_TRIES)
-  if (!me.pinHash || !(await secretMatches(code, me.pinHash))) {
-    await countTry(key)
-    throw new ProblemError(401, 'Not that code', 'The quick code does not fit.')
-  }
-  await forgetTries(key)
-  const session = await sealed(event)
-  await session.update({ ...session.data, locked: false, seenAt: Date.now() })
-}
-
-/** A new quick code needs the password once more. */
-export async function setCode(me: Staff, code: string, password: string): Promise<void> {
-  const mail = tryKey('mail', me.email.toLowerCase())
-  await throttle(mail, TRIES)
-  if (!(await secretMatches(password, me.passwordHash))) {
-    await countTry(mail)
-    throw new ProblemError(
-      401,
-      'Not that password',
-      'The password does not fit. The quick code was not changed.',
+/** Ends every session of a person, or all but one. */
+export async function endSessions(
+  staffId: string,
+  { but, on = database() }: { but?: string; on?: Pick<Transaction, 'update'> } = {},
+): Promise<void> {
+  await on
+    .update(sessions)
+    .set({ endedAt: new Date() })
+    .where(
+      and(
+        eq(sessions.staffId, staffId),
+        isNull(sessions.endedAt),
+        ...(but === undefined ? [] : [ne(sessions.id, but)]),
+      ),
     )
-  }
-  await database()
-    .update(staff)
-    .set({ pinHash: await hashSecret(code) })
-    .where(eq(staff.id, me.id))
 }
 
-/** Ends every session of a person, this one included. */
-export async function revokeAll(me: Staff): Promise<void> {
-  await database()
-    .update(staff)
-    .set({ sessionVersion: me.sessionVersion + 1 })
-    .where(eq(staff.id, me.id))
-}
-
-let decoyHash: Promise<string> | undefined
-/** Compared against when the address is unknown, so that the answer takes as long. */
-const decoy = () => (decoyHash ??= hashSecret('nobody has this password'))
-
-function onLoopback(): boolean {
-  try {
-    return ['127.0.0.1', 'localhost', '[::1]'].includes(new URL(useRuntimeConfig().origin).hostname)
-  } catch {
-    return false
-  }
-}
+/** The session that asks. */
+export const thisSession = async (event: H3Event): Promise<string> =>
+  (await lookUp(event, true)).session.id

@@ -2,11 +2,13 @@ import { randomUUID } from 'node:crypto'
 import { readdirSync } from 'node:fs'
 import { join } from 'node:path'
 import { beforeAll, describe, expect, it } from 'vitest'
+import type { AuditPage } from '#contracts/audit'
 import type { Who } from '../support/accounts'
 import { caller, signedIn, testUrl, type Caller } from '../support/http'
 import { book, sealedVisit } from '../support/visit'
 
-import { client, ALL, KINDS, TABLE, type Kind, type Row } from './accessTable'
+import { client, TABLE } from './accessTable'
+import { ALL, KINDS, type Kind, type Row } from './rights'
 const OPEN = [
   'GET /api/health',
   'GET /api/ready',
@@ -14,6 +16,10 @@ const OPEN = [
   'DELETE /api/session',
   'POST /api/form/open',
   'POST /api/form/submit',
+  'GET /api/setup',
+  'POST /api/setup',
+  'POST /api/join/open',
+  'POST /api/join/submit',
 ]
 
 const base = testUrl()
@@ -59,26 +65,23 @@ describe('every route, every role', () => {
     expect(routesOnDisk().sort()).toEqual([...TABLE.map((row) => row.route), ...OPEN].sort())
   })
   it('lets a senior countersign a trainee, and nobody themselves', async () => {
-    expect(
-      (await callers.therapist(`/api/visits/${visits.trainee}/countersign`, { method: 'POST' }))
-        .status,
-    ).toBe(422) // no plan yet, but allowed
-    expect(
-      (await callers.trainee(`/api/visits/${visits.trainee}/countersign`, { method: 'POST' }))
-        .status,
-    ).toBe(403)
-    expect(
-      (await callers.owner(`/api/visits/${visits.owner}/countersign`, { method: 'POST' })).status,
-    ).toBe(403)
+    const sign = async (who: Who, whose: Who) =>
+      (
+        await callers[who](`/api/visits/${visits[whose]}/countersign`, {
+          method: 'POST',
+          body: { hash: 'a'.repeat(64) },
+        })
+      ).status
+    expect(await sign('therapist', 'trainee'), 'no plan yet, but allowed').toBe(422)
+    expect(await sign('trainee', 'trainee')).toBe(403)
+    expect(await sign('owner', 'owner')).toBe(403)
   })
   it('keeps a trainee from exporting or sealing, and leaves an audit line for the refusal', async () => {
     const id = await sealedVisit(callers.owner, 'trainee', 'other-29')
     expect((await callers.trainee(`/api/visits/${id}/export`)).status).toBe(403)
-    const practice = (await callers.owner('/api/practice')).body as {
-      audit: { action: string; allowed: boolean; staff: string }[]
-    }
+    const { lines } = (await callers.owner('/api/audit?what=visit&refused=yes')).body as AuditPage
     expect(
-      practice.audit.some(
+      lines.some(
         (line) => line.action === 'visit.export' && !line.allowed && line.staff === 'Amara Oduya',
       ),
     ).toBe(true)

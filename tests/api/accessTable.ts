@@ -1,24 +1,10 @@
 import { randomUUID } from 'node:crypto'
 import { demoId } from '#db/demo/ids'
-import type { Who } from '../support/accounts'
+import { ACCOUNTS } from '../support/accounts'
 import { STAFF, tap } from '../support/visit'
+import { HOUSE_ROUTES } from './houseRoutes'
+import { ALL, OWNER, SENIOR, type Row } from './rights'
 
-export type Kind = Who | 'nobody'
-export const KINDS: readonly Kind[] = ['owner', 'therapist', 'trainee', 'nobody']
-/**
- * What each person may do: on their own visit or client (`own`), and on one of a colleague
- * (`other`).
- */
-export interface Row {
-  route: string
-  body?: (id: string, who: Kind) => unknown
-  own: readonly Who[]
-  other?: readonly Who[]
-  object?: 'visit' | 'client'
-}
-export const ALL: readonly Who[] = ['owner', 'therapist', 'trainee']
-export const SENIOR: readonly Who[] = ['owner', 'therapist']
-export const OWNER: readonly Who[] = ['owner']
 export const client = {
   name: 'Table Test',
   born: '',
@@ -31,6 +17,9 @@ export const client = {
   faceWidthMm: 140,
 }
 
+/** A day of its own for each booking of the table. */
+let row = 0
+
 /**
  * One row a route; the test below fails for a route without one. `own` on a visit: the caller holds
  * it.
@@ -42,8 +31,12 @@ export const TABLE: readonly Row[] = [
   { route: 'GET /api/shelf', own: ALL },
   { route: 'GET /api/day', own: ALL },
   { route: 'GET /api/meters', own: ALL },
+  ...HOUSE_ROUTES,
   { route: 'GET /api/practice', own: OWNER },
   { route: 'GET /api/practice/chain', own: OWNER },
+  { route: 'GET /api/practice/head', own: OWNER },
+  { route: 'POST /api/practice/head', own: OWNER, body: () => ({ line: 'x' }) },
+  { route: 'GET /api/audit', own: OWNER },
   { route: 'POST /api/people', own: ALL, body: () => ({ id: randomUUID(), ...client }) },
   {
     route: 'POST /api/visits',
@@ -55,7 +48,7 @@ export const TABLE: readonly Row[] = [
       clientId,
       staffId: STAFF[who === 'nobody' ? 'owner' : who],
       roomId: demoId('room-lake'),
-      startsAt: '2031-01-01T10:00:00Z',
+      startsAt: new Date(Date.UTC(2031, 0, (row += 1), 10)).toISOString(),
       minutes: 60,
     }),
   },
@@ -65,6 +58,7 @@ export const TABLE: readonly Row[] = [
     body: () => ({ code: '1234', password: 'not the password' }),
   },
   { route: 'GET /api/people/[id]', object: 'client', own: ALL, other: OWNER },
+  { route: 'GET /api/people/[id]/visits', object: 'client', own: ALL, other: OWNER },
   {
     route: 'PATCH /api/people/[id]',
     object: 'client',
@@ -80,7 +74,13 @@ export const TABLE: readonly Row[] = [
     other: OWNER,
     body: () => ({ id: randomUUID(), text: '{' }),
   },
-  { route: 'POST /api/people/[id]/erase', object: 'client', own: OWNER, other: OWNER },
+  {
+    route: 'POST /api/people/[id]/erase',
+    object: 'client',
+    own: OWNER,
+    other: OWNER,
+    body: () => ({ password: ACCOUNTS.owner.password }),
+  },
   { route: 'GET /api/visits/[id]', object: 'visit', own: ALL, other: OWNER },
   { route: 'GET /api/visits/[id]/events', object: 'visit', own: ALL, other: OWNER },
   { route: 'GET /api/visits/[id]/next', object: 'visit', own: ALL, other: OWNER },
@@ -264,9 +264,19 @@ export const TABLE: readonly Row[] = [
     other: OWNER,
     body: () => ({ id: randomUUID(), after: 'x', reason: 'y' }),
   },
-  { route: 'POST /api/visits/[id]/countersign', object: 'visit', own: [], other: [] },
+  {
+    route: 'POST /api/visits/[id]/countersign',
+    object: 'visit',
+    own: [],
+    other: [],
+    body: () => ({ hash: 'a'.repeat(64) }),
+  },
   { route: 'POST /api/visits/[id]/printed', object: 'visit', own: ALL, other: OWNER },
   { route: 'POST /api/visits/[id]/follow-up', object: 'visit', own: ALL, other: OWNER },
+  { route: 'GET /api/session/key', own: ALL },
+  { route: 'POST /api/session/factor', own: [], body: () => ({ password: 'x' }) },
+  { route: 'POST /api/session/factor/confirm', own: ALL, body: () => ({ code: '000000' }) },
+  { route: 'POST /api/session/factor/end', own: [], body: () => ({ password: 'x' }) },
   { route: 'POST /api/session/lock', own: ALL },
   { route: 'POST /api/session/unlock', own: [], body: () => ({ code: '0000' }) },
   { route: 'POST /api/session/revoke', own: ALL },

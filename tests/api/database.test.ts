@@ -4,6 +4,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { ChainStep } from '#contracts/practice'
 import { seal } from '#core/record/seal'
 import { demoId } from '#db/demo/ids'
+import { ACCOUNTS } from '../support/accounts'
 import { walkedChain } from '../support/chain'
 import { signedIn, testUrl, type Caller } from '../support/http'
 import { sealedVisit, STAFF, treating } from '../support/visit'
@@ -25,6 +26,7 @@ afterAll(async () => {
   await ownerDb.end()
 })
 
+const SURE = { password: ACCOUNTS.owner.password }
 const DENIED = '42501'
 const CHECK = '23514'
 async function codeOf(work: Promise<unknown>): Promise<string> {
@@ -95,12 +97,28 @@ describe("the application's role", () => {
   it('does not make itself an owner', async () => {
     expect(await codeOf(app`update staff set role = 'owner'`)).toBe(DENIED)
     expect(await codeOf(app`update practice set retention_years = 1`)).toBe(DENIED)
+    const trainee = demoId('amara')
+    expect(await codeOf(app`select change_role(${trainee}::uuid, ${trainee}::uuid, 'owner')`)).toBe(
+      DENIED,
+    )
+    expect(await codeOf(app`select change_retention(${trainee}::uuid, 1)`)).toBe(DENIED)
+    const made = app`insert into staff (id, name, email, role, licences, password_hash)
+      values (gen_random_uuid(), 'x', 'x@nowhere.example', 'owner', '[]', 'x')`
+    expect(await codeOf(made)).toBe(DENIED)
+  })
+  it('changes no bottle but by a movement', async () => {
+    expect(await codeOf(app`update lots set remaining_hundredths_ml = 1`)).toBe(DENIED)
+    expect(await codeOf(app`delete from lot_movements`)).toBe(DENIED)
+    expect(await codeOf(app`update lot_movements set hundredths = 1`)).toBe(DENIED)
   })
 })
 
 describe('erasing a client', () => {
   it('is refused while the law keeps the record, and nothing is lost by asking', async () => {
-    const reply = await owner(`/api/people/${demoId('other-21')}/erase`, { method: 'POST' })
+    const reply = await owner(`/api/people/${demoId('other-21')}/erase`, {
+      method: 'POST',
+      body: SURE,
+    })
     expect(reply.status).toBe(422)
     expect(reply.text).toContain('retained until')
     expect((await owner(`/api/people/${demoId('other-21')}`)).status).toBe(200)
@@ -129,9 +147,11 @@ describe('erasing a client', () => {
         `update ${table} set client_id = $1 where ${table === 'visits' ? 'id' : 'visit_id'} = $2`,
         [client, id],
       )
-    await ownerDb`update visits set starts_at = now() - interval '40 years' where client_id = ${client}`
+    await ownerDb`update visits set starts_at = starts_at - interval '40 years' where client_id = ${client}`
     const before = await walkedChain(owner)
-    expect((await owner(`/api/people/${client}/erase`, { method: 'POST' })).status).toBe(200)
+    expect(
+      (await owner(`/api/people/${client}/erase`, { method: 'POST', body: SURE })).status,
+    ).toBe(200)
     const rest = JSON.stringify([
       await ownerDb`select * from clients where id = ${client}`,
       await ownerDb`select * from consultations where client_id = ${client}`,

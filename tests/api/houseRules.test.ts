@@ -3,7 +3,15 @@ import postgres from 'postgres'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { toPlanInput } from '#core/visit/planInput'
 import { signedIn, testUrl, type Caller } from '../support/http'
-import { book, bundleOf, prepared, someone, STAFF, throughTheRoom } from '../support/visit'
+import {
+  STAFF,
+  book,
+  bundleOf,
+  countersigned,
+  prepared,
+  someone,
+  throughTheRoom,
+} from '../support/visit'
 import { visitWrites } from '../support/visitWrites'
 
 const base = testUrl()
@@ -26,7 +34,7 @@ describe('a row set aside', () => {
   it('leaves the verdict, keeps its mark through to the record, and takes the countersign off', async () => {
     const id = await prepared(owner, 'trainee', 'other-26')
     await answer(id, { pregnancy: { say: 'yes' } })
-    await post(id, 'countersign', {})
+    await countersigned(owner, id)
     expect((await bundleOf(owner, id)).plans[0]?.countersignedBy).not.toBeNull()
     const rules = async () =>
       toPlanInput(await bundleOf(owner, id)).verdict.bars.map((bar) => bar.rule)
@@ -66,7 +74,7 @@ describe('a row set aside', () => {
       reason: 'her midwife has no objection',
       by: 'Ilse Varga',
     })
-    await post(id, 'countersign', {})
+    await countersigned(owner, id)
     expect((await post(id, 'start', {})).status).toBe(200)
     expect(
       (

@@ -4,7 +4,7 @@ import type { MethodReply } from '#contracts/method'
 import { toPlanInput } from '#core/visit/planInput'
 import { propose } from '#core/planning/answer/propose'
 import { signedIn, testUrl, type Caller } from '../support/http'
-import { book, bundleOf, prepared, sealedVisit } from '../support/visit'
+import { book, bundleOf, prepared, sealedVisit, seenOf } from '../support/visit'
 
 const base = testUrl()
 let owner: Caller
@@ -137,7 +137,7 @@ describe('protocols of the house', () => {
       (
         await owner(`/api/visits/${visit}/plan`, {
           method: 'PUT',
-          body: { steps, protocol: { id, version: 2 } },
+          body: { steps, protocol: { id, version: 2 }, seen: await seenOf(owner, visit) },
         })
       ).status,
     ).toBe(200)

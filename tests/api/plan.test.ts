@@ -5,7 +5,7 @@ import { checkPlan } from '#core/planning/checks/check'
 import { propose } from '#core/planning/answer/propose'
 import { allNo, readAll, RESILIENT } from '#core/testing/fixtures'
 import { signedIn, testUrl, type Caller } from '../support/http'
-import { book, bundleOf, prepared } from '../support/visit'
+import { book, bundleOf, countersigned, prepared, seenOf } from '../support/visit'
 
 const base = testUrl()
 const today = new Date().toISOString().slice(0, 10)
@@ -165,7 +165,7 @@ describe("a trainee's plan", () => {
     const id = await prepared(owner, 'trainee', 'other-27')
     const start = () => trainee(`/api/visits/${id}/start`, { method: 'POST' })
     expect((await start()).status).toBe(422)
-    expect((await owner(`/api/visits/${id}/countersign`, { method: 'POST' })).status).toBe(200)
+    expect((await countersigned(owner, id)).status).toBe(200)
     const steps = (await bundleOf(owner, id)).plans.find((plan) => plan.version === 0)?.steps ?? []
     expect(
       (
@@ -175,9 +175,13 @@ describe("a trainee's plan", () => {
         })
       ).status,
     ).toBeLessThan(500)
-    await trainee(`/api/visits/${id}/plan`, { method: 'PUT', body: { steps } })
+    const longer = steps.map((step, at) =>
+      at === 0 ? { ...step, minutes: step.minutes + 0.5 } : step,
+    )
+    const body = { steps: longer, seen: await seenOf(trainee, id) }
+    expect((await trainee(`/api/visits/${id}/plan`, { method: 'PUT', body })).status).toBe(200)
     expect((await start()).status).toBe(422)
-    await owner(`/api/visits/${id}/countersign`, { method: 'POST' })
+    await countersigned(owner, id)
     expect((await start()).status).toBe(200)
     expect(
       (await bundleOf(owner, id)).plans.find((plan) => plan.version === 1)?.countersignedBy,

@@ -5,7 +5,7 @@ import { REACTED_RULE } from '#core/screening/reactions'
 import type { ClientFile } from '#contracts/clientFile'
 import { toPlanInput } from '#core/visit/planInput'
 import { signedIn, testUrl, type Caller } from '../support/http'
-import { bundleOf, prepared, someone, tap, treating } from '../support/visit'
+import { bundleOf, prepared, seenOf, someone, tap, treating } from '../support/visit'
 
 let owner: Caller
 let trainee: Caller
@@ -67,7 +67,7 @@ describe('what a client reacted to', () => {
     expect(refused.text).toContain('suspected of the reaction')
     const file = (await owner(`/api/people/${client}`)).body as ClientFile
     expect(file.reactions.map((one) => one.productId)).toEqual([productId])
-    const shelf = (await owner('/api/shelf')).body as {
+    const shelf = (await owner('/api/shelf?size=500')).body as {
       items: { product: { id: string }; suspected: number }[]
     }
     const item = shelf.items.find((one) => one.product.id === productId)
@@ -79,7 +79,8 @@ describe('what a client reacted to', () => {
     const set = await owner(`/api/visits/${id}/lifts`, { method: 'POST', body: aside })
     expect(set.status).toBe(200)
     expect(toPlanInput(await bundleOf(owner, id)).suspected).toEqual({})
-    const kept = await owner(`/api/visits/${id}/plan`, { method: 'PUT', body: { steps: burning } })
+    const body = { steps: burning, seen: await seenOf(owner, id) }
+    const kept = await owner(`/api/visits/${id}/plan`, { method: 'PUT', body })
     expect(kept.status).toBe(200)
   })
   it("is one client's and nobody else's", async () => {

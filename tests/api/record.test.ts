@@ -1,3 +1,4 @@
+import type { AuditPage } from '#contracts/audit'
 import { randomUUID } from 'node:crypto'
 import ICAL from 'ical.js'
 import { beforeAll, describe, expect, it } from 'vitest'
@@ -13,10 +14,7 @@ let owner: Caller
 beforeAll(async () => {
   owner = await signedIn(base, 'owner')
 })
-const audit = async () =>
-  (await owner('/api/practice')).body as {
-    audit: { action: string; allowed: boolean }[]
-  }
+const audit = async () => (await owner('/api/audit?what=visit')).body as AuditPage
 
 interface Kept {
   kept: { id: string; at: number }[]
@@ -167,7 +165,7 @@ describe('a visit, from the start to the seal', () => {
     await owner(`/api/visits/${id}/printed`, { method: 'POST' })
     await owner(`/api/visits/${id}/export`)
     await bundleOf(owner, id)
-    const actions = (await audit()).audit.slice(0, 6).map((line) => line.action)
+    const actions = (await audit()).lines.slice(0, 6).map((line) => line.action)
     for (const action of ['visit.print', 'visit.export']) expect(actions).toContain(action)
     expect(actions.some((action) => action.startsWith('visit.look'))).toBe(true)
   })

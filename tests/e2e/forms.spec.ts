@@ -1,4 +1,6 @@
 import { expect, test } from '@playwright/test'
+import { TOTP } from 'otpauth'
+import { ACCOUNTS } from '../support/accounts'
 import { asOwner, keptOnDevice, open } from '../support/house'
 import { book } from '../support/visit'
 import { alive, signIn } from '../support/walk'
@@ -17,7 +19,8 @@ test('a refused form names the field and keeps what was typed; a draft survives 
   await expect(page.getByText('at least 80 mm', { exact: true })).toBeVisible()
   await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Rune Test')
   await expect(page.getByLabel('E-mail')).toHaveValue('at home')
-  await expect.poll(() => keptOnDevice(page)).toContain('at home')
+  await expect.poll(() => keptOnDevice(page)).toContain('staffId')
+  expect(await keptOnDevice(page), 'kept locked').not.toContain('at home')
   await page.reload()
   await alive(page)
   await page.getByRole('button', { name: 'Add a client' }).click()
@@ -34,7 +37,8 @@ test('signing out with something unsent asks first, and wipes the device', async
   await open(page, '/people')
   await page.getByRole('button', { name: 'Add a client' }).click()
   await page.getByLabel('Name', { exact: true }).fill('Half Typed')
-  await expect.poll(() => keptOnDevice(page)).toContain('Half Typed')
+  await expect.poll(() => keptOnDevice(page)).toContain('staffId')
+  expect(await keptOnDevice(page)).not.toContain('Half Typed')
   await page.getByRole('button', { name: 'Close, keep the draft' }).click()
   await page.getByRole('button', { name: 'Sign out', exact: true }).click()
   await expect(page.getByText('Something on this device is not saved yet')).toBeVisible()
@@ -67,42 +71,121 @@ test('the tablet locks, and a short code opens it where one was', async ({ page 
   await expect(page.getByRole('heading', { name: 'People' })).toBeVisible()
 })
 
-test('a visit is added and moved, and a room or a person taken twice is seen at once', async ({
+test('a tablet that nobody touches locks itself, out of reach of the house too; a colleague sees no draft', async ({
+  page,
+  context,
+}) => {
+  await page.clock.install()
+  await signIn(page, 'therapist')
+  await open(page, '/people')
+  await page.getByRole('button', { name: 'Add a client' }).click()
+  await page.getByLabel('Name', { exact: true }).fill('Left Lying')
+  await expect.poll(() => keptOnDevice(page)).toContain('staffId')
+  await context.setOffline(true)
+  await page.clock.fastForward('11:00')
+  await expect(page.getByRole('heading', { name: 'Locked' })).toBeVisible()
+  await expect(page.getByText('Left Lying')).toHaveCount(0)
+  await context.setOffline(false)
+  await page.clock.fastForward('00:10')
+  await expect.poll(async () => (await page.request.get('/api/people')).status()).toBe(423)
+
+  // Somebody else takes the tablet: nothing of it is there for them.
+  await context.clearCookies()
+  await signIn(page, 'owner')
+  await open(page, '/people')
+  await page.getByRole('button', { name: 'Add a client' }).click()
+  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('')
+  await context.clearCookies()
+
+  // Whoever typed it has it back.
+  await signIn(page, 'therapist')
+  await open(page, '/people')
+  await page.getByRole('button', { name: 'Add a client' }).click()
+  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Left Lying')
+})
+
+test('a second factor is set up, asked for at the door, and ended again', async ({ page }) => {
+  await signIn(page, 'trainee')
+  await open(page, '/you')
+  await page.getByLabel('Your password, for the second factor').fill(ACCOUNTS.trainee.password)
+  await page.getByRole('button', { name: 'Set one up' }).click()
+  await expect(page.getByRole('img', { name: 'The secret as a picture' })).toBeVisible()
+  const secret = (await page.getByText('Or type it in:').textContent())?.split(':')[1]?.trim() ?? ''
+  const codeAt = (timestamp: number) => new TOTP({ secret }).generate({ timestamp })
+  await page.getByLabel('Six digits').fill(codeAt(Date.now() - 30_000))
+  await page.getByRole('button', { name: 'Confirm' }).click()
+  await expect(page.getByText('You have one: signing in asks')).toBeVisible()
+  await page.getByRole('button', { name: 'Sign out', exact: true }).click()
+  await page.waitForURL(/sign-in/)
+
+  const enter = async () => {
+    await page.getByLabel('E-mail').fill(ACCOUNTS.trainee.email)
+    await page.getByLabel('Password').fill(ACCOUNTS.trainee.password)
+    await page.getByRole('button', { name: 'Sign in' }).click()
+  }
+  await alive(page)
+  await enter()
+  await page.getByLabel('Six digits').fill('000 000')
+  await page.getByRole('button', { name: 'Sign in' }).click()
+  await expect(page.getByText('The code does not fit, or was used.')).toBeVisible()
+  await page.getByLabel('Six digits').fill(codeAt(Date.now() + 20_000))
+  await page.getByRole('button', { name: 'Sign in' }).click()
+  await expect(page.getByRole('link', { name: 'People' })).toBeVisible()
+  await open(page, '/you')
+  await page.getByLabel('Your password, for the second factor').fill(ACCOUNTS.trainee.password)
+  await page.getByRole('button', { name: 'End it' }).click()
+  await expect(page.getByText('None yet. With it')).toBeVisible()
+})
+
+test('a visit is added and moved, by hand and by keyboard; what is in the way is said and stands for a reason only', async ({
   page,
 }) => {
   const day = new Date(Date.now() + 300 * 86_400_000).toISOString().slice(0, 10)
   await signIn(page, 'owner')
   await open(page, `/?date=${day}`)
-  for (const [client, time] of [
-    ['Odd Granmo', '10:00'],
-    ['Ada Korsen', '10:30'],
-  ] as const) {
+  const dialog = page.getByRole('dialog')
+  const bandOf = (client: string) => page.getByRole('article').filter({ hasText: client })
+  const begin = async (client: string) => {
     await page.getByRole('button', { name: 'Add a visit' }).click()
     await page.getByLabel('Client').fill(client)
     await page.getByRole('option', { name: client }).click()
-    await page.getByLabel('Time').fill(time)
-    await page.getByRole('button', { name: 'Add the visit' }).click()
-    await expect(page.getByRole('article').filter({ hasText: client })).toBeVisible()
   }
+  // At a place that is offered.
+  await begin('Odd Granmo')
+  await dialog.getByRole('button', { name: /^10:00 Lake room/ }).click()
+  await page.getByRole('button', { name: 'Add the visit' }).click()
+  await expect(bandOf('Odd Granmo')).toContainText('10:00')
+  // Into a taken room: refused with what is in the way, until an owner says why.
+  await begin('Ada Korsen')
+  await page.getByLabel('Time').fill('10:30')
+  await page.getByRole('button', { name: 'Add the visit' }).click()
+  await expect(dialog.getByRole('alert')).toContainText('The room is taken 10:00 to 11:00')
+  await page.getByLabel('Why it stands all the same').fill('sisters, side by side')
+  await page.getByRole('button', { name: 'Add the visit' }).click()
+  await expect(bandOf('Ada Korsen')).toContainText('sisters, side by side')
   const clashes = page.getByRole('list', { name: 'Taken twice' })
   await expect(clashes.getByText(/room/i).first()).toBeVisible()
-  await page
-    .getByRole('article')
-    .filter({ hasText: 'Ada Korsen' })
-    .getByRole('button', { name: 'Move' })
-    .click()
-  await page.getByLabel('Time').fill('11:05')
+  // Moved in the dialog, then by hand to the other room, and taken back.
+  await bandOf('Ada Korsen').getByRole('button', { name: 'Move' }).click()
+  await dialog.getByLabel('Time').fill('14:00')
+  await page.getByLabel('Why it stands all the same').waitFor({ state: 'hidden' })
   await page.getByRole('button', { name: 'Move the visit' }).click()
-  await expect(page.getByRole('article').filter({ hasText: '11:05 Ada Korsen' })).toBeVisible()
-  await expect(clashes.getByText(/clean/i).first()).toBeVisible()
-  await page
-    .getByRole('article')
-    .filter({ hasText: 'Ada Korsen' })
-    .getByRole('button', { name: 'Move' })
-    .click()
-  await page.getByLabel('Time').fill('14:00')
-  await page.getByRole('button', { name: 'Move the visit' }).click()
+  await expect(bandOf('Ada Korsen')).toContainText('14:00')
   await expect(clashes).toBeHidden()
+  const stove = page.getByRole('region', { name: 'Stove room' })
+  await bandOf('Ada Korsen').dragTo(stove.locator('.weave'), {
+    targetPosition: { x: 60, y: 62 * 7 },
+  })
+  await expect(page.getByRole('status').filter({ hasText: 'moved to 15:00' })).toBeVisible()
+  await expect(stove.getByRole('article')).toContainText('Ada Korsen')
+  await page.getByRole('button', { name: 'Take it back' }).click()
+  await expect(stove.getByRole('article')).toHaveCount(0)
+  // It falls away, and its place is open again.
+  await bandOf('Ada Korsen').getByRole('button', { name: 'Move' }).click()
+  await page.getByRole('button', { name: 'Cancel this visit' }).click()
+  await page.getByLabel('Why, if it is known').fill('the ferry was late')
+  await page.getByRole('button', { name: /did not come/ }).click()
+  await expect(bandOf('Ada Korsen')).toHaveCount(0)
 })
 
 test('answers change the verdict as they are given, and are there again after a reload', async ({
@@ -118,8 +201,10 @@ test('answers change the verdict as they are given, and are there again after a 
     .getByLabel('Yes')
     .check({ force: true })
   await expect.poll(() => verdict.innerText()).not.toBe(before)
+  await expect.poll(() => keptOnDevice(page)).toContain('staffId')
+  const kept = await keptOnDevice(page)
   await page.getByLabel("Medicines, in the client's words").fill('iron tablets')
-  await expect.poll(() => keptOnDevice(page)).toContain('iron tablets')
+  await expect.poll(() => keptOnDevice(page)).not.toBe(kept)
   await page.reload()
   await alive(page)
   await expect(page.getByRole('radiogroup', { name: /pregnan/i }).getByLabel('Yes')).toBeChecked()

@@ -62,7 +62,7 @@ test('one visit, from sign-in to a sealed record', async ({ page }) => {
     .or(page.getByRole('link', { name: 'Back to the day' }))
     .click()
   await expect(
-    page.getByRole('article').filter({ hasText: 'Signe Holmvik' }).getByText('Close ready'),
+    page.getByRole('article').filter({ hasText: 'Signe Holmvik' }).getByText('sealed'),
   ).toBeAttached()
   expect(other, 'no other host is spoken to').toEqual([])
   expect(wrong, 'nothing is complained of in the console').toEqual([])

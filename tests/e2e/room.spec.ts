@@ -1,5 +1,6 @@
 import { expect, test, type Page } from '@playwright/test'
-import { asOwner, open, runningVisit } from '../support/house'
+import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
+import { asOwner, keptOnDevice, open, runningVisit } from '../support/house'
 import { bundleOf } from '../support/visit'
 import { nextStep, signIn } from '../support/walk'
 
@@ -43,6 +44,34 @@ test('taps made while the house is away are kept on the tablet, survive a reload
     before + 2,
   )
   await context.close()
+})
+
+test('a tap that the house refuses does not hold back the rest, and is not thrown away', async ({
+  page,
+}) => {
+  const id = await runningVisit('other-12')
+  await signIn(page, 'owner')
+  await open(page, `/visits/${id}/treat`)
+  await expect(page.getByRole('timer')).toBeVisible()
+  // One of the taps is wrong in itself: the house refuses whatever it is sent with.
+  await page.route('**/events', (route) =>
+    route.request().postData()?.includes('"held"')
+      ? route.fulfill({
+          status: 422,
+          contentType: 'application/problem+json',
+          body: JSON.stringify({
+            ...{ type: 'about:blank', title: 'Cannot be done', status: 422, fields: [] },
+            detail: 'Not this one.',
+          }),
+        })
+      : route.continue(),
+  )
+  await page.getByRole('button', { name: 'Hold' }).click()
+  await expect(page.getByText('One tap was refused and stays on this device')).toBeVisible()
+  await nextStep(page)
+  await expect.poll(() => taps(id)).toContain('stepDone')
+  expect(await taps(id)).not.toContain('held')
+  expect(await keptOnDevice(page)).toContain('refused-taps')
 })
 
 test('clocks are right after a reload, and in a second tab', async ({ page, context }) => {
@@ -134,4 +163,24 @@ test('skip with a reason, note, turn and fit to the time by keyboard; the new ve
     .toEqual([0, 1, 2])
   for (const kind of ['note', 'stepSkipped', 'replanned'] as const)
     await expect.poll(() => taps(id)).toContain(kind)
+})
+
+test('which zones drank it is tapped when it is off, and the cream takes a second layer there', async ({
+  page,
+}) => {
+  const id = await runningVisit('other-6')
+  await signIn(page, 'owner')
+  await open(page, `/visits/${id}/treat`)
+  const asked = page.getByRole('button', { name: /Drank it/ })
+  const heading = page.getByRole('heading', { level: 1 })
+  while (!(await asked.isVisible())) {
+    await expect(heading).not.toHaveText('Finished')
+    await nextStep(page)
+  }
+  await asked.click()
+  await page.getByRole('button', { name: 'Left cheek' }).first().click()
+  await expect.poll(() => taps(id)).toContain('absorbed')
+  await page.getByRole('button', { name: 'Kept, go on' }).click()
+  while ((await heading.innerText()) !== TECHNIQUES.moisturiser.name) await nextStep(page)
+  await expect(page.getByText(/a second layer on left cheek/)).toBeVisible()
 })

@@ -21,9 +21,14 @@ const VIEWS: readonly [string, () => string][] = [
   ['Day', () => '/'],
   ['People', () => '/people'],
   ["A client's file", () => `/people/${demoId('rower')}`],
+  ['Clients from a file', () => '/people/import'],
   ['Shelf', () => '/shelf'],
+  ['Count the shelf', () => '/shelf/count'],
+  ['Products from a file', () => '/shelf/file'],
+  ['You', () => '/you'],
   ['Method', () => '/method'],
   ['Practice', () => '/practice'],
+  ['Furnish the house', () => '/practice/house'],
   ['Ask', () => `/visits/${planned}/ask`],
   ['Read', () => `/visits/${planned}/read`],
   ['Plan', () => `/visits/${planned}/plan`],
@@ -71,6 +76,33 @@ for (const [name, path] of VIEWS) {
     await look(page, name)
   })
 }
+test('at twice the size the whole rail and the main action are there, and nothing scrolls sideways', async ({
+  page,
+}) => {
+  await signIn(page, 'owner')
+  await page.setViewportSize({ width: 640, height: 400 })
+  for (const [name, path] of VIEWS) {
+    await open(page, path())
+    const seen = await page.evaluate(() => {
+      const inside = (element: Element) => {
+        const { top, bottom, left, right } = element.getBoundingClientRect()
+        return top >= -1 && bottom <= innerHeight + 1 && left >= -1 && right <= innerWidth + 1
+      }
+      const rail = [...document.querySelectorAll('nav.rail a, nav.rail button')]
+      const primary = [
+        ...document.querySelectorAll('#stop-action .bg-primary, header .bg-primary, [data-next]'),
+      ]
+      return {
+        sideways: document.documentElement.scrollWidth - document.documentElement.clientWidth,
+        rail: rail.filter((own) => !inside(own)).map((own) => own.textContent?.trim()),
+        main: primary.length === 0 || primary.some(inside),
+      }
+    })
+    expect(seen.sideways, name).toBeLessThanOrEqual(0)
+    expect(seen.rail, name).toEqual([])
+    expect(seen.main, `${name}: the main action`).toBe(true)
+  }
+})
 test('every sheet of the room, and every form', async ({ page }) => {
   await signIn(page, 'owner')
   await open(page, `/visits/${running}/treat`)

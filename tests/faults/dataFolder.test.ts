@@ -3,7 +3,8 @@ import { existsSync, readFileSync, renameSync, rmSync, writeFileSync } from 'nod
 import { join } from 'node:path'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import postgres from 'postgres'
-import { Cluster, ensurePostgres } from '../../scripts/cluster.mjs'
+import { Cluster } from '../../scripts/cluster.mjs'
+import { ensurePostgres } from '../../scripts/postgres.mjs'
 import { ROOT } from '../../scripts/say.mjs'
 
 /** `./start` on data folders of every kind: what is there is never lost and never mixed. */
@@ -87,9 +88,9 @@ describe("a house of one's own", () => {
     expect(await counts(house)).toMatchObject({ people: 1 })
   })
   it.each([
-    ['cut short', '{"port": 54510, "superu'],
+    ['cut short', '{"port": 24510, "superu'],
     ['empty', ''],
-    ['without a password', '{"port": 54510, "superuser": "x"}'],
+    ['without a password', '{"port": 24510, "superuser": "x"}'],
   ])('is kept when its secrets are %s', async (_, text) => {
     const whole = readFileSync(house.secretsFile, 'utf8')
     writeFileSync(house.secretsFile, text)

@@ -34,7 +34,7 @@ const add = (medicines: string) =>
   owner('/api/people', { method: 'POST', body: { id: randomUUID(), ...fields, medicines } })
 
 beforeAll(async () => {
-  house = (await openHouse('faults-logs', { server: false, firstPort: 54810 })) as typeof house
+  house = (await openHouse('faults-logs', { server: false, firstPort: 24810 })) as typeof house
   const run = await runServer(house.cluster, {
     wanted: 4480,
     heard: (text: string) => {

@@ -98,7 +98,7 @@ beforeAll(async () => {
   house = (await openHouse('faults', {
     durable: true,
     server: false,
-    firstPort: 54660,
+    firstPort: 24660,
   } as never)) as unknown as typeof house
   slow = await slowDatabase(house.cluster.secrets.port)
 }, 180_000)

@@ -37,12 +37,12 @@ test('the desk', async ({ page }) => {
   await shoot(page, 'shelf')
   await page.goto('/method')
   await shoot(page, 'method')
-  await page.getByRole('tab', { name: 'Schools and the house' }).click()
-  await expect(page.getByRole('columnheader', { name: 'This house' })).toBeVisible()
-  await shoot(page, 'method-schools')
   await page.goto('/practice')
   await expect(page.getByText(/every one stands$|seal stands/)).toBeVisible()
   await shoot(page, 'practice')
+  await page.goto('/practice/house')
+  await expect(page.getByRole('heading', { name: 'People who work here' })).toBeVisible()
+  await shoot(page, 'house')
 })
 
 test('the six stops, for the rower', async ({ page }) => {

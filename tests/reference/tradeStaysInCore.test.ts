@@ -11,7 +11,8 @@ import { parse } from 'vue/compiler-sfc'
  */
 const FOLDERS = ['app/components', 'app/pages', 'app/stores', 'server/services', 'server/api']
 /** The drawing of the face and of the basins: every number is a place on paper. */
-const DRAWINGS = /^app\/components\/(face\/|common\/BasinBowl\.vue|plan\/StripRests\.vue)/
+const DRAWINGS =
+  /^app\/components\/(face\/|common\/BasinBowl\.vue|day\/(MiniBasins|WeekBowls)\.vue|plan\/StripRests\.vue)/
 /** What a constant may be of, by the end of its name. */
 const OF_THE_MACHINE =
   /(_MS|_BYTES|_LIMIT|_PX|TALL|LANE|COST|DAY|HOUR|MOST|SHOWN|SIZE|ROUNDS|DIGITS)$/

@@ -4,6 +4,7 @@ import type { Case } from './cases/expectations'
 import { HISTORY_CASES } from './cases/history'
 import { RESTRAINT_CASES } from './cases/restraint'
 import { SKIN_CASES } from './cases/skin'
+import { HOME_CASES } from './cases/home'
 import { TOLD_CASES } from './cases/told'
 
 export type { Plan } from './cases/expectations'
@@ -16,5 +17,6 @@ export const CASE_GROUPS: readonly { title: string; cases: readonly Case[] }[] =
   { title: 'Restraint and rhythm', cases: RESTRAINT_CASES },
   { title: 'What was and what is coming', cases: HISTORY_CASES },
   { title: 'What was told', cases: TOLD_CASES },
+  { title: 'What was done at home', cases: HOME_CASES },
 ]
 export const CASES: readonly Case[] = CASE_GROUPS.flatMap((group) => group.cases)

@@ -35,7 +35,10 @@ export const keptOnDevice = (page: Page): Promise<string> =>
         const reading = db.transaction(store).objectStore(store).getAll()
         reading.onsuccess = () => resolve(reading.result)
       })
-    const text = JSON.stringify([await all('drafts'), await all('taps')])
+    // Bytes as letters, so that a word that was not locked would be seen.
+    const text = JSON.stringify([await all('drafts'), await all('taps')], (_key, value: unknown) =>
+      value instanceof ArrayBuffer ? new TextDecoder('latin1').decode(value) : value,
+    )
     db.close()
     return text
   })

@@ -1,12 +1,15 @@
+import type { ConcernId } from '#core/catalogue/kinds'
 import type { PlanStep } from '#core/catalogue/techniques/step'
 import { randomUUID } from 'node:crypto'
 import { toPlanInput } from '#core/visit/planInput'
 import type { VisitBundle } from '#core/visit/bundle'
+import { planHash } from '#core/record/planHash'
 import { propose } from '#core/planning/answer/propose'
 import { allNo, readAll, RESILIENT } from '#core/testing/fixtures'
+import type { Readings } from '#core/skin/readings'
 import type { EventBody, TreatmentEvent } from '#core/treatment/events'
 import { demoId } from '#db/demo/ids'
-import type { Caller } from './http'
+import type { Caller, Reply } from './http'
 
 export const STAFF = {
   owner: demoId('ilse'),
@@ -14,10 +17,19 @@ export const STAFF = {
   trainee: demoId('amara'),
 } as const
 export const ROOM = demoId('room-lake')
-/** A day of its own for each booking, so that nothing stands in the way. */
-let nextDay = 40
-export const freeDay = () =>
-  new Date(Date.now() + ++nextDay * 86_400_000).toISOString().slice(0, 10)
+/**
+ * A moment that is likely free: each booking of a file on a later day than the one before, at an
+ * hour that other files have hardly taken.
+ */
+let lastDay = 40
+function someMoment(): string {
+  const day = new Date(Date.now() + ++lastDay * 86_400_000).toISOString().slice(0, 10)
+  const minute = 5 * 60 + 75 * Math.floor(Math.random() * 12)
+  const clock = [Math.floor(minute / 60), minute % 60].map((part) => String(part).padStart(2, '0'))
+  return `${day}T${clock.join(':')}:00Z`
+}
+/** So often another moment is taken where somebody has been faster. */
+const TRIES = 40
 
 export async function bundleOf(call: Caller, id: string): Promise<VisitBundle> {
   return (await call(`/api/visits/${id}`)).body as VisitBundle
@@ -58,19 +70,22 @@ export async function book(
   minutes = 60,
 ): Promise<string> {
   const id = randomUUID()
-  const reply = await call('/api/visits', {
-    method: 'POST',
-    body: {
-      id,
-      clientId: clientId(client),
-      staffId: STAFF[who],
-      roomId: ROOM,
-      startsAt: `${freeDay()}T10:00:00Z`,
-      minutes,
-    },
-  })
-  if (reply.status !== 200) throw new Error(reply.text)
-  return id
+  const rest = { id, clientId: clientId(client), staffId: STAFF[who], roomId: ROOM, minutes }
+  let said = ''
+  for (let tries = 0; tries < TRIES; tries++) {
+    const body = { ...rest, startsAt: someMoment() }
+    const reply = await call('/api/visits', { method: 'POST', body })
+    if (reply.status === 200) return id
+    said = reply.text
+    if (reply.status !== 409) break
+  }
+  throw new Error(said)
+}
+
+/** What a visit is for, and how the skin reads, where a test needs other than the usual. */
+export interface Wants {
+  aims?: readonly ConcernId[]
+  zones?: Readings
 }
 
 /** Asked, consented, read and planned: ready to start. */
@@ -78,12 +93,14 @@ export async function prepared(
   call: Caller,
   who: keyof typeof STAFF,
   client = 'other-20',
+  { aims, zones = readAll(RESILIENT) }: Wants = {},
 ): Promise<string> {
   const id = await book(call, who, client)
   const must = async (path: string, method: string, body: unknown) => {
     const reply = await call(`/api/visits/${id}${path}`, { method, body })
     if (reply.status !== 200) throw new Error(`${path}: ${reply.text}`)
   }
+  if (aims) await must('', 'PATCH', { version: (await bundleOf(call, id)).visit.version, aims })
   await must('/answers', 'PUT', { id: randomUUID(), answers: allNo(), medicines: '' })
   await must('/consent', 'POST', {
     id: randomUUID(),
@@ -93,11 +110,24 @@ export async function prepared(
     guardian: false,
     kinds: ['care', 'exfoliation', 'machine', 'current'],
   })
-  await must('/readings', 'POST', { id: randomUUID(), phase: 'madeUp', zones: readAll(RESILIENT) })
+  await must('/readings', 'POST', { id: randomUUID(), phase: 'madeUp', zones })
   const plan = propose(toPlanInput(await bundleOf(call, id)))
   if (plan.failed) throw new Error(plan.failed.text)
   await must('/plan', 'PUT', { steps: plan.steps })
   return id
+}
+
+/** What a save of the draft says it has seen. */
+export async function seenOf(call: Caller, id: string): Promise<string | null> {
+  const draft = (await bundleOf(call, id)).plans.find((plan) => plan.version === 0)
+  return draft ? planHash(draft.steps) : null
+}
+
+/** Signed by a colleague, as the plan stands now. */
+export async function countersigned(call: Caller, id: string, version = 0): Promise<Reply> {
+  const plan = (await bundleOf(call, id)).plans.find((one) => one.version === version)
+  const body = { version, hash: planHash(plan?.steps ?? []) }
+  return call(`/api/visits/${id}/countersign`, { method: 'POST', body })
 }
 
 /** Under way. A trainee's plan is countersigned by the caller, who is a senior then. */
@@ -105,9 +135,10 @@ export async function treating(
   call: Caller,
   who: keyof typeof STAFF,
   client = 'other-20',
+  wants: Wants = {},
 ): Promise<string> {
-  const id = await prepared(call, who, client)
-  if (who === 'trainee') await call(`/api/visits/${id}/countersign`, { method: 'POST' })
+  const id = await prepared(call, who, client, wants)
+  if (who === 'trainee') await countersigned(call, id)
   const reply = await call(`/api/visits/${id}/start`, { method: 'POST' })
   if (reply.status !== 200) throw new Error(reply.text)
   return id

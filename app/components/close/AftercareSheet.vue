@@ -33,6 +33,7 @@ const untilWords = (until: string) => {
       Burning, swelling, blisters, or redness that grows: cool water, nothing on it, call
       {{ bundle.practice.phone }}. Trouble breathing: {{ bundle.practice.emergency }}.
     </p>
+    <p v-if="bundle.practice.cardText">{{ bundle.practice.cardText }}</p>
   </article>
 </template>
 

@@ -5,7 +5,7 @@ import { fold } from '#core/treatment/fold'
 import { foldContext } from '#core/visit/planInput'
 import { stepsDone } from '#core/visit/record'
 import type { VisitBundle } from '#core/visit/bundle'
-import { dayAndClock, dayWords } from '~/composables/dates'
+import { dayAndClock, isoDayWords } from '~/composables/dates'
 import { useVisit } from '~/stores/visit'
 
 /** When the client should come again, by the strictest rest; set here, and as a calendar file. */
@@ -21,7 +21,7 @@ const suggestion = computed(() => {
 })
 const suggested = computed(() => {
   if (!suggestion.value) return ''
-  const day = dayWords(Date.parse(`${suggestion.value.day}T12:00:00Z`), zone.value)
+  const day = isoDayWords(suggestion.value.day)
   return `Suggested ${day}: ${suggestion.value.reason}.`
 })
 const booked = computed(() => {

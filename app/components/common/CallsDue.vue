@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { CallDue } from '#contracts/day'
 import { useAttempt } from '~/composables/attempt'
-import { dayWords } from '~/composables/dates'
+import { isoDayWords } from '~/composables/dates'
 import { useApi } from '~/composables/useApi'
 
 /** Calls that are due: each stands until it was made. */
@@ -14,7 +14,6 @@ const made = (visitId: string) =>
     await api(`/api/visits/${visitId}/follow-up`, { method: 'POST' })
     emit('made')
   })
-const dayOf = (day: string) => dayWords(Date.parse(`${day}T12:00:00Z`), 'UTC')
 </script>
 
 <template>
@@ -26,7 +25,7 @@ const dayOf = (day: string) => dayWords(Date.parse(`${day}T12:00:00Z`), 'UTC')
           <b
             >Call <NuxtLink :to="`/people/${call.clientId}`">{{ call.client }}</NuxtLink></b
           >
-          {{ ' ' }}<span class="soft">due {{ dayOf(call.dueOn) }} · {{ call.reason }}</span>
+          {{ ' ' }}<span class="soft">due {{ isoDayWords(call.dueOn) }} · {{ call.reason }}</span>
         </span>
         <VBtn variant="outlined" :loading="busy" @click="made(call.visitId)">Called</VBtn>
       </li>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Earliest } from '#core/screening/earliest'
-import { dayWords } from '~/composables/dates'
+import { isoDayWords } from '~/composables/dates'
 
 /** What waits, and from which day it may be done again: one line for each day and cause. */
 const props = defineProps<{ waits: readonly Earliest[] }>()
@@ -17,7 +17,7 @@ const lines = computed(() => {
           {
             key,
             what: list.map((wait) => wait.name).join(', '),
-            day: dayWords(Date.parse(`${first.day}T12:00:00Z`), 'UTC'),
+            day: isoDayWords(first.day),
             because: first.where ? `${first.because}; ${first.where}` : first.because,
           },
         ]

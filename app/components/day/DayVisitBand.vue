@@ -1,107 +1,213 @@
 <script setup lang="ts">
 import type { DayVisit } from '#contracts/day'
+import { CONCERN_NAMES, DEVICE_SHORT, type DeviceKind } from '#core/catalogue/kinds'
+import type { StripKind } from '#core/timing/dayStrip'
 import { openStop, STOP_NAMES } from '#core/visit/stops'
 import { clock } from '~/composables/dates'
+import { STRIP_COLOURS } from '~/theme/colours'
 
-/** One visit in its room's column: who, when, with whom, and how far it is. */
-const props = defineProps<{ visit: DayVisit; zone: string; clash: boolean }>()
+/** A visit as a folded band: its plan on the left edge, who and what for, how full the bowls get. */
+const props = defineProps<{
+  visit: DayVisit
+  zone: string
+  clash: boolean
+  /** Devices of it that are wanted twice at once. */
+  twice: readonly DeviceKind[]
+}>()
 const emit = defineEmits<{ move: [] }>()
-const SHOWN = ['ask', 'read', 'plan', 'treat', 'close'] as const
-const to = computed(() => {
-  const { id, status, stops } = props.visit
-  return `/visits/${id}/${openStop(status, stops)}`
+const stop = computed(() => openStop(props.visit.status, props.visit.stops))
+const to = computed(() => `/visits/${props.visit.id}/${stop.value}`)
+const when = computed(() => {
+  const { startsAt, staff, minutes, lateMinutes } = props.visit
+  const late = lateMinutes > 0 ? `, ${lateMinutes} late` : ''
+  return `${clock(startsAt, props.zone)} · ${minutes} min${late} · ${staff.split(' ')[0]}`
 })
-const head = computed(() => `${clock(props.visit.startsAt, props.zone)} ${props.visit.client}`)
-const tail = computed(() => ` · ${props.visit.staff.split(' ')[0]} · ${props.visit.minutes} min`)
-const word = (ready: boolean) => (ready ? ' ready' : ' open')
+/** Why it stands although something is in the way goes before what it is for. */
+const forWhat = computed(
+  () => props.visit.allowedBecause ?? props.visit.aims.map((aim) => CONCERN_NAMES[aim]).join(', '),
+)
+const next = computed(() =>
+  props.visit.status === 'sealed' ? 'sealed' : `next: ${STOP_NAMES[stop.value].toLowerCase()}`,
+)
+const PART_WORDS: Record<StripKind, string> = {
+  hands: 'hands',
+  works: 'takes off',
+  device: 'device',
+  rests: 'rests',
+}
+const parts = computed(() =>
+  props.visit.strip.map(({ kind, minutes }, at) => ({
+    at,
+    title: `${PART_WORDS[kind]}, ${minutes} min`,
+    style: { flexGrow: minutes, background: STRIP_COLOURS[kind] },
+  })),
+)
+const pegs = computed(() =>
+  [...new Set(props.visit.devices.map(({ kind }) => kind))].map((kind) => ({
+    kind,
+    name: DEVICE_SHORT[kind],
+    twice: props.twice.includes(kind),
+  })),
+)
+const held = computed(() => props.visit.status === 'booked')
+function take(event: DragEvent) {
+  event.dataTransfer?.setData('text/plain', props.visit.id)
+  if (event.dataTransfer) event.dataTransfer.effectAllowed = 'move'
+}
 </script>
 
 <template>
-  <article class="visit" :class="[visit.status, { clash }]">
-    <NuxtLink :to="to" class="open"
-      ><b>{{ head }}</b
-      ><span class="soft">{{ tail }}</span></NuxtLink
-    >
-    <ol class="stops" aria-label="Stops">
-      <li v-for="stop in SHOWN" :key="stop" :class="{ done: visit.stops[stop] }">
-        <i aria-hidden="true" />{{ STOP_NAMES[stop]
-        }}<span class="sr">{{ word(visit.stops[stop]) }}</span>
+  <article class="visit" :class="[visit.status, { clash }]" :draggable="held" @dragstart="take">
+    <div v-if="parts.length" class="strip" role="img" aria-label="The plan, folded">
+      <i v-for="part in parts" :key="part.at" :style="part.style" :title="part.title" />
+    </div>
+    <div class="words">
+      <div class="line">
+        <NuxtLink :to="to" class="open"
+          ><b
+            ><bdi>{{ visit.client }}</bdi></b
+          ></NuxtLink
+        >
+        <span class="next">{{ next }}</span>
+        <VBtn
+          v-if="held"
+          class="shiftbtn"
+          size="small"
+          height="26"
+          variant="text"
+          @click="emit('move')"
+          >Move</VBtn
+        >
+      </div>
+      <div class="line">
+        <span class="when">{{ when }}</span>
+        <MiniBasins v-if="visit.basins" :basins="visit.basins" />
+      </div>
+      <div class="line">
+        <em>{{ forWhat }}</em>
+      </div>
+    </div>
+    <ul v-if="pegs.length" class="pegs" aria-label="Devices">
+      <li v-for="peg in pegs" :key="peg.kind" :class="{ twice: peg.twice }">
+        {{ peg.name }}<span v-if="peg.twice" class="sr"> wanted twice</span>
       </li>
-    </ol>
-    <VBtn
-      v-if="visit.status === 'booked'"
-      class="shiftbtn"
-      size="small"
-      height="30"
-      variant="text"
-      @click="emit('move')"
-      >Move</VBtn
-    >
+    </ul>
   </article>
 </template>
 
 <style scoped>
 .visit {
   position: absolute;
-  right: 4px;
-  background: var(--basin-haze);
-  border-left: 5px solid var(--basin);
-  border-radius: 8px;
-  padding: 2px 10px;
-  overflow: hidden;
-  line-height: 1.25;
+  right: 10px;
+  background: var(--paper);
+  border: 1.5px solid var(--line);
+  display: flex;
+  gap: 8px;
+  padding: 3px 8px 3px 6px;
+  line-height: 1.2;
+  /* The fold of the cloth at the upper corners. */
+  clip-path: none;
+}
+.visit::before,
+.visit::after {
+  content: '';
+  position: absolute;
+  top: 0;
+  border: 5px solid transparent;
+  border-top-color: var(--linen-deep);
+}
+.visit::before {
+  left: 0;
+  border-left-color: var(--linen-deep);
+}
+.visit::after {
+  right: 0;
+  border-right-color: var(--linen-deep);
 }
 .visit.sealed {
   background: var(--linen-shade);
-  border-left-color: var(--oak-light);
 }
 .visit.treating {
-  background: var(--amber-haze);
-  border-left-color: var(--amber);
+  background: var(--amber-mist);
+  border-color: var(--amber);
 }
 .visit.clash {
-  border-left-color: var(--berry);
-  box-shadow: inset 0 0 0 1.5px var(--berry);
+  border-color: var(--berry);
+}
+.strip {
+  width: 12px;
+  flex: none;
+  display: flex;
+  flex-direction: column;
+}
+.words {
+  flex: 1;
+  min-width: 0;
+  overflow: hidden;
+}
+.line {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  min-height: 18px;
+  white-space: nowrap;
+}
+.open,
+.when,
+em {
+  flex: 1;
+  min-width: 0;
+  overflow: hidden;
+  text-overflow: ellipsis;
 }
 .open {
   color: var(--ink);
   text-decoration: none;
-  display: block;
 }
 .open:hover b {
   text-decoration: underline;
 }
-.stops {
-  display: flex;
-  gap: 10px;
-  list-style: none;
-  padding: 0;
-  margin: 1px 0 0;
+.when,
+.next {
   font-size: 0.8125rem;
-  line-height: 1.2;
-}
-.stops li {
-  display: flex;
-  gap: 4px;
-  align-items: center;
   color: var(--ink-soft);
 }
-.stops i {
-  width: 13px;
-  height: 9px;
-  border-radius: 50%;
-  border: 1.5px solid var(--oak-grain);
-}
-.stops .done {
-  color: var(--ink);
-}
-.stops .done i {
-  background: var(--oak-grain);
+em {
+  font-family: var(--serif);
+  font-size: 0.875rem;
+  color: var(--basin);
 }
 .shiftbtn {
-  position: absolute;
-  right: 2px;
-  top: 2px;
   min-width: 0;
+  margin: -4px -6px;
+}
+.pegs {
+  list-style: none;
+  padding: 0;
+  margin: 0;
+  position: absolute;
+  left: calc(100% + 2px);
+  top: 8px;
+  z-index: 1;
+}
+.pegs li {
+  background: var(--oak);
+  color: var(--chalk);
+  font-size: 0.75rem;
+  line-height: 1.3;
+  padding: 0 7px 0 10px;
+  margin-bottom: 2px;
+  white-space: nowrap;
+  border-radius: 2px 7px 7px 2px;
+  clip-path: polygon(8px 0, 100% 0, 100% 100%, 8px 100%, 0 50%);
+}
+.pegs .twice {
+  background: var(--berry);
+}
+@media (max-width: 1000px) {
+  .next,
+  .line svg {
+    display: none;
+  }
 }
 </style>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useAttempt } from '~/composables/attempt'
 import { offerFile } from '~/composables/files'
 import { sayProblem, useApi } from '~/composables/useApi'
 
@@ -8,6 +9,7 @@ const emit = defineEmits<{ said: [text: string]; changed: [] }>()
 const api = useApi()
 const path = (what: string) => `/api/people/${props.clientId}/${what}`
 const erasing = ref(false)
+const { busy, trouble, attempt: tryErase } = useAttempt()
 
 async function attempt(work: () => Promise<string>) {
   try {
@@ -41,13 +43,15 @@ async function bringIn(event: Event) {
   })
   field.value = ''
 }
-async function erase() {
-  erasing.value = false
-  await attempt(async () => {
-    await api(path('erase'), { method: 'POST' })
-    return 'Erased.'
+const ERASED =
+  'Everything of this client is wiped. Sealed records keep their proof, not their content. ' +
+  'While the law asks to keep them, nothing is wiped.'
+const erase = (password: string) =>
+  tryErase(async () => {
+    await api(path('erase'), { method: 'POST', body: { password } })
+    erasing.value = false
+    await navigateTo('/people')
   })
-}
 </script>
 
 <template>
@@ -59,19 +63,16 @@ async function erase() {
     <VBtn v-if="mayErase" variant="text" color="error" @click="erasing = true">Erase</VBtn>
   </div>
   <p class="soft small">Every look at this file leaves a line in the audit.</p>
-  <VDialog v-model="erasing" aria-label="Erase this client">
-    <VCard class="pa-5 stack">
-      <h2>Erase {{ name }}?</h2>
-      <p>
-        Everything of this client is wiped. Sealed records keep their proof, not their content.
-        While the law asks to keep them, nothing is wiped.
-      </p>
-      <div class="row">
-        <VBtn color="primary" @click="erasing = false">Keep</VBtn>
-        <VBtn variant="outlined" color="error" @click="erase">Erase for good</VBtn>
-      </div>
-    </VCard>
-  </VDialog>
+  <LazyPasswordDialog
+    v-if="erasing"
+    :title="`Erase ${name}?`"
+    :text="ERASED"
+    word="Erase for good"
+    :trouble="trouble"
+    :busy="busy"
+    @sure="erase"
+    @close="erasing = false"
+  />
 </template>
 
 <style scoped>

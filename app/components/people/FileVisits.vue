@@ -1,10 +1,30 @@
 <script setup lang="ts">
-import type { ClientFile, FileImport, FileVisit } from '#contracts/clientFile'
+import type { ClientFile, FileImport, FileVisit, FileVisits } from '#contracts/clientFile'
 import { stopOf } from '#core/visit/stops'
 import { dayAndClock, dayWords } from '~/composables/dates'
+import { useAttempt } from '~/composables/attempt'
+import { useApi } from '~/composables/useApi'
 
 /** Next and past visits, and those that came from elsewhere. */
 const props = defineProps<{ file: ClientFile }>()
+const api = useApi()
+const { trouble, attempt } = useAttempt()
+const shown = ref<FileVisits>(props.file.visits)
+watch(
+  () => props.file.visits,
+  (first) => {
+    shown.value = first
+  },
+)
+const turn = (page: number) =>
+  attempt(async () => {
+    shown.value = await api<FileVisits>(`/api/people/${props.file.client.id}/visits?page=${page}`)
+  })
+const stateOf = ({ status, fellAway, because }: FileVisit) => {
+  if (status !== 'cancelled') return status
+  const how = fellAway === 'noShow' ? 'did not come' : 'called off'
+  return because ? `${how}: ${because}` : how
+}
 const next = computed(() => {
   const { next: visit, timeZone } = props.file
   if (!visit) return ''
@@ -34,19 +54,30 @@ const seal = ({ ours, holds }: FileImport) => {
         </tr>
       </thead>
       <tbody>
-        <tr v-for="visit in file.visits" :key="visit.id">
+        <tr v-for="visit in shown.visits" :key="visit.id">
           <td class="figures">
-            <NuxtLink :to="to(visit)">{{ dayWords(visit.startsAt, file.timeZone) }}</NuxtLink>
+            <NuxtLink v-if="visit.status !== 'cancelled'" :to="to(visit)">{{
+              dayWords(visit.startsAt, file.timeZone)
+            }}</NuxtLink><template v-else>{{ dayWords(visit.startsAt, file.timeZone) }}</template>
           </td>
           <td>{{ visit.work ?? '–' }}</td>
           <td>{{ visit.staff.split(' ')[0] }}</td>
-          <td>{{ visit.status }}</td>
+          <td>{{ stateOf(visit) }}</td>
         </tr>
-        <tr v-if="file.visits.length === 0">
+        <tr v-if="shown.total === 0">
           <td colspan="4">No visit yet.</td>
         </tr>
       </tbody>
     </VTable>
+    <VPagination
+      v-if="shown.pages > 1"
+      :model-value="shown.page"
+      :length="shown.pages"
+      :total-visible="5"
+      aria-label="Pages of visits"
+      @update:model-value="turn"
+    />
+    <p v-if="trouble" role="alert" class="tag stop">{{ trouble }}</p>
     <template v-if="file.imports.length">
       <h2 class="mt-4">From elsewhere</h2>
       <ul class="plainlist">

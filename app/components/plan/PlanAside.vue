@@ -5,8 +5,9 @@ import type { PlanStep } from '#core/catalogue/techniques/step'
 import { TECHNIQUES, type TechniqueId } from '#core/catalogue/techniques/techniques'
 import { canPin, placeOf } from '#core/catalogue/techniques/traits'
 import { zonesOf } from '#core/face/regions'
-import { ZONES, type RegionId, type ZoneId } from '#core/face/zones'
+import { ZONES, type ZoneId } from '#core/face/zones'
 import type { LeftOut } from '#core/planning/answer/leftOut'
+import { basinOf, BOWLS } from '#core/planning/checks/basins'
 import { checkPlan } from '#core/planning/checks/check'
 import type { PlanInput } from '#core/planning/input'
 import { allBars } from '#core/planning/today/allowed'
@@ -29,12 +30,6 @@ const emit = defineEmits<{
   choose: [key: string | null]
   compare: []
 }>()
-const BOWLS: readonly [RegionId, string][] = [
-  ['forehead', 'Forehead'],
-  ['cheekL', 'Cheek L'],
-  ['cheekR', 'Cheek R'],
-  ['chin', 'Chin'],
-]
 const check = computed(() => checkPlan(props.input, props.steps))
 const place = computed(() => props.steps.findIndex((one) => one.key === props.chosen))
 const step = computed(() => props.steps[place.value])
@@ -53,15 +48,12 @@ const ofStep = computed(() =>
 )
 
 /** What the steps down to the chosen one have poured in; with none chosen, the whole plan. */
-const poured = computed(() => {
-  const { states } = check.value.trace
-  return place.value < 0 ? states : states.slice(0, place.value + 1)
-})
-const bowl = (region: RegionId) => ({
-  before: props.input.residual[region],
-  today: poured.value.reduce((sum, state) => sum + state.loads[region], 0),
-  tolerance: check.value.tolerances[region].hundredths,
-})
+const bowls = computed(() =>
+  BOWLS.map(({ region, name }) => {
+    const steps = place.value < 0 ? undefined : place.value + 1
+    return { region, name, ...basinOf(props.input, check.value, region, steps) }
+  }),
+)
 const fill = computed(() => {
   const zones: Partial<Record<ZoneId, string>> = {}
   for (const zone of (step.value?.regions ?? []).flatMap(zonesOf))
@@ -144,7 +136,7 @@ const passOn = (edits: Edit[]) => emit('edit', edits)
     </template>
     <p v-if="step" class="soft fine">In the basins after this step</p>
     <div class="row bowls">
-      <BasinBowl v-for="[region, name] in BOWLS" :key="region" :name="name" v-bind="bowl(region)" />
+      <BasinBowl v-for="{ region, ...bowl } in bowls" :key="region" v-bind="bowl" />
     </div>
     <LeftOutList
       v-if="may"

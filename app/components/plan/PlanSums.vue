@@ -4,10 +4,14 @@ import type { Check } from '#core/planning/checks/check'
 import type { PlanInput } from '#core/planning/input'
 import { planCostCents } from '#core/planning/question/cost'
 import { cents } from '~/composables/money'
+import { useVisit } from '~/stores/visit'
 
 /** Minutes, product and findings of the whole plan. */
 const props = defineProps<{ steps: readonly PlanStep[]; input: PlanInput; check: Check }>()
-const cost = computed(() => cents(planCostCents(props.input, props.steps)))
+const visit = useVisit()
+const cost = computed(() =>
+  cents(planCostCents(props.input, props.steps), visit.bundle?.practice.currency ?? 'EUR'),
+)
 const schedule = computed(() => props.check.trace.schedule)
 const stopped = computed(() => props.check.findings.some((one) => one.strength === 'stop'))
 const count = computed(() => props.check.findings.length)

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import type { PlanStep } from '#core/catalogue/techniques/step'
 import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
-import { amountFor, roundingWords } from '#core/dosing/amount'
+import { roundingWords } from '#core/dosing/amount'
+import { doseOf } from '#core/dosing/layers'
 import type { PlanInput } from '#core/planning/input'
 import { rankedBottles } from '#core/planning/today/bottles'
 import { confirmationsFor } from '#core/screening/confirm'
@@ -22,10 +23,10 @@ const bottles = computed(() => {
 })
 const firsts = computed(() => confirmationsFor(technique.value, props.input.verdict))
 const amount = computed(() => {
-  const { productId, regions } = props.step
+  const { productId } = props.step
   const item = props.input.shelf.find((one) => one.product.id === productId)
   if (!item) return ''
-  const own = amountFor(item.product, regions, props.input.faceSize)
+  const own = doseOf(props.step, item.product, props.input)
   const rounding = roundingWords(own)
   return `${own.words}, ${own.grams.toFixed(1)} g${rounding ? `; ${rounding}` : ''}`
 })

@@ -44,6 +44,7 @@ const before = computed(() => {
 
 <template>
   <p v-if="before" class="soft figures">{{ before }}</p>
+  <SecondLayer :step="step" :input="input" />
   <p v-if="dose" class="soft figures">{{ dose }}</p>
   <p v-if="range" class="soft figures">{{ range }}</p>
   <p class="done"><b>Done when</b> {{ technique.cue }}</p>

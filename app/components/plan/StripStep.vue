@@ -2,7 +2,7 @@
 import { mdiPin } from '@mdi/js'
 import type { PlanStep } from '#core/catalogue/techniques/step'
 import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
-import { amountFor } from '#core/dosing/amount'
+import { doseOf } from '#core/dosing/layers'
 import { nameRegions } from '#core/face/regions'
 import type { PlanFinding } from '#core/planning/checks/check'
 import type { Edit } from '#core/planning/steps/edit'
@@ -25,7 +25,7 @@ const amount = computed(() => {
   const { productId, regions } = props.step
   const item = props.input.shelf.find((one) => one.product.id === productId)
   if (!item || regions.length === 0) return ''
-  return amountFor(item.product, regions, props.input.faceSize).words
+  return doseOf(props.step, item.product, props.input).words
 })
 const passes = computed(() => {
   const count = props.step.passes

@@ -31,13 +31,14 @@ const words = computed(() => {
   const step = last.value
   if (!step) return 'looking at the seals'
   if (step.broken !== null) return `broken at seal ${step.broken}`
+  if (step.brokenAmendment !== null) return `broken at amendment ${step.brokenAmendment}`
   if (!step.done) return `${step.walked} of ${step.total} seals looked at, so far every one stands`
   if (step.total === 0) return 'no seal yet'
   return `${step.total} ${step.total === 1 ? 'seal stands' : 'seals, every one stands'}`
 })
 const tone = computed(() => {
   if (!last.value?.done) return ''
-  return last.value.broken === null ? 'good' : 'stop'
+  return (last.value.broken ?? last.value.brokenAmendment) ? 'stop' : 'good'
 })
 </script>
 
@@ -45,16 +46,9 @@ const tone = computed(() => {
   <div>
     <p class="tag" :class="tone" aria-live="polite">{{ words }}</p>
     <p v-if="trouble" role="alert" class="tag stop">{{ trouble }}</p>
-    <p v-if="last?.done" class="soft head figures">
-      {{ erased ? `${erased} ${erased === 1 ? 'part' : 'parts'} erased; ` : '' }}head
-      {{ last.head }}
+    <p v-if="last?.done && erased" class="soft">
+      {{ erased }} {{ erased === 1 ? 'part' : 'parts' }} erased.
     </p>
+    <SignedHead />
   </div>
 </template>
-
-<style scoped>
-.head {
-  word-break: break-all;
-  font-size: 0.8125rem;
-}
-</style>

@@ -9,6 +9,7 @@ interface Person {
   role: string
   licences: LicenceId[]
   licenceUntil: Partial<Record<LicenceId, string>>
+  licenceNotes: Partial<Record<LicenceId, string>>
   scope: ScopeLine[]
 }
 /** What the place allows and what each person holds: nobody can plan outside it. */
@@ -18,12 +19,14 @@ const api = useApi()
 const editing = ref<string | null>(null)
 const held = ref<LicenceId[]>([])
 const until = ref<Partial<Record<LicenceId, string>>>({})
+const notes = ref<Partial<Record<LicenceId, string>>>({})
 const trouble = ref('')
 const PLACE = 'place'
 function edit(person?: Person) {
   editing.value = person?.id ?? PLACE
   held.value = [...(person ? person.licences : props.allows)]
   until.value = { ...person?.licenceUntil }
+  notes.value = { ...person?.licenceNotes }
   trouble.value = ''
 }
 const tick = (licence: LicenceId) => {
@@ -31,19 +34,19 @@ const tick = (licence: LicenceId) => {
     ? held.value.filter((item) => item !== licence)
     : [...held.value, licence]
 }
+const ofHeld = (given: Partial<Record<LicenceId, string>>) =>
+  editing.value === PLACE
+    ? {}
+    : Object.fromEntries(held.value.flatMap((id) => (given[id] ? [[id, given[id]]] : [])))
 async function save() {
-  const kept = Object.fromEntries(
-    Object.entries(until.value).filter(
-      ([key, value]) => value && held.value.includes(key as LicenceId),
-    ),
-  )
   try {
     await api('/api/scope', {
       method: 'PUT',
       body: {
         staffId: editing.value === PLACE ? null : editing.value,
         licences: held.value,
-        until: editing.value === PLACE ? {} : kept,
+        until: ofHeld(until.value),
+        notes: ofHeld(notes.value),
       },
     })
     editing.value = null
@@ -96,7 +99,10 @@ const editingWhat = computed(() =>
               ><span v-else-if="scope.text.includes('renew')" class="tag watch ml-2">{{
                 scope.text
               }}</span
-              ><span v-else-if="scope.until" class="soft"> {{ scope.text }}</span>
+              ><span v-else-if="scope.until" class="soft"> {{ scope.text }}</span
+              ><span v-if="person.licenceNotes[scope.licence]" class="soft">
+                · {{ person.licenceNotes[scope.licence] }}</span
+              >
             </div>
           </td>
           <td>
@@ -126,6 +132,14 @@ const editingWhat = computed(() =>
           density="compact"
           hide-details
           class="until"
+        /><VTextField
+          v-if="editing !== PLACE && held.includes(licence)"
+          v-model="notes[licence]"
+          label="proof is kept"
+          :aria-label="`${LICENCE_NAMES[licence]}, where the proof is kept`"
+          maxlength="200"
+          density="compact"
+          hide-details
         />
       </div>
       <p v-if="trouble" role="alert" class="tag stop">{{ trouble }}</p>

@@ -12,14 +12,25 @@ const emit = defineEmits<{ hold: []; react: []; done: [] }>()
     <VBtn class="edge react" :ripple="false" height="100%" rounded="0" @click="emit('react')">
       Reaction<kbd>R</kbd>
     </VBtn>
-    <VBtn class="edge done" :ripple="false" height="100%" rounded="0" @click="emit('done')">
+    <VBtn
+      class="edge done"
+      data-next
+      :ripple="false"
+      height="100%"
+      rounded="0"
+      @click="emit('done')"
+    >
       {{ doneWord }}<kbd>Space</kbd>
     </VBtn>
   </div>
 </template>
 
 <style scoped>
+/* In sight and in reach whatever stands above it, also on a screen at twice the size. */
 .bar {
+  position: sticky;
+  bottom: 0;
+  z-index: 1;
   grid-column: 1 / -1;
   display: grid;
   grid-template-columns: 230px 290px 1fr;
@@ -50,6 +61,12 @@ kbd {
   font-family: inherit;
   font-size: 0.875rem;
   opacity: 0.9;
+}
+@media (max-height: 620px) {
+  .bar {
+    height: 84px;
+    align-self: end;
+  }
 }
 @media (max-width: 1000px) {
   .bar {

@@ -2,7 +2,7 @@
 import { toMilliseconds } from '#core/units'
 import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
 import type { PlanStep } from '#core/catalogue/techniques/step'
-import { amountFor } from '#core/dosing/amount'
+import { doseOf, layerWords } from '#core/dosing/layers'
 import { placeOf } from '#core/catalogue/techniques/traits'
 import { lastTimeWords } from '#core/visit/lastTime'
 import { comfortAt, dialOf, productUsed } from '#core/treatment/atHand'
@@ -26,8 +26,9 @@ const product = computed(() => {
   const used = productUsed(room.state, props.step)
   const item = visit.bundle?.shelf.find((one) => one.product.id === used)
   if (!item) return ''
-  const { words } = amountFor(item.product, props.step.regions, room.input.faceSize)
-  return ` · ${item.product.name}, ${words}`
+  const { words } = doseOf(props.step, item.product, room.input)
+  const again = layerWords(props.step, item.product, room.input)
+  return ` · ${item.product.name}, ${words}${again && `, ${again}`}`
 })
 const dial = computed(() =>
   room.state && room.input ? dialOf(room.state, props.step, room.input) : undefined,
@@ -43,6 +44,7 @@ const comfort = computed(() =>
   comfortAt(visit.bundle?.client.preferences ?? {}, technique.value.stage),
 )
 /** How the client lies, and what else holds for the whole visit. */
+const said = computed(() => props.warn || room.trouble || room.refused)
 const always = computed(() => room.input?.verdict.throughout.map(({ say }) => say) ?? [])
 const turnTo = (setting: number) =>
   room.tap({ kind: 'settingChanged', key: props.step.key, setting })
@@ -69,7 +71,7 @@ const turnTo = (setting: number) =>
   <p class="cue">Done when: {{ technique.cue }}</p>
   <p v-if="comfort" class="dim">{{ comfort }}</p>
   <p v-if="technique.say" class="say">Say: “{{ technique.say }}”</p>
-  <p v-if="warn || room.trouble" role="alert" class="warn">{{ warn || room.trouble }}</p>
+  <p v-if="said" role="alert" class="warn">{{ said }}</p>
 </template>
 
 <style scoped>

@@ -1,9 +1,8 @@
 <script setup lang="ts">
 import { STOP_STEP_WORDS } from '#core/catalogue/rules/stopRules'
 import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
-import type { PlanStep } from '#core/catalogue/techniques/step'
 import { nameRegions } from '#core/face/regions'
-import { stopRegions } from '#core/treatment/atHand'
+import { stopRegions, suspectBottles } from '#core/treatment/atHand'
 import { onSkin } from '#core/treatment/clocks'
 import { useRoom } from '~/stores/room'
 import { useVisit } from '~/stores/visit'
@@ -12,23 +11,24 @@ import { useVisit } from '~/stores/visit'
 const props = defineProps<{ reason: string; kept: boolean }>()
 const room = useRoom()
 const visit = useVisit()
+const lying = computed(() => (room.state && room.context ? onSkin(room.state, room.context) : []))
 const suspects = computed(() =>
-  room.state && room.context ? onSkin(room.state, room.context) : [],
+  room.state && room.context ? suspectBottles(room.state, room.context) : [],
 )
 const where = computed(() => (room.state ? stopRegions(room.state) : []))
 const whereWords = computed(() => (where.value.length ? nameRegions(where.value) : 'not marked'))
 const onSkinWords = computed(
   () =>
-    suspects.value.map((step) => TECHNIQUES[step.technique].name.toLowerCase()).join(', ') ||
+    lying.value.map((step) => TECHNIQUES[step.technique].name.toLowerCase()).join(', ') ||
     'nothing',
 )
 const what = ref(props.reason)
-const suspected = ref<string | null>(suspects.value[0]?.productId ?? null)
-const nameOf = (step: PlanStep) =>
-  visit.bundle?.shelf.find((item) => item.product.id === step.productId)?.product.name ?? ''
+const suspected = ref<string | null>(suspects.value[0] ?? null)
+const nameOf = (id: string) =>
+  visit.bundle?.shelf.find(({ product }) => product.id === id)?.product.name ?? ''
 const products = computed(() => [
   { value: null, title: 'none' },
-  ...suspects.value.map((step) => ({ value: step.productId ?? null, title: nameOf(step) })),
+  ...suspects.value.map((id) => ({ value: id, title: nameOf(id) })),
 ])
 
 async function keep() {

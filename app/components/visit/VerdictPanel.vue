@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { DRANK_RULE } from '#core/catalogue/products/watering'
 import { CONTRAINDICATIONS } from '#core/catalogue/consultation/contraindications'
 import { FINDINGS } from '#core/catalogue/consultation/findings'
 import { percentWords } from '#core/load/tolerance'
@@ -52,6 +53,7 @@ const shelved = computed(() =>
   }),
 )
 const nameOf = (rule: string) => {
+  if (rule === DRANK_RULE) return 'second layer'
   const row = CONTRAINDICATIONS.find((contraindication) => contraindication.id === rule)
   return row ? FINDINGS[row.finding].short : rule
 }

@@ -1,7 +1,8 @@
 import type { Ref } from 'vue'
 import type { PlanStep } from '#core/catalogue/techniques/step'
+import { planHash } from '#core/record/planHash'
 import { dropDraft, readDraft, writeDraft } from '~/composables/keep'
-import { sayProblem } from '~/composables/useApi'
+import { isOvertaken, sayProblem } from '~/composables/useApi'
 import { useVisit } from '~/stores/visit'
 
 const SETTLE_MS = 700
@@ -15,8 +16,13 @@ export interface ProtocolUsed {
 /**
  * Keeps a plan: on this device at once, in the house when the hand rests. What breaks a locked rule
  * is refused by the house too and stays here until mended.
+ * @param overtaken called with a colleague's plan that was saved meanwhile: theirs counts
  */
-export function useSaving(steps: Ref<PlanStep[]>, protocol: Ref<ProtocolUsed | null>) {
+export function useSaving(
+  steps: Ref<PlanStep[]>,
+  protocol: Ref<ProtocolUsed | null>,
+  overtaken: (theirs: PlanStep[]) => void,
+) {
   const visit = useVisit()
   const saved = ref<'kept' | 'waiting' | 'refused'>('kept')
   const trouble = ref('')
@@ -32,7 +38,7 @@ export function useSaving(steps: Ref<PlanStep[]>, protocol: Ref<ProtocolUsed | n
   }
   function later(): void {
     saved.value = 'waiting'
-    void writeDraft(key(), steps.value)
+    void writeDraft(key(), steps.value).catch(() => {})
     clearTimeout(timer)
     timer = setTimeout(() => void save(), SETTLE_MS)
   }
@@ -40,8 +46,9 @@ export function useSaving(steps: Ref<PlanStep[]>, protocol: Ref<ProtocolUsed | n
     clearTimeout(timer)
     if (!mayWrite()) return
     const sent = steps.value
+    const seen = visit.draft.length > 0 ? planHash(visit.draft) : null
     try {
-      await visit.send('/plan', 'PUT', { steps: sent, protocol: protocol.value })
+      await visit.send('/plan', 'PUT', { steps: sent, seen, protocol: protocol.value })
       trouble.value = ''
       if (sent === steps.value) {
         saved.value = 'kept'
@@ -51,11 +58,22 @@ export function useSaving(steps: Ref<PlanStep[]>, protocol: Ref<ProtocolUsed | n
     } catch (error) {
       saved.value = 'refused'
       trouble.value = sayProblem(error)
+      if (isOvertaken(error)) await takeTheirs()
     }
+  }
+  /** A colleague was quicker: their plan is shown, one's own is a step back. */
+  async function takeTheirs(): Promise<void> {
+    await visit.reload()
+    overtaken([...visit.draft])
+    clearTimeout(timer)
+    await dropDraft(key())
+    saved.value = 'kept'
+    trouble.value =
+      'A colleague has changed this plan meanwhile: theirs is shown. Undo brings yours back.'
   }
   function showDraft(sent: PlanStep[]): void {
     if (!visit.bundle) return
-    const draft = { version: 0, steps: sent, reason: '', countersignedBy: null }
+    const draft = { version: 0, steps: sent, reason: '', countersignedBy: null, unseen: false }
     visit.bundle.plans = [
       { ...draft, protocol: protocol.value },
       ...visit.bundle.plans.filter((plan) => plan.version !== 0),

@@ -9,6 +9,7 @@ import type { Readings } from '#core/skin/readings'
 import { AFTER_STOP } from '#core/treatment/atHand'
 import type { EventBody } from '#core/treatment/events'
 import type { RoomState } from '#core/treatment/fold'
+import type { VisitBundle } from '#core/visit/bundle'
 import { nearestTick } from '#core/units'
 import { plannedMinutes } from '#core/treatment/pace'
 import { toPlanInput } from '#core/visit/planInput'
@@ -20,13 +21,15 @@ import { useVisit } from '~/stores/visit'
 interface Room {
   state: ComputedRef<RoomState | null>
   steps: ComputedRef<PlanStep[]>
+  /** The visit with every tap, sent or not. */
+  bundle: ComputedRef<VisitBundle | null>
   input: ComputedRef<PlanInput | null | undefined>
   tap: (body: EventBody) => Promise<void>
   trouble: Ref<string>
 }
 
 /** New plans of what is left: what is done stands, and the difference is shown before it is taken. */
-export function useReplan({ state, steps, input, tap, trouble }: Room) {
+export function useReplan({ state, steps, bundle, input, tap, trouble }: Room) {
   const visit = useVisit()
   const offer = ref<{ steps: PlanStep[]; changes: StepChange[]; reason: string } | null>(null)
   const thinking = ref(false)
@@ -35,7 +38,7 @@ export function useReplan({ state, steps, input, tap, trouble }: Room) {
     visit.bundle && state.value ? stepsDone(visit.bundle, state.value) : []
 
   async function replan(reason: string, minutesLeft: number, readings?: Readings): Promise<void> {
-    if (!visit.bundle || !state.value) return
+    if (!bundle.value || !state.value) return
     thinking.value = true
     trouble.value = ''
     try {
@@ -43,7 +46,7 @@ export function useReplan({ state, steps, input, tap, trouble }: Room) {
       const slotMinutes = nearestTick(plannedMinutes(done) + minutesLeft)
       // A second look takes away; it does not chase what it finds elsewhere.
       const more = { slotMinutes, within: steps.value, ...(readings ? { readings } : {}) }
-      const asked = toPlanInput(visit.bundle, more)
+      const asked = toPlanInput(bundle.value, more)
       const resting = state.value.resting.filter((one) => one.endedAt === undefined)
       const plan = await proposeAside(
         { ...asked, residual: residualAsDone(asked, done, state.value) },
@@ -68,13 +71,20 @@ export function useReplan({ state, steps, input, tap, trouble }: Room) {
   }
 
   async function newVersion(next: PlanStep[], reason: string): Promise<boolean> {
-    const { bundle } = visit
-    if (!bundle || !state.value) return false
-    const version = Math.max(...bundle.plans.map((plan) => plan.version)) + 1
-    const plan = { version, steps: next, reason, countersignedBy: null, protocol: null }
+    const here = visit.bundle
+    if (!here || !state.value) return false
+    const version = Math.max(...here.plans.map((plan) => plan.version)) + 1
+    const plan = {
+      version,
+      steps: next,
+      reason,
+      countersignedBy: null,
+      unseen: false,
+      protocol: null,
+    }
     try {
       await visit.send('/versions', 'POST', { version, reason, steps: next })
-      bundle.plans = [...bundle.plans, plan]
+      here.plans = [...here.plans, plan]
       await tap({ kind: 'replanned', version, reason })
       offer.value = null
       return true
@@ -89,15 +99,15 @@ export function useReplan({ state, steps, input, tap, trouble }: Room) {
     input.value ? newVersion(planAfterStop(input.value, doneSteps()), AFTER_STOP) : false
 
   async function secondReading(zones: Readings): Promise<void> {
-    const { bundle } = visit
-    if (!bundle) return
+    const here = visit.bundle
+    if (!here) return
     try {
       await visit.send('/readings', 'POST', { id: crypto.randomUUID(), phase: 'bare', zones })
     } catch (error) {
       trouble.value = sayProblem(error)
       return
     }
-    bundle.readings = { ...bundle.readings, bare: zones }
+    here.readings = { ...here.readings, bare: zones }
     await tap({ kind: 'reading', zones })
   }
   return { offer, thinking, doneSteps, replan, take, newVersion, calmPlan, secondReading }

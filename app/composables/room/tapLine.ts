@@ -1,6 +1,6 @@
 import type { EventBody, TreatmentEvent } from '#core/treatment/events'
 import { useTapStream } from '~/composables/room/tapStream'
-import { dropTaps, keepTap, unsentTaps } from '~/composables/keep'
+import { dropTaps, keepTap, readDraft, unsentTaps, writeDraft } from '~/composables/keep'
 import { isProblem, sayProblem, useApi } from '~/composables/useApi'
 import { useVisit } from '~/stores/visit'
 
@@ -8,6 +8,8 @@ const BATCH = 100
 const RETRY_MS = 2000
 const TICK_MS = 250
 
+/** A tap that is wrong in itself: it will be refused however often it is sent. */
+const isBad = (error: unknown) => isProblem(error) && [400, 409, 422].includes(error.status)
 /** The server understood and refused: sending the same again will not help by itself. */
 const isRefusal = (error: unknown) =>
   isProblem(error) && error.status >= 400 && error.status < 500 && error.status !== 429
@@ -24,9 +26,13 @@ export function useTapLine(version: () => number) {
   const now = ref(Date.now())
   const line = ref<'sent' | 'sending' | 'waiting'>('sent')
   const trouble = ref('')
+  /** What became of a tap that the house would not take. */
+  const refused = ref('')
   let deviceId = ''
   let seq = 0
   let flushing = false
+  /** After a refusal each tap is sent by itself, so that one does not hold back the rest. */
+  let singly = false
   let ticking: ReturnType<typeof setInterval> | undefined
   let retry: ReturnType<typeof setTimeout> | undefined
   /** Now by the house's clock. */
@@ -76,17 +82,36 @@ export function useTapLine(version: () => number) {
     line.value = 'sending'
     clearTimeout(retry)
     try {
-      await send(id, unsent.value.slice(0, BATCH))
+      await send(id, unsent.value.slice(0, singly ? 1 : BATCH))
       trouble.value = ''
       line.value = unsent.value.length > 0 ? 'sending' : 'sent'
       flushing = false
       if (unsent.value.length > 0) void flush()
     } catch (error) {
       flushing = false
+      if (isBad(error)) {
+        if (singly) await setAside(id, sayProblem(error))
+        else singly = true
+        if (unsent.value.length > 0) void flush()
+        return
+      }
       line.value = 'waiting'
       if (isRefusal(error)) trouble.value = sayProblem(error)
       retry = setTimeout(() => void flush(), RETRY_MS)
     }
+  }
+
+  /** The first tap stays on this device, beside the line: it is not sent again by itself. */
+  async function setAside(id: string, why: string): Promise<void> {
+    const [bad, ...rest] = unsent.value
+    if (!bad) return
+    const key = `refused-taps-${id}`
+    await writeDraft(key, [...((await readDraft<TreatmentEvent[]>(key)) ?? []), bad])
+    unsent.value = rest
+    singly = false
+    refused.value = `One tap was refused and stays on this device. ${why}`
+    await dropTaps([bad.id])
+    line.value = rest.length > 0 ? 'sending' : 'sent'
   }
 
   async function send(id: string, batch: readonly TreatmentEvent[]): Promise<void> {
@@ -116,5 +141,5 @@ export function useTapLine(version: () => number) {
     // Close fetches it again where that fails.
     if (done.some((event) => event.body.kind === 'finished')) void visit.reload().catch(() => {})
   }
-  return { unsent, now, line, trouble, open, listen, close, tap, flush }
+  return { unsent, now, line, trouble, refused, open, listen, close, tap, flush }
 }

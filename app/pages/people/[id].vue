@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { DayPage } from '#contracts/day'
 import type { ClientFile } from '#contracts/clientFile'
 import { habitsAtHome } from '#core/load/home'
 import { dayWords } from '~/composables/dates'
@@ -28,6 +29,19 @@ const habits = computed(() => {
   const day = dayWords(file.value.toldAt, file.value.timeZone)
   return `${words[0]?.toUpperCase()}${words.slice(1)}, as told on ${day}, taken to go on.`
 })
+/** Booked from here: the day of today, its rooms, and this client. */
+const booking = ref<DayPage | null>(null)
+async function book() {
+  try {
+    booking.value = await api<DayPage>('/api/day')
+  } catch (failed) {
+    said.value = sayProblem(failed)
+  }
+}
+async function booked() {
+  booking.value = null
+  await refresh()
+}
 async function edited() {
   editing.value = false
   await refresh()
@@ -40,7 +54,9 @@ async function edited() {
     <template v-if="file">
       <header class="between">
         <div>
-          <h1>{{ file.client.name }}</h1>
+          <h1 class="name">
+            <bdi>{{ file.client.name }}</bdi>
+          </h1>
           <p class="soft">{{ about }}</p>
           <div class="row tags">
             <AlertTags v-if="file.answers" :answers="file.answers" :reactions="file.reactions">
@@ -54,6 +70,12 @@ async function edited() {
         </div>
         <div class="row">
           <VBtn variant="outlined" @click="editing = true">Edit</VBtn>
+          <VBtn
+            :variant="file.next ? 'outlined' : 'flat'"
+            :color="file.next ? undefined : 'primary'"
+            @click="book"
+            >Book a visit</VBtn
+          >
           <VBtn v-if="file.next" color="primary" :to="`/visits/${file.next.id}/ask`">
             Open the next visit
           </VBtn>
@@ -91,6 +113,16 @@ async function edited() {
           />
         </section>
       </div>
+      <LazyVisitBooking
+        v-if="booking"
+        :visit="null"
+        :client="file.client"
+        :day="booking.day"
+        :zone="booking.timeZone"
+        :rooms="booking.rooms"
+        @close="booking = null"
+        @saved="booked"
+      />
       <LazyClientForm
         v-if="editing"
         :client="file.client"
@@ -104,6 +136,9 @@ async function edited() {
 <style scoped>
 .file {
   padding: 20px 28px;
+}
+.name {
+  overflow-wrap: anywhere;
 }
 .tags {
   margin: 8px 0;

@@ -1,12 +1,14 @@
 <script setup lang="ts">
 import { mdiMagnify, mdiPlus } from '@mdi/js'
 import { refDebounced } from '@vueuse/core'
-import { dayWords } from '~/composables/dates'
+import { isoDayWords } from '~/composables/dates'
 import { peoplePage } from '~/composables/people'
 import { sayProblem, useApi } from '~/composables/useApi'
+import { useSession } from '~/stores/session'
 
 useHead({ title: 'People · Oak Basin' })
 const api = useApi()
+const session = useSession()
 const search = ref('')
 const sought = refDebounced(search, 200)
 const page = ref(1)
@@ -19,7 +21,6 @@ const { data: list, error } = await useAsyncData(
   { watch: [sought, page] },
 )
 const adding = ref(false)
-const words = (day: string) => dayWords(Date.parse(`${day}T12:00:00Z`), 'UTC')
 const counted = computed(() => {
   const total = list.value?.total ?? 0
   return `${total} ${total === 1 ? 'person' : 'people'}${sought.value ? ' found' : ''}`
@@ -33,7 +34,13 @@ const nobody = computed(() =>
   <div class="people">
     <header class="between">
       <h1>People</h1>
-      <VBtn color="primary" :prepend-icon="mdiPlus" @click="adding = true">Add a client</VBtn>
+      <div class="row">
+        <template v-if="session.me?.role === 'owner'">
+          <VBtn variant="outlined" to="/people/import">From a file</VBtn>
+          <ExportClients />
+        </template>
+        <VBtn color="primary" :prepend-icon="mdiPlus" @click="adding = true">Add a client</VBtn>
+      </div>
     </header>
     <div class="row search">
       <VTextField
@@ -61,12 +68,14 @@ const nobody = computed(() =>
           <tr v-for="person in list?.people" :key="person.id">
             <td>
               <NuxtLink :to="`/people/${person.id}`">
-                <b>{{ person.name }}</b>
+                <b
+                  ><bdi>{{ person.name }}</bdi></b
+                >
               </NuxtLink>
             </td>
             <td>{{ person.work }}</td>
-            <td class="figures">{{ person.last ? words(person.last) : 'none yet' }}</td>
-            <td class="figures">{{ person.next ? words(person.next) : '–' }}</td>
+            <td class="figures">{{ person.last ? isoDayWords(person.last) : 'none yet' }}</td>
+            <td class="figures">{{ person.next ? isoDayWords(person.next) : '–' }}</td>
           </tr>
           <tr v-if="list?.total === 0">
             <td colspan="4">{{ nobody }}</td>
@@ -105,5 +114,6 @@ const nobody = computed(() =>
 }
 a {
   color: var(--ink);
+  overflow-wrap: anywhere;
 }
 </style>

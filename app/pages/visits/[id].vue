@@ -174,6 +174,9 @@ const stops = computed(() =>
   .top .who {
     flex: 1 1 100%;
   }
+  .top > :last-child {
+    flex: 0 1 auto;
+  }
   .stops li + li::before {
     width: 12px;
     margin: 0 5px;

@@ -92,6 +92,18 @@ describe('a new plan in the middle of a visit', () => {
     expect(replanned).toBeGreaterThan(RUNS / 2)
     expect(resting).toBeGreaterThan(0)
   })
+  it('lets a second mask that is laid before the first is off come off its own way', () => {
+    const readings = readAll({ oil: 2, water: 1, congestion: 2, redness: 1, sensitivity: 0 })
+    const aims = ['shine', 'redness', 'breakouts', 'rest'] as const
+    const input = planInput({ readings, school: 'brightLamp', aims, slotMinutes: 69 })
+    const { steps } = propose(input)
+    const first = steps.findIndex((step) => step.technique === 'hydratingMask')
+    const done = steps.slice(0, first + 1)
+    const kept = untouchable(steps, done, [steps[first]?.key ?? ''])
+    const { resting } = trace(input, kept).schedule
+    expect(resting.length).toBeGreaterThan(1)
+    expect(resting.filter((own) => !own.removed)).toEqual([])
+  })
   it('puts a removal in where the plan has lost it', () => {
     const input = planInput({ aims: ['dehydration'], slotMinutes: 75 })
     const { steps } = propose({ ...input, wanted: ['hydratingMask'] })

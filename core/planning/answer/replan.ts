@@ -5,8 +5,8 @@ import { freshKey } from '../steps/edit'
 
 /**
  * What of a running plan a new one may not touch: what is done, and the steps still to come until
- * everything that rests on the skin has come off its own way. Nothing goes over what rests, and
- * nothing takes it off before its time.
+ * everything that rests on the skin, and whatever is laid before it is off, has come off its own
+ * way. Nothing goes over what rests, and nothing takes it off before its time.
  * @param plan the plan that runs
  * @param done steps of it that were done
  * @param resting keys of what lies on the skin now
@@ -20,7 +20,15 @@ export function untouchable(
   const coming = plan.filter((step) => !ended.has(step.key))
   const laid = done.filter((step) => resting.includes(step.key))
   const offAt = laid.map((step) => coming.findIndex((later) => lifts(later, step)))
-  const kept: PlanStep[] = [...done, ...coming.slice(0, Math.max(-1, ...offAt) + 1)]
+  let end = Math.max(-1, ...offAt) + 1
+  // What is laid on the way there comes off its own way too: a second mask is not left lying.
+  for (let at = 0; at < end; at++) {
+    const step = coming[at]
+    if (!step || TECHNIQUES[step.technique].dwell === undefined) continue
+    const off = coming.findIndex((later, place) => place > at && lifts(later, step))
+    end = Math.max(end, off + 1)
+  }
+  const kept: PlanStep[] = [...done, ...coming.slice(0, end)]
   laid.forEach((step, i) => {
     if (offAt[i] === -1) kept.push(removal(step, kept))
   })

@@ -1,5 +1,5 @@
 import type { PlanStep } from '../../catalogue/techniques/step'
-import { amountFor } from '../../dosing/amount'
+import { doseOf } from '../../dosing/layers'
 import type { RegionId } from '../../face/zones'
 import type { PlanInput, ShelfItem } from '../input'
 
@@ -12,7 +12,7 @@ type Costed = Pick<PlanStep, 'productId' | 'regions'>
 export class Costs {
   private readonly items: ReadonlyMap<string, ShelfItem>
   private readonly known = new Map<readonly RegionId[], Map<string, number>>()
-  constructor(private readonly input: Pick<PlanInput, 'shelf' | 'faceSize'>) {
+  constructor(private readonly input: Pick<PlanInput, 'shelf' | 'faceSize' | 'thirsty'>) {
     this.items = new Map(input.shelf.map((item) => [item.product.id, item]))
   }
 
@@ -31,7 +31,7 @@ export class Costs {
     let cents = own.get(productId)
     if (cents === undefined) {
       const item = this.items.get(productId)
-      cents = item ? amountFor(item.product, regions, this.input.faceSize).costCents : 0
+      cents = item ? doseOf({ regions }, item.product, this.input).costCents : 0
       own.set(productId, cents)
     }
     return cents
@@ -40,6 +40,6 @@ export class Costs {
 
 /** What the products of these steps cost, in cents of the house's currency. */
 export const planCostCents = (
-  input: Pick<PlanInput, 'shelf' | 'faceSize'>,
+  input: Pick<PlanInput, 'shelf' | 'faceSize' | 'thirsty'>,
   steps: readonly Costed[],
 ): number => new Costs(input).of(steps)

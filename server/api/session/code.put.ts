@@ -1,8 +1,10 @@
 import { setCode as schema } from '#contracts/people'
 import { route } from '../../http/route'
-import { setCode } from '../../services/session'
+import { writeAudit } from '../../services/access'
+import { setCode } from '../../services/signIn'
 
 export default route({ body: schema }, async ({ me, body }) => {
   await setCode(me, body.code, body.password)
+  await writeAudit(me, 'session.code', true, null)
   return { ok: true }
 })

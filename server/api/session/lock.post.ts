@@ -1,8 +1,10 @@
 import { nothing } from '#contracts/visit'
 import { route } from '../../http/route'
-import { lock } from '../../services/session'
+import { writeAudit } from '../../services/access'
+import { setLock } from '../../services/session'
 
-export default route({ body: nothing }, async ({ event }) => {
-  await lock(event)
+export default route({ who: 'bare', body: nothing }, async ({ event, me }) => {
+  await setLock(event, true)
+  await writeAudit(me, 'session.lock', true, null)
   return { locked: true }
 })

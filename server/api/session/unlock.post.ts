@@ -1,8 +1,8 @@
 import { unlock as schema } from '#contracts/people'
 import { route } from '../../http/route'
-import { unlock } from '../../services/session'
+import { unlock } from '../../services/signIn'
 
 export default route({ who: 'locked', body: schema }, async ({ event, me, body }) => {
-  await unlock(event, me, body.code)
+  await unlock(event, me, body)
   return { locked: false }
 })

@@ -2,6 +2,7 @@ import { planInput, readAll, RESILIENT, TODAY, allNo } from '#core/testing/fixtu
 import { CP, either, last, most, none, outFor, works, yes, type Case } from './expectations'
 import { REGION_IDS } from '#core/face/zones'
 import { steppedDown } from '#core/load/stepDown'
+import { STEP_DOWN_ROWS } from '#core/catalogue/skin/stepDown'
 import { screen } from '#core/screening/verdict'
 
 /** What was before and what is coming: earlier visits, rests, events. */
@@ -40,7 +41,10 @@ export const HISTORY_CASES: readonly Case[] = [
       school: 'brightLamp',
       aims: ['dullness', 'congestion'],
       readings: readAll({ ...RESILIENT, congestion: 3, texture: 3 }),
-      verdict: steppedDown(screen(allNo(), TODAY), [{ rule: 'took-badly', sentence: 'too much' }]),
+      verdict: steppedDown(
+        screen(allNo(), TODAY),
+        STEP_DOWN_ROWS.filter(({ rule }) => rule === 'took-badly'),
+      ),
     }),
     expect: [
       {
@@ -49,6 +53,10 @@ export const HISTORY_CASES: readonly Case[] = [
         holds: (plan) => plan.steps.every((step) => (step.passes ?? 1) <= 1),
       },
       most('steam', 5, 'took-badly'),
+      none(
+        ['tip', 'crystals', 'acidMask', 'needling', 'blade', 'salonPeel'],
+        'took-badly: the kind of work goes down a rung, not only its load',
+      ),
     ],
   },
   {

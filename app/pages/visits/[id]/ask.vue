@@ -18,7 +18,8 @@ const visit = useVisit()
 const bundle = computed(() => visit.bundle)
 const before = computed(() => bundle.value?.previousAnswers ?? null)
 const answers = ref<Answers>({ ...visit.bundle?.answers })
-const medicines = ref(visit.bundle?.client.medicines ?? '')
+let medicinesSeen = visit.bundle?.client.medicines ?? ''
+const medicines = ref(medicinesSeen)
 const saving = ref<'idle' | 'saving' | 'kept'>('idle')
 const { trouble, attempt } = useAttempt()
 const changed = ref(false)
@@ -97,10 +98,13 @@ async function save() {
       id: crypto.randomUUID(),
       answers: answers.value,
       medicines: medicines.value,
+      medicinesSeen,
     })
     await draft.drop()
     changed.value = false
     await visit.reload()
+    medicinesSeen = visit.bundle?.client.medicines ?? ''
+    medicines.value = medicinesSeen
   })
   saving.value = trouble.value ? 'idle' : 'kept'
 }

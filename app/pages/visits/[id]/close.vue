@@ -107,6 +107,7 @@ const followed = () =>
       </VBtn>
     </StopAction>
     <p v-if="trouble" role="alert" class="tag stop wide noprint">{{ trouble }}</p>
+    <UnseenPlans class="wide" />
     <p v-if="!parts" class="panel wide">
       The record writes itself from what is tapped in the room.
       {{ begun ? 'The treatment is still going on.' : 'The treatment has not begun.' }}

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { planHash } from '#core/record/planHash'
 import { mdiRedo, mdiUndo } from '@mdi/js'
 import { SCHOOLS, type SchoolId } from '#core/catalogue/schools/schools'
 import { TECHNIQUES, type TechniqueId } from '#core/catalogue/techniques/techniques'
@@ -69,7 +70,7 @@ async function onward() {
 }
 const countersign = () =>
   attempt(async () => {
-    await visit.send('/countersign', 'POST')
+    await visit.send('/countersign', 'POST', { hash: planHash(visit.draft) })
     await visit.reload()
   })
 function choose(key: string | null) {

@@ -2,6 +2,7 @@
 import { useWakeLock } from '@vueuse/core'
 import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
 import { standIns } from '#core/planning/today/bottles'
+import { absorbedOf } from '#core/treatment/absorption'
 import { isStopping, productUsed, restingNow, wantsReading } from '#core/treatment/atHand'
 import { confirmationsFor } from '#core/screening/confirm'
 import { unconfirmed } from '#core/treatment/confirm'
@@ -11,7 +12,7 @@ import { useRoom } from '~/stores/room'
 import { useVisit } from '~/stores/visit'
 
 definePageMeta({ layout: 'room' })
-type Panel = 'none' | 'reaction' | 'skip' | 'swap' | 'fit' | 'reading' | 'notes'
+type Panel = 'none' | 'absorbed' | 'reaction' | 'skip' | 'swap' | 'fit' | 'reading' | 'notes'
 const visit = useVisit()
 const room = useRoom()
 const wake = useWakeLock()
@@ -62,6 +63,8 @@ const doneWord = computed(() => {
   if (reads.value) return 'Read the bare skin'
   return last.value ? 'Done, finish' : 'Done, next step'
 })
+/** What the zones may be asked about now: it is off again, or worked in. */
+const watered = computed(() => room.state && absorbedOf(room.state, room.steps))
 const swaps = computed(() => {
   if (!step.value || !room.state || !room.input) return []
   const kind = TECHNIQUES[step.value.technique].product
@@ -107,6 +110,7 @@ useRoomKeys(
     r: () => toggle('reaction'),
     s: () => toggle('skip'),
     w: () => toggle('swap'),
+    d: () => toggle('absorbed'),
     f: () => toggle('fit'),
     n: () => toggle('notes'),
     t: () => {
@@ -143,6 +147,7 @@ useRoomKeys(
         <StepThen :left="left" :short="short" @fit="toggle('fit')" />
         <div class="row chips">
           <RoomButton hotkey="S" @click="toggle('skip')">Skip</RoomButton>
+          <RoomButton v-if="watered" hotkey="D" @click="toggle('absorbed')">Drank it?</RoomButton>
           <RoomButton v-if="swaps.length" hotkey="W" @click="toggle('swap')">
             Swap product
           </RoomButton>
@@ -171,6 +176,12 @@ useRoomKeys(
         @close="shut"
       />
       <BareReading v-if="panel === 'reading'" :from-head="fromHead" @close="shut" @done="done" />
+      <AbsorbedScreen
+        v-if="panel === 'absorbed' && watered"
+        :step="watered"
+        :from-head="fromHead"
+        @close="shut"
+      />
       <RoomSheets :sheet="panel" :step="step" :swaps="swaps" :left="left" @close="shut" />
       <NewPlanSheet v-if="room.offer || room.thinking" />
     </template>

@@ -1,9 +1,9 @@
-import { nothing } from '#contracts/visit'
+import { countersignPost } from '#contracts/visit'
 import { route } from '../../../http/route'
 import { visitFor } from '../../../services/access'
 import { countersign } from '../../../services/planning'
 
-export default route({ body: nothing }, async ({ me, id }) => {
-  await countersign(me, await visitFor(me, id, 'countersign'))
+export default route({ body: countersignPost }, async ({ me, id, body }) => {
+  await countersign(me, await visitFor(me, id, 'countersign'), body)
   return { ok: true }
 })

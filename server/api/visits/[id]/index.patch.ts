@@ -4,5 +4,5 @@ import { visitFor } from '../../../services/access'
 import { changeVisit } from '../../../services/booking'
 
 export default route({ body: visitPatch }, async ({ me, id, body }) =>
-  changeVisit(await visitFor(me, id, 'write'), body),
+  changeVisit(me, await visitFor(me, id, 'write'), body),
 )

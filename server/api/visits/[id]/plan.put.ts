@@ -4,6 +4,6 @@ import { visitFor } from '../../../services/access'
 import { saveDraft } from '../../../services/planning'
 
 export default route({ body: planPut }, async ({ me, id, body }) => {
-  await saveDraft(me, await visitFor(me, id, 'write'), body.steps, body.protocol)
+  await saveDraft(me, await visitFor(me, id, 'write'), body)
   return { ok: true }
 })

@@ -2,7 +2,7 @@ import { createEventStream } from 'h3'
 import { route } from '../../../http/route'
 import { visitFor } from '../../../services/access'
 import { watch } from '../../../services/live'
-import { stillStaff } from '../../../services/session'
+import { currentStaff } from '../../../services/session'
 
 const BEAT_MS = 20_000
 
@@ -15,7 +15,7 @@ export default route({}, async ({ event, me, id }) => {
   const stream = createEventStream(event)
   const speak = async (word: string) => {
     try {
-      await visitFor(await stillStaff(event), id, 'read')
+      await visitFor(await currentStaff(event), id, 'read')
       await stream.push({ event: word, data: id })
     } catch {
       await stream.close()

@@ -1,9 +1,11 @@
 <script setup lang="ts">
 import { watchDebounced } from '@vueuse/core'
 import { DateTime } from 'luxon'
+import type { Place } from '#contracts/hours'
 import type { PersonLine } from '#contracts/people'
 import { findPeople } from '~/composables/people'
-import { fieldProblem, sayProblem, useApi } from '~/composables/useApi'
+import { fieldProblem, isProblem, sayProblem, useApi } from '~/composables/useApi'
+import { useSession } from '~/stores/session'
 
 const props = defineProps<{
   visit: {
@@ -18,22 +20,28 @@ const props = defineProps<{
   day: string
   zone: string
   rooms: { id: string; name: string }[]
+  /** Where open weave was tapped. */
+  wished?: { roomId: string; time: string } | null
+  /** Whom it is for, where that is known already. */
+  client?: { id: string; name: string }
 }>()
 const emit = defineEmits<{ close: []; saved: [] }>()
 const api = useApi()
+const session = useSession()
 const staff = ref<{ id: string; name: string }[]>([])
-const people = ref<PersonLine[]>([])
+const people = ref<Pick<PersonLine, 'id' | 'name'>[]>([])
 const sought = ref('')
 const at = props.visit
   ? DateTime.fromMillis(props.visit.startsAt, { zone: props.zone })
   : DateTime.fromISO(props.day, { zone: props.zone }).set({ hour: 10 })
 const form = reactive({
-  clientId: '',
+  clientId: props.client?.id ?? '',
   staffId: props.visit?.staffId ?? '',
-  roomId: props.visit?.roomId ?? props.rooms[0]?.id ?? '',
+  roomId: props.visit?.roomId ?? props.wished?.roomId ?? props.rooms[0]?.id ?? '',
   day: at.toISODate() ?? props.day,
-  time: at.toFormat('HH:mm'),
+  time: props.wished?.time ?? at.toFormat('HH:mm'),
   minutes: String(props.visit?.minutes ?? 60),
+  because: '',
 })
 const id = crypto.randomUUID()
 const trouble = ref<unknown>(null)
@@ -43,7 +51,8 @@ onMounted(async () => {
     api<{ id: string; name: string }[]>('/api/staff'),
     findPeople(api, ''),
   ])
-  if (!form.staffId) form.staffId = staff.value[0]?.id ?? ''
+  // Whoever books is meant, unless another is named.
+  if (!form.staffId) form.staffId = session.me?.id ?? staff.value[0]?.id ?? ''
 })
 
 // The server finds people: the list may be longer than any page.
@@ -55,7 +64,31 @@ watchDebounced(
   { debounce: 200 },
 )
 
-async function save(cancel = false) {
+/** Something is in the way: an owner may say why it stands all the same. */
+const inTheWay = computed(
+  () =>
+    session.me?.role === 'owner' &&
+    isProblem(trouble.value) &&
+    fieldProblem(trouble.value, 'startsAt').length > 0 &&
+    trouble.value.status === 409,
+)
+const insists = ref(false)
+watch(inTheWay, (is) => {
+  insists.value ||= is
+})
+function choose(place: Place) {
+  const when = DateTime.fromMillis(place.startsAt, { zone: props.zone })
+  form.day = place.day
+  form.time = when.toFormat('HH:mm')
+  form.staffId = place.staffId
+  form.roomId = place.roomId
+}
+
+const title = computed(() => {
+  if (props.visit) return `Move ${props.visit.client}`
+  return props.client ? `A visit for ${props.client.name}` : 'Add a visit'
+})
+async function save() {
   busy.value = true
   trouble.value = null
   const startsAt =
@@ -67,14 +100,13 @@ async function save(cancel = false) {
     roomId: form.roomId,
     startsAt,
     minutes: Number(form.minutes),
+    ...(form.because.trim() ? { allowedBecause: form.because } : {}),
   }
   try {
     if (props.visit)
       await api(`/api/visits/${props.visit.id}`, {
         method: 'PATCH',
-        body: cancel
-          ? { version: props.visit.version, cancelled: true }
-          : { version: props.visit.version, ...common },
+        body: { version: props.visit.version, ...common },
       })
     else
       await api('/api/visits', { method: 'POST', body: { id, clientId: form.clientId, ...common } })
@@ -95,9 +127,9 @@ async function save(cancel = false) {
   >
     <VCard class="pa-5">
       <form class="stack" novalidate @submit.prevent="save()">
-        <h2>{{ visit ? `Move ${visit.client}` : 'Add a visit' }}</h2>
+        <h2>{{ title }}</h2>
         <VAutocomplete
-          v-if="!visit"
+          v-if="!visit && !client"
           v-model="form.clientId"
           v-model:search="sought"
           label="Client"
@@ -136,16 +168,28 @@ async function save(cancel = false) {
           item-value="id"
           :error-messages="fieldProblem(trouble, 'roomId')"
         />
+        <FreePlaces
+          :from="form.day"
+          :minutes="Number(form.minutes)"
+          :staff-id="form.staffId"
+          :visit-id="visit?.id"
+          :zone="zone"
+          @choose="choose"
+        />
         <p v-if="trouble" role="alert" class="tag stop">{{ sayProblem(trouble) }}</p>
+        <VTextField
+          v-if="insists"
+          v-model="form.because"
+          label="Why it stands all the same"
+          density="compact"
+        />
         <div class="row">
           <VBtn type="submit" color="primary" :loading="busy">{{
             visit ? 'Move the visit' : 'Add the visit'
-          }}</VBtn><VBtn variant="outlined" @click="emit('close')">Leave as it is</VBtn
-          ><VBtn v-if="visit" variant="text" color="error" @click="save(true)"
-            >Cancel this visit</VBtn
-          >
+          }}</VBtn><VBtn variant="outlined" @click="emit('close')">Leave as it is</VBtn>
         </div>
       </form>
+      <FellAway v-if="visit" :visit="visit" class="mt-4" @saved="emit('saved')" />
     </VCard>
   </VDialog>
 </template>

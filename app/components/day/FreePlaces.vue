@@ -1,0 +1,84 @@
+<script setup lang="ts">
+import { watchDebounced } from '@vueuse/core'
+import type { Place } from '#contracts/hours'
+import { isVisitLength } from '#core/timing/places'
+import { clock, isoDayWords } from '~/composables/dates'
+import { sayProblem, useApi } from '~/composables/useApi'
+
+/** Where a visit of this length fits: by the hours of house and person, the room and its cleaning. */
+const props = defineProps<{
+  from: string
+  minutes: number
+  staffId: string
+  /** The visit that is moved, if one is. */
+  visitId: string | undefined
+  zone: string
+}>()
+const emit = defineEmits<{ choose: [place: Place] }>()
+/** So many are shown; the day and the person narrow them. */
+const SHOWN = 12
+const HALF_HOUR_MS = 1_800_000
+const api = useApi()
+const places = ref<Place[]>([])
+const trouble = ref('')
+const asked = ref(false)
+const words = (place: Place) => `${clock(place.startsAt, props.zone)} ${place.room}`
+/** Where there are many, those on the half hours. */
+const offered = computed(() => {
+  const halves = places.value.filter(({ startsAt }) => startsAt % HALF_HOUR_MS === 0)
+  return (places.value.length > SHOWN && halves.length > 0 ? halves : places.value).slice(0, SHOWN)
+})
+/** One line a day; a moment free in two rooms stands twice. */
+const byDay = computed(() => {
+  const days = new Map<string, Place[]>()
+  for (const place of offered.value) days.set(place.day, [...(days.get(place.day) ?? []), place])
+  return [...days].map(([day, own]) => ({ day, words: isoDayWords(day), places: own }))
+})
+watchDebounced(
+  () => [props.from, props.minutes, props.staffId] as const,
+  async ([from, minutes, staffId]) => {
+    trouble.value = ''
+    if (!/^\d{4}-\d{2}-\d{2}$/.test(from) || !isVisitLength(minutes)) return
+    const query = new URLSearchParams({ from, minutes: String(minutes) })
+    if (staffId) query.set('staffId', staffId)
+    if (props.visitId) query.set('visitId', props.visitId)
+    try {
+      places.value = await api<Place[]>(`/api/places?${query}`)
+      asked.value = true
+    } catch (error) {
+      trouble.value = sayProblem(error)
+    }
+  },
+  { immediate: true, debounce: 250 },
+)
+</script>
+
+<template>
+  <section aria-label="Free places">
+    <p class="soft">Free places of {{ minutes }} min, cleaning included</p>
+    <div v-for="own in byDay" :key="own.day" class="row days">
+      <b>{{ own.words }}</b>
+      <VBtn
+        v-for="place in own.places"
+        :key="place.startsAt + place.roomId"
+        variant="outlined"
+        size="small"
+        @click="emit('choose', place)"
+        >{{ words(place) }}</VBtn
+      >
+    </div>
+    <p v-if="asked && !places.length" class="tag watch">None in the week from that day.</p>
+    <p v-if="trouble" role="alert" class="tag stop">{{ trouble }}</p>
+  </section>
+</template>
+
+<style scoped>
+.days {
+  gap: 6px;
+  margin-top: 4px;
+}
+.days b {
+  min-width: 92px;
+  font-size: 0.9375rem;
+}
+</style>

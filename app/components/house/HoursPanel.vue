@@ -1,0 +1,104 @@
+<script setup lang="ts">
+import type { HoursPage } from '#contracts/hours'
+import { hoursText, readHoursText } from '#core/timing/hoursText'
+import { useAttempt } from '~/composables/attempt'
+import { useApi } from '~/composables/useApi'
+
+/** When the house is open and when each person works, as it stands on a door; breaks by a comma. */
+const props = defineProps<{ people: readonly { id: string; name: string; active: boolean }[] }>()
+const WEEKDAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday']
+/** Monday to Friday. */
+const WORKING_MOST = 5
+const HOUSE = 'house'
+const api = useApi()
+const { busy, trouble, attempt } = useAttempt()
+const { data: hours, refresh } = await useAsyncData('hours', () => api<HoursPage>('/api/hours'))
+const whose = ref(HOUSE)
+const choices = computed(() => [
+  { value: HOUSE, title: 'The house' },
+  ...props.people.filter((own) => own.active).map(({ id, name }) => ({ value: id, title: name })),
+])
+const staffId = computed(() => (whose.value === HOUSE ? null : whose.value))
+const texts = ref<string[]>([])
+const kept = ref(false)
+const told = computed(() =>
+  (hours.value?.openings ?? []).filter((own) => own.staffId === staffId.value),
+)
+watch(
+  told,
+  (own) => {
+    texts.value = WEEKDAYS.map((_, at) =>
+      hoursText(
+        own
+          .filter(({ weekday }) => weekday === at + 1)
+          .map(({ fromMinute, toMinute }) => ({ from: fromMinute, to: toMinute })),
+      ),
+    )
+  },
+  { immediate: true },
+)
+const read = computed(() => texts.value.map(readHoursText))
+const wrong = computed(() => read.value.some((own) => own === undefined))
+const none = computed(() => texts.value.every((text) => text.trim() === ''))
+const means = computed(() => {
+  if (!none.value) return 'A day left empty is shut.'
+  return staffId.value === null
+    ? 'No hours told: open whenever somebody books.'
+    : 'No hours told: works whenever the house is open.'
+})
+const save = () =>
+  attempt(async () => {
+    const openings = read.value.flatMap((stretches, at) =>
+      (stretches ?? []).map(({ from, to }) => ({
+        weekday: at + 1,
+        fromMinute: from,
+        toMinute: to,
+      })),
+    )
+    await api('/api/openings', { method: 'PUT', body: { staffId: staffId.value, openings } })
+    await refresh()
+    kept.value = true
+  })
+/** Monday's hours for all of the working week. */
+const likeMonday = () => {
+  texts.value = texts.value.map((text, at) => (at < WORKING_MOST ? (texts.value[0] ?? '') : text))
+}
+</script>
+
+<template>
+  <section class="panel stack">
+    <h2>Hours</h2>
+    <VSelect v-model="whose" :items="choices" label="Whose" density="compact" hide-details />
+    <form class="stack" novalidate @submit.prevent="save">
+      <div class="week">
+        <VTextField
+          v-for="(day, at) in WEEKDAYS"
+          :key="day"
+          v-model="texts[at]"
+          :label="day"
+          :placeholder="at < WORKING_MOST ? '9–13, 14–18' : 'shut'"
+          density="compact"
+          :error-messages="read[at] ? [] : ['like 9–13, 14:30–18']"
+          @update:model-value="kept = false"
+        />
+      </div>
+      <p class="soft">{{ means }}</p>
+      <div class="row">
+        <VBtn type="submit" variant="outlined" :loading="busy" :disabled="wrong"
+          >Keep the hours</VBtn
+        >
+        <VBtn variant="text" :disabled="!texts[0]" @click="likeMonday">Monday’s for all five</VBtn>
+        <span v-if="kept" class="tag good" role="status">kept</span>
+      </div>
+      <p v-if="trouble" role="alert" class="tag stop">{{ trouble }}</p>
+    </form>
+  </section>
+</template>
+
+<style scoped>
+.week {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
+  gap: 4px 10px;
+}
+</style>

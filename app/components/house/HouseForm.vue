@@ -1,0 +1,123 @@
+<script setup lang="ts">
+import type { HouseFields } from '#contracts/house'
+import { SCHOOL_IDS, SCHOOLS } from '#core/catalogue/schools/schools'
+import { fieldProblem, sayProblem, useApi } from '~/composables/useApi'
+
+/** All that the house says of itself: on cards, in the calendar, in the record. */
+const props = defineProps<{ house: HouseFields }>()
+const emit = defineEmits<{ changed: [] }>()
+const api = useApi()
+const form = reactive({ ...props.house })
+const trouble = ref<unknown>(null)
+const busy = ref(false)
+const kept = ref(false)
+watch(
+  () => props.house,
+  (house) => Object.assign(form, house),
+)
+const schools = SCHOOL_IDS.map((id) => ({ value: id, title: SCHOOLS[id].name }))
+const zones = Intl.supportedValuesOf('timeZone')
+const currencies = Intl.supportedValuesOf('currency')
+
+async function save() {
+  busy.value = true
+  trouble.value = null
+  kept.value = false
+  try {
+    const body = {
+      ...form,
+      cleaningMinutes: Number(form.cleaningMinutes),
+      retentionYears: Number(form.retentionYears),
+      lockMinutes: Number(form.lockMinutes),
+    }
+    await api('/api/house', { method: 'PUT', body })
+    kept.value = true
+    emit('changed')
+  } catch (error) {
+    trouble.value = error
+  } finally {
+    busy.value = false
+  }
+}
+const err = (field: string) => fieldProblem(trouble.value, field)
+</script>
+
+<template>
+  <section class="panel">
+    <form class="stack" novalidate @submit.prevent="save">
+      <h2>The house</h2>
+      <VTextField v-model="form.name" label="Name" :error-messages="err('name')" />
+      <VTextField v-model="form.address" label="Address" :error-messages="err('address')" />
+      <div class="pair">
+        <VTextField v-model="form.phone" label="Phone" :error-messages="err('phone')" />
+        <VTextField
+          v-model="form.emergency"
+          label="Emergency number"
+          :error-messages="err('emergency')"
+        />
+        <VAutocomplete
+          v-model="form.timeZone"
+          label="Time zone"
+          :items="zones"
+          :error-messages="err('timeZone')"
+        />
+        <VAutocomplete
+          v-model="form.currency"
+          label="Currency"
+          :items="currencies"
+          :error-messages="err('currency')"
+        />
+        <VSelect v-model="form.school" label="School of new visits" :items="schools" />
+        <VTextField
+          v-model="form.cleaningMinutes"
+          label="Cleaning after a visit"
+          suffix="min"
+          inputmode="numeric"
+          :error-messages="err('cleaningMinutes')"
+        />
+        <VTextField
+          v-model="form.lockMinutes"
+          label="A tablet locks itself after"
+          suffix="min"
+          inputmode="numeric"
+          :error-messages="err('lockMinutes')"
+        />
+        <VTextField
+          v-model="form.retentionYears"
+          label="Records are kept"
+          suffix="years"
+          inputmode="numeric"
+          hint="As your local code asks."
+          persistent-hint
+          :error-messages="err('retentionYears')"
+        />
+      </div>
+      <VTextField
+        v-model="form.cardText"
+        label="Your own words at the foot of what a client takes home"
+        maxlength="400"
+        :error-messages="err('cardText')"
+      />
+      <VCheckbox
+        v-model="form.ownersSecondFactor"
+        label="Owners sign in with a second factor"
+        hide-details="auto"
+        :error-messages="err('ownersSecondFactor')"
+      />
+      <p v-if="trouble" role="alert" class="tag stop">{{ sayProblem(trouble) }}</p>
+      <div class="row">
+        <VBtn type="submit" color="primary" :loading="busy">Save the house</VBtn>
+        <span v-if="kept" role="status" class="soft">kept</span>
+      </div>
+    </form>
+  </section>
+</template>
+
+<style scoped>
+.pair {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(200px, 1fr));
+  gap: 12px;
+  align-items: start;
+}
+</style>

@@ -1,0 +1,69 @@
+<script setup lang="ts">
+import type { ShelfRow } from '#contracts/shelf'
+import { fieldProblem, sayProblem, useApi } from '~/composables/useApi'
+
+/** A bottle that has come in: its code may be read by a scanner that types, ending in Enter. */
+const props = defineProps<{ row: ShelfRow }>()
+const emit = defineEmits<{ close: []; saved: [] }>()
+const api = useApi()
+const id = crypto.randomUUID()
+const code = ref('')
+const expires = ref('')
+const millilitres = ref(String(props.row.product.packMillilitres))
+const trouble = ref<unknown>(null)
+const busy = ref(false)
+async function save() {
+  busy.value = true
+  trouble.value = null
+  try {
+    const amount = Number(millilitres.value.replace(',', '.'))
+    const own = { id, productId: props.row.product.id, code: code.value, expires: expires.value }
+    await api('/api/lots', { method: 'POST', body: { ...own, millilitres: amount } })
+    emit('saved')
+  } catch (error) {
+    trouble.value = error
+  } finally {
+    busy.value = false
+  }
+}
+const err = (field: string) => fieldProblem(trouble.value, field)
+</script>
+
+<template>
+  <VDialog
+    :model-value="true"
+    max-width="520"
+    aria-label="Receive a bottle"
+    @update:model-value="emit('close')"
+  >
+    <VCard>
+      <form class="stack pa-5" novalidate @submit.prevent="save">
+        <h2>Receive: {{ row.product.name }}</h2>
+        <VTextField
+          v-model="code"
+          label="Code on the bottle"
+          autofocus
+          :error-messages="err('code')"
+        />
+        <VTextField
+          v-model="expires"
+          label="Good until"
+          type="date"
+          :error-messages="err('expires')"
+        />
+        <VTextField
+          v-model="millilitres"
+          label="In it"
+          suffix="mL"
+          inputmode="decimal"
+          :error-messages="err('millilitres')"
+        />
+        <p v-if="trouble" role="alert" class="tag stop">{{ sayProblem(trouble) }}</p>
+        <div class="row">
+          <VBtn type="submit" color="primary" :loading="busy">Put it on the shelf</VBtn>
+          <VBtn variant="text" @click="emit('close')">Close</VBtn>
+        </div>
+      </form>
+    </VCard>
+  </VDialog>
+</template>

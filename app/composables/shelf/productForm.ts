@@ -1,0 +1,102 @@
+import type { ShelfRow } from '#contracts/shelf'
+import { INGREDIENTS, ingredientsIn } from '#core/catalogue/products/ingredients'
+import { readLabel } from '#core/catalogue/products/label'
+import { measureFromWeight } from '#core/dosing/weighed'
+import { useApi } from '~/composables/useApi'
+
+const text = (value: number | undefined) => (value === undefined ? '' : String(value))
+/** A number as typed, with a comma or a point; nothing where nothing was typed. */
+const number = (typed: string) => (typed.trim() === '' ? null : Number(typed.replace(',', '.')))
+
+const typedFrom = (row?: ShelfRow) => {
+  const product = row?.product
+  return {
+    name: product?.name ?? '',
+    line: product?.line ?? '',
+    kind: product?.kind ?? 'milk',
+    label: product?.inci.join(', ') ?? '',
+    suits: [...(product?.suits ?? ['all'])],
+    calming: product?.calming ?? false,
+    acid: product?.acid?.name ?? null,
+    percent: text(product?.acid?.percent),
+    pH: text(product?.pH),
+    density: text(product?.density ?? 1),
+    dispenser: product?.dispenser.kind ?? 'pump',
+    measure: text(product?.dispenser.millilitres ?? 1),
+    pack: text(product?.packMillilitres),
+    price: product ? (product.priceCents / 100).toFixed(2) : '',
+    openMonths: text(product?.openMonths ?? 12),
+    reorder: text(row?.reorderMillilitres ?? undefined),
+  }
+}
+
+/** What is typed of a product, what its label says, and the saving of it. */
+export function useProductForm(row?: ShelfRow) {
+  const api = useApi()
+  const form = reactive(typedFrom(row))
+  const id = row?.product.id ?? crypto.randomUUID()
+  const trouble = ref<unknown>(null)
+  const busy = ref(false)
+  const weighed = ref('')
+
+  const recognised = computed(() => {
+    const label = readLabel(form.label)
+    if (label.length === 0) return 'Without its label nothing can be held against allergies.'
+    const flagged = ingredientsIn(label).map((own) => INGREDIENTS[own].name)
+    const read = `${label.length} ${label.length === 1 ? 'ingredient' : 'ingredients'} read`
+    return flagged.length > 0
+      ? `${read}. Flagged: ${flagged.join(', ')}.`
+      : `${read}, none of them flagged.`
+  })
+  function weigh() {
+    const each = measureFromWeight(number(weighed.value) ?? 0, number(form.density) ?? 1)
+    if (each !== undefined) form.measure = String(each)
+  }
+  function body() {
+    const {
+      acid,
+      percent,
+      pH,
+      density,
+      dispenser,
+      measure,
+      pack,
+      price,
+      openMonths,
+      reorder,
+      ...plain
+    } = form
+    return {
+      id,
+      ...plain,
+      acid: acid === null ? null : { name: acid, percent: number(percent) },
+      pH: number(pH),
+      density: number(density),
+      dispenser: { kind: dispenser, millilitres: number(measure) },
+      packMillilitres: number(pack),
+      priceCents: Math.round((number(price) ?? 0) * 100),
+      openMonths: number(openMonths),
+      reorderMillilitres: number(reorder),
+    }
+  }
+  /** @returns whether it went well */
+  async function save(retired: boolean): Promise<boolean> {
+    busy.value = true
+    trouble.value = null
+    try {
+      if (row)
+        await api('/api/products', {
+          method: 'PUT',
+          body: { ...body(), version: row.version, retired },
+        })
+      else await api('/api/products', { method: 'POST', body: body() })
+      return true
+    } catch (error) {
+      trouble.value = error
+      return false
+    } finally {
+      busy.value = false
+    }
+  }
+  return { form, recognised, trouble, busy, weigh, weighed, save }
+}

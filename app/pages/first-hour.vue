@@ -1,0 +1,88 @@
+<script setup lang="ts">
+import { useLinkKey } from '~/composables/linkKey'
+import { fieldProblem, sayProblem, useApi } from '~/composables/useApi'
+import { useSession } from '~/stores/session'
+
+definePageMeta({ layout: 'bare' })
+useHead({ title: 'The first hour · Oak Basin' })
+const api = useApi()
+const session = useSession()
+const { data: house } = await useAsyncData('setup', () => api<{ open: boolean }>('/api/setup'))
+const form = reactive({ house: '', name: '', email: '', password: '' })
+const same = ref(false)
+const key = useLinkKey()
+const trouble = ref<unknown>(null)
+const busy = ref(false)
+watch(key, () => {
+  trouble.value = null
+})
+const ready = computed(
+  () => form.house.trim() !== '' && form.name.trim() !== '' && form.email !== '' && same.value,
+)
+
+async function begin() {
+  busy.value = true
+  trouble.value = null
+  try {
+    const { timeZone } = Intl.DateTimeFormat().resolvedOptions()
+    await api('/api/setup', { method: 'POST', body: { ...form, key: key.value, timeZone } })
+    await session.load()
+    await navigateTo('/practice/house')
+  } catch (error) {
+    trouble.value = error
+  } finally {
+    busy.value = false
+  }
+}
+const err = (field: string) => fieldProblem(trouble.value, field)
+</script>
+
+<template>
+  <DoorFrame>
+    <form v-if="house?.open && key !== null" class="stack" novalidate @submit.prevent="begin">
+      <h1>The first hour</h1>
+      <p class="soft">
+        Your house and you: that is all it takes to begin. Rooms, people, devices and the shelf come
+        on the next page, in any order and whenever you like.
+      </p>
+      <VTextField
+        v-model="form.house"
+        label="Name of the house"
+        autofocus
+        :error-messages="err('house')"
+      />
+      <VTextField
+        v-model="form.name"
+        label="Your name"
+        autocomplete="name"
+        :error-messages="err('name')"
+      />
+      <VTextField
+        v-model="form.email"
+        label="E-mail, to sign in with"
+        type="email"
+        autocomplete="username"
+        :error-messages="err('email')"
+      />
+      <PasswordPair v-model="form.password" v-model:same="same" :errors="err('password')" />
+      <p v-if="trouble" role="alert" class="tag stop">{{ sayProblem(trouble) }}</p>
+      <p v-if="!key" class="tag watch">
+        Open this page by the link that the start command prints: it carries the key.
+      </p>
+      <VBtn type="submit" color="primary" :loading="busy" :disabled="!ready || !key" block>
+        Begin the house
+      </VBtn>
+    </form>
+    <div v-else-if="!house?.open" class="stack">
+      <h1>Already begun</h1>
+      <p>This house has its owner. Sign in, or ask the owner for a link of your own.</p>
+      <VBtn color="primary" to="/sign-in">Sign in</VBtn>
+    </div>
+  </DoorFrame>
+</template>
+
+<style scoped>
+.tag {
+  white-space: normal;
+}
+</style>

@@ -1,0 +1,74 @@
+import { z } from 'zod'
+import { isVisitLength, VISIT_MINUTES } from '#core/timing/places'
+import { day, id, said } from './common'
+
+const minute = (least: number) =>
+  z.int('whole minutes').min(least, 'from 00:00').max(1440, 'to 24:00')
+const opening = z
+  .strictObject({
+    weekday: z.int().min(1, '1 Monday to 7 Sunday').max(7, '1 Monday to 7 Sunday'),
+    fromMinute: minute(0),
+    toMinute: minute(1),
+  })
+  .refine((own) => own.fromMinute < own.toMinute, 'ends after it begins')
+
+/** The hours of the house (no person) or of one person, whole: what is not here is not open. */
+export const openingsPut = z.strictObject({
+  staffId: id.nullable(),
+  openings: z.array(opening).max(28, 'at most four stretches a day'),
+})
+/** Days on which the house is shut (no person) or somebody is away. */
+export const absencePost = z
+  .strictObject({
+    id,
+    staffId: id.nullable(),
+    firstDay: day,
+    lastDay: day,
+    word: said(80),
+  })
+  .refine((own) => own.firstDay <= own.lastDay, {
+    path: ['lastDay'],
+    message: 'not before the first',
+  })
+
+export type Opening = z.infer<typeof opening>
+export type AbsenceLine = z.infer<typeof absencePost>
+/** All hours of a house: its own and of everybody who works here. */
+export interface HoursPage {
+  openings: (Opening & { staffId: string | null })[]
+  /** From today on. */
+  absences: AbsenceLine[]
+}
+
+const LONGEST_SEARCH_DAYS = 28
+export const placesQuery = z.strictObject({
+  from: day,
+  days: z.coerce.number().int().min(1).max(LONGEST_SEARCH_DAYS).default(7),
+  minutes: z.coerce
+    .number()
+    .int()
+    .refine(isVisitLength, `${VISIT_MINUTES.least} to ${VISIT_MINUTES.most} minutes`),
+  staffId: id.optional(),
+  roomId: id.optional(),
+  /** The visit that is moved: it does not stand in its own way. */
+  visitId: id.optional(),
+})
+export interface Place {
+  startsAt: number
+  day: string
+  staffId: string
+  staff: string
+  roomId: string
+  room: string
+}
+
+/** One day of a week: how much of it is open, and how much of that is taken. */
+export interface WeekDay {
+  day: string
+  visits: number
+  /** Minutes of all open rooms, and of these taken. */
+  openMinutes: number
+  takenMinutes: number
+  /** Why the house is shut. */
+  shut: string | null
+}

@@ -1,0 +1,114 @@
+import { z } from 'zod'
+import { DEVICE_KINDS, type DeviceKind } from '#core/catalogue/kinds'
+import { day, id, line, said, school, version } from './common'
+
+/** Characters a password has at least (NIST SP 800-63B asks for eight; a shared tablet for more). */
+export const LEAST_PASSWORD = 12
+const password = z
+  .string()
+  .min(LEAST_PASSWORD, `at least ${LEAST_PASSWORD} characters`)
+  .max(200, 'at most 200 characters')
+const email = z.email('an e-mail address').max(200, 'at most 200 characters')
+const zones = new Set(Intl.supportedValuesOf('timeZone'))
+const timeZone = z
+  .string()
+  .max(60)
+  .refine((zone) => zone === 'UTC' || zones.has(zone), 'a time zone like Europe/Helsinki')
+const currencies = new Set(Intl.supportedValuesOf('currency'))
+const currency = z.string().refine((code) => currencies.has(code), 'three letters, like EUR')
+const token = z.string().regex(/^[A-Za-z0-9_-]{43}$/, 'not a link of this house')
+
+/** The first account and the name of the house: all that is needed to begin. */
+export const setupPost = z.strictObject({
+  key: z.string().max(100),
+  name: said(120),
+  email,
+  password,
+  house: said(120),
+  timeZone,
+})
+export const practicePut = z.strictObject({
+  version,
+  name: said(120),
+  address: line(200),
+  phone: line(40),
+  emergency: said(40),
+  timeZone,
+  school,
+  cleaningMinutes: z.int('whole minutes').min(0, '0 to 60').max(60, '0 to 60'),
+  retentionYears: z.int('whole years').min(1, '1 to 30').max(30, '1 to 30'),
+  currency,
+  lockMinutes: z.int('whole minutes').min(1, '1 to 120').max(120, '1 to 120').default(10),
+  ownersSecondFactor: z.boolean().default(false),
+  cardText: line(400).default(''),
+})
+export const roomPut = z.strictObject({ id, name: said(60), closed: z.boolean() })
+export const devicePut = z.strictObject({
+  id,
+  kind: z.enum(DEVICE_KINDS),
+  name: said(60),
+  serial: line(60),
+  serviceDue: day.nullable(),
+  ready: z.boolean(),
+  /** Rooms it stands in; none: it goes where it is wanted. */
+  roomIds: z.array(id).max(50).default([]),
+  /** All its heads, tips and electrodes; left out, they stay as they are. */
+  parts: z
+    .array(
+      z.strictObject({
+        id,
+        name: said(60),
+        pieces: z.int('whole pieces').min(0, '0 to 10,000').max(10_000, '0 to 10,000'),
+        reorderPieces: z.int('whole pieces').min(1, '1 to 10,000').max(10_000).nullable(),
+      }),
+    )
+    .max(30, 'at most 30 parts')
+    .optional(),
+})
+export type DevicePart = NonNullable<z.infer<typeof devicePut>['parts']>[number]
+const role = z.enum(['owner', 'therapist', 'trainee'])
+export const staffPost = z.strictObject({ id, name: said(120), email, role })
+export const staffPatch = z.strictObject({ name: said(120), email, role, active: z.boolean() })
+export const joinOpen = z.strictObject({ token })
+export const joinPost = z.strictObject({ token, password })
+export const passwordPut = z.strictObject({ now: z.string().min(1).max(200), next: password })
+
+/** A one-time link: what opens it, this once, and until when. */
+export interface StaffLink {
+  token: string
+  expiresAt: number
+}
+export interface RoomLine {
+  id: string
+  name: string
+  closed: boolean
+}
+export interface DeviceLine {
+  id: string
+  kind: DeviceKind
+  name: string
+  serial: string
+  serviceDue: string | null
+  ready: boolean
+  roomIds: string[]
+  parts: DevicePart[]
+}
+export interface StaffLine {
+  id: string
+  name: string
+  email: string
+  role: z.infer<typeof role>
+  active: boolean
+  /** Has chosen a password and may sign in. */
+  joined: boolean
+}
+export type HouseFields = z.infer<typeof practicePut>
+/** What a house is furnished with. */
+export interface HousePage {
+  house: HouseFields
+  rooms: RoomLine[]
+  devices: DeviceLine[]
+  people: StaffLine[]
+  /** Products on the shelf that are kept. */
+  products: number
+}

@@ -1,0 +1,38 @@
+import type { Product } from '../catalogue/products/products'
+import { WATERING } from '../catalogue/products/watering'
+import type { PlanStep } from '../catalogue/techniques/step'
+import { areaOf, nameRegions, type FaceSize } from '../face/regions'
+import type { RegionId } from '../face/zones'
+import { amountFor, type Amount } from './amount'
+
+/** Whom it is measured for: the face, and its zones that drank what they were given. */
+export interface DoseFor {
+  faceSize?: FaceSize
+  thirsty?: readonly RegionId[]
+}
+
+/** Where this product goes on twice: the thirsty zones of the step. Never a third layer. */
+export const secondLayer = (
+  { regions }: Pick<PlanStep, 'regions'>,
+  product: Pick<Product, 'kind'>,
+  { thirsty = [] }: DoseFor,
+): RegionId[] =>
+  WATERING[product.kind]?.secondLayer ? regions.filter((region) => thirsty.includes(region)) : []
+
+/** What a step takes of a product: its zones once, the thirsty ones of them twice. */
+export function doseOf(step: Pick<PlanStep, 'regions'>, product: Product, on: DoseFor): Amount {
+  const again = secondLayer(step, product, on)
+  if (again.length === 0) return amountFor(product, step.regions, on.faceSize)
+  const layers = 1 + areaOf(again) / areaOf(step.regions)
+  return amountFor(product, step.regions, on.faceSize, layers)
+}
+
+/** "a second layer on the cheeks", where one goes on. */
+export function layerWords(
+  step: Pick<PlanStep, 'regions'>,
+  product: Pick<Product, 'kind'>,
+  on: DoseFor,
+): string {
+  const again = secondLayer(step, product, on)
+  return again.length === 0 ? '' : `a second layer on ${nameRegions(again)}`
+}

@@ -1,0 +1,46 @@
+import { AMENDMENTS_BEGIN } from '#core/record/amendment'
+import { GENESIS } from '#core/record/seal'
+import { heldAgainst, readHead } from '#core/record/signedHead'
+import { walkAmendments, walkSeals, WALK_BEGINS, type Walk } from '#core/record/walk'
+import { amendmentLinks, headsAt, sealRows } from './chainRows'
+import { withOwner } from './owner'
+
+/** Seals held in memory at a time. */
+const STRETCH = 500
+
+/**
+ * Walks every seal and amendment of a house, one after the other, as the owner of the tables: for
+ * the tool at the terminal, which needs no running server.
+ * @returns how many hold, and the number of the first seal or amendment that does not
+ */
+export async function walkChain(url: string) {
+  return withOwner(url, async (db) => {
+    let walk: Walk = WALK_BEGINS
+    for (;;) {
+      const rows = await sealRows(db, walk.walked, STRETCH)
+      walk = walkSeals(walk, rows)
+      if (walk.broken !== null || rows.length < STRETCH) break
+    }
+    const amended = walkAmendments(await amendmentLinks(db))
+    const { walked, broken } = walk
+    return { walked, broken, amendments: amended.walked, brokenAmendment: amended.broken }
+  })
+}
+
+/**
+ * Holds a line that was printed and kept apart against the house.
+ * @param key the secret with which the house signs
+ * @returns nothing where the house did not sign it
+ */
+export async function holdAgainst(url: string, line: string, key: string) {
+  const kept = readHead(line, key)
+  if (!kept) return undefined
+  return withOwner(url, async (db) => {
+    const now = await headsAt(db, kept)
+    return heldAgainst(kept, {
+      ...now,
+      head: kept.seals === 0 ? GENESIS : now.head,
+      amendmentsHead: kept.amendments === 0 ? AMENDMENTS_BEGIN : now.amendmentsHead,
+    })
+  })
+}

@@ -1,0 +1,209 @@
+import { mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join, resolve } from 'node:path'
+import { LEAST_PASSPHRASE, unlockBackup } from './backup.mjs'
+import { Cluster } from './cluster.mjs'
+import { ensurePostgres } from './postgres.mjs'
+import { backUp, digestsOf, putBack } from './dump.mjs'
+import { askHidden } from './furnish.mjs'
+import { takeHouse, writeHouse } from './houseFile.mjs'
+import { ROOT, say, Trouble } from './say.mjs'
+import { ensurePackages, load, migrate } from './setup.mjs'
+
+const HELP = `./house backup [FOLDER]   one locked file of the whole house, into .data/backups or FOLDER;
+                          the house may be running
+./house restore FILE      puts a backup into an empty data folder (OAK_DATA names another one)
+                          and proves it equal, row for row
+./house verify            walks the chains of seals and amendments of this house
+./house verify 'LINE'     holds a line that was printed and kept apart against this house
+./house verify FILE       opens a backup and says what is in it
+./house export FILE.json  the whole house as one open JSON document, by the published schema
+                          (docs/formats/house.schema.json); it is not locked
+./house import FILE.json  takes such a document into an empty data folder and proves it equal
+./house passphrase        tells the passphrase with which the house is backed up every night
+
+Environment
+  OAK_DATA                name of the data folder (default: house)
+  OAK_PASSPHRASE          the passphrase, where nobody is to be asked`
+
+const dataName = process.env.OAK_DATA ?? 'house'
+const [what, given] = process.argv.slice(2)
+
+async function passphrase(twice = false) {
+  const told = process.env.OAK_PASSPHRASE ?? (await askHidden('Passphrase: '))
+  if (told.length < LEAST_PASSPHRASE)
+    throw new Trouble(`A passphrase has at least ${LEAST_PASSPHRASE} characters: four words.`)
+  if (
+    twice &&
+    process.env.OAK_PASSPHRASE === undefined &&
+    (await askHidden('Once more: ')) !== told
+  )
+    throw new Trouble('The two are not alike. Nothing was changed.')
+  return told
+}
+
+const mb = (bytes) => `${(bytes / 1e6).toFixed(1)} MB`
+const countWords = (manifest) => {
+  const rows = Object.values(manifest.tables).reduce((sum, table) => sum + table.rows, 0)
+  const { seals } = manifest
+  return `${rows} rows in ${Object.keys(manifest.tables).length} tables, ${seals} ${seals === 1 ? 'seal' : 'seals'}`
+}
+
+/** Works on the cluster, whether it runs already or is brought up for this. */
+async function withCluster(work) {
+  const cluster = new Cluster(await ensurePostgres(), dataName)
+  if (!cluster.there()) throw new Trouble(`There is no house in the data folder ${dataName}.`)
+  const ran = cluster.running()
+  await cluster.up()
+  try {
+    return await work(cluster)
+  } finally {
+    if (!ran) cluster.down()
+  }
+}
+
+async function backup() {
+  const folder = given ? resolve(given) : join(ROOT, '.data', 'backups', dataName)
+  const word = await passphrase(true)
+  await withCluster(async (cluster) => {
+    const { file, bytes } = await backUp(cluster, folder, word)
+    say(`Kept: ${file} (${mb(bytes)}). Without the passphrase nobody opens it, you neither.`)
+  })
+}
+
+/** Into a fresh cluster, and away with it again where what came back is not what was kept. */
+async function restore() {
+  if (!given) throw new Trouble('Which file? ./house restore FILE')
+  const cluster = new Cluster(await ensurePostgres(), dataName)
+  if (cluster.there())
+    throw new Trouble(
+      `The data folder ${dataName} holds a house already; nothing is restored over it.\n` +
+        'Restore beside it: OAK_DATA=restored ./house restore FILE',
+    )
+  const folder = mkdtempSync(join(tmpdir(), 'oak-restore-'))
+  const dump = join(cluster.home, 'restore.dump')
+  try {
+    const manifest = await unlockBackup(resolve(given), await passphrase(), join(folder, 'dump'))
+    cluster.keepSession(manifest.secrets.session)
+    await cluster.up()
+    cluster.takeIn(join(folder, 'dump'), dump)
+    await putBack(cluster, dump, manifest)
+    say(`Restored: the house of ${manifest.at}. ${countWords(manifest)}, all equal.`)
+    say(`Open it: ${dataName === 'house' ? '' : `OAK_DATA=${dataName} `}./start`)
+    cluster.down()
+  } catch (error) {
+    cluster.remove()
+    throw error
+  } finally {
+    rmSync(folder, { recursive: true, force: true })
+    rmSync(dump, { force: true })
+  }
+}
+
+const LINE = 'oak-basin/head/'
+async function verifyLine() {
+  const { holdAgainst } = await load('db/walkChain.ts')
+  await withCluster(async (cluster) => {
+    const held = await holdAgainst(cluster.url('owner'), given, cluster.secrets.session)
+    if (!held) throw new Trouble('This house did not sign that line, or a letter of it is another.')
+    if (!held.holds) throw new Trouble(held.text)
+    say(held.text)
+  })
+}
+
+async function verify() {
+  if (given?.startsWith(LINE)) {
+    await verifyLine()
+    return
+  }
+  if (given) {
+    const folder = mkdtempSync(join(tmpdir(), 'oak-verify-'))
+    try {
+      const manifest = await unlockBackup(resolve(given), await passphrase(), join(folder, 'dump'))
+      say(`Whole: the house of ${manifest.at}. ${countWords(manifest)}.`)
+      say(`Head of the seals: ${manifest.head ?? 'none yet'}`)
+    } finally {
+      rmSync(folder, { recursive: true, force: true })
+    }
+    return
+  }
+  const { walkChain } = await load('db/walkChain.ts')
+  await withCluster(async (cluster) => {
+    const walked = await walkChain(cluster.url('owner'))
+    if (walked.broken !== null) throw new Trouble(`Seal ${walked.broken} does not hold.`)
+    if (walked.brokenAmendment !== null)
+      throw new Trouble(`Amendment ${walked.brokenAmendment} does not hold.`)
+    const { seals, head } = await digestsOf(cluster)
+    const amended = `${walked.amendments} ${walked.amendments === 1 ? 'amendment' : 'amendments'}`
+    say(`All ${seals} seals and ${amended} hold. Head: ${head ?? 'none yet'}`)
+  })
+}
+
+/** What is open to whoever reads it is written only where somebody has read that. */
+async function exportHouse() {
+  if (!given) throw new Trouble('Into which file? ./house export FILE.json')
+  await withCluster(async (cluster) => {
+    const sums = await writeHouse(cluster, resolve(given)).catch((error) => {
+      if (error.code !== 'EEXIST') throw error
+      throw new Trouble(`${given} is there already; nothing is written over it.`)
+    })
+    const rows = Object.values(sums).reduce((sum, table) => sum + table.rows, 0)
+    say(`Written: ${given}, ${rows} rows in ${Object.keys(sums).length} tables.`)
+    say('It is not locked: names, health and records stand in it as plain text. Keep it so.')
+  })
+}
+
+/** Into a fresh cluster, and away with it again where what came in is not what was written. */
+async function importHouse() {
+  if (!given) throw new Trouble('Which file? ./house import FILE.json')
+  const cluster = new Cluster(await ensurePostgres(), dataName)
+  if (cluster.there())
+    throw new Trouble(
+      `The data folder ${dataName} holds a house already; nothing is taken in over it.\n` +
+        'Take it in beside it: OAK_DATA=taken ./house import FILE.json',
+    )
+  try {
+    await cluster.up()
+    await migrate(cluster.url('owner'))
+    const sums = await takeHouse(cluster, resolve(given))
+    const rows = Object.values(sums).reduce((sum, table) => sum + table.rows, 0)
+    say(`Taken in: ${rows} rows in ${Object.keys(sums).length} tables, all equal.`)
+    say('Everybody signs in anew; a second factor is set up anew.')
+    cluster.down()
+  } catch (error) {
+    cluster.remove()
+    throw error
+  }
+}
+
+async function tellPassphrase() {
+  const word = await passphrase(true)
+  const cluster = new Cluster(await ensurePostgres(), dataName)
+  if (!cluster.there()) throw new Trouble(`There is no house in the data folder ${dataName}.`)
+  cluster.keepPassphrase(word)
+  say('Told. While ./start runs, the house is backed up every night; fourteen nights are kept.')
+  say('Write the passphrase down and keep it elsewhere: with this disk it is lost too.')
+}
+
+const COMMANDS = {
+  backup,
+  restore,
+  verify,
+  export: exportHouse,
+  import: importHouse,
+  passphrase: tellPassphrase,
+}
+async function main() {
+  const command = COMMANDS[what]
+  if (!command) {
+    say(HELP)
+    if (what !== undefined && what !== '--help') process.exitCode = 1
+    return
+  }
+  await ensurePackages()
+  await command()
+}
+main().catch((error) => {
+  say(error instanceof Trouble ? error.message : error.stack)
+  process.exit(1)
+})

@@ -1,0 +1,59 @@
+import { join } from 'node:path'
+import { backUp, lastBackup, thinOut } from './dump.mjs'
+import { ROOT, say } from './say.mjs'
+import { load } from './setup.mjs'
+
+const LOOK_MS = 15 * 60_000
+const NIGHT_HOURS = 20
+const KEPT_DAYS = 14
+const HOUR_MS = 3_600_000
+/** Before this hour of the machine's own day, when nobody treats. */
+const UNTIL_HOUR = 6
+
+/**
+ * Backs the house up once a night while it runs, and at the first look after a night it slept
+ * through. Without a passphrase nothing is kept: Practice and Day say so.
+ * @returns what ends it
+ */
+export function keepNightly(cluster, name) {
+  const folder = join(ROOT, '.data', 'backups', name)
+  let busy = false
+  async function look() {
+    const { passphrase } = cluster.secrets
+    if (busy || !passphrase) return
+    busy = true
+    try {
+      const age = Date.now() - (await lastBackup(cluster))
+      const isNight = new Date().getHours() < UNTIL_HOUR
+      if (age > NIGHT_HOURS * HOUR_MS && (isNight || age > (NIGHT_HOURS + UNTIL_HOUR) * HOUR_MS)) {
+        await backUp(cluster, folder, passphrase, 'nightly')
+        thinOut(folder, KEPT_DAYS)
+      }
+    } catch (error) {
+      say(`The nightly backup failed: ${error.message}`)
+    } finally {
+      busy = false
+    }
+  }
+  const timer = setInterval(look, LOOK_MS)
+  void look()
+  return () => clearInterval(timer)
+}
+
+/**
+ * A demo that runs over midnight gets its new day's visits, as one that is started then would.
+ * @param url the owner's connection
+ * @returns what ends it
+ */
+export function keepDemoToday(url) {
+  async function look() {
+    try {
+      const { seedDemo } = await load('db/demo/seed.ts')
+      await seedDemo(url, Date.now())
+    } catch (error) {
+      say(`The demo was not brought up to today: ${error.message}`)
+    }
+  }
+  const timer = setInterval(look, LOOK_MS)
+  return () => clearInterval(timer)
+}

@@ -1,0 +1,9 @@
+import { auditQuery } from '#contracts/audit'
+import { ownerOnly } from '../http/owner'
+import { route } from '../http/route'
+import { readAudit } from '../services/audit'
+
+export default route({ query: auditQuery }, ({ me, query }) => {
+  ownerOnly(me)
+  return readAudit(query)
+})

@@ -1,0 +1,11 @@
+import { IMPORT_BYTES, importCheck } from '#contracts/clientImport'
+import { ownerOnly } from '../../http/owner'
+import { route } from '../../http/route'
+import { auditLook, LOOK_MS } from '../../services/access'
+import { findDoubles } from '../../services/clientImport'
+
+export default route({ body: importCheck, bodyLimit: IMPORT_BYTES }, async ({ me, body }) => {
+  ownerOnly(me)
+  await auditLook(me, 'people.search', LOOK_MS.search)
+  return findDoubles(body)
+})

@@ -1,0 +1,8 @@
+import { ownerOnly } from '../../http/owner'
+import { route } from '../../http/route'
+import { listImports } from '../../services/clientImport'
+
+export default route({}, ({ me }) => {
+  ownerOnly(me)
+  return listImports()
+})

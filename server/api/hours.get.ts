@@ -1,0 +1,4 @@
+import { route } from '../http/route'
+import { readHoursNow } from '../services/hours'
+
+export default route({}, () => readHoursNow())

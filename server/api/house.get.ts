@@ -1,0 +1,8 @@
+import { ownerOnly } from '../http/owner'
+import { route } from '../http/route'
+import { readHouse } from '../services/house'
+
+export default route({}, ({ me }) => {
+  ownerOnly(me)
+  return readHouse()
+})

@@ -1,0 +1,9 @@
+import { lotQuery } from '#contracts/shelf'
+import { keepsShelf } from '../http/owner'
+import { route } from '../http/route'
+import { lotHistory } from '../services/stock'
+
+export default route({ query: lotQuery }, ({ me, query }) => {
+  keepsShelf(me)
+  return lotHistory(query.lot)
+})

@@ -1,0 +1,5 @@
+import { placesQuery } from '#contracts/hours'
+import { route } from '../http/route'
+import { freePlaces } from '../services/places'
+
+export default route({ query: placesQuery }, ({ query }) => freePlaces(query))

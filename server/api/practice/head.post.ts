@@ -1,0 +1,9 @@
+import { headPost } from '#contracts/practice'
+import { ownerOnly } from '../../http/owner'
+import { route } from '../../http/route'
+import { checkHead } from '../../services/chain'
+
+export default route({ body: headPost }, ({ me, body }) => {
+  ownerOnly(me)
+  return checkHead(body.line)
+})

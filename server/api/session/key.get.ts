@@ -1,0 +1,4 @@
+import { route } from '../../http/route'
+import { keepKey } from '../../services/keepKey'
+
+export default route({ who: 'bare' }, ({ me }) => ({ staffId: me.id, key: keepKey(me) }))

@@ -1,0 +1,9 @@
+import { nothing } from '#contracts/visit'
+import { ownerOnly } from '../../http/owner'
+import { route } from '../../http/route'
+import { putUpStarterShelf } from '../../services/stock'
+
+export default route({ body: nothing }, ({ me }) => {
+  ownerOnly(me)
+  return putUpStarterShelf(me)
+})

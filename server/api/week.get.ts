@@ -1,0 +1,8 @@
+import { z } from 'zod'
+import { day } from '#contracts/common'
+import { route } from '../http/route'
+import { readWeek } from '../services/places'
+
+export default route({ query: z.strictObject({ date: day }) }, ({ query: { date } }) =>
+  readWeek(date),
+)

@@ -1,0 +1,186 @@
+import { randomUUID } from 'node:crypto'
+import { DateTime } from 'luxon'
+import postgres from 'postgres'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import type { DayPage } from '#contracts/day'
+import type { HoursPage, Place, WeekDay } from '#contracts/hours'
+import { toPlanInput } from '#core/visit/planInput'
+import { demoId } from '#db/demo/ids'
+import { signedIn, testUrl, type Caller } from '../support/http'
+import { bundleOf, ROOM, someone, STAFF } from '../support/visit'
+
+const app = postgres(process.env.OAK_TEST_APP_DB ?? '', { max: 2, onnotice: () => {} })
+/** Where the house stands. */
+const zone = process.env.OAK_DEMO_ZONE ?? 'Europe/Helsinki'
+let owner: Caller
+let therapist: Caller
+beforeAll(async () => {
+  ;[owner, therapist] = await Promise.all([
+    signedIn(testUrl(), 'owner'),
+    signedIn(testUrl(), 'therapist'),
+  ])
+})
+afterAll(() => app.end())
+
+/** Years ahead, a day of its own for each test; a Tuesday in the house's own time. */
+let weeks = 0
+const aTuesday = () => new Date(Date.UTC(2041, 0, 1 + 7 * ++weeks)).toISOString().slice(0, 10)
+const wanted = (day: string, clock: string, more: object = {}) => ({
+  id: randomUUID(),
+  clientId: demoId('other-30'),
+  staffId: STAFF.owner,
+  roomId: ROOM,
+  startsAt: `${day}T${clock}:00Z`,
+  minutes: 60,
+  ...more,
+})
+const add = (call: Caller, body: object) => call('/api/visits', { method: 'POST', body })
+const dayOf = async (day: string) => (await owner(`/api/day?date=${day}`)).body as DayPage
+
+describe('a room, a person and a client are in one visit at a time', () => {
+  it('is refused with what is in the way, also where there is no time to clean', async () => {
+    const day = aTuesday()
+    expect((await add(owner, wanted(day, '08:00'))).status).toBe(200)
+    const other = { clientId: demoId('other-31'), staffId: STAFF.therapist }
+    const room = await add(owner, wanted(day, '08:30', other))
+    expect(room.status).toBe(409)
+    expect(room.text).toContain('The room is taken')
+    expect((await add(owner, wanted(day, '09:05', other))).text).toContain('No time to clean')
+    const elsewhere = { roomId: demoId('room-stove') }
+    const person = await add(
+      owner,
+      wanted(day, '08:30', { ...elsewhere, clientId: other.clientId }),
+    )
+    expect(person.text).toContain('The therapist has a visit')
+    const client = await add(
+      owner,
+      wanted(day, '08:30', { ...elsewhere, staffId: STAFF.therapist }),
+    )
+    expect(client.text).toContain('The client has a visit')
+    expect((await add(owner, wanted(day, '09:10', other))).status).toBe(200)
+    expect((await dayOf(day)).visits).toHaveLength(2)
+  })
+  it('holds for any number at once, and for the database alone', async () => {
+    const day = aTuesday()
+    const many = Array.from({ length: 12 }, (_, at) =>
+      add(owner, wanted(day, '10:00', { clientId: demoId(`other-${at}`) })),
+    )
+    const replies = await Promise.all(many)
+    expect(replies.filter(({ status }) => status === 200)).toHaveLength(1)
+    expect(replies.filter(({ status }) => status === 409)).toHaveLength(11)
+    const [stands] = (await dayOf(day)).visits
+    await expect(
+      app`insert into visits (id, client_id, staff_id, room_id, starts_at, minutes, school)
+        select gen_random_uuid(), client_id, staff_id, room_id, starts_at, 30, school
+        from visits where id = ${stands?.id ?? ''}`,
+    ).rejects.toMatchObject({ code: '23P01' })
+  })
+  it('an owner says why it stands all the same, nobody else does', async () => {
+    const day = aTuesday()
+    const reason = { allowedBecause: 'sisters, side by side' }
+    const sister = { clientId: demoId('other-31'), staffId: STAFF.therapist, ...reason }
+    expect((await add(owner, wanted(day, '08:00'))).status).toBe(200)
+    expect(
+      (await add(therapist, wanted(day, '08:00', { ...sister, clientId: demoId('other-2') })))
+        .status,
+    ).not.toBe(200)
+    expect((await add(owner, wanted(day, '08:00', sister))).status).toBe(200)
+    const told = (await dayOf(day)).visits.map(({ allowedBecause }) => allowedBecause)
+    expect(told).toContain('sisters, side by side')
+  })
+  it('is asked when a visit moves, and a trainee hands none on', async () => {
+    const day = aTuesday()
+    const [still, moves] = [wanted(day, '08:00'), wanted(day, '12:00')]
+    await add(owner, still)
+    await add(owner, moves)
+    const patch = (id: string, body: object, call = owner) =>
+      call(`/api/visits/${id}`, { method: 'PATCH', body: { version: 1, ...body } })
+    expect((await patch(moves.id, { startsAt: `${day}T08:30:00Z` })).status).toBe(409)
+    expect((await patch(moves.id, { startsAt: `${day}T10:00:00Z` })).status).toBe(200)
+    const trainee = await signedIn(testUrl(), 'trainee')
+    const own = wanted(day, '14:00', {
+      staffId: STAFF.trainee,
+      clientId: await someone(trainee, 'Of The Trainee'),
+    })
+    expect((await add(trainee, own)).status).toBe(200)
+    expect((await patch(own.id, { staffId: STAFF.owner }, trainee)).status).toBe(403)
+  })
+})
+
+describe('a visit that does not go as booked', () => {
+  it('falls away with how and why, and its place is free again', async () => {
+    const day = aTuesday()
+    const visit = wanted(day, '08:00')
+    await add(owner, visit)
+    const fellAway = { as: 'noShow', because: 'the ferry was late' }
+    const body = { version: 1, fellAway }
+    expect((await owner(`/api/visits/${visit.id}`, { method: 'PATCH', body })).status).toBe(200)
+    expect((await dayOf(day)).visits).toHaveLength(0)
+    expect((await add(owner, wanted(day, '08:00'))).status).toBe(200)
+    const [row] = await app`select fell_away, fell_away_because from visits where id = ${visit.id}`
+    expect(row).toEqual({ fell_away: 'noShow', fell_away_because: 'the ferry was late' })
+  })
+  it('a client who came late has a shorter plan', async () => {
+    const visit = wanted(aTuesday(), '08:00')
+    await add(owner, visit)
+    const before = toPlanInput(await bundleOf(owner, visit.id)).slotMinutes
+    const body = { version: 1, lateMinutes: 20 }
+    expect((await owner(`/api/visits/${visit.id}`, { method: 'PATCH', body })).status).toBe(200)
+    expect(toPlanInput(await bundleOf(owner, visit.id)).slotMinutes).toBe(before - 20)
+  })
+})
+
+describe('hours, closures and leave', () => {
+  const nine = { weekday: 2, fromMinute: 9 * 60, toMinute: 13 * 60 }
+  const keep = (staffId: string | null, openings: object[]) =>
+    owner('/api/openings', { method: 'PUT', body: { staffId, openings } })
+  afterAll(async () => {
+    await keep(null, [])
+    await keep(STAFF.therapist, [])
+  })
+  it('bar what lies outside them, and places are offered inside them only', async () => {
+    const day = aTuesday()
+    await keep(null, [nine])
+    await keep(STAFF.therapist, [{ ...nine, fromMinute: 11 * 60 }])
+    const at = (clock: string, more: object = {}) =>
+      wanted(day, '', {
+        startsAt: DateTime.fromISO(`${day}T${clock}`, { zone }).toUTC().toISO(),
+        ...more,
+      })
+    expect((await add(owner, at('07:00'))).text).toContain('The house is not open')
+    const his = { staffId: STAFF.therapist, clientId: demoId('other-31') }
+    expect((await add(owner, at('09:00', his))).text).toContain('does not work then')
+    expect((await add(owner, at('09:00'))).status).toBe(200)
+    const asked = `from=${day}&days=1&minutes=60`
+    const places = (await owner(`/api/places?${asked}`)).body as Place[]
+    const clock = new Intl.DateTimeFormat('en-GB', {
+      timeStyle: 'short',
+      timeZone: (await dayOf(day)).timeZone,
+    })
+    const of = (staffId: string, roomId: string) =>
+      places
+        .filter((place) => place.staffId === staffId && place.roomId === roomId)
+        .map(({ startsAt }) => clock.format(startsAt))
+    expect(of(STAFF.owner, ROOM)[0]).toBe('10:15')
+    expect(of(STAFF.owner, ROOM).at(-1)).toBe('12:00')
+    expect(of(STAFF.therapist, demoId('room-stove'))[0]).toBe('11:00')
+    const [, tuesday] = (await owner(`/api/week?date=${day}`)).body as WeekDay[]
+    expect(tuesday).toMatchObject({ day, visits: 1, takenMinutes: 60, openMinutes: 480 })
+  })
+  it('a house that is shut and somebody away take no visit, until that is taken off', async () => {
+    const day = aTuesday()
+    const id = randomUUID()
+    const away = { id, staffId: STAFF.owner, firstDay: day, lastDay: day, word: 'a course' }
+    await keep(null, [])
+    expect((await owner('/api/absences', { method: 'POST', body: away })).status).toBe(200)
+    expect((await add(owner, wanted(day, '08:00'))).text).toContain('away that day: a course')
+    expect((await dayOf(day)).away).toEqual([{ staff: 'Ilse Varga', word: 'a course' }])
+    const shut = { ...away, id: randomUUID(), staffId: null, word: 'the feast' }
+    await owner('/api/absences', { method: 'POST', body: shut })
+    expect((await dayOf(day)).shut).toBe('the feast')
+    const hours = (await owner('/api/hours')).body as HoursPage
+    for (const own of hours.absences)
+      expect((await owner(`/api/absences/${own.id}`, { method: 'DELETE' })).status).toBe(200)
+    expect((await add(owner, wanted(day, '08:00'))).status).toBe(200)
+  })
+})

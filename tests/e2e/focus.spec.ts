@@ -1,0 +1,73 @@
+import { expect, test, type Page } from '@playwright/test'
+import { asOwner, open, plannedVisit, runningVisit } from '../support/house'
+import { book } from '../support/visit'
+import { signIn } from '../support/walk'
+
+/** What has the focus, in a word; the page's body has it when it fell. */
+const focused = (page: Page) =>
+  page.evaluate(() => {
+    const { activeElement: own } = document
+    if (!own || own === document.body) return 'body'
+    return own.id === 'main' ? 'main' : (own.getAttribute('aria-label') ?? own.textContent ?? '')
+  })
+const goesOn = async (page: Page, after: string) =>
+  expect.poll(() => focused(page), { message: after }).not.toBe('body')
+/** By keyboard, as somebody would who does not use a pointer. */
+async function press(page: Page, name: string | RegExp) {
+  const button = page.getByRole('button', { name }).first()
+  await button.focus()
+  await page.keyboard.press('Enter')
+  await goesOn(page, String(name))
+}
+
+test('after every action of a visit the focus is where the hand goes on, never on the page itself', async ({
+  page,
+}) => {
+  await signIn(page, 'owner')
+  const id = await book(await asOwner(), 'owner', 'other-5')
+  await open(page, `/visits/${id}/ask`)
+  await press(page, 'No to the rest')
+  await press(page, 'All of these')
+  await page.getByLabel("Client's full name").fill('A Client')
+  await page.getByLabel('The client is here and agrees').check()
+  await press(page, 'Sign the consent')
+  await expect(page.getByText('Typed by A Client')).toBeVisible()
+  await goesOn(page, 'signed')
+
+  const planned = await plannedVisit('other-6')
+  await open(page, `/visits/${planned}/plan`)
+  await page.getByRole('button', { name: 'Lay out the tray' }).focus()
+  await page.keyboard.press('Enter')
+  await page.waitForURL(/\/set$/)
+  await goesOn(page, 'to Set')
+  await page.getByRole('button', { name: 'Start the treatment' }).focus()
+  await page.keyboard.press('Enter')
+  await page.waitForURL(/\/treat$/)
+  await goesOn(page, 'to Treat')
+})
+
+test('in the room the focus goes back to the one big button', async ({ page }) => {
+  const running = await runningVisit('other-11')
+  await signIn(page, 'owner')
+  await open(page, `/visits/${running}/treat`)
+  await page.keyboard.press('n')
+  await expect(page.getByRole('dialog')).toBeVisible()
+  await goesOn(page, 'in the sheet')
+  await page.keyboard.press('Escape')
+  await expect(page.getByRole('dialog')).toHaveCount(0)
+  await expect
+    .poll(() => page.evaluate(() => document.activeElement?.hasAttribute('data-next') ?? false))
+    .toBe(true)
+})
+
+test('a dialog that closes gives the focus back to what opened it', async ({ page }) => {
+  await signIn(page, 'owner')
+  await open(page, '/people')
+  const opener = page.getByRole('button', { name: 'Add a client' })
+  await opener.focus()
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('dialog')).toBeVisible()
+  await page.getByRole('button', { name: 'Close, keep the draft' }).click()
+  await expect(page.getByRole('dialog')).toHaveCount(0)
+  await expect(opener).toBeFocused()
+})

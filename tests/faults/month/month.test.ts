@@ -1,0 +1,294 @@
+import { randomUUID } from 'node:crypto'
+import { DateTime } from 'luxon'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import type { DayPage } from '#contracts/day'
+import type { Place } from '#contracts/hours'
+import type { ChainStep } from '#contracts/practice'
+import type { LotHistory, ShelfPage } from '#contracts/shelf'
+import { seeded } from '../../support/seeded'
+import {
+  entered,
+  furnished,
+  zoneOfHouse,
+  must,
+  OWNER_PASSWORD,
+  type Hand,
+  type SmallHouse,
+} from './smallHouse'
+import { bookOffered, clashes, live, type Booked } from './visits'
+
+/**
+ * A month of a small house, lived through its routes: 22 working days, 11 visits each, deliveries,
+ * a recall, leave, somebody who leaves, visits that fall away, an erased client. What must come out
+ * is reckoned here from what was done, never by the house's own code.
+ */
+const DAYS = 22
+const VISITS_A_DAY = 11
+const CLIENTS = 44
+const LEAVE = { from: 5, to: 7 }
+const LAST_DAY_OF_LEAVER = 14
+const RECALL_ON = 9
+const ERASE_ON = 12
+const ERASED_NAME = 'Gone Soon'
+let zone = ''
+const chance = seeded(240)
+
+let small: SmallHouse
+let owner: Hand
+/** Working days from next Monday on. */
+const days: string[] = []
+const booked: Booked[] = []
+const fell = new Set<string>()
+const sealed = new Set<string>()
+/** Day on which a call is due, by the client's id. */
+const stopped: { id: string; callOn: string }[] = []
+let recalled = ''
+let erased = ''
+
+const plus = (day: string, more: number) => DateTime.fromISO(day).plus({ days: more }).toISODate()
+const dayPage = async (date: string) =>
+  (await must(owner.call, 'GET', `/api/day?date=${date}`)) as DayPage
+const shelf = async () =>
+  (await must(owner.call, 'GET', '/api/shelf?size=500&empty=yes')) as ShelfPage
+const post = (path: string, body: object) => must(owner.call, 'POST', path, body)
+const hand = (staffId: string) =>
+  Object.values(small.people).find((one) => one.id === staffId) ?? owner
+
+beforeAll(async () => {
+  small = await furnished(CLIENTS)
+  owner = small.people.owner
+  zone = zoneOfHouse()
+  let day = DateTime.now().setZone(zone).startOf('week').plus({ weeks: 1 })
+  for (; days.length < DAYS; day = day.plus({ days: 1 }))
+    if (day.weekday <= 5) days.push(day.toISODate() ?? '')
+  await post('/api/absences', {
+    ...{ id: randomUUID(), staffId: small.people.stays.id, word: 'leave' },
+    ...{ firstDay: days[LEAVE.from], lastDay: days[LEAVE.to] },
+  })
+  for (const [at, day] of days.entries()) await liveDay(at, day)
+}, 600_000)
+afterAll(() => small.house.close())
+
+/** One day from the morning's deliveries to the evening's seals. */
+async function liveDay(at: number, day: string) {
+  if (at === RECALL_ON) await callBack()
+  await deliver(at, day)
+  if (at === ERASE_ON) await erase(day)
+  if (at === LAST_DAY_OF_LEAVER) await farewell()
+  for (let nth = 0; nth < VISITS_A_DAY; nth++) {
+    const clientId = small.clients[(at * VISITS_A_DAY + nth) % CLIENTS] ?? ''
+    const minutes = chance.oneOf([45, 60, 60]) ?? 60
+    const visit = await bookOffered(owner.call, { clientId, day, minutes, chance })
+    if (visit) booked.push(visit)
+  }
+  for (const visit of booked.slice(-VISITS_A_DAY).filter((one) => dayOf(one) === day))
+    await come(visit, day)
+}
+const dayOf = ({ startsAt }: Booked) => DateTime.fromMillis(startsAt, { zone }).toISODate()
+
+/** A client comes, or does not; one in thirty stops half-way. */
+async function come(visit: Booked, day: string) {
+  if (chance.chance(0.08)) {
+    const as = chance.oneOf(['calledOff', 'noShow'])
+    await must(owner.call, 'PATCH', `/api/visits/${visit.id}`, {
+      version: 1,
+      fellAway: { as, because: as === 'noShow' ? '' : 'ill' },
+    })
+    fell.add(visit.id)
+    return
+  }
+  const stops = chance.chance(0.03)
+  await live(hand(visit.staffId).call, visit, { stopped: stops })
+  sealed.add(visit.id)
+  if (stops) stopped.push({ id: visit.id, callOn: plus(day, 1) ?? '' })
+}
+
+/** Every morning a pack of each thing that runs low comes in. */
+async function deliver(at: number, day: string) {
+  for (const { product, lots } of (await shelf()).items) {
+    const left = lots.reduce((sum, lot) => sum + (lot.trouble ? 0 : lot.remainingMillilitres), 0)
+    if (left > product.packMillilitres / 2) continue
+    await post('/api/lots', {
+      ...{ id: randomUUID(), productId: product.id, code: `D${at}-${product.kind}` },
+      ...{ expires: plus(day, 400), millilitres: product.packMillilitres },
+    })
+  }
+}
+
+/** The bottle of which most clients had is called back. */
+async function callBack() {
+  const lots = (await shelf()).items.flatMap((item) => item.lots).filter((lot) => lot.openedOn)
+  recalled = lots[0]?.id ?? ''
+  await must(owner.call, 'PUT', '/api/lots', {
+    ...{ lotId: recalled, code: 'CALLED-BACK', expires: lots[0]?.expires },
+  })
+  const told = (await post('/api/recalls', {
+    ...{ id: randomUUID(), code: 'called-back', reason: 'maker' },
+  })) as { bottles: number; clients: unknown[] }
+  expect(told.bottles).toBe(1)
+  expect(told.clients.length).toBeGreaterThan(3)
+}
+/** Whoever was treated stays as long as the law says; who only booked can be erased. */
+async function erase(day: string) {
+  const treated = booked.find(({ id }) => sealed.has(id))?.clientId ?? ''
+  const body = { password: OWNER_PASSWORD }
+  expect((await owner.call(`/api/people/${treated}/erase`, { method: 'POST', body })).status).toBe(
+    422,
+  )
+  erased = await entered(owner.call, ERASED_NAME)
+  const ahead = { clientId: erased, day: plus(day, 70) ?? '', minutes: 60, chance }
+  await bookOffered(owner.call, ahead)
+  await post(`/api/people/${erased}/erase`, body)
+}
+async function farewell() {
+  const { id, name } = small.people.leaves
+  await must(owner.call, 'PATCH', `/api/staff/${id}`, {
+    ...{ name, email: 'sanna@house.example', role: 'therapist', active: false },
+  })
+}
+
+describe('a month of a small house', () => {
+  it('was lived: visits were booked, some fell away, the others are sealed in one chain', async () => {
+    expect(booked.length).toBeGreaterThanOrEqual(230)
+    expect(fell.size).toBeGreaterThan(5)
+    expect(stopped.length).toBeGreaterThan(1)
+    expect(sealed.size + fell.size).toBe(booked.length)
+    let step: ChainStep | undefined
+    do
+      step = (await must(
+        owner.call,
+        'GET',
+        `/api/practice/chain?after=${step?.walked ?? 0}`,
+      )) as ChainStep
+    while (!step.done)
+    expect(step).toMatchObject({ total: sealed.size, walked: sealed.size, broken: null })
+  })
+
+  it('no room, no person and no client was in two visits at once, and every room was cleaned', async () => {
+    const stands = booked.filter(({ id }) => !fell.has(id))
+    expect(clashes(stands)).toEqual([])
+    let seen = 0
+    for (const day of days) seen += (await dayPage(day)).visits.length
+    expect(seen).toBe(stands.length)
+  })
+
+  it('offered nobody who is away, and nobody who has left; opened at its hours alone', async () => {
+    const { stays, leaves } = small.people
+    for (const one of booked) {
+      const at = days.indexOf(dayOf(one) ?? '')
+      if (one.staffId === stays.id) expect(at < LEAVE.from || at > LEAVE.to).toBe(true)
+      if (one.staffId === leaves.id) expect(at).toBeLessThan(LAST_DAY_OF_LEAVER)
+      const clock = DateTime.fromMillis(one.startsAt, { zone })
+      const minute = clock.hour * 60 + clock.minute
+      expect(minute).toBeGreaterThanOrEqual(540)
+      expect(minute + one.minutes).toBeLessThanOrEqual(1080)
+    }
+    const saturday = plus(days[4] ?? '', 1)
+    const shut = (await must(
+      owner.call,
+      'GET',
+      `/api/places?from=${saturday}&days=2&minutes=60`,
+    )) as Place[]
+    expect(shut).toEqual([])
+    expect((await leaves.call('/api/people')).status).toBe(401)
+  })
+
+  it('every bottle holds the sum of its movements; nothing was taken of the one called back', async () => {
+    let used = 0
+    for (const lot of (await shelf()).items.flatMap((item) => item.lots)) {
+      const { movements } = (await must(
+        owner.call,
+        'GET',
+        `/api/movements?lot=${lot.id}`,
+      )) as LotHistory
+      let sum = 0
+      for (const { kind, millilitres } of movements) {
+        sum += Math.round(millilitres * 100)
+        expect(sum).toBeGreaterThanOrEqual(0)
+        if (kind === 'used') used++
+      }
+      expect(sum / 100).toBeCloseTo(lot.remainingMillilitres, 5)
+      if (lot.id === recalled)
+        expect(movements.findLast(({ kind }) => kind === 'used')?.at ?? 0).toBeLessThan(
+          movements.find(({ kind }) => kind === 'recalled')?.at ?? 0,
+        )
+    }
+    expect(used).toBeGreaterThan(sealed.size)
+  })
+
+  it('says each call from its day on until it was made', async () => {
+    for (const { id, callOn } of stopped) {
+      const before = (await dayPage(plus(callOn, -1) ?? '')).calls
+      expect(before.map(({ visitId }) => visitId)).not.toContain(id)
+      for (const day of [callOn, plus(callOn, 3) ?? ''])
+        expect((await dayPage(day)).calls.map(({ visitId }) => visitId)).toContain(id)
+    }
+    const [first] = stopped
+    await post(`/api/visits/${first?.id}/follow-up`, {})
+    const after = (await dayPage(plus(first?.callOn ?? '', 3) ?? '')).calls
+    expect(after.map(({ visitId }) => visitId)).not.toContain(first?.id)
+  })
+
+  it('says a patch that was placed from the day on which it can be read, until it was read', async () => {
+    const visit = booked.find(({ id }) => sealed.has(id))
+    const { product } = (await shelf()).items.find(({ product: own }) => own.kind === 'serum') ?? {}
+    const testId = randomUUID()
+    await post(`/api/visits/${visit?.id}/patch-tests`, {
+      ...{ id: testId, productId: product?.id, place: 'innerElbow' },
+    })
+    const today = DateTime.now().setZone(zone).toISODate() ?? ''
+    const said = async (day: string | null) =>
+      (await dayPage(day ?? '')).dues.filter(({ kind }) => kind === 'patch').length
+    expect(await said(today)).toBe(0)
+    expect(await said(plus(today, 1))).toBe(1)
+    expect(await said(plus(today, 2))).toBe(1)
+    await post(`/api/visits/${visit?.id}/patch-reads`, {
+      ...{ id: randomUUID(), testId, result: 'reaction' },
+    })
+    expect(await said(plus(today, 1))).toBe(0)
+  })
+
+  it('says two licences from 60 days before their end, pressing from 7 on', async () => {
+    const { stays } = small.people
+    const ends = { peel: plus(days[0] ?? '', 65) ?? '', machine: plus(days[0] ?? '', 12) ?? '' }
+    await must(owner.call, 'PUT', '/api/scope', {
+      ...{ staffId: stays.id, licences: ['basic', 'peel', 'machine'], until: ends },
+    })
+    for (let more = 0; more <= 80; more += 3) {
+      const day = plus(days[0] ?? '', more) ?? ''
+      const said = (await dayPage(day)).dues.filter(({ title }) => title.startsWith('The licence'))
+      const wanted = Object.values(ends)
+        .map((last) => DateTime.fromISO(last).diff(DateTime.fromISO(day), 'days').days)
+        .filter((left) => left <= 60)
+        .map((left) => (left <= 7 ? 'stop' : 'watch'))
+      expect(said.map(({ kind }) => kind).sort(), day).toEqual(wanted.sort())
+    }
+  })
+
+  it('says bottles in their last 30 days, and a service 14 days before', async () => {
+    const id = randomUUID()
+    const last = plus(days[0] ?? '', 40) ?? ''
+    const { product } = (await shelf()).items[0] ?? {}
+    await post('/api/lots', {
+      ...{ id, productId: product?.id, code: 'SHORT', expires: last, millilitres: 5 },
+    })
+    await must(owner.call, 'PUT', '/api/devices', {
+      ...{ id: randomUUID(), kind: 'tipMachine', name: 'Tip machine', serial: '', ready: true },
+      serviceDue: last,
+    })
+    for (let more = 0; more <= 44; more += 2) {
+      const day = plus(days[0] ?? '', more) ?? ''
+      const left = 40 - more
+      const titles = (await dayPage(day)).dues.map(({ title }) => title)
+      expect(titles.includes('Service of the Tip machine'), day).toBe(left <= 14)
+      expect(titles.includes(product?.name ?? ''), day).toBe(left < 30)
+    }
+  })
+
+  it('an erased client is named nowhere and comes no more', async () => {
+    expect((await owner.call(`/api/people/${erased}`)).status).toBe(410)
+    for (const day of [...days, plus(days[ERASE_ON] ?? '', 70)])
+      expect((await owner.call(`/api/day?date=${day}`)).text).not.toContain(ERASED_NAME)
+    expect((await owner.call(`/api/people?q=Gone`)).text).not.toContain(ERASED_NAME)
+  })
+})
