@@ -81,7 +81,7 @@ describe('patch tests', () => {
     expect(
       (await post(id, 'patch-tests', { id: testId, productId, place: 'behindEar' })).status,
     ).toBe(200)
-    await db`update visits set starts_at = now() + interval '1 hour' where id = ${id}`
+    await db`update visits set starts_at = now() + interval '1 hour', allowed_because = 'today is full' where id = ${id}`
     expect((await waiting())[productId]).toContain('not to be read yet')
     const early = await post(id, 'patch-reads', { id: randomUUID(), testId, result: 'clear' })
     expect(early.status).toBe(422)
@@ -98,7 +98,7 @@ describe('patch tests', () => {
     expect((await waiting())[productId]).toContain('reacted')
     const input = toPlanInput(await bundleOf(owner, id))
     const kind = input.shelf.find((item) => item.product.id === productId)?.product.kind
-    await db`update visits set starts_at = ${booked} where id = ${id}` // off today's page again, to a day of its own
+    await db`update visits set starts_at = ${booked}, allowed_because = null where id = ${id}` // off today's page again, to a day of its own
     for (const technique of ['enzyme', 'serum', 'moisturiser', 'hydratingMask'] as const)
       expect(
         allowance(technique, input).products.map((product) => product.product.id),
