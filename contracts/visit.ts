@@ -1,3 +1,5 @@
+import { PAD_GRADES } from '#core/catalogue/rules/pads'
+import { SPOT_IDS } from '#core/catalogue/techniques/residue'
 import { isWholeTicks, SHORTEST_STEP, type Minutes } from '#core/units'
 import { z } from 'zod'
 import type { EventKind } from '#core/treatment/events'
@@ -165,9 +167,34 @@ export const planVersionPost = z.strictObject({
 
 const note = said(500)
 const key = said(40)
+const spots = z.array(z.enum(SPOT_IDS)).max(SPOT_IDS.length, 'each spot once')
 export const eventBody = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('started') }),
-  z.strictObject({ kind: z.literal('stepDone'), key, cue: z.boolean() }),
+  z.strictObject({
+    kind: z.literal('stepDone'),
+    key,
+    cue: z.boolean(),
+    because: note.optional(),
+    with: z.array(key).max(12, 'at most 12 ticks').optional(),
+    swept: spots.optional(),
+  }),
+  z.strictObject({ kind: z.literal('takenBack'), key }),
+  z.strictObject({ kind: z.literal('notYet'), key }),
+  z.strictObject({ kind: z.literal('padGraded'), key, grade: z.literal([...PAD_GRADES]) }),
+  z.strictObject({
+    kind: z.literal('counted'),
+    key,
+    region: regionId.nullable(),
+    by: z.literal([1, -1]),
+  }),
+  z.strictObject({ kind: z.literal('swept'), key, spots }),
+  z.strictObject({ kind: z.literal('calm'), key, setting: z.number().min(0).max(1000) }),
+  z.strictObject({
+    kind: z.literal('deviceSaid'),
+    key,
+    level: z.number().min(0).max(1000).nullable(),
+    fault: note.nullable(),
+  }),
   z.strictObject({ kind: z.literal('stepSkipped'), key, reason: note }),
   z.strictObject({ kind: z.literal('passDone'), key, region: regionId }),
   z.strictObject({ kind: z.literal('held') }),

@@ -12,7 +12,7 @@ import type { RegionId } from '../face/zones'
 import type { Readings } from '../skin/readings'
 import type { Breach, Reaction, RoomState } from '../treatment/fold'
 import { rushedThrough } from './rushed'
-import { nearestTick } from '../units'
+import { deviationsOf, half } from './deviations'
 
 export interface RecordLine {
   key: string
@@ -36,6 +36,14 @@ export interface RecordLine {
   dwellMinutes?: number
   /** How the zones took it, 0 to 3. */
   absorbed?: Partial<Record<RegionId, AbsorbedGrade>>
+  /** Pads graded 0 to 3, in their order. */
+  pads?: readonly number[]
+  /** Water additions. */
+  water?: number
+  /** What was counted on each zone. */
+  counted?: Partial<Record<RegionId, number>>
+  /** The highest level that the device itself said. */
+  deviceLevel?: number
   /** What was seen to before it, in the words it was asked in. */
   confirmed?: readonly string[]
   deviation: string | null
@@ -76,7 +84,6 @@ export interface RecordSource {
 }
 
 const iso = (ms: number) => new Date(ms).toISOString()
-const half = (ms: number) => nearestTick(ms / 60_000)
 
 /** Writes the treatment down from its taps: planned against actual, with each deviation named. */
 export function buildRecord(src: RecordSource): RecordDraft {
@@ -169,34 +176,27 @@ function lineFor(
     ...(done && setting !== undefined ? { setting } : {}),
     ...(rest?.endedAt === undefined ? {} : { dwellMinutes: half(rest.endedAt - rest.since) }),
     ...(absorbed ? { absorbed } : {}),
+    ...countedIn(step, state),
     ...(confirmed.length > 0 ? { confirmed } : {}),
     deviation: deviations.length > 0 ? deviations.join('; ') : null,
   }
 }
 
-/** What of a step went otherwise than planned. */
-function deviationsOf(step: PlanStep, actual: number | null, state: RoomState): string[] {
-  const { setting: dial } = TECHNIQUES[step.technique]
-  const done = state.done.find((taps) => taps.key === step.key)
-  const rest = state.resting.find((resting) => resting.key === step.key)
-  const out: string[] = []
-  if (done?.skipped !== undefined) out.push(`skipped: ${done.skipped}`)
-  if (actual !== null && Math.abs(actual - step.minutes) >= 2)
-    out.push(`${actual > step.minutes ? '+' : '−'}${Math.abs(actual - step.minutes)} min`)
-  if (rest?.endedAt !== undefined) {
-    const dwell = half(rest.endedAt - rest.since)
-    if (dwell > rest.latest) out.push(`rested ${dwell} min, latest ${rest.latest}`)
-    else if (dwell < rest.earliest) out.push(`rested ${dwell} min, earliest ${rest.earliest}`)
+/** What was graded, added and counted, and what the device said of itself. */
+function countedIn(
+  { key, technique }: PlanStep,
+  { pads, counts, passes, deviceSaid }: RoomState,
+): Pick<RecordLine, 'pads' | 'water' | 'counted' | 'deviceLevel'> {
+  const { counter } = TECHNIQUES[technique]
+  const levels = (deviceSaid[key] ?? []).flatMap(({ level }) => level ?? [])
+  return {
+    ...(pads[key] ? { pads: pads[key] } : {}),
+    ...(counter !== 'none' && counter.what === 'water' && counts[key] !== undefined
+      ? { water: counts[key] }
+      : {}),
+    ...(passes[key] ? { counted: passes[key] } : {}),
+    ...(levels.length > 0 ? { deviceLevel: Math.max(...levels) } : {}),
   }
-  if (state.unconfirmed.includes(step.key)) out.push('done without confirming first')
-  const swapped = state.products[step.key]
-  if (swapped) out.push(`product swapped: ${swapped.reason}`)
-  for (const zone of state.endedZones[step.key] ?? [])
-    out.push(`ended on the ${REGION_NAMES[zone]}`)
-  const turned = state.settings[step.key]
-  if (turned !== undefined && turned !== step.setting)
-    out.push(`${dial?.label.toLowerCase() ?? 'setting'} ${turned} ${dial?.unit ?? ''}`.trim())
-  return out
 }
 
 const BREACH_WORDS: Readonly<Record<Breach['what'], string>> = {

@@ -1,12 +1,35 @@
 import type { AbsorbedGrade } from '../catalogue/products/watering'
 import type { SignId, StopStepId } from '../catalogue/rules/stopRules'
+import type { PadGrade } from '../catalogue/rules/pads'
+import type { SpotId } from '../catalogue/techniques/residue'
 import type { RegionId } from '../face/zones'
 import type { Readings } from '../skin/readings'
 
 export type EventBody =
   | { kind: 'started' }
-  | { kind: 'stepDone'; key: string; cue: boolean }
+  | {
+      kind: 'stepDone'
+      key: string
+      /** Whether its cue was seen; without it, `because` says why it ended all the same. */
+      cue: boolean
+      because?: string
+      /** Ticks inside this main step that ended with it. */
+      with?: readonly string[]
+      /** Where what lay on the skin was looked for and is gone. */
+      swept?: readonly SpotId[]
+    }
   | { kind: 'stepSkipped'; key: string; reason: string }
+  /** The end of a step is taken back: it is at hand again. */
+  | { kind: 'takenBack'; key: string }
+  | { kind: 'notYet'; key: string }
+  | { kind: 'padGraded'; key: string; grade: PadGrade }
+  /** One more, or one taken back; a zone, or none where it is counted for the whole step. */
+  | { kind: 'counted'; key: string; region: RegionId | null; by: 1 | -1 }
+  | { kind: 'swept'; key: string; spots: readonly SpotId[] }
+  /** The zone was looked at and asked at this level, and is calm. */
+  | { kind: 'calm'; key: string; setting: number }
+  /** What the device itself said: the level that is, or what is wrong with it. */
+  | { kind: 'deviceSaid'; key: string; level: number | null; fault: string | null }
   | { kind: 'passDone'; key: string; region: RegionId }
   | { kind: 'held' }
   | { kind: 'resumed' }

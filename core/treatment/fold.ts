@@ -5,35 +5,27 @@ import { takesOff } from '../timing/removal'
 import { breachesOf } from './breaches'
 import { unconfirmed } from './confirm'
 import { inOrder, type EventBody, type TreatmentEvent } from './events'
-import type { FoldContext, Reaction, RestingNow, RoomState } from './roomState'
+import { keep } from './kept'
+import {
+  emptyRoom,
+  type DoneStep,
+  type Draft,
+  type FoldContext,
+  type Reaction,
+  type RestingNow,
+  type RoomState,
+} from './roomState'
 import { judge } from './stop'
+import { whatCounts } from './takenBack'
+import { fromMilliseconds, toMilliseconds } from '../units'
 
 export type { Breach, DoneStep, FoldContext, Reaction, RestingNow, RoomState } from './roomState'
 
 /** The state of the room after these taps. Order of arrival and doubles do not matter. */
 export function fold(events: readonly TreatmentEvent[], context: FoldContext): RoomState {
-  const draft: Draft = {
-    version: 1,
-    done: [],
-    heldMs: 0,
-    resting: [],
-    passes: {},
-    endedZones: {},
-    reactions: [],
-    contraActions: [],
-    settings: {},
-    absorbed: {},
-    products: {},
-    taken: {},
-    confirmed: {},
-    unconfirmed: [],
-    notes: [],
-    replans: [],
-    breaches: [],
-    unknown: [],
-  }
+  const draft = emptyRoom()
   const clock: Clock = { began: 0, heldInStep: 0 }
-  for (const event of inOrder(events)) apply(draft, clock, event, context)
+  for (const event of whatCounts(inOrder(events))) apply(draft, clock, event, context)
   if (draft.startedAt !== undefined && draft.finishedAt === undefined) {
     const next = nextStep(draft, context)
     if (next) draft.current = { key: next.key, since: clock.began + clock.heldInStep }
@@ -41,13 +33,6 @@ export function fold(events: readonly TreatmentEvent[], context: FoldContext): R
   return draft
 }
 
-type Draft = {
-  -readonly [K in keyof RoomState]: RoomState[K] extends readonly (infer T)[]
-    ? T[]
-    : RoomState[K] extends Readonly<Record<string, infer V>>
-      ? Record<string, V>
-      : RoomState[K]
-}
 /** Of the step at hand: when it began, and how long it was held so far. */
 interface Clock {
   began: number
@@ -114,76 +99,6 @@ function apply(draft: Draft, clock: Clock, event: TreatmentEvent, context: FoldC
   }
 }
 
-type Kept = Exclude<
-  EventBody,
-  {
-    kind:
-      | 'started'
-      | 'stepDone'
-      | 'stepSkipped'
-      | 'held'
-      | 'resumed'
-      | 'redness'
-      | 'sensation'
-      | 'sign'
-      | 'stopped'
-      | 'finished'
-  }
->
-
-/** Taps that are only kept: nothing follows from them but that they are there. */
-function keep(draft: Draft, at: number, kept: Kept): void {
-  switch (kept.kind) {
-    case 'passDone': {
-      const of = draft.passes[kept.key] ?? {}
-      draft.passes[kept.key] = { ...of, [kept.region]: (of[kept.region] ?? 0) + 1 }
-      return
-    }
-    case 'reading':
-      draft.readings = kept.zones
-      return
-    case 'stopStep':
-      if (draft.stopped && !draft.stopped.steps.includes(kept.step))
-        draft.stopped = { ...draft.stopped, steps: [...draft.stopped.steps, kept.step] }
-      return
-    case 'contraAction':
-      draft.contraActions.push({ at, body: kept })
-      return
-    case 'absorbed':
-      draft.absorbed[kept.key] = { ...draft.absorbed[kept.key], [kept.region]: kept.grade }
-      return
-    case 'settingChanged':
-      draft.settings[kept.key] = kept.setting
-      return
-    case 'productSwapped':
-      draft.products[kept.key] = { productId: kept.productId, reason: kept.reason }
-      return
-    case 'amountTaken':
-      draft.taken[kept.key] = {
-        productId: kept.productId,
-        lotId: kept.lotId,
-        millilitres: kept.millilitres,
-      }
-      return
-    case 'replanned':
-      if (kept.version <= draft.version) return
-      draft.version = kept.version
-      draft.replans.push({ at, version: kept.version, reason: kept.reason })
-      return
-    case 'confirmed': {
-      const rules = new Set([...(draft.confirmed[kept.key]?.rules ?? []), ...kept.rules])
-      draft.confirmed[kept.key] = { at, rules: [...rules] }
-      return
-    }
-    case 'note':
-      draft.notes.push({ at, text: kept.text })
-      return
-    default:
-      // Does not compile while a kind of tap has nothing that follows from it.
-      kept satisfies never
-  }
-}
-
 function resume(draft: Draft, clock: Clock, at: number): void {
   if (draft.heldSince === undefined) return
   const ms = Math.max(0, at - Math.max(draft.heldSince, clock.began))
@@ -197,33 +112,74 @@ function endStep(
   draft: Draft,
   clock: Clock,
   event: TreatmentEvent,
-  extract: Extract<EventBody, { kind: 'stepDone' | 'stepSkipped' }>,
+  tap: Extract<EventBody, { kind: 'stepDone' | 'stepSkipped' }>,
   context: FoldContext,
 ): void {
-  if (draft.startedAt === undefined || draft.done.some((step) => step.key === extract.key)) return
+  const isOver = (key: string) => draft.done.some((step) => step.key === key)
+  if (draft.startedAt === undefined || isOver(tap.key)) return
   // A hold that runs on over the end of a step belongs to both, each with its own part.
   const holding = draft.heldSince !== undefined
   resume(draft, clock, event.at)
   if (holding) draft.heldSince = event.at
-  const beganAt = Math.min(clock.began, event.at)
-  draft.done.push({
-    key: extract.key,
-    beganAt,
-    endedAt: event.at,
-    heldMs: Math.min(clock.heldInStep, event.at - beganAt),
-    version: event.planVersion,
-    ...(extract.kind === 'stepSkipped' ? { skipped: extract.reason } : { cue: extract.cue }),
-  })
-  clock.began = event.at
+  const own = findStep(draft, context, tap.key)
+  if (tap.kind === 'stepDone') {
+    const ticks = (tap.with ?? []).flatMap((key) => findStep(draft, context, key) ?? [])
+    const open = ticks.filter(({ key }) => key !== tap.key && !isOver(key))
+    for (const { step, ms } of shared(open, own, event.at - clock.began - clock.heldInStep))
+      ended(draft, clock, { step, at: clock.began + ms, event, heldMs: 0 }, { cue: true }, context)
+    if (tap.swept) draft.swept.push({ at: event.at, spots: tap.swept })
+  }
+  const how =
+    tap.kind === 'stepSkipped'
+      ? { skipped: tap.reason }
+      : { cue: tap.cue, ...(tap.because === undefined ? {} : { because: tap.because }) }
+  if (own)
+    ended(draft, clock, { step: own, at: event.at, event, heldMs: clock.heldInStep }, how, context)
   clock.heldInStep = 0
-  const step = findStep(draft, context, extract.key)
-  if (!step || extract.kind === 'stepSkipped') return
+}
+
+/**
+ * How long each tick inside a main step took, which end with its one tap: as planned where there
+ * was time for it, else its share of the time there was.
+ * @param ms hands-on milliseconds of all of them with the main step
+ */
+function shared(ticks: readonly PlanStep[], main: PlanStep | undefined, ms: number) {
+  const all = plannedMs([...ticks, ...(main ? [main] : [])])
+  const scale = all > 0 ? Math.min(1, Math.max(0, ms) / all) : 0
+  return ticks.map((step) => ({ step, ms: Math.floor(plannedMs([step]) * scale) }))
+}
+const plannedMs = (steps: readonly PlanStep[]) =>
+  toMilliseconds(steps.reduce((sum, step) => sum + step.minutes, 0))
+
+interface Ending {
+  step: PlanStep
+  at: number
+  heldMs: number
+  event: TreatmentEvent
+}
+/** One step is over: what it laid rests from now, what it took off is off since it began. */
+function ended(
+  draft: Draft,
+  clock: Clock,
+  { step, at, heldMs, event }: Ending,
+  how: Pick<DoneStep, 'skipped' | 'cue' | 'because'>,
+  context: FoldContext,
+): void {
+  const beganAt = Math.min(clock.began, at)
+  draft.done.push({
+    key: step.key,
+    beganAt,
+    endedAt: at,
+    heldMs: Math.min(heldMs, at - beganAt),
+    version: event.planVersion,
+    ...how,
+  })
+  clock.began = at
+  if (how.skipped !== undefined) return
   if (unconfirmed(draft, context, step).length > 0) draft.unconfirmed.push(step.key)
   const window = context.dwellOf(step)
-  if (window)
-    draft.resting.push({ key: step.key, regions: step.regions, since: event.at, ...window })
-  const began = draft.done[draft.done.length - 1]?.beganAt ?? event.at
-  closeResting(draft, began, (resting) => {
+  if (window) draft.resting.push({ key: step.key, regions: step.regions, since: at, ...window })
+  closeResting(draft, beganAt, (resting) => {
     const laid = findStep(draft, context, resting.key)
     return (
       laid !== undefined &&
@@ -257,7 +213,24 @@ function react(
   draft.reactions.push({ at: event.at, body: ownBody, judgement })
   if (judgement.act === 'endZone' && key !== null && region !== null)
     draft.endedZones[key] = [...new Set([...(draft.endedZones[key] ?? []), region])]
+  if (judgement.act === 'shorten') shorten(draft, event.at, region)
   if (judgement.act === 'stop') stop(draft, event.at, judgement.text, judgement.callHelp)
+}
+
+/** What stings there has half of what was left to it, and may come off from now. */
+function shorten(draft: Draft, at: number, region: RegionId | null): void {
+  draft.resting = draft.resting.map((resting) => {
+    const there = region === null || resting.regions.includes(region)
+    if (resting.endedAt !== undefined || !there) return resting
+    const ran = fromMilliseconds(Math.max(0, at - resting.since))
+    const left = Math.max(0, resting.latest - ran)
+    return {
+      ...resting,
+      earliest: Math.min(resting.earliest, ran),
+      latest: Math.min(resting.latest, ran + left / 2),
+      shortened: true,
+    }
+  })
 }
 
 /** What is being done on a zone: the step at hand, and everything that still rests there. */

@@ -1,4 +1,6 @@
 import type { AbsorbedGrade } from '../catalogue/products/watering'
+import type { PadGrade } from '../catalogue/rules/pads'
+import type { SpotId } from '../catalogue/techniques/residue'
 import type { PlanStep } from '../catalogue/techniques/step'
 import type { StopStepId } from '../catalogue/rules/stopRules'
 import type { RegionId } from '../face/zones'
@@ -16,12 +18,17 @@ export interface DoneStep {
   heldMs: number
   skipped?: string
   cue?: boolean
+  /** Why it ended although its cue had not come. */
+  because?: string
   version: number
 }
 export interface RestingNow {
   key: string
   regions: readonly RegionId[]
+  /** When it was on: a sting may bring its minutes nearer, its chemistry begins here. */
   since: number
+  /** Shortened because it stung. */
+  shortened?: true
   endedAt?: number
   earliest: number
   latest: number
@@ -72,6 +79,22 @@ export interface RoomState {
   stopped?: { at: number; reason: string; callHelp: boolean; steps: readonly StopStepId[] }
   contraActions: readonly { at: number; body: Extract<EventBody, { kind: 'contraAction' }> }[]
   settings: Readonly<Record<string, number>>
+  /** Since when the device stands where it does, by step. */
+  settingSince: Readonly<Record<string, number>>
+  /** The level at which the zone was last seen calm, by step. */
+  calm: Readonly<Record<string, { at: number; setting: number }>>
+  /** What a device on the line said of itself, by step, the latest last. */
+  deviceSaid: Readonly<
+    Record<string, readonly { at: number; level: number | null; fault: string | null }[]>
+  >
+  /** What was counted for a step as a whole. */
+  counts: Readonly<Record<string, number>>
+  /** Pads graded, by step, in their order. */
+  pads: Readonly<Record<string, readonly PadGrade[]>>
+  /** How often the cue had not come yet. */
+  notYet: Readonly<Record<string, number>>
+  swept: readonly { at: number; spots: readonly SpotId[] }[]
+  takenBack: readonly { at: number; key: string }[]
   /** How each zone took what a step laid on it, by step. */
   absorbed: Readonly<Record<string, Partial<Record<RegionId, AbsorbedGrade>>>>
   products: Readonly<Record<string, { productId: string; reason: string }>>
@@ -97,3 +120,40 @@ export interface FoldContext {
   /** Regions whose baseline was read on bare skin; without it all of the baseline counts as bare. */
   readBare?: readonly RegionId[]
 }
+
+/** The same, while the taps are folded into it. */
+export type Draft = {
+  -readonly [K in keyof RoomState]: RoomState[K] extends readonly (infer T)[]
+    ? T[]
+    : RoomState[K] extends Readonly<Record<string, infer V>>
+      ? Record<string, V>
+      : RoomState[K]
+}
+export const emptyRoom = (): Draft => ({
+  version: 1,
+  done: [],
+  heldMs: 0,
+  resting: [],
+  passes: {},
+  counts: {},
+  pads: {},
+  notYet: {},
+  swept: [],
+  takenBack: [],
+  endedZones: {},
+  reactions: [],
+  contraActions: [],
+  settings: {},
+  settingSince: {},
+  calm: {},
+  deviceSaid: {},
+  absorbed: {},
+  products: {},
+  taken: {},
+  confirmed: {},
+  unconfirmed: [],
+  notes: [],
+  replans: [],
+  breaches: [],
+  unknown: [],
+})

@@ -14,6 +14,10 @@ export interface LastTime {
   /** Minutes it rested. */ dwell?: number
   /** Where the device ended. */ setting?: number
   millilitres?: number
+  /** Pads until one stayed clean. */
+  pads?: number
+  /** Water additions. */
+  water?: number
   /** Zones that drank it. */
   drank?: RegionId[]
 }
@@ -28,12 +32,15 @@ export function lastTimes(treatment: Pick<RecordDraft, 'lines'> | null | undefin
     const { dwellMinutes: dwell, setting } = line
     const millilitres = line.product?.takenMl
     const drank = drankIn(line.absorbed ?? {})
+    const { pads, water } = line
     by.set(line.technique, {
       technique: line.technique,
       minutes: line.actualMinutes,
       ...(dwell === undefined ? {} : { dwell }),
       ...(setting === undefined ? {} : { setting }),
       ...(millilitres === null || millilitres === undefined ? {} : { millilitres }),
+      ...(pads === undefined || pads.length === 0 ? {} : { pads: pads.length }),
+      ...(water === undefined ? {} : { water }),
       ...(drank.length === 0 ? {} : { drank }),
     })
   }
@@ -47,6 +54,8 @@ export function lastTimeWords({
   dwell,
   setting,
   millilitres,
+  pads,
+  water,
   drank = [],
 }: LastTime): string {
   const dial = TECHNIQUES[technique].setting
@@ -55,6 +64,8 @@ export function lastTimeWords({
     dwell === undefined ? '' : `rested ${dwell}`,
     setting === undefined || !dial ? '' : `${dial.label.toLowerCase()} ${setting} ${dial.unit}`,
     millilitres === undefined ? '' : `${millilitres} mL`,
+    pads === undefined ? '' : `${pads} ${pads === 1 ? 'pad' : 'pads'}`,
+    water === undefined ? '' : `water added ${water} times`,
     drank.length === 0 ? '' : `${nameRegions(drank)} drank it`,
   ]
     .filter(Boolean)

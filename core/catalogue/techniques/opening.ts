@@ -5,6 +5,7 @@ import { ALL, BARE, INTACT, span, techniques } from './row'
 export const OPENING = techniques({
   settle: {
     name: 'Settle, headband, hands',
+    tick: true,
     stage: 'settle',
     part: 'everyVisit',
     minutes: span(1, 5, 2),
@@ -15,6 +16,9 @@ export const OPENING = techniques({
     manner: 'none',
     hand: 'Wash and warm your hands; headband and drape.',
     cue: 'The client lies easy and hair is clear of the face.',
+    seen: 'Lies easy',
+    notYet: 'Another cushion, the band again: ask where it presses.',
+    counter: 'none',
     say: 'I will touch your forehead first.',
     reason: 'comfort and hygiene',
   },
@@ -36,6 +40,9 @@ export const OPENING = techniques({
       'Press, hold, wipe down, then side to side. No circles on the lashes. Oil soaks on ' +
       'waterproof mascara: the lips come off meanwhile.',
     cue: 'The pad comes away clean.',
+    seen: 'Pad is clean',
+    notYet: 'Soak half a minute longer, press, wipe down once more. Never pull.',
+    counter: { what: 'pad' },
     say: 'Let your jaw drop, it opens the lashes.',
     reason: 'mascara before anything spreads',
   },
@@ -53,6 +60,10 @@ export const OPENING = techniques({
     manner: 'spread',
     hand: 'Light circles in segments, clean the hand between; off with a lukewarm cloth.',
     cue: 'No colour left on the cloth.',
+    seen: 'No colour left',
+    notYet: 'A fresh cloth, then once more with milk where colour is left.',
+    counter: { what: 'pad' },
+    prompts: [{ at: 0.5, say: 'Your lips now: my hand is beside your mouth.' }],
     reason: 'so that the skin can be read',
   },
   secondReading: {
@@ -67,6 +78,9 @@ export const OPENING = techniques({
     manner: 'none',
     hand: 'Look, then draw a fingertip over the usual spot.',
     cue: 'Every zone seen bare.',
+    seen: 'All seen bare',
+    notYet: 'Turn the lamp, tilt the head: read what is missing.',
+    counter: 'none',
     reason: 'make-up hides redness and texture',
   },
   secondCleanse: {
@@ -89,6 +103,9 @@ export const OPENING = techniques({
     manner: 'spread',
     hand: 'On damp skin, up and out; rinse with a lukewarm cloth.',
     cue: 'Rinse water no longer clouds.',
+    seen: 'Water is clear',
+    notYet: 'More water, then work a little longer: brows, nostrils, hairline.',
+    counter: { what: 'pad' },
     reason: 'the second cleanse is the cleanse',
   },
   oilCleanse: {
@@ -105,6 +122,10 @@ export const OPENING = techniques({
     manner: 'spread',
     hand: 'Oil on dry skin some minutes, emulsifier over it, then water again and again.',
     cue: 'The wet hand feels skin, not slip. Count the water additions.',
+    seen: 'Skin felt',
+    notYet: 'The emulsifier longer, a little more water at a time.',
+    counter: { what: 'water' },
+    prompts: [{ at: 0.6, say: 'Now a little water.' }],
     reason: 'oil lifts oil and heavy make-up without stripping',
   },
 })

@@ -83,6 +83,26 @@ export interface Setting {
   thin?: readonly RegionId[]
 }
 
+/**
+ * What is counted: passes have their limit in `passes`; pads are graded; water is added while the
+ * emulsifier is rinsed; the rest are so many on each zone, left and right apart.
+ */
+export type Counter =
+  | { what: 'pass' }
+  | { what: 'pad' }
+  | { what: 'water' }
+  | {
+      what: 'stroke' | 'glide' | 'direction' | 'round' | 'coat' | 'try'
+      least: number
+      most: number
+    }
+
+/** Something said at a moment of the step: at its start or end, or at a share of its minutes. */
+export interface Prompt {
+  at: 'start' | 'end' | number
+  say: string
+}
+
 /** How masks are laid out: one kind, by zone, or on spots only. */
 export type LayoutId = 'one' | 'byZone' | 'spots'
 
@@ -173,6 +193,16 @@ export interface TechniqueOf<Id extends string> {
   hand: string
   /** How it is known to be done. */
   cue: string
+  /** The same in two or three words, as the big button says it: "Skin felt". */
+  seen: string
+  /** What to do while that does not come. */
+  notYet: string
+  /** What the hand counts meanwhile. */
+  counter: Counter | 'none'
+  /** Words beside `say`, each at its moment. */
+  prompts?: readonly Prompt[]
+  /** Only a tick inside the main step that it leads up to, never a step of its own on screen. */
+  tick?: true
   /** What is said to the client first. */
   say?: string
   reason: string
