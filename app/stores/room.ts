@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia'
 import type { PlanStep } from '#core/catalogue/techniques/step'
 import { fold, type RoomState } from '#core/treatment/fold'
+import { endedKeys, momentsOf, openOf, placeOfMoment } from '#core/treatment/moments'
 import { foldContext, toPlanInput } from '#core/visit/planInput'
 import { useTapLine } from '~/composables/room/tapLine'
 import { useReplan } from '~/composables/room/replan'
@@ -21,11 +22,19 @@ export const useRoom = defineStore('room', () => {
   const steps = computed<PlanStep[]>(
     () => visit.bundle?.plans.find((plan) => plan.version === state.value?.version)?.steps ?? [],
   )
-  const place = computed(() =>
-    steps.value.findIndex((step) => step.key === state.value?.current?.key),
+  /** Steps of every version: what was done may stand in an earlier one only. */
+  const everyStep = computed<PlanStep[]>(() =>
+    [...(visit.bundle?.plans ?? [])].reverse().flatMap((plan) => plan.steps),
   )
-  const current = computed(() => steps.value[place.value])
-  const next = computed(() => (place.value < 0 ? undefined : steps.value[place.value + 1]))
+  const ended = computed(() => endedKeys(state.value ?? { done: [] }))
+  const moments = computed(() => momentsOf(steps.value, ended.value))
+  const place = computed(() => placeOfMoment(moments.value, state.value?.current?.key))
+  const moment = computed(() => moments.value[place.value])
+  /** The main step on screen; its ticks are in its moment. */
+  const current = computed(() => moment.value?.main)
+  const next = computed(() => (place.value < 0 ? undefined : moments.value[place.value + 1]?.main))
+  /** What of the moment is still open, its ticks first. */
+  const open = computed(() => (moment.value ? openOf(moment.value, ended.value) : []))
   const plans = useReplan({ state, steps, bundle, input, tap: taps.tap, trouble: taps.trouble })
 
   async function enter() {
@@ -37,6 +46,11 @@ export const useRoom = defineStore('room', () => {
   return {
     state,
     steps,
+    everyStep,
+    moments,
+    place,
+    moment,
+    open,
     current,
     next,
     context,

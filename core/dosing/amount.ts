@@ -48,10 +48,22 @@ export function amountFor(
     millilitres: millilitres(ml),
     count,
     measure: product.dispenser.kind,
-    words: describe(count, product.dispenser.kind),
+    words: describeMeasures(count, product.dispenser.kind),
     roundingPercent: rounding,
     costCents: Math.round((ml / product.packMillilitres) * product.priceCents),
   }
+}
+
+/** The smallest part of a measure that the hand can take. */
+export const MEASURE_PARTS: Readonly<Record<Dispenser['kind'], number>> = {
+  pump: 1,
+  spray: 1,
+  riceGrain: 1,
+  drop: 1,
+  piece: 1,
+  scoop: 0.25,
+  spatula: 0.5,
+  pour: 0.5,
 }
 
 /**
@@ -63,22 +75,13 @@ export function toMeasures(
   dispenser: Dispenser,
   neverBelow: boolean,
 ): { count: number; ml: number } {
-  const part = {
-    pump: 1,
-    spray: 1,
-    riceGrain: 1,
-    drop: 1,
-    piece: 1,
-    scoop: 0.25,
-    spatula: 0.5,
-    pour: 0.5,
-  }[dispenser.kind]
+  const part = MEASURE_PARTS[dispenser.kind]
   const exact = ml / (dispenser.millilitres * part)
   const whole = Math.max(1, neverBelow ? Math.ceil(exact - 1e-9) : Math.round(exact))
   return { count: whole * part, ml: whole * part * dispenser.millilitres }
 }
 
-function describe(count: number, kind: Dispenser['kind']): string {
+export function describeMeasures(count: number, kind: Dispenser['kind']): string {
   const [one, many] = MEASURE_WORDS[kind]
   return `${String(count)
     .replace('.25', '¼')

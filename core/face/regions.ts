@@ -62,6 +62,13 @@ export function zonesOf(region: RegionId): ZoneId[] {
   return ZONE_IDS.filter((zone) => ZONES[zone].regions.includes(region))
 }
 
+/** The zones of a region that are big enough to draw on: at least half of its largest. */
+export function mainZonesOf(region: RegionId): ZoneId[] {
+  const zones = zonesOf(region)
+  const most = Math.max(...zones.map((zone) => ZONES[zone].area))
+  return zones.filter((zone) => ZONES[zone].area * 2 >= most)
+}
+
 /** Client's left and right are mirrored; `mid` zones answer themselves. */
 export function mirror(zone: ZoneId): ZoneId {
   const { side } = ZONES[zone]

@@ -1,18 +1,11 @@
+import { countTrouble, zoneCountOf } from './counting'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { TECHNIQUES } from '../catalogue/techniques/techniques'
 import type { PlanStep } from '../catalogue/techniques/step'
 import { planInput, readAll, RESILIENT } from '../testing/fixtures'
 import { minutes } from '../units'
-import {
-  comfortAt,
-  dialOf,
-  passesOf,
-  passTrouble,
-  restingNow,
-  suspectBottles,
-  turned,
-} from './atHand'
+import { comfortAt, dialOf, restingNow, suspectBottles, turned } from './atHand'
 import { fold } from './fold'
 import type { EventBody, TreatmentEvent } from './events'
 
@@ -95,13 +88,14 @@ describe('what the step at hand asks for', () => {
         [1, { kind: 'passDone', key: 'tip-1', region: 'nose' }],
       ],
     )
-    const passes = passesOf(state, tip)
-    expect(passTrouble(passes, 'forehead')).toBeUndefined()
-    expect(passTrouble(passes, 'nose')).toBe('1 planned here: enough.')
-    expect(passTrouble({ ...passes, planned: 2, done: { nose: 2 } }, 'nose')).toBe(
+    const passes = zoneCountOf(state, tip)
+    if (!passes) throw new Error('passes of the tip are counted')
+    expect(countTrouble(passes, 'forehead')).toBeUndefined()
+    expect(countTrouble(passes, 'nose')).toBe('1 planned here: enough.')
+    expect(countTrouble({ ...passes, least: 2, done: { nose: 2 } }, 'nose')).toBe(
       'Never a third pass here.',
     )
-    expect(passTrouble({ ...passes, planned: 5, done: { nose: 2 } }, 'nose')).toContain('Never')
+    expect(countTrouble({ ...passes, least: 5, done: { nose: 2 } }, 'nose')).toContain('Never')
   })
   it('turns a dial only inside the range for this client', () => {
     const tip = step('tip')

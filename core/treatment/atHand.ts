@@ -27,6 +27,10 @@ export const comfortAt = (preferences: Preferences, stage: StageId): string =>
 /** Something resting now, under its own name, with what its clock says. */
 export interface RestingOnFace extends RestingNow {
   name: string
+  /** How it is known that it has done its work. */
+  cue: string
+  /** Nobody speaks meanwhile. */
+  quiet: boolean
   ms: number
   word: ReturnType<typeof restingAt>['word']
 }
@@ -42,34 +46,9 @@ export function restingNow(
     .map((resting) => {
       const step = steps.find((one) => one.key === resting.key)
       const name = step ? shortName(step.technique) : 'a step of an earlier plan'
-      return { ...resting, ...restingAt(resting, now), name }
+      const { cue = '', quiet = false } = step ? TECHNIQUES[step.technique] : {}
+      return { ...resting, ...restingAt(resting, now), name, cue, quiet }
     })
-}
-
-/** Passes done of a step, by region, beside what is planned and what is the limit. */
-export interface Passes {
-  planned: number
-  /** Never more than this on one region; 0 where the technique has none. */
-  limit: number
-  done: Partial<Record<RegionId, number>>
-}
-export function passesOf(state: RoomState, step: PlanStep): Passes {
-  return {
-    planned: step.passes ?? 1,
-    limit: TECHNIQUES[step.technique].passes?.limit ?? 0,
-    done: state.passes[step.key] ?? {},
-  }
-}
-
-/** Why no further pass is done on a region; undefined where one may be. */
-export function passTrouble(
-  { planned, limit, done }: Passes,
-  region: RegionId,
-): string | undefined {
-  const had = done[region] ?? 0
-  if (had >= limit)
-    return limit === 2 ? 'Never a third pass here.' : `Never more than ${limit} here.`
-  return had >= planned ? `${planned} planned here: enough.` : undefined
 }
 
 /** The device's dial at this step: its range for this client, and where it stands. */

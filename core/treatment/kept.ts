@@ -68,6 +68,7 @@ export function keep(draft: Draft, at: number, kept: Kept): void {
       return
     case 'amountTaken':
       draft.taken[kept.key] = {
+        at,
         productId: kept.productId,
         lotId: kept.lotId,
         millilitres: kept.millilitres,

@@ -98,7 +98,9 @@ export interface RoomState {
   /** How each zone took what a step laid on it, by step. */
   absorbed: Readonly<Record<string, Partial<Record<RegionId, AbsorbedGrade>>>>
   products: Readonly<Record<string, { productId: string; reason: string }>>
-  taken: Readonly<Record<string, { productId: string; lotId: string; millilitres: number }>>
+  taken: Readonly<
+    Record<string, { at: number; productId: string; lotId: string; millilitres: number }>
+  >
   /** What was confirmed before a step, by step. */
   confirmed: Readonly<Record<string, { at: number; rules: readonly string[] }>>
   /** Steps ended although something was not confirmed before. */

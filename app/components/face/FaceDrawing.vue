@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { FACE_COLOURS } from '~/theme/colours'
+import type { Direction } from '#core/catalogue/techniques/directions'
 import { ZONES, type ZoneId } from '#core/face/zones'
 import { MIDDLE, SHAPES, SHOULDERS, SILHOUETTE } from './outlines'
 
@@ -12,13 +13,15 @@ const props = withDefaults(
     fill?: Partial<Record<ZoneId, string>>
     marks?: Partial<Record<ZoneId, string>>
     chosen?: readonly ZoneId[]
+    /** Which way the hand goes there: away from the middle, and up. */
+    arrows?: Partial<Record<ZoneId, Direction>>
     label: string
     pick?: boolean
     fromHead?: boolean
     dark?: boolean
     words?: (zone: ZoneId) => string
   }>(),
-  { fill: () => ({}), marks: () => ({}), chosen: () => [], words: undefined },
+  { fill: () => ({}), marks: () => ({}), chosen: () => [], arrows: () => ({}), words: undefined },
 )
 const emit = defineEmits<{
   zone: [zone: ZoneId]
@@ -122,6 +125,7 @@ const let_go = (event: PointerEvent) => {
           {{ marks[side.zone] }}
         </text>
       </template>
+      <FaceArrows :arrows="arrows" :colour="tone.text" />
       <text :transform="fromHead ? 'rotate(180 16 185)' : undefined" x="16" y="190" font-size="17">
         R
       </text>

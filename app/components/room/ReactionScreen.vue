@@ -81,6 +81,7 @@ const sign = (seen: SignId) =>
         {{ SIGN_NAMES[seen] }}
       </RoomButton>
     </div>
+    <RednessCourse />
     <p v-if="last" class="said" role="status">
       {{ last.text }} <span class="dim">{{ last.rule.sentence }}</span>
     </p>

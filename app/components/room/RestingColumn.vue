@@ -18,6 +18,7 @@ const sent = computed(() => {
   <section class="rests" aria-label="Resting">
     <RestingVessel v-for="one in resting" :key="one.key" :resting="one" />
     <p v-if="!resting.length" class="dim">Nothing is resting.</p>
+    <OffNext v-if="resting.length" />
     <p class="foot dim">
       <b class="figures">{{ clock(room.now, zone) }}</b> · {{ sent }}
     </p>

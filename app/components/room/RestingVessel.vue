@@ -2,6 +2,7 @@
 import { fromMilliseconds } from '#core/units'
 import { nameRegions } from '#core/face/regions'
 import type { RestingOnFace } from '#core/treatment/atHand'
+import { LATE_WORDS } from '#core/treatment/offNext'
 import { elapsed } from '~/composables/dates'
 
 /** One mask as a vessel that drains: the dashes are its earliest minute, the floor its latest. */
@@ -14,6 +15,7 @@ const WORDS = {
   late: 'late: off now',
 } as const
 const clip = useId()
+const whole = (minutes: number) => Math.round(minutes * 2) / 2
 const share = (minutes: number) => Math.min(1, minutes / props.resting.latest) * HEIGHT
 const drained = computed(() => Math.min(HEIGHT - 2, share(fromMilliseconds(props.resting.ms))))
 const earliest = computed(() => `translate(0 ${share(props.resting.earliest)})`)
@@ -46,8 +48,14 @@ const earliest = computed(() => `translate(0 ${share(props.resting.earliest)})`)
     <b>{{ resting.name }}</b>
     <span class="dim">{{ nameRegions(resting.regions) }}</span>
     <span class="clock serif figures">{{ elapsed(resting.ms) }}</span>
-    <span class="dim figures">from {{ resting.earliest }}, off by {{ resting.latest }}</span>
+    <span class="dim figures"
+      >from {{ whole(resting.earliest) }}, off by {{ whole(resting.latest) }}</span
+    >
     <span class="word">{{ WORDS[resting.word] }}</span>
+    <span class="dim">{{ resting.cue }}</span>
+    <span class="dim">{{
+      resting.shortened ? 'shortened: it stung' : LATE_WORDS[resting.late]
+    }}</span>
   </div>
 </template>
 

@@ -1,20 +1,28 @@
 <script setup lang="ts">
+import type { SpotId } from '#core/catalogue/techniques/residue'
+import { SPOTS } from '#core/catalogue/techniques/residue'
 import type { PlanStep } from '#core/catalogue/techniques/step'
 import { placeOf } from '#core/catalogue/techniques/traits'
-import { zonesOf } from '#core/face/regions'
-import { ZONES, type ZoneId } from '#core/face/zones'
-import { passesOf, passTrouble, type RestingOnFace } from '#core/treatment/atHand'
+import { mainZonesOf, zonesOf } from '#core/face/regions'
+import { ZONES, type RegionId, type ZoneId } from '#core/face/zones'
+import type { RestingOnFace } from '#core/treatment/atHand'
+import { countTrouble, many, zoneCountOf } from '#core/treatment/counting'
+import { directionsOf } from '#core/treatment/sequence'
 import { useRoom } from '~/stores/room'
 import { FACE_COLOURS } from '~/theme/colours'
 
-/** The face as it lies under the hands: what is worked, what rests, which pass is done. */
-const props = defineProps<{ step: PlanStep; resting: readonly RestingOnFace[] }>()
+/** The face as it lies under the hands: what is worked and which way, what rests, what is counted. */
+const props = defineProps<{
+  step: PlanStep
+  resting: readonly RestingOnFace[]
+  /** Where the residue is looked for with this step. */
+  spots: readonly SpotId[]
+}>()
 const emit = defineEmits<{ warn: [text: string] }>()
 const fromHead = defineModel<boolean>('fromHead', { required: true })
 const room = useRoom()
-const passes = computed(() =>
-  room.state ? passesOf(room.state, props.step) : { planned: 1, limit: 0, done: {} },
-)
+const count = computed(() => room.state && zoneCountOf(room.state, props.step))
+const counts = computed(() => count.value !== null && count.value !== undefined)
 const ended = computed(() => room.state?.endedZones[props.step.key] ?? [])
 const fill = computed(() => {
   const zones: Partial<Record<ZoneId, string>> = {}
@@ -26,29 +34,61 @@ const fill = computed(() => {
   return zones
 })
 const marks = computed(() => {
-  const { limit, planned, done } = passes.value
-  if (limit === 0) return {}
+  if (!count.value) return {}
+  const { done, least } = count.value
   return Object.fromEntries(
     props.step.regions.flatMap((region) => {
       const [zone] = zonesOf(region)
-      return zone ? [[zone, `${done[region] ?? 0}/${planned}`]] : []
+      return zone
+        ? [[zone, least > 0 ? `${done[region] ?? 0}/${least}` : `${done[region] ?? 0}`]]
+        : []
     }),
   )
 })
+const arrows = computed(() => {
+  const directions = directionsOf(props.step)
+  const all = props.step.regions.flatMap((region) => {
+    const direction = directions[region]
+    return direction ? mainZonesOf(region).map((zone) => [zone, direction] as const) : []
+  })
+  return counts.value ? {} : Object.fromEntries(all)
+})
+const chosen = computed(() => props.spots.flatMap((spot) => SPOTS[spot].zones))
+const swept = computed(() => props.spots.map((spot) => SPOTS[spot].name).join(', '))
 const label = computed(() =>
-  passes.value.limit > 0
-    ? 'Tap a zone when its pass is done'
+  count.value
+    ? `Tap a zone for each ${count.value.what} done there`
     : `Zones: ${placeOf(props.step) || 'none'}`,
 )
 const seen = computed(() => (fromHead.value ? 'seen from the head' : 'seen from the front'))
+/** The zone counted last, to take one back there. */
+const latest = ref<RegionId | null>(null)
 
 function tapZone(zone: ZoneId) {
   const [region] = ZONES[zone].regions
-  if (!region || passes.value.limit === 0 || !props.step.regions.includes(region)) return
-  const trouble = passTrouble(passes.value, region)
+  if (!region || !count.value || !props.step.regions.includes(region)) return
+  const trouble = countTrouble(count.value, region)
   emit('warn', trouble ?? '')
-  if (trouble === undefined) void room.tap({ kind: 'passDone', key: props.step.key, region })
+  if (trouble !== undefined) return
+  latest.value = region
+  const { key } = props.step
+  void room.tap(
+    count.value.what === 'pass'
+      ? { kind: 'passDone', key, region }
+      : { kind: 'counted', key, region, by: 1 },
+  )
 }
+function oneBack() {
+  if (!latest.value) return
+  void room.tap({ kind: 'counted', key: props.step.key, region: latest.value, by: -1 })
+  latest.value = null
+}
+watch(
+  () => props.step.key,
+  () => {
+    latest.value = null
+  },
+)
 </script>
 
 <template>
@@ -57,17 +97,22 @@ function tapZone(zone: ZoneId) {
       <FaceDrawing
         :fill="fill"
         :marks="marks"
+        :arrows="arrows"
+        :chosen="chosen"
         :from-head="fromHead"
         dark
-        :pick="passes.limit > 0"
+        :pick="counts"
         :label="label"
         @zone="tapZone"
       />
     </div>
     <RoomButton tone="quiet" hotkey="T" @click="fromHead = !fromHead">{{ seen }} · turn</RoomButton>
-    <p v-if="passes.limit" class="dim">
-      Tap each zone when its pass is done. Limit {{ passes.limit }}.
+    <p v-if="swept" class="sweep">Look for what stayed: {{ swept }}</p>
+    <p v-if="count" class="dim">
+      Tap each zone for each {{ count.what }}. Never more than {{ count.most }}
+      {{ many(count.what, count.most) }}.
     </p>
+    <RoomButton v-if="latest" @click="oneBack">Take one back</RoomButton>
   </div>
 </template>
 
@@ -86,5 +131,8 @@ function tapZone(zone: ZoneId) {
 }
 .dim {
   color: var(--candle-dim);
+}
+.sweep {
+  color: var(--glow);
 }
 </style>

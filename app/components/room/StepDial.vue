@@ -1,18 +1,42 @@
 <script setup lang="ts">
 import { turned, type Dial } from '#core/treatment/atHand'
+import { ladderAt } from '#core/treatment/ladder'
+import type { PlanStep } from '#core/catalogue/techniques/step'
+import { useRoom } from '~/stores/room'
 
-/** The device's own dial: what it stands at, one notch down or up. */
-const props = defineProps<{ dial: Dial }>()
+/** The device's own dial: down at any time, up only after a minute at this level and calm. */
+const props = defineProps<{ dial: Dial; step: PlanStep }>()
 const emit = defineEmits<{ dial: [setting: number] }>()
+const room = useRoom()
+const ladder = computed(() =>
+  room.state
+    ? ladderAt(room.state, props.step.key, props.dial, room.state.current?.since ?? 0, room.now)
+    : undefined,
+)
 const turn = (notches: number) => emit('dial', turned(props.dial, notches))
+const calm = () => room.tap({ kind: 'calm', key: props.step.key, setting: props.dial.value })
 </script>
 
 <template>
-  <p class="row">
+  <div class="row">
     <span>
       {{ dial.label }} <b class="figures">{{ dial.value }} {{ dial.unit }}</b>
     </span>
     <RoomButton square :aria-label="`${dial.label} down`" @click="turn(-1)">−</RoomButton>
-    <RoomButton square :aria-label="`${dial.label} up`" @click="turn(1)">+</RoomButton>
-  </p>
+    <RoomButton
+      square
+      :aria-label="`${dial.label} up`"
+      :disabled="!ladder?.mayStepUp"
+      @click="turn(1)"
+      >+</RoomButton
+    >
+    <RoomButton v-if="ladder && !ladder.calm && !ladder.waitMs" @click="calm">Calm</RoomButton>
+    <span class="dim figures" role="status">{{ ladder?.say }}</span>
+  </div>
 </template>
+
+<style scoped>
+.dim {
+  color: var(--candle-dim);
+}
+</style>

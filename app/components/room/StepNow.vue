@@ -1,35 +1,29 @@
 <script setup lang="ts">
-import { toMilliseconds } from '#core/units'
+import { fromMilliseconds, toMilliseconds } from '#core/units'
 import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
 import type { PlanStep } from '#core/catalogue/techniques/step'
-import { doseOf, layerWords } from '#core/dosing/layers'
 import { placeOf } from '#core/catalogue/techniques/traits'
 import { lastTimeWords } from '#core/visit/lastTime'
-import { comfortAt, dialOf, productUsed } from '#core/treatment/atHand'
+import { comfortAt, dialOf } from '#core/treatment/atHand'
 import { runningMs } from '#core/treatment/clocks'
+import { promptAt } from '#core/treatment/prompts'
+import { drainTrouble, placeAt, sequenceOf } from '#core/treatment/sequence'
 import { elapsed } from '~/composables/dates'
 import { useRoom } from '~/stores/room'
 import { useVisit } from '~/stores/visit'
 
 /** The one thing now: what, how, with what, how long, and how it is known to be done. */
 const props = defineProps<{ step: PlanStep; warn: string; first: readonly string[] }>()
+const emit = defineEmits<{ notYet: []; cleanse: [] }>()
 const room = useRoom()
 const visit = useVisit()
 const technique = computed(() => TECHNIQUES[props.step.technique])
-const place = computed(() => room.steps.findIndex((step) => step.key === props.step.key) + 1)
 const client = computed(() => visit.bundle?.client.name.split(' ')[0] ?? '')
 const ran = computed(() => (room.state ? runningMs(room.state, room.now) : 0))
-const over = computed(() => ran.value > toMilliseconds(props.step.minutes))
+/** Of the step and of what is still open inside it. */
+const planned = computed(() => room.open.reduce((sum, own) => sum + own.minutes, 0))
+const over = computed(() => ran.value > toMilliseconds(planned.value))
 const held = computed(() => (room.state?.heldSince === undefined ? '' : ', held'))
-const product = computed(() => {
-  if (!room.state || !room.input) return ''
-  const used = productUsed(room.state, props.step)
-  const item = visit.bundle?.shelf.find((one) => one.product.id === used)
-  if (!item) return ''
-  const { words } = doseOf(props.step, item.product, room.input)
-  const again = layerWords(props.step, item.product, room.input)
-  return ` · ${item.product.name}, ${words}${again && `, ${again}`}`
-})
 const dial = computed(() =>
   room.state && room.input ? dialOf(room.state, props.step, room.input) : undefined,
 )
@@ -43,6 +37,19 @@ const where = computed(() => placeOf(props.step))
 const comfort = computed(() =>
   comfortAt(visit.bundle?.client.preferences ?? {}, technique.value.stage),
 )
+/** Minutes into the main step itself: its ticks come first. */
+const minute = computed(() => {
+  const ticks = room.open.filter(({ key }) => key !== props.step.key)
+  return fromMilliseconds(ran.value) - ticks.reduce((sum, own) => sum + own.minutes, 0)
+})
+const prompt = computed(() => promptAt(props.step, Math.max(0, minute.value)))
+const sequence = computed(() => sequenceOf(props.step))
+/** Where the hand is by now, where there is time enough to go from zone to zone. */
+const NAMED_FROM = 3
+const here = computed(() =>
+  props.step.minutes >= NAMED_FROM ? placeAt(sequence.value, Math.max(0, minute.value)) : undefined,
+)
+const misses = computed(() => drainTrouble(props.step, sequence.value))
 /** How the client lies, and what else holds for the whole visit. */
 const said = computed(() => props.warn || room.trouble || room.refused)
 const always = computed(() => room.input?.verdict.throughout.map(({ say }) => say) ?? [])
@@ -52,25 +59,35 @@ const turnTo = (setting: number) =>
 
 <template>
   <p class="dim">
-    step {{ place }} of {{ room.steps.length }} · {{ client }} ·
+    step {{ room.place + 1 }} of {{ room.moments.length }} · {{ client }} ·
     <NuxtLink :to="`/visits/${visit.bundle?.visit.id}/plan`" class="quiet">plan</NuxtLink>
   </p>
+  <StepTicks v-if="room.moment?.ticks.length" :ticks="room.moment.ticks" />
   <h1>{{ technique.name }}</h1>
   <ul v-if="first.length" class="plainlist first" aria-label="First">
     <li v-for="say in first" :key="say">First: {{ say.toLowerCase() }}</li>
   </ul>
   <p v-for="say in always" :key="say" class="dim">All through: {{ say.toLowerCase() }}</p>
   <p class="hand">{{ technique.hand }}</p>
-  <p v-if="where || product" class="dim">{{ where }}{{ product }}</p>
+  <p v-if="where" class="dim">
+    {{ where }}<template v-if="here">. Now {{ here.say }}</template>
+    <b v-if="misses"> {{ misses }}</b>
+  </p>
+  <StepAmount v-if="technique.product" :step="step" />
   <div class="time">
     <span class="clock serif figures" :class="{ over }" role="timer">{{ elapsed(ran) }}</span>
-    <span class="dim of serif">of {{ step.minutes }} min{{ held }}</span>
+    <span class="dim of serif">of {{ planned }} min{{ held }}</span>
   </div>
-  <StepDial v-if="dial" :dial="dial" @dial="turnTo" />
+  <StepDial v-if="dial" :dial="dial" :step="step" @dial="turnTo" />
+  <StepSlip :step="step" :ran="ran" />
+  <StepCount :step="step" @cleanse="emit('cleanse')" />
   <p v-if="before" class="dim figures">{{ before }}</p>
-  <p class="cue">Done when: {{ technique.cue }}</p>
+  <div class="row between">
+    <p class="cue">Done when: {{ technique.cue }}</p>
+    <RoomButton hotkey="Y" @click="emit('notYet')">Not yet</RoomButton>
+  </div>
   <p v-if="comfort" class="dim">{{ comfort }}</p>
-  <p v-if="technique.say" class="say">Say: “{{ technique.say }}”</p>
+  <p v-if="prompt" class="say">Say: “{{ prompt }}”</p>
   <p v-if="said" role="alert" class="warn">{{ said }}</p>
 </template>
 
@@ -78,16 +95,19 @@ const turnTo = (setting: number) =>
 .dim {
   color: var(--candle-dim);
 }
+.dim b {
+  color: var(--glow);
+}
 .quiet {
   color: var(--candle-key);
   text-decoration: underline;
 }
 h1 {
-  font-size: clamp(2.2rem, 4.6vw, 3.7rem);
+  font-size: clamp(2rem, 4.2vw, 3.4rem);
   font-weight: 560;
 }
 .hand {
-  font-size: 1.3rem;
+  font-size: 1.2rem;
   color: var(--candle-soft);
 }
 .time {
@@ -96,15 +116,15 @@ h1 {
   gap: 18px;
 }
 .clock {
-  font-size: clamp(4rem, 8vw, 6.4rem);
-  line-height: 1.05;
+  font-size: clamp(3.4rem, 7vw, 5.6rem);
+  line-height: 1;
   font-weight: 500;
 }
 .clock.over {
   color: var(--glow);
 }
 .of {
-  font-size: 1.9rem;
+  font-size: 1.7rem;
 }
 .first {
   color: var(--coal-ink);

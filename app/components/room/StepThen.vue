@@ -1,10 +1,17 @@
 <script setup lang="ts">
 import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
+import { nameRegions } from '#core/face/regions'
+import type { RegionId } from '#core/face/zones'
 import { minutesAhead } from '#core/treatment/pace'
 import { useRoom } from '~/stores/room'
 
 /** What comes next, how the hour runs, and whether the rest still fits. */
-defineProps<{ left: number; short: number }>()
+defineProps<{
+  left: number
+  short: number
+  /** Zones on which redness is to be looked at again. */
+  looks: readonly RegionId[]
+}>()
 const emit = defineEmits<{ fit: [] }>()
 const room = useRoom()
 const next = computed(() =>
@@ -25,6 +32,9 @@ const pace = computed(() => {
     </p>
     <p class="dim">
       Running <b>{{ pace }}</b>
+    </p>
+    <p v-if="looks.length" class="short" role="status">
+      <b>Look again: {{ nameRegions(looks) }}</b>
     </p>
     <p v-if="short > 0" class="short" role="status">
       <b>{{ short }} min more planned than left</b>

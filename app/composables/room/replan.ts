@@ -6,6 +6,7 @@ import { residualAsDone } from '#core/record/doneLoads'
 import type { PlanInput } from '#core/planning/input'
 import { diffPlans, type StepChange } from '#core/planning/steps/edit'
 import type { Readings } from '#core/skin/readings'
+import { withCleanse } from '#core/planning/answer/moreCleansing'
 import { AFTER_STOP } from '#core/treatment/atHand'
 import type { EventBody } from '#core/treatment/events'
 import type { RoomState } from '#core/treatment/fold'
@@ -70,6 +71,14 @@ export function useReplan({ state, steps, bundle, input, tap, trouble }: Room) {
     }
   }
 
+  /** A pad soiled twice: one cleanse more, before whatever comes next, shown before it is taken. */
+  function addCleanse(): void {
+    if (!input.value || !state.value) return
+    const next = withCleanse(steps.value, state.value.current?.key, input.value)
+    const reason = 'a pad soiled twice'
+    offer.value = { steps: next, changes: diffPlans(steps.value, next), reason }
+  }
+
   async function newVersion(next: PlanStep[], reason: string): Promise<boolean> {
     const here = visit.bundle
     if (!here || !state.value) return false
@@ -110,5 +119,15 @@ export function useReplan({ state, steps, bundle, input, tap, trouble }: Room) {
     here.readings = { ...here.readings, bare: zones }
     await tap({ kind: 'reading', zones })
   }
-  return { offer, thinking, doneSteps, replan, take, newVersion, calmPlan, secondReading }
+  return {
+    offer,
+    thinking,
+    doneSteps,
+    replan,
+    addCleanse,
+    take,
+    newVersion,
+    calmPlan,
+    secondReading,
+  }
 }

@@ -127,6 +127,20 @@ export const ROOM_NOTES = [
   'pad came clean',
   'eyes watered',
 ] as const
+/** Why a step ends although its cue has not come. */
+export const ENDED_BECAUSE = [
+  'enough for this skin',
+  'client asked',
+  'no time left',
+  'seen otherwise',
+] as const
+/** Why another bottle is used than the one planned. */
+export const SWAP_REASONS = [
+  'ran out',
+  'suits the skin better today',
+  'client asked',
+  'smells or looks off',
+] as const
 export const SKIP_REASONS = [
   'no time left',
   'client asked',

@@ -3,22 +3,22 @@ import { useWakeLock } from '@vueuse/core'
 import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
 import { standIns } from '#core/planning/today/bottles'
 import { absorbedOf } from '#core/treatment/absorption'
-import { isStopping, productUsed, restingNow, wantsReading } from '#core/treatment/atHand'
-import { confirmationsFor } from '#core/screening/confirm'
-import { unconfirmed } from '#core/treatment/confirm'
+import { isStopping, productUsed, restingNow } from '#core/treatment/atHand'
 import { minutesLeft, minutesShort } from '#core/treatment/pace'
+import { courses, looksDue } from '#core/treatment/rednessCourse'
 import { useRoomKeys } from '~/composables/roomKeys'
+import { useStepEnd } from '~/composables/room/stepEnd'
 import { useRoom } from '~/stores/room'
 import { useVisit } from '~/stores/visit'
 
 definePageMeta({ layout: 'room' })
-type Panel = 'none' | 'absorbed' | 'reaction' | 'skip' | 'swap' | 'fit' | 'reading' | 'notes'
+type Panel =
+  'none' | 'absorbed' | 'reaction' | 'skip' | 'swap' | 'fit' | 'reading' | 'notes' | 'notYet'
 const visit = useVisit()
 const room = useRoom()
 const wake = useWakeLock()
 const panel = ref<Panel>('none')
 const fromHead = ref(true)
-const warn = ref('')
 onMounted(async () => {
   await room.enter()
   // The device decides whether it may be kept awake.
@@ -30,9 +30,7 @@ onBeforeUnmount(() => {
 })
 
 const slot = computed(() => visit.bundle?.visit)
-const step = computed(() => room.current)
-const last = computed(() => step.value?.key === room.steps[room.steps.length - 1]?.key)
-const resting = computed(() => (room.state ? restingNow(room.state, room.steps, room.now) : []))
+const resting = computed(() => (room.state ? restingNow(room.state, room.everyStep, room.now) : []))
 const due = computed(() => resting.value.some(({ word }) => word === 'due' || word === 'late'))
 const left = computed(() =>
   room.state && slot.value ? minutesLeft(room.state, slot.value, room.now) : 0,
@@ -47,30 +45,20 @@ const sentWords = computed(() =>
     ? 'Every tap has reached the house.'
     : 'Some taps are still on this device; they are being sent.',
 )
-const reads = computed(() =>
-  room.state && step.value ? wantsReading(room.state, step.value) : false,
-)
-/** What this step waits for before it may go on. */
-const waits = computed(() => {
-  if (!step.value || !room.state || !room.context || !room.input) return []
-  const rules = unconfirmed(room.state, room.context, step.value)
-  return confirmationsFor(TECHNIQUES[step.value.technique], room.input.verdict).filter(({ rule }) =>
-    rules.includes(rule),
-  )
-})
-const doneWord = computed(() => {
-  if (waits.value.length > 0) return 'Seen to: begin'
-  if (reads.value) return 'Read the bare skin'
-  return last.value ? 'Done, finish' : 'Done, next step'
-})
 /** What the zones may be asked about now: it is off again, or worked in. */
 const watered = computed(() => room.state && absorbedOf(room.state, room.steps))
-const swaps = computed(() => {
-  if (!step.value || !room.state || !room.input) return []
-  const kind = TECHNIQUES[step.value.technique].product
-  const products = standIns(kind, productUsed(room.state, step.value), room.input)
-  return products.map(({ id, name }) => ({ value: id, word: name }))
-})
+/** Zones on which redness is to be looked at again. */
+const looks = computed(() =>
+  room.state
+    ? looksDue(
+        courses(room.state, room.everyStep, room.context?.baseline ?? {}, room.now),
+        room.now,
+      )
+    : [],
+)
+/** A mask that sets hard is waited for in silence, unless the step is looked at. */
+const shown = ref('')
+const silent = computed(() => resting.value.find(({ quiet, key }) => quiet && shown.value !== key))
 
 const toggle = (which: Panel) => {
   panel.value = panel.value === which ? 'none' : which
@@ -80,32 +68,31 @@ const shut = () => {
 }
 // What was open when it stopped is over; the stop path stands alone.
 watch(stopping, shut)
-async function done() {
-  warn.value = ''
-  if (!step.value) return
-  if (waits.value.length > 0) {
-    const rules = waits.value.map(({ rule }) => rule)
-    await room.tap({ kind: 'confirmed', key: step.value.key, rules: [...new Set(rules)] })
-    return
-  }
-  if (reads.value && panel.value !== 'reading') {
+const ending = useStepEnd(
+  () => {
     panel.value = 'reading'
-    return
-  }
-  const ending = last.value
-  await room.tap({ kind: 'stepDone', key: step.value.key, cue: true })
-  shut()
-  if (ending) await finish()
-}
-async function finish() {
-  await room.tap({ kind: 'finished' })
-  await room.flush()
+  },
+  () => panel.value === 'reading',
+  shut,
+)
+const { step, waits, sweeps, word, warn, done, finish, before, back } = ending
+const swaps = computed(() => {
+  if (!step.value || !room.state || !room.input) return []
+  const kind = TECHNIQUES[step.value.technique].product
+  const products = standIns(kind, productUsed(room.state, step.value), room.input)
+  return products.map(({ id, name }) => ({ value: id, word: name }))
+})
+async function notYet() {
+  if (!step.value) return
+  if (panel.value === 'notYet') return shut()
+  await room.tap({ kind: 'notYet', key: step.value.key })
+  panel.value = 'notYet'
 }
 const hold = () =>
   room.tap(room.state?.heldSince === undefined ? { kind: 'held' } : { kind: 'resumed' })
 useRoomKeys(
   {
-    ' ': done,
+    ' ': () => done(),
     h: hold,
     r: () => toggle('reaction'),
     s: () => toggle('skip'),
@@ -113,6 +100,8 @@ useRoomKeys(
     d: () => toggle('absorbed'),
     f: () => toggle('fit'),
     n: () => toggle('notes'),
+    y: notYet,
+    b: back,
     t: () => {
       fromHead.value = !fromHead.value
     },
@@ -141,11 +130,24 @@ useRoomKeys(
       <RoomButton tone="go" @click="finish">Finish the treatment</RoomButton>
     </RoomMessage>
     <StopPath v-else-if="stopping" />
+    <SilenceScreen
+      v-else-if="silent"
+      :resting="silent"
+      @off="shown = silent.key"
+      @leave="shown = silent.key"
+    />
     <template v-else>
       <div class="now">
-        <StepNow :step="step" :warn="warn" :first="waits.map(({ say }) => say)" />
-        <StepThen :left="left" :short="short" @fit="toggle('fit')" />
+        <StepNow
+          :step="step"
+          :warn="warn"
+          :first="waits.map(({ say }) => say)"
+          @not-yet="notYet"
+          @cleanse="room.addCleanse"
+        />
+        <StepThen :left="left" :short="short" :looks="looks" @fit="toggle('fit')" />
         <div class="row chips">
+          <RoomButton v-if="before" hotkey="B" @click="back">Step back</RoomButton>
           <RoomButton hotkey="S" @click="toggle('skip')">Skip</RoomButton>
           <RoomButton v-if="watered" hotkey="D" @click="toggle('absorbed')">Drank it?</RoomButton>
           <RoomButton v-if="swaps.length" hotkey="W" @click="toggle('swap')">
@@ -160,14 +162,15 @@ useRoomKeys(
         v-model:from-head="fromHead"
         :step="step"
         :resting="resting"
+        :spots="sweeps"
         @warn="(text) => (warn = text)"
       />
       <RoomBar
         :held="room.state.heldSince !== undefined"
-        :done-word="doneWord"
+        :done-word="word"
         @hold="hold"
         @react="toggle('reaction')"
-        @done="done"
+        @done="done()"
       />
       <ReactionScreen
         v-if="panel === 'reaction'"
@@ -175,7 +178,8 @@ useRoomKeys(
         :from-head="fromHead"
         @close="shut"
       />
-      <BareReading v-if="panel === 'reading'" :from-head="fromHead" @close="shut" @done="done" />
+      <BareReading v-if="panel === 'reading'" :from-head="fromHead" @close="shut" @done="done()" />
+      <NotYetSheet v-if="panel === 'notYet'" :step="step" :colour="''" @end="done" @close="shut" />
       <AbsorbedScreen
         v-if="panel === 'absorbed' && watered"
         :step="watered"

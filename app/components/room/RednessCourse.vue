@@ -1,0 +1,89 @@
+<script setup lang="ts">
+import { REGION_NAMES } from '#core/face/regions'
+import { courses, type Course } from '#core/treatment/rednessCourse'
+import { fromMilliseconds } from '#core/units'
+import { useRoom } from '~/stores/room'
+
+/** Redness of each zone over the minutes, beside what the work explains. */
+const room = useRoom()
+const all = computed(() =>
+  room.state ? courses(room.state, room.everyStep, room.context?.baseline ?? {}, room.now) : [],
+)
+const WIDE = 180
+const HIGH = 60
+const MOST_GRADE = 4
+const minute = computed(() => fromMilliseconds(room.now - (room.state?.startedAt ?? room.now)))
+const across = (at: number) => (minute.value > 0 ? (at / minute.value) * WIDE : 0)
+const down = (grade: number) => HIGH - (grade / MOST_GRADE) * HIGH
+const line = ({ seen, baseline }: Course) =>
+  [`M0 ${down(baseline)}`, ...seen.map((own) => `L${across(own.minute)} ${down(own.grade)}`)].join(
+    ' ',
+  )
+const word = ({ seen, baseline, staysTooLong, expectedNow }: Course) => {
+  const last = seen[seen.length - 1]?.grade ?? baseline
+  if (staysTooLong) return 'stays longer than expected: calm it'
+  if (last <= baseline) return 'as at the start'
+  return `expected now: up to ${Math.ceil(expectedNow)}`
+}
+</script>
+
+<template>
+  <ul v-if="all.length" class="plainlist row" aria-label="How redness went">
+    <li v-for="course in all" :key="course.region" class="course">
+      <svg :viewBox="`0 -4 ${WIDE} ${HIGH + 8}`" aria-hidden="true">
+        <line
+          x1="0"
+          :x2="WIDE"
+          :y1="down(course.expectedNow)"
+          :y2="down(course.expectedNow)"
+          class="expected"
+        />
+        <path :d="line(course)" class="seen" />
+        <circle
+          v-for="own in course.seen"
+          :key="own.minute"
+          :cx="across(own.minute)"
+          :cy="down(own.grade)"
+          r="4"
+        />
+      </svg>
+      <span
+        ><b>{{ REGION_NAMES[course.region] }}</b> {{ course.baseline }} →
+        {{ course.seen.at(-1)?.grade }}</span
+      >
+      <span :class="{ glow: course.staysTooLong }">{{ word(course) }}</span>
+    </li>
+  </ul>
+</template>
+
+<style scoped>
+.course {
+  display: flex;
+  flex-direction: column;
+  width: 200px;
+  color: var(--candle-dim);
+}
+svg {
+  width: 180px;
+  height: 60px;
+  border-bottom: 1px solid var(--ember-line);
+  overflow: visible;
+}
+.expected {
+  stroke: var(--glow);
+  stroke-dasharray: 6 5;
+  stroke-width: 2;
+}
+.seen {
+  fill: none;
+  stroke: var(--coal);
+  stroke-width: 3;
+}
+circle {
+  fill: var(--coal);
+}
+.glow {
+  color: var(--glow);
+  font-weight: 650;
+}
+</style>

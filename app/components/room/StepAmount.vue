@@ -1,0 +1,30 @@
+<script setup lang="ts">
+import type { PlanStep } from '#core/catalogue/techniques/step'
+import { useAmount } from '~/composables/room/amount'
+
+/** With what and how much: as planned, unless one measure more or less is tapped. */
+const props = defineProps<{ step: PlanStep }>()
+const { item, planned, taken, words, again, turn } = useAmount(() => props.step)
+const unlike = computed(() => (taken.value ? `, ${planned.value?.words ?? ''} planned` : ''))
+</script>
+
+<template>
+  <div v-if="item" class="row amount">
+    <span
+      >{{ item.product.name }}, <b>{{ words }}</b><span class="dim"
+        >{{ unlike }}{{ again && `, ${again}` }}</span
+      ></span
+    >
+    <RoomButton square :aria-label="`Less of ${item.product.name}`" @click="turn(-1)">−</RoomButton>
+    <RoomButton square :aria-label="`More of ${item.product.name}`" @click="turn(1)">+</RoomButton>
+  </div>
+</template>
+
+<style scoped>
+.amount {
+  gap: 8px 12px;
+}
+.dim {
+  color: var(--candle-dim);
+}
+</style>

@@ -1,0 +1,84 @@
+<script setup lang="ts">
+import { PAD_GRADES, PAD_WORDS } from '#core/catalogue/rules/pads'
+import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
+import type { PlanStep } from '#core/catalogue/techniques/step'
+import { cleanEnough } from '#core/treatment/cleanEnough'
+import { countWords, missedZones, unevenSides, zoneCountOf } from '#core/treatment/counting'
+import { readWater, waterWords } from '#core/treatment/water'
+import { waterExpected } from '#core/visit/waterExpected'
+import { useRoom } from '~/stores/room'
+import { useVisit } from '~/stores/visit'
+
+/** What is counted in this step: pads graded, water added, or so many on each zone of the face. */
+const props = defineProps<{ step: PlanStep }>()
+const emit = defineEmits<{ cleanse: [] }>()
+const room = useRoom()
+const visit = useVisit()
+const what = computed(() => {
+  const { counter } = TECHNIQUES[props.step.technique]
+  return counter === 'none' ? '' : counter.what
+})
+const before = computed(() =>
+  visit.bundle?.lastTime?.times.find((own) => own.technique === props.step.technique),
+)
+const pads = computed(() => room.state?.pads[props.step.key] ?? [])
+const enough = computed(() => cleanEnough(pads.value, before.value?.pads))
+const additions = computed(() => room.state?.counts[props.step.key] ?? 0)
+const forecast = computed(() => visit.bundle && waterExpected(visit.bundle))
+const water = computed(() =>
+  forecast.value && additions.value > 0 ? readWater(additions.value, forecast.value).say : '',
+)
+const zones = computed(() => (room.state ? zoneCountOf(room.state, props.step) : undefined))
+const behind = computed(() => {
+  if (!zones.value) return ''
+  return [...unevenSides(zones.value), missedZones(zones.value)].filter(Boolean).join('; ')
+})
+const add = (by: 1 | -1) => room.tap({ kind: 'counted', key: props.step.key, region: null, by })
+</script>
+
+<template>
+  <div v-if="what === 'pad'" class="row" role="group" aria-label="The pad">
+    <span class="dim">The pad</span>
+    <RoomButton
+      v-for="grade in PAD_GRADES"
+      :key="grade"
+      :aria-label="`Pad ${grade}, ${PAD_WORDS[grade]}`"
+      @click="room.tap({ kind: 'padGraded', key: step.key, grade })"
+    >
+      <b>{{ grade }}</b> {{ PAD_WORDS[grade] }}
+    </RoomButton>
+    <RoomButton v-if="enough?.act === 'addCleanse'" tone="go" @click="emit('cleanse')">
+      Add a cleanse
+    </RoomButton>
+  </div>
+  <p v-if="enough" class="said" role="status">{{ enough.say }}</p>
+  <div v-if="what === 'water'" class="row">
+    <RoomButton tone="go" class="plus" aria-label="Water added once more" @click="add(1)">
+      +1 water
+    </RoomButton>
+    <b class="serif figures count" role="status">{{ additions }}</b>
+    <span v-if="forecast" class="dim">expected {{ waterWords(forecast) }}. {{ water }}</span>
+    <RoomButton v-if="additions" square aria-label="One less" @click="add(-1)">−</RoomButton>
+  </div>
+  <p v-if="zones" class="dim" role="status">
+    {{ countWords(zones) }}<b v-if="behind" class="behind"> · {{ behind }}</b>
+  </p>
+</template>
+
+<style scoped>
+.dim {
+  color: var(--candle-dim);
+}
+.said,
+.behind {
+  color: var(--glow);
+  font-weight: 650;
+}
+.plus {
+  min-width: 150px;
+  font-size: 1.4rem;
+}
+.count {
+  font-size: 2.2rem;
+}
+</style>

@@ -1,0 +1,59 @@
+import { byMeasures, measuresWords } from '#core/dosing/byHand'
+import { doseOf, layerWords } from '#core/dosing/layers'
+import type { PlanStep } from '#core/catalogue/techniques/step'
+import { bottleInHand } from '#core/planning/today/bottles'
+import { productUsed } from '#core/treatment/atHand'
+import { millilitres } from '#core/units'
+import { useRoom } from '~/stores/room'
+import { useVisit } from '~/stores/visit'
+
+/** With what a step is done and how much of it: as planned, until something else is tapped. */
+export function useAmount(step: () => PlanStep) {
+  const room = useRoom()
+  const visit = useVisit()
+  const item = computed(() => {
+    if (!room.state) return undefined
+    const used = productUsed(room.state, step())
+    return visit.bundle?.shelf.find((one) => one.product.id === used)
+  })
+  const planned = computed(() =>
+    item.value && room.input ? doseOf(step(), item.value.product, room.input) : undefined,
+  )
+  const taken = computed(() => room.state?.taken[step().key])
+  const now = computed(() => taken.value?.millilitres ?? planned.value?.millilitres ?? 0)
+  const words = computed(() => {
+    if (!item.value || !planned.value) return ''
+    return taken.value ? measuresWords(item.value.product, now.value) : planned.value.words
+  })
+  const again = computed(() =>
+    item.value && room.input ? layerWords(step(), item.value.product, room.input) : '',
+  )
+
+  async function take(amount: number): Promise<void> {
+    if (!item.value || !visit.bundle) return
+    const { product, lots } = item.value
+    const bottle = bottleInHand(product, lots, visit.bundle.today, amount)
+    const lotId = bottle?.code ?? taken.value?.lotId ?? lots[0]?.code
+    if (lotId === undefined) return
+    await room.tap({
+      kind: 'amountTaken',
+      key: step().key,
+      productId: product.id,
+      lotId,
+      millilitres: amount,
+    })
+  }
+  const turn = (by: 1 | -1) =>
+    item.value ? take(byMeasures(item.value.product, now.value, by)) : undefined
+  const add = (more: number) => take(now.value + more)
+  return {
+    item,
+    planned,
+    taken,
+    now: computed(() => millilitres(now.value)),
+    words,
+    again,
+    turn,
+    add,
+  }
+}

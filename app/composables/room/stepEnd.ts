@@ -1,0 +1,114 @@
+import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
+import { confirmationsFor } from '#core/screening/confirm'
+import { wantsReading } from '#core/treatment/atHand'
+import { askedBeforeDone } from '#core/treatment/beforeDone'
+import { unconfirmed } from '#core/treatment/confirm'
+import { lastEnded } from '#core/treatment/moments'
+import { leavesOn, spotsDue, sweepWith } from '#core/treatment/sweep'
+import { useRoom } from '~/stores/room'
+
+const TWICE = 'Tap again to end it all the same.'
+
+/**
+ * What the big button says and does: it confirms what the step waits for, asks once where
+ * something is early, uneven or left out, and ends the step with its ticks in one tap.
+ * @param openReading opens the second reading; true while that is open
+ * @param isReading whether the reading is open
+ */
+export function useStepEnd(openReading: () => void, isReading: () => boolean, shut: () => void) {
+  const room = useRoom()
+  const warn = ref('')
+  /** What was asked once already, so that the second tap goes through. */
+  let asked = ''
+  const step = computed(() => room.current)
+  const last = computed(() => room.place === room.moments.length - 1)
+  /** What this step waits for before it may go on. */
+  const waits = computed(() => {
+    if (!step.value || !room.state || !room.context || !room.input) return []
+    const rules = unconfirmed(room.state, room.context, step.value)
+    return confirmationsFor(TECHNIQUES[step.value.technique], room.input.verdict).filter(
+      ({ rule }) => rules.includes(rule),
+    )
+  })
+  const reads = computed(() =>
+    room.state && step.value ? wantsReading(room.state, step.value) : false,
+  )
+  const sweeps = computed(() =>
+    room.state && step.value ? sweepWith(room.state, room.everyStep, step.value, room.next) : [],
+  )
+  /** Nothing stays on before the spots were looked at. */
+  const sweepFirst = computed(
+    () =>
+      room.state !== null &&
+      step.value !== undefined &&
+      leavesOn(step.value) &&
+      spotsDue(room.state, room.everyStep).length > 0,
+  )
+  const word = computed(() => {
+    if (!step.value) return ''
+    if (waits.value.length > 0) return 'Seen to: begin'
+    if (reads.value) return 'Read the bare skin'
+    if (sweepFirst.value) return 'Spots clear: begin'
+    const { seen } = TECHNIQUES[step.value.technique]
+    const spots = sweeps.value.length > 0 ? `Spots clear, ${seen.toLowerCase()}` : seen
+    return `${spots}, ${last.value ? 'finish' : 'next'}`
+  })
+
+  /** Something to see to first; true where this tap was for that. */
+  async function seenTo(key: string): Promise<boolean> {
+    if (waits.value.length > 0) {
+      const rules = [...new Set(waits.value.map(({ rule }) => rule))]
+      await room.tap({ kind: 'confirmed', key, rules })
+      return true
+    }
+    if (reads.value && !isReading()) {
+      openReading()
+      return true
+    }
+    if (sweepFirst.value) {
+      await room.tap({ kind: 'swept', key, spots: sweeps.value })
+      return true
+    }
+    return false
+  }
+  async function done(because?: string): Promise<void> {
+    warn.value = ''
+    if (!step.value || !room.state) return
+    const { key } = step.value
+    if (await seenTo(key)) return
+    const asks = askedBeforeDone(room.state, room.everyStep, step.value, room.now)
+    if (asks.length > 0 && asked !== key && because === undefined) {
+      asked = key
+      warn.value = [...asks, TWICE].join(' ')
+      return
+    }
+    const ending = last.value
+    const inside = room.open.filter((own) => own.key !== key).map((own) => own.key)
+    await room.tap({
+      kind: 'stepDone',
+      key,
+      cue: because === undefined,
+      ...(because === undefined ? {} : { because }),
+      ...(inside.length > 0 ? { with: inside } : {}),
+      ...(sweeps.value.length > 0 ? { swept: [...sweeps.value] } : {}),
+    })
+    shut()
+    if (ending) await finish()
+  }
+  async function finish(): Promise<void> {
+    await room.tap({ kind: 'finished' })
+    await room.flush()
+  }
+  /** A slip of the hand: the step before is at hand again. */
+  const before = computed(() => room.state && lastEnded(room.state, room.everyStep))
+  async function back(): Promise<void> {
+    if (!before.value) return
+    warn.value = ''
+    asked = ''
+    await room.tap({ kind: 'takenBack', key: before.value.key })
+  }
+  watch(step, () => {
+    warn.value = ''
+  })
+  return { step, waits, sweeps, word, warn, done, finish, before, back }
+}

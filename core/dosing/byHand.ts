@@ -1,0 +1,19 @@
+import type { Product } from '../catalogue/products/products'
+import { millilitres, type Millilitres } from '../units'
+import { describeMeasures, MEASURE_PARTS } from './amount'
+
+/** One measure more or less, as the hand takes it from this bottle; never below none. */
+export function byMeasures(
+  product: Pick<Product, 'dispenser'>,
+  ml: number,
+  by: 1 | -1,
+): Millilitres {
+  const { kind, millilitres: each } = product.dispenser
+  const one = each * MEASURE_PARTS[kind]
+  return millilitres(Math.max(0, Math.round(ml / one) + by) * one)
+}
+
+/** "3 pumps", "½ scoop": so many millilitres as measures of this bottle. */
+export function measuresWords({ dispenser }: Pick<Product, 'dispenser'>, ml: number): string {
+  return describeMeasures(Math.round((ml / dispenser.millilitres) * 4) / 4, dispenser.kind)
+}

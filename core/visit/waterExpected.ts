@@ -1,0 +1,22 @@
+import { habitsAtHome } from '../load/home'
+import { readWater, waterForecast, type WaterForecast } from '../treatment/water'
+import type { VisitBundle } from './bundle'
+
+type Known = Pick<VisitBundle, 'past' | 'lastTime' | 'answers'>
+
+/**
+ * The forecast of water additions for this client: by the number of the visit, by what was counted
+ * last time, and by whether home care is being done as far as it is known.
+ */
+export function waterExpected(bundle: Known): WaterForecast {
+  const visit = bundle.past.length + 1
+  const last = bundle.lastTime?.times.find(({ water }) => water !== undefined)?.water
+  return waterForecast(visit, homeCareKept(bundle, visit, last), last)
+}
+
+/** What was counted last time says it; before that, whether anything is told of use at home. */
+function homeCareKept({ answers }: Known, visit: number, last: number | undefined): boolean {
+  if (last === undefined) return habitsAtHome(answers).length > 0
+  const { reads } = readWater(last, waterForecast(Math.max(1, visit - 1), true))
+  return reads !== 'more'
+}
