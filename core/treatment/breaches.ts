@@ -13,7 +13,8 @@ export function breachesOf(
   { body, at, by }: TreatmentEvent,
   technique: TechniqueId,
 ): Breach[] {
-  if (body.kind !== 'stepDone' && body.kind !== 'passDone') return []
+  const counts = body.kind === 'passDone' || (body.kind === 'counted' && body.by > 0)
+  if (body.kind !== 'stepDone' && !counts) return []
   if (state.done.some((step) => step.key === body.key)) return []
   const { passes, removes, connects } = TECHNIQUES[technique]
   const works = !removes && connects === undefined && isMain(technique)
@@ -21,7 +22,8 @@ export function breachesOf(
   const { stopped } = state
   if (stopped && works && !state.replans.some((replan) => replan.at >= stopped.at))
     out.push('afterStop')
-  const before = body.kind === 'passDone' ? (state.passes[body.key]?.[body.region] ?? 0) : 0
-  if (body.kind === 'passDone' && passes && before >= passes.limit) out.push('passOver')
+  const region = counts && 'region' in body ? body.region : null
+  const before = region === null ? 0 : (state.passes[body.key]?.[region] ?? 0)
+  if (region !== null && passes && before >= passes.limit) out.push('passOver')
   return out.map((what) => ({ at, key: body.key, what, ...(by === undefined ? {} : { by }) }))
 }

@@ -17,7 +17,6 @@ const sent = computed(() => {
 <template>
   <section class="rests" aria-label="Resting">
     <RestingVessel v-for="one in resting" :key="one.key" :resting="one" />
-    <p v-if="!resting.length" class="dim">Nothing is resting.</p>
     <OffNext v-if="resting.length" />
     <p class="foot dim">
       <b class="figures">{{ clock(room.now, zone) }}</b> · {{ sent }}
@@ -27,12 +26,13 @@ const sent = computed(() => {
 
 <style scoped>
 .rests {
-  padding: 30px 0 44px;
+  padding: 20px 0 40px;
   display: flex;
   flex-wrap: wrap;
-  gap: 16px;
+  gap: 14px;
   align-content: flex-start;
   position: relative;
+  pointer-events: none;
 }
 .dim {
   color: var(--candle-dim);
@@ -42,15 +42,15 @@ const sent = computed(() => {
 }
 .foot {
   position: absolute;
-  bottom: 12px;
+  bottom: 6px;
   left: 0;
 }
 @media (max-width: 1000px) {
   .rests {
-    padding-left: 38px;
+    padding-left: 32px;
   }
   .foot {
-    left: 38px;
+    left: 32px;
   }
 }
 </style>

@@ -91,4 +91,9 @@ svg {
   border-radius: 6px;
   padding: 2px 8px;
 }
+@media (max-height: 820px) and (min-width: 1001px) {
+  svg {
+    height: 150px;
+  }
+}
 </style>

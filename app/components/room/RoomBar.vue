@@ -31,7 +31,7 @@ const emit = defineEmits<{ hold: []; react: []; done: [] }>()
   position: sticky;
   bottom: 0;
   z-index: 1;
-  grid-column: 1 / -1;
+  grid-area: bar;
   display: grid;
   grid-template-columns: 230px 290px 1fr;
   gap: 2px;

@@ -81,4 +81,13 @@ kbd {
   color: inherit;
   opacity: 0.85;
 }
+/* A narrow screen is worked by touch: the words take the room of the keys. */
+@media (max-width: 1100px) {
+  .key {
+    padding: 0 16px;
+  }
+  kbd {
+    display: none;
+  }
+}
 </style>

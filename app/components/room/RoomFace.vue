@@ -118,7 +118,8 @@ watch(
 
 <style scoped>
 .head {
-  padding: 26px 20px 0 0;
+  padding: 16px 20px 0 0;
+  min-height: 0;
   display: flex;
   flex-direction: column;
   align-items: center;
@@ -126,8 +127,15 @@ watch(
   text-align: center;
 }
 .facebox {
-  height: min(480px, 58vh);
+  flex: 1 1 300px;
+  min-height: 240px;
+  max-height: 74vh;
   width: 100%;
+}
+@media (max-width: 1000px) {
+  .facebox {
+    flex-basis: 420px;
+  }
 }
 .dim {
   color: var(--candle-dim);

@@ -23,6 +23,8 @@ const before = computed(() =>
 )
 const pads = computed(() => room.state?.pads[props.step.key] ?? [])
 const enough = computed(() => cleanEnough(pads.value, before.value?.pads))
+/** What the last pad means, or what the numbers stand for. */
+const padWords = computed(() => enough.value?.say ?? `pad: 0 ${PAD_WORDS[0]} to 3 ${PAD_WORDS[3]}`)
 const additions = computed(() => room.state?.counts[props.step.key] ?? 0)
 const forecast = computed(() => visit.bundle && waterExpected(visit.bundle))
 const water = computed(() =>
@@ -38,20 +40,20 @@ const add = (by: 1 | -1) => room.tap({ kind: 'counted', key: props.step.key, reg
 
 <template>
   <div v-if="what === 'pad'" class="row" role="group" aria-label="The pad">
-    <span class="dim">The pad</span>
     <RoomButton
       v-for="grade in PAD_GRADES"
       :key="grade"
+      square
       :aria-label="`Pad ${grade}, ${PAD_WORDS[grade]}`"
       @click="room.tap({ kind: 'padGraded', key: step.key, grade })"
     >
-      <b>{{ grade }}</b> {{ PAD_WORDS[grade] }}
+      {{ grade }}
     </RoomButton>
+    <span :class="enough ? 'said' : 'dim'" role="status">{{ padWords }}</span>
     <RoomButton v-if="enough?.act === 'addCleanse'" tone="go" @click="emit('cleanse')">
       Add a cleanse
     </RoomButton>
   </div>
-  <p v-if="enough" class="said" role="status">{{ enough.say }}</p>
   <div v-if="what === 'water'" class="row">
     <RoomButton tone="go" class="plus" aria-label="Water added once more" @click="add(1)">
       +1 water

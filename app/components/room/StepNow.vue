@@ -37,6 +37,10 @@ const where = computed(() => placeOf(props.step))
 const comfort = computed(() =>
   comfortAt(visit.bundle?.client.preferences ?? {}, technique.value.stage),
 )
+/** What else is good to know, on one line. */
+const aside = computed(() =>
+  [before.value && `${before.value}.`, comfort.value].filter(Boolean).join(' '),
+)
 /** Minutes into the main step itself: its ticks come first. */
 const minute = computed(() => {
   const ticks = room.open.filter(({ key }) => key !== props.step.key)
@@ -58,11 +62,13 @@ const turnTo = (setting: number) =>
 </script>
 
 <template>
-  <p class="dim">
-    step {{ room.place + 1 }} of {{ room.moments.length }} · {{ client }} ·
-    <NuxtLink :to="`/visits/${visit.bundle?.visit.id}/plan`" class="quiet">plan</NuxtLink>
-  </p>
-  <StepTicks v-if="room.moment?.ticks.length" :ticks="room.moment.ticks" />
+  <div class="row top">
+    <p class="dim">
+      step {{ room.place + 1 }} of {{ room.moments.length }} · {{ client }} ·
+      <NuxtLink :to="`/visits/${visit.bundle?.visit.id}/plan`" class="quiet">plan</NuxtLink>
+    </p>
+    <StepTicks v-if="room.moment?.ticks.length" :ticks="room.moment.ticks" />
+  </div>
   <h1>{{ technique.name }}</h1>
   <ul v-if="first.length" class="plainlist first" aria-label="First">
     <li v-for="say in first" :key="say">First: {{ say.toLowerCase() }}</li>
@@ -77,16 +83,13 @@ const turnTo = (setting: number) =>
   <div class="time">
     <span class="clock serif figures" :class="{ over }" role="timer">{{ elapsed(ran) }}</span>
     <span class="dim of serif">of {{ planned }} min{{ held }}</span>
+    <RoomButton class="yet" hotkey="Y" @click="emit('notYet')">Not yet</RoomButton>
   </div>
+  <p class="cue">Done when: {{ technique.cue }}</p>
   <StepDial v-if="dial" :dial="dial" :step="step" @dial="turnTo" />
   <StepSlip :step="step" :ran="ran" />
   <StepCount :step="step" @cleanse="emit('cleanse')" />
-  <p v-if="before" class="dim figures">{{ before }}</p>
-  <div class="row between">
-    <p class="cue">Done when: {{ technique.cue }}</p>
-    <RoomButton hotkey="Y" @click="emit('notYet')">Not yet</RoomButton>
-  </div>
-  <p v-if="comfort" class="dim">{{ comfort }}</p>
+  <p v-if="aside" class="dim figures">{{ aside }}</p>
   <p v-if="prompt" class="say">Say: “{{ prompt }}”</p>
   <p v-if="said" role="alert" class="warn">{{ said }}</p>
 </template>
@@ -103,7 +106,8 @@ const turnTo = (setting: number) =>
   text-decoration: underline;
 }
 h1 {
-  font-size: clamp(2rem, 4.2vw, 3.4rem);
+  font-size: clamp(1.9rem, 3.5vw, 2.9rem);
+  line-height: 1.12;
   font-weight: 560;
 }
 .hand {
@@ -116,12 +120,19 @@ h1 {
   gap: 18px;
 }
 .clock {
-  font-size: clamp(3.4rem, 7vw, 5.6rem);
+  font-size: clamp(3.2rem, 6vw, 5rem);
   line-height: 1;
   font-weight: 500;
 }
 .clock.over {
   color: var(--glow);
+}
+.top {
+  align-items: center;
+  gap: 4px 18px;
+}
+.yet {
+  margin-left: auto;
 }
 .of {
   font-size: 1.7rem;
@@ -147,5 +158,17 @@ h1 {
   border-radius: 8px;
   padding: 8px 12px;
   font-weight: 650;
+}
+@media (max-height: 820px) and (min-width: 1001px) {
+  h1 {
+    font-size: clamp(1.8rem, 3vw, 2.4rem);
+  }
+  .hand {
+    font-size: 1.1rem;
+    line-height: 1.3;
+  }
+  .clock {
+    font-size: 3.6rem;
+  }
 }
 </style>

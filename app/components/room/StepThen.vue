@@ -45,11 +45,9 @@ const pace = computed(() => {
 
 <style scoped>
 .then {
-  border-top: 1px solid var(--ember-line);
-  padding-top: 8px;
-  margin-top: auto;
   display: flex;
-  gap: 6px 30px;
+  align-items: center;
+  gap: 4px 26px;
   flex-wrap: wrap;
 }
 .dim {

@@ -145,26 +145,33 @@ useRoomKeys(
           @not-yet="notYet"
           @cleanse="room.addCleanse"
         />
-        <StepThen :left="left" :short="short" :looks="looks" @fit="toggle('fit')" />
-        <div class="row chips">
-          <RoomButton v-if="before" hotkey="B" @click="back">Step back</RoomButton>
-          <RoomButton hotkey="S" @click="toggle('skip')">Skip</RoomButton>
-          <RoomButton v-if="watered" hotkey="D" @click="toggle('absorbed')">Drank it?</RoomButton>
-          <RoomButton v-if="swaps.length" hotkey="W" @click="toggle('swap')">
-            Swap product
-          </RoomButton>
-          <RoomButton hotkey="F" @click="toggle('fit')">Fit to the time</RoomButton>
-          <RoomButton hotkey="N" @click="toggle('notes')">Note</RoomButton>
-        </div>
       </div>
-      <RestingColumn :resting="resting" :zone="visit.bundle.practice.timeZone" />
+      <RestingColumn
+        class="rest"
+        :class="{ none: !resting.length }"
+        :resting="resting"
+        :zone="visit.bundle.practice.timeZone"
+      />
       <RoomFace
         v-model:from-head="fromHead"
+        class="worked"
+        :class="{ wide: !resting.length }"
         :step="step"
         :resting="resting"
         :spots="sweeps"
         @warn="(text) => (warn = text)"
       />
+      <div class="tools">
+        <StepThen :left="left" :short="short" :looks="looks" @fit="toggle('fit')" />
+        <div class="row chips">
+          <RoomButton v-if="before" hotkey="B" @click="back">Step back</RoomButton>
+          <RoomButton hotkey="S" @click="toggle('skip')">Skip</RoomButton>
+          <RoomButton v-if="watered" hotkey="D" @click="toggle('absorbed')">Drank it?</RoomButton>
+          <RoomButton v-if="swaps.length" hotkey="W" @click="toggle('swap')">Swap</RoomButton>
+          <RoomButton hotkey="F" @click="toggle('fit')">Fit</RoomButton>
+          <RoomButton hotkey="N" @click="toggle('notes')">Note</RoomButton>
+        </div>
+      </div>
       <RoomBar
         :held="room.state.heldSince !== undefined"
         :done-word="word"
@@ -196,10 +203,11 @@ useRoomKeys(
 .treat {
   min-height: 100dvh;
   display: grid;
-  grid-template-columns: minmax(0, 5fr) minmax(0, 3fr) minmax(0, 2.6fr);
-  grid-template-rows: 1fr 118px;
+  grid-template:
+    'now rest face' minmax(0, 1fr) 'tools tools tools' auto 'bar bar bar' 118px /
+    minmax(0, 5fr) minmax(0, 2.6fr) minmax(0, 3.4fr);
   color: var(--candle);
-  gap: 0 26px;
+  gap: 0 22px;
 }
 .pulse {
   animation: edge 1.6s ease-in-out infinite;
@@ -214,24 +222,72 @@ useRoomKeys(
   }
 }
 .now {
-  padding: 26px 0 10px 38px;
+  grid-area: now;
+  padding: 20px 0 6px 32px;
   display: flex;
   flex-direction: column;
   gap: 7px;
   font-size: 1.125rem;
   min-width: 0;
 }
+.rest {
+  grid-area: rest;
+}
+.rest.none {
+  grid-column: 2 / 4;
+}
+.worked {
+  grid-area: face;
+}
+.worked.wide {
+  grid-column: 2 / 4;
+}
+.tools {
+  grid-area: tools;
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+  flex-wrap: wrap;
+  gap: 6px 20px;
+  padding: 6px 24px 8px 32px;
+  font-size: 1.125rem;
+}
 .chips {
   gap: 10px;
 }
 @media (max-width: 1000px) {
   .treat {
-    grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
-    grid-template-rows: auto 1fr 118px;
+    grid-template:
+      'now now' auto 'rest face' minmax(0, 1fr) 'tools tools' auto 'bar bar' 118px /
+      minmax(0, 1fr) minmax(0, 1.4fr);
   }
   .now {
-    grid-column: 1 / -1;
     padding-right: 24px;
+  }
+  .rest.none,
+  .worked.wide {
+    grid-column: 1 / -1;
+  }
+}
+@media (max-height: 820px) and (min-width: 1001px) {
+  .treat {
+    grid-template-rows: minmax(0, 1fr) auto 96px;
+  }
+  .now {
+    padding-top: 12px;
+    gap: 4px;
+    font-size: 1.0625rem;
+  }
+}
+@media (max-height: 620px) {
+  .treat {
+    grid-template-rows: auto auto auto 84px;
+  }
+}
+@media (prefers-reduced-motion: reduce) {
+  .pulse {
+    animation: none;
+    box-shadow: inset 0 0 0 6px var(--glow);
   }
 }
 </style>

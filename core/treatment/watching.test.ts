@@ -1,0 +1,209 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import type { PlanStep } from '../catalogue/techniques/step'
+import { GROUPS } from '../face/regions'
+import { usualStep } from '../testing/steps'
+import { dwellWindow } from '../timing/schedule'
+import { millilitres } from '../units'
+import type { EventBody, TreatmentEvent } from './events'
+import { fold, type FoldContext } from './fold'
+import { ladderAt } from './ladder'
+import { offNext } from './offNext'
+import { courses, expectedRedness, looksDue } from './rednessCourse'
+import { dragsAfter, slipLeft, topUpDrops } from './slip'
+import { spotsDue, sweepWith } from './sweep'
+
+const T0 = 1_800_000_000_000
+const MINUTE = 60_000
+const at = (minute: number) => T0 + minute * MINUTE
+const room = (steps: readonly PlanStep[], list: readonly (readonly [number, EventBody])[]) => {
+  const context: FoldContext = {
+    plans: { 1: steps },
+    dwellOf: (own) => dwellWindow(own, () => false),
+    baseline: { cheekL: 0 },
+  }
+  const events = [[0, { kind: 'started' }] as const, ...list].map(
+    ([minute, body], seq): TreatmentEvent => ({
+      id: `tap-${seq}`,
+      at: at(minute),
+      deviceId: 'a',
+      seq,
+      planVersion: 1,
+      body,
+    }),
+  )
+  return fold(events, context)
+}
+const done = (step: PlanStep): EventBody => ({ kind: 'stepDone', key: step.key, cue: true })
+const red = (grade: 0 | 1 | 2): EventBody => ({
+  kind: 'redness',
+  region: 'cheekL',
+  grade,
+  key: null,
+})
+
+describe('redness over the minutes', () => {
+  const scrub = usualStep('grain', { regions: GROUPS.face })
+  it('of a scrub is explained for half an hour, less and less, and not beyond', () => {
+    const state = room([scrub], [[3, done(scrub)]])
+    const by = (minute: number) => expectedRedness(state, [scrub], 'cheekL', 0, at(minute))
+    expect(by(3)).toBe(1)
+    expect(by(18)).toBeCloseTo(0.5)
+    expect(by(33)).toBe(0)
+    fc.assert(
+      fc.property(fc.integer({ min: 3, max: 90 }), fc.nat(60), (minute, more) => {
+        expect(by(minute + more)).toBeLessThanOrEqual(by(minute))
+      }),
+    )
+  })
+  it('is looked at again by itself, until it is back', () => {
+    const pink = room(
+      [scrub],
+      [
+        [3, done(scrub)],
+        [4, red(1)],
+      ],
+    )
+    const of = (state: typeof pink, minute: number) =>
+      courses(state, [scrub], { cheekL: 0 }, at(minute))
+    expect(looksDue(of(pink, 6), at(6))).toEqual([])
+    expect(looksDue(of(pink, 14), at(14))).toEqual(['cheekL'])
+    const back = room(
+      [scrub],
+      [
+        [3, done(scrub)],
+        [4, red(1)],
+        [14, red(0)],
+      ],
+    )
+    expect(looksDue(of(back, 40), at(40))).toEqual([])
+    expect(of(back, 40)[0]?.seen).toEqual([
+      { minute: 4, grade: 1 },
+      { minute: 14, grade: 0 },
+    ])
+  })
+  it('that stays past its half hour is no longer expected', () => {
+    const stays = room(
+      [scrub],
+      [
+        [3, done(scrub)],
+        [36, red(1)],
+      ],
+    )
+    const [late] = courses(stays, [scrub], { cheekL: 0 }, at(37))
+    expect(late?.staysTooLong).toBe(true)
+    const fades = room(
+      [scrub],
+      [
+        [3, done(scrub)],
+        [8, red(1)],
+      ],
+    )
+    expect(courses(fades, [scrub], { cheekL: 0 }, at(9))[0]?.staysTooLong).toBe(false)
+  })
+})
+
+describe('a sting', () => {
+  const enzyme = usualStep('enzyme', { regions: GROUPS.face })
+  it('moves the clock itself: half of what was left, and it may come off now', () => {
+    const sting: EventBody = { kind: 'sensation', grade: 5, region: 'cheekL', key: null }
+    const on = room([enzyme], [[1, done(enzyme)]])
+    const stung = room(
+      [enzyme],
+      [
+        [1, done(enzyme)],
+        [3, sting],
+      ],
+    )
+    expect(on.resting[0]).toMatchObject({ earliest: 5, latest: 10 })
+    expect(stung.resting[0]).toMatchObject({ earliest: 2, latest: 6, shortened: true })
+    const tingle = room(
+      [enzyme],
+      [
+        [1, done(enzyme)],
+        [3, { ...sting, grade: 2 }],
+      ],
+    )
+    expect(tingle.resting[0]).toMatchObject({ earliest: 5, latest: 10 })
+    expect(offNext(stung, [enzyme], at(3))?.beginBy).toBe(4)
+  })
+})
+
+describe('the ladder of a device', () => {
+  const tip = usualStep('tip')
+  const dial = { label: 'Vacuum', unit: 'kPa', least: 8, most: 16, step: 2, value: 12 }
+  const calm: EventBody = { kind: 'calm', key: tip.key, setting: 12 }
+  it('is not stepped up before its minute, nor before somebody looked and it was calm', () => {
+    const open = room([tip], [])
+    expect(ladderAt(open, tip.key, dial, T0, at(0.5)).mayStepUp).toBe(false)
+    expect(ladderAt(open, tip.key, dial, T0, at(2)).mayStepUp).toBe(false)
+    const seen = room([tip], [[1.5, calm]])
+    expect(ladderAt(seen, tip.key, dial, T0, at(2)).mayStepUp).toBe(true)
+  })
+  it('begins anew at every level, and ends at the cap whoever is calm', () => {
+    const up = room(
+      [tip],
+      [
+        [1.5, calm],
+        [2, { kind: 'settingChanged', key: tip.key, setting: 14 }],
+      ],
+    )
+    const higher = { ...dial, value: 14 }
+    expect(ladderAt(up, tip.key, higher, T0, at(4)).mayStepUp).toBe(false)
+    const top = room([tip], [[1.5, { ...calm, setting: 16 }]])
+    expect(ladderAt(top, tip.key, { ...dial, value: 16 }, T0, at(4)).mayStepUp).toBe(false)
+  })
+})
+
+describe('slip', () => {
+  it('only ever runs out, sooner on dry skin, and is brought back by what went', () => {
+    fc.assert(
+      fc.property(fc.nat(60), fc.nat(60), fc.boolean(), (one, more, dry) => {
+        expect(slipLeft(one + more, dry)).toBeLessThanOrEqual(slipLeft(one, dry))
+        expect(slipLeft(one, true)).toBeLessThanOrEqual(slipLeft(one, false))
+        const laid = millilitres(1)
+        expect(topUpDrops(laid, one + more, dry)).toBeGreaterThanOrEqual(topUpDrops(laid, one, dry))
+      }),
+    )
+    expect(dragsAfter(true)).toBeLessThan(dragsAfter(false))
+    expect(slipLeft(dragsAfter(false), false)).toBeCloseTo(0.6)
+  })
+})
+
+describe('what stays behind', () => {
+  const clay = usualStep('clay', { regions: GROUPS.face })
+  const off = usualStep('maskOff', { regions: GROUPS.face })
+  const cream = usualStep('moisturiser', { regions: GROUPS.face })
+  const steps = [clay, off, cream]
+  it('is looked for before anything stays on, where what was used stays behind', () => {
+    const before = room(steps, [
+      [1, done(clay)],
+      [9, done(off)],
+    ])
+    expect(spotsDue(before, steps)).toEqual(
+      expect.arrayContaining(['brows', 'nostrils', 'hairline', 'underJaw']),
+    )
+    expect(spotsDue(before, steps)).not.toContain('lashRoots')
+    const on = room(steps, [[1, done(clay)]])
+    expect(sweepWith(on, steps, off, cream)).toContain('hairline')
+    expect(sweepWith(on, steps, off, usualStep('massage'))).toEqual([])
+  })
+  it('is seen to with the step before it, in one tap, and due again after more', () => {
+    const spots = spotsDue(room(steps, [[1, done(clay)]]), steps)
+    const swept = room(steps, [
+      [1, done(clay)],
+      [9, { ...done(off), swept: spots } as EventBody],
+    ])
+    expect(spotsDue(swept, steps)).toEqual([])
+    const more = usualStep('grain', { key: 'grain-2' })
+    const again = room(
+      [...steps, more],
+      [
+        [1, done(clay)],
+        [9, { ...done(off), swept: spots } as EventBody],
+        [12, done(more)],
+      ],
+    )
+    expect(spotsDue(again, [...steps, more])).toContain('brows')
+  })
+})
