@@ -265,6 +265,8 @@ export const eventsPost = z.strictObject({
   events: z.array(treatmentEvent).min(1).max(200, 'at most 200 taps at once'),
 })
 
+/** The name that a tablet was given, as other tablets in the room show it. */
+export const streamQuery = z.strictObject({ tablet: line(40).default('') })
 export const recordPut = z.strictObject({ text: line(8000), version })
 export const sealPost = z.strictObject({
   text: line(8000),

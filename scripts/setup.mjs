@@ -23,6 +23,7 @@ const SOURCES = [
   'db',
   'public',
   'nuxt.config.ts',
+  'scripts/shellWorker.mjs',
   'package-lock.json',
 ]
 function* files(path) {

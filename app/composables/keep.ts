@@ -17,7 +17,23 @@ interface Unsent extends Sealed {
   staffId: string
 }
 
+/**
+ * The treatment under way on this tablet, so that a reload out of reach of the house finds it; and
+ * the key it is locked with, which the browser gives to no script. Both go at lock and sign-out.
+ */
+interface Running extends Sealed {
+  id: string
+  staffId: string
+}
+interface OwnKey {
+  id: 'own'
+  staffId: string
+  key: Key
+}
+
 class Keep extends Dexie {
+  running!: Table<Running, string>
+  keys!: Table<OwnKey, string>
   drafts!: Table<Draft, string>
   taps!: Table<Unsent, string>
   constructor() {
@@ -27,6 +43,7 @@ class Keep extends Dexie {
     this.version(2)
       .stores({ drafts: 'key', taps: 'id, visitId' })
       .upgrade((old) => Promise.all([old.table('drafts').clear(), old.table('taps').clear()]))
+    this.version(3).stores({ drafts: 'key', taps: 'id, visitId', running: 'id', keys: 'id' })
   }
 }
 let opened: Keep | undefined
@@ -46,7 +63,13 @@ function ownKey(): Promise<Own> {
   return own
 }
 async function askKey(): Promise<Own> {
-  const reply = await fetch('/api/session/key')
+  const reply = await fetch('/api/session/key').catch(() => undefined)
+  if (!reply) {
+    // Out of reach: while a treatment runs here its key is on the device.
+    const here = await keep().keys.get('own')
+    if (here) return here
+    throw new Error('no key: out of reach')
+  }
   if (!reply.ok) throw new Error('no key: signed out or locked')
   const { staffId, key } = (await reply.json()) as { staffId: string; key: string }
   return { staffId, key: await keyFrom(key) }
@@ -58,9 +81,37 @@ export function keepBy(token: string): void {
 /** Asked for while the house is in reach, so that it is there when it is not. */
 export const openKeep = () => ownKey().then(() => {})
 /** From here on nothing that this device holds can be read on it, until somebody signs in. */
-export const forgetKey = (): void => {
+export async function forgetKey(): Promise<void> {
   own = undefined
+  await after(() => Promise.all([keep().running.clear(), keep().keys.clear()]))
 }
+
+/** The visit that runs on this tablet, with who works on it. */
+export function keepRunning(id: string, value: unknown) {
+  const now = plain(value)
+  return after(async () => {
+    const { staffId, key } = await ownKey()
+    const sealed = await seal(key, now)
+    await keep().keys.put({ id: 'own', staffId, key })
+    return keep().running.put({ id, staffId, ...sealed })
+  })
+}
+export async function readRunning<T>(id: string): Promise<T | undefined> {
+  const { key } = await ownKey()
+  const row = await keep().running.get(id)
+  return row && ((await unseal(key, row)) as T | undefined)
+}
+/** Of whatever visit runs here: who works on it. */
+export async function anyRunning<T>(): Promise<T | undefined> {
+  const row = await keep().running.toCollection().first()
+  return row && readRunning<T>(row.id)
+}
+/** It is over, or goes on elsewhere. */
+export const dropRunning = (id: string) =>
+  after(async () => {
+    await keep().running.delete(id)
+    if ((await keep().running.count()) === 0) await keep().keys.clear()
+  })
 
 /**
  * Writing under way: whoever counts or wipes waits for it, so that nothing is overlooked and
@@ -129,6 +180,6 @@ export async function wipeDevice(): Promise<void> {
     await keep().drafts.filter(mine).delete()
     await keep().taps.filter(mine).delete()
   })
-  forgetKey()
+  await forgetKey()
   sessionStorage.clear()
 }

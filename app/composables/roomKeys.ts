@@ -1,4 +1,5 @@
 import { useEventListener } from '@vueuse/core'
+import { useTablet } from './tablet'
 
 /**
  * The room's keys, for a keyboard and a foot switch alike. A key typed into a field, on a zone of
@@ -12,7 +13,13 @@ export function useRoomKeys(
   escape: () => void,
   listening: (key: string) => boolean,
 ): void {
+  const { pedal } = useTablet()
   useEventListener('keydown', (event: KeyboardEvent) => {
+    if (pedal.value !== '' && event.key === pedal.value) {
+      event.preventDefault()
+      if (!event.repeat) pressNext()
+      return
+    }
     if (event.key === 'Escape') {
       escape()
       return
@@ -26,4 +33,11 @@ export function useRoomKeys(
     event.preventDefault()
     void run()
   })
+}
+
+/** What the foot switch does: the one thing that comes next, in whatever is open. */
+function pressNext(): void {
+  const open = [...document.querySelectorAll<HTMLElement>('.v-overlay--active [data-next]')].at(-1)
+  const next = open ?? document.querySelector<HTMLElement>('[data-next]')
+  next?.click()
 }

@@ -66,3 +66,6 @@ export const fieldProblem = (event: unknown, field: string): string[] =>
     : []
 /** Somebody was quicker: what was changed here had become another thing meanwhile (409). */
 export const isOvertaken = (event: unknown): boolean => isProblem(event) && event.status === 409
+/** The house did not answer at all, on a device that may still hold what it needs. */
+export const isOutOfReach = (event: unknown): boolean =>
+  import.meta.client && isProblem(event) && event.status === 0

@@ -38,6 +38,11 @@ const everywhere = () =>
           </ul>
         </section>
         <QuickCodeForm />
+        <section class="panel stack">
+          <h2>This tablet</h2>
+          <p class="soft">Its name, its foot switch, its sounds in the room.</p>
+          <VBtn variant="outlined" to="/tablet">Set it up</VBtn>
+        </section>
       </div>
       <div class="stack">
         <SecondFactor />

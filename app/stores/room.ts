@@ -59,6 +59,7 @@ export const useRoom = defineStore('room', () => {
     leave: taps.close,
     now: taps.now,
     line: taps.line,
+    others: taps.others,
     unsent: taps.unsent,
     trouble: taps.trouble,
     refused: taps.refused,

@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia'
-import { isProblem, useApi } from '~/composables/useApi'
+import { isOutOfReach, isProblem, useApi } from '~/composables/useApi'
 import { useVisit } from '~/stores/visit'
 import type { Me } from '#core/visit/bundle'
 
@@ -13,16 +13,22 @@ export const useSession = defineStore('session', () => {
   async function load() {
     try {
       me.value = await api<Me>('/api/session')
-    } catch {
-      me.value = null
+    } catch (error) {
+      me.value = isOutOfReach(error) ? await whoWorksHere() : null
     }
     asked.value = true
+  }
+  /** Out of reach of the house, in the middle of a treatment: whoever it is running under here. */
+  async function whoWorksHere(): Promise<Me | null> {
+    const { anyRunning } = await import('~/composables/keep')
+    const running = await anyRunning<{ me: Me }>().catch(() => undefined)
+    return running?.me ?? null
   }
   async function signIn(email: string, password: string, code?: string) {
     const body = { email, password, ...(code ? { code } : {}) }
     me.value = await api<Me>('/api/session', { method: 'POST', body })
     const { forgetKey } = await import('~/composables/keep')
-    forgetKey()
+    await forgetKey()
   }
   /** Wipes what this device kept, unless something is unsent and the person wants to stay. */
   async function signOut() {
@@ -38,7 +44,7 @@ export const useSession = defineStore('session', () => {
   async function lock() {
     if (me.value) me.value = { ...me.value, locked: true }
     const { forgetKey } = await import('~/composables/keep')
-    forgetKey()
+    await forgetKey()
     useVisit().bundle = null
     clearNuxtData()
     await tellLock()

@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia'
-import { useApi } from '~/composables/useApi'
+import { isOutOfReach, useApi } from '~/composables/useApi'
 import { toPlanInput } from '#core/visit/planInput'
 import type { VisitBundle } from '#core/visit/bundle'
 import { openPoints } from '#core/visit/ready'
@@ -20,8 +20,21 @@ export const useVisit = defineStore('visit', () => {
 
   async function load(id: string) {
     const askedAt = Date.now()
-    bundle.value = await api<VisitBundle>(`/api/visits/${id}`)
+    try {
+      bundle.value = await api<VisitBundle>(`/api/visits/${id}`)
+    } catch (error) {
+      const running = isOutOfReach(error) ? await kept(id) : undefined
+      if (!running) throw error
+      bundle.value = running.bundle
+      clockOffset.value = running.clockOffset
+      return
+    }
     measureClock(bundle.value.now, askedAt)
+  }
+  /** The same as this tablet holds it, while it is treated here and the house is away. */
+  async function kept(id: string) {
+    const { readRunning } = await import('~/composables/keep')
+    return readRunning<{ bundle: VisitBundle; clockOffset: number }>(id).catch(() => undefined)
   }
   async function reload() {
     if (bundle.value) await load(bundle.value.visit.id)

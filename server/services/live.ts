@@ -4,7 +4,14 @@ import { sqlClient } from './database'
  * One listener a server; whoever watches a visit is called when a tap of it is committed, on this
  * server or another.
  */
-const watchers = new Map<string, Set<() => void>>()
+interface Watcher {
+  /** The tablet, by the name it was given and who is signed in on it. */
+  name: string
+  taps: () => void
+  /** Other tablets came or went. */
+  others: () => void
+}
+const watchers = new Map<string, Set<Watcher>>()
 let listening: Promise<unknown> | undefined
 
 function listen() {
@@ -12,10 +19,10 @@ function listen() {
     .listen(
       'visit',
       (visitId) => {
-        for (const call of watchers.get(visitId) ?? []) call()
+        for (const { taps } of watchers.get(visitId) ?? []) taps()
       },
       () => {
-        for (const set of watchers.values()) for (const call of set) call()
+        for (const set of watchers.values()) for (const { taps } of set) taps()
       },
     )
     .catch(() => {
@@ -25,12 +32,21 @@ function listen() {
 }
 
 /** @returns a function that ends the watching */
-export async function watch(visitId: string, call: () => void): Promise<() => void> {
+export async function watch(visitId: string, watcher: Watcher): Promise<() => void> {
   await listen()
   const set = watchers.get(visitId) ?? new Set()
-  watchers.set(visitId, set.add(call))
+  const tellOthers = () => {
+    for (const own of set) if (own !== watcher) own.others()
+  }
+  watchers.set(visitId, set.add(watcher))
+  tellOthers()
   return () => {
-    set.delete(call)
+    set.delete(watcher)
     if (set.size === 0) watchers.delete(visitId)
+    tellOthers()
   }
 }
+
+/** The other tablets that show this visit on this server, by name. */
+export const othersAt = (visitId: string, watcher: Watcher): string[] =>
+  [...(watchers.get(visitId) ?? [])].filter((own) => own !== watcher).map(({ name }) => name)

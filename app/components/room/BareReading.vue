@@ -95,7 +95,7 @@ async function keep() {
       Tap each region that is not as read under make-up. The plan offers its changes then.
     </p>
     <div class="row">
-      <RoomButton tone="go" :disabled="busy" @click="keep">
+      <RoomButton tone="go" data-next :disabled="busy" @click="keep">
         {{ changed ? 'Keep, see what changes' : 'As read, go on' }}
       </RoomButton>
       <RoomButton @click="emit('close')">Not yet</RoomButton>

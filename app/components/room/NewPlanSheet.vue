@@ -29,10 +29,12 @@ const leave = () => {
         </li>
       </ul>
       <div class="row">
-        <RoomButton v-if="changes.length" tone="go" @click="room.take()">
+        <RoomButton v-if="changes.length" tone="go" data-next @click="room.take()">
           Take the new plan
         </RoomButton>
-        <RoomButton @click="leave">{{ changes.length ? 'Keep the old one' : 'Go on' }}</RoomButton>
+        <RoomButton :data-next="changes.length ? undefined : ''" @click="leave">{{
+          changes.length ? 'Keep the old one' : 'Go on'
+        }}</RoomButton>
       </div>
     </template>
   </RoomSheet>

@@ -3,17 +3,25 @@ import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
 import { nameRegions } from '#core/face/regions'
 import type { RegionId } from '#core/face/zones'
 import { minutesAhead } from '#core/treatment/pace'
+import { clock } from '~/composables/dates'
 import { useRoom } from '~/stores/room'
 
 /** What comes next, how the hour runs, and whether the rest still fits. */
+const room = useRoom()
 defineProps<{
   left: number
   short: number
   /** Zones on which redness is to be looked at again. */
   looks: readonly RegionId[]
+  zone: string
 }>()
+const sent = computed(() => {
+  if (room.line === 'sent') return 'all taps sent'
+  if (room.line === 'sending') return 'sending'
+  const count = room.unsent.length
+  return `${count} ${count === 1 ? 'tap' : 'taps'} kept here, sent when the house answers`
+})
 const emit = defineEmits<{ fit: [] }>()
-const room = useRoom()
 const next = computed(() =>
   room.next ? TECHNIQUES[room.next.technique].name.toLowerCase() : 'finished',
 )
@@ -32,6 +40,10 @@ const pace = computed(() => {
     </p>
     <p class="dim">
       Running <b>{{ pace }}</b>
+    </p>
+    <p class="dim">
+      <b class="figures">{{ clock(room.now, zone) }}</b> · {{ sent }}
+      <template v-if="room.others.length"> · also here: {{ room.others.join('; ') }}</template>
     </p>
     <p v-if="looks.length" class="short" role="status">
       <b>Look again: {{ nameRegions(looks) }}</b>

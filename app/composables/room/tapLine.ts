@@ -141,5 +141,17 @@ export function useTapLine(version: () => number) {
     // Close fetches it again where that fails.
     if (done.some((event) => event.body.kind === 'finished')) void visit.reload().catch(() => {})
   }
-  return { unsent, now, line, trouble, refused, open, listen, close, tap, flush }
+  return {
+    others: stream.others,
+    unsent,
+    now,
+    line,
+    trouble,
+    refused,
+    open,
+    listen,
+    close,
+    tap,
+    flush,
+  }
 }

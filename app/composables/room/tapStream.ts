@@ -1,4 +1,5 @@
 import type { TreatmentEvent } from '#core/treatment/events'
+import { useTablet } from '~/composables/tablet'
 import { useApi } from '~/composables/useApi'
 import { useVisit } from '~/stores/visit'
 
@@ -11,24 +12,31 @@ const AGAIN_MS = 3000
 export function useTapStream(opened: () => void) {
   const visit = useVisit()
   const api = useApi()
+  const { name: tablet } = useTablet()
   let stream: EventSource | undefined
   let again: ReturnType<typeof setTimeout> | undefined
+
+  /** The other tablets that show this visit, by name. */
+  const others = ref<string[]>([])
 
   async function fetchTaps(id: string): Promise<void> {
     const askedAt = Date.now()
     const { events, now } = await api<{ events: TreatmentEvent[]; now: number }>(
       `/api/visits/${id}/events`,
     )
+    await take(id, events, now, askedAt)
+  }
+  /** Taps are only ever added: what is here already stays. */
+  async function take(id: string, events: TreatmentEvent[], now: number, askedAt: number) {
     if (visit.bundle?.visit.id !== id) return
     visit.measureClock(now, askedAt)
-    const known = visit.bundle.plans.map((plan) => plan.version)
+    const versions = visit.bundle.plans.map((plan) => plan.version)
     const isNew = ({ body }: TreatmentEvent) =>
-      body.kind === 'replanned' && !known.includes(body.version)
+      body.kind === 'replanned' && !versions.includes(body.version)
     if (events.some(isNew)) {
       await visit.reload()
       return
     }
-    // Taps are only ever added: what was acknowledged while this was under way stays.
     const arrived = new Set(events.map((event) => event.id))
     visit.bundle.events = [
       ...events,
@@ -39,10 +47,16 @@ export function useTapStream(opened: () => void) {
   function listen(): void {
     const id = visit.bundle?.visit.id
     if (!id || typeof EventSource === 'undefined') return
-    stream = new EventSource(`/api/visits/${id}/stream`)
+    stream = new EventSource(`/api/visits/${id}/stream?tablet=${encodeURIComponent(tablet.value)}`)
     // Where fetching fails, the next word of the stream tries again.
     const fetchAll = () => void fetchTaps(id).catch(() => {})
-    stream.addEventListener('taps', fetchAll)
+    stream.addEventListener('taps', ({ data }: MessageEvent<string>) => {
+      const { events, now } = JSON.parse(data) as { events: TreatmentEvent[]; now: number }
+      void take(id, events, now, Date.now()).catch(() => {})
+    })
+    stream.addEventListener('others', ({ data }: MessageEvent<string>) => {
+      others.value = JSON.parse(data) as string[]
+    })
     stream.addEventListener('open', () => {
       fetchAll()
       opened()
@@ -59,5 +73,5 @@ export function useTapStream(opened: () => void) {
     stream?.close()
     stream = undefined
   }
-  return { listen, close }
+  return { others, listen, close }
 }

@@ -7,6 +7,8 @@ import { isStopping, productUsed, restingNow } from '#core/treatment/atHand'
 import { minutesLeft, minutesShort } from '#core/treatment/pace'
 import { courses, looksDue } from '#core/treatment/rednessCourse'
 import { useRoomKeys } from '~/composables/roomKeys'
+import { useOnDevice } from '~/composables/room/onDevice'
+import { useRoomSounds } from '~/composables/room/sounds'
 import { useStepEnd } from '~/composables/room/stepEnd'
 import { useRoom } from '~/stores/room'
 import { useVisit } from '~/stores/visit'
@@ -19,6 +21,7 @@ const room = useRoom()
 const wake = useWakeLock()
 const panel = ref<Panel>('none')
 const fromHead = ref(true)
+if (import.meta.client) useOnDevice()
 onMounted(async () => {
   await room.enter()
   // The device decides whether it may be kept awake.
@@ -39,6 +42,8 @@ const short = computed(() =>
   room.state && slot.value ? minutesShort(room.state, room.steps, slot.value, room.now) : 0,
 )
 const stopping = computed(() => room.state !== null && isStopping(room.state))
+const late = computed(() => resting.value.some((own) => own.word === 'late'))
+useRoomSounds({ due, late, stop: stopping })
 const finished = computed(() => room.state?.finishedAt !== undefined)
 const sentWords = computed(() =>
   room.line === 'sent'
@@ -146,12 +151,7 @@ useRoomKeys(
           @cleanse="room.addCleanse"
         />
       </div>
-      <RestingColumn
-        class="rest"
-        :class="{ none: !resting.length }"
-        :resting="resting"
-        :zone="visit.bundle.practice.timeZone"
-      />
+      <RestingColumn class="rest" :class="{ none: !resting.length }" :resting="resting" />
       <RoomFace
         v-model:from-head="fromHead"
         class="worked"
@@ -162,7 +162,13 @@ useRoomKeys(
         @warn="(text) => (warn = text)"
       />
       <div class="tools">
-        <StepThen :left="left" :short="short" :looks="looks" @fit="toggle('fit')" />
+        <StepThen
+          :left="left"
+          :short="short"
+          :looks="looks"
+          :zone="visit.bundle.practice.timeZone"
+          @fit="toggle('fit')"
+        />
         <div class="row chips">
           <RoomButton v-if="before" hotkey="B" @click="back">Step back</RoomButton>
           <RoomButton hotkey="S" @click="toggle('skip')">Skip</RoomButton>

@@ -1,30 +1,45 @@
 import { createEventStream } from 'h3'
+import { streamQuery } from '#contracts/visit'
 import { route } from '../../../http/route'
 import { visitFor } from '../../../services/access'
-import { watch } from '../../../services/live'
+import { readTaps } from '../../../services/events'
+import { othersAt, watch } from '../../../services/live'
 import { currentStaff } from '../../../services/session'
 
 const BEAT_MS = 20_000
 
 /**
- * Says "there is something new" and nothing else. Session and right are looked at again before
- * every word.
+ * Says what is new: each tap as itself, once, and which other tablets are in the room. Session and
+ * right are looked at again before every word.
  */
-export default route({}, async ({ event, me, id }) => {
-  await visitFor(me, id, 'read')
+export default route({ query: streamQuery }, async ({ event, me, id, query }) => {
+  const visit = await visitFor(me, id, 'read')
   const stream = createEventStream(event)
-  const speak = async (word: string) => {
+  const said = new Set((await readTaps(visit)).map((tap) => tap.id))
+  const speak = async (word: string, data: () => Promise<unknown> | unknown = () => id) => {
     try {
       await visitFor(await currentStaff(event), id, 'read')
-      await stream.push({ event: word, data: id })
+      const what = await data()
+      if (what !== undefined) await stream.push({ event: word, data: JSON.stringify(what) })
     } catch {
       await stream.close()
     }
   }
-  const stop = await watch(id, () => void speak('taps'))
+  const newTaps = async () => {
+    const events = (await readTaps(visit)).filter((tap) => !said.has(tap.id))
+    for (const tap of events) said.add(tap.id)
+    return { events, now: Date.now() }
+  }
+  const tablet = query.tablet === '' ? 'a tablet' : query.tablet
+  const watcher = {
+    name: `${tablet}, ${me.name}`,
+    taps: () => void speak('taps', newTaps),
+    others: () => void speak('others', () => othersAt(id, watcher)),
+  }
+  const stop = await watch(id, watcher)
   const beat = setInterval(() => void speak('beat'), BEAT_MS)
   // A first word at once: the tablet knows that it is heard, and looks for what it missed.
-  void speak('here')
+  void speak('here').then(() => watcher.others())
   stream.onClosed(() => {
     stop()
     clearInterval(beat)
