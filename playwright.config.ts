@@ -15,6 +15,8 @@ export default defineConfig({
     timezoneId: process.env.OAK_DEMO_ZONE,
     viewport: { width: 1280, height: 800 },
     actionTimeout: 60_000,
+    // A page's requests are seen as they are; the test of the shell lets its worker in.
+    serviceWorkers: 'block',
     trace: 'off',
     screenshot: 'only-on-failure',
     launchOptions: browserOptions,

@@ -19,7 +19,22 @@ export type Kept = Exclude<
   }
 >
 
-export function keep(draft: Draft, at: number, kept: Kept): void {
+const COUNTS = [
+  'passDone',
+  'counted',
+  'padGraded',
+  'notYet',
+  'takenBack',
+  'swept',
+  'calm',
+  'deviceSaid',
+] as const
+type Counted = Extract<Kept, { kind: (typeof COUNTS)[number] }>
+const counts = (kept: Kept): kept is Counted =>
+  (COUNTS as readonly Kept['kind'][]).includes(kept.kind)
+
+/** What was counted, graded, asked for or seen: each time adds to what was there. */
+function add(draft: Draft, at: number, kept: Counted): void {
   switch (kept.kind) {
     case 'passDone':
       return count(draft, kept.key, kept.region, 1)
@@ -40,12 +55,19 @@ export function keep(draft: Draft, at: number, kept: Kept): void {
     case 'calm':
       draft.calm[kept.key] = { at, setting: kept.setting }
       return
-    case 'deviceSaid':
-      draft.deviceSaid[kept.key] = [
-        ...(draft.deviceSaid[kept.key] ?? []),
-        { at, level: kept.level, fault: kept.fault },
-      ]
+    case 'deviceSaid': {
+      const said = { at, level: kept.level, fault: kept.fault }
+      draft.deviceSaid[kept.key] = [...(draft.deviceSaid[kept.key] ?? []), said]
       return
+    }
+    default:
+      kept satisfies never
+  }
+}
+
+export function keep(draft: Draft, at: number, kept: Kept): void {
+  if (counts(kept)) return add(draft, at, kept)
+  switch (kept.kind) {
     case 'reading':
       draft.readings = kept.zones
       return

@@ -5,12 +5,12 @@ import type { TreatmentEvent } from '#core/treatment/events'
 import { fold } from '#core/treatment/fold'
 import { foldContext, toPlanInput } from '#core/visit/planInput'
 import { addDays } from '#core/screening/days'
-import { followUps, visitEvents, visits } from '#db/schema'
+import { followUps, readings, visitEvents, visits } from '#db/schema'
 import { ProblemError, refused } from '../problem/problem'
 import type { Visit } from './access'
 import { eventsOf } from './past'
 import { readBundle } from './bundle'
-import { database } from './database'
+import { database, type Transaction } from './database'
 import type { Staff } from './session'
 
 type Tap = z.infer<typeof treatmentEvent>
@@ -77,6 +77,7 @@ export async function keepTaps(
     await tx.execute(sql`select pg_notify('visit', ${visit.id})`)
     // Only what stands under this visit is acknowledged: an id taken elsewhere is not silently
     // swallowed.
+    await keepSecondReading(tx, me, visit, taps)
     return tx
       .select({ id: visitEvents.id, at: visitEvents.at })
       .from(visitEvents)
@@ -101,6 +102,31 @@ export async function keepTaps(
   )
     await noteFollowUp(me, visit)
   return { kept, now: Date.now() }
+}
+
+/** The second reading comes as a tap: it is in the file with it, however late the tap arrives. */
+async function keepSecondReading(
+  tx: Transaction,
+  me: Staff,
+  visit: Visit,
+  taps: readonly Tap[],
+): Promise<void> {
+  const read = taps.flatMap(({ id, at, body }) =>
+    body.kind === 'reading'
+      ? [
+          {
+            id,
+            at: new Date(at),
+            visitId: visit.id,
+            clientId: visit.clientId,
+            phase: 'bare' as const,
+            zones: body.zones as never,
+            by: me.id,
+          },
+        ]
+      : [],
+  )
+  if (read.length > 0) await tx.insert(readings).values(read).onConflictDoNothing()
 }
 
 /** A stop asks for a call the next day. */

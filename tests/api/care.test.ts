@@ -98,7 +98,8 @@ describe('patch tests', () => {
     expect((await waiting())[productId]).toContain('reacted')
     const input = toPlanInput(await bundleOf(owner, id))
     const kind = input.shelf.find((item) => item.product.id === productId)?.product.kind
-    await db`update visits set starts_at = ${booked}, allowed_because = null where id = ${id}` // off today's page again, to a day of its own
+    // Off today's page again, to a day of its own.
+    await db`update visits set starts_at = ${booked}, allowed_because = null where id = ${id}`
     for (const technique of ['enzyme', 'serum', 'moisturiser', 'hydratingMask'] as const)
       expect(
         allowance(technique, input).products.map((product) => product.product.id),

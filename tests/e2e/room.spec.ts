@@ -153,7 +153,7 @@ test('skip with a reason, note, turn and fit to the time by keyboard; the new ve
   await page.keyboard.press('t')
   await expect(page.getByText('seen from the front')).toBeVisible()
   await page.keyboard.press('f')
-  for (let i = 0; i < 25; i++) await page.getByRole('button', { name: 'Less' }).click()
+  for (let i = 0; i < 25; i++) await page.getByRole('button', { name: 'Less', exact: true }).click()
   await page.getByRole('button', { name: 'Plan what is left' }).click()
   await expect(page.getByRole('heading', { name: /steps? changes?|Nothing needs/ })).toBeVisible()
   expect((await bundleOf(await asOwner(), id)).plans.map((plan) => plan.version)).toEqual([0, 1])

@@ -16,7 +16,7 @@ defineProps<{
   zone: string
 }>()
 const sent = computed(() => {
-  if (room.line === 'sent') return 'all taps sent'
+  if (room.line === 'sent') return 'saved, all taps sent'
   if (room.line === 'sending') return 'sending'
   const count = room.unsent.length
   return `${count} ${count === 1 ? 'tap' : 'taps'} kept here, sent when the house answers`

@@ -110,12 +110,6 @@ export function useReplan({ state, steps, bundle, input, tap, trouble }: Room) {
   async function secondReading(zones: Readings): Promise<void> {
     const here = visit.bundle
     if (!here) return
-    try {
-      await visit.send('/readings', 'POST', { id: crypto.randomUUID(), phase: 'bare', zones })
-    } catch (error) {
-      trouble.value = sayProblem(error)
-      return
-    }
     here.readings = { ...here.readings, bare: zones }
     await tap({ kind: 'reading', zones })
   }

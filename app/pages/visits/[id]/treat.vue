@@ -1,14 +1,9 @@
 <script setup lang="ts">
 import { useWakeLock } from '@vueuse/core'
-import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
-import { standIns } from '#core/planning/today/bottles'
-import { absorbedOf } from '#core/treatment/absorption'
-import { isStopping, productUsed, restingNow } from '#core/treatment/atHand'
-import { minutesLeft, minutesShort } from '#core/treatment/pace'
-import { courses, looksDue } from '#core/treatment/rednessCourse'
 import { useRoomKeys } from '~/composables/roomKeys'
 import { useOnDevice } from '~/composables/room/onDevice'
 import { useRoomSounds } from '~/composables/room/sounds'
+import { useRoomView } from '~/composables/room/roomView'
 import { useStepEnd } from '~/composables/room/stepEnd'
 import { useRoom } from '~/stores/room'
 import { useVisit } from '~/stores/visit'
@@ -32,35 +27,10 @@ onBeforeUnmount(() => {
   void wake.release()
 })
 
-const slot = computed(() => visit.bundle?.visit)
-const resting = computed(() => (room.state ? restingNow(room.state, room.everyStep, room.now) : []))
-const due = computed(() => resting.value.some(({ word }) => word === 'due' || word === 'late'))
-const left = computed(() =>
-  room.state && slot.value ? minutesLeft(room.state, slot.value, room.now) : 0,
-)
-const short = computed(() =>
-  room.state && slot.value ? minutesShort(room.state, room.steps, slot.value, room.now) : 0,
-)
-const stopping = computed(() => room.state !== null && isStopping(room.state))
-const late = computed(() => resting.value.some((own) => own.word === 'late'))
+const view = useRoomView()
+const { resting, due, late, left, short, stopping, finished, sentWords, watered, looks, swaps } =
+  view
 useRoomSounds({ due, late, stop: stopping })
-const finished = computed(() => room.state?.finishedAt !== undefined)
-const sentWords = computed(() =>
-  room.line === 'sent'
-    ? 'Every tap has reached the house.'
-    : 'Some taps are still on this device; they are being sent.',
-)
-/** What the zones may be asked about now: it is off again, or worked in. */
-const watered = computed(() => room.state && absorbedOf(room.state, room.steps))
-/** Zones on which redness is to be looked at again. */
-const looks = computed(() =>
-  room.state
-    ? looksDue(
-        courses(room.state, room.everyStep, room.context?.baseline ?? {}, room.now),
-        room.now,
-      )
-    : [],
-)
 /** A mask that sets hard is waited for in silence, unless the step is looked at. */
 const shown = ref('')
 const silent = computed(() => resting.value.find(({ quiet, key }) => quiet && shown.value !== key))
@@ -81,12 +51,6 @@ const ending = useStepEnd(
   shut,
 )
 const { step, waits, sweeps, word, warn, done, finish, before, back } = ending
-const swaps = computed(() => {
-  if (!step.value || !room.state || !room.input) return []
-  const kind = TECHNIQUES[step.value.technique].product
-  const products = standIns(kind, productUsed(room.state, step.value), room.input)
-  return products.map(({ id, name }) => ({ value: id, word: name }))
-})
 async function notYet() {
   if (!step.value) return
   if (panel.value === 'notYet') return shut()
@@ -161,23 +125,17 @@ useRoomKeys(
         :spots="sweeps"
         @warn="(text) => (warn = text)"
       />
-      <div class="tools">
-        <StepThen
-          :left="left"
-          :short="short"
-          :looks="looks"
-          :zone="visit.bundle.practice.timeZone"
-          @fit="toggle('fit')"
-        />
-        <div class="row chips">
-          <RoomButton v-if="before" hotkey="B" @click="back">Step back</RoomButton>
-          <RoomButton hotkey="S" @click="toggle('skip')">Skip</RoomButton>
-          <RoomButton v-if="watered" hotkey="D" @click="toggle('absorbed')">Drank it?</RoomButton>
-          <RoomButton v-if="swaps.length" hotkey="W" @click="toggle('swap')">Swap</RoomButton>
-          <RoomButton hotkey="F" @click="toggle('fit')">Fit</RoomButton>
-          <RoomButton hotkey="N" @click="toggle('notes')">Note</RoomButton>
-        </div>
-      </div>
+      <RoomTools
+        :left="left"
+        :short="short"
+        :looks="looks"
+        :zone="visit.bundle.practice.timeZone"
+        :may-go-back="Boolean(before)"
+        :may-ask-drank="Boolean(watered)"
+        :may-swap="swaps.length > 0"
+        @back="back"
+        @open="toggle"
+      />
       <RoomBar
         :held="room.state.heldSince !== undefined"
         :done-word="word"
@@ -247,19 +205,6 @@ useRoomKeys(
 }
 .worked.wide {
   grid-column: 2 / 4;
-}
-.tools {
-  grid-area: tools;
-  display: flex;
-  align-items: center;
-  justify-content: space-between;
-  flex-wrap: wrap;
-  gap: 6px 20px;
-  padding: 6px 24px 8px 32px;
-  font-size: 1.125rem;
-}
-.chips {
-  gap: 10px;
 }
 @media (max-width: 1000px) {
   .treat {

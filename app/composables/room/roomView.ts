@@ -1,0 +1,49 @@
+import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
+import { standIns } from '#core/planning/today/bottles'
+import { absorbedOf } from '#core/treatment/absorption'
+import { isStopping, productUsed, restingNow } from '#core/treatment/atHand'
+import { minutesLeft, minutesShort } from '#core/treatment/pace'
+import { courses, looksDue } from '#core/treatment/rednessCourse'
+import { useRoom } from '~/stores/room'
+import { useVisit } from '~/stores/visit'
+
+/** What the room shows now, read off the taps. */
+export function useRoomView() {
+  const visit = useVisit()
+  const room = useRoom()
+  const slot = computed(() => visit.bundle?.visit)
+  const resting = computed(() =>
+    room.state ? restingNow(room.state, room.everyStep, room.now) : [],
+  )
+  const late = computed(() => resting.value.some(({ word }) => word === 'late'))
+  const due = computed(() => late.value || resting.value.some(({ word }) => word === 'due'))
+  const left = computed(() =>
+    room.state && slot.value ? minutesLeft(room.state, slot.value, room.now) : 0,
+  )
+  const short = computed(() =>
+    room.state && slot.value ? minutesShort(room.state, room.steps, slot.value, room.now) : 0,
+  )
+  const stopping = computed(() => room.state !== null && isStopping(room.state))
+  const finished = computed(() => room.state?.finishedAt !== undefined)
+  const sentWords = computed(() =>
+    room.line === 'sent'
+      ? 'Every tap has reached the house.'
+      : 'Some taps are still on this device; they are being sent.',
+  )
+  /** What the zones may be asked about now: it is off again, or worked in. */
+  const watered = computed(() => room.state && absorbedOf(room.state, room.steps))
+  /** Zones on which redness is to be looked at again. */
+  const looks = computed(() => {
+    if (!room.state) return []
+    const all = courses(room.state, room.everyStep, room.context?.baseline ?? {}, room.now)
+    return looksDue(all, room.now)
+  })
+  /** Products that may stand in at this step. */
+  const swaps = computed(() => {
+    if (!room.current || !room.state || !room.input) return []
+    const kind = TECHNIQUES[room.current.technique].product
+    const products = standIns(kind, productUsed(room.state, room.current), room.input)
+    return products.map(({ id, name }) => ({ value: id, word: name }))
+  })
+  return { resting, due, late, left, short, stopping, finished, sentWords, watered, looks, swaps }
+}
