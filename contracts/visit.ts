@@ -265,6 +265,12 @@ export const eventsPost = z.strictObject({
   events: z.array(treatmentEvent).min(1).max(200, 'at most 200 taps at once'),
 })
 
+/** Asks the device of a step how it stands; with a level or a run it is set, started or stopped. */
+export const devicePost = z.strictObject({
+  key,
+  level: z.number().min(0).max(1000).optional(),
+  run: z.boolean().optional(),
+})
 /** The name that a tablet was given, as other tablets in the room show it. */
 export const streamQuery = z.strictObject({ tablet: line(40).default('') })
 export const recordPut = z.strictObject({ text: line(8000), version })

@@ -1,9 +1,10 @@
 import { createServer } from 'node:net'
+import { DEVICES, newDevice } from './roomDevices.mjs'
 
 /**
- * A bench of simulated skin meters behind one local door. It speaks the line protocol of
- * `docs/formats/meter-line.md` as a real bench would,
- * and can be told to fail as real ones do.
+ * A bench of simulated skin meters, and of the room's devices beside them, behind one local door. It
+ * speaks the line protocol of `docs/formats/meter-line.md` as a real bench would, and can be told to
+ * fail as real ones do.
  */
 const KINDS = {
   hydration: { unit: 'au', around: 46, noise: 1.6, repeatability: 4 },
@@ -66,14 +67,15 @@ class MeterLine {
       return
     }
     if (typeof asked.open === 'string') this.open(asked.open)
+    else if (this.device) this.device.answer(asked, this)
     else if (Number.isInteger(asked.read) && this.kind) this.read(asked.read)
     else this.say({ error: 'syntax' })
   }
 
   open(kind) {
-    const { held, faults } = this.bench
+    const { held, faults, devices } = this.bench
     const meter = KINDS[kind]
-    if (!meter) {
+    if (!meter && !DEVICES[kind]) {
       this.say({ error: 'unknown' })
       return
     }
@@ -84,6 +86,12 @@ class MeterLine {
     }
     this.kind = kind
     held.set(kind, this.socket)
+    if (!meter) {
+      if (!devices.has(kind)) devices.set(kind, newDevice(kind, this.bench))
+      this.device = devices.get(kind)
+      this.say(this.device.hello())
+      return
+    }
     this.say({
       meter: kind,
       serial: `BENCH-${kind.slice(0, 3).toUpperCase()}-01`,
@@ -132,6 +140,8 @@ export async function openMeterBench({ port = 0, lateMs = 60_000 } = {}) {
     faults: new Map(),
     held: new Map(),
     sockets: new Set(),
+    /** Devices keep their level and go on running when a line is closed. */
+    devices: new Map(),
     next(kind) {
       const { around, noise } = KINDS[kind]
       taken += 1
@@ -145,6 +155,7 @@ export async function openMeterBench({ port = 0, lateMs = 60_000 } = {}) {
   })
   return {
     port: own,
+    device: (kind) => bench.devices.get(kind),
     fail: (kind, fault) => {
       if (fault) bench.faults.set(kind, fault)
       else bench.faults.delete(kind)

@@ -215,6 +215,13 @@ export const TABLE: readonly Row[] = [
     body: () => ({ id: randomUUID() }),
   },
   {
+    route: 'POST /api/visits/[id]/device',
+    object: 'visit',
+    own: ALL,
+    other: OWNER,
+    body: () => ({ key: 'steam-1' }),
+  },
+  {
     route: 'POST /api/visits/[id]/meter',
     object: 'visit',
     own: ALL,

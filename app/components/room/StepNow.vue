@@ -87,6 +87,7 @@ const turnTo = (setting: number) =>
   </div>
   <p class="cue">Done when: {{ technique.cue }}</p>
   <StepDial v-if="dial" :dial="dial" :step="step" @dial="turnTo" />
+  <StepDevice v-if="technique.device" :step="step" :dial="dial" />
   <StepSlip :step="step" :ran="ran" />
   <StepCount :step="step" @cleanse="emit('cleanse')" />
   <p v-if="aside" class="dim figures">{{ aside }}</p>

@@ -1,0 +1,8 @@
+import { devicePost } from '#contracts/visit'
+import { route } from '../../../http/route'
+import { visitFor } from '../../../services/access'
+import { askDevice } from '../../../services/deviceLine'
+
+export default route({ body: devicePost }, async ({ me, id, body }) =>
+  askDevice(me, await visitFor(me, id, 'write'), body),
+)
