@@ -24,5 +24,6 @@ export default defineConfig({
   projects: [
     { name: 'e2e', testDir: 'tests/e2e' },
     { name: 'pictures', testDir: 'tests/pictures' },
+    { name: 'bench', testDir: 'bench' },
   ],
 })

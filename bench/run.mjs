@@ -1,10 +1,20 @@
 /**
  * Measures and prints; never asserts. `npm run bench`, or `npm run bench planner replan proposal
- * verdict page start test volume` for some.
+ * verdict page start test volume room` for some.
  */
 import { say } from '../scripts/say.mjs'
 
-const PARTS = ['planner', 'replan', 'proposal', 'verdict', 'page', 'start', 'test', 'volume']
+const PARTS = [
+  'planner',
+  'replan',
+  'proposal',
+  'verdict',
+  'page',
+  'start',
+  'test',
+  'volume',
+  'room',
+]
 const asked = process.argv.slice(2)
 for (const part of PARTS) {
   if (asked.length > 0 && !asked.includes(part)) continue

@@ -8,6 +8,8 @@ import type { PlanStep } from '../catalogue/techniques/step'
 import { TECHNIQUES } from '../catalogue/techniques/techniques'
 import { shortName } from '../catalogue/techniques/traits'
 import type { RegionId } from '../face/zones'
+import { lightDose } from '../dosing/light'
+import { fromMilliseconds } from '../units'
 import type { PlanInput } from '../planning/input'
 import { allowance } from '../planning/today/allowed'
 import { onSkin, restingAt } from './clocks'
@@ -31,6 +33,8 @@ export interface RestingOnFace extends RestingNow {
   cue: string
   /** Nobody speaks meanwhile. */
   quiet: boolean
+  /** J/cm² so far, of a lamp: by what it says of itself, else by its dial. */
+  joules?: number
   ms: number
   word: ReturnType<typeof restingAt>['word']
 }
@@ -47,8 +51,18 @@ export function restingNow(
       const step = steps.find((one) => one.key === resting.key)
       const name = step ? shortName(step.technique) : 'a step of an earlier plan'
       const { cue = '', quiet = false } = step ? TECHNIQUES[step.technique] : {}
-      return { ...resting, ...restingAt(resting, now), name, cue, quiet }
+      const clock = restingAt(resting, now)
+      const joules = step ? joulesOf(state, step, clock.ms) : undefined
+      return { ...resting, ...clock, name, cue, quiet, ...(joules === undefined ? {} : { joules }) }
     })
+}
+
+function joulesOf(state: RoomState, step: PlanStep, ms: number): number | undefined {
+  const { device, setting } = TECHNIQUES[step.technique]
+  if (device !== 'lamp' || !setting) return undefined
+  const said = (state.deviceSaid[step.key] ?? []).flatMap(({ level }) => level ?? []).at(-1)
+  const irradiance = said ?? state.settings[step.key] ?? step.setting ?? setting.start
+  return lightDose(irradiance, fromMilliseconds(ms))
 }
 
 /** The device's dial at this step: its range for this client, and where it stands. */

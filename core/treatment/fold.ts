@@ -250,6 +250,6 @@ function lyingOn(
 }
 
 function stop(draft: Draft, at: number, reason: string, callHelp: boolean): void {
-  if (!draft.stopped) draft.stopped = { at, reason, callHelp, steps: [] }
+  if (!draft.stopped) draft.stopped = { at, reason, callHelp, steps: [], doneAt: {} }
   else if (callHelp) draft.stopped = { ...draft.stopped, callHelp: true }
 }

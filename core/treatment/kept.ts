@@ -73,7 +73,11 @@ export function keep(draft: Draft, at: number, kept: Kept): void {
       return
     case 'stopStep':
       if (draft.stopped && !draft.stopped.steps.includes(kept.step))
-        draft.stopped = { ...draft.stopped, steps: [...draft.stopped.steps, kept.step] }
+        draft.stopped = {
+          ...draft.stopped,
+          steps: [...draft.stopped.steps, kept.step],
+          doneAt: { ...draft.stopped.doneAt, [kept.step]: at },
+        }
       return
     case 'contraAction':
       draft.contraActions.push({ at, body: kept })

@@ -76,7 +76,14 @@ export interface RoomState {
   endedZones: Readonly<Record<string, readonly RegionId[]>>
   readings?: Readings
   reactions: readonly Reaction[]
-  stopped?: { at: number; reason: string; callHelp: boolean; steps: readonly StopStepId[] }
+  stopped?: {
+    at: number
+    reason: string
+    callHelp: boolean
+    steps: readonly StopStepId[]
+    /** When each of them was done. */
+    doneAt: Partial<Record<StopStepId, number>>
+  }
   contraActions: readonly { at: number; body: Extract<EventBody, { kind: 'contraAction' }> }[]
   settings: Readonly<Record<string, number>>
   /** Since when the device stands where it does, by step. */

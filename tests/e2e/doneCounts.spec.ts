@@ -77,10 +77,11 @@ test('what was done counts from the room on: record, card, stock, ledger, Day, f
     await nextStep(page)
   }
   // The bottle is swapped, then the skin burns under it: one zone reddens, and it stops.
-  await page.getByRole('button', { name: 'Swap product' }).click()
+  await page.getByRole('button', { name: 'Swap', exact: false }).click()
   const other = page.getByRole('heading', { name: 'Use instead' }).locator('..').getByRole('button')
   const taken = (await other.first().innerText()).trim()
   await other.first().click()
+  await page.getByRole('button', { name: 'ran out' }).click()
   await expect(page.getByText(taken).first()).toBeVisible()
   await nextStep(page)
   await page.keyboard.press('r')

@@ -1,6 +1,6 @@
-import AxeBuilder from '@axe-core/playwright'
-import { expect, test, type Page } from '@playwright/test'
+import { expect, test } from '@playwright/test'
 import { demoId } from '#db/demo/ids'
+import { look } from '../support/look'
 import { asOwner, open, plannedVisit, runningVisit } from '../support/house'
 import { sealedVisit } from '../support/visit'
 import { signIn } from '../support/walk'
@@ -26,6 +26,7 @@ const VIEWS: readonly [string, () => string][] = [
   ['Count the shelf', () => '/shelf/count'],
   ['Products from a file', () => '/shelf/file'],
   ['You', () => '/you'],
+  ['This tablet', () => '/tablet'],
   ['Method', () => '/method'],
   ['Practice', () => '/practice'],
   ['Furnish the house', () => '/practice/house'],
@@ -37,34 +38,6 @@ const VIEWS: readonly [string, () => string][] = [
   ['Close', () => `/visits/${sealed}/close`],
   ['Close, not yet', () => `/visits/${planned}/close`],
 ]
-async function look(page: Page, name: string, within?: string): Promise<void> {
-  for (const [width, height] of [
-    [1280, 800],
-    [800, 1280],
-  ] as const) {
-    await page.setViewportSize({ width, height })
-    const sideways = await page.evaluate(
-      () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
-    )
-    expect(sideways, `${name} at ${width} × ${height}`).toBeLessThanOrEqual(0)
-  }
-  await page.setViewportSize({ width: 1280, height: 800 })
-  const axe = new AxeBuilder({ page })
-  if (within) axe.include(within)
-  const { violations } = await axe
-    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'])
-    .analyze()
-  expect(
-    violations.map(
-      (violation) =>
-        `${name}: ${violation.id}: ${violation.nodes
-          .slice(0, 3)
-          .map((node) => `${node.target.join(' ')} ${node.failureSummary ?? ''}`)
-          .join(' | ')}`,
-    ),
-  ).toEqual([])
-}
-
 test('the door', async ({ page }) => {
   await open(page, '/sign-in')
   await look(page, 'Sign in')

@@ -15,6 +15,7 @@ const WORDS = {
   late: 'late: off now',
 } as const
 const clip = useId()
+/** To the half minute. */
 const whole = (minutes: number) => Math.round(minutes * 2) / 2
 const share = (minutes: number) => Math.min(1, minutes / props.resting.latest) * HEIGHT
 const drained = computed(() => Math.min(HEIGHT - 2, share(fromMilliseconds(props.resting.ms))))
@@ -23,7 +24,7 @@ const earliest = computed(() => `translate(0 ${share(props.resting.earliest)})`)
 
 <template>
   <div class="vessel" :class="resting.word">
-    <svg viewBox="0 0 84 300" aria-hidden="true">
+    <svg viewBox="0 0 84 300" preserveAspectRatio="none" aria-hidden="true">
       <clipPath :id="clip">
         <path d="M2 2h80v256c0 22-18 40-40 40S2 280 2 258z" />
       </clipPath>
@@ -45,31 +46,44 @@ const earliest = computed(() => `translate(0 ${share(props.resting.earliest)})`)
         stroke-dasharray="7 5"
       />
     </svg>
-    <b>{{ resting.name }}</b>
-    <span class="dim">{{ nameRegions(resting.regions) }}</span>
-    <span class="clock serif figures">{{ elapsed(resting.ms) }}</span>
-    <span class="dim figures"
-      >from {{ whole(resting.earliest) }}, off by {{ whole(resting.latest) }}</span
-    >
-    <span class="word">{{ WORDS[resting.word] }}</span>
-    <span class="dim">{{ resting.cue }}</span>
-    <span class="dim">{{
-      resting.shortened ? 'shortened: it stung' : LATE_WORDS[resting.late]
-    }}</span>
+    <div class="words">
+      <p>
+        <b>{{ resting.name }}</b> <span class="dim">{{ nameRegions(resting.regions) }}</span>
+      </p>
+      <p class="row line">
+        <span class="clock serif figures">{{ elapsed(resting.ms) }}</span>
+        <span class="word">{{ WORDS[resting.word] }}</span>
+        <b v-if="resting.joules !== undefined" class="figures"
+          >{{ resting.joules.toFixed(1) }} J/cm²</b
+        >
+      </p>
+      <p class="dim figures">
+        from {{ whole(resting.earliest) }}, off by {{ whole(resting.latest) }} min ·
+        {{ resting.shortened ? 'shortened: it stung' : LATE_WORDS[resting.late] }}
+      </p>
+      <p class="dim">{{ resting.cue }}</p>
+    </div>
   </div>
 </template>
 
 <style scoped>
 .vessel {
-  width: 118px;
+  width: 100%;
   display: flex;
-  flex-direction: column;
-  gap: 2px;
-  line-height: 1.25;
+  gap: 14px;
+  line-height: 1.22;
 }
 svg {
-  width: 84px;
-  height: 260px;
+  width: 44px;
+  height: 132px;
+  flex: none;
+}
+.words {
+  min-width: 0;
+}
+.line {
+  align-items: baseline;
+  gap: 2px 12px;
 }
 .dim {
   color: var(--candle-dim);
@@ -90,10 +104,5 @@ svg {
   background: var(--coal);
   border-radius: 6px;
   padding: 2px 8px;
-}
-@media (max-height: 820px) and (min-width: 1001px) {
-  svg {
-    height: 150px;
-  }
 }
 </style>

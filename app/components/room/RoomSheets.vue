@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ROOM_NOTES, SKIP_REASONS } from '#core/catalogue/rules/stopRules'
+import { ROOM_NOTES, SKIP_REASONS, SWAP_REASONS } from '#core/catalogue/rules/stopRules'
 import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
 import type { PlanStep } from '#core/catalogue/techniques/step'
 import { useRoom } from '~/stores/room'
@@ -23,10 +23,18 @@ function skip(reason: string) {
   void room.tap({ kind: 'stepSkipped', key: props.step.key, reason })
   emit('close')
 }
-function swap(productId: string) {
-  void room.tap({ kind: 'productSwapped', key: props.step.key, productId, reason: 'ran out' })
+/** The bottle that was chosen, until it is said why. */
+const chosen = ref('')
+function swap(reason: string) {
+  void room.tap({ kind: 'productSwapped', key: props.step.key, productId: chosen.value, reason })
   emit('close')
 }
+watch(
+  () => props.sheet,
+  () => {
+    chosen.value = ''
+  },
+)
 function note(text: string) {
   void room.tap({ kind: 'note', text })
   emit('close')
@@ -47,10 +55,18 @@ function planWhatIsLeft(minutes: number) {
     @close="emit('close')"
   />
   <ChoiceSheet
-    v-else-if="sheet === 'swap'"
+    v-else-if="sheet === 'swap' && chosen === ''"
     label="Swap product"
     title="Use instead"
     :choices="swaps"
+    @choose="(id) => (chosen = id)"
+    @close="emit('close')"
+  />
+  <ChoiceSheet
+    v-else-if="sheet === 'swap'"
+    label="Why"
+    title="Because"
+    :choices="asChoices(SWAP_REASONS)"
     @choose="swap"
     @close="emit('close')"
   />

@@ -26,7 +26,8 @@ async function stop() {
 
 <template>
   <section class="silence" aria-label="Silence">
-    <p class="dim">{{ resting.name }} · nobody speaks</p>
+    <h1>{{ resting.name }}</h1>
+    <p class="dim">Nobody speaks.</p>
     <p class="left serif figures" role="timer" :aria-label="`${left} minutes left`">
       {{ left }} <small>min</small>
     </p>
@@ -70,6 +71,9 @@ async function stop() {
   gap: 16px;
   text-align: center;
   padding: 20px;
+}
+h1 {
+  font-size: 1.8rem;
 }
 .left {
   font-size: clamp(5rem, 18vw, 11rem);

@@ -1,6 +1,9 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core'
 import { STOP_STEPS, STOP_STEP_WORDS, type StopStepId } from '#core/catalogue/rules/stopRules'
+import { suspectBottles } from '#core/treatment/atHand'
+import { stopClock } from '#core/treatment/stopClock'
+import { elapsed } from '~/composables/dates'
 import { useRoom } from '~/stores/room'
 import { useVisit } from '~/stores/visit'
 
@@ -14,6 +17,21 @@ const tick = (step: StopStepId) => room.tap({ kind: 'stopStep', step })
 const onwardWord = computed(() =>
   next.value === undefined ? 'Go on, calm only' : 'Finish the list first',
 )
+const clock = computed(() => room.state && stopClock(room.state, room.now))
+const compress = computed(() => {
+  const left = clock.value?.compressLeftMs
+  if (left === undefined) return ''
+  return left > 0 ? `${elapsed(left)} to go` : 'two minutes are over'
+})
+/** What lay on the skin when it was stopped, the likeliest first. */
+const lay = computed(() => {
+  if (!room.state || !room.context || !visit.bundle) return ''
+  const { shelf } = visit.bundle
+  const names = suspectBottles(room.state, room.context).flatMap(
+    (id) => shelf.find((own) => own.product.id === id)?.product.name ?? [],
+  )
+  return names.slice(0, 3).join(', ')
+})
 const late = ref('')
 async function onward() {
   if (!(await room.calmPlan())) late.value = room.trouble
@@ -29,7 +47,11 @@ useEventListener('keydown', (event: KeyboardEvent) => {
 <template>
   <section v-if="visit.bundle && stopped" class="stop" aria-label="Stop">
     <header>
-      <p class="reason">{{ stopped.reason }}</p>
+      <p class="reason">
+        {{ stopped.reason }}
+        <span v-if="clock" class="figures">{{ elapsed(clock.sinceMs) }} ago.</span>
+        <template v-if="lay"> On the skin: {{ lay }}.</template>
+      </p>
       <h1>Stop. Off with cool water.</h1>
       <p v-if="stopped.callHelp" class="help" role="alert">
         Call help now: {{ visit.bundle.practice.emergency }}
@@ -49,6 +71,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
           @click="tick(step)"
         >
           {{ STOP_STEP_WORDS[step] }}
+          <b v-if="step === 'cooled' && compress" class="figures clock">{{ compress }}</b>
           <template v-if="next === step" #append><kbd>Space</kbd></template>
         </VBtn>
       </li>
@@ -133,6 +156,9 @@ h1 {
 kbd {
   font: inherit;
   font-size: 0.9rem;
+}
+.clock {
+  margin-left: 16px;
 }
 .onward {
   background: var(--enamel);

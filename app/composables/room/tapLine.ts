@@ -6,7 +6,8 @@ import { useVisit } from '~/stores/visit'
 
 const BATCH = 100
 const RETRY_MS = 2000
-const TICK_MS = 250
+/** A clock is never further behind than this. */
+const TICK_MS = 100
 
 /** A tap that is wrong in itself: it will be refused however often it is sent. */
 const isBad = (error: unknown) => isProblem(error) && [400, 409, 422].includes(error.status)

@@ -1,0 +1,152 @@
+import { expect, test, type Page } from '@playwright/test'
+import { asOwner, open, runningVisit } from '../support/house'
+import { look } from '../support/look'
+import { done, tell, withSteps } from '../support/ownPlan'
+import { bundleOf } from '../support/visit'
+import { bigButton, nextStep, signIn } from '../support/walk'
+
+const SIZES = [
+  [1280, 800],
+  [1024, 768],
+  [800, 1280],
+] as const
+
+/** Nothing of the room lies below the fold, and what is tapped is big enough for a wet finger. */
+async function fits(page: Page, what: string): Promise<void> {
+  for (const [width, height] of SIZES) {
+    await page.setViewportSize({ width, height })
+    const { over, small } = await page.evaluate(() => ({
+      over: document.documentElement.scrollHeight - innerHeight,
+      small: [...document.querySelectorAll<HTMLElement>('main button')]
+        .filter((own) => own.offsetHeight > 0 && own.offsetHeight < 64 && !own.matches('.quiet'))
+        .map((own) => own.innerText),
+    }))
+    expect(over, `${what} at ${width} × ${height}`).toBeLessThanOrEqual(0)
+    expect(small, what).toEqual([])
+  }
+  // At twice the size what matters most is in sight: the step's name, its clock, the edge.
+  await page.setViewportSize({ width: 640, height: 400 })
+  await expect(bigButton(page)).toBeInViewport({ ratio: 0.9 })
+  await expect(page.getByRole('heading', { level: 1 })).toBeInViewport()
+  await page.setViewportSize({ width: 1280, height: 800 })
+}
+
+test('every step of an hour fits the screen, upright and lying, and its buttons a wet finger', async ({
+  page,
+}) => {
+  const id = await runningVisit('other-18')
+  await signIn(page, 'owner')
+  await open(page, `/visits/${id}/treat`)
+  await expect(bigButton(page)).toBeVisible()
+  while (!(await page.getByRole('heading', { name: 'Finished' }).isVisible()))
+    await nextStep(page, (name) => fits(page, name))
+})
+
+test('sheets of the room: each is whole, and an independent checker finds nothing', async ({
+  page,
+}) => {
+  const id = await runningVisit('other-19')
+  const steps = await withSteps(id, [
+    ['oilCleanse'],
+    ['tone'],
+    ['tip'],
+    ['mixHardening'],
+    ['hardeningMask'],
+    ['hardeningOff'],
+    ['moisturiser'],
+  ])
+  await signIn(page, 'owner')
+  await open(page, `/visits/${id}/treat`)
+  await expect(page.getByRole('heading', { level: 1, name: /^Oil cleanse/ })).toBeVisible()
+  await look(page, 'Oil cleanse, water counted')
+  for (const [key, heading] of [
+    ['y', 'Not yet'],
+    ['s', /^Skip/],
+    ['w', 'Use instead'],
+    ['f', /minutes/],
+    ['n', 'Note'],
+    ['r', /Where/],
+  ] as const) {
+    await page.keyboard.press(key)
+    await expect(page.getByRole('heading', { name: heading }).first()).toBeVisible()
+    await look(page, `sheet ${key}`)
+    await page.keyboard.press('Escape')
+    await expect(page.locator('.v-overlay--active')).toHaveCount(0)
+  }
+  await page.getByRole('button', { name: 'Water added once more' }).click()
+  await page.getByRole('button', { name: 'Water added once more' }).click()
+  await page.getByRole('button', { name: 'One less' }).click()
+  await nextStep(page)
+  await page.getByRole('button', { name: 'Pad 2, soiled' }).click()
+  await expect(page.getByText('Wipe again with a fresh pad.')).toBeVisible()
+  await page.getByRole('button', { name: 'Pad 3, heavy' }).click()
+  await expect(page.getByText(/Soiled twice: another cleanse/)).toBeVisible()
+  await page.getByRole('button', { name: 'Add a cleanse' }).click()
+  await expect(page.getByRole('button', { name: 'Take the new plan' })).toBeVisible()
+  await look(page, 'a cleanse more')
+  await page.getByRole('button', { name: 'Keep the old one' }).click()
+  await nextStep(page)
+  // Passes of the tip, left and right apart: what is uneven is said before the step ends.
+  await expect(page.getByRole('heading', { level: 1, name: 'Diamond tip' })).toBeVisible()
+  await expect(bigButton(page)).toContainText('Seen to: begin')
+  await bigButton(page).click()
+  await expect(bigButton(page)).toContainText('Even pink')
+  await page.getByRole('button', { name: 'Left cheek' }).click()
+  await expect(page.getByText(/right cheek: 1 pass fewer/)).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Vacuum up' })).toBeDisabled()
+  await look(page, 'passes on the tip')
+  await bigButton(page).click()
+  await expect(page.getByText(/Tap again to end it all the same/)).toBeVisible()
+  await bigButton(page).click()
+  // A mask that sets hard: its list first, then silence, and a hand that says stop.
+  await expect(page.getByRole('heading', { level: 1, name: 'Hardening mask on' })).toBeVisible()
+  await expect(page.getByText(/hand signals agreed/)).toBeVisible()
+  await look(page, 'before the silence')
+  await bigButton(page).click()
+  await expect(bigButton(page)).toContainText('On evenly')
+  await bigButton(page).click()
+  await expect(page.getByRole('region', { name: 'Silence' })).toBeVisible()
+  await look(page, 'silence')
+  await page.getByRole('button', { name: 'Too tight' }).click()
+  await expect(page.getByText('Mist the edge')).toBeVisible()
+  await page.getByRole('button', { name: 'Stop', exact: true }).click()
+  await expect(page.getByRole('heading', { name: 'Stop. Off with cool water.' })).toBeVisible()
+  await page.keyboard.press('Space')
+  await expect(page.getByText(/to go/)).toBeVisible()
+  await look(page, 'stop')
+  const { events } = await bundleOf(await asOwner(), id)
+  const counted = events.flatMap(({ body }) => (body.kind === 'counted' ? [body.by] : []))
+  expect(counted).toEqual([1, 1, -1])
+  expect(steps).toHaveLength(7)
+})
+
+test('three masks rest at once: what comes off next is said, and the other tablet is named', async ({
+  page,
+  context,
+}) => {
+  const id = await runningVisit('other-21')
+  const steps = await withSteps(id, [
+    ['clay', ['nose', 'chin', 'forehead']],
+    ['hydratingMask', ['cheekL', 'cheekR']],
+    ['eyeMask', ['eyes']],
+    ['maskOff'],
+    ['moisturiser'],
+  ])
+  await tell(id, { kind: 'started' }, 1)
+  for (const step of steps.slice(0, 3)) await tell(id, done(step))
+  await signIn(page, 'owner')
+  await open(page, '/tablet')
+  await page.getByLabel('Name of this tablet').fill('Lake tablet')
+  await open(page, `/visits/${id}/treat`)
+  await expect(page.getByText(/comes off next/)).toBeVisible()
+  await expect(page.locator('.vessel')).toHaveCount(3)
+  await expect(page.getByText('late: wet it first')).toBeVisible()
+  await look(page, 'three vessels')
+  await fits(page, 'three vessels')
+  const other = await context.newPage()
+  await open(other, `/visits/${id}/treat`)
+  await expect(other.getByText(/also here: Lake tablet/)).toBeVisible()
+  await expect(page.getByText(/also here/)).toBeVisible()
+  await other.close()
+  await expect(page.getByText(/also here/)).toBeHidden()
+})

@@ -1,0 +1,54 @@
+import postgres from 'postgres'
+import type { PlanStep } from '#core/catalogue/techniques/step'
+import type { EventBody } from '#core/treatment/events'
+import { TECHNIQUES, type TechniqueId } from '#core/catalogue/techniques/techniques'
+import { GROUPS } from '#core/face/regions'
+import type { RegionId } from '#core/face/zones'
+import { minutes } from '#core/units'
+import { asOwner } from './house'
+import { bundleOf, STAFF, tap } from './visit'
+
+/** A step of its usual minutes with a bottle of the house. */
+export type Wanted = readonly [TechniqueId, (readonly RegionId[])?]
+
+/**
+ * Puts other steps in front of a treatment that runs, so that a screen is seen which the planner would
+ * not make for this client: written by the tables' owner, past the planner.
+ * @returns the steps, in their order
+ */
+export async function withSteps(id: string, wanted: readonly Wanted[]): Promise<PlanStep[]> {
+  const owner = await asOwner()
+  const { shelf } = await bundleOf(owner, id)
+  const steps = wanted.map(([technique, regions], place): PlanStep => {
+    const own = TECHNIQUES[technique]
+    const bottle = shelf.find(({ product }) => product.kind === own.product)
+    return {
+      key: `${technique}-8${place}`,
+      technique,
+      minutes: minutes(own.minutes.choices[0] ?? own.minutes.least),
+      regions: regions ?? GROUPS[own.groups[0] ?? 'body'],
+      why: [],
+      ...(bottle ? { productId: bottle.product.id } : {}),
+      ...(own.passes ? { passes: 1 } : {}),
+      ...(own.setting ? { setting: own.setting.start } : {}),
+    }
+  })
+  const db = postgres(process.env.OAK_TEST_OWNER_DB ?? '', { max: 1, onnotice: () => {} })
+  await db`insert into plans (visit_id, version, steps, reason, by)
+    values (${id}, 2, ${db.json(steps as never)}, 'for this test', ${STAFF.owner})`
+  await db.end()
+  await tell(id, { kind: 'replanned', version: 2, reason: 'for this test' })
+  return steps
+}
+
+/** Taps as another tablet would send them, so many minutes ago. */
+export async function tell(id: string, body: EventBody, minutesAgo = 0): Promise<void> {
+  const reply = await (
+    await asOwner()
+  )(`/api/visits/${id}/events`, {
+    method: 'POST',
+    body: { events: [tap(body, Date.now() - minutesAgo * 60_000, { planVersion: 2 })] },
+  })
+  if (reply.status !== 200) throw new Error(reply.text)
+}
+export const done = (step: PlanStep): EventBody => ({ kind: 'stepDone', key: step.key, cue: true })
