@@ -2,9 +2,13 @@ import { DEVICE_NAMES, FAMILY_NAMES, KIND_NAMES, COMMON_PRACTICE } from '../cata
 import { MIXES } from '../catalogue/products/mixes'
 import { ORDER_RULES } from '../catalogue/rules/orderRules'
 import { PAIRS } from '../catalogue/rules/pairs'
+import { PAD_RULE } from '../catalogue/rules/pads'
+import { COURSE_RULE } from '../catalogue/rules/rednessCourse'
+import { WATER_ROWS } from '../catalogue/rules/waterAdditions'
 import { POINTS } from '../catalogue/schools/camps'
 import { REMOVAL_LINEN, TRAY_RULES, WARM_UPS } from '../catalogue/techniques/linen'
 import { REGION_NAMES } from '../face/regions'
+import { SPOTS } from '../catalogue/techniques/residue'
 import { OUTSIDE_ORBIT } from '../catalogue/techniques/reach'
 import { FLOOR_STAGES } from '../catalogue/techniques/stages'
 import { MANNERS } from '../catalogue/techniques/strokes'
@@ -97,6 +101,7 @@ export const workRows = (): Row[] => [
     source: own.source,
   })),
   ...trayRows(),
+  ...roomRows(),
 ]
 
 const trayRows = (): Row[] => [
@@ -125,6 +130,26 @@ const trayRows = (): Row[] => [
     id: `warm-${own.device}`,
     title: DEVICE_NAMES[own.device],
     sentence: `${own.minutes} min before it is wanted`,
+    source: own.source,
+  })),
+]
+
+/** What the room counts, looks for and watches. */
+const roomRows = (): Row[] => [
+  ...rowsOf('What the room goes by', [PAD_RULE, COURSE_RULE], (own) => ({
+    ...own,
+    title: own === PAD_RULE ? 'the pad' : 'redness',
+  })),
+  ...rowsOf('Water additions', WATER_ROWS, (own) => ({
+    id: own.id,
+    title: `from visit ${own.fromVisit}`,
+    sentence: `${own.least} to ${own.most} expected, home care ${own.kept ? 'done' : 'not known'}`,
+    source: own.source,
+  })),
+  ...rowsOf('Where product stays behind', Object.values(SPOTS), (own) => ({
+    id: `spot-${own.id}`,
+    title: own.name,
+    sentence: `after ${own.kinds.map((kind) => KIND_NAMES[kind]).join(', ')}`,
     source: own.source,
   })),
 ]

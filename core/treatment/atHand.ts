@@ -13,6 +13,7 @@ import { fromMilliseconds } from '../units'
 import type { PlanInput } from '../planning/input'
 import { allowance } from '../planning/today/allowed'
 import { onSkin, restingAt } from './clocks'
+import { isCalmed } from './stop'
 import type { FoldContext, RestingNow, RoomState } from './fold'
 
 /** At which stage a client's wish is said again; those without one are said at every step. */
@@ -120,12 +121,9 @@ export function suspectBottles(state: RoomState, context: FoldContext): string[]
 const putOnAt = (state: RoomState, step: PlanStep): number =>
   state.done.find(({ key }) => key === step.key)?.endedAt ?? Number.MAX_SAFE_INTEGER
 
-/** Why the plan was made anew after a stop; by this word the room knows that only calm follows. */
-export const AFTER_STOP = 'after a stop'
-
 /** The path of a stop is on screen: from the stop until what follows is planned. */
 export const isStopping = (state: RoomState): boolean =>
-  state.stopped !== undefined && !state.replans.some((replan) => replan.reason === AFTER_STOP)
+  state.stopped !== undefined && !isCalmed(state, state.stopped.at)
 
 /** Where the reactions were that stopped it. */
 export const stopRegions = (state: RoomState): RegionId[] => [

@@ -15,7 +15,7 @@ import {
   type RestingNow,
   type RoomState,
 } from './roomState'
-import { judge } from './stop'
+import { isCalmed, judge } from './stop'
 import { whatCounts } from './takenBack'
 import { fromMilliseconds, toMilliseconds } from '../units'
 
@@ -249,7 +249,13 @@ function lyingOn(
   )
 }
 
+/** A stop after the calm that followed an earlier one is a stop of its own: its path begins anew. */
 function stop(draft: Draft, at: number, reason: string, callHelp: boolean): void {
-  if (!draft.stopped) draft.stopped = { at, reason, callHelp, steps: [], doneAt: {} }
-  else if (callHelp) draft.stopped = { ...draft.stopped, callHelp: true }
+  const before = draft.stopped
+  if (before && !isCalmed(draft, before.at)) {
+    if (callHelp) draft.stopped = { ...before, callHelp: true }
+    return
+  }
+  const why = before ? `${before.reason} Then again: ${reason}` : reason
+  draft.stopped = { at, reason: why, callHelp, steps: [], doneAt: {} }
 }

@@ -85,3 +85,11 @@ function judgeSensation(grade: number, { lying }: ZoneNow): Judgement {
     ? judged('keep', tingle, 'Tingle is common with what works there: go on.')
     : judged('keep', unexpected, 'Nothing there should tingle: ask where, look, ask again.')
 }
+
+/** Why the plan was made anew after a stop; by this word the room knows that only calm follows. */
+export const AFTER_STOP = 'after a stop'
+/** What follows a stop at this moment is planned: only calm. */
+export const isCalmed = (
+  { replans }: { replans: readonly { at: number; reason: string }[] },
+  stoppedAt: number,
+): boolean => replans.some(({ at, reason }) => reason === AFTER_STOP && at >= stoppedAt)

@@ -11,6 +11,8 @@ import { ladderAt } from './ladder'
 import { offNext } from './offNext'
 import { courses, expectedRedness, looksDue } from './rednessCourse'
 import { dragsAfter, slipLeft, topUpDrops } from './slip'
+import { isStopping } from './atHand'
+import { AFTER_STOP } from './stop'
 import { spotsDue, sweepWith } from './sweep'
 
 const T0 = 1_800_000_000_000
@@ -205,5 +207,38 @@ describe('what stays behind', () => {
       ],
     )
     expect(spotsDue(again, [...steps, more])).toContain('brows')
+  })
+})
+
+describe('a stop after the calm that followed one', () => {
+  const cream = usualStep('moisturiser')
+  const sign = (minute: number): readonly [number, EventBody] => [
+    minute,
+    { kind: 'sign', sign: 'burning', region: 'cheekL', key: null },
+  ]
+  const calm: readonly [number, EventBody] = [
+    4,
+    { kind: 'replanned', version: 2, reason: AFTER_STOP },
+  ]
+  const folded = (list: readonly (readonly [number, EventBody])[]) =>
+    fold(
+      list.map(([minute, body], seq) => ({
+        id: `tap-${seq}`,
+        at: at(minute),
+        deviceId: 'a',
+        seq,
+        planVersion: 1,
+        body,
+      })),
+      { plans: { 1: [cream], 2: [cream] }, dwellOf: () => undefined, baseline: {} },
+    )
+  it('opens its path again, from its first step, and the first one is not forgotten', () => {
+    const walked: readonly [number, EventBody] = [3, { kind: 'stopStep', step: 'removed' }]
+    const once = folded([[0, { kind: 'started' }], sign(2), walked, calm])
+    expect(isStopping(once)).toBe(false)
+    const twice = folded([[0, { kind: 'started' }], sign(2), walked, calm, sign(6)])
+    expect(isStopping(twice)).toBe(true)
+    expect(twice.stopped?.steps).toEqual([])
+    expect(twice.stopped?.reason).toContain('Then again')
   })
 })

@@ -85,6 +85,7 @@ test('sheets of the room: each is whole, and an independent checker finds nothin
   await expect(page.getByRole('button', { name: 'Take the new plan' })).toBeVisible()
   await look(page, 'a cleanse more')
   await page.getByRole('button', { name: 'Keep the old one' }).click()
+  await expect(bigButton(page)).toContainText('Not clean, next all the same')
   await nextStep(page)
   // Passes of the tip, left and right apart: what is uneven is said before the step ends.
   await expect(page.getByRole('heading', { level: 1, name: 'Diamond tip' })).toBeVisible()
@@ -115,6 +116,9 @@ test('sheets of the room: each is whole, and an independent checker finds nothin
   await expect(page.getByText(/to go/)).toBeVisible()
   await look(page, 'stop')
   const { events } = await bundleOf(await asOwner(), id)
+  expect(
+    events.some(({ body }) => body.kind === 'stepDone' && body.because === 'the pad was not clean'),
+  ).toBe(true)
   const counted = events.flatMap(({ body }) => (body.kind === 'counted' ? [body.by] : []))
   expect(counted).toEqual([1, 1, -1])
   expect(steps).toHaveLength(7)

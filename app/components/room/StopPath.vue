@@ -23,7 +23,7 @@ const compress = computed(() => {
   if (left === undefined) return ''
   return left > 0 ? `${elapsed(left)} to go` : 'two minutes are over'
 })
-/** What lay on the skin when it was stopped, the likeliest first. */
+/** What was used last when it was stopped, the likeliest to blame first. */
 const lay = computed(() => {
   if (!room.state || !room.context || !visit.bundle) return ''
   const { shelf } = visit.bundle
@@ -50,7 +50,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
       <p class="reason">
         {{ stopped.reason }}
         <span v-if="clock" class="figures">{{ elapsed(clock.sinceMs) }} ago.</span>
-        <template v-if="lay"> On the skin: {{ lay }}.</template>
+        <template v-if="lay"> Used last: {{ lay }}.</template>
       </p>
       <h1>Stop. Off with cool water.</h1>
       <p v-if="stopped.callHelp" class="help" role="alert">

@@ -7,6 +7,7 @@ import { lastEnded } from '#core/treatment/moments'
 import { leavesOn, spotsDue, sweepWith } from '#core/treatment/sweep'
 import { useRoom } from '~/stores/room'
 
+const PAD_NOT_CLEAN = 'the pad was not clean'
 const TWICE = 'Tap again to end it all the same.'
 
 /**
@@ -44,11 +45,17 @@ export function useStepEnd(openReading: () => void, isReading: () => boolean, sh
       leavesOn(step.value) &&
       spotsDue(room.state, room.everyStep).length > 0,
   )
+  /** The last pad was not clean: the button does not say that it was. */
+  const soiled = computed(() => {
+    const pads = step.value ? (room.state?.pads[step.value.key] ?? []) : []
+    return (pads.at(-1) ?? 0) > 0
+  })
   const word = computed(() => {
     if (!step.value) return ''
     if (waits.value.length > 0) return 'Seen to: begin'
     if (reads.value) return 'Read the bare skin'
     if (sweepFirst.value) return 'Spots clear: begin'
+    if (soiled.value) return `Not clean, ${last.value ? 'finish' : 'next'} all the same`
     const { seen } = TECHNIQUES[step.value.technique]
     const spots = sweeps.value.length > 0 ? `Spots clear, ${seen.toLowerCase()}` : seen
     return `${spots}, ${last.value ? 'finish' : 'next'}`
@@ -83,12 +90,13 @@ export function useStepEnd(openReading: () => void, isReading: () => boolean, sh
       return
     }
     const ending = last.value
+    const why = because ?? (soiled.value ? PAD_NOT_CLEAN : undefined)
     const inside = room.open.filter((own) => own.key !== key).map((own) => own.key)
     await room.tap({
       kind: 'stepDone',
       key,
-      cue: because === undefined,
-      ...(because === undefined ? {} : { because }),
+      cue: why === undefined,
+      ...(why === undefined ? {} : { because: why }),
       ...(inside.length > 0 ? { with: inside } : {}),
       ...(sweeps.value.length > 0 ? { swept: [...sweeps.value] } : {}),
     })
