@@ -5,15 +5,7 @@ import type { TreatmentEvent } from '#core/treatment/events'
 import { toMilliseconds } from '#core/units'
 import { asOwner, open, runningVisit } from '../support/house'
 import { bundleOf } from '../support/visit'
-import {
-  askAsBefore,
-  bigButton,
-  goTo,
-  openVisit,
-  planAsProposed,
-  readAsBefore,
-  signIn,
-} from '../support/walk'
+import { bigButton, signIn } from '../support/walk'
 
 const eventsOf = async (id: string): Promise<TreatmentEvent[]> =>
   (await bundleOf(await asOwner(), id)).events
@@ -49,16 +41,8 @@ test('the rower is treated with a foot switch alone, one press a step', async ({
   await expect(page.getByText('It sends the key PageDown.')).toBeVisible()
   await page.keyboard.press('PageDown')
   await expect(page.getByText('Heard 1 time.')).toBeVisible()
-  await openVisit(page, 'Signe Holmvik')
-  const id = /visits\/([0-9a-f-]+)/.exec(page.url())?.[1] ?? ''
-  await goTo(page, 'Ask')
-  await askAsBefore(page, 'Signe Holmvik')
-  await readAsBefore(page)
-  await planAsProposed(page)
-  const start = page.getByRole('button', { name: 'Start the treatment' })
-  await expect(start).toBeEnabled()
-  await start.click()
-  await page.waitForURL(/\/treat$/)
+  const id = await runningVisit('rower')
+  await open(page, `/visits/${id}/treat`)
   await expect(bigButton(page)).toBeVisible()
   const presses = await press(page, () => page.keyboard.press('PageDown'))
   await expect(page.getByText('Every tap has reached the house.')).toBeVisible()
@@ -87,6 +71,7 @@ test.describe('on an upright tablet', () => {
     await page.evaluate(() => {
       addEventListener('keydown', () => (document.title = 'a key was used'))
     })
+    await expect(bigButton(page)).toBeVisible()
     const heading = page.getByRole('heading', { level: 1 })
     const first = await heading.innerText()
     await bigButton(page).tap()

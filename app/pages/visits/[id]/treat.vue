@@ -95,6 +95,11 @@ useRoomKeys(
     <RoomMessage v-else-if="finished" title="Finished" :text="sentWords">
       <RoomButton tone="go" :to="`/visits/${visit.bundle.visit.id}/close`">Write it up</RoomButton>
     </RoomMessage>
+    <RoomMessage
+      v-else-if="room.state.startedAt === undefined"
+      title="One moment"
+      text="The treatment begins."
+    />
     <RoomMessage v-else-if="!step" title="All steps are done" :text="sentWords">
       <RoomButton tone="go" @click="finish">Finish the treatment</RoomButton>
     </RoomMessage>
