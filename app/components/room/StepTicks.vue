@@ -12,7 +12,7 @@ const tick = ({ key }: PlanStep) => room.tap({ kind: 'stepDone', key, cue: true 
 </script>
 
 <template>
-  <ul class="plainlist row ticks" aria-label="First, inside this step">
+  <ul class="plainlist row ticks" aria-label="Inside this step">
     <li v-for="own in ticks" :key="own.key">
       <RoomButton
         :tone="isDone(own.key) ? 'quiet' : 'key'"
