@@ -29,7 +29,9 @@ test('lenses are to be out: planned, laid out, waited for and kept', async ({ pa
   await page.getByRole('button', { name: 'Start the treatment' }).click()
   await page.waitForURL(/\/treat$/)
   await expect(page.getByRole('heading', { name: 'Eyes and lips off' })).toBeVisible()
-  await expect(page.getByRole('list', { name: 'First', exact: true })).toContainText('contact lenses are out')
+  await expect(page.getByRole('list', { name: 'First', exact: true })).toContainText(
+    'contact lenses are out',
+  )
   // The key that ends a step begins it here, and only then ends it.
   await page.keyboard.press('Space')
   await expect(page.getByRole('list', { name: 'First', exact: true })).toBeHidden()
