@@ -43,10 +43,11 @@ export const useSession = defineStore('session', () => {
    */
   async function lock() {
     if (me.value) me.value = { ...me.value, locked: true }
-    const { forgetKey } = await import('~/composables/keep')
-    await forgetKey()
+    // The page lets go first: whatever the device's store does, nothing of a client stays in sight.
     useVisit().bundle = null
     clearNuxtData()
+    const { forgetKey } = await import('~/composables/keep')
+    await forgetKey()
     await tellLock()
   }
   async function tellLock(): Promise<void> {

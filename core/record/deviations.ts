@@ -31,6 +31,8 @@ export function deviationsOf(step: PlanStep, actual: number | null, state: RoomS
   const turned = state.settings[step.key]
   if (turned !== undefined && turned !== step.setting)
     out.push(`${dial?.label.toLowerCase() ?? 'setting'} ${turned} ${dial?.unit ?? ''}`.trim())
+  const waited = state.notYet[step.key] ?? 0
+  if (waited > 0) out.push(`its cue was waited for${waited > 1 ? ` ${waited} times` : ''}`)
   const count = zoneCountOf(state, step)
   if (count) out.push(...unevenSides(count))
   for (const { fault } of state.deviceSaid[step.key] ?? []) if (fault !== null) out.push(fault)

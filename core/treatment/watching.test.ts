@@ -13,6 +13,8 @@ import { courses, expectedRedness, looksDue } from './rednessCourse'
 import { dragsAfter, slipLeft, topUpDrops } from './slip'
 import { isStopping } from './atHand'
 import { AFTER_STOP } from './stop'
+import { countedWords } from '../record/countedWords'
+import { deviationsOf } from '../record/deviations'
 import { spotsDue, sweepWith } from './sweep'
 
 const T0 = 1_800_000_000_000
@@ -240,5 +242,53 @@ describe('a stop after the calm that followed one', () => {
     expect(isStopping(twice)).toBe(true)
     expect(twice.stopped?.steps).toEqual([])
     expect(twice.stopped?.reason).toContain('Then again')
+  })
+})
+
+describe('what was counted', () => {
+  it('is read in the record in words, and is silent where nothing was', () => {
+    expect(countedWords({})).toBe('')
+    expect(countedWords({ pads: [2, 0], water: 1, deviceLevel: 12 })).toBe(
+      'pads 2, 0; water added 1 time; device at 12',
+    )
+  })
+})
+
+describe('what a step was besides its minutes', () => {
+  const cream = usualStep('moisturiser')
+  const said = (list: readonly (readonly [number, EventBody])[]) =>
+    deviationsOf(cream, cream.minutes, room([cream], list))
+  it('stands in its line of the record: waited for, ended all the same, taken back', () => {
+    expect(said([[2, done(cream)]])).toEqual([])
+    const notYet: EventBody = { kind: 'notYet', key: cream.key }
+    expect(
+      said([
+        [1, notYet],
+        [2, notYet],
+        [3, done(cream)],
+      ]),
+    ).toContain('its cue was waited for 2 times')
+    const because = { ...done(cream), cue: false, because: 'client asked' } as EventBody
+    expect(said([[2, because]])).toContain('ended before its cue: client asked')
+    const back: EventBody = { kind: 'takenBack', key: cream.key }
+    expect(
+      said([
+        [2, done(cream)],
+        [3, back],
+        [4, done(cream)],
+      ]),
+    ).toContain('its end was taken back once')
+    const fault: EventBody = {
+      kind: 'deviceSaid',
+      key: cream.key,
+      level: null,
+      fault: 'It sticks.',
+    }
+    expect(
+      said([
+        [1, fault],
+        [2, done(cream)],
+      ]),
+    ).toContain('It sticks.')
   })
 })

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { RecordLine } from '#core/record/build'
+import { countedWords } from '#core/record/countedWords'
 
 /** Planned against done, step by step. */
 defineProps<{ lines: readonly RecordLine[] }>()
@@ -26,6 +27,7 @@ const amount = ({ product }: RecordLine) => {
       <tr v-for="line in lines" :key="line.key">
         <td>
           <b>{{ line.name }}</b>{{ line.passes ? `, ${line.passes} ×` : '' }}
+          <span v-if="countedWords(line)" class="soft seen">{{ countedWords(line) }}</span>
           <span v-if="line.confirmed" class="soft seen"
             >seen to: {{ line.confirmed.join('; ').toLowerCase() }}</span
           >
