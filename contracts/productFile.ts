@@ -29,6 +29,7 @@ export const PRODUCT_COLUMNS = [
   'pack mL',
   'price',
   'good months',
+  'colour change',
   'order below mL',
 ] as const
 export type ProductColumn = (typeof PRODUCT_COLUMNS)[number]
@@ -56,6 +57,7 @@ export function writeProducts(rows: readonly ShelfRow[]): string {
     'pack mL': text(product.packMillilitres),
     price: fromHundredths(product.priceCents).toFixed(2),
     'good months': text(product.openMonths),
+    'colour change': product.colourChange ?? '',
     'order below mL': text(reorderMillilitres),
   }))
   return Papa.unparse(
@@ -132,12 +134,19 @@ function usual(kind: ProductKind): Omit<ProductFields, 'name'> {
     packMillilitres: plain?.packMillilitres ?? 100,
     priceCents: 0,
     openMonths: plain?.openMonths ?? 12,
+    colourChange: null,
     reorderMillilitres: null,
   }
 }
 const fieldsOf = ({ product, reorderMillilitres }: ShelfRow): ProductFields => {
-  const { id: _, inci, acid, pH, suits, ...rest } = product
-  const kept = { label: inci.join(', '), acid: acid ?? null, pH: pH ?? null, suits: [...suits] }
+  const { id: _, inci, acid, pH, suits, colourChange, ...rest } = product
+  const kept = {
+    label: inci.join(', '),
+    acid: acid ?? null,
+    pH: pH ?? null,
+    suits: [...suits],
+    colourChange: colourChange ?? null,
+  }
   return { ...rest, ...kept, reorderMillilitres }
 }
 
@@ -163,6 +172,7 @@ function laidOver(base: ProductFields, given: Given): Record<keyof ProductFields
     packMillilitres: num('pack mL', base.packMillilitres),
     priceCents: given.price === undefined ? base.priceCents : toHundredths(number(given.price)),
     openMonths: num('good months', base.openMonths),
+    colourChange: given['colour change'] ?? base.colourChange,
     reorderMillilitres: num('order below mL', base.reorderMillilitres),
   }
 }

@@ -30,6 +30,8 @@ const fields = {
   packMillilitres: z.int('whole millilitres').min(1, 'at least 1').max(10_000, 'at most 10,000'),
   priceCents: z.int().min(0, 'not below nothing').max(10_000_000),
   openMonths: z.int('whole months').min(1, '1 to 60').max(60, '1 to 60'),
+  /** The change of shade its maker states, where it has one. */
+  colourChange: said(60).nullable().default(null),
   /** Fewer millilitres than these on the shelf are spoken of. */
   reorderMillilitres: z.int('whole millilitres').min(1).max(100_000).nullable().default(null),
 }

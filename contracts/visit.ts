@@ -3,6 +3,7 @@ import { SPOT_IDS } from '#core/catalogue/techniques/residue'
 import { isWholeTicks, SHORTEST_STEP, type Minutes } from '#core/units'
 import { z } from 'zod'
 import type { EventKind } from '#core/treatment/events'
+import { MAKE_UP_IDS } from '#core/catalogue/consultation/makeUp'
 import { WORK_ELSEWHERE_IDS } from '#core/catalogue/consultation/elsewhere'
 import { FINDING_IDS } from '#core/catalogue/consultation/findings'
 import { ABSORBED_GRADES } from '#core/catalogue/products/watering'
@@ -48,7 +49,7 @@ export const visitPatch = z.strictObject({
     .optional(),
   staffId: id.optional(),
   roomId: id.optional(),
-  madeUp: z.boolean().optional(),
+  makeUp: z.array(z.enum(MAKE_UP_IDS)).max(MAKE_UP_IDS.length).optional(),
   evening: z.boolean().optional(),
   aims: aims.optional(),
   school: school.optional(),

@@ -1,5 +1,7 @@
 import { defineStore } from 'pinia'
 import type { PlanStep } from '#core/catalogue/techniques/step'
+import { productUsed } from '#core/treatment/atHand'
+import { cueOf } from '#core/treatment/cue'
 import { fold, type RoomState } from '#core/treatment/fold'
 import { endedKeys, momentsOf, openOf, placeOfMoment } from '#core/treatment/moments'
 import { foldContext, toPlanInput } from '#core/visit/planInput'
@@ -35,6 +37,13 @@ export const useRoom = defineStore('room', () => {
   const next = computed(() => (place.value < 0 ? undefined : moments.value[place.value + 1]?.main))
   /** What of the moment is still open, its ticks first. */
   const open = computed(() => (moment.value ? openOf(moment.value, ended.value) : []))
+  /** The bottle of a step: what was swapped in, else what was planned. */
+  const bottleOf = (step: PlanStep) => {
+    const used = state.value && productUsed(state.value, step)
+    return visit.bundle?.shelf.find((item) => item.product.id === used)?.product
+  }
+  /** How the step at hand is known to be done. */
+  const cue = computed(() => current.value && cueOf(current.value, bottleOf(current.value)))
   const plans = useReplan({ state, steps, bundle, input, tap: taps.tap, trouble: taps.trouble })
 
   async function enter() {
@@ -52,6 +61,8 @@ export const useRoom = defineStore('room', () => {
     moment,
     open,
     current,
+    cue,
+    bottleOf,
     next,
     context,
     input,

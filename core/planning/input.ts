@@ -1,5 +1,6 @@
 import type { ConcernId, DeviceKind, LicenceId } from '../catalogue/kinds'
 import type { Lot, Product } from '../catalogue/products/products'
+import type { MakeUpId } from '../catalogue/consultation/makeUp'
 import type { Preferences } from '../catalogue/consultation/preferences'
 import type { Season } from '../catalogue/skin/season'
 import type { HousePolicy, SchoolId } from '../catalogue/schools/schools'
@@ -25,7 +26,8 @@ export interface PlanInput {
   today: string
   daylight: boolean
   slotMinutes: number
-  madeUp: boolean
+  /** What is worn on the face as the client comes; nothing is a bare face. */
+  makeUp: readonly MakeUpId[]
   profile: Profile
   answers: Answers
   verdict: Verdict

@@ -24,7 +24,7 @@ type Room = Pick<
  * @param steps the planned steps that were done
  */
 export function loadsDone(
-  { madeUp, shelf }: Pick<PlanInput, 'madeUp' | 'shelf'>,
+  { makeUp, shelf }: Pick<PlanInput, 'makeUp' | 'shelf'>,
   steps: readonly PlanStep[],
   state: Room,
 ): Record<RegionId, number> {
@@ -36,7 +36,7 @@ export function loadsDone(
     const bottle = shelf.find(({ product }) => product.id === productId)?.product
     return bottle ? freeAcidOf(bottle) : 0
   }
-  let surface = startSurface(madeUp)
+  let surface = startSurface(makeUp.length > 0)
   for (const done of state.done) {
     const step = steps.find((own) => own.key === done.key)
     if (!step || done.skipped !== undefined) continue

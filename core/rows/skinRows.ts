@@ -129,6 +129,7 @@ function limitWords({ limit }: Pick<Contraindication, 'limit'>): string {
 function changesWords(own: Adaptation): string {
   const parts = [
     own.minutesMost === undefined ? '' : `${own.minutesMost} min at most`,
+    own.minutesLeast === undefined ? '' : `${own.minutesLeast} min at least`,
     own.passesMost === undefined ? '' : `${own.passesMost} passes at most`,
     own.settingMost === undefined ? '' : `setting ${own.settingMost} at most`,
     own.settingLeast === undefined ? '' : `setting ${own.settingLeast} at least`,

@@ -1,4 +1,5 @@
 import { DEVICE_NAMES, FAMILY_NAMES, KIND_NAMES, COMMON_PRACTICE } from '../catalogue/kinds'
+import { MAKE_UP, takeOffWords } from '../catalogue/consultation/makeUp'
 import { MIXES } from '../catalogue/products/mixes'
 import { ORDER_RULES } from '../catalogue/rules/orderRules'
 import { PAIRS } from '../catalogue/rules/pairs'
@@ -111,6 +112,12 @@ const trayRows = (): Row[] => [
     sentence:
       `1 part powder to ${own.liquidParts} of liquid; ${own.words}. ` +
       `Mixed ${own.beforeMinutes} min before, workable ${own.workingMinutes} min.`,
+    source: own.source,
+  })),
+  ...rowsOf('What is worn, and how it comes off', Object.values(MAKE_UP), (own) => ({
+    id: `worn-${own.id}`,
+    title: own.name,
+    sentence: `${own.sentence}. ${takeOffWords([own.id])}`,
     source: own.source,
   })),
   ...rowsOf('What lies on the tray', TRAY_RULES, (own) => ({

@@ -44,7 +44,7 @@ export function visitBundle(more: Partial<VisitBundle> = {}): VisitBundle {
       id: 'visit',
       startsAt: NOON,
       minutes: 60,
-      madeUp: true,
+      makeUp: ['light'],
       evening: false,
       aims: ['congestion', 'dehydration', 'rest'],
       school: 'warmCloth',

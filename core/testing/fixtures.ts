@@ -86,7 +86,7 @@ export function planInput(
     today: TODAY,
     daylight: true,
     slotMinutes: 60,
-    madeUp: true,
+    makeUp: ['light'],
     profile: deriveProfile(readings, age),
     answers,
     verdict: screen(answers, TODAY),

@@ -1,3 +1,4 @@
+import { takeOff } from '../catalogue/consultation/makeUp'
 import { methodOf } from '../catalogue/schools/schools'
 import { REMOVAL_LINEN, type Thing, type TrayRule } from '../catalogue/techniques/linen'
 import type { PlanStep } from '../catalogue/techniques/step'
@@ -23,6 +24,9 @@ export function linenFor(
 ): Linen[] {
   const sum = (what: 'cloths' | 'pads') =>
     steps.reduce((count, step) => count + (TECHNIQUES[step.technique].linen?.[what] ?? 0), 0)
+  const forEyes = steps.some((step) => TECHNIQUES[step.technique].stage === 'eyesOff')
+    ? takeOff(input.makeUp).eyePads
+    : 0
   const { linen: way } = methodOf(input.school, input.policy).camps.removal
   const spotted = spotRegions(input.profile).length > 0
   const off = sum('cloths')
@@ -31,7 +35,7 @@ export function linenFor(
   const things: [Thing, number][] = [
     [cloths.item, way === 'cloths' && !spotted ? off : 0],
     [sponges.item, way === 'sponges' && !spotted ? sponges.each : 0],
-    [pads.item, sum('pads') + padsForOff],
+    [pads.item, sum('pads') + forEyes + padsForOff],
     ...rules.map((rule): [Thing, number] => [rule.item, countOf(rule, steps)]),
     [spatula.item, spatulas],
   ]

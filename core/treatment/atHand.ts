@@ -13,6 +13,7 @@ import { fromMilliseconds } from '../units'
 import type { PlanInput } from '../planning/input'
 import { allowance } from '../planning/today/allowed'
 import { onSkin, restingAt } from './clocks'
+import { cueOf, type Bottle } from './cue'
 import { isCalmed } from './stop'
 import type { FoldContext, RestingNow, RoomState } from './fold'
 
@@ -40,18 +41,23 @@ export interface RestingOnFace extends RestingNow {
   word: ReturnType<typeof restingAt>['word']
 }
 
-/** Everything that still rests, in the order it was laid. */
+/**
+ * Everything that still rests, in the order it was laid.
+ * @param bottleOf what was laid with it, as far as the cue depends on it
+ */
 export function restingNow(
   state: RoomState,
   steps: readonly PlanStep[],
   now: number,
+  bottleOf: (step: PlanStep) => Bottle | undefined = () => undefined,
 ): RestingOnFace[] {
   return state.resting
     .filter((resting) => resting.endedAt === undefined)
     .map((resting) => {
       const step = steps.find((one) => one.key === resting.key)
       const name = step ? shortName(step.technique) : 'a step of an earlier plan'
-      const { cue = '', quiet = false } = step ? TECHNIQUES[step.technique] : {}
+      const { cue } = step ? cueOf(step, bottleOf(step)) : { cue: '' }
+      const { quiet = false } = step ? TECHNIQUES[step.technique] : {}
       const clock = restingAt(resting, now)
       const joules = step ? joulesOf(state, step, clock.ms) : undefined
       return { ...resting, ...clock, name, cue, quiet, ...(joules === undefined ? {} : { joules }) }

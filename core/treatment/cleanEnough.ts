@@ -1,3 +1,4 @@
+import { takeOff, type MakeUpId } from '../catalogue/consultation/makeUp'
 import {
   MOST_WIPES,
   PAD_RULE,
@@ -5,6 +6,7 @@ import {
   SOILED_TWICE,
   type PadGrade,
 } from '../catalogue/rules/pads'
+import type { PlanStep } from '../catalogue/techniques/step'
 import { TECHNIQUES } from '../catalogue/techniques/techniques'
 import type { Minutes } from '../units'
 
@@ -16,21 +18,45 @@ export interface CleanEnough {
   minutes?: Minutes
 }
 
+/** How many pads it usually takes, and how that is known. */
+export interface Usual {
+  pads: number
+  from: 'lastTime' | 'worn'
+}
+
 /**
- * What the pads say, the latest last: clean is enough; soiled twice asks for another cleanse; so
- * does a pad that is not clean after as many wipes as skin should bear.
- * @param usual pads that this client took last time
+ * Pads of a step: as many as this client took last time; before that, what is worn usually takes.
+ * @param last pads counted in the same step last time
+ */
+export function usualPads(
+  { technique }: Pick<PlanStep, 'technique'>,
+  worn: readonly MakeUpId[],
+  last?: number,
+): Usual | undefined {
+  if (last !== undefined) return { pads: last, from: 'lastTime' }
+  const { facePads, eyePads } = takeOff(worn)
+  const { stage } = TECHNIQUES[technique]
+  if (worn.length === 0 || (stage !== 'eyesOff' && stage !== 'surfaceCleanse')) return undefined
+  return { pads: stage === 'eyesOff' ? eyePads : facePads, from: 'worn' }
+}
+
+/**
+ * What the pads say, the latest last: clean is enough; soiled twice asks for another cleanse, once
+ * as many were used as this make-up takes anyway; so does a pad that is not clean after as many
+ * wipes as skin should bear.
  * @returns undefined while no pad was graded
  */
-export function cleanEnough(grades: readonly PadGrade[], usual?: number): CleanEnough | undefined {
+export function cleanEnough(grades: readonly PadGrade[], usual?: Usual): CleanEnough | undefined {
   const last = grades[grades.length - 1]
   if (last === undefined) return undefined
   const rule = PAD_RULE.id
   if (last === 0) return { act: 'goOn', say: `Clean after ${wipes(grades.length)}: go on.`, rule }
+  const expected = usual?.pads ?? 0
   const soiled = grades.filter((grade) => grade >= SOILED_FROM).length
-  if (soiled >= SOILED_TWICE || grades.length >= MOST_WIPES) {
+  const twice = soiled >= SOILED_TWICE && grades.length >= expected
+  if (twice || grades.length >= Math.max(MOST_WIPES, expected)) {
     const { least } = TECHNIQUES.secondCleanse.minutes
-    const why = soiled >= SOILED_TWICE ? 'Soiled twice' : `Not clean after ${wipes(grades.length)}`
+    const why = twice ? 'Soiled twice' : `Not clean after ${wipes(grades.length)}`
     return {
       act: 'addCleanse',
       say: `${why}: another cleanse, ${least} min.`,
@@ -38,8 +64,12 @@ export function cleanEnough(grades: readonly PadGrade[], usual?: number): CleanE
       minutes: least,
     }
   }
-  const more = usual !== undefined && usual > grades.length ? usual - grades.length : 0
-  const known = more > 0 ? ` Last time it took ${wipes(usual ?? 0)}.` : ''
+  const known =
+    usual === undefined || expected <= grades.length
+      ? ''
+      : usual.from === 'lastTime'
+        ? ` Last time it took ${wipes(expected)}.`
+        : ` This make-up usually takes ${wipes(expected)}.`
   return { act: 'wipeAgain', say: `Wipe again with a fresh pad.${known}`, rule }
 }
 const wipes = (count: number) => `${count} ${count === 1 ? 'pad' : 'pads'}`

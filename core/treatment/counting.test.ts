@@ -62,7 +62,9 @@ describe('clean enough', () => {
     expect(again?.say).toContain(`${again?.minutes} min`)
   })
   it('says how many pads it took last time', () => {
-    expect(cleanEnough([1], 3)?.say).toContain('3 pads')
+    expect(cleanEnough([1], { pads: 3, from: 'lastTime' })?.say).toContain(
+      'Last time it took 3 pads',
+    )
   })
   it('never says go on over a pad that is not clean, and does not wipe for ever', () => {
     const pads = fc.array(fc.constantFrom<PadGrade>(...PAD_GRADES), { minLength: 1, maxLength: 9 })

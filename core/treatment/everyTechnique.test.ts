@@ -104,6 +104,19 @@ describe('what is said', () => {
     expect(promptAt(step, share * step.minutes)).toBe(at?.say)
     if (share > 0) expect(promptAt(step, 0) ?? '').not.toMatch(words)
   })
+  it('names the noise of what makes one, before it makes it', () => {
+    const LOUD: readonly TechniqueId[] = [
+      'tip',
+      'crystals',
+      'vacuumGlide',
+      'spatula',
+      'needling',
+      'highFrequency',
+      'steam',
+    ]
+    for (const id of LOUD)
+      expect(promptAt(usualStep(id), 0) ?? '', id).toMatch(/loud|hum|hiss|buzz|crackle/i)
+  })
   it('is said by no other technique unawares: every one with words has its case', () => {
     const speaking = all.filter(({ id }) => promptsOf(usualStep(id)).length > 0).map(({ id }) => id)
     const without = speaking.filter((id) => SAID[id] === undefined)

@@ -15,6 +15,7 @@ import type { PatchTest } from '../screening/patch'
 import type { PastReaction } from '../screening/reactions'
 import type { AskAgain } from '../screening/retest'
 import type { ScopeLine } from '../screening/scope'
+import type { MakeUpId } from '../catalogue/consultation/makeUp'
 import type { HalfFace } from '../skin/halves'
 import type { WholeReading } from '../skin/notes'
 import type { Readings } from '../skin/readings'
@@ -69,7 +70,7 @@ export interface VisitBundle {
     minutes: number
     /** Minutes the client came late. */
     lateMinutes?: number
-    madeUp: boolean
+    makeUp: MakeUpId[]
     evening: boolean
     aims: ConcernId[]
     school: SchoolId

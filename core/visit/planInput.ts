@@ -100,7 +100,7 @@ export function toPlanInput(
     today: bundle.today,
     daylight: !bundle.visit.evening,
     slotMinutes: more.slotMinutes ?? minutesToday(bundle.visit),
-    madeUp: bundle.visit.madeUp,
+    makeUp: bundle.visit.makeUp,
     profile,
     answers: bundle.answers,
     verdict: verdictToday(bundle, read, profile),

@@ -26,7 +26,7 @@ export function demoBundle(
       id,
       startsAt,
       minutes: 60,
-      madeUp: true,
+      makeUp: ['light'],
       evening: false,
       aims: demoClient.aims,
       school: demoClient.school,

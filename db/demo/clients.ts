@@ -1,3 +1,4 @@
+import type { MakeUpId } from '#core/catalogue/consultation/makeUp'
 import type { ConcernId } from '#core/catalogue/kinds'
 import type { FindingId } from '#core/catalogue/consultation/findings'
 import type { TechniqueId } from '#core/catalogue/techniques/techniques'
@@ -23,6 +24,8 @@ export interface DemoClient {
   /** Weeks ago and what was done, oldest last. */
   past: { weeks: number; work: TechniqueId[] }[]
   likes?: Preferences
+  /** Worn on the face as they come; light make-up where nothing is said. */
+  worn?: MakeUpId[]
   whole?: WholeReading
   home?: { everyDays: number; label: string; hundredths: number }
 }
@@ -134,6 +137,7 @@ export const DEEP: readonly DemoClient[] = [
   },
   {
     key: 'forester',
+    worn: [],
     name: 'Odd Granmo',
     work: 'retired forester',
     born: '1951-01-08',
@@ -154,6 +158,7 @@ export const DEEP: readonly DemoClient[] = [
   },
   {
     key: 'actor',
+    worn: ['layered', 'waterproof'],
     name: 'Ines Marchetta',
     work: 'stage actor',
     born: '1987-03-15',

@@ -79,7 +79,7 @@ export async function seedDays(db: Database, today: string): Promise<void> {
         minutes,
         aims: deep?.aims ?? ['dehydration', 'rest'],
         school: deep?.school ?? 'warmCloth',
-        madeUp: key !== 'forester',
+        makeUp: deep?.worn ?? ['light'],
       })
       // Somebody who tries the demo may have booked that hour already: theirs stands.
       const booked = await booking.onConflictDoNothing().returning({ id: tables.visits.id })

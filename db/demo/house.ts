@@ -131,6 +131,7 @@ export async function seedShelf(db: Database, today: string): Promise<void> {
         packMillilitres: product.packMillilitres,
         priceCents: product.priceCents,
         openMonths: product.openMonths,
+        colourChange: product.colourChange ?? null,
       })
       .onConflictDoNothing()
     const soon =

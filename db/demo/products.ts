@@ -121,6 +121,7 @@ export const DEMO_PRODUCTS: readonly Product[] = [
     500,
     2800,
     12,
+    { colourChange: 'blue to clear' },
   ),
   product(
     'gel-soft',

@@ -32,6 +32,8 @@ export const products = pgTable(
     packMillilitres: integer('pack_millilitres').notNull(),
     priceCents: integer('price_cents').notNull(),
     openMonths: integer('open_months').notNull(),
+    /** The change of shade its maker states, where it has one. */
+    colourChange: text('colour_change'),
     /** Fewer millilitres than these on the shelf are spoken of; none: never. */
     reorderMillilitres: integer('reorder_millilitres'),
     /** No longer kept: not planned any more; what was done with it stands. */

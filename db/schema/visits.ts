@@ -14,6 +14,7 @@ import {
   unique,
   uuid,
 } from 'drizzle-orm/pg-core'
+import type { MakeUpId } from '#core/catalogue/consultation/makeUp'
 import type { ConsentId } from '#core/catalogue/consultation/consents'
 import type { ConcernId } from '#core/catalogue/kinds'
 import type { Basin } from '#core/planning/checks/basins'
@@ -42,7 +43,8 @@ export const visits = pgTable(
       .references(() => rooms.id),
     startsAt: at('starts_at').notNull(),
     minutes: integer('minutes').notNull(),
-    madeUp: boolean('made_up').notNull().default(true),
+    /** Worn on the face as the client comes; nothing is a bare face. */
+    makeUp: jsonb('make_up').$type<MakeUpId[]>().notNull().default(['light']),
     evening: boolean('evening').notNull().default(false),
     aims: jsonb('aims').$type<ConcernId[]>().notNull().default([]),
     school: text('school').notNull(),
@@ -66,6 +68,7 @@ export const visits = pgTable(
     index('visits_starts').on(table.startsAt),
     index('visits_client').on(table.clientId, table.startsAt),
     index('visits_staff').on(table.staffId),
+    check('visits_make_up', sql`jsonb_typeof(${table.makeUp}) = 'array'`),
     check('visits_late', sql`${table.lateMinutes} between 0 and 120`),
     check('visits_minutes', sql`${table.minutes} between 15 and 180`),
     check(

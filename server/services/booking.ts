@@ -1,5 +1,6 @@
 import { and, eq } from 'drizzle-orm'
 import type { z } from 'zod'
+import { asWorn } from '#core/catalogue/consultation/makeUp'
 import type { visitCreate, visitPatch } from '#contracts/visit'
 import { USUAL_AIMS } from '#core/catalogue/kinds'
 import { clients, plans, staff, visits } from '#db/schema'
@@ -65,7 +66,8 @@ export async function changeVisit(
   visit: Visit,
   body: z.infer<typeof visitPatch>,
 ): Promise<{ version: number }> {
-  const { version, startsAt, nextVisitAt, fellAway, allowedBecause, ...rest } = body
+  const { version, startsAt, nextVisitAt, fellAway, allowedBecause, makeUp, ...own } = body
+  const rest = { ...own, ...(makeUp === undefined ? {} : { makeUp: asWorn(makeUp) }) }
   const onlyNext =
     startsAt === undefined && fellAway === undefined && Object.keys(rest).length === 0
   if (me.role === 'trainee' && rest.staffId !== undefined && rest.staffId !== me.id)

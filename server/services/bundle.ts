@@ -90,7 +90,7 @@ const visitPart = (visit: Visit): VisitBundle['visit'] => ({
   startsAt: visit.startsAt.getTime(),
   minutes: visit.minutes,
   lateMinutes: visit.lateMinutes,
-  madeUp: visit.madeUp,
+  makeUp: visit.makeUp,
   evening: visit.evening,
   aims: visit.aims,
   school: asSchool(visit.school),

@@ -55,7 +55,7 @@ async function bookedAt(tx: Transaction, clientId: string, at: Date) {
 }
 
 /**
- * Puts the next visit on its day: with the same hands, room, length and aims. One that was set
+ * Puts the next visit on its day: with the same hands, room, length, aims and make-up. One that was
  * before from the same visit is moved, and taken off again where nothing is set; whoever has it open
  * is told by its version.
  * @param to the new moment, null for none
@@ -79,9 +79,9 @@ export async function bookNext(
     return
   }
   if (await bookedAt(tx, visit.clientId, to)) return
-  const { clientId, staffId, roomId, minutes, school, aims } = visit
+  const { clientId, staffId, roomId, minutes, school, aims, makeUp } = visit
   const booking = { id: own?.id ?? randomUUID(), clientId, staffId, roomId, minutes, startsAt: to }
   await placeFor(tx, booking, hours, { role: me.role })
   if (own) await tx.update(visits).set({ startsAt: to, version }).where(eq(visits.id, own.id))
-  else await tx.insert(visits).values({ ...booking, school, aims })
+  else await tx.insert(visits).values({ ...booking, school, aims, makeUp })
 }

@@ -22,6 +22,7 @@ export const productOf = (row: ProductRow): Product => ({
   packMillilitres: row.packMillilitres,
   priceCents: row.priceCents,
   openMonths: row.openMonths,
+  ...(row.colourChange === null ? {} : { colourChange: row.colourChange }),
   ...(row.acid === null ? {} : { acid: row.acid }),
   ...(row.pHHundredths === null ? {} : { pH: fromHundredths(row.pHHundredths) }),
 })

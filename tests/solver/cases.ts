@@ -76,7 +76,7 @@ export function question(seed: number): Question {
     input: planInput({
       readings: readAll(base, { forehead: tZone, nose: tZone, chin: tZone, ...red }),
       age: 18 + next(68),
-      madeUp: next(2) === 0,
+      makeUp: next(2) === 0 ? ['light'] : [],
       daylight: next(3) > 0,
       school: SCHOOL_IDS[next(SCHOOL_IDS.length)] ?? 'warmCloth',
       aims: [...aims],

@@ -157,7 +157,7 @@ function best(input: PlanInput, offered: readonly TechniqueId[]): number | undef
       )
       .filter(
         (technique) =>
-          (technique !== 'eyesOff' || input.madeUp) &&
+          (technique !== 'eyesOff' || input.makeUp.length > 0) &&
           (technique !== 'sunProtection' || input.daylight),
       )
     const must =
@@ -229,7 +229,7 @@ function best(input: PlanInput, offered: readonly TechniqueId[]): number | undef
     }
   }
   go(0, {
-    surface: startSurface(input.madeUp),
+    surface: startSurface(input.makeUp.length > 0),
     ticks: 0,
     loads: REGION_IDS.map((region) => input.residual[region]),
     effects: aims.map(() => 0),

@@ -9,7 +9,7 @@ const CASES = process.env.OAK_FULL ? 600 : 150
 const roomOf = (seed: number): Room => {
   const { input } = question(seed)
   return {
-    madeUp: input.madeUp,
+    madeUp: input.makeUp.length > 0,
     daylight: input.daylight,
     slotMinutes: input.slotMinutes,
     profile: input.profile,

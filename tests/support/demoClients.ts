@@ -46,7 +46,7 @@ export function demoInput(key: string, more: Partial<PlanInput> = {}): PlanInput
     school: deep.school,
     aims: deep.aims,
     shelf: SHELF,
-    madeUp: key !== 'forester',
+    makeUp: deep.worn ?? ['light'],
     slotMinutes: 60,
     ...more,
   })

@@ -2,7 +2,7 @@
 import { PAD_GRADES, PAD_WORDS } from '#core/catalogue/rules/pads'
 import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
 import type { PlanStep } from '#core/catalogue/techniques/step'
-import { cleanEnough } from '#core/treatment/cleanEnough'
+import { cleanEnough, usualPads } from '#core/treatment/cleanEnough'
 import { countWords, missedZones, unevenSides, zoneCountOf } from '#core/treatment/counting'
 import { readWater, waterWords } from '#core/treatment/water'
 import { waterExpected } from '#core/visit/waterExpected'
@@ -21,8 +21,10 @@ const what = computed(() => {
 const before = computed(() =>
   visit.bundle?.lastTime?.times.find((own) => own.technique === props.step.technique),
 )
+const worn = computed(() => visit.bundle?.visit.makeUp ?? [])
 const pads = computed(() => room.state?.pads[props.step.key] ?? [])
-const enough = computed(() => cleanEnough(pads.value, before.value?.pads))
+const usual = computed(() => usualPads(props.step, worn.value, before.value?.pads))
+const enough = computed(() => cleanEnough(pads.value, usual.value))
 /** What the last pad means, or what the numbers stand for. */
 const padWords = computed(() => enough.value?.say ?? `pad: 0 ${PAD_WORDS[0]} to 3 ${PAD_WORDS[3]}`)
 const additions = computed(() => room.state?.counts[props.step.key] ?? 0)

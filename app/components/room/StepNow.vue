@@ -7,6 +7,7 @@ import { lastTimeWords } from '#core/visit/lastTime'
 import { comfortAt, dialOf } from '#core/treatment/atHand'
 import { runningMs } from '#core/treatment/clocks'
 import { promptAt } from '#core/treatment/prompts'
+import { soakAt } from '#core/treatment/soak'
 import { drainTrouble, placeAt, sequenceOf } from '#core/treatment/sequence'
 import { elapsed } from '~/composables/dates'
 import { useRoom } from '~/stores/room'
@@ -46,7 +47,9 @@ const minute = computed(() => {
   const ticks = room.open.filter(({ key }) => key !== props.step.key)
   return fromMilliseconds(ran.value) - ticks.reduce((sum, own) => sum + own.minutes, 0)
 })
-const prompt = computed(() => promptAt(props.step, Math.max(0, minute.value)))
+const worn = computed(() => visit.bundle?.visit.makeUp ?? [])
+const soak = computed(() => soakAt(props.step, worn.value, minute.value))
+const prompt = computed(() => promptAt(props.step, Math.max(0, minute.value), worn.value))
 const sequence = computed(() => sequenceOf(props.step))
 /** Where the hand is by now, where there is time enough to go from zone to zone. */
 const NAMED_FROM = 3
@@ -79,13 +82,17 @@ const turnTo = (setting: number) =>
     {{ where }}<template v-if="here">. Now {{ here.say }}</template>
     <b v-if="misses"> {{ misses }}</b>
   </p>
+  <p v-if="soak" class="soak" role="status">
+    <b v-if="soak.left" class="figures">{{ elapsed(toMilliseconds(soak.left)) }}</b>
+    {{ soak.say }}
+  </p>
   <StepAmount v-if="technique.product" :step="step" />
   <div class="time">
     <span class="clock serif figures" :class="{ over }" role="timer">{{ elapsed(ran) }}</span>
     <span class="dim of serif">of {{ planned }} min{{ held }}</span>
     <RoomButton class="yet" hotkey="Y" @click="emit('notYet')">Not yet</RoomButton>
   </div>
-  <p class="cue">Done when: {{ technique.cue }}</p>
+  <p class="cue">Done when: {{ room.cue?.cue }}</p>
   <StepDial v-if="dial" :dial="dial" :step="step" @dial="turnTo" />
   <StepDevice v-if="technique.device" :step="step" :dial="dial" />
   <StepSlip :step="step" :ran="ran" />
@@ -144,6 +151,11 @@ h1 {
   border-radius: 8px;
   padding: 8px 12px;
   font-size: 1.3rem;
+  font-weight: 650;
+}
+.soak {
+  color: var(--glow);
+  font-size: 1.25rem;
   font-weight: 650;
 }
 .cue {

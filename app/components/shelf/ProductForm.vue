@@ -127,6 +127,13 @@ async function keep(retired = props.row?.retired ?? false) {
             :error-messages="err('openMonths')"
           />
           <VTextField
+            v-model="form.colourChange"
+            label="Turns colour when ready"
+            placeholder="blue to clear"
+            :maxlength="60"
+            :error-messages="err('colourChange')"
+          />
+          <VTextField
             v-model="form.reorder"
             label="Order anew below"
             suffix="mL"

@@ -13,7 +13,7 @@ export function useRoomView() {
   const room = useRoom()
   const slot = computed(() => visit.bundle?.visit)
   const resting = computed(() =>
-    room.state ? restingNow(room.state, room.everyStep, room.now) : [],
+    room.state ? restingNow(room.state, room.everyStep, room.now, room.bottleOf) : [],
   )
   const late = computed(() => resting.value.some(({ word }) => word === 'late'))
   const due = computed(() => late.value || resting.value.some(({ word }) => word === 'due'))

@@ -56,7 +56,7 @@ export function useStepEnd(openReading: () => void, isReading: () => boolean, sh
     if (reads.value) return 'Read the bare skin'
     if (sweepFirst.value) return 'Spots clear: begin'
     if (soiled.value) return `Not clean, ${last.value ? 'finish' : 'next'} all the same`
-    const { seen } = TECHNIQUES[step.value.technique]
+    const { seen } = room.cue ?? TECHNIQUES[step.value.technique]
     const spots = sweeps.value.length > 0 ? `Spots clear, ${seen.toLowerCase()}` : seen
     return `${spots}, ${last.value ? 'finish' : 'next'}`
   })

@@ -26,6 +26,7 @@ const typedFrom = (row?: ShelfRow) => {
     pack: text(product?.packMillilitres),
     price: product ? (product.priceCents / 100).toFixed(2) : '',
     openMonths: text(product?.openMonths ?? 12),
+    colourChange: product?.colourChange ?? '',
     reorder: text(row?.reorderMillilitres ?? undefined),
   }
 }
@@ -63,6 +64,7 @@ export function useProductForm(row?: ShelfRow) {
       pack,
       price,
       openMonths,
+      colourChange,
       reorder,
       ...plain
     } = form
@@ -76,6 +78,7 @@ export function useProductForm(row?: ShelfRow) {
       packMillilitres: number(pack),
       priceCents: Math.round((number(price) ?? 0) * 100),
       openMonths: number(openMonths),
+      colourChange: colourChange.trim() || null,
       reorderMillilitres: number(reorder),
     }
   }

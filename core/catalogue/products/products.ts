@@ -25,6 +25,8 @@ export interface Product {
   priceCents: number
   /** Months it may stay open. */
   openMonths: number
+  /** The change of shade its maker states, by which it is known to be ready: "blue to clear". */
+  colourChange?: string
 }
 
 /** A bottle on the shelf. Dates are ISO days. */

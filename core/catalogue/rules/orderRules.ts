@@ -34,6 +34,7 @@ const ROWS = [
     'adapt',
     'The second cleanse is the cleanse: a surface pass is not the last one.',
   ),
+  rule('cleanse-layers', 'adapt', 'Heavy layers take three cleanses: milk, then two more.'),
   rule('must-moisturise', 'adapt', 'A visit ends with the skin sealed.'),
   rule('must-sun', 'stop', 'By day the skin leaves with sun protection.', true),
   rule('sun-covers', 'stop', 'Sun protection covers every zone that is bare to daylight.', true),

@@ -2,6 +2,7 @@ import type { ConditionId, SkinType } from './conditions'
 import type { FindingId } from '../consultation/findings'
 import type { IngredientId } from '../products/ingredients'
 import { COMMON_PRACTICE, type ConcernId } from '../kinds'
+import { MAKE_UP, type MakeUpId } from '../consultation/makeUp'
 import type { PreferenceId } from '../consultation/preferences'
 import type { RegionId } from '../../face/zones'
 import type { Season } from './season'
@@ -20,7 +21,7 @@ export type AdaptWhen =
   | { ageFrom: number }
   | { type: readonly SkinType[] }
   | { condition: ConditionId }
-  | { madeUp: true }
+  | { makeUp: readonly MakeUpId[] }
   | { life: readonly [PreferenceId, string] }
   | { driedBy: readonly FindingId[] }
   | { season: Season }
@@ -36,6 +37,8 @@ export interface Adaptation {
   when: AdaptWhen
   /** Hands-on minutes at most, if the test is met anywhere the technique reaches. */
   minutesMost?: number
+  /** Hands-on minutes at least: what soaks cannot be hurried. */
+  minutesLeast?: number
   passesMost?: number
   settingMost?: number
   settingLeast?: number
@@ -425,7 +428,29 @@ export const ADAPTATIONS: readonly Adaptation[] = [
     { favour: 300 },
     'dry: oil cleanses without stripping',
   ),
-  row('oil-made-up', ['oilCleanse'], { madeUp: true }, { favour: 200 }, 'made-up: oil lifts it'),
+  row(
+    'oil-made-up',
+    ['oilCleanse'],
+    { makeUp: ['light', 'waterproof'] },
+    { favour: 200 },
+    'made-up: oil lifts it',
+  ),
+  row(
+    'oil-layers',
+    ['oilCleanse'],
+    { makeUp: ['sunCream', 'layered'] },
+    { favour: 400 },
+    'sun cream or heavy layers: oil lifts them best',
+  ),
+  ...(['layered', 'waterproof'] as const).map((id) =>
+    row(
+      `eyes-${id}`,
+      ['eyesOff'],
+      { makeUp: [id] },
+      { minutesLeast: MAKE_UP[id].eyes?.minutes ?? 0 },
+      `${MAKE_UP[id].name}: ${MAKE_UP[id].eyes?.minutes} min for eyes and lips`,
+    ),
+  ),
   row(
     'oil-town',
     ['oilCleanse'],

@@ -24,7 +24,7 @@ export const MACHINE = techniques({
     notYet: 'Leave it: what one pass did not lift waits for the next visit.',
     counter: { what: 'pass' },
     prompts: [{ at: 0.5, say: 'Half of it is done; the other side now.' }],
-    say: 'A hum, and a light pull.',
+    say: 'It is loud now: a hum, and a light pull.',
     reason: 'clears what hands cannot',
   },
   crystals: {
@@ -50,7 +50,7 @@ export const MACHINE = techniques({
     notYet: 'Leave it: what one pass did not lift waits for the next visit.',
     counter: { what: 'pass' },
     prompts: [{ at: 0.5, say: 'Half of it is done; the other side now.' }],
-    say: 'A hum, and fine sand.',
+    say: 'It is loud now: a hum, and fine sand.',
     reason: 'clears what hands cannot',
   },
   vacuumGlide: {
@@ -74,7 +74,7 @@ export const MACHINE = techniques({
     seen: 'Faint warmth',
     notYet: 'More slip, one stroke more at the same level.',
     counter: { what: 'stroke', least: 3, most: 4 },
-    say: 'A light pull.',
+    say: 'It hums now, a light pull.',
     reason: 'moves fluid and loosens pores',
   },
   spatula: {
@@ -158,7 +158,7 @@ export const MACHINE = techniques({
     seen: 'Even pink',
     notYet: 'Leave it: no further direction.',
     counter: { what: 'direction', least: 2, most: 3 },
-    say: 'A fine prickle.',
+    say: 'It buzzes: a fine prickle.',
     reason: 'fine channels that close again within a day',
     source:
       'FDA microneedling guidance 2020 and 21 CFR 878.4430 for what is a device (from memory); depths: common practice, the cautious end',

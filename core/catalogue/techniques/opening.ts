@@ -25,9 +25,8 @@ export const OPENING = techniques({
   eyesOff: {
     name: 'Eyes and lips off',
     stage: 'eyesOff',
-    only: 'madeUp',
+    only: 'eyesMadeUp',
     part: 'everyVisit',
-    linen: { pads: 3 },
     minutes: span(1, 6, 2),
     groups: ['orbital'],
     product: 'eyeRemover',
@@ -36,9 +35,7 @@ export const OPENING = techniques({
     leaves: { soil: 'soiled', moisture: 'damp' },
     effects: {},
     manner: 'ring',
-    hand:
-      'Press, hold, wipe down, then side to side. No circles on the lashes. Oil soaks on ' +
-      'waterproof mascara: the lips come off meanwhile.',
+    hand: 'Press, hold, wipe down, then side to side. No circles on the lashes.',
     cue: 'The pad comes away clean.',
     seen: 'Pad is clean',
     notYet: 'Soak half a minute longer, press, wipe down once more. Never pull.',

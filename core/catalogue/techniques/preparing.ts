@@ -128,7 +128,7 @@ export const PREPARING = techniques({
     notYet: 'Two minutes more, the arm a hand nearer; no hot cheeks.',
     counter: 'none',
     prompts: [{ at: 'end', say: 'The steam goes away now.' }],
-    say: 'Warm mist now.',
+    say: 'It hisses for a moment, then warm mist.',
     reason: 'softens, so that less work is needed after it',
   },
   warmTowel: {

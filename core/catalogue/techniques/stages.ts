@@ -1,3 +1,4 @@
+import { eyesMadeUp, type MakeUpId } from '../consultation/makeUp'
 import { STAGE_IDS, type StageId } from '../kinds'
 import { techniquesWhere, TECHNIQUES, type Technique, type TechniqueId } from './techniques'
 
@@ -22,13 +23,13 @@ export const FLOOR_STAGES: readonly FloorStage[] = [
 
 /** What of a visit some techniques hang on. */
 export interface Occasion {
-  madeUp: boolean
+  makeUp: readonly MakeUpId[]
   daylight: boolean
 }
 
-/** Whether a technique has its occasion: by day, in the evening, or only on a made-up face. */
-export function hasOccasion({ only }: Technique, { madeUp, daylight }: Occasion): boolean {
-  if (only === 'madeUp') return madeUp
+/** Whether a technique has its occasion: by day, in the evening, or only where eyes or lips are made-up. */
+export function hasOccasion({ only }: Technique, { makeUp, daylight }: Occasion): boolean {
+  if (only === 'eyesMadeUp') return eyesMadeUp(makeUp)
   if (only === 'byDay') return daylight
   return only === undefined || !daylight
 }

@@ -142,8 +142,8 @@ export interface TechniqueOf<Id extends string> {
   then?: Id
   /** May be warmed up for by this one, where nothing warm went before. */
   warmedBy?: Id
-  /** Only by day, only in the evening, only where the client is made-up. */
-  only?: 'byDay' | 'evening' | 'madeUp'
+  /** Only by day, only in the evening, only where eyes or lips are made-up. */
+  only?: 'byDay' | 'evening' | 'eyesMadeUp'
   /** No talking while it rests. */
   quiet?: true
   groups: readonly GroupId[]

@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import type { TechniqueId } from '../../catalogue/techniques/techniques'
+import { asWorn, MAKE_UP_IDS } from '../../catalogue/consultation/makeUp'
 import { FINDING_IDS } from '../../catalogue/consultation/findings'
 import { PRODUCT_KINDS, type ProductKind } from '../../catalogue/kinds'
 import { exfoliates } from '../../catalogue/techniques/traits'
@@ -38,7 +39,7 @@ describe('proposal', () => {
       skin,
       t: skin,
       school: fc.constantFrom(...SCHOOL_IDS),
-      madeUp: fc.boolean(),
+      makeUp: fc.subarray([...MAKE_UP_IDS]).map(asWorn),
       daylight: fc.boolean(),
       slot: fc.integer({ min: 30, max: 90 }),
       age: fc.integer({ min: 18, max: 85 }),
@@ -55,7 +56,7 @@ describe('proposal', () => {
         }),
         age: question.age,
         school: question.school,
-        madeUp: question.madeUp,
+        makeUp: question.makeUp,
         daylight: question.daylight,
         slotMinutes: question.slot,
         answers,

@@ -129,7 +129,7 @@ function longestRun(ranks: readonly number[]): number[] {
 function connected(input: PlanInput, steps: readonly PlanStep[]): PlanStep[] {
   const allow = allowances(input)
   const without = unavailableLinks(allow)
-  let surface = startSurface(input.madeUp)
+  let surface = startSurface(input.makeUp.length > 0)
   let resting = false
   const out: PlanStep[] = []
   for (const step of steps) {

@@ -5,6 +5,7 @@ import { REGION_IDS, type RegionId } from '../../face/zones'
 import { toleranceOf, type Tolerance } from '../../load/tolerance'
 import { allowances } from '../today/allowed'
 import { afterSunFindings, backboneFindings, coverFindings } from './backbone'
+import { cleanseFindings } from './cleanses'
 import { clockFindings } from './clock'
 import type { Checking, PlanFinding, Rules } from './finding'
 import { floorFindings } from './floor'
@@ -48,6 +49,7 @@ export function checkPlan(
   const checking: Checking = { input, steps, walked, tolerances, allow: allowances(input), rules }
   const findings = [
     ...floorFindings(checking),
+    ...cleanseFindings(checking),
     ...backboneFindings(checking),
     ...coverFindings(checking),
     ...afterSunFindings(checking),

@@ -100,15 +100,14 @@ function minuteFindings(step: PlanStep, allowance: Allowance, rules: Rules): Pla
       `${technique.name}: ${allowance.minutesMost} min at most${allowance.adapted[0] ? `, ${allowance.adapted[0].text}` : ''}`,
       { key: step.key, mends: [to(allowance.minutesMost)] },
     )
-  return step.minutes < technique.minutes.least
+  const { minutesLeast } = allowance
+  const why = allowance.adapted.find(({ rule }) => rule.startsWith('eyes-'))
+  return step.minutes < minutesLeast
     ? finding(
         rules,
         'minutes-range',
-        `${technique.name} wants at least ${technique.minutes.least} min`,
-        {
-          key: step.key,
-          mends: [to(technique.minutes.least)],
-        },
+        `${technique.name} wants at least ${minutesLeast} min${why ? `, ${why.text}` : ''}`,
+        { key: step.key, mends: [to(minutesLeast)] },
       )
     : []
 }

@@ -47,6 +47,7 @@ const BROKEN: Record<string, () => [PlanInput, readonly PlanStep[]]> = {
     input,
     good.filter((step) => step.technique !== 'secondCleanse' && step.technique !== 'oilCleanse'),
   ],
+  'cleanse-layers': () => [{ ...input, makeUp: ['layered'] }, good],
   'must-moisturise': () => [input, without('moisturiser')],
   'must-sun': () => [input, without('sunProtection')],
   'must-close': () => [input, without('close')],

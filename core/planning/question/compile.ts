@@ -1,4 +1,5 @@
 import { STAGE_IDS, type StageId } from '../../catalogue/kinds'
+import { takeOff } from '../../catalogue/consultation/makeUp'
 import { PAIRS } from '../../catalogue/rules/pairs'
 import { RANK_WEIGHTS } from '../../catalogue/rules/value'
 import { methodOf, type Method } from '../../catalogue/schools/schools'
@@ -48,13 +49,25 @@ export function compile(input: PlanInput, allow: Allow = allowances(input)): Pla
     maxExfoliations: mostExfoliations(input),
     linkCost: linkCostOf(method),
     pairs: pairBits(PAIRS.filter((pair) => !pairWaived(pair, input))),
-    madeUp: input.madeUp,
+    madeUp: input.makeUp.length > 0,
     unavailable: unavailableLinks(allow),
   }
 }
 
-/** Every way of doing something in one stage of this visit. */
+/** Every way of doing something in one stage; heavy layers are cleansed once more. */
 function optionsOf(
+  stage: StageId,
+  input: PlanInput,
+  method: Method,
+  make: OptionMaker,
+  block: BlockMaker,
+): Option[] {
+  const once = everyWay(stage, input, method, make, block)
+  if (stage !== 'deepCleanse' || takeOff(input.makeUp).cleanses < 2) return once
+  return once.map((option) => make.cleansedAgain(option))
+}
+
+function everyWay(
   stage: StageId,
   input: PlanInput,
   method: Method,

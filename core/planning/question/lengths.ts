@@ -1,6 +1,7 @@
 import type { Method } from '../../catalogue/schools/schools'
 import type { Technique } from '../../catalogue/techniques/techniques'
 import { minutes, type Minutes } from '../../units'
+import type { Allowance } from '../today/allowed'
 
 /** Shorter than this a visit is express: only then a massage or steam is given short (house value). */
 export const STANDARD_FROM = 45
@@ -20,18 +21,19 @@ export function wholeOf({ minutes: own }: Timed, { unhurried }: Pick<Method, 'un
  */
 export function lengthsOf(
   technique: Timed,
-  most: number,
+  { minutesMost, minutesLeast }: Pick<Allowance, 'minutesMost' | 'minutesLeast'>,
   slotMinutes: number,
   method: Pick<Method, 'unhurried'>,
 ): Minutes[] {
   const { choices, least, usual } = technique.minutes
-  const listed = choices.filter((choice) => choice <= most)
+  const listed = choices.filter((choice) => choice <= minutesMost && choice >= minutesLeast)
   if (usual !== undefined && slotMinutes >= STANDARD_FROM) {
     const whole = wholeOf(technique, method)
     return listed.filter((choice) => choice >= usual && choice <= whole)
   }
   if (listed.length > 0) return listed
-  return most >= least ? [minutes(most)] : []
+  if (minutesLeast > least && minutesLeast <= minutesMost) return [minutes(minutesLeast)]
+  return minutesMost >= least ? [minutes(minutesMost)] : []
 }
 
 /** Whether a technique's usual time is more than today allows, so that a standard visit leaves it out. */

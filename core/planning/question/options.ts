@@ -27,6 +27,9 @@ const LINK_SHARE = 1 / 4
 export const linkCostOf = ({ turnCost }: Pick<Method, 'turnCost'>): number =>
   Math.round(turnCost * LINK_SHARE) * TASTE_SCALE
 
+/** What heavy layers are cleansed with once more. */
+const AGAIN = 'secondCleanse'
+
 /** Marks an option that is made with the calming stand-in. */
 const calmMark = (bottle: Pick<Move, 'calm'>) => (bottle.calm === 'only' ? ['calm'] : [])
 
@@ -69,7 +72,7 @@ export class OptionMaker {
     if (allowance.never.length > 0) return []
     const { technique: row } = allowance
     if (row.then && this.allow(row.then).never.length > 0) return []
-    const choices = lengthsOf(row, allowance.minutesMost, this.input.slotMinutes, this.method)
+    const choices = lengthsOf(row, allowance, this.input.slotMinutes, this.method)
     const passes = row.passes
       ? [...new Set([row.passes.usual, Math.min(allowance.passesMost, row.passes.limit)])].filter(
           (passes) => passes >= 1 && passes <= allowance.passesMost,
@@ -138,6 +141,20 @@ export class OptionMaker {
             },
           ]
     })
+  }
+
+  /** The same with one gel cleanse more straight after it, where that may be had. */
+  cleansedAgain(option: Option): Option {
+    const gel = this.allow(AGAIN)
+    const zones = option.moves[option.moves.length - 1]?.regions ?? []
+    const regions = zones.filter((region) => !gel.barred.has(region))
+    if (gel.never.length > 0 || regions.length === 0) return option
+    const bottle = bottles(gel)[0] ?? {}
+    const moves = [
+      ...option.moves,
+      this.move(gel, regions, TECHNIQUES[AGAIN].minutes.least, bottle),
+    ]
+    return { ...option, id: `${option.id}:again`, moves, costCents: this.costs.of(moves) }
   }
 
   /** What stands straight before a technique; undefined when that may not be done there. */

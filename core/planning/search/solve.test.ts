@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { asWorn, MAKE_UP_IDS } from '../../catalogue/consultation/makeUp'
 import { REGION_IDS } from '../../face/zones'
 import type { Grade, ZoneReading } from '../../skin/readings'
 import { planInput, readAll } from '../../testing/fixtures'
@@ -68,7 +69,7 @@ const question = fc
   .record({
     skin,
     tZone: skin,
-    madeUp: fc.boolean(),
+    makeUp: fc.subarray([...MAKE_UP_IDS]).map(asWorn),
     daylight: fc.boolean(),
     school: fc.constantFrom('warmCloth', 'brightLamp', 'oilAndWater', 'stillBowl'),
     residue: fc.integer({ min: 0, max: 300 }),
@@ -83,7 +84,7 @@ const question = fc
         nose: question.tZone,
         chin: question.tZone,
       }),
-      madeUp: question.madeUp,
+      makeUp: question.makeUp,
       daylight: question.daylight,
       school: question.school as 'warmCloth',
       residual: Object.fromEntries(REGION_IDS.map((region) => [region, question.residue])) as never,

@@ -39,7 +39,7 @@ function acidIn(input: PlanInput, { productId }: PlanStep): number {
 }
 
 export function trace(input: PlanInput, steps: readonly PlanStep[]): Trace {
-  const start = startSurface(input.madeUp)
+  const start = startSurface(input.makeUp.length > 0)
   const short = shortDwell(input, steps)
   const times = schedule(steps, (step) => dwellWindow(step, short(step)))
   const totals = { ...input.residual }

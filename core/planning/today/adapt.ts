@@ -34,7 +34,7 @@ function holds({ when }: Adaptation, input: PlanInput): boolean {
   if ('ageFrom' in when) return (profile.age ?? 0) >= when.ageFrom
   if ('type' in when) return when.type.includes(profile.type)
   if ('condition' in when) return profile.conditions.includes(when.condition)
-  if ('madeUp' in when) return input.madeUp
+  if ('makeUp' in when) return when.makeUp.some((id) => input.makeUp.includes(id))
   if ('season' in when) return input.season === when.season
   if ('aim' in when) return input.aims.includes(when.aim)
   if ('life' in when) return input.life?.[when.life[0]] === when.life[1]

@@ -29,7 +29,7 @@ const SCENTED = PRODUCT_KINDS.map((productKind) => ({
   lots: [lot(productKind)],
 }))
 const plain = (more: Parameters<typeof planInput>[0] = {}): PlanInput =>
-  planInput({ readings: readAll(PLAIN), madeUp: false, age: 35, ...more })
+  planInput({ readings: readAll(PLAIN), makeUp: [], age: 35, ...more })
 
 /** A client for whom the row's own test holds, and nothing else is changed. */
 function firing(adaptation: Adaptation): PlanInput {
@@ -42,7 +42,7 @@ function firing(adaptation: Adaptation): PlanInput {
       } as never),
     })
   if ('ageFrom' in when) return plain({ age: when.ageFrom })
-  if ('madeUp' in when) return plain({ madeUp: true })
+  if ('makeUp' in when) return plain({ makeUp: when.makeUp })
   if ('season' in when) return plain({ season: when.season })
   if ('life' in when) return plain({ life: { [when.life[0]]: when.life[1] } })
   if ('driedBy' in when) {

@@ -26,6 +26,8 @@ export interface Allowance {
   never: readonly Why[]
   barred: ReadonlyMap<RegionId, readonly Why[]>
   minutesMost: number
+  /** What it takes today at least, however short the hour. */
+  minutesLeast: number
   passesMost: number
   /** The device's range for this client and these hands; absent where there is no setting. */
   setting?: { least: number; start: number; most: number }
@@ -78,6 +80,7 @@ class Draft {
   private readonly favourLayout: Partial<Record<LayoutId, number>> = {}
   private readonly setting: { least: number; start: number; most: number } | undefined
   private minutesMost: number
+  private minutesLeast: number
   private passesMost: number
   private favour = 0
 
@@ -86,6 +89,7 @@ class Draft {
     private readonly input: PlanInput,
   ) {
     this.minutesMost = technique.minutes.most
+    this.minutesLeast = technique.minutes.least
     this.passesMost = technique.passes?.limit ?? 0
     this.setting = technique.setting && {
       least: technique.setting.least,
@@ -142,6 +146,7 @@ class Draft {
     const why: Why = { rule: row.id, text: row.sentence }
     if (row.leaveOut) for (const region of met) this.bar(region, why)
     this.shorten(row.minutesMost, why)
+    this.lengthen(row.minutesLeast, why)
     this.limitPasses(row.passesMost, why)
     this.limitSetting(row, why)
     if (row.shortDwell) this.adapted.push(why)
@@ -197,6 +202,7 @@ class Draft {
       never,
       barred: this.barred,
       minutesMost: this.minutesMost,
+      minutesLeast: Math.min(this.minutesLeast, this.minutesMost),
       passesMost: this.passesMost,
       ...(setting ? { setting } : {}),
       adapted: this.adapted,
@@ -218,6 +224,12 @@ class Draft {
     this.minutesMost = minutes
     this.adapted.push(why)
     this.shortened.push(why.rule)
+  }
+
+  private lengthen(minutes: number | undefined, why: Why): void {
+    if (minutes === undefined || minutes <= this.minutesLeast) return
+    this.minutesLeast = minutes
+    this.adapted.push(why)
   }
 
   private limitPasses(passes: number | undefined, why: Why): void {

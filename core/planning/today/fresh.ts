@@ -16,11 +16,11 @@ export function freshStep(id: TechniqueId, input: PlanInput): Omit<PlanStep, 'ke
   const row = allowed.technique
   const regions = widest(allowed)
   if (regions.length === 0 && row.groups[0] !== 'body') return undefined
-  const longest = [...row.minutes.choices].reverse().find((choice) => choice <= allowed.minutesMost)
+  const longest = row.minutes.choices.findLast((choice) => choice <= allowed.minutesMost)
   return {
     technique: id,
     regions,
-    minutes: longest ?? minutes(allowed.minutesMost),
+    minutes: minutes(Math.max(longest ?? allowed.minutesMost, allowed.minutesLeast)),
     ...(row.passes ? { passes: Math.min(row.passes.usual, allowed.passesMost) } : {}),
     ...(allowed.setting ? { setting: allowed.setting.start } : {}),
     ...(allowed.products[0] ? { productId: allowed.products[0].product.id } : {}),

@@ -34,7 +34,7 @@ export const SKIN_CASES: readonly Case[] = [
   {
     name: 'bare-faced, oily and congested, half an hour of machine work',
     input: planInput({
-      madeUp: false,
+      makeUp: [],
       slotMinutes: 45,
       school: 'brightLamp',
       aims: ['shine', 'congestion'],

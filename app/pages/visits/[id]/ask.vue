@@ -141,7 +141,7 @@ async function onward() {
       </section>
       <AimsPanel
         :aims="bundle.visit.aims"
-        :made-up="bundle.visit.madeUp"
+        :make-up="bundle.visit.makeUp"
         :evening="bundle.visit.evening"
         :may="may"
         @change="(patch) => attempt(() => visit.change(patch))"

@@ -155,7 +155,12 @@ useRoomKeys(
         @close="shut"
       />
       <BareReading v-if="panel === 'reading'" :from-head="fromHead" @close="shut" @done="done()" />
-      <NotYetSheet v-if="panel === 'notYet'" :step="step" :colour="''" @end="done" @close="shut" />
+      <NotYetSheet
+        v-if="panel === 'notYet' && room.cue"
+        :cue="room.cue"
+        @end="done"
+        @close="shut"
+      />
       <AbsorbedScreen
         v-if="panel === 'absorbed' && watered"
         :step="watered"
