@@ -101,7 +101,7 @@ describe('what is said', () => {
     const at = promptsOf(step)
       .filter((own) => own.at <= share * step.minutes)
       .at(-1)
-    expect(promptAt(step, share * step.minutes)).toBe(at?.say)
+    expect(promptAt(step, share * step.minutes)).toContain(at?.say)
     if (share > 0) expect(promptAt(step, 0) ?? '').not.toMatch(words)
   })
   it('names the noise of what makes one, before it makes it', () => {

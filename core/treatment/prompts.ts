@@ -22,12 +22,14 @@ export function promptsOf(
 
 /** Said this long before its moment, so that it is not late. Minutes. */
 const AHEAD = 0.1
-/** What is to be said at this minute: the latest whose moment has come. */
-export const promptAt = (
+/** What is to be said at this minute: all of the latest whose moment has come. */
+export function promptAt(
   step: PlanStep,
   ran: number,
   worn: readonly MakeUpId[] = [],
-): string | undefined =>
-  promptsOf(step, worn)
-    .filter(({ at }) => at <= ran + AHEAD)
-    .at(-1)?.say
+): string | undefined {
+  const come = promptsOf(step, worn).filter(({ at }) => at <= ran + AHEAD)
+  const latest = come[come.length - 1]?.at
+  if (latest === undefined) return undefined
+  return come.flatMap(({ at, say }) => (at === latest ? [say] : [])).join(' ')
+}
