@@ -189,6 +189,7 @@ export const eventBody = z.discriminatedUnion('kind', [
     by: z.literal([1, -1]),
   }),
   z.strictObject({ kind: z.literal('swept'), key, spots }),
+  z.strictObject({ kind: z.literal('side'), key, side: z.enum(['L', 'R']).nullable() }),
   z.strictObject({ kind: z.literal('calm'), key, setting: z.number().min(0).max(1000) }),
   z.strictObject({
     kind: z.literal('deviceSaid'),

@@ -2,6 +2,7 @@ import { TECHNIQUES } from '../catalogue/techniques/techniques'
 import type { PlanStep } from '../catalogue/techniques/step'
 import { REGION_NAMES } from '../face/regions'
 import { unevenSides, zoneCountOf } from '../treatment/counting'
+import { halfRecord } from '../treatment/halfTime'
 import type { RoomState } from '../treatment/fold'
 import { nearestTick } from '../units'
 
@@ -35,6 +36,8 @@ export function deviationsOf(step: PlanStep, actual: number | null, state: RoomS
   if (waited > 0) out.push(`its cue was waited for${waited > 1 ? ` ${waited} times` : ''}`)
   const count = zoneCountOf(state, step)
   if (count) out.push(...unevenSides(count))
+  const halves = halfRecord(state.sides[step.key])
+  if (halves !== undefined) out.push(halves)
   for (const { fault } of state.deviceSaid[step.key] ?? []) if (fault !== null) out.push(fault)
   if (state.takenBack.some(({ key }) => key === step.key)) out.push('its end was taken back once')
   return [...new Set(out)]

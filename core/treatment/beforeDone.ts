@@ -4,11 +4,12 @@ import { takesOff } from '../timing/removal'
 import { fromMilliseconds } from '../units'
 import { missedZones, unevenSides, zoneCountOf } from './counting'
 import { restingAt } from './clocks'
+import { behind, halfTimesNow, SIDE_NAMES, timedAlike } from './halfTime'
 import type { RoomState } from './roomState'
 
 /**
  * What is said once before a step ends: a mask that would come off before its earliest, sides that
- * were not done alike, zones that were left out.
+ * were not done or timed alike, zones that were left out.
  * @param steps of every version
  * @param now milliseconds since 1970
  */
@@ -28,11 +29,13 @@ export function askedBeforeDone(
     const left = Math.ceil(resting.earliest - fromMilliseconds(ms))
     return [`${shortName(laid.technique)}: ${left} min to its earliest.`]
   })
+  const halves = halfTimesNow(state, step.key, now)
   const count = zoneCountOf(state, step)
   const missed = count && missedZones(count)
   return [
     ...early,
     ...(count ? unevenSides(count).map((words) => `${words}.`) : []),
     ...(missed ? [`${missed}.`] : []),
+    ...(timedAlike(halves) ? [] : [`The ${SIDE_NAMES[behind(halves)]} side had less time.`]),
   ]
 }

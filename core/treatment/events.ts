@@ -2,6 +2,7 @@ import type { AbsorbedGrade } from '../catalogue/products/watering'
 import type { SignId, StopStepId } from '../catalogue/rules/stopRules'
 import type { PadGrade } from '../catalogue/rules/pads'
 import type { SpotId } from '../catalogue/techniques/residue'
+import type { Side } from './halfTime'
 import type { RegionId } from '../face/zones'
 import type { Readings } from '../skin/readings'
 
@@ -26,6 +27,8 @@ export type EventBody =
   /** One more, or one taken back; a zone, or none where it is counted for the whole step. */
   | { kind: 'counted'; key: string; region: RegionId | null; by: 1 | -1 }
   | { kind: 'swept'; key: string; spots: readonly SpotId[] }
+  /** Half against half: the hand is on this side now, or on none. */
+  | { kind: 'side'; key: string; side: Side | null }
   /** The zone was looked at and asked at this level, and is calm. */
   | { kind: 'calm'; key: string; setting: number }
   /** What the device itself said: the level that is, or what is wrong with it. */

@@ -5,6 +5,7 @@ import { takesOff } from '../timing/removal'
 import { breachesOf } from './breaches'
 import { unconfirmed } from './confirm'
 import { inOrder, type EventBody, type TreatmentEvent } from './events'
+import type { Side } from './halfTime'
 import { keep } from './kept'
 import {
   emptyRoom,
@@ -83,6 +84,8 @@ function apply(draft: Draft, clock: Clock, event: TreatmentEvent, context: FoldC
       return
     case 'resumed':
       return resume(draft, clock, event.at)
+    case 'side':
+      return turnTo(draft, eventBody.key, eventBody.side, ranAt(draft, clock, event.at))
     case 'redness':
     case 'sensation':
     case 'sign':
@@ -97,6 +100,16 @@ function apply(draft: Draft, clock: Clock, event: TreatmentEvent, context: FoldC
     default:
       return keep(draft, event.at, eventBody)
   }
+}
+
+/** Milliseconds that the step at hand has run at a moment, holds taken out. */
+const ranAt = (draft: Draft, { began, heldInStep }: Clock, at: number): number =>
+  Math.max(0, (draft.heldSince ?? at) - began - heldInStep)
+
+/** The hand goes to a side, or rests; a step that is over is timed no more. */
+function turnTo(draft: Draft, key: string, side: Side | null, ran: number): void {
+  if (draft.done.some((step) => step.key === key)) return
+  draft.sides[key] = [...(draft.sides[key] ?? []), { side, ran }]
 }
 
 function resume(draft: Draft, clock: Clock, at: number): void {
@@ -117,6 +130,7 @@ function endStep(
 ): void {
   const isOver = (key: string) => draft.done.some((step) => step.key === key)
   if (draft.startedAt === undefined || isOver(tap.key)) return
+  if (draft.sides[tap.key]) turnTo(draft, tap.key, null, ranAt(draft, clock, event.at))
   // A hold that runs on over the end of a step belongs to both, each with its own part.
   const holding = draft.heldSince !== undefined
   resume(draft, clock, event.at)

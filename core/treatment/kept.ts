@@ -10,6 +10,7 @@ export type Kept = Exclude<
       | 'stepDone'
       | 'stepSkipped'
       | 'held'
+      | 'side'
       | 'resumed'
       | 'redness'
       | 'sensation'

@@ -7,6 +7,7 @@ import type { RegionId } from '../face/zones'
 import type { Grade, Readings } from '../skin/readings'
 import type { DwellFor } from '../timing/schedule'
 import type { EventBody } from './events'
+import type { SideTurn } from './halfTime'
 import type { Judgement } from './stop'
 
 export interface DoneStep {
@@ -96,6 +97,8 @@ export interface RoomState {
   >
   /** What was counted for a step as a whole. */
   counts: Readonly<Record<string, number>>
+  /** Which side the hand was on, by step, by milliseconds into it. */
+  sides: Readonly<Record<string, readonly SideTurn[]>>
   /** Pads graded, by step, in their order. */
   pads: Readonly<Record<string, readonly PadGrade[]>>
   /** How often the cue had not come yet. */
@@ -145,6 +148,7 @@ export const emptyRoom = (): Draft => ({
   resting: [],
   passes: {},
   counts: {},
+  sides: {},
   pads: {},
   notYet: {},
   swept: [],

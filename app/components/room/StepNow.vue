@@ -96,6 +96,7 @@ const turnTo = (setting: number) =>
   <StepDial v-if="dial" :dial="dial" :step="step" @dial="turnTo" />
   <StepDevice v-if="technique.device" :step="step" :dial="dial" />
   <StepSlip :step="step" :ran="ran" />
+  <StepHalves :step="step" />
   <StepCount :step="step" @cleanse="emit('cleanse')" />
   <p v-if="aside" class="dim figures">{{ aside }}</p>
   <p v-if="prompt" class="say">Say: “{{ prompt }}”</p>
