@@ -39,6 +39,9 @@ export const ML_PER_US_TEASPOON = 4.928922
 export const ML_PER_US_FL_OZ = 29.57353
 export const MM_PER_INCH = 25.4
 
+/** Milliseconds of a second. */
+export const SECOND_MS = 1000
+
 /** Planning counts time in ticks of thirty seconds. */
 export const TICK_SECONDS = 30
 

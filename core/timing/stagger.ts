@@ -3,8 +3,11 @@ export interface MaskTask {
   id: string
   on: number
   off: number
+  /** From when it is on; of one that rests already, from now, and below nought once past. */
   earliest: number
   latest: number
+  /** It is on already. */
+  resting?: true
 }
 /** One hand action and the waiting before it, ticks. */
 export interface HandAction {
@@ -19,11 +22,13 @@ export interface Stagger {
   /** The longest wait, and before which action it lies; −1 where there is none. */
   handsFree: number
   freeAt: number
+  /** How long each rests; of what rests already, from now. */
   dwell: Readonly<Record<string, number>>
 }
 
 /**
- * The shortest way to put on and take off a few masks so that each stays within its window. Exact:
+ * The shortest way to put on and take off a few masks so that each stays within its window; what
+ * rests already only comes off. Exact:
  * every order of the hand actions is tried, each with the earliest moments that its windows allow,
  * so that waits may lie anywhere. Ties: everything on before the first off, then the earlier ids.
  * @returns undefined when no order keeps every window.
@@ -82,11 +87,17 @@ function layOut(
       if (place > 0) later(place, ends(place - 1))
       const task = tasks[action.mask]
       if (action.do === 'on' || !task) return
+      if (task.resting) return later(place, task.earliest)
       const on = onPlace[action.mask] ?? 0
       later(place, ends(on) + task.earliest)
       later(on, (begins[place] ?? 0) - task.latest - (takes[on] ?? 0))
     })
     if (ends(order.length - 1) >= most) return undefined
+    const late = order.some(({ mask }, place) => {
+      const task = tasks[mask]
+      return task?.resting === true && (begins[place] ?? 0) > task.latest
+    })
+    if (late) return undefined
     // What pushes itself on for ever keeps no window.
     if (ends(order.length - 1) > LONGEST) return undefined
   }
@@ -118,30 +129,34 @@ function written(
     dwell: Object.fromEntries(
       tasks.map((task, mask) => [
         task.id,
-        (begins[placeOf(mask, 'off')] ?? 0) - ends(placeOf(mask, 'on')),
+        (begins[placeOf(mask, 'off')] ?? 0) - (task.resting ? 0 : ends(placeOf(mask, 'on'))),
       ]),
     ),
   }
 }
 
-/** Every order in which each mask goes on before it comes off; all on before the first off first. */
+/**
+ * Every order in which each mask goes on before it comes off; all on before the first off first.
+ * What rests already only comes off.
+ */
 function orders(tasks: readonly MaskTask[]): Action[][] {
   const out: Action[][] = []
+  const fresh = tasks.filter(({ resting }) => !resting).length
   const go = (order: readonly Action[]): void => {
-    if (order.length === tasks.length * 2) {
+    if (order.length === tasks.length + fresh) {
       out.push([...order])
       return
     }
     const has = (mask: number, what: Action['do']) =>
       order.some((action) => action.mask === mask && action.do === what)
     for (const what of ['on', 'off'] as const)
-      tasks.forEach((_, mask) => {
-        if (!has(mask, what) && (what === 'on' || has(mask, 'on')))
-          go([...order, { mask, do: what }])
+      tasks.forEach(({ resting = false }, mask) => {
+        const may = what === 'on' ? !resting : resting || has(mask, 'on')
+        if (may && !has(mask, what)) go([...order, { mask, do: what }])
       })
   }
   go([])
   const apart = (order: readonly Action[]) =>
-    order.slice(0, tasks.length).every((action) => action.do === 'on') ? 0 : 1
+    order.slice(0, fresh).every((action) => action.do === 'on') ? 0 : 1
   return out.sort((one, other) => apart(one) - apart(other))
 }

@@ -1,6 +1,6 @@
 import type { PlanStep } from '../catalogue/techniques/step'
 import type { RegionId } from '../face/zones'
-import { fromMilliseconds, nearestTick, TICK_SECONDS, toMilliseconds } from '../units'
+import { fromMilliseconds, nearestTick, SECOND_MS, TICK_SECONDS, toMilliseconds } from '../units'
 import { runningMs } from './clocks'
 import type { RoomState } from './roomState'
 import { aimOf } from './sequence'
@@ -48,7 +48,7 @@ export const halfTimesNow = (state: RoomState, key: string, now: number): HalfTi
   halfTimes(state.sides[key] ?? [], runningMs(state, now))
 
 /** Sides that differ by no more than this were timed alike, milliseconds. */
-const ALIKE_MS = TICK_SECONDS * 1000
+const ALIKE_MS = TICK_SECONDS * SECOND_MS
 /** Whether both sides had the same; a step in which no side was timed is nobody's trouble. */
 export const timedAlike = ({ L, R }: HalfTimes): boolean => Math.abs(L - R) <= ALIKE_MS
 
@@ -72,7 +72,7 @@ export function halfWords(step: PlanStep, times: HalfTimes, light: string): stri
 export const behind = ({ L, R }: HalfTimes): Side => (L < R ? 'L' : 'R')
 
 const clockWords = (ms: number) => {
-  const seconds = Math.ceil(ms / 1000)
+  const seconds = Math.ceil(ms / SECOND_MS)
   return `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`
 }
 

@@ -2,20 +2,29 @@
 import { removalOf } from '#core/timing/removal'
 import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
 import { shortName } from '#core/catalogue/techniques/traits'
+import { layNext, layWords, stillToLay } from '#core/treatment/layNext'
 import { offNext } from '#core/treatment/offNext'
-import { toMilliseconds } from '#core/units'
+import { SECOND_MS, toMilliseconds } from '#core/units'
 import { elapsed } from '~/composables/dates'
 import { useRoom } from '~/stores/room'
 
 /** What comes off next, and by when to begin so that everything comes off in time. */
 const room = useRoom()
-const next = computed(() => room.state && offNext(room.state, room.everyStep, room.now))
-const names = computed(() =>
-  (next.value?.order ?? []).map(({ id }) => {
-    const step = room.everyStep.find(({ key }) => key === id)
-    return step ? shortName(step.technique) : id
-  }),
-)
+/** What is reckoned from now on changes by the second, and not with every tick of the clocks. */
+const second = computed(() => Math.floor(room.now / SECOND_MS) * SECOND_MS)
+const next = computed(() => room.state && offNext(room.state, room.everyStep, second.value))
+const nameOf = (key: string) => {
+  const step = room.everyStep.find((own) => own.key === key)
+  return step ? shortName(step.technique) : key
+}
+/** How what is still to go on fits in with what rests. */
+const lay = computed(() => {
+  if (!room.state || !room.context) return ''
+  const { dwellOf } = room.context
+  const own = layNext(room.state, room.steps, room.everyStep, dwellOf, second.value)
+  return own ? layWords(own, nameOf, stillToLay(room.state, room.steps)[0]?.key) : ''
+})
+const names = computed(() => (next.value?.order ?? []).map(({ id }) => nameOf(id)))
 const first = computed(() => {
   const id = next.value?.order[0]?.id
   return room.everyStep.find(({ key }) => key === id)
@@ -38,6 +47,7 @@ const until = (minutes: number) => elapsed(Math.max(0, toMilliseconds(minutes)))
     <b>{{ names[0] }} comes off next</b>: {{ how }}, <span class="figures">{{ words }}</span>
     <template v-if="names.length > 1">; then {{ names.slice(1).join(', ') }}</template>
     <b v-if="next.late > 0" class="late"> · not all can come off in time</b>
+    <br v-if="lay" /><span v-if="lay" class="figures">{{ lay }}</span>
   </p>
 </template>
 

@@ -4,6 +4,7 @@ import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
 import type { PlanStep } from '#core/catalogue/techniques/step'
 import { placeOf } from '#core/catalogue/techniques/traits'
 import { lastTimeWords } from '#core/visit/lastTime'
+import { attendedNow, stayWords } from '#core/treatment/attended'
 import { comfortAt, dialOf } from '#core/treatment/atHand'
 import { runningMs } from '#core/treatment/clocks'
 import { promptAt } from '#core/treatment/prompts'
@@ -60,6 +61,9 @@ const misses = computed(() => drainTrouble(props.step, sequence.value))
 /** How the client lies, and what else holds for the whole visit. */
 const said = computed(() => props.warn || room.trouble || room.refused)
 const always = computed(() => room.input?.verdict.throughout.map(({ say }) => say) ?? [])
+const stay = computed(() =>
+  room.state ? stayWords(attendedNow(room.state, room.everyStep, props.step)) : '',
+)
 const turnTo = (setting: number) =>
   room.tap({ kind: 'settingChanged', key: props.step.key, setting })
 </script>
@@ -76,6 +80,7 @@ const turnTo = (setting: number) =>
   <ul v-if="first.length" class="plainlist first" aria-label="First">
     <li v-for="say in first" :key="say">First: {{ say.toLowerCase() }}</li>
   </ul>
+  <p v-if="stay" class="dim">{{ stay }}</p>
   <p v-for="say in always" :key="say" class="dim">All through: {{ say.toLowerCase() }}</p>
   <p class="hand">{{ technique.hand }}</p>
   <p v-if="where" class="dim">

@@ -15,6 +15,11 @@ export function useRoomView() {
   const resting = computed(() =>
     room.state ? restingNow(room.state, room.everyStep, room.now, room.bottleOf) : [],
   )
+  /** A mask that sets hard is waited for in silence, unless the step is looked at. */
+  const shown = ref('')
+  const silent = computed(() =>
+    resting.value.find(({ quiet, key }) => quiet && shown.value !== key),
+  )
   const late = computed(() => resting.value.some(({ word }) => word === 'late'))
   const due = computed(() => late.value || resting.value.some(({ word }) => word === 'due'))
   const left = computed(() =>
@@ -45,5 +50,19 @@ export function useRoomView() {
     const products = standIns(kind, productUsed(room.state, room.current), room.input)
     return products.map(({ id, name }) => ({ value: id, word: name }))
   })
-  return { resting, due, late, left, short, stopping, finished, sentWords, watered, looks, swaps }
+  return {
+    resting,
+    due,
+    late,
+    left,
+    short,
+    stopping,
+    finished,
+    sentWords,
+    watered,
+    looks,
+    swaps,
+    silent,
+    shown,
+  }
 }

@@ -1,6 +1,7 @@
 import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
 import { confirmationsFor } from '#core/screening/confirm'
 import { wantsReading } from '#core/treatment/atHand'
+import { attendedNow, beforeHold } from '#core/treatment/attended'
 import { askedBeforeDone } from '#core/treatment/beforeDone'
 import { unconfirmed } from '#core/treatment/confirm'
 import { lastEnded } from '#core/treatment/moments'
@@ -115,8 +116,22 @@ export function useStepEnd(openReading: () => void, isReading: () => boolean, sh
     asked = ''
     await room.tap({ kind: 'takenBack', key: before.value.key })
   }
+  /** Hands away for a moment; not before what is never left alone is turned away. */
+  async function hold(): Promise<void> {
+    warn.value = ''
+    if (!room.state) return
+    if (room.state.heldSince !== undefined) return room.tap({ kind: 'resumed' })
+    const first = beforeHold(attendedNow(room.state, room.everyStep, step.value))
+    const own = `hold ${step.value?.key}`
+    if (first && asked !== own) {
+      asked = own
+      warn.value = first
+      return
+    }
+    await room.tap({ kind: 'held' })
+  }
   watch(step, () => {
     warn.value = ''
   })
-  return { step, waits, sweeps, word, warn, done, finish, before, back }
+  return { step, waits, sweeps, word, warn, done, finish, before, back, hold }
 }

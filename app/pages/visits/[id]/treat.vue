@@ -28,12 +28,9 @@ onBeforeUnmount(() => {
 })
 
 const view = useRoomView()
-const { resting, due, late, left, short, stopping, finished, sentWords, watered, looks, swaps } =
-  view
+const { resting, due, late, left, short, stopping, finished, sentWords } = view
+const { watered, looks, swaps, silent, shown } = view
 useRoomSounds({ due, late, stop: stopping })
-/** A mask that sets hard is waited for in silence, unless the step is looked at. */
-const shown = ref('')
-const silent = computed(() => resting.value.find(({ quiet, key }) => quiet && shown.value !== key))
 
 const toggle = (which: Panel) => {
   panel.value = panel.value === which ? 'none' : which
@@ -50,15 +47,13 @@ const ending = useStepEnd(
   () => panel.value === 'reading',
   shut,
 )
-const { step, waits, sweeps, word, warn, done, finish, before, back } = ending
+const { step, waits, sweeps, word, warn, done, finish, before, back, hold } = ending
 async function notYet() {
   if (!step.value) return
   if (panel.value === 'notYet') return shut()
   await room.tap({ kind: 'notYet', key: step.value.key })
   panel.value = 'notYet'
 }
-const hold = () =>
-  room.tap(room.state?.heldSince === undefined ? { kind: 'held' } : { kind: 'resumed' })
 useRoomKeys(
   {
     ' ': () => done(),
