@@ -1,10 +1,11 @@
 import type { PlanStep } from '../catalogue/techniques/step'
+import { SIDE_NAMES } from '../face/sides'
 import { shortName } from '../catalogue/techniques/traits'
 import { takesOff } from '../timing/removal'
 import { fromMilliseconds } from '../units'
 import { missedZones, unevenSides, zoneCountOf } from './counting'
 import { restingAt } from './clocks'
-import { behind, halfTimesNow, SIDE_NAMES, timedAlike } from './halfTime'
+import { behind, halfTimesNow, timedAlike } from './halfTime'
 import type { RoomState } from './roomState'
 
 /**

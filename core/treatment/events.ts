@@ -2,7 +2,7 @@ import type { AbsorbedGrade } from '../catalogue/products/watering'
 import type { SignId, StopStepId } from '../catalogue/rules/stopRules'
 import type { PadGrade } from '../catalogue/rules/pads'
 import type { SpotId } from '../catalogue/techniques/residue'
-import type { Side } from './halfTime'
+import type { Side } from '../face/sides'
 import type { RegionId } from '../face/zones'
 import type { Readings } from '../skin/readings'
 

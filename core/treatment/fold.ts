@@ -1,11 +1,11 @@
 import type { PlanStep } from '../catalogue/techniques/step'
 import type { TechniqueId } from '../catalogue/techniques/techniques'
+import type { Side } from '../face/sides'
 import type { RegionId } from '../face/zones'
 import { takesOff } from '../timing/removal'
 import { breachesOf } from './breaches'
 import { unconfirmed } from './confirm'
 import { inOrder, type EventBody, type TreatmentEvent } from './events'
-import type { Side } from './halfTime'
 import { keep } from './kept'
 import {
   emptyRoom,

@@ -1,13 +1,14 @@
 import * as fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { GROUPS } from '../face/regions'
+import type { Side } from '../face/sides'
 import { usualStep } from '../testing/steps'
 import { dwellWindow } from '../timing/schedule'
 import { minutes } from '../units'
 import { askedBeforeDone } from './beforeDone'
 import type { EventBody, TreatmentEvent } from './events'
 import { fold, type FoldContext } from './fold'
-import { canSplit, halfRecord, halfTimesNow, halfWords, timedAlike, type Side } from './halfTime'
+import { canSplit, halfRecord, halfTimesNow, halfWords, timedAlike } from './halfTime'
 
 const T0 = 1_800_000_000_000
 const SECOND = 1000

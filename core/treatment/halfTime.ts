@@ -1,25 +1,16 @@
 import type { PlanStep } from '../catalogue/techniques/step'
+import { OTHER_SIDE, SIDE_NAMES, type Side } from '../face/sides'
 import type { RegionId } from '../face/zones'
 import { fromMilliseconds, nearestTick, SECOND_MS, TICK_SECONDS, toMilliseconds } from '../units'
 import { runningMs } from './clocks'
-import type { RoomState } from './roomState'
+import type { RoomState, SideTurn } from './roomState'
 import { aimOf } from './sequence'
 
-/** The client's left or right. */
-export type Side = 'L' | 'R'
-/** From this many milliseconds of the step on the hand is on this side; on none: it rests. */
-export interface SideTurn {
-  side: Side | null
-  ran: number
-}
 export interface HalfTimes {
   L: number
   R: number
   running: Side | null
 }
-
-const OTHER: Readonly<Record<Side, Side>> = { L: 'R', R: 'L' }
-export const SIDE_NAMES: Readonly<Record<Side, string>> = { L: 'left', R: 'right' }
 
 /**
  * Whether a step is worth doing one side after the other: strokes that lift or drain, and both
@@ -61,7 +52,7 @@ export function halfWords(step: PlanStep, times: HalfTimes, light: string): stri
       : times.L + times.R > 0
         ? `The ${SIDE_NAMES[behind(times)]} side is behind.`
         : 'One side first, then the other for as long.'
-  const other = OTHER[running]
+  const other = OTHER_SIDE[running]
   const aim = times[other] > 0 ? times[other] : toMilliseconds(step.minutes) / 2
   const left = aim - times[running]
   if (left > 0) return `${SIDE_NAMES[running]} side: ${clockWords(left)} more.`

@@ -3,11 +3,11 @@ import type { PadGrade } from '../catalogue/rules/pads'
 import type { SpotId } from '../catalogue/techniques/residue'
 import type { PlanStep } from '../catalogue/techniques/step'
 import type { StopStepId } from '../catalogue/rules/stopRules'
+import type { Side } from '../face/sides'
 import type { RegionId } from '../face/zones'
 import type { Grade, Readings } from '../skin/readings'
 import type { DwellFor } from '../timing/schedule'
 import type { EventBody } from './events'
-import type { SideTurn } from './halfTime'
 import type { Judgement } from './stop'
 
 export interface DoneStep {
@@ -22,6 +22,11 @@ export interface DoneStep {
   /** Why it ended although its cue had not come. */
   because?: string
   version: number
+}
+/** From this many milliseconds of the step on the hand is on this side; on none: it rests. */
+export interface SideTurn {
+  side: Side | null
+  ran: number
 }
 export interface RestingNow {
   key: string

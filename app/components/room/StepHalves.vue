@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { PlanStep } from '#core/catalogue/techniques/step'
-import { canSplit, halfTimesNow, halfWords, SIDE_NAMES, type Side } from '#core/treatment/halfTime'
+import { SIDE_NAMES, type Side } from '#core/face/sides'
+import { canSplit, halfTimesNow, halfWords } from '#core/treatment/halfTime'
 import { elapsed } from '~/composables/dates'
 import { useRoom } from '~/stores/room'
 import { useVisit } from '~/stores/visit'
