@@ -80,6 +80,8 @@ export interface Dial {
   most: number
   step: number
   value: number
+  /** Which way is stronger: up, or down where it is a distance. */
+  stronger: 1 | -1
 }
 export function dialOf(state: RoomState, step: PlanStep, input: PlanInput): Dial | undefined {
   const { setting } = TECHNIQUES[step.technique]
@@ -90,6 +92,7 @@ export function dialOf(state: RoomState, step: PlanStep, input: PlanInput): Dial
     label,
     unit,
     step: by,
+    stronger: setting.gentler === 'up' ? -1 : 1,
     least: own?.least ?? least,
     most: own?.most ?? most,
     value: state.settings[step.key] ?? step.setting ?? start,

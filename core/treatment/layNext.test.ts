@@ -42,6 +42,8 @@ function at(now: number, windows: readonly Window[], ons: readonly number[]) {
   const state = fold(events, context)
   return { steps, state, next: layNext(state, steps, steps, context.dwellOf, T0 + now * MINUTE) }
 }
+/** Half minutes up to ten. */
+const HALVES = Array.from({ length: 21 }, (_, half) => half / 2)
 const TAKES = removalMinutes('clay', ['nose'])
 
 describe('what is put on while something rests', () => {
@@ -103,7 +105,7 @@ describe('what is put on while something rests', () => {
         (key) => key,
         'm1',
       )
-    expect(of({})).toBe('m1 on by 3 min from now, and all come off in time.')
+    expect(of({})).toBe('m1: begun within 3 min, all come off in time.')
     expect(of({ first: { key: 'm2', do: 'on' }, begin: minutes(1) })).toBe(
       'm2 goes on next, in 1 min.',
     )
@@ -124,7 +126,7 @@ describe('what is put on while something rests', () => {
         const { next } = at(2, [one, other], [1, on])
         /** By hand: both ways of doing it, each begun after so many minutes. */
         const canBe = (wait: number) => {
-          const onFirst = [0, 1, 2, 3, 4, 5, 6, 7, 8, 9].some((rest) => {
+          const onFirst = HALVES.some((rest) => {
             // The second goes on after `wait`, the first comes off after it and `rest` more.
             const firstOff = wait + on + rest
             const afterFirst = firstOff + TAKES
@@ -139,12 +141,18 @@ describe('what is put on while something rests', () => {
             )
           })
           const offFirst = Math.max(wait, one.earliest) <= one.latest
-          return onFirst || offFirst
+          return { on: onFirst, off: offFirst }
         }
-        expect(next?.inTime).toBe(canBe(0))
-        if (!next?.inTime) return
-        expect(canBe(next.begin)).toBe(true)
-        expect(canBe(Math.floor(next.by))).toBe(true)
+        const now = canBe(0)
+        expect(next?.inTime).toBe(now.on || now.off)
+        if (!next?.first) return
+        // The plan has the second go on next: so it does wherever it may.
+        expect(next.first.do).toBe(now.on ? 'on' : 'off')
+        expect(canBe(next.begin)[next.first.do]).toBe(true)
+        // Any moment up to the last one that it names will do, and the one after that will not.
+        for (const wait of HALVES.filter((half) => half >= next.begin && half <= next.by))
+          expect(canBe(wait)[next.first.do], `after ${wait}`).toBe(true)
+        expect(canBe(next.by + 0.5)[next.first.do]).toBe(false)
         expect(next.by).toBeGreaterThanOrEqual(next.begin)
       }),
       { numRuns: 500 },

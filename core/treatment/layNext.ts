@@ -29,7 +29,7 @@ export function layWords(
   const waits = next.begin > 0 ? `, in ${next.begin} min` : ''
   if (next.first.do === 'off') return `${name} comes off before anything more goes on${waits}.`
   if (next.first.key !== planned || next.begin > 0) return `${name} goes on next${waits}.`
-  return `${name} on by ${next.by} min from now, and all come off in time.`
+  return `${name}: begun within ${next.by} min, all come off in time.`
 }
 
 /** At most so many at once are reckoned with, on and still to come. */
@@ -71,13 +71,14 @@ export function layNext(
     return undefined
   const late = { inTime: false, begin: fromTicks(0), by: fromTicks(0) }
   if (lies.some(({ latest }) => latest < 0)) return late
-  const first = asPlanned(lies, toLay) ?? stagger([...lies, ...toLay])?.actions[0]
+  const planned = asPlanned(lies, toLay)
+  const first = planned ?? stagger([...lies, ...toLay])?.actions[0]
   if (!first) return late
   return {
     inTime: true,
     first: { key: first.id, do: first.do },
     begin: fromTicks(first.wait),
-    by: fromTicks(latestStart(lies, toLay, first.wait)),
+    by: fromTicks(latestStart(lies, toLay, first.wait, planned !== undefined)),
   }
 }
 
@@ -100,12 +101,22 @@ const later = (task: MaskTask, ticks: number): MaskTask => ({
   latest: task.latest - ticks,
 })
 
-/** The last tick at which everything is still in time, if hands begin only then. */
-function latestStart(lies: readonly MaskTask[], toLay: readonly MaskTask[], from: number): number {
+/**
+ * The last tick at which everything is still in time, if hands begin only then and with the same:
+ * what the plan has next, where that is what goes on.
+ */
+function latestStart(
+  lies: readonly MaskTask[],
+  toLay: readonly MaskTask[],
+  from: number,
+  planned: boolean,
+): number {
   let last = from
   for (let wait = from + 1; wait <= LOOK_AHEAD; wait++) {
     const waited = lies.map((task) => later(task, wait))
-    if (waited.some(({ latest }) => latest < 0) || !stagger([...waited, ...toLay])) return last
+    if (waited.some(({ latest }) => latest < 0)) return last
+    const still = planned ? asPlanned(waited, toLay) : stagger([...waited, ...toLay])
+    if (!still) return last
     last = wait
   }
   return last

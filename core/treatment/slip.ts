@@ -1,17 +1,35 @@
+import { SLIP } from '../catalogue/rules/byHand'
+import type { PlanStep } from '../catalogue/techniques/step'
+import { TECHNIQUES } from '../catalogue/techniques/techniques'
 import { WATER_DROP_ML } from '../dosing/amount'
-import type { Minutes, Millilitres } from '../units'
+import type { Profile } from '../skin/profile'
+import { fromMilliseconds, type Millilitres, type Minutes } from '../units'
+
+/** The hand glides on a medium in this step. */
+const glides = ({ technique }: Pick<PlanStep, 'technique'>): boolean => {
+  const { stage, product } = TECHNIQUES[technique]
+  return stage === 'massage' && product !== undefined
+}
+const isDry = ({ type, conditions }: Pick<Profile, 'type' | 'conditions'>): boolean =>
+  type === 'dry' || conditions.includes('dehydrated')
 
 /**
- * How long a medium glides. House scale: a thin sheen on the reference skin is taken up to a third
- * in ten minutes, faster on dry skin; below six tenths of it the hand begins to drag.
+ * The top-up before it drags: so many drops, and how much that is; undefined while it glides.
+ * @param laid what lay on the skin when it went on
+ * @param ranMs since then, milliseconds
  */
-export const SLIP = {
-  sharePerMinute: 0.033,
-  dryFactor: 1.6,
-  dragsBelow: 0.6,
-  /** Oil drops are smaller than water's. Common practice. */
-  oilDropMl: 0.035,
-} as const
+export function topUpNow(
+  step: Pick<PlanStep, 'technique'>,
+  profile: Pick<Profile, 'type' | 'conditions'>,
+  laid: Millilitres,
+  ranMs: number,
+): { drops: number; millilitres: number } | undefined {
+  const minute = fromMilliseconds(ranMs)
+  const dry = isDry(profile)
+  if (!glides(step) || minute < dragsAfter(dry)) return undefined
+  const drops = topUpDrops(laid, minute, dry)
+  return { drops, millilitres: drops * SLIP.oilDropMl }
+}
 
 /** Share of a medium that still lies on the skin after so many minutes. */
 export const slipLeft = (after: number, dry: boolean): number =>

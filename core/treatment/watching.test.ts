@@ -10,8 +10,9 @@ import { fold, type FoldContext } from './fold'
 import { ladderAt } from './ladder'
 import { offNext } from './offNext'
 import { courses, expectedRedness, looksDue } from './rednessCourse'
-import { dragsAfter, slipLeft, topUpDrops } from './slip'
-import { isStopping } from './atHand'
+import { dragsAfter, slipLeft, topUpDrops, topUpNow } from './slip'
+import { planInput } from '../testing/fixtures'
+import { dialOf, isStopping } from './atHand'
 import { AFTER_STOP } from './stop'
 import { countedWords } from '../record/countedWords'
 import { deviationsOf } from '../record/deviations'
@@ -135,7 +136,15 @@ describe('a sting', () => {
 
 describe('the ladder of a device', () => {
   const tip = usualStep('tip')
-  const dial = { label: 'Vacuum', unit: 'kPa', least: 8, most: 16, step: 2, value: 12 }
+  const dial = {
+    label: 'Vacuum',
+    unit: 'kPa',
+    least: 8,
+    most: 16,
+    step: 2,
+    value: 12,
+    stronger: 1,
+  } as const
   const calm: EventBody = { kind: 'calm', key: tip.key, setting: 12 }
   it('is not stepped up before its minute, nor before somebody looked and it was calm', () => {
     const open = room([tip], [])
@@ -143,6 +152,21 @@ describe('the ladder of a device', () => {
     expect(ladderAt(open, tip.key, dial, T0, at(2)).mayStepUp).toBe(false)
     const seen = room([tip], [[1.5, calm]])
     expect(ladderAt(seen, tip.key, dial, T0, at(2)).mayStepUp).toBe(true)
+  })
+  it('is made stronger the way that is stronger: a steamer by coming nearer', () => {
+    const steam = usualStep('steam')
+    const far = dialOf(room([steam], []), steam, planInput())
+    if (!far) throw new Error('steam has a distance')
+    expect(far.stronger).toBe(-1)
+    expect(ladderAt(room([steam], []), steam.key, far, T0, at(2)).mayStepUp).toBe(false)
+    const own: EventBody = { kind: 'calm', key: steam.key, setting: far.value }
+    const seen = room([steam], [[1.5, own]])
+    expect(ladderAt(seen, steam.key, far, T0, at(2)).mayStepUp).toBe(true)
+    const nearest = { ...far, value: far.least }
+    expect(ladderAt(seen, steam.key, nearest, T0, at(2)).mayStepUp).toBe(false)
+    // Calm at 45 cm says nothing of 40.
+    const nearer = room([steam], [[1.5, { ...own, setting: far.value + far.step }]])
+    expect(ladderAt(nearer, steam.key, far, T0, at(2)).mayStepUp).toBe(false)
   })
   it('begins anew at every level, and ends at the cap whoever is calm', () => {
     const up = room(
@@ -169,6 +193,13 @@ describe('slip', () => {
         expect(topUpDrops(laid, one + more, dry)).toBeGreaterThanOrEqual(topUpDrops(laid, one, dry))
       }),
     )
+    const skin = { type: 'normal', conditions: [] } as const
+    const massage = usualStep('massage')
+    const after = (minute: number, step = massage) =>
+      topUpNow(step, skin, millilitres(1), minute * MINUTE)
+    expect(after(2)).toBeUndefined()
+    expect(after(20)?.drops).toBeGreaterThanOrEqual(1)
+    expect(after(20, usualStep('milk'))).toBeUndefined()
     expect(dragsAfter(true)).toBeLessThan(dragsAfter(false))
     expect(slipLeft(dragsAfter(false), false)).toBeCloseTo(0.6)
   })

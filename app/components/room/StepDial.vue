@@ -4,7 +4,7 @@ import { ladderAt } from '#core/treatment/ladder'
 import type { PlanStep } from '#core/catalogue/techniques/step'
 import { useRoom } from '~/stores/room'
 
-/** The device's own dial: down at any time, up only after a minute at this level and calm. */
+/** The device's own dial: gentler at any time, stronger only after a minute at this level and calm. */
 const props = defineProps<{ dial: Dial; step: PlanStep }>()
 const emit = defineEmits<{ dial: [setting: number] }>()
 const room = useRoom()
@@ -22,11 +22,17 @@ const calm = () => room.tap({ kind: 'calm', key: props.step.key, setting: props.
     <span>
       {{ dial.label }} <b class="figures">{{ dial.value }} {{ dial.unit }}</b>
     </span>
-    <RoomButton square :aria-label="`${dial.label} down`" @click="turn(-1)">−</RoomButton>
+    <RoomButton
+      square
+      :aria-label="`${dial.label} down`"
+      :disabled="dial.stronger < 0 && !ladder?.mayStepUp"
+      @click="turn(-1)"
+      >−</RoomButton
+    >
     <RoomButton
       square
       :aria-label="`${dial.label} up`"
-      :disabled="!ladder?.mayStepUp"
+      :disabled="dial.stronger > 0 && !ladder?.mayStepUp"
       @click="turn(1)"
       >+</RoomButton
     >

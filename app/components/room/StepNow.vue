@@ -84,7 +84,7 @@ const turnTo = (setting: number) =>
   <p v-for="say in always" :key="say" class="dim">All through: {{ say.toLowerCase() }}</p>
   <p class="hand">{{ technique.hand }}</p>
   <p v-if="where" class="dim">
-    {{ where }}<template v-if="here">. Now {{ here.say }}</template>
+    {{ where }}<template v-if="here">. Now: {{ here.say }}</template>
     <b v-if="misses"> {{ misses }}</b>
   </p>
   <p v-if="soak" class="soak" role="status">

@@ -1,8 +1,6 @@
 <script setup lang="ts">
 import type { PlanStep } from '#core/catalogue/techniques/step'
-import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
-import { dragsAfter, SLIP, topUpDrops } from '#core/treatment/slip'
-import { fromMilliseconds } from '#core/units'
+import { topUpNow } from '#core/treatment/slip'
 import { useAmount } from '~/composables/room/amount'
 import { useRoom } from '~/stores/room'
 
@@ -10,32 +8,24 @@ import { useRoom } from '~/stores/room'
 const props = defineProps<{ step: PlanStep; ran: number }>()
 const room = useRoom()
 const { planned, taken, add } = useAmount(() => props.step)
-const slides = computed(() => {
-  const { product, stage } = TECHNIQUES[props.step.technique]
-  return stage === 'massage' && product !== undefined
-})
-const dry = computed(() => {
-  const { profile } = room.input ?? {}
-  return profile?.type === 'dry' || (profile?.conditions.includes('dehydrated') ?? false)
-})
 /** Since it went on, or was topped up. */
-const minute = computed(() => {
-  const since = room.state?.current?.since ?? 0
-  const after = Math.max(0, (taken.value?.at ?? since) - since)
-  return fromMilliseconds(props.ran - after)
+const since = computed(() => {
+  const began = room.state?.current?.since ?? 0
+  return props.ran - Math.max(0, (taken.value?.at ?? began) - began)
 })
-const drops = computed(() =>
-  planned.value ? topUpDrops(planned.value.millilitres, minute.value, dry.value) : 0,
+const more = computed(() =>
+  planned.value && room.input
+    ? topUpNow(props.step, room.input.profile, planned.value.millilitres, since.value)
+    : undefined,
 )
-const short = computed(
-  () => slides.value && drops.value > 0 && minute.value >= dragsAfter(dry.value),
-)
-const topUp = () => add(drops.value * SLIP.oilDropMl)
+const topUp = () => more.value && add(more.value.millilitres)
 </script>
 
 <template>
-  <div v-if="short" class="row" role="status">
-    <b class="glow">It will drag soon: {{ drops }} {{ drops === 1 ? 'drop' : 'drops' }} more.</b>
+  <div v-if="more" class="row" role="status">
+    <b class="glow"
+      >It will drag soon: {{ more.drops }} {{ more.drops === 1 ? 'drop' : 'drops' }} more.</b
+    >
     <RoomButton @click="topUp">Topped up</RoomButton>
   </div>
 </template>

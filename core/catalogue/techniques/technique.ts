@@ -77,6 +77,8 @@ export interface Setting {
   start: number
   most: number
   step: number
+  /** Gentler upwards: a distance. Everything else is gentler downwards. */
+  gentler?: 'up'
   /** Further for a person who holds this licence. */
   more?: { licence: LicenceId; most: number }
   /** Thin zones, where only the lower half may be used. */

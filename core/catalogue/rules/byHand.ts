@@ -1,0 +1,25 @@
+import { minutes } from '../../units'
+import { COMMON_PRACTICE } from '../kinds'
+
+/**
+ * How long a medium glides. House scale: a thin sheen on the reference skin is taken up to a third
+ * in ten minutes, faster on dry skin; below six tenths of it the hand begins to drag.
+ */
+export const SLIP = {
+  id: 'slip-drags',
+  sentence: 'A medium is topped up by drops before the hand begins to drag, sooner on dry skin.',
+  sharePerMinute: 0.033,
+  dryFactor: 1.6,
+  dragsBelow: 0.6,
+  /** Oil drops are smaller than water's. */
+  oilDropMl: 0.035,
+  source: COMMON_PRACTICE,
+} as const
+
+/** A device is tried before it is stepped up. House value within common practice. */
+export const LADDER = {
+  id: 'device-ladder',
+  sentence: 'A level is tried on a spot for a minute; one notch stronger only after it was calm.',
+  tried: minutes(1),
+  source: COMMON_PRACTICE,
+} as const
