@@ -1,4 +1,6 @@
+import { randomUUID } from 'node:crypto'
 import { expect, test, type Page } from '@playwright/test'
+import { GROUPS } from '#core/face/regions'
 import { asOwner, open, runningVisit } from '../support/house'
 import { look } from '../support/look'
 import { done, tell, withSteps } from '../support/ownPlan'
@@ -122,6 +124,70 @@ test('sheets of the room: each is whole, and an independent checker finds nothin
   const counted = events.flatMap(({ body }) => (body.kind === 'counted' ? [body.by] : []))
   expect(counted).toEqual([1, 1, -1])
   expect(steps).toHaveLength(7)
+})
+
+test('what reads and what is asked of the skin: each is whole, and a checker finds nothing', async ({
+  page,
+}) => {
+  const id = await runningVisit('other-0')
+  const owner = await asOwner()
+  // Half against half was set up with the reading.
+  const half = { id: randomUUID(), moment: 'before', worked: 'R', light: 'ring lamp, lying' }
+  const set = { ...half, grades: { brow: { L: 1, R: 1 } } }
+  await owner(`/api/visits/${id}/halves`, { method: 'POST', body: set })
+  const { version } = (await bundleOf(owner, id)).visit
+  const worn = { version, makeUp: ['waterproof', 'layered'] }
+  await owner(`/api/visits/${id}`, { method: 'PATCH', body: worn })
+  await withSteps(id, [
+    ['eyesOff'],
+    ['secondReading'],
+    ['toningMassage', GROUPS.face],
+    ['hydratingMask', ['cheekL', 'cheekR']],
+    ['maskOff', ['cheekL', 'cheekR']],
+    ['steam'],
+    ['moisturiser'],
+  ])
+  await signIn(page, 'owner')
+  await open(page, `/visits/${id}/treat`)
+  // Waterproof: a minute to soak, the lips meanwhile.
+  await expect(page.getByText('Both eyes soak: the lips come off meanwhile.')).toBeVisible()
+  await page.getByRole('button', { name: 'Pad 3, heavy' }).click()
+  await page.getByRole('button', { name: 'Pad 3, heavy' }).click()
+  await expect(page.getByText(/This make-up usually takes 5 pads/)).toBeVisible()
+  await look(page, 'eyes that soak')
+  await fits(page, 'eyes that soak')
+  await nextStep(page)
+  await bigButton(page).click()
+  await expect(page.getByRole('button', { name: 'As read, go on' })).toBeVisible()
+  await look(page, 'second reading')
+  await page.getByRole('button', { name: 'As read, go on' }).click()
+  // One side, then the other: the worked half first, and what is not alike is said.
+  const sides = page.getByRole('group', { name: 'Half against half' })
+  await expect(sides.getByRole('button').first()).toContainText('right')
+  await sides.getByRole('button', { name: /^right/ }).click()
+  await expect(sides.getByRole('button', { name: /^right/ })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  )
+  await expect(sides).toContainText(/right side: 2:\d\d more/)
+  await look(page, 'half against half')
+  await fits(page, 'half against half')
+  await nextStep(page)
+  await nextStep(page)
+  await nextStep(page)
+  await page.keyboard.press('d')
+  await expect(page.getByRole('heading', { name: /drank|How/ }).first()).toBeVisible()
+  await look(page, 'drank it')
+  await page.keyboard.press('Escape')
+  // Under steam nobody holds before it is turned away.
+  await expect(page.getByText(/Stay beside \(steam\)/)).toBeVisible()
+  await page.keyboard.press('h')
+  await expect(page.getByText('First turn it away or take it off: then hold.')).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Distance down' })).toBeDisabled()
+  await expect(page.getByRole('button', { name: 'Distance up' })).toBeEnabled()
+  await look(page, 'steam')
+  await page.keyboard.press('h')
+  await expect(page.getByRole('button', { name: /^Go on/ })).toBeVisible()
 })
 
 test('three masks rest at once: what comes off next is said, and the other tablet is named', async ({

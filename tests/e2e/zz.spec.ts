@@ -12,11 +12,32 @@ test('look', async ({ page }) => {
   await page.getByRole('group', { name: 'On the face now' }).scrollIntoViewIfNeeded()
   await page.screenshot({ path: '/tmp/shots/ask.png' })
   const version = (await bundleOf(owner, id)).visit.version
-  const answer = await owner(`/api/visits/${id}`, { method: 'PATCH', body: { version, makeUp: ['waterproof', 'layered'] } })
+  const answer = await owner(`/api/visits/${id}`, {
+    method: 'PATCH',
+    body: { version, makeUp: ['waterproof', 'layered'] },
+  })
   console.log(answer.status, answer.text)
-  const r = await owner(`/api/visits/${id}/halves`, { method: 'POST', body: { id: crypto.randomUUID(), moment: 'before', worked: 'L', light: 'ring lamp, lying', grades: { brow: { L: 1, R: 1 } } } })
+  const r = await owner(`/api/visits/${id}/halves`, {
+    method: 'POST',
+    body: {
+      id: crypto.randomUUID(),
+      moment: 'before',
+      worked: 'L',
+      light: 'ring lamp, lying',
+      grades: { brow: { L: 1, R: 1 } },
+    },
+  })
   console.log(r.status, r.text)
-  await withSteps(id, [['eyesOff'], ['milk'], ['toningMassage'], ['clay', ['nose']], ['hydratingMask', ['cheekL', 'cheekR']], ['maskOff'], ['steam'], ['moisturiser']])
+  await withSteps(id, [
+    ['eyesOff'],
+    ['milk'],
+    ['toningMassage'],
+    ['clay', ['nose']],
+    ['hydratingMask', ['cheekL', 'cheekR']],
+    ['maskOff'],
+    ['steam'],
+    ['moisturiser'],
+  ])
   await open(page, `/visits/${id}/treat`)
   await expect(bigButton(page)).toBeVisible()
   await page.waitForTimeout(1500)
