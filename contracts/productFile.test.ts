@@ -37,9 +37,12 @@ describe('products as a file', () => {
       fc.property(word, word, (name, line) => {
         const [first] = SHELF
         if (!first) return
-        const row = { ...first, product: { ...first.product, name, line } }
+        const product = { ...first.product, name, line, colourChange: name }
+        const row = { ...first, product }
         const [back] = read(writeProducts([row]), [])
-        expect(back?.add).toMatchObject({ name, line, kind: first.product.kind })
+        expect(back?.add).toMatchObject({
+          ...{ name, line, colourChange: name, kind: first.product.kind },
+        })
       }),
     )
   })

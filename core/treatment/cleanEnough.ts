@@ -1,4 +1,4 @@
-import { takeOff, type MakeUpId } from '../catalogue/consultation/makeUp'
+import { asWorn, takeOff, type MakeUpId } from '../catalogue/consultation/makeUp'
 import {
   MOST_WIPES,
   PAD_RULE,
@@ -25,15 +25,17 @@ export interface Usual {
 }
 
 /**
- * Pads of a step: as many as this client took last time; before that, what is worn usually takes.
- * @param last pads counted in the same step last time
+ * Pads of a step: as many as this client took last time for the same make-up; before that, what is
+ * worn usually takes.
+ * @param last pads counted in the same step last time, and what was worn then
  */
 export function usualPads(
   { technique }: Pick<PlanStep, 'technique'>,
   worn: readonly MakeUpId[],
-  last?: number,
+  last?: { pads: number; worn: readonly MakeUpId[] },
 ): Usual | undefined {
-  if (last !== undefined) return { pads: last, from: 'lastTime' }
+  if (last && asWorn(last.worn).join() === asWorn(worn).join())
+    return { pads: last.pads, from: 'lastTime' }
   const { facePads, eyePads } = takeOff(worn)
   const { stage } = TECHNIQUES[technique]
   if (worn.length === 0 || (stage !== 'eyesOff' && stage !== 'surfaceCleanse')) return undefined

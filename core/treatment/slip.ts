@@ -1,9 +1,14 @@
 import { SLIP } from '../catalogue/rules/byHand'
 import type { PlanStep } from '../catalogue/techniques/step'
 import { TECHNIQUES } from '../catalogue/techniques/techniques'
-import { WATER_DROP_ML } from '../dosing/amount'
+import type { Dispenser, Product } from '../catalogue/products/products'
+import { describeMeasures, WATER_DROP_ML } from '../dosing/amount'
 import type { Profile } from '../skin/profile'
 import { fromMilliseconds, type Millilitres, type Minutes } from '../units'
+
+/** Bottles that give a little at a time. */
+const FINE: readonly Dispenser['kind'][] = ['drop', 'pump', 'spray', 'riceGrain']
+const OIL_DROP: Dispenser = { kind: 'drop', millilitres: SLIP.oilDropMl }
 
 /** The hand glides on a medium in this step. */
 const glides = ({ technique }: Pick<PlanStep, 'technique'>): boolean => {
@@ -14,21 +19,24 @@ const isDry = ({ type, conditions }: Pick<Profile, 'type' | 'conditions'>): bool
   type === 'dry' || conditions.includes('dehydrated')
 
 /**
- * The top-up before it drags: so many drops, and how much that is; undefined while it glides.
+ * The top-up before it drags, by the bottle's own measure, or in drops where that is coarse;
+ * undefined while it glides.
  * @param laid what lay on the skin when it went on
  * @param ranMs since then, milliseconds
  */
 export function topUpNow(
   step: Pick<PlanStep, 'technique'>,
   profile: Pick<Profile, 'type' | 'conditions'>,
+  bottle: Pick<Product, 'dispenser'>,
   laid: Millilitres,
   ranMs: number,
-): { drops: number; millilitres: number } | undefined {
+): { words: string; millilitres: number } | undefined {
   const minute = fromMilliseconds(ranMs)
   const dry = isDry(profile)
   if (!glides(step) || minute < dragsAfter(dry)) return undefined
-  const drops = topUpDrops(laid, minute, dry)
-  return { drops, millilitres: drops * SLIP.oilDropMl }
+  const { kind, millilitres } = FINE.includes(bottle.dispenser.kind) ? bottle.dispenser : OIL_DROP
+  const count = topUpCount(laid, minute, dry, millilitres)
+  return { words: describeMeasures(count, kind), millilitres: count * millilitres }
 }
 
 /** Share of a medium that still lies on the skin after so many minutes. */
@@ -39,11 +47,11 @@ export const slipLeft = (after: number, dry: boolean): number =>
 export const dragsAfter = (dry: boolean): Minutes =>
   (Math.log(1 / SLIP.dragsBelow) / (SLIP.sharePerMinute * (dry ? SLIP.dryFactor : 1))) as Minutes
 
-/** Whole drops that bring it back to what it was: at least one. */
-export const topUpDrops = (
+/** Whole measures that bring it back to what it was: at least one. */
+export const topUpCount = (
   laid: Millilitres,
   after: number,
   dry: boolean,
-  dropMl: number = SLIP.oilDropMl,
+  measureMl: number = SLIP.oilDropMl,
 ): number =>
-  Math.max(1, Math.round((laid * (1 - slipLeft(after, dry))) / (dropMl || WATER_DROP_ML)))
+  Math.max(1, Math.round((laid * (1 - slipLeft(after, dry))) / (measureMl || WATER_DROP_ML)))

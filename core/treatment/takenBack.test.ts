@@ -6,6 +6,7 @@ import { dwellWindow } from '../timing/schedule'
 import { minutes } from '../units'
 import type { EventBody, TreatmentEvent } from './events'
 import { fold, type FoldContext } from './fold'
+import { halfTimes } from './halfTime'
 import { momentsOf } from './moments'
 
 const T0 = 1_800_000_000_000
@@ -142,6 +143,8 @@ const body: fc.Arbitrary<EventBody> = fc.oneof(
         { kind: 'counted', key, region: null, by: 1 },
         { kind: 'passDone', key, region: 'chin' },
         { kind: 'padGraded', key, grade: 2 },
+        { kind: 'side', key, side: 'L' },
+        { kind: 'side', key, side: 'R' },
         { kind: 'sensation', grade: 5, region: 'nose', key },
       ),
     ),
@@ -182,6 +185,10 @@ describe('any history of taking back, holding, swapping and stopping on two tabl
           expect(own.beganAt).toBeGreaterThanOrEqual(before)
           expect(own.endedAt).toBeGreaterThanOrEqual(own.beganAt)
           before = own.endedAt
+        }
+        for (const turns of Object.values(state.sides)) {
+          const { L, R } = halfTimes(turns, turns.at(-1)?.ran ?? 0)
+          expect(Math.min(L, R)).toBeGreaterThanOrEqual(0)
         }
         for (const own of state.resting)
           expect((own.endedAt ?? Infinity) - own.since).toBeGreaterThanOrEqual(0)

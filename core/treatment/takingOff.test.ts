@@ -41,9 +41,11 @@ describe('what soaks on the eyes', () => {
 })
 
 describe('pads for what is worn', () => {
-  it('are as many as last time, before that as this make-up usually takes', () => {
+  it('are as many as last time for the same, before that as this make-up usually takes', () => {
     const milk = usualStep('milk')
-    expect(usualPads(milk, ['layered'], 2)).toEqual({ pads: 2, from: 'lastTime' })
+    const last = { pads: 2, worn: ['layered', 'sunCream'] } as const
+    expect(usualPads(milk, ['sunCream', 'layered'], last)).toEqual({ pads: 2, from: 'lastTime' })
+    expect(usualPads(milk, ['light'], last)).toEqual({ pads: 2, from: 'worn' })
     expect(usualPads(milk, ['layered'])).toEqual({ pads: 4, from: 'worn' })
     expect(usualPads(milk, [])).toBeUndefined()
     expect(usualPads(usualStep('secondCleanse'), ['layered'])).toBeUndefined()

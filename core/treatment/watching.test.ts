@@ -10,7 +10,7 @@ import { fold, type FoldContext } from './fold'
 import { ladderAt } from './ladder'
 import { offNext } from './offNext'
 import { courses, expectedRedness, looksDue } from './rednessCourse'
-import { dragsAfter, slipLeft, topUpDrops, topUpNow } from './slip'
+import { dragsAfter, slipLeft, topUpCount, topUpNow } from './slip'
 import { planInput } from '../testing/fixtures'
 import { dialOf, isStopping } from './atHand'
 import { AFTER_STOP } from './stop'
@@ -190,15 +190,21 @@ describe('slip', () => {
         expect(slipLeft(one + more, dry)).toBeLessThanOrEqual(slipLeft(one, dry))
         expect(slipLeft(one, true)).toBeLessThanOrEqual(slipLeft(one, false))
         const laid = millilitres(1)
-        expect(topUpDrops(laid, one + more, dry)).toBeGreaterThanOrEqual(topUpDrops(laid, one, dry))
+        expect(topUpCount(laid, one + more, dry)).toBeGreaterThanOrEqual(topUpCount(laid, one, dry))
       }),
     )
     const skin = { type: 'normal', conditions: [] } as const
     const massage = usualStep('massage')
+    const bottle = { dispenser: { kind: 'pour', millilitres: 1 } } as const
     const after = (minute: number, step = massage) =>
-      topUpNow(step, skin, millilitres(1), minute * MINUTE)
+      topUpNow(step, skin, bottle, millilitres(1), minute * MINUTE)
     expect(after(2)).toBeUndefined()
-    expect(after(20)?.drops).toBeGreaterThanOrEqual(1)
+    expect(after(20)?.words).toMatch(/^\d+ drops$/)
+    const gel = { dispenser: { kind: 'pump', millilitres: 0.8 } } as const
+    expect(topUpNow(massage, skin, gel, millilitres(1), 20 * MINUTE)).toEqual({
+      words: '1 pump',
+      millilitres: 0.8,
+    })
     expect(after(20, usualStep('milk'))).toBeUndefined()
     expect(dragsAfter(true)).toBeLessThan(dragsAfter(false))
     expect(slipLeft(dragsAfter(false), false)).toBeCloseTo(0.6)

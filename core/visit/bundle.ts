@@ -161,7 +161,7 @@ export interface VisitBundle {
   record: { name: string; commitment: string; content: unknown; salt: string | null }[]
   amendments: { at: number; by: string; before: string; after: string; reason: string }[]
   /** How each technique went at the last sealed visit. */
-  lastTime: { at: number; day: string; times: LastTime[] } | null
+  lastTime: { at: number; day: string; makeUp: MakeUpId[]; times: LastTime[] } | null
   /** The client's next visit that is booked after this one. */
   nextBooked: { id: string; startsAt: number; room: string; staff: string } | null
   followUp: { dueOn: string; reason: string; done: boolean } | null

@@ -49,7 +49,7 @@ describe('what the last visit teaches', () => {
         taken,
       },
     ]
-    const last = { at: 0, day: '2026-02-01', times }
+    const last = { at: 0, day: '2026-02-01', makeUp: [], times }
     expect(toPlanInput(visitBundle({ lastTime: last, past: past('well') })).lastSettings).toEqual({
       tip: 16,
     })
@@ -91,7 +91,7 @@ describe('zones that drank', () => {
   })
   it('stand in the words of last time and take a second layer, unless that is set aside', () => {
     expect(drankIt.map(lastTimeWords)).toEqual(['10 min, left cheek drank it'])
-    const before = { at: bundle.now, day: bundle.today, times: drankIt }
+    const before = { at: bundle.now, day: bundle.today, makeUp: [], times: drankIt }
     expect(toPlanInput({ ...bundle, lastTime: before }).thirsty).toEqual(['cheekL'])
     const lifts = [
       { rule: DRANK_RULE, word: '', reason: 'one is enough', by: 'me', at: bundle.now },

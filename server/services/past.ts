@@ -61,7 +61,7 @@ export async function lastTimeOf(
   zone: string,
 ): Promise<VisitBundle['lastTime']> {
   const [row] = await database()
-    .select({ at: visits.startsAt, content: sealItems.content })
+    .select({ at: visits.startsAt, makeUp: visits.makeUp, content: sealItems.content })
     .from(sealItems)
     .innerJoin(visits, eq(visits.id, sealItems.visitId))
     .where(
@@ -74,7 +74,9 @@ export async function lastTimeOf(
     .orderBy(desc(visits.startsAt))
     .limit(1)
   const times = lastTimes(row?.content as unknown as RecordDraft | null | undefined)
-  return row && times.length > 0 ? { at: row.at.getTime(), day: dayIn(zone, row.at), times } : null
+  if (!row || times.length === 0) return null
+  const { at, makeUp } = row
+  return { at: at.getTime(), day: dayIn(zone, at), makeUp, times }
 }
 
 export async function eventsOf(visitId: string): Promise<TreatmentEvent[]> {

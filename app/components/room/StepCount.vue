@@ -18,12 +18,15 @@ const what = computed(() => {
   const { counter } = TECHNIQUES[props.step.technique]
   return counter === 'none' ? '' : counter.what
 })
-const before = computed(() =>
-  visit.bundle?.lastTime?.times.find((own) => own.technique === props.step.technique),
-)
+/** Pads of the same step last time, and what was worn then. */
+const last = computed(() => {
+  const { times = [], makeUp = [] } = visit.bundle?.lastTime ?? {}
+  const pads = times.find((own) => own.technique === props.step.technique)?.pads
+  return pads === undefined ? undefined : { pads, worn: makeUp }
+})
 const worn = computed(() => visit.bundle?.visit.makeUp ?? [])
 const pads = computed(() => room.state?.pads[props.step.key] ?? [])
-const usual = computed(() => usualPads(props.step, worn.value, before.value?.pads))
+const usual = computed(() => usualPads(props.step, worn.value, last.value))
 const enough = computed(() => cleanEnough(pads.value, usual.value))
 /** What the last pad means, or what the numbers stand for. */
 const padWords = computed(() => enough.value?.say ?? `pad: 0 ${PAD_WORDS[0]} to 3 ${PAD_WORDS[3]}`)

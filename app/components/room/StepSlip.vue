@@ -7,15 +7,21 @@ import { useRoom } from '~/stores/room'
 /** The medium under the hand: a measured top-up before it drags. */
 const props = defineProps<{ step: PlanStep; ran: number }>()
 const room = useRoom()
-const { planned, taken, add } = useAmount(() => props.step)
+const { item, planned, taken, add } = useAmount(() => props.step)
 /** Since it went on, or was topped up. */
 const since = computed(() => {
   const began = room.state?.current?.since ?? 0
   return props.ran - Math.max(0, (taken.value?.at ?? began) - began)
 })
 const more = computed(() =>
-  planned.value && room.input
-    ? topUpNow(props.step, room.input.profile, planned.value.millilitres, since.value)
+  planned.value && item.value && room.input
+    ? topUpNow(
+        props.step,
+        room.input.profile,
+        item.value.product,
+        planned.value.millilitres,
+        since.value,
+      )
     : undefined,
 )
 const topUp = () => more.value && add(more.value.millilitres)
@@ -23,9 +29,7 @@ const topUp = () => more.value && add(more.value.millilitres)
 
 <template>
   <div v-if="more" class="row" role="status">
-    <b class="glow"
-      >It will drag soon: {{ more.drops }} {{ more.drops === 1 ? 'drop' : 'drops' }} more.</b
-    >
+    <b class="glow">It will drag soon: {{ more.words }} more.</b>
     <RoomButton @click="topUp">Topped up</RoomButton>
   </div>
 </template>
