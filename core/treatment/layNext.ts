@@ -78,7 +78,7 @@ export function layNext(
     inTime: true,
     first: { key: first.id, do: first.do },
     begin: fromTicks(first.wait),
-    by: fromTicks(latestStart(lies, toLay, first.wait, planned !== undefined)),
+    by: fromTicks(latestStart(lies, toLay, first, planned !== undefined)),
   }
 }
 
@@ -108,15 +108,15 @@ const later = (task: MaskTask, ticks: number): MaskTask => ({
 function latestStart(
   lies: readonly MaskTask[],
   toLay: readonly MaskTask[],
-  from: number,
+  first: HandAction,
   planned: boolean,
 ): number {
-  let last = from
-  for (let wait = from + 1; wait <= LOOK_AHEAD; wait++) {
+  let last = first.wait
+  for (let wait = last + 1; wait <= LOOK_AHEAD; wait++) {
     const waited = lies.map((task) => later(task, wait))
     if (waited.some(({ latest }) => latest < 0)) return last
-    const still = planned ? asPlanned(waited, toLay) : stagger([...waited, ...toLay])
-    if (!still) return last
+    const still = planned ? asPlanned(waited, toLay) : stagger([...waited, ...toLay])?.actions[0]
+    if (still?.id !== first.id || still.do !== first.do) return last
     last = wait
   }
   return last
