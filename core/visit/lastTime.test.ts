@@ -1,9 +1,10 @@
 import { describe, expect, it } from 'vitest'
 import { DRANK_RULE } from '../catalogue/products/watering'
-import { TECHNIQUES } from '../catalogue/techniques/techniques'
+import { TECHNIQUES, type TechniqueId } from '../catalogue/techniques/techniques'
 import { allowance } from '../planning/today/allowed'
 import { visitBundle } from '../testing/bundle'
 import { planInput, readAll, RESILIENT } from '../testing/fixtures'
+import type { PastWork } from '../load/rest'
 import { lastSettings, lastTimes, lastTimeWords, lastVisitWords } from './lastTime'
 import { toPlanInput } from './planInput'
 
@@ -21,6 +22,10 @@ const line = {
 } as const
 const times = lastTimes({ lines: [line, { ...line, technique: 'gone by', setting: 3 }] })
 
+const past = (taken: 'well' | 'badly', technique: TechniqueId = 'tip'): PastWork[] => [
+  { day: '2026-02-01', families: ['abrasion'], regions: [], techniques: [technique], taken },
+]
+
 describe('what the last visit teaches', () => {
   it('is how it went, in a line where it acts; unknown work and old records say nothing', () => {
     expect(times).toEqual([{ technique: 'tip', minutes: 10, setting: 16 }])
@@ -32,23 +37,24 @@ describe('what the last visit teaches', () => {
     const read = readAll(RESILIENT)
     const input = planInput({ readings: read, lastSettings: lastSettings(times) })
     expect(allowance('tip', input).setting?.start).toBe(16)
-    expect(allowance('tip', planInput({ readings: read })).setting?.start).toBe(
-      TECHNIQUES.tip.setting?.start,
-    )
     const over = planInput({ readings: read, lastSettings: { tip: 99 } })
     const own = allowance('tip', over).setting
     expect(own?.start).toBe(own?.most)
   })
+  it('what is felt begins at the least, for a new client or one who did not take it well', () => {
+    for (const { id, setting } of Object.values(TECHNIQUES)) {
+      if (!setting) continue
+      const startOf = (more: Parameters<typeof planInput>[0]) =>
+        allowance(id, planInput({ readings: readAll(RESILIENT), ...more })).setting?.start
+      // A lamp's irradiance and a steamer's distance are not felt as a level. Common practice.
+      const felt = id !== 'blueLamp' && id !== 'redLamp' && id !== 'steam'
+      const first = felt ? setting.least : setting.start
+      expect(startOf({ past: [] }), id).toBe(first)
+      expect(startOf({ past: past('badly', id) }), id).toBe(first)
+      expect(startOf({ past: past('well', id) }), id).toBe(setting.start)
+    }
+  })
   it('and not where the last visit was too much', () => {
-    const past = (taken: 'well' | 'badly') => [
-      {
-        day: '2026-02-01',
-        families: ['abrasion'] as const,
-        regions: [],
-        techniques: ['tip'],
-        taken,
-      },
-    ]
     const last = { at: 0, day: '2026-02-01', makeUp: [], times }
     expect(toPlanInput(visitBundle({ lastTime: last, past: past('well') })).lastSettings).toEqual({
       tip: 16,

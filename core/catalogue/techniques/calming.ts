@@ -11,7 +11,7 @@ export const CALMING = techniques({
     licence: 'current',
     families: ['highFrequency'],
     confirm: ['Metal and jewellery are off, by both of you; never over the eye'],
-    setting: { label: 'Level', unit: '', least: 1, start: 1, most: 6, step: 1 },
+    setting: { label: 'Level', unit: '', least: 1, start: 1, most: 6, step: 1, felt: true },
     needs: { soil: CLEAN, film: ['none', 'leaveOn'] },
     leaves: { redness: 0 },
     load: { hundredths: 2, per: 'handsMinute' },

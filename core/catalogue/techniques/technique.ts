@@ -77,6 +77,8 @@ export interface Setting {
   start: number
   most: number
   step: number
+  /** Felt on the skin: whoever never had it here, or not well, begins at the least. */
+  felt?: true
   /** Gentler upwards: a distance. Everything else is gentler downwards. */
   gentler?: 'up'
   /** Further for a person who holds this licence. */

@@ -93,7 +93,7 @@ class Draft {
     this.passesMost = technique.passes?.limit ?? 0
     this.setting = technique.setting && {
       least: technique.setting.least,
-      start: input.lastSettings?.[technique.id] ?? technique.setting.start,
+      start: startOf(technique, technique.setting, input),
       most: mostFor(technique.setting, input),
     }
     for (const bar of input.verdict.prevented)
@@ -281,6 +281,16 @@ const ownRows = once((id: TechniqueId) =>
 )
 const rowsOn = (id: TechniqueId, rows: readonly Adaptation[]): readonly Adaptation[] =>
   rows === ADAPTATIONS ? ownRows(id) : rows.filter((row) => row.techniques.includes(id))
+
+/**
+ * Where a device begins: where it ended last time, if that was taken well; at the least for whoever
+ * never had here, or did not take well, what is felt.
+ */
+const startOf = (
+  { id }: Technique,
+  { start, least, felt }: Setting,
+  { lastSettings, past }: PlanInput,
+): number => lastSettings?.[id] ?? (felt && !tookWell(past, id) ? least : start)
 
 const mostFor = (setting: Setting, input: PlanInput): number =>
   setting.more && input.licences.includes(setting.more.licence) ? setting.more.most : setting.most
