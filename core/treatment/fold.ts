@@ -129,7 +129,11 @@ function endStep(
   context: FoldContext,
 ): void {
   const isOver = (key: string) => draft.done.some((step) => step.key === key)
-  if (draft.startedAt === undefined || isOver(tap.key)) return
+  if (draft.startedAt === undefined) {
+    draft.unknown.push({ at: event.at, kind: tap.kind, names: `${tap.key} before the start` })
+    return
+  }
+  if (isOver(tap.key)) return
   if (draft.sides[tap.key]) turnTo(draft, tap.key, null, ranAt(draft, clock, event.at))
   // A hold that runs on over the end of a step belongs to both, each with its own part.
   const holding = draft.heldSince !== undefined

@@ -140,6 +140,11 @@ describe('a tap that names nothing', () => {
     expect(none).toEqual([])
     expect(unknown.map((one) => one.names)).toEqual(['no such step', 'plan 7'])
   })
+  it('that ends a step before the visit began is named, and ends nothing', () => {
+    const early = fold(taps([0, done('settle')], [1, { kind: 'started' }]), context)
+    expect(early.done).toEqual([])
+    expect(early.unknown.map(({ names }) => names)).toEqual(['settle before the start'])
+  })
 })
 
 describe('redness', () => {

@@ -57,7 +57,7 @@ export interface Breach {
   /** Who tapped it, where the house says so. */
   by?: string
 }
-/** A tap that points to nothing: no such step, no such plan. It changes nothing. */
+/** A tap that points to nothing: no such step or plan, or the end of a step before the start. */
 export interface Unknown {
   at: number
   kind: EventBody['kind']

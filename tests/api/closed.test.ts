@@ -100,6 +100,13 @@ describe('the audit', () => {
       'session.unlock refused',
     ])
       expect(actions).toContain(line)
+    // More than one page of it, whichever tests went before.
+    for (let lines = (await page('')).lines.length; lines < 60; lines += 2) {
+      await call('/api/session/lock', { method: 'POST' })
+      await call('/api/session/unlock', { method: 'POST', body: { code } })
+    }
+    await call('/api/session/lock', { method: 'POST' })
+    await call('/api/session/unlock', { method: 'POST', body: { code } })
     const first = await page('')
     expect(first.lines).toHaveLength(60)
     const second = await page(`before=${first.next}`)

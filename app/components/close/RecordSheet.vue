@@ -79,8 +79,8 @@ const amended = ({ at, by, reason }: VisitBundle['amendments'][number]) =>
       </ul>
     </template>
     <p v-if="treatment?.unknown" class="tag watch">
-      {{ treatment.unknown.length }} of the taps named a step or plan that there is not; nothing was
-      changed by them.
+      {{ treatment.unknown.length }} of the taps named a step or plan that there was not yet;
+      nothing was changed by them.
     </p>
     <template v-if="noted">
       <h3>Noted in the room</h3>

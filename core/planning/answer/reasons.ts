@@ -1,4 +1,5 @@
 import { CONTRAINDICATIONS } from '../../catalogue/consultation/contraindications'
+import { takeOff } from '../../catalogue/consultation/makeUp'
 import { FINDINGS } from '../../catalogue/consultation/findings'
 import { CONCERN_NAMES, type ConcernId } from '../../catalogue/kinds'
 import { ASKS_FROM, CONCERN_NEED } from '../../catalogue/rules/value'
@@ -33,6 +34,8 @@ export function reasonsFor(
   }
   const out: Why[] = []
   if (move.calm === 'only') out.push({ rule: 'calm-only', text: 'calming: skin just worked' })
+  if (ownTechnique.stage === 'deepCleanse' && takeOff(input.makeUp).cleanses > 1)
+    out.push({ rule: 'cleanse-layers', text: 'heavy layers: two cleanses after the milk' })
   const longest =
     ownTechnique.minutes.choices[ownTechnique.minutes.choices.length - 1] ??
     ownTechnique.minutes.most

@@ -93,6 +93,9 @@ describe('a plan for what is worn', () => {
         expect(checkPlan(input, steps).findings.map(({ rule }) => rule)).not.toContain(
           'cleanse-layers',
         )
+        for (const { technique, why } of cleanses)
+          if (cleansed > 2 && technique !== 'milk')
+            expect(why.map(({ rule }) => rule)).toContain('cleanse-layers')
         const pads = (of: typeof input) =>
           trayFor(of, steps).linen.find(({ name }) => name.includes('pad'))?.count ?? 0
         const least = Math.max(0, ...makeUp.map((id) => TRADE[id].pads))
