@@ -2,36 +2,24 @@ import * as fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { GROUPS } from '../face/regions'
 import type { Side } from '../face/sides'
+import { contextOf, STARTED, T0, taps as tapsAt, type TapAt } from '../testing/room'
 import { usualStep } from '../testing/steps'
-import { dwellWindow } from '../timing/schedule'
 import { minutes } from '../units'
 import { askedBeforeDone } from './beforeDone'
 import type { EventBody, TreatmentEvent } from './events'
-import { fold, type FoldContext } from './fold'
+import { fold } from './fold'
 import { canSplit, halfRecord, halfTimesNow, halfWords, timedAlike } from './halfTime'
 
-const T0 = 1_800_000_000_000
 const SECOND = 1000
 const massage = usualStep('toningMassage', {
   key: 'massage',
   minutes: minutes(8),
   regions: GROUPS.face,
 })
-const context: FoldContext = {
-  plans: { 1: [massage, usualStep('close', { key: 'close' })] },
-  dwellOf: (own) => dwellWindow(own, () => false),
-  baseline: {},
-}
-/** Taps at these seconds. */
+const context = contextOf([massage, usualStep('close', { key: 'close' })])
+/** Taps at these seconds of a visit that has begun. */
 const taps = (...list: [number, EventBody][]): TreatmentEvent[] =>
-  [[0, { kind: 'started' }] as [number, EventBody], ...list].map(([second, body], seq) => ({
-    id: `tap-${seq}`,
-    at: T0 + second * SECOND,
-    deviceId: 'a',
-    seq,
-    planVersion: 1,
-    body,
-  }))
+  tapsAt(STARTED, ...list.map(([second, body]): TapAt => [second / 60, body]))
 const to = (side: Side | null): EventBody => ({ kind: 'side', key: 'massage', side })
 const at = (second: number, ...list: [number, EventBody][]) =>
   halfTimesNow(fold(taps(...list), context), 'massage', T0 + second * SECOND)

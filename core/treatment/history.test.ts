@@ -2,14 +2,12 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import type { PlanStep } from '../catalogue/techniques/step'
 import { GROUPS } from '../face/regions'
-import { dwellWindow } from '../timing/schedule'
+import { contextOf, done as doneWith, MINUTE, T0, taps } from '../testing/room'
 import { minutes } from '../units'
 import { runningMs } from './clocks'
 import type { EventBody, TreatmentEvent } from './events'
-import { fold, type FoldContext } from './fold'
+import { fold } from './fold'
 
-const T0 = 1_800_000_000_000
-const MINUTE = 60_000
 const step = (key: string, technique: PlanStep['technique'], took: number): PlanStep => ({
   key,
   technique,
@@ -25,23 +23,8 @@ const STEPS = [
   step('off', 'maskOff', 1),
   step('massage', 'massage', 10),
 ]
-const context: FoldContext = {
-  plans: { 1: STEPS },
-  dwellOf: (own) => dwellWindow(own, () => false),
-  baseline: { nose: 0 },
-}
-/** Taps at these minutes, in this order. */
-const taps = (...list: [number, EventBody, string?][]): TreatmentEvent[] =>
-  list.map(([minute, body, by], seq) => ({
-    id: `tap-${seq}`,
-    at: T0 + minute * MINUTE,
-    deviceId: 'a',
-    seq,
-    planVersion: 1,
-    body,
-    ...(by === undefined ? {} : { by }),
-  }))
-const done = (key: string): EventBody => ({ kind: 'stepDone', key, cue: true })
+const context = contextOf(STEPS, { baseline: { nose: 0 } })
+const done = (key: string) => doneWith({ key })
 const handsOn = (list: TreatmentEvent[]) =>
   fold(list, context).done.map((own) => (own.endedAt - own.beganAt - own.heldMs) / MINUTE)
 
@@ -100,7 +83,7 @@ describe('what the rules do not allow, and was done', () => {
   it('a third pass is kept with who made it', () => {
     const pass: EventBody = { kind: 'passDone', key: 'tip', region: 'nose' }
     const state = fold(
-      taps([0, { kind: 'started' }], [1, pass], [2, pass], [3, pass, 'Second Hand']),
+      taps([0, { kind: 'started' }], [1, pass], [2, pass], [3, pass, { by: 'Second Hand' }]),
       context,
     )
     expect(state.passes.tip?.nose).toBe(3)

@@ -1,15 +1,13 @@
 import * as fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import type { PlanStep } from '../catalogue/techniques/step'
+import { at as atMinute, done, roomOf } from '../testing/room'
 import { usualStep } from '../testing/steps'
 import { removalMinutes } from '../timing/removal'
 import { minutes } from '../units'
-import type { EventBody, TreatmentEvent } from './events'
-import { fold, type FoldContext } from './fold'
+import type { FoldContext } from './fold'
 import { layNext, layWords, stillToLay, type LayNext } from './layNext'
 
-const T0 = 1_800_000_000_000
-const MINUTE = 60_000
 const lay = (key: string, on: number): PlanStep =>
   usualStep('clay', { key, minutes: minutes(on), regions: ['nose'] })
 const off = usualStep('maskOff', { key: 'off' })
@@ -20,27 +18,18 @@ interface Window {
 /** The first is on since minute 2; the others are still to come; `now` is a minute of the visit. */
 function at(now: number, windows: readonly Window[], ons: readonly number[]) {
   const steps = [...windows.map((_, i) => lay(`m${i}`, ons[i] ?? 1)), off]
-  const context: FoldContext = {
-    plans: { 1: steps },
-    dwellOf: (step) => {
-      const own = windows[Number(step.key.slice(1))]
-      return own && { earliest: minutes(own.earliest), latest: minutes(own.latest), late: 'rewet' }
-    },
-    baseline: {},
+  const dwellOf: FoldContext['dwellOf'] = (step) => {
+    const own = windows[Number(step.key.slice(1))]
+    return (
+      own && {
+        earliest: minutes(own.earliest),
+        latest: minutes(own.latest),
+        late: 'rewet' as const,
+      }
+    )
   }
-  const body: EventBody = { kind: 'stepDone', key: 'm0', cue: true }
-  const events = [[0, { kind: 'started' }] as const, [2, body] as const].map(
-    ([minute, tap], seq): TreatmentEvent => ({
-      id: `tap-${seq}`,
-      at: T0 + minute * MINUTE,
-      deviceId: 'a',
-      seq,
-      planVersion: 1,
-      body: tap as EventBody,
-    }),
-  )
-  const state = fold(events, context)
-  return { steps, state, next: layNext(state, steps, steps, context.dwellOf, T0 + now * MINUTE) }
+  const state = roomOf(steps, [[2, done({ key: 'm0' })]], { dwellOf })
+  return { steps, state, next: layNext(state, steps, steps, dwellOf, atMinute(now)) }
 }
 /** Half minutes up to ten. */
 const HALVES = Array.from({ length: 21 }, (_, half) => half / 2)

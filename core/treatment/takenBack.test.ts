@@ -2,15 +2,13 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import type { PlanStep } from '../catalogue/techniques/step'
 import { GROUPS } from '../face/regions'
-import { dwellWindow } from '../timing/schedule'
+import { contextOf, done as doneWith, MINUTE, STARTED, T0, taps } from '../testing/room'
 import { minutes } from '../units'
 import type { EventBody, TreatmentEvent } from './events'
-import { fold, type FoldContext } from './fold'
+import { fold } from './fold'
 import { halfTimes } from './halfTime'
 import { momentsOf } from './moments'
 
-const T0 = 1_800_000_000_000
-const MINUTE = 60_000
 const step = (key: string, technique: PlanStep['technique'], took: number): PlanStep => ({
   key,
   technique,
@@ -27,27 +25,9 @@ const STEPS = [
   step('off', 'maskOff', 2),
   step('cream', 'moisturiser', 2),
 ]
-const context: FoldContext = {
-  plans: { 1: STEPS },
-  dwellOf: (own) => dwellWindow(own, () => false),
-  baseline: {},
-}
-const taps = (...list: [number, EventBody, string?][]): TreatmentEvent[] =>
-  list.map(([minute, body, device = 'a'], seq) => ({
-    id: `tap-${seq}`,
-    at: T0 + minute * MINUTE,
-    deviceId: device,
-    seq,
-    planVersion: 1,
-    body,
-  }))
-const done = (key: string, more: object = {}): EventBody => ({
-  kind: 'stepDone',
-  key,
-  cue: true,
-  ...more,
-})
-const started: [number, EventBody] = [0, { kind: 'started' }]
+const context = contextOf(STEPS)
+const done = (key: string, more: object = {}) => doneWith({ key }, more)
+const started = STARTED
 const took = (events: TreatmentEvent[], key: string) => {
   const own = fold(events, context).done.find((one) => one.key === key)
   return own && (own.endedAt - own.beganAt) / MINUTE
@@ -150,7 +130,11 @@ const body: fc.Arbitrary<EventBody> = fc.oneof(
     ),
 )
 const history = fc.array(
-  fc.tuple(fc.integer({ min: 0, max: 90 }), body, fc.constantFrom('a', 'b')),
+  fc.tuple(
+    fc.integer({ min: 0, max: 90 }),
+    body,
+    fc.constantFrom({ deviceId: 'a' }, { deviceId: 'b' }),
+  ),
   {
     maxLength: 40,
   },
