@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import { expect, test, type Page } from '@playwright/test'
+import type { TechniqueId } from '#core/catalogue/techniques/techniques'
 import { GROUPS } from '#core/face/regions'
 import { asOwner, open, runningVisit } from '../support/house'
 import { look } from '../support/look'
@@ -42,6 +43,41 @@ test('every step of an hour fits the screen, upright and lying, and its buttons 
   await expect(bigButton(page)).toBeVisible()
   while (!(await page.getByRole('heading', { name: 'Finished' }).isVisible()))
     await nextStep(page, (name) => fits(page, name))
+})
+
+/** Steps with the most on screen: a device, its dial, a bottle, something counted, ticks before. */
+const FULL: readonly TechniqueId[] = [
+  'eyesOff',
+  'oilCleanse',
+  'tip',
+  'needling',
+  'microcurrent',
+  'toningMassage',
+]
+test('the fullest steps fit as well, for a client with wishes of her own', async ({ page }) => {
+  await signIn(page, 'owner')
+  for (const technique of FULL) {
+    const id = await runningVisit('other-26')
+    const owner = await asOwner()
+    const preferences = { talk: 'quiet', pressure: 'light', lying: 'raised' }
+    const put = { method: 'PUT' as const, body: { preferences } }
+    expect((await owner(`/api/visits/${id}/preferences`, put)).status).toBe(200)
+    await withSteps(id, [['settle'], ['blot'], [technique], ['moisturiser']])
+    await open(page, `/visits/${id}/treat`)
+    await expect(bigButton(page)).toBeVisible()
+    await fits(page, `${technique} before`)
+    if ((await bigButton(page).innerText()).startsWith('Seen to: begin')) {
+      await bigButton(page).click()
+      await expect(bigButton(page)).not.toContainText('Seen to')
+      await fits(page, `${technique} begun`)
+    }
+    const soiled = page.getByRole('button', { name: 'Pad 2, soiled' })
+    if (await soiled.isVisible()) {
+      await soiled.click()
+      await expect(bigButton(page)).toContainText('Not clean')
+      await fits(page, `${technique}, a soiled pad`)
+    }
+  }
 })
 
 test('sheets of the room: each is whole, and an independent checker finds nothing', async ({

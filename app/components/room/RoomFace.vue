@@ -6,7 +6,7 @@ import { placeOf } from '#core/catalogue/techniques/traits'
 import { mainZonesOf, zonesOf } from '#core/face/regions'
 import { ZONES, type RegionId, type ZoneId } from '#core/face/zones'
 import type { RestingOnFace } from '#core/treatment/atHand'
-import { countTrouble, many, zoneCountOf } from '#core/treatment/counting'
+import { countTrouble, countWords, zoneCountOf } from '#core/treatment/counting'
 import { directionsOf } from '#core/treatment/sequence'
 import { useRoom } from '~/stores/room'
 import { FACE_COLOURS } from '~/theme/colours'
@@ -109,8 +109,7 @@ watch(
     <RoomButton tone="quiet" hotkey="T" @click="fromHead = !fromHead">{{ seen }} · turn</RoomButton>
     <p v-if="swept" class="sweep">Look for what stayed: {{ swept }}</p>
     <p v-if="count" class="dim">
-      Tap each zone for each {{ count.what }}. Never more than {{ count.most }}
-      {{ many(count.what, count.most) }}.
+      Tap each zone for each {{ count.what }}: {{ countWords(count) }}.
     </p>
     <RoomButton v-if="latest" @click="oneBack">Take one back</RoomButton>
   </div>
@@ -131,11 +130,6 @@ watch(
   min-height: 240px;
   max-height: 74vh;
   width: 100%;
-}
-@media (max-width: 1000px) {
-  .facebox {
-    flex-basis: 420px;
-  }
 }
 .dim {
   color: var(--candle-dim);

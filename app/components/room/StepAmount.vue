@@ -23,6 +23,7 @@ const unlike = computed(() => (taken.value ? `, ${planned.value?.words ?? ''} pl
 <style scoped>
 .amount {
   gap: 8px 12px;
+  flex-wrap: nowrap;
 }
 .dim {
   color: var(--candle-dim);

@@ -3,7 +3,7 @@ import { PAD_GRADES, PAD_WORDS } from '#core/catalogue/rules/pads'
 import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
 import type { PlanStep } from '#core/catalogue/techniques/step'
 import { cleanEnough, usualPads } from '#core/treatment/cleanEnough'
-import { countWords, missedZones, unevenSides, zoneCountOf } from '#core/treatment/counting'
+import { missedZones, unevenSides, zoneCountOf } from '#core/treatment/counting'
 import { readWater, waterWords } from '#core/treatment/water'
 import { waterExpected } from '#core/visit/waterExpected'
 import { useRoom } from '~/stores/room'
@@ -67,8 +67,8 @@ const add = (by: 1 | -1) => room.tap({ kind: 'counted', key: props.step.key, reg
     <span v-if="forecast" class="dim">expected {{ waterWords(forecast) }}. {{ water }}</span>
     <RoomButton v-if="additions" square aria-label="One less" @click="add(-1)">−</RoomButton>
   </div>
-  <p v-if="zones" class="dim" role="status">
-    {{ countWords(zones) }}<b v-if="behind" class="behind"> · {{ behind }}</b>
+  <p v-if="zones && behind" role="status">
+    <b class="behind">{{ behind }}</b>
   </p>
 </template>
 

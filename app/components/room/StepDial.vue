@@ -18,7 +18,7 @@ const calm = () => room.tap({ kind: 'calm', key: props.step.key, setting: props.
 </script>
 
 <template>
-  <div class="row">
+  <div class="row dial">
     <span>
       {{ dial.label }} <b class="figures">{{ dial.value }} {{ dial.unit }}</b>
     </span>
@@ -37,11 +37,18 @@ const calm = () => room.tap({ kind: 'calm', key: props.step.key, setting: props.
       >+</RoomButton
     >
     <RoomButton v-if="ladder && !ladder.calm && !ladder.waitMs" @click="calm">Calm</RoomButton>
-    <span class="dim figures" role="status">{{ ladder?.say }}</span>
   </div>
+  <span class="dim figures say" role="status">{{ ladder?.say }}</span>
 </template>
 
 <style scoped>
+.dial {
+  gap: 6px 12px;
+}
+.say {
+  order: 1;
+  width: 100%;
+}
 .dim {
   color: var(--candle-dim);
 }

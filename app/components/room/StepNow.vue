@@ -35,6 +35,8 @@ const before = computed(() => {
   const own = times.find((one) => one.technique === props.step.technique)
   return own ? `Last time ${lastTimeWords(own)}` : ''
 })
+/** What is seen to first stands alone: dial, device and counts come once it is. */
+const begun = computed(() => props.first.length === 0)
 const where = computed(() => placeOf(props.step))
 const comfort = computed(() =>
   comfortAt(visit.bundle?.client.preferences ?? {}, technique.value.stage),
@@ -69,46 +71,60 @@ const turnTo = (setting: number) =>
 </script>
 
 <template>
-  <div class="row top">
-    <p class="dim">
-      step {{ room.place + 1 }} of {{ room.moments.length }} · {{ client }} ·
-      <NuxtLink :to="`/visits/${visit.bundle?.visit.id}/plan`" class="quiet">plan</NuxtLink>
+  <section class="now" aria-label="Now">
+    <div class="row top">
+      <p class="dim">
+        step {{ room.place + 1 }} of {{ room.moments.length }} · {{ client }} ·
+        <NuxtLink :to="`/visits/${visit.bundle?.visit.id}/plan`" class="quiet">plan</NuxtLink>
+      </p>
+      <StepTicks v-if="room.moment?.ticks.length" :ticks="room.moment.ticks" />
+    </div>
+    <h1>{{ technique.name }}</h1>
+    <ul v-if="first.length" class="plainlist first" aria-label="First">
+      <li v-for="say in first" :key="say">First: {{ say.toLowerCase() }}</li>
+    </ul>
+    <p v-if="stay" class="dim">{{ stay }}</p>
+    <p v-for="say in always" :key="say" class="dim">All through: {{ say.toLowerCase() }}</p>
+    <p class="hand">{{ technique.hand }}</p>
+    <p v-if="where" class="dim">
+      {{ where }}<template v-if="here">. Now: {{ here.say }}</template>
+      <b v-if="misses"> {{ misses }}</b>
     </p>
-    <StepTicks v-if="room.moment?.ticks.length" :ticks="room.moment.ticks" />
-  </div>
-  <h1>{{ technique.name }}</h1>
-  <ul v-if="first.length" class="plainlist first" aria-label="First">
-    <li v-for="say in first" :key="say">First: {{ say.toLowerCase() }}</li>
-  </ul>
-  <p v-if="stay" class="dim">{{ stay }}</p>
-  <p v-for="say in always" :key="say" class="dim">All through: {{ say.toLowerCase() }}</p>
-  <p class="hand">{{ technique.hand }}</p>
-  <p v-if="where" class="dim">
-    {{ where }}<template v-if="here">. Now: {{ here.say }}</template>
-    <b v-if="misses"> {{ misses }}</b>
-  </p>
-  <p v-if="soak" class="soak" role="status">
-    <b v-if="soak.left" class="figures">{{ elapsed(toMilliseconds(soak.left)) }}</b>
-    {{ soak.say }}
-  </p>
-  <StepAmount v-if="technique.product" :step="step" />
-  <div class="time">
-    <span class="clock serif figures" :class="{ over }" role="timer">{{ elapsed(ran) }}</span>
-    <span class="dim of serif">of {{ planned }} min{{ held }}</span>
-    <RoomButton class="yet" hotkey="Y" @click="emit('notYet')">Not yet</RoomButton>
-  </div>
-  <p class="cue">Done when: {{ room.cue?.cue }}</p>
-  <StepDial v-if="dial" :dial="dial" :step="step" @dial="turnTo" />
-  <StepDevice v-if="technique.device" :step="step" :dial="dial" />
-  <StepSlip :step="step" :ran="ran" />
-  <StepHalves :step="step" />
-  <StepCount :step="step" @cleanse="emit('cleanse')" />
-  <p v-if="aside" class="dim figures">{{ aside }}</p>
-  <p v-if="prompt" class="say">Say: “{{ prompt }}”</p>
-  <p v-if="said" role="alert" class="warn">{{ said }}</p>
+    <p v-if="soak" class="soak" role="status">
+      <b v-if="soak.left" class="figures">{{ elapsed(toMilliseconds(soak.left)) }}</b>
+      {{ soak.say }}
+    </p>
+    <StepAmount v-if="technique.product" :step="step" />
+    <div class="time">
+      <span class="clock serif figures" :class="{ over }" role="timer">{{ elapsed(ran) }}</span>
+      <span class="dim of serif">of {{ planned }} min{{ held }}</span>
+      <RoomButton v-if="begun" class="yet" hotkey="Y" @click="emit('notYet')">Not yet</RoomButton>
+    </div>
+    <p class="cue">Done when: {{ room.cue?.cue }}</p>
+    <template v-if="begun">
+      <div v-if="technique.device" class="row device">
+        <StepDial v-if="dial" :dial="dial" :step="step" @dial="turnTo" />
+        <StepDevice :step="step" :dial="dial" />
+      </div>
+      <StepSlip :step="step" :ran="ran" />
+      <StepHalves :step="step" />
+      <StepCount :step="step" @cleanse="emit('cleanse')" />
+    </template>
+    <p v-if="aside" class="dim figures">{{ aside }}</p>
+    <p v-if="prompt" class="say">Say: “{{ prompt }}”</p>
+    <p v-if="said" role="alert" class="warn">{{ said }}</p>
+  </section>
 </template>
 
 <style scoped>
+.now {
+  padding: 20px 0 6px 32px;
+  display: flex;
+  flex-direction: column;
+  gap: 7px;
+  font-size: 1.125rem;
+  min-width: 0;
+}
 .dim {
   color: var(--candle-dim);
 }
@@ -145,6 +161,9 @@ h1 {
   align-items: center;
   gap: 4px 18px;
 }
+.device {
+  gap: 6px 12px;
+}
 .yet {
   margin-left: auto;
 }
@@ -178,7 +197,17 @@ h1 {
   padding: 8px 12px;
   font-weight: 650;
 }
+@media (max-width: 1000px) {
+  .now {
+    padding-right: 24px;
+  }
+}
 @media (max-height: 820px) and (min-width: 1001px) {
+  .now {
+    padding-top: 12px;
+    gap: 4px;
+    font-size: 1.0625rem;
+  }
   h1 {
     font-size: clamp(1.8rem, 3vw, 2.4rem);
   }
@@ -188,6 +217,15 @@ h1 {
   }
   .clock {
     font-size: 3.6rem;
+  }
+}
+@media (max-height: 780px) and (min-width: 1001px) {
+  .now {
+    padding-top: 8px;
+    gap: 2px;
+  }
+  .clock {
+    font-size: 3.1rem;
   }
 }
 </style>

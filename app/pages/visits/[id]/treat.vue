@@ -106,15 +106,14 @@ useRoomKeys(
       @leave="shown = silent.key"
     />
     <template v-else>
-      <div class="now">
-        <StepNow
-          :step="step"
-          :warn="warn"
-          :first="waits.map(({ say }) => say)"
-          @not-yet="notYet"
-          @cleanse="room.addCleanse"
-        />
-      </div>
+      <StepNow
+        class="now"
+        :step="step"
+        :warn="warn"
+        :first="waits.map(({ say }) => say)"
+        @not-yet="notYet"
+        @cleanse="room.addCleanse"
+      />
       <RestingColumn class="rest" :class="{ none: !resting.length }" :resting="resting" />
       <RoomFace
         v-model:from-head="fromHead"
@@ -174,7 +173,7 @@ useRoomKeys(
   display: grid;
   grid-template:
     'now rest face' minmax(0, 1fr) 'tools tools tools' auto 'bar bar bar' 118px /
-    minmax(0, 5fr) minmax(0, 2.6fr) minmax(0, 3.4fr);
+    minmax(0, 5.2fr) minmax(0, 2.7fr) minmax(0, 3.1fr);
   color: var(--candle);
   gap: 0 22px;
 }
@@ -192,12 +191,6 @@ useRoomKeys(
 }
 .now {
   grid-area: now;
-  padding: 20px 0 6px 32px;
-  display: flex;
-  flex-direction: column;
-  gap: 7px;
-  font-size: 1.125rem;
-  min-width: 0;
 }
 .rest {
   grid-area: rest;
@@ -217,9 +210,6 @@ useRoomKeys(
       'now now' auto 'rest face' minmax(0, 1fr) 'tools tools' auto 'bar bar' 118px /
       minmax(0, 1fr) minmax(0, 1.4fr);
   }
-  .now {
-    padding-right: 24px;
-  }
   .rest.none,
   .worked.wide {
     grid-column: 1 / -1;
@@ -228,11 +218,6 @@ useRoomKeys(
 @media (max-height: 820px) and (min-width: 1001px) {
   .treat {
     grid-template-rows: minmax(0, 1fr) auto 96px;
-  }
-  .now {
-    padding-top: 12px;
-    gap: 4px;
-    font-size: 1.0625rem;
   }
 }
 @media (max-height: 620px) {
