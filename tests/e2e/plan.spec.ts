@@ -57,6 +57,32 @@ test('the strip by keyboard: move, lengthen, take out, undo; what breaks a rule 
   await expect(page.getByText('no product chosen')).toHaveCount(0)
 })
 
+test('on a slow line one keeping waits for the other: nobody is taken for a colleague', async ({
+  page,
+}) => {
+  const { id, steps, names, before } = await openStrip(page, 'other-7')
+  // The first plan arrives late, after the next one would have been sent.
+  let slow = 0
+  await page.route(`**/api/visits/${id}/plan`, async (route) => {
+    if (route.request().method() === 'PUT' && slow++ === 0) await page.waitForTimeout(2500)
+    await route.continue()
+  })
+  await steps.nth(1).focus()
+  await page.keyboard.press('Alt+ArrowDown')
+  await expect.poll(() => slow).toBe(1)
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect.poll(names).toEqual(before)
+  await steps.nth(2).focus()
+  await page.keyboard.press('Delete')
+  await expect(steps).toHaveCount(before.length - 1)
+  await expect.poll(() => slow).toBeGreaterThan(1)
+  await expect(page.getByText('kept', { exact: true })).toBeVisible()
+  await expect(page.getByText(/A colleague has changed this plan/)).toHaveCount(0)
+  await expect(steps).toHaveCount(before.length - 1)
+  const { plans } = await bundleOf(await asOwner(), id)
+  expect(plans.find(({ version }) => version === 0)?.steps).toHaveLength(before.length - 1)
+})
+
 test('the strip by mouse: drag a step, open it, change its minutes, add a step', async ({
   page,
 }) => {

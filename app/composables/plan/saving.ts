@@ -27,6 +27,7 @@ export function useSaving(
   const saved = ref<'kept' | 'waiting' | 'refused'>('kept')
   const trouble = ref('')
   let timer: ReturnType<typeof setTimeout> | undefined
+  let running: Promise<void> = Promise.resolve()
   const key = () => `plan-${visit.bundle?.visit.id ?? ''}`
   const mayWrite = () => visit.bundle?.may.write === true && visit.bundle.visit.status === 'booked'
 
@@ -42,8 +43,13 @@ export function useSaving(
     clearTimeout(timer)
     timer = setTimeout(() => void save(), SETTLE_MS)
   }
-  async function save(): Promise<void> {
+  /** One after the other: what is sent has seen what was sent before it, however slow the line. */
+  function save(): Promise<void> {
     clearTimeout(timer)
+    running = running.then(saveNow)
+    return running
+  }
+  async function saveNow(): Promise<void> {
     if (!mayWrite()) return
     const sent = steps.value
     const seen = visit.draft.length > 0 ? planHash(visit.draft) : null
