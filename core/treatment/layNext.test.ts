@@ -16,7 +16,12 @@ interface Window {
   latest: number
 }
 /** The first is on since minute 2; the others are still to come; `now` is a minute of the visit. */
-function at(now: number, windows: readonly Window[], ons: readonly number[]) {
+function at(
+  now: number,
+  windows: readonly Window[],
+  ons: readonly number[],
+  late: 'rewet' | 'harmless' = 'rewet',
+) {
   const steps = [...windows.map((_, i) => lay(`m${i}`, ons[i] ?? 1)), off]
   const dwellOf: FoldContext['dwellOf'] = (step) => {
     const own = windows[Number(step.key.slice(1))]
@@ -24,7 +29,7 @@ function at(now: number, windows: readonly Window[], ons: readonly number[]) {
       own && {
         earliest: minutes(own.earliest),
         latest: minutes(own.latest),
-        late: 'rewet' as const,
+        late,
       }
     )
   }
@@ -80,6 +85,17 @@ describe('what is put on while something rests', () => {
       [1, 3],
     )
     expect(next?.inTime).toBe(false)
+  })
+  it('does not wait for what is late without harm', () => {
+    const late = [
+      { earliest: 4, latest: 5 },
+      { earliest: 2, latest: 20 },
+    ]
+    expect(at(9, late, [1, 9], 'harmless').next).toMatchObject({
+      inTime: true,
+      first: { key: 'm1', do: 'on' },
+    })
+    expect(at(9, late, [1, 9]).next?.inTime).toBe(false)
   })
   it('is said in words: only a change of the plan names something else than the plan', () => {
     const of = (more: Partial<LayNext>) =>

@@ -4,7 +4,7 @@ import { removalMinutes } from '../timing/removal'
 import { stagger, type HandAction, type MaskTask } from '../timing/stagger'
 import { fromMilliseconds, fromTicks, minutes, ticksWithin, toTicks, type Minutes } from '../units'
 import { runningMs } from './clocks'
-import type { FoldContext, RoomState } from './roomState'
+import type { FoldContext, RestingNow, RoomState } from './roomState'
 
 /** What hands do next so that everything that rests, and that is still to be put on, is in time. */
 export interface LayNext {
@@ -122,13 +122,16 @@ function latestStart(
   return last
 }
 
+/** The latest of what has passed it: none where lateness does no harm, else it is late. */
+const past = (late: RestingNow['late']): number => (late === 'harmless' ? LOOK_AHEAD : -1)
+
 /** What rests, its window from now, in whole ticks that are inside it. */
 function resting(state: RoomState, steps: readonly PlanStep[], now: number): MaskTask[] {
   return state.resting.flatMap((own) => {
     const step = steps.find(({ key }) => key === own.key)
     if (own.endedAt !== undefined || !step) return []
     const ran = fromMilliseconds(now - own.since)
-    const latest = own.latest < ran ? -1 : ticksWithin(own.latest - ran)
+    const latest = own.latest >= ran ? ticksWithin(own.latest - ran) : past(own.late)
     return [
       {
         id: own.key,
