@@ -59,6 +59,7 @@ const visitPart = ({ visit, client, staff, room, practice }: VisitBundle) => ({
 
 const consultationPart = (bundle: VisitBundle) => ({
   answers: bundle.answers,
+  worn: bundle.visit.makeUp,
   medicines: bundle.client.medicines,
   consent: bundle.consent,
   consents: standingHere(bundle),

@@ -60,6 +60,10 @@ describe('what the client wears', () => {
     expect(next).toBeDefined()
     const after = await bundleOf(owner, next?.id ?? '')
     expect(after.visit.makeUp).toEqual((await bundleOf(owner, sealed)).visit.makeUp)
+    const { record } = await bundleOf(owner, sealed)
+    expect(record.find(({ name }) => name === 'consultation')?.content).toMatchObject({
+      worn: after.visit.makeUp,
+    })
     expect(after.lastTime?.makeUp).toEqual(after.visit.makeUp)
   })
   it('a side that is timed is kept as a tap, and a third side is none', async () => {

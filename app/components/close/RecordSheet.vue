@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { wornWords } from '#core/catalogue/consultation/makeUp'
 import type { RecordDraft } from '#core/record/build'
 import type { VisitBundle } from '#core/visit/bundle'
 import { clock, dayAndClock } from '~/composables/dates'
@@ -54,6 +55,7 @@ const amended = ({ at, by, reason }: VisitBundle['amendments'][number]) =>
     </header>
     <p v-if="treatment?.stopped" class="tag stop">Stopped: {{ treatment.stopped.reason }}</p>
     <p class="figures">{{ took }}</p>
+    <p>Came with on the face: {{ wornWords(bundle.visit.makeUp) }}.</p>
     <RecordLines :lines="treatment?.lines ?? []" />
     <template v-if="reactions.length">
       <h3>Reactions</h3>

@@ -8,6 +8,7 @@ import {
   type HalfFeature,
   type Halves,
 } from '#core/skin/halves'
+import { SIDE_NAMES } from '#core/face/sides'
 import { GRADES, type Grade } from '#core/skin/readings'
 import { sayProblem } from '~/composables/useApi'
 import { useVisit } from '~/stores/visit'
@@ -59,10 +60,7 @@ const scores = computed(() =>
 )
 const fair = computed(() => !before.value || !after.value || comparable(before.value, after.value))
 const signed = (amount: number) => (amount > 0 ? `+${amount}` : amount < 0 ? `−${-amount}` : '0')
-const SIDES = [
-  ['L', 'left'],
-  ['R', 'right'],
-] as const
+const SIDES = (['L', 'R'] as const).map((side) => [side, SIDE_NAMES[side]] as const)
 const differenceWords = (difference: number) =>
   beyondTheEye(difference)
     ? `${signed(difference)} from the work`

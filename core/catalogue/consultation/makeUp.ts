@@ -102,7 +102,11 @@ export function takeOff(worn: readonly MakeUpId[]): TakeOff {
   }
 }
 
-/** The same in words, for the therapist: what it means for the visit. */
+/** "heavy, in layers; waterproof at the eyes", or nothing. */
+export const wornWords = (worn: readonly MakeUpId[]): string =>
+  worn.length === 0 ? 'nothing' : worn.map((id) => MAKE_UP[id].name).join('; ')
+
+/** How it comes off, in words for the therapist: what it means for the visit. */
 export function takeOffWords(worn: readonly MakeUpId[]): string {
   const { cleanses, eyePads, soak, eyesMinutes, lipsMeanwhile } = takeOff(worn)
   const washes = `milk, then ${cleanses === 1 ? 'one cleanse' : `${cleanses} cleanses`}`

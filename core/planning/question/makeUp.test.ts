@@ -8,6 +8,7 @@ import {
   MAKE_UP_IDS,
   takeOff,
   takeOffWords,
+  wornWords,
   type MakeUpId,
 } from '../../catalogue/consultation/makeUp'
 import { SCHOOL_IDS } from '../../catalogue/schools/schools'
@@ -68,6 +69,8 @@ describe('what is worn', () => {
     )
   })
   it('is said in words that name its minutes', () => {
+    expect(wornWords([])).toBe('nothing')
+    expect(wornWords(['layered', 'waterproof'])).toBe('heavy, in layers; waterproof at the eyes')
     expect(takeOffWords([])).toBe('milk, then one cleanse; nothing to take off at eyes and lips')
     expect(takeOffWords(['layered', 'waterproof'])).toBe(
       'Eyes and lips: 4 min, 5 pads, held 60 s, the lips off meanwhile. Then milk, then 2 cleanses.',
