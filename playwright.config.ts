@@ -4,9 +4,11 @@ import { browserOptions } from './scripts/browser.mjs'
 /** The server is run by ./test, which says where it is. Chromium is Debian's. */
 export default defineConfig({
   timeout: 300_000,
-  expect: { timeout: 30_000 },
+  expect: { timeout: 60_000 },
   workers: 1,
-  retries: 0,
+  // A browser that this machine starves for a minute is not a defect of the page: one more try, and
+  // whatever needed it is named at the end of its part.
+  retries: 1,
   outputDir: `.data/e2e-${process.env.OAK_E2E_HALF ?? 'all'}`,
   reporter: process.env.PLAYWRIGHT_JSON_OUTPUT_NAME ? [['list'], ['json']] : [['list']],
   use: {

@@ -85,11 +85,12 @@ async function counted(tally, title, { report, args, env, read }) {
     tally.end(title, began, false, 'FAILED before any test ran', output)
     return
   }
-  const counts = read(JSON.parse(readFileSync(report, 'utf8')))
+  const { again = [], ...counts } = read(JSON.parse(readFileSync(report, 'utf8')))
   tally.add(counts)
   const empty = counts.passed + counts.failed === 0
   const words = empty ? 'FOUND NO TEST' : `${counts.passed} passed, ${counts.failed} failed`
   tally.end(title, began, code === 0 && !empty, words, output)
+  for (const one of again) say(`  ≈ passed at the second try only: ${one}`)
 }
 
 /** Runs one project of the unit runner. */
@@ -125,10 +126,19 @@ export function playwright(tally, env, half) {
     report,
     env: { ...env, PLAYWRIGHT_JSON_OUTPUT_NAME: report, OAK_E2E_HALF: String(half) },
     args: [PLAYWRIGHT, 'test', '--project', 'e2e', `--shard=${half}/2`],
-    read: ({ stats }) => ({
-      passed: stats.expected,
-      failed: stats.unexpected + stats.flaky,
+    read: ({ stats, suites }) => ({
+      passed: stats.expected + stats.flaky,
+      failed: stats.unexpected,
       skipped: stats.skipped,
+      again: suites.flatMap(secondTries),
     }),
   })
 }
+
+/** Titles of what passed at a second try only, in a suite of the report and those within it. */
+const secondTries = ({ specs = [], suites = [] }) => [
+  ...specs
+    .filter(({ tests }) => tests.some(({ status }) => status === 'flaky'))
+    .map(({ title }) => title),
+  ...suites.flatMap(secondTries),
+]

@@ -80,11 +80,15 @@ export function keepBy(token: string): void {
 }
 /** Asked for while the house is in reach, so that it is there when it is not. */
 export const openKeep = () => ownKey().then(() => {})
+/** A store that does not answer holds nobody up: what lies there is locked, and its key is gone. */
+const STORE_MS = 3000
+const notForEver = (work: Promise<unknown>) =>
+  Promise.race([work, new Promise((done) => setTimeout(done, STORE_MS))]).catch(() => {})
 /** From here on nothing that this device holds can be read on it, until somebody signs in. */
 export async function forgetKey(): Promise<void> {
   own = undefined
   // A device without a store holds nothing to clear; signing in or out goes on.
-  await after(() => Promise.all([keep().running.clear(), keep().keys.clear()])).catch(() => {})
+  await notForEver(after(() => Promise.all([keep().running.clear(), keep().keys.clear()])))
 }
 
 /** The visit that runs on this tablet, with who works on it. */
@@ -159,7 +163,8 @@ export async function unsentTaps(visitId: string): Promise<TreatmentEvent[]> {
   const taps = await Promise.all(mine.map((row) => unseal(key, row)))
   return (taps.filter(Boolean) as TreatmentEvent[]).sort((one, other) => one.seq - other.seq)
 }
-export const dropTaps = (ids: string[]) => keep().taps.bulkDelete(ids)
+/** After what is still being written: a tap that the house has is not written behind its back. */
+export const dropTaps = (ids: string[]) => after(() => keep().taps.bulkDelete(ids))
 /** How much of one's own is held back. */
 export const unsentCount = () =>
   after(async () => {
@@ -173,14 +178,16 @@ export const unsentCount = () =>
  * sent yet stays theirs: locked, until they sign in again.
  */
 export async function wipeDevice(): Promise<void> {
-  await after(async () => {
-    // Who is signed out already has no key any more: what is here stays locked.
-    const me = await ownKey().catch(() => undefined)
-    if (!me) return
-    const mine = (row: { staffId: string }) => row.staffId === me.staffId
-    await keep().drafts.filter(mine).delete()
-    await keep().taps.filter(mine).delete()
-  })
+  await notForEver(
+    after(async () => {
+      // Who is signed out already has no key any more: what is here stays locked.
+      const me = await ownKey().catch(() => undefined)
+      if (!me) return
+      const mine = (row: { staffId: string }) => row.staffId === me.staffId
+      await keep().drafts.filter(mine).delete()
+      await keep().taps.filter(mine).delete()
+    }),
+  )
   await forgetKey()
   sessionStorage.clear()
 }

@@ -10,23 +10,26 @@ export class ApiProblem extends Error {
   }
 }
 
+/** A house that has not answered for so long is out of reach: no page waits for ever. */
+const PATIENCE_MS = 60_000
 type Method = 'GET' | 'POST' | 'PUT' | 'PATCH' | 'DELETE'
 
 /**
  * The one way to talk to the server: JSON both ways, cookies carried through server rendering,
- * every refusal an `ApiProblem`.
+ * every refusal an `ApiProblem`, silence too: after `within` milliseconds.
  */
 export function useApi() {
   const raw = useRequestFetch()
   return async function api<T>(
     path: string,
-    options: { method?: Method; body?: unknown } = {},
+    options: { method?: Method; body?: unknown; within?: number } = {},
   ): Promise<T> {
     const method = options.method ?? 'GET'
     try {
       return (await raw<T>(path, {
         method,
         retry: 0,
+        timeout: options.within ?? PATIENCE_MS,
         ...(method === 'GET'
           ? {}
           : {

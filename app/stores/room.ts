@@ -74,6 +74,7 @@ export const useRoom = defineStore('room', () => {
     unsent: taps.unsent,
     trouble: taps.trouble,
     refused: taps.refused,
+    unkept: taps.unkept,
     tap: taps.tap,
     flush: taps.flush,
     ...plans,

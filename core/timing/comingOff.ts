@@ -7,53 +7,78 @@ export interface OffTask {
   latest: number
   /** Hands-on minutes of taking it off. */
   takes: number
+  /** Later than its latest does no harm: it waits for what cannot. */
+  harmless?: boolean
 }
 export interface ComingOff {
   /** In the order they come off. */
   order: readonly { id: string; begin: number; late: number }[]
   /** Minutes from now by which the first has to be begun so that all come off in time. */
   beginBy: number
-  /** Minutes by which windows are missed, summed. */
+  /** Minutes by which windows are missed where that does harm, summed. */
   late: number
+}
+interface Tried extends ComingOff {
+  /** Minutes by which windows are missed, harm or none. */
+  over: number
+  end: number
 }
 
 const MOST_TASKS = 6
 
 /**
  * In which order what rests comes off, with one pair of hands, beginning now. Exact: of every
- * order the one that misses its windows least, then the one that ends soonest.
+ * order the one that does least harm by lateness, of those the one that misses its windows least,
+ * then the one that ends soonest.
  * @param tasks minutes from now, at most six
  * @throws RangeError for more than six
  */
 export function comingOff(tasks: readonly OffTask[]): ComingOff | undefined {
   if (tasks.length > MOST_TASKS) throw new RangeError(`at most ${MOST_TASKS} at once`)
-  let best: (ComingOff & { end: number }) | undefined
+  let best: Tried | undefined
   for (const order of ordersOf([...tasks].sort(byId))) {
     const tried = layOut(order)
-    if (
-      !best ||
-      tried.late < best.late - EPSILON ||
-      (tried.late <= best.late + EPSILON && tried.end < best.end - EPSILON)
-    )
-      best = tried
+    if (!best || isBetter(tried, best)) best = tried
   }
-  return best && tasks.length > 0 ? best : undefined
+  if (!best || tasks.length === 0) return undefined
+  const { order, beginBy, late } = best
+  return { order, beginBy, late }
 }
 const EPSILON = 1e-9
+function isBetter(one: Tried, other: Tried): boolean {
+  const apart = (['late', 'over', 'end'] as const).find(
+    (measure) => Math.abs(one[measure] - other[measure]) > EPSILON,
+  )
+  return apart !== undefined && one[apart] < other[apart]
+}
 const byId = (one: OffTask, other: OffTask) => (one.id < other.id ? -1 : 1)
 
-function layOut(order: readonly OffTask[]): ComingOff & { end: number } {
+function layOut(order: readonly OffTask[]): Tried {
   let clock = 0
+  let harm = 0
   const begun = order.map((task) => {
     const begin = Math.max(clock, task.earliest)
     clock = begin + task.takes
-    return { id: task.id, begin, late: Math.max(0, begin - task.latest) }
+    const late = Math.max(0, begin - task.latest)
+    if (!task.harmless) harm += late
+    return { id: task.id, begin, late }
   })
-  // From the last one back: when each has to be begun so that what follows is in time.
-  let by = Number.POSITIVE_INFINITY
-  for (const task of [...order].reverse()) by = Math.min(task.latest, by - task.takes)
-  const late = begun.reduce((sum, one) => sum + one.late, 0)
-  return { order: begun, beginBy: Math.max(by, begun[0]?.begin ?? 0), late, end: clock }
+  const over = begun.reduce((sum, one) => sum + one.late, 0)
+  const beginBy = Math.max(latestBegin(order), begun[0]?.begin ?? 0)
+  return { order: begun, beginBy, late: harm, over, end: clock }
+}
+
+/**
+ * From the last one back: when the first has to be begun so that what follows is in time. What may
+ * be late without harm presses nobody, unless nothing else rests.
+ */
+function latestBegin(order: readonly OffTask[]): number {
+  const pressing = order.some(({ harmless }) => !harmless)
+  const latestOf = ({ harmless, latest }: OffTask) =>
+    harmless && pressing ? Number.POSITIVE_INFINITY : latest
+  return [...order]
+    .reverse()
+    .reduce((by, task) => Math.min(latestOf(task), by - task.takes), Number.POSITIVE_INFINITY)
 }
 
 function ordersOf(tasks: readonly OffTask[]): OffTask[][] {

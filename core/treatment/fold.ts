@@ -145,7 +145,7 @@ function endStep(
     const open = ticks.filter(({ key }) => key !== tap.key && !isOver(key))
     for (const { step, ms } of shared(open, own, event.at - clock.began - clock.heldInStep))
       ended(draft, clock, { step, at: clock.began + ms, event, heldMs: 0 }, { cue: true }, context)
-    if (tap.swept) draft.swept.push({ at: event.at, spots: tap.swept })
+    if (tap.swept) draft.swept.push({ at: event.at, key: tap.key, spots: tap.swept })
   }
   const how =
     tap.kind === 'stepSkipped'

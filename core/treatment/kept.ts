@@ -51,7 +51,7 @@ function add(draft: Draft, at: number, kept: Counted): void {
       draft.takenBack.push({ at, key: kept.key })
       return
     case 'swept':
-      draft.swept.push({ at, spots: kept.spots })
+      draft.swept.push({ at, key: kept.key, spots: kept.spots })
       return
     case 'calm':
       draft.calm[kept.key] = { at, setting: kept.setting }

@@ -24,6 +24,7 @@ export function offNext(
         earliest: resting.earliest - ran,
         latest: resting.latest - ran,
         takes: removalMinutes(step.technique, resting.regions),
+        harmless: resting.late === 'harmless',
       },
     ]
   })

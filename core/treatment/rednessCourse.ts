@@ -37,6 +37,8 @@ export function expectedRedness(
     const redness = step ? (TECHNIQUES[step.technique].leaves.redness ?? 0) : 0
     if (!step?.regions.includes(region) || skipped !== undefined || redness <= 0) return []
     const rests = state.resting.find((own) => own.key === key)
+    // What came later explains nothing of before.
+    if (at < (rests?.since ?? endedAt)) return []
     const since = rests ? (rests.endedAt ?? at) : endedAt
     const passed = fromMilliseconds(Math.max(0, at - since))
     return [redness * Math.max(0, 1 - passed / FADES_IN_MINUTES)]
@@ -75,6 +77,26 @@ export function courses(
       rule: COURSE_RULE.id,
     }
   })
+}
+
+/**
+ * What the work on a zone explained, minute by minute from the start of the treatment until now, as
+ * it can be drawn.
+ * @param now milliseconds since 1970
+ */
+export function expectedCourse(
+  state: RoomState,
+  steps: readonly PlanStep[],
+  { region, baseline }: Pick<Course, 'region' | 'baseline'>,
+  now: number,
+): Course['seen'] {
+  const started = state.startedAt ?? now
+  const ran = Math.max(0, fromMilliseconds(now - started))
+  const minutes = Array.from({ length: Math.floor(ran) + 1 }, (_, minute) => minute)
+  return [...minutes, ran].map((minute) => ({
+    minute,
+    grade: expectedRedness(state, steps, region, baseline, started + toMilliseconds(minute)),
+  }))
 }
 
 /** Zones that are to be looked at again by now. */

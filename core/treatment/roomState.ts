@@ -108,7 +108,8 @@ export interface RoomState {
   pads: Readonly<Record<string, readonly PadGrade[]>>
   /** How often the cue had not come yet. */
   notYet: Readonly<Record<string, number>>
-  swept: readonly { at: number; spots: readonly SpotId[] }[]
+  /** Spots that were looked at and clear, with the step they were looked at in. */
+  swept: readonly { at: number; key: string; spots: readonly SpotId[] }[]
   takenBack: readonly { at: number; key: string }[]
   /** How each zone took what a step laid on it, by step. */
   absorbed: Readonly<Record<string, Partial<Record<RegionId, AbsorbedGrade>>>>

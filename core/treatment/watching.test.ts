@@ -8,9 +8,9 @@ import { isStopping } from './atHand'
 import type { EventBody } from './events'
 import { fold } from './fold'
 import { offNext } from './offNext'
-import { courses, expectedRedness, looksDue } from './rednessCourse'
+import { courses, expectedCourse, expectedRedness, looksDue } from './rednessCourse'
 import { AFTER_STOP } from './stop'
-import { spotsDue, sweepWith } from './sweep'
+import { spotAt, spotsDue, sweepWith } from './sweep'
 
 const room = (steps: readonly PlanStep[], list: readonly TapAt[]) =>
   roomOf(steps, list, { baseline: { cheekL: 0 } })
@@ -34,6 +34,30 @@ describe('redness over the minutes', () => {
         expect(by(minute + more)).toBeLessThanOrEqual(by(minute))
       }),
     )
+  })
+  it('is drawn beside what was seen: nothing before the work, most just after it, then fading', () => {
+    const mask = usualStep('enzyme', { regions: ['nose'] })
+    const state = room(
+      [scrub, mask],
+      [
+        [3, done(scrub)],
+        [10, done(mask)],
+      ],
+    )
+    const course = expectedCourse(state, [scrub, mask], { region: 'cheekL', baseline: 1 }, at(20.5))
+    expect(course.map(({ minute }) => minute)).toEqual([
+      ...Array.from({ length: 21 }, (_, minute) => minute),
+      20.5,
+    ])
+    expect(course.filter(({ minute }) => minute < 3).every(({ grade }) => grade === 1)).toBe(true)
+    expect(Math.max(...course.map(({ grade }) => grade))).toBe(2)
+    const after = course.filter(({ minute }) => minute >= 3).map(({ grade }) => grade)
+    expect(after).toEqual([...after].sort((one, other) => other - one))
+    // What lies there works on: its pink does not fade before it is off.
+    const nose = expectedCourse(state, [scrub, mask], { region: 'nose', baseline: 0 }, at(20))
+    const under = nose.filter(({ minute }) => minute >= 10).map(({ grade }) => grade)
+    expect(new Set(under).size).toBe(1)
+    expect(under[0]).toBeGreaterThan(0)
   })
   it('is looked at again by itself, until it is back', () => {
     const pink = room(
@@ -123,8 +147,26 @@ describe('what stays behind', () => {
     )
     expect(spotsDue(before, steps)).not.toContain('lashRoots')
     const on = room(steps, [[1, done(clay)]])
-    expect(sweepWith(on, steps, off, cream)).toContain('hairline')
-    expect(sweepWith(on, steps, off, usualStep('massage'))).toEqual([])
+    expect(sweepWith(on, steps, off, cream).spots).toContain('hairline')
+    expect(sweepWith(on, steps, off, usualStep('massage')).spots).toEqual([])
+  })
+  it('is ticked spot by spot on the face, and stays in sight until the step ends', () => {
+    const on = room(steps, [
+      [1, done(clay)],
+      [5, { kind: 'swept', key: off.key, spots: ['brows'] }],
+    ])
+    const sweep = sweepWith(on, steps, off, cream)
+    expect(sweep.spots).toEqual(expect.arrayContaining(['brows', 'hairline']))
+    expect(sweep.ticked).toEqual(['brows'])
+    expect(spotAt(sweep, 'glabella')).toBeUndefined()
+    expect(spotAt(sweep, 'hairline')).toBe('hairline')
+    // What was ticked singly and then with the step is not asked for again under the cream.
+    const ended = room(steps, [
+      [1, done(clay)],
+      [5, { kind: 'swept', key: off.key, spots: ['brows'] }],
+      [9, { ...done(off), swept: [...sweep.spots] } as EventBody],
+    ])
+    expect(sweepWith(ended, steps, cream, undefined)).toEqual({ spots: [], ticked: [] })
   })
   it('is seen to with the step before it, in one tap, and due again after more', () => {
     const spots = spotsDue(room(steps, [[1, done(clay)]]), steps)

@@ -1,9 +1,9 @@
 import { randomUUID } from 'node:crypto'
-import { expect, test } from '@playwright/test'
+import { expect, test } from '../support/browserTest'
 import { allNo, readAll, RESILIENT } from '#core/testing/fixtures'
 import { asOwner, open } from '../support/house'
 import { book, bundleOf, someone } from '../support/visit'
-import { choose, signIn, signTyped } from '../support/walk'
+import { choose, letIn, signTyped } from '../support/walk'
 
 const put = async (id: string, path: string, method: string, body: object) => {
   const reply = await (await asOwner())(`/api/visits/${id}/${path}`, { method, body })
@@ -15,7 +15,7 @@ test('a question is found by a word, a row is set aside with a reason, and conse
 }) => {
   const id = await book(await asOwner(), 'owner', await someone(await asOwner(), 'Set Aside'))
   await put(id, 'answers', 'PUT', { id: randomUUID(), answers: allNo(), medicines: '' })
-  await signIn(page, 'owner')
+  await letIn(page, 'owner')
   await open(page, `/visits/${id}/ask`)
   await expect(page.getByRole('radiogroup', { name: /asthma/i })).toHaveCount(0)
   await page.getByLabel('Find a question').fill('asthm')
@@ -51,7 +51,7 @@ test('a patch test is placed on screen and the product waits; comfort is kept an
     phase: 'madeUp',
     zones: readAll(RESILIENT, { cheekL: { ...RESILIENT, sensitivity: 2 } }),
   })
-  await signIn(page, 'owner')
+  await letIn(page, 'owner')
   await open(page, `/visits/${id}/ask`)
   await page.getByRole('heading', { name: /^Patch tests/ }).click()
   const place = page.getByRole('button', { name: /^Place it ?: / }).first()
@@ -80,7 +80,7 @@ test('the scales are asked and computed, a line is seen otherwise, and half is h
     phase: 'madeUp',
     zones: readAll(RESILIENT),
   })
-  await signIn(page, 'owner')
+  await letIn(page, 'owner')
   await open(page, `/visits/${id}/read`)
   await page.getByText('phototype, photoageing, acne').click()
   await choose(page, 'In the first strong sun, burns', 'very rarely')
@@ -122,7 +122,7 @@ test('the scales are asked and computed, a line is seen otherwise, and half is h
 test('the owner makes a row stricter and ends it; a looser one is not offered', async ({
   page,
 }) => {
-  await signIn(page, 'owner')
+  await letIn(page, 'owner')
   await open(page, '/practice')
   await page.getByRole('combobox', { name: 'Make a row stricter' }).fill('filler')
   await page.getByRole('option', { name: /filler/ }).click()

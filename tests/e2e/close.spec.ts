@@ -1,10 +1,11 @@
 import { readFile } from 'node:fs/promises'
 import ICAL from 'ical.js'
-import { expect, test, type Download, type Page } from '@playwright/test'
+import type { Download, Page } from '@playwright/test'
+import { expect, test } from '../support/browserTest'
 import { demoId } from '#db/demo/ids'
 import { asOwner, open } from '../support/house'
 import { book, bundleOf, sealedVisit, someone } from '../support/visit'
-import { signIn } from '../support/walk'
+import { letIn } from '../support/walk'
 
 const textOf = async (download: Download) => readFile(await download.path(), 'utf8')
 async function download(page: Page, button: string): Promise<string> {
@@ -19,7 +20,7 @@ test('a sealed visit leaves as a file and comes back as ours; changed by a word 
   page,
 }) => {
   const id = await sealedVisit(await asOwner(), 'owner', 'other-12')
-  await signIn(page, 'owner')
+  await letIn(page, 'owner')
   await open(page, `/visits/${id}/close`)
   const text = await download(page, 'Export the visit')
   await open(page, `/people/${demoId('other-12')}`)
@@ -44,7 +45,7 @@ test("a sealed record is amended in the open, the next visit goes into the clien
   page,
 }) => {
   const id = await sealedVisit(await asOwner(), 'owner', 'other-14')
-  await signIn(page, 'owner')
+  await letIn(page, 'owner')
   await open(page, `/visits/${id}/close`)
   await page.getByRole('button', { name: 'Amend', exact: true }).click()
   await page
@@ -80,7 +81,7 @@ test("a sealed record is amended in the open, the next visit goes into the clien
 
 test('consent is signed with the pen', async ({ page }) => {
   const id = await book(await asOwner(), 'owner', await someone(await asOwner(), 'Pen Holder'))
-  await signIn(page, 'owner')
+  await letIn(page, 'owner')
   await open(page, `/visits/${id}/ask`)
   await page.getByRole('button', { name: 'All of these' }).click()
   await page.getByRole('button', { name: 'By pen' }).click()

@@ -1,14 +1,14 @@
 import AxeBuilder from '@axe-core/playwright'
-import { expect, test } from '@playwright/test'
+import { expect, test } from '../support/browserTest'
 import { asOwner, keptOnDevice, open } from '../support/house'
 import { book, bundleOf, someone } from '../support/visit'
-import { choose, signIn } from '../support/walk'
+import { choose, letIn } from '../support/walk'
 
 test('the meters: a reading is taken on a zone, kept, and its typology angle said', async ({
   page,
 }) => {
   const id = await book(await asOwner(), 'owner', 'other-17')
-  await signIn(page, 'owner')
+  await letIn(page, 'owner')
   await open(page, `/visits/${id}/read`)
   await page.getByText('Meters').click()
   for (const meter of ['hydration', 'L*', 'b*']) {
@@ -26,7 +26,7 @@ test('a returning client with nothing new is through Ask in eight taps or fewer'
   page,
 }) => {
   const id = await book(await asOwner(), 'owner', 'rower')
-  await signIn(page, 'owner')
+  await letIn(page, 'owner')
   await open(page, `/visits/${id}/ask`)
   let taps = 0
   const tap = async (name: RegExp | string, role: 'button' | 'checkbox' = 'button') => {
@@ -56,7 +56,7 @@ test('a returning client with nothing new is through Ask in eight taps or fewer'
 
 test('a new client is asked and read by keyboard alone', async ({ page }) => {
   const id = await book(await asOwner(), 'owner', await someone(await asOwner(), 'Someone New'))
-  await signIn(page, 'owner')
+  await letIn(page, 'owner')
   await open(page, `/visits/${id}/ask`)
   /** Walks with Tab until what is focused is called so. */
   const to = async (name: RegExp) => {
@@ -109,7 +109,7 @@ test('a client fills in the form on their own device, once, and the therapist ta
   browser,
 }) => {
   const id = await book(await asOwner(), 'owner', 'other-19')
-  await signIn(page, 'owner')
+  await letIn(page, 'owner')
   await open(page, `/visits/${id}/ask`)
   await page.getByRole('button', { name: 'Make a link' }).click()
   const link = await page.getByLabel('The link, shown once').inputValue()

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto'
-import { expect, test } from '@playwright/test'
+import { expect, test } from '../support/browserTest'
 import type { DayPage } from '#contracts/day'
 import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
 import type { PlanStep } from '#core/catalogue/techniques/step'
@@ -8,7 +8,7 @@ import { readAll, RESILIENT } from '#core/testing/fixtures'
 import type { VisitBundle } from '#core/visit/bundle'
 import { asOwner, open } from '../support/house'
 import { book, bundleOf, someone, tap, treating } from '../support/visit'
-import { askAsBefore, choose, nextStep, readAsBefore, sealIt, signIn } from '../support/walk'
+import { askAsBefore, choose, nextStep, readAsBefore, sealIt, letIn } from '../support/walk'
 
 const MINUTE = 60_000
 /** Minutes that the mask has lain: longer than any may. */
@@ -54,7 +54,7 @@ test('what was done counts from the room on: record, card, stock, ledger, Day, f
   })
   const { mask, steps } = await untilTheMaskIsLate(id)
   const before = await bundleOf(call, id)
-  await signIn(page, 'owner')
+  await letIn(page, 'owner')
   await open(page, `/visits/${id}/treat`)
   await expect(page.getByText('late: off now')).toBeVisible()
   const heading = page.getByRole('heading', { level: 1 })

@@ -1,7 +1,8 @@
-import { expect, test, type Page } from '@playwright/test'
+import type { Page } from '@playwright/test'
+import { expect, test } from '../support/browserTest'
 import { asOwner, open, plannedVisit, runningVisit } from '../support/house'
 import { book } from '../support/visit'
-import { signIn } from '../support/walk'
+import { letIn } from '../support/walk'
 
 /** What has the focus, in a word; the page's body has it when it fell. */
 const focused = (page: Page) =>
@@ -23,7 +24,7 @@ async function press(page: Page, name: string | RegExp) {
 test('after every action of a visit the focus is where the hand goes on, never on the page itself', async ({
   page,
 }) => {
-  await signIn(page, 'owner')
+  await letIn(page, 'owner')
   const id = await book(await asOwner(), 'owner', 'other-5')
   await open(page, `/visits/${id}/ask`)
   await press(page, 'No to the rest')
@@ -48,7 +49,7 @@ test('after every action of a visit the focus is where the hand goes on, never o
 
 test('in the room the focus goes back to the one big button', async ({ page }) => {
   const running = await runningVisit('other-11')
-  await signIn(page, 'owner')
+  await letIn(page, 'owner')
   await open(page, `/visits/${running}/treat`)
   await page.keyboard.press('n')
   await expect(page.getByRole('dialog')).toBeVisible()
@@ -61,7 +62,7 @@ test('in the room the focus goes back to the one big button', async ({ page }) =
 })
 
 test('a dialog that closes gives the focus back to what opened it', async ({ page }) => {
-  await signIn(page, 'owner')
+  await letIn(page, 'owner')
   await open(page, '/people')
   const opener = page.getByRole('button', { name: 'Add a client' })
   await opener.focus()

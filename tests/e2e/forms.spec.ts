@@ -1,9 +1,9 @@
-import { expect, test } from '@playwright/test'
+import { expect, test } from '../support/browserTest'
 import { TOTP } from 'otpauth'
 import { ACCOUNTS } from '../support/accounts'
 import { asOwner, keptOnDevice, open } from '../support/house'
 import { book } from '../support/visit'
-import { alive, signIn } from '../support/walk'
+import { alive, letIn, signIn } from '../support/walk'
 
 test('a refused form names the field and keeps what was typed; a draft survives a reload', async ({
   page,
@@ -141,7 +141,7 @@ test('a visit is added and moved, by hand and by keyboard; what is in the way is
   page,
 }) => {
   const day = new Date(Date.now() + 300 * 86_400_000).toISOString().slice(0, 10)
-  await signIn(page, 'owner')
+  await letIn(page, 'owner')
   await open(page, `/?date=${day}`)
   const dialog = page.getByRole('dialog')
   const bandOf = (client: string) => page.getByRole('article').filter({ hasText: client })
@@ -192,7 +192,7 @@ test('answers change the verdict as they are given, and are there again after a 
   page,
 }) => {
   const id = await book(await asOwner(), 'owner', 'other-7')
-  await signIn(page, 'owner')
+  await letIn(page, 'owner')
   await open(page, `/visits/${id}/ask`)
   const verdict = page.getByRole('complementary', { name: 'Verdict' })
   const before = await verdict.innerText()

@@ -1,4 +1,5 @@
-import { expect, test, type Page } from '@playwright/test'
+import type { Page } from '@playwright/test'
+import { expect, test } from '../support/browserTest'
 import postgres from 'postgres'
 import { momentsOf } from '#core/treatment/moments'
 import type { TreatmentEvent } from '#core/treatment/events'
@@ -8,7 +9,7 @@ import { asOwner, open, plannedVisit, runningVisit } from '../support/house'
 import { withSteps, type Wanted } from '../support/ownPlan'
 import { bundleOf } from '../support/visit'
 import { recordEqualsTaps } from '../support/whatWasDone'
-import { bigButton, signIn } from '../support/walk'
+import { bigButton, letIn, signIn } from '../support/walk'
 
 const eventsOf = async (id: string): Promise<TreatmentEvent[]> =>
   (await bundleOf(await asOwner(), id)).events
@@ -44,7 +45,7 @@ async function press(page: Page, once: () => Promise<void>): Promise<number> {
 }
 
 test('the rower is treated with a foot switch alone, one press a step', async ({ page }) => {
-  await signIn(page, 'owner')
+  await letIn(page, 'owner')
   await open(page, '/tablet')
   await page.getByRole('button', { name: 'Learn its key' }).click()
   await page.keyboard.press('PageDown')
@@ -96,7 +97,7 @@ test('a plain hour of twelve main steps takes at most fourteen taps with start a
   page,
 }) => {
   const id = await plannedVisit('other-25')
-  await signIn(page, 'owner')
+  await letIn(page, 'owner')
   await open(page, `/visits/${id}/set`)
   await page.getByRole('button', { name: 'Start the treatment' }).click()
   await expect(bigButton(page)).toBeVisible()
@@ -134,7 +135,7 @@ test.describe('on an upright tablet', () => {
     page,
   }) => {
     const id = await runningVisit('other-14')
-    await signIn(page, 'owner')
+    await letIn(page, 'owner')
     await open(page, `/visits/${id}/treat`)
     await page.evaluate(() => {
       addEventListener('keydown', () => (document.title = 'a key was used'))

@@ -1,6 +1,7 @@
-import { expect, test, type Locator, type Page } from '@playwright/test'
+import type { Locator, Page } from '@playwright/test'
+import { expect, test } from '../support/browserTest'
 import { asOwner } from '../support/house'
-import { alive, askAsBefore, goTo, openVisit, readAsBefore, signIn } from '../support/walk'
+import { alive, askAsBefore, goTo, openVisit, readAsBefore, letIn } from '../support/walk'
 
 /**
  * Takes a word from the menu of protocols, once more where nothing came of it: a menu that is laid
@@ -19,7 +20,7 @@ async function fromMenu(page: Page, word: string, comes: Locator): Promise<void>
 test('the house decides a point, keeps a plan as a protocol, plans by it, and pins a step', async ({
   page,
 }) => {
-  await signIn(page, 'owner')
+  await letIn(page, 'owner')
   await page.goto('/method')
   await alive(page)
   await page.getByLabel('Search techniques and rules').fill('needling')

@@ -1,13 +1,14 @@
 import AxeBuilder from '@axe-core/playwright'
-import { expect, test, type Page } from '@playwright/test'
+import type { Page } from '@playwright/test'
+import { expect, test } from '../support/browserTest'
 import { asOwner, open, plannedVisit } from '../support/house'
 import { bundleOf } from '../support/visit'
-import { signIn } from '../support/walk'
+import { letIn } from '../support/walk'
 
 /** The strip of a visit that is ready to be changed, its steps, and their names as they stand. */
 async function openStrip(page: Page, client: string) {
   const id = await plannedVisit(client)
-  await signIn(page, 'owner')
+  await letIn(page, 'owner')
   await open(page, `/visits/${id}/plan`)
   const steps = page.getByRole('list', { name: 'Steps' }).getByRole('listitem')
   await expect(steps.first()).toBeVisible()

@@ -1,8 +1,9 @@
-import { expect, test, type Page } from '@playwright/test'
+import type { Page } from '@playwright/test'
+import { expect, test } from '../support/browserTest'
 import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
 import { asOwner, keptOnDevice, open, runningVisit } from '../support/house'
 import { bundleOf } from '../support/visit'
-import { nextStep, signIn } from '../support/walk'
+import { bigButton, letIn, nextStep } from '../support/walk'
 
 const seconds = async (page: Page) => {
   const [minutes = 0, seconds = 0] = (await page.getByRole('timer').innerText())
@@ -18,7 +19,7 @@ test('taps made while the house is away are kept on the tablet, survive a reload
   context,
 }) => {
   const id = await runningVisit('other-1')
-  await signIn(page, 'owner')
+  await letIn(page, 'owner')
   await open(page, `/visits/${id}/treat`)
   await nextStep(page)
   await expect.poll(() => taps(id)).toContain('stepDone')
@@ -50,7 +51,7 @@ test('a tap that the house refuses does not hold back the rest, and is not throw
   page,
 }) => {
   const id = await runningVisit('other-12')
-  await signIn(page, 'owner')
+  await letIn(page, 'owner')
   await open(page, `/visits/${id}/treat`)
   await expect(page.getByRole('timer')).toBeVisible()
   // One of the taps is wrong in itself: the house refuses whatever it is sent with.
@@ -76,7 +77,7 @@ test('a tap that the house refuses does not hold back the rest, and is not throw
 
 test('clocks are right after a reload, and in a second tab', async ({ page, context }) => {
   const id = await runningVisit('other-2')
-  await signIn(page, 'owner')
+  await letIn(page, 'owner')
   await open(page, `/visits/${id}/treat`)
   await expect.poll(() => seconds(page)).toBeGreaterThanOrEqual(3)
   await page.reload()
@@ -95,7 +96,7 @@ test('clocks are right after a reload, and in a second tab', async ({ page, cont
 
 test('a sign stops everything and leads through the whole path by keyboard', async ({ page }) => {
   const id = await runningVisit('other-3')
-  await signIn(page, 'owner')
+  await letIn(page, 'owner')
   await open(page, `/visits/${id}/treat`)
   await expect(page.getByRole('timer')).toBeVisible()
   await page.keyboard.press('r')
@@ -139,7 +140,7 @@ test('skip with a reason, note, turn and fit to the time by keyboard; the new ve
   page,
 }) => {
   const id = await runningVisit('other-4')
-  await signIn(page, 'owner')
+  await letIn(page, 'owner')
   await open(page, `/visits/${id}/treat`)
   const place = page.getByText(/^\s*step \d+ of \d+/)
   await expect(place).toBeVisible()
@@ -169,7 +170,7 @@ test('which zones drank it is tapped when it is off, and the cream takes a secon
   page,
 }) => {
   const id = await runningVisit('other-6')
-  await signIn(page, 'owner')
+  await letIn(page, 'owner')
   await open(page, `/visits/${id}/treat`)
   const asked = page.getByRole('button', { name: /Drank it/ })
   const heading = page.getByRole('heading', { level: 1 })
@@ -183,4 +184,50 @@ test('which zones drank it is tapped when it is off, and the cream takes a secon
   await page.getByRole('button', { name: 'Kept, go on' }).click()
   while ((await heading.innerText()) !== TECHNIQUES.moisturiser.name) await nextStep(page)
   await expect(page.getByText(/a second layer on left cheek/)).toBeVisible()
+})
+
+test('a house that swallows a tap is asked again, and a tablet whose store is shut goes on and says so', async ({
+  page,
+}) => {
+  const id = await runningVisit('other-13')
+  await letIn(page, 'owner')
+  // The store of this device takes what it is asked and never answers.
+  await page.addInitScript(() => {
+    indexedDB.open = () => new EventTarget() as IDBOpenDBRequest
+  })
+  let swallowed = 0
+  await page.route('**/events', (route) => {
+    if (route.request().method() !== 'POST' || swallowed > 0) return route.continue()
+    swallowed++
+  })
+  await open(page, `/visits/${id}/treat`)
+  await expect(page.getByRole('timer')).toBeVisible()
+  await nextStep(page)
+  await expect.poll(() => taps(id)).toContain('stepDone')
+  await expect(page.getByText('saved, all taps sent')).toBeVisible()
+  expect(swallowed).toBe(1)
+})
+
+test('a spot that is clear is ticked on the face; the rest is seen to by the big button', async ({
+  page,
+}) => {
+  const id = await runningVisit('other-17')
+  await letIn(page, 'owner')
+  await open(page, `/visits/${id}/treat`)
+  const spots = page.getByText(/Look for what stayed, tap what is clear:/)
+  while (!(await spots.isVisible())) await nextStep(page)
+  const asked = (await spots.innerText()).replace(/^.*: /s, '').split(', ')
+  const ticks = page.getByRole('button', { name: /tick as clear/ })
+  await expect(ticks.first()).toBeVisible()
+  const first = (await ticks.first().getAttribute('aria-label'))?.replace(/^.*, (.*): .*$/, '$1')
+  await ticks.first().press('Enter')
+  if (asked.length > 1) await expect(spots).not.toContainText(first ?? 'nothing')
+  else await expect(spots).toBeHidden()
+  const swept = async () =>
+    (await bundleOf(await asOwner(), id)).events.flatMap(({ body }) =>
+      body.kind === 'swept' ? body.spots : body.kind === 'stepDone' ? (body.swept ?? []) : [],
+    )
+  await expect.poll(swept).toHaveLength(1)
+  await bigButton(page).click()
+  await expect.poll(async () => new Set(await swept()).size).toBe(asked.length)
 })

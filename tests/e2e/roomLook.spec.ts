@@ -1,12 +1,13 @@
 import { randomUUID } from 'node:crypto'
-import { expect, test, type Page } from '@playwright/test'
+import type { Page } from '@playwright/test'
+import { expect, test } from '../support/browserTest'
 import type { TechniqueId } from '#core/catalogue/techniques/techniques'
 import { GROUPS } from '#core/face/regions'
 import { asOwner, open, runningVisit } from '../support/house'
 import { look } from '../support/look'
 import { done, tell, withSteps } from '../support/ownPlan'
 import { bundleOf } from '../support/visit'
-import { bigButton, nextStep, signIn } from '../support/walk'
+import { bigButton, nextStep, letIn } from '../support/walk'
 
 const SIZES = [
   [1280, 800],
@@ -38,7 +39,7 @@ test('every step of an hour fits the screen, upright and lying, and its buttons 
   page,
 }) => {
   const id = await runningVisit('other-18')
-  await signIn(page, 'owner')
+  await letIn(page, 'owner')
   await open(page, `/visits/${id}/treat`)
   await expect(bigButton(page)).toBeVisible()
   while (!(await page.getByRole('heading', { name: 'Finished' }).isVisible()))
@@ -55,7 +56,7 @@ const FULL: readonly TechniqueId[] = [
   'toningMassage',
 ]
 test('the fullest steps fit as well, for a client with wishes of her own', async ({ page }) => {
-  await signIn(page, 'owner')
+  await letIn(page, 'owner')
   for (const technique of FULL) {
     const id = await runningVisit('other-26')
     const owner = await asOwner()
@@ -93,7 +94,7 @@ test('sheets of the room: each is whole, and an independent checker finds nothin
     ['hardeningOff'],
     ['moisturiser'],
   ])
-  await signIn(page, 'owner')
+  await letIn(page, 'owner')
   await open(page, `/visits/${id}/treat`)
   await expect(page.getByRole('heading', { level: 1, name: /^Oil cleanse/ })).toBeVisible()
   await look(page, 'Oil cleanse, water counted')
@@ -183,7 +184,7 @@ test('what reads and what is asked of the skin: each is whole, and a checker fin
     ['steam'],
     ['moisturiser'],
   ])
-  await signIn(page, 'owner')
+  await letIn(page, 'owner')
   await open(page, `/visits/${id}/treat`)
   // Waterproof: a minute to soak, the lips meanwhile.
   await expect(page.getByText('Both eyes soak: the lips come off meanwhile.')).toBeVisible()
@@ -240,7 +241,7 @@ test('three masks rest at once: what comes off next is said, and the other table
   ])
   await tell(id, { kind: 'started' }, 1)
   for (const step of steps.slice(0, 3)) await tell(id, done(step))
-  await signIn(page, 'owner')
+  await letIn(page, 'owner')
   await open(page, '/tablet')
   await page.getByLabel('Name of this tablet').fill('Lake tablet')
   await open(page, `/visits/${id}/treat`)

@@ -1,10 +1,10 @@
-import { expect, test } from '@playwright/test'
+import { expect, test } from '../support/browserTest'
 import { propose } from '#core/planning/answer/propose'
 import { toPlanInput } from '#core/visit/planInput'
 import { asOwner, open, runningVisit } from '../support/house'
 import { book, bundleOf, prepared, someone, tap } from '../support/visit'
 import { visitWrites } from '../support/visitWrites'
-import { signIn } from '../support/walk'
+import { letIn } from '../support/walk'
 
 test('lenses are to be out: planned, laid out, waited for and kept', async ({ page }) => {
   const owner = await asOwner()
@@ -16,7 +16,7 @@ test('lenses are to be out: planned, laid out, waited for and kept', async ({ pa
   const { steps } = propose(toPlanInput(await bundleOf(owner, id)))
   expect((await post(id, 'plan', { steps }, 'PUT')).status).toBe(200)
 
-  await signIn(page, 'owner')
+  await letIn(page, 'owner')
   await open(page, `/visits/${id}/plan`)
   await page
     .getByRole('list', { name: 'Steps' })
@@ -66,7 +66,7 @@ test('what burned once is said wherever this client is looked at, and is not pla
   const item = (await bundleOf(owner, id)).shelf.find((one) => one.product.id === productId)
   const name = item?.product.name ?? 'gone'
 
-  await signIn(page, 'owner')
+  await letIn(page, 'owner')
   await open(page, `/people/${client}`)
   await expect(page.getByText(`reacted: ${name}`)).toBeVisible()
   await open(page, `/visits/${id}/ask`)

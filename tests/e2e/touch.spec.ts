@@ -1,7 +1,8 @@
-import { expect, test, type CDPSession, type Locator, type Page } from '@playwright/test'
+import type { CDPSession, Locator, Page } from '@playwright/test'
+import { expect, test } from '../support/browserTest'
 import { asOwner, open } from '../support/house'
 import { book, bundleOf, someone } from '../support/visit'
-import { signIn } from '../support/walk'
+import { letIn } from '../support/walk'
 
 test.use({ viewport: { width: 820, height: 1180 }, hasTouch: true })
 
@@ -29,7 +30,7 @@ async function middle(target: Locator): Promise<readonly [number, number]> {
 
 test('a new client is asked and read by touch alone, on an upright tablet', async ({ page }) => {
   const id = await book(await asOwner(), 'owner', await someone(await asOwner(), 'Touch Only'))
-  await signIn(page, 'owner')
+  await letIn(page, 'owner')
   await open(page, `/visits/${id}/ask`)
   const cdp = await page.context().newCDPSession(page)
   await page.evaluate(() => {

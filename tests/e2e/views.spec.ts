@@ -1,9 +1,9 @@
-import { expect, test } from '@playwright/test'
+import { expect, test } from '../support/browserTest'
 import { demoId } from '#db/demo/ids'
 import { look } from '../support/look'
 import { asOwner, open, plannedVisit, runningVisit } from '../support/house'
 import { sealedVisit } from '../support/visit'
-import { signIn } from '../support/walk'
+import { letIn } from '../support/walk'
 
 /**
  * Every view, looked over by an independent checker at both sizes of a tablet; nothing scrolls
@@ -44,7 +44,7 @@ test('the door', async ({ page }) => {
 })
 for (const [name, path] of VIEWS) {
   test(`view: ${name}`, async ({ page }) => {
-    await signIn(page, 'owner')
+    await letIn(page, 'owner')
     await open(page, path())
     await look(page, name)
   })
@@ -52,7 +52,7 @@ for (const [name, path] of VIEWS) {
 test('at twice the size the whole rail and the main action are there, and nothing scrolls sideways', async ({
   page,
 }) => {
-  await signIn(page, 'owner')
+  await letIn(page, 'owner')
   await page.setViewportSize({ width: 640, height: 400 })
   for (const [name, path] of VIEWS) {
     await open(page, path())
@@ -77,7 +77,7 @@ test('at twice the size the whole rail and the main action are there, and nothin
   }
 })
 test('every sheet of the room, and every form', async ({ page }) => {
-  await signIn(page, 'owner')
+  await letIn(page, 'owner')
   await open(page, `/visits/${running}/treat`)
   await expect(page.getByRole('timer')).toBeVisible()
   for (const key of ['r', 's', 'n', 'f']) {
@@ -102,7 +102,7 @@ test('every sheet of the room, and every form', async ({ page }) => {
 test('every action has a key: the page is walked with Tab, and what is reached can be seen to be', async ({
   page,
 }) => {
-  await signIn(page, 'owner')
+  await letIn(page, 'owner')
   for (const [name, path] of VIEWS) {
     await open(page, path())
     const missed = await page.evaluate(() =>

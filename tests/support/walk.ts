@@ -1,4 +1,4 @@
-import { expect, type Page } from '@playwright/test'
+import { expect, type Cookie, type Page } from '@playwright/test'
 import { ACCOUNTS, type Who } from './accounts'
 
 /** The page has come to life: what is tapped now is heard. */
@@ -28,6 +28,19 @@ export async function signIn(page: Page, who: Who): Promise<void> {
   await page.getByRole('button', { name: 'Sign in' }).click()
   await expect(page.getByRole('link', { name: 'People' })).toBeVisible()
   await page.waitForURL((url) => !url.pathname.startsWith('/sign-in'))
+}
+
+/** Of a sign-in by hand, for the tests after it. Whoever signs out, locks or lets time run does not. */
+const opened = new Map<Who, Cookie[]>()
+/** For a test about something else: inside already, without the way through the door. */
+export async function letIn(page: Page, who: Who): Promise<void> {
+  const cookies = opened.get(who)
+  if (cookies) {
+    await page.context().addCookies(cookies)
+    return
+  }
+  await signIn(page, who)
+  opened.set(who, await page.context().cookies())
 }
 
 export async function openVisit(page: Page, client: string): Promise<void> {

@@ -31,7 +31,7 @@ const emit = defineEmits<{
 
 const tone = computed(() => FACE_COLOURS[props.dark ? 'room' : 'desk'])
 const colour = (zone: ZoneId) => props.fill[zone] ?? tone.value.base
-const name = (zone: ZoneId) => `${ZONES[zone].name}${props.words ? `, ${props.words(zone)}` : ''}`
+const name = (zone: ZoneId) => [ZONES[zone].name, props.words?.(zone)].filter(Boolean).join(', ')
 const brow = (side: number) =>
   `M${MIDDLE + side * 24},131 C${MIDDLE + side * 44},119 ${MIDDLE + side * 66},119 ${MIDDLE + side * 88},131`
 const lid = (side: number) => {
@@ -71,7 +71,7 @@ const let_go = (event: PointerEvent) => {
   <svg
     viewBox="0 20 340 534"
     class="face"
-    :class="{ turned: fromHead }"
+    :class="{ turned: fromHead, dark }"
     :role="pick ? 'group' : 'img'"
     :aria-label="label"
     @pointermove="sweep"
@@ -165,5 +165,9 @@ const let_go = (event: PointerEvent) => {
 .chosen {
   stroke: var(--basin);
   stroke-width: 3.4;
+}
+/* In the room the words beside it glow, and so does what they speak of. */
+.dark .chosen:not(:focus-visible) {
+  stroke: var(--glow);
 }
 </style>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { REGION_NAMES } from '#core/face/regions'
-import { courses, type Course } from '#core/treatment/rednessCourse'
-import { fromMilliseconds } from '#core/units'
+import { courses, expectedCourse, type Course } from '#core/treatment/rednessCourse'
+import { fromMilliseconds, toMilliseconds } from '#core/units'
 import { useRoom } from '~/stores/room'
 
 /** Redness of each zone over the minutes, beside what the work explains. */
@@ -15,10 +15,19 @@ const MOST_GRADE = 4
 const minute = computed(() => fromMilliseconds(room.now - (room.state?.startedAt ?? room.now)))
 const across = (at: number) => (minute.value > 0 ? (at / minute.value) * WIDE : 0)
 const down = (grade: number) => HIGH - (grade / MOST_GRADE) * HIGH
-const line = ({ seen, baseline }: Course) =>
-  [`M0 ${down(baseline)}`, ...seen.map((own) => `L${across(own.minute)} ${down(own.grade)}`)].join(
-    ' ',
+const through = (points: Course['seen']) =>
+  points.map((own, at) => `${at > 0 ? 'L' : 'M'}${across(own.minute)} ${down(own.grade)}`).join(' ')
+const line = ({ seen, baseline }: Course) => through([{ minute: 0, grade: baseline }, ...seen])
+/** A line is drawn anew by the minute, and not with every tick of the clocks. */
+const drawn = computed(() => Math.floor(minute.value))
+const expected = computed(() => {
+  const { state, everyStep } = room
+  if (!state?.startedAt) return {}
+  const until = state.startedAt + toMilliseconds(drawn.value)
+  return Object.fromEntries(
+    all.value.map((own) => [own.region, through(expectedCourse(state, everyStep, own, until))]),
   )
+})
 const word = ({ seen, baseline, staysTooLong, expectedNow }: Course) => {
   const last = seen[seen.length - 1]?.grade ?? baseline
   if (staysTooLong) return 'stays longer than expected: calm it'
@@ -31,13 +40,7 @@ const word = ({ seen, baseline, staysTooLong, expectedNow }: Course) => {
   <ul v-if="all.length" class="plainlist row" aria-label="How redness went">
     <li v-for="course in all" :key="course.region" class="course">
       <svg :viewBox="`0 -4 ${WIDE} ${HIGH + 8}`" aria-hidden="true">
-        <line
-          x1="0"
-          :x2="WIDE"
-          :y1="down(course.expectedNow)"
-          :y2="down(course.expectedNow)"
-          class="expected"
-        />
+        <path :d="expected[course.region]" class="expected" />
         <path :d="line(course)" class="seen" />
         <circle
           v-for="own in course.seen"
@@ -70,6 +73,7 @@ svg {
   overflow: visible;
 }
 .expected {
+  fill: none;
   stroke: var(--glow);
   stroke-dasharray: 6 5;
   stroke-width: 2;

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import type { SpotId } from '#core/catalogue/techniques/residue'
 import { SPOTS } from '#core/catalogue/techniques/residue'
 import type { PlanStep } from '#core/catalogue/techniques/step'
 import { placeOf } from '#core/catalogue/techniques/traits'
@@ -7,6 +6,7 @@ import { mainZonesOf, zonesOf } from '#core/face/regions'
 import { ZONES, type RegionId, type ZoneId } from '#core/face/zones'
 import type { RestingOnFace } from '#core/treatment/atHand'
 import { countTrouble, countWords, zoneCountOf } from '#core/treatment/counting'
+import { spotAt, type Sweep } from '#core/treatment/sweep'
 import { directionsOf } from '#core/treatment/sequence'
 import { useRoom } from '~/stores/room'
 import { FACE_COLOURS } from '~/theme/colours'
@@ -16,7 +16,7 @@ const props = defineProps<{
   step: PlanStep
   resting: readonly RestingOnFace[]
   /** Where the residue is looked for with this step. */
-  spots: readonly SpotId[]
+  sweep: Sweep
 }>()
 const emit = defineEmits<{ warn: [text: string] }>()
 const fromHead = defineModel<boolean>('fromHead', { required: true })
@@ -53,20 +53,31 @@ const arrows = computed(() => {
   })
   return counts.value ? {} : Object.fromEntries(all)
 })
-const chosen = computed(() => props.spots.flatMap((spot) => SPOTS[spot].zones))
-const swept = computed(() => props.spots.map((spot) => SPOTS[spot].name).join(', '))
-const label = computed(() =>
-  count.value
-    ? `Tap a zone for each ${count.value.what} done there`
-    : `Zones: ${placeOf(props.step) || 'none'}`,
+/** Spots that were not looked at yet; none is left once all are ticked. */
+const unticked = computed(() =>
+  props.sweep.spots.filter((spot) => !props.sweep.ticked.includes(spot)),
 )
+const sweeping = computed(() => unticked.value.length > 0)
+const chosen = computed(() => unticked.value.flatMap((spot) => SPOTS[spot].zones))
+const swept = computed(() => unticked.value.map((spot) => SPOTS[spot].name).join(', '))
+const label = computed(() => {
+  if (count.value) return `Tap a zone for each ${count.value.what} done there`
+  if (sweeping.value) return 'Tap a spot that is clear'
+  return `Zones: ${placeOf(props.step) || 'none'}`
+})
+/** What a zone is to the finger: a spot still to be looked at, or nothing more than its name. */
+const wordsOf = (zone: ZoneId) => {
+  const spot = count.value ? undefined : spotAt(props.sweep, zone)
+  return spot ? `${SPOTS[spot].name}: tick as clear` : ''
+}
 const seen = computed(() => (fromHead.value ? 'seen from the head' : 'seen from the front'))
 /** The zone counted last, to take one back there. */
 const latest = ref<RegionId | null>(null)
 
 function tapZone(zone: ZoneId) {
+  if (!count.value) return tickSpot(zone)
   const [region] = ZONES[zone].regions
-  if (!region || !count.value || !props.step.regions.includes(region)) return
+  if (!region || !props.step.regions.includes(region)) return
   const trouble = countTrouble(count.value, region)
   emit('warn', trouble ?? '')
   if (trouble !== undefined) return
@@ -77,6 +88,10 @@ function tapZone(zone: ZoneId) {
       ? { kind: 'passDone', key, region }
       : { kind: 'counted', key, region, by: 1 },
   )
+}
+function tickSpot(zone: ZoneId) {
+  const spot = spotAt(props.sweep, zone)
+  if (spot) void room.tap({ kind: 'swept', key: props.step.key, spots: [spot] })
 }
 function oneBack() {
   if (!latest.value) return
@@ -101,13 +116,16 @@ watch(
         :chosen="chosen"
         :from-head="fromHead"
         dark
-        :pick="counts"
+        :pick="counts || sweeping"
+        :words="wordsOf"
         :label="label"
         @zone="tapZone"
       />
     </div>
     <RoomButton tone="quiet" hotkey="T" @click="fromHead = !fromHead">{{ seen }} · turn</RoomButton>
-    <p v-if="swept" class="sweep">Look for what stayed: {{ swept }}</p>
+    <p v-if="sweeping" class="sweep">
+      Look for what stayed<template v-if="!counts">, tap what is clear</template>: {{ swept }}
+    </p>
     <p v-if="count" class="dim">
       Tap each zone for each {{ count.what }}: {{ countWords(count) }}.
     </p>

@@ -61,7 +61,7 @@ const here = computed(() =>
 )
 const misses = computed(() => drainTrouble(props.step, sequence.value))
 /** How the client lies, and what else holds for the whole visit. */
-const said = computed(() => props.warn || room.trouble || room.refused)
+const said = computed(() => props.warn || room.trouble || room.refused || room.unkept)
 const always = computed(() => room.input?.verdict.throughout.map(({ say }) => say) ?? [])
 const stay = computed(() =>
   room.state ? stayWords(attendedNow(room.state, room.everyStep, props.step)) : '',

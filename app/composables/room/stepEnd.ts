@@ -5,7 +5,7 @@ import { attendedNow, beforeHold } from '#core/treatment/attended'
 import { askedBeforeDone } from '#core/treatment/beforeDone'
 import { unconfirmed } from '#core/treatment/confirm'
 import { lastEnded } from '#core/treatment/moments'
-import { leavesOn, spotsDue, sweepWith } from '#core/treatment/sweep'
+import { leavesOn, spotsDue, sweepWith, type Sweep } from '#core/treatment/sweep'
 import { useRoom } from '~/stores/room'
 
 const PAD_NOT_CLEAN = 'the pad was not clean'
@@ -35,8 +35,14 @@ export function useStepEnd(openReading: () => void, isReading: () => boolean, sh
   const reads = computed(() =>
     room.state && step.value ? wantsReading(room.state, step.value) : false,
   )
-  const sweeps = computed(() =>
-    room.state && step.value ? sweepWith(room.state, room.everyStep, step.value, room.next) : [],
+  const sweep = computed<Sweep>(() =>
+    room.state && step.value
+      ? sweepWith(room.state, room.everyStep, step.value, room.next)
+      : { spots: [], ticked: [] },
+  )
+  /** The big button says of these that they are clear. */
+  const unticked = computed(() =>
+    sweep.value.spots.filter((spot) => !sweep.value.ticked.includes(spot)),
   )
   /** Nothing stays on before the spots were looked at. */
   const sweepFirst = computed(
@@ -58,7 +64,7 @@ export function useStepEnd(openReading: () => void, isReading: () => boolean, sh
     if (sweepFirst.value) return 'Spots clear: begin'
     if (soiled.value) return `Not clean, ${last.value ? 'finish' : 'next'} all the same`
     const { seen } = room.cue ?? TECHNIQUES[step.value.technique]
-    const spots = sweeps.value.length > 0 ? `Spots clear, ${seen.toLowerCase()}` : seen
+    const spots = unticked.value.length > 0 ? `Spots clear, ${seen.toLowerCase()}` : seen
     return `${spots}, ${last.value ? 'finish' : 'next'}`
   })
 
@@ -74,7 +80,7 @@ export function useStepEnd(openReading: () => void, isReading: () => boolean, sh
       return true
     }
     if (sweepFirst.value) {
-      await room.tap({ kind: 'swept', key, spots: sweeps.value })
+      await room.tap({ kind: 'swept', key, spots: unticked.value })
       return true
     }
     return false
@@ -99,7 +105,7 @@ export function useStepEnd(openReading: () => void, isReading: () => boolean, sh
       cue: why === undefined,
       ...(why === undefined ? {} : { because: why }),
       ...(inside.length > 0 ? { with: inside } : {}),
-      ...(sweeps.value.length > 0 ? { swept: [...sweeps.value] } : {}),
+      ...(sweep.value.spots.length > 0 ? { swept: [...sweep.value.spots] } : {}),
     })
     shut()
     if (ending) await finish()
@@ -133,5 +139,5 @@ export function useStepEnd(openReading: () => void, isReading: () => boolean, sh
   watch(step, () => {
     warn.value = ''
   })
-  return { step, waits, sweeps, word, warn, done, finish, before, back, hold }
+  return { step, waits, sweep, word, warn, done, finish, before, back, hold }
 }

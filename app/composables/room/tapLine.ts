@@ -1,11 +1,14 @@
 import type { EventBody, TreatmentEvent } from '#core/treatment/events'
 import { useTapStream } from '~/composables/room/tapStream'
-import { dropTaps, keepTap, readDraft, unsentTaps, writeDraft } from '~/composables/keep'
+import { readDraft, writeDraft } from '~/composables/keep'
+import { useTapStore } from '~/composables/room/tapStore'
 import { isProblem, sayProblem, useApi } from '~/composables/useApi'
 import { useVisit } from '~/stores/visit'
 
 const BATCH = 100
 const RETRY_MS = 2000
+/** A house that has not answered for so long is asked again: the same tap twice is one tap. */
+const ANSWER_MS = 10_000
 /** A clock is never further behind than this. */
 const TICK_MS = 100
 
@@ -16,7 +19,7 @@ const isRefusal = (error: unknown) =>
   isProblem(error) && error.status >= 400 && error.status < 500 && error.status !== 429
 
 /**
- * Taps on their way: first on the device, then on the screen, then to the house, and again until
+ * Taps on their way: on the device and on the screen at once, then to the house, and again until
  * the house has acknowledged them.
  * @param version the plan's version that a tap is done under
  */
@@ -38,6 +41,7 @@ export function useTapLine(version: () => number) {
   let retry: ReturnType<typeof setTimeout> | undefined
   /** Now by the house's clock. */
   const houseNow = () => Date.now() + visit.clockOffset
+  const store = useTapStore()
   const stream = useTapStream(() => void flush())
 
   /** Begins: the clock by the house's time, and what this device still holds back. */
@@ -45,7 +49,14 @@ export function useTapLine(version: () => number) {
     deviceId = crypto.randomUUID()
     seq = 0
     now.value = houseNow()
-    unsent.value = await unsentTaps(visit.bundle?.visit.id ?? '')
+    unsent.value = []
+    const id = visit.bundle?.visit.id ?? ''
+    await store.heldBack(id, (taps) => {
+      if (visit.bundle?.visit.id !== id) return
+      const here = new Set(unsent.value.map((event) => event.id))
+      unsent.value = [...taps.filter((event) => !here.has(event.id)), ...unsent.value]
+      void flush()
+    })
     ticking = setInterval(() => {
       now.value = houseNow()
     }, TICK_MS)
@@ -71,8 +82,9 @@ export function useTapLine(version: () => number) {
       planVersion: version(),
       body,
     }
-    await keepTap(id, event)
+    const kept = store.keep(id, event)
     unsent.value = [...unsent.value, event]
+    await kept
     void flush()
   }
 
@@ -104,22 +116,27 @@ export function useTapLine(version: () => number) {
 
   /** The first tap stays on this device, beside the line: it is not sent again by itself. */
   async function setAside(id: string, why: string): Promise<void> {
-    const [bad, ...rest] = unsent.value
+    const [bad] = unsent.value
     if (!bad) return
     const key = `refused-taps-${id}`
     await writeDraft(key, [...((await readDraft<TreatmentEvent[]>(key)) ?? []), bad])
-    unsent.value = rest
+    // Whatever was tapped meanwhile stays.
+    unsent.value = unsent.value.filter((event) => event.id !== bad.id)
     singly = false
     refused.value = `One tap was refused and stays on this device. ${why}`
-    await dropTaps([bad.id])
-    line.value = rest.length > 0 ? 'sending' : 'sent'
+    store.drop([bad.id])
+    line.value = unsent.value.length > 0 ? 'sending' : 'sent'
   }
 
   async function send(id: string, batch: readonly TreatmentEvent[]): Promise<void> {
     const askedAt = Date.now()
     const reply = await api<{ kept: { id: string; at: number }[]; now: number }>(
       `/api/visits/${id}/events`,
-      { method: 'POST', body: { sentAt: houseNow(), events: batch } },
+      {
+        method: 'POST',
+        body: { sentAt: houseNow(), events: batch },
+        within: ANSWER_MS,
+      },
     )
     visit.measureClock(reply.now, askedAt)
     // A clock that was off is put right by the house: what it kept is what counts.
@@ -137,7 +154,7 @@ export function useTapLine(version: () => number) {
       ]
     }
     unsent.value = unsent.value.filter((event) => !at.has(event.id))
-    await dropTaps([...at.keys()])
+    store.drop([...at.keys()])
     // With the last tap the house moves the visit on; what the page holds of it is fetched anew.
     // Close fetches it again where that fails.
     if (done.some((event) => event.body.kind === 'finished')) void visit.reload().catch(() => {})
@@ -149,6 +166,7 @@ export function useTapLine(version: () => number) {
     line,
     trouble,
     refused,
+    unkept: store.unkept,
     open,
     listen,
     close,

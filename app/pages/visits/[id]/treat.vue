@@ -47,7 +47,7 @@ const ending = useStepEnd(
   () => panel.value === 'reading',
   shut,
 )
-const { step, waits, sweeps, word, warn, done, finish, before, back, hold } = ending
+const { step, waits, sweep, word, warn, done, finish, before, back, hold } = ending
 async function notYet() {
   if (!step.value) return
   if (panel.value === 'notYet') return shut()
@@ -121,7 +121,7 @@ useRoomKeys(
         :class="{ wide: !resting.length }"
         :step="step"
         :resting="resting"
-        :spots="sweeps"
+        :sweep="sweep"
         @warn="(text) => (warn = text)"
       />
       <RoomTools
