@@ -14,6 +14,7 @@ const OF_READING: Record<AnyReadingId, Ramp> = {
   pigment: RAMPS.sand,
   lines: RAMPS.earth,
   fragility: RAMPS.heather,
+  tension: RAMPS.earth,
 }
 export const gradeColour = (reading: AnyReadingId, grade: Grade): string =>
   OF_READING[reading][grade]

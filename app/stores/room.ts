@@ -3,6 +3,7 @@ import type { PlanStep } from '#core/catalogue/techniques/step'
 import { productUsed } from '#core/treatment/atHand'
 import { cueOf } from '#core/treatment/cue'
 import { fold, type RoomState } from '#core/treatment/fold'
+import { notReady } from '#core/treatment/surfaceNow'
 import { endedKeys, momentsOf, openOf, placeOfMoment } from '#core/treatment/moments'
 import { foldContext, toPlanInput } from '#core/visit/planInput'
 import { useTapLine } from '~/composables/room/tapLine'
@@ -44,7 +45,21 @@ export const useRoom = defineStore('room', () => {
   }
   /** How the step at hand is known to be done. */
   const cue = computed(() => current.value && cueOf(current.value, bottleOf(current.value)))
-  const plans = useReplan({ state, steps, bundle, input, tap: taps.tap, trouble: taps.trouble })
+  /** What the skin at hand lacks for this step, by what was done and how long ago. */
+  const unready = computed(() =>
+    state.value && input.value
+      ? notReady(state.value, everyStep.value, open.value, input.value)
+      : undefined,
+  )
+  const plans = useReplan({
+    state,
+    steps,
+    everyStep,
+    bundle,
+    input,
+    tap: taps.tap,
+    trouble: taps.trouble,
+  })
 
   async function enter() {
     await taps.open()
@@ -62,6 +77,7 @@ export const useRoom = defineStore('room', () => {
     open,
     current,
     cue,
+    unready,
     bottleOf,
     next,
     context,

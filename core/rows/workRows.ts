@@ -3,7 +3,7 @@ import { MAKE_UP, takeOffWords } from '../catalogue/consultation/makeUp'
 import { MIXES } from '../catalogue/products/mixes'
 import { ORDER_RULES } from '../catalogue/rules/orderRules'
 import { PAIRS } from '../catalogue/rules/pairs'
-import { LADDER, SLIP } from '../catalogue/rules/byHand'
+import { KNEADING, LADDER, SLIP } from '../catalogue/rules/byHand'
 import { PAD_RULE } from '../catalogue/rules/pads'
 import { COURSE_RULE } from '../catalogue/rules/rednessCourse'
 import { WATER_ROWS } from '../catalogue/rules/waterAdditions'
@@ -146,12 +146,13 @@ const ROOM_TITLES: Readonly<Record<string, string>> = {
   [PAD_RULE.id]: 'the pad',
   [COURSE_RULE.id]: 'redness',
   [SLIP.id]: 'the medium',
+  [KNEADING.id]: 'a massage',
   [LADDER.id]: 'a device',
 }
 
 /** What the room counts, looks for and watches. */
 const roomRows = (): Row[] => [
-  ...rowsOf('What the room goes by', [PAD_RULE, COURSE_RULE, SLIP, LADDER], (own) => ({
+  ...rowsOf('What the room goes by', [PAD_RULE, COURSE_RULE, SLIP, KNEADING, LADDER], (own) => ({
     id: own.id,
     title: ROOM_TITLES[own.id] ?? own.id,
     sentence: own.sentence,

@@ -73,22 +73,24 @@ export function deriveProfile(readings: Readings, age?: number, whole: WholeRead
   }
 }
 
-/** From this grade on vessels and thinness are named. */
+/** From this grade on vessels, thinness and tension are named. */
 const NAMED_FROM = 2
 function notesOf(
   regions: Record<RegionId, ZoneReading>,
   unread: readonly RegionId[],
 ): readonly string[] {
-  const at = (id: 'vessels' | 'fragility') =>
+  const at = (id: 'vessels' | 'fragility' | 'tension') =>
     REGION_IDS.filter((region) => (regions[region][id] ?? 0) >= NAMED_FROM)
   const vessels = at('vessels')
   const thin = at('fragility')
+  const tense = at('tension')
   return [
     ...(unread.length > 0 && unread.length < REGION_IDS.length
       ? [`Not read: ${nameRegions(unread)}; planned as sensitive`]
       : []),
     ...(vessels.length > 0 ? [`Vessels: ${nameRegions(vessels)}`] : []),
     ...(thin.length > 0 ? [`Thin: ${nameRegions(thin)}`] : []),
+    ...(tense.length > 0 ? [`Tense: ${nameRegions(tense)}`] : []),
   ]
 }
 

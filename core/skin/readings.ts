@@ -6,7 +6,7 @@ export const READING_IDS = ['oil', 'water', 'redness', 'congestion', 'sensitivit
 export type ReadingId = (typeof READING_IDS)[number]
 /**
  * Read where there is something to see; unread they say nothing. Spots is the worst lesion: none,
- * comedone, papule, pustule, nodule.
+ * comedone, papule, pustule, nodule. Tension is the muscle's, under the hand.
  */
 export const MORE_READING_IDS = [
   'texture',
@@ -15,6 +15,7 @@ export const MORE_READING_IDS = [
   'lines',
   'fragility',
   'spots',
+  'tension',
 ] as const
 export type MoreReadingId = (typeof MORE_READING_IDS)[number]
 export type AnyReadingId = ReadingId | MoreReadingId
@@ -40,6 +41,7 @@ export const GRADE_WORDS: Readonly<
   lines: ['none', 'fine', 'in motion', 'at rest', 'deep'],
   fragility: ['firm', 'a little thin', 'thin', 'very thin', 'like paper'],
   spots: ['none', 'comedones', 'papules', 'pustules', 'nodules'],
+  tension: ['soft', 'a little firm', 'firm', 'tight', 'like a cord'],
 }
 export const READING_NAMES: Readonly<Record<AnyReadingId, string>> = {
   oil: 'Oil',
@@ -53,6 +55,7 @@ export const READING_NAMES: Readonly<Record<AnyReadingId, string>> = {
   lines: 'Lines',
   fragility: 'Thinness',
   spots: 'Spots',
+  tension: 'Tension',
 }
 
 /** The strictest zone speaks for its region: the most of everything, the least of water. */

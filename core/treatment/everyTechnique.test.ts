@@ -1,13 +1,15 @@
+import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { AIM_OF, DIRECTIONS, DRAIN_ORDER, LIFT_ORDER } from '../catalogue/techniques/directions'
 import { TECHNIQUES, TECHNIQUE_IDS, type TechniqueId } from '../catalogue/techniques/techniques'
+import type { RegionId } from '../face/zones'
 import { usualStep } from '../testing/steps'
 import { confirmationsFor } from '../screening/confirm'
 import { toTicks } from '../units'
 import { zoneCountOf } from './counting'
 import { promptAt, promptsOf } from './prompts'
 import { emptyRoom } from './roomState'
-import { aimOf, directionsOf, drainTrouble, sequenceOf } from './sequence'
+import { aimOf, directionsOf, drainTrouble, sequenceOf, shareWords } from './sequence'
 
 const all = TECHNIQUE_IDS.map((id) => TECHNIQUES[id])
 
@@ -151,6 +153,32 @@ describe('which way the hand goes', () => {
       expect(ticks).toBe(toTicks(step.minutes))
     },
   )
+  it('stays longer where the hand found tension, in a massage alone, and in no more time', () => {
+    const step = usualStep('massage')
+    const timeOf = (sequence: ReturnType<typeof sequenceOf>, region: RegionId) =>
+      sequence.find(({ place }) => 'region' in place && place.region === region)?.minutes ?? 0
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...step.regions),
+        fc.integer({ min: 0, max: 3 }),
+        fc.dictionary(fc.constantFrom(...step.regions), fc.integer({ min: 0, max: 4 })),
+        (region, grade, others) => {
+          const less = sequenceOf(step, { ...others, [region]: grade })
+          const more = sequenceOf(step, { ...others, [region]: grade + 1 })
+          expect(timeOf(more, region)).toBeGreaterThanOrEqual(timeOf(less, region))
+          const all = more.reduce((sum, own) => sum + own.minutes, 0)
+          expect(all).toBe(step.minutes)
+        },
+      ),
+    )
+    const tense = sequenceOf(step, { jawL: 3, jawR: 3 })
+    expect(timeOf(tense, 'jawL')).toBeGreaterThan(timeOf(sequenceOf(step), 'jawL'))
+    expect(tense.find(({ say }) => say.startsWith('left jaw'))?.say).toContain('tense')
+    expect(shareWords(step, { jawL: 3, jawR: 3 })).toMatch(/jaw.* min each/)
+    const mask = usualStep('clay')
+    expect(sequenceOf(mask, { chin: 4 })).toEqual(sequenceOf(mask))
+    expect(shareWords(mask, { chin: 4 })).toBe('')
+  })
   it('drains from the nodes outward: opened first, ended there, and a missing neck is said', () => {
     const step = usualStep('massage')
     const sequence = sequenceOf(step)

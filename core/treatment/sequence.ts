@@ -8,11 +8,13 @@ import {
   type Direction,
   type NodeId,
 } from '../catalogue/techniques/directions'
+import { KNEADING } from '../catalogue/rules/byHand'
 import type { PlanStep } from '../catalogue/techniques/step'
 import { MANNERS } from '../catalogue/techniques/strokes'
 import { TECHNIQUES } from '../catalogue/techniques/techniques'
-import { areaOf, REGION_NAMES } from '../face/regions'
-import type { RegionId } from '../face/zones'
+import { areaOf, nameRegions, REGION_NAMES } from '../face/regions'
+import { REGION_IDS, type RegionId } from '../face/zones'
+import type { Profile } from '../skin/profile'
 import { fromTicks, toTicks } from '../units'
 
 /** One place of a sequence: a zone, or the nodes that are opened first and last. */
@@ -46,8 +48,22 @@ export function directionsOf(step: PlanStep): Partial<Record<RegionId, Direction
 const NODES_FROM = 3
 const NODE_TICKS = 1
 
-/** The zones of a step in the order the hand takes them, with the minutes of each by its area. */
-export function sequenceOf(step: PlanStep): InSequence[] {
+/** How tense each zone was found under the hand, 0–4; what was not read is not tense. */
+export type Tension = Readonly<Partial<Record<RegionId, number>>>
+export const tensionOf = ({ regions }: Pick<Profile, 'regions'>): Tension =>
+  Object.fromEntries(REGION_IDS.map((region) => [region, regions[region].tension ?? 0]))
+
+/** Minutes are shared out by hand here, so that it stays longer where it finds tension. */
+const kneads = ({ technique }: Pick<PlanStep, 'technique'>) =>
+  TECHNIQUES[technique].stage === 'massage'
+/** From this grade on it is said of a zone. */
+const TENSE_FROM = 2
+
+/**
+ * The zones of a step in the order the hand takes them, with the minutes of each by its area; in a
+ * massage also by the tension that was read there.
+ */
+export function sequenceOf(step: PlanStep, tension: Tension = {}): InSequence[] {
   const aim = aimOf(step)
   const { manner } = TECHNIQUES[step.technique]
   if (!aim || manner === 'none') return []
@@ -56,7 +72,11 @@ export function sequenceOf(step: PlanStep): InSequence[] {
   )
   const nodes = aim === 'drain' && step.minutes >= NODES_FROM ? nodesOf(step.regions) : []
   const ticks = toTicks(step.minutes) - nodes.length * 2 * NODE_TICKS
-  const shares = byArea(order, Math.max(0, ticks))
+  const found = (region: RegionId) => (kneads(step) ? (tension[region] ?? 0) : 0)
+  const weights = order.map(
+    (region) => areaOf([region]) * (1 + KNEADING.sharePerGrade * found(region)),
+  )
+  const shares = shareOut(weights, Math.max(0, ticks))
   const node = (id: NodeId, words: string): InSequence => ({
     place: { node: id },
     minutes: fromTicks(NODE_TICKS),
@@ -67,7 +87,10 @@ export function sequenceOf(step: PlanStep): InSequence[] {
     ...order.map((region, at): InSequence => ({
       place: { region },
       minutes: fromTicks(shares[at] ?? 0),
-      say: `${REGION_NAMES[region]}: ${MANNERS[manner].strokes[region] ?? 'lightly'}`,
+      say: [
+        `${REGION_NAMES[region]}: ${MANNERS[manner].strokes[region] ?? 'lightly'}`,
+        ...(found(region) >= TENSE_FROM ? ['tense, longer here'] : []),
+      ].join('; '),
     })),
     ...[...nodes].reverse().map((id) => node(id, 'End at the')),
   ]
@@ -76,21 +99,38 @@ export function sequenceOf(step: PlanStep): InSequence[] {
 const nodesOf = (regions: readonly RegionId[]): NodeId[] =>
   (['collarbone', 'ear'] as const).filter((id) => regions.includes(NODES[id].needs))
 
-/** Whole ticks by area, which come to exactly so many: the largest remainders get what is left. */
-function byArea(regions: readonly RegionId[], ticks: number): number[] {
-  const whole = areaOf(regions)
+/** Whole ticks by weight, which come to exactly so many: the largest remainders get what is left. */
+function shareOut(weights: readonly number[], ticks: number): number[] {
+  const whole = weights.reduce((sum, weight) => sum + weight, 0)
   if (whole === 0) return []
-  const exact = regions.map((region) => (areaOf([region]) / whole) * ticks)
+  const exact = weights.map((weight) => (weight / whole) * ticks)
   const shares = exact.map(Math.floor)
   const left = ticks - shares.reduce((sum, share) => sum + share, 0)
-  const byRemainder = regions
+  const remainder = (at: number) => (exact[at] ?? 0) - (shares[at] ?? 0)
+  const byRemainder = weights
     .map((_, at) => at)
-    .sort(
-      (one, other) =>
-        (exact[other] ?? 0) - (shares[other] ?? 0) - ((exact[one] ?? 0) - (shares[one] ?? 0)),
-    )
+    .sort((one, other) => remainder(other) - remainder(one))
   for (const at of byRemainder.slice(0, Math.round(left))) shares[at] = (shares[at] ?? 0) + 1
   return shares
+}
+
+/**
+ * The minutes of a massage by zone, longest first, in words; nothing for what is not kneaded.
+ * Both sides of a pair that get the same are named once.
+ */
+export function shareWords(step: PlanStep, tension: Tension): string {
+  if (!kneads(step)) return ''
+  const byMinutes = new Map<number, RegionId[]>()
+  for (const { place, minutes } of sequenceOf(step, tension))
+    if ('region' in place && minutes > 0)
+      byMinutes.set(minutes, [...(byMinutes.get(minutes) ?? []), place.region])
+  return [...byMinutes]
+    .sort(([one], [other]) => other - one)
+    .map(([minutes, regions]) => {
+      const each = regions.length > 1 ? ' each' : ''
+      return `${nameRegions(regions)} ${minutes} min${each}`
+    })
+    .join('; ')
 }
 
 /**

@@ -2,6 +2,7 @@ import type { Page } from '@playwright/test'
 import { expect, test } from '../support/browserTest'
 import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
 import { asOwner, keptOnDevice, open, runningVisit } from '../support/house'
+import { done, tell, withSteps } from '../support/ownPlan'
 import { bundleOf } from '../support/visit'
 import { bigButton, letIn, nextStep } from '../support/walk'
 
@@ -230,4 +231,34 @@ test('a spot that is clear is ticked on the face; the rest is seen to by the big
   await expect.poll(swept).toHaveLength(1)
   await bigButton(page).click()
   await expect.poll(async () => new Set(await swept()).size).toBe(asked.length)
+})
+
+test('skin that has dried while hands were away is said, and damp again in one tap', async ({
+  page,
+}) => {
+  const id = await runningVisit('other-22')
+  const [milk, gel, tone, serum] = await withSteps(id, [
+    ...([['milk'], ['secondCleanse'], ['tone'], ['serum']] as const),
+    ...([['moisturiser'], ['sunProtection']] as const),
+  ])
+  if (!milk || !gel || !tone || !serum) throw new Error('four steps')
+  await tell(id, { kind: 'started' }, 30)
+  for (const [step, ago] of [
+    [milk, 25],
+    [gel, 20],
+    [tone, 12],
+  ] as const)
+    await tell(id, done(step), ago)
+  await tell(id, { kind: 'held' }, 12)
+  await tell(id, { kind: 'resumed' }, 1)
+  await letIn(page, 'owner')
+  await open(page, `/visits/${id}/treat`)
+  await expect(page.getByText('Needs damp skin, finds dry.')).toBeVisible()
+  await page.getByRole('button', { name: 'First mist, pressed in' }).click()
+  await expect(page.getByText('Needs damp skin, finds dry.')).toBeHidden()
+  const inside = page.getByRole('list', { name: 'Inside this step' })
+  await expect(inside).toContainText('Mist, pressed in')
+  await nextStep(page)
+  const steps = (await bundleOf(await asOwner(), id)).plans.find(({ version }) => version === 3)
+  expect(steps?.steps.map(({ technique }) => technique)).toContain('mist')
 })

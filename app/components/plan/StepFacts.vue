@@ -5,6 +5,7 @@ import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
 import { lightDose } from '#core/dosing/light'
 import { nameRegions } from '#core/face/regions'
 import type { PlanInput } from '#core/planning/input'
+import { shareWords, tensionOf } from '#core/treatment/sequence'
 import { lastTimeWords } from '#core/visit/lastTime'
 import { daysAgo } from '~/composables/dates'
 import { useVisit } from '~/stores/visit'
@@ -34,6 +35,8 @@ const range = computed(() => {
   const words = own.least === own.most ? own.most : `${own.least}–${own.most}`
   return `${setting.label} today ${words} ${setting.unit}`
 })
+/** How a massage shares out its minutes. */
+const shares = computed(() => shareWords(props.step, tensionOf(props.input.profile)))
 /** How the same work went at the last visit of this client. */
 const before = computed(() => {
   const { lastTime } = useVisit().bundle ?? {}
@@ -47,6 +50,7 @@ const before = computed(() => {
   <SecondLayer :step="step" :input="input" />
   <p v-if="dose" class="soft figures">{{ dose }}</p>
   <p v-if="range" class="soft figures">{{ range }}</p>
+  <p v-if="shares" class="soft figures">By zone: {{ shares }}</p>
   <p class="done"><b>Done when</b> {{ technique.cue }}</p>
   <details v-if="manner && strokes.length" class="whys">
     <summary>{{ manner.name }}: {{ manner.order }}</summary>

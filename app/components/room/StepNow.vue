@@ -9,7 +9,7 @@ import { comfortAt, dialOf } from '#core/treatment/atHand'
 import { runningMs } from '#core/treatment/clocks'
 import { promptAt } from '#core/treatment/prompts'
 import { soakAt } from '#core/treatment/soak'
-import { drainTrouble, placeAt, sequenceOf } from '#core/treatment/sequence'
+import { drainTrouble, placeAt, sequenceOf, tensionOf } from '#core/treatment/sequence'
 import { elapsed } from '~/composables/dates'
 import { useRoom } from '~/stores/room'
 import { useVisit } from '~/stores/visit'
@@ -53,7 +53,9 @@ const minute = computed(() => {
 const worn = computed(() => visit.bundle?.visit.makeUp ?? [])
 const soak = computed(() => soakAt(props.step, worn.value, minute.value))
 const prompt = computed(() => promptAt(props.step, Math.max(0, minute.value), worn.value))
-const sequence = computed(() => sequenceOf(props.step))
+const sequence = computed(() =>
+  sequenceOf(props.step, room.input ? tensionOf(room.input.profile) : {}),
+)
 /** Where the hand is by now, where there is time enough to go from zone to zone. */
 const NAMED_FROM = 3
 const here = computed(() =>
@@ -106,6 +108,7 @@ const turnTo = (setting: number) =>
         <StepDial v-if="dial" :dial="dial" :step="step" @dial="turnTo" />
         <StepDevice :step="step" :dial="dial" />
       </div>
+      <StepUnready />
       <StepSlip :step="step" :ran="ran" />
       <StepHalves :step="step" />
       <StepCount :step="step" @cleanse="emit('cleanse')" />

@@ -6,6 +6,8 @@ import { residualAsDone } from '#core/record/doneLoads'
 import type { PlanInput } from '#core/planning/input'
 import { diffPlans, type StepChange } from '#core/planning/steps/edit'
 import type { Readings } from '#core/skin/readings'
+import { withFirst } from '#core/planning/answer/putRight'
+import type { NotReady } from '#core/treatment/surfaceNow'
 import { withCleanse } from '#core/planning/answer/moreCleansing'
 import { AFTER_STOP } from '#core/treatment/stop'
 import type { EventBody } from '#core/treatment/events'
@@ -22,6 +24,8 @@ import { useVisit } from '~/stores/visit'
 interface Room {
   state: ComputedRef<RoomState | null>
   steps: ComputedRef<PlanStep[]>
+  /** Of every version. */
+  everyStep: ComputedRef<PlanStep[]>
   /** The visit with every tap, sent or not. */
   bundle: ComputedRef<VisitBundle | null>
   input: ComputedRef<PlanInput | null | undefined>
@@ -30,7 +34,7 @@ interface Room {
 }
 
 /** New plans of what is left: what is done stands, and the difference is shown before it is taken. */
-export function useReplan({ state, steps, bundle, input, tap, trouble }: Room) {
+export function useReplan({ state, steps, everyStep, bundle, input, tap, trouble }: Room) {
   const visit = useVisit()
   const offer = ref<{ steps: PlanStep[]; changes: StepChange[]; reason: string } | null>(null)
   const thinking = ref(false)
@@ -79,6 +83,13 @@ export function useReplan({ state, steps, bundle, input, tap, trouble }: Room) {
     offer.value = { steps: next, changes: diffPlans(steps.value, next), reason }
   }
 
+  /** What the skin lacks is done before the step at hand: the button has said what it adds. */
+  async function putRight(atHand: string, { words, first }: NotReady): Promise<boolean> {
+    if (!input.value || first.length === 0) return false
+    const next = withFirst(steps.value, everyStep.value, atHand, first, input.value)
+    return newVersion(next, words)
+  }
+
   async function newVersion(next: PlanStep[], reason: string): Promise<boolean> {
     const here = visit.bundle
     if (!here || !state.value) return false
@@ -119,6 +130,7 @@ export function useReplan({ state, steps, bundle, input, tap, trouble }: Room) {
     doneSteps,
     replan,
     addCleanse,
+    putRight,
     take,
     newVersion,
     calmPlan,

@@ -16,6 +16,17 @@ export const SLIP = {
   source: COMMON_PRACTICE,
 } as const
 
+/**
+ * How the minutes of a massage are shared out: by the area of each zone, and more where the muscle
+ * is tense. House value: twice the time a square centimetre from firm (grade 2) on.
+ */
+export const KNEADING = {
+  id: 'massage-shares',
+  sentence: 'A massage takes its minutes by area, and longer where the hand found tension.',
+  sharePerGrade: 0.5,
+  source: COMMON_PRACTICE,
+} as const
+
 /** A device is tried before it is stepped up. House value within common practice. */
 export const LADDER = {
   id: 'device-ladder',
