@@ -1,11 +1,8 @@
 import { defineStore } from 'pinia'
 import type { PlanStep } from '#core/catalogue/techniques/step'
-import { productUsed } from '#core/treatment/atHand'
-import { cueOf } from '#core/treatment/cue'
 import { fold, type RoomState } from '#core/treatment/fold'
-import { notReady } from '#core/treatment/surfaceNow'
-import { endedKeys, momentsOf, openOf, placeOfMoment } from '#core/treatment/moments'
 import { foldContext, toPlanInput } from '#core/visit/planInput'
+import { useAtHand } from '~/composables/room/atHand'
 import { useTapLine } from '~/composables/room/tapLine'
 import { useReplan } from '~/composables/room/replan'
 import { useVisit } from './visit'
@@ -29,28 +26,7 @@ export const useRoom = defineStore('room', () => {
   const everyStep = computed<PlanStep[]>(() =>
     [...(visit.bundle?.plans ?? [])].reverse().flatMap((plan) => plan.steps),
   )
-  const ended = computed(() => endedKeys(state.value ?? { done: [] }))
-  const moments = computed(() => momentsOf(steps.value, ended.value))
-  const place = computed(() => placeOfMoment(moments.value, state.value?.current?.key))
-  const moment = computed(() => moments.value[place.value])
-  /** The main step on screen; its ticks are in its moment. */
-  const current = computed(() => moment.value?.main)
-  const next = computed(() => (place.value < 0 ? undefined : moments.value[place.value + 1]?.main))
-  /** What of the moment is still open, its ticks first. */
-  const open = computed(() => (moment.value ? openOf(moment.value, ended.value) : []))
-  /** The bottle of a step: what was swapped in, else what was planned. */
-  const bottleOf = (step: PlanStep) => {
-    const used = state.value && productUsed(state.value, step)
-    return visit.bundle?.shelf.find((item) => item.product.id === used)?.product
-  }
-  /** How the step at hand is known to be done. */
-  const cue = computed(() => current.value && cueOf(current.value, bottleOf(current.value)))
-  /** What the skin at hand lacks for this step, by what was done and how long ago. */
-  const unready = computed(() =>
-    state.value && input.value
-      ? notReady(state.value, everyStep.value, open.value, input.value)
-      : undefined,
-  )
+  const hand = useAtHand({ state, steps, everyStep, input })
   const plans = useReplan({
     state,
     steps,
@@ -71,15 +47,7 @@ export const useRoom = defineStore('room', () => {
     state,
     steps,
     everyStep,
-    moments,
-    place,
-    moment,
-    open,
-    current,
-    cue,
-    unready,
-    bottleOf,
-    next,
+    ...hand,
     context,
     input,
     enter,
