@@ -9,7 +9,7 @@ export default defineConfig({
   // A browser that this machine starves for a minute is not a defect of the page: one more try, and
   // whatever needed it is named at the end of its part.
   retries: 1,
-  outputDir: `.data/e2e-${process.env.OAK_E2E_HALF ?? 'all'}`,
+  outputDir: `.data/e2e-${process.env.OAK_E2E_PART ?? 'all'}`,
   reporter: process.env.PLAYWRIGHT_JSON_OUTPUT_NAME ? [['list'], ['json']] : [['list']],
   use: {
     baseURL: process.env.OAK_TEST_URL ?? 'http://127.0.0.1:4310',

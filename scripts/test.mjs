@@ -59,8 +59,9 @@ async function buildFor(wanted) {
 }
 
 /**
- * What needs the built application: it is built once. Two houses serve, each with half of the
- * browser's tests, so that one side's waiting is the other's working time.
+ * What needs the built application: it is built once. Two houses serve, so that one side's waiting
+ * is the other's working time: one for the wire and a part of the browser's tests, one for the rest
+ * of these.
  */
 async function onTheBuild(wanted, built) {
   await built
@@ -79,7 +80,9 @@ async function onTheBuild(wanted, built) {
 }
 
 async function beside(wanted) {
-  await inAHouse('test-beside', 24660, 4440, (env) => playwright(tally, env, 2))
+  await inAHouse('test-beside', 24660, 4440, async (env) => {
+    for (const part of [2, 3]) await playwright(tally, env, part)
+  })
   await typesOnce(wanted)
 }
 

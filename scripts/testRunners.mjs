@@ -116,16 +116,18 @@ export function vitest(tally, project, title, env = {}) {
   })
 }
 
+/** The browser's tests are cut into so many parts. */
+const PARTS = 3
 /**
- * Half of the browser's tests, in a house of its own.
- * @param half 1 or 2
+ * A part of the browser's tests, in a house that is up.
+ * @param part from 1
  */
-export function playwright(tally, env, half) {
-  const report = join(OUT, `e2e-${half}.json`)
-  return counted(tally, `In a real browser, ${half} of 2`, {
+export function playwright(tally, env, part) {
+  const report = join(OUT, `e2e-${part}.json`)
+  return counted(tally, `In a real browser, ${part} of ${PARTS}`, {
     report,
-    env: { ...env, PLAYWRIGHT_JSON_OUTPUT_NAME: report, OAK_E2E_HALF: String(half) },
-    args: [PLAYWRIGHT, 'test', '--project', 'e2e', `--shard=${half}/2`],
+    env: { ...env, PLAYWRIGHT_JSON_OUTPUT_NAME: report, OAK_E2E_PART: String(part) },
+    args: [PLAYWRIGHT, 'test', '--project', 'e2e', `--shard=${part}/${PARTS}`],
     read: ({ stats, suites }) => ({
       passed: stats.expected + stats.flaky,
       failed: stats.unexpected,
