@@ -9,7 +9,7 @@ import { CONDITION_IDS } from '#core/catalogue/skin/conditions'
 import { HALF_FEATURES, type HalfFeature } from '#core/skin/halves'
 import { BURNS, TANS } from '#core/skin/indices'
 import { OBSERVATION_IDS } from '#core/skin/observations'
-import { day, id, licences, line, said, zoneId } from './common'
+import { day, id, licences, line, regions, said, zoneId } from './common'
 
 export const grade = z.union(
   [z.literal(0), z.literal(1), z.literal(2), z.literal(3), z.literal(4)],
@@ -61,6 +61,19 @@ export const halvesPost = z.strictObject({
   light: said(120),
   grades: halves,
 })
+
+/** Bytes of a request with a picture at most: the tablet makes it small before. */
+export const PHOTOGRAPH_LIMIT = 600_000
+/** What every JPEG begins with, in base64. */
+const JPEG_START = '/9j/'
+export const photographPost = z.strictObject({
+  id,
+  regions,
+  jpeg: z.base64('a picture').startsWith(JPEG_START, 'a JPEG').max(PHOTOGRAPH_LIMIT),
+  /** Nobody is photographed unasked. */
+  agreed: z.literal(true, "the client's yes"),
+})
+export const photographQuery = z.strictObject({ photograph: id })
 
 export const wholeReading = z.strictObject({
   burns: z.enum(BURNS).optional(),

@@ -10,6 +10,7 @@ const NOTHING_BEFORE = {
   withdrawals: [],
   whole: {},
   halves: [],
+  photographs: [],
   previousReading: null,
   baseline: null,
   meters: { today: [], before: [] },

@@ -22,6 +22,7 @@ import type { Readings } from '../skin/readings'
 import type { TreatmentEvent } from '../treatment/events'
 import type { LastTime } from './lastTime'
 import type { VisitStatus } from './status'
+import type { Photograph } from './photographs'
 
 export type Role = 'owner' | 'therapist' | 'trainee'
 export interface Me {
@@ -127,6 +128,8 @@ export interface VisitBundle {
   /** Read of the whole face today; the bare reading's words over the made-up one's. */
   whole: WholeReading
   halves: HalfFace[]
+  /** Taken in the room, where the client agreed. */
+  photographs: Photograph[]
   /** `day`: ISO day of the house. */
   previousReading: { at: number; day: string; zones: Readings; whole: WholeReading } | null
   /** The client's first reading here, where it is older than the previous one. */

@@ -73,6 +73,7 @@ const readingPart = (bundle: VisitBundle) => ({
   whole: bundle.whole,
   meters: bundle.meters.today,
   halves: bundle.halves,
+  photographs: bundle.photographs,
 })
 
 const treatmentPart = (bundle: VisitBundle, state: RoomState, input: PlanInput) =>

@@ -67,6 +67,7 @@ export function demoBundle(
     withdrawals: [],
     whole: demoClient.whole ?? {},
     halves: [],
+    photographs: [],
     houseRules: [],
     lifts: [],
     policy: NO_POLICY,

@@ -1,6 +1,7 @@
 import { sql } from 'drizzle-orm'
 import { check, index, jsonb, pgTable, text, timestamp, uuid } from 'drizzle-orm/pg-core'
 import type { ConsentId } from '#core/catalogue/consultation/consents'
+import type { RegionId } from '#core/face/zones'
 import type { Halves } from '#core/skin/halves'
 import type { Tightening } from '#core/screening/houseRules'
 import type { PatchPlace } from '#core/screening/patch'
@@ -114,4 +115,23 @@ export const halfFaces = pgTable(
     check('half_faces_moment', sql`${table.moment} in ('before','after')`),
     check('half_faces_worked', sql`${table.worked} in ('L','R')`),
   ],
+)
+
+/** A picture of what was seen, where the client agreed to one. Insert only; erasing drops it. */
+export const photographs = pgTable(
+  'photographs',
+  {
+    id: uuid('id').primaryKey(),
+    visitId: uuid('visit_id')
+      .notNull()
+      .references(() => visits.id),
+    regions: jsonb('regions').$type<RegionId[]>().notNull(),
+    /** Base64 of a JPEG, as the tablet made it: small, and without what a camera writes into it. */
+    jpeg: text('jpeg'),
+    /** Of the JPEG's bytes: it stands in the sealed record. */
+    sha256: text('sha256').notNull(),
+    by: by(),
+    at: at('at').notNull().defaultNow(),
+  },
+  (table) => [index('photographs_visit').on(table.visitId)],
 )

@@ -14,6 +14,7 @@ import {
 } from '#db/schema'
 import type { Visit } from './access'
 import { database } from './database'
+import { photographsOf } from './photographs'
 import { houseRulesNow } from './policy'
 import { reactionsOf } from './reactionsOf'
 
@@ -25,7 +26,7 @@ const MOST = 40
  * more strictly, halves compared, products used before.
  */
 export async function careOf(visit: Visit) {
-  const [reactions, tests, patchAgain, back, asides, rules, halves, usedProducts] =
+  const [reactions, tests, patchAgain, back, asides, rules, halves, pictures, usedProducts] =
     await Promise.all([
       reactionsOf(visit.clientId),
       testsOf(visit.clientId),
@@ -34,6 +35,7 @@ export async function careOf(visit: Visit) {
       setAsideOn(visit.id),
       houseRulesNow(),
       halvesOf(visit.id),
+      photographsOf(visit.id),
       usedBefore(visit.clientId),
     ])
   return {
@@ -44,6 +46,7 @@ export async function careOf(visit: Visit) {
     lifts: asides,
     houseRules: rules.map(({ rule, change, reason }) => ({ rule, change, reason })),
     halves,
+    photographs: pictures,
     usedProducts,
   }
 }

@@ -6,6 +6,7 @@ import {
   consultations,
   followUps,
   halfFaces,
+  photographs,
   homeUse,
   imports,
   lifts,
@@ -76,8 +77,8 @@ async function storedByVisit(clientId: string) {
       .innerJoin(visits, eq(visits.id, (table as VisitTable).visitId))
       .where(own)
       .then((rows) => rows.map(({ row }) => row as unknown as Table['$inferSelect']))
-  const [events, record, planned, sealed, amended, calls, forms, aside, halves] = await Promise.all(
-    [
+  const [events, record, planned, sealed, amended, calls, forms, aside, halves, pictures] =
+    await Promise.all([
       ofVisit(visitEvents),
       ofVisit(sealItems),
       ofVisit(plans),
@@ -87,8 +88,8 @@ async function storedByVisit(clientId: string) {
       ofVisit(clientLinks),
       ofVisit(lifts),
       ofVisit(halfFaces),
-    ],
-  )
+      ofVisit(photographs),
+    ])
   return {
     events,
     record,
@@ -98,6 +99,7 @@ async function storedByVisit(clientId: string) {
     followUps: calls,
     setAside: aside,
     halfFaces: halves,
+    photographs: pictures,
     // The link's own secret stays here, hashed as it is.
     ownForms: forms.map(({ tokenHash: _hash, ...form }) => form),
   }
@@ -113,6 +115,7 @@ type VisitTable =
   | typeof clientLinks
   | typeof lifts
   | typeof halfFaces
+  | typeof photographs
 
 async function storedByTest(clientId: string) {
   const db = database()

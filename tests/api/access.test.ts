@@ -25,7 +25,8 @@ const OPEN = [
 const base = testUrl()
 const ask = (call: Caller, row: Row, who: Kind, id = '') => {
   const [method = 'GET', path = ''] = row.route.split(' ')
-  return call(path.replace('[id]', id || randomUUID()), {
+  const asked = row.query === undefined ? path : `${path}?${row.query}`
+  return call(asked.replace('[id]', id || randomUUID()), {
     method,
     ...(row.body ? { body: row.body(id, who) } : {}),
   })

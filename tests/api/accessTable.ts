@@ -85,6 +85,13 @@ export const TABLE: readonly Row[] = [
   { route: 'GET /api/visits/[id]/events', object: 'visit', own: ALL, other: OWNER },
   { route: 'GET /api/visits/[id]/next', object: 'visit', own: ALL, other: OWNER },
   { route: 'GET /api/visits/[id]/stream', object: 'visit', own: ALL, other: OWNER },
+  {
+    route: 'GET /api/visits/[id]/photograph',
+    object: 'visit',
+    own: ALL,
+    other: OWNER,
+    query: `photograph=${randomUUID()}`,
+  },
   { route: 'GET /api/visits/[id]/export', object: 'visit', own: SENIOR, other: OWNER },
   {
     route: 'PATCH /api/visits/[id]',
@@ -161,6 +168,13 @@ export const TABLE: readonly Row[] = [
       light: 'ring lamp',
       grades: {},
     }),
+  },
+  {
+    route: 'POST /api/visits/[id]/photographs',
+    object: 'visit',
+    own: ALL,
+    other: OWNER,
+    body: () => ({ id: randomUUID(), regions: ['nose'], jpeg: '/9j/4AAQ', agreed: true }),
   },
   {
     route: 'POST /api/house-rules',

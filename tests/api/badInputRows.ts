@@ -275,6 +275,20 @@ export const BAD_INPUT: [string, string, string, () => unknown, string][] = [
     'light',
   ],
   [
+    'a picture that is none',
+    'POST',
+    'photographs',
+    () => ({ id: randomUUID(), regions: [], jpeg: 'R0lGODlh', agreed: true }),
+    'jpeg',
+  ],
+  [
+    'a picture nobody agreed to',
+    'POST',
+    'photographs',
+    () => ({ id: randomUUID(), regions: [], jpeg: '/9j/4AAQ', agreed: false }),
+    'agreed',
+  ],
+  [
     'a scale of seven',
     'POST',
     'readings',

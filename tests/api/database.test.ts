@@ -66,6 +66,7 @@ describe("the application's role", () => {
     'patch_reads',
     'lifts',
     'half_faces',
+    'photographs',
   ]) {
     it(`only adds to ${table}`, async () => {
       expect(await codeOf(app.unsafe(`delete from ${table}`))).toBe(DENIED)
@@ -140,7 +141,14 @@ describe('erasing a client', () => {
         faceWidthMm: 140,
       },
     })
-    await ownerDb`update visits set client_id = ${client} where id = ${await treating(owner, 'owner', 'other-22')}`
+    const treated = await treating(owner, 'owner', 'other-22')
+    const picture = { id: randomUUID(), regions: ['nose'], jpeg: '/9j/4AAQ', agreed: true }
+    const taken = await owner(`/api/visits/${treated}/photographs`, {
+      method: 'POST',
+      body: picture,
+    })
+    expect(taken.status, taken.text).toBe(200)
+    await ownerDb`update visits set client_id = ${client} where id = ${treated}`
     const id = await sealedVisit(owner, 'owner', 'other-23')
     for (const table of ['visits', 'consultations', 'consents', 'readings'])
       await ownerDb.unsafe(
@@ -164,6 +172,9 @@ describe('erasing a client', () => {
     expect(rest).not.toMatch(
       /Erase Me|1980-05-05|555 0100|erase@|Painter|silence|A Client|Went well|"oil"|stepDone/,
     )
+    const pictures = await ownerDb`select jpeg, sha256, regions from photographs
+      where visit_id = ${treated}`
+    expect(pictures).toEqual([{ jpeg: null, sha256: '', regions: [] }])
     const after = await walkedChain(owner)
     expect(after.broken).toBeNull()
     expect(after.erasedParts).toBeGreaterThan(before.erasedParts)

@@ -12,6 +12,8 @@ export interface Row {
   own: readonly Who[]
   other?: readonly Who[]
   object?: 'visit' | 'client'
+  /** What a route cannot be asked without. */
+  query?: string
 }
 export const ALL: readonly Who[] = ['owner', 'therapist', 'trainee']
 export const SENIOR: readonly Who[] = ['owner', 'therapist']

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core'
 import { STOP_STEPS, STOP_STEP_WORDS, type StopStepId } from '#core/catalogue/rules/stopRules'
-import { suspectBottles } from '#core/treatment/atHand'
+import { stopRegions, suspectBottles } from '#core/treatment/atHand'
 import { stopClock } from '#core/treatment/stopClock'
 import { elapsed } from '~/composables/dates'
 import { useRoom } from '~/stores/room'
@@ -32,6 +32,7 @@ const lay = computed(() => {
   )
   return names.slice(0, 3).join(', ')
 })
+const where = computed(() => (room.state ? stopRegions(room.state) : []))
 const late = ref('')
 async function onward() {
   if (!(await room.calmPlan())) late.value = room.trouble
@@ -76,7 +77,10 @@ useEventListener('keydown', (event: KeyboardEvent) => {
         </VBtn>
       </li>
     </ol>
-    <EmergencyCard :practice="visit.bundle.practice" />
+    <div class="beside">
+      <EmergencyCard :practice="visit.bundle.practice" />
+      <StopPicture :regions="where" />
+    </div>
     <footer>
       <p v-if="late" role="alert" class="help">{{ late }}</p>
       <VBtn
@@ -129,6 +133,11 @@ h1 {
   display: flex;
   flex-direction: column;
   gap: 8px;
+}
+.beside {
+  display: flex;
+  flex-direction: column;
+  gap: 14px;
 }
 .step {
   justify-content: flex-start;

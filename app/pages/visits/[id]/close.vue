@@ -129,6 +129,7 @@ const followed = () =>
           <VBtn v-if="!bundle.followUp.done" variant="outlined" @click="followed">Called</VBtn>
           <span v-else class="tag good">called</span>
         </section>
+        <PictureList v-if="bundle.photographs.length" :bundle="bundle" />
         <HalvesPanel class="noprint" moment="after" />
         <NextVisitPanel :bundle="bundle" @set="setNext" @calendar="calendar" />
         <section v-if="sealed" class="panel noprint row">

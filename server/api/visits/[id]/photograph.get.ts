@@ -1,0 +1,12 @@
+import { setResponseHeader } from 'h3'
+import { photographQuery } from '#contracts/care'
+import { route } from '../../../http/route'
+import { visitFor } from '../../../services/access'
+import { readPhotograph } from '../../../services/photographs'
+
+export default route({ query: photographQuery }, async ({ event, me, id, query }) => {
+  const visit = await visitFor(me, id, 'read', 'photograph.view')
+  const bytes = await readPhotograph(visit, query.photograph)
+  setResponseHeader(event, 'content-type', 'image/jpeg')
+  return bytes
+})

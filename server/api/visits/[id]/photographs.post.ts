@@ -1,0 +1,12 @@
+import { PHOTOGRAPH_LIMIT, photographPost } from '#contracts/care'
+import { route } from '../../../http/route'
+import { visitFor } from '../../../services/access'
+import { savePhotograph } from '../../../services/photographs'
+
+export default route(
+  { body: photographPost, bodyLimit: PHOTOGRAPH_LIMIT },
+  async ({ me, id, body }) => {
+    await savePhotograph(me, await visitFor(me, id, 'write'), body)
+    return { ok: true }
+  },
+)
