@@ -47,9 +47,11 @@ async function keep() {
   <div class="form">
     <b>{{ STOP_STEP_WORDS.form }}</b>
     <template v-if="!kept">
-      <VTextarea v-model="what" label="What" rows="2" maxlength="500" />
+      <div class="fields">
+        <VTextarea v-model="what" label="What" rows="2" maxlength="500" hide-details />
+        <VSelect v-model="suspected" label="Suspected" :items="products" hide-details />
+      </div>
       <p class="dim">Where: {{ whereWords }} · on the skin: {{ onSkinWords }}</p>
-      <VSelect v-model="suspected" label="Suspected" :items="products" />
       <RoomButton tone="warn" @click="keep">Keep the form</RoomButton>
     </template>
     <p v-else class="dim">kept</p>
@@ -63,7 +65,23 @@ async function keep() {
   padding: 14px 20px;
   display: flex;
   flex-direction: column;
-  gap: 10px;
+  gap: 8px;
+}
+.fields {
+  display: grid;
+  grid-template-columns: minmax(0, 3fr) minmax(0, 2fr);
+  gap: 8px 12px;
+}
+@media (max-height: 820px) {
+  .form {
+    padding: 8px 16px;
+    gap: 6px;
+  }
+}
+@media (max-width: 820px) {
+  .fields {
+    grid-template-columns: minmax(0, 1fr);
+  }
 }
 .dim {
   color: var(--stop-dim);

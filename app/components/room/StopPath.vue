@@ -85,7 +85,6 @@ useEventListener('keydown', (event: KeyboardEvent) => {
       <p v-if="late" role="alert" class="help">{{ late }}</p>
       <VBtn
         block
-        height="84"
         :ripple="false"
         class="onward"
         :disabled="next !== undefined"
@@ -101,7 +100,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
   grid-column: 1 / -1;
   grid-row: 1 / -1;
   background: var(--stop-ground);
-  padding: 26px 38px;
+  padding: 18px 38px;
   display: grid;
   grid-template-columns: minmax(0, 1.6fr) minmax(0, 1fr);
   gap: 14px 34px;
@@ -170,6 +169,7 @@ kbd {
   margin-left: 16px;
 }
 .onward {
+  min-height: 84px;
   background: var(--enamel);
   color: var(--snow);
   font-size: 1.5rem;
@@ -178,6 +178,22 @@ kbd {
   background: var(--ash);
   color: var(--ash-text);
   opacity: 1;
+}
+@media (max-height: 820px) {
+  .stop {
+    padding-block: 10px;
+    gap: 8px 34px;
+  }
+  h1 {
+    font-size: 2.3rem;
+    line-height: 1.15;
+  }
+  .steps {
+    gap: 5px;
+  }
+  .onward {
+    min-height: 66px;
+  }
 }
 @media (max-width: 820px) {
   .stop {

@@ -56,6 +56,7 @@ async function keep() {
       v-if="wish === 'ask'"
       v-model="agreed"
       label="Agrees to a picture, for the file only"
+      hide-details
     />
     <RoomButton :disabled="busy || (wish === 'ask' && !agreed)" @click="camera?.click()">
       Picture, if wanted
