@@ -11,7 +11,7 @@ export class ApiProblem extends Error {
 }
 
 /** A house that has not answered for so long is out of reach: no page waits for ever. */
-const PATIENCE_MS = 60_000
+const PATIENCE_MS = 120_000
 type Method = 'GET' | 'POST' | 'PUT' | 'PATCH' | 'DELETE'
 
 /**

@@ -10,6 +10,7 @@ import { WATER_ROWS } from '../catalogue/rules/waterAdditions'
 import { POINTS } from '../catalogue/schools/camps'
 import { REMOVAL_LINEN, TRAY_RULES, WARM_UPS } from '../catalogue/techniques/linen'
 import { REGION_NAMES } from '../face/regions'
+import { REMOVAL_WAYS } from '../catalogue/techniques/removalWays'
 import { SPOTS } from '../catalogue/techniques/residue'
 import { OUTSIDE_ORBIT } from '../catalogue/techniques/reach'
 import { FLOOR_STAGES } from '../catalogue/techniques/stages'
@@ -162,6 +163,12 @@ const roomRows = (): Row[] => [
     id: own.id,
     title: `from visit ${own.fromVisit}`,
     sentence: `${own.least} to ${own.most} expected, home care ${own.kept ? 'done' : 'not known'}`,
+    source: own.source,
+  })),
+  ...rowsOf('How a mask comes off', REMOVAL_WAYS, (own) => ({
+    id: `off-${own.kind}`,
+    title: KIND_NAMES[own.kind],
+    sentence: `${own.first}; ${own.water} water, ${own.wipes.join(' to ')} wipes`,
     source: own.source,
   })),
   ...rowsOf('Where product stays behind', Object.values(SPOTS), (own) => ({

@@ -177,6 +177,11 @@ test('which zones drank it is tapped when it is off, and the cream takes a secon
   const heading = page.getByRole('heading', { level: 1 })
   while (!(await asked.isVisible())) {
     await expect(heading).not.toHaveText('Finished')
+    // How it comes off is said by what it is, and by the house's own way of taking off.
+    if ((await heading.innerText()) === TECHNIQUES.maskOff.name) {
+      await expect(page.getByText(/^\s*Hydrating mask: .* lukewarm water, /)).toBeVisible()
+      await expect(page.getByText('A fresh warm cloth, pressed and lifted.')).toBeVisible()
+    }
     await nextStep(page)
   }
   await asked.click()

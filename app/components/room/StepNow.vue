@@ -2,14 +2,11 @@
 import { fromMilliseconds, toMilliseconds } from '#core/units'
 import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
 import type { PlanStep } from '#core/catalogue/techniques/step'
-import { placeOf } from '#core/catalogue/techniques/traits'
 import { lastTimeWords } from '#core/visit/lastTime'
 import { attendedNow, stayWords } from '#core/treatment/attended'
 import { comfortAt, dialOf } from '#core/treatment/atHand'
 import { runningMs } from '#core/treatment/clocks'
 import { promptAt } from '#core/treatment/prompts'
-import { soakAt } from '#core/treatment/soak'
-import { drainTrouble, placeAt, sequenceOf, tensionOf } from '#core/treatment/sequence'
 import { elapsed } from '~/composables/dates'
 import { useRoom } from '~/stores/room'
 import { useVisit } from '~/stores/visit'
@@ -37,7 +34,6 @@ const before = computed(() => {
 })
 /** What is seen to first stands alone: dial, device and counts come once it is. */
 const begun = computed(() => props.first.length === 0)
-const where = computed(() => placeOf(props.step))
 const comfort = computed(() =>
   comfortAt(visit.bundle?.client.preferences ?? {}, technique.value.stage),
 )
@@ -51,17 +47,7 @@ const minute = computed(() => {
   return fromMilliseconds(ran.value) - ticks.reduce((sum, own) => sum + own.minutes, 0)
 })
 const worn = computed(() => visit.bundle?.visit.makeUp ?? [])
-const soak = computed(() => soakAt(props.step, worn.value, minute.value))
 const prompt = computed(() => promptAt(props.step, Math.max(0, minute.value), worn.value))
-const sequence = computed(() =>
-  sequenceOf(props.step, room.input ? tensionOf(room.input.profile) : {}),
-)
-/** Where the hand is by now, where there is time enough to go from zone to zone. */
-const NAMED_FROM = 3
-const here = computed(() =>
-  props.step.minutes >= NAMED_FROM ? placeAt(sequence.value, Math.max(0, minute.value)) : undefined,
-)
-const misses = computed(() => drainTrouble(props.step, sequence.value))
 /** How the client lies, and what else holds for the whole visit. */
 const said = computed(() => props.warn || room.trouble || room.refused || room.unkept)
 const always = computed(() => room.input?.verdict.throughout.map(({ say }) => say) ?? [])
@@ -87,15 +73,7 @@ const turnTo = (setting: number) =>
     </ul>
     <p v-if="stay" class="dim">{{ stay }}</p>
     <p v-for="say in always" :key="say" class="dim">All through: {{ say.toLowerCase() }}</p>
-    <p class="hand">{{ technique.hand }}</p>
-    <p v-if="where" class="dim">
-      {{ where }}<template v-if="here">. Now: {{ here.say }}</template>
-      <b v-if="misses"> {{ misses }}</b>
-    </p>
-    <p v-if="soak" class="soak" role="status">
-      <b v-if="soak.left" class="figures">{{ elapsed(toMilliseconds(soak.left)) }}</b>
-      {{ soak.say }}
-    </p>
+    <StepHand :step="step" :minute="minute" :worn="worn" />
     <StepAmount v-if="technique.product" :step="step" />
     <div class="time">
       <span class="clock serif figures" :class="{ over }" role="timer">{{ elapsed(ran) }}</span>
@@ -143,10 +121,6 @@ h1 {
   line-height: 1.12;
   font-weight: 560;
 }
-.hand {
-  font-size: 1.2rem;
-  color: var(--candle-soft);
-}
 .time {
   display: flex;
   align-items: baseline;
@@ -181,11 +155,6 @@ h1 {
   font-size: 1.3rem;
   font-weight: 650;
 }
-.soak {
-  color: var(--glow);
-  font-size: 1.25rem;
-  font-weight: 650;
-}
 .cue {
   color: var(--leaf);
 }
@@ -213,10 +182,6 @@ h1 {
   }
   h1 {
     font-size: clamp(1.8rem, 3vw, 2.4rem);
-  }
-  .hand {
-    font-size: 1.1rem;
-    line-height: 1.3;
   }
   .clock {
     font-size: 3.6rem;

@@ -83,14 +83,9 @@ useEventListener('keydown', (event: KeyboardEvent) => {
     </div>
     <footer>
       <p v-if="late" role="alert" class="help">{{ late }}</p>
-      <VBtn
-        block
-        :ripple="false"
-        class="onward"
-        :disabled="next !== undefined"
-        @click="onward"
-        >{{ onwardWord }}</VBtn
-      >
+      <VBtn block :ripple="false" class="onward" :disabled="next !== undefined" @click="onward">{{
+        onwardWord
+      }}</VBtn>
     </footer>
   </section>
 </template>

@@ -111,7 +111,7 @@ export const POINTS: readonly Point[] = [
         hand: {
           rinse: 'Damp cotton pads, pressed and lifted; brows, creases, hairline too.',
           maskOff:
-            'Wet it first; damp cotton pads, fresh side each time. Check nostril creases, brows, hairline, under-chin.',
+            'Damp cotton pads, a fresh side each time. Check nostril creases, brows, hairline, under-chin.',
         },
       },
       {
@@ -121,6 +121,7 @@ export const POINTS: readonly Point[] = [
         linen: 'sponges',
         hand: {
           rinse: 'Sponges and cool water, pressed and lifted; brows, creases, hairline too.',
+          maskOff: 'Sponges and cool water. Check nostril creases, brows, hairline, under-chin.',
         },
       },
     ],

@@ -225,7 +225,7 @@ export const MASKS = techniques({
     leaves: { film: 'none', moisture: 'damp', warmth: 'neutral' },
     effects: {},
     manner: 'none',
-    hand: 'Wet it first; sponges and cool water. Check nostril creases, brows, hairline, under-chin.',
+    hand: 'A fresh warm cloth, pressed and lifted. Check nostril creases, brows, hairline, under-chin.',
     cue: 'The hand feels skin, not product.',
     seen: 'Skin felt',
     notYet: 'Wet it again, a fresh cloth; never a dry one.',

@@ -1,0 +1,84 @@
+<script setup lang="ts">
+import type { MakeUpId } from '#core/catalogue/consultation/makeUp'
+import { handOf, methodOf } from '#core/catalogue/schools/schools'
+import type { PlanStep } from '#core/catalogue/techniques/step'
+import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
+import { placeOf } from '#core/catalogue/techniques/traits'
+import { drainTrouble, placeAt, sequenceOf, tensionOf } from '#core/treatment/sequence'
+import { soakAt } from '#core/treatment/soak'
+import { wayOff } from '#core/treatment/wayOff'
+import { toMilliseconds } from '#core/units'
+import { elapsed } from '~/composables/dates'
+import { useRoom } from '~/stores/room'
+
+/** What the hand does and where it is by now: the house's own way, the mask's, the soak's. */
+const props = defineProps<{
+  step: PlanStep
+  /** Minutes into the step, its ticks taken off. */
+  minute: number
+  worn: readonly MakeUpId[]
+}>()
+const room = useRoom()
+const technique = computed(() => TECHNIQUES[props.step.technique])
+/** What the hand does, as this house or this school does it. */
+const hand = computed(() => {
+  const { school, policy } = room.input ?? {}
+  return school ? handOf(methodOf(school, policy), technique.value) : technique.value.hand
+})
+const off = computed(() =>
+  room.state ? wayOff(room.state, room.everyStep, props.step, room.now) : [],
+)
+const soak = computed(() => soakAt(props.step, props.worn, props.minute))
+const where = computed(() => placeOf(props.step))
+const sequence = computed(() =>
+  sequenceOf(props.step, room.input ? tensionOf(room.input.profile) : {}),
+)
+/** Where the hand is by now, where there is time enough to go from zone to zone. */
+const NAMED_FROM = 3
+const here = computed(() =>
+  props.step.minutes >= NAMED_FROM ? placeAt(sequence.value, Math.max(0, props.minute)) : undefined,
+)
+const misses = computed(() => drainTrouble(props.step, sequence.value))
+</script>
+
+<template>
+  <div class="does">
+    <p class="hand">{{ hand }}</p>
+    <p v-for="say in off" :key="say" class="hand">{{ say }}</p>
+    <p v-if="where" class="dim">
+      {{ where }}<template v-if="here">. Now: {{ here.say }}</template>
+      <b v-if="misses"> {{ misses }}</b>
+    </p>
+    <p v-if="soak" class="soak" role="status">
+      <b v-if="soak.left" class="figures">{{ elapsed(toMilliseconds(soak.left)) }}</b>
+      {{ soak.say }}
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.does {
+  display: contents;
+}
+.dim {
+  color: var(--candle-dim);
+}
+.dim b {
+  color: var(--glow);
+}
+.hand {
+  font-size: 1.2rem;
+  color: var(--candle-soft);
+}
+.soak {
+  color: var(--glow);
+  font-size: 1.25rem;
+  font-weight: 650;
+}
+@media (max-height: 820px) and (min-width: 1001px) {
+  .hand {
+    font-size: 1.1rem;
+    line-height: 1.3;
+  }
+}
+</style>
