@@ -7,7 +7,7 @@ import { millilitres } from '../units'
 import { dialOf } from './atHand'
 import type { EventBody } from './events'
 import { ladderAt } from './ladder'
-import { dragsAfter, slipLeft, topUpCount, topUpNow } from './slip'
+import { dragsAfter, laidFor, slipLeft, topUpCount, topUpNow } from './slip'
 
 describe('the ladder of a device', () => {
   const tip = usualStep('tip')
@@ -83,5 +83,13 @@ describe('slip', () => {
     expect(after(20, usualStep('milk'))).toBeUndefined()
     expect(dragsAfter(true)).toBeLessThan(dragsAfter(false))
     expect(slipLeft(dragsAfter(false), false)).toBeCloseTo(0.6)
+  })
+  it('runs out from the last top-up, and from the start of the step where there was none', () => {
+    const massage = usualStep('massage')
+    const state = room([massage], [])
+    expect(laidFor(state, 9 * MINUTE, undefined)).toBe(9 * MINUTE)
+    expect(laidFor(state, 9 * MINUTE, at(6))).toBe(3 * MINUTE)
+    // What was taken before the step was at hand tops nothing up.
+    expect(laidFor(state, 9 * MINUTE, at(-2))).toBe(9 * MINUTE)
   })
 })

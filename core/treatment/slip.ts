@@ -4,6 +4,7 @@ import { TECHNIQUES } from '../catalogue/techniques/techniques'
 import type { Dispenser, Product } from '../catalogue/products/products'
 import { describeMeasures, WATER_DROP_ML } from '../dosing/amount'
 import type { Profile } from '../skin/profile'
+import type { RoomState } from './roomState'
 import { fromMilliseconds, type Millilitres, type Minutes } from '../units'
 
 /** Bottles that give a little at a time. */
@@ -37,6 +38,17 @@ export function topUpNow(
   const { kind, millilitres } = FINE.includes(bottle.dispenser.kind) ? bottle.dispenser : OIL_DROP
   const count = topUpCount(laid, minute, dry, millilitres)
   return { words: describeMeasures(count, kind), millilitres: count * millilitres }
+}
+
+/**
+ * How long the medium has lain: since the step at hand began, or since it was topped up.
+ * @param ranMs of the step, milliseconds
+ * @param toppedUpAt the last measure taken for it, where there was one
+ */
+export function laidFor(state: RoomState, ranMs: number, toppedUpAt: number | undefined): number {
+  const began = state.current?.since
+  if (began === undefined || toppedUpAt === undefined) return ranMs
+  return ranMs - Math.max(0, toppedUpAt - began)
 }
 
 /** Share of a medium that still lies on the skin after so many minutes. */

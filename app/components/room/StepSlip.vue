@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { PlanStep } from '#core/catalogue/techniques/step'
-import { topUpNow } from '#core/treatment/slip'
+import { laidFor, topUpNow } from '#core/treatment/slip'
 import { useAmount } from '~/composables/room/amount'
 import { useRoom } from '~/stores/room'
 
@@ -9,10 +9,9 @@ const props = defineProps<{ step: PlanStep; ran: number }>()
 const room = useRoom()
 const { item, planned, taken, add } = useAmount(() => props.step)
 /** Since it went on, or was topped up. */
-const since = computed(() => {
-  const began = room.state?.current?.since ?? 0
-  return props.ran - Math.max(0, (taken.value?.at ?? began) - began)
-})
+const since = computed(() =>
+  room.state ? laidFor(room.state, props.ran, taken.value?.at) : props.ran,
+)
 const more = computed(() =>
   planned.value && item.value && room.input
     ? topUpNow(
