@@ -84,6 +84,13 @@ describe('a step that does not find the skin as it needs it', () => {
     expect(next.filter(({ key }) => key !== 'mist-2')).toEqual(list)
     expect(withFirst(list, before, 'gone', first, input)).toEqual(list)
   })
+  it('asks for clean skin in one word where the cleanses were skipped', () => {
+    const state = roomOf(list, [
+      [1, { kind: 'stepSkipped', key: 'milk-9', reason: 'time' }],
+      [2, { kind: 'stepSkipped', key: gel.key, reason: 'time' }],
+    ])
+    expect(notReady(state, list, [tone], input)?.words).toContain('needs clean skin')
+  })
   it('has no mist offered that the shelf cannot give', () => {
     const dry = until([
       [cleansed + 1, done(tone)],

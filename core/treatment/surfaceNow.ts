@@ -9,6 +9,7 @@ import {
   startSurface,
   unmetNeeds,
   type Surface,
+  type Unmet,
 } from '../surface/surface'
 import { describeUnmet } from '../surface/words'
 import { fromMilliseconds, ticksWithin, toMilliseconds, toTicks } from '../units'
@@ -47,6 +48,12 @@ export function surfaceAt(
   return passTime(surface, tickOf(at) - until)
 }
 
+/** In the room nobody chooses among soils: clean will do. */
+const inShort = (unmet: Unmet): string =>
+  describeUnmet(
+    unmet.part === 'soil' ? { ...unmet, want: unmet.want.split(' or ')[0] ?? '' } : unmet,
+  )
+
 /** The step at hand does not find the skin as it needs it. */
 export interface NotReady {
   /** "needs damp skin, finds dry". */
@@ -83,7 +90,7 @@ export function notReady(
   if (unmet.length === 0) return undefined
   const without = unavailableLinks((id) => allowance(id, input))
   return {
-    words: unmet.map(describeUnmet).join('; '),
+    words: unmet.map(inShort).join('; '),
     first: connect(found, technique, main.regions, without)?.steps ?? [],
   }
 }

@@ -100,19 +100,22 @@ for (const [client, name] of [['Signe Holmvik', 'plan-ferry']] as const) {
 test('the room: three masks, a pad, the tip, silence, a stop, upright', async ({ page }) => {
   const id = await runningVisit('other-11')
   const steps = await withSteps(id, [
+    ['milk'],
+    ['secondCleanse'],
     ['clay', ['forehead', 'nose', 'chin']],
     ['hydratingMask', ['cheekL', 'cheekR', 'neck']],
     ['eyeMask', ['eyes']],
     ['shouldersScalp'],
     ['maskOff'],
     ['tone'],
+    ['blot'],
     ['tip'],
     ['mixHardening'],
     ['hardeningMask'],
     ['hardeningOff'],
   ])
-  await tell(id, { kind: 'started' }, 12)
-  for (const [place, minutesAgo] of [7, 5, 3].entries()) {
+  await tell(id, { kind: 'started' }, 14)
+  for (const [place, minutesAgo] of [11, 9, 7, 5, 3].entries()) {
     const step = steps[place]
     if (step) await tell(id, done(step), minutesAgo)
   }

@@ -149,7 +149,7 @@ p {
   border: 1.5px solid var(--line);
   background: var(--paper);
   border-radius: 16px;
-  padding: 4px 11px;
+  padding: 4px 9px;
   min-height: 36px;
   display: inline-flex;
   align-items: center;
