@@ -91,6 +91,17 @@ describe('a step that does not find the skin as it needs it', () => {
     ])
     expect(notReady(state, list, [tone], input)?.words).toContain('needs clean skin')
   })
+  it('asks for nothing after a stop: no cleanse on skin that has reacted', () => {
+    const calm = [...list, usualStep('moisturiser')]
+    const skipped = list.map(({ key }, place): TapAt => [
+      place + 1,
+      { kind: 'stepSkipped', key, reason: 'time' },
+    ])
+    const cream = calm.slice(-1)
+    expect(notReady(roomOf(calm, skipped), calm, cream, input)?.words).toContain('clean')
+    const stopped = roomOf(calm, [...skipped, [9, { kind: 'stopped', reason: 'burning' }]])
+    expect(notReady(stopped, calm, cream, input)).toBeUndefined()
+  })
   it('has no mist offered that the shelf cannot give', () => {
     const dry = until([
       [cleansed + 1, done(tone)],

@@ -66,7 +66,7 @@ export interface NotReady {
  * Whether the skin is as the step at hand needs it, by what was really done and how long ago.
  * @param every steps of every version
  * @param open what of the moment is still open: connecting work first, the main step last
- * @returns undefined where it is
+ * @returns undefined where it is, and after a stop
  */
 export function notReady(
   state: RoomState,
@@ -75,7 +75,8 @@ export function notReady(
   input: PlanInput,
 ): NotReady | undefined {
   const main = open[open.length - 1]
-  if (!main || !state.current) return undefined
+  // After a stop nothing more is asked of the skin, least of all another cleanse.
+  if (!main || !state.current || state.stopped) return undefined
   const technique = TECHNIQUES[main.technique]
   const since = state.current.since - GRACE_MS
   const last = Math.max(0, ...state.done.map(({ endedAt }) => endedAt))
