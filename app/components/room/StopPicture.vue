@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import type { RegionId } from '#core/face/zones'
 import { pictureWish } from '#core/visit/photographs'
+import { useAttempt } from '~/composables/attempt'
 import { smallJpeg } from '~/composables/picture'
-import { sayProblem } from '~/composables/useApi'
 import { useVisit } from '~/stores/visit'
 
 /** A picture of what is seen, if the client agrees: never needed, for the file alone. */
@@ -10,8 +10,7 @@ const props = defineProps<{ regions: readonly RegionId[] }>()
 const visit = useVisit()
 const wish = computed(() => pictureWish(visit.bundle?.client.preferences ?? {}))
 const agreed = ref(false)
-const busy = ref(false)
-const trouble = ref('')
+const { trouble, busy, attempt } = useAttempt()
 const camera = ref<HTMLInputElement | null>(null)
 const kept = computed(() => visit.bundle?.photographs.length ?? 0)
 /** A picture that could not be kept yet: it is on this page, and goes with it. */
@@ -33,19 +32,12 @@ async function take(event: Event) {
   await keep()
 }
 async function keep() {
-  if (!waiting.value) return
-  busy.value = true
-  trouble.value = ''
-  try {
+  await attempt(async () => {
     const { regions } = props
     await visit.send('/photographs', 'POST', { ...waiting.value, regions, agreed: true })
     waiting.value = null
     await visit.reload()
-  } catch (error) {
-    trouble.value = sayProblem(error)
-  } finally {
-    busy.value = false
-  }
+  })
 }
 </script>
 
