@@ -7,7 +7,7 @@ import { placeOf } from '#core/catalogue/techniques/traits'
 import { drainTrouble, placeAt, sequenceOf, tensionOf } from '#core/treatment/sequence'
 import { soakAt } from '#core/treatment/soak'
 import { wayOff } from '#core/treatment/wayOff'
-import { toMilliseconds } from '#core/units'
+import { SECOND_MS, toMilliseconds } from '#core/units'
 import { elapsed } from '~/composables/dates'
 import { useRoom } from '~/stores/room'
 
@@ -25,8 +25,10 @@ const hand = computed(() => {
   const { school, policy } = room.input ?? {}
   return school ? handOf(methodOf(school, policy), technique.value) : technique.value.hand
 })
+/** What dries is looked at by the second, and not with every tick of the clocks. */
+const second = computed(() => Math.floor(room.now / SECOND_MS) * SECOND_MS)
 const off = computed(() =>
-  room.state ? wayOff(room.state, room.everyStep, props.step, room.now) : [],
+  room.state ? wayOff(room.state, room.everyStep, props.step, second.value) : [],
 )
 const soak = computed(() => soakAt(props.step, props.worn, props.minute))
 const where = computed(() => placeOf(props.step))
