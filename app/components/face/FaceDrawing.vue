@@ -157,8 +157,11 @@ const let_go = (event: PointerEvent) => {
 .pickable:hover {
   filter: brightness(0.94);
 }
-.pickable:focus-visible {
+/* A zone shows its own shape, never a box round it. */
+.pickable:focus {
   outline: none;
+}
+.pickable:focus-visible {
   stroke: var(--water);
   stroke-width: 4;
 }
