@@ -21,6 +21,7 @@ export const AUDIT_WORDS: Readonly<Record<string, string>> = {
   'visit.look': 'opened the visit',
   'visit.book': 'booked a visit',
   'visit.print': 'printed',
+  'visit.picture': 'looked at a picture',
   'visit.export': 'exported the visit',
   'visit.follow-up': 'followed up',
   'visit.link': 'made a link for the client',

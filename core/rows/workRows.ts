@@ -3,7 +3,7 @@ import { MAKE_UP, takeOffWords } from '../catalogue/consultation/makeUp'
 import { MIXES } from '../catalogue/products/mixes'
 import { ORDER_RULES } from '../catalogue/rules/orderRules'
 import { PAIRS } from '../catalogue/rules/pairs'
-import { KNEADING, LADDER, SLIP } from '../catalogue/rules/byHand'
+import { KNEADING, LADDER, SKIN_NOW, SLIP } from '../catalogue/rules/byHand'
 import { PAD_RULE } from '../catalogue/rules/pads'
 import { COURSE_RULE } from '../catalogue/rules/rednessCourse'
 import { WATER_ROWS } from '../catalogue/rules/waterAdditions'
@@ -148,17 +148,22 @@ const ROOM_TITLES: Readonly<Record<string, string>> = {
   [COURSE_RULE.id]: 'redness',
   [SLIP.id]: 'the medium',
   [KNEADING.id]: 'a massage',
+  [SKIN_NOW.id]: 'the skin now',
   [LADDER.id]: 'a device',
 }
 
 /** What the room counts, looks for and watches. */
 const roomRows = (): Row[] => [
-  ...rowsOf('What the room goes by', [PAD_RULE, COURSE_RULE, SLIP, KNEADING, LADDER], (own) => ({
-    id: own.id,
-    title: ROOM_TITLES[own.id] ?? own.id,
-    sentence: own.sentence,
-    source: own.source,
-  })),
+  ...rowsOf(
+    'What the room goes by',
+    [PAD_RULE, COURSE_RULE, SLIP, SKIN_NOW, KNEADING, LADDER],
+    (own) => ({
+      id: own.id,
+      title: ROOM_TITLES[own.id] ?? own.id,
+      sentence: own.sentence,
+      source: own.source,
+    }),
+  ),
   ...rowsOf('Water additions', WATER_ROWS, (own) => ({
     id: own.id,
     title: `from visit ${own.fromVisit}`,

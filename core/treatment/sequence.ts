@@ -56,8 +56,6 @@ export const tensionOf = ({ regions }: Pick<Profile, 'regions'>): Tension =>
 /** Minutes are shared out by hand here, so that it stays longer where it finds tension. */
 const kneads = ({ technique }: Pick<PlanStep, 'technique'>) =>
   TECHNIQUES[technique].stage === 'massage'
-/** From this grade on it is said of a zone. */
-const TENSE_FROM = 2
 
 /**
  * The zones of a step in the order the hand takes them, with the minutes of each by its area; in a
@@ -89,7 +87,7 @@ export function sequenceOf(step: PlanStep, tension: Tension = {}): InSequence[] 
       minutes: fromTicks(shares[at] ?? 0),
       say: [
         `${REGION_NAMES[region]}: ${MANNERS[manner].strokes[region] ?? 'lightly'}`,
-        ...(found(region) >= TENSE_FROM ? ['tense, longer here'] : []),
+        ...(found(region) >= KNEADING.saidFrom ? ['tense, longer here'] : []),
       ].join('; '),
     })),
     ...[...nodes].reverse().map((id) => node(id, 'End at the')),

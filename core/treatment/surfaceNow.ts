@@ -1,3 +1,4 @@
+import { SKIN_NOW } from '../catalogue/rules/byHand'
 import type { PlanStep } from '../catalogue/techniques/step'
 import { TECHNIQUES } from '../catalogue/techniques/techniques'
 import type { PlanInput } from '../planning/input'
@@ -14,9 +15,6 @@ import {
 import { describeUnmet } from '../surface/words'
 import { fromMilliseconds, ticksWithin, toMilliseconds, toTicks } from '../units'
 import type { RoomState } from './roomState'
-
-/** What dries or settles is not judged by the half minute. House value. */
-const GRACE_MS = toMilliseconds(0.5)
 
 /**
  * What lies on the skin at a moment, by what was done and when, whatever the plan had said: what
@@ -78,7 +76,7 @@ export function notReady(
   // After a stop nothing more is asked of the skin, least of all another cleanse.
   if (!main || !state.current || state.stopped) return undefined
   const technique = TECHNIQUES[main.technique]
-  const since = state.current.since - GRACE_MS
+  const since = state.current.since - toMilliseconds(SKIN_NOW.grace)
   const last = Math.max(0, ...state.done.map(({ endedAt }) => endedAt))
   const found = open
     .slice(0, -1)

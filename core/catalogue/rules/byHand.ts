@@ -24,6 +24,17 @@ export const KNEADING = {
   id: 'massage-shares',
   sentence: 'A massage takes its minutes by area, and longer where the hand found tension.',
   sharePerGrade: 0.5,
+  /** From this grade on it is said of a zone. */
+  saidFrom: 2,
+  source: COMMON_PRACTICE,
+} as const
+
+/** When the room says that a step does not find the skin as it needs it. House value. */
+export const SKIN_NOW = {
+  id: 'skin-now',
+  sentence:
+    'A step that does not find the skin as it needs it, by what was done, is told so; half a minute either way is nothing.',
+  grace: minutes(0.5),
   source: COMMON_PRACTICE,
 } as const
 

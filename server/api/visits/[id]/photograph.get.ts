@@ -5,7 +5,7 @@ import { visitFor } from '../../../services/access'
 import { readPhotograph } from '../../../services/photographs'
 
 export default route({ query: photographQuery }, async ({ event, me, id, query }) => {
-  const visit = await visitFor(me, id, 'read', 'photograph.view')
+  const visit = await visitFor(me, id, 'read', 'visit.picture')
   const bytes = await readPhotograph(visit, query.photograph)
   setResponseHeader(event, 'content-type', 'image/jpeg')
   return bytes
