@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia'
 import type { PlanStep } from '#core/catalogue/techniques/step'
 import { fold, type RoomState } from '#core/treatment/fold'
+import { stepsAsWorked } from '#core/treatment/leftZones'
 import { foldContext, toPlanInput } from '#core/visit/planInput'
 import { useAtHand } from '~/composables/room/atHand'
 import { useTapLine } from '~/composables/room/tapLine'
@@ -19,12 +20,17 @@ export const useRoom = defineStore('room', () => {
     () => visit.bundle && input.value && foldContext(visit.bundle, input.value),
   )
   const state = computed<RoomState | null>(() => context.value && fold(events.value, context.value))
-  const steps = computed<PlanStep[]>(
-    () => visit.bundle?.plans.find((plan) => plan.version === state.value?.version)?.steps ?? [],
+  /** What is done on the zones it was done on, the rest without the zones that are left. */
+  const asWorked = (own: readonly PlanStep[]) =>
+    state.value ? stepsAsWorked(own, state.value, context.value?.familiesOf) : [...own]
+  const steps = computed<PlanStep[]>(() =>
+    asWorked(
+      visit.bundle?.plans.find((plan) => plan.version === state.value?.version)?.steps ?? [],
+    ),
   )
   /** Steps of every version: what was done may stand in an earlier one only. */
   const everyStep = computed<PlanStep[]>(() =>
-    [...(visit.bundle?.plans ?? [])].reverse().flatMap((plan) => plan.steps),
+    asWorked([...(visit.bundle?.plans ?? [])].reverse().flatMap((plan) => plan.steps)),
   )
   const hand = useAtHand({ state, steps, everyStep, input })
   const plans = useReplan({
@@ -33,6 +39,7 @@ export const useRoom = defineStore('room', () => {
     everyStep,
     bundle,
     input,
+    now: taps.now,
     tap: taps.tap,
     trouble: taps.trouble,
   })

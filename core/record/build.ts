@@ -11,6 +11,7 @@ import type { AbsorbedGrade } from '../catalogue/products/watering'
 import type { RegionId } from '../face/zones'
 import type { Readings } from '../skin/readings'
 import type { Breach, Reaction, RoomState } from '../treatment/fold'
+import { leftWords, withoutLeft } from '../treatment/leftZones'
 import { rushedThrough } from './rushed'
 import { deviationsOf, half } from './deviations'
 
@@ -77,6 +78,8 @@ export interface RecordSource {
   state: RoomState
   firstPlan: readonly PlanStep[]
   lastPlan: readonly PlanStep[]
+  /** What was done, whichever version it stood in, on the zones it was done on. */
+  done: readonly PlanStep[]
   shelf: readonly ShelfItem[]
   dose: DoseFor
   /** The bottle in hand that has so many millilitres. */
@@ -87,17 +90,10 @@ const iso = (ms: number) => new Date(ms).toISOString()
 
 /** Writes the treatment down from its taps: planned against actual, with each deviation named. */
 export function buildRecord(src: RecordSource): RecordDraft {
-  const { state, firstPlan, lastPlan } = src
-  const lines = lastPlan.map((step) => lineFor(step, src))
-  for (const step of firstPlan)
-    if (!lastPlan.some((kept) => kept.key === step.key))
-      lines.push({
-        ...lineFor(step, src),
-        actualMinutes: null,
-        deviation: 'planned at first, then left out',
-      })
+  const { state, firstPlan, lastPlan, done: did } = src
+  const lines = linesOf(src)
   const end = state.finishedAt
-  const rushed = rushedThrough(state, [...lastPlan, ...firstPlan])
+  const rushed = rushedThrough(state, [...did, ...lastPlan, ...firstPlan])
   return {
     startedAt: state.startedAt === undefined ? null : iso(state.startedAt),
     finishedAt: end === undefined ? null : iso(end),
@@ -133,6 +129,26 @@ export function buildRecord(src: RecordSource): RecordDraft {
   }
 }
 
+/**
+ * A line for every step of the plan as it ended, for what was done outside it, and for what was
+ * planned at first and has gone. What had begun is done, wherever it stood.
+ */
+function linesOf(src: RecordSource): RecordLine[] {
+  const { firstPlan, lastPlan, done } = src
+  const outside = done.filter(({ key }) => !lastPlan.some((kept) => kept.key === key))
+  const last = lastPlan.map((step) => done.find(({ key }) => key === step.key) ?? step)
+  const there = [...last, ...outside]
+  const gone = firstPlan.filter(({ key }) => !there.some((kept) => kept.key === key))
+  return [
+    ...there.map((step) => lineFor(step, src)),
+    ...gone.map((step) => ({
+      ...lineFor(step, src),
+      actualMinutes: null,
+      deviation: 'planned at first, then left out',
+    })),
+  ]
+}
+
 function lineFor(
   step: PlanStep,
   { state, firstPlan, shelf, dose, lotOf }: RecordSource,
@@ -149,7 +165,7 @@ function lineFor(
     done && done.skipped === undefined ? half(done.endedAt - done.beganAt - done.heldMs) : null
   const deviations = [
     ...(planned ? [] : ['added later']),
-    ...(done ? [] : ['not done']),
+    ...(done ? [] : notDone(step, state)),
     ...deviationsOf(step, actual, state),
   ]
   const needed = item ? doseOf(step, item.product, dose).millilitres : 0
@@ -199,9 +215,17 @@ function countedIn(
   }
 }
 
+/** Left out because every zone of it had to be left, or simply not done. */
+function notDone(step: PlanStep, { left }: RoomState): string[] {
+  const zones = step.regions.filter((region) => left[region] !== undefined)
+  const spared = zones.length > 0 && withoutLeft(step, left) === undefined
+  return spared ? [`left out: ${leftWords(left).join('; ')}`] : ['not done']
+}
+
 const BREACH_WORDS: Readonly<Record<Breach['what'], string>> = {
   afterStop: 'done after the stop',
   passOver: 'a pass beyond the limit',
+  leftZone: 'done on zones that were to be left',
 }
 function breachLine({ at, key, what, by }: Breach, { firstPlan, lastPlan }: RecordSource) {
   const step = [...lastPlan, ...firstPlan].find((own) => own.key === key)

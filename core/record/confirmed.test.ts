@@ -40,6 +40,7 @@ describe('what was seen to before a step', () => {
       state: fold(events, context),
       firstPlan: [step],
       lastPlan: [step],
+      done: [step],
       shelf: [],
       dose: { faceSize: { height: 19, width: 14 } },
       lotOf: () => null,

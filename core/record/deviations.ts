@@ -9,6 +9,10 @@ import { nearestTick } from '../units'
 /** Minutes of a hand or a rest as they are written down: to the nearest tick. */
 export const half = (ms: number) => nearestTick(ms / 60_000)
 
+/** "stopped after 2 min": what had begun is done, as far as it went. */
+const brokenWords = (why: string, actual: number | null): string =>
+  actual === null ? why : `${why} after ${actual} min`
+
 /** What of a step went otherwise than planned. */
 export function deviationsOf(step: PlanStep, actual: number | null, state: RoomState): string[] {
   const { setting: dial } = TECHNIQUES[step.technique]
@@ -16,6 +20,7 @@ export function deviationsOf(step: PlanStep, actual: number | null, state: RoomS
   const rest = state.resting.find((resting) => resting.key === step.key)
   const out: string[] = []
   if (done?.skipped !== undefined) out.push(`skipped: ${done.skipped}`)
+  if (done?.brokenOff !== undefined) out.push(brokenWords(done.brokenOff, actual))
   if (done?.because !== undefined) out.push(`ended before its cue: ${done.because}`)
   if (actual !== null && Math.abs(actual - step.minutes) >= 2)
     out.push(`${actual > step.minutes ? '+' : '−'}${Math.abs(actual - step.minutes)} min`)

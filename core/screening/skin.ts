@@ -1,6 +1,7 @@
 import type { ConditionId } from '../catalogue/skin/conditions'
 import { CONTRAINDICATIONS } from '../catalogue/consultation/contraindications'
 import { COMMON_PRACTICE, EXFOLIATING, type FamilyId } from '../catalogue/kinds'
+import { RED_FROM, RED_SKIN_BARS } from '../catalogue/rules/redSkin'
 import { REGION_IDS } from '../face/zones'
 import type { Profile } from '../skin/profile'
 import type { AnyReadingId } from '../skin/readings'
@@ -21,9 +22,9 @@ export const SKIN_ROWS: readonly SkinRow[] = (
     {
       rule: 'baseline-redness',
       reading: 'redness',
-      from: 2,
-      families: [...EXFOLIATING, 'vacuum', 'heat'],
-      sentence: 'Red already: no exfoliation and no heat there.',
+      from: RED_FROM,
+      families: RED_SKIN_BARS,
+      sentence: 'Red already: no exfoliation, heat, pull or current there.',
       reason: 'there is no room left to see a reaction start',
     },
     {

@@ -1,5 +1,6 @@
 import type { AbsorbedGrade } from '../catalogue/products/watering'
 import type { PadGrade } from '../catalogue/rules/pads'
+import type { FamilyId } from '../catalogue/kinds'
 import type { SpotId } from '../catalogue/techniques/residue'
 import type { PlanStep } from '../catalogue/techniques/step'
 import type { StopStepId } from '../catalogue/rules/stopRules'
@@ -21,7 +22,17 @@ export interface DoneStep {
   cue?: boolean
   /** Why it ended although its cue had not come. */
   because?: string
+  /** It had begun and was broken off: what of it was done counts. */
+  brokenOff?: string
+  /** Zones it was done on, where those are not all that were planned. */
+  regions?: readonly RegionId[]
   version: number
+}
+/** A zone that the skin's own state takes out of what is still to come. */
+export interface LeftZone {
+  at: number
+  why: 'read' | 'reddened' | 'stung'
+  grade: number
 }
 /** From this many milliseconds of the step on the hand is on this side; on none: it rests. */
 export interface SideTurn {
@@ -33,8 +44,8 @@ export interface RestingNow {
   regions: readonly RegionId[]
   /** When it was on: a sting may bring its minutes nearer, its chemistry begins here. */
   since: number
-  /** Shortened because it stung. */
-  shortened?: true
+  /** It stings or reddens: it comes off before anything else. */
+  comesOffFirst?: true
   endedAt?: number
   earliest: number
   latest: number
@@ -53,7 +64,7 @@ export interface Reaction {
 export interface Breach {
   at: number
   key: string
-  what: 'afterStop' | 'passOver'
+  what: 'afterStop' | 'passOver' | 'leftZone'
   /** Who tapped it, where the house says so. */
   by?: string
 }
@@ -80,6 +91,8 @@ export interface RoomState {
   resting: readonly RestingNow[]
   passes: Readonly<Record<string, Partial<Record<RegionId, number>>>>
   endedZones: Readonly<Record<string, readonly RegionId[]>>
+  /** Zones that leave every later step which their state bars. */
+  left: Readonly<Partial<Record<RegionId, LeftZone>>>
   readings?: Readings
   reactions: readonly Reaction[]
   stopped?: {
@@ -133,6 +146,8 @@ export interface FoldContext {
   dwellOf: DwellFor
   /** Rules whose confirmation a step waits for. */
   confirmsOf?: (step: PlanStep) => readonly string[]
+  /** What a step is to the rules, by its technique and its bottle. */
+  familiesOf?: (step: PlanStep) => readonly FamilyId[]
   /** Redness of each region when the treatment started. */
   baseline: Partial<Record<RegionId, Grade>>
   /** Regions whose baseline was read on bare skin; without it all of the baseline counts as bare. */
@@ -160,6 +175,7 @@ export const emptyRoom = (): Draft => ({
   swept: [],
   takenBack: [],
   endedZones: {},
+  left: {},
   reactions: [],
   contraActions: [],
   settings: {},

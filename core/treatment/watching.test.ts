@@ -119,7 +119,7 @@ describe('a sting', () => {
       ],
     )
     expect(on.resting[0]).toMatchObject({ earliest: 5, latest: 10 })
-    expect(stung.resting[0]).toMatchObject({ earliest: 2, latest: 6, shortened: true })
+    expect(stung.resting[0]).toMatchObject({ earliest: 2, latest: 6, comesOffFirst: true })
     const tingle = room(
       [enzyme],
       [

@@ -33,6 +33,7 @@ import type { FoldContext } from '../treatment/fold'
 
 import type { VisitBundle } from './bundle'
 import { reactionsNow } from './reactionsNow'
+import { familiesOfStep } from '../catalogue/products/families'
 
 /**
  * The verdict of these answers in this house today: the table as the house works it, less what was
@@ -206,6 +207,7 @@ export function foldContext(bundle: VisitBundle, input: PlanInput): FoldContext 
       const plan = bundle.plans.find(({ steps }) => steps.includes(step))
       return dwellWindow(step, shortDwell(input, plan?.steps)(step))
     },
+    familiesOf: (step) => familiesOfStep(step, bundle.shelf),
     confirmsOf: (step) =>
       confirmationsFor(TECHNIQUES[step.technique], input.verdict).map(({ rule }) => rule),
     baseline,

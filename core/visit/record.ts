@@ -10,11 +10,19 @@ import { standingHere } from './ready'
 import { foldContext, toPlanInput } from './planInput'
 import type { VisitBundle } from './bundle'
 
-export function stepsDone(bundle: VisitBundle, state: RoomState): PlanStep[] {
-  const all = bundle.plans.filter((plan) => plan.version > 0).flatMap((plan) => plan.steps)
-  return state.done
-    .filter((step) => step.skipped === undefined)
-    .flatMap((step) => all.find((planned) => planned.key === step.key) ?? [])
+/** What was done, each step as its own version of the plan had it, on the zones it was done on. */
+export function stepsDone(
+  { plans }: Pick<VisitBundle, 'plans'>,
+  { done }: Pick<RoomState, 'done'>,
+): PlanStep[] {
+  const frozen = plans.filter(({ version }) => version > 0)
+  return done
+    .filter(({ skipped }) => skipped === undefined)
+    .flatMap(({ key, version, regions }) => {
+      const own = frozen.find((plan) => plan.version === version)?.steps ?? []
+      const step = [...own, ...frozen.flatMap(({ steps }) => steps)].find((one) => one.key === key)
+      return step ? [regions === undefined ? step : { ...step, regions }] : []
+    })
 }
 
 /**
@@ -80,6 +88,7 @@ const treatmentPart = (bundle: VisitBundle, state: RoomState, input: PlanInput) 
   buildRecord({
     state,
     firstPlan: bundle.plans.find((plan) => plan.version === 1)?.steps ?? [],
+    done: stepsDone(bundle, state),
     lastPlan: bundle.plans.find((plan) => plan.version === state.version)?.steps ?? [],
     shelf: bundle.shelf,
     dose: input,

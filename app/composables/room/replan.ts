@@ -9,6 +9,9 @@ import type { Readings } from '#core/skin/readings'
 import { withFirst } from '#core/planning/answer/putRight'
 import type { NotReady } from '#core/treatment/surfaceNow'
 import { withCleanse } from '#core/planning/answer/moreCleansing'
+import { isUnderWay } from '#core/treatment/begun'
+import { runningMs } from '#core/treatment/clocks'
+import { barsOfLeft } from '#core/treatment/leftZones'
 import { AFTER_STOP } from '#core/treatment/stop'
 import type { EventBody } from '#core/treatment/events'
 import type { RoomState } from '#core/treatment/fold'
@@ -29,18 +32,28 @@ interface Room {
   /** The visit with every tap, sent or not. */
   bundle: ComputedRef<VisitBundle | null>
   input: ComputedRef<PlanInput | null | undefined>
+  /** By the house's clock. */
+  now: Ref<number>
   tap: (body: EventBody) => Promise<void>
   trouble: Ref<string>
 }
 
 /** New plans of what is left: what is done stands, and the difference is shown before it is taken. */
-export function useReplan({ state, steps, everyStep, bundle, input, tap, trouble }: Room) {
+export function useReplan(room: Room) {
+  const { state, steps, everyStep, bundle, input, now, tap, trouble } = room
   const visit = useVisit()
   const offer = ref<{ steps: PlanStep[]; changes: StepChange[]; reason: string } | null>(null)
   const thinking = ref(false)
 
   const doneSteps = (): PlanStep[] =>
     visit.bundle && state.value ? stepsDone(visit.bundle, state.value) : []
+
+  /** The step at hand, where it has begun: it goes on as it is, whatever is planned after it. */
+  const begunNow = (): PlanStep | undefined => {
+    const step = steps.value.find(({ key }) => key === state.value?.current?.key)
+    const ran = state.value ? runningMs(state.value, now.value) : 0
+    return step && state.value && isUnderWay(state.value, step.key, ran) ? step : undefined
+  }
 
   async function replan(reason: string, minutesLeft: number, readings?: Readings): Promise<void> {
     if (!bundle.value || !state.value) return
@@ -51,7 +64,9 @@ export function useReplan({ state, steps, everyStep, bundle, input, tap, trouble
       const slotMinutes = nearestTick(plannedMinutes(done) + minutesLeft)
       // A second look takes away; it does not chase what it finds elsewhere.
       const more = { slotMinutes, within: steps.value, ...(readings ? { readings } : {}) }
-      const asked = toPlanInput(bundle.value, more)
+      const fresh = toPlanInput(bundle.value, more)
+      const bars = [...fresh.verdict.bars, ...barsOfLeft(state.value.left)]
+      const asked = { ...fresh, verdict: { ...fresh.verdict, bars } }
       const resting = state.value.resting.filter((one) => one.endedAt === undefined)
       const plan = await proposeAside(
         { ...asked, residual: residualAsDone(asked, done, state.value) },
@@ -59,6 +74,7 @@ export function useReplan({ state, steps, everyStep, bundle, input, tap, trouble
           steps.value,
           done,
           resting.map((one) => one.key),
+          begunNow(),
         ),
       )
       if (plan.failed) {

@@ -1,6 +1,8 @@
 import type { FamilyId, ProductKind } from '../kinds'
 import { ingredientsIn, type IngredientId } from './ingredients'
 import { ACID_KINDS } from './productRules'
+import type { PlanStep } from '../techniques/step'
+import { TECHNIQUES } from '../techniques/techniques'
 import type { Product } from './products'
 
 /** What stays on the skin after the visit. */
@@ -32,6 +34,16 @@ export function familiesOfBottle(product: Held): FamilyId[] {
     out.push('leaveOnActive')
   if (product.inci.some((line) => SPIRIT.test(line.trim()))) out.push('alcohol')
   return out
+}
+
+/** What a step is to the rules: by its technique, and by its bottle whatever it is used in. */
+export function familiesOfStep(
+  { technique, productId }: Pick<PlanStep, 'technique' | 'productId'>,
+  shelf: readonly { product: Held & { id: string } }[],
+): FamilyId[] {
+  const bottle = shelf.find(({ product }) => product.id === productId)?.product
+  const own = TECHNIQUES[technique].families
+  return [...new Set([...own, ...(bottle ? familiesOfBottle(bottle) : [])])]
 }
 
 /** Whether a bottle leaves an active on the skin. */

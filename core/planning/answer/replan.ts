@@ -10,15 +10,20 @@ import { freshKey } from '../steps/edit'
  * @param plan the plan that runs
  * @param done steps of it that were done
  * @param resting keys of what lies on the skin now
+ * @param atHand what is under way: it goes on as it is
  */
 export function untouchable(
   plan: readonly PlanStep[],
   done: readonly PlanStep[],
   resting: readonly string[],
+  atHand?: PlanStep,
 ): PlanStep[] {
-  const ended = new Set(done.map((step) => step.key))
+  const stands = atHand ? [...done, atHand] : [...done]
+  const ended = new Set(stands.map((step) => step.key))
   const coming = plan.filter((step) => !ended.has(step.key))
-  const laid = done.filter((step) => resting.includes(step.key))
+  const lays = (step: PlanStep) =>
+    resting.includes(step.key) || (step === atHand && TECHNIQUES[step.technique].dwell)
+  const laid = stands.filter(lays)
   const offAt = laid.map((step) => coming.findIndex((later) => lifts(later, step)))
   let end = Math.max(-1, ...offAt) + 1
   // What is laid on the way there comes off its own way too: a second mask is not left lying.
@@ -28,7 +33,7 @@ export function untouchable(
     const off = coming.findIndex((later, place) => place > at && lifts(later, step))
     end = Math.max(end, off + 1)
   }
-  const kept: PlanStep[] = [...done, ...coming.slice(0, end)]
+  const kept: PlanStep[] = [...stands, ...coming.slice(0, end)]
   laid.forEach((step, i) => {
     if (offAt[i] === -1) kept.push(removal(step, kept))
   })

@@ -95,10 +95,10 @@ useRoomKeys(
       title="One moment"
       text="The treatment begins."
     />
+    <StopPath v-else-if="stopping" />
     <RoomMessage v-else-if="!step" title="All steps are done" :text="sentWords">
       <RoomButton tone="go" @click="finish">Finish the treatment</RoomButton>
     </RoomMessage>
-    <StopPath v-else-if="stopping" />
     <SilenceScreen
       v-else-if="silent"
       :resting="silent"
