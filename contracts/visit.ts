@@ -52,8 +52,12 @@ export const visitPatch = z.strictObject({
   makeUp: z.array(z.enum(MAKE_UP_IDS)).max(MAKE_UP_IDS.length).optional(),
   evening: z.boolean().optional(),
   aims: aims.optional(),
+  /** Strong work that is asked for by name. */
+  named: z.array(z.enum(TECHNIQUE_IDS)).max(12, 'at most 12').optional(),
   school: school.optional(),
   nextVisitAt: moment.nullable().optional(),
+  /** The one that is booked already is moved to there. */
+  movesNext: z.boolean().optional(),
   allowedBecause: said(200).optional(),
   fellAway: z.strictObject({ as: z.enum(['calledOff', 'noShow']), because: line(200) }).optional(),
   lateMinutes: z.int('whole minutes').min(0, '0 to 120').max(120, '0 to 120').optional(),
@@ -223,6 +227,13 @@ export const eventBody = z.discriminatedUnion('kind', [
     where: regions,
     done: note,
     suspected: line(120).nullable(),
+    suspectedWork: z
+      .strictObject({
+        technique: z.enum(TECHNIQUE_IDS),
+        what: z.enum(['tool', 'level', 'warmth']),
+        level: z.number().min(0).max(1000).nullable(),
+      })
+      .optional(),
   }),
   z.strictObject({
     kind: z.literal('absorbed'),

@@ -20,14 +20,19 @@ export interface AftercareLine {
  * another asks all, for as long; each with its end.
  * @param done techniques done and not skipped
  * @param endedAt milliseconds since 1970 at the end of the visit
+ * @param held what the bottles in use belong to by what they hold
  */
 export function aftercareCard(
   done: readonly TechniqueId[],
   stopped: boolean,
   endedAt: number,
   rows: readonly AftercareRow[] = AFTERCARE,
+  held: readonly FamilyId[] = [],
 ): AftercareLine[] {
-  const families = new Set<FamilyId>(done.flatMap((technique) => TECHNIQUES[technique].families))
+  const families = new Set<FamilyId>([
+    ...done.flatMap((technique) => TECHNIQUES[technique].families),
+    ...held,
+  ])
   const fits = (aftercare: AftercareRow) =>
     aftercare.after === 'any'
       ? done.length > 0

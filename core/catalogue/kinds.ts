@@ -29,6 +29,7 @@ export const STAGE_IDS = [
 export type StageId = (typeof STAGE_IDS)[number]
 
 export const FAMILY_IDS = [
+  'touch',
   'friction',
   'enzyme',
   'acid',
@@ -66,10 +67,13 @@ export const EXFOLIATING: readonly FamilyId[] = [
   'needling',
   'blade',
 ]
+/** Families that go on working while they lie on the skin. */
+export const WORKING: readonly FamilyId[] = ['acid', 'enzyme', 'peel']
 /** Families after which only calming products may follow. */
 export const STRONG: readonly FamilyId[] = ['abrasion', 'needling', 'blade']
 
 export const FAMILY_NAMES: Readonly<Record<FamilyId, string>> = {
+  touch: 'anything that touches it',
   friction: 'grains and rubbing',
   enzyme: 'enzyme',
   acid: 'acids',

@@ -1,4 +1,8 @@
 import { exfoliates } from '../catalogue/techniques/traits'
+import { strayFamilies } from '../catalogue/products/families'
+import type { Product } from '../catalogue/products/products'
+import { BOTTLE_LOADS } from '../catalogue/rules/bottleLoads'
+import { freeAcidOf } from '../dosing/freeAcid'
 import { THICKNESS } from '../catalogue/rules/tolerance'
 import { TECHNIQUES, type Technique } from '../catalogue/techniques/techniques'
 import type { LoadRule } from '../catalogue/techniques/technique'
@@ -10,6 +14,8 @@ export interface Work {
   passes: number
   /** Free acid of the product, per cent. */ freeAcid?: number
   /** The device's own number. */ setting?: number
+  /** What its bottle pours beside the technique, hundredths by root of the minutes. */
+  bottleRate?: number
 }
 
 /**
@@ -24,10 +30,25 @@ export function loadOn(
   heatPercent = 100,
 ): number {
   const rule = technique.load
-  if (!rule) return 0
-  const amount = amountOf(rule.per, work)
+  const own = rule ? rule.hundredths * amountOf(rule.per, work) : 0
+  const amount = own + ofBottle(technique, work)
+  if (amount === 0) return 0
   const heat = feelsHeat(technique) ? heatPercent : 100
-  return Math.ceil((rule.hundredths * amount * THICKNESS[region] * heat) / 10_000 - 1e-9)
+  return Math.ceil((amount * THICKNESS[region] * heat) / 10_000 - 1e-9)
+}
+
+/** An acid, enzyme or retinoid in whatever it is used with; what stays on works on. */
+const ofBottle = ({ leaves }: Technique, { bottleRate = 0, handsMinutes }: Work): number =>
+  bottleRate * Math.sqrt(leaves.layer === undefined ? handsMinutes : BOTTLE_LOADS.leftOnMinutes)
+
+/** What a bottle pours beside its technique, hundredths by root of the minutes. */
+export function bottleRateOf(product: Pick<Product, 'acid' | 'pH' | 'kind' | 'inci'>): number {
+  const held = strayFamilies(product)
+  return (
+    (held.includes('acid') ? BOTTLE_LOADS.acid * freeAcidOf(product) : 0) +
+    (held.includes('enzyme') ? BOTTLE_LOADS.enzyme : 0) +
+    (held.includes('retinoid') ? BOTTLE_LOADS.retinoid : 0)
+  )
 }
 
 /** What warmth still in the skin does to the load of what follows, per cent. */

@@ -60,6 +60,8 @@ export interface PlanInput {
   alsoOn?: Readonly<Partial<Record<TechniqueId, readonly (readonly RegionId[])[]>>>
   /** Steps that stay as they are, whatever is planned around them. */
   pins?: readonly PlanStep[]
+  /** Strong work that was booked or asked for by name. */
+  named?: readonly TechniqueId[]
   /** Must be in the plan, whatever has to go for it. */
   wanted?: readonly TechniqueId[]
   /** The house's own protocol that is followed, where one is. */

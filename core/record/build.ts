@@ -12,6 +12,7 @@ import type { RegionId } from '../face/zones'
 import type { Readings } from '../skin/readings'
 import type { Breach, Reaction, RoomState } from '../treatment/fold'
 import { leftWords, withoutLeft } from '../treatment/leftZones'
+import { suspectedWords } from '../treatment/suspects'
 import { rushedThrough } from './rushed'
 import { deviationsOf, half } from './deviations'
 
@@ -63,6 +64,8 @@ export interface RecordDraft {
     where: string
     done: string
     suspected: string | null
+    /** A tool, its level or its warmth, in words. */
+    suspectedWork?: string
   }[]
   notes: readonly { at: string; text: string }[]
   /** Minutes of a visit that was tapped through rather than timed. */
@@ -83,7 +86,7 @@ export interface RecordSource {
   shelf: readonly ShelfItem[]
   dose: DoseFor
   /** The bottle in hand that has so many millilitres. */
-  lotOf: (productId: string, needed: number) => string | null
+  lotOf: (productId: string, needed: number, at: number | undefined) => string | null
 }
 
 const iso = (ms: number) => new Date(ms).toISOString()
@@ -115,6 +118,9 @@ export function buildRecord(src: RecordSource): RecordDraft {
       where: nameRegions(contraAction.body.where),
       done: contraAction.body.done,
       suspected: contraAction.body.suspected,
+      ...(contraAction.body.suspectedWork
+        ? { suspectedWork: suspectedWords(contraAction.body.suspectedWork) }
+        : {}),
     })),
     notes: state.notes.map((note) => ({ at: iso(note.at), text: note.text })),
     ...(rushed ? { rushed } : {}),
@@ -183,7 +189,7 @@ function lineFor(
       ? {
           id: item.product.id,
           name: item.product.name,
-          lot: taken?.lotId ?? lotOf(item.product.id, needed),
+          lot: taken?.lotId ?? lotOf(item.product.id, needed, done?.endedAt),
           plannedMl: rounded(needed),
           takenMl: taken ? rounded(taken.millilitres) : null,
         }

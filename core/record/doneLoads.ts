@@ -2,7 +2,7 @@ import { TECHNIQUES } from '../catalogue/techniques/techniques'
 import type { PlanStep } from '../catalogue/techniques/step'
 import { freeAcidOf } from '../dosing/freeAcid'
 import { REGION_IDS, type RegionId } from '../face/zones'
-import { HEATED, loadOn } from '../load/loads'
+import { bottleRateOf, HEATED, loadOn } from '../load/loads'
 import type { PlanInput } from '../planning/input'
 import { trace } from '../planning/steps/trace'
 import { applyTechnique, passTime, startSurface } from '../surface/surface'
@@ -32,9 +32,11 @@ export function loadsDone(
     RegionId,
     number
   >
-  const acidIn = (productId: string | undefined): number => {
+  const strengthIn = (productId: string | undefined) => {
     const bottle = shelf.find(({ product }) => product.id === productId)?.product
-    return bottle ? freeAcidOf(bottle) : 0
+    return bottle
+      ? { freeAcid: freeAcidOf(bottle), bottleRate: bottleRateOf(bottle) }
+      : { freeAcid: 0, bottleRate: 0 }
   }
   let surface = startSurface(makeUp.length > 0)
   for (const done of state.done) {
@@ -48,7 +50,7 @@ export function loadsDone(
         {
           ...timesOn(region, done, state),
           passes: state.passes[step.key] ? passesOn(region, step, state) : (step.passes ?? 0),
-          freeAcid: acidIn(state.products[step.key]?.productId ?? step.productId),
+          ...strengthIn(state.products[step.key]?.productId ?? step.productId),
           setting: state.settings[step.key] ?? step.setting ?? technique.setting?.start ?? 0,
         },
         surface[region].warmth === 'warm' ? HEATED : 100,
@@ -69,7 +71,9 @@ function timesOn(region: RegionId, { key, beganAt, endedAt, heldMs }: DoneStep, 
     ({ body, judgement }) =>
       judgement.act === 'endZone' && body.key === key && body.region === region,
   )?.at
-  const rest = state.resting.find((own) => own.key === key)
+  const rest =
+    state.resting.find((own) => own.key === key && own.regions.includes(region)) ??
+    state.resting.find((own) => own.key === key)
   const until = Math.min(
     rest?.endedAt ?? state.finishedAt ?? rest?.since ?? endedAt,
     ended ?? Number.POSITIVE_INFINITY,

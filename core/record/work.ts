@@ -1,3 +1,4 @@
+import { familiesOfStep } from '../catalogue/products/families'
 import { exfoliates, shortName } from '../catalogue/techniques/traits'
 import type { FamilyId } from '../catalogue/kinds'
 import { REST_INTERVALS } from '../catalogue/rules/restIntervals'
@@ -36,11 +37,12 @@ export function takenOf({ stopped, contraActions, reactions }: RoomState): Taken
 
 /** @param done the planned steps that were done */
 export function workOf(input: PlanInput, done: readonly PlanStep[], state: RoomState): SealedWork {
-  const strong = done.filter((step) => TECHNIQUES[step.technique].families.length > 0)
+  const familiesOf = (step: PlanStep) => familiesOfStep(step, input.shelf)
+  const strong = done.filter((step) => familiesOf(step).length > 0)
   // What asks for rest later is remembered with its zones; the label names only what takes
   // something off.
   const resting = strong.filter((step) =>
-    TECHNIQUES[step.technique].families.some((family) =>
+    familiesOf(step).some((family) =>
       REST_INTERVALS.some((restInterval) => restInterval.after.includes(family)),
     ),
   )
@@ -54,7 +56,7 @@ export function workOf(input: PlanInput, done: readonly PlanStep[], state: RoomS
   const loads: Partial<Record<RegionId, number>> = {}
   for (const region of REGION_IDS) if (poured[region] > 0) loads[region] = poured[region]
   return {
-    families: [...new Set(strong.flatMap((step) => TECHNIQUES[step.technique].families))],
+    families: [...new Set(strong.flatMap(familiesOf))],
     regions: REGION_IDS.filter((region) => resting.some((step) => step.regions.includes(region))),
     loads,
     label:

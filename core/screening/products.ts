@@ -1,13 +1,10 @@
 import { INGREDIENTS, ingredientsIn } from '../catalogue/products/ingredients'
-import { familiesOfBottle } from '../catalogue/products/families'
+import { strayFamilies } from '../catalogue/products/families'
 import type { FamilyId } from '../catalogue/kinds'
 import type { Lot, Product } from '../catalogue/products/products'
 import type { Answers } from './answers'
 import { addDays, daysBetween } from './days'
 import type { Verdict } from './verdict'
-
-/** Kinds of work that a row stops in the bottle too, and not only under the hand. */
-const LEFT_BEHIND: readonly FamilyId[] = ['retinoid', 'leaveOnActive']
 
 export interface ProductBar {
   rule: string
@@ -19,29 +16,16 @@ export interface ProductBar {
  * that row.
  */
 export function productBars(product: Product, verdict: Verdict, answers: Answers): ProductBar[] {
-  const out: ProductBar[] = []
   const inside = ingredientsIn(product.inci)
-  for (const { word, rule, family } of verdict.substances) {
-    const text =
-      family && inside.includes(family)
-        ? `holds ${INGREDIENTS[family].name}`
-        : holds(product, word)
-          ? `holds ${word}`
-          : undefined
-    if (
-      text !== undefined &&
-      !out.some((productBar) => productBar.rule === rule && productBar.text === text)
-    )
-      out.push({ rule, text })
-  }
-  const families = familiesOfBottle(product).filter((family) => LEFT_BEHIND.includes(family))
+  const out = substanceBars(product, verdict)
+  const families = strayFamilies(product)
   for (const bar of verdict.bars)
     if (
       bar.does !== 'restricts' &&
       bar.families.some((family) => families.includes(family)) &&
       !out.some((own) => own.rule === bar.rule)
     )
-      out.push({ rule: bar.rule, text: `holds an active: ${bar.sentence}` })
+      out.push({ rule: bar.rule, text: `${heldWords(bar.families, families)}: ${bar.sentence}` })
   const allergy = answers.allergy
   if (
     allergy?.say === 'yes' &&
@@ -51,6 +35,56 @@ export function productBars(product: Product, verdict: Verdict, answers: Answers
     out.push({ rule: 'allergy-products', text: 'allergy not named yet: ask before' })
   return out
 }
+/** "holds an acid": what of a bottle a bar speaks of. */
+function heldWords(barred: readonly FamilyId[], held: readonly FamilyId[]): string {
+  const met = held.find((family) => barred.includes(family))
+  return met === 'acid' ? 'holds an acid' : met === 'enzyme' ? 'holds an enzyme' : 'holds an active'
+}
+
+/** What was told by name, or belongs to a family that a row stops, and is in the bottle. */
+function substanceBars(
+  product: Product,
+  { substances }: Pick<Verdict, 'substances'>,
+): ProductBar[] {
+  const out: ProductBar[] = []
+  const inside = ingredientsIn(product.inci)
+  for (const { word, rule, family } of substances) {
+    const text =
+      family && inside.includes(family)
+        ? `holds ${INGREDIENTS[family].name}`
+        : holds(product, word)
+          ? `holds ${word}`
+          : undefined
+    if (text !== undefined && !out.some((own) => own.rule === rule && own.text === text))
+      out.push({ rule, text })
+  }
+  return out
+}
+
+/**
+ * Why a dab of a product may not even be tried on this client: it holds what they are known not to
+ * bear, allergies were not asked after, or no bottle of it is fit for use. A patch test finds what
+ * nobody knows; it is never made of what is known.
+ */
+export function patchTrouble(
+  product: Product,
+  lots: readonly Lot[],
+  verdict: Pick<Verdict, 'substances'>,
+  answers: Answers,
+  today: string,
+): ProductBar | undefined {
+  const [told] = substanceBars(product, verdict)
+  if (told) return told
+  const { allergy } = answers
+  const named = allergy?.say === 'no' || (allergy?.substances ?? []).length > 0
+  const inside = ingredientsIn(product.inci)
+  if (!named && inside.some((id) => INGREDIENTS[id].allergen))
+    return { rule: 'allergy-products', text: 'ask about allergies first' }
+  const perLot = lots.map((lot) => lotBars(lot, product, today))
+  if (perLot.length === 0) return { rule: 'no-product', text: 'none on the shelf' }
+  return perLot.some((bars) => bars.length === 0) ? undefined : perLot[0]?.[0]
+}
+
 /** A word no family knows is matched as it stands. */
 const holds = (product: Product, word: string) =>
   word.length >= 3 && product.inci.some((i) => i.toLowerCase().includes(word))

@@ -205,7 +205,7 @@ function toBar(
   return {
     rule: row.id,
     does: row.does,
-    families: row.families,
+    families: row.touch && answer?.say === 'yes' ? [...row.families, 'touch'] : row.families,
     regions: regionsOf(row, answer),
     reason: row.reason,
     lifts: row.lifts,

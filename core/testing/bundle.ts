@@ -44,10 +44,12 @@ export function visitBundle(more: Partial<VisitBundle> = {}): VisitBundle {
     visit: {
       id: 'visit',
       startsAt: NOON,
+      at: NOON,
       minutes: 60,
       makeUp: ['light'],
       evening: false,
       aims: ['congestion', 'dehydration', 'rest'],
+      named: [],
       school: 'warmCloth',
       status: 'booked',
       version: 1,

@@ -51,6 +51,29 @@ export function dwellWindow(
 }
 
 /**
+ * Which later step takes off what step `i` laid, zone by zone: what comes off the chin first lies on
+ * everywhere else until its own time. −1 where nothing takes it off.
+ */
+function offWhere(steps: readonly PlanStep[], i: number): Map<number, RegionId[]> {
+  const step = steps[i]
+  const by = new Map<number, RegionId[]>()
+  if (!step) return by
+  const offAt = (region: RegionId | undefined) =>
+    steps.findIndex(
+      (later, j) =>
+        j > i &&
+        takesOff(later.technique, step.technique) &&
+        (region === undefined || later.regions.includes(region)),
+    )
+  if (step.regions.length === 0) return by.set(offAt(undefined), [])
+  for (const region of step.regions) {
+    const at = offAt(region)
+    by.set(at, [...(by.get(at) ?? []), region])
+  }
+  return by
+}
+
+/**
  * Hands are one resource: steps follow one another. What rests is read off between them. Minutes
  * from the start of the first step.
  */
@@ -68,22 +91,18 @@ export function schedule(steps: readonly PlanStep[], dwellOf: DwellFor): Schedul
     const window = dwellOf(step)
     const time = times[i]
     if (!window || !time) return
-    const removalIndex = steps.findIndex(
-      (later, j) =>
-        j > i &&
-        takesOff(later.technique, step.technique) &&
-        later.regions.some((region) => step.regions.includes(region)),
-    )
-    const removal = times[removalIndex]
-    resting.push({
-      key: step.key,
-      technique: step.technique,
-      regions: step.regions,
-      start: time.end,
-      end: removal?.start ?? clock,
-      ...window,
-      removed: removal !== undefined,
-    })
+    for (const [removalIndex, regions] of offWhere(steps, i)) {
+      const removal = times[removalIndex]
+      resting.push({
+        key: step.key,
+        technique: step.technique,
+        regions,
+        start: time.end,
+        end: removal?.start ?? clock,
+        ...window,
+        removed: removal !== undefined,
+      })
+    }
   })
   return { steps: times, resting, total: clock, idle }
 }

@@ -12,10 +12,10 @@ import { lightDose } from '../dosing/light'
 import { fromMilliseconds } from '../units'
 import type { PlanInput } from '../planning/input'
 import { allowance } from '../planning/today/allowed'
-import { onSkin, restingAt } from './clocks'
+import { restingAt } from './clocks'
 import { cueOf, type Bottle } from './cue'
 import { isCalmed } from './stop'
-import type { FoldContext, RestingNow, RoomState } from './fold'
+import type { RestingNow, RoomState } from './fold'
 
 /** At which stage a client's wish is said again; those without one are said at every step. */
 const SAID_AT: Partial<Record<PreferenceId, StageId>> = { pressure: 'massage', lying: 'settle' }
@@ -106,29 +106,6 @@ export const turned = (dial: Dial, notches: number): number =>
 /** The product of a step: what was swapped in, else what was planned. */
 export const productUsed = (state: RoomState, step: PlanStep): string | undefined =>
   state.products[step.key]?.productId ?? step.productId
-
-/**
- * The bottles to suspect when something goes wrong, the likeliest first: what lies on the skin, the
- * latest before the earlier, then whatever else was used in this visit.
- */
-export function suspectBottles(state: RoomState, context: FoldContext): string[] {
-  const steps = Object.values(context.plans).flat()
-  const used = state.done
-    .filter(({ skipped }) => skipped === undefined)
-    .flatMap(({ key }) => steps.find((step) => step.key === key) ?? [])
-  const latestFirst = [...onSkin(state, context), ...used].sort(
-    (one, other) => putOnAt(state, other) - putOnAt(state, one),
-  )
-  const lying = onSkin(state, context).map(({ key }) => key)
-  const ordered = [
-    ...latestFirst.filter(({ key }) => lying.includes(key)),
-    ...latestFirst.filter(({ key }) => !lying.includes(key)),
-  ]
-  return [...new Set(ordered.flatMap((step) => productUsed(state, step) ?? []))]
-}
-/** When a step's product went on; what is at hand is the latest of all. */
-const putOnAt = (state: RoomState, step: PlanStep): number =>
-  state.done.find(({ key }) => key === step.key)?.endedAt ?? Number.MAX_SAFE_INTEGER
 
 /** The path of a stop is on screen: from the stop until what follows is planned. */
 export const isStopping = (state: RoomState): boolean =>

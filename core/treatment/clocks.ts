@@ -30,12 +30,14 @@ function restingWord(resting: RestingNow, minutes: number) {
  * Planned steps that were worked on when a reaction came: the products on the skin are suspected.
  */
 export function onSkin(roomState: RoomState, context: FoldContext): PlanStep[] {
+  // After a stop it is what lay there when it came: off by now, and nothing new was begun.
+  const stoppedAt = roomState.stopped?.at
   const resting = roomState.resting
-    .filter((resting) => resting.endedAt === undefined)
+    .filter(({ endedAt }) => endedAt === undefined || endedAt >= (stoppedAt ?? Infinity))
     .map((resting) => resting.key)
   const keys = new Set([
     ...resting,
-    ...(roomState.current ? [roomState.current.key] : []),
+    ...(roomState.current && stoppedAt === undefined ? [roomState.current.key] : []),
     ...roomState.done.slice(-1).map((step) => step.key),
   ])
   return (context.plans[roomState.version] ?? []).filter(

@@ -164,13 +164,25 @@ function ended(
   if (unconfirmed(draft, context, step).length > 0) draft.unconfirmed.push(step.key)
   const window = context.dwellOf(step)
   if (window) draft.resting.push({ key: step.key, regions: where, since: at, ...window })
-  closeResting(draft, beganAt, (resting) => {
+  takeOff(draft, beganAt, step, context)
+}
+
+/** What a step takes off is off where it was taken off; it rests on everywhere else. */
+function takeOff(draft: Draft, at: number, step: PlanStep, context: FoldContext): void {
+  draft.resting = draft.resting.flatMap((resting): RestingNow[] => {
     const laid = findStep(draft, context, resting.key)
-    return (
-      laid !== undefined &&
-      takesOff(step.technique, laid.technique) &&
-      resting.regions.some((region) => step.regions.includes(region))
-    )
+    const lifts = laid !== undefined && takesOff(step.technique, laid.technique)
+    if (resting.endedAt !== undefined || !lifts) return [resting]
+    const endedAt = Math.max(at, resting.since)
+    const off = resting.regions.filter((region) => step.regions.includes(region))
+    const still = resting.regions.filter((region) => !step.regions.includes(region))
+    if (resting.regions.length === 0) return [{ ...resting, endedAt }]
+    if (off.length === 0) return [resting]
+    if (still.length === 0) return [{ ...resting, endedAt }]
+    return [
+      { ...resting, regions: off, endedAt },
+      { ...resting, regions: still },
+    ]
   })
 }
 

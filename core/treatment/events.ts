@@ -2,6 +2,7 @@ import type { AbsorbedGrade } from '../catalogue/products/watering'
 import type { SignId, StopStepId } from '../catalogue/rules/stopRules'
 import type { PadGrade } from '../catalogue/rules/pads'
 import type { SpotId } from '../catalogue/techniques/residue'
+import type { SuspectedWork } from './suspects'
 import type { Side } from '../face/sides'
 import type { RegionId } from '../face/zones'
 import type { Readings } from '../skin/readings'
@@ -47,7 +48,10 @@ export type EventBody =
       what: string
       where: readonly RegionId[]
       done: string
+      /** The id of a product. */
       suspected: string | null
+      /** A tool, its level or its warmth, where no bottle is meant. */
+      suspectedWork?: SuspectedWork
     }
   | { kind: 'absorbed'; key: string; region: RegionId; grade: AbsorbedGrade }
   | { kind: 'settingChanged'; key: string; setting: number }

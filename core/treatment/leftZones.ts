@@ -84,9 +84,12 @@ export function leaveRed(draft: Draft, at: number, zones: Readings): void {
     const { redness } = readRegion(zones, region)
     if (redness === undefined) continue
     if (redness >= RED_FROM) leave(draft, region, { at, why: 'read', grade: redness })
-    else if (draft.left[region]?.why === 'read') delete draft.left[region]
+    else if (draft.left[region]?.why === 'read') draft.left = without(draft.left, region)
   }
 }
+
+const without = (left: Draft['left'], region: RegionId): Draft['left'] =>
+  Object.fromEntries(Object.entries(left).filter(([own]) => own !== region))
 
 const WORDS: Readonly<Record<LeftZone['why'], string>> = {
   read: 'read red on bare skin',

@@ -13,6 +13,7 @@ import { at, done, STARTED, taps, type TapAt } from '../testing/room'
 import { usualStep } from '../testing/steps'
 import type { TreatmentEvent } from '../treatment/events'
 import { fold } from '../treatment/fold'
+import { suspectBottles, suspectedWords, suspectWork } from '../treatment/suspects'
 import { AFTER_STOP } from '../treatment/stop'
 import type { PlanVersion, VisitBundle } from './bundle'
 import { foldContext, toPlanInput } from './planInput'
@@ -194,5 +195,25 @@ describe('what had begun is done, whatever comes instead', () => {
     })
     expect(stateOf(bundle).done).toEqual([])
     expect(at(9)).toBeGreaterThan(at(0))
+  })
+})
+
+describe('what is suspected after a stop', () => {
+  it('may be the tool, its level or a warmth, as well as a bottle', () => {
+    const { own, bundle } = stoppedIn('tip', 3, [])
+    const context = foldContext(bundle, toPlanInput(bundle))
+    const state = fold(bundle.events, context)
+    const words = suspectWork(state, context).map(suspectedWords)
+    expect(words).toContain('Diamond tip')
+    expect(words).toContain('Diamond tip: vacuum 12 kPa')
+    expect(suspectBottles(state, context)).toContain('milk')
+    const warm = usualStep('warmTowel', { key: 'warmTowel-1' })
+    const heated = visitBundle({
+      plans: [version(1, [warm, own])],
+      events: taps(STARTED, [1, done(warm)], [2, { kind: 'stopped', reason: 'hot' }]),
+    })
+    const heatedContext = foldContext(heated, toPlanInput(heated))
+    const all = suspectWork(fold(heated.events, heatedContext), heatedContext).map(suspectedWords)
+    expect(all).toContain('Warm towel: warmth')
   })
 })

@@ -2,6 +2,7 @@ import type { ShelfItem } from '../planning/input'
 import type { ConcernId, DeviceKind, LicenceId } from '../catalogue/kinds'
 import type { HousePolicy, SchoolId } from '../catalogue/schools/schools'
 import type { PlanStep, ProtocolStep } from '../catalogue/techniques/step'
+import type { TechniqueId } from '../catalogue/techniques/techniques'
 import type { ZoneId } from '../face/zones'
 import type { MeterKind } from '../catalogue/skin/meters'
 import type { Poured } from '../load/ledger'
@@ -45,6 +46,8 @@ export interface PlanVersion {
   steps: PlanStep[]
   reason: string
   countersignedBy: string | null
+  /** Who had signed it, when, and what has changed since, where a signature fell away. */
+  unsigned?: { by: string; at: number; because: string } | null
   /** Made by a trainee in the room, and no colleague has seen it yet. */ unseen: boolean
   /** The house's protocol it was made from. */ protocol: { id: string; version: number } | null
 }
@@ -67,13 +70,19 @@ export interface VisitBundle {
   today: string
   visit: {
     id: string
+    /** When it is booked for. */
     startsAt: number
+    /** When it was treated, or is booked for while it has not begun: what everything reckons from. */
+    at: number
     minutes: number
     /** Minutes the client came late. */
     lateMinutes?: number
-    makeUp: MakeUpId[]
+    /** Null is not asked yet. */
+    makeUp: MakeUpId[] | null
     evening: boolean
     aims: ConcernId[]
+    /** Strong work that was booked or asked for by name. */
+    named: TechniqueId[]
     school: SchoolId
     status: VisitStatus
     version: number
@@ -164,7 +173,7 @@ export interface VisitBundle {
   record: { name: string; commitment: string; content: unknown; salt: string | null }[]
   amendments: { at: number; by: string; before: string; after: string; reason: string }[]
   /** How each technique went at the last sealed visit. */
-  lastTime: { at: number; day: string; makeUp: MakeUpId[]; times: LastTime[] } | null
+  lastTime: { at: number; day: string; makeUp: MakeUpId[] | null; times: LastTime[] } | null
   /** The client's next visit that is booked after this one. */
   nextBooked: { id: string; startsAt: number; room: string; staff: string } | null
   followUp: { dueOn: string; reason: string; done: boolean } | null

@@ -4,6 +4,7 @@ import type { RegionId } from '../face/zones'
 import { REGION_IDS } from '../face/zones'
 import { halfLifeHours, remainingAt } from '../load/ledger'
 import type { Answers } from '../screening/answers'
+import { UNASKED_MAKE_UP } from '../catalogue/consultation/makeUp'
 import { INGREDIENTS } from '../catalogue/products/ingredients'
 import { avoidedBy, type Preferences } from '../catalogue/consultation/preferences'
 import { lastTaken } from '../load/had'
@@ -42,7 +43,7 @@ import { familiesOfStep } from '../catalogue/products/families'
 export function screenHere(
   bundle: Pick<VisitBundle, 'today' | 'houseRules' | 'lifts'> & {
     client: { preferences: Preferences }
-    visit: { startsAt: number }
+    visit: { at: number }
   },
   answers: Answers,
 ): Verdict {
@@ -50,7 +51,7 @@ export function screenHere(
     answers,
     bundle.today,
     lifted(tightened(CONTRAINDICATIONS, bundle.houseRules), bundle.lifts),
-    bundle.visit.startsAt,
+    bundle.visit.at,
   )
   return {
     ...verdict,
@@ -101,7 +102,7 @@ export function toPlanInput(
     today: bundle.today,
     daylight: !bundle.visit.evening,
     slotMinutes: more.slotMinutes ?? minutesToday(bundle.visit),
-    makeUp: bundle.visit.makeUp,
+    makeUp: bundle.visit.makeUp ?? UNASKED_MAKE_UP,
     profile,
     answers: bundle.answers,
     verdict: verdictToday(bundle, read, profile),
@@ -113,11 +114,8 @@ export function toPlanInput(
       : {}),
     firstVisit: bundle.previousPlan === null && bundle.past.length === 0,
     residual: remainingAt(
-      [
-        ...bundle.poured,
-        ...pouredAtHome(bundle.answers, bundle.today, false, bundle.visit.startsAt),
-      ],
-      bundle.visit.startsAt,
+      [...bundle.poured, ...pouredAtHome(bundle.answers, bundle.today, false, bundle.visit.at)],
+      bundle.visit.at,
       half,
     ),
     shelf: bundle.shelf,
@@ -130,6 +128,7 @@ export function toPlanInput(
     life: bundle.client.preferences,
     season: seasonOf(bundle.today, bundle.practice.timeZone),
     aims: bundle.visit.aims,
+    named: bundle.visit.named,
     thirsty: thirstyNow(bundle.events, bundle.plans, drankBefore(bundle)),
     faceSize: { height: bundle.client.faceHeightMm / 10, width: bundle.client.faceWidthMm / 10 },
   }
@@ -177,7 +176,7 @@ function patchBars(bundle: VisitBundle, profile: Profile): Record<string, string
           bundle.patchTests,
           profile,
           bundle.usedProducts.includes(product.id),
-          Math.max(bundle.now, bundle.visit.startsAt),
+          Math.max(bundle.now, bundle.visit.at),
           bundle.patchAgain ?? undefined,
         ),
       )

@@ -1,3 +1,4 @@
+import { familiesOfStep } from '../catalogue/products/families'
 import { bottleInHand } from '../planning/today/bottles'
 import { aftercareCard, type AftercareLine } from '../aftercare/card'
 import type { PlanStep } from '../catalogue/techniques/step'
@@ -25,6 +26,12 @@ export function stepsDone(
     })
 }
 
+/** A step with the bottle that was used, not the one that was planned. */
+const asUsed = (step: PlanStep, { products }: RoomState): PlanStep => {
+  const productId = products[step.key]?.productId
+  return productId === undefined ? step : { ...step, productId }
+}
+
 /**
  * The parts of a record, from what is stored. The same bundle gives the same parts, in the browser
  * before sealing and on the server when it seals.
@@ -37,6 +44,8 @@ export function recordParts(bundle: VisitBundle, text: string): { name: string; 
     done.map((step) => step.technique),
     state.stopped !== undefined,
     state.finishedAt ?? bundle.now,
+    undefined,
+    done.flatMap((step) => familiesOfStep(asUsed(step, state), bundle.shelf)),
   )
   const aftercare = card.map((line) => ({ ...line, until: new Date(line.until).toISOString() }))
   return [
@@ -46,7 +55,14 @@ export function recordParts(bundle: VisitBundle, text: string): { name: string; 
     part('treatment', treatmentPart(bundle, state, input)),
     part('aftercare', aftercare),
     { name: 'notes', content: text },
-    part('work', workOf(input, done, state)),
+    part(
+      'work',
+      workOf(
+        input,
+        done.map((step) => asUsed(step, state)),
+        state,
+      ),
+    ),
   ]
 }
 
@@ -57,9 +73,11 @@ const part = (name: string, content: unknown) => ({
 
 const visitPart = ({ visit, client, staff, room, practice }: VisitBundle) => ({
   id: visit.id,
-  startsAt: new Date(visit.startsAt).toISOString(),
+  startsAt: new Date(visit.at).toISOString(),
+  bookedFor: new Date(visit.startsAt).toISOString(),
   minutes: visit.minutes,
   client: client.name,
+  born: client.born,
   therapist: staff.name,
   room: room.name,
   practice: practice.name,
@@ -92,12 +110,30 @@ const treatmentPart = (bundle: VisitBundle, state: RoomState, input: PlanInput) 
     lastPlan: bundle.plans.find((plan) => plan.version === state.version)?.steps ?? [],
     shelf: bundle.shelf,
     dose: input,
-    lotOf: (productId, needed) => lotUsed(bundle, productId, needed),
+    lotOf: (productId, needed, at) => lotUsed(bundle, productId, needed, at ?? bundle.now),
   })
 
-function lotUsed({ shelf, today }: VisitBundle, productId: string, needed: number): string | null {
+/**
+ * The bottle that was in hand at a moment: one that was called back later was in use until then, and
+ * where nothing else stood there it was that one all the same. Its code is never left out.
+ * @param at milliseconds since 1970
+ */
+function lotUsed(
+  { shelf, today }: VisitBundle,
+  productId: string,
+  needed: number,
+  at: number,
+): string | null {
   const item = shelf.find((one) => one.product.id === productId)
-  return (item && bottleInHand(item.product, item.lots, today, needed)?.code) ?? null
+  if (!item) return null
+  const then = item.lots.map((lot) =>
+    lot.recalled && (lot.recalledAt ?? 0) >= at ? { ...lot, recalled: false } : lot,
+  )
+  const whichever = item.lots.map((lot) => ({ ...lot, recalled: false }))
+  const found =
+    bottleInHand(item.product, then, today, needed) ??
+    bottleInHand(item.product, whichever, today, needed)
+  return found?.code ?? null
 }
 
 /** A line of the card as it stands on the record: its end as an ISO moment. */

@@ -25,10 +25,12 @@ export function demoBundle(
     visit: {
       id,
       startsAt,
+      at: startsAt,
       minutes: 60,
       makeUp: ['light'],
       evening: false,
       aims: demoClient.aims,
+      named: demoClient.named ?? [],
       school: demoClient.school,
       status: 'closing',
       version: 1,

@@ -20,6 +20,8 @@ export interface DemoClient {
   base: Full
   zones: Readings
   aims: ConcernId[]
+  /** Strong work that they ask for by name. */
+  named?: TechniqueId[]
   school: SchoolId
   /** Weeks ago and what was done, oldest last. */
   past: { weeks: number; work: TechniqueId[] }[]
@@ -100,6 +102,7 @@ export const DEEP: readonly DemoClient[] = [
       neckFront: grades(2, 1, 0, 0, 0),
     },
     aims: ['dehydration', 'congestion', 'dullness'],
+    named: ['tip'],
     school: 'brightLamp',
     past: monthly(7, 'grain', 'hydratingMask'),
     home: { everyDays: 4, label: 'salicylic wash at home', hundredths: 40 },
@@ -192,6 +195,7 @@ export const DEEP: readonly DemoClient[] = [
       chin: grades(3, 2, 0, 2, 0),
     },
     aims: ['dullness', 'congestion', 'dehydration'],
+    named: ['tip'],
     school: 'brightLamp',
     past: [
       { weeks: 5, work: ['tip', 'hydratingMask'] },

@@ -77,9 +77,10 @@ export async function seedDays(db: Database, today: string): Promise<void> {
         roomId: demoId(`room-${room}`),
         startsAt: startsAt.toJSDate(),
         minutes,
-        aims: deep?.aims ?? ['dehydration', 'rest'],
+        aims: deep?.aims ?? [],
+        named: deep?.named ?? [],
         school: deep?.school ?? 'warmCloth',
-        makeUp: deep?.worn ?? ['light'],
+        makeUp: deep ? (deep.worn ?? ['light']) : null,
       })
       // Somebody who tries the demo may have booked that hour already: theirs stands.
       const booked = await booking.onConflictDoNothing().returning({ id: tables.visits.id })

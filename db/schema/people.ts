@@ -76,6 +76,8 @@ export const staff = pgTable(
     /** The second factor's secret, locked with the house's key; and the last step that was used. */
     totpSecret: text('totp_secret'),
     totpStep: integer('totp_step').notNull().default(0),
+    /** Hashes of the recovery codes that are not used yet. */
+    recoveryHashes: jsonb('recovery_hashes').$type<string[]>().notNull().default([]),
     active: boolean('active').notNull().default(true),
     demo: boolean('demo').notNull().default(false),
   },

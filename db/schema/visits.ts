@@ -19,6 +19,7 @@ import type { ConsentId } from '#core/catalogue/consultation/consents'
 import type { ConcernId } from '#core/catalogue/kinds'
 import type { Basin } from '#core/planning/checks/basins'
 import type { PlanStep } from '#core/catalogue/techniques/step'
+import type { TechniqueId } from '#core/catalogue/techniques/techniques'
 import type { Answers } from '#core/screening/answers'
 import type { WholeReading } from '#core/skin/notes'
 import type { Readings } from '#core/skin/readings'
@@ -43,10 +44,14 @@ export const visits = pgTable(
       .references(() => rooms.id),
     startsAt: at('starts_at').notNull(),
     minutes: integer('minutes').notNull(),
-    /** Worn on the face as the client comes; nothing is a bare face. */
-    makeUp: jsonb('make_up').$type<MakeUpId[]>().notNull().default(['light']),
+    /** When the treatment began: what record, intervals and load reckon from, once it has. */
+    begunAt: at('begun_at'),
+    /** Worn on the face as the client comes; nothing is a bare face, null is not asked yet. */
+    makeUp: jsonb('make_up').$type<MakeUpId[]>(),
     evening: boolean('evening').notNull().default(false),
     aims: jsonb('aims').$type<ConcernId[]>().notNull().default([]),
+    /** Strong work that was booked or asked for by name. */
+    named: jsonb('named').$type<TechniqueId[]>().notNull().default([]),
     school: text('school').notNull(),
     status: text('status', { enum: ['booked', 'treating', 'closing', 'sealed', 'cancelled'] })
       .notNull()
@@ -234,6 +239,9 @@ export const plans = pgTable(
     countersignedBy: uuid('countersigned_by').references(() => staff.id),
     /** What was countersigned: SHA-256 of the steps as they stood. */
     countersignedHash: text('countersigned_hash'),
+    countersignedAt: at('countersigned_at'),
+    /** Who had signed a draft, when, and what has changed since: it is signed anew. */
+    unsigned: jsonb('unsigned').$type<{ by: string; at: number; because: string } | null>(),
     /** The house's protocol that it was made from, and which version of it. */
     protocolId: uuid('protocol_id'),
     protocolVersion: integer('protocol_version'),

@@ -1,9 +1,9 @@
 import { lotQuery } from '#contracts/shelf'
 import { keepsShelf } from '../http/owner'
 import { route } from '../http/route'
-import { lotHistory } from '../services/stock'
+import { lotHistory } from '../services/recalls'
 
 export default route({ query: lotQuery }, ({ me, query }) => {
   keepsShelf(me)
-  return lotHistory(query.lot)
+  return lotHistory(me, query.lot)
 })

@@ -92,8 +92,15 @@ export async function visitFor(
   right: VisitRight,
   action?: string,
 ): Promise<Visit> {
-  const [visit] = await database().select().from(visits).where(eq(visits.id, visitId))
-  if (!visit) throw notFound()
+  const [found] = await database()
+    .select({ visit: visits, erasedAt: clients.erasedAt })
+    .from(visits)
+    .innerJoin(clients, eq(clients.id, visits.clientId))
+    .where(eq(visits.id, visitId))
+  if (!found) throw notFound()
+  const { visit, erasedAt } = found
+  // One gate for everything that hangs on a client: nothing of the erased is read or taken in.
+  if (erasedAt) throw erased()
   const rights = await visitRights(me, visit)
   if (!rights[right]) {
     await writeAudit(me, action ?? right, false, visit.clientId, visit.id)

@@ -2,15 +2,15 @@ import { and, eq } from 'drizzle-orm'
 import type { z } from 'zod'
 import { asWorn } from '#core/catalogue/consultation/makeUp'
 import type { visitCreate, visitPatch } from '#contracts/visit'
-import { USUAL_AIMS } from '#core/catalogue/kinds'
-import { clients, plans, staff, visits } from '#db/schema'
+import { clients, staff, visits } from '#db/schema'
 import { conflict, forbidden, refused } from '../problem/problem'
 import { clientFor, type Visit } from './access'
 import { bookNext } from './nextVisit'
 import { hoursAround, placeFor } from './places'
 import { thePractice } from './practice'
 import { database } from './database'
-import { UNSIGNED } from './held'
+import { dayIn } from './dates'
+import { unsign, type Unsigning } from './held'
 import type { Staff } from './session'
 
 /**
@@ -48,7 +48,8 @@ export async function addVisit(me: Staff, body: z.infer<typeof visitCreate>): Pr
     })
     await tx
       .insert(visits)
-      .values({ ...wanted, allowedBecause, school: house.school, aims: [...USUAL_AIMS] })
+      // Nothing is chosen for anybody: what it is for and what is worn is asked.
+      .values({ ...wanted, allowedBecause, school: house.school, aims: [] })
   })
 }
 
@@ -66,7 +67,8 @@ export async function changeVisit(
   visit: Visit,
   body: z.infer<typeof visitPatch>,
 ): Promise<{ version: number }> {
-  const { version, startsAt, nextVisitAt, fellAway, allowedBecause, makeUp, ...own } = body
+  const { version, startsAt, nextVisitAt, movesNext, fellAway, allowedBecause, makeUp, ...own } =
+    body
   const rest = { ...own, ...(makeUp === undefined ? {} : { makeUp: asWorn(makeUp) }) }
   const onlyNext =
     startsAt === undefined && fellAway === undefined && Object.keys(rest).length === 0
@@ -105,16 +107,32 @@ export async function changeVisit(
       .where(and(eq(visits.id, visit.id), eq(visits.version, version)))
       .returning({ v: visits.version })
     if (changed.length > 0 && nextVisitAt !== undefined)
-      await bookNext(tx, me, visit, next, nextHours)
+      await bookNext(tx, me, visit, next, { hours: nextHours, because: allowedBecause, movesNext })
+    const why = unsignedBy(visit, wanted, rest, nextHours.timeZone)
+    if (changed.length > 0 && why) await unsign(tx, visit.id, why)
     return changed
   })
   if (done.length === 0)
     throw conflict('A colleague has changed this visit meanwhile. Look at it once more.', [
       { field: 'version', given: String(version), allowed: String(visit.version) },
     ])
-  await database()
-    .update(plans)
-    .set(UNSIGNED)
-    .where(and(eq(plans.visitId, visit.id), eq(plans.version, 0)))
   return { version: version + 1 }
+}
+
+/** What of a change takes a colleague's signature off the plan: only what was signed. */
+function unsignedBy(
+  visit: Visit,
+  wanted: { staffId: string; roomId: string; minutes: number; startsAt: Date },
+  rest: Partial<Visit>,
+  zone: string,
+): Unsigning | undefined {
+  const people = (['staffId', 'roomId', 'minutes'] as const).some(
+    (key) => wanted[key] !== visit[key],
+  )
+  if (people) return 'people'
+  if (dayIn(zone, wanted.startsAt) !== dayIn(zone, visit.startsAt)) return 'day'
+  const wish = (['aims', 'named', 'makeUp', 'school', 'evening'] as const).some(
+    (key) => rest[key] !== undefined && JSON.stringify(rest[key]) !== JSON.stringify(visit[key]),
+  )
+  return wish ? 'wish' : undefined
 }

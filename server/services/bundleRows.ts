@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, gt, inArray, isNotNull, lt, ne } from 'drizzle-orm'
+import { and, asc, desc, eq, gt, inArray, isNotNull, ne } from 'drizzle-orm'
 import {
   amendments,
   clients,
@@ -17,6 +17,7 @@ import {
 import { notFound } from '../problem/problem'
 import type { Visit } from './access'
 import { database } from './database'
+import { beforeMoment, MOMENT, momentOf } from './moment'
 
 /** How much of a client's past one reply carries. */
 const MOST = { consultations: 40, consents: 60, readings: 40 } as const
@@ -72,21 +73,24 @@ async function planned(visit: Visit) {
   const [planRows, [previousPlan]] = await Promise.all([
     db.select().from(plans).where(eq(plans.visitId, visit.id)).orderBy(asc(plans.version)),
     db
-      .select({ at: visits.startsAt, steps: plans.steps })
+      .select({ at: MOMENT, steps: plans.steps })
       .from(plans)
       .innerJoin(visits, eq(visits.id, plans.visitId))
       .where(
         and(
           eq(visits.clientId, visit.clientId),
-          lt(visits.startsAt, visit.startsAt),
+          beforeMoment(momentOf(visit)),
+          ne(visits.id, visit.id),
           ne(visits.status, 'cancelled'),
           gt(plans.version, 0),
         ),
       )
-      .orderBy(desc(visits.startsAt), desc(plans.version))
+      .orderBy(desc(MOMENT), desc(plans.version))
       .limit(1),
   ])
-  const signers = planRows.flatMap((plan) => [plan.by, plan.countersignedBy ?? []].flat())
+  const signers = planRows.flatMap((plan) =>
+    [plan.by, plan.countersignedBy ?? [], plan.unsigned?.by ?? []].flat(),
+  )
   const names =
     signers.length > 0
       ? await db

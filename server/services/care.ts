@@ -13,23 +13,17 @@ import { DRANK_RULE } from '#core/catalogue/products/watering'
 import { REACTED_RULE } from '#core/screening/reactions'
 import { liftTrouble } from '#core/screening/lifts'
 import { tooEarly } from '#core/screening/patch'
-import { clients, halfFaces, lifts, patchReads, patchTests, plans, withdrawals } from '#db/schema'
+import { patchTrouble } from '#core/screening/products'
+import { toPlanInput } from '#core/visit/planInput'
+import { clients, halfFaces, lifts, patchReads, patchTests, withdrawals } from '#db/schema'
 import { forbidden, notFound, refused } from '../problem/problem'
 import type { Visit } from './access'
+import { readBundle } from './bundle'
 import { database } from './database'
-import { UNSIGNED } from './held'
+import { unsign } from './held'
 import { myScope } from './policy'
 import type { Staff } from './session'
 
-/**
- * A colleague signed the plan as it was screened then: whatever changes the verdict takes the
- * signature off.
- */
-export const unsign = (visit: Visit) =>
-  database()
-    .update(plans)
-    .set(UNSIGNED)
-    .where(and(eq(plans.visitId, visit.id), eq(plans.version, 0)))
 const open = (visit: Visit) => {
   if (visit.status === 'sealed' || visit.status === 'cancelled')
     throw refused('This visit is closed. Amend the record instead.')
@@ -44,7 +38,6 @@ export async function savePreferences(
     .update(clients)
     .set({ preferences: body.preferences })
     .where(eq(clients.id, visit.clientId))
-  await unsign(visit)
 }
 
 export async function takeBack(
@@ -86,7 +79,7 @@ export async function setAside(
       by: me.id,
     })
     .onConflictDoNothing()
-  await unsign(visit)
+  await unsign(database(), visit.id, 'aside')
 }
 
 export async function placePatch(
@@ -94,6 +87,16 @@ export async function placePatch(
   visit: Visit,
   body: z.infer<typeof patchTestPost>,
 ): Promise<void> {
+  const bundle = await readBundle(me, visit)
+  const item = bundle.shelf.find(({ product }) => product.id === body.productId)
+  if (!item) throw notFound()
+  const { verdict } = toPlanInput(bundle)
+  const { product, lots } = item
+  const trouble = patchTrouble(product, lots, verdict, bundle.answers, bundle.today)
+  if (trouble)
+    throw refused(`Not placed. ${product.name}: ${trouble.text}.`, [
+      { field: 'productId', given: product.id, allowed: trouble.text },
+    ])
   await database()
     .insert(patchTests)
     .values({
@@ -126,7 +129,7 @@ export async function readPatch(
     .insert(patchReads)
     .values({ id: body.id, testId: test.id, result: body.result, by: me.id })
     .onConflictDoNothing()
-  await unsign(visit)
+  await unsign(database(), visit.id, 'patch')
 }
 
 export async function saveHalves(

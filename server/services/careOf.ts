@@ -1,4 +1,5 @@
 import { and, desc, eq, gte, inArray } from 'drizzle-orm'
+import { BEGUN } from '#core/visit/status'
 import type { PatchTest } from '#core/screening/patch'
 import { askAgain } from '#core/screening/retest'
 import {
@@ -123,13 +124,15 @@ async function halvesOf(visitId: string) {
   }))
 }
 
-/** Products of the plans of sealed visits. */
+/** Products of the plans of visits that were treated. */
 async function usedBefore(clientId: string): Promise<string[]> {
   const used = await database()
     .select({ steps: plans.steps })
     .from(plans)
     .innerJoin(visits, eq(visits.id, plans.visitId))
-    .where(and(eq(visits.clientId, clientId), eq(visits.status, 'sealed'), gte(plans.version, 1)))
+    .where(
+      and(eq(visits.clientId, clientId), inArray(visits.status, [...BEGUN]), gte(plans.version, 1)),
+    )
     .orderBy(desc(plans.at))
     .limit(MOST)
   const products = used.flatMap(({ steps }) =>

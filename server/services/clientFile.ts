@@ -16,7 +16,8 @@ import { callsDue } from './calls'
 import { nextBooked } from './nextVisit'
 import { testsOf } from './careOf'
 import { visitsOf } from './clientVisits'
-import { pastOf } from './past'
+import { earlierOf } from './earlier'
+import type { Staff } from './session'
 import { reactionsOf } from './reactionsOf'
 import { houseRulesNow } from './policy'
 import { thePractice } from './practice'
@@ -25,14 +26,14 @@ import { thePractice } from './practice'
 const LATEST = '9999-12-31'
 
 /** A client's file in one reply. Rights are checked by the caller. */
-export async function readFile(client: Client): Promise<ClientFile> {
+export async function readFile(me: Staff, client: Client): Promise<ClientFile> {
   const { timeZone } = await thePractice()
   const now = new Date()
   const today = dayIn(timeZone, now)
   const [history, { past, poured }, told, next, imported, reactions, tests, read, rules, calls] =
     await Promise.all([
       visitsOf(client.id, 1),
-      pastOf(client.id, now, timeZone),
+      earlierOf(me, client.id, now),
       lastTold(client.id),
       nextBooked(client.id, dayBounds(timeZone, today).from),
       importedFor(client.id),

@@ -2,6 +2,7 @@ import { and, count, desc, eq } from 'drizzle-orm'
 import type { FileVisits } from '#contracts/clientFile'
 import { sealItems, staff, visits } from '#db/schema'
 import { database } from './database'
+import { MOMENT } from './moment'
 
 const PAGE_SIZE = 25
 const labelOf = (work: unknown): string | null =>
@@ -19,7 +20,7 @@ export async function visitsOf(clientId: string, page: number): Promise<FileVisi
     database()
       .select({
         id: visits.id,
-        startsAt: visits.startsAt,
+        startsAt: MOMENT,
         minutes: visits.minutes,
         status: visits.status,
         staff: staff.name,
@@ -31,7 +32,7 @@ export async function visitsOf(clientId: string, page: number): Promise<FileVisi
       .innerJoin(staff, eq(staff.id, visits.staffId))
       .leftJoin(sealItems, and(eq(sealItems.visitId, visits.id), eq(sealItems.name, 'work')))
       .where(own)
-      .orderBy(desc(visits.startsAt), desc(visits.id))
+      .orderBy(desc(MOMENT), desc(visits.id))
       .limit(PAGE_SIZE)
       .offset((page - 1) * PAGE_SIZE),
   ])

@@ -1,11 +1,12 @@
-import { and, eq, sql } from 'drizzle-orm'
+import { desc, eq, sql } from 'drizzle-orm'
+import { canonical, type Json } from '#core/record/canonical'
 import { medicinesAfter } from '#core/visit/medicines'
 import type { z } from 'zod'
 import type { answersPut, consentPost, readingPost } from '#contracts/visit'
-import { clients, consents, consultations, plans, readings } from '#db/schema'
+import { clients, consents, consultations, readings } from '#db/schema'
 import type { Visit } from './access'
 import { database } from './database'
-import { holdOpen, UNSIGNED } from './held'
+import { holdOpen, unsign } from './held'
 import type { Staff } from './session'
 
 export const CONSENT_SENTENCE =
@@ -20,6 +21,12 @@ export async function saveAnswers(
   const answers = body.answers
   await database().transaction(async (tx) => {
     await holdOpen(tx, visit.id)
+    const [last] = await tx
+      .select({ answers: consultations.answers })
+      .from(consultations)
+      .where(eq(consultations.visitId, visit.id))
+      .orderBy(desc(consultations.at))
+      .limit(1)
     await tx
       .insert(consultations)
       .values({
@@ -43,7 +50,8 @@ export async function saveAnswers(
         .update(clients)
         .set({ medicines, version: sql`${clients.version} + 1` })
         .where(eq(clients.id, visit.clientId))
-    await tx.update(plans).set(UNSIGNED).where(draftOf(visit))
+    if (canonical((last?.answers ?? {}) as Json) !== canonical(answers as Json))
+      await unsign(tx, visit.id, 'answers')
   })
 }
 
@@ -91,8 +99,6 @@ export async function saveReading(
         by: me.id,
       })
       .onConflictDoNothing()
-    await tx.update(plans).set(UNSIGNED).where(draftOf(visit))
+    await unsign(tx, visit.id, 'reading')
   })
 }
-
-const draftOf = (visit: Visit) => and(eq(plans.visitId, visit.id), eq(plans.version, 0))

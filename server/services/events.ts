@@ -11,6 +11,9 @@ import type { Visit } from './access'
 import { eventsOf } from './past'
 import { readBundle } from './bundle'
 import { database, type Transaction } from './database'
+import { dayIn } from './dates'
+import { thePractice } from './practice'
+import { measured, settleUsed } from './used'
 import type { Staff } from './session'
 
 type Tap = z.infer<typeof treatmentEvent>
@@ -54,6 +57,7 @@ export async function keepTaps(
   if (visit.status === 'booked') throw refused('The treatment has not been started.')
   if (visit.status === 'cancelled') throw refused('This visit was cancelled.')
   const taps = byTheHouse(given, sentAt)
+  const day = dayIn((await thePractice()).timeZone, Date.now())
   const kept = await database().transaction(async (tx) => {
     // Held against a seal being made at this moment: it sees this tap, or this tap sees the seal.
     await tx.select({ id: visits.id }).from(visits).where(eq(visits.id, visit.id)).for('share')
@@ -74,6 +78,8 @@ export async function keepTaps(
       .onConflictDoNothing()
     if (taps.some((tap) => tap.body.kind === 'finished'))
       await tx.update(visits).set({ status: 'closing' }).where(eq(visits.id, visit.id))
+    if (taps.some((tap) => tap.body.kind === 'started')) await markBegun(tx, visit)
+    if (taps.some((tap) => tap.body.kind === 'amountTaken')) await drawMeasured(tx, me, visit, day)
     await tx.execute(sql`select pg_notify('visit', ${visit.id})`)
     // Only what stands under this visit is acknowledged: an id taken elsewhere is not silently
     // swallowed.
@@ -102,6 +108,23 @@ export async function keepTaps(
   )
     await noteFollowUp(me, visit)
   return { kept, now: Date.now() }
+}
+
+/** A visit began with its first tap, whenever that arrives. */
+async function markBegun(tx: Transaction, visit: Visit): Promise<void> {
+  await tx
+    .update(visits)
+    .set({
+      begunAt: sql`(select to_timestamp(min(at) / 1000.0) from visit_events where visit_id = ${visit.id} and body->>'kind' = 'started')`,
+    })
+    .where(eq(visits.id, visit.id))
+}
+
+/** What was measured is off the bottle from the tap on, not from the seal. */
+async function drawMeasured(tx: Transaction, me: Staff, visit: Visit, day: string): Promise<void> {
+  const rows = await tx.select().from(visitEvents).where(eq(visitEvents.visitId, visit.id))
+  const events = rows.flatMap(({ body, ...row }) => (body ? [{ ...row, body }] : []))
+  await settleUsed(tx, measured(events), { by: me.id, visitId: visit.id, day })
 }
 
 /** The second reading comes as a tap: it is in the file with it, however late the tap arrives. */
@@ -139,7 +162,7 @@ async function noteFollowUp(me: Staff, visit: Visit): Promise<void> {
     .values({
       id: crypto.randomUUID(),
       visitId: visit.id,
-      dueOn: addDays(bundle.today, 1),
+      dueOn: addDays(dayIn(bundle.practice.timeZone, state.stopped.at), 1),
       reason: `Call after a stop: ${state.stopped.reason}`,
     })
     .onConflictDoNothing()

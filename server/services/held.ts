@@ -1,5 +1,5 @@
-import { eq, sql } from 'drizzle-orm'
-import { visits } from '#db/schema'
+import { and, eq, isNotNull, sql } from 'drizzle-orm'
+import { plans, visits } from '#db/schema'
 import { notFound, refused } from '../problem/problem'
 import type { Visit } from './access'
 import type { Transaction } from './database'
@@ -39,5 +39,36 @@ export async function toldCount(
   return Number(row?.told ?? 0)
 }
 
-/** A plan that changes, or is screened anew, loses the signature under it. */
-export const UNSIGNED = { countersignedBy: null, countersignedHash: null }
+/** What takes a signature off a draft, in the words that stand beside it then. */
+export type Unsigning =
+  'plan' | 'answers' | 'reading' | 'people' | 'day' | 'patch' | 'aside' | 'wish'
+const CHANGED: Readonly<Record<Unsigning, string>> = {
+  plan: 'the plan was changed',
+  answers: 'answers were changed',
+  reading: 'the skin was read anew',
+  people: 'another therapist, room or length',
+  day: 'moved to another day',
+  patch: 'a patch test was read',
+  aside: 'a restriction was overridden',
+  wish: 'what the client wants or wears was changed',
+}
+
+/**
+ * Takes the signature off a draft that is no longer what was signed, and keeps who had signed, when,
+ * and what has changed since. What is not signed is left as it is.
+ */
+export async function unsign(
+  tx: Pick<Transaction, 'update'>,
+  visitId: string,
+  why: Unsigning,
+): Promise<void> {
+  await tx
+    .update(plans)
+    .set({
+      countersignedBy: null,
+      countersignedHash: null,
+      countersignedAt: null,
+      unsigned: sql`jsonb_build_object('by', ${plans.countersignedBy}, 'at', (extract(epoch from coalesce(${plans.countersignedAt}, ${plans.at})) * 1000)::bigint, 'because', ${CHANGED[why]}::text)`,
+    })
+    .where(and(eq(plans.visitId, visitId), eq(plans.version, 0), isNotNull(plans.countersignedBy)))
+}

@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, lt } from 'drizzle-orm'
+import { and, asc, desc, eq } from 'drizzle-orm'
 import type { z } from 'zod'
 import type { meterPost } from '#contracts/visit'
 import { METERS, METER_KINDS, type MeterKind } from '#core/catalogue/skin/meters'
@@ -9,6 +9,7 @@ import { meterReadings, visits } from '#db/schema'
 import { refused } from '../problem/problem'
 import type { Visit } from './access'
 import { database } from './database'
+import { beforeMoment, momentOf } from './moment'
 import { batteryLow, takeReadings } from './meterLine'
 import type { Staff } from './session'
 
@@ -103,7 +104,7 @@ export async function metersOf(
       .select({ m: meterReadings })
       .from(meterReadings)
       .innerJoin(visits, eq(visits.id, meterReadings.visitId))
-      .where(and(eq(meterReadings.clientId, visit.clientId), lt(visits.startsAt, visit.startsAt)))
+      .where(and(eq(meterReadings.clientId, visit.clientId), beforeMoment(momentOf(visit))))
       .orderBy(desc(meterReadings.at))
       .limit(400),
   ])

@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto'
 import { and, asc, eq, gt, gte } from 'drizzle-orm'
 import { rooms, staff, visits } from '#db/schema'
 import type { Visit } from './access'
+import { ProblemError, refused } from '../problem/problem'
 import { database, type Transaction } from './database'
 import { placeFor, type HouseHours } from './places'
 import type { Staff } from './session'
@@ -54,20 +55,27 @@ async function bookedAt(tx: Transaction, clientId: string, at: Date) {
   return booked
 }
 
+/** How a next visit is set: within which hours, why all the same, and whether one is moved for it. */
+interface Setting {
+  hours: HouseHours
+  because?: string | undefined
+  movesNext?: boolean | undefined
+}
+
 /**
- * Puts the next visit on its day: with the same hands, room, length, aims and make-up. One that was
- * before from the same visit is moved, and taken off again where nothing is set; whoever has it open
- * is told by its version.
+ * Puts the next visit on its day: with the same hands, room and length; what it is for is asked then.
+ * One that was booked before from the same visit is moved when that is said, and taken off again
+ * where nothing is set; whoever has it open is told by its version.
  * @param to the new moment, null for none
- * @param hours of the house around it, read before this transaction
- * @throws ProblemError 409 where the room or the hands are taken then, with what is in the way
+ * @throws ProblemError 422 for a moment that is over; 409 where one is booked already and nobody said
+ *   to move it, or where room, hands or hours are in the way, with what is
  */
 export async function bookNext(
   tx: Transaction,
   me: Staff,
   visit: Visit,
   to: Date | null,
-  hours: HouseHours,
+  { hours, because, movesNext }: Setting,
 ): Promise<void> {
   const before = visit.nextVisitAt
   const own = before ? await bookedAt(tx, visit.clientId, before) : undefined
@@ -78,10 +86,39 @@ export async function bookNext(
     await tx.update(visits).set(off).where(eq(visits.id, own.id))
     return
   }
+  if (to.getTime() <= Date.now())
+    throw refused('That moment is over: the next visit lies ahead.', [
+      { field: 'nextVisitAt', given: to.toISOString(), allowed: 'a moment to come' },
+    ])
   if (await bookedAt(tx, visit.clientId, to)) return
-  const { clientId, staffId, roomId, minutes, school, aims, makeUp } = visit
+  if (own && before && movesNext !== true) {
+    const when = whenIn(hours.timeZone, before)
+    throw new ProblemError(
+      409,
+      'Booked already',
+      `The next visit is booked for ${when}. Say that it is to be moved.`,
+      [{ field: 'movesNext', given: 'not said', allowed: `moves the one of ${when}` }],
+    )
+  }
+  const { clientId, staffId, roomId, minutes, school } = visit
   const booking = { id: own?.id ?? randomUUID(), clientId, staffId, roomId, minutes, startsAt: to }
-  await placeFor(tx, booking, hours, { role: me.role })
-  if (own) await tx.update(visits).set({ startsAt: to, version }).where(eq(visits.id, own.id))
-  else await tx.insert(visits).values({ ...booking, school, aims, makeUp })
+  const by = { role: me.role, because, usualHours: true }
+  const allowedBecause = await placeFor(tx, booking, hours, by)
+  if (own)
+    await tx
+      .update(visits)
+      .set({ startsAt: to, version, allowedBecause })
+      .where(eq(visits.id, own.id))
+  else await tx.insert(visits).values({ ...booking, school, allowedBecause })
 }
+
+/** "Sat 28 Nov, 10:00", by the house's clock. */
+const whenIn = (timeZone: string, at: Date): string =>
+  new Intl.DateTimeFormat('en-GB', {
+    weekday: 'short',
+    day: 'numeric',
+    month: 'short',
+    hour: '2-digit',
+    minute: '2-digit',
+    timeZone,
+  }).format(at)

@@ -52,7 +52,9 @@ async function visitDays(ids: readonly string[]) {
   const rows = await database()
     .select({
       id: visits.clientId,
-      last: sql<string | null>`max(${visits.startsAt}) filter (where ${begun})`,
+      last: sql<
+        string | null
+      >`max(coalesce(${visits.begunAt}, ${visits.startsAt})) filter (where ${begun})`,
       next: sql<string | null>`min(${visits.startsAt}) filter (where ${ahead})`,
     })
     .from(visits)

@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto'
-import { and, eq } from 'drizzle-orm'
+import { and, count, eq } from 'drizzle-orm'
 import type { z } from 'zod'
 import type { photographPost } from '#contracts/care'
 import type { Photograph } from '#core/visit/photographs'
@@ -8,6 +8,8 @@ import { clients, photographs } from '#db/schema'
 import { notFound, refused } from '../problem/problem'
 import type { Visit } from './access'
 import { database } from './database'
+import { holdVisit } from './held'
+import { drawnAnew } from './pictureBytes'
 import type { Staff } from './session'
 
 /** More of one visit are no record any more, and fill the house. */
@@ -22,21 +24,34 @@ export async function savePhotograph(
   visit: Visit,
   { id, regions, jpeg }: z.infer<typeof photographPost>,
 ): Promise<void> {
-  if (visit.status !== 'treating' && visit.status !== 'closing')
-    throw refused('Pictures belong to a treatment: before it and after the seal none is kept.')
-  const [client] = await database()
-    .select({ preferences: clients.preferences })
-    .from(clients)
-    .where(eq(clients.id, visit.clientId))
-  if (pictureWish(client?.preferences ?? {}) === 'no')
-    throw refused('This client wishes no photographs.')
-  if ((await photographsOf(visit.id)).length >= MOST)
-    throw refused(`${MOST} pictures are kept of this visit already.`)
-  const sha256 = createHash('sha256').update(Buffer.from(jpeg, 'base64')).digest('hex')
-  await database()
-    .insert(photographs)
-    .values({ id, visitId: visit.id, regions, jpeg, sha256, by: me.id })
-    .onConflictDoNothing()
+  const bytes = await drawnAnew(jpeg)
+  const sha256 = createHash('sha256').update(bytes).digest('hex')
+  await database().transaction(async (tx) => {
+    // Held, so that many at once are counted one after the other.
+    const { status, clientId } = await holdVisit(tx, visit.id)
+    if (status !== 'treating' && status !== 'closing')
+      throw refused('Pictures belong to a treatment: before it and after the seal none is kept.')
+    const [client] = await tx
+      .select({ preferences: clients.preferences })
+      .from(clients)
+      .where(eq(clients.id, clientId))
+    if (pictureWish(client?.preferences ?? {}) === 'no')
+      throw refused('This client wishes no photographs.')
+    const [there] = await tx
+      .select({ n: count() })
+      .from(photographs)
+      .where(eq(photographs.visitId, visit.id))
+    const [again] = await tx
+      .select({ id: photographs.id })
+      .from(photographs)
+      .where(eq(photographs.id, id))
+    if (again) return
+    if ((there?.n ?? 0) >= MOST) throw refused(`${MOST} pictures are kept of this visit already.`)
+    await tx.insert(photographs).values({
+      ...{ id, visitId: visit.id, regions, sha256, by: me.id },
+      jpeg: bytes.toString('base64'),
+    })
+  })
 }
 
 /** The pictures of a visit without their bytes, in their order. */

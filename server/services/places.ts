@@ -134,6 +134,7 @@ async function inTheWay(
   tx: Transaction,
   wanted: Wanted,
   { timeZone, cleaningMinutes, hours }: HouseHours,
+  usualHours = false,
 ): Promise<string[]> {
   const ends = new Date(wanted.startsAt.getTime() + wanted.minutes * MINUTE_MS)
   const cleaned = cleaningMinutes * MINUTE_MS
@@ -175,10 +176,11 @@ async function inTheWay(
       out.push(`The client has a visit ${when} already.`)
     return out
   })
-  return [...words, ...outsideHours(hours, wanted, timeZone)]
+  return [...words, ...outsideHours(hours, wanted, timeZone, usualHours)]
 }
 
-function outsideHours(page: HoursPage, wanted: Wanted, zone: string): string[] {
+/** @param usual in a house that has told no hours the usual day counts as its hours */
+function outsideHours(page: HoursPage, wanted: Wanted, zone: string, usual: boolean): string[] {
   const day = dayIn(zone, wanted.startsAt)
   const { from, to } = stretchOf(zone, day, wanted)
   const lies = (open: readonly Stretch[]) =>
@@ -188,10 +190,19 @@ function outsideHours(page: HoursPage, wanted: Wanted, zone: string): string[] {
   const away = shutThatDay(page, wanted.staffId, day)
   if (away !== undefined) return [`The therapist is away that day: ${away}.`]
   return [
-    ...(lies(openThatDay(page, null, day)) ? [] : ['The house is not open then.']),
+    ...(lies(usual ? offeredOn(page, day) : openThatDay(page, null, day))
+      ? []
+      : ['The house is not open then.']),
     ...(lies(openThatDay(page, wanted.staffId, day)) ? [] : ['The therapist does not work then.']),
   ]
 }
+
+/** What is in the way of a visit that is treated then all the same: it is kept beside it. */
+export const wordsInTheWay = async (
+  tx: Transaction,
+  wanted: Wanted,
+  house: HouseHours,
+): Promise<string> => (await inTheWay(tx, wanted, house)).join(' ')
 
 /**
  * Refuses a visit that is in the way of another or outside the hours, unless an owner says why it
@@ -203,9 +214,13 @@ export async function placeFor(
   tx: Transaction,
   wanted: Wanted,
   house: HouseHours,
-  { role, because }: { role: string; because?: string | undefined },
+  {
+    role,
+    because,
+    usualHours = false,
+  }: { role: string; because?: string | undefined; usualHours?: boolean },
 ): Promise<string | null> {
-  const words = await inTheWay(tx, wanted, house)
+  const words = await inTheWay(tx, wanted, house, usualHours)
   if (words.length === 0) return null
   if (because !== undefined && role === 'owner') return because
   const may =

@@ -2,17 +2,16 @@ import { and, eq } from 'drizzle-orm'
 import type { z } from 'zod'
 import type { countersignPost, planPut } from '#contracts/visit'
 import { toPlanInput } from '#core/visit/planInput'
-import { openPoints } from '#core/visit/ready'
 import { basinsOf } from '#core/planning/checks/basins'
 import { checkPlan, type PlanFinding } from '#core/planning/checks/check'
 import type { PlanStep } from '#core/catalogue/techniques/step'
 import { planHash } from '#core/record/planHash'
-import { plans, visits } from '#db/schema'
+import { plans } from '#db/schema'
 import { conflict, refused } from '../problem/problem'
 import type { Visit } from './access'
 import { readBundle } from './bundle'
 import { database, type Transaction } from './database'
-import { holdVisit, toldCount, UNSIGNED } from './held'
+import { holdVisit, unsign } from './held'
 import type { Staff } from './session'
 
 const said = (findings: readonly PlanFinding[]) =>
@@ -64,15 +63,16 @@ export async function saveDraft(
       .values({ visitId: visit.id, version: 0, ...row })
       .onConflictDoUpdate({
         target: [plans.visitId, plans.version],
-        set: { ...row, at: new Date(), ...UNSIGNED },
+        set: { ...row, at: new Date() },
       })
+    await unsign(tx, visit.id, 'plan')
   })
 }
 
 type Draft = typeof plans.$inferSelect
 const sameProtocol = (draft: Draft | undefined, from: { id: string; version: number } | null) =>
   draft?.protocolId === (from?.id ?? null) && draft.protocolVersion === (from?.version ?? null)
-async function draftOf(tx: Transaction, visitId: string): Promise<Draft | undefined> {
+export async function draftOf(tx: Transaction, visitId: string): Promise<Draft | undefined> {
   const [draft] = await tx
     .select()
     .from(plans)
@@ -98,47 +98,8 @@ export async function countersign(
     if (version > 0 && plan.countersignedBy) return
     await tx
       .update(plans)
-      .set({ countersignedBy: me.id, countersignedHash: hash })
+      .set({ countersignedBy: me.id, countersignedHash: hash, countersignedAt: new Date() })
       .where(and(eq(plans.visitId, visit.id), eq(plans.version, version)))
-  })
-}
-
-/**
- * Freezes version 1. Whatever is still open is named: answers, consent, reading, stops in the plan,
- * the countersign. What is told while this is looked at is looked at too, or the start waits.
- */
-export async function startTreatment(me: Staff, visit: Visit): Promise<void> {
-  if (visit.status === 'cancelled') throw refused('This visit was called off.')
-  if (visit.status !== 'booked') return
-  const told = await toldCount(database(), visit)
-  const bundle = await readBundle(me, visit)
-  const open = openPoints(bundle)
-  if (open.length > 0)
-    throw refused(
-      `Not started: ${open.map((point) => point.text).join(' ')}`,
-      open.map((point) => ({ field: point.stop, given: 'open', allowed: point.text })),
-    )
-  await database().transaction(async (tx) => {
-    const now = await holdVisit(tx, visit.id)
-    if (now.status === 'cancelled') throw refused('This visit was called off.')
-    if (now.status !== 'booked') return
-    const draft = await draftOf(tx, visit.id)
-    const seen = bundle.plans.find((plan) => plan.version === 0)
-    if (!draft?.steps || !seen) throw refused('There is no plan yet.')
-    if (
-      now.version !== visit.version ||
-      planHash(draft.steps) !== planHash(seen.steps) ||
-      (await toldCount(tx, visit)) !== told
-    )
-      throw conflict('Something was told or changed at this moment. Look once more, then begin.')
-    const { steps, basins, countersignedBy, countersignedHash, protocolId, protocolVersion } = draft
-    const signed = { countersignedBy, countersignedHash, protocolId, protocolVersion }
-    const frozen = { version: 1, steps, basins, reason: 'as planned', by: draft.by }
-    await tx.insert(plans).values({ visitId: visit.id, ...frozen, ...signed })
-    await tx
-      .update(visits)
-      .set({ status: 'treating', version: now.version + 1 })
-      .where(eq(visits.id, visit.id))
   })
 }
 

@@ -14,7 +14,7 @@ import type { Visit } from './access'
 import { readBundle } from './bundle'
 import { database, type Transaction } from './database'
 import { holdVisit } from './held'
-import { pour } from './stock'
+import { settleUsed } from './used'
 import type { Staff } from './session'
 
 /** How often a seal is tried again where another one was quicker. */
@@ -32,6 +32,7 @@ export async function sealVisit(
 ): Promise<void> {
   if (visit.status === 'sealed') return
   if (visit.status !== 'closing') throw refused('The treatment is not finished yet.')
+  if (visit.begunAt === null) throw refused('This visit was never begun: there is nothing to seal.')
   // The record is read first and sealed only if no tap came in meanwhile; otherwise it is read
   // again.
   for (let round = 0; round < ROUNDS; round++) {
@@ -122,8 +123,8 @@ async function drawDown(
           (line.product.takenMl ?? (draft.rushed ? 0 : line.product.plannedMl) ?? 0),
       )
   }
-  for (const [id, ml] of used)
-    await pour(tx, id, toHundredths(ml), { by: me.id, visitId: bundle.visit.id, day: bundle.today })
+  const wanted = new Map([...used].map(([id, ml]) => [id, toHundredths(ml)]))
+  await settleUsed(tx, wanted, { by: me.id, visitId: bundle.visit.id, day: bundle.today })
 }
 
 /** Keeps the words of a record that is not sealed yet. Who has seen older ones is told. */

@@ -1,9 +1,9 @@
-import { gt, or } from 'drizzle-orm'
+import { asc, eq, gt, or } from 'drizzle-orm'
 import { addDays } from '#core/screening/days'
 import { fromHundredths, fromThousandths } from '#core/units'
 import type { Lot, Product } from '#core/catalogue/products/products'
 import type { ShelfItem } from '#core/planning/input'
-import { lots, products } from '#db/schema'
+import { lotMovements, lots, products } from '#db/schema'
 import { database } from './database'
 import { dayIn } from './dates'
 import { thePractice } from './practice'
@@ -26,12 +26,13 @@ export const productOf = (row: ProductRow): Product => ({
   ...(row.acid === null ? {} : { acid: row.acid }),
   ...(row.pHHundredths === null ? {} : { pH: fromHundredths(row.pHHundredths) }),
 })
-export const lotOf = (bottle: typeof lots.$inferSelect): Lot => ({
+export const lotOf = (bottle: typeof lots.$inferSelect, recalledAt?: Date): Lot => ({
   id: bottle.id,
   productId: bottle.productId,
   code: bottle.code,
   expires: bottle.expires,
   recalled: bottle.recalled,
+  ...(recalledAt === undefined ? {} : { recalledAt: recalledAt.getTime() }),
   remainingMillilitres: fromHundredths(bottle.remainingHundredths),
   ...(bottle.openedOn === null ? {} : { openedOn: bottle.openedOn }),
 })
@@ -46,15 +47,21 @@ const IN_HAND_DAYS = 60
 export async function readShelf(): Promise<ShelfItem[]> {
   const { timeZone } = await thePractice()
   const lately = addDays(dayIn(timeZone, Date.now()), -IN_HAND_DAYS)
-  const [rows, bottles] = await Promise.all([
+  const [rows, bottles, calls] = await Promise.all([
     database().select().from(products),
     database()
       .select()
       .from(lots)
       .where(or(gt(lots.remainingHundredths, 0), gt(lots.openedOn, lately))),
+    database()
+      .select({ lotId: lotMovements.lotId, at: lotMovements.at })
+      .from(lotMovements)
+      .where(eq(lotMovements.kind, 'recalled'))
+      .orderBy(asc(lotMovements.at)),
   ])
+  const recalledAt = new Map(calls.map(({ lotId, at }) => [lotId, at]))
   const byProduct = new Map<string, Lot[]>()
-  for (const lot of bottles.map(lotOf))
+  for (const lot of bottles.map((bottle) => lotOf(bottle, recalledAt.get(bottle.id))))
     byProduct.set(lot.productId, [...(byProduct.get(lot.productId) ?? []), lot])
   return rows
     .map((row) => ({

@@ -1,22 +1,20 @@
 import { randomUUID } from 'node:crypto'
-import { and, asc, desc, eq, inArray, sql } from 'drizzle-orm'
+import { and, asc, eq, inArray, sql } from 'drizzle-orm'
 import type { z } from 'zod'
 import type {
-  LotHistory,
   lotPost,
   lotPut,
   movementPost,
   ProductFields,
   productPut,
   productsPost,
-  recallPost,
   stocktakePost,
 } from '#contracts/shelf'
 import { readLabel } from '#core/catalogue/products/label'
 import { NOT_COPIED, STARTER_DAYS, starterProducts } from '#core/catalogue/products/starter'
 import { addDays } from '#core/screening/days'
-import { fromHundredths, toHundredths, toThousandths } from '#core/units'
-import { clients, lotMovements, lots, products, staff, visits } from '#db/schema'
+import { toHundredths, toThousandths } from '#core/units'
+import { lotMovements, lots, products } from '#db/schema'
 import { conflict, notFound, refused } from '../problem/problem'
 import { database, type Transaction } from './database'
 import { dayIn } from './dates'
@@ -135,25 +133,6 @@ export async function copyLot({ lotId, code, expires }: z.infer<typeof lotPut>):
   if (done.length === 0) throw notFound()
 }
 
-/** Takes from a bottle as much as it holds, and opens it if nobody has. */
-export async function pour(
-  tx: Transaction,
-  lotId: string,
-  hundredths: number,
-  { by, visitId, day }: { by: string; visitId: string; day: string },
-): Promise<void> {
-  const [bottle] = await tx
-    .update(lots)
-    .set({ openedOn: sql`coalesce(${lots.openedOn}, ${day}::date)` })
-    .where(eq(lots.id, lotId))
-    .returning({ held: lots.remainingHundredths })
-  const taken = Math.min(hundredths, bottle?.held ?? 0)
-  if (taken > 0)
-    await tx
-      .insert(lotMovements)
-      .values({ id: randomUUID(), lotId, kind: 'used', hundredths: -taken, visitId, by })
-}
-
 /** The shelf as it was counted: each bottle that holds another amount gets a line. All, or none. */
 export async function takeStock(
   me: Staff,
@@ -211,72 +190,4 @@ export async function moveLot(me: Staff, body: z.infer<typeof movementPost>): Pr
         .set({ openedOn: sql`coalesce(${lots.openedOn}, ${today}::date)` })
         .where(eq(lots.id, lotId))
   })
-}
-
-/**
- * Calls back every bottle of a code, whatever the product.
- * @returns how many bottles it were, and who had of them
- */
-export async function recall(me: Staff, body: z.infer<typeof recallPost>) {
-  const bottles = await database().transaction(async (tx) => {
-    const found = await tx
-      .update(lots)
-      .set({ recalled: true })
-      .where(sql`lower(${lots.code}) = ${body.code.toLowerCase()}`)
-      .returning({ id: lots.id })
-    if (found.length === 0)
-      throw refused('No bottle of the house has this code.', [
-        { field: 'code', given: body.code, allowed: 'a code as printed on a bottle' },
-      ])
-    for (const { id: lotId } of found)
-      await tx.insert(lotMovements).values({
-        id: randomUUID(),
-        lotId,
-        kind: 'recalled',
-        hundredths: 0,
-        reason: body.reason,
-        by: me.id,
-      })
-    return found
-  })
-  const had = await Promise.all(bottles.map(({ id }) => whoHad(id)))
-  const all = new Map(had.flat().map((client) => [client.id, client]))
-  return { bottles: bottles.length, clients: [...all.values()] }
-}
-
-/** Clients at whose visits something of a bottle was used, the latest first. */
-async function whoHad(lotId: string): Promise<LotHistory['clients']> {
-  const { timeZone } = await thePractice()
-  const rows = await database()
-    .select({ id: clients.id, name: clients.name, at: visits.startsAt })
-    .from(lotMovements)
-    .innerJoin(visits, eq(visits.id, lotMovements.visitId))
-    .innerJoin(clients, eq(clients.id, visits.clientId))
-    .where(eq(lotMovements.lotId, lotId))
-    .orderBy(desc(visits.startsAt))
-  return rows.map(({ id, name, at }) => ({ id, name, day: dayIn(timeZone, at) }))
-}
-
-/** Every movement of a bottle in its order, and who had of it. */
-export async function lotHistory(lotId: string): Promise<LotHistory> {
-  const [moves, had] = await Promise.all([
-    database()
-      .select({ move: lotMovements, by: staff.name })
-      .from(lotMovements)
-      .leftJoin(staff, eq(staff.id, lotMovements.by))
-      .where(eq(lotMovements.lotId, lotId))
-      .orderBy(asc(lotMovements.at)),
-    whoHad(lotId),
-  ])
-  return {
-    movements: moves.map(({ move, by }) => ({
-      id: move.id,
-      kind: move.kind,
-      millilitres: fromHundredths(move.hundredths),
-      reason: move.reason,
-      at: move.at.getTime(),
-      by,
-    })),
-    clients: had,
-  }
 }

@@ -7,7 +7,7 @@ import { dayAndClock, dayWords } from '~/composables/dates'
 /** What the client does at home and until when: one page to take along. */
 const props = defineProps<{ bundle: VisitBundle; lines: readonly AftercareOnRecord[] }>()
 const ended = computed(() =>
-  Math.max(props.bundle.visit.startsAt, ...props.bundle.events.map((event) => event.at)),
+  Math.max(props.bundle.visit.at, ...props.bundle.events.map((event) => event.at)),
 )
 const untilWords = (until: string) => {
   const at = Date.parse(until)

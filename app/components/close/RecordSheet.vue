@@ -15,7 +15,7 @@ const notes = defineModel<string>('notes', { required: true })
 const zone = computed(() => props.bundle.practice.timeZone)
 const head = computed(() => {
   const { client, visit, staff, room, practice } = props.bundle
-  const when = dayAndClock(visit.startsAt, zone.value)
+  const when = dayAndClock(visit.at, zone.value)
   return [client.name, when, staff.name, room.name, practice.name].join(' · ')
 })
 const took = computed(() => {
@@ -70,7 +70,7 @@ const amended = ({ at, by, reason }: VisitBundle['amendments'][number]) =>
       <ul class="plainlist">
         <li v-for="action in treatment.contraActions" :key="action.at">
           {{ action.what }} ({{ action.where }}). Done: {{ action.done }}. Suspected:
-          {{ suspected(action.suspected) }}.
+          {{ action.suspectedWork ?? suspected(action.suspected) }}.
         </li>
       </ul>
     </template>

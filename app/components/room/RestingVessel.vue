@@ -59,7 +59,9 @@ const earliest = computed(() => `translate(0 ${share(props.resting.earliest)})`)
       </p>
       <p class="dim figures">
         from {{ whole(resting.earliest) }}, off by {{ whole(resting.latest) }} min ·
-        {{ resting.comesOffFirst ? 'take it off now: it stings or reddens' : LATE_WORDS[resting.late] }}
+        {{
+          resting.comesOffFirst ? 'take it off now: it stings or reddens' : LATE_WORDS[resting.late]
+        }}
       </p>
       <p class="dim">{{ resting.cue }}</p>
     </div>

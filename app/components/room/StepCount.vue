@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { PAD_GRADES, PAD_WORDS } from '#core/catalogue/rules/pads'
+import { UNASKED_MAKE_UP } from '#core/catalogue/consultation/makeUp'
 import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
 import type { PlanStep } from '#core/catalogue/techniques/step'
 import { cleanEnough, usualPads } from '#core/treatment/cleanEnough'
@@ -22,9 +23,9 @@ const what = computed(() => {
 const last = computed(() => {
   const { times = [], makeUp = [] } = visit.bundle?.lastTime ?? {}
   const pads = times.find((own) => own.technique === props.step.technique)?.pads
-  return pads === undefined ? undefined : { pads, worn: makeUp }
+  return pads === undefined ? undefined : { pads, worn: makeUp ?? UNASKED_MAKE_UP }
 })
-const worn = computed(() => visit.bundle?.visit.makeUp ?? [])
+const worn = computed(() => visit.bundle?.visit.makeUp ?? UNASKED_MAKE_UP)
 const pads = computed(() => room.state?.pads[props.step.key] ?? [])
 const usual = computed(() => usualPads(props.step, worn.value, last.value))
 const enough = computed(() => cleanEnough(pads.value, usual.value))

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { fromMilliseconds, toMilliseconds } from '#core/units'
+import { UNASKED_MAKE_UP } from '#core/catalogue/consultation/makeUp'
 import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
 import type { PlanStep } from '#core/catalogue/techniques/step'
 import { lastTimeWords } from '#core/visit/lastTime'
@@ -13,7 +14,7 @@ import { useVisit } from '~/stores/visit'
 
 /** The one thing now: what, how, with what, how long, and how it is known to be done. */
 const props = defineProps<{ step: PlanStep; warn: string; first: readonly string[] }>()
-const emit = defineEmits<{ notYet: []; cleanse: [] }>()
+const emit = defineEmits<{ notYet: []; cleanse: []; swap: [] }>()
 const room = useRoom()
 const visit = useVisit()
 const technique = computed(() => TECHNIQUES[props.step.technique])
@@ -46,7 +47,7 @@ const minute = computed(() => {
   const ticks = room.open.filter(({ key }) => key !== props.step.key)
   return fromMilliseconds(ran.value) - ticks.reduce((sum, own) => sum + own.minutes, 0)
 })
-const worn = computed(() => visit.bundle?.visit.makeUp ?? [])
+const worn = computed(() => visit.bundle?.visit.makeUp ?? UNASKED_MAKE_UP)
 const prompt = computed(() => promptAt(props.step, Math.max(0, minute.value), worn.value))
 /** How the client lies, and what else holds for the whole visit. */
 const said = computed(() => props.warn || room.trouble || room.refused || room.unkept)
@@ -74,6 +75,7 @@ const turnTo = (setting: number) =>
     <p v-if="stay" class="dim">{{ stay }}</p>
     <p v-for="say in always" :key="say" class="dim">All through: {{ say.toLowerCase() }}</p>
     <StepHand :step="step" :minute="minute" :worn="worn" />
+    <StepRecalled v-if="technique.product" :step="step" @swap="emit('swap')" />
     <StepAmount v-if="technique.product" :step="step" />
     <div class="time">
       <span class="clock serif figures" :class="{ over }" role="timer">{{ elapsed(ran) }}</span>

@@ -2,7 +2,8 @@
 import { STOP_STEP_WORDS } from '#core/catalogue/rules/stopRules'
 import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
 import { nameRegions } from '#core/face/regions'
-import { stopRegions, suspectBottles } from '#core/treatment/atHand'
+import { stopRegions } from '#core/treatment/atHand'
+import { suspectBottles, suspectedWords, suspectWork } from '#core/treatment/suspects'
 import { onSkin } from '#core/treatment/clocks'
 import { useRoom } from '~/stores/room'
 import { useVisit } from '~/stores/visit'
@@ -23,11 +24,16 @@ const onSkinWords = computed(
     'nothing',
 )
 const what = ref(props.reason)
-const suspected = ref<string | null>(suspects.value[0] ?? null)
+const works = computed(() =>
+  room.state && room.context ? suspectWork(room.state, room.context) : [],
+)
+/** Nothing is suspected until somebody says so: a bottle by its id, other work by its place. */
+const suspected = ref<string | number | null>(null)
 const nameOf = (id: string) =>
   visit.bundle?.shelf.find(({ product }) => product.id === id)?.product.name ?? ''
 const products = computed(() => [
-  { value: null, title: 'none' },
+  { value: null, title: 'not known' },
+  ...works.value.map((work, place) => ({ value: place, title: suspectedWords(work) })),
   ...suspects.value.map((id) => ({ value: id, title: nameOf(id) })),
 ])
 
@@ -37,7 +43,10 @@ async function keep() {
     what: what.value.trim().slice(0, 500) || 'reaction',
     where: where.value,
     done: 'removed with cool water, cold compress',
-    suspected: suspected.value,
+    suspected: typeof suspected.value === 'string' ? suspected.value : null,
+    ...(typeof suspected.value === 'number' && works.value[suspected.value]
+      ? { suspectedWork: works.value[suspected.value] }
+      : {}),
   })
   await room.tap({ kind: 'stopStep', step: 'form' })
 }

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core'
 import { STOP_STEPS, STOP_STEP_WORDS, type StopStepId } from '#core/catalogue/rules/stopRules'
-import { stopRegions, suspectBottles } from '#core/treatment/atHand'
+import { stopRegions } from '#core/treatment/atHand'
+import { suspectBottles, suspectedWords, suspectWork } from '#core/treatment/suspects'
 import { stopClock } from '#core/treatment/stopClock'
 import { elapsed } from '~/composables/dates'
 import { useRoom } from '~/stores/room'
@@ -30,7 +31,10 @@ const lay = computed(() => {
   const names = suspectBottles(room.state, room.context).flatMap(
     (id) => shelf.find((own) => own.product.id === id)?.product.name ?? [],
   )
-  return names.slice(0, 3).join(', ')
+  const tools = suspectWork(room.state, room.context)
+    .filter(({ what }) => what === 'tool')
+    .map(suspectedWords)
+  return [...tools.slice(0, 1), ...names.slice(0, 2)].join(', ')
 })
 const where = computed(() => (room.state ? stopRegions(room.state) : []))
 const late = ref('')

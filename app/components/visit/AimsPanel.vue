@@ -7,20 +7,32 @@ import {
   takeOffWords,
   type MakeUpId,
 } from '#core/catalogue/consultation/makeUp'
+import { TECHNIQUE_IDS, TECHNIQUES, type TechniqueId } from '#core/catalogue/techniques/techniques'
+import { shortName } from '#core/catalogue/techniques/traits'
+import { namedOnly } from '#core/planning/today/named'
 import type { VisitPatch } from '#contracts/visit'
 
 /** What the client comes for, the most first; what is worn, home by day or in the dark. */
 const props = defineProps<{
   aims: readonly ConcernId[]
-  makeUp: readonly MakeUpId[]
+  /** Null: nobody has asked yet. */
+  makeUp: readonly MakeUpId[] | null
+  named: readonly TechniqueId[]
   evening: boolean
   may: boolean
 }>()
 const emit = defineEmits<{ change: [patch: Partial<VisitPatch>] }>()
 /** Worn besides what is worn already; what stands for the same falls away. */
 function wear(id: MakeUpId) {
-  const others = props.makeUp.filter((own) => own !== id && !instead(id, own))
-  emit('change', { makeUp: props.makeUp.includes(id) ? others : [...others, id] })
+  const worn = props.makeUp ?? []
+  const others = worn.filter((own) => own !== id && !instead(id, own))
+  emit('change', { makeUp: worn.includes(id) ? others : [...others, id] })
+}
+/** Strong work is planned only when it is asked for by name. */
+const STRONG = TECHNIQUE_IDS.filter((id) => namedOnly(TECHNIQUES[id]))
+function name(id: TechniqueId) {
+  const others = props.named.filter((own) => own !== id)
+  emit('change', { named: props.named.includes(id) ? others : [...others, id] })
 }
 const MOST = 5
 const rank = (id: ConcernId) => props.aims.indexOf(id) + 1
@@ -45,21 +57,40 @@ function toggle(id: ConcernId) {
         >{{ CONCERN_NAMES[id] }}</ToggleChip
       >
     </div>
+    <p v-if="aims.length === 0" class="soft mt-1 mb-0">
+      Nothing chosen yet: the plan cleans, calms and protects.
+    </p>
+    <div class="row aims mt-2" role="group" aria-label="Asked for by name">
+      <span>Asked for by name</span>
+      <ToggleChip
+        v-for="id in STRONG"
+        :key="id"
+        :on="named.includes(id)"
+        :disabled="!may"
+        @click="name(id)"
+        >{{ shortName(id) }}</ToggleChip
+      >
+    </div>
     <div class="row aims mt-2" role="group" aria-label="On the face now">
       <span>On the face now</span>
-      <ToggleChip :on="makeUp.length === 0" :disabled="!may" @click="emit('change', { makeUp: [] })"
+      <ToggleChip
+        :on="makeUp?.length === 0"
+        :disabled="!may"
+        @click="emit('change', { makeUp: [] })"
         >nothing</ToggleChip
       >
       <ToggleChip
         v-for="id in MAKE_UP_IDS"
         :key="id"
-        :on="makeUp.includes(id)"
+        :on="makeUp?.includes(id) === true"
         :disabled="!may"
         @click="wear(id)"
         >{{ MAKE_UP[id].name }}</ToggleChip
       >
     </div>
-    <p class="soft figures mt-1 mb-0">{{ takeOffWords(makeUp) }}</p>
+    <p class="soft figures mt-1 mb-0">
+      {{ makeUp ? takeOffWords(makeUp) : 'Not asked yet: planned as light make-up.' }}
+    </p>
     <div class="row mt-2">
       <VSwitch
         :model-value="evening"

@@ -8,7 +8,7 @@ const visit = useVisit()
 const said = computed(() => {
   const { bundle } = visit
   const last = bundle && lastVisitWords(bundle.past, bundle.reactions)
-  return last && { ...last, ago: daysAgo(noonOf(last.day), bundle.visit.startsAt) }
+  return last && { ...last, ago: daysAgo(noonOf(last.day), bundle.visit.at) }
 })
 </script>
 

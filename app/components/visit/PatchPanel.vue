@@ -7,6 +7,7 @@ import {
   type PatchPlace,
   type PatchState,
 } from '#core/screening/patch'
+import { patchTrouble } from '#core/screening/products'
 import { dayAndClock, dayWords } from '~/composables/dates'
 import { useAttempt } from '~/composables/attempt'
 import { useVisit } from '~/stores/visit'
@@ -34,18 +35,35 @@ const lines = computed(() => {
       held.patchTests,
       profile,
       held.usedProducts.includes(product.id),
-      Math.max(held.now, held.visit.startsAt),
+      Math.max(held.now, held.visit.at),
       held.patchAgain ?? undefined,
     )
     const test = held.patchTests
       .filter((patchTest) => patchTest.productId === product.id)
       .sort((one, other) => other.placedAt - one.placedAt)[0]
-    return state.kind === 'notNeeded' ? [] : [{ product, state, test }]
+    const never = neverPlaced.value.get(product.id)
+    return state.kind === 'notNeeded' ? [] : [{ product, state, test, never }]
   })
+})
+/** What is known not to be borne, or cannot be taken, is never offered: why, by product. */
+const neverPlaced = computed(() => {
+  const held = bundle.value
+  const verdict = visit.input?.verdict
+  if (!held || !verdict) return new Map<string, string>()
+  return new Map(
+    held.shelf.flatMap(({ product, lots }) => {
+      const why = patchTrouble(product, lots, verdict, held.answers, held.today)
+      return why ? [[product.id, why.text] as const] : []
+    }),
+  )
 })
 const free = computed(() =>
   (bundle.value?.shelf ?? [])
-    .filter((item) => !lines.value.some((line) => line.product.id === item.product.id))
+    .filter(
+      ({ product }) =>
+        !neverPlaced.value.has(product.id) &&
+        !lines.value.some((line) => line.product.id === product.id),
+    )
     .map((item) => ({ value: item.product.id, title: item.product.name })),
 )
 function words(item: PatchState): string {
@@ -111,14 +129,16 @@ const howMany = computed(() => {
           >
           <span v-if="may" class="row"
             ><VBtn
-              v-if="ownLine.state.kind === 'due'"
+              v-if="ownLine.state.kind === 'due' && !ownLine.never"
               size="small"
               height="38"
               variant="outlined"
               @click="put(ownLine.product.id)"
               >Place it<span class="sr">: {{ ownLine.product.name }}</span></VBtn
             >
-            <template v-else-if="ownLine.test && ownLine.state.kind !== 'reaction'"
+            <span v-else-if="ownLine.state.kind === 'due'" class="soft"
+              >never to be tested: {{ ownLine.never }}</span
+            ><template v-else-if="ownLine.test && ownLine.state.kind !== 'reaction'"
               ><VBtn
                 v-if="ownLine.state.kind !== 'waiting'"
                 size="small"

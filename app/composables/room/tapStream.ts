@@ -4,6 +4,12 @@ import { useApi } from '~/composables/useApi'
 import { useVisit } from '~/stores/visit'
 
 const AGAIN_MS = 3000
+/** What the stream says: taps of others, and which bottles are called back. */
+interface Heard {
+  events: TreatmentEvent[]
+  recalled: string[]
+  now: number
+}
 
 /**
  * Another tablet's taps arrive here; after a break everything is fetched once.
@@ -21,10 +27,16 @@ export function useTapStream(opened: () => void) {
 
   async function fetchTaps(id: string): Promise<void> {
     const askedAt = Date.now()
-    const { events, now } = await api<{ events: TreatmentEvent[]; now: number }>(
-      `/api/visits/${id}/events`,
-    )
+    const { events, recalled, now } = await api<Heard>(`/api/visits/${id}/events`)
+    callBack(recalled, now)
     await take(id, events, now, askedAt)
+  }
+  /** A bottle that is called back is called back in this room too, before its step. */
+  function callBack(lotIds: readonly string[], at: number) {
+    for (const { lots } of visit.bundle?.shelf ?? [])
+      for (const lot of lots)
+        if (!lot.recalled && lotIds.includes(lot.id))
+          Object.assign(lot, { recalled: true, recalledAt: at })
   }
   /** Taps are only ever added: what is here already stays. */
   async function take(id: string, events: TreatmentEvent[], now: number, askedAt: number) {
@@ -51,7 +63,8 @@ export function useTapStream(opened: () => void) {
     // Where fetching fails, the next word of the stream tries again.
     const fetchAll = () => void fetchTaps(id).catch(() => {})
     stream.addEventListener('taps', ({ data }: MessageEvent<string>) => {
-      const { events, now } = JSON.parse(data) as { events: TreatmentEvent[]; now: number }
+      const { events, recalled, now } = JSON.parse(data) as Heard
+      callBack(recalled, now)
       void take(id, events, now, Date.now()).catch(() => {})
     })
     stream.addEventListener('others', ({ data }: MessageEvent<string>) => {

@@ -47,6 +47,8 @@ export interface Contraindication extends Effects {
   aheadTakenWell?: number
   /** Holds only after this work elsewhere; where none is named it may have been any. */
   work?: WorkElsewhereId
+  /** Told of a zone, nothing at all touches it: no product, pad, cloth or tool. */
+  touch?: true
   sentence: string
   reason: string
   lifts: Lifter
@@ -77,6 +79,21 @@ const WORK: readonly FamilyId[] = [
   'extraction',
   'ultrasound',
   'retinoid',
+]
+/**
+ * Told to be inflamed, how badly is not known until it is read: it counts as pustules, and nothing
+ * passes over those that rubs, presses, pulls, heats or spreads.
+ */
+const INFLAMED: readonly FamilyId[] = [
+  'friction',
+  'abrasion',
+  'vacuum',
+  'needling',
+  'blade',
+  'massage',
+  'ultrasound',
+  'extraction',
+  'heat',
 ]
 const EXFOLIATION: readonly FamilyId[] = [
   'friction',
@@ -141,6 +158,7 @@ export const CONTRAINDICATIONS: readonly Contraindication[] = [
       'cold',
     ],
     where: 'answered',
+    touch: true,
     sentence: 'Nothing on or around it: show it to a doctor.',
     reason: 'not ours to judge',
     lifts: 'doctor',
@@ -149,9 +167,9 @@ export const CONTRAINDICATIONS: readonly Contraindication[] = [
     id: 'pregnancy-current',
     finding: 'pregnancy',
     does: 'prevents',
-    families: ['highFrequency', 'microcurrent', 'needling', 'retinoid'],
+    families: ['highFrequency', 'microcurrent', 'needling', 'retinoid', 'peel'],
     substances: ['retinoid'],
-    sentence: 'No high frequency, microcurrent, needling or retinoid.',
+    sentence: 'No high frequency, microcurrent, needling, salon peel or retinoid.',
     reason: 'cautious default in pregnancy and while breastfeeding',
     lifts: 'therapist',
   }),
@@ -434,9 +452,9 @@ export const CONTRAINDICATIONS: readonly Contraindication[] = [
     id: 'inflamed-local',
     finding: 'inflamedAcne',
     does: 'local',
-    families: ['friction', 'abrasion', 'vacuum', 'needling', 'blade', 'massage'],
+    families: INFLAMED,
     where: 'answered',
-    sentence: 'No grain, tip, vacuum or massage over them.',
+    sentence: 'Nothing that rubs, presses, pulls, heats or spreads over them; no extraction.',
     reason: 'spreads and opens inflamed spots; refer if severe',
     lifts: 'therapist',
   }),
@@ -484,7 +502,8 @@ export const CONTRAINDICATIONS: readonly Contraindication[] = [
       'cold',
     ],
     where: 'answered',
-    sentence: 'Nothing on open skin.',
+    touch: true,
+    sentence: 'Nothing on open skin: no product, pad, cloth or tool.',
     reason: 'it must close first',
     lifts: 'therapist',
   }),

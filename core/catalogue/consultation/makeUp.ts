@@ -61,6 +61,9 @@ export const MAKE_UP: Readonly<Record<MakeUpId, MakeUp>> = {
   },
 }
 
+/** What is reckoned with while nobody has asked: a face that comes off like one in light make-up. */
+export const UNASKED_MAKE_UP: readonly MakeUpId[] = ['light']
+
 /** Light and layers do not stand together: the one takes the place of the other. */
 export const instead = (one: MakeUpId, other: MakeUpId): boolean =>
   [one, other].includes('light') && [one, other].includes('layered')
@@ -103,8 +106,12 @@ export function takeOff(worn: readonly MakeUpId[]): TakeOff {
 }
 
 /** "heavy, in layers; waterproof at the eyes", or nothing. */
-export const wornWords = (worn: readonly MakeUpId[]): string =>
-  worn.length === 0 ? 'nothing' : worn.map((id) => MAKE_UP[id].name).join('; ')
+export const wornWords = (worn: readonly MakeUpId[] | null): string =>
+  worn === null
+    ? 'not asked'
+    : worn.length === 0
+      ? 'nothing'
+      : worn.map((id) => MAKE_UP[id].name).join('; ')
 
 /** How it comes off, in words for the therapist: what it means for the visit. */
 export function takeOffWords(worn: readonly MakeUpId[]): string {

@@ -20,6 +20,8 @@ const ACTIVES: readonly IngredientId[] = ['retinoid', 'vitaminC', 'salicylate']
 /** Alcohol that dries off and catches fire; fatty alcohols are something else. */
 const SPIRIT = /^(alcohol( denat\.?)?|sd alcohol.*|isopropyl alcohol|ethanol)$/i
 
+const ENZYME_KIND: ProductKind = 'enzymeMask'
+
 type Held = Pick<Product, 'kind' | 'inci' | 'acid'>
 const holdsAcid = ({ kind, acid }: Held): boolean => acid !== undefined || ACID_KINDS.includes(kind)
 
@@ -32,9 +34,22 @@ export function familiesOfBottle(product: Held): FamilyId[] {
   if (holdsAcid(product)) out.push('acid')
   if (leftOn && (holdsAcid(product) || ACTIVES.some((id) => held.includes(id))))
     out.push('leaveOnActive')
+  if (product.kind === ENZYME_KIND || held.includes('enzyme')) out.push('enzyme')
   if (product.inci.some((line) => SPIRIT.test(line.trim()))) out.push('alcohol')
   return out
 }
+
+/**
+ * What a bottle holds beside what its kind is for: an acid mask is an acid where its technique says
+ * so, zone by zone; an acid in a wash or a toner is one wherever that goes.
+ */
+export const strayFamilies = (product: Held): FamilyId[] =>
+  familiesOfBottle(product).filter(
+    (family) =>
+      family !== 'alcohol' &&
+      !(family === 'acid' && ACID_KINDS.includes(product.kind)) &&
+      !(family === 'enzyme' && product.kind === ENZYME_KIND),
+  )
 
 /** What a step is to the rules: by its technique, and by its bottle whatever it is used in. */
 export function familiesOfStep(

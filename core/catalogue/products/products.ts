@@ -37,6 +37,8 @@ export interface Lot {
   expires: string
   openedOn?: string
   recalled: boolean
+  /** When it was called back, milliseconds since 1970. */
+  recalledAt?: number
   remainingMillilitres: number
 }
 

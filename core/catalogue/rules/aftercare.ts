@@ -77,7 +77,7 @@ export const AFTERCARE: readonly AftercareRow[] = [
   ),
   row(
     'sun-acid',
-    ['acid', 'enzyme'],
+    ['acid', 'enzyme', 'retinoid'],
     'sun',
     168,
     ['sunProtection'],

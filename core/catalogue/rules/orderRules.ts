@@ -109,6 +109,13 @@ const ROWS = [
   rule('surface', 'stop', 'The step cannot stand on what the last one left.'),
   rule('dwell-early', 'adapt', 'It would come off before it has done its work.'),
   rule('dwell-late', 'stop', 'It would stay on past its latest.', true),
+  rule('on-working', 'stop', 'Nothing lies on an acid, enzyme or peel while it works.', true),
+  rule(
+    'own-way-off',
+    'stop',
+    'It comes off as its maker says: neutralised, not only rinsed.',
+    true,
+  ),
   rule('left-on', 'stop', 'It is never taken off.', true),
   rule('attended', 'stop', 'Nobody is left alone under steam, a peel or a lamp.', true),
   rule('over-slot', 'adapt', 'Longer than the visit.'),

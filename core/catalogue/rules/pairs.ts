@@ -48,6 +48,9 @@ export const PAIRS: readonly Pair[] = [
     'leaveOnActive',
     'Acid, then a retinoid or vitamin C left on: one of them a day.',
   ),
+  row('pair-peel-cold', 'peel', 'cold', 'No globes and no cold on a fresh peel.'),
+  row('pair-peel-massage', 'peel', 'massage', 'No massage and no stones on a fresh peel.'),
+  row('pair-peel-lips', 'peel', 'lips', 'No balm beside a peel: it carries what still works.'),
   row(
     'pair-alcohol-wand',
     'alcohol',

@@ -5,6 +5,7 @@ export const EXFOLIATION = techniques({
   grain: {
     name: 'Grain scrub',
     stage: 'handExfoliation',
+    rung: 2,
     linen: { cloths: 1 },
     minutes: span(0.5, 2, 1, 2),
     groups: ['faceNoEyes', 'tZone'],
@@ -25,6 +26,7 @@ export const EXFOLIATION = techniques({
   rollOff: {
     name: 'Roll-off peel on',
     stage: 'handExfoliation',
+    rung: 2,
     minutes: span(0.5, 2, 1),
     groups: ['faceNoEyes', 'tZone'],
     product: 'rollOffPeel',
@@ -65,6 +67,7 @@ export const EXFOLIATION = techniques({
   enzyme: {
     name: 'Enzyme on',
     stage: 'handExfoliation',
+    rung: 1,
     minutes: span(1, 2, 1),
     groups: ['faceNoEyes', 'tZone'],
     product: 'enzymeMask',
@@ -86,6 +89,7 @@ export const EXFOLIATION = techniques({
   acidMask: {
     name: 'Acid mask on',
     stage: 'handExfoliation',
+    rung: 2,
     minutes: span(1, 2, 1),
     groups: ['faceNoEyes', 'tZone'],
     product: 'acidMask',
@@ -107,6 +111,7 @@ export const EXFOLIATION = techniques({
   exfoliatingMask: {
     name: 'Gritty mask, massaged',
     stage: 'handExfoliation',
+    rung: 2,
     minutes: span(1, 2, 2),
     groups: ['faceNoEyes', 'tZone'],
     product: 'exfoliatingMask',
@@ -127,6 +132,7 @@ export const EXFOLIATION = techniques({
   resurfacingMask: {
     name: 'Resurfacing mask on',
     stage: 'handExfoliation',
+    rung: 2,
     minutes: span(1, 3, 2),
     groups: ['faceNoEyes', 'tZone'],
     product: 'resurfacingMask',
@@ -148,6 +154,7 @@ export const EXFOLIATION = techniques({
   salonPeel: {
     name: 'Salon peel on',
     stage: 'handExfoliation',
+    rung: 4,
     minutes: span(0.5, 1, 1),
     groups: ['faceNoEyes', 'tZone'],
     product: 'peelSolution',
@@ -181,7 +188,7 @@ export const EXFOLIATION = techniques({
     groups: ['faceNoEyes', 'tZone'],
     removes: true,
     needs: { film: ['mask'] },
-    leaves: { film: 'none', moisture: 'damp', warmth: 'cool' },
+    leaves: { film: 'none', moisture: 'damp', warmth: 'cool', skin: 'abraded' },
     effects: {},
     manner: 'none',
     hand: 'As the maker says; then cool water again and again.',
@@ -194,6 +201,7 @@ export const EXFOLIATION = techniques({
   blade: {
     name: 'Blade',
     stage: 'handExfoliation',
+    rung: 4,
     minutes: span(8, 15, 10),
     groups: ['faceNoEyes'],
     families: ['blade'],

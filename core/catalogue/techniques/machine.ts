@@ -5,6 +5,7 @@ export const MACHINE = techniques({
   tip: {
     name: 'Diamond tip',
     stage: 'machine',
+    rung: 3,
     minutes: span(5, 15, 8, 12),
     groups: ['faceNoEyes', 'tZone'],
     device: 'tipMachine',
@@ -30,6 +31,7 @@ export const MACHINE = techniques({
   crystals: {
     name: 'Crystals',
     stage: 'machine',
+    rung: 3,
     then: 'secondCleanse',
     minutes: span(5, 15, 8, 12),
     groups: ['faceNoEyes', 'tZone'],
@@ -80,6 +82,7 @@ export const MACHINE = techniques({
   spatula: {
     name: 'Ultrasonic spatula',
     stage: 'machine',
+    rung: 1,
     minutes: span(5, 8, 5, 8),
     groups: ['faceNoEyes', 'tZone'],
     device: 'ultrasonicSpatula',
@@ -120,6 +123,7 @@ export const MACHINE = techniques({
   needling: {
     name: 'Needling, cosmetic',
     stage: 'machine',
+    rung: 5,
     lays: ['gloves', 'cartridge'],
     minutes: span(10, 20, 10, 15),
     groups: ['faceNoEyes', 'cheeks'],

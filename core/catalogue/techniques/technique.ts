@@ -1,5 +1,6 @@
 import type { Minutes } from '../../units'
 import type { GroupId } from '../../face/regions'
+import type { Rung } from '../rules/rungs'
 import type { RegionId } from '../../face/zones'
 import type { MannerId } from './strokes'
 import type {
@@ -125,6 +126,8 @@ export interface TechniqueOf<Id extends string> {
   alsoIn?: StageId
   /** What it is to the rules: contraindications, rests, pairs, consent and aftercare ask for these. */
   families: readonly FamilyId[]
+  /** How strong it is, where it takes something off. */
+  rung?: Rung
   /**
    * Hands-on minutes: the least and most that make sense, and those the planner may choose from.
    * What has a usual time gets that or is left out, but in an express visit.

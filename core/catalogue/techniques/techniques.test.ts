@@ -19,6 +19,7 @@ const everything = (daylight: boolean, without: readonly TechniqueId[] = []) =>
     daylight,
     readings: readAll({ ...RESILIENT, congestion: 4, texture: 3, lines: 3 }),
     aims: ['congestion', 'dullness', 'lines'],
+    named: TECHNIQUE_IDS,
     school: 'brightLamp',
     policy: { camps: {}, without },
   })

@@ -12,12 +12,12 @@ const WASHING: readonly StageId[] = ['surfaceCleanse', 'deepCleanse', 'tone']
 /**
  * Counts as an exfoliation of the visit: what takes something off, the ultrasonic spatula, and a
  * cleanser or toner with acid in it (common practice).
- * @param freeAcid of the bottle, per cent
+ * @param active what of its bottle takes something off: free acid, enzyme; none is nought
  */
-export const countsAsExfoliation = (id: TechniqueId, freeAcid = 0): boolean =>
+export const countsAsExfoliation = (id: TechniqueId, active = 0): boolean =>
   exfoliates(id) ||
   TECHNIQUES[id].families.includes('ultrasound') ||
-  (freeAcid > 0 && WASHING.includes(TECHNIQUES[id].stage))
+  (active > 0 && WASHING.includes(TECHNIQUES[id].stage))
 
 /** After it only calming products follow. */
 export const isStrong = (id: TechniqueId): boolean =>

@@ -14,7 +14,11 @@ const withYes = (id: (typeof FINDING_IDS)[number], more: Partial<Answer> = {}) =
   return { answers, verdict: screen(answers, TODAY) }
 }
 describe('edits', () => {
-  const input = planInput({ school: 'brightLamp', aims: ['dullness', 'congestion'] })
+  const input = planInput({
+    school: 'brightLamp',
+    named: ['tip'],
+    aims: ['dullness', 'congestion'],
+  })
   const steps = propose(input).steps
   const rules = (next: typeof steps) =>
     checkPlan(input, next).findings.map((finding) => finding.rule)

@@ -94,6 +94,7 @@ describe('proposal', () => {
   it('leaves out what a finding stops', () => {
     const bright = {
       school: 'brightLamp' as const,
+      named: ['tip' as const],
       aims: ['dullness' as const, 'congestion' as const],
     }
     expect(has(planInput(bright), 'tip')).toBe(true)
@@ -137,6 +138,7 @@ describe('proposal', () => {
         ])
       const bright = {
         school: 'brightLamp' as const,
+        named: ['tip' as const],
         aims: ['dullness' as const, 'congestion' as const],
         readings: readAll({ ...RESILIENT, oil: 4 }),
       }

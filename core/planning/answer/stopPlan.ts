@@ -1,3 +1,4 @@
+import { leavesActive } from '../../catalogue/products/families'
 import type { PlanStep, Why } from '../../catalogue/techniques/step'
 import type { TechniqueId } from '../../catalogue/techniques/techniques'
 import { GROUPS } from '../../face/regions'
@@ -17,14 +18,17 @@ export function planAfterStop(input: PlanInput, done: readonly PlanStep[]): Plan
   const steps: PlanStep[] = [...done]
   const add = (technique: TechniqueId, took: number, regions: readonly RegionId[]) => {
     const allowed = allowance(technique, input)
+    const where = regions.filter((region) => !allowed.barred.has(region))
+    if (regions.length > 0 && where.length === 0) return
     if (allowed.never.length > 0 && technique !== 'rinse' && technique !== 'close') return
     const product =
-      allowed.products.find((product) => product.product.calming) ?? allowed.products[0]
+      allowed.products.find(({ product }) => product.calming && !leavesActive(product)) ??
+      allowed.products.find(({ product }) => !leavesActive(product))
     steps.push({
       key: freshKey(steps, technique),
       technique,
       minutes: minutes(took),
-      regions,
+      regions: where,
       ...(product ? { productId: product.product.id } : {}),
       why: WHY,
     })

@@ -46,7 +46,10 @@ export function checkPlan(
       toleranceOf(input.profile, region, input.verdict.limit.tolerancePercent),
     ]),
   ) as Record<RegionId, Tolerance>
-  const checking: Checking = { input, steps, walked, tolerances, allow: allowances(input), rules }
+  // Whoever puts strong work into a plan by hand has named it.
+  const named = [...(input.named ?? []), ...steps.map(({ technique }) => technique)]
+  const allow = allowances({ ...input, named })
+  const checking: Checking = { input, steps, walked, tolerances, allow, rules }
   const findings = [
     ...floorFindings(checking),
     ...cleanseFindings(checking),

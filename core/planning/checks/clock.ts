@@ -2,7 +2,8 @@ import { TECHNIQUES } from '../../catalogue/techniques/techniques'
 import { shortName } from '../../catalogue/techniques/traits'
 import type { PlanStep } from '../../catalogue/techniques/step'
 import type { Resting } from '../../timing/schedule'
-import { removalMinutes, removalOf } from '../../timing/removal'
+import { WORKING } from '../../catalogue/kinds'
+import { removalMinutes, removalOf, takesOff } from '../../timing/removal'
 import { finding, remove, type Checking, type Mend, type PlanFinding } from './finding'
 import { minutes, SHORTEST_STEP } from '../../units'
 
@@ -14,7 +15,12 @@ export function clockFindings(checking: Checking): PlanFinding[] {
   const { input, walked, rules } = checking
   const out = walked.schedule.resting.flatMap((rest) =>
     rest.removed
-      ? [...windowFindings(rest, checking), ...meanwhileFindings(rest, checking)]
+      ? [
+          ...windowFindings(rest, checking),
+          ...meanwhileFindings(rest, checking),
+          ...onWorking(rest, checking),
+          ...ownWayOff(rest, checking),
+        ]
       : leftOn(rest, checking),
   )
   if (walked.schedule.total > input.slotMinutes)
@@ -149,6 +155,71 @@ function meanwhileFindings(rest: Resting, checking: Checking): PlanFinding[] {
     key: wrong.key,
     mends: [row.attended ? stay : remove(wrong)],
   })
+}
+
+/** Steps that begin while something rests, taking off and waiting not counted. */
+const begunDuring = (rest: Resting, { steps, walked }: Checking): PlanStep[] =>
+  steps.filter((step, i) => {
+    const time = walked.schedule.steps[i]
+    const { removes, idle } = TECHNIQUES[step.technique]
+    return (
+      time !== undefined && time.start >= rest.start && time.start < rest.end && !removes && !idle
+    )
+  })
+
+/** Nothing lies on an acid or enzyme while it works there: no balm, globe, stone or cold. */
+function onWorking(rest: Resting, checking: Checking): PlanFinding[] {
+  const { families } = TECHNIQUES[rest.technique]
+  if (!families.some((family) => WORKING.includes(family))) return []
+  return begunDuring(rest, checking).flatMap((step) => {
+    const there = step.regions.filter((region) => rest.regions.includes(region))
+    if (there.length === 0) return []
+    const words = `${TECHNIQUES[step.technique].name} on the ${nameOf(rest).toLowerCase()} that works there`
+    return finding(checking.rules, 'on-working', words, {
+      key: step.key,
+      regions: there,
+      mends: [remove(step)],
+    })
+  })
+}
+
+/** What must be neutralised is not only rinsed. */
+function ownWayOff(rest: Resting, { steps, walked, rules }: Checking): PlanFinding[] {
+  const { removedBy, leaves } = TECHNIQUES[rest.technique]
+  if (removedBy === undefined || leaves.film !== 'mask') return []
+  const at = walked.schedule.steps.findIndex(({ start }) => start === rest.end)
+  const off = steps
+    .slice(Math.max(0, at))
+    .find(({ technique }) => takesOff(technique, rest.technique))
+  if (!off || off.technique === removedBy) return []
+  const name = TECHNIQUES[removedBy].name
+  return finding(
+    rules,
+    'own-way-off',
+    `${nameOf(rest)}: ${name.toLowerCase()}, not only ${TECHNIQUES[off.technique].name.toLowerCase()}`,
+    {
+      key: off.key,
+      regions: rest.regions,
+      mends: [
+        {
+          label: name,
+          minutes: removalMinutes(rest.technique, rest.regions),
+          edits: [
+            {
+              do: 'insert',
+              before: off.key,
+              step: {
+                technique: removedBy,
+                regions: rest.regions,
+                minutes: removalMinutes(rest.technique, rest.regions),
+                why: [{ rule: 'own-way-off', text: 'as its maker says' }],
+              },
+            },
+          ],
+        },
+      ],
+    },
+  )
 }
 
 function nextAfter(steps: readonly PlanStep[], key: string, minutes: number): string | null {

@@ -199,6 +199,25 @@ const BROKEN: Record<string, () => [PlanInput, readonly PlanStep[]]> = {
     cleanThen(step('clay'), step('stay', { minutes: minutes(19) }), step('maskOff')),
   ],
   'left-on': () => [input, cleanThen(step('clay'))],
+  'on-working': () => [
+    input,
+    cleanThen(
+      step('blot'),
+      step('acidMask'),
+      step('cold'),
+      step('stay', { minutes: minutes(5) }),
+      step('maskOff'),
+    ),
+  ],
+  'own-way-off': () => [
+    input,
+    cleanThen(
+      step('blot'),
+      step('salonPeel'),
+      step('stay', { minutes: minutes(1) }),
+      step('rinse'),
+    ),
+  ],
   attended: () => [
     input,
     cleanThen(

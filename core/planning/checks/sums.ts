@@ -13,8 +13,9 @@ export const sumMost = (
 /** What adds up over the visit: heat, vacuum, current, light; on the skin or under the hand. */
 export function sumFindings({ input, steps, walked, rules }: Checking): PlanFinding[] {
   const minutesOf = (step: PlanStep): number => {
-    const rest = walked.schedule.resting.find((resting) => resting.key === step.key)
-    return rest ? Math.max(0, rest.end - rest.start) : step.minutes
+    const rests = walked.schedule.resting.filter((resting) => resting.key === step.key)
+    if (rests.length === 0) return step.minutes
+    return Math.max(0, ...rests.map(({ start, end }) => end - start))
   }
   return VISIT_SUMS.flatMap((sum) => {
     const own = steps.filter((step) =>

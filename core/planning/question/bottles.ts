@@ -1,12 +1,21 @@
 import { leavesActive } from '../../catalogue/products/families'
+import type { Product } from '../../catalogue/products/products'
 import { freeAcidOf } from '../../dosing/freeAcid'
+import { bottleRateOf } from '../../load/loads'
 import type { Allowance } from '../today/allowed'
 import type { Move } from './planCase'
 
-export type Bottle = Pick<Move, 'productId' | 'freeAcid' | 'calm'> & {
+export type Bottle = Pick<Move, 'productId' | 'freeAcid' | 'bottleRate' | 'calm'> & {
   /** Leaves no active behind, where the best suited does. */
   plain?: true
 }
+/** What of a bottle counts in the question: its free acid, and what it pours by itself. */
+export function strengthOf(product: Product): Pick<Move, 'freeAcid' | 'bottleRate'> {
+  const freeAcid = freeAcidOf(product)
+  const bottleRate = bottleRateOf(product)
+  return { ...(freeAcid > 0 ? { freeAcid } : {}), ...(bottleRate > 0 ? { bottleRate } : {}) }
+}
+
 /**
  * The best suited product, and its calming stand-in for skin that has just been abraded, where the
  * best is not calming itself.
@@ -15,10 +24,9 @@ export function bottles(allowance: Allowance): Bottle[] {
   const best = allowance.products[0]?.product
   if (!best) return [{}]
   const of = (product: typeof best, calm?: Bottle['calm']): Bottle => {
-    const acid = freeAcidOf(product)
     return {
       productId: product.id,
-      ...(acid > 0 ? { freeAcid: acid } : {}),
+      ...strengthOf(product),
       ...(calm ? { calm } : {}),
     }
   }
@@ -33,6 +41,13 @@ export function withoutActive({ products }: Allowance): Bottle[] {
   if (!best || !leavesActive(best)) return []
   const other = products.find(({ product }) => !leavesActive(product))?.product
   return other
-    ? [{ productId: other.id, plain: true, ...(other.calming ? {} : { calm: 'no' }) }]
+    ? [
+        {
+          productId: other.id,
+          ...strengthOf(other),
+          plain: true,
+          ...(other.calming ? {} : { calm: 'no' }),
+        },
+      ]
     : []
 }

@@ -196,6 +196,7 @@ export class OptionMaker {
       ...(allowance.setting ? { setting: allowance.setting.start } : {}),
       ...(bottle.productId === undefined ? {} : { productId: bottle.productId }),
       ...(bottle.freeAcid === undefined ? {} : { freeAcid: bottle.freeAcid }),
+      ...(bottle.bottleRate === undefined ? {} : { bottleRate: bottle.bottleRate }),
       ...(bottle.calm === undefined ? {} : { calm: bottle.calm }),
     }
   }
@@ -211,7 +212,9 @@ export class OptionMaker {
       (main.some((technique) => TECHNIQUES[technique].stage === 'mask')
         ? (layouts[layout] ?? 0)
         : 0)
-    const exfoliates = moves.some((move) => countsAsExfoliation(move.technique, move.freeAcid))
+    const exfoliates = moves.some((move) =>
+      countsAsExfoliation(move.technique, (move.freeAcid ?? 0) + (move.bottleRate ?? 0)),
+    )
     return {
       main,
       liking,

@@ -2,11 +2,10 @@ import type { StageId } from '../../catalogue/kinds'
 import type { PlanStep } from '../../catalogue/techniques/step'
 import { TECHNIQUES } from '../../catalogue/techniques/techniques'
 import { canPin, countsAsExfoliation } from '../../catalogue/techniques/traits'
-import { freeAcidOf } from '../../dosing/freeAcid'
 import type { BlockMaker } from './blocks'
 import type { PlanInput } from '../input'
 import { shareOf } from './lengths'
-import { bottles } from './bottles'
+import { bottles, strengthOf } from './bottles'
 import type { OptionMaker } from './options'
 import type { Move, Option } from './planCase'
 
@@ -81,7 +80,6 @@ function single(step: PlanStep, input: PlanInput, make: OptionMaker): Option {
   const row = TECHNIQUES[step.technique]
   const allowance = make.allow(step.technique)
   const bottle = input.shelf.find((item) => item.product.id === step.productId)?.product
-  const acid = bottle ? freeAcidOf(bottle) : 0
   const move: Move = {
     technique: step.technique,
     regions: step.regions,
@@ -91,7 +89,7 @@ function single(step: PlanStep, input: PlanInput, make: OptionMaker): Option {
     ...(bottle
       ? {
           productId: bottle.id,
-          ...(acid > 0 ? { freeAcid: acid } : {}),
+          ...strengthOf(bottle),
           ...(bottle.calming ? {} : { calm: 'no' as const }),
         }
       : (bottles(allowance)[0] ?? {})),

@@ -12,6 +12,8 @@ export interface Move extends Pick<
 > {
   /** Free acid of the product, per cent. */
   freeAcid?: number
+  /** What the product pours beside the technique, hundredths by root of the minutes. */
+  bottleRate?: number
   dwell?: number
   /**
    * `no`: not a calming product, so not on skin just abraded; `only`: its calming stand-in, for

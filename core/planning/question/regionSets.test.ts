@@ -25,7 +25,11 @@ describe('where a technique may be done', () => {
     expect(offered(mostly, 'tip')).toEqual([GROUPS.faceNoEyes, GROUPS.tZone])
   })
   it('also on zones that were named besides, where nothing bars them there', () => {
-    const more = { ...calm, alsoOn: { tip: [['cheekL', 'cheekR']] as const } }
+    const more = {
+      ...calm,
+      named: ['tip' as const],
+      alsoOn: { tip: [['cheekL', 'cheekR']] as const },
+    }
     expect(offered(more, 'tip')).toContainEqual(['cheekL', 'cheekR'])
     expect(
       compile(more)

@@ -61,6 +61,7 @@ export const moveKey = (move: Move): string =>
     move.passes ?? '',
     move.setting ?? '',
     move.freeAcid ?? '',
+    move.bottleRate ?? '',
     move.calm ?? '',
   ].join(':')
 
@@ -81,17 +82,18 @@ export function ready(move: Move): Ready {
     dwells: move.dwell !== undefined,
     calm: move.calm,
     heated: feelsHeat(row) && row.load !== undefined,
-    bears: row.load !== undefined && move.regions.length > 0,
+    bears: (row.load !== undefined || (move.bottleRate ?? 0) > 0) && move.regions.length > 0,
   }
 }
 
 /** The numbers a load hangs on, of one move. */
 export const workOf = (
-  pick: Pick<Move, 'minutes' | 'dwell' | 'passes' | 'freeAcid' | 'setting'>,
+  pick: Pick<Move, 'minutes' | 'dwell' | 'passes' | 'freeAcid' | 'bottleRate' | 'setting'>,
 ): Work => ({
   handsMinutes: pick.minutes,
   dwellMinutes: pick.dwell ?? 0,
   passes: pick.passes ?? 0,
   ...(pick.freeAcid === undefined ? {} : { freeAcid: pick.freeAcid }),
+  ...(pick.bottleRate === undefined ? {} : { bottleRate: pick.bottleRate }),
   ...(pick.setting === undefined ? {} : { setting: pick.setting }),
 })

@@ -8,6 +8,7 @@ import { shortName } from '../../catalogue/techniques/traits'
 import type { RegionId } from '../../face/zones'
 import { toTicks, type Minutes } from '../../units'
 import { applyTechnique, unmetNeeds, type Surface, type Unmet } from '../../surface/surface'
+import { bottleRateOf } from '../../load/loads'
 import { minutes } from '../../units'
 import type { Allow } from '../today/allowed'
 
@@ -35,7 +36,9 @@ export const unavailableLinks = (allow: Allow): TechniqueId[] =>
   CONNECTORS.filter(({ id }) => {
     if (TECHNIQUES[id].product === undefined) return false
     const { never, products } = allow(id)
-    return never.length > 0 || products.length === 0
+    // What only connects takes nothing off: a wash with an acid or enzyme is work of its own.
+    const plain = products.some(({ product }) => bottleRateOf(product) === 0)
+    return never.length > 0 || !plain
   }).map(({ id }) => id)
 
 export interface Connection {
@@ -72,7 +75,7 @@ export function connect(
         if (best && chain.minutes + ownConnector.minutes >= best.minutes) continue
         if (without.includes(ownConnector.id)) continue
         const connector = TECHNIQUES[ownConnector.id]
-        if (!helps(ownConnector.id, unmetNeeds(chain.surface, technique, regions))) continue
+        if (!helps(ownConnector.id, stillWanting(chain.surface, technique, regions))) continue
         // What takes product off must not touch a leave-on that the next step can stand on.
         if (
           layered &&
@@ -107,6 +110,23 @@ export function connect(
     frontier = next
   }
   return best
+}
+
+/**
+ * What is unmet, and what a mist that would mend it wants itself: a layer that has not dried down is
+ * not sprayed over.
+ */
+function stillWanting(
+  surface: Surface,
+  technique: Technique,
+  regions: readonly RegionId[],
+): Unmet[] {
+  const unmet = unmetNeeds(surface, technique, regions)
+  const damp = unmet.some(({ part, want }) => part === 'moisture' && want !== 'dry')
+  const settling = unmetNeeds(surface, TECHNIQUES.mist, regions).filter(
+    ({ part }) => part === 'settled',
+  )
+  return damp && !unmet.some(({ part }) => part === 'settled') ? [...unmet, ...settling] : unmet
 }
 
 /**

@@ -2,7 +2,7 @@ import type { PlanStep } from '../../catalogue/techniques/step'
 import { freeAcidOf } from '../../dosing/freeAcid'
 import { TECHNIQUES } from '../../catalogue/techniques/techniques'
 import { REGION_IDS, type RegionId } from '../../face/zones'
-import { HEATED, loadOn } from '../../load/loads'
+import { bottleRateOf, HEATED, loadOn } from '../../load/loads'
 import {
   applyTechnique,
   startSurface,
@@ -10,7 +10,7 @@ import {
   type Surface,
   type Unmet,
 } from '../../surface/surface'
-import { dwellWindow, schedule, type Schedule } from '../../timing/schedule'
+import { dwellWindow, schedule, type Resting, type Schedule } from '../../timing/schedule'
 import { shortDwell, takesOffSkin } from '../today/adapt'
 import type { PlanInput } from '../input'
 import { toTicks } from '../../units'
@@ -32,10 +32,18 @@ export interface Trace {
   exfoliations: readonly string[]
 }
 
-/** Free acid in the bottle of a step, per cent. */
-function acidIn(input: PlanInput, { productId }: PlanStep): number {
+/** What of the bottle of a step counts as load: its free acid, and what it pours by itself. */
+function strengthIn(input: PlanInput, { productId }: PlanStep) {
   const bottle = input.shelf.find((item) => item.product.id === productId)?.product
-  return bottle ? freeAcidOf(bottle) : 0
+  return bottle
+    ? { freeAcid: freeAcidOf(bottle), bottleRate: bottleRateOf(bottle) }
+    : { freeAcid: 0, bottleRate: 0 }
+}
+
+/** Minutes that what a step laid rests on a region. */
+const restedOn = (resting: readonly Resting[], { key }: PlanStep, region: RegionId): number => {
+  const rest = resting.find((own) => own.key === key && own.regions.includes(region))
+  return rest ? Math.max(0, rest.end - rest.start) : 0
 }
 
 export function trace(input: PlanInput, steps: readonly PlanStep[]): Trace {
@@ -48,7 +56,7 @@ export function trace(input: PlanInput, steps: readonly PlanStep[]): Trace {
   for (const step of steps) {
     const technique = TECHNIQUES[step.technique]
     const before = surface
-    const rest = times.resting.find((resting) => resting.key === step.key)
+    const strength = strengthIn(input, step)
     const loads = Object.fromEntries(
       REGION_IDS.map((region) => [
         region,
@@ -59,9 +67,9 @@ export function trace(input: PlanInput, steps: readonly PlanStep[]): Trace {
               technique,
               {
                 handsMinutes: step.minutes,
-                dwellMinutes: rest ? Math.max(0, rest.end - rest.start) : 0,
+                dwellMinutes: restedOn(times.resting, step, region),
                 passes: step.passes ?? 0,
-                freeAcid: acidIn(input, step),
+                ...strength,
                 setting: step.setting ?? technique.setting?.start ?? 0,
               },
               before[region].warmth === 'warm' ? HEATED : 100,

@@ -3,6 +3,7 @@ import type { Technique } from '../../catalogue/techniques/techniques'
 import { RESILIENT, SHORT_DWELL_REDNESS, SPOTTED_FROM } from '../../catalogue/skin/thresholds'
 import { countsAsExfoliation, exfoliates } from '../../catalogue/techniques/traits'
 import { freeAcidOf } from '../../dosing/freeAcid'
+import { bottleRateOf } from '../../load/loads'
 import { GROUPS } from '../../face/regions'
 import { REGION_IDS, type RegionId } from '../../face/zones'
 import { plannedGrade, type Profile } from '../../skin/profile'
@@ -103,7 +104,7 @@ export function takesOffSkin(
   { technique, productId }: Pick<PlanStep, 'technique' | 'productId'>,
 ): boolean {
   const bottle = shelf.find(({ product }) => product.id === productId)?.product
-  return countsAsExfoliation(technique, bottle ? freeAcidOf(bottle) : 0)
+  return countsAsExfoliation(technique, bottle ? freeAcidOf(bottle) + bottleRateOf(bottle) : 0)
 }
 
 /** What was done at home today and takes something off: it is the first exfoliation of the day. */

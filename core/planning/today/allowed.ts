@@ -6,17 +6,16 @@ import { OUTSIDE_ORBIT, outOfReach } from '../../catalogue/techniques/reach'
 import { TECHNIQUES, type Technique, type TechniqueId } from '../../catalogue/techniques/techniques'
 import { GROUPS } from '../../face/regions'
 import { REGION_IDS, type RegionId } from '../../face/zones'
-import { restBars } from '../../load/rest'
 import { confirmationsFor } from '../../screening/confirm'
-import { barsFromBreakout } from '../../screening/breakout'
-import { barsFromSkin } from '../../screening/skin'
 import type { Bar } from '../../screening/verdict'
 import type { PlanInput } from '../input'
 import { isStrong } from '../../catalogue/techniques/traits'
 import { hadBefore, tookWell } from '../../load/had'
 import { beforeEvent } from '../../screening/eventAhead'
 import { careful, LEAVES_A_MARK, NOTHING_NEW } from './limits'
+import { isNamed, NAMED_ONLY, namedOnly, strongAcid } from './named'
 import { regionsMeeting } from './adapt'
+import { allBars, meets } from './bars'
 import { usableProducts, type Choice } from './bottles'
 
 /** What one technique may do on this client today, and the rules behind it. */
@@ -40,16 +39,6 @@ export interface Allowance {
   products: readonly Choice[]
 }
 
-/** All bars of today: answers, the skin's own redness, and rest intervals. */
-export function allBars(input: PlanInput): Bar[] {
-  return [
-    ...input.verdict.bars,
-    ...barsFromSkin(input.profile),
-    ...barsFromBreakout(input.profile),
-    ...restBars(input.past, input.today),
-  ].filter((bar) => bar.does !== 'restricts')
-}
-
 /**
  * What the answers, the skin, the house and the shelf leave of one technique.
  * @param rows the adaptations that are worked with; all of them but in a check of single rows
@@ -59,7 +48,8 @@ export function allowance(
   input: PlanInput,
   bars: readonly Bar[] = allBars(input),
   rows: readonly Adaptation[] = ADAPTATIONS,
-  bottles: (kind: ProductKind) => readonly Choice[] = (kind) => usableProducts(kind, input, rows),
+  bottles: (kind: ProductKind) => readonly Choice[] = (kind) =>
+    usableProducts(kind, input, rows, bars),
 ): Allowance {
   const draft = new Draft(TECHNIQUES[id], input)
   draft.byHouse()
@@ -115,7 +105,7 @@ class Draft {
 
   byBars(bars: readonly Bar[]): void {
     for (const bar of bars) {
-      if (!bar.families.some((family) => this.technique.families.includes(family))) continue
+      if (!meets(bar, this.technique)) continue
       if (bar.unlessTakenWell && tookWell(this.input.past, this.technique.id)) continue
       const text = bar.until ? `${bar.sentence} Until ${bar.until}.` : bar.sentence
       const why = { rule: bar.rule, text }
@@ -191,12 +181,17 @@ class Draft {
   done(bottles: (kind: ProductKind) => readonly Choice[]): Allowance {
     const { technique, setting, never } = this
     if (setting) setting.start = Math.min(setting.most, Math.max(setting.least, setting.start))
-    const products = technique.product ? bottles(technique.product) : []
+    const products = (technique.product ? bottles(technique.product) : []).filter(
+      ({ product }) => !strongAcid(product) || isNamed(technique.id, this.input),
+    )
     if (technique.product && products.length === 0)
       never.push({
         rule: 'no-product',
         text: `no ${KIND_NAMES[technique.product]} on the shelf for this client`,
       })
+    // Said last: whatever else keeps it away says more.
+    if (namedOnly(technique) && !isNamed(technique.id, this.input))
+      never.push({ rule: 'named-only', text: NAMED_ONLY })
     return {
       technique,
       never,
@@ -260,7 +255,7 @@ export type Allow = (id: TechniqueId) => Allowance
 /** What each technique may do today, worked out where it is asked after and only once. */
 export function allowances(input: PlanInput): Allow {
   const bars = allBars(input)
-  const bottles = once((kind: ProductKind) => usableProducts(kind, input, ADAPTATIONS))
+  const bottles = once((kind: ProductKind) => usableProducts(kind, input, ADAPTATIONS, bars))
   return once((id: TechniqueId) => allowance(id, input, bars, ADAPTATIONS, bottles))
 }
 

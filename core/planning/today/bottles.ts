@@ -5,14 +5,17 @@ import type { Lot, Product } from '../../catalogue/products/products'
 import { SUITS, type SuitId } from '../../catalogue/products/suits'
 import { TECHNIQUES } from '../../catalogue/techniques/techniques'
 import { freeAcidOf } from '../../dosing/freeAcid'
+import { bottleRateOf } from '../../load/loads'
 import { lotBars, productBars, type ProductBar } from '../../screening/products'
 import { REACTED_RULE } from '../../screening/reactions'
 import { strengthBars } from '../../screening/strength'
+import type { Bar } from '../../screening/verdict'
 import type { Profile } from '../../skin/profile'
 import { beforeEvent } from '../../screening/eventAhead'
 import type { PlanInput } from '../input'
 import { NOTHING_NEW } from './limits'
 import { regionsMeeting } from './adapt'
+import { allBars } from './bars'
 
 export interface Choice {
   product: Product
@@ -25,11 +28,12 @@ export function productTrouble(
   lots: readonly Lot[],
   input: PlanInput,
   rows: readonly Adaptation[] = ADAPTATIONS,
+  bars: readonly Bar[] = allBars(input),
 ): ProductBar[] {
   const patch = input.patch[product.id]
   const suspected = input.suspected[product.id]
   const own = [
-    ...productBars(product, input.verdict, input.answers),
+    ...productBars(product, { ...input.verdict, bars }, input.answers),
     ...avoidedBars(product, input, rows),
     ...strengthBars(product, input.daylight),
     ...(suspected === undefined ? [] : [{ rule: REACTED_RULE, text: suspected }]),
@@ -94,13 +98,15 @@ export function usableProducts(
   kind: ProductKind,
   input: PlanInput,
   rows: readonly Adaptation[],
+  bars: readonly Bar[] = allBars(input),
 ): Choice[] {
   const fit = input.shelf.flatMap(({ product, lots }) => {
-    if (product.kind !== kind || productTrouble(product, lots, input, rows).length > 0) return []
+    if (product.kind !== kind || productTrouble(product, lots, input, rows, bars).length > 0)
+      return []
     const lot = bottleInHand(product, lots, input.today)
     if (!lot) return []
     const score = suitScore(product, input.profile)
-    return [{ choice: { product, lot }, score, acid: freeAcidOf(product) }]
+    return [{ choice: { product, lot }, score, acid: freeAcidOf(product) + bottleRateOf(product) }]
   })
   return fit
     .sort(

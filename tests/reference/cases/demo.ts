@@ -48,7 +48,7 @@ export const DEMO_CASES: readonly Case[] = [
   },
   {
     name: 'indoor rower, dehydrated and oily, bright lamp',
-    input: demoInput('rower'),
+    input: demoInput('rower', { named: ['tip'] }),
     expect: [
       sees('hydratingMask', CP),
       sees('tip', CP),
@@ -104,7 +104,7 @@ export const DEMO_CASES: readonly Case[] = [
   },
   {
     name: 'bride-to-be seven weeks ahead, 75 minutes',
-    input: demoInput('bride', { slotMinutes: 75 }),
+    input: demoInput('bride', { slotMinutes: 75, named: ['tip'] }),
     expect: [
       sees('tip', CP),
       works(2, 'resilient skin bears two'),

@@ -142,6 +142,7 @@ async function onward() {
       <AimsPanel
         :aims="bundle.visit.aims"
         :make-up="bundle.visit.makeUp"
+        :named="bundle.visit.named"
         :evening="bundle.visit.evening"
         :may="may"
         @change="(patch) => attempt(() => visit.change(patch))"

@@ -107,7 +107,7 @@ async function onward() {
         :whole="whole"
         :limit-percent="limitPercent"
         :disabled="!may"
-        :made-up="bundle.visit.makeUp.length > 0"
+        :made-up="bundle.visit.makeUp?.length !== 0"
         @overrule="(overruled: Overrule[]) => painting.change({ overruled })"
       />
       <AgainstLastTime :bundle="bundle" :zones="zones" :any-read="profile.confidence > 0" />

@@ -113,6 +113,7 @@ useRoomKeys(
         :first="waits.map(({ say }) => say)"
         @not-yet="notYet"
         @cleanse="room.addCleanse"
+        @swap="toggle('swap')"
       />
       <RestingColumn class="rest" :class="{ none: !resting.length }" :resting="resting" />
       <RoomFace

@@ -2,4 +2,4 @@ import { route } from '../../../http/route'
 import { clientFor } from '../../../services/access'
 import { readFile } from '../../../services/clientFile'
 
-export default route({}, async ({ me, id }) => readFile(await clientFor(me, id, 'client.look')))
+export default route({}, async ({ me, id }) => readFile(me, await clientFor(me, id, 'client.look')))

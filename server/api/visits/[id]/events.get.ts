@@ -1,8 +1,10 @@
 import { route } from '../../../http/route'
 import { visitFor } from '../../../services/access'
+import { recalledLots } from '../../../services/recalls'
 import { readTaps } from '../../../services/events'
 
 export default route({}, async ({ me, id }) => ({
   events: await readTaps(await visitFor(me, id, 'read')),
+  recalled: await recalledLots(),
   now: Date.now(),
 }))

@@ -1,7 +1,7 @@
 import { nothing } from '#contracts/visit'
 import { route } from '../../../http/route'
 import { visitFor } from '../../../services/access'
-import { startTreatment } from '../../../services/planning'
+import { startTreatment } from '../../../services/starting'
 
 export default route({ body: nothing }, async ({ me, id }) => {
   await startTreatment(me, await visitFor(me, id, 'write'))

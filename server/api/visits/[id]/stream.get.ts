@@ -4,6 +4,7 @@ import { route } from '../../../http/route'
 import { visitFor } from '../../../services/access'
 import { readTaps } from '../../../services/events'
 import { othersAt, watch } from '../../../services/live'
+import { recalledLots } from '../../../services/recalls'
 import { currentStaff } from '../../../services/session'
 
 const BEAT_MS = 20_000
@@ -28,7 +29,7 @@ export default route({ query: streamQuery }, async ({ event, me, id, query }) =>
   const newTaps = async () => {
     const events = (await readTaps(visit)).filter((tap) => !said.has(tap.id))
     for (const tap of events) said.add(tap.id)
-    return { events, now: Date.now() }
+    return { events, recalled: await recalledLots(), now: Date.now() }
   }
   const tablet = query.tablet === '' ? 'a tablet' : query.tablet
   const watcher = {
