@@ -45,11 +45,60 @@ export const visitDocument = z.strictObject({
         before: line(8000),
         after: line(8000),
         reason: line(300),
+        /** What proves it, where the house keeps a chain of amendments. */
+        proof: z
+          .strictObject({
+            id: z.uuid(),
+            byId: z.uuid(),
+            prev: hex,
+            head: hex,
+            commitment: hex,
+            salt: z.string().regex(/^[0-9a-f]{32,128}$/),
+          })
+          .optional(),
       }),
     )
     .max(200),
 })
 export type VisitDocument = z.infer<typeof visitDocument>
+
+/** A whole client as it is written out; what is not read here is kept as it came. */
+export const clientDocument = z.looseObject({
+  format: z.literal('oak-basin/client'),
+  formatVersion: z.literal(1),
+  client: z.looseObject({
+    name: said(120),
+    born: z.iso.date().nullable(),
+    phone: line(40).nullable(),
+    email: line(200).nullable(),
+    work: line(120).nullable(),
+    medicines: line(2000),
+    notes: line(4000),
+    preferences: z.record(z.string().max(40), z.string().max(40)).default({}),
+    faceHeightMm: z.int().min(100).max(300),
+    faceWidthMm: z.int().min(80).max(250),
+  }),
+  visits: z.array(
+    z.looseObject({
+      id: z.uuid(),
+      startsAt: z.string().max(40),
+      begunAt: z.string().max(40).nullable().default(null),
+    }),
+  ),
+  seals: z.array(z.looseObject({ visitId: z.uuid(), prev: hex, head: hex })),
+  record: z.array(
+    z.looseObject({
+      visitId: z.uuid(),
+      place: z.int().min(0),
+      name: said(60),
+      commitment: hex,
+      salt: z.string().nullable(),
+      content: json,
+    }),
+  ),
+})
+/** Bytes of a whole client at most: two years of visits with their pictures. */
+export const CLIENT_BYTES = 20_000_000
 
 export const IMPORT_BYTES = 1_000_000
 export const IMPORT_DEPTH = 24

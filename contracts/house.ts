@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { DEVICE_KINDS, type DeviceKind } from '#core/catalogue/kinds'
-import { day, id, line, said, school, version } from './common'
+import { day, id, licences, line, said, school, version } from './common'
 
 /** Characters a password has at least (NIST SP 800-63B asks for eight; a shared tablet for more). */
 export const LEAST_PASSWORD = 12
@@ -26,6 +26,8 @@ export const setupPost = z.strictObject({
   password,
   house: said(120),
   timeZone,
+  /** What the owner is trained and licensed for: nothing until it is told. */
+  licences: licences.default([]),
 })
 export const practicePut = z.strictObject({
   version,
@@ -67,8 +69,27 @@ export const devicePut = z.strictObject({
 })
 export type DevicePart = NonNullable<z.infer<typeof devicePut>['parts']>[number]
 const role = z.enum(['owner', 'therapist', 'trainee'])
-export const staffPost = z.strictObject({ id, name: said(120), email, role })
-export const staffPatch = z.strictObject({ name: said(120), email, role, active: z.boolean() })
+/** Asked again of whoever takes in an owner, or changes address, role or who works here. */
+const again = z.strictObject({
+  password: z.string().min(1, 'must not be empty').max(200),
+  code: z.string().max(40).optional(),
+})
+export const staffPost = z.strictObject({
+  id,
+  name: said(120),
+  email,
+  role,
+  /** What this person is trained and licensed for: nothing until it is told. */
+  licences: licences.default([]),
+  again: again.optional(),
+})
+export const staffPatch = z.strictObject({
+  name: said(120),
+  email,
+  role,
+  active: z.boolean(),
+  again: again.optional(),
+})
 export const joinOpen = z.strictObject({ token })
 export const joinPost = z.strictObject({ token, password })
 export const passwordPut = z.strictObject({ now: z.string().min(1).max(200), next: password })
@@ -101,6 +122,7 @@ export interface StaffLine {
   active: boolean
   /** Has chosen a password and may sign in. */
   joined: boolean
+  hasFactor: boolean
 }
 export type HouseFields = z.infer<typeof practicePut>
 /** What a house is furnished with. */

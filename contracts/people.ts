@@ -33,7 +33,7 @@ export const signIn = z.strictObject({
   email: z.email('an e-mail address'),
   password: z.string().min(1, 'must not be empty').max(200),
   /** The second factor, where this person has one. */
-  code: z.string().max(12).optional(),
+  code: z.string().max(40).optional(),
 })
 /** With the quick code, or with the password where somebody has none. */
 export const unlock = z.union([
@@ -51,7 +51,14 @@ export const setCode = z.strictObject({
 /** The password once more, before what is not undone or carries everything away. */
 export const passwordAgain = z.strictObject({
   password: z.string().min(1, 'must not be empty').max(200),
+  /** The second factor, or a recovery code, where this person has one. */
+  code: z.string().max(40).optional(),
 })
+export type Again = z.infer<typeof passwordAgain>
+/** Shown once: each opens once in place of the second factor. */
+export interface RecoveryCodes {
+  recovery: string[]
+}
 
 const PAGE_SIZE = 50
 /** A page of the list of people: what is sought in name or work, and which page, from 1. */

@@ -11,6 +11,7 @@ import {
   writeFileSync,
 } from 'node:fs'
 import { join } from 'node:path'
+import { keepCluster, letGoOfCluster } from './keep.mjs'
 import { freshSecrets, readSecrets, writeSecrets } from './secrets.mjs'
 import { freePort, isRoot, portFree, ROOT, say, Trouble } from './say.mjs'
 
@@ -36,10 +37,12 @@ const QUIET_LOG = [
  * A cluster of our own: a folder, a loopback port, generated passwords. PostgreSQL refuses root,
  * so as root it runs as `postgres`.
  * @param name folder under `.data`
+ * @param options.own whether it lives and ends with this process
  * @param options.durable keep fsync on (real data, and the tests that kill the server)
  */
 export class Cluster {
-  constructor(programs, name, { durable = true, firstPort = 24510 } = {}) {
+  constructor(programs, name, { durable = true, firstPort = 24510, own = true } = {}) {
+    this.own = own
     this.programs = programs
     this.durable = durable
     this.firstPort = firstPort
@@ -51,10 +54,7 @@ export class Cluster {
   }
 
   as(program, args, input) {
-    const full = join(this.programs, program)
-    const [command, rest] = this.user
-      ? ['runuser', ['-u', this.user, '--', full, ...args]]
-      : [full, args]
+    const [command, rest] = this.command(program, args)
     return spawnSync(command, rest, {
       cwd: '/',
       input,
@@ -80,7 +80,10 @@ export class Cluster {
     this.secrets = readSecrets(this.secretsFile, there ? this.data : undefined)
     if (!there) this.make()
     if (this.running()) {
-      if (await this.answers()) return this
+      if (await this.answers()) {
+        this.keep()
+        return this
+      }
       say('· The database was left half-way; starting it again')
       this.down()
     }
@@ -90,13 +93,29 @@ export class Cluster {
         this.save()
       }
       const started = this.begin()
-      if (started.status === 0) break
+      if (started.status === 0) {
+        this.keep()
+        break
+      }
       // Whoever took the port between the look and the start keeps it.
       if (tries === 1) throw new Trouble(this.whyNot(started))
       this.firstPort += PORT_STEP
     }
     this.roles()
     return this
+  }
+
+  /** Should whoever started it be killed, it is stopped; one that is thrown away goes with it. */
+  keep() {
+    if (!this.own) return
+    const [command, args] = this.command('pg_ctl', ['stop', '-m', 'fast', '-D', this.data])
+    keepCluster({ home: this.home, command, args, remove: !this.durable })
+  }
+
+  /** A program of PostgreSQL as the user it runs as. */
+  command(program, args) {
+    const full = join(this.programs, program)
+    return this.user ? ['runuser', ['-u', this.user, '--', full, ...args]] : [full, args]
   }
 
   begin() {
@@ -242,6 +261,7 @@ export class Cluster {
     this.roles()
   }
   down(mode = 'fast') {
+    letGoOfCluster(this.home)
     if (this.running()) this.as('pg_ctl', ['stop', '-w', '-m', mode, '-D', this.data])
   }
   kill() {

@@ -1,7 +1,7 @@
 import { spawn } from 'node:child_process'
-import { createWriteStream, mkdirSync, readdirSync, rmSync, statSync } from 'node:fs'
+import { randomBytes } from 'node:crypto'
+import { mkdirSync, readdirSync, rmSync, statSync } from 'node:fs'
 import { join } from 'node:path'
-import { pipeline } from 'node:stream/promises'
 import { lockBackup } from './backup.mjs'
 import { Trouble } from './say.mjs'
 
@@ -150,15 +150,61 @@ export function thinOut(folder, days, now = Date.now()) {
   }
 }
 
+/** So long, and at least so many, copies are kept. */
+const KEPT_DAYS = 30
+const KEPT_LEAST = 3
+
 /**
- * A plain copy beside the data, where no passphrase has been told: kept before tables are changed or
- * everything is wiped. It is as open as the data folder itself, and lies on the same disk.
+ * A locked copy beside the data, kept before tables are changed or everything is wiped; old ones go.
+ * @returns the file; and the passphrase that was made for it, where the house has told none
  */
 export async function safetyCopy(cluster, why) {
   const folder = join(cluster.home, '..', 'kept')
   mkdirSync(folder, { recursive: true, mode: 0o700 })
-  const file = join(folder, `${why}-${stamp(new Date())}.dump`)
-  const { stream, ended } = dumping(cluster)
-  await Promise.all([pipeline(stream, createWriteStream(file, { mode: 0o600 })), ended])
-  return file
+  const at = new Date()
+  const file = join(folder, `${why}-${stamp(at)}${SUFFIX}`)
+  const told = cluster.secrets.passphrase
+  const word = told ?? randomBytes(PASSPHRASE_BYTES).toString('base64url')
+  const sql = await connect(cluster.url('owner'))
+  try {
+    await sql.begin('isolation level repeatable read read only', async (tx) => {
+      const [{ snapshot }] = await tx`select pg_export_snapshot() as snapshot`
+      const manifest = {
+        at: at.toISOString(),
+        ...(await digests(tx)),
+        secrets: { session: cluster.secrets.session },
+      }
+      const { stream, ended } = dumping(cluster, snapshot)
+      await Promise.all([lockBackup(file, word, manifest, stream), ended])
+    })
+  } catch (error) {
+    rmSync(file, { force: true })
+    throw error
+  } finally {
+    await sql.end()
+  }
+  pruneKept(folder)
+  return { file, ...(told ? {} : { passphrase: word }) }
+}
+const PASSPHRASE_BYTES = 18
+
+/** Copies that are older than a month go, but for the latest few; those of earlier versions too. */
+export function pruneKept(folder, now = Date.now()) {
+  const files = readdirSync(folder)
+    .map((name) => join(folder, name))
+    .sort((one, other) => statSync(other).mtimeMs - statSync(one).mtimeMs)
+  for (const file of files.slice(KEPT_LEAST))
+    if (now - statSync(file).mtimeMs > KEPT_DAYS * 86_400_000) rmSync(file)
+}
+
+/** Whoever had a session or a link of the house as it was has none of the one that came back. */
+export async function endOpenDoors(cluster) {
+  const sql = await connect(cluster.url('owner'))
+  try {
+    await sql`update sessions set ended_at = now() where ended_at is null`
+    await sql`update staff_links set expires_at = now() where used_at is null and expires_at > now()`
+    await sql`update client_links set expires_at = now() where submitted_at is null and expires_at > now()`
+  } finally {
+    await sql.end()
+  }
 }

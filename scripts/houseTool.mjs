@@ -4,7 +4,7 @@ import { join, resolve } from 'node:path'
 import { LEAST_PASSPHRASE, unlockBackup } from './backup.mjs'
 import { Cluster } from './cluster.mjs'
 import { ensurePostgres } from './postgres.mjs'
-import { backUp, digestsOf, putBack } from './dump.mjs'
+import { backUp, digestsOf, endOpenDoors, putBack } from './dump.mjs'
 import { askHidden } from './furnish.mjs'
 import { takeHouse, writeHouse } from './houseFile.mjs'
 import { ROOT, say, Trouble } from './say.mjs'
@@ -20,6 +20,9 @@ const HELP = `./house backup [FOLDER]   one locked file of the whole house, into
 ./house export FILE.json  the whole house as one open JSON document, by the published schema
                           (docs/formats/house.schema.json); it is not locked
 ./house import FILE.json  takes such a document into an empty data folder and proves it equal
+./house owner-link [EMAIL]
+                          makes a password link for an owner who has forgotten it; leaves a line in
+                          the audit and on the sign-in page. --no-factor also ends the second factor
 ./house passphrase        tells the passphrase with which the house is backed up every night
 
 Environment
@@ -27,7 +30,7 @@ Environment
   OAK_PASSPHRASE          the passphrase, where nobody is to be asked`
 
 const dataName = process.env.OAK_DATA ?? 'house'
-const [what, given] = process.argv.slice(2)
+const [what, given, ...more] = process.argv.slice(2)
 
 async function passphrase(twice = false) {
   const told = process.env.OAK_PASSPHRASE ?? (await askHidden('Passphrase: '))
@@ -51,7 +54,7 @@ const countWords = (manifest) => {
 
 /** Works on the cluster, whether it runs already or is brought up for this. */
 async function withCluster(work) {
-  const cluster = new Cluster(await ensurePostgres(), dataName)
+  const cluster = new Cluster(await ensurePostgres(), dataName, { own: false })
   if (!cluster.there()) throw new Trouble(`There is no house in the data folder ${dataName}.`)
   const ran = cluster.running()
   await cluster.up()
@@ -88,6 +91,8 @@ async function restore() {
     await cluster.up()
     cluster.takeIn(join(folder, 'dump'), dump)
     await putBack(cluster, dump, manifest)
+    await migrate(cluster.url('owner'))
+    await endOpenDoors(cluster)
     say(`Restored: the house of ${manifest.at}. ${countWords(manifest)}, all equal.`)
     say(`Open it: ${dataName === 'house' ? '' : `OAK_DATA=${dataName} `}./start`)
     cluster.down()
@@ -185,7 +190,22 @@ async function tellPassphrase() {
   say('Write the passphrase down and keep it elsewhere: with this disk it is lost too.')
 }
 
+/** For the only owner who forgot everything: whoever sits at this terminal has the data anyway. */
+async function ownerLink() {
+  const noFactor = [given, ...more].includes('--no-factor')
+  const email = [given, ...more].find((word) => word !== undefined && !word.startsWith('--'))
+  const { makeOwnerLink } = await load('db/ownerLink.ts')
+  await withCluster(async (cluster) => {
+    const made = await makeOwnerLink(cluster.url('owner'), { email, noFactor })
+    if (typeof made === 'string') throw new Trouble(made)
+    say(`A password link for ${made.name} (${made.email}); it opens once, within a week:`)
+    say(`  /join#${made.token}   (after the address that ./start prints)`)
+    if (made.hasFactor) say('The second factor stays. --no-factor ends it too.')
+  })
+}
+
 const COMMANDS = {
+  'owner-link': ownerLink,
   backup,
   restore,
   verify,

@@ -26,9 +26,34 @@ export async function step(title, command, args, options = {}) {
   }
 }
 
+let onRun = () => {}
+/** Told of every child that is run: who keeps them wants to know. */
+export const toldOfRuns = (told) => {
+  onRun = told
+}
+const running = new Set()
+/** Ends whatever is being run here, with all that it started. */
+export function endRunning(signal = 'SIGTERM') {
+  for (const { pid } of running)
+    try {
+      process.kill(-pid, signal)
+    } catch {
+      /* gone already */
+    }
+}
+
 export function run(command, args, options = {}) {
   return new Promise((resolve, reject) => {
-    const child = spawn(command, args, { cwd: ROOT, stdio: ['ignore', 'pipe', 'pipe'], ...options })
+    const child = spawn(command, args, {
+      cwd: ROOT,
+      stdio: ['ignore', 'pipe', 'pipe'],
+      // A group of its own: whoever ends it ends what it started too.
+      detached: true,
+      ...options,
+    })
+    running.add(child)
+    onRun(child)
+    child.once('close', () => running.delete(child))
     let output = ''
     child.stdout.on('data', (chunk) => {
       output += chunk

@@ -1,5 +1,6 @@
 import { spawn, spawnSync } from 'node:child_process'
 import { join } from 'node:path'
+import { keepChild } from './keep.mjs'
 import { freePort, isRoot, portFree, ROOT, say, Trouble } from './say.mjs'
 
 const ENTRY = '.output/server/index.mjs'
@@ -32,7 +33,9 @@ export async function runServer(
   const port = (await portFree(wanted)) ? wanted : await freePort(wanted)
   const own = address ?? `http://127.0.0.1:${port}`
   const begin = () => {
-    const child = spawn(process.execPath, ['--enable-source-maps', ENTRY], { ...options })
+    const child = keepChild(
+      spawn(process.execPath, ['--enable-source-maps', ENTRY], { ...options }),
+    )
     for (const stream of [child.stdout, child.stderr])
       stream?.on('data', (bytes) => heard(String(bytes)))
     return child
@@ -80,7 +83,7 @@ function nobody() {
  * @param run what `runServer` gave; its child is replaced
  * @param told.ending whether it is to end; told.gaveUp what happens when it ends too often
  */
-export function keepAlive(run, { ending, gaveUp }) {
+export function keepAlive(run, { ending, gaveUp, begunAgain = () => {} }) {
   const ends = []
   const watch = (child) =>
     child.once('exit', (code, signal) => {
@@ -92,6 +95,7 @@ export function keepAlive(run, { ending, gaveUp }) {
       }
       say(`The server ended by itself (${code ?? signal}); it is started again.`)
       run.child = run.begin()
+      begunAgain()
       watch(run.child)
     })
   watch(run.child)

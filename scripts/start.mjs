@@ -5,7 +5,8 @@ import { openMeterBench } from '../devices/meterBench.mjs'
 import { Cluster } from './cluster.mjs'
 import { ensurePostgres } from './postgres.mjs'
 import { ask, furnish } from './furnish.mjs'
-import { ROOT, say, Trouble } from './say.mjs'
+import { keepChild } from './keep.mjs'
+import { ROOT, say, toldOfRuns, Trouble } from './say.mjs'
 import { safetyCopy } from './dump.mjs'
 import { keepDemoToday, keepNightly } from './nightly.mjs'
 import { endChild, keepAlive, runServer, whenReady } from './server.mjs'
@@ -24,6 +25,9 @@ Environment
                    simulated one
   OAK_ORIGIN       https address of the TLS proxy in front, where others than this machine
                    shall reach it. Demo accounts are then refused.
+  NUXT_TRUSTED_PROXY
+                   the address of that proxy: tries at signing in are then counted by the
+                   last address it writes into X-Forwarded-For, not by its own
   OAK_OWNER_NAME, OAK_OWNER_EMAIL, OAK_OWNER_PASSWORD
                    first owner for --empty where no browser is to begin it`
 
@@ -45,6 +49,7 @@ function checkAsked() {
 }
 
 async function main() {
+  toldOfRuns(keepChild)
   if (flags.includes('--help')) {
     say(HELP)
     return
@@ -56,6 +61,8 @@ async function main() {
     throw new Trouble(
       `It is already running: ${other.address} (process ${other.pid}). Stop that one with Ctrl-C first.`,
     )
+  // What a killed start has left running is ended first: nothing serves the same data twice.
+  if (other) await endLeftBehind(other)
   rmSync(runFile, { force: true })
   const programs = await ensurePostgres()
   await ensurePackages()
@@ -80,17 +87,23 @@ async function wipe(cluster) {
   }
   if (cluster.there()) {
     await cluster.up()
-    say(`· Kept before it goes: ${await safetyCopy(cluster, `${dataName}-before-reset`)}`)
+    sayKept('before it goes', await safetyCopy(cluster, `${dataName}-before-reset`))
   }
   cluster.remove()
   return true
+}
+
+/** Where a copy lies and how it opens: with the house's passphrase, or one that is shown this once. */
+function sayKept(when, { file, passphrase }) {
+  say(`· Kept ${when}: ${file}`)
+  if (passphrase) say(`  It opens with: ${passphrase}   (shown this once: write it down)`)
 }
 
 /** Tables, data, server: from here on a failure also takes the database down again. */
 async function open(cluster) {
   // A newer version changes tables only after what they hold is kept.
   if (await waitsForUpdate(cluster.url('owner')))
-    say(`· Kept before the update: ${await safetyCopy(cluster, `${dataName}-before-update`)}`)
+    sayKept('before the update', await safetyCopy(cluster, `${dataName}-before-update`))
   process.stdout.write('· Bringing the tables up to date ')
   await migrate(cluster.url('owner'))
   say('done')
@@ -104,10 +117,15 @@ async function open(cluster) {
   const address = process.env.OAK_ORIGIN
   const run = await runServer(cluster, { wanted, address, meters, setupKey })
   if (run.port !== wanted) say(`· Port ${wanted} is taken; using ${run.port}`)
-  writeFileSync(runFile, JSON.stringify({ pid: process.pid, address: run.address }))
-  const clocks = [keepNightly(cluster, dataName)]
+  const note = () =>
+    writeFileSync(
+      runFile,
+      JSON.stringify({ pid: process.pid, address: run.address, server: run.child.pid }),
+    )
+  note()
+  const clocks = [keepNightly(cluster, dataName), keepUp(cluster)]
   if (accounts.length > 0) clocks.push(keepDemoToday(cluster.url('owner')))
-  const end = endingOf({ cluster, run, bench, clocks })
+  const end = endingOf({ cluster, run, bench, clocks, note })
   try {
     await whenReady(run.port, run.child)
   } catch (error) {
@@ -123,8 +141,46 @@ async function open(cluster) {
   say('Ctrl-C stops server and database.')
 }
 
+const LOOK_MS = 3000
+/** A database that ended by itself, or was killed, is brought back, and that is said. */
+function keepUp(cluster) {
+  let busy = false
+  const timer = setInterval(async () => {
+    if (busy || cluster.running()) return
+    busy = true
+    try {
+      say('The database ended by itself; it is started again.')
+      await cluster.up()
+      say('The database is back.')
+    } catch (error) {
+      say(error.message)
+    } finally {
+      busy = false
+    }
+  }, LOOK_MS)
+  return () => clearInterval(timer)
+}
+
+const LEFT_MS = 5000
+/** Ends the server of an earlier start that was killed; its database is taken over. */
+async function endLeftBehind({ server }) {
+  const ours = () => {
+    try {
+      return readFileSync(`/proc/${server}/cmdline`, 'utf8').includes('.output/server/index.mjs')
+    } catch {
+      return false
+    }
+  }
+  if (!server || !ours()) return
+  say('· A server of an earlier start is still running; it is ended')
+  process.kill(server, 'SIGTERM')
+  for (let waited = 0; ours() && waited < LEFT_MS; waited += 100)
+    await new Promise((done) => setTimeout(done, 100))
+  if (ours()) process.kill(server, 'SIGKILL')
+}
+
 /** How it ends: by Ctrl-C, by being told to, or because the server ended by itself; once. */
-function endingOf({ cluster, run, bench, clocks }) {
+function endingOf({ cluster, run, bench, clocks, note }) {
   let ending = false
   const end = async (code) => {
     if (ending) return
@@ -141,6 +197,7 @@ function endingOf({ cluster, run, bench, clocks }) {
   process.on('SIGTERM', () => void end(0))
   keepAlive(run, {
     ending: () => ending,
+    begunAgain: note,
     gaveUp: (code) => {
       say(`The server ended by itself again and again (${code}).`)
       void end(1)

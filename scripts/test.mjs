@@ -2,7 +2,8 @@ import { mkdirSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { ensurePostgres } from './postgres.mjs'
 import { openHouse } from './house.mjs'
-import { debian, has, say, Trouble } from './say.mjs'
+import { keepChild } from './keep.mjs'
+import { debian, endRunning, has, say, toldOfRuns, Trouble } from './say.mjs'
 import { ensureBuild, ensurePackages } from './setup.mjs'
 import { additions, imports, lint, OUT, playwright, Tally, types, vitest } from './testRunners.mjs'
 
@@ -26,6 +27,19 @@ const HELP = `./test                 everything, on a throw-away cluster; what n
 ./test full            everything, with the long seeded runs and the pages of docs/how-to followed
 ./test --help          this page`
 const tally = new Tally()
+/** Houses that are open now: they go when this ends, however it ends. */
+const open = new Set()
+// What is run here and what it starts ends with this process, killed or not.
+toldOfRuns(keepChild)
+for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'])
+  process.once(signal, () => void endAll(signal))
+async function endAll(signal) {
+  say(`\n${signal}: ending what runs`)
+  endRunning()
+  await Promise.allSettled([...open].map((house) => house.close()))
+  process.exit(1)
+}
+
 const STARTED = Date.now()
 
 /** @throws Trouble for a part that there is none of */
@@ -88,6 +102,7 @@ async function beside(wanted) {
 
 async function inAHouse(name, firstPort, wantedPort, work) {
   const house = await openHouse(name, { firstPort, wanted: wantedPort })
+  open.add(house)
   try {
     await work({
       OAK_TEST_URL: house.address,
@@ -96,6 +111,7 @@ async function inAHouse(name, firstPort, wantedPort, work) {
       OAK_TEST_SECRETS: house.cluster.secretsFile,
     })
   } finally {
+    open.delete(house)
     await house.close()
   }
 }

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { LICENCE_IDS, LICENCE_NAMES, type LicenceId } from '#core/catalogue/kinds'
 import { useLinkKey } from '~/composables/linkKey'
 import { fieldProblem, sayProblem, useApi } from '~/composables/useApi'
 import { useSession } from '~/stores/session'
@@ -8,7 +9,14 @@ useHead({ title: 'The first hour · Oak Basin' })
 const api = useApi()
 const session = useSession()
 const { data: house } = await useAsyncData('setup', () => api<{ open: boolean }>('/api/setup'))
-const form = reactive({ house: '', name: '', email: '', password: '' })
+const form = reactive({
+  house: '',
+  name: '',
+  email: '',
+  password: '',
+  licences: [] as LicenceId[],
+})
+const LICENCES = LICENCE_IDS.map((value) => ({ value, title: LICENCE_NAMES[value] }))
 const same = ref(false)
 const key = useLinkKey()
 const trouble = ref<unknown>(null)
@@ -65,6 +73,15 @@ const err = (field: string) => fieldProblem(trouble.value, field)
         :error-messages="err('email')"
       />
       <PasswordPair v-model="form.password" v-model:same="same" :errors="err('password')" />
+      <VSelect
+        v-model="form.licences"
+        label="You are trained and licensed for"
+        :items="LICENCES"
+        multiple
+        chips
+        hint="Only this is planned for you. It can be changed under Practice, Scope."
+        persistent-hint
+      />
       <p v-if="trouble" role="alert" class="tag stop">{{ sayProblem(trouble) }}</p>
       <p v-if="!key" class="tag watch">
         Open this page by the link that the start command prints: it carries the key.

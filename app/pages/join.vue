@@ -28,9 +28,12 @@ async function choose() {
   trouble.value = null
   try {
     const body = { token: token.value, password: password.value }
-    await api('/api/join/submit', { method: 'POST', body })
-    await session.load()
-    await navigateTo('/')
+    const { signedIn } = await api<{ signedIn: boolean }>('/api/join/submit', {
+      method: 'POST',
+      body,
+    })
+    if (signedIn) await session.load()
+    await navigateTo(signedIn ? '/' : '/sign-in')
   } catch (error) {
     trouble.value = error
   } finally {

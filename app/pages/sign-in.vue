@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { dayAndClock } from '~/composables/dates'
 import { useSession } from '~/stores/session'
 import { fieldProblem, sayProblem, useApi } from '~/composables/useApi'
 
@@ -7,7 +8,12 @@ useHead({ title: 'Sign in · Oak Basin' })
 const session = useSession()
 const route = useRoute()
 const api = useApi()
-const { data: setup } = await useAsyncData('setup', () => api<{ open: boolean }>('/api/setup'))
+const { data: setup } = await useAsyncData('setup', () =>
+  api<{ open: boolean; ownerLinkAt: number | null }>('/api/setup'),
+)
+const linkMade = computed(() =>
+  setup.value?.ownerLinkAt ? dayAndClock(setup.value.ownerLinkAt, 'UTC') + ' UTC' : '',
+)
 const email = ref('')
 const password = ref('')
 const code = ref('')
@@ -47,6 +53,9 @@ const noFieldsFault = computed(
       <p v-if="setup?.open" class="tag calm begin">
         Nobody has begun this house yet. Open the link that the start command has printed.
       </p>
+      <p v-if="setup?.ownerLinkAt" class="tag watch begin">
+        A password link for an owner was made at this computer on {{ linkMade }}.
+      </p>
       <VTextField
         v-model="email"
         label="E-mail"
@@ -64,8 +73,7 @@ const noFieldsFault = computed(
       <VTextField
         v-if="wantsCode"
         v-model="code"
-        label="Six digits of your second factor"
-        inputmode="numeric"
+        label="Six digits, or a recovery code"
         autocomplete="one-time-code"
         autofocus
       />

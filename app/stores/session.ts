@@ -14,6 +14,13 @@ export const useSession = defineStore('session', () => {
     try {
       me.value = await api<Me>('/api/session')
     } catch (error) {
+      // A house that cannot answer just now has signed nobody out.
+      if (isProblem(error) && error.status >= 500)
+        throw createError({
+          statusCode: error.status,
+          statusMessage: 'Away',
+          message: error.message,
+        })
       me.value = isOutOfReach(error) ? await whoWorksHere() : null
     }
     asked.value = true

@@ -3,7 +3,7 @@ import { ownerOnly } from '../http/owner'
 import { route } from '../http/route'
 import { addHouseRule } from '../services/policy'
 
-export default route({ body: houseRulePost }, async ({ me, body }) => {
+export default route({ does: 'house.rule', body: houseRulePost }, async ({ me, body }) => {
   ownerOnly(me)
   await addHouseRule(me, body)
   return { ok: true }

@@ -3,7 +3,7 @@ import { ownerOnly } from '../http/owner'
 import { route } from '../http/route'
 import { decidePolicy } from '../services/method'
 
-export default route({ body: policyPut }, async ({ me, body }) => {
+export default route({ does: 'house.policy', body: policyPut }, async ({ me, body }) => {
   ownerOnly(me)
   await decidePolicy(me, body)
   return { ok: true }

@@ -3,7 +3,7 @@ import { route } from '../http/route'
 import { notTrainee } from '../http/owner'
 import { keepProtocol } from '../services/method'
 
-export default route({ body: protocolPost }, async ({ me, body }) => {
+export default route({ does: 'house.protocol', body: protocolPost }, async ({ me, body }) => {
   notTrainee(me)
   await keepProtocol(me, body)
   return { ok: true }

@@ -3,7 +3,7 @@ import { ownerOnly } from '../http/owner'
 import { route } from '../http/route'
 import { saveScope } from '../services/policy'
 
-export default route({ body: scopePut }, async ({ me, body }) => {
+export default route({ does: 'house.scope', body: scopePut }, async ({ me, body }) => {
   ownerOnly(me)
   await saveScope(body)
   return { ok: true }

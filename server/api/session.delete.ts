@@ -1,7 +1,7 @@
 import { route } from '../http/route'
 import { signOut } from '../services/session'
 
-export default route({ who: 'anyone' }, async ({ event }) => {
+export default route({ does: 'session.out', who: 'anyone' }, async ({ event }) => {
   await signOut(event)
   return { ok: true }
 })

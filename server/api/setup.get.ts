@@ -1,4 +1,8 @@
 import { route } from '../http/route'
 import { isUnclaimed } from '../services/house'
+import { ownerLinkAt } from '../services/ownerLink'
 
-export default route({ who: 'anyone' }, async () => ({ open: await isUnclaimed() }))
+export default route({ who: 'anyone' }, async () => ({
+  open: await isUnclaimed(),
+  ownerLinkAt: await ownerLinkAt(),
+}))

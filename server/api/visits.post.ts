@@ -2,7 +2,7 @@ import { visitCreate } from '#contracts/visit'
 import { route } from '../http/route'
 import { addVisit } from '../services/booking'
 
-export default route({ body: visitCreate }, async ({ me, body }) => {
+export default route({ does: 'visit.book', body: visitCreate }, async ({ me, body }) => {
   await addVisit(me, body)
   return { id: body.id }
 })

@@ -1,3 +1,4 @@
+import { IncomingMessage } from 'node:http'
 import { readRawBody, type H3Event } from 'h3'
 import type { z } from 'zod'
 import { unwritableAt } from '#contracts/writable'
@@ -20,14 +21,46 @@ const notAccepted = (detail: string, field: string, given: string, allowed: stri
  * @throws ProblemError 413 when it is too large, 400 with the field named when it is not as agreed
  */
 export async function readBody(event: H3Event, schema: z.ZodType, limit: number): Promise<unknown> {
-  if (Number(event.node.req.headers['content-length'] ?? 0) > limit) throw tooLarge(limit)
-  const raw = (await readRawBody(event, 'utf8')) ?? ''
-  if (Buffer.byteLength(raw) > limit) throw tooLarge(limit)
+  const raw = await readText(event, limit)
   const input = parseJson(raw)
   refuseUnwritable(input)
   const parsed = schema.safeParse(input)
   if (!parsed.success) throw fromZod(parsed.error, input)
   return parsed.data
+}
+
+/**
+ * The text of a body, cut while it streams: what says no length, or another than it has, fills no
+ * memory. The rest is not read, and the connection ends with the refusal.
+ * @throws ProblemError 413 as soon as there is more than `limit`
+ */
+async function readText(event: H3Event, limit: number): Promise<string> {
+  const { req, res } = event.node
+  const cut = () => {
+    res.setHeader('connection', 'close')
+    res.once('finish', () => req.destroy())
+    return tooLarge(limit)
+  }
+  if (Number(req.headers['content-length'] ?? 0) > limit) throw cut()
+  // A request that this server makes to itself comes with its body read.
+  if (!(req instanceof IncomingMessage)) return (await readRawBody(event, 'utf8')) ?? ''
+  return new Promise((resolve, reject) => {
+    const chunks: Buffer[] = []
+    let size = 0
+    const take = (chunk: Buffer) => {
+      size += chunk.length
+      if (size <= limit) return void chunks.push(chunk)
+      req.off('data', take)
+      req.pause()
+      chunks.length = 0
+      reject(cut())
+    }
+    req.on('data', take)
+    req.once('end', () => {
+      resolve(Buffer.concat(chunks).toString('utf8'))
+    })
+    req.once('error', reject)
+  })
 }
 
 function parseJson(raw: string): unknown {

@@ -7,8 +7,11 @@ import {
   type H3Event,
 } from 'h3'
 import type { z } from 'zod'
-import { codeOf, fromDatabase } from '../problem/fromDatabase'
+import { codeOf, databaseAway, fromDatabase } from '../problem/fromDatabase'
 import { forbidden, fromZod, notFound, ProblemError, sendProblem } from '../problem/problem'
+import type { AuditAction } from '#contracts/auditActions'
+import { writeAudit } from '../services/access'
+import { audited, type Subject } from '../services/auditing'
 import { log } from '../services/log'
 import { lacksFactor } from '../services/secondFactor'
 import { currentStaff, type Staff } from '../services/session'
@@ -21,6 +24,13 @@ interface Spec<Body extends Schema, Query extends Schema> {
    * still has to set up the second factor their house asks for.
    */
   who?: 'staff' | 'bare' | 'locked' | 'anyone'
+  /**
+   * What is written down of it in the audit, after the deed, and where it was refused; by what was
+   * asked for, where one route does several things.
+   */
+  does?: AuditAction | ((body: Parsed<Body>) => AuditAction)
+  /** Why a route that writes leaves no line of its own. */
+  quiet?: string
   body?: Body
   /** Bytes at most. */
   bodyLimit?: number
@@ -50,7 +60,7 @@ export function route<Body extends Schema = undefined, Query extends Schema = un
     setResponseHeader(event, 'cache-control', 'no-store')
     try {
       const me =
-        spec.who === 'anyone' ? undefined : await currentStaff(event, spec.who === 'locked')
+        spec.who === 'anyone' ? undefined : await inTime(currentStaff(event, spec.who === 'locked'))
       if (me && (spec.who ?? 'staff') === 'staff' && (await lacksFactor(me)))
         throw forbidden('This house asks its owners for a second factor: set it up under You.')
       const id = getRouterParam(event, 'id') ?? ''
@@ -59,17 +69,52 @@ export function route<Body extends Schema = undefined, Query extends Schema = un
       const body = spec.body
         ? await readBody(event, spec.body, spec.bodyLimit ?? BODY_LIMIT)
         : undefined
-      return await handler({
-        event,
-        me: me as Staff,
-        body: body as never,
-        query: query as never,
-        id,
-      })
+      const work = async () =>
+        handler({ event, me: me as Staff, body: body as never, query: query as never, id })
+      if (spec.does === undefined) return await inTime(work())
+      const action = typeof spec.does === 'function' ? spec.does(body as never) : spec.does
+      return await inTime(withLine(me, action, work))
     } catch (error) {
       return sendProblem(event, toProblem(event, error))
     }
   })
+}
+
+/** A database that hangs answers nobody: whoever waits is told, and asks again. */
+const PATIENCE_MS = 25_000
+async function inTime<Result>(work: Promise<Result>): Promise<Result> {
+  let timer: ReturnType<typeof setTimeout> | undefined
+  const late = new Promise<never>((_, reject) => {
+    timer = setTimeout(() => {
+      reject(databaseAway())
+    }, PATIENCE_MS)
+  })
+  try {
+    return await Promise.race([work, late])
+  } finally {
+    clearTimeout(timer)
+  }
+}
+
+/** A deed and its line: done where it was, refused where it was refused. */
+async function withLine(
+  me: Staff | undefined,
+  action: AuditAction,
+  work: () => Promise<unknown>,
+): Promise<unknown> {
+  const subject: Subject = { clientId: null, visitId: null }
+  const line = async (allowed: boolean) => {
+    const who = subject.staff ?? me
+    if (who) await writeAudit(who, action, allowed, subject.clientId, subject.visitId)
+  }
+  try {
+    const reply = await audited(subject, work)
+    await line(true)
+    return reply
+  } catch (error) {
+    if (error instanceof ProblemError) await line(false)
+    throw error
+  }
 }
 
 function readQuery(event: H3Event, schema: z.ZodType): unknown {

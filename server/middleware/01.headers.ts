@@ -25,7 +25,10 @@ export default defineEventHandler((event) => {
     'cross-origin-resource-policy': 'same-origin',
     'permissions-policy': 'camera=(), microphone=(), geolocation=(), payment=()',
   })
-  if (event.path.startsWith('/form')) setResponseHeader(event, 'cache-control', 'no-store')
+  // A page may show names: no browser and nothing between keeps it. Files have a dot in their name.
+  const [path = ''] = event.path.split('?')
+  if (!path.startsWith('/_nuxt/') && !path.slice(1).includes('.'))
+    setResponseHeader(event, 'cache-control', 'no-store')
   if (useRuntimeConfig().origin.startsWith('https:'))
     setResponseHeader(event, 'strict-transport-security', 'max-age=31536000')
 })

@@ -1,5 +1,9 @@
 /** The page's own inline scripts carry the nonce that the content policy asks for. */
 export default defineNitroPlugin((nitro) => {
+  // What this server is made of is nobody's business.
+  nitro.hooks.hook('render:response', (response) => {
+    delete response.headers?.['x-powered-by']
+  })
   nitro.hooks.hook('render:html', (html, { event }) => {
     const nonce = String(event.context.nonce ?? '')
     const mark = (parts: string[]) =>

@@ -48,14 +48,16 @@ export function fromDatabase(error: unknown): ProblemError | undefined {
       'The house is full',
       'Nothing was saved yet: the disk of this computer is full. What you tapped is kept on this device and sent again.',
     )
-  if (/^(57P|08)/.test(code) || AWAY.has(code))
-    return new ProblemError(
-      503,
-      'The database is away',
-      'Nothing was saved yet. What you tapped is kept on this device and sent again.',
-    )
+  if (/^(57|08|55P03)/.test(code) || AWAY.has(code)) return databaseAway()
   return undefined
 }
+
+export const databaseAway = () =>
+  new ProblemError(
+    503,
+    'The database is away',
+    'Nothing was saved yet. What you tapped is kept on this device and sent again.',
+  )
 
 /** The tables' own guards say in their own fixed words which law keeps a record. */
 function lawOf(error: unknown): string {

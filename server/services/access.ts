@@ -1,6 +1,8 @@
 import { and, eq, exists, gt, or } from 'drizzle-orm'
 import { audit, clients, staff, visits } from '#db/schema'
+import type { AuditAction } from '#contracts/auditActions'
 import { forbidden, notFound, ProblemError } from '../problem/problem'
+import { subjectNow } from './auditing'
 import { database } from './database'
 import type { Staff } from './session'
 
@@ -11,7 +13,7 @@ export type VisitRight = 'read' | 'write' | 'seal' | 'countersign' | 'export'
 /** One line for every look at, print of and export from a client's file, and for those refused. */
 export async function writeAudit(
   me: Staff,
-  action: string,
+  action: AuditAction,
   allowed: boolean,
   clientId: string | null,
   visitId: string | null = null,
@@ -23,7 +25,7 @@ export async function writeAudit(
 export const LOOK_MS = { list: 3_600_000, search: 60_000 } as const
 
 /** One line for looking at a list of names, however often it is drawn again within a while. */
-export async function auditLook(me: Staff, action: string, withinMs: number): Promise<void> {
+export async function auditLook(me: Staff, action: AuditAction, withinMs: number): Promise<void> {
   const since = new Date(Date.now() - withinMs)
   const before = and(eq(audit.staffId, me.id), eq(audit.action, action), gt(audit.at, since))
   const [there] = await database().select({ id: audit.id }).from(audit).where(before).limit(1)
@@ -35,13 +37,16 @@ export async function auditLook(me: Staff, action: string, withinMs: number): Pr
  * have entered.
  * @throws ProblemError 404 for an unknown client, 403 (and an audit line) for one who is not theirs
  */
-export async function clientFor(me: Staff, clientId: string, action: string): Promise<Client> {
+export async function clientFor(me: Staff, clientId: string, action: AuditAction): Promise<Client> {
   const [client] = await database().select().from(clients).where(eq(clients.id, clientId))
   if (!client) throw notFound()
   if (client.erasedAt) throw erased()
   const allowed =
     me.role === 'owner' || client.createdBy === me.id || (await seesClient(me, clientId))
-  await writeAudit(me, action, allowed, clientId)
+  const subject = subjectNow()
+  // A deed has its line when it is over, a look has it now.
+  if (subject) subject.clientId = clientId
+  else await writeAudit(me, action, allowed, clientId)
   if (!allowed) throw forbidden("This client is in a colleague's care.")
   return client
 }
@@ -90,7 +95,7 @@ export async function visitFor(
   me: Staff,
   visitId: string,
   right: VisitRight,
-  action?: string,
+  action?: AuditAction,
 ): Promise<Visit> {
   const [found] = await database()
     .select({ visit: visits, erasedAt: clients.erasedAt })
@@ -101,12 +106,14 @@ export async function visitFor(
   const { visit, erasedAt } = found
   // One gate for everything that hangs on a client: nothing of the erased is read or taken in.
   if (erasedAt) throw erased()
+  const subject = subjectNow()
+  if (subject) Object.assign(subject, { clientId: visit.clientId, visitId: visit.id })
   const rights = await visitRights(me, visit)
   if (!rights[right]) {
-    await writeAudit(me, action ?? right, false, visit.clientId, visit.id)
+    if (!subject) await writeAudit(me, action ?? right, false, visit.clientId, visit.id)
     throw forbidden()
   }
-  if (action) await writeAudit(me, action, true, visit.clientId, visit.id)
+  if (action && !subject) await writeAudit(me, action, true, visit.clientId, visit.id)
   return visit
 }
 

@@ -7,11 +7,26 @@ let opened: { sql: Sql; db: PostgresJsDatabase<typeof schema> } | undefined
 /** Whether this very call runs inside a transaction. */
 const inside = new AsyncLocalStorage<true>()
 
+/** What takes longer than that is not answered any more: it is said, and let go of. */
+const CONNECT_SECONDS = 5
+const STATEMENT_MS = 20_000
+const LOCK_MS = 15_000
+
 function open() {
   if (!opened) {
     const url = useRuntimeConfig().databaseUrl
     if (!url) throw new Error('NUXT_DATABASE_URL is not set')
-    const sql = postgres(url, { max: 10, connect_timeout: 5, onnotice: () => {}, idle_timeout: 60 })
+    const sql = postgres(url, {
+      max: 10,
+      connect_timeout: CONNECT_SECONDS,
+      onnotice: () => {},
+      idle_timeout: 60,
+      connection: {
+        statement_timeout: STATEMENT_MS,
+        lock_timeout: LOCK_MS,
+        idle_in_transaction_session_timeout: STATEMENT_MS,
+      },
+    })
     const db = drizzle(sql, { schema })
     const begin = db.transaction.bind(db)
     db.transaction = (work, config) => begin((tx) => inside.run(true, () => work(tx)), config)

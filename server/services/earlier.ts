@@ -97,6 +97,8 @@ async function openBefore(
 interface Elsewhere {
   visit?: { startsAt?: string }
   parts?: readonly { name: string; content: unknown }[]
+  visits?: readonly { id: string; startsAt: string; begunAt?: string | null }[]
+  record?: readonly { visitId: string; name: string; content: unknown }[]
 }
 
 /** Visits that came from other houses: what their files say was done counts as told. */
@@ -105,12 +107,22 @@ async function elsewhereBefore(clientId: string, before: Date): Promise<Treated[
     .select({ document: imports.document })
     .from(imports)
     .where(and(eq(imports.clientId, clientId), eq(imports.ours, false)))
-  return rows.flatMap(({ document }) => {
-    const { visit, parts = [] } = (document ?? {}) as Elsewhere
-    const at = new Date(visit?.startsAt ?? Number.NaN)
-    const work = workIn(parts.find(({ name }) => name === 'work')?.content)
-    if (!work || !(at < before)) return []
-    return [{ at, makeUp: null, work, treatment: null }]
+  return rows.flatMap(({ document }) => treatedIn((document ?? {}) as Elsewhere, before))
+}
+
+/** Treatments that a file tells of: one visit, or a whole client with all of theirs. */
+function treatedIn({ visit, parts = [], visits: all = [], record = [] }: Elsewhere, before: Date) {
+  const told = [
+    { moment: visit?.startsAt, content: parts.find(({ name }) => name === 'work')?.content },
+    ...all.map(({ id, startsAt, begunAt }) => ({
+      moment: begunAt ?? startsAt,
+      content: record.find((item) => item.visitId === id && item.name === 'work')?.content,
+    })),
+  ]
+  return told.flatMap(({ moment, content }): Treated[] => {
+    const at = new Date(moment ?? Number.NaN)
+    const work = workIn(content)
+    return work && at < before ? [{ at, makeUp: null, work, treatment: null }] : []
   })
 }
 

@@ -2,7 +2,6 @@ import { and, count, eq, sql } from 'drizzle-orm'
 import { timingSafeEqual } from 'node:crypto'
 import type { z } from 'zod'
 import type { devicePut, HousePage, practicePut, roomPut, setupPost } from '#contracts/house'
-import { LICENCE_IDS } from '#core/catalogue/kinds'
 import { deviceParts, devices, practice, products, rooms, staff } from '#db/schema'
 import { conflict, ProblemError, refused } from '../problem/problem'
 import { database } from './database'
@@ -65,7 +64,7 @@ export async function beginHouse(body: z.infer<typeof setupPost>): Promise<void>
       name: body.name,
       email: body.email.toLowerCase(),
       role: 'owner',
-      licences: [...LICENCE_IDS],
+      licences: body.licences,
       passwordHash,
     })
   })
@@ -90,13 +89,14 @@ export async function readHouse(): Promise<HousePage> {
       ...device,
       parts: parts.filter(({ deviceId }) => deviceId === device.id).map(partLine),
     })),
-    people: people.map(({ id, name, email, role, active, passwordHash }) => ({
+    people: people.map(({ id, name, email, role, active, passwordHash, ...own }) => ({
       id,
       name,
       email,
       role,
       active,
       joined: passwordHash !== '',
+      hasFactor: hasFactor(own),
     })),
     products: shelf?.n ?? 0,
   }

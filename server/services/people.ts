@@ -3,6 +3,7 @@ import type { ClientFields } from '#contracts/people'
 import { clients } from '#db/schema'
 import { conflict } from '../problem/problem'
 import type { Client } from './access'
+import { about } from './auditing'
 import { database } from './database'
 import type { Staff } from './session'
 
@@ -24,6 +25,7 @@ export async function addClient(me: Staff, id: string, fields: ClientFields): Pr
     .insert(clients)
     .values({ id, ...values(fields), createdBy: me.id })
     .onConflictDoNothing()
+  about({ clientId: id })
 }
 
 /** An edit that has seen an older version is refused: nobody's change is lost silently. */

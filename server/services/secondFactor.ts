@@ -1,5 +1,5 @@
-import { createCipheriv, createDecipheriv, hkdfSync, randomBytes } from 'node:crypto'
-import { and, eq, lt } from 'drizzle-orm'
+import { createCipheriv, createDecipheriv, createHmac, hkdfSync, randomBytes } from 'node:crypto'
+import { and, eq, lt, sql } from 'drizzle-orm'
 import { Secret, TOTP } from 'otpauth'
 import { staff } from '#db/schema'
 import { ProblemError, refused } from '../problem/problem'
@@ -21,6 +21,8 @@ const SECOND_MS = 1000
 const CODE_TRIES = 5
 /** A secret that was shown and not confirmed yet: nothing asks for it. */
 const PENDING = -1
+/** Without one, and without its recovery codes. */
+export const NO_FACTOR = { totpSecret: null, totpStep: 0, recoveryHashes: [] }
 
 const key = () =>
   Buffer.from(
@@ -70,17 +72,63 @@ export async function beginFactor(me: Staff, password: string): Promise<{ uri: s
   return { uri: totpOf(secret, me, (await thePractice()).name).toString() }
 }
 
-export async function confirmFactor(me: Staff, code: string): Promise<void> {
+/** @returns codes for the day on which the device is lost: shown once, kept as hashes */
+export async function confirmFactor(me: Staff, code: string): Promise<string[]> {
   if (!me.totpSecret) throw refused('Begin with a fresh secret.')
   await takeCode(me, code)
+  const codes = Array.from({ length: RECOVERY_CODES }, recoveryCode)
+  await database()
+    .update(staff)
+    .set({ recoveryHashes: codes.map(hashOfRecovery) })
+    .where(eq(staff.id, me.id))
+  return codes
 }
 
-/** Ends it, unless the house asks owners for one. */
-export async function endFactor(me: Staff, password: string): Promise<void> {
-  await askPassword(me, password, 'Nothing was changed.')
+const RECOVERY_CODES = 8
+const RECOVERY_BYTES = 10
+const LETTERS = 'abcdefghjkmnpqrstuvwxyz23456789'
+/** "k7mq2-w8rta": fifty bits, without letters that look alike. */
+const recoveryCode = (): string => {
+  const letters = [...randomBytes(RECOVERY_BYTES)].map((byte) => LETTERS[byte % LETTERS.length])
+  return `${letters.slice(0, RECOVERY_BYTES / 2).join('')}-${letters.slice(RECOVERY_BYTES / 2).join('')}`
+}
+const hashOfRecovery = (code: string): string =>
+  createHmac('sha256', key())
+    .update(code.toLowerCase().replace(/[^a-z0-9]/g, ''))
+    .digest('hex')
+
+/**
+ * The six digits of the second factor, or one of the recovery codes, each once.
+ * @throws ProblemError 401 where neither fits, 429 after too many tries
+ */
+export async function takeCodeOrRecovery(me: Staff, code: string): Promise<void> {
+  if (/^\s*\d{3}\s?\d{3}\s*$/.test(code)) return takeCode(me, code)
+  const counted = tryKey('code', `factor ${me.id}`)
+  await countTry({ key: counted, most: CODE_TRIES })
+  const hash = hashOfRecovery(code)
+  const used = await database()
+    .update(staff)
+    .set({ recoveryHashes: sql`${staff.recoveryHashes} - ${hash}::text` })
+    .where(and(eq(staff.id, me.id), sql`jsonb_exists(${staff.recoveryHashes}, ${hash}::text)`))
+    .returning({ id: staff.id })
+  if (used.length === 0) throw wrongCode()
+  await forgetTries(counted)
+}
+const wrongCode = () =>
+  new ProblemError(401, 'Second factor', 'The code does not fit, or was used.', [
+    {
+      field: 'code',
+      given: 'a code',
+      allowed: 'six digits as they stand there now, or a recovery code',
+    },
+  ])
+
+/** Ends it, with a code of it, unless the house asks owners for one. The password was asked. */
+export async function endFactor(me: Staff, code: string | undefined): Promise<void> {
+  if (hasFactor(me)) await takeCodeOrRecovery(me, code ?? '')
   if (me.role === 'owner' && (await thePractice()).ownersSecondFactor)
     throw refused('This house asks its owners for a second factor.')
-  await database().update(staff).set({ totpSecret: null, totpStep: 0 }).where(eq(staff.id, me.id))
+  await database().update(staff).set(NO_FACTOR).where(eq(staff.id, me.id))
 }
 
 /**
@@ -91,9 +139,7 @@ export async function endFactor(me: Staff, password: string): Promise<void> {
 export async function takeCode(me: Staff, code: string): Promise<void> {
   const counted = tryKey('code', `factor ${me.id}`)
   await countTry({ key: counted, most: CODE_TRIES })
-  const wrong = new ProblemError(401, 'Second factor', 'The code does not fit, or was used.', [
-    { field: 'code', given: 'a code', allowed: 'six digits, as they stand there now' },
-  ])
+  const wrong = wrongCode()
   if (!me.totpSecret) throw wrong
   const token = code.replace(/\s/g, '')
   const delta = totpOf(unlocked(me.totpSecret), me, '').validate({ token, window: WINDOW })

@@ -8,7 +8,7 @@ import { database } from './database'
 import { askPassword } from './askPassword'
 import { hashSecret, secretMatches } from './passwords'
 import { writeAudit } from './access'
-import { hasFactor, takeCode } from './secondFactor'
+import { hasFactor, takeCodeOrRecovery } from './secondFactor'
 import { openSession, setLock, type Staff } from './session'
 import { addressOf, countTry, forgetTries, takeBack, tryKey } from './throttle'
 
@@ -49,8 +49,13 @@ export async function signIn(
     : { key: tryKey('pair', `${mail}\n${from}`), most: TRIES }
   const tried = await countTry(
     pair,
-    { key: tryKey('from', from), most: TRIES_FROM },
-    ...(own ? [] : [{ key: tryKey('mail', mail), most: TRIES_AT_ONE }]),
+    // A device that has let this person in before is not shut out by what others try from there.
+    ...(own
+      ? []
+      : [
+          { key: tryKey('from', from), most: TRIES_FROM },
+          { key: tryKey('mail', mail), most: TRIES_AT_ONE },
+        ]),
   )
   const good = await secretMatches(password, found?.passwordHash || (await decoy()))
   if (!found || !good || !found.active) {
@@ -61,7 +66,12 @@ export async function signIn(
     throw new ProblemError(403, 'Not allowed', 'Demo accounts work on this machine only.')
   if (hasFactor(found)) {
     if (!code) throw factorAsked()
-    await takeCode(found, code)
+    try {
+      await takeCodeOrRecovery(found, code)
+    } catch (error) {
+      await writeAudit(found, 'session.in', false, null)
+      throw error
+    }
   }
   await takeBack(tried)
   await forgetTries(pair.key)
@@ -91,10 +101,8 @@ export async function unlock(
   }
   const key = tryKey('code', me.id)
   await countTry({ key, most: CODE_TRIES })
-  if (!me.pinHash || !(await secretMatches(given.code, me.pinHash))) {
-    await writeAudit(me, 'session.unlock', false, null)
+  if (!me.pinHash || !(await secretMatches(given.code, me.pinHash)))
     throw new ProblemError(401, 'Not that code', 'The quick code does not fit.')
-  }
   await forgetTries(key)
   await setLock(event, false)
 }

@@ -10,7 +10,10 @@ import { refuseCommon } from './commonPasswords'
 import { hashSecret } from './passwords'
 import { thePractice } from './practice'
 import { endSessions, thisSession, type Staff } from './session'
+import { about } from './auditing'
+import { askAgain } from './askAgain'
 import { askPassword } from './askPassword'
+import { NO_FACTOR } from './secondFactor'
 import { addressOf, countTry, takeBack, tryKey } from './throttle'
 
 /** 256 random bits: not to be guessed. A link lives for a week and opens once. */
@@ -36,12 +39,13 @@ export async function takeIn(me: Staff, body: z.infer<typeof staffPost>): Promis
     throw refused('Somebody of the house has this address already.', [
       { field: 'email', given: body.email, allowed: 'an address of their own' },
     ])
-  const { role, ...person } = body
+  const { role, again, ...person } = body
+  if (role === 'owner') await askAgain(me, again, 'Nobody was added.')
   await database().transaction(async (tx) => {
     // Nobody comes in as an owner: that is an owner's word, and the database asks for whose.
     const added = await tx
       .insert(staff)
-      .values({ ...person, email, role: 'trainee', licences: ['basic'], passwordHash: '' })
+      .values({ ...person, email, role: 'trainee', passwordHash: '' })
       .onConflictDoNothing()
       .returning({ id: staff.id })
     if (added.length > 0) await tx.execute(roleOf(me, body.id, role))
@@ -80,11 +84,11 @@ export async function openJoin(event: H3Event, token: string) {
   return { practice: (await thePractice()).name, name: person.name, email: person.email }
 }
 
-/** A link is an owner's word that somebody begins anew: a lost second factor goes with it. */
-const FORGOTTEN = { totpSecret: null, totpStep: 0 }
-
-/** Takes the password, once, and ends every session that stood before. */
-export async function join(event: H3Event, token: string, password: string): Promise<string> {
+/**
+ * Takes the password, once, and ends every session that stood before. A second factor stays: a link
+ * alone opens nothing that has one.
+ */
+export async function join(event: H3Event, token: string, password: string): Promise<Staff> {
   const { link, person } = await aliveLink(event, token)
   refuseCommon(password)
   const passwordHash = await hashSecret(password)
@@ -95,13 +99,11 @@ export async function join(event: H3Event, token: string, password: string): Pro
       .where(and(eq(staffLinks.id, link.id), isNull(staffLinks.usedAt)))
       .returning({ id: staffLinks.id })
     if (used.length === 0) throw gone()
-    await tx
-      .update(staff)
-      .set({ passwordHash, ...FORGOTTEN })
-      .where(eq(staff.id, person.id))
+    await tx.update(staff).set({ passwordHash }).where(eq(staff.id, person.id))
     await endSessions(person.id, { on: tx })
   })
-  return person.email
+  about({ staff: person })
+  return { ...person, passwordHash }
 }
 
 async function aliveLink(event: H3Event, token: string) {
@@ -135,7 +137,12 @@ export async function changeStaff(
   if (id === me.id && (!body.active || body.role !== 'owner'))
     throw refused('You cannot take your own keys away: another owner does that.')
   const email = body.email.toLowerCase()
-  const { role, ...person } = body
+  const { role, again, ...person } = body
+  const [before] = await database().select().from(staff).where(eq(staff.id, id))
+  if (!before) throw notFound()
+  // Who may do what, by which address, and who works here: what opens a house is asked for again.
+  if (before.role !== role || before.email !== email || before.active !== body.active)
+    await askAgain(me, again, 'Nothing was changed.')
   await database().transaction(async (tx) => {
     const done = await tx
       .update(staff)
@@ -146,6 +153,18 @@ export async function changeStaff(
     await tx.execute(roleOf(me, id, role))
     if (!body.active) await endSessions(id, { on: tx })
   })
+}
+
+/** An owner ends somebody's second factor, where its device and its codes are lost. */
+export async function endFactorOf(me: Staff, id: string): Promise<void> {
+  if (id === me.id) throw refused('Your own second factor ends under You, with a code of it.')
+  const done = await database()
+    .update(staff)
+    .set(NO_FACTOR)
+    .where(eq(staff.id, id))
+    .returning({ id: staff.id })
+  if (done.length === 0) throw notFound()
+  await endSessions(id)
 }
 
 /** A new password needs the old one; every other session of this person ends. */

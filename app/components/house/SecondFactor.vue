@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { RecoveryCodes } from '#contracts/people'
 import { useAttempt } from '~/composables/attempt'
 import { useApi } from '~/composables/useApi'
 import { useSession } from '~/stores/session'
@@ -9,13 +10,15 @@ const session = useSession()
 const { busy, trouble, attempt } = useAttempt()
 const password = ref('')
 const code = ref('')
+/** Shown once, after it was set up. */
+const recovery = ref<string[]>([])
 const uri = ref('')
 const picture = ref('')
 const secret = computed(() => new URL(uri.value || 'x:').searchParams.get('secret') ?? '')
 const stands = computed(() =>
   session.me?.hasFactor
     ? 'You have one: signing in asks for its six digits.'
-    : 'None yet. With it a password alone opens nothing.',
+    : 'None yet. Sign-in will also need a code from your phone.',
 )
 const fits = computed(() => /^\d{3}\s?\d{3}$/.test(code.value))
 const post = <T = unknown,>(path: string, body: object) =>
@@ -30,15 +33,17 @@ const begin = () =>
   })
 const confirm = () =>
   attempt(async () => {
-    await post('/confirm', { code: code.value })
+    const { recovery: shown } = await post<RecoveryCodes>('/confirm', { code: code.value })
+    recovery.value = shown
     uri.value = ''
     code.value = ''
     await session.load()
   })
 const end = () =>
   attempt(async () => {
-    await post('/end', { password: password.value })
+    await post('/end', { password: password.value, code: code.value })
     password.value = ''
+    code.value = ''
     await session.load()
   })
 </script>
@@ -67,6 +72,16 @@ const end = () =>
         <VBtn type="submit" color="primary" :loading="busy" :disabled="!fits">Confirm</VBtn>
       </form>
     </template>
+    <div v-else-if="recovery.length" class="stack" role="status">
+      <p>
+        Recovery codes: each opens once in place of the six digits. Write them down and keep them
+        away from this device. They are not shown again.
+      </p>
+      <ul class="plainlist codes figures">
+        <li v-for="one in recovery" :key="one">{{ one }}</li>
+      </ul>
+      <VBtn color="primary" class="do" @click="recovery = []">I have written them down</VBtn>
+    </div>
     <form v-else class="stack" novalidate @submit.prevent="session.me?.hasFactor ? end() : begin()">
       <p class="soft">{{ stands }}</p>
       <VTextField
@@ -74,6 +89,13 @@ const end = () =>
         label="Your password, for the second factor"
         type="password"
         autocomplete="current-password"
+        density="compact"
+      />
+      <VTextField
+        v-if="session.me?.hasFactor"
+        v-model="code"
+        label="Six digits, or a recovery code"
+        autocomplete="one-time-code"
         density="compact"
       />
       <VBtn type="submit" variant="outlined" class="do" :loading="busy" :disabled="!password">
@@ -91,6 +113,10 @@ const end = () =>
 .qr :deep(svg) {
   display: block;
   width: 100%;
+}
+.codes {
+  columns: 2;
+  user-select: all;
 }
 .secret {
   word-break: break-all;

@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import type { StaffLine, StaffLink } from '#contracts/house'
+import type { Again } from '#contracts/people'
+import { LICENCE_IDS, LICENCE_NAMES, type LicenceId } from '#core/catalogue/kinds'
 import { useAttempt } from '~/composables/attempt'
 import { dayAndClock } from '~/composables/dates'
 import { useApi } from '~/composables/useApi'
@@ -16,11 +18,22 @@ const ROLES = [
 ]
 const form = ref<StaffLine | null>(null)
 const isNew = ref(false)
+const licences = ref<LicenceId[]>([])
+const LICENCES = LICENCE_IDS.map((value) => ({ value, title: LICENCE_NAMES[value] }))
 const link = ref<{ name: string; address: string; until: string } | null>(null)
 function begin() {
   isNew.value = true
+  licences.value = []
   const id = crypto.randomUUID()
-  form.value = { id, name: '', email: '', role: 'therapist', active: true, joined: false }
+  form.value = {
+    id,
+    name: '',
+    email: '',
+    role: 'therapist',
+    active: true,
+    joined: false,
+    hasFactor: false,
+  }
 }
 function edit(person: StaffLine) {
   isNew.value = false
@@ -30,23 +43,69 @@ function show(name: string, { token, expiresAt }: StaffLink) {
   const until = dayAndClock(expiresAt, props.zone)
   link.value = { name, address: `${location.origin}/join#${token}`, until }
 }
-const save = () =>
+/** What waits for the password, and why it is asked for. */
+const waiting = ref<{ title: string; text: string; work: (again: Again) => Promise<void> } | null>(
+  null,
+)
+const sure = (again: Again) =>
   attempt(async () => {
-    if (!form.value) return
-    const { id, name, email, role, active } = form.value
-    if (isNew.value)
-      show(name, await api('/api/staff', { method: 'POST', body: { id, name, email, role } }))
-    else await api(`/api/staff/${id}`, { method: 'PATCH', body: { name, email, role, active } })
-    form.value = null
+    await waiting.value?.work(again)
+    waiting.value = null
     emit('changed')
   })
-const change = ({ id, name, email, role }: StaffLine, active: boolean) =>
-  attempt(async () => {
-    await api(`/api/staff/${id}`, { method: 'PATCH', body: { name, email, role, active } })
-    emit('changed')
-  })
-const newLink = ({ id, name }: StaffLine) =>
-  attempt(async () => show(name, await api(`/api/staff/${id}/link`, { method: 'POST' })))
+async function put(again?: Again) {
+  if (!form.value) return
+  const { id, name, email, role, active } = form.value
+  const known = again ? { again } : {}
+  if (isNew.value) {
+    const body = { id, name, email, role, licences: licences.value, ...known }
+    show(name, await api('/api/staff', { method: 'POST', body }))
+  } else
+    await api(`/api/staff/${id}`, {
+      method: 'PATCH',
+      body: { name, email, role, active, ...known },
+    })
+  form.value = null
+}
+function save() {
+  const own = form.value
+  const before = props.people.find(({ id }) => id === own?.id)
+  const opens = own?.role === 'owner' && isNew.value
+  const changes = before && (before.role !== own?.role || before.email !== own.email)
+  if (!opens && !changes) return attempt(async () => put().then(() => emit('changed')))
+  waiting.value = {
+    title: `Save ${own?.name ?? ''}`,
+    text: 'Who may do what, and by which address: your password is asked for again.',
+    work: put,
+  }
+}
+function change({ id, name, email, role }: StaffLine, active: boolean) {
+  waiting.value = {
+    title: active ? `${name} works here again` : `${name} has left`,
+    text: active ? 'The account opens again.' : 'The account is signed out and closed at once.',
+    work: async (again) => {
+      const body = { name, email, role, active, again }
+      await api(`/api/staff/${id}`, { method: 'PATCH', body })
+    },
+  }
+}
+function newLink({ id, name }: StaffLine) {
+  waiting.value = {
+    title: `Password link for ${name}`,
+    text: 'Whoever opens the link chooses a new password for this account. A second factor stays.',
+    work: async (again) =>
+      show(name, await api(`/api/staff/${id}/link`, { method: 'POST', body: again })),
+  }
+}
+function endFactor({ id, name }: StaffLine) {
+  waiting.value = {
+    title: `End the second factor of ${name}`,
+    text: 'For somebody who has lost the phone and the recovery codes. They are signed out.',
+    work: async (again) => {
+      await api(`/api/staff/${id}/factor-end`, { method: 'POST', body: again })
+    },
+  }
+}
 </script>
 
 <template>
@@ -71,6 +130,9 @@ const newLink = ({ id, name }: StaffLine) =>
             <VBtn variant="text" @click="newLink(person)"
               >Password link<span class="sr"> for {{ person.name }}</span></VBtn
             >
+            <VBtn v-if="person.hasFactor" variant="text" @click="endFactor(person)"
+              >End second factor<span class="sr"> of {{ person.name }}</span></VBtn
+            >
             <VBtn variant="text" @click="change(person, false)"
               >Has left<span class="sr">: {{ person.name }}</span></VBtn
             >
@@ -90,14 +152,32 @@ const newLink = ({ id, name }: StaffLine) =>
       <VTextField v-model="form.name" label="Name" autofocus />
       <VTextField v-model="form.email" label="E-mail" type="email" />
       <VSelect v-model="form.role" label="Role" :items="ROLES" />
-      <p class="soft">What each may do by licence stands under Scope on the Practice page.</p>
+      <VSelect
+        v-if="isNew"
+        v-model="licences"
+        label="Trained and licensed for"
+        :items="LICENCES"
+        multiple
+        chips
+      />
+      <p class="soft">Licences, with their last day, are kept under Scope on the Practice page.</p>
       <div class="row">
         <VBtn type="submit" color="primary" :loading="busy">Keep</VBtn>
         <VBtn variant="text" @click="form = null">Close</VBtn>
       </div>
     </form>
     <VBtn v-else variant="outlined" @click="begin">Add somebody</VBtn>
-    <p v-if="trouble" role="alert" class="tag stop">{{ trouble }}</p>
+    <p v-if="trouble && !waiting" role="alert" class="tag stop">{{ trouble }}</p>
+    <AgainDialog
+      v-if="waiting"
+      :title="waiting.title"
+      :text="waiting.text"
+      word="Confirm"
+      :trouble="trouble"
+      :busy="busy"
+      @sure="sure"
+      @close="waiting = null"
+    />
   </section>
 </template>
 

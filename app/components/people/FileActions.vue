@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useAttempt } from '~/composables/attempt'
 import { offerFile } from '~/composables/files'
-import { sayProblem, useApi } from '~/composables/useApi'
+import { fieldProblem, sayProblem, useApi } from '~/composables/useApi'
 
 /** Taking the file out, taking a visit in, erasing. */
 const props = defineProps<{ clientId: string; name: string; mayErase: boolean }>()
@@ -27,22 +27,38 @@ const takeOut = () =>
     offerFile(file, 'client.json', 'application/json')
     return ''
   })
-const importWords = ({ holds, ours }: { holds: boolean; ours: boolean }) => {
-  if (ours) return 'Taken in: one of our own records, unchanged.'
+const importWords = ({ holds, ours, why }: { holds: boolean; ours: boolean; why: string }) => {
+  if (ours) return 'Imported: one of our own records, unchanged.'
   return holds
-    ? 'Taken in: sealed by another house, and the seal holds.'
-    : 'Taken in, but its seal is broken: do not rely on it.'
+    ? 'Imported: sealed by another practice, and the seal holds. Its work counts from now on.'
+    : `Imported, but its seal is broken. ${why} Its work counts as told.`
 }
 async function bringIn(event: Event) {
   const field = event.target as HTMLInputElement
   const chosen = field.files?.[0]
   if (!chosen) return
-  await attempt(async () => {
-    const body = { id: crypto.randomUUID(), text: await chosen.text() }
-    return importWords(await api(path('imports'), { method: 'POST', body }))
-  })
+  await take({ id: crypto.randomUUID(), text: await chosen.text(), confirmed: false })
   field.value = ''
 }
+interface Taking {
+  id: string
+  text: string
+  confirmed: boolean
+}
+/** A file of another name or birthday waits until somebody says whose it is. */
+const doubtful = ref<{ words: string; body: Taking } | null>(null)
+const take = (body: Taking) =>
+  attempt(async () => {
+    try {
+      const words = importWords(await api(path('imports'), { method: 'POST', body }))
+      doubtful.value = null
+      return words
+    } catch (error) {
+      if (fieldProblem(error, 'confirmed').length === 0) throw error
+      doubtful.value = { words: sayProblem(error), body: { ...body, confirmed: true } }
+      return ''
+    }
+  })
 const ERASED =
   'Everything of this client is wiped. Sealed records keep their proof, not their content. ' +
   'While the law asks to keep them, nothing is wiped.'
@@ -61,6 +77,13 @@ const erase = (password: string) =>
       >Take in a visit file<input type="file" accept="application/json" @change="bringIn"
     /></label>
     <VBtn v-if="mayErase" variant="text" color="error" @click="erasing = true">Erase</VBtn>
+  </div>
+  <div v-if="doubtful" class="panel stack" role="alert">
+    <p>{{ doubtful.words }}</p>
+    <div class="row">
+      <VBtn variant="outlined" @click="take(doubtful.body)">It is the same person: import</VBtn>
+      <VBtn variant="text" @click="doubtful = null">Cancel</VBtn>
+    </div>
   </div>
   <p class="soft small">Every look at this file leaves a line in the audit.</p>
   <LazyPasswordDialog

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { AuditPage } from '#contracts/audit'
 import { useAttempt } from '~/composables/attempt'
-import { AUDIT_WORDS } from '~/composables/audit'
+import { AUDIT_ACTIONS } from '#contracts/auditActions'
 import { dayAndClock } from '~/composables/dates'
 import { offerFile } from '~/composables/files'
 import { useApi } from '~/composables/useApi'
@@ -40,7 +40,8 @@ const more = () =>
     const next = await api<AuditPage>(asked(page.value.next))
     page.value = { ...next, lines: [...page.value.lines, ...next.lines] }
   })
-const wordsOf = (action: string) => AUDIT_WORDS[action] ?? action
+const WORDS: Readonly<Record<string, string>> = AUDIT_ACTIONS
+const wordsOf = (action: string) => WORDS[action] ?? action
 function toFile() {
   const { lines = [], timeZone = 'UTC' } = page.value ?? {}
   const rows = lines.map(({ at, staff, action, allowed, client }) =>

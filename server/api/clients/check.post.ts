@@ -4,8 +4,15 @@ import { route } from '../../http/route'
 import { auditLook, LOOK_MS } from '../../services/access'
 import { findDoubles } from '../../services/clientImport'
 
-export default route({ body: importCheck, bodyLimit: IMPORT_BYTES }, async ({ me, body }) => {
-  ownerOnly(me)
-  await auditLook(me, 'people.search', LOOK_MS.search)
-  return findDoubles(body)
-})
+export default route(
+  {
+    quiet: 'reads only, and leaves the line of a search',
+    body: importCheck,
+    bodyLimit: IMPORT_BYTES,
+  },
+  async ({ me, body }) => {
+    ownerOnly(me)
+    await auditLook(me, 'people.search', LOOK_MS.search)
+    return findDoubles(body)
+  },
+)

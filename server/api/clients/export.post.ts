@@ -2,19 +2,20 @@ import { setResponseHeaders } from 'h3'
 import { passwordAgain } from '#contracts/people'
 import { ownerOnly } from '../../http/owner'
 import { route } from '../../http/route'
-import { writeAudit } from '../../services/access'
 import { askPassword } from '../../services/askPassword'
 import { clientsAsCsv } from '../../services/clientImport'
 
-export default route({ body: passwordAgain }, async ({ event, me, body }) => {
-  ownerOnly(me)
-  await askPassword(me, body.password, 'Nothing left the house.')
-  const text = await clientsAsCsv()
-  await writeAudit(me, 'client.export-all', true, null)
-  setResponseHeaders(event, {
-    'content-type': 'text/csv; charset=utf-8',
-    'content-disposition': 'attachment; filename="clients.csv"',
-    'x-content-type-options': 'nosniff',
-  })
-  return text
-})
+export default route(
+  { does: 'client.export-all', body: passwordAgain },
+  async ({ event, me, body }) => {
+    ownerOnly(me)
+    await askPassword(me, body.password, 'Nothing left the house.')
+    const text = await clientsAsCsv()
+    setResponseHeaders(event, {
+      'content-type': 'text/csv; charset=utf-8',
+      'content-disposition': 'attachment; filename="clients.csv"',
+      'x-content-type-options': 'nosniff',
+    })
+    return text
+  },
+)

@@ -2,6 +2,7 @@ import { formOpen } from '#contracts/visit'
 import { route } from '../../http/route'
 import { openForm } from '../../services/clientLink'
 
-export default route({ who: 'anyone', body: formOpen }, ({ event, body }) =>
-  openForm(event, body.token),
+export default route(
+  { quiet: 'opening a link uses nothing up', who: 'anyone', body: formOpen },
+  ({ event, body }) => openForm(event, body.token),
 )

@@ -2,6 +2,7 @@ import { joinOpen } from '#contracts/house'
 import { route } from '../../http/route'
 import { openJoin } from '../../services/staffing'
 
-export default route({ who: 'anyone', body: joinOpen }, ({ event, body }) =>
-  openJoin(event, body.token),
+export default route(
+  { quiet: 'opening a link uses nothing up', who: 'anyone', body: joinOpen },
+  ({ event, body }) => openJoin(event, body.token),
 )

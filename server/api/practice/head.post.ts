@@ -3,7 +3,7 @@ import { ownerOnly } from '../../http/owner'
 import { route } from '../../http/route'
 import { checkHead } from '../../services/chain'
 
-export default route({ body: headPost }, ({ me, body }) => {
+export default route({ does: 'practice.head', body: headPost }, ({ me, body }) => {
   ownerOnly(me)
   return checkHead(body.line)
 })

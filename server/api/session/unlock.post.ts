@@ -2,7 +2,10 @@ import { unlock as schema } from '#contracts/people'
 import { route } from '../../http/route'
 import { unlock } from '../../services/signIn'
 
-export default route({ who: 'locked', body: schema }, async ({ event, me, body }) => {
-  await unlock(event, me, body)
-  return { locked: false }
-})
+export default route(
+  { does: 'session.unlock', who: 'locked', body: schema },
+  async ({ event, me, body }) => {
+    await unlock(event, me, body)
+    return { locked: false }
+  },
+)

@@ -3,7 +3,7 @@ import { ownerOnly } from '../../http/owner'
 import { route } from '../../http/route'
 import { putUpStarterShelf } from '../../services/stock'
 
-export default route({ body: nothing }, ({ me }) => {
+export default route({ does: 'shelf.starter', body: nothing }, ({ me }) => {
   ownerOnly(me)
   return putUpStarterShelf(me)
 })

@@ -3,7 +3,7 @@ import { ownerOnly } from '../../../http/owner'
 import { route } from '../../../http/route'
 import { endHouseRule } from '../../../services/policy'
 
-export default route({ body: nothing }, async ({ me, id }) => {
+export default route({ does: 'house.rule-end', body: nothing }, async ({ me, id }) => {
   ownerOnly(me)
   await endHouseRule(id)
   return { ok: true }

@@ -8,7 +8,14 @@ import { importVisit } from '../../../services/exchange'
 /** A file is sent as text inside a text: its quotes and line ends are written longer. */
 const BODY_BYTES = IMPORT_BYTES * 1.5
 
-const body = z.strictObject({ id: idSchema, text: z.string().max(IMPORT_BYTES, 'at most 1 MB') })
-export default route({ body, bodyLimit: BODY_BYTES }, async ({ me, id, body: other }) =>
-  importVisit(me, await clientFor(me, id, 'client.import'), other.id, other.text),
+const body = z.strictObject({
+  id: idSchema,
+  text: z.string().max(IMPORT_BYTES, 'at most 1 MB'),
+  /** Name or birthday differ, and somebody has said that it is the same person. */
+  confirmed: z.boolean().default(false),
+})
+export default route(
+  { does: 'client.import', body, bodyLimit: BODY_BYTES },
+  async ({ me, id, body: other }) =>
+    importVisit(me, await clientFor(me, id, 'client.import'), other),
 )

@@ -3,7 +3,7 @@ import { route } from '../../../http/route'
 import { clientFor } from '../../../services/access'
 import { editClient } from '../../../services/people'
 
-export default route({ body: clientPatch }, async ({ me, id, body }) => {
+export default route({ does: 'client.edit', body: clientPatch }, async ({ me, id, body }) => {
   const { version, ...fields } = body
   return { version: await editClient(await clientFor(me, id, 'client.edit'), version, fields) }
 })

@@ -3,7 +3,7 @@ import { ownerOnly } from '../../../http/owner'
 import { route } from '../../../http/route'
 import { retireProtocol } from '../../../services/method'
 
-export default route({ body: nothing }, async ({ me, id }) => {
+export default route({ does: 'house.protocol', body: nothing }, async ({ me, id }) => {
   ownerOnly(me)
   await retireProtocol(id)
   return { ok: true }

@@ -3,8 +3,11 @@ import { notTrainee } from '../../../http/owner'
 import { route } from '../../../http/route'
 import { keepVersion } from '../../../services/method'
 
-export default route({ body: protocolVersionPost }, async ({ me, id, body }) => {
-  notTrainee(me)
-  await keepVersion(me, id, body)
-  return { ok: true }
-})
+export default route(
+  { does: 'house.protocol', body: protocolVersionPost },
+  async ({ me, id, body }) => {
+    notTrainee(me)
+    await keepVersion(me, id, body)
+    return { ok: true }
+  },
+)

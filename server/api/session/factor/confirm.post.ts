@@ -1,10 +1,10 @@
-import { factorCode } from '#contracts/people'
+import { factorCode, type RecoveryCodes } from '#contracts/people'
 import { route } from '../../../http/route'
-import { writeAudit } from '../../../services/access'
 import { confirmFactor } from '../../../services/secondFactor'
 
-export default route({ who: 'bare', body: factorCode }, async ({ me, body }) => {
-  await confirmFactor(me, body.code)
-  await writeAudit(me, 'session.factor', true, null)
-  return { ok: true }
-})
+export default route(
+  { does: 'session.factor', who: 'bare', body: factorCode },
+  async ({ me, body }) => {
+    return { recovery: await confirmFactor(me, body.code) } satisfies RecoveryCodes
+  },
+)

@@ -1,10 +1,10 @@
 import { passwordAgain } from '#contracts/people'
 import { route } from '../../../http/route'
-import { writeAudit } from '../../../services/access'
+import { askPassword } from '../../../services/askPassword'
 import { endFactor } from '../../../services/secondFactor'
 
-export default route({ body: passwordAgain }, async ({ me, body }) => {
-  await endFactor(me, body.password)
-  await writeAudit(me, 'session.factor-end', true, null)
+export default route({ does: 'session.factor-end', body: passwordAgain }, async ({ me, body }) => {
+  await askPassword(me, body.password, 'Nothing was changed.')
+  await endFactor(me, body.code)
   return { ok: true }
 })

@@ -1,12 +1,12 @@
-import { nothing } from '#contracts/visit'
+import { passwordAgain } from '#contracts/people'
 import { ownerOnly } from '../../../http/owner'
 import { route } from '../../../http/route'
-import { writeAudit } from '../../../services/access'
+import { askAgain } from '../../../services/askAgain'
 import { linkFor } from '../../../services/staffing'
 
-export default route({ body: nothing }, async ({ me, id }) => {
+export default route({ does: 'staff.link', body: passwordAgain }, async ({ me, id, body }) => {
   ownerOnly(me)
+  await askAgain(me, body, 'No link was made.')
   const link = await linkFor(me, id)
-  await writeAudit(me, 'staff.link', true, null)
   return link
 })

@@ -3,7 +3,7 @@ import { route } from '../../../http/route'
 import { visitFor } from '../../../services/access'
 import { amend } from '../../../services/records'
 
-export default route({ body: amendmentPost }, async ({ me, id, body }) => {
+export default route({ does: 'visit.amend', body: amendmentPost }, async ({ me, id, body }) => {
   await amend(me, await visitFor(me, id, 'seal'), body)
   return { ok: true }
 })

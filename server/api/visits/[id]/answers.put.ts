@@ -3,7 +3,7 @@ import { route } from '../../../http/route'
 import { visitFor } from '../../../services/access'
 import { saveAnswers } from '../../../services/consulting'
 
-export default route({ body: answersPut }, async ({ me, id, body }) => {
+export default route({ does: 'visit.answers', body: answersPut }, async ({ me, id, body }) => {
   await saveAnswers(me, await visitFor(me, id, 'write'), body)
   return { ok: true }
 })

@@ -3,7 +3,7 @@ import { route } from '../../../http/route'
 import { visitFor } from '../../../services/access'
 import { saveConsent } from '../../../services/consulting'
 
-export default route({ body: consentPost }, async ({ me, id, body }) => {
+export default route({ does: 'visit.consent', body: consentPost }, async ({ me, id, body }) => {
   await saveConsent(me, await visitFor(me, id, 'write'), body)
   return { ok: true }
 })

@@ -3,7 +3,10 @@ import { route } from '../../../http/route'
 import { visitFor } from '../../../services/access'
 import { countersign } from '../../../services/planning'
 
-export default route({ body: countersignPost }, async ({ me, id, body }) => {
-  await countersign(me, await visitFor(me, id, 'countersign'), body)
-  return { ok: true }
-})
+export default route(
+  { does: 'visit.countersign', body: countersignPost },
+  async ({ me, id, body }) => {
+    await countersign(me, await visitFor(me, id, 'countersign'), body)
+    return { ok: true }
+  },
+)

@@ -3,6 +3,7 @@ import { route } from '../../../http/route'
 import { visitFor } from '../../../services/access'
 import { askDevice } from '../../../services/deviceLine'
 
-export default route({ body: devicePost }, async ({ me, id, body }) =>
-  askDevice(me, await visitFor(me, id, 'write'), body),
+export default route(
+  { quiet: 'what a device is told is a tap of its own', body: devicePost },
+  async ({ me, id, body }) => askDevice(me, await visitFor(me, id, 'write'), body),
 )

@@ -3,6 +3,8 @@ import { route } from '../../../http/route'
 import { visitFor } from '../../../services/access'
 import { keepTaps } from '../../../services/events'
 
-export default route({ body: eventsPost }, async ({ me, id, body }) =>
-  keepTaps(me, await visitFor(me, id, 'write'), body.events, body.sentAt),
+export default route(
+  { quiet: 'each tap is a row with who and when', body: eventsPost },
+  async ({ me, id, body }) =>
+    keepTaps(me, await visitFor(me, id, 'write'), body.events, body.sentAt),
 )

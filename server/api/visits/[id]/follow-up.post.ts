@@ -5,7 +5,7 @@ import { route } from '../../../http/route'
 import { visitFor } from '../../../services/access'
 import { database } from '../../../services/database'
 
-export default route({ body: nothing }, async ({ me, id }) => {
+export default route({ does: 'visit.follow-up', body: nothing }, async ({ me, id }) => {
   const visit = await visitFor(me, id, 'write', 'visit.follow-up')
   await database()
     .update(followUps)

@@ -3,7 +3,7 @@ import { route } from '../../../http/route'
 import { visitFor } from '../../../services/access'
 import { saveHalves } from '../../../services/care'
 
-export default route({ body: halvesPost }, async ({ me, id, body }) => {
+export default route({ does: 'visit.halves', body: halvesPost }, async ({ me, id, body }) => {
   await saveHalves(me, await visitFor(me, id, 'write'), body)
   return { ok: true }
 })

@@ -1,8 +1,23 @@
-import { visitPatch } from '#contracts/visit'
+import { visitPatch, type VisitPatch } from '#contracts/visit'
 import { route } from '../../../http/route'
 import { visitFor } from '../../../services/access'
 import { changeVisit } from '../../../services/booking'
 
-export default route({ body: visitPatch }, async ({ me, id, body }) =>
+/** What a change is, in the audit: the weightiest thing that it does. */
+const changeOf = ({
+  fellAway,
+  startsAt,
+  roomId,
+  staffId,
+  lateMinutes,
+  nextVisitAt,
+}: VisitPatch) => {
+  if (fellAway) return fellAway.as === 'noShow' ? 'visit.no-show' : 'visit.cancel'
+  if (startsAt ?? roomId ?? staffId) return 'visit.move'
+  if (lateMinutes !== undefined) return 'visit.late'
+  return nextVisitAt === undefined ? 'visit.change' : 'visit.next'
+}
+
+export default route({ does: changeOf, body: visitPatch }, async ({ me, id, body }) =>
   changeVisit(me, await visitFor(me, id, 'write'), body),
 )

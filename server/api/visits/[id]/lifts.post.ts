@@ -5,7 +5,7 @@ import { setAside } from '../../../services/care'
 import { dayIn } from '../../../services/dates'
 import { thePractice } from '../../../services/practice'
 
-export default route({ body: liftPost }, async ({ me, id, body }) => {
+export default route({ does: 'visit.set-aside', body: liftPost }, async ({ me, id, body }) => {
   const visit = await visitFor(me, id, 'write', 'visit.set-aside')
   await setAside(me, visit, dayIn((await thePractice()).timeZone, visit.startsAt), body)
   return { ok: true }

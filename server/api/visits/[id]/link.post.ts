@@ -3,6 +3,6 @@ import { route } from '../../../http/route'
 import { visitFor } from '../../../services/access'
 import { makeLink } from '../../../services/clientLink'
 
-export default route({ body: linkPost }, async ({ me, id, body }) =>
+export default route({ does: 'visit.link', body: linkPost }, async ({ me, id, body }) =>
   makeLink(me, await visitFor(me, id, 'write', 'visit.link'), body.id),
 )

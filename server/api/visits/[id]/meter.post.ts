@@ -3,6 +3,6 @@ import { route } from '../../../http/route'
 import { visitFor } from '../../../services/access'
 import { takeMeter } from '../../../services/meters'
 
-export default route({ body: meterPost }, async ({ me, id, body }) =>
+export default route({ does: 'visit.meter', body: meterPost }, async ({ me, id, body }) =>
   takeMeter(me, await visitFor(me, id, 'write'), body),
 )

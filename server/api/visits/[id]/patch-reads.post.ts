@@ -3,7 +3,7 @@ import { route } from '../../../http/route'
 import { visitFor } from '../../../services/access'
 import { readPatch } from '../../../services/care'
 
-export default route({ body: patchReadPost }, async ({ me, id, body }) => {
+export default route({ does: 'patch.read', body: patchReadPost }, async ({ me, id, body }) => {
   await readPatch(me, await visitFor(me, id, 'write'), body)
   return { ok: true }
 })

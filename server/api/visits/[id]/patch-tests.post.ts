@@ -3,7 +3,7 @@ import { route } from '../../../http/route'
 import { visitFor } from '../../../services/access'
 import { placePatch } from '../../../services/care'
 
-export default route({ body: patchTestPost }, async ({ me, id, body }) => {
+export default route({ does: 'patch.place', body: patchTestPost }, async ({ me, id, body }) => {
   await placePatch(me, await visitFor(me, id, 'write'), body)
   return { ok: true }
 })

@@ -4,7 +4,7 @@ import { visitFor } from '../../../services/access'
 import { savePhotograph } from '../../../services/photographs'
 
 export default route(
-  { body: photographPost, bodyLimit: PHOTOGRAPH_LIMIT },
+  { does: 'visit.photograph', body: photographPost, bodyLimit: PHOTOGRAPH_LIMIT },
   async ({ me, id, body }) => {
     await savePhotograph(me, await visitFor(me, id, 'write'), body)
     return { ok: true }

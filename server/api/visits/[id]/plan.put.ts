@@ -3,7 +3,7 @@ import { route } from '../../../http/route'
 import { visitFor } from '../../../services/access'
 import { saveDraft } from '../../../services/planning'
 
-export default route({ body: planPut }, async ({ me, id, body }) => {
+export default route({ does: 'visit.plan', body: planPut }, async ({ me, id, body }) => {
   await saveDraft(me, await visitFor(me, id, 'write'), body)
   return { ok: true }
 })

@@ -3,7 +3,10 @@ import { route } from '../../../http/route'
 import { visitFor } from '../../../services/access'
 import { savePreferences } from '../../../services/care'
 
-export default route({ body: preferencesPut }, async ({ me, id, body }) => {
-  await savePreferences(await visitFor(me, id, 'write'), body)
-  return { ok: true }
-})
+export default route(
+  { does: 'visit.preferences', body: preferencesPut },
+  async ({ me, id, body }) => {
+    await savePreferences(await visitFor(me, id, 'write'), body)
+    return { ok: true }
+  },
+)

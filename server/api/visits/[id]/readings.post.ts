@@ -3,7 +3,7 @@ import { route } from '../../../http/route'
 import { visitFor } from '../../../services/access'
 import { saveReading } from '../../../services/consulting'
 
-export default route({ body: readingPost }, async ({ me, id, body }) => {
+export default route({ does: 'visit.reading', body: readingPost }, async ({ me, id, body }) => {
   await saveReading(me, await visitFor(me, id, 'write'), body)
   return { ok: true }
 })

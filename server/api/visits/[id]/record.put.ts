@@ -3,6 +3,6 @@ import { route } from '../../../http/route'
 import { visitFor } from '../../../services/access'
 import { saveText } from '../../../services/records'
 
-export default route({ body: recordPut }, async ({ me, id, body }) =>
+export default route({ does: 'visit.record', body: recordPut }, async ({ me, id, body }) =>
   saveText(await visitFor(me, id, 'write'), body.text, body.version),
 )

@@ -3,7 +3,7 @@ import { route } from '../../../http/route'
 import { visitFor } from '../../../services/access'
 import { sealVisit } from '../../../services/records'
 
-export default route({ body: sealPost }, async ({ me, id, body }) => {
+export default route({ does: 'visit.seal', body: sealPost }, async ({ me, id, body }) => {
   await sealVisit(me, await visitFor(me, id, 'seal'), body)
   return { ok: true }
 })

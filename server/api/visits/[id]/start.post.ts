@@ -3,7 +3,7 @@ import { route } from '../../../http/route'
 import { visitFor } from '../../../services/access'
 import { startTreatment } from '../../../services/starting'
 
-export default route({ body: nothing }, async ({ me, id }) => {
+export default route({ does: 'visit.start', body: nothing }, async ({ me, id }) => {
   await startTreatment(me, await visitFor(me, id, 'write'))
   return { ok: true }
 })

@@ -3,7 +3,7 @@ import { route } from '../../../http/route'
 import { visitFor } from '../../../services/access'
 import { saveVersion } from '../../../services/planning'
 
-export default route({ body: planVersionPost }, async ({ me, id, body }) => {
+export default route({ does: 'visit.version', body: planVersionPost }, async ({ me, id, body }) => {
   await saveVersion(me, await visitFor(me, id, 'write'), body.version, body.reason, body.steps)
   return { ok: true }
 })

@@ -3,7 +3,10 @@ import { route } from '../../../http/route'
 import { visitFor } from '../../../services/access'
 import { takeBack } from '../../../services/care'
 
-export default route({ body: withdrawalPost }, async ({ me, id, body }) => {
-  await takeBack(me, await visitFor(me, id, 'write', 'consent.withdraw'), body)
-  return { ok: true }
-})
+export default route(
+  { does: 'consent.withdraw', body: withdrawalPost },
+  async ({ me, id, body }) => {
+    await takeBack(me, await visitFor(me, id, 'write', 'consent.withdraw'), body)
+    return { ok: true }
+  },
+)

@@ -1,5 +1,8 @@
-/** What an audit line says, in words. */
-export const AUDIT_WORDS: Readonly<Record<string, string>> = {
+/**
+ * Everything that is written down in the audit, each with its words: what a route does, what is
+ * looked at, and what is refused. A line of an earlier version may hold the bare name of a right.
+ */
+export const AUDIT_ACTIONS = {
   'session.in': 'signed in',
   'session.lock': 'locked the tablet',
   'session.unlock': 'unlocked the tablet',
@@ -51,4 +54,39 @@ export const AUDIT_WORDS: Readonly<Record<string, string>> = {
   seal: 'sealed',
   countersign: 'countersigned',
   export: 'exported the visit',
-}
+  'session.out': 'signed out',
+  'visit.move': 'moved a visit',
+  'visit.late': 'entered lateness',
+  'visit.cancel': 'cancelled a visit',
+  'visit.no-show': 'entered a no-show',
+  'visit.next': 'set the next visit',
+  'visit.change': 'changed what the visit is for',
+  'visit.answers': 'saved answers',
+  'visit.consent': 'took a signature',
+  'visit.reading': 'saved a reading',
+  'visit.halves': 'compared halves',
+  'visit.plan': 'saved the plan',
+  'visit.version': 'changed the plan during treatment',
+  'visit.countersign': 'countersigned the plan',
+  'visit.start': 'started the treatment',
+  'visit.record': "changed the record's notes",
+  'visit.seal': 'sealed the record',
+  'visit.amend': 'amended the record',
+  'visit.photograph': 'took a picture',
+  'visit.preferences': 'saved what the client likes',
+  'patch.place': 'placed a patch test',
+  'patch.read': 'read a patch test',
+  'visit.meter': 'read a meter',
+  'house.rule': 'made a rule stricter',
+  'house.rule-end': 'ended a stricter rule',
+  'house.policy': 'changed the policy',
+  'house.scope': 'changed licences',
+  'house.protocol': "changed the house's protocols",
+  'house.begin': 'began the house',
+  'staff.join': 'joined by a link',
+  'staff.factor-end': "ended somebody's second factor",
+  'staff.owner-link': 'made an owner link at the terminal',
+  'shelf.starter': 'put up the starter shelf',
+  'form.submit': 'the client sent the form',
+} as const
+export type AuditAction = keyof typeof AUDIT_ACTIONS

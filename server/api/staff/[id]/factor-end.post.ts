@@ -1,0 +1,15 @@
+import { passwordAgain } from '#contracts/people'
+import { ownerOnly } from '../../../http/owner'
+import { route } from '../../../http/route'
+import { askAgain } from '../../../services/askAgain'
+import { endFactorOf } from '../../../services/staffing'
+
+export default route(
+  { does: 'staff.factor-end', body: passwordAgain },
+  async ({ me, id, body }) => {
+    ownerOnly(me)
+    await askAgain(me, body, 'Nothing was changed.')
+    await endFactorOf(me, id)
+    return { ok: true }
+  },
+)
