@@ -33,7 +33,17 @@ const mine = ref(false)
 const editing = ref<DayVisit | 'new' | null>(null)
 /** Where a new visit is looked for: a room and a moment, when open weave was tapped. */
 const wished = ref<{ roomId: string; time: string } | null>(null)
-const moving = computed(() => (editing.value === 'new' ? null : editing.value))
+/** The visit that is moved, as it stands now: the day may be read anew under the dialog. */
+const moving = computed(() => {
+  const own = editing.value
+  if (own === null || own === 'new') return null
+  return page.value?.visits.find(({ id }) => id === own.id) ?? own
+})
+/** What the dialog stands on stays, whatever becomes of the page behind it. */
+const standing = ref<Pick<DayPage, 'day' | 'timeZone' | 'rooms'> | null>(null)
+watch(editing, (is) => {
+  standing.value = is === null ? null : (page.value ?? standing.value)
+})
 const sought = ref('')
 const visits = computed(() =>
   (page.value?.visits ?? []).filter(
@@ -164,11 +174,11 @@ const goTo = (day: string) => day && navigateTo(`/?date=${day}`)
       </DueToday>
     </div>
     <LazyVisitBooking
-      v-if="editing && page"
+      v-if="editing && standing"
       :visit="moving"
-      :day="page.day"
-      :zone="page.timeZone"
-      :rooms="page.rooms"
+      :day="standing.day"
+      :zone="standing.timeZone"
+      :rooms="standing.rooms"
       :wished="wished"
       @close="editing = null"
       @saved="saved"

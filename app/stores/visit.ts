@@ -1,5 +1,6 @@
 import { defineStore } from 'pinia'
 import { isOutOfReach, useApi } from '~/composables/useApi'
+import { useVisitChanges } from '~/composables/visitChanges'
 import { toPlanInput } from '#core/visit/planInput'
 import type { VisitBundle } from '#core/visit/bundle'
 import { openPoints } from '#core/visit/ready'
@@ -50,12 +51,7 @@ export const useVisit = defineStore('visit', () => {
   const open = computed<OpenPoint[]>(() =>
     bundle.value && input.value ? openPoints(bundle.value, input.value) : [],
   )
-  async function change(patch: Record<string, unknown>) {
-    const ownBundle = bundle.value
-    if (!ownBundle) return
-    await send('', 'PATCH', { version: ownBundle.visit.version, ...patch })
-    await reload()
-  }
+  const changes = useVisitChanges(bundle, reload)
   return {
     bundle,
     input,
@@ -66,6 +62,6 @@ export const useVisit = defineStore('visit', () => {
     load,
     reload,
     send,
-    change,
+    change: changes.change,
   }
 })

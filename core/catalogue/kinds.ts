@@ -249,8 +249,6 @@ export const CONCERN_IDS = [
 ] as const
 /** What the client minds, in our words on the screen below. */
 export type ConcernId = (typeof CONCERN_IDS)[number]
-/** What a visit is for until somebody says so: what hardly any skin is worse for (common practice). */
-export const USUAL_AIMS: readonly ConcernId[] = ['dehydration', 'rest']
 export const CONCERN_NAMES: Readonly<Record<ConcernId, string>> = {
   dehydration: 'thirsty skin',
   congestion: 'clogged pores',

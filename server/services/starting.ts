@@ -40,6 +40,12 @@ async function onItsDay(visit: Visit): Promise<Visit> {
   })
 }
 
+/** The plan as it stands when somebody asks to begin: what comes after that was not looked at. */
+async function draftHash(visitId: string): Promise<string | undefined> {
+  const draft = await database().transaction((tx) => draftOf(tx, visitId))
+  return draft?.steps ? planHash(draft.steps) : undefined
+}
+
 /**
  * Freezes version 1. Whatever is still open is named: answers, consent, reading, stops in the plan,
  * the countersign. What is told while this is looked at is looked at too, or the start waits.
@@ -47,6 +53,7 @@ async function onItsDay(visit: Visit): Promise<Visit> {
 export async function startTreatment(me: Staff, booked: Visit): Promise<void> {
   if (booked.status === 'cancelled') throw refused('This visit was called off.')
   if (booked.status !== 'booked') return
+  const looked = await draftHash(booked.id)
   const visit = await onItsDay(booked)
   const told = await toldCount(database(), visit)
   const bundle = await readBundle(me, visit)
@@ -67,6 +74,7 @@ export async function startTreatment(me: Staff, booked: Visit): Promise<void> {
     if (
       now.version !== visit.version ||
       planHash(draft.steps) !== planHash(seen.steps) ||
+      planHash(draft.steps) !== looked ||
       (await toldCount(tx, visit)) !== told
     )
       throw conflict('Something was told or changed at this moment. Look once more, then begin.')

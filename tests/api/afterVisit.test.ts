@@ -3,7 +3,7 @@ import type { ClientFile } from '#contracts/clientFile'
 import type { DayPage } from '#contracts/day'
 import { addDays } from '#core/screening/days'
 import { signedIn, testUrl, type Caller } from '../support/http'
-import { bundleOf, sealedVisit, someone, tap, treating } from '../support/visit'
+import { bundleOf, byTheWall, sealedVisit, someone, tap, treating } from '../support/visit'
 
 const base = testUrl()
 let owner: Caller
@@ -18,29 +18,47 @@ describe('the next visit', () => {
   it('set at Close stands on its day, moves with it, and goes with it', async () => {
     const id = await sealedVisit(owner, 'owner', await someone(owner, 'Comes Again'))
     const { client, practice } = await bundleOf(owner, id)
-    const setTo = async (at: string | null) => {
+    const ask = async (at: string | null, more: object = {}) => {
       const { visit } = await bundleOf(owner, id)
-      const reply = await owner(`/api/visits/${id}`, {
+      return owner(`/api/visits/${id}`, {
         method: 'PATCH',
-        body: { version: visit.version, nextVisitAt: at },
+        body: { version: visit.version, nextVisitAt: at, ...more },
       })
+    }
+    const setTo = async (at: string | null) => {
+      const reply = await ask(at, { movesNext: true })
       expect(reply.status, reply.text).toBe(200)
     }
     const onDay = async (day: string) =>
       (await dayPage(day)).visits.filter((own) => own.clientId === client.id)
-    await setTo('2033-03-02T09:00:00Z')
+    await setTo(byTheWall('2033-03-02', '11:00'))
     expect(await onDay('2033-03-02')).toHaveLength(1)
     expect((await bundleOf(owner, id)).nextBooked?.startsAt).toBe(
-      Date.parse('2033-03-02T09:00:00Z'),
+      Date.parse(byTheWall('2033-03-02', '11:00')),
     )
-    await setTo('2033-03-03T09:00:00Z')
+    // One that is booked already is moved only when that is said.
+    const silent = await ask(byTheWall('2033-03-03', '11:00'))
+    expect(silent.status).toBe(409)
+    expect(silent.text).toContain('movesNext')
+    expect(await onDay('2033-03-02')).toHaveLength(1)
+    await setTo(byTheWall('2033-03-03', '11:00'))
     expect(await onDay('2033-03-02')).toHaveLength(0)
     expect(await onDay('2033-03-03')).toHaveLength(1)
-    await setTo('2033-03-03T09:00:00Z')
+    await setTo(byTheWall('2033-03-03', '11:00'))
     expect(await onDay('2033-03-03')).toHaveLength(1)
     await setTo(null)
     expect(await onDay('2033-03-03')).toHaveLength(0)
     expect(practice.timeZone).not.toBe('')
+    // Never in the past; outside the hours only with a reason, and that is kept beside it.
+    const over = await ask('2024-03-03T11:00:00Z')
+    expect(over.status).toBe(422)
+    expect(over.text).toContain('is over')
+    const night = byTheWall('2033-03-04', '03:00')
+    expect((await ask(night)).status).toBe(409)
+    const allowedBecause = 'before the first ferry'
+    expect((await ask(night, { allowedBecause })).status).toBe(200)
+    expect(await onDay('2033-03-04')).toMatchObject([{ allowedBecause }])
+    await setTo(null)
   })
 })
 

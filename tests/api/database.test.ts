@@ -6,6 +6,7 @@ import { seal } from '#core/record/seal'
 import { demoId } from '#db/demo/ids'
 import { ACCOUNTS } from '../support/accounts'
 import { walkedChain } from '../support/chain'
+import { jpegOf } from '../support/picture'
 import { signedIn, testUrl, type Caller } from '../support/http'
 import { sealedVisit, STAFF, treating } from '../support/visit'
 
@@ -142,7 +143,7 @@ describe('erasing a client', () => {
       },
     })
     const treated = await treating(owner, 'owner', 'other-22')
-    const picture = { id: randomUUID(), regions: ['nose'], jpeg: '/9j/4AAQ', agreed: true }
+    const picture = { id: randomUUID(), regions: ['nose'], jpeg: jpegOf(60), agreed: true }
     const taken = await owner(`/api/visits/${treated}/photographs`, {
       method: 'POST',
       body: picture,

@@ -3,6 +3,8 @@ import { TOTP } from 'otpauth'
 import { beforeAll, describe, expect, it } from 'vitest'
 import type { DayPage } from '#contracts/day'
 import type { DeviceLine, HousePage, StaffLink } from '#contracts/house'
+import type { RecoveryCodes } from '#contracts/people'
+import { AGAIN } from '../support/accounts'
 import type { LotHistory, ShelfPage } from '#contracts/shelf'
 import { toPlanInput } from '#core/visit/planInput'
 import { demoId } from '#db/demo/ids'
@@ -157,6 +159,7 @@ async function newHands(role: 'owner' | 'therapist') {
     name: 'New Hands',
     email,
     role,
+    ...(role === 'owner' ? { again: AGAIN('owner') } : {}),
   })) as StaffLink
   await must(caller(base), '/api/join/submit', 'POST', { token: link.token, password })
   const enter = async (code?: string) => {
@@ -173,10 +176,14 @@ async function newHands(role: 'owner' | 'therapist') {
 async function setUp(call: Caller, password: string) {
   const { uri } = (await must(call, '/api/session/factor', 'POST', { password })) as { uri: string }
   const secret = new URL(uri).searchParams.get('secret') ?? ''
-  const code = (steps: number) =>
-    new TOTP({ secret }).generate({ timestamp: Date.now() + steps * 30_000 })
-  await must(call, '/api/session/factor/confirm', 'POST', { code: code(-1) })
-  return code
+  // By one moment of this test's own: however long it takes, the codes stay the same.
+  const at = Date.now()
+  const code = (steps: number) => new TOTP({ secret }).generate({ timestamp: at + steps * 30_000 })
+  const used = code(0)
+  const { recovery } = (await must(call, '/api/session/factor/confirm', 'POST', {
+    code: used,
+  })) as RecoveryCodes
+  return { code, used, recovery }
 }
 
 describe('a password of one own', () => {
@@ -207,18 +214,18 @@ describe('a second factor', () => {
   it('is asked for after the password, taken once, and no code opens a second time', async () => {
     const { enter, password } = await newHands('therapist')
     const { call } = await enter()
-    const code = await setUp(call, password)
+    const { code, used } = await setUp(call, password)
     const bare = await enter()
     expect(bare.reply.status).toBe(401)
     expect(bare.reply.text).toContain('six digits')
-    expect((await enter(code(-1))).reply.status, 'was used to confirm').toBe(401)
+    expect((await enter(used)).reply.status, 'was used to confirm').toBe(401)
     const now = code(1)
     expect((await enter(now)).reply.status).toBe(200)
     expect((await enter(now)).reply.status, 'was used').toBe(401)
   })
   it('lets nobody try many codes, also at once', async () => {
     const { enter, password } = await newHands('therapist')
-    const code = await setUp((await enter()).call, password)
+    const { code } = await setUp((await enter()).call, password)
     const replies = await Promise.all(
       Array.from({ length: 20 }, (_, at) => enter(String(100_000 + at))),
     )
@@ -226,11 +233,22 @@ describe('a second factor', () => {
     expect(judged.length).toBeLessThanOrEqual(5)
     expect((await enter(code(1))).reply.status, 'the right one waits as well').toBe(429)
   })
-  it('is gone with an owner link, for whoever has lost it', async () => {
+  it('stays through a link; a recovery code opens once, and an owner may end it', async () => {
     const { id, enter, password } = await newHands('therapist')
-    await setUp((await enter()).call, password)
-    const link = (await must(owner, `/api/staff/${id}/link`, 'POST', {})) as StaffLink
-    await must(caller(base), '/api/join/submit', 'POST', { token: link.token, password })
+    const { recovery } = await setUp((await enter()).call, password)
+    const again = AGAIN('owner')
+    const link = (await must(owner, `/api/staff/${id}/link`, 'POST', again)) as StaffLink
+    const joined = await must(caller(base), '/api/join/submit', 'POST', {
+      token: link.token,
+      password,
+    })
+    expect(joined).toEqual({ signedIn: false })
+    expect((await enter()).reply.status).toBe(401)
+    expect(recovery).toHaveLength(8)
+    const [first = ''] = recovery
+    expect((await enter(first)).reply.status).toBe(200)
+    expect((await enter(first)).reply.status, 'was used').toBe(401)
+    await must(owner, `/api/staff/${id}/factor-end`, 'POST', again)
     expect((await enter()).reply.status).toBe(200)
   })
   it('cannot be asked of owners by one who has none', async () => {

@@ -1,3 +1,4 @@
+import { AGAIN } from '../support/accounts'
 import { randomUUID } from 'node:crypto'
 import { beforeAll, describe, expect, it } from 'vitest'
 import type { HousePage, StaffLink } from '#contracts/house'
@@ -72,7 +73,7 @@ describe('the house', () => {
     expect(
       (await caller(base)('/api/setup', { method: 'POST', body: { ...body, key: '' } })).status,
     ).toBe(403)
-    expect((await caller(base)('/api/setup')).body).toEqual({ open: false })
+    expect((await caller(base)('/api/setup')).body).toEqual({ open: false, ownerLinkAt: null })
   })
 })
 
@@ -82,7 +83,7 @@ describe('who works here', () => {
     const email = `${id}@house.example`
     const body = { id, name: 'New Hands', email, role: 'therapist' }
     const { token } = (await must(owner, '/api/staff', 'POST', body)) as StaffLink
-    const again = (await must(owner, `/api/staff/${id}/link`, 'POST', {})) as StaffLink
+    const again = (await must(owner, `/api/staff/${id}/link`, 'POST', AGAIN('owner'))) as StaffLink
     const join = (key: string) =>
       caller(base)('/api/join/submit', {
         method: 'POST',
@@ -96,7 +97,10 @@ describe('who works here', () => {
       hands('/api/session', { method: 'POST', body: { email, password: 'a password of my own' } })
     expect((await signIn()).status).toBe(200)
     expect((await hands('/api/people')).status).toBe(200)
-    const left = { name: 'New Hands', email, role: 'therapist', active: false }
+    const left = {
+      ...{ name: 'New Hands', email, role: 'therapist', active: false },
+      again: AGAIN('owner'),
+    }
     await must(owner, `/api/staff/${id}`, 'PATCH', left)
     expect((await hands('/api/people')).status).toBe(401)
     expect((await signIn()).status).toBe(401)

@@ -110,7 +110,8 @@ export const HOUSE_ROUTES: readonly Row[] = [
     own: OWNER,
     body: () => ({ name: 'x', email: 'x@house.example', role: 'trainee', active: false }),
   },
-  { route: 'POST /api/staff/[id]/link', own: OWNER, body: () => ({}) },
+  { route: 'POST /api/staff/[id]/link', own: [], body: () => ({ password: 'not it' }) },
+  { route: 'POST /api/staff/[id]/factor-end', own: [], body: () => ({ password: 'not it' }) },
   {
     route: 'PUT /api/session/password',
     own: [],

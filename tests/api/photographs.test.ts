@@ -1,6 +1,7 @@
 import { createHash, randomUUID } from 'node:crypto'
 import { beforeAll, describe, expect, it } from 'vitest'
 import { signedIn, testUrl, type Caller } from '../support/http'
+import { jpegOf, withPlace } from '../support/picture'
 import { book, bundleOf, someone, throughTheRoom, treating } from '../support/visit'
 
 const base = testUrl()
@@ -10,14 +11,11 @@ beforeAll(async () => {
   owner = await signedIn(base, 'owner')
   therapist = await signedIn(base, 'therapist')
 })
-/** The first bytes of a JPEG, and something that nobody looks at. */
-const jpegOf = (words: string) =>
-  Buffer.concat([Buffer.from('ffd8ffe0', 'hex'), Buffer.from(words)]).toString('base64')
 const take = (id: string, more: object = {}, call = owner) =>
   call(`/api/visits/${id}/photographs`, {
     method: 'POST',
     body: {
-      ...{ id: randomUUID(), regions: ['cheekL'], jpeg: jpegOf('pink'), agreed: true },
+      ...{ id: randomUUID(), regions: ['cheekL'], jpeg: jpegOf(120), agreed: true },
       ...more,
     },
   })
@@ -31,14 +29,13 @@ describe('a picture of what was seen', () => {
     const id = randomUUID()
     expect((await take(visit, { id })).status).toBe(200)
     expect((await take(visit, { id })).status).toBe(200)
-    const sha256 = createHash('sha256')
-      .update(Buffer.from(jpegOf('pink'), 'base64'))
-      .digest('hex')
-    expect(await kept(visit)).toMatchObject([{ id, regions: ['cheekL'], sha256 }])
+    const [first] = await kept(visit)
+    expect(first).toMatchObject({ id, regions: ['cheekL'] })
+    const sha256 = first?.sha256 ?? ''
     const seen = await look(visit, id)
+    expect(createHash('sha256').update(seen.bytes).digest('hex')).toBe(sha256)
     expect(seen.headers.get('content-type')).toBe('image/jpeg')
     expect(seen.headers.get('cache-control')).toBe('no-store')
-    expect(seen.text).toContain('pink')
     await throughTheRoom(owner, visit)
     const sealed = await owner(`/api/visits/${visit}/seal`, { method: 'POST', body: { text: '' } })
     expect(sealed.status, sealed.text).toBe(200)
@@ -46,6 +43,26 @@ describe('a picture of what was seen', () => {
     expect(file.text).toContain(sha256)
     expect((await take(visit)).status).toBe(422)
     expect((await look(visit, id)).status).toBe(200)
+  })
+  it('is drawn anew: no place, no device, and nothing that is no picture', async () => {
+    const visit = await treating(owner, 'owner', await someone(owner, 'Where It Was'))
+    const id = randomUUID()
+    expect((await take(visit, { id, jpeg: withPlace(jpegOf(90)) })).status).toBe(200)
+    const { bytes } = await look(visit, id)
+    expect(bytes.includes(Buffer.from('GPS'))).toBe(false)
+    expect(bytes.includes(Buffer.from('Exif'))).toBe(false)
+    const start = Buffer.from('ffd8ffe0', 'hex')
+    const script = Buffer.concat([start, Buffer.from('<script>alert(1)</script>')])
+    for (const jpeg of [script, Buffer.concat([start, Buffer.alloc(4000)])])
+      expect((await take(visit, { jpeg: jpeg.toString('base64') })).status).toBe(400)
+  })
+  it('is one of twelve, however many come at once', async () => {
+    const visit = await treating(owner, 'owner', await someone(owner, 'All At Once'))
+    const replies = await Promise.all(
+      Array.from({ length: 20 }, (_, at) => take(visit, { jpeg: jpegOf(at * 10) })),
+    )
+    expect(replies.filter(({ status }) => status === 200)).toHaveLength(12)
+    expect(await kept(visit)).toHaveLength(12)
   })
   it('belongs to a treatment, and is not taken of whoever wishes none', async () => {
     const client = await someone(owner, 'Camera Shy')

@@ -5,7 +5,15 @@ import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
 import { propose } from '#core/planning/answer/propose'
 import { toPlanInput } from '#core/visit/planInput'
 import { signedIn, testUrl, type Caller } from '../support/http'
-import { bundleOf, prepared, sealedVisit, someone, tap, treating } from '../support/visit'
+import {
+  bundleOf,
+  prepared,
+  sealedVisit,
+  someone,
+  tap,
+  treating,
+  byTheWall,
+} from '../support/visit'
 
 const base = testUrl()
 let owner: Caller
@@ -46,25 +54,26 @@ describe('what the client wears', () => {
     }
     expect((await bundleOf(owner, id)).visit.makeUp).toEqual(['sunCream'])
   })
-  it('goes with the next visit that is set, and last time is known with its pads', async () => {
+  it('is asked anew for the next visit that is set; last time is known with its pads', async () => {
     const sealed = await sealedVisit(owner, 'owner', await someone(owner, 'Comes Thrice'))
     const reply = await owner(`/api/visits/${sealed}`, {
       method: 'PATCH',
       body: {
         version: (await bundleOf(owner, sealed)).visit.version,
-        nextVisitAt: '2033-03-09T09:00:00Z',
+        nextVisitAt: byTheWall('2033-03-09', '11:00'),
       },
     })
     expect(reply.status, reply.text).toBe(200)
     const next = (await bundleOf(owner, sealed)).nextBooked
     expect(next).toBeDefined()
     const after = await bundleOf(owner, next?.id ?? '')
-    expect(after.visit.makeUp).toEqual((await bundleOf(owner, sealed)).visit.makeUp)
-    const { record } = await bundleOf(owner, sealed)
+    // Nothing is chosen for anybody.
+    expect(after.visit).toMatchObject({ makeUp: null, aims: [], named: [] })
+    const { record, visit } = await bundleOf(owner, sealed)
     expect(record.find(({ name }) => name === 'consultation')?.content).toMatchObject({
-      worn: after.visit.makeUp,
+      worn: visit.makeUp,
     })
-    expect(after.lastTime?.makeUp).toEqual(after.visit.makeUp)
+    expect(after.lastTime?.makeUp).toEqual(visit.makeUp)
   })
   it('a side that is timed is kept as a tap, and a third side is none', async () => {
     const id = await treating(owner, 'owner', await someone(owner, 'Half And Half'))

@@ -20,3 +20,6 @@ export const ACCOUNTS = {
   },
 } as const
 export type Who = keyof typeof ACCOUNTS
+
+/** What is asked for again before an account is opened, closed or made an owner's. */
+export const AGAIN = (who: Who) => ({ password: ACCOUNTS[who].password })

@@ -5,6 +5,7 @@ export interface Reply {
   body: unknown
   headers: Headers
   text: string
+  bytes: Buffer
 }
 export interface Sent {
   method?: string
@@ -41,14 +42,15 @@ export function caller(base: string, via = base): Caller {
       const [pair = ''] = ownCookie.split(';')
       cookie = /=$|=;/.test(pair) || ownCookie.includes('Max-Age=0') ? '' : pair
     }
-    const text = await response.text()
+    const bytes = Buffer.from(await response.arrayBuffer())
+    const text = bytes.toString('utf8')
     let parsed: unknown = text
     try {
       parsed = JSON.parse(text)
     } catch {
       /* not JSON */
     }
-    return { status: response.status, body: parsed, headers: response.headers, text }
+    return { status: response.status, body: parsed, headers: response.headers, text, bytes }
   }
 }
 

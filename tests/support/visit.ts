@@ -1,6 +1,8 @@
 import type { ConcernId } from '#core/catalogue/kinds'
+import type { TechniqueId } from '#core/catalogue/techniques/techniques'
 import type { PlanStep } from '#core/catalogue/techniques/step'
 import { randomUUID } from 'node:crypto'
+import { DateTime } from 'luxon'
 import { toPlanInput } from '#core/visit/planInput'
 import type { VisitBundle } from '#core/visit/bundle'
 import { planHash } from '#core/record/planHash'
@@ -82,9 +84,13 @@ export async function book(
   throw new Error(said)
 }
 
+/** What a client of the tests says the visit is for. */
+const TOLD_AIMS: readonly ConcernId[] = ['dehydration', 'rest']
+
 /** What a visit is for, and how the skin reads, where a test needs other than the usual. */
 export interface Wants {
   aims?: readonly ConcernId[]
+  named?: readonly TechniqueId[]
   zones?: Readings
 }
 
@@ -93,14 +99,15 @@ export async function prepared(
   call: Caller,
   who: keyof typeof STAFF,
   client = 'other-20',
-  { aims, zones = readAll(RESILIENT) }: Wants = {},
+  { aims = TOLD_AIMS, named, zones = readAll(RESILIENT) }: Wants = {},
 ): Promise<string> {
   const id = await book(call, who, client)
   const must = async (path: string, method: string, body: unknown) => {
     const reply = await call(`/api/visits/${id}${path}`, { method, body })
     if (reply.status !== 200) throw new Error(`${path}: ${reply.text}`)
   }
-  if (aims) await must('', 'PATCH', { version: (await bundleOf(call, id)).visit.version, aims })
+  const { version } = (await bundleOf(call, id)).visit
+  await must('', 'PATCH', { version, aims, makeUp: ['light'], ...(named ? { named } : {}) })
   await must('/answers', 'PUT', { id: randomUUID(), answers: allNo(), medicines: '' })
   await must('/consent', 'POST', {
     id: randomUUID(),
@@ -193,3 +200,9 @@ export async function sealedVisit(
   if (reply.status !== 200) throw new Error(reply.text)
   return id
 }
+
+/** A moment by the clock on the wall of the house, as the wire has it: "2033-03-02", "11:00". */
+export const byTheWall = (day: string, time: string): string =>
+  DateTime.fromISO(`${day}T${time}`, { zone: process.env.OAK_DEMO_ZONE ?? 'UTC' })
+    .toUTC()
+    .toISO({ suppressMilliseconds: true }) ?? ''

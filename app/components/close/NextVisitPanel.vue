@@ -5,12 +5,18 @@ import { fold } from '#core/treatment/fold'
 import { foldContext } from '#core/visit/planInput'
 import { stepsDone } from '#core/visit/record'
 import type { VisitBundle } from '#core/visit/bundle'
+import type { VisitPatch } from '#contracts/visit'
+import { useAttempt } from '~/composables/attempt'
+import { fieldProblem } from '~/composables/useApi'
+import { useSession } from '~/stores/session'
 import { dayAndClock, isoDayWords } from '~/composables/dates'
 import { useVisit } from '~/stores/visit'
 
 /** When the client should come again, by the strictest rest; set here, and as a calendar file. */
 const props = defineProps<{ bundle: VisitBundle }>()
-const emit = defineEmits<{ set: [at: string | null]; calendar: [] }>()
+const emit = defineEmits<{ calendar: [] }>()
+const session = useSession()
+const { busy, problem, trouble, attempt } = useAttempt()
 const visit = useVisit()
 const zone = computed(() => props.bundle.practice.timeZone)
 const suggestion = computed(() => {
@@ -46,13 +52,30 @@ watch(
   },
   { immediate: true },
 )
-const set = () =>
-  emit(
-    'set',
-    DateTime.fromISO(`${day.value}T${time.value}`, { zone: zone.value })
-      .toUTC()
-      .toISO({ suppressMilliseconds: true }),
-  )
+const because = ref('')
+/** The moment that was asked for, as the wire has it. */
+const wanted = computed(() =>
+  DateTime.fromISO(`${day.value}T${time.value}`, { zone: zone.value })
+    .toUTC()
+    .toISO({ suppressMilliseconds: true }),
+)
+const put = (patch: Partial<VisitPatch>) =>
+  attempt(async () => {
+    await visit.change(patch)
+    because.value = ''
+  })
+const set = (movesNext: boolean) =>
+  put({
+    nextVisitAt: wanted.value,
+    ...(movesNext ? { movesNext } : {}),
+    ...(because.value.trim() ? { allowedBecause: because.value.trim() } : {}),
+  })
+/** One is booked already: it is moved only when that is said. */
+const asksToMove = computed(() => fieldProblem(problem.value, 'movesNext').length > 0)
+/** Something is in the way: an owner may say why it stands anyway. */
+const inTheWay = computed(
+  () => session.me?.role === 'owner' && fieldProblem(problem.value, 'startsAt').length > 0,
+)
 </script>
 
 <template>
@@ -66,9 +89,32 @@ const set = () =>
       <VTextField v-model="day" type="date" label="Day" density="compact" />
       <VTextField v-model="time" type="time" label="Time" density="compact" />
     </div>
+    <VTextField
+      v-if="inTheWay"
+      v-model="because"
+      label="Reason for booking anyway"
+      maxlength="200"
+      density="compact"
+    />
+    <p v-if="trouble" role="alert" class="tag stop">{{ trouble }}</p>
     <div class="row">
-      <VBtn variant="outlined" :disabled="!bundle.may.write || !day" @click="set">
-        Set the next visit
+      <VBtn
+        v-if="asksToMove"
+        color="primary"
+        :loading="busy"
+        :disabled="!bundle.may.write"
+        @click="set(true)"
+      >
+        Move it to here
+      </VBtn>
+      <VBtn
+        v-else
+        variant="outlined"
+        :loading="busy"
+        :disabled="!bundle.may.write || !day"
+        @click="set(false)"
+      >
+        Book the next visit
       </VBtn>
       <VBtn v-if="bundle.visit.nextVisitAt" variant="outlined" @click="emit('calendar')">
         Calendar file

@@ -31,9 +31,17 @@ const session = useSession()
 const staff = ref<{ id: string; name: string }[]>([])
 const people = ref<Pick<PersonLine, 'id' | 'name'>[]>([])
 const sought = ref('')
+/** Ten o'clock; where that is over today, the next half hour. */
+function usualMoment() {
+  const ten = DateTime.fromISO(props.day, { zone: props.zone }).set({ hour: 10 })
+  const now = DateTime.now().setZone(props.zone)
+  if (ten > now || !ten.hasSame(now, 'day')) return ten
+  const half = now.startOf('hour').plus({ minutes: now.minute < 30 ? 30 : 60 })
+  return half.hasSame(now, 'day') ? half : ten.plus({ days: 1 })
+}
 const at = props.visit
   ? DateTime.fromMillis(props.visit.startsAt, { zone: props.zone })
-  : DateTime.fromISO(props.day, { zone: props.zone }).set({ hour: 10 })
+  : usualMoment()
 const form = reactive({
   clientId: props.client?.id ?? '',
   staffId: props.visit?.staffId ?? '',

@@ -144,6 +144,7 @@ async function farewell() {
   const { id, name } = small.people.leaves
   await must(owner.call, 'PATCH', `/api/staff/${id}`, {
     ...{ name, email: 'sanna@house.example', role: 'therapist', active: false },
+    again: { password: OWNER_PASSWORD },
   })
 }
 

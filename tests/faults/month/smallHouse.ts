@@ -41,7 +41,7 @@ export async function furnished(clientCount: number): Promise<SmallHouse> {
   const email = 'maren@house.example'
   await must(begin, 'POST', '/api/setup', {
     ...{ key: house.setupKey, name: 'Maren Holt', email, password: PASSWORD },
-    ...{ house: 'Two Rooms', timeZone: zoneOfHouse() },
+    ...{ house: 'Two Rooms', timeZone: zoneOfHouse(), licences: [...LICENCE_IDS] },
   })
   const page = (await must(begin, 'GET', '/api/house')) as HousePage
   const [first] = page.rooms

@@ -55,7 +55,6 @@ const seal = (asItStands: boolean) =>
     await draft.drop()
     await visit.reload()
   })
-const setNext = (nextVisitAt: string | null) => attempt(() => visit.change({ nextVisitAt }))
 const calendar = () =>
   attempt(async () =>
     offerFile(await api<string>(path('next')), 'appointment.ics', 'text/calendar'),
@@ -131,7 +130,7 @@ const followed = () =>
         </section>
         <PictureList v-if="bundle.photographs.length" :bundle="bundle" />
         <HalvesPanel class="noprint" moment="after" />
-        <NextVisitPanel :bundle="bundle" @set="setNext" @calendar="calendar" />
+        <NextVisitPanel :bundle="bundle" @calendar="calendar" />
         <section v-if="sealed" class="panel noprint row">
           <VBtn variant="outlined" :disabled="!bundle.may.seal" @click="amending = true">
             Amend

@@ -5,6 +5,7 @@ import { SCHOOLS, type SchoolId } from '#core/catalogue/schools/schools'
 import { TECHNIQUES, type TechniqueId } from '#core/catalogue/techniques/techniques'
 import { freshStep, isFit, placeFor } from '#core/planning/checks/check'
 import { useAttempt } from '~/composables/attempt'
+import { dayAndClock } from '~/composables/dates'
 import { useLength } from '~/composables/plan/length'
 import { usePlan } from '~/stores/plan'
 import { useVisit } from '~/stores/visit'
@@ -83,8 +84,16 @@ const state = computed(() =>
 const signing = computed(() =>
   signed.value
     ? `countersigned by ${signed.value}`
-    : "a trainee's plan: needs a colleague's countersign",
+    : `a trainee's plan: needs a colleague's countersign${unsignedWords.value}`,
 )
+/** Who had signed it before, when, and what has changed since. */
+const unsignedWords = computed(() => {
+  const own = bundle.value?.plans.find((plan) => plan.version === 0)?.unsigned
+  const zone = bundle.value?.practice.timeZone
+  return own && zone
+    ? ` (${own.by} signed ${dayAndClock(own.at, zone)}; since then ${own.because})`
+    : ''
+})
 const missing = computed(() =>
   plan.missed
     .map(({ name, why }) => `${name.toLowerCase()} (${why.text.replace(/\.$/, '')})`)

@@ -4,7 +4,7 @@ import { stopOf } from '#core/visit/stops'
 import { gramsWords, roundingWords } from '#core/dosing/amount'
 import { preferenceNotes } from '#core/catalogue/consultation/preferences'
 import { trayFor } from '#core/tray/tray'
-import { clock } from '~/composables/dates'
+import { clock, dayWords } from '~/composables/dates'
 import { sayProblem } from '~/composables/useApi'
 import { useVisit } from '~/stores/visit'
 
@@ -26,6 +26,16 @@ const trouble = ref('')
 const busy = ref(false)
 const notes = computed(() => preferenceNotes(bundle.value?.client.preferences ?? {}))
 const blocks = computed(() => (bundle.value?.visit.status === 'booked' ? visit.open : []))
+/** Said before it happens: a visit that is begun today is a visit of today. */
+const otherDay = computed(() => {
+  const own = bundle.value
+  if (own?.visit.status !== 'booked') return ''
+  const zone = own.practice.timeZone
+  const booked = dayWords(own.visit.startsAt, zone)
+  return booked === dayWords(own.now, zone)
+    ? ''
+    : `Booked for ${booked}. Starting now moves it to today, and the plan is checked for today.`
+})
 async function begin() {
   busy.value = true
   trouble.value = ''
@@ -35,6 +45,8 @@ async function begin() {
     await navigateTo(`/visits/${bundle.value?.visit.id ?? ''}/treat`)
   } catch (error) {
     trouble.value = sayProblem(error)
+    // It may have been moved to today: what is open is looked at for that day.
+    await visit.reload().catch(() => {})
   } finally {
     busy.value = false
   }
@@ -59,6 +71,7 @@ async function begin() {
         >{{ bundle.visit.status === 'treating' ? 'Back to the room' : 'To the record' }}</VBtn
       >
     </StopAction>
+    <p v-if="otherDay" role="status" class="tag watch wide">{{ otherDay }}</p>
     <p v-if="trouble" role="alert" class="tag stop wide">{{ trouble }}</p>
     <ul v-if="blocks.length" class="plainlist wide" aria-label="Still open">
       <li v-for="ownBlock in blocks" :key="ownBlock.stop + ownBlock.text" class="between block">
