@@ -39,6 +39,11 @@ export const TABLE: readonly Row[] = [
   { route: 'GET /api/audit', own: OWNER },
   { route: 'POST /api/people', own: ALL, body: () => ({ id: randomUUID(), ...client }) },
   {
+    route: 'POST /api/people/files',
+    own: SENIOR,
+    body: () => ({ id: randomUUID(), text: '{' }),
+  },
+  {
     route: 'POST /api/visits',
     object: 'client',
     own: ALL,

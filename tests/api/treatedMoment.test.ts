@@ -3,6 +3,7 @@ import { beforeAll, describe, expect, it } from 'vitest'
 import type { ClientFile } from '#contracts/clientFile'
 import type { DayPage } from '#contracts/day'
 import { addDays } from '#core/screening/days'
+import type { Readings } from '#core/skin/readings'
 import { toPlanInput } from '#core/visit/planInput'
 import { readParts } from '#core/visit/record'
 import { signedIn, testUrl, type Caller } from '../support/http'
@@ -113,7 +114,7 @@ describe('a visit is of the day on which it is treated', () => {
     expect(saved.status, saved.text).toBe(200)
     await throughTheRoom(owner, id)
     const next = await bundleOf(owner, await prepared(owner, 'owner', client))
-    const { zones } = next.previousReading ?? { zones: {} }
+    const zones: Readings = next.previousReading?.zones ?? {}
     expect(zones.cheekL?.redness).toBe(2)
     expect(zones.cheekL?.oil).toBeDefined()
     expect(zones.nose?.oil).toBeDefined()

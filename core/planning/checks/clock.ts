@@ -3,6 +3,7 @@ import { shortName } from '../../catalogue/techniques/traits'
 import type { PlanStep } from '../../catalogue/techniques/step'
 import type { Resting } from '../../timing/schedule'
 import { WORKING } from '../../catalogue/kinds'
+import type { RegionId } from '../../face/zones'
 import { removalMinutes, removalOf, takesOff } from '../../timing/removal'
 import { finding, remove, type Checking, type Mend, type PlanFinding } from './finding'
 import { minutes, SHORTEST_STEP } from '../../units'
@@ -172,7 +173,7 @@ function onWorking(rest: Resting, checking: Checking): PlanFinding[] {
   const { families } = TECHNIQUES[rest.technique]
   if (!families.some((family) => WORKING.includes(family))) return []
   return begunDuring(rest, checking).flatMap((step) => {
-    const there = step.regions.filter((region) => rest.regions.includes(region))
+    const there = touched(step).filter((region) => rest.regions.includes(region))
     if (there.length === 0) return []
     const words = `${TECHNIQUES[step.technique].name} on the ${nameOf(rest).toLowerCase()} that works there`
     return finding(checking.rules, 'on-working', words, {
@@ -182,6 +183,10 @@ function onWorking(rest: Resting, checking: Checking): PlanFinding[] {
     })
   })
 }
+
+/** Where a step lies; balm on the lips lies beside the mouth as well. */
+const touched = ({ technique, regions }: PlanStep): readonly RegionId[] =>
+  TECHNIQUES[technique].families.includes('lips') ? [...regions, 'mouth'] : regions
 
 /** What must be neutralised is not only rinsed. */
 function ownWayOff(rest: Resting, { steps, walked, rules }: Checking): PlanFinding[] {
