@@ -1,11 +1,11 @@
 /**
  * A throw-away house that stays up for working on tests: prints what the tests want to know, ends
- * with Ctrl-C.
+ * with Ctrl-C. Told a name, it is a house of that name.
  */
 import { openHouse } from './house.mjs'
 import { say } from './say.mjs'
 
-const house = await openHouse('bench-of-tests', { firstPort: 24710, wanted: 4395 })
+const house = await openHouse(process.argv[2] ?? 'bench-of-tests', { firstPort: 24710, wanted: 4395 })
 say(
   `export OAK_TEST_URL=${house.address} ` +
     `OAK_TEST_OWNER_DB=${house.cluster.url('owner')} ` +

@@ -95,36 +95,47 @@ async function openBefore(
 }
 
 interface Elsewhere {
-  visit?: { startsAt?: string }
+  visit?: { id?: string; startsAt?: string }
   parts?: readonly { name: string; content: unknown }[]
   visits?: readonly { id: string; startsAt: string; begunAt?: string | null }[]
   record?: readonly { visitId: string; name: string; content: unknown }[]
 }
 
-/** Visits that came from other houses: what their files say was done counts as told. */
+/**
+ * Visits that came from other houses: what their files say was done counts as told, once however
+ * often it came, and not beside the client's own visit that it is a copy of.
+ */
 async function elsewhereBefore(clientId: string, before: Date): Promise<Treated[]> {
-  const rows = await database()
-    .select({ document: imports.document })
-    .from(imports)
-    .where(and(eq(imports.clientId, clientId), eq(imports.ours, false)))
-  return rows.flatMap(({ document }) => treatedIn((document ?? {}) as Elsewhere, before))
+  const db = database()
+  const [files, own] = await Promise.all([
+    db.select({ document: imports.document }).from(imports).where(eq(imports.clientId, clientId)),
+    db.select({ id: visits.id }).from(visits).where(eq(visits.clientId, clientId)),
+  ])
+  const counted = new Set(own.map(({ id }) => id))
+  return files
+    .flatMap(({ document }) => toldIn((document ?? {}) as Elsewhere))
+    .flatMap(({ id, moment, content }): Treated[] => {
+      const at = new Date(moment ?? Number.NaN)
+      const work = workIn(content)
+      if (!work || !(at < before) || counted.has(id)) return []
+      counted.add(id)
+      return [{ at, makeUp: null, work, treatment: null }]
+    })
 }
 
 /** Treatments that a file tells of: one visit, or a whole client with all of theirs. */
-function treatedIn({ visit, parts = [], visits: all = [], record = [] }: Elsewhere, before: Date) {
-  const told = [
-    { moment: visit?.startsAt, content: parts.find(({ name }) => name === 'work')?.content },
-    ...all.map(({ id, startsAt, begunAt }) => ({
-      moment: begunAt ?? startsAt,
-      content: record.find((item) => item.visitId === id && item.name === 'work')?.content,
-    })),
-  ]
-  return told.flatMap(({ moment, content }): Treated[] => {
-    const at = new Date(moment ?? Number.NaN)
-    const work = workIn(content)
-    return work && at < before ? [{ at, makeUp: null, work, treatment: null }] : []
-  })
-}
+const toldIn = ({ visit, parts = [], visits: all = [], record = [] }: Elsewhere) => [
+  {
+    id: visit?.id ?? '',
+    moment: visit?.startsAt,
+    content: parts.find(({ name }) => name === 'work')?.content,
+  },
+  ...all.map(({ id, startsAt, begunAt }) => ({
+    id,
+    moment: begunAt ?? startsAt,
+    content: record.find((item) => item.visitId === id && item.name === 'work')?.content,
+  })),
+]
 
 /** What a file of another house says of its work, where it says it as ours do. */
 function workIn(content: unknown): SealedWork | null {

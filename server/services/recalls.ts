@@ -98,7 +98,7 @@ async function openWith(me: Staff, { id, code, productId }: Bottle): Promise<str
   const rows = await database()
     .select()
     .from(visits)
-    .where(inArray(visits.status, ['treating', 'closing']))
+    .where(and(inArray(visits.status, ['treating', 'closing']), stoodThen(id)))
   const found = await Promise.all(
     rows.map(async (visit) => {
       const bare = await readBare(me, visit)
@@ -116,6 +116,11 @@ async function openWith(me: Staff, { id, code, productId }: Bottle): Promise<str
   )
   return found.flat()
 }
+
+/** A bottle that came after a visit's last tap was not at it. */
+const stoodThen = (lotId: string) => sql`coalesce(
+  (select to_timestamp(max(e.at) / 1000.0) from visit_events e where e.visit_id = ${visits.id})
+    >= (select min(m.at) from lot_movements m where m.lot_id = ${lotId}), true)`
 
 /** Bottles that are called back, by id. */
 export async function recalledLots(): Promise<string[]> {

@@ -87,7 +87,10 @@ describe('the audit says what was done, after it was', () => {
   })
   it('of the house: scope, policy, rules, protocols, and of a wrong second factor', async () => {
     const before = (await linesOf('what=house'))[0]?.id ?? 0
-    await owner('/api/policy', { method: 'PUT', body: { policy: NO_POLICY } })
+    await owner('/api/policy', {
+      method: 'PUT',
+      body: { id: randomUUID(), policy: NO_POLICY, reason: 'as it was' },
+    })
     await therapist('/api/scope', { method: 'PUT', body: { staffId: null, licences: [] } })
     const lines = (await linesOf('what=house')).filter(({ id }) => id > before)
     expect(said(lines)).toContainEqual(['house.policy', true])

@@ -156,7 +156,8 @@ describe('erasing a client', () => {
         `update ${table} set client_id = $1 where ${table === 'visits' ? 'id' : 'visit_id'} = $2`,
         [client, id],
       )
-    await ownerDb`update visits set starts_at = starts_at - interval '40 years' where client_id = ${client}`
+    await ownerDb`update visits set starts_at = starts_at - interval '40 years',
+      begun_at = begun_at - interval '40 years' where client_id = ${client}`
     const before = await walkedChain(owner)
     expect(
       (await owner(`/api/people/${client}/erase`, { method: 'POST', body: SURE })).status,

@@ -16,7 +16,13 @@ beforeAll(async () => {
 async function fileWithAcid(name: string) {
   const client = await someone(owner, name)
   const id = await treating(owner, 'owner', client)
-  const steps = await withSteps(id, [['milk'], ['acidMask'], ['maskOff'], ['moisturiser']])
+  const steps = await withSteps(id, [
+    ['milk'],
+    ['acidMask'],
+    ['stay'],
+    ['maskOff'],
+    ['moisturiser'],
+  ])
   const began = Date.now() - 40 * MINUTE
   const events = [
     tap({ kind: 'started' }, began),

@@ -1,5 +1,5 @@
 import { beforeAll, describe, expect, it } from 'vitest'
-import { signedIn, testUrl, type Caller } from '../support/http'
+import { caller, signedIn, testUrl, type Caller } from '../support/http'
 
 const base = testUrl()
 let owner: Caller
@@ -15,7 +15,7 @@ describe('what every reply says of itself', () => {
     }
   })
   it('nothing says what it is made of, and no file is guessed at', async () => {
-    const page = await owner('/sign-in')
+    const page = await caller(base)('/sign-in')
     const script = /src="(\/_nuxt\/[^"]+\.js)"/.exec(page.text)?.[1] ?? ''
     expect(script).not.toBe('')
     for (const path of ['/sign-in', '/people', script, '/basin.svg', '/api/ready', '/nowhere']) {

@@ -4,7 +4,7 @@ import type { MethodReply } from '#contracts/method'
 import { toPlanInput } from '#core/visit/planInput'
 import { propose } from '#core/planning/answer/propose'
 import { signedIn, testUrl, type Caller } from '../support/http'
-import { book, bundleOf, prepared, sealedVisit, seenOf } from '../support/visit'
+import { book, bundleOf, prepared, sealedVisit, seenOf, someone } from '../support/visit'
 
 const base = testUrl()
 let owner: Caller
@@ -159,9 +159,10 @@ describe('protocols of the house', () => {
 
 describe('the visit before', () => {
   it("stands beside today's plan as it was planned last", async () => {
-    const sealed = await sealedVisit(owner, 'owner', 'other-30')
+    const client = await someone(owner, 'Planned Before')
+    const sealed = await sealedVisit(owner, 'owner', client)
     const was = (await bundleOf(owner, sealed)).plans.at(-1)?.steps
-    const bundle = await bundleOf(owner, await book(owner, 'owner', 'other-30'))
+    const bundle = await bundleOf(owner, await book(owner, 'owner', client))
     expect(bundle.previousPlan?.steps).toEqual(was)
   })
 })

@@ -25,7 +25,13 @@ const todayOf = (zone: string) =>
 async function treatedAhead(name: string) {
   const client = await someone(owner, name)
   const id = await treating(owner, 'owner', client)
-  const steps = await withSteps(id, [['milk'], ['acidMask'], ['maskOff'], ['moisturiser']])
+  const steps = await withSteps(id, [
+    ['milk'],
+    ['acidMask'],
+    ['stay'],
+    ['maskOff'],
+    ['moisturiser'],
+  ])
   const began = Date.now() - 40 * MINUTE
   const events = [
     tap({ kind: 'started' }, began),
