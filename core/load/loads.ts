@@ -1,8 +1,5 @@
 import { exfoliates } from '../catalogue/techniques/traits'
-import { strayFamilies } from '../catalogue/products/families'
-import type { Product } from '../catalogue/products/products'
 import { BOTTLE_LOADS } from '../catalogue/rules/bottleLoads'
-import { freeAcidOf } from '../dosing/freeAcid'
 import { THICKNESS } from '../catalogue/rules/tolerance'
 import { TECHNIQUES, type Technique } from '../catalogue/techniques/techniques'
 import type { LoadRule } from '../catalogue/techniques/technique'
@@ -40,16 +37,6 @@ export function loadOn(
 /** An acid, enzyme or retinoid in whatever it is used with; what stays on works on. */
 const ofBottle = ({ leaves }: Technique, { bottleRate = 0, handsMinutes }: Work): number =>
   bottleRate * Math.sqrt(leaves.layer === undefined ? handsMinutes : BOTTLE_LOADS.leftOnMinutes)
-
-/** What a bottle pours beside its technique, hundredths by root of the minutes. */
-export function bottleRateOf(product: Pick<Product, 'acid' | 'pH' | 'kind' | 'inci'>): number {
-  const held = strayFamilies(product)
-  return (
-    (held.includes('acid') ? BOTTLE_LOADS.acid * freeAcidOf(product) : 0) +
-    (held.includes('enzyme') ? BOTTLE_LOADS.enzyme : 0) +
-    (held.includes('retinoid') ? BOTTLE_LOADS.retinoid : 0)
-  )
-}
 
 /** What warmth still in the skin does to the load of what follows, per cent. */
 export const HEATED = TECHNIQUES.steam.heatFactor ?? 100

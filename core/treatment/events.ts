@@ -2,10 +2,17 @@ import type { AbsorbedGrade } from '../catalogue/products/watering'
 import type { SignId, StopStepId } from '../catalogue/rules/stopRules'
 import type { PadGrade } from '../catalogue/rules/pads'
 import type { SpotId } from '../catalogue/techniques/residue'
-import type { SuspectedWork } from './suspects'
 import type { Side } from '../face/sides'
 import type { RegionId } from '../face/zones'
 import type { Readings } from '../skin/readings'
+
+/** Work that is suspected of a reaction: the tool itself, its level, or the warmth of it. */
+export interface SuspectedWork {
+  technique: TechniqueId
+  what: 'tool' | 'level' | 'warmth'
+  /** Where the device stood, in its own unit. */
+  level: number | null
+}
 
 export type EventBody =
   | { kind: 'started' }

@@ -1,17 +1,10 @@
 import type { PlanStep } from '../catalogue/techniques/step'
-import { TECHNIQUES, type TechniqueId } from '../catalogue/techniques/techniques'
+import { TECHNIQUES } from '../catalogue/techniques/techniques'
 import { shortName } from '../catalogue/techniques/traits'
 import { productUsed } from './atHand'
 import { onSkin } from './clocks'
+import type { SuspectedWork } from './events'
 import type { FoldContext, RoomState } from './fold'
-
-/** Work that is suspected of a reaction: the tool itself, its level, or the warmth of it. */
-export interface SuspectedWork {
-  technique: TechniqueId
-  what: 'tool' | 'level' | 'warmth'
-  /** Where the device stood, in its own unit. */
-  level: number | null
-}
 
 /**
  * The bottles to suspect when something goes wrong, the likeliest first: what lies on the skin, the

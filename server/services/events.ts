@@ -61,21 +61,7 @@ export async function keepTaps(
   const kept = await database().transaction(async (tx) => {
     // Held against a seal being made at this moment: it sees this tap, or this tap sees the seal.
     await tx.select({ id: visits.id }).from(visits).where(eq(visits.id, visit.id)).for('share')
-    await tx
-      .insert(visitEvents)
-      .values(
-        taps.map((tap) => ({
-          id: tap.id,
-          visitId: visit.id,
-          at: tap.at,
-          deviceId: tap.deviceId,
-          seq: tap.seq,
-          planVersion: tap.planVersion,
-          body: tap.body as TreatmentEvent['body'],
-          by: me.id,
-        })),
-      )
-      .onConflictDoNothing()
+    await insertTaps(tx, me, visit, taps)
     if (taps.some((tap) => tap.body.kind === 'finished'))
       await tx.update(visits).set({ status: 'closing' }).where(eq(visits.id, visit.id))
     if (taps.some((tap) => tap.body.kind === 'started')) await markBegun(tx, visit)
@@ -97,17 +83,23 @@ export async function keepTaps(
         ),
       )
   })
-  if (
-    taps.some(
-      (tap) =>
-        tap.body.kind === 'stopped' ||
-        tap.body.kind === 'sign' ||
-        tap.body.kind === 'redness' ||
-        tap.body.kind === 'sensation',
-    )
-  )
-    await noteFollowUp(me, visit)
+  if (taps.some(({ body }) => REACTIONS.includes(body.kind))) await noteFollowUp(me, visit)
   return { kept, now: Date.now() }
+}
+
+const REACTIONS: readonly string[] = ['stopped', 'sign', 'redness', 'sensation']
+
+async function insertTaps(
+  tx: Transaction,
+  me: Staff,
+  visit: Visit,
+  taps: readonly Tap[],
+): Promise<void> {
+  const rows = taps.map(({ id, at, deviceId, seq, planVersion, body }) => ({
+    ...{ id, visitId: visit.id, at, deviceId, seq, planVersion, by: me.id },
+    body: body as TreatmentEvent['body'],
+  }))
+  await tx.insert(visitEvents).values(rows).onConflictDoNothing()
 }
 
 /** A visit began with its first tap, whenever that arrives. */

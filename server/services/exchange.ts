@@ -130,6 +130,8 @@ export function readJson(text: string): unknown {
 }
 
 const plain = (name: string) => name.trim().toLowerCase().replace(/\s+/g, ' ')
+const named = ({ name, born }: { name: string; born: string | null }) =>
+  born ? `${name}, born ${born}` : name
 /** The file of one person does not go into the file of another without a word. */
 export function samePerson(
   file: { name: string; born: string | null },
@@ -138,7 +140,7 @@ export function samePerson(
   const other = plain(file.name) !== plain(client.name)
   const born = file.born !== null && client.born !== null && file.born !== client.born
   if (!other && !born) return
-  const words = `The file is of ${file.name}${file.born ? `, born ${file.born}` : ''}; this is ${client.name}${client.born ? `, born ${client.born}` : ''}.`
+  const words = `The file is of ${named(file)}; this is ${named(client)}.`
   throw new ProblemError(409, 'Another person?', `${words} Nothing was taken in.`, [
     { field: 'confirmed', given: 'not said', allowed: 'that both are the same person' },
   ])

@@ -53,6 +53,9 @@ const CHANGED: Readonly<Record<Unsigning, string>> = {
   wish: 'what the client wants or wears was changed',
 }
 
+/** When a draft was signed, milliseconds since 1970. */
+const SIGNED_AT = sql`(extract(epoch from coalesce(${plans.countersignedAt}, ${plans.at})) * 1000)::bigint`
+
 /**
  * Takes the signature off a draft that is no longer what was signed, and keeps who had signed, when,
  * and what has changed since. What is not signed is left as it is.
@@ -68,7 +71,8 @@ export async function unsign(
       countersignedBy: null,
       countersignedHash: null,
       countersignedAt: null,
-      unsigned: sql`jsonb_build_object('by', ${plans.countersignedBy}, 'at', (extract(epoch from coalesce(${plans.countersignedAt}, ${plans.at})) * 1000)::bigint, 'because', ${CHANGED[why]}::text)`,
+      unsigned: sql`jsonb_build_object('by', ${plans.countersignedBy}, 'at', ${SIGNED_AT},
+        'because', ${CHANGED[why]}::text)`,
     })
     .where(and(eq(plans.visitId, visitId), eq(plans.version, 0), isNotNull(plans.countersignedBy)))
 }

@@ -8,7 +8,8 @@ import type { ProductKind } from '../../catalogue/kinds'
 import type { PlanStep } from '../../catalogue/techniques/step'
 import { TECHNIQUES, type TechniqueId } from '../../catalogue/techniques/techniques'
 import { GROUPS } from '../../face/regions'
-import { bottleRateOf, loadOn } from '../../load/loads'
+import { bottleRateOf } from '../../dosing/bottleRate'
+import { loadOn } from '../../load/loads'
 import { screen } from '../../screening/verdict'
 import type { Answer } from '../../screening/answers'
 import { allNo, lot, planInput, product, TODAY } from '../../testing/fixtures'
@@ -156,7 +157,7 @@ describe('an acid, enzyme or retinoid is one in whatever bottle it sits', () => 
     ['moisturiser', 'moisturiser'],
   ]
   const each = fc.tuple(fc.constantFrom(...HOLDS), fc.constantFrom(...CARRIERS))
-  const told = (finding: FindingId): Answer =>
+  const told = (): Answer =>
     ({
       say: 'yes',
       date: TODAY,
@@ -167,7 +168,7 @@ describe('an acid, enzyme or retinoid is one in whatever bottle it sits', () => 
     fc.assert(
       fc.property(each, fc.constantFrom(...STAYS), ([holds, [kind, technique]], finding) => {
         const own = product(kind, 'held', holds)
-        const answers = allNo({ [finding]: told(finding) })
+        const answers = allNo({ [finding]: told() })
         const barred = planInput({ answers, verdict: screen(answers, TODAY) })
         const shelf = [...barred.shelf, { product: own, lots: [lot('held')] }]
         const rules = checkPlan({ ...barred, shelf, usedBefore: ['held'] }, [

@@ -1,7 +1,7 @@
 import { leavesActive } from '../../catalogue/products/families'
 import type { Product } from '../../catalogue/products/products'
 import { freeAcidOf } from '../../dosing/freeAcid'
-import { bottleRateOf } from '../../load/loads'
+import { bottleRateOf } from '../../dosing/bottleRate'
 import type { Allowance } from '../today/allowed'
 import type { Move } from './planCase'
 

@@ -8,7 +8,7 @@ import { shortName } from '../../catalogue/techniques/traits'
 import type { RegionId } from '../../face/zones'
 import { toTicks, type Minutes } from '../../units'
 import { applyTechnique, unmetNeeds, type Surface, type Unmet } from '../../surface/surface'
-import { bottleRateOf } from '../../load/loads'
+import { bottleRateOf } from '../../dosing/bottleRate'
 import { minutes } from '../../units'
 import type { Allow } from '../today/allowed'
 

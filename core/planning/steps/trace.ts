@@ -2,7 +2,8 @@ import type { PlanStep } from '../../catalogue/techniques/step'
 import { freeAcidOf } from '../../dosing/freeAcid'
 import { TECHNIQUES } from '../../catalogue/techniques/techniques'
 import { REGION_IDS, type RegionId } from '../../face/zones'
-import { bottleRateOf, HEATED, loadOn } from '../../load/loads'
+import { bottleRateOf } from '../../dosing/bottleRate'
+import { HEATED, loadOn } from '../../load/loads'
 import {
   applyTechnique,
   startSurface,
