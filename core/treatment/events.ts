@@ -1,3 +1,4 @@
+import type { TechniqueId } from '../catalogue/techniques/techniques'
 import type { AbsorbedGrade } from '../catalogue/products/watering'
 import type { SignId, StopStepId } from '../catalogue/rules/stopRules'
 import type { PadGrade } from '../catalogue/rules/pads'

@@ -36,8 +36,9 @@ function usualMoment() {
   const ten = DateTime.fromISO(props.day, { zone: props.zone }).set({ hour: 10 })
   const now = DateTime.now().setZone(props.zone)
   if (ten > now || !ten.hasSame(now, 'day')) return ten
-  const half = now.startOf('hour').plus({ minutes: now.minute < 30 ? 30 : 60 })
-  return half.hasSame(now, 'day') ? half : ten.plus({ days: 1 })
+  const halves = [30, 60].map((minutes) => now.startOf('hour').plus({ minutes }))
+  const half = halves.find((own) => own > now && own.hasSame(now, 'day'))
+  return half ?? ten.plus({ days: 1 })
 }
 const at = props.visit
   ? DateTime.fromMillis(props.visit.startsAt, { zone: props.zone })

@@ -278,9 +278,10 @@ export const CONTRAINDICATIONS: readonly Contraindication[] = [
     id: 'isotretinoin',
     finding: 'isotretinoin',
     does: 'later',
-    families: ['abrasion', 'needling', 'acid', 'blade'],
+    families: ['abrasion', 'needling', 'acid', 'enzyme', 'retinoid', 'blade'],
     days: 183,
-    sentence: 'No tip, needling, acid, blade or wax for six months after the last dose.',
+    sentence:
+      'No tip, needling, acid, enzyme, retinoid, blade or wax for six months after the last dose.',
     reason: 'skin is thin and heals badly; the prescriber decides',
     lifts: 'doctor',
   }),
