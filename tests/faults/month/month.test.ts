@@ -6,6 +6,7 @@ import type { Place } from '#contracts/hours'
 import type { ChainStep } from '#contracts/practice'
 import type { LotHistory, ShelfPage } from '#contracts/shelf'
 import { seeded } from '../../support/seeded'
+import { bundleOf } from '../../support/visit'
 import {
   entered,
   furnished,
@@ -15,6 +16,8 @@ import {
   type Hand,
   type SmallHouse,
 } from './smallHouse'
+import { saysItsDues } from './dues'
+import { OddDays, doneOf, saysOfOddDays } from './oddDays'
 import { bookOffered, clashes, live, type Booked } from './visits'
 
 /**
@@ -35,6 +38,7 @@ const chance = seeded(240)
 
 let small: SmallHouse
 let owner: Hand
+let odd: OddDays
 /** Working days from next Monday on. */
 const days: string[] = []
 const booked: Booked[] = []
@@ -57,6 +61,7 @@ const hand = (staffId: string) =>
 beforeAll(async () => {
   small = await furnished(CLIENTS)
   owner = small.people.owner
+  odd = new OddDays(small)
   zone = zoneOfHouse()
   let day = DateTime.now().setZone(zone).startOf('week').plus({ weeks: 1 })
   for (; days.length < DAYS; day = day.plus({ days: 1 }))
@@ -66,8 +71,12 @@ beforeAll(async () => {
     ...{ firstDay: days[LEAVE.from], lastDay: days[LEAVE.to] },
   })
   for (const [at, day] of days.entries()) await liveDay(at, day)
+  await odd.writeUpAll()
 }, 600_000)
-afterAll(() => small.house.close())
+afterAll(async () => {
+  await odd.end()
+  await small.house.close()
+})
 
 /** One day from the morning's deliveries to the evening's seals. */
 async function liveDay(at: number, day: string) {
@@ -83,6 +92,11 @@ async function liveDay(at: number, day: string) {
   }
   for (const visit of booked.slice(-VISITS_A_DAY).filter((one) => dayOf(one) === day))
     await come(visit, day)
+  await odd.day(
+    at,
+    day,
+    booked.filter(({ id }) => sealed.has(id)),
+  )
 }
 const dayOf = ({ startsAt }: Booked) => DateTime.fromMillis(startsAt, { zone }).toISODate()
 
@@ -98,7 +112,9 @@ async function come(visit: Booked, day: string) {
     return
   }
   const stops = chance.chance(0.03)
-  await live(hand(visit.staffId).call, visit, { stopped: stops })
+  await odd.comesAgain(visit)
+  const late = !stops && odd.isLate(booked.indexOf(visit))
+  await live(hand(visit.staffId).call, visit, { stopped: stops, late, odd })
   sealed.add(visit.id)
   if (stops) stopped.push({ id: visit.id, callOn: plus(day, 1) ?? '' })
 }
@@ -137,8 +153,11 @@ async function erase(day: string) {
   )
   erased = await entered(owner.call, ERASED_NAME)
   const ahead = { clientId: erased, day: plus(day, 70) ?? '', minutes: 60, chance }
-  await bookOffered(owner.call, ahead)
+  const visit = await bookOffered(owner.call, ahead)
   await post(`/api/people/${erased}/erase`, body)
+  const answers = { id: randomUUID(), answers: {}, medicines: '' }
+  const put = { method: 'PUT', body: answers }
+  expect((await owner.call(`/api/visits/${visit?.id}/answers`, put)).status).toBe(410)
 }
 async function farewell() {
   const { id, name } = small.people.leaves
@@ -217,6 +236,18 @@ describe('a month of a small house', () => {
     expect(used).toBeGreaterThan(sealed.size)
   })
 
+  saysOfOddDays(
+    () => odd,
+    () => small,
+  )
+  it('keeps what was done until a stop, step by step', async () => {
+    for (const { id } of stopped) {
+      const { events } = await bundleOf(owner.call, id)
+      const tapped = events.filter(({ body }) => body.kind === 'stepDone').length
+      expect((await doneOf(owner.call, id)).length).toBeGreaterThanOrEqual(tapped)
+    }
+  })
+
   it('says each call from its day on until it was made', async () => {
     for (const { id, callOn } of stopped) {
       const before = (await dayPage(plus(callOn, -1) ?? '')).calls
@@ -249,42 +280,7 @@ describe('a month of a small house', () => {
     expect(await said(plus(today, 1))).toBe(0)
   })
 
-  it('says two licences from 60 days before their end, pressing from 7 on', async () => {
-    const { stays } = small.people
-    const ends = { peel: plus(days[0] ?? '', 65) ?? '', machine: plus(days[0] ?? '', 12) ?? '' }
-    await must(owner.call, 'PUT', '/api/scope', {
-      ...{ staffId: stays.id, licences: ['basic', 'peel', 'machine'], until: ends },
-    })
-    for (let more = 0; more <= 80; more += 3) {
-      const day = plus(days[0] ?? '', more) ?? ''
-      const said = (await dayPage(day)).dues.filter(({ title }) => title.startsWith('The licence'))
-      const wanted = Object.values(ends)
-        .map((last) => DateTime.fromISO(last).diff(DateTime.fromISO(day), 'days').days)
-        .filter((left) => left <= 60)
-        .map((left) => (left <= 7 ? 'stop' : 'watch'))
-      expect(said.map(({ kind }) => kind).sort(), day).toEqual(wanted.sort())
-    }
-  })
-
-  it('says bottles in their last 30 days, and a service 14 days before', async () => {
-    const id = randomUUID()
-    const last = plus(days[0] ?? '', 40) ?? ''
-    const { product } = (await shelf()).items[0] ?? {}
-    await post('/api/lots', {
-      ...{ id, productId: product?.id, code: 'SHORT', expires: last, millilitres: 5 },
-    })
-    await must(owner.call, 'PUT', '/api/devices', {
-      ...{ id: randomUUID(), kind: 'tipMachine', name: 'Tip machine', serial: '', ready: true },
-      serviceDue: last,
-    })
-    for (let more = 0; more <= 44; more += 2) {
-      const day = plus(days[0] ?? '', more) ?? ''
-      const left = 40 - more
-      const titles = (await dayPage(day)).dues.map(({ title }) => title)
-      expect(titles.includes('Service of the Tip machine'), day).toBe(left <= 14)
-      expect(titles.includes(product?.name ?? ''), day).toBe(left < 30)
-    }
-  })
+  saysItsDues(() => ({ owner, days, small, dayPage, shelf }))
 
   it('an erased client is named nowhere and comes no more', async () => {
     expect((await owner.call(`/api/people/${erased}`)).status).toBe(410)

@@ -3,10 +3,12 @@ import type { Place } from '#contracts/hours'
 import { propose } from '#core/planning/answer/propose'
 import { toPlanInput } from '#core/visit/planInput'
 import { allNo, readAll, RESILIENT } from '#core/testing/fixtures'
+import type { PlanStep } from '#core/catalogue/techniques/step'
 import type { TreatmentEvent } from '#core/treatment/events'
 import type { Caller } from '../../support/http'
 import type { Seeded } from '../../support/seeded'
 import { bundleOf, tap } from '../../support/visit'
+import type { OddDays } from './oddDays'
 import { must } from './smallHouse'
 
 const MINUTE_MS = 60_000
@@ -56,8 +58,8 @@ export async function bookOffered(
   return booked
 }
 
-/** A visit from the questions to the seal; `stopped` ends it by the client's word half-way. */
-export async function live(call: Caller, { id }: Booked, { stopped }: { stopped: boolean }) {
+/** Asked, signed, read and planned. */
+export async function prepare(call: Caller, { id }: Booked): Promise<readonly PlanStep[]> {
   const path = `/api/visits/${id}`
   await must(call, 'PUT', `${path}/answers`, {
     ...{ id: randomUUID(), answers: allNo(), medicines: '' },
@@ -72,9 +74,25 @@ export async function live(call: Caller, { id }: Booked, { stopped }: { stopped:
   const plan = propose(toPlanInput(await bundleOf(call, id)))
   if (plan.failed) throw new Error(plan.failed.text)
   await must(call, 'PUT', `${path}/plan`, { steps: plan.steps })
+  return plan.steps
+}
+
+/**
+ * A visit from the questions to the seal.
+ * @param how.stopped ends it by the client's word half-way; how.late leaves the write-up for later
+ */
+export async function live(
+  call: Caller,
+  visit: Booked,
+  { stopped, late, odd }: { stopped: boolean; late: boolean; odd: OddDays },
+) {
+  const path = `/api/visits/${visit.id}`
+  const steps = await prepare(call, visit)
   await must(call, 'POST', `${path}/start`)
-  await must(call, 'POST', `${path}/events`, { events: tapsOf(plan.steps, stopped) })
-  await must(call, 'POST', `${path}/seal`, { text: 'Went well.' })
+  await must(call, 'POST', `${path}/events`, { events: tapsOf(steps, stopped) })
+  await odd.onItsDay(visit.id, visit.startsAt)
+  if (late) odd.leave(visit)
+  else await must(call, 'POST', `${path}/seal`, { text: 'Went well.' })
 }
 
 /** Each step by its own minutes, ended just now. */
