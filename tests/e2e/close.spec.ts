@@ -34,6 +34,9 @@ test('a sealed visit leaves as a file and comes back as ours; changed by a word 
     mimeType: 'application/json',
     buffer: Buffer.from(text.replace('Went well.', 'Went badly.')),
   })
+  // Of somebody else by name: asked first, and nothing is taken in meanwhile.
+  await expect(page.getByText(/^The file is of/)).toBeVisible()
+  await page.getByRole('button', { name: 'It is the same person: import' }).click()
   await expect(page.getByText('seal broken').first()).toBeVisible()
   await page
     .getByLabel('Take in a visit file')
@@ -56,7 +59,7 @@ test("a sealed record is amended in the open, the next visit goes into the clien
   await expect(page.getByRole('heading', { name: 'Amended in the open' })).toBeVisible()
   await expect(page.locator('s').getByText('Went well.')).toBeVisible()
   await page.getByLabel('Day', { exact: true }).fill('2031-08-20')
-  await page.getByRole('button', { name: 'Set the next visit' }).click()
+  await page.getByRole('button', { name: 'Book the next visit' }).click()
   await expect
     .poll(async () => (await bundleOf(await asOwner(), id)).visit.nextVisitAt)
     .not.toBeNull()

@@ -114,7 +114,7 @@ test('what was done counts from the room on: record, card, stock, ledger, Day, f
   await sealIt(page)
   await expect(page.getByText(/^\s*Seal \d+/)).toBeVisible()
   await page.getByLabel('Day', { exact: true }).fill('2031-09-17')
-  await page.getByRole('button', { name: 'Set the next visit' }).click()
+  await page.getByRole('button', { name: 'Book the next visit' }).click()
   await expect(page.getByText('Booked:')).toBeVisible()
 
   // Stock: the swapped bottle was poured from, and after it burned no further.
