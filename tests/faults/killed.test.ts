@@ -65,6 +65,7 @@ const NAME = 'faults-killed'
 const START = { OAK_DATA: NAME, OAK_PORT: '4480' }
 let house: House
 const start = () => run('scripts/start.mjs', [], START, /Ctrl-C stops/)
+const addressOf = (said: string): string => /is ready: (\S+)/.exec(said)?.[1] ?? ''
 const serverOf = (): number =>
   (JSON.parse(readFileSync(join(ROOT, '.data', `run-${NAME}.json`), 'utf8')) as { server: number })
     .server
@@ -97,7 +98,7 @@ describe('a start that is killed', () => {
     const again = await start()
     expect(again.said()).toContain('earlier start')
     expect(runs(server)).toBe(false)
-    expect((await caller('http://127.0.0.1:4480')('/api/ready')).status).toBe(200)
+    expect((await caller(addressOf(again.said()))('/api/ready')).status).toBe(200)
     process.kill(again.pid, 'SIGTERM')
     await comes('it ended', () => !runs(again.pid) && !house.running())
   })
@@ -105,7 +106,7 @@ describe('a start that is killed', () => {
     const { pid, said } = await start()
     process.kill(masterOf(house), 'SIGKILL')
     await comes('said', () => said().includes('The database is back'))
-    const ready = async () => (await caller('http://127.0.0.1:4480')('/api/ready')).status === 200
+    const ready = async () => (await caller(addressOf(said()))('/api/ready')).status === 200
     await comes('ready', ready)
     process.kill(pid, 'SIGTERM')
     await comes('it ended', () => !runs(pid) && !house.running())
