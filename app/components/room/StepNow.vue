@@ -3,10 +3,12 @@ import { fromMilliseconds, toMilliseconds } from '#core/units'
 import { UNASKED_MAKE_UP } from '#core/catalogue/consultation/makeUp'
 import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
 import type { PlanStep } from '#core/catalogue/techniques/step'
+import type { RegionId } from '#core/face/zones'
 import { lastTimeWords } from '#core/visit/lastTime'
 import { attendedNow, stayWords } from '#core/treatment/attended'
 import { comfortAt, dialOf } from '#core/treatment/atHand'
 import { runningMs } from '#core/treatment/clocks'
+import { leftWords } from '#core/treatment/leftZones'
 import { promptAt } from '#core/treatment/prompts'
 import { elapsed } from '~/composables/dates'
 import { useRoom } from '~/stores/room'
@@ -55,6 +57,18 @@ const always = computed(() => room.input?.verdict.throughout.map(({ say }) => sa
 const stay = computed(() =>
   room.state ? stayWords(attendedNow(room.state, room.everyStep, props.step)) : '',
 )
+/** Zones of the plan that this step leaves alone today, and why. */
+const spared = computed(() => {
+  const planned = visit.bundle?.plans.findLast(({ steps }) =>
+    steps.some(({ key }) => key === props.step.key),
+  )
+  const whole = planned?.steps.find(({ key }) => key === props.step.key)?.regions ?? []
+  const out = whole.filter((region) => !props.step.regions.includes(region))
+  const left = Object.entries(room.state?.left ?? {}).filter(([own]) =>
+    out.includes(own as RegionId),
+  )
+  return leftWords(Object.fromEntries(left))
+})
 const turnTo = (setting: number) =>
   room.tap({ kind: 'settingChanged', key: props.step.key, setting })
 </script>
@@ -73,6 +87,7 @@ const turnTo = (setting: number) =>
       <li v-for="say in first" :key="say">First: {{ say.toLowerCase() }}</li>
     </ul>
     <p v-if="stay" class="dim">{{ stay }}</p>
+    <p v-for="say in spared" :key="say" class="dim">Not here: {{ say }}</p>
     <p v-for="say in always" :key="say" class="dim">All through: {{ say.toLowerCase() }}</p>
     <StepHand :step="step" :minute="minute" :worn="worn" />
     <StepRecalled v-if="technique.product" :step="step" @swap="emit('swap')" />

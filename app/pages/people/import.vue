@@ -130,6 +130,7 @@ const undo = (id: string) =>
         <span v-if="bad" class="soft">{{ bad }} cannot be taken in as they stand.</span>
       </div>
     </template>
+    <WholeFile v-if="!file" />
     <section v-if="imports?.length" class="panel">
       <h2>Taken in before</h2>
       <ul class="plainlist">
