@@ -21,8 +21,8 @@ const PARTS = [
 ]
 /** Takes long, so that it runs by name and in the full run only. */
 const ADDITIONS = 'additions'
-const HELP = `./test                 everything, on a throw-away cluster; what needs the build and what does
-                       not run side by side
+const HELP = `./test                 everything, on throw-away clusters: what reads the sources beside what
+                       needs the build; the browser's tests after that, with nothing beside them
 ./test PART [PART …]   some parts: ${PARTS.join(' ')} ${ADDITIONS}
 ./test full            everything, with the long seeded runs and the pages of docs/how-to followed
 ./test --help          this page`
@@ -65,6 +65,7 @@ async function main() {
   await ensurePackages()
   const built = buildFor(wanted)
   await Promise.all([onTheBuild(wanted, built), onTheSources(wanted, built)])
+  if (wanted.has('e2e')) await inTheBrowser()
 }
 
 async function buildFor(wanted) {
@@ -72,36 +73,35 @@ async function buildFor(wanted) {
   if (needed) await ensureBuild()
 }
 
-/**
- * What needs the built application: it is built once. Two houses serve, so that one side's waiting
- * is the other's working time: one for the wire and a part of the browser's tests, one for the rest
- * of these.
- */
+/** What needs the built application: it is built once. */
 async function onTheBuild(wanted, built) {
   await built
-  const e2e = wanted.has('e2e')
-  await Promise.all([
-    wanted.has('api') || e2e
-      ? inAHouse('test', 24610, 4390, async (env) => {
-          if (wanted.has('api'))
-            await vitest(tally, 'api', 'Over the wire, on real PostgreSQL', env)
-          if (e2e) await playwright(tally, env, 1)
-        })
-      : undefined,
-    e2e ? beside(wanted) : undefined,
-  ])
-  await faults(wanted)
+  if (wanted.has('api'))
+    await inAHouse(['test', 24610, 4390], (env) =>
+      vitest(tally, 'api', 'Over the wire, on real PostgreSQL', { env }),
+    )
+  if (wanted.has('faults'))
+    await vitest(tally, 'faults', 'Killed, cut and restarted', {
+      only: { name: '-rest', args: ['--exclude', `${MONTH}/**`] },
+    })
+}
+/** The longest of them stands by itself, so that both sides are done at about the same time. */
+const MONTH = 'tests/faults/month'
+
+/**
+ * A browser that has to wait for its turn misses what a person would see: two of them, each with a
+ * house of its own, and nothing beside them.
+ */
+async function inTheBrowser() {
+  const houses = [
+    ['test', 24610, 4390],
+    ['test-beside', 24660, 4440],
+  ]
+  await Promise.all(houses.map((own, at) => inAHouse(own, (env) => playwright(tally, env, at + 1))))
 }
 
-async function beside(wanted) {
-  await inAHouse('test-beside', 24660, 4440, async (env) => {
-    for (const part of [2, 3]) await playwright(tally, env, part)
-  })
-  await typesOnce(wanted)
-}
-
-async function inAHouse(name, firstPort, wantedPort, work) {
-  const house = await openHouse(name, { firstPort, wanted: wantedPort })
+async function inAHouse([name, firstPort, wanted], work) {
+  const house = await openHouse(name, { firstPort, wanted })
   open.add(house)
   try {
     await work({
@@ -116,14 +116,6 @@ async function inAHouse(name, firstPort, wantedPort, work) {
   }
 }
 
-/** Parts that stand by themselves: whichever side is free first takes them. */
-async function faults(wanted) {
-  if (wanted.delete('faults')) await vitest(tally, 'faults', 'Killed, cut and restarted')
-}
-async function typesOnce(wanted) {
-  if (wanted.delete('types')) await types(tally)
-}
-
 /** What reads the sources alone. */
 async function onTheSources(wanted, built) {
   if (wanted.has('unit')) await vitest(tally, 'core', 'The core, by example and by property')
@@ -132,11 +124,14 @@ async function onTheSources(wanted, built) {
   // A build writes the types and the settings that these read anew.
   await built
   if (wanted.has('lint')) await lint(tally)
+  if (wanted.has('types')) await types(tally)
   if (wanted.has('solver'))
     await vitest(tally, 'solver', 'Against trying everything and an outside solver')
-  await typesOnce(wanted)
   if (wanted.has(ADDITIONS)) await additions(tally)
-  await faults(wanted)
+  if (wanted.has('faults'))
+    await vitest(tally, 'faults', 'A month of a small house', {
+      only: { name: '-month', args: [MONTH] },
+    })
 }
 
 function close() {

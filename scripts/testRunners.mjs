@@ -93,9 +93,13 @@ async function counted(tally, title, { report, args, env, read }) {
   for (const one of again) say(`  ≈ passed at the second try only: ${one}`)
 }
 
-/** Runs one project of the unit runner. */
-export function vitest(tally, project, title, env = {}) {
-  const report = join(OUT, `${project}.json`)
+/**
+ * Runs one project of the unit runner.
+ * @param more.env what it wants to know
+ * @param more.only arguments that choose a part of it, and the part's name
+ */
+export function vitest(tally, project, title, { env = {}, only = { name: '', args: [] } } = {}) {
+  const report = join(OUT, `${project}${only.name}.json`)
   return counted(tally, title, {
     report,
     env,
@@ -104,6 +108,7 @@ export function vitest(tally, project, title, env = {}) {
       'run',
       '--project',
       project,
+      ...only.args,
       '--reporter=json',
       '--reporter=default',
       `--outputFile.json=${report}`,
@@ -117,7 +122,7 @@ export function vitest(tally, project, title, env = {}) {
 }
 
 /** The browser's tests are cut into so many parts. */
-const PARTS = 3
+const PARTS = 2
 /**
  * A part of the browser's tests, in a house that is up.
  * @param part from 1

@@ -10,7 +10,7 @@ import { openHouse } from '../../scripts/house.mjs'
 import { ROOT } from '../../scripts/say.mjs'
 import { endChild, runServer, whenReady } from '../../scripts/server.mjs'
 import { open } from '../support/house'
-import { goTo, nextStep, planAsProposed, sealIt, signTyped } from '../support/walk'
+import { choose, goTo, nextStep, planAsProposed, sealIt, signTyped } from '../support/walk'
 
 /** A house that nobody has furnished: what a newcomer sees, by visible labels alone. */
 const OWNER = { email: 'maren@house.example', password: 'a house of my own' }
@@ -80,6 +80,9 @@ test('an empty house by its interface alone: first hour, shelf, a colleague, a c
   await page.getByLabel('Name of the house').fill('Holt Rooms')
   await page.getByLabel('Your name').fill('Maren Holt')
   await page.getByLabel('E-mail, to sign in with').fill(OWNER.email)
+  // Nothing is held unasked.
+  await choose(page, 'You are trained and licensed for', 'cleansing, masks, massage')
+  await page.keyboard.press('Escape')
   await chooses(page, OWNER.password, 'Begin the house')
   await expect(page.getByRole('heading', { name: 'Furnish the house' })).toBeVisible()
   say('the house is begun')
@@ -183,6 +186,8 @@ test('an empty house by its interface alone: first hour, shelf, a colleague, a c
   // Who has left is out at once, and cannot come in again.
   await open(page, at('/practice/house'))
   await page.getByRole('button', { name: /Has left.*Jory Pell/ }).click()
+  await page.getByLabel('Your password, once more').fill(OWNER.password)
+  await page.getByRole('button', { name: 'Confirm' }).click()
   await expect(page.getByText('has left', { exact: true })).toBeVisible()
   await open(other, at('/people'))
   await other.getByLabel('E-mail').fill(COLLEAGUE.email)

@@ -46,6 +46,14 @@ export function propose(input: PlanInput, done: readonly PlanStep[] = []): Propo
       stage.options.length === 0 &&
       (done.length === 0 || STAGE_IDS.indexOf(stage.id) > stageReached(done)),
   )
+  if (gap && input.licences.length === 0)
+    return {
+      ...{ steps: done, minutes: 0, value: 0 },
+      failed: {
+        rule: 'scope',
+        text: 'Nothing can be planned: nobody has said what you are licensed for. An owner says it under Practice, Scope.',
+      },
+    }
   if (gap)
     return {
       steps: done,

@@ -33,8 +33,8 @@ export async function must(call: Caller, method: string, path: string, body: obj
 export async function furnished(clientCount: number): Promise<SmallHouse> {
   const house: House = await openHouse('faults-month', {
     empty: true,
-    firstPort: 24860,
-    wanted: 4470,
+    firstPort: 25060,
+    wanted: 4490,
   })
   const address = house.address ?? ''
   const begin = caller(address)
