@@ -5,7 +5,10 @@
 import { openHouse } from './house.mjs'
 import { say } from './say.mjs'
 
-const house = await openHouse(process.argv[2] ?? 'bench-of-tests', { firstPort: 24710, wanted: 4395 })
+const house = await openHouse(process.argv[2] ?? 'bench-of-tests', {
+  firstPort: 24710,
+  wanted: 4395,
+})
 say(
   `export OAK_TEST_URL=${house.address} ` +
     `OAK_TEST_OWNER_DB=${house.cluster.url('owner')} ` +
