@@ -31,7 +31,7 @@ const untilWords = (until: string) => {
     </ul>
     <p>
       Burning, swelling, blisters, or redness that grows: cool water, nothing on it, call
-      {{ bundle.practice.phone }}. Trouble breathing: {{ bundle.practice.emergency }}.
+      {{ bundle.practice.phone || 'us' }}. Trouble breathing: {{ bundle.practice.emergency }}.
     </p>
     <p v-if="bundle.practice.cardText">{{ bundle.practice.cardText }}</p>
   </article>
