@@ -78,6 +78,20 @@ function dumping(cluster, snapshot) {
   return { stream: child.stdout, ended }
 }
 
+/** Dump, digests and session key of one moment, locked into one file; how many bytes it has. */
+const lockInto = (cluster, sql, { file, passphrase, at }) =>
+  sql.begin('isolation level repeatable read read only', async (tx) => {
+    const [{ snapshot }] = await tx`select pg_export_snapshot() as snapshot`
+    const manifest = {
+      at: at.toISOString(),
+      ...(await digests(tx)),
+      secrets: { session: cluster.secrets.session },
+    }
+    const { stream, ended } = dumping(cluster, snapshot)
+    const [size] = await Promise.all([lockBackup(file, passphrase, manifest, stream), ended])
+    return size
+  })
+
 /**
  * Makes a backup of a running house: dump, digests and session key of one moment, locked with a
  * passphrase. The house goes on meanwhile.
@@ -89,17 +103,7 @@ export async function backUp(cluster, folder, passphrase, kind = 'byHand') {
   const file = join(folder, backupName(at))
   const sql = await connect(cluster.url('owner'))
   try {
-    const bytes = await sql.begin('isolation level repeatable read read only', async (tx) => {
-      const [{ snapshot }] = await tx`select pg_export_snapshot() as snapshot`
-      const manifest = {
-        at: at.toISOString(),
-        ...(await digests(tx)),
-        secrets: { session: cluster.secrets.session },
-      }
-      const { stream, ended } = dumping(cluster, snapshot)
-      const [size] = await Promise.all([lockBackup(file, passphrase, manifest, stream), ended])
-      return size
-    })
+    const bytes = await lockInto(cluster, sql, { file, passphrase, at })
     await sql`insert into backups (at, kind, bytes) values (${at}, ${kind}, ${bytes})`
     return { file, bytes }
   } catch (error) {
@@ -167,16 +171,7 @@ export async function safetyCopy(cluster, why) {
   const word = told ?? randomBytes(PASSPHRASE_BYTES).toString('base64url')
   const sql = await connect(cluster.url('owner'))
   try {
-    await sql.begin('isolation level repeatable read read only', async (tx) => {
-      const [{ snapshot }] = await tx`select pg_export_snapshot() as snapshot`
-      const manifest = {
-        at: at.toISOString(),
-        ...(await digests(tx)),
-        secrets: { session: cluster.secrets.session },
-      }
-      const { stream, ended } = dumping(cluster, snapshot)
-      await Promise.all([lockBackup(file, word, manifest, stream), ended])
-    })
+    await lockInto(cluster, sql, { file, passphrase: word, at })
   } catch (error) {
     rmSync(file, { force: true })
     throw error

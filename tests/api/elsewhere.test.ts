@@ -3,8 +3,8 @@ import { beforeAll, describe, expect, it } from 'vitest'
 import type { VisitDocument } from '#contracts/exchange'
 import { canonical, type Json } from '#core/record/canonical'
 import { signedIn, testUrl, type Caller } from '../support/http'
-import { withSteps } from '../support/ownPlan'
-import { bundleOf, prepared, someone, tap, treating } from '../support/visit'
+import { withAcid } from '../support/ownPlan'
+import { bundleOf, prepared, someone, tap } from '../support/visit'
 
 const base = testUrl()
 const MINUTE = 60_000
@@ -15,22 +15,8 @@ beforeAll(async () => {
 /** A sealed visit with an acid mask, as its file. */
 async function fileWithAcid(name: string) {
   const client = await someone(owner, name)
-  const id = await treating(owner, 'owner', client)
-  const steps = await withSteps(id, [
-    ['milk'],
-    ['acidMask'],
-    ['stay'],
-    ['maskOff'],
-    ['moisturiser'],
-  ])
-  const began = Date.now() - 40 * MINUTE
-  const events = [
-    tap({ kind: 'started' }, began),
-    ...steps.map(({ key }, i) =>
-      tap({ kind: 'stepDone', key, cue: true }, began + (i + 1) * 8 * MINUTE, { planVersion: 2 }),
-    ),
-    tap({ kind: 'finished' }, began + 39 * MINUTE, { planVersion: 2 }),
-  ]
+  const { id, began } = await withAcid(client)
+  const events = [tap({ kind: 'finished' }, began + 44 * MINUTE, { planVersion: 2 })]
   await owner(`/api/visits/${id}/events`, { method: 'POST', body: { events } })
   const sealed = await owner(`/api/visits/${id}/seal`, { method: 'POST', body: { text: 'acid' } })
   expect(sealed.status, sealed.text).toBe(200)

@@ -8,10 +8,9 @@ import { toPlanInput } from '#core/visit/planInput'
 import { readParts } from '#core/visit/record'
 import { signedIn, testUrl, type Caller } from '../support/http'
 import { bundleOf, prepared, someone, tap, throughTheRoom, treating } from '../support/visit'
-import { withSteps } from '../support/ownPlan'
+import { withAcid } from '../support/ownPlan'
 
 const base = testUrl()
-const MINUTE = 60_000
 let owner: Caller
 beforeAll(async () => {
   owner = await signedIn(base, 'owner')
@@ -24,24 +23,7 @@ const todayOf = (zone: string) =>
 /** Booked for some weeks ahead, treated now, with an acid mask in it. */
 async function treatedAhead(name: string) {
   const client = await someone(owner, name)
-  const id = await treating(owner, 'owner', client)
-  const steps = await withSteps(id, [
-    ['milk'],
-    ['acidMask'],
-    ['stay'],
-    ['maskOff'],
-    ['moisturiser'],
-  ])
-  const began = Date.now() - 40 * MINUTE
-  const events = [
-    tap({ kind: 'started' }, began),
-    ...steps.map(({ key }, i) =>
-      tap({ kind: 'stepDone', key, cue: true }, began + (i + 1) * 8 * MINUTE, { planVersion: 2 }),
-    ),
-  ]
-  const sent = await owner(`/api/visits/${id}/events`, { method: 'POST', body: { events } })
-  expect(sent.status, sent.text).toBe(200)
-  return { client, id, began }
+  return { client, ...(await withAcid(client)) }
 }
 
 describe('a visit is of the day on which it is treated', () => {

@@ -6,7 +6,7 @@ import { GROUPS } from '#core/face/regions'
 import type { RegionId } from '#core/face/zones'
 import { minutes } from '#core/units'
 import { asOwner } from './house'
-import { bundleOf, STAFF, tap } from './visit'
+import { bundleOf, STAFF, tap, treating } from './visit'
 
 /** A step of its usual minutes with a bottle of the house. */
 export type Wanted = readonly [TechniqueId, (readonly RegionId[])?]
@@ -52,3 +52,22 @@ export async function tell(id: string, body: EventBody, minutesAgo = 0): Promise
   if (reply.status !== 200) throw new Error(reply.text)
 }
 export const done = (step: PlanStep): EventBody => ({ kind: 'stepDone', key: step.key, cue: true })
+
+const MINUTE_MS = 60_000
+/** Under way since forty minutes, with an acid mask laid, rested and taken off; not finished. */
+export async function withAcid(client: string): Promise<{ id: string; began: number }> {
+  const call = await asOwner()
+  const id = await treating(call, 'owner', client)
+  const steps = await withSteps(id, [
+    ...([['milk'], ['acidMask'], ['stay']] as const),
+    ...([['maskOff'], ['moisturiser']] as const),
+  ])
+  const began = Date.now() - 45 * MINUTE_MS
+  const events = [
+    tap({ kind: 'started' }, began),
+    ...steps.map((step, i) => tap(done(step), began + (i + 1) * 8 * MINUTE_MS, { planVersion: 2 })),
+  ]
+  const sent = await call(`/api/visits/${id}/events`, { method: 'POST', body: { events } })
+  if (sent.status !== 200) throw new Error(sent.text)
+  return { id, began }
+}
