@@ -8,7 +8,6 @@ import type { TreatmentEvent } from '#core/treatment/events'
 import type { Caller } from '../../support/http'
 import type { Seeded } from '../../support/seeded'
 import { bundleOf, tap } from '../../support/visit'
-import type { OddDays } from './oddDays'
 import { must } from './smallHouse'
 
 const MINUTE_MS = 60_000
@@ -77,6 +76,11 @@ export async function prepare(call: Caller, { id }: Booked): Promise<readonly Pl
   return plan.steps
 }
 
+/** What a house that lives ahead of the clock does with a visit. */
+interface Ahead {
+  onItsDay: (id: string, at: number) => Promise<void>
+  leave: (visit: Booked) => void
+}
 /**
  * A visit from the questions to the seal.
  * @param how.stopped ends it by the client's word half-way; how.late leaves the write-up for later
@@ -84,7 +88,7 @@ export async function prepare(call: Caller, { id }: Booked): Promise<readonly Pl
 export async function live(
   call: Caller,
   visit: Booked,
-  { stopped, late, odd }: { stopped: boolean; late: boolean; odd: OddDays },
+  { stopped, late, odd }: { stopped: boolean; late: boolean; odd: Ahead },
 ) {
   const path = `/api/visits/${visit.id}`
   const steps = await prepare(call, visit)
