@@ -17,8 +17,8 @@ beforeAll(async () => {
 })
 const fileOf = async (clientId: string) =>
   (await owner(`/api/people/${clientId}`)).body as ClientFile
-const todayOf = (zone: string) =>
-  new Intl.DateTimeFormat('en-CA', { timeZone: zone }).format(Date.now())
+const dayOf = (at: number, zone: string) =>
+  new Intl.DateTimeFormat('en-CA', { timeZone: zone }).format(at)
 
 /** Booked for some weeks ahead, treated now, with an acid mask in it. */
 async function treatedAhead(name: string) {
@@ -31,10 +31,11 @@ describe('a visit is of the day on which it is treated', () => {
     const client = await someone(owner, 'Came Early')
     const id = await prepared(owner, 'owner', client)
     const before = await bundleOf(owner, id)
-    const today = todayOf(before.practice.timeZone)
-    expect(before.today > today).toBe(true)
+    expect(before.today > dayOf(Date.now(), before.practice.timeZone)).toBe(true)
     expect((await owner(`/api/visits/${id}/start`, { method: 'POST' })).status).toBe(200)
     const after = await bundleOf(owner, id)
+    // Of the moment it began: a midnight between here and there belongs to nobody.
+    const today = dayOf(after.visit.at, before.practice.timeZone)
     expect(after.today).toBe(today)
     expect(after.visit.at).toBeLessThanOrEqual(Date.now())
     const day = (await owner(`/api/day?date=${today}`)).body as DayPage
@@ -43,13 +44,13 @@ describe('a visit is of the day on which it is treated', () => {
     expect(old.visits.map((visit) => visit.id)).not.toContain(id)
   })
   it('the next day knows of it before it is sealed: rests, load, past, reactions', async () => {
-    const { client, id } = await treatedAhead('Not Sealed Yet')
+    const { client, id, began } = await treatedAhead('Not Sealed Yet')
     const next = await prepared(owner, 'owner', client)
     const bundle = await bundleOf(owner, next)
     expect(bundle.past).toHaveLength(1)
     expect(bundle.past[0]?.families).toContain('acid')
     expect(bundle.poured.some(({ loads }) => (loads.cheekL ?? 0) > 0)).toBe(true)
-    expect(bundle.past[0]?.day).toBe(todayOf(bundle.practice.timeZone))
+    expect(bundle.past[0]?.day).toBe(dayOf(began, bundle.practice.timeZone))
     // Booked within the week, the acid rests.
     const within = { ...bundle, today: addDays(bundle.past[0]?.day ?? '', 1) }
     const input = toPlanInput({
