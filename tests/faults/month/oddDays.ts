@@ -47,13 +47,14 @@ export class OddDays {
     const next = DateTime.fromMillis(at, { zone: zoneOfHouse() }).plus({ days: 1 }).toISODate()
     await this.db`update follow_ups set due_on = ${next}::date where visit_id = ${id}`
   }
-  /** Visits that were begun after a bottle was called back, and drew from it all the same. */
+  /** Visits that began, by their taps, after a bottle was called back, and drew from it all the same. */
   drewAfterRecall = async (lotId: string): Promise<string[]> => {
     const rows = await this.db<{ id: string }[]>`
       select distinct used.visit_id as id from lot_movements used
       where used.lot_id = ${lotId} and used.kind = 'used' and (
-        select min(received_at) from visit_events e where e.visit_id = used.visit_id
-      ) > (select min(at) from lot_movements where lot_id = ${lotId} and kind = 'recalled')`
+        select min(e.at) from visit_events e where e.visit_id = used.visit_id
+      ) > (select extract(epoch from min(at)) * 1000 from lot_movements
+        where lot_id = ${lotId} and kind = 'recalled')`
     return rows.map(({ id }) => id)
   }
   leave = (visit: Booked): void => {
