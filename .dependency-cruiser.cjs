@@ -2,6 +2,7 @@
 const ROOMS = [
   'units',
   'face',
+  'shapes',
   'catalogue',
   'skin',
   'screening',
@@ -18,7 +19,8 @@ const ROOMS = [
   'visit',
   'rows',
 ]
-const within = (room) => (room === 'units' ? '^core/units\\.ts$' : `^core/${room}/`)
+const FILES = ['units', 'shapes']
+const within = (room) => (FILES.includes(room) ? `^core/${room}\\.ts$` : `^core/${room}/`)
 const downhill = ROOMS.map((room, i) => ({
   name: `core-${room}`,
   severity: 'error',
@@ -63,6 +65,7 @@ module.exports = {
           '^core/',
           '^node_modules/@noble/hashes/',
           '^node_modules/zod/',
+          '^node_modules/(@types/)?luxon/',
           '^node_modules/(@types/)?culori/',
         ],
       },

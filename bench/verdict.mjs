@@ -39,8 +39,8 @@ const answersTo = (findings) =>
  */
 export default async function verdict() {
   const { screen, productBars, restBars, CONTRAINDICATIONS, FINDING_IDS, product } = await bundled([
-    'core/screening/verdict.ts',
-    'core/screening/products.ts',
+    'core/screening/verdict/verdict.ts',
+    'core/screening/products/products.ts',
     'core/load/rest.ts',
     'core/catalogue/consultation/contraindications.ts',
     'core/catalogue/consultation/findings.ts',

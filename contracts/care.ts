@@ -1,20 +1,17 @@
-import { REACTED_RULE } from '#core/screening/reactions'
+import { REACTED_RULE } from '#core/screening/products/reactions'
 import { z } from 'zod'
 import { CONSENT_IDS } from '#core/catalogue/consultation/consents'
 import { CONTRAINDICATIONS } from '#core/catalogue/consultation/contraindications'
 import { FAMILY_IDS } from '#core/catalogue/kinds'
 import { PREFERENCES } from '#core/catalogue/consultation/preferences'
-import { PATCH_PLACES } from '#core/screening/patch'
+import { PATCH_PLACES } from '#core/screening/products/patch'
 import { CONDITION_IDS } from '#core/catalogue/skin/conditions'
 import { HALF_FEATURES, type HalfFeature } from '#core/skin/halves'
 import { BURNS, TANS } from '#core/skin/indices'
 import { OBSERVATION_IDS } from '#core/skin/observations'
+import { grade } from '#core/skin/readingShapes'
 import { day, id, licences, line, regions, said, zoneId } from './common'
 
-export const grade = z.union(
-  [z.literal(0), z.literal(1), z.literal(2), z.literal(3), z.literal(4)],
-  'a grade from 0 to 4',
-)
 export const consentKinds = z
   .array(z.enum(CONSENT_IDS))
   .min(1, 'at least one')

@@ -1,9 +1,9 @@
 import { z } from 'zod'
 import type { CallDue } from '#contracts/day'
 import type { Poured } from '#core/load/ledger'
-import type { Earliest } from '#core/screening/earliest'
-import type { PastReaction } from '#core/screening/reactions'
-import type { Answers } from '#core/screening/answers'
+import type { Earliest } from '#core/screening/verdict/earliest'
+import type { PastReaction } from '#core/screening/products/reactions'
+import type { Answers } from '#core/screening/asking/answers'
 import type { VisitStatus } from '#core/visit/status'
 
 /** One visit in a client's file. */

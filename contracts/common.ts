@@ -1,9 +1,8 @@
 import { z } from 'zod'
 import { CONCERN_IDS, LICENCE_IDS } from '#core/catalogue/kinds'
 import { SCHOOL_IDS } from '#core/catalogue/schools/schools'
-import { REGION_IDS, ZONE_IDS } from '#core/face/zones'
 
-export const id = z.uuid('not an id')
+export { id, line, regions, said, zoneId } from '#core/shapes'
 /** Years that a house can mean; what lies outside is a slip of the hand, and no database takes year 0. */
 const YEARS = { first: 1900, last: 2199 }
 const isMeant = (text: string) => {
@@ -18,11 +17,6 @@ export const moment = z.iso
   .refine(isMeant, outside)
 /** What an edit has seen; one more of it still fits into an integer of the database. */
 export const version = z.int('a version as it was read').min(-1).max(2_147_483_646)
-export const line = (most: number) => z.string().trim().max(most, `at most ${most} characters`)
-export const said = (most: number) => line(most).min(1, 'must not be empty')
-export const regionId = z.enum(REGION_IDS)
-export const zoneId = z.enum(ZONE_IDS)
-export const regions = z.array(regionId).max(12)
 export const aims = z
   .array(z.enum(CONCERN_IDS))
   .max(5, 'at most five aims')

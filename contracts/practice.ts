@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import type { LicenceId } from '#core/catalogue/kinds'
-import type { Tightening } from '#core/screening/houseRules'
-import type { ScopeLine } from '#core/screening/scope'
+import type { Tightening } from '#core/screening/verdict/houseRules'
+import type { ScopeLine } from '#core/screening/verdict/scope'
 import { said } from './common'
 
 /** From which seal on the chain is walked; 0 begins at the first. */

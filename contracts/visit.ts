@@ -1,33 +1,16 @@
-import { PAD_GRADES } from '#core/catalogue/rules/pads'
-import { SPOT_IDS } from '#core/catalogue/techniques/residue'
 import { isWholeTicks, SHORTEST_STEP, type Minutes } from '#core/units'
 import { z } from 'zod'
-import type { EventKind } from '#core/treatment/events'
+import { instant, treatmentEvent } from '#core/treatment/taps/eventShapes'
 import { MAKE_UP_IDS } from '#core/catalogue/consultation/makeUp'
 import { WORK_ELSEWHERE_IDS } from '#core/catalogue/consultation/elsewhere'
 import { FINDING_IDS } from '#core/catalogue/consultation/findings'
-import { ABSORBED_GRADES } from '#core/catalogue/products/watering'
-import { SIGN_IDS, STOP_STEPS } from '#core/catalogue/rules/stopRules'
 import { TECHNIQUE_IDS } from '#core/catalogue/techniques/techniques'
-import { ZONE_IDS, type ZoneId } from '#core/face/zones'
 import { METER_KINDS } from '#core/catalogue/skin/meters'
 import type { FindingId } from '#core/catalogue/consultation/findings'
-import { ALL_READING_IDS, type AnyReadingId } from '#core/skin/readings'
-import { consentKinds, grade, wholeReading } from './care'
+import { readings } from '#core/skin/readingShapes'
+import { consentKinds, wholeReading } from './care'
 import { protocolRef } from './method'
-import {
-  aims,
-  day,
-  id,
-  line,
-  moment,
-  regionId,
-  regions,
-  said,
-  school,
-  version,
-  zoneId,
-} from './common'
+import { aims, day, id, line, moment, regions, said, school, version, zoneId } from './common'
 
 export const visitCreate = z.strictObject({
   id,
@@ -108,16 +91,6 @@ export const consentPost = z.discriminatedUnion('method', [
   }),
 ])
 
-const zoneReading = z.strictObject(
-  Object.fromEntries(ALL_READING_IDS.map((allReading) => [allReading, grade.optional()])) as Record<
-    AnyReadingId,
-    z.ZodOptional<typeof grade>
-  >,
-)
-export const readings = z.partialRecord(
-  z.enum(ZONE_IDS) as unknown as z.ZodEnum<{ [K in ZoneId]: K }>,
-  zoneReading,
-)
 export const readingPost = z.strictObject({
   id,
   phase: z.enum(['madeUp', 'bare']),
@@ -170,108 +143,7 @@ export const planVersionPost = z.strictObject({
   steps: planSteps,
 })
 
-const note = said(500)
 const key = said(40)
-const spots = z.array(z.enum(SPOT_IDS)).max(SPOT_IDS.length, 'each spot once')
-export const eventBody = z.discriminatedUnion('kind', [
-  z.strictObject({ kind: z.literal('started') }),
-  z.strictObject({
-    kind: z.literal('stepDone'),
-    key,
-    cue: z.boolean(),
-    because: note.optional(),
-    with: z.array(key).max(12, 'at most 12 ticks').optional(),
-    swept: spots.optional(),
-  }),
-  z.strictObject({ kind: z.literal('takenBack'), key }),
-  z.strictObject({ kind: z.literal('notYet'), key }),
-  z.strictObject({ kind: z.literal('padGraded'), key, grade: z.literal([...PAD_GRADES]) }),
-  z.strictObject({
-    kind: z.literal('counted'),
-    key,
-    region: regionId.nullable(),
-    by: z.literal([1, -1]),
-  }),
-  z.strictObject({ kind: z.literal('swept'), key, spots }),
-  z.strictObject({ kind: z.literal('side'), key, side: z.enum(['L', 'R']).nullable() }),
-  z.strictObject({ kind: z.literal('calm'), key, setting: z.number().min(0).max(1000) }),
-  z.strictObject({
-    kind: z.literal('deviceSaid'),
-    key,
-    level: z.number().min(0).max(1000).nullable(),
-    fault: note.nullable(),
-  }),
-  z.strictObject({ kind: z.literal('stepSkipped'), key, reason: note }),
-  z.strictObject({ kind: z.literal('passDone'), key, region: regionId }),
-  z.strictObject({ kind: z.literal('held') }),
-  z.strictObject({ kind: z.literal('resumed') }),
-  z.strictObject({ kind: z.literal('reading'), zones: readings }),
-  z.strictObject({ kind: z.literal('redness'), region: regionId, grade, key: key.nullable() }),
-  z.strictObject({
-    kind: z.literal('sensation'),
-    grade: z.int().min(0, 'from 0').max(10, 'to 10'),
-    region: regionId.nullable(),
-    key: key.nullable(),
-  }),
-  z.strictObject({
-    kind: z.literal('sign'),
-    sign: z.enum(SIGN_IDS),
-    region: regionId.nullable(),
-    key: key.nullable(),
-  }),
-  z.strictObject({ kind: z.literal('stopped'), reason: note }),
-  z.strictObject({ kind: z.literal('stopStep'), step: z.enum(STOP_STEPS) }),
-  z.strictObject({
-    kind: z.literal('contraAction'),
-    what: note,
-    where: regions,
-    done: note,
-    suspected: line(120).nullable(),
-    suspectedWork: z
-      .strictObject({
-        technique: z.enum(TECHNIQUE_IDS),
-        what: z.enum(['tool', 'level', 'warmth']),
-        level: z.number().min(0).max(1000).nullable(),
-      })
-      .optional(),
-  }),
-  z.strictObject({
-    kind: z.literal('absorbed'),
-    key,
-    region: regionId,
-    grade: z.literal([...ABSORBED_GRADES]),
-  }),
-  z.strictObject({ kind: z.literal('settingChanged'), key, setting: z.number().min(0).max(1000) }),
-  z.strictObject({ kind: z.literal('productSwapped'), key, productId: said(60), reason: note }),
-  z.strictObject({
-    kind: z.literal('amountTaken'),
-    key,
-    productId: said(60),
-    lotId: said(60),
-    millilitres: z.number().min(0).max(200, 'at most 200 mL'),
-  }),
-  z.strictObject({ kind: z.literal('replanned'), version: z.int().min(2).max(99), reason: note }),
-  z.strictObject({ kind: z.literal('confirmed'), key, rules: z.array(line(60)).max(12) }),
-  z.strictObject({ kind: z.literal('note'), text: note }),
-  z.strictObject({ kind: z.literal('finished') }),
-])
-// Does not compile while the room knows a kind of tap that the wire does not let in.
-const letIn: Exclude<EventKind, z.infer<typeof eventBody>['kind']> extends never ? true : never =
-  true
-void letIn
-/** Milliseconds since 1970. */
-const instant = z
-  .int('whole milliseconds')
-  .min(1_600_000_000_000, 'after 2020')
-  .max(4_000_000_000_000, 'before 2096')
-export const treatmentEvent = z.strictObject({
-  id,
-  at: instant,
-  deviceId: z.string().regex(/^[0-9a-f-]{8,36}$/, 'a device id'),
-  seq: z.int().min(0).max(1_000_000),
-  planVersion: z.int().min(1).max(99),
-  body: eventBody,
-})
 export const eventsPost = z.strictObject({
   /** What the device's clock says as it sends, so that a clock that is off is put right. */
   sentAt: instant.optional(),

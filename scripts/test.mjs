@@ -64,7 +64,11 @@ async function main() {
   if (wanted.has('e2e') && !has('chromium')) await debian(['chromium'], 'Chromium')
   await ensurePackages()
   const built = buildFor(wanted)
-  await Promise.all([onTheBuild(wanted, built), onTheSources(wanted, built)])
+  await Promise.all([
+    onTheBuild(wanted, built),
+    besideIt(wanted, built),
+    onTheSources(wanted, built),
+  ])
   if (wanted.has('e2e')) await inTheBrowser()
 }
 
@@ -81,21 +85,41 @@ async function onTheBuild(wanted, built) {
       vitest(tally, 'api', 'Over the wire, on real PostgreSQL', { env }),
     )
   if (wanted.has('faults'))
-    await vitest(tally, 'faults', 'Killed, cut and restarted', {
-      only: { name: '-rest', args: ['--exclude', `${MONTH}/**`] },
+    await vitest(tally, 'faults', 'Cut, filled and fuzzed', {
+      only: {
+        name: '-rest',
+        args: [MONTH, ...WAITING].flatMap((path) => ['--exclude', `${path}/**`]),
+      },
     })
 }
-/** The longest of them stands by itself, so that both sides are done at about the same time. */
 const MONTH = 'tests/faults/month'
+/** What mostly waits for something to die or to come up again. */
+const WAITING = ['tests/faults/restarts']
+
+/** What takes long by waiting more than by reckoning: the machine is free for the others meanwhile. */
+async function besideIt(wanted, built) {
+  await built
+  if (wanted.has('faults')) {
+    await vitest(tally, 'faults', 'Killed and started again', {
+      only: { name: '-waiting', args: WAITING },
+    })
+    await vitest(tally, 'faults', 'A month of a small house', {
+      only: { name: '-month', args: [MONTH] },
+    })
+  }
+  if (wanted.has('solver'))
+    await vitest(tally, 'solver', 'Against trying everything and an outside solver')
+}
 
 /**
- * A browser that has to wait for its turn misses what a person would see: two of them, each with a
+ * A browser that has to wait for its turn misses what a person would see: a few of them, each with a
  * house of its own, and nothing beside them.
  */
 async function inTheBrowser() {
   const houses = [
     ['test', 24610, 4390],
     ['test-beside', 24660, 4440],
+    ['test-third', 24710, 4540],
   ]
   await Promise.all(houses.map((own, at) => inAHouse(own, (env) => playwright(tally, env, at + 1))))
 }
@@ -125,13 +149,7 @@ async function onTheSources(wanted, built) {
   await built
   if (wanted.has('lint')) await lint(tally)
   if (wanted.has('types')) await types(tally)
-  if (wanted.has('solver'))
-    await vitest(tally, 'solver', 'Against trying everything and an outside solver')
   if (wanted.has(ADDITIONS)) await additions(tally)
-  if (wanted.has('faults'))
-    await vitest(tally, 'faults', 'A month of a small house', {
-      only: { name: '-month', args: [MONTH] },
-    })
 }
 
 function close() {

@@ -122,7 +122,7 @@ export function vitest(tally, project, title, { env = {}, only = { name: '', arg
 }
 
 /** The browser's tests are cut into so many parts. */
-const PARTS = 2
+const PARTS = 3
 /**
  * A part of the browser's tests, in a house that is up.
  * @param part from 1

@@ -1,5 +1,5 @@
 import Dexie, { type Table } from 'dexie'
-import type { TreatmentEvent } from '#core/treatment/events'
+import type { TreatmentEvent } from '#core/treatment/taps/events'
 import { keyFrom, keyOf, seal, unseal, type Key, type Sealed } from './sealing'
 
 /**

@@ -7,7 +7,7 @@ import {
   type FindingId,
   type TopicId,
 } from '#core/catalogue/consultation/findings'
-import type { Answer, Answers } from '#core/screening/answers'
+import type { Answer, Answers } from '#core/screening/asking/answers'
 import { isProblem, sayProblem, useApi } from '~/composables/useApi'
 import { keepBy } from '~/composables/keep'
 import { useDraft } from '~/composables/useDraft'

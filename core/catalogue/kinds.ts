@@ -100,6 +100,16 @@ export const FAMILY_NAMES: Readonly<Record<FamilyId, string>> = {
   alcohol: 'alcohol',
 }
 
+/** Families that a bottle belongs to by what is in it, and what it is then said to hold. */
+export const BOTTLE_FAMILIES = {
+  acid: 'holds an acid',
+  enzyme: 'holds an enzyme',
+  retinoid: 'holds a retinoid',
+  leaveOnActive: 'holds an active',
+  alcohol: 'holds alcohol',
+} as const satisfies Partial<Record<FamilyId, string>>
+export type BottleFamily = keyof typeof BOTTLE_FAMILIES
+
 export const PRODUCT_KINDS = [
   'eyeRemover',
   'milk',

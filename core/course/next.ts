@@ -1,6 +1,6 @@
 import { TECHNIQUES, type TechniqueId } from '../catalogue/techniques/techniques'
 import { earliestAgain } from '../load/rest'
-import { addDays } from '../screening/days'
+import { addDays } from '../screening/asking/days'
 
 export interface NextVisit {
   day: string

@@ -5,10 +5,8 @@ import { freeAcidOf } from './freeAcid'
 
 /** What a bottle pours beside its technique, hundredths by root of the minutes. */
 export function bottleRateOf(product: Pick<Product, 'acid' | 'pH' | 'kind' | 'inci'>): number {
-  const held = strayFamilies(product)
-  return (
-    (held.includes('acid') ? BOTTLE_LOADS.acid * freeAcidOf(product) : 0) +
-    (held.includes('enzyme') ? BOTTLE_LOADS.enzyme : 0) +
-    (held.includes('retinoid') ? BOTTLE_LOADS.retinoid : 0)
-  )
+  return strayFamilies(product).reduce((sum, family) => {
+    const { by, hundredths } = BOTTLE_LOADS[family]
+    return sum + hundredths * (by === 'freeAcid' ? freeAcidOf(product) : 1)
+  }, 0)
 }

@@ -4,10 +4,10 @@ import type { PastWork } from './rest'
 import { propose } from '../planning/answer/propose'
 import { allowance } from '../planning/today/allowed'
 import { allNo, planInput, readAll, RESILIENT, TODAY } from '../testing/fixtures'
-import { beforeEvent, daysToEvent } from '../screening/eventAhead'
+import { beforeEvent, daysToEvent } from '../screening/verdict/eventAhead'
 import { stepDownBars, steppedDown, stepsDown } from './stepDown'
 import { STEP_DOWN_ROWS } from '../catalogue/skin/stepDown'
-import { screen } from '../screening/verdict'
+import { screen } from '../screening/verdict/verdict'
 
 const tip = (day: string, taken?: 'well' | 'badly'): PastWork => ({
   day,

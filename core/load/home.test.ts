@@ -3,7 +3,7 @@ import { toPlanInput } from '../visit/planInput'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { allNo, TODAY } from '../testing/fixtures'
-import { addDays } from '../screening/days'
+import { addDays } from '../screening/asking/days'
 import { habitsAtHome, pouredAtHome } from './home'
 import { halfLifeHours, remainingAt } from './ledger'
 
@@ -19,6 +19,7 @@ const left = (perWeek?: number, ago = 1) =>
         },
       }),
       TODAY,
+      'UTC',
     ),
     noon,
     halfLifeHours(30, false),
@@ -26,24 +27,25 @@ const left = (perWeek?: number, ago = 1) =>
 
 describe('what is used at home', () => {
   it('pours into the basins of the face, at the rhythm that was named', () => {
-    expect(pouredAtHome(allNo(), TODAY)).toEqual([])
+    expect(pouredAtHome(allNo(), TODAY, 'UTC')).toEqual([])
     expect(
       pouredAtHome(
         allNo({ homeAcid: { say: 'yes', date: addDays(TODAY, -2), perWeek: 7 } }),
         TODAY,
+        'UTC',
       ),
     ).toHaveLength(28)
-    expect(pouredAtHome(allNo({ homeAcid: { say: 'unsure' } }), TODAY)).toHaveLength(1)
+    expect(pouredAtHome(allNo({ homeAcid: { say: 'unsure' } }), TODAY, 'UTC')).toHaveLength(1)
     expect(left().forehead).toBeGreaterThan(0)
     expect(left().decollete).toBe(0)
   })
   it('of today counts today, from before the visit', () => {
     const morning = Date.parse(`${TODAY}T08:00:00Z`)
     const told = allNo({ homeAcid: { say: 'yes', date: TODAY } })
-    const poured = pouredAtHome(told, TODAY, false, morning)
+    const poured = pouredAtHome(told, TODAY, 'UTC', { until: morning })
     expect(poured.map((one) => one.at)).toEqual([morning])
     const tomorrow = allNo({ homeAcid: { say: 'yes', date: addDays(TODAY, 1) } })
-    expect(pouredAtHome(tomorrow, TODAY, false, morning)[0]?.at).toBeLessThan(morning)
+    expect(pouredAtHome(tomorrow, TODAY, 'UTC', { until: morning })[0]?.at).toBeLessThan(morning)
     const startsAt = morning
     const { visit } = visitBundle()
     const before = toPlanInput(visitBundle({ visit: { ...visit, startsAt } })).residual.nose
@@ -62,17 +64,17 @@ describe('what is used at home', () => {
       retinoid: { say: 'yes', date: addDays(TODAY, -30) },
     })
     const days = (goesOn: boolean, label: string) =>
-      pouredAtHome(told, TODAY, goesOn)
+      pouredAtHome(told, TODAY, 'UTC', { goesOn })
         .filter((poured) => poured.label === label)
         .map((poured) => new Date(poured.at).toISOString().slice(0, 10))
         .sort()
     const acid =
-      pouredAtHome(allNo({ homeAcid: { say: 'yes', perWeek: 7 } }), TODAY)[0]?.label ?? ''
+      pouredAtHome(allNo({ homeAcid: { say: 'yes', perWeek: 7 } }), TODAY, 'UTC')[0]?.label ?? ''
     expect(days(false, acid).at(-1)).toBe(addDays(TODAY, -30))
     expect(days(true, acid).at(-1)).toBe(addDays(TODAY, -2))
     expect(days(true, acid).length).toBe(days(false, acid).length + 14)
     const other =
-      pouredAtHome(told, TODAY)
+      pouredAtHome(told, TODAY, 'UTC')
         .map((poured) => poured.label)
         .find((home) => home !== acid) ?? ''
     expect(days(true, other)).toEqual(days(false, other))

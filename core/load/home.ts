@@ -1,6 +1,7 @@
 import { HOME_POURINGS } from '../catalogue/consultation/home'
-import type { Answers } from '../screening/answers'
-import { addDays, daysBetween, isDay } from '../screening/days'
+import type { Answers } from '../screening/asking/answers'
+import { addDays, daysBetween, isDay } from '../screening/asking/days'
+import { toldMoment } from '../screening/asking/told'
 import type { Poured } from './ledger'
 
 /**
@@ -8,7 +9,6 @@ import type { Poured } from './ledger'
  * back.
  */
 const WEEKS_BACK = 4
-const EVENING = 'T20:00:00Z'
 
 /** What is used at home at a rhythm, in words: a habit, which goes on until it is asked again. */
 export const habitsAtHome = (answers: Answers): string[] =>
@@ -24,6 +24,7 @@ export const habitsAtHome = (answers: Answers): string[] =>
  * An answer without a day is taken as last night (`today` less one). Unsure counts as one evening:
  * the cautious side.
  * @param today ISO day
+ * @param timeZone of the house: its evenings are meant
  * @param goesOn for a look between visits: a habit with a rhythm has not ended with the day it was
  *   told, it goes on to last night
  * @param until the moment of the visit, milliseconds since 1970: what was used today was used before
@@ -31,8 +32,8 @@ export const habitsAtHome = (answers: Answers): string[] =>
 export function pouredAtHome(
   answers: Answers,
   today: string,
-  goesOn = false,
-  until = Number.POSITIVE_INFINITY,
+  timeZone: string,
+  { goesOn = false, until = Number.POSITIVE_INFINITY } = {},
 ): Poured[] {
   const out: Poured[] = []
   for (const row of HOME_POURINGS) {
@@ -49,7 +50,7 @@ export function pouredAtHome(
         ? Math.max(0, Math.floor((daysBetween(last, today) - 1) / gap))
         : 0
     const evening = (night: number) =>
-      Date.parse(`${addDays(last, -Math.round(night * (gap ?? 0)))}${EVENING}`)
+      toldMoment('night', addDays(last, 1 - Math.round(night * (gap ?? 0))), timeZone)
     for (let night = -since; night < nights; night++)
       out.push({
         at: Math.min(until, night === 0 && answer.at !== undefined ? answer.at : evening(night)),

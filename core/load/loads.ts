@@ -1,5 +1,5 @@
 import { exfoliates } from '../catalogue/techniques/traits'
-import { BOTTLE_LOADS } from '../catalogue/rules/bottleLoads'
+import { LEFT_ON_MINUTES } from '../catalogue/rules/bottleLoads'
 import { THICKNESS } from '../catalogue/rules/tolerance'
 import { TECHNIQUES, type Technique } from '../catalogue/techniques/techniques'
 import type { LoadRule } from '../catalogue/techniques/technique'
@@ -36,7 +36,7 @@ export function loadOn(
 
 /** An acid, enzyme or retinoid in whatever it is used with; what stays on works on. */
 const ofBottle = ({ leaves }: Technique, { bottleRate = 0, handsMinutes }: Work): number =>
-  bottleRate * Math.sqrt(leaves.layer === undefined ? handsMinutes : BOTTLE_LOADS.leftOnMinutes)
+  bottleRate * Math.sqrt(leaves.layer === undefined ? handsMinutes : LEFT_ON_MINUTES)
 
 /** What warmth still in the skin does to the load of what follows, per cent. */
 export const HEATED = TECHNIQUES.steam.heatFactor ?? 100

@@ -1,8 +1,8 @@
 import { REST_INTERVALS, type RestInterval } from '../catalogue/rules/restIntervals'
 import { COMMON_PRACTICE, FAMILY_IDS, type FamilyId } from '../catalogue/kinds'
 import type { RegionId } from '../face/zones'
-import { addDays, daysBetween } from '../screening/days'
-import type { Bar } from '../screening/verdict'
+import { addDays, daysBetween } from '../screening/asking/days'
+import type { Bar } from '../screening/verdict/verdict'
 
 /** How a visit was taken: badly where it was stopped, too much was felt, or the skin reacted. */
 export type Taken = 'well' | 'badly'

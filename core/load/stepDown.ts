@@ -3,7 +3,8 @@ import type { PastWork } from './rest'
 import { lastTaken } from './had'
 import { REGION_IDS } from '../face/zones'
 import { readRegion, type Readings } from '../skin/readings'
-import type { Bar, Verdict } from '../screening/verdict'
+import { together } from '../screening/verdict/limits'
+import type { Bar, Verdict } from '../screening/verdict/verdict'
 
 /**
  * Why today's plan goes one rung down: the last visit was too much, or the skin reads more
@@ -29,16 +30,10 @@ export function stepsDown(
 export function steppedDown(verdict: Verdict, reasons: readonly StepDownRow[]): Verdict {
   const [strictest] = reasons
   if (!strictest) return verdict
-  const { limit } = verdict
-  const down = strictest.limit
   return {
     ...verdict,
     bars: [...verdict.bars, ...stepDownBars(reasons)],
-    limit: {
-      tolerancePercent: Math.floor((limit.tolerancePercent * (down.tolerancePercent ?? 100)) / 100),
-      passesMost: Math.min(limit.passesMost, down.passesMost ?? limit.passesMost),
-      steamMost: Math.min(limit.steamMost, down.steamMost ?? limit.steamMost),
-    },
+    limit: together(verdict.limit, strictest.limit),
     limitRules: [
       ...verdict.limitRules,
       ...reasons.map(({ rule, sentence, limit: own }) => ({ rule, sentence, limit: own })),

@@ -9,8 +9,8 @@ import type { TechniqueId } from '../catalogue/techniques/techniques'
 import type { FaceSize } from '../face/regions'
 import type { RegionId } from '../face/zones'
 import type { PastWork } from '../load/rest'
-import type { Answers } from '../screening/answers'
-import type { Verdict } from '../screening/verdict'
+import type { Answers } from '../screening/asking/answers'
+import type { Verdict } from '../screening/verdict/verdict'
 import type { Profile } from '../skin/profile'
 
 export interface ShelfItem {

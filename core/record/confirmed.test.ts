@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import type { PlanStep } from '../catalogue/techniques/step'
 import { TECHNIQUES } from '../catalogue/techniques/techniques'
-import type { TreatmentEvent } from '../treatment/events'
-import { fold } from '../treatment/fold'
+import type { TreatmentEvent } from '../treatment/taps/events'
+import { fold } from '../treatment/fold/fold'
 import { minutes } from '../units'
 import { buildRecord } from './build'
 

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { done, roomOf, type TapAt } from '../testing/room'
 import { usualStep } from '../testing/steps'
-import type { EventBody } from '../treatment/events'
+import type { EventBody } from '../treatment/taps/events'
 import { countedWords } from './countedWords'
 import { deviationsOf } from './deviations'
 

@@ -1,9 +1,9 @@
 import { TECHNIQUES } from '../catalogue/techniques/techniques'
 import type { PlanStep } from '../catalogue/techniques/step'
 import { REGION_NAMES } from '../face/regions'
-import { unevenSides, zoneCountOf } from '../treatment/counting'
-import { halfRecord } from '../treatment/halfTime'
-import type { RoomState } from '../treatment/fold'
+import { unevenSides, zoneCountOf } from '../treatment/step/counting'
+import { halfRecord } from '../treatment/step/halfTime'
+import type { RoomState } from '../treatment/fold/fold'
 import { nearestTick } from '../units'
 
 /** Minutes of a hand or a rest as they are written down: to the nearest tick. */

@@ -7,7 +7,7 @@ import { HEATED, loadOn } from '../load/loads'
 import type { PlanInput } from '../planning/input'
 import { trace } from '../planning/steps/trace'
 import { applyTechnique, passTime, startSurface } from '../surface/surface'
-import type { DoneStep, RoomState } from '../treatment/roomState'
+import type { DoneStep, RoomState } from '../treatment/fold/roomState'
 import { nearestTick, toTicks } from '../units'
 
 const MINUTE_MS = 60_000

@@ -1,5 +1,5 @@
 import type { PlanStep } from '../catalogue/techniques/step'
-import type { DoneStep, RoomState } from '../treatment/roomState'
+import type { DoneStep, RoomState } from '../treatment/fold/roomState'
 
 const MINUTE_MS = 60_000
 /** Done in less than this share of its planned minutes, a visit was tapped, not timed. */

@@ -7,7 +7,7 @@ import { TECHNIQUES } from '../catalogue/techniques/techniques'
 import { REGION_IDS, type RegionId } from '../face/zones'
 import type { Taken } from '../load/rest'
 import type { PlanInput } from '../planning/input'
-import type { RoomState } from '../treatment/fold'
+import type { RoomState } from '../treatment/fold/fold'
 import { loadsDone, loadsPlanned } from './doneLoads'
 import { rushedThrough } from './rushed'
 

@@ -31,7 +31,8 @@ import { REGION_IDS } from '../face/zones'
 import { BREAKOUT_ROWS } from '../catalogue/skin/breakout'
 import { STEP_DOWN_ROWS } from '../catalogue/skin/stepDown'
 import { OPEN_SHEET } from '../catalogue/consultation/openSheet'
-import { SKIN_LIMIT_ROWS, SKIN_ROWS } from '../screening/skin'
+import { SKIN_LIMIT_ROWS, SKIN_ROWS } from '../catalogue/skin/readRows'
+import { limitWords } from '../screening/verdict/limits'
 import { OBSERVATIONS } from '../skin/observations'
 import { boundWords, rowsOf, stopsWords, type Row } from './row'
 
@@ -46,7 +47,7 @@ export const skinRows = (): Row[] => [
   ...rowsOf('Contraindications', CONTRAINDICATIONS, (own) => ({
     id: own.id,
     title: FINDINGS[own.finding].short,
-    sentence: `${own.sentence}${about(own)}${whenWords(own)}${limitWords(own)}`,
+    sentence: `${own.sentence}${about(own)}${whenWords(own)}${limitedTo(own)}`,
     reason: own.reason,
     source: own.source,
   })),
@@ -102,7 +103,7 @@ const carefulRows = (): Row[] => [
   ...rowsOf('One rung down', STEP_DOWN_ROWS, (own) => ({
     id: own.rule,
     title: own.regions === undefined ? 'last visit too much' : `${own.regions} regions or more`,
-    sentence: `${own.sentence}${stopsWords(own.families)}${limitWords(own)}`,
+    sentence: `${own.sentence}${stopsWords(own.families)}${limitedTo(own)}`,
     reason: 'skin that had too much wants less',
     source: own.source,
   })),
@@ -115,15 +116,8 @@ const carefulRows = (): Row[] => [
   })),
 ]
 
-function limitWords({ limit }: Pick<Contraindication, 'limit'>): string {
-  if (!limit) return ''
-  const parts = [
-    limit.steamMost === undefined ? '' : `steam ${limit.steamMost} min at most`,
-    limit.passesMost === undefined ? '' : `${limit.passesMost} device passes at most`,
-    limit.tolerancePercent === undefined ? '' : `tolerance ${limit.tolerancePercent} %`,
-  ]
-  return ` (${parts.filter(Boolean).join(', ')})`
-}
+const limitedTo = ({ limit }: Pick<Contraindication, 'limit'>): string =>
+  limit ? ` (${limitWords(limit).join(', ')})` : ''
 
 /** The numbers an adaptation changes a technique by. */
 function changesWords(own: Adaptation): string {

@@ -4,9 +4,10 @@ import type { Lot, Product } from '../catalogue/products/products'
 import { REFERENCE_FACE } from '../face/regions'
 import { REGION_IDS, ZONE_IDS, type RegionId } from '../face/zones'
 import type { PlanInput } from '../planning/input'
-import type { Answer, Answers } from '../screening/answers'
-import { screen } from '../screening/verdict'
+import type { Answer, Answers } from '../screening/asking/answers'
+import { screen } from '../screening/verdict/verdict'
 import { deriveProfile } from '../skin/profile'
+import { beforeToday, holding } from '../visit/today'
 import type { Grade, ReadingId, Readings, ZoneReading } from '../skin/readings'
 
 type FullReading = Record<ReadingId, Grade> & ZoneReading
@@ -77,20 +78,25 @@ export const NOTHING_LEFT = Object.fromEntries(REGION_IDS.map((region) => [regio
   number
 >
 
+/**
+ * A question of its own. What is said of the skin, of earlier visits and of the verdict of the answers
+ * goes into what holds today.
+ */
 export function planInput(
   more: Partial<PlanInput> & { readings?: Readings; age?: number } = {},
 ): PlanInput {
   const { readings = readAll(RESILIENT), age = 35, ...rest } = more
   const answers = rest.answers ?? allNo()
+  const profile = rest.profile ?? deriveProfile(readings, age)
+  const { past = [] } = rest
+  const before = beforeToday({ past, today: TODAY, previousReading: null })
   return {
     today: TODAY,
     daylight: true,
     slotMinutes: 60,
     makeUp: ['light'],
-    profile: deriveProfile(readings, age),
     answers,
-    verdict: screen(answers, TODAY),
-    past: [],
+    past,
     firstVisit: false,
     usedBefore: (rest.shelf ?? []).map(({ product }) => product.id).concat(PRODUCT_KINDS),
     residual: NOTHING_LEFT,
@@ -106,5 +112,7 @@ export function planInput(
     aims: ['congestion', 'dehydration', 'rest'],
     faceSize: REFERENCE_FACE,
     ...rest,
+    profile,
+    verdict: holding(rest.verdict ?? screen(answers, TODAY), profile, before),
   }
 }

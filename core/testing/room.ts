@@ -1,8 +1,8 @@
 import type { PlanStep } from '../catalogue/techniques/step'
 import { dwellWindow } from '../timing/schedule'
 import { toMilliseconds } from '../units'
-import type { EventBody, TreatmentEvent } from '../treatment/events'
-import { fold, type FoldContext } from '../treatment/fold'
+import type { EventBody, TreatmentEvent } from '../treatment/taps/events'
+import { fold, type FoldContext } from '../treatment/fold/fold'
 
 /** When the visits of the tests begin, milliseconds since 1970. */
 export const T0 = 1_800_000_000_000

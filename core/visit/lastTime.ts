@@ -5,7 +5,7 @@ import { DRANK_FROM } from '../catalogue/products/watering'
 import { nameRegions } from '../face/regions'
 import { REGION_IDS, type RegionId } from '../face/zones'
 import type { PastWork } from '../load/rest'
-import type { Absorbed } from '../treatment/absorption'
+import type { Absorbed } from '../treatment/step/absorption'
 
 /** How one technique went at the last sealed visit, as far as its record says. */
 export interface LastTime {

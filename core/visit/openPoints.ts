@@ -2,8 +2,8 @@ import { CONSENTS, type ConsentId } from '../catalogue/consultation/consents'
 import type { PlanStep } from '../catalogue/techniques/step'
 import { checkPlan } from '../planning/checks/check'
 import type { PlanInput } from '../planning/input'
-import { consentsFor, needsGuardian } from '../screening/consent'
-import type { Verdict } from '../screening/verdict'
+import { consentsFor, needsGuardian } from '../screening/consent/consent'
+import type { Verdict } from '../screening/verdict/verdict'
 
 export interface OpenPoint {
   stop: 'ask' | 'read' | 'plan'

@@ -1,4 +1,4 @@
-import type { PastReaction } from '../screening/reactions'
+import type { PastReaction } from '../screening/products/reactions'
 import type { VisitBundle } from './bundle'
 
 /**

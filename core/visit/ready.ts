@@ -1,6 +1,6 @@
 import type { PlanInput } from '../planning/input'
 import { readyToTreat, type OpenPoint } from './openPoints'
-import { needsGuardian, standing, type Standing } from '../screening/consent'
+import { needsGuardian, standing, type Standing } from '../screening/consent/consent'
 import { toPlanInput } from './planInput'
 import type { VisitBundle } from './bundle'
 

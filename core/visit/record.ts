@@ -6,9 +6,10 @@ import { buildRecord, type RecordDraft } from '../record/build'
 import type { Json } from '../record/canonical'
 import { workOf } from '../record/work'
 import type { PlanInput } from '../planning/input'
-import { fold, type RoomState } from '../treatment/fold'
+import { fold, type RoomState } from '../treatment/fold/fold'
 import { standingHere } from './ready'
-import { foldContext, toPlanInput } from './planInput'
+import { toPlanInput } from './planInput'
+import { foldContext } from './roomContext'
 import type { VisitBundle } from './bundle'
 
 /** What was done, each step as its own version of the plan had it, on the zones it was done on. */

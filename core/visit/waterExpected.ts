@@ -1,5 +1,5 @@
 import { habitsAtHome } from '../load/home'
-import { readWater, waterForecast, type WaterForecast } from '../treatment/water'
+import { readWater, waterForecast, type WaterForecast } from '../treatment/step/water'
 import type { VisitBundle } from './bundle'
 
 type Known = Pick<VisitBundle, 'past' | 'lastTime' | 'answers'>

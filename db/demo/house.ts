@@ -1,7 +1,7 @@
 import { eq } from 'drizzle-orm'
 import type { LicenceId } from '#core/catalogue/kinds'
 import type { Product } from '#core/catalogue/products/products'
-import { addDays } from '#core/screening/days'
+import { addDays } from '#core/screening/asking/days'
 import * as tables from '../schema'
 import { hashOf, type Database } from '../owner'
 import { DEEP, OTHERS } from './clients'

@@ -1,7 +1,7 @@
 import { TECHNIQUES, type TechniqueId } from '#core/catalogue/techniques/techniques'
 import type { PlanStep } from '#core/catalogue/techniques/step'
 import { GROUPS } from '#core/face/regions'
-import type { TreatmentEvent } from '#core/treatment/events'
+import type { TreatmentEvent } from '#core/treatment/taps/events'
 import { demoId } from './ids'
 import { minutes } from '#core/units'
 

@@ -1,7 +1,7 @@
 import { FINDING_ORDER } from '#core/catalogue/consultation/findings'
 import { ZONE_IDS } from '#core/face/zones'
-import type { Answer, Answers } from '#core/screening/answers'
-import { addDays } from '#core/screening/days'
+import type { Answer, Answers } from '#core/screening/asking/answers'
+import { addDays } from '#core/screening/asking/days'
 import type { Readings } from '#core/skin/readings'
 import type { DemoClient } from './clients'
 

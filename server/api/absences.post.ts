@@ -1,7 +1,7 @@
 import { absencePost } from '#contracts/hours'
 import { ownerOnly } from '../http/owner'
 import { route } from '../http/route'
-import { addAbsence } from '../services/hours'
+import { addAbsence } from '../services/house/hours'
 
 export default route({ does: 'house.absence', body: absencePost }, async ({ me, body }) => {
   ownerOnly(me)

@@ -3,7 +3,7 @@ import { day } from '#contracts/common'
 import { route } from '../http/route'
 import { auditLook, LOOK_MS } from '../services/access'
 import { dayIn } from '../services/dates'
-import { readDay } from '../services/diary'
+import { readDay } from '../services/day/diary'
 import { thePractice } from '../services/practice'
 
 const query = z.object({ date: day.optional() })

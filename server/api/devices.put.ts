@@ -1,7 +1,7 @@
 import { devicePut } from '#contracts/house'
 import { ownerOnly } from '../http/owner'
 import { route } from '../http/route'
-import { keepDevice } from '../services/house'
+import { keepDevice } from '../services/house/house'
 
 export default route({ does: 'house.device', body: devicePut }, async ({ me, body }) => {
   ownerOnly(me)

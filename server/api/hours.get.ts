@@ -1,4 +1,4 @@
 import { route } from '../http/route'
-import { readHoursNow } from '../services/hours'
+import { readHoursNow } from '../services/house/hours'
 
 export default route({}, () => readHoursNow())

@@ -1,7 +1,7 @@
 import { houseRulePost } from '#contracts/care'
 import { ownerOnly } from '../http/owner'
 import { route } from '../http/route'
-import { addHouseRule } from '../services/policy'
+import { addHouseRule } from '../services/house/policy'
 
 export default route({ does: 'house.rule', body: houseRulePost }, async ({ me, body }) => {
   ownerOnly(me)

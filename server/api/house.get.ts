@@ -1,6 +1,6 @@
 import { ownerOnly } from '../http/owner'
 import { route } from '../http/route'
-import { readHouse } from '../services/house'
+import { readHouse } from '../services/house/house'
 
 export default route({}, ({ me }) => {
   ownerOnly(me)

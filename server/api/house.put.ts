@@ -1,7 +1,7 @@
 import { practicePut } from '#contracts/house'
 import { ownerOnly } from '../http/owner'
 import { route } from '../http/route'
-import { changeHouse } from '../services/house'
+import { changeHouse } from '../services/house/house'
 
 export default route({ does: 'house.change', body: practicePut }, async ({ me, body }) => {
   ownerOnly(me)

@@ -1,7 +1,7 @@
 import { lotPost } from '#contracts/shelf'
 import { keepsShelf } from '../http/owner'
 import { route } from '../http/route'
-import { receiveLot } from '../services/stock'
+import { receiveLot } from '../services/shelf/stock'
 
 export default route({ does: 'lot.receive', body: lotPost }, async ({ me, body }) => {
   keepsShelf(me)

@@ -1,4 +1,4 @@
 import { route } from '../http/route'
-import { listMeters } from '../services/meters'
+import { listMeters } from '../services/visits/meters'
 
 export default route({}, () => ({ meters: listMeters() }))

@@ -1,4 +1,4 @@
 import { route } from '../http/route'
-import { readMethod } from '../services/method'
+import { readMethod } from '../services/house/method'
 
 export default route({}, ({ me }) => readMethod(me))

@@ -1,7 +1,7 @@
 import { lotQuery } from '#contracts/shelf'
 import { keepsShelf } from '../http/owner'
 import { route } from '../http/route'
-import { lotHistory } from '../services/recalls'
+import { lotHistory } from '../services/shelf/recalls'
 
 export default route({ query: lotQuery }, ({ me, query }) => {
   keepsShelf(me)

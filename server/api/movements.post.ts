@@ -1,7 +1,7 @@
 import { movementPost } from '#contracts/shelf'
 import { keepsShelf } from '../http/owner'
 import { route } from '../http/route'
-import { moveLot } from '../services/stock'
+import { moveLot } from '../services/shelf/stock'
 
 export default route({ does: 'lot.move', body: movementPost }, async ({ me, body }) => {
   keepsShelf(me)

@@ -1,7 +1,7 @@
 import { openingsPut } from '#contracts/hours'
 import { ownerOnly } from '../http/owner'
 import { route } from '../http/route'
-import { keepOpenings } from '../services/hours'
+import { keepOpenings } from '../services/house/hours'
 
 export default route({ does: 'house.hours', body: openingsPut }, async ({ me, body }) => {
   ownerOnly(me)

@@ -1,7 +1,7 @@
 import { peopleQuery } from '#contracts/people'
 import { route } from '../http/route'
 import { auditLook, LOOK_MS } from '../services/access'
-import { listPeople } from '../services/peopleList'
+import { listPeople } from '../services/people/peopleList'
 
 export default route({ query: peopleQuery }, async ({ me, query }) => {
   if (query.q === '') await auditLook(me, 'people.list', LOOK_MS.list)

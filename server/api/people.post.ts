@@ -1,6 +1,6 @@
 import { clientCreate } from '#contracts/people'
 import { route } from '../http/route'
-import { addClient } from '../services/people'
+import { addClient } from '../services/people/people'
 
 export default route({ does: 'client.add', body: clientCreate }, async ({ me, body }) => {
   const { id, ...fields } = body

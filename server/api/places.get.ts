@@ -1,5 +1,5 @@
 import { placesQuery } from '#contracts/hours'
 import { route } from '../http/route'
-import { freePlaces } from '../services/places'
+import { freePlaces } from '../services/day/places'
 
 export default route({ query: placesQuery }, ({ query }) => freePlaces(query))

@@ -1,7 +1,7 @@
 import { policyPut } from '#contracts/method'
 import { ownerOnly } from '../http/owner'
 import { route } from '../http/route'
-import { decidePolicy } from '../services/method'
+import { decidePolicy } from '../services/house/method'
 
 export default route({ does: 'house.policy', body: policyPut }, async ({ me, body }) => {
   ownerOnly(me)

@@ -6,8 +6,8 @@ import { route } from '../http/route'
 import { thePractice } from '../services/practice'
 import { database } from '../services/database'
 import { dayIn } from '../services/dates'
-import { lastBackupAt } from '../services/kept'
-import { scopeIn } from '../services/policy'
+import { lastBackupAt } from '../services/backups'
+import { scopeIn } from '../services/house/policy'
 
 export default route({}, async ({ me }): Promise<PracticePage> => {
   ownerOnly(me)

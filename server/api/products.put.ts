@@ -1,7 +1,7 @@
 import { productPut } from '#contracts/shelf'
 import { keepsShelf } from '../http/owner'
 import { route } from '../http/route'
-import { changeProduct } from '../services/stock'
+import { changeProduct } from '../services/shelf/stock'
 
 export default route({ does: 'product.change', body: productPut }, async ({ me, body }) => {
   keepsShelf(me)

@@ -1,7 +1,7 @@
 import { protocolPost } from '#contracts/method'
 import { route } from '../http/route'
 import { notTrainee } from '../http/owner'
-import { keepProtocol } from '../services/method'
+import { keepProtocol } from '../services/house/method'
 
 export default route({ does: 'house.protocol', body: protocolPost }, async ({ me, body }) => {
   notTrainee(me)

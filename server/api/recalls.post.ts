@@ -1,7 +1,7 @@
 import { recallPost } from '#contracts/shelf'
 import { keepsShelf } from '../http/owner'
 import { route } from '../http/route'
-import { recall } from '../services/recalls'
+import { recall } from '../services/shelf/recalls'
 
 export default route({ does: 'lot.recall', body: recallPost }, async ({ me, body }) => {
   keepsShelf(me)

@@ -1,6 +1,6 @@
 import { route } from '../http/route'
 import { thePractice } from '../services/practice'
-import { isLocked, meOf } from '../services/session'
+import { isLocked, meOf } from '../services/session/session'
 
 export default route({ who: 'locked' }, async ({ event, me }) =>
   meOf(me, await isLocked(event), await thePractice()),

@@ -1,8 +1,8 @@
 import { signIn as schema } from '#contracts/people'
 import { route } from '../http/route'
 import { thePractice } from '../services/practice'
-import { meOf } from '../services/session'
-import { signIn } from '../services/signIn'
+import { meOf } from '../services/session/session'
+import { signIn } from '../services/session/signIn'
 
 export default route(
   { quiet: 'signing in writes its own lines, refused ones too', who: 'anyone', body: schema },

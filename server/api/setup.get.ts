@@ -1,6 +1,6 @@
 import { route } from '../http/route'
-import { isUnclaimed } from '../services/house'
-import { ownerLinkAt } from '../services/ownerLink'
+import { isUnclaimed } from '../services/house/house'
+import { ownerLinkAt } from '../services/staff/ownerLink'
 
 export default route({ who: 'anyone' }, async () => ({
   open: await isUnclaimed(),

@@ -1,8 +1,8 @@
 import { setupPost } from '#contracts/house'
 import { route } from '../http/route'
-import { beginHouse } from '../services/house'
+import { beginHouse } from '../services/house/house'
 import { about } from '../services/auditing'
-import { signIn } from '../services/signIn'
+import { signIn } from '../services/session/signIn'
 
 export default route(
   { does: 'house.begin', who: 'anyone', body: setupPost },

@@ -1,5 +1,5 @@
 import { shelfQuery } from '#contracts/shelf'
 import { route } from '../http/route'
-import { listShelf } from '../services/shelfList'
+import { listShelf } from '../services/shelf/shelfList'
 
 export default route({ query: shelfQuery }, ({ query }) => listShelf(query))

@@ -1,7 +1,7 @@
 import { staffPost } from '#contracts/house'
 import { ownerOnly } from '../http/owner'
 import { route } from '../http/route'
-import { takeIn } from '../services/staffing'
+import { takeIn } from '../services/staff/staffing'
 
 export default route({ does: 'staff.add', body: staffPost }, async ({ me, body }) => {
   ownerOnly(me)

@@ -1,7 +1,7 @@
 import { stocktakePost } from '#contracts/shelf'
 import { keepsShelf } from '../http/owner'
 import { route } from '../http/route'
-import { takeStock } from '../services/stock'
+import { takeStock } from '../services/shelf/stock'
 
 export default route({ does: 'lot.count', body: stocktakePost }, async ({ me, body }) => {
   keepsShelf(me)

@@ -1,4 +1,4 @@
-import type { Staff } from '../services/session'
+import type { Staff } from '../services/session/session'
 import { forbidden } from '../problem/problem'
 
 /** What a trainee may not do. */

@@ -13,8 +13,8 @@ import type { AuditAction } from '#contracts/auditActions'
 import { writeAudit } from '../services/access'
 import { audited, type Subject } from '../services/auditing'
 import { log } from '../services/log'
-import { lacksFactor } from '../services/secondFactor'
-import { currentStaff, type Staff } from '../services/session'
+import { lacksFactor } from '../services/session/secondFactor'
+import { currentStaff, type Staff } from '../services/session/session'
 import { readBody, refuseUnwritable } from './body'
 
 type Schema = z.ZodType | undefined

@@ -4,7 +4,7 @@ import type { AuditAction } from '#contracts/auditActions'
 import { forbidden, notFound, ProblemError } from '../problem/problem'
 import { subjectNow } from './auditing'
 import { database } from './database'
-import type { Staff } from './session'
+import type { Staff } from './session/session'
 
 export type Visit = typeof visits.$inferSelect
 export type Client = typeof clients.$inferSelect

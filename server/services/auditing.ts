@@ -1,5 +1,5 @@
 import { AsyncLocalStorage } from 'node:async_hooks'
-import type { Staff } from './session'
+import type { Staff } from './session/session'
 
 /** What one request is written down as: whose file it is about, and who did it. */
 export interface Subject {

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto'
-import { allNo } from '#core/testing/fixtures'
 import { demoId } from '#db/demo/ids'
-import { ROOM, STAFF, tap } from '../support/visit'
+import { ROOM, STAFF } from '../support/visit'
+import { BAD_VISIT } from './badVisitRows'
 
 export const person = {
   id: randomUUID(),
@@ -23,7 +23,6 @@ const booking = {
   startsAt: '2031-02-02T10:00:00Z',
   minutes: 60,
 }
-const step = { key: 'steam-1', technique: 'steam', regions: ['forehead'], minutes: 5, why: [] }
 /** Name, method, path (of the visit, or whole), body, field that is named. */
 export const BAD_INPUT: [string, string, string, () => unknown, string][] = [
   ['no name', 'POST', '/api/people', () => ({ ...person, name: '' }), 'name'],
@@ -108,205 +107,6 @@ export const BAD_INPUT: [string, string, string, () => unknown, string][] = [
     'staffId',
   ],
   [
-    'a grade of five',
-    'POST',
-    'readings',
-    () => ({ id: randomUUID(), phase: 'madeUp', zones: { 'forehead.L': { oil: 5 } } }),
-    'zones',
-  ],
-  [
-    'an answer that is none',
-    'PUT',
-    'answers',
-    () => ({
-      id: randomUUID(),
-      answers: { ...allNo(), pregnancy: { say: 'perhaps' } },
-      medicines: '',
-    }),
-    'answers.pregnancy.say',
-  ],
-  [
-    'a finding nobody knows',
-    'PUT',
-    'answers',
-    () => ({ id: randomUUID(), answers: { vertigo: { say: 'yes' } }, medicines: '' }),
-    'answers',
-  ],
-  [
-    'medicines over a page',
-    'PUT',
-    'answers',
-    () => ({ id: randomUUID(), answers: {}, medicines: 'x'.repeat(2001) }),
-    'medicines',
-  ],
-  [
-    'consent without a word',
-    'POST',
-    'consent',
-    () => ({
-      id: randomUUID(),
-      method: 'typed',
-      name: 'A',
-      confirmed: false,
-      guardian: false,
-      kinds: ['care'],
-    }),
-    'confirmed',
-  ],
-  [
-    'consent by nod',
-    'POST',
-    'consent',
-    () => ({ id: randomUUID(), method: 'nod', guardian: false, kinds: ['care'] }),
-    'method',
-  ],
-  [
-    'a step of minus minutes',
-    'PUT',
-    'plan',
-    () => ({ steps: [{ ...step, minutes: -5 }] }),
-    'steps.0.minutes',
-  ],
-  [
-    'a step in seconds',
-    'PUT',
-    'plan',
-    () => ({ steps: [{ ...step, minutes: 300 }] }),
-    'steps.0.minutes',
-  ],
-  [
-    'a technique nobody knows',
-    'PUT',
-    'plan',
-    () => ({ steps: [{ ...step, technique: 'sandblast' }] }),
-    'steps.0.technique',
-  ],
-  ['ten passes', 'PUT', 'plan', () => ({ steps: [{ ...step, passes: 10 }] }), 'steps.0.passes'],
-  ['the same key twice', 'PUT', 'plan', () => ({ steps: [step, step] }), 'steps'],
-  [
-    'a plan without end',
-    'PUT',
-    'plan',
-    () => ({ steps: Array.from({ length: 81 }, (_, i) => ({ ...step, key: `steam-${i}` })) }),
-    'steps',
-  ],
-  [
-    'a tap from the last century',
-    'POST',
-    'events',
-    () => ({ events: [tap({ kind: 'held' }, 5)] }),
-    'events.0.at',
-  ],
-  [
-    'a tap of nothing',
-    'POST',
-    'events',
-    () => ({ events: [{ ...tap({ kind: 'held' }), body: { kind: 'danced' } }] }),
-    'events.0.body.kind',
-  ],
-  ['no tap', 'POST', 'events', () => ({ events: [] }), 'events'],
-  [
-    'redness of nine',
-    'POST',
-    'events',
-    () => ({
-      events: [tap({ kind: 'redness', region: 'forehead', grade: 9 as never, key: null })],
-    }),
-    'events.0.body.grade',
-  ],
-  [
-    'a litre taken',
-    'POST',
-    'events',
-    () => ({
-      events: [
-        tap({ kind: 'amountTaken', key: 'x-1', productId: 'a', lotId: 'b', millilitres: 1000 }),
-      ],
-    }),
-    'events.0.body.millilitres',
-  ],
-  [
-    'consent to nothing',
-    'POST',
-    'consent',
-    () => ({
-      id: randomUUID(),
-      method: 'typed',
-      name: 'A',
-      confirmed: true,
-      guardian: false,
-      kinds: [],
-    }),
-    'kinds',
-  ],
-  [
-    'a wish nobody can have',
-    'PUT',
-    'preferences',
-    () => ({ preferences: { scent: 'cinnamon' } }),
-    'preferences.scent',
-  ],
-  [
-    'a row nobody wrote',
-    'POST',
-    'lifts',
-    () => ({ id: randomUUID(), rule: 'no-such-row', word: '', reason: 'x' }),
-    'rule',
-  ],
-  [
-    'set aside without a reason',
-    'POST',
-    'lifts',
-    () => ({ id: randomUUID(), rule: 'pregnancy-heat', word: '', reason: ' ' }),
-    'reason',
-  ],
-  [
-    'a patch on the nose',
-    'POST',
-    'patch-tests',
-    () => ({ id: randomUUID(), productId: 'serum-tide', place: 'nose' }),
-    'place',
-  ],
-  [
-    'a half in the dark',
-    'POST',
-    'halves',
-    () => ({ id: randomUUID(), moment: 'before', worked: 'L', light: '', grades: {} }),
-    'light',
-  ],
-  [
-    'a picture that is none',
-    'POST',
-    'photographs',
-    () => ({ id: randomUUID(), regions: [], jpeg: 'R0lGODlh', agreed: true }),
-    'jpeg',
-  ],
-  [
-    'a picture nobody agreed to',
-    'POST',
-    'photographs',
-    () => ({ id: randomUUID(), regions: [], jpeg: '/9j/4AAQ', agreed: false }),
-    'agreed',
-  ],
-  [
-    'a scale of seven',
-    'POST',
-    'readings',
-    () => ({ id: randomUUID(), phase: 'madeUp', zones: {}, whole: { photoageing: 7 } }),
-    'whole.photoageing',
-  ],
-  [
-    'twenty evenings a week',
-    'PUT',
-    'answers',
-    () => ({
-      id: randomUUID(),
-      answers: { retinoid: { say: 'yes', perWeek: 20 } },
-      medicines: '',
-    }),
-    'answers.retinoid.perWeek',
-  ],
-  [
     'a house rule of no days',
     'POST',
     '/api/house-rules',
@@ -321,4 +121,5 @@ export const BAD_INPUT: [string, string, string, () => unknown, string][] = [
     'licences',
   ],
   ['a short code', 'PUT', '/api/session/code', () => ({ code: '12', password: 'x' }), 'code'],
+  ...BAD_VISIT,
 ]

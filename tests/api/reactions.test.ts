@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import { beforeAll, describe, expect, it } from 'vitest'
 import { propose } from '#core/planning/answer/propose'
-import { REACTED_RULE } from '#core/screening/reactions'
+import { REACTED_RULE } from '#core/screening/products/reactions'
 import type { ClientFile } from '#contracts/clientFile'
 import { toPlanInput } from '#core/visit/planInput'
 import { signedIn, testUrl, type Caller } from '../support/http'

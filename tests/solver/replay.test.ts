@@ -1,6 +1,5 @@
 import { describe, expect, it } from 'vitest'
 import { propose } from '#core/planning/answer/propose'
-import { barsFromSkin } from '#core/screening/skin'
 import { question } from './cases'
 import { replay, type Room } from './replay'
 import { minutes } from '#core/units'
@@ -15,7 +14,7 @@ const roomOf = (seed: number): Room => {
     profile: input.profile,
     tolerancePercent: input.verdict.limit.tolerancePercent,
     residual: input.residual,
-    bars: [...input.verdict.bars, ...barsFromSkin(input.profile)],
+    bars: input.verdict.bars,
     products: new Map(input.shelf.map((item) => [item.product.id, item.product])),
   }
 }

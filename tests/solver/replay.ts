@@ -6,7 +6,7 @@ import { freeAcidOf } from '#core/dosing/freeAcid'
 import { REGION_IDS, type RegionId } from '#core/face/zones'
 import { loadOn } from '#core/load/loads'
 import { toleranceOf } from '#core/load/tolerance'
-import type { Bar } from '#core/screening/verdict'
+import type { Bar } from '#core/screening/verdict/verdict'
 import type { Profile } from '#core/skin/profile'
 import { applyTechnique, startSurface, unmetNeeds } from '#core/surface/surface'
 

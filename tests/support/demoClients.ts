@@ -1,10 +1,9 @@
 import { FINDING_ORDER } from '#core/catalogue/consultation/findings'
 import { ZONE_IDS } from '#core/face/zones'
 import type { PlanInput } from '#core/planning/input'
-import type { Answer, Answers } from '#core/screening/answers'
-import { addDays } from '#core/screening/days'
-import { withSkin } from '#core/screening/skin'
-import { screen } from '#core/screening/verdict'
+import type { Answer, Answers } from '#core/screening/asking/answers'
+import { addDays } from '#core/screening/asking/days'
+import { screen } from '#core/screening/verdict/verdict'
 import { deriveProfile } from '#core/skin/profile'
 import { lot, planInput, TODAY } from '#core/testing/fixtures'
 import { DEEP } from '#db/demo/clients'
@@ -42,7 +41,7 @@ export function demoInput(key: string, more: Partial<PlanInput> = {}): PlanInput
   return planInput({
     answers,
     profile,
-    verdict: withSkin(screen(answers, TODAY), profile),
+    verdict: screen(answers, TODAY),
     school: deep.school,
     aims: deep.aims,
     shelf: SHELF,

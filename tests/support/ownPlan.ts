@@ -1,6 +1,6 @@
 import postgres from 'postgres'
 import type { PlanStep } from '#core/catalogue/techniques/step'
-import type { EventBody } from '#core/treatment/events'
+import type { EventBody } from '#core/treatment/taps/events'
 import { TECHNIQUES, type TechniqueId } from '#core/catalogue/techniques/techniques'
 import { GROUPS } from '#core/face/regions'
 import type { RegionId } from '#core/face/zones'

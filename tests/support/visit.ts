@@ -9,7 +9,7 @@ import { planHash } from '#core/record/planHash'
 import { propose } from '#core/planning/answer/propose'
 import { allNo, readAll, RESILIENT } from '#core/testing/fixtures'
 import type { Readings } from '#core/skin/readings'
-import type { EventBody, TreatmentEvent } from '#core/treatment/events'
+import type { EventBody, TreatmentEvent } from '#core/treatment/taps/events'
 import { demoId } from '#db/demo/ids'
 import type { Caller, Reply } from './http'
 

@@ -1,7 +1,7 @@
 import { expect } from '@playwright/test'
 import type { RecordDraft } from '#core/record/build'
 import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
-import type { TreatmentEvent } from '#core/treatment/events'
+import type { TreatmentEvent } from '#core/treatment/taps/events'
 import type { VisitBundle } from '#core/visit/bundle'
 import { readParts, recordParts } from '#core/visit/record'
 

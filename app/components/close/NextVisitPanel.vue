@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { DateTime } from 'luxon'
 import { suggestNext } from '#core/course/next'
-import { fold } from '#core/treatment/fold'
-import { foldContext } from '#core/visit/planInput'
+import { fold } from '#core/treatment/fold/fold'
+import { foldContext } from '#core/visit/roomContext'
 import { stepsDone } from '#core/visit/record'
 import type { VisitBundle } from '#core/visit/bundle'
 import type { VisitPatch } from '#contracts/visit'

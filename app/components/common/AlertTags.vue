@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { alertsOf } from '#core/screening/alerts'
-import type { PastReaction } from '#core/screening/reactions'
-import type { Answers } from '#core/screening/answers'
+import { alertsOf } from '#core/screening/verdict/alerts'
+import type { PastReaction } from '#core/screening/products/reactions'
+import type { Answers } from '#core/screening/asking/answers'
 
 /** What stands beside a client's name, the same wherever it is shown. */
 const props = defineProps<{ answers: Answers; reactions?: readonly PastReaction[] }>()

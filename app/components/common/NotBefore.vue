@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Earliest } from '#core/screening/earliest'
+import type { Earliest } from '#core/screening/verdict/earliest'
 import { isoDayWords } from '~/composables/dates'
 
 /** What waits, and from which day it may be done again: one line for each day and cause. */

@@ -10,8 +10,8 @@ import type { LeftOut } from '#core/planning/answer/leftOut'
 import { basinOf, BOWLS } from '#core/planning/checks/basins'
 import { checkPlan } from '#core/planning/checks/check'
 import type { PlanInput } from '#core/planning/input'
-import { allBars } from '#core/planning/today/bars'
-import { earliestDays } from '#core/screening/earliest'
+import { stopping } from '#core/planning/today/bars'
+import { earliestDays } from '#core/screening/verdict/earliest'
 import type { Edit } from '#core/planning/steps/edit'
 import { FACE_COLOURS } from '~/theme/colours'
 
@@ -62,7 +62,7 @@ const fill = computed(() => {
     zones[zone] = FACE_COLOURS.barred
   return zones
 })
-const waits = computed(() => earliestDays(allBars(props.input), props.input.today))
+const waits = computed(() => earliestDays(stopping(props.input.verdict), props.input.today))
 const onBody = computed(() => technique.value?.groups[0] === 'body')
 
 function set(patch: Partial<PlanStep>) {

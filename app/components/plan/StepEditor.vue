@@ -5,7 +5,7 @@ import { roundingWords } from '#core/dosing/amount'
 import { doseOf } from '#core/dosing/layers'
 import type { PlanInput } from '#core/planning/input'
 import { rankedBottles } from '#core/planning/today/bottles'
-import { confirmationsFor } from '#core/screening/confirm'
+import { confirmationsFor } from '#core/screening/consent/confirm'
 import { minutes, SHORTEST_STEP } from '#core/units'
 
 /** Minutes, passes, setting and bottle of the chosen step. */

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { CONTRAINDICATIONS } from '#core/catalogue/consultation/contraindications'
 import { FINDINGS } from '#core/catalogue/consultation/findings'
-import { loosens, words, type Tightening } from '#core/screening/houseRules'
+import { loosens, words, type Tightening } from '#core/screening/verdict/houseRules'
 import { dayAndClock } from '~/composables/dates'
 import { sayProblem, useApi } from '~/composables/useApi'
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { LICENCE_IDS, LICENCE_NAMES, type LicenceId } from '#core/catalogue/kinds'
-import type { ScopeLine } from '#core/screening/scope'
+import type { ScopeLine } from '#core/screening/verdict/scope'
 import { sayProblem, useApi } from '~/composables/useApi'
 
 interface Person {

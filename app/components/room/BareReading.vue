@@ -11,8 +11,8 @@ import {
   type Grade,
   type Readings,
 } from '#core/skin/readings'
-import { minutesLeft } from '#core/treatment/pace'
-import { currentReadings } from '#core/visit/planInput'
+import { minutesLeft } from '#core/treatment/order/pace'
+import { currentReadings } from '#core/visit/today'
 import { gradeColour } from '~/composables/grades'
 import { useRoom } from '~/stores/room'
 import { useVisit } from '~/stores/visit'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ENDED_BECAUSE } from '#core/catalogue/rules/stopRules'
-import type { Cue } from '#core/treatment/cue'
+import type { Cue } from '#core/treatment/step/cue'
 
 /** The cue has not come: what to do, and the one tap that ends the step all the same. */
 defineProps<{ cue: Cue }>()

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { REGION_NAMES } from '#core/face/regions'
-import { courses, expectedCourse, type Course } from '#core/treatment/rednessCourse'
+import { courses, expectedCourse, type Course } from '#core/treatment/stop/rednessCourse'
 import { fromMilliseconds, toMilliseconds } from '#core/units'
 import { useRoom } from '~/stores/room'
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { RestingOnFace } from '#core/treatment/atHand'
+import type { RestingOnFace } from '#core/treatment/order/atHand'
 
 /** What works by itself, and what of it comes off next. */
 defineProps<{ resting: readonly RestingOnFace[] }>()

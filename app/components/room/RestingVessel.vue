@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { fromMilliseconds } from '#core/units'
 import { nameRegions } from '#core/face/regions'
-import type { RestingOnFace } from '#core/treatment/atHand'
-import { LATE_WORDS } from '#core/treatment/offNext'
+import type { RestingOnFace } from '#core/treatment/order/atHand'
+import { LATE_WORDS } from '#core/treatment/order/offNext'
 import { elapsed } from '~/composables/dates'
 
 /** One mask as a vessel that drains: the dashes are its earliest minute, the floor its latest. */

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { fromMilliseconds, toMilliseconds } from '#core/units'
-import type { RestingOnFace } from '#core/treatment/atHand'
+import type { RestingOnFace } from '#core/treatment/order/atHand'
 import { elapsed } from '~/composables/dates'
 import { useRoom } from '~/stores/room'
 

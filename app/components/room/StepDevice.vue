@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { PlanStep } from '#core/catalogue/techniques/step'
-import type { Dial } from '#core/treatment/atHand'
-import type { DeviceSays } from '#core/treatment/onTheLine'
+import type { Dial } from '#core/treatment/order/atHand'
+import type { DeviceSays } from '#core/treatment/step/onTheLine'
 import { sayProblem } from '~/composables/useApi'
 import { useRoom } from '~/stores/room'
 import { useVisit } from '~/stores/visit'

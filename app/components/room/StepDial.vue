@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { turned, type Dial } from '#core/treatment/atHand'
-import { ladderAt } from '#core/treatment/ladder'
+import { turned, type Dial } from '#core/treatment/order/atHand'
+import { ladderAt } from '#core/treatment/step/ladder'
 import type { PlanStep } from '#core/catalogue/techniques/step'
 import { useRoom } from '~/stores/room'
 

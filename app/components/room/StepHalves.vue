@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { PlanStep } from '#core/catalogue/techniques/step'
 import { SIDE_NAMES, type Side } from '#core/face/sides'
-import { canSplit, halfTimesNow, halfWords } from '#core/treatment/halfTime'
+import { canSplit, halfTimesNow, halfWords } from '#core/treatment/step/halfTime'
 import { elapsed } from '~/composables/dates'
 import { useRoom } from '~/stores/room'
 import { useVisit } from '~/stores/visit'

@@ -3,13 +3,12 @@ import { fromMilliseconds, toMilliseconds } from '#core/units'
 import { UNASKED_MAKE_UP } from '#core/catalogue/consultation/makeUp'
 import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
 import type { PlanStep } from '#core/catalogue/techniques/step'
-import type { RegionId } from '#core/face/zones'
 import { lastTimeWords } from '#core/visit/lastTime'
-import { attendedNow, stayWords } from '#core/treatment/attended'
-import { comfortAt, dialOf } from '#core/treatment/atHand'
-import { runningMs } from '#core/treatment/clocks'
-import { leftWords } from '#core/treatment/leftZones'
-import { promptAt } from '#core/treatment/prompts'
+import { attendedNow, stayWords } from '#core/treatment/fold/attended'
+import { comfortAt, dialOf } from '#core/treatment/order/atHand'
+import { runningMs } from '#core/treatment/fold/clocks'
+import { wentRound } from '#core/treatment/stop/leftZones'
+import { promptAt } from '#core/treatment/step/prompts'
 import { elapsed } from '~/composables/dates'
 import { useRoom } from '~/stores/room'
 import { useVisit } from '~/stores/visit'
@@ -59,15 +58,9 @@ const stay = computed(() =>
 )
 /** Zones of the plan that this step leaves alone today, and why. */
 const spared = computed(() => {
-  const planned = visit.bundle?.plans.findLast(({ steps }) =>
-    steps.some(({ key }) => key === props.step.key),
-  )
-  const whole = planned?.steps.find(({ key }) => key === props.step.key)?.regions ?? []
-  const out = whole.filter((region) => !props.step.regions.includes(region))
-  const left = Object.entries(room.state?.left ?? {}).filter(([own]) =>
-    out.includes(own as RegionId),
-  )
-  return leftWords(Object.fromEntries(left))
+  const ofStep = ({ key }: PlanStep) => key === props.step.key
+  const planned = visit.bundle?.plans.findLast(({ steps }) => steps.some(ofStep))
+  return wentRound(planned?.steps.find(ofStep), props.step, room.state?.left ?? {})
 })
 const turnTo = (setting: number) =>
   room.tap({ kind: 'settingChanged', key: props.step.key, setting })

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { PlanStep } from '#core/catalogue/techniques/step'
-import { recalledNow } from '#core/treatment/recalled'
+import { recalledNow } from '#core/treatment/stop/recalled'
 import { useRoom } from '~/stores/room'
 import { useVisit } from '~/stores/visit'
 

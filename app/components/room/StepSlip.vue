@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { PlanStep } from '#core/catalogue/techniques/step'
-import { laidFor, topUpNow } from '#core/treatment/slip'
+import { laidFor, topUpNow } from '#core/treatment/step/slip'
 import { useAmount } from '~/composables/room/amount'
 import { useRoom } from '~/stores/room'
 

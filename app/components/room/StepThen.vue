@@ -2,7 +2,7 @@
 import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
 import { nameRegions } from '#core/face/regions'
 import type { RegionId } from '#core/face/zones'
-import { minutesAhead } from '#core/treatment/pace'
+import { minutesAhead } from '#core/treatment/order/pace'
 import { clock } from '~/composables/dates'
 import { useRoom } from '~/stores/room'
 

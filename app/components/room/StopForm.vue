@@ -2,9 +2,9 @@
 import { STOP_STEP_WORDS } from '#core/catalogue/rules/stopRules'
 import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
 import { nameRegions } from '#core/face/regions'
-import { stopRegions } from '#core/treatment/atHand'
-import { suspectBottles, suspectedWords, suspectWork } from '#core/treatment/suspects'
-import { onSkin } from '#core/treatment/clocks'
+import { stopRegions } from '#core/treatment/order/atHand'
+import { suspectBottles, suspectedWords, suspectWork } from '#core/treatment/stop/suspects'
+import { onSkin } from '#core/treatment/fold/clocks'
 import { useRoom } from '~/stores/room'
 import { useVisit } from '~/stores/visit'
 

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core'
 import { STOP_STEPS, STOP_STEP_WORDS, type StopStepId } from '#core/catalogue/rules/stopRules'
-import { stopRegions } from '#core/treatment/atHand'
-import { suspectBottles, suspectedWords, suspectWork } from '#core/treatment/suspects'
-import { stopClock } from '#core/treatment/stopClock'
+import { stopRegions } from '#core/treatment/order/atHand'
+import { suspectBottles, suspectedWords, suspectWork } from '#core/treatment/stop/suspects'
+import { stopClock } from '#core/treatment/stop/stopClock'
 import { elapsed } from '~/composables/dates'
 import { useRoom } from '~/stores/room'
 import { useVisit } from '~/stores/visit'

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import type { Bar } from '#core/screening/verdict'
+import { accepts } from '#core/visit/accepts'
+import type { Bar } from '#core/screening/verdict/verdict'
 import { standingHere } from '#core/visit/ready'
 import { useVisit } from '~/stores/visit'
 
@@ -9,7 +10,7 @@ const visit = useVisit()
 const again = ref(false)
 const stands = computed(() => (visit.bundle ? standingHere(visit.bundle) : []))
 const mayChange = computed(
-  () => visit.bundle?.may.write === true && visit.bundle.visit.status === 'booked',
+  () => visit.bundle?.may.write === true && accepts(visit.bundle.visit.status, 'consent'),
 )
 </script>
 

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import SignaturePad from 'signature_pad'
 import { CONSENTS, type ConsentId } from '#core/catalogue/consultation/consents'
-import { barredConsents, needsGuardian, offeredConsents } from '#core/screening/consent'
-import type { Bar } from '#core/screening/verdict'
+import { barredConsents, needsGuardian, offeredConsents } from '#core/screening/consent/consent'
+import type { Bar } from '#core/screening/verdict/verdict'
 import { fieldProblem, sayProblem } from '~/composables/useApi'
 import { useVisit } from '~/stores/visit'
 import { DESK } from '~/theme/colours'

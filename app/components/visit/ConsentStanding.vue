@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { CONSENTS, type ConsentId } from '#core/catalogue/consultation/consents'
-import { consentsFor, type Standing } from '#core/screening/consent'
+import { consentsFor, type Standing } from '#core/screening/consent/consent'
 import { dayAndClock, dayWords } from '~/composables/dates'
 import { sayProblem } from '~/composables/useApi'
 import { useVisit } from '~/stores/visit'

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { accepts } from '#core/visit/accepts'
 import {
   beyondTheEye,
   comparable,
@@ -18,7 +19,7 @@ const props = defineProps<{ moment: 'before' | 'after' }>()
 const visit = useVisit()
 const bundle = computed(() => visit.bundle)
 const may = computed(
-  () => bundle.value?.may.write === true && bundle.value.visit.status !== 'sealed',
+  () => bundle.value?.may.write === true && accepts(bundle.value.visit.status, 'halves'),
 )
 const of = (moment: 'before' | 'after') =>
   bundle.value?.halves.filter((half) => half.moment === moment).at(-1)

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { accepts } from '#core/visit/accepts'
 import { ZONES, ZONE_IDS, type ZoneId } from '#core/face/zones'
 import { colourMoved, itaClass, itaDegrees } from '#core/skin/colour'
 import { METERS, type Meter, type MeterKind } from '#core/catalogue/skin/meters'
@@ -21,9 +22,7 @@ const busy = ref(false)
 const trouble = ref('')
 const flat = ref(false)
 const may = computed(
-  () =>
-    bundle.value?.may.write === true &&
-    (bundle.value.visit.status === 'booked' || bundle.value.visit.status === 'treating'),
+  () => bundle.value?.may.write === true && accepts(bundle.value.visit.status, 'meters'),
 )
 const zones = ZONE_IDS.filter((zone) => ZONES[zone].regions.length > 0).map((zone) => ({
   value: zone,

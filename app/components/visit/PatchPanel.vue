@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { accepts } from '#core/visit/accepts'
 import {
   PATCH_PLACES,
   PATCH_PLACE_NAMES,
@@ -6,8 +7,8 @@ import {
   patchState,
   type PatchPlace,
   type PatchState,
-} from '#core/screening/patch'
-import { patchTrouble } from '#core/screening/products'
+} from '#core/screening/products/patch'
+import { patchTrouble } from '#core/screening/products/products'
 import { dayAndClock, dayWords } from '~/composables/dates'
 import { useAttempt } from '~/composables/attempt'
 import { useVisit } from '~/stores/visit'
@@ -19,7 +20,7 @@ import { useVisit } from '~/stores/visit'
 const visit = useVisit()
 const bundle = computed(() => visit.bundle)
 const may = computed(
-  () => bundle.value?.may.write === true && bundle.value.visit.status !== 'cancelled',
+  () => bundle.value?.may.write === true && accepts(bundle.value.visit.status, 'patchTest'),
 )
 const place = ref<PatchPlace>('behindEar')
 const other = ref<string | null>(null)

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { accepts } from '#core/visit/accepts'
 import {
   PREFERENCES,
   type PreferenceId,
@@ -11,7 +12,7 @@ import { useVisit } from '~/stores/visit'
 const visit = useVisit()
 const bundle = computed(() => visit.bundle)
 const may = computed(
-  () => bundle.value?.may.write === true && bundle.value.visit.status !== 'sealed',
+  () => bundle.value?.may.write === true && accepts(bundle.value.visit.status, 'preferences'),
 )
 const chosen = computed<Preferences>(() => bundle.value?.client.preferences ?? {})
 const trouble = ref('')

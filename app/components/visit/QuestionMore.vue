@@ -1,12 +1,15 @@
 <script setup lang="ts">
 import { WORK_ELSEWHERE_IDS, WORK_ELSEWHERE_NAMES } from '#core/catalogue/consultation/elsewhere'
+import { TOLD_MOMENTS, TOLD_MOMENT_IDS } from '#core/catalogue/consultation/told'
 import type { Finding } from '#core/catalogue/consultation/findings'
 import { INGREDIENTS, INGREDIENT_IDS } from '#core/catalogue/products/ingredients'
 import { ownZonesOf, REGION_NAMES } from '#core/face/regions'
 import { REGION_IDS, type RegionId } from '#core/face/zones'
 import { DateTime } from 'luxon'
 import { useVisit } from '~/stores/visit'
-import { perWeekFrom, toggled, type Answer } from '#core/screening/answers'
+import { perWeekFrom, toggled, type Answer } from '#core/screening/asking/answers'
+import { addDays } from '#core/screening/asking/days'
+import { toldMoment } from '#core/screening/asking/told'
 
 /** What a yes is asked further: when, how often, what, where, to what. */
 const props = defineProps<{
@@ -17,8 +20,6 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ more: [patch: Partial<Answer>] }>()
 const LONGEST_NAME = 60
-const MORNING = 8
-const EVENING = 21
 const visit = useVisit()
 const wants = (what: Finding['asks'][number]) => props.asks.includes(what)
 const hasZone = (region: RegionId) =>
@@ -45,14 +46,17 @@ const known = INGREDIENT_IDS.filter((id) => INGREDIENTS[id].allergen).map(
 )
 const setDate = (date: string) => emit('more', { date: date || undefined, at: undefined })
 const zone = computed(() => visit.bundle?.practice.timeZone ?? 'local')
-/** The usual moments at home, and any hour of the day that was named. */
-const moments = computed(() => {
-  const day = DateTime.fromISO(props.today, { zone: zone.value })
-  return [
-    { word: 'This morning', at: day.set({ hour: MORNING }) },
-    { word: 'Last night', at: day.minus({ days: 1 }).set({ hour: EVENING }) },
-  ].map(({ word, at }) => ({ word, at: at.toMillis(), date: at.toISODate() ?? props.today }))
-})
+/** The usual moments at home; any hour of the day may be named as well. */
+const moments = computed(() =>
+  TOLD_MOMENT_IDS.map((id) => {
+    const { words: word, daysBack } = TOLD_MOMENTS[id]
+    return {
+      word,
+      at: toldMoment(id, props.today, zone.value),
+      date: addDays(props.today, -daysBack),
+    }
+  }),
+)
 const hour = computed(() =>
   props.answer.at === undefined
     ? ''

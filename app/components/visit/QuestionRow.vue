@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Finding } from '#core/catalogue/consultation/findings'
-import { startFrom, type Answer } from '#core/screening/answers'
+import { startFrom, type Answer } from '#core/screening/asking/answers'
 
 /** One question: no, yes or unsure in one tap; what was said last time beside it. */
 const props = defineProps<{

@@ -6,8 +6,8 @@ import {
   type FindingId,
   type TopicId,
 } from '#core/catalogue/consultation/findings'
-import type { Answer, Answers } from '#core/screening/answers'
-import { openIn, questionsOf, sweepable } from '#core/screening/asking'
+import type { Answer, Answers } from '#core/screening/asking/answers'
+import { openIn, questionsOf, sweepable } from '#core/screening/asking/asking'
 
 /** One topic of the consultation: it folds once all is answered; what was not a no stays in sight. */
 const props = defineProps<{

@@ -1,3 +1,4 @@
+import { accepts } from '#core/visit/accepts'
 import type { Ref } from 'vue'
 import type { PlanStep } from '#core/catalogue/techniques/step'
 import { planHash } from '#core/record/planHash'
@@ -29,7 +30,8 @@ export function useSaving(
   let timer: ReturnType<typeof setTimeout> | undefined
   let running: Promise<void> = Promise.resolve()
   const key = () => `plan-${visit.bundle?.visit.id ?? ''}`
-  const mayWrite = () => visit.bundle?.may.write === true && visit.bundle.visit.status === 'booked'
+  const mayWrite = () =>
+    visit.bundle?.may.write === true && accepts(visit.bundle.visit.status, 'plan')
 
   /** @returns what this device still held back, if anything */
   async function open(): Promise<PlanStep[] | undefined> {

@@ -1,11 +1,11 @@
 import type { ComputedRef } from 'vue'
 import type { PlanStep } from '#core/catalogue/techniques/step'
 import type { PlanInput } from '#core/planning/input'
-import { productUsed } from '#core/treatment/atHand'
-import { cueOf } from '#core/treatment/cue'
-import type { RoomState } from '#core/treatment/fold'
-import { endedKeys, momentsOf, openOf, placeOfMoment } from '#core/treatment/moments'
-import { notReady } from '#core/treatment/surfaceNow'
+import { productUsed } from '#core/treatment/order/atHand'
+import { cueOf } from '#core/treatment/step/cue'
+import type { RoomState } from '#core/treatment/fold/fold'
+import { endedKeys, momentsOf, openOf, placeOfMoment } from '#core/treatment/order/moments'
+import { notReady } from '#core/treatment/step/surfaceNow'
 import { useVisit } from '~/stores/visit'
 
 interface Room {

@@ -1,9 +1,9 @@
 import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
 import { standIns } from '#core/planning/today/bottles'
-import { absorbedOf } from '#core/treatment/absorption'
-import { isStopping, productUsed, restingNow } from '#core/treatment/atHand'
-import { minutesLeft, minutesShort } from '#core/treatment/pace'
-import { courses, looksDue } from '#core/treatment/rednessCourse'
+import { absorbedOf } from '#core/treatment/step/absorption'
+import { isStopping, productUsed, restingNow } from '#core/treatment/order/atHand'
+import { minutesLeft, minutesShort } from '#core/treatment/order/pace'
+import { courses, looksDue } from '#core/treatment/stop/rednessCourse'
 import { useRoom } from '~/stores/room'
 import { useVisit } from '~/stores/visit'
 

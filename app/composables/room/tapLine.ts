@@ -1,4 +1,4 @@
-import type { EventBody, TreatmentEvent } from '#core/treatment/events'
+import type { EventBody, TreatmentEvent } from '#core/treatment/taps/events'
 import { useTapStream } from '~/composables/room/tapStream'
 import { readDraft, writeDraft } from '~/composables/keep'
 import { useTapStore } from '~/composables/room/tapStore'

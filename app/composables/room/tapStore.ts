@@ -1,4 +1,4 @@
-import type { TreatmentEvent } from '#core/treatment/events'
+import type { TreatmentEvent } from '#core/treatment/taps/events'
 import { dropTaps, keepTap, unsentTaps } from '~/composables/keep'
 
 /** How long the room waits for the device's store before it goes on without it. */

@@ -1,4 +1,4 @@
-import type { TreatmentEvent } from '#core/treatment/events'
+import type { TreatmentEvent } from '#core/treatment/taps/events'
 import { useTablet } from '~/composables/tablet'
 import { useApi } from '~/composables/useApi'
 import { useVisit } from '~/stores/visit'

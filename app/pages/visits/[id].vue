@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { STOP_IDS, STOP_NAMES, stopMark } from '#core/visit/stops'
-import { openReactions } from '#core/screening/reactions'
+import { openReactions } from '#core/screening/products/reactions'
 import { clock } from '~/composables/dates'
 import { sayProblem } from '~/composables/useApi'
 import { useVisit } from '~/stores/visit'
@@ -26,7 +26,7 @@ const about = computed(() => {
   const own = bundle.value
   if (!own) return ''
   const who = [own.client.work, own.client.age].filter(Boolean).join(', ')
-  const when = `${clock(own.visit.startsAt, own.practice.timeZone)}, ${own.room.name}`
+  const when = `${clock(own.visit.at, own.practice.timeZone)}, ${own.room.name}`
   const name = own.staff.name.split(' ')[0]
   return [who, when, `${own.visit.minutes} min`, `with ${name}`].filter(Boolean).join(' · ')
 })

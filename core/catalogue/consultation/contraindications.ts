@@ -2,20 +2,12 @@ import { COMMON_PRACTICE, type FamilyId } from '../kinds'
 import type { FindingId } from './findings'
 import type { WorkElsewhereId } from './elsewhere'
 import type { RegionId } from '../../face/zones'
+import type { Limit } from '../rules/limits'
 
 /**
  * Whose word lifts a row: a date passing, the therapist looking again, a doctor's word, or nobody.
  */
 export type Lifter = 'date' | 'therapist' | 'doctor' | 'nobody'
-
-export interface Limit {
-  /** Steam minutes at most. */
-  steamMost?: number
-  /** Device passes at most. */
-  passesMost?: number
-  /** Tolerance multiplied by this, per cent. */
-  tolerancePercent?: number
-}
 
 /** What a row does other than stopping its families; each is acted on, see `docs/glossary.md`. */
 export interface Effects {

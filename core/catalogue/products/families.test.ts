@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { propose } from '../../planning/answer/propose'
 import { productTrouble } from '../../planning/today/bottles'
-import { screen } from '../../screening/verdict'
+import { screen } from '../../screening/verdict/verdict'
 import { allNo, lot, planInput, product, readAll, RESILIENT, TODAY } from '../../testing/fixtures'
 import { familiesOfBottle } from './families'
 

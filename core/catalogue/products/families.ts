@@ -1,4 +1,4 @@
-import type { FamilyId, ProductKind } from '../kinds'
+import type { BottleFamily, FamilyId, ProductKind } from '../kinds'
 import { ingredientsIn, type IngredientId } from './ingredients'
 import { ACID_KINDS } from './productRules'
 import type { PlanStep } from '../techniques/step'
@@ -26,10 +26,10 @@ type Held = Pick<Product, 'kind' | 'inci' | 'acid'>
 const holdsAcid = ({ kind, acid }: Held): boolean => acid !== undefined || ACID_KINDS.includes(kind)
 
 /** Kinds of work that a bottle belongs to by what it holds, whatever technique it is used in. */
-export function familiesOfBottle(product: Held): FamilyId[] {
+export function familiesOfBottle(product: Held): BottleFamily[] {
   const held = ingredientsIn(product.inci)
   const leftOn = LEFT_ON.includes(product.kind)
-  const out: FamilyId[] = []
+  const out: BottleFamily[] = []
   if (held.includes('retinoid')) out.push('retinoid')
   if (holdsAcid(product)) out.push('acid')
   if (leftOn && (holdsAcid(product) || ACTIVES.some((id) => held.includes(id))))
@@ -43,7 +43,7 @@ export function familiesOfBottle(product: Held): FamilyId[] {
  * What a bottle holds beside what its kind is for: an acid mask is an acid where its technique says
  * so, zone by zone; an acid in a wash or a toner is one wherever that goes.
  */
-export const strayFamilies = (product: Held): FamilyId[] =>
+export const strayFamilies = (product: Held): BottleFamily[] =>
   familiesOfBottle(product).filter(
     (family) =>
       family !== 'alcohol' &&

@@ -4,7 +4,7 @@ import { propose } from '../../planning/answer/propose'
 import { checkPlan } from '../../planning/checks/check'
 import { planInput, readAll, RESILIENT, TODAY } from '../../testing/fixtures'
 import { amountFor } from '../../dosing/amount'
-import { addDays } from '../../screening/days'
+import { addDays } from '../../screening/asking/days'
 import { readLabel } from './label'
 import { NOT_COPIED, STARTER_DAYS, starterProducts } from './starter'
 

@@ -1,5 +1,5 @@
 import { COMMON_PRACTICE, type FamilyId } from '../kinds'
-import type { Limit } from '../consultation/contraindications'
+import type { Limit } from '../rules/limits'
 
 /**
  * Why today goes one rung down from last time, and what that takes away. The rung is of the kind of

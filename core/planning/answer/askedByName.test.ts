@@ -3,10 +3,11 @@ import { describe, expect, it } from 'vitest'
 import { CONCERN_IDS } from '../../catalogue/kinds'
 import { SCHOOL_IDS } from '../../catalogue/schools/schools'
 import type { TechniqueId } from '../../catalogue/techniques/techniques'
-import { screen } from '../../screening/verdict'
+import { screen } from '../../screening/verdict/verdict'
 import type { Grade } from '../../skin/readings'
 import { allNo, lot, planInput, product, readAll, RESILIENT, TODAY } from '../../testing/fixtures'
 import { allowance } from '../today/allowed'
+import { leftOut } from './leftOut'
 import { propose } from './propose'
 
 /**
@@ -85,6 +86,28 @@ describe('strong work is done for who came for it', () => {
       }),
       { numRuns: 20 },
     )
+  })
+  it('is planned for who came for it wherever a plan can hold it, or is said not to be, and why', () => {
+    fc.assert(
+      fc.property(anybody, fc.constantFrom(...STRONG), (one, named) => {
+        const input = { ...inputOf(one), named: [named] }
+        const { steps } = propose(input)
+        if (strongIn(steps).includes(named)) return
+        const must = propose({ ...input, wanted: [named] })
+        expect(strongIn(must.steps)).not.toContain(named)
+        const [first] = leftOut(input, steps)
+        expect(first?.technique).toBe(named)
+        expect(first?.why.text).not.toBe('')
+        expect(first?.why.rule).not.toBe('value')
+      }),
+      { numRuns: 25 },
+    )
+  })
+  it('two that do not go together cost nobody the visit', () => {
+    const input = planInput({ readings: readAll(RESILIENT), named: ['tip', 'needling'] })
+    const { steps, failed } = propose(input)
+    expect(failed).toBeUndefined()
+    expect(strongIn(steps)).toEqual(['tip'])
   })
   it('nobody who is pregnant gets a peel, asked for or not', () => {
     const answers = allNo({ pregnancy: { say: 'yes' } })

@@ -10,8 +10,8 @@ import { underUsual } from '../question/lengths'
 import { askFor, keptToNeed } from '../today/need'
 import type { PlanInput } from '../input'
 import type { PlanCase } from '../question/planCase'
-import type { Solution } from '../search/solution'
 import { solve } from '../search/solve'
+import { solveFor, type Solved } from './cameFor'
 import { fromTicks, ticksWithin, SHORTEST_STEP } from '../../units'
 
 export interface LeftOut {
@@ -37,7 +37,7 @@ export function leftOut(
   const used = new Set(steps.map((step) => step.technique))
   const allow = allowances(input)
   const planCase = compile(input, allow)
-  const base = solve(planCase, ticksWithin(input.slotMinutes))
+  const before = mains(solveFor(input, allow))
   const out = asked
     .filter((technique) => !used.has(technique))
     .map((technique): LeftOut => {
@@ -62,9 +62,11 @@ export function leftOut(
           return { technique, name, why: tooShort(technique, minutesMost, allowance.adapted[0]) }
         return { technique, name, why: first ?? unasked(technique, input) }
       }
-      return price(technique, name, planCase, base, ticksWithin(input.slotMinutes))
+      return price(technique, name, planCase, before, ticksWithin(input.slotMinutes))
     })
-  return out.sort((one, other) => rank(one) - rank(other))
+  // What the client came for and does not get is what has to be said first.
+  const came = ({ technique }: LeftOut) => (input.named?.includes(technique) ? 0 : 1)
+  return out.sort((one, other) => came(one) - came(other) || rank(one) - rank(other))
 }
 
 /** Its usual time is more than today allows; by hand it may be added short. */
@@ -92,7 +94,7 @@ function price(
   row: TechniqueId,
   name: string,
   planCase: PlanCase,
-  base: Solution | undefined,
+  before: ReadonlySet<TechniqueId>,
   slotTicks: number,
 ): LeftOut {
   const forced: PlanCase = {
@@ -108,10 +110,10 @@ function price(
     ),
   }
   const inSlot = solve(forced, slotTicks)
-  const before = mains(base, planCase)
   if (inSlot) {
+    const kept = mains({ planCase, solution: inSlot })
     const gone = [...before]
-      .filter((item) => !mains(inSlot, planCase).has(item))
+      .filter((item) => !kept.has(item))
       .map((technique) => TECHNIQUES[technique].name)
     const text =
       gone.length > 0
@@ -145,7 +147,7 @@ function price(
   }
 }
 
-function mains(solution: Solution | undefined, planCase: PlanCase): Set<TechniqueId> {
+function mains({ solution, planCase }: Solved): Set<TechniqueId> {
   const chosen = new Set(solution?.options ?? [])
   return new Set(
     planCase.stages.flatMap((st) =>

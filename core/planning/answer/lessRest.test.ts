@@ -5,7 +5,7 @@ import { HOME_POURINGS } from '../../catalogue/consultation/home'
 import { visitBundle } from '../../testing/bundle'
 import { freer } from '../../testing/freer'
 import { allNo, TODAY } from '../../testing/fixtures'
-import type { Answer } from '../../screening/answers'
+import type { Answer } from '../../screening/asking/answers'
 import { toPlanInput } from '../../visit/planInput'
 import type { VisitBundle } from '../../visit/bundle'
 

@@ -5,14 +5,13 @@ import { hasPlace, isStrong } from '../../catalogue/techniques/traits'
 import type { PlanStep, Why } from '../../catalogue/techniques/step'
 import { TECHNIQUES, TECHNIQUE_IDS } from '../../catalogue/techniques/techniques'
 import { allowances, firstBar, type Allow } from '../today/allowed'
-import { compile } from '../question/compile'
 import { freshKey } from '../steps/edit'
 import type { PlanInput } from '../input'
+import { solveFor } from './cameFor'
 import { reasonsFor } from './reasons'
 import { pinTrouble } from '../question/pins'
 import { marksOf, type SolveFrom } from '../question/planCase'
 import type { Solution } from '../search/solution'
-import { solve } from '../search/solve'
 import type { PlacedMove } from '../search/transitions'
 import { trace } from '../steps/trace'
 import { fromTicks, ticksWithin, minutes } from '../../units'
@@ -39,7 +38,11 @@ export function propose(input: PlanInput, done: readonly PlanStep[] = []): Propo
   const allow = allowances(input)
   const pin = pinTrouble(input, allow)
   if (pin) return { steps: done, minutes: 0, value: 0, failed: pin }
-  const planCase = compile(input, allow)
+  const { planCase, solution } = solveFor(
+    input,
+    allow,
+    done.length > 0 ? startAfter(input, done) : undefined,
+  )
   const gap = planCase.stages.find(
     (stage) =>
       stage.must &&
@@ -64,11 +67,6 @@ export function propose(input: PlanInput, done: readonly PlanStep[] = []): Propo
         text: `no way to do the ${gap.id} step today: ${whyNot(allow, gap.id)}`,
       },
     }
-  const solution = solve(
-    planCase,
-    ticksWithin(input.slotMinutes),
-    done.length > 0 ? startAfter(input, done) : undefined,
-  )
   if (!solution)
     return {
       steps: done,

@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest'
 import { PRODUCT_RULES } from '../../catalogue/products/productRules'
 import { REST_INTERVALS } from '../../catalogue/rules/restIntervals'
-import { addDays } from '../../screening/days'
+import { addDays } from '../../screening/asking/days'
 import { restBars } from '../../load/rest'
-import { strengthBars } from '../../screening/strength'
+import { strengthBars } from '../../screening/products/strength'
 import { product, TODAY } from '../../testing/fixtures'
 
 describe('rows about bottles and rest', () => {

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { screen } from '../../screening/verdict'
+import { screen } from '../../screening/verdict/verdict'
 import { allNo, planInput, readAll, RESILIENT, TODAY } from '../../testing/fixtures'
 import { checkPlan, isFit } from '../checks/check'
 import { changedMains } from '../answer/compare'

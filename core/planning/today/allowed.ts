@@ -6,16 +6,16 @@ import { OUTSIDE_ORBIT, outOfReach } from '../../catalogue/techniques/reach'
 import { TECHNIQUES, type Technique, type TechniqueId } from '../../catalogue/techniques/techniques'
 import { GROUPS } from '../../face/regions'
 import { REGION_IDS, type RegionId } from '../../face/zones'
-import { confirmationsFor } from '../../screening/confirm'
-import type { Bar } from '../../screening/verdict'
+import { confirmationsFor } from '../../screening/consent/confirm'
+import type { Bar } from '../../screening/verdict/verdict'
 import type { PlanInput } from '../input'
 import { isStrong } from '../../catalogue/techniques/traits'
 import { hadBefore, tookWell } from '../../load/had'
-import { beforeEvent } from '../../screening/eventAhead'
+import { beforeEvent } from '../../screening/verdict/eventAhead'
 import { careful, LEAVES_A_MARK, NOTHING_NEW } from './limits'
 import { isNamed, NAMED_ONLY, namedOnly, strongAcid } from './named'
 import { regionsMeeting } from './adapt'
-import { allBars, meets } from './bars'
+import { stopping, meets } from './bars'
 import { usableProducts, type Choice } from './bottles'
 
 /** What one technique may do on this client today, and the rules behind it. */
@@ -46,7 +46,7 @@ export interface Allowance {
 export function allowance(
   id: TechniqueId,
   input: PlanInput,
-  bars: readonly Bar[] = allBars(input),
+  bars: readonly Bar[] = stopping(input.verdict),
   rows: readonly Adaptation[] = ADAPTATIONS,
   bottles: (kind: ProductKind) => readonly Choice[] = (kind) =>
     usableProducts(kind, input, rows, bars),
@@ -254,7 +254,7 @@ export const firstBar = ({ barred }: Pick<Allowance, 'barred'>): Why | undefined
 export type Allow = (id: TechniqueId) => Allowance
 /** What each technique may do today, worked out where it is asked after and only once. */
 export function allowances(input: PlanInput): Allow {
-  const bars = allBars(input)
+  const bars = stopping(input.verdict)
   const bottles = once((kind: ProductKind) => usableProducts(kind, input, ADAPTATIONS, bars))
   return once((id: TechniqueId) => allowance(id, input, bars, ADAPTATIONS, bottles))
 }

@@ -6,16 +6,16 @@ import { SUITS, type SuitId } from '../../catalogue/products/suits'
 import { TECHNIQUES } from '../../catalogue/techniques/techniques'
 import { freeAcidOf } from '../../dosing/freeAcid'
 import { bottleRateOf } from '../../dosing/bottleRate'
-import { lotBars, productBars, type ProductBar } from '../../screening/products'
-import { REACTED_RULE } from '../../screening/reactions'
-import { strengthBars } from '../../screening/strength'
-import type { Bar } from '../../screening/verdict'
+import { lotBars, productBars, type ProductBar } from '../../screening/products/products'
+import { REACTED_RULE } from '../../screening/products/reactions'
+import { strengthBars } from '../../screening/products/strength'
+import type { Bar } from '../../screening/verdict/verdict'
 import type { Profile } from '../../skin/profile'
-import { beforeEvent } from '../../screening/eventAhead'
+import { beforeEvent } from '../../screening/verdict/eventAhead'
 import type { PlanInput } from '../input'
 import { NOTHING_NEW } from './limits'
 import { regionsMeeting } from './adapt'
-import { allBars } from './bars'
+import { stopping } from './bars'
 
 export interface Choice {
   product: Product
@@ -28,7 +28,7 @@ export function productTrouble(
   lots: readonly Lot[],
   input: PlanInput,
   rows: readonly Adaptation[] = ADAPTATIONS,
-  bars: readonly Bar[] = allBars(input),
+  bars: readonly Bar[] = stopping(input.verdict),
 ): ProductBar[] {
   const patch = input.patch[product.id]
   const suspected = input.suspected[product.id]
@@ -98,7 +98,7 @@ export function usableProducts(
   kind: ProductKind,
   input: PlanInput,
   rows: readonly Adaptation[],
-  bars: readonly Bar[] = allBars(input),
+  bars: readonly Bar[] = stopping(input.verdict),
 ): Choice[] {
   const fit = input.shelf.flatMap(({ product, lots }) => {
     if (product.kind !== kind || productTrouble(product, lots, input, rows, bars).length > 0)

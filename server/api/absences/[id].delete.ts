@@ -1,6 +1,6 @@
 import { ownerOnly } from '../../http/owner'
 import { route } from '../../http/route'
-import { dropAbsence } from '../../services/hours'
+import { dropAbsence } from '../../services/house/hours'
 
 export default route({ does: 'house.absence' }, async ({ me, id }) => {
   ownerOnly(me)

@@ -2,7 +2,7 @@ import { IMPORT_BYTES, importCheck } from '#contracts/clientImport'
 import { ownerOnly } from '../../http/owner'
 import { route } from '../../http/route'
 import { auditLook, LOOK_MS } from '../../services/access'
-import { findDoubles } from '../../services/clientImport'
+import { findDoubles } from '../../services/people/clientImport'
 
 export default route(
   {

@@ -2,8 +2,8 @@ import { setResponseHeaders } from 'h3'
 import { passwordAgain } from '#contracts/people'
 import { ownerOnly } from '../../http/owner'
 import { route } from '../../http/route'
-import { askPassword } from '../../services/askPassword'
-import { clientsAsCsv } from '../../services/clientImport'
+import { askPassword } from '../../services/session/askPassword'
+import { clientsAsCsv } from '../../services/people/clientImport'
 
 export default route(
   { does: 'client.export-all', body: passwordAgain },

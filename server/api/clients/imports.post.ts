@@ -1,7 +1,7 @@
 import { IMPORT_BYTES, importPost } from '#contracts/clientImport'
 import { ownerOnly } from '../../http/owner'
 import { route } from '../../http/route'
-import { takeIn } from '../../services/clientImport'
+import { takeIn } from '../../services/people/clientImport'
 
 export default route(
   { does: 'client.import', body: importPost, bodyLimit: IMPORT_BYTES },

@@ -1,6 +1,6 @@
 import { formOpen } from '#contracts/visit'
 import { route } from '../../http/route'
-import { openForm } from '../../services/clientLink'
+import { openForm } from '../../services/visits/clientLink'
 
 export default route(
   { quiet: 'opening a link uses nothing up', who: 'anyone', body: formOpen },

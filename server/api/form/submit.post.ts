@@ -1,7 +1,7 @@
 import { formSubmit } from '#contracts/visit'
-import type { Answers } from '#core/screening/answers'
+import type { Answers } from '#core/screening/asking/answers'
 import { route } from '../../http/route'
-import { submitForm } from '../../services/clientLink'
+import { submitForm } from '../../services/visits/clientLink'
 
 export default route(
   {

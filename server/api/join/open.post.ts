@@ -1,6 +1,6 @@
 import { joinOpen } from '#contracts/house'
 import { route } from '../../http/route'
-import { openJoin } from '../../services/staffing'
+import { openJoin } from '../../services/staff/staffing'
 
 export default route(
   { quiet: 'opening a link uses nothing up', who: 'anyone', body: joinOpen },

@@ -1,8 +1,8 @@
 import { joinPost } from '#contracts/house'
 import { route } from '../../http/route'
-import { hasFactor } from '../../services/secondFactor'
-import { signIn } from '../../services/signIn'
-import { join } from '../../services/staffing'
+import { hasFactor } from '../../services/session/secondFactor'
+import { signIn } from '../../services/session/signIn'
+import { join } from '../../services/staff/staffing'
 
 export default route(
   { does: 'staff.join', who: 'anyone', body: joinPost },

@@ -3,7 +3,7 @@ import { id } from '#contracts/common'
 import { CLIENT_BYTES } from '#contracts/exchange'
 import { notTrainee } from '../../http/owner'
 import { route } from '../../http/route'
-import { importClient } from '../../services/clientFileImport'
+import { importClient } from '../../services/people/clientFileImport'
 
 const body = z.strictObject({ id, text: z.string().max(CLIENT_BYTES, 'at most 20 MB') })
 /** Quotes and line ends of a file are written longer inside a text. */

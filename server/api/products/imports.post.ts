@@ -1,7 +1,7 @@
 import { productsPost } from '#contracts/shelf'
 import { keepsShelf } from '../../http/owner'
 import { route } from '../../http/route'
-import { takeProducts } from '../../services/stock'
+import { takeProducts } from '../../services/shelf/stock'
 
 const BODY_BYTES = 8_000_000
 

@@ -1,4 +1,4 @@
 import { route } from '../../http/route'
-import { keepKey } from '../../services/keepKey'
+import { keepKey } from '../../services/session/keepKey'
 
 export default route({ who: 'bare' }, ({ me }) => ({ staffId: me.id, key: keepKey(me) }))

@@ -1,6 +1,6 @@
 import { passwordPut } from '#contracts/house'
 import { route } from '../../http/route'
-import { changePassword } from '../../services/staffing'
+import { changePassword } from '../../services/staff/staffing'
 
 export default route(
   { does: 'session.password', body: passwordPut },

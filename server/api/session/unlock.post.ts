@@ -1,6 +1,6 @@
 import { unlock as schema } from '#contracts/people'
 import { route } from '../../http/route'
-import { unlock } from '../../services/signIn'
+import { unlock } from '../../services/session/signIn'
 
 export default route(
   { does: 'session.unlock', who: 'locked', body: schema },

@@ -1,7 +1,7 @@
 import { nothing } from '#contracts/visit'
 import { ownerOnly } from '../../http/owner'
 import { route } from '../../http/route'
-import { putUpStarterShelf } from '../../services/stock'
+import { putUpStarterShelf } from '../../services/shelf/stock'
 
 export default route({ does: 'shelf.starter', body: nothing }, ({ me }) => {
   ownerOnly(me)

@@ -1,7 +1,7 @@
 import { staffPatch } from '#contracts/house'
 import { ownerOnly } from '../../http/owner'
 import { route } from '../../http/route'
-import { changeStaff } from '../../services/staffing'
+import { changeStaff } from '../../services/staff/staffing'
 
 export default route(
   { does: (body) => (body.active ? 'staff.change' : 'staff.leave'), body: staffPatch },

@@ -1,4 +1,4 @@
-import { planInput, readAll, RESILIENT, TODAY, allNo } from '#core/testing/fixtures'
+import { planInput, readAll, RESILIENT } from '#core/testing/fixtures'
 import {
   CP,
   either,
@@ -12,16 +12,13 @@ import {
   works,
   type Case,
 } from './expectations'
-import { withSkin } from '#core/screening/skin'
-import { screen } from '#core/screening/verdict'
 import { deriveProfile } from '#core/skin/profile'
 import type { Readings } from '#core/skin/readings'
 
 /** A resilient skin but for these zones, with what they bar. */
 const read = (zones: Readings) => {
   const readings = readAll({ ...RESILIENT, congestion: 1 }, zones)
-  const profile = deriveProfile(readings, 35)
-  return { readings, profile, verdict: withSkin(screen(allNo(), TODAY), profile) }
+  return { readings, profile: deriveProfile(readings, 35) }
 }
 
 /** What the client minds, beyond what the skin shows at a glance. */

@@ -5,7 +5,7 @@ import type { RegionId } from '#core/face/zones'
 import type { PlanInput } from '#core/planning/input'
 import type { leftOut } from '#core/planning/answer/leftOut'
 import type { propose } from '#core/planning/answer/propose'
-import { screen } from '#core/screening/verdict'
+import { screen } from '#core/screening/verdict/verdict'
 import { isMain } from '#core/catalogue/techniques/traits'
 import { allNo, TODAY } from '#core/testing/fixtures'
 

@@ -3,7 +3,7 @@ import { CP, either, last, most, none, outFor, works, yes, type Case } from './e
 import { REGION_IDS } from '#core/face/zones'
 import { steppedDown } from '#core/load/stepDown'
 import { STEP_DOWN_ROWS } from '#core/catalogue/skin/stepDown'
-import { screen } from '#core/screening/verdict'
+import { screen } from '#core/screening/verdict/verdict'
 
 /** What was before and what is coming: earlier visits, rests, events. */
 export const HISTORY_CASES: readonly Case[] = [

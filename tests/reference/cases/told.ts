@@ -15,7 +15,7 @@ import {
   yes,
   type Case,
 } from './expectations'
-import { screen } from '#core/screening/verdict'
+import { screen } from '#core/screening/verdict/verdict'
 
 /** What the client told: what is said stops what it must. */
 export const TOLD_CASES: readonly Case[] = [

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { accepts } from '#core/visit/accepts'
 import {
   FINDINGS,
   FINDING_ORDER,
@@ -6,9 +7,9 @@ import {
   type FindingId,
   type TopicId,
 } from '#core/catalogue/consultation/findings'
-import type { Answer, Answers } from '#core/screening/answers'
-import { carriable, carriedOver, noToTheRest, openIn } from '#core/screening/asking'
-import { restsOf, screenHere } from '#core/visit/planInput'
+import type { Answer, Answers } from '#core/screening/asking/answers'
+import { carriable, carriedOver, noToTheRest, openIn } from '#core/screening/asking/asking'
+import { todayOf } from '#core/visit/today'
 import { dayAndClock } from '~/composables/dates'
 import { useAttempt } from '~/composables/attempt'
 import { useDraft } from '~/composables/useDraft'
@@ -24,10 +25,11 @@ const saving = ref<'idle' | 'saving' | 'kept'>('idle')
 const { trouble, attempt } = useAttempt()
 const changed = ref(false)
 const may = computed(
-  () => bundle.value?.may.write === true && bundle.value.visit.status === 'booked',
+  () => bundle.value?.may.write === true && accepts(bundle.value.visit.status, 'answers'),
 )
-const verdict = computed(() => (bundle.value ? screenHere(bundle.value, answers.value) : null))
-const rests = computed(() => (bundle.value ? restsOf(bundle.value) : []))
+const today = computed(() => bundle.value && todayOf(bundle.value, { answers: answers.value }))
+const verdict = computed(() => today.value?.asked ?? null)
+const rests = computed(() => today.value?.earlier ?? [])
 const seenBefore = computed(
   () =>
     may.value && bundle.value?.answered === false && carriable(answers.value, before.value).length,
@@ -108,9 +110,16 @@ async function save() {
   })
   saving.value = trouble.value ? 'idle' : 'kept'
 }
+/** Something is remembered while the treatment runs: it is kept, and the room goes on. */
+const inTheRoom = computed(() => bundle.value?.visit.status === 'treating')
+const onwardWords = computed(() => {
+  if (inTheRoom.value) return may.value ? 'Save the answers, back to the room' : 'Back to the room'
+  return may.value ? 'Keep the answers, read the skin' : 'Read the skin'
+})
 async function onward() {
-  if (changed.value || !bundle.value?.answered) await save()
-  if (!trouble.value) await navigateTo(`/visits/${bundle.value?.visit.id ?? ''}/read`)
+  if (may.value && (changed.value || !bundle.value?.answered)) await save()
+  const next = inTheRoom.value ? 'treat' : 'read'
+  if (!trouble.value) await navigateTo(`/visits/${bundle.value?.visit.id ?? ''}/${next}`)
 }
 </script>
 
@@ -119,7 +128,7 @@ async function onward() {
     <StopAction>
       <span v-if="saving === 'kept'" class="soft">kept</span>
       <VBtn color="primary" :loading="saving === 'saving'" @click="onward">
-        {{ may ? 'Keep the answers, read the skin' : 'Read the skin' }}
+        {{ onwardWords }}
       </VBtn>
     </StopAction>
     <div class="talk stack">

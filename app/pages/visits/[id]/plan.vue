@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { accepts } from '#core/visit/accepts'
 import { planHash } from '#core/record/planHash'
 import { mdiRedo, mdiUndo } from '@mdi/js'
 import { SCHOOLS, type SchoolId } from '#core/catalogue/schools/schools'
@@ -17,7 +18,7 @@ const chosen = ref<string | null>(null)
 const { trouble, attempt } = useAttempt()
 const comparing = ref(false)
 const may = computed(
-  () => bundle.value?.may.write === true && bundle.value.visit.status === 'booked',
+  () => bundle.value?.may.write === true && accepts(bundle.value.visit.status, 'plan'),
 )
 const frozen = computed(() => bundle.value?.visit.status !== 'booked')
 const shown = computed(() =>

@@ -1,9 +1,8 @@
 <script setup lang="ts">
-import { withSkin } from '#core/screening/skin'
+import { accepts } from '#core/visit/accepts'
 import type { Overrule } from '#core/skin/notes'
-import { deriveProfile } from '#core/skin/profile'
 import { READING_NAMES, type Grade } from '#core/skin/readings'
-import { screenHere } from '#core/visit/planInput'
+import { todayOf } from '#core/visit/today'
 import { PAINTED, usePainting } from '~/composables/painting'
 import { sayProblem } from '~/composables/useApi'
 import { useDraft } from '~/composables/useDraft'
@@ -12,7 +11,7 @@ import { useVisit } from '~/stores/visit'
 const visit = useVisit()
 const bundle = computed(() => visit.bundle)
 const may = computed(
-  () => bundle.value?.may.write === true && bundle.value.visit.status === 'booked',
+  () => bundle.value?.may.write === true && accepts(bundle.value.visit.status, 'reading'),
 )
 const painting = usePainting(
   { zones: visit.bundle?.readings.madeUp ?? {}, whole: visit.bundle?.whole ?? {} },
@@ -34,15 +33,10 @@ const draft = useDraft({
 })
 onMounted(draft.start)
 
-const profile = computed(() =>
-  deriveProfile(zones.value, bundle.value?.client.age ?? undefined, whole.value),
+/** What holds today with the skin as it is being read. */
+const today = computed(
+  () => bundle.value && todayOf(bundle.value, { readings: zones.value, whole: whole.value }),
 )
-/** What the answers leave of the tolerance, with the skin as it is being read. */
-const limitPercent = computed(() => {
-  if (!bundle.value) return 100
-  const verdict = screenHere(bundle.value, bundle.value.answers)
-  return withSkin(verdict, profile.value).limit.tolerancePercent
-})
 function onKey(event: KeyboardEvent) {
   const typing = (event.target as Element).closest('input,textarea,select,[data-zone]')
   if (/^[0-4]$/.test(event.key) && !typing) brush.value = Number(event.key) as Grade
@@ -70,7 +64,7 @@ async function onward() {
 </script>
 
 <template>
-  <div v-if="bundle" class="read" @keydown="onKey">
+  <div v-if="bundle && today" class="read" @keydown="onKey">
     <StopAction>
       <VBtn color="primary" @click="onward">
         {{ may ? 'Keep the reading, plan' : 'See the plan' }}
@@ -103,14 +97,14 @@ async function onward() {
     </section>
     <section class="profile stack">
       <ProfilePanel
-        :profile="profile"
+        :profile="today.profile"
         :whole="whole"
-        :limit-percent="limitPercent"
+        :limit-percent="today.verdict.limit.tolerancePercent"
         :disabled="!may"
         :made-up="bundle.visit.makeUp?.length !== 0"
         @overrule="(overruled: Overrule[]) => painting.change({ overruled })"
       />
-      <AgainstLastTime :bundle="bundle" :zones="zones" :any-read="profile.confidence > 0" />
+      <AgainstLastTime :bundle="bundle" :zones="zones" :any-read="today.profile.confidence > 0" />
       <WholePanel :whole="whole" :zones="zones" :disabled="!may" @change="painting.change" />
       <MeterPanel />
       <HalvesPanel moment="before" />

@@ -1,6 +1,6 @@
 import { ownerOnly } from '../../../http/owner'
 import { route } from '../../../http/route'
-import { undoImport } from '../../../services/clientImport'
+import { undoImport } from '../../../services/people/clientImport'
 
 export default route({ does: 'client.undo-import' }, async ({ me, id }) => {
   ownerOnly(me)

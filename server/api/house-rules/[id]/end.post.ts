@@ -1,7 +1,7 @@
 import { nothing } from '#contracts/visit'
 import { ownerOnly } from '../../../http/owner'
 import { route } from '../../../http/route'
-import { endHouseRule } from '../../../services/policy'
+import { endHouseRule } from '../../../services/house/policy'
 
 export default route({ does: 'house.rule-end', body: nothing }, async ({ me, id }) => {
   ownerOnly(me)

@@ -2,8 +2,8 @@ import { passwordAgain } from '#contracts/people'
 import { forbidden } from '../../../problem/problem'
 import { route } from '../../../http/route'
 import { clientFor } from '../../../services/access'
-import { askPassword } from '../../../services/askPassword'
-import { eraseClient } from '../../../services/people'
+import { askPassword } from '../../../services/session/askPassword'
+import { eraseClient } from '../../../services/people/people'
 
 export default route({ does: 'client.erase', body: passwordAgain }, async ({ me, id, body }) => {
   if (me.role !== 'owner') {

@@ -1,7 +1,7 @@
 import { forbidden } from '../../../problem/problem'
 import { route } from '../../../http/route'
 import { clientFor, writeAudit } from '../../../services/access'
-import { exportClient } from '../../../services/clientExport'
+import { exportClient } from '../../../services/people/clientExport'
 
 export default route({}, async ({ me, id }) => {
   if (me.role === 'trainee') {

@@ -3,7 +3,7 @@ import { id as idSchema } from '#contracts/common'
 import { IMPORT_BYTES } from '#contracts/exchange'
 import { route } from '../../../http/route'
 import { clientFor } from '../../../services/access'
-import { importVisit } from '../../../services/exchange'
+import { importVisit } from '../../../services/visits/exchange'
 
 /** A file is sent as text inside a text: its quotes and line ends are written longer. */
 const BODY_BYTES = IMPORT_BYTES * 1.5

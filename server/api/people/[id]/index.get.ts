@@ -1,5 +1,5 @@
 import { route } from '../../../http/route'
 import { clientFor } from '../../../services/access'
-import { readFile } from '../../../services/clientFile'
+import { readFile } from '../../../services/people/clientFile'
 
 export default route({}, async ({ me, id }) => readFile(me, await clientFor(me, id, 'client.look')))

@@ -1,7 +1,7 @@
 import { clientPatch } from '#contracts/people'
 import { route } from '../../../http/route'
 import { clientFor } from '../../../services/access'
-import { editClient } from '../../../services/people'
+import { editClient } from '../../../services/people/people'
 
 export default route({ does: 'client.edit', body: clientPatch }, async ({ me, id, body }) => {
   const { version, ...fields } = body

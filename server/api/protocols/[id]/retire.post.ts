@@ -1,7 +1,7 @@
 import { nothing } from '#contracts/visit'
 import { ownerOnly } from '../../../http/owner'
 import { route } from '../../../http/route'
-import { retireProtocol } from '../../../services/method'
+import { retireProtocol } from '../../../services/house/method'
 
 export default route({ does: 'house.protocol', body: nothing }, async ({ me, id }) => {
   ownerOnly(me)

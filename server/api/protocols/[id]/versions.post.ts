@@ -1,7 +1,7 @@
 import { protocolVersionPost } from '#contracts/method'
 import { notTrainee } from '../../../http/owner'
 import { route } from '../../../http/route'
-import { keepVersion } from '../../../services/method'
+import { keepVersion } from '../../../services/house/method'
 
 export default route(
   { does: 'house.protocol', body: protocolVersionPost },

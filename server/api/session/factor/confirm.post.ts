@@ -1,6 +1,6 @@
 import { factorCode, type RecoveryCodes } from '#contracts/people'
 import { route } from '../../../http/route'
-import { confirmFactor } from '../../../services/secondFactor'
+import { confirmFactor } from '../../../services/session/secondFactor'
 
 export default route(
   { does: 'session.factor', who: 'bare', body: factorCode },

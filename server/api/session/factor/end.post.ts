@@ -1,7 +1,7 @@
 import { passwordAgain } from '#contracts/people'
 import { route } from '../../../http/route'
-import { askPassword } from '../../../services/askPassword'
-import { endFactor } from '../../../services/secondFactor'
+import { askPassword } from '../../../services/session/askPassword'
+import { endFactor } from '../../../services/session/secondFactor'
 
 export default route({ does: 'session.factor-end', body: passwordAgain }, async ({ me, body }) => {
   await askPassword(me, body.password, 'Nothing was changed.')

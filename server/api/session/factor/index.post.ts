@@ -1,6 +1,6 @@
 import { passwordAgain } from '#contracts/people'
 import { route } from '../../../http/route'
-import { beginFactor } from '../../../services/secondFactor'
+import { beginFactor } from '../../../services/session/secondFactor'
 
 export default route(
   { does: 'session.factor', who: 'bare', body: passwordAgain },

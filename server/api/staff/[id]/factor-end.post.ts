@@ -1,8 +1,8 @@
 import { passwordAgain } from '#contracts/people'
 import { ownerOnly } from '../../../http/owner'
 import { route } from '../../../http/route'
-import { askAgain } from '../../../services/askAgain'
-import { endFactorOf } from '../../../services/staffing'
+import { askAgain } from '../../../services/staff/askAgain'
+import { endFactorOf } from '../../../services/staff/staffing'
 
 export default route(
   { does: 'staff.factor-end', body: passwordAgain },

@@ -1,8 +1,8 @@
 import { passwordAgain } from '#contracts/people'
 import { ownerOnly } from '../../../http/owner'
 import { route } from '../../../http/route'
-import { askAgain } from '../../../services/askAgain'
-import { linkFor } from '../../../services/staffing'
+import { askAgain } from '../../../services/staff/askAgain'
+import { linkFor } from '../../../services/staff/staffing'
 
 export default route({ does: 'staff.link', body: passwordAgain }, async ({ me, id, body }) => {
   ownerOnly(me)

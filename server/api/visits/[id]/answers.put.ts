@@ -1,7 +1,7 @@
 import { answersPut } from '#contracts/visit'
 import { route } from '../../../http/route'
 import { visitFor } from '../../../services/access'
-import { saveAnswers } from '../../../services/consulting'
+import { saveAnswers } from '../../../services/visits/consulting'
 
 export default route({ does: 'visit.answers', body: answersPut }, async ({ me, id, body }) => {
   await saveAnswers(me, await visitFor(me, id, 'write'), body)

@@ -1,7 +1,7 @@
 import { countersignPost } from '#contracts/visit'
 import { route } from '../../../http/route'
 import { visitFor } from '../../../services/access'
-import { countersign } from '../../../services/planning'
+import { countersign } from '../../../services/visits/planning'
 
 export default route(
   { does: 'visit.countersign', body: countersignPost },

@@ -1,7 +1,7 @@
 import { devicePost } from '#contracts/visit'
 import { route } from '../../../http/route'
 import { visitFor } from '../../../services/access'
-import { askDevice } from '../../../services/deviceLine'
+import { askDevice } from '../../../services/devices/deviceLine'
 
 export default route(
   { quiet: 'what a device is told is a tap of its own', body: devicePost },

@@ -1,7 +1,7 @@
 import { route } from '../../../http/route'
 import { visitFor } from '../../../services/access'
-import { recalledLots } from '../../../services/recalls'
-import { readTaps } from '../../../services/events'
+import { recalledLots } from '../../../services/shelf/recalls'
+import { readTaps } from '../../../services/visits/events'
 
 export default route({}, async ({ me, id }) => ({
   events: await readTaps(await visitFor(me, id, 'read')),

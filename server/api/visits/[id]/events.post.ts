@@ -1,7 +1,7 @@
 import { eventsPost } from '#contracts/visit'
 import { route } from '../../../http/route'
 import { visitFor } from '../../../services/access'
-import { keepTaps } from '../../../services/events'
+import { keepTaps } from '../../../services/visits/events'
 
 export default route(
   { quiet: 'each tap is a row with who and when', body: eventsPost },

@@ -1,6 +1,6 @@
 import { route } from '../../../http/route'
 import { visitFor } from '../../../services/access'
-import { exportVisit } from '../../../services/exchange'
+import { exportVisit } from '../../../services/visits/exchange'
 
 export default route({}, async ({ me, id }) =>
   exportVisit(me, await visitFor(me, id, 'export', 'visit.export')),

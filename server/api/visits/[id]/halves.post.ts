@@ -1,7 +1,7 @@
 import { halvesPost } from '#contracts/care'
 import { route } from '../../../http/route'
 import { visitFor } from '../../../services/access'
-import { saveHalves } from '../../../services/care'
+import { saveHalves } from '../../../services/visits/care'
 
 export default route({ does: 'visit.halves', body: halvesPost }, async ({ me, id, body }) => {
   await saveHalves(me, await visitFor(me, id, 'write'), body)

@@ -1,6 +1,6 @@
 import { route } from '../../../http/route'
 import { visitFor } from '../../../services/access'
-import { readBundle } from '../../../services/bundle'
+import { readBundle } from '../../../services/visits/bundle'
 
 export default route({}, async ({ me, id }) =>
   readBundle(me, await visitFor(me, id, 'read', 'visit.look')),

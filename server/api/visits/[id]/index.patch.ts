@@ -1,7 +1,7 @@
 import { visitPatch, type VisitPatch } from '#contracts/visit'
 import { route } from '../../../http/route'
 import { visitFor } from '../../../services/access'
-import { changeVisit } from '../../../services/booking'
+import { changeVisit } from '../../../services/visits/booking'
 
 /** What a change is, in the audit: the weightiest thing that it does. */
 const changeOf = ({

@@ -1,7 +1,7 @@
 import { liftPost } from '#contracts/care'
 import { route } from '../../../http/route'
 import { visitFor } from '../../../services/access'
-import { setAside } from '../../../services/care'
+import { setAside } from '../../../services/visits/care'
 import { dayIn } from '../../../services/dates'
 import { thePractice } from '../../../services/practice'
 

@@ -1,7 +1,7 @@
 import { meterPost } from '#contracts/visit'
 import { route } from '../../../http/route'
 import { visitFor } from '../../../services/access'
-import { takeMeter } from '../../../services/meters'
+import { takeMeter } from '../../../services/visits/meters'
 
 export default route({ does: 'visit.meter', body: meterPost }, async ({ me, id, body }) =>
   takeMeter(me, await visitFor(me, id, 'write'), body),

@@ -1,7 +1,7 @@
 import { setResponseHeaders } from 'h3'
 import { route } from '../../../http/route'
 import { visitFor } from '../../../services/access'
-import { nextVisitCalendar } from '../../../services/exchange'
+import { nextVisitCalendar } from '../../../services/visits/exchange'
 
 export default route({}, async ({ event, me, id }) => {
   const text = await nextVisitCalendar(await visitFor(me, id, 'read'))

@@ -1,7 +1,7 @@
 import { patchReadPost } from '#contracts/care'
 import { route } from '../../../http/route'
 import { visitFor } from '../../../services/access'
-import { readPatch } from '../../../services/care'
+import { readPatch } from '../../../services/visits/care'
 
 export default route({ does: 'patch.read', body: patchReadPost }, async ({ me, id, body }) => {
   await readPatch(me, await visitFor(me, id, 'write'), body)

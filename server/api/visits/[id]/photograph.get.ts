@@ -2,7 +2,7 @@ import { setResponseHeader } from 'h3'
 import { photographQuery } from '#contracts/care'
 import { route } from '../../../http/route'
 import { visitFor } from '../../../services/access'
-import { readPhotograph } from '../../../services/photographs'
+import { readPhotograph } from '../../../services/visits/photographs'
 
 export default route({ query: photographQuery }, async ({ event, me, id, query }) => {
   const visit = await visitFor(me, id, 'read', 'visit.picture')

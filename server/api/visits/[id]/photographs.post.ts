@@ -1,7 +1,7 @@
 import { PHOTOGRAPH_LIMIT, photographPost } from '#contracts/care'
 import { route } from '../../../http/route'
 import { visitFor } from '../../../services/access'
-import { savePhotograph } from '../../../services/photographs'
+import { savePhotograph } from '../../../services/visits/photographs'
 
 export default route(
   { does: 'visit.photograph', body: photographPost, bodyLimit: PHOTOGRAPH_LIMIT },

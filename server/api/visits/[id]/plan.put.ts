@@ -1,7 +1,7 @@
 import { planPut } from '#contracts/visit'
 import { route } from '../../../http/route'
 import { visitFor } from '../../../services/access'
-import { saveDraft } from '../../../services/planning'
+import { saveDraft } from '../../../services/visits/planning'
 
 export default route({ does: 'visit.plan', body: planPut }, async ({ me, id, body }) => {
   await saveDraft(me, await visitFor(me, id, 'write'), body)

@@ -1,7 +1,7 @@
 import { preferencesPut } from '#contracts/care'
 import { route } from '../../../http/route'
 import { visitFor } from '../../../services/access'
-import { savePreferences } from '../../../services/care'
+import { savePreferences } from '../../../services/visits/care'
 
 export default route(
   { does: 'visit.preferences', body: preferencesPut },

@@ -2,10 +2,10 @@ import { createEventStream } from 'h3'
 import { streamQuery } from '#contracts/visit'
 import { route } from '../../../http/route'
 import { visitFor } from '../../../services/access'
-import { readTaps } from '../../../services/events'
+import { readTaps } from '../../../services/visits/events'
 import { othersAt, watch } from '../../../services/live'
-import { recalledLots } from '../../../services/recalls'
-import { currentStaff } from '../../../services/session'
+import { recalledLots } from '../../../services/shelf/recalls'
+import { currentStaff } from '../../../services/session/session'
 
 const BEAT_MS = 20_000
 

@@ -1,7 +1,7 @@
 import { planVersionPost } from '#contracts/visit'
 import { route } from '../../../http/route'
 import { visitFor } from '../../../services/access'
-import { saveVersion } from '../../../services/planning'
+import { saveVersion } from '../../../services/visits/planning'
 
 export default route({ does: 'visit.version', body: planVersionPost }, async ({ me, id, body }) => {
   await saveVersion(me, await visitFor(me, id, 'write'), body.version, body.reason, body.steps)

@@ -1,7 +1,7 @@
 import { withdrawalPost } from '#contracts/care'
 import { route } from '../../../http/route'
 import { visitFor } from '../../../services/access'
-import { takeBack } from '../../../services/care'
+import { takeBack } from '../../../services/visits/care'
 
 export default route(
   { does: 'consent.withdraw', body: withdrawalPost },

@@ -1,0 +1,16 @@
+import { DateTime } from 'luxon'
+import { TOLD_MOMENTS, type ToldMomentId } from '../../catalogue/consultation/told'
+
+/**
+ * The moment that a word means on a day, milliseconds since 1970: "last night" of 10 March is 9 pm of
+ * the 9th by the clock of the house.
+ * @param today ISO day of the house
+ * @param timeZone of the practice, as the tz database names it
+ */
+export function toldMoment(id: ToldMomentId, today: string, timeZone: string): number {
+  const { hour, daysBack } = TOLD_MOMENTS[id]
+  return DateTime.fromISO(today, { zone: timeZone })
+    .minus({ days: daysBack })
+    .set({ hour })
+    .toMillis()
+}

@@ -1,0 +1,99 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { CONSENT_IDS, CONSENTS } from '../../catalogue/consultation/consents'
+import { allNo, TODAY } from '../../testing/fixtures'
+import { screen } from '../verdict/verdict'
+import { barredConsents, consentsFor, needsGuardian, standing, type Signature } from './consent'
+import { addDays } from '../asking/days'
+
+const signed = (
+  ago: number,
+  kinds: Signature['kinds'] = ['care', 'machine'],
+  guardian = false,
+): Signature => ({ kinds, day: addDays(TODAY, -ago), guardian, at: 1_000_000 - ago })
+const kinds = (stage: ReturnType<typeof standing>) => stage.map((standing) => standing.kind)
+
+describe('consent', () => {
+  it('stands for its own days and not one more', () => {
+    for (const kind of CONSENT_IDS) {
+      expect(kinds(standing([signed(CONSENTS[kind].days - 1, [kind])], [], TODAY, false))).toEqual([
+        kind,
+      ])
+      expect(standing([signed(CONSENTS[kind].days, [kind])], [], TODAY, false)).toEqual([])
+    }
+  })
+  it('is taken back kind by kind, and given again by a later signature', () => {
+    const first = signed(10)
+    const back = { kinds: ['machine'] as const, at: first.at + 1 }
+    expect(kinds(standing([first], [back], TODAY, false))).toEqual(['care'])
+    expect(
+      kinds(standing([first, { ...signed(0), at: back.at + 1 }], [back], TODAY, false)),
+    ).toEqual(['care', 'machine'])
+  })
+  it("of a minor is a guardian's alone", () => {
+    expect(standing([signed(1)], [], TODAY, true)).toEqual([])
+    expect(kinds(standing([signed(1), signed(3, ['care'], true)], [], TODAY, true))).toEqual([
+      'care',
+    ])
+    expect([needsGuardian(15), needsGuardian(16), needsGuardian(null)]).toEqual([
+      true,
+      false,
+      false,
+    ])
+  })
+  it('is not asked for work that may be done nowhere today', () => {
+    expect(barredConsents(screen(allNo(), TODAY).bars)).toEqual({})
+    const pregnant = barredConsents(screen(allNo({ pregnancy: { say: 'yes' } }), TODAY).bars)
+    expect(Object.keys(pregnant)).toEqual(['current', 'needling'])
+    expect(pregnant.current).toMatch(/\.$/)
+    // An answer still open, or a bar of one cheek, takes no signature away.
+    expect(barredConsents(screen({}, TODAY).bars)).toEqual({})
+    expect(
+      barredConsents(
+        screen(allNo({ visibleVessels: { say: 'yes', zones: ['cheekL'] } }), TODAY).bars,
+      ),
+    ).toEqual({})
+  })
+  it('a plan asks for care and for what its steps do', () => {
+    expect(consentsFor([])).toEqual(['care'])
+    expect(consentsFor([{ technique: 'tip' }, { technique: 'grain' }])).toEqual([
+      'care',
+      'exfoliation',
+      'machine',
+    ])
+    expect(consentsFor([{ technique: 'highFrequency' }])).toEqual(['care', 'current'])
+    expect(
+      consentsFor([{ technique: 'milk' }, { technique: 'massage' }, { technique: 'steam' }]),
+    ).toEqual(['care'])
+  })
+  it('is never more for more taken back', () => {
+    const some = fc.array(
+      fc
+        .record({
+          kinds: fc.subarray([...CONSENT_IDS], { minLength: 1 }),
+          ago: fc.nat(400),
+          guardian: fc.boolean(),
+        })
+        .map((row) => signed(row.ago, row.kinds, row.guardian)),
+      { maxLength: 5 },
+    )
+    const back = fc.record({
+      kinds: fc.subarray([...CONSENT_IDS], { minLength: 1 }),
+      at: fc.integer({ min: 999_000, max: 1_000_100 }),
+    })
+    fc.assert(
+      fc.property(
+        some,
+        fc.array(back, { maxLength: 3 }),
+        back,
+        fc.boolean(),
+        (signings, wanted, more, minor) => {
+          const before = kinds(standing(signings, wanted, TODAY, minor))
+          expect(before).toEqual(
+            expect.arrayContaining(kinds(standing(signings, [...wanted, more], TODAY, minor))),
+          )
+        },
+      ),
+    )
+  })
+})

@@ -1,0 +1,45 @@
+import { daysBetween } from '../asking/days'
+import { LICENCE_IDS, type LicenceId } from '../../catalogue/kinds'
+
+/** What one licence is worth on a day. */
+export interface ScopeLine {
+  licence: LicenceId
+  counts: boolean
+  until: string | null
+  text: string
+}
+/** Days before a licence runs out in which it is said. */
+export const WARN_DAYS = 60
+
+/**
+ * The scope of a person in a house: what is held, has not run out on the day, and what the place
+ * allows.
+ * @param until last day of each licence that has one (ISO day)
+ */
+export function scopeOf(
+  held: readonly LicenceId[],
+  until: Readonly<Partial<Record<LicenceId, string>>>,
+  place: readonly LicenceId[],
+  today: string,
+): ScopeLine[] {
+  return LICENCE_IDS.map((licence) => {
+    const last = until[licence] ?? null
+    const text = !held.includes(licence)
+      ? 'not held'
+      : last !== null && last < today
+        ? `ran out on ${last}`
+        : !place.includes(licence)
+          ? 'not allowed in this house'
+          : last !== null && daysBetween(today, last) <= WARN_DAYS
+            ? `until ${last}: renew it`
+            : last !== null
+              ? `until ${last}`
+              : 'held'
+    return {
+      licence,
+      counts: held.includes(licence) && (last === null || last >= today) && place.includes(licence),
+      until: last,
+      text,
+    }
+  })
+}

@@ -1,0 +1,35 @@
+import type { MakeUpId } from '../../catalogue/consultation/makeUp'
+import { TECHNIQUES } from '../../catalogue/techniques/techniques'
+import type { PlanStep } from '../../catalogue/techniques/step'
+import { afterSoak, soakPrompts } from './soak'
+
+/**
+ * What is still said in a step, in its order, by minutes from its start.
+ * @param worn what the client came with on the face
+ */
+export function promptsOf(
+  step: PlanStep,
+  worn: readonly MakeUpId[] = [],
+): { at: number; say: string }[] {
+  const { say, prompts = [] } = TECHNIQUES[step.technique]
+  const timed = prompts.map(({ at, say: words }) => ({
+    at: at === 'start' ? 0 : at === 'end' ? step.minutes : at * step.minutes,
+    say: words,
+  }))
+  const own = say === undefined ? [] : [{ at: afterSoak(step, worn), say }]
+  return [...soakPrompts(step, worn), ...own, ...timed].sort((one, other) => one.at - other.at)
+}
+
+/** Said this long before its moment, so that it is not late. Minutes. */
+const AHEAD = 0.1
+/** What is to be said at this minute: all of the latest whose moment has come. */
+export function promptAt(
+  step: PlanStep,
+  ran: number,
+  worn: readonly MakeUpId[] = [],
+): string | undefined {
+  const come = promptsOf(step, worn).filter(({ at }) => at <= ran + AHEAD)
+  const latest = come[come.length - 1]?.at
+  if (latest === undefined) return undefined
+  return come.flatMap(({ at, say }) => (at === latest ? [say] : [])).join(' ')
+}

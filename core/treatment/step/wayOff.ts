@@ -1,0 +1,36 @@
+import { REMOVAL_WAYS } from '../../catalogue/techniques/removalWays'
+import type { PlanStep } from '../../catalogue/techniques/step'
+import { TECHNIQUES } from '../../catalogue/techniques/techniques'
+import { shortName } from '../../catalogue/techniques/traits'
+import { takesOff } from '../../timing/removal'
+import { restingAt } from '../fold/clocks'
+import type { RoomState } from '../fold/roomState'
+
+/**
+ * How what this step takes off comes off: what is done first, with which water, in about how many
+ * wipes. What has dried past its time is wetted for longer.
+ * @param steps of every version
+ * @param now milliseconds since 1970
+ */
+export function wayOff(
+  state: RoomState,
+  steps: readonly PlanStep[],
+  step: PlanStep,
+  now: number,
+): string[] {
+  return state.resting.flatMap((resting) => {
+    const laid = steps.find(({ key }) => key === resting.key)
+    if (resting.endedAt !== undefined || !laid || !takesOff(step.technique, laid.technique))
+      return []
+    const { product } = TECHNIQUES[laid.technique]
+    const way = REMOVAL_WAYS.find(({ kind }) => kind === product)
+    if (!way) return []
+    const { first, water, wipes } = way
+    const [least, most] = wipes
+    const count = least === most ? `${least}` : `${least} to ${most}`
+    const dried = resting.late === 'rewet' && restingAt(resting, now).word === 'late'
+    const words = dried ? 'dry by now: a wet cloth on it for a minute' : first
+    const times = most === 1 ? 'one wipe' : `${count} wipes`
+    return [`${shortName(laid.technique)}: ${words}; ${water} water, ${times}.`]
+  })
+}

@@ -1,0 +1,148 @@
+import type { DayPage, DayVisit } from '#contracts/day'
+import { CONTRAINDICATIONS } from '#core/catalogue/consultation/contraindications'
+import { DEVICE_KINDS } from '#core/catalogue/kinds'
+import { needsGuardian, standing } from '#core/screening/consent/consent'
+import { tightened } from '#core/screening/verdict/houseRules'
+import { lifted } from '#core/screening/verdict/lifts'
+import { screen } from '#core/screening/verdict/verdict'
+import { stripParts } from '#core/timing/dayStrip'
+import { deviceTimes, diaryConflicts } from '#core/timing/diary'
+import { openInAsk } from '#core/visit/openPoints'
+import { wasTreated } from '#core/visit/status'
+import { callsDue } from './calls'
+import { ageOn, dayBounds, dayIn } from '../dates'
+import { duesOn } from './dues'
+import { dayRows, type DayRows } from './dayRows'
+import { readHours, shutThatDay } from '../house/hours'
+import { offeredOn } from './places'
+import type { Staff } from '../session/session'
+import { thePractice } from '../practice'
+
+type Booked = DayRows['booked'][number]
+
+/** The day's visits by room with the state of each stop, and everything taken twice. */
+export async function readDay(me: Staff, day: string): Promise<DayPage> {
+  const house = await thePractice()
+  const { timeZone, cleaningMinutes } = house
+  const { from, to } = dayBounds(timeZone, day)
+  const isPast = day < dayIn(timeZone, Date.now())
+  const [rows, calls, dues, hours] = await Promise.all([
+    dayRows(from, to),
+    isPast ? [] : callsDue(day),
+    isPast ? [] : duesOn(me, day),
+    readHours(day),
+  ])
+  const stepsOf = (row: Booked) => rows.planned.find((plan) => plan.id === row.v.id)?.steps ?? []
+  const bookings = rows.booked.map((row) => ({
+    id: row.v.id,
+    roomId: row.v.roomId,
+    staffId: row.v.staffId,
+    clientId: row.v.clientId,
+    start: row.v.startsAt.getTime(),
+    minutes: row.v.minutes,
+    cleaningMinutes,
+    devices: deviceTimes(stepsOf(row)),
+  }))
+  const counts = Object.fromEntries(
+    DEVICE_KINDS.map((kind) => [
+      kind,
+      rows.deviceRows.filter((deviceRow) => deviceRow.kind === kind).length,
+    ]),
+  )
+  return {
+    day,
+    now: Date.now(),
+    timeZone,
+    cleaningMinutes,
+    rooms: rows.roomRows,
+    visits: rows.booked.map((row) => visitOf(row, rows, day, timeZone)),
+    open: offeredOn(hours, day),
+    shut: shutThatDay(hours, null, day) ?? null,
+    away: rows.people.flatMap(({ id, name }) => {
+      const word = shutThatDay(hours, id, day)
+      return word === undefined ? [] : [{ staff: name, word }]
+    }),
+    conflicts: diaryConflicts(bookings, counts),
+    calls,
+    dues,
+  }
+}
+
+/** One visit of the day, as its band shows it. */
+function visitOf(row: Booked, rows: DayRows, day: string, timeZone: string): DayVisit {
+  const plan = rows.planned.find((own) => own.id === row.v.id)
+  const steps = plan?.steps ?? []
+  return {
+    id: row.v.id,
+    clientId: row.v.clientId,
+    client: row.client.name,
+    staffId: row.v.staffId,
+    staff: row.staff,
+    roomId: row.v.roomId,
+    startsAt: row.v.startsAt.getTime(),
+    minutes: row.v.minutes,
+    status: row.v.status,
+    version: row.v.version,
+    aims: row.v.aims,
+    lateMinutes: row.v.lateMinutes,
+    allowedBecause: row.v.allowedBecause,
+    strip: stripParts(steps),
+    basins: plan?.basins ?? null,
+    devices: deviceTimes(steps),
+    stops: {
+      ask: askIsReady(row, rows, day, timeZone),
+      read: rows.read.some((reading) => reading.id === row.v.id),
+      plan: steps.length > 0,
+      treat: wasTreated(row.v.status),
+      close: row.v.status === 'sealed',
+    },
+  }
+}
+
+/** By the same rule as on the visit's own page. */
+function askIsReady(
+  { v: visit, client }: Booked,
+  rows: DayRows,
+  day: string,
+  timeZone: string,
+): boolean {
+  const answers = rows.told.find((told) => told.visitId === visit.id && told.answers)?.answers
+  if (!answers) return false
+  const aside = rows.aside
+    .filter((lift) => lift.visitId === visit.id)
+    .map((lift) => ({
+      rule: lift.rule,
+      word: lift.word ?? '',
+      reason: lift.reason ?? '',
+      by: '',
+      at: lift.at.getTime(),
+    }))
+  const signatures = rows.signed
+    .filter((row) => row.clientId === visit.clientId)
+    .map((row) => ({
+      kinds: row.kinds,
+      day: dayIn(timeZone, row.at),
+      guardian: row.guardian,
+      at: row.at.getTime(),
+    }))
+  const back = rows.back
+    .filter((row) => row.clientId === visit.clientId)
+    .map((row) => ({ kinds: row.kinds, at: row.at.getTime() }))
+  const age = ageOn(client.born, day)
+  const verdict = screen(
+    answers,
+    day,
+    lifted(tightened(CONTRAINDICATIONS, rows.rules), aside),
+    visit.startsAt.getTime(),
+  )
+  const steps = rows.planned.find((plan) => plan.id === visit.id)?.steps ?? []
+  return (
+    openInAsk({
+      verdict,
+      steps,
+      consented: standing(signatures, back, day, needsGuardian(age)).map((one) => one.kind),
+      signed: signatures.length > 0,
+      age,
+    }).length === 0
+  )
+}

@@ -1,0 +1,156 @@
+import { and, count, eq, sql } from 'drizzle-orm'
+import { timingSafeEqual } from 'node:crypto'
+import type { z } from 'zod'
+import type { devicePut, HousePage, practicePut, roomPut, setupPost } from '#contracts/house'
+import { deviceParts, devices, practice, products, rooms, staff } from '#db/schema'
+import { conflict, ProblemError, refused } from '../../problem/problem'
+import { database } from '../database'
+import { refuseCommon } from '../session/commonPasswords'
+import { hashSecret } from '../session/passwords'
+import { thePractice } from '../practice'
+import { hasFactor } from '../session/secondFactor'
+import type { Staff } from '../session/session'
+
+/** How a house begins that nobody has told anything yet. */
+const FIRST_ROOM = 'Room 1'
+const FIRST_SCHOOL = 'warmCloth'
+const FIRST_EMERGENCY = '112'
+/** A key that is shorter opens nothing. */
+const LEAST_KEY_BYTES = 16
+
+/** Whether nobody has begun this house yet. */
+export async function isUnclaimed(): Promise<boolean> {
+  const [house] = await database().select({ id: practice.id }).from(practice)
+  return house === undefined
+}
+
+/** The key that the start command has printed; without one no house is begun over the network. */
+function fits(key: string): boolean {
+  const wanted = Buffer.from(useRuntimeConfig().setupKey)
+  const given = Buffer.from(key)
+  return (
+    wanted.length >= LEAST_KEY_BYTES &&
+    wanted.length === given.length &&
+    timingSafeEqual(wanted, given)
+  )
+}
+
+/**
+ * Begins a house of one's own: the practice, a room and its owner, all or nothing.
+ * @throws ProblemError 403 without the printed key, 409 where the house has been begun
+ */
+export async function beginHouse(body: z.infer<typeof setupPost>): Promise<void> {
+  if (!fits(body.key))
+    throw new ProblemError(
+      403,
+      'Not allowed',
+      'This page opens by the link that the start command prints.',
+    )
+  if (!(await isUnclaimed())) throw conflict('This house has been begun already: sign in.')
+  refuseCommon(body.password)
+  const passwordHash = await hashSecret(body.password)
+  await database().transaction(async (tx) => {
+    await tx.insert(practice).values({
+      name: body.house,
+      address: '',
+      phone: '',
+      emergency: FIRST_EMERGENCY,
+      timeZone: body.timeZone,
+      school: FIRST_SCHOOL,
+    })
+    await tx.insert(rooms).values({ id: crypto.randomUUID(), name: FIRST_ROOM })
+    await tx.insert(staff).values({
+      id: crypto.randomUUID(),
+      name: body.name,
+      email: body.email.toLowerCase(),
+      role: 'owner',
+      licences: body.licences,
+      passwordHash,
+    })
+  })
+}
+
+/** What the house is furnished with. */
+export async function readHouse(): Promise<HousePage> {
+  const db = database()
+  const [house, places, machines, people, parts, [shelf]] = await Promise.all([
+    thePractice(),
+    db.select().from(rooms).orderBy(rooms.name),
+    db.select().from(devices).orderBy(devices.name),
+    db.select().from(staff).orderBy(staff.name),
+    db.select().from(deviceParts).orderBy(deviceParts.name),
+    db.select({ n: count() }).from(products).where(eq(products.retired, false)),
+  ])
+  const { id: _one, allows: _scope, ...fields } = house
+  return {
+    house: fields as HousePage['house'],
+    rooms: places,
+    devices: machines.map((device) => ({
+      ...device,
+      parts: parts.filter(({ deviceId }) => deviceId === device.id).map(partLine),
+    })),
+    people: people.map(({ id, name, email, role, active, passwordHash, ...own }) => ({
+      id,
+      name,
+      email,
+      role,
+      active,
+      joined: passwordHash !== '',
+      hasFactor: hasFactor(own),
+    })),
+    products: shelf?.n ?? 0,
+  }
+}
+
+const partLine = ({ id, name, pieces, reorderPieces }: typeof deviceParts.$inferSelect) => ({
+  ...{ id, name, pieces, reorderPieces },
+})
+
+/** An edit that has seen an older version is refused: nobody's change is lost silently. */
+export async function changeHouse(me: Staff, body: z.infer<typeof practicePut>): Promise<void> {
+  const { version, retentionYears, ...fields } = body
+  if (body.ownersSecondFactor && !hasFactor(me))
+    throw refused('Set up your own second factor first, under You; then ask it of all owners.', [
+      { field: 'ownersSecondFactor', given: 'yes', allowed: 'after your own is set up' },
+    ])
+  await database().transaction(async (tx) => {
+    const done = await tx
+      .update(practice)
+      .set({ ...fields, version: sql`${practice.version} + 1` })
+      .where(and(eq(practice.id, 1), eq(practice.version, version)))
+      .returning({ version: practice.version })
+    if (done.length === 0)
+      throw conflict('Somebody has changed the house meanwhile. Look at theirs, then save again.')
+    await tx.execute(sql`select change_retention(${me.id}::uuid, ${retentionYears})`)
+  })
+}
+
+/** A room, new or changed. The last open one stays: without a room nobody can be booked. */
+export async function keepRoom(body: z.infer<typeof roomPut>): Promise<void> {
+  await database().transaction(async (tx) => {
+    await tx
+      .insert(rooms)
+      .values(body)
+      .onConflictDoUpdate({
+        target: rooms.id,
+        set: { name: body.name, closed: body.closed },
+      })
+    const [open] = await tx.select({ n: count() }).from(rooms).where(eq(rooms.closed, false))
+    if (open?.n === 0) throw refused('The last room stays open: visits need one.')
+  })
+}
+
+/** A device with its parts, new or changed; what kind of thing it is stands. */
+export async function keepDevice(body: z.infer<typeof devicePut>): Promise<void> {
+  const { id, kind, parts, ...set } = body
+  await database().transaction(async (tx) => {
+    await tx
+      .insert(devices)
+      .values({ id, kind, ...set })
+      .onConflictDoUpdate({ target: devices.id, set })
+    if (parts === undefined) return
+    await tx.delete(deviceParts).where(eq(deviceParts.deviceId, id))
+    if (parts.length > 0)
+      await tx.insert(deviceParts).values(parts.map((part) => ({ ...part, deviceId: id })))
+  })
+}

@@ -1,0 +1,153 @@
+import { and, eq, inArray, ne } from 'drizzle-orm'
+import type { PastWork } from '#core/load/rest'
+import type { RecordDraft } from '#core/record/build'
+import type { SealedWork } from '#core/record/work'
+import type { VisitBundle } from '#core/visit/bundle'
+import { lastTimes } from '#core/visit/lastTime'
+import { recordParts } from '#core/visit/record'
+import { imports, visits } from '#db/schema'
+import { readBare } from '../visits/bareBundle'
+import { database } from '../database'
+import { dayIn } from '../dates'
+import { beforeMoment, momentOf } from '../visits/moment'
+import { atHomeBefore, sealedBefore, type Treated } from './sealedPast'
+import { thePractice } from '../practice'
+import type { Staff } from '../session/session'
+
+type Earlier = Pick<VisitBundle, 'past' | 'poured' | 'lastTime'>
+
+/**
+ * What earlier visits and home have left: work that asks for rest, what was poured in, how each
+ * technique went. A visit counts from its taps on, sealed or not; one of another house as told.
+ * @param but the visit that asks
+ */
+export async function earlierOf(
+  me: Staff,
+  clientId: string,
+  before: Date,
+  but?: string,
+): Promise<Earlier> {
+  const { timeZone } = await thePractice()
+  const [sealed, open, elsewhere, home] = await Promise.all([
+    sealedBefore(clientId, before),
+    openBefore(me, clientId, before, but),
+    elsewhereBefore(clientId, before),
+    atHomeBefore(clientId, before),
+  ])
+  const ours = [...sealed, ...open].sort((one, other) => other.at.getTime() - one.at.getTime())
+  const all = [...ours, ...elsewhere].sort((one, other) => other.at.getTime() - one.at.getTime())
+  const worked = all.flatMap(({ at, work }) => (work ? [{ at, work }] : []))
+  const poured = worked.map(({ at, work: { label, loads } }) => ({
+    ...{ at: at.getTime(), label, loads },
+  }))
+  return {
+    past: worked.map(({ at, work }) => pastOf(dayIn(timeZone, at), work)),
+    poured: [...poured, ...home].sort((one, other) => one.at - other.at),
+    lastTime: lastTimeOf(ours, timeZone),
+  }
+}
+
+const pastOf = (day: string, { families, regions, techniques, taken }: SealedWork): PastWork => ({
+  ...{ day, families, regions, techniques },
+  ...(taken === undefined ? {} : { taken }),
+})
+
+/** How each technique went at the last visit that was treated here. */
+function lastTimeOf(ours: readonly Treated[], zone: string): VisitBundle['lastTime'] {
+  const [last] = ours
+  const times = lastTimes(last?.treatment)
+  if (!last || times.length === 0) return null
+  const { at, makeUp } = last
+  return { at: at.getTime(), day: dayIn(zone, at), makeUp, times }
+}
+
+/** Visits that were treated and are not sealed yet: what was tapped is what was done. */
+async function openBefore(
+  me: Staff,
+  clientId: string,
+  before: Date,
+  but: string | undefined,
+): Promise<Treated[]> {
+  const rows = await database()
+    .select()
+    .from(visits)
+    .where(
+      and(
+        eq(visits.clientId, clientId),
+        inArray(visits.status, ['treating', 'closing']),
+        beforeMoment(before),
+        but === undefined ? undefined : ne(visits.id, but),
+      ),
+    )
+  return Promise.all(
+    rows.map(async (visit) => {
+      const bare = await readBare(me, visit)
+      const parts = recordParts({ ...bare, past: [], poured: [], lastTime: null }, '')
+      const find = (name: string): unknown => parts.find((part) => part.name === name)?.content
+      return {
+        at: momentOf(visit),
+        makeUp: visit.makeUp,
+        work: (find('work') ?? null) as SealedWork | null,
+        treatment: (find('treatment') ?? null) as RecordDraft | null,
+      }
+    }),
+  )
+}
+
+interface Elsewhere {
+  visit?: { id?: string; startsAt?: string }
+  parts?: readonly { name: string; content: unknown }[]
+  visits?: readonly { id: string; startsAt: string; begunAt?: string | null }[]
+  record?: readonly { visitId: string; name: string; content: unknown }[]
+}
+
+/**
+ * Visits that came from other houses: what their files say was done counts as told, once however
+ * often it came, and not beside the client's own visit that it is a copy of.
+ */
+async function elsewhereBefore(clientId: string, before: Date): Promise<Treated[]> {
+  const db = database()
+  const [files, own] = await Promise.all([
+    db.select({ document: imports.document }).from(imports).where(eq(imports.clientId, clientId)),
+    db.select({ id: visits.id }).from(visits).where(eq(visits.clientId, clientId)),
+  ])
+  const counted = new Set(own.map(({ id }) => id))
+  return files
+    .flatMap(({ document }) => toldIn((document ?? {}) as Elsewhere))
+    .flatMap(({ id, moment, content }): Treated[] => {
+      const at = new Date(moment ?? Number.NaN)
+      const work = workIn(content)
+      if (!work || !(at < before) || counted.has(id)) return []
+      counted.add(id)
+      return [{ at, makeUp: null, work, treatment: null }]
+    })
+}
+
+/** Treatments that a file tells of: one visit, or a whole client with all of theirs. */
+const toldIn = ({ visit, parts = [], visits: all = [], record = [] }: Elsewhere) => [
+  {
+    id: visit?.id ?? '',
+    moment: visit?.startsAt,
+    content: parts.find(({ name }) => name === 'work')?.content,
+  },
+  ...all.map(({ id, startsAt, begunAt }) => ({
+    id,
+    moment: begunAt ?? startsAt,
+    content: record.find((item) => item.visitId === id && item.name === 'work')?.content,
+  })),
+]
+
+/** What a file of another house says of its work, where it says it as ours do. */
+function workIn(content: unknown): SealedWork | null {
+  const work = content as Partial<SealedWork> | null | undefined
+  const listed = Array.isArray(work?.families) && Array.isArray(work.regions)
+  if (!work || !listed) return null
+  return {
+    families: work.families ?? [],
+    regions: work.regions ?? [],
+    loads: work.loads ?? {},
+    label: typeof work.label === 'string' ? work.label : 'work elsewhere',
+    techniques: Array.isArray(work.techniques) ? work.techniques : [],
+    ...(work.taken === undefined ? {} : { taken: work.taken }),
+  }
+}

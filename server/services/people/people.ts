@@ -1,0 +1,53 @@
+import { and, eq, sql } from 'drizzle-orm'
+import type { ClientFields } from '#contracts/people'
+import { clients } from '#db/schema'
+import { conflict } from '../../problem/problem'
+import type { Client } from '../access'
+import { about } from '../auditing'
+import { database } from '../database'
+import type { Staff } from '../session/session'
+
+/** A client as the table holds one: what is not told is null. */
+export const values = (clientFields: ClientFields) => ({
+  name: clientFields.name,
+  born: clientFields.born || null,
+  phone: clientFields.phone || null,
+  email: clientFields.email || null,
+  work: clientFields.work || null,
+  medicines: clientFields.medicines,
+  notes: clientFields.notes,
+  faceHeightMm: clientFields.faceHeightMm,
+  faceWidthMm: clientFields.faceWidthMm,
+})
+
+export async function addClient(me: Staff, id: string, fields: ClientFields): Promise<void> {
+  await database()
+    .insert(clients)
+    .values({ id, ...values(fields), createdBy: me.id })
+    .onConflictDoNothing()
+  about({ clientId: id })
+}
+
+/** An edit that has seen an older version is refused: nobody's change is lost silently. */
+export async function editClient(
+  client: Client,
+  version: number,
+  fields: ClientFields,
+): Promise<number> {
+  const done = await database()
+    .update(clients)
+    .set({ ...values(fields), version: version + 1 })
+    .where(and(eq(clients.id, client.id), eq(clients.version, version)))
+    .returning({ v: clients.version })
+  if (done.length === 0)
+    throw conflict(
+      'A colleague has changed this file meanwhile. What you typed is kept; look at theirs, then save again.',
+      [{ field: 'version', given: String(version), allowed: String(client.version) }],
+    )
+  return version + 1
+}
+
+/** The database refuses while the law keeps a record. */
+export async function eraseClient(client: Client): Promise<void> {
+  await database().execute(sql`select erase_client(${client.id}::uuid)`)
+}

@@ -1,0 +1,158 @@
+import { randomUUID } from 'node:crypto'
+import { and, eq, isNull, lt, ne } from 'drizzle-orm'
+import { useSession, type H3Event } from 'h3'
+import type { Me } from '#core/visit/bundle'
+import { sessions, staff } from '#db/schema'
+import { ProblemError } from '../../problem/problem'
+import { database, type Transaction } from '../database'
+
+export type Staff = typeof staff.$inferSelect
+/** The cookie names the row and nothing else: what ends or locks a session is done in the row. */
+interface Sealed {
+  id?: string
+}
+
+const SECOND_MS = 1000
+/** How long a sign of life is not written down again. */
+const SEEN_AGAIN_MS = 60_000
+const IDLE_MS = 2 * 3_600_000
+const ABSOLUTE_MS = 12 * 3_600_000
+/** How long an ended session is kept in the table. */
+const KEPT_MS = 30 * 24 * 3_600_000
+
+const sealed = (event: H3Event) =>
+  useSession<Sealed>(event, {
+    name: '__Host-oak',
+    password: useRuntimeConfig().sessionPassword,
+    maxAge: ABSOLUTE_MS / SECOND_MS,
+    cookie: { httpOnly: true, secure: true, sameSite: 'strict', path: '/' },
+    sessionHeader: false,
+  })
+const signedOut = (detail: string) => new ProblemError(401, 'Sign in', detail)
+
+/** A session as it stands in the table, with whom it is of. */
+interface Standing {
+  me: Staff
+  session: typeof sessions.$inferSelect
+}
+
+/**
+ * Whoever is signed in, looked up anew on every request and before every word of a stream, so that
+ * signing out, a lock or a closed account count at once.
+ * @throws ProblemError 401 when nobody is, 423 when the tablet is locked
+ */
+export async function currentStaff(event: H3Event, evenLocked = false): Promise<Staff> {
+  const { me, session } = await lookUp(event, evenLocked)
+  const now = Date.now()
+  if (now - session.seenAt.getTime() > SEEN_AGAIN_MS)
+    await database()
+      .update(sessions)
+      .set({ seenAt: new Date(now) })
+      .where(and(eq(sessions.id, session.id), isNull(sessions.endedAt)))
+  return me
+}
+
+async function lookUp(event: H3Event, evenLocked: boolean): Promise<Standing> {
+  const { id } = (await sealed(event)).data
+  if (!id) throw signedOut('Sign in to go on. What you typed is kept on this device.')
+  const [found] = await database()
+    .select({ me: staff, session: sessions })
+    .from(sessions)
+    .innerJoin(staff, eq(staff.id, sessions.staffId))
+    .where(and(eq(sessions.id, id), isNull(sessions.endedAt)))
+  const now = Date.now()
+  if (
+    !found?.me.active ||
+    now - found.session.startedAt.getTime() > ABSOLUTE_MS ||
+    now - found.session.seenAt.getTime() > IDLE_MS
+  )
+    throw signedOut('The session has ended. Sign in again; what you typed is kept on this device.')
+  if (found.session.locked && !evenLocked)
+    throw new ProblemError(423, 'Locked', 'Unlock with your quick code.')
+  return found
+}
+
+/** Whoever is signed in, as the page knows them. */
+export const meOf = (
+  { id, name, role, pinHash, licences, licenceUntil, totpSecret, totpStep }: Staff,
+  locked: boolean,
+  house: { lockMinutes: number; ownersSecondFactor: boolean },
+): Me => {
+  const hasFactor = totpSecret !== null && totpStep >= 0
+  const needsFactor = role === 'owner' && house.ownersSecondFactor && !hasFactor
+  const { lockMinutes } = house
+  const hasCode = pinHash !== null
+  return {
+    id,
+    name,
+    role,
+    locked,
+    hasCode,
+    hasFactor,
+    needsFactor,
+    lockMinutes,
+    licences,
+    licenceUntil,
+  }
+}
+
+export async function isLocked(event: H3Event): Promise<boolean> {
+  return (await lookUp(event, true)).session.locked
+}
+
+/** A session of their own for somebody who has shown who they are; one that stood here ends. */
+export async function openSession(event: H3Event, staffId: string): Promise<void> {
+  const cookie = await sealed(event)
+  await endOne(cookie.data.id)
+  await cookie.clear()
+  const id = randomUUID()
+  await database()
+    .delete(sessions)
+    .where(lt(sessions.startedAt, new Date(Date.now() - KEPT_MS)))
+  await database().insert(sessions).values({ id, staffId })
+  await cookie.update({ id })
+}
+
+async function endOne(id: string | undefined): Promise<void> {
+  if (id === undefined) return
+  await database()
+    .update(sessions)
+    .set({ endedAt: new Date() })
+    .where(and(eq(sessions.id, id), isNull(sessions.endedAt)))
+}
+
+export async function signOut(event: H3Event): Promise<void> {
+  const cookie = await sealed(event)
+  await endOne(cookie.data.id)
+  await cookie.clear()
+}
+
+/** Locks or unlocks this session in the table, where no reply under way can undo it. */
+export async function setLock(event: H3Event, locked: boolean): Promise<void> {
+  const { session } = await lookUp(event, true)
+  await database()
+    .update(sessions)
+    .set({ locked, seenAt: new Date() })
+    .where(and(eq(sessions.id, session.id), isNull(sessions.endedAt)))
+}
+
+/** Ends every session of a person, or all but one. */
+export async function endSessions(
+  staffId: string,
+  { but, on = database() }: { but?: string; on?: Pick<Transaction, 'update'> } = {},
+): Promise<void> {
+  await on
+    .update(sessions)
+    .set({ endedAt: new Date() })
+    .where(
+      and(
+        eq(sessions.staffId, staffId),
+        isNull(sessions.endedAt),
+        ...(but === undefined ? [] : [ne(sessions.id, but)]),
+      ),
+    )
+}
+
+/** The session that asks. */
+export const thisSession = async (event: H3Event): Promise<string> =>
+  (await lookUp(event, true)).session.id

@@ -1,0 +1,129 @@
+import { eq } from 'drizzle-orm'
+import { useSession, type H3Event } from 'h3'
+import type { z } from 'zod'
+import type { signIn as wanted, unlock as unlocking } from '#contracts/people'
+import { staff } from '#db/schema'
+import { ProblemError } from '../../problem/problem'
+import { database } from '../database'
+import { askPassword } from './askPassword'
+import { hashSecret, secretMatches } from './passwords'
+import { writeAudit } from '../access'
+import { hasFactor, takeCodeOrRecovery } from './secondFactor'
+import { openSession, setLock, type Staff } from './session'
+import { addressOf, countTry, forgetTries, takeBack, tryKey } from './throttle'
+
+/** Tries at one account from one place, or from a device that has been let in before. */
+const TRIES = 8
+/** Tries at one account from anywhere unknown: a known device is not shut out by them. */
+const TRIES_AT_ONE = 24
+/** From one place more people sign in than one; many addresses tried from there are too many. */
+const TRIES_FROM = 60
+const CODE_TRIES = 5
+const SECOND_MS = 1000
+const KNOWN_MS = 90 * 24 * 3_600_000
+/** Devices are shared: this many people are remembered on one. */
+const KNOWN_MOST = 8
+
+/** Whom this device has let in before. It opens nothing: it only tells owner from stranger. */
+const known = (event: H3Event) =>
+  useSession<{ staff?: string[] }>(event, {
+    name: '__Host-oak-known',
+    password: useRuntimeConfig().sessionPassword,
+    maxAge: KNOWN_MS / SECOND_MS,
+    cookie: { httpOnly: true, secure: true, sameSite: 'strict', path: '/' },
+    sessionHeader: false,
+  })
+
+/** Signs in with a fresh session. The same answer for an unknown address and a wrong password. */
+export async function signIn(
+  event: H3Event,
+  { email, password, code }: z.infer<typeof wanted>,
+): Promise<Staff> {
+  const mail = email.toLowerCase()
+  const from = addressOf(event)
+  const [found] = await database().select().from(staff).where(eq(staff.email, mail))
+  const device = await known(event)
+  const own = found !== undefined && (device.data.staff ?? []).includes(found.id)
+  const pair = own
+    ? { key: tryKey('device', `${mail}\n${device.id ?? ''}`), most: TRIES }
+    : { key: tryKey('pair', `${mail}\n${from}`), most: TRIES }
+  const tried = await countTry(
+    pair,
+    // A device that has let this person in before is not shut out by what others try from there.
+    ...(own
+      ? []
+      : [
+          { key: tryKey('from', from), most: TRIES_FROM },
+          { key: tryKey('mail', mail), most: TRIES_AT_ONE },
+        ]),
+  )
+  const good = await secretMatches(password, found?.passwordHash || (await decoy()))
+  if (!found || !good || !found.active) {
+    if (found) await writeAudit(found, 'session.in', false, null)
+    throw new ProblemError(401, 'Sign in', 'Address and password do not go together.')
+  }
+  if (found.demo && !onLoopback())
+    throw new ProblemError(403, 'Not allowed', 'Demo accounts work on this machine only.')
+  if (hasFactor(found)) {
+    if (!code) throw factorAsked()
+    try {
+      await takeCodeOrRecovery(found, code)
+    } catch (error) {
+      await writeAudit(found, 'session.in', false, null)
+      throw error
+    }
+  }
+  await takeBack(tried)
+  await forgetTries(pair.key)
+  const others = (device.data.staff ?? []).filter((id) => id !== found.id)
+  if (!own) await device.update({ staff: [found.id, ...others].slice(0, KNOWN_MOST) })
+  await openSession(event, found.id)
+  await writeAudit(found, 'session.in', true, null)
+  return found
+}
+
+/** Both the address and the password were right: only the code is missing. */
+const factorAsked = () =>
+  new ProblemError(401, 'Second factor', 'Now the six digits of your second factor.', [
+    { field: 'code', given: 'nothing', allowed: 'six digits' },
+  ])
+
+/** Opens a locked tablet: by quick code, or by password where there is none. */
+export async function unlock(
+  event: H3Event,
+  me: Staff,
+  given: z.infer<typeof unlocking>,
+): Promise<void> {
+  if ('password' in given) {
+    await askPassword(me, given.password, 'The tablet stays locked.')
+    await setLock(event, false)
+    return
+  }
+  const key = tryKey('code', me.id)
+  await countTry({ key, most: CODE_TRIES })
+  if (!me.pinHash || !(await secretMatches(given.code, me.pinHash)))
+    throw new ProblemError(401, 'Not that code', 'The quick code does not fit.')
+  await forgetTries(key)
+  await setLock(event, false)
+}
+
+/** A new quick code needs the password once more. */
+export async function setCode(me: Staff, code: string, password: string): Promise<void> {
+  await askPassword(me, password, 'The quick code was not changed.')
+  await database()
+    .update(staff)
+    .set({ pinHash: await hashSecret(code) })
+    .where(eq(staff.id, me.id))
+}
+
+let decoyHash: Promise<string> | undefined
+/** Compared against when the address is unknown, so that the answer takes as long. */
+const decoy = () => (decoyHash ??= hashSecret('nobody has this password'))
+
+function onLoopback(): boolean {
+  try {
+    return ['127.0.0.1', 'localhost', '[::1]'].includes(new URL(useRuntimeConfig().origin).hostname)
+  } catch {
+    return false
+  }
+}

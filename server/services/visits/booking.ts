@@ -1,0 +1,137 @@
+import { and, eq } from 'drizzle-orm'
+import type { z } from 'zod'
+import { asWorn } from '#core/catalogue/consultation/makeUp'
+import type { visitCreate, visitPatch } from '#contracts/visit'
+import { clients, staff, visits } from '#db/schema'
+import { conflict, forbidden, refused } from '../../problem/problem'
+import { clientFor, type Visit } from '../access'
+import { bookNext } from './nextVisit'
+import { hoursAround, placeFor } from '../day/places'
+import { thePractice } from '../practice'
+import { database } from '../database'
+import { dayIn } from '../dates'
+import { mustAccept, unsign, type Unsigning } from './holding'
+import type { Staff } from '../session/session'
+
+/**
+ * Books a visit, for clients in one's care; the owner for all, which is how a client passes to a
+ * colleague. A trainee books for themselves only.
+ */
+export async function addVisit(me: Staff, body: z.infer<typeof visitCreate>): Promise<void> {
+  if (me.role === 'trainee' && body.staffId !== me.id)
+    throw forbidden('A trainee books for themselves.')
+  const house = await thePractice()
+  const [client] = await database().select().from(clients).where(eq(clients.id, body.clientId))
+  if (client) await clientFor(me, client.id, 'visit.book')
+  if (!client || client.erasedAt)
+    throw refused('This client is not in the house.', [
+      { field: 'clientId', given: body.clientId, allowed: 'a client of the house' },
+    ])
+  const [holder] = await database()
+    .select()
+    .from(staff)
+    .where(and(eq(staff.id, body.staffId), eq(staff.active, true)))
+  if (!holder)
+    throw refused('This person does not work here.', [
+      { field: 'staffId', given: body.staffId, allowed: 'someone who works here' },
+    ])
+  const { id, clientId, staffId, roomId, minutes } = body
+  const wanted = { id, clientId, staffId, roomId, minutes, startsAt: new Date(body.startsAt) }
+  const hours = await hoursAround(wanted.startsAt)
+  await database().transaction(async (tx) => {
+    const [sent] = await tx.select({ id: visits.id }).from(visits).where(eq(visits.id, id))
+    // Sent twice is booked once.
+    if (sent) return
+    const allowedBecause = await placeFor(tx, wanted, hours, {
+      role: me.role,
+      because: body.allowedBecause,
+    })
+    await tx
+      .insert(visits)
+      // Nothing is chosen for anybody: what it is for and what is worn is asked.
+      .values({ ...wanted, allowedBecause, school: house.school, aims: [] })
+  })
+}
+
+const fallen = ({ as, because }: NonNullable<z.infer<typeof visitPatch>['fellAway']>) => ({
+  status: 'cancelled' as const,
+  fellAway: as,
+  fellAwayBecause: because,
+})
+
+/**
+ * Moves or changes a visit that has not begun. An edit that has seen an older version is refused.
+ */
+export async function changeVisit(
+  me: Staff,
+  visit: Visit,
+  body: z.infer<typeof visitPatch>,
+): Promise<{ version: number }> {
+  const { version, startsAt, nextVisitAt, movesNext, fellAway, allowedBecause, makeUp, ...own } =
+    body
+  const rest = { ...own, ...(makeUp === undefined ? {} : { makeUp: asWorn(makeUp) }) }
+  const onlyNext =
+    startsAt === undefined && fellAway === undefined && Object.keys(rest).length === 0
+  if (me.role === 'trainee' && rest.staffId !== undefined && rest.staffId !== me.id)
+    throw forbidden('A trainee hands no visit on: ask a colleague.')
+  const booking = startsAt ?? fellAway ?? rest.roomId ?? rest.staffId ?? rest.minutes
+  if (booking !== undefined) mustAccept(visit, 'booking')
+  mustAccept(visit, onlyNext ? 'next' : 'wishes')
+  const { staffId = visit.staffId, roomId = visit.roomId, minutes = visit.minutes } = rest
+  const wanted = {
+    ...{ id: visit.id, clientId: visit.clientId, staffId, roomId, minutes },
+    startsAt: startsAt === undefined ? visit.startsAt : new Date(startsAt),
+  }
+  const moves =
+    wanted.startsAt.getTime() !== visit.startsAt.getTime() ||
+    [staffId, roomId, minutes].join() !== [visit.staffId, visit.roomId, visit.minutes].join()
+  const next = nextVisitAt ? new Date(nextVisitAt) : null
+  const [hours, nextHours] = await Promise.all([
+    hoursAround(wanted.startsAt),
+    hoursAround(next ?? wanted.startsAt),
+  ])
+  const done = await database().transaction(async (tx) => {
+    const by = { role: me.role, because: allowedBecause }
+    const place = moves ? { allowedBecause: await placeFor(tx, wanted, hours, by) } : {}
+    const changed = await tx
+      .update(visits)
+      .set({
+        ...rest,
+        ...place,
+        startsAt: wanted.startsAt,
+        ...(nextVisitAt === undefined ? {} : { nextVisitAt: next }),
+        ...(fellAway ? fallen(fellAway) : {}),
+        version: version + 1,
+      })
+      .where(and(eq(visits.id, visit.id), eq(visits.version, version)))
+      .returning({ v: visits.version })
+    if (changed.length > 0 && nextVisitAt !== undefined)
+      await bookNext(tx, me, visit, next, { hours: nextHours, because: allowedBecause, movesNext })
+    const why = unsignedBy(visit, wanted, rest, nextHours.timeZone)
+    if (changed.length > 0 && why) await unsign(tx, visit.id, why)
+    return changed
+  })
+  if (done.length === 0)
+    throw conflict('A colleague has changed this visit meanwhile. Look at it once more.', [
+      { field: 'version', given: String(version), allowed: String(visit.version) },
+    ])
+  return { version: version + 1 }
+}
+
+/** What of a change takes a colleague's signature off the plan: only what was signed. */
+function unsignedBy(
+  visit: Visit,
+  wanted: { staffId: string; roomId: string; minutes: number; startsAt: Date },
+  rest: Partial<Visit>,
+  zone: string,
+): Unsigning | undefined {
+  const people = (['staffId', 'roomId', 'minutes'] as const).some(
+    (key) => wanted[key] !== visit[key],
+  )
+  if (people) return 'people'
+  if (dayIn(zone, wanted.startsAt) !== dayIn(zone, visit.startsAt)) return 'day'
+  const wish = (['aims', 'named', 'makeUp', 'school', 'evening'] as const).some(
+    (key) => rest[key] !== undefined && JSON.stringify(rest[key]) !== JSON.stringify(visit[key]),
+  )
+  return wish ? 'wish' : undefined
+}
