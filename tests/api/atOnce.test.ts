@@ -4,7 +4,14 @@ import type { PlanStep } from '#core/catalogue/techniques/step'
 import { planHash } from '#core/record/planHash'
 import { allNo } from '#core/testing/fixtures'
 import { signedIn, testUrl, type Caller } from '../support/http'
-import { bundleOf, countersigned, prepared, seenOf, throughTheRoom } from '../support/visit'
+import {
+  bundleOf,
+  countersigned,
+  prepared,
+  seenOf,
+  throughTheRoom,
+  treating,
+} from '../support/visit'
 
 /** Two hands on one visit: one counts, the other is told and loses nothing. */
 let owner: Caller
@@ -146,7 +153,7 @@ describe('a countersign', () => {
 
 describe("a record's words", () => {
   it('are kept of whoever has seen the last; the other is told', async () => {
-    const id = await prepared(owner, 'owner', 'other-21')
+    const id = await treating(owner, 'owner', 'other-21')
     const { version } = (await bundleOf(owner, id)).visit
     const keep = (text: string) =>
       owner(`/api/visits/${id}/record`, { method: 'PUT', body: { text, version } })

@@ -1,4 +1,3 @@
-import { randomUUID } from 'node:crypto'
 import { beforeAll, describe, expect, it } from 'vitest'
 import type { ClientFile } from '#contracts/clientFile'
 import type { DayPage } from '#contracts/day'
@@ -93,13 +92,8 @@ describe('a visit is of the day on which it is treated', () => {
   it('a second reading of some zones leaves the others as they were read', async () => {
     const client = await someone(owner, 'Read Twice')
     const id = await treating(owner, 'owner', client)
-    const reading = {
-      id: randomUUID(),
-      phase: 'bare',
-      zones: { cheekL: { redness: 2 } },
-      whole: {},
-    }
-    const saved = await owner(`/api/visits/${id}/readings`, { method: 'POST', body: reading })
+    const body = { events: [tap({ kind: 'reading', zones: { cheekL: { redness: 2 } } })] }
+    const saved = await owner(`/api/visits/${id}/events`, { method: 'POST', body })
     expect(saved.status, saved.text).toBe(200)
     await throughTheRoom(owner, id)
     const next = await bundleOf(owner, await prepared(owner, 'owner', client))
