@@ -1,5 +1,6 @@
 import { z } from 'zod'
-import { isVisitLength, VISIT_MINUTES } from '#core/timing/places'
+import { VISIT_MINUTES } from '#core/catalogue/rules/visit'
+import { isVisitLength } from '#core/timing/places'
 import { day, id, said } from './common'
 
 const minute = (least: number) =>

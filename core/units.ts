@@ -69,3 +69,23 @@ export function fromTicks(ticks: number): Minutes {
 /** Whether so many minutes are whole ticks: what a hand times is. */
 export const isWholeTicks = (amount: number): boolean =>
   Number.isInteger((amount * 60) / TICK_SECONDS)
+
+export const GRAM_MILLIGRAMS = 1000
+export const JOULE_MILLIJOULES = 1000
+export const MINUTE_SECONDS = 60
+export const MINUTE_MS = 60_000
+export const HOUR_MS = 3_600_000
+export const DAY_MS = 86_400_000
+export const DAY_HOURS = 24
+export const WEEK_DAYS = 7
+export const HOUR_MINUTES = 60
+/** What a share of all is said in. */
+export const ALL_PERCENT = 100
+/** So many per cent of an amount. */
+export const percentOf = (amount: number, percent: number): number =>
+  (amount * percent) / ALL_PERCENT
+/** What may be lost in the last digit of a sum of fractions. */
+export const ROUNDING = 1e-9
+/** pH is a logarithm to this base, on a scale that goes so far. */
+export const PH_BASE = 10
+export const MOST_PH = 14

@@ -1,5 +1,7 @@
+import { HOUR_MS } from '../units'
 import {
   AFTERCARE,
+  DAYS_FROM_HOURS,
   TOPIC_IDS,
   type AftercareRow,
   type AftercareTopic,
@@ -53,7 +55,6 @@ export function aftercareCard(
       })),
   )
 }
-const HOUR_MS = 3_600_000
 
 /** Whether one row asks all that another does, for as long; of two alike the earlier row. */
 function goesFor(one: AftercareRow, other: AftercareRow, rows: readonly AftercareRow[]): boolean {
@@ -67,8 +68,6 @@ const asksAll = (one: AftercareRow, other: AftercareRow): boolean =>
       one.asks.includes(part) || (one.asks.includes('everything') && other.topic === one.topic),
   )
 
-/** A rest at least so long is one of days: it ends with its day, a shorter one at its hour. */
-const DAYS_FROM_HOURS = 40
 /** Whether a line ends with its day, or at an hour. @param endedAt end of the visit, both in ms */
 export const endsWithDay = (until: number, endedAt: number): boolean =>
   until - endedAt > DAYS_FROM_HOURS * HOUR_MS

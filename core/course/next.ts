@@ -1,3 +1,4 @@
+import { USUAL_DAYS } from '../catalogue/rules/visit'
 import { TECHNIQUES, type TechniqueId } from '../catalogue/techniques/techniques'
 import { earliestAgain } from '../load/rest'
 import { addDays } from '../screening/asking/days'
@@ -7,12 +8,6 @@ export interface NextVisit {
   reason: string
   rule: string
 }
-/**
- * One facial every four weeks, common practice; sooner only where nothing strong was done, later
- * never for lack of rest.
- */
-const USUAL_DAYS = 28
-
 /**
  * The day to suggest for the next visit: four weeks on, or when the strictest rest interval has run
  * out if that is later.

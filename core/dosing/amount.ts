@@ -1,3 +1,10 @@
+import {
+  FINGERTIP_GRAMS,
+  MEASURE_PARTS,
+  ROUNDING_SAID_FROM,
+  WATER_DROP_ML,
+} from '../catalogue/rules/dosing'
+import { ALL_PERCENT, GRAM_MILLIGRAMS, ROUNDING } from '../units'
 import { FILMS, type Dispenser, type Product } from '../catalogue/products/products'
 import { areaOf, type FaceSize } from '../face/regions'
 import type { RegionId } from '../face/zones'
@@ -39,10 +46,10 @@ export function amountFor(
   layers = 1,
 ): Amount {
   const film = FILMS[product.kind]
-  const exactGrams = (areaOf(regions, size) * film.milligrams * layers) / 1000
+  const exactGrams = (areaOf(regions, size) * film.milligrams * layers) / GRAM_MILLIGRAMS
   const exactMl = exactGrams / product.density
   const { count, ml } = toMeasures(exactMl, product.dispenser, film.floor === true)
-  const rounding = exactMl === 0 ? 0 : Math.round((ml / exactMl - 1) * 100)
+  const rounding = exactMl === 0 ? 0 : Math.round((ml / exactMl - 1) * ALL_PERCENT)
   return {
     grams: grams(ml * product.density),
     millilitres: millilitres(ml),
@@ -52,18 +59,6 @@ export function amountFor(
     roundingPercent: rounding,
     costCents: Math.round((ml / product.packMillilitres) * product.priceCents),
   }
-}
-
-/** The smallest part of a measure that the hand can take. */
-export const MEASURE_PARTS: Readonly<Record<Dispenser['kind'], number>> = {
-  pump: 1,
-  spray: 1,
-  riceGrain: 1,
-  drop: 1,
-  piece: 1,
-  scoop: 0.25,
-  spatula: 0.5,
-  pour: 0.5,
 }
 
 /**
@@ -77,7 +72,7 @@ export function toMeasures(
 ): { count: number; ml: number } {
   const part = MEASURE_PARTS[dispenser.kind]
   const exact = ml / (dispenser.millilitres * part)
-  const whole = Math.max(1, neverBelow ? Math.ceil(exact - 1e-9) : Math.round(exact))
+  const whole = Math.max(1, neverBelow ? Math.ceil(exact - ROUNDING) : Math.round(exact))
   return { count: whole * part, ml: whole * part * dispenser.millilitres }
 }
 
@@ -90,29 +85,14 @@ export function describeMeasures(count: number, kind: Dispenser['kind']): string
     .replace(/^0(?=[¼½¾])/, '')} ${count <= 1 ? one : many}`
 }
 
-/**
- * One fingertip unit is about half a gram (Long & Finlay, Clin Exp Dermatol 1991; values from
- * memory).
- */
-export const FINGERTIP_GRAMS = { men: 0.49, women: 0.43, usual: 0.5 } as const
-/** Skin that one fingertip unit covers, cm² (same source). */
-export const FINGERTIP_AREA = { men: 312, women: 257 } as const
-
 export function fingertipUnits(weight: number): number {
   return Math.round((weight / FINGERTIP_GRAMS.usual) * 2) / 2
 }
 
-/**
- * Water-like liquids: twenty drops to the gram at 20 °C (European Pharmacopoeia 2.1.1; value from
- * memory).
- */
-export const WATER_DROP_ML = 0.05
 export function dropsToMillilitres(drops: number, dropMl = WATER_DROP_ML): Millilitres {
   return millilitres(drops * dropMl)
 }
 
-/** From how far off a rounding to the hand is said, per cent. House value. */
-const ROUNDING_SAID_FROM = 5
 /** "; rounding +8 %": what rounding to whole measures does, where it is worth saying. */
 export const roundingWords = ({ roundingPercent }: Pick<Amount, 'roundingPercent'>): string => {
   if (Math.abs(roundingPercent) < ROUNDING_SAID_FROM) return ''

@@ -1,6 +1,7 @@
 import type { Product } from '../catalogue/products/products'
 import { millilitres, type Millilitres } from '../units'
-import { describeMeasures, MEASURE_PARTS } from './amount'
+import { MEASURE_PARTS, SAID_PARTS } from '../catalogue/rules/dosing'
+import { describeMeasures } from './amount'
 
 /** One measure more or less, as the hand takes it from this bottle; never below none. */
 export function byMeasures(
@@ -15,5 +16,8 @@ export function byMeasures(
 
 /** "3 pumps", "½ scoop": so many millilitres as measures of this bottle. */
 export function measuresWords({ dispenser }: Pick<Product, 'dispenser'>, ml: number): string {
-  return describeMeasures(Math.round((ml / dispenser.millilitres) * 4) / 4, dispenser.kind)
+  return describeMeasures(
+    Math.round((ml / dispenser.millilitres) * SAID_PARTS) / SAID_PARTS,
+    dispenser.kind,
+  )
 }

@@ -1,10 +1,8 @@
+import { PKA, type AcidName } from '../catalogue/rules/dosing'
+import { ALL_PERCENT, MOST_PH, PH_BASE } from '../units'
 import { ACID_KINDS, PRODUCT_RULES } from '../catalogue/products/productRules'
 import type { ProductKind } from '../catalogue/kinds'
 import type { Product } from '../catalogue/products/products'
-
-/** Dissociation constants: CRC Handbook of Chemistry and Physics (values from memory). */
-export const PKA = { glycolic: 3.83, lactic: 3.86, mandelic: 3.41, salicylic: 2.97 } as const
-export type AcidName = keyof typeof PKA
 
 /**
  * Per cent of free (undissociated) acid in a product: total × 1 / (1 + 10^(pH − pKa)),
@@ -12,10 +10,10 @@ export type AcidName = keyof typeof PKA
  * @throws RangeError outside 0–100 % or pH 0–14.
  */
 export function freeAcidPercent(acid: AcidName, totalPercent: number, pH: number): number {
-  if (!(totalPercent >= 0 && totalPercent <= 100))
+  if (!(totalPercent >= 0 && totalPercent <= ALL_PERCENT))
     throw new RangeError('total acid must be 0–100 %')
-  if (!(pH >= 0 && pH <= 14)) throw new RangeError('pH must be 0–14')
-  return totalPercent / (1 + 10 ** (pH - PKA[acid]))
+  if (!(pH >= 0 && pH <= MOST_PH)) throw new RangeError('pH must be 0–14')
+  return totalPercent / (1 + PH_BASE ** (pH - PKA[acid]))
 }
 
 /**

@@ -1,9 +1,8 @@
+import { MEASURE_PARTS, WASTE_PERCENT } from '../catalogue/rules/dosing'
+import { percentOf, ROUNDING } from '../units'
 import { MIXES, type MixRule } from '../catalogue/products/mixes'
 import type { ProductKind } from '../catalogue/kinds'
 import type { SkinType } from '../catalogue/skin/conditions'
-
-/** What stays in bowl and brush, per cent. Common practice. */
-const WASTE_PERCENT = 10
 
 export interface Mix {
   rule: MixRule
@@ -31,13 +30,15 @@ export function mixFor(
   const rule = MIXES.find((made) => made.kind === kind)
   if (!rule) return undefined
   if (!(millilitres > 0) || !(scoop > 0)) throw new RangeError('amounts must be above zero mL')
-  const wanted = millilitres * (1 + WASTE_PERCENT / 100)
-  const powder = Math.max(0.25, Math.ceil((wanted / (1 + rule.liquidParts) / scoop) * 4 - 1e-9) / 4)
+  const wanted = millilitres + percentOf(millilitres, WASTE_PERCENT)
+  const part = MEASURE_PARTS.scoop
+  const scoops = wanted / (1 + rule.liquidParts) / scoop
+  const powder = Math.max(part, Math.ceil(scoops / part - ROUNDING) * part)
   return {
     rule,
     powder,
     liquid: powder * rule.liquidParts,
-    of: rule.kind === 'hardeningPowder' ? 'activator' : liquidFor(type, milkBorne),
+    of: rule.liquid ?? liquidFor(type, milkBorne),
   }
 }
 

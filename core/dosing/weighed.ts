@@ -1,7 +1,5 @@
-import { millilitres, type Millilitres } from '../units'
-
-/** How many measures are weighed together: one alone is lost in the scale's own error. */
-export const WEIGHED_TOGETHER = 10
+import { WEIGHED_TOGETHER } from '../catalogue/rules/dosing'
+import { fromThousandths, millilitres, toThousandths, type Millilitres } from '../units'
 
 /**
  * What one measure of a dispenser gives, from the weight of several.
@@ -15,5 +13,7 @@ export function measureFromWeight(
   count = WEIGHED_TOGETHER,
 ): Millilitres | undefined {
   const each = grams / density / count
-  return Number.isFinite(each) && each > 0 ? millilitres(Math.round(each * 1000) / 1000) : undefined
+  return Number.isFinite(each) && each > 0
+    ? millilitres(fromThousandths(toThousandths(each)))
+    : undefined
 }

@@ -1,14 +1,10 @@
+import { HABIT_WEEKS } from '../catalogue/rules/recovery'
+import { WEEK_DAYS } from '../units'
 import { HOME_POURINGS } from '../catalogue/consultation/home'
 import type { Answers } from '../screening/asking/answers'
 import { addDays, daysBetween, isDay } from '../screening/asking/days'
 import { toldMoment } from '../screening/asking/told'
 import type { Poured } from './ledger'
-
-/**
- * Weeks back that a habit at home is reckoned with; the basin has drained of what lies further
- * back.
- */
-const WEEKS_BACK = 4
 
 /** What is used at home at a rhythm, in words: a habit, which goes on until it is asked again. */
 export const habitsAtHome = (answers: Answers): string[] =>
@@ -43,8 +39,9 @@ export function pouredAtHome(
       answer.date !== undefined && isDay(answer.date) && answer.date <= today
         ? answer.date
         : addDays(today, -1)
-    const gap = answer.perWeek !== undefined && answer.perWeek > 0 ? 7 / answer.perWeek : undefined
-    const nights = gap === undefined ? 1 : Math.floor((WEEKS_BACK * 7) / gap)
+    const gap =
+      answer.perWeek !== undefined && answer.perWeek > 0 ? WEEK_DAYS / answer.perWeek : undefined
+    const nights = gap === undefined ? 1 : Math.floor((HABIT_WEEKS * WEEK_DAYS) / gap)
     const since =
       goesOn && gap !== undefined
         ? Math.max(0, Math.floor((daysBetween(last, today) - 1) / gap))

@@ -1,3 +1,5 @@
+import { EMPTY_BELOW, HALF_LIFE } from '../catalogue/rules/recovery'
+import { HOUR_MS, ROUNDING } from '../units'
 import { REGION_IDS, type RegionId } from '../face/zones'
 
 /** What an earlier visit, or a night at home, poured in. `at` is milliseconds since 1970. */
@@ -7,23 +9,16 @@ export interface Poured {
   loads: Partial<Record<RegionId, number>>
 }
 
-const HOUR = 3_600_000
-
 /**
- * Hours in which half the load has drained. Anchored to barrier recovery after tape stripping:
- * about half in 24 h at 20–30 years,
- * about 15 % over 80 (Ghadially et al., J Clin Invest 1995; values from memory), so 24 h to 102 h,
- * linear in age between 25 and 80.
- * Thirsty skin recovers half as fast again (house scale).
+ * Hours in which half the load has drained, by age, longer on thirsty skin.
  */
 export function halfLifeHours(age: number | undefined, thirsty: boolean): number {
-  const years = Math.min(80, Math.max(25, age ?? 45))
-  const base = 24 + ((years - 25) / 55) * (102 - 24)
-  return thirsty ? base * 1.5 : base
+  const { young, old, unknownAge, thirstyFactor } = HALF_LIFE
+  const years = Math.min(old.age, Math.max(young.age, age ?? unknownAge))
+  const grown = (years - young.age) / (old.age - young.age)
+  const base = young.hours + grown * (old.hours - young.hours)
+  return thirsty ? base * thirstyFactor : base
 }
-
-/** Less than this many hundredths is an empty basin; an exponential never quite gets there. */
-const NOTHING = 0.05
 
 /**
  * What is still in the basin of each region at a moment, hundredths, rounded up. Later pourings are
@@ -40,11 +35,11 @@ export function remainingAt(
   >
   for (const pour of poured) {
     if (pour.at > at) continue
-    const left = Math.pow(0.5, (at - pour.at) / HOUR / halfLife)
+    const left = Math.pow(1 / 2, (at - pour.at) / HOUR_MS / halfLife)
     for (const region of REGION_IDS) out[region] += (pour.loads[region] ?? 0) * left
   }
   for (const region of REGION_IDS)
-    out[region] = out[region] < NOTHING ? 0 : Math.ceil(out[region] - 1e-9)
+    out[region] = out[region] < EMPTY_BELOW ? 0 : Math.ceil(out[region] - ROUNDING)
   return out
 }
 
@@ -59,7 +54,7 @@ export function ledgerCurve(
 ): { at: number; load: number }[] {
   if (!(stepHours > 0)) throw new RangeError('stepHours must be above zero')
   const out: { at: number; load: number }[] = []
-  for (let at = from; at <= to; at += stepHours * HOUR)
+  for (let at = from; at <= to; at += stepHours * HOUR_MS)
     out.push({ at, load: remainingAt(poured, at, halfLife)[region] })
   return out
 }

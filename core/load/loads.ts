@@ -1,8 +1,9 @@
+import { FEELS_HEAT, THICKNESS } from '../catalogue/rules/tolerance'
+import { ALL_PERCENT, percentOf, ROUNDING } from '../units'
 import { exfoliates } from '../catalogue/techniques/traits'
 import { LEFT_ON_MINUTES } from '../catalogue/rules/bottleLoads'
-import { THICKNESS } from '../catalogue/rules/tolerance'
 import { TECHNIQUES, type Technique } from '../catalogue/techniques/techniques'
-import type { LoadRule } from '../catalogue/techniques/technique'
+import type { LoadRule, Warmth } from '../catalogue/techniques/technique'
 import type { RegionId } from '../face/zones'
 
 export interface Work {
@@ -24,26 +25,31 @@ export function loadOn(
   region: RegionId,
   technique: Technique,
   work: Work,
-  heatPercent = 100,
+  heatPercent: number = ALL_PERCENT,
 ): number {
   const rule = technique.load
   const own = rule ? rule.hundredths * amountOf(rule.per, work) : 0
   const amount = own + ofBottle(technique, work)
   if (amount === 0) return 0
-  const heat = feelsHeat(technique) ? heatPercent : 100
-  return Math.ceil((amount * THICKNESS[region] * heat) / 10_000 - 1e-9)
+  const heat = feelsHeat(technique) ? heatPercent : ALL_PERCENT
+  return Math.ceil(percentOf(percentOf(amount, THICKNESS[region]), heat) - ROUNDING)
 }
 
 /** An acid, enzyme or retinoid in whatever it is used with; what stays on works on. */
 const ofBottle = ({ leaves }: Technique, { bottleRate = 0, handsMinutes }: Work): number =>
   bottleRate * Math.sqrt(leaves.layer === undefined ? handsMinutes : LEFT_ON_MINUTES)
 
-/** What warmth still in the skin does to the load of what follows, per cent. */
-export const HEATED = TECHNIQUES.steam.heatFactor ?? 100
+/** What warmth still in the skin does to the load of what follows, per cent: as the warmest does. */
+export const HEATED = Math.max(
+  ALL_PERCENT,
+  ...Object.values(TECHNIQUES).map(({ heatFactor = ALL_PERCENT }) => heatFactor),
+)
+/** The same by the warmth that is in it. */
+export const heatOf = (warmth: Warmth): number => (warmth === 'warm' ? HEATED : ALL_PERCENT)
 
 /** Whether warmth in the skin makes this work ask more. */
 export const feelsHeat = (technique: Technique): boolean =>
-  technique.families.includes('vacuum') || exfoliates(technique.id)
+  technique.families.some((family) => FEELS_HEAT.includes(family)) || exfoliates(technique.id)
 
 function amountOf(per: LoadRule['per'], work: Work): number {
   switch (per) {

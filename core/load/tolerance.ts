@@ -1,8 +1,10 @@
+import { ALL_PERCENT, percentOf, ROUNDING } from '../units'
 import {
   AGE_FACTORS,
   REDNESS_FACTORS,
   RESILIENT_TOLERANCE,
   SENSITIVITY_FACTORS,
+  SHARE_WORDS,
   UNREAD_FACTOR,
   WATER_FACTORS,
   type ToleranceFactor,
@@ -25,23 +27,26 @@ export function toleranceOf(profile: Profile, region: RegionId, limitPercent: nu
   const because: ToleranceFactor[] = []
   let tolerance = RESILIENT_TOLERANCE
   const lower = (factor: ToleranceFactor | undefined) => {
-    if (!factor || factor.percent === 100) return
+    if (!factor || factor.percent === ALL_PERCENT) return
     because.push(factor)
-    tolerance = (tolerance * factor.percent) / 100
+    tolerance = percentOf(tolerance, factor.percent)
   }
   lower(SENSITIVITY_FACTORS[plannedGrade(profile, region, 'sensitivity')])
   lower(REDNESS_FACTORS[plannedGrade(profile, region, 'redness')])
   lower(WATER_FACTORS[plannedGrade(profile, region, 'water')])
   lower(AGE_FACTORS.find((ageFactor) => (profile.age ?? 0) >= ageFactor.from))
   if (profile.unread.includes(region)) lower(UNREAD_FACTOR)
-  if (limitPercent < 100)
+  if (limitPercent < ALL_PERCENT)
     because.push({
       id: 'tolerance-answers',
       sentence: 'lowered by the consultation',
       percent: limitPercent,
       source: 'the rows named in the verdict',
     })
-  return { hundredths: Math.max(0, Math.floor((tolerance * limitPercent) / 100 + 1e-9)), because }
+  return {
+    hundredths: Math.max(0, Math.floor(percentOf(tolerance, limitPercent) + ROUNDING)),
+    because,
+  }
 }
 
 /**
@@ -67,13 +72,7 @@ export function toleranceWords(
     why: because.map((factor) => `${factor.sentence}: ${percentWords(factor.percent)}`).join(', '),
   }
 }
-const PLAIN: Readonly<Record<number, string>> = {
-  25: 'a quarter',
-  50: 'half',
-  75: 'three quarters',
-  100: 'all',
-}
 /** A share in plain words where there is one. */
-export const percentWords = (percent: number): string => PLAIN[percent] ?? `${percent} %`
+export const percentWords = (percent: number): string => SHARE_WORDS[percent] ?? `${percent} %`
 const shareWords = (hundredths: number): string =>
-  percentWords(Math.round((hundredths / RESILIENT_TOLERANCE) * 100))
+  percentWords(Math.round((hundredths / RESILIENT_TOLERANCE) * ALL_PERCENT))

@@ -1,13 +1,13 @@
+import { MINUTE_MS, nearestTick } from '../units'
 import { TECHNIQUES } from '../catalogue/techniques/techniques'
 import type { PlanStep } from '../catalogue/techniques/step'
 import { REGION_NAMES } from '../face/regions'
 import { unevenSides, zoneCountOf } from '../treatment/step/counting'
 import { halfRecord } from '../treatment/step/halfTime'
 import type { RoomState } from '../treatment/fold/fold'
-import { nearestTick } from '../units'
 
 /** Minutes of a hand or a rest as they are written down: to the nearest tick. */
-export const half = (ms: number) => nearestTick(ms / 60_000)
+export const half = (ms: number) => nearestTick(ms / MINUTE_MS)
 
 /** "stopped after 2 min": what had begun is done, as far as it went. */
 const brokenWords = (why: string, actual: number | null): string =>

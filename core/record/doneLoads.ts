@@ -1,16 +1,15 @@
+import { MINUTE_MS, nearestTick, toTicks } from '../units'
 import { TECHNIQUES } from '../catalogue/techniques/techniques'
 import type { PlanStep } from '../catalogue/techniques/step'
 import { freeAcidOf } from '../dosing/freeAcid'
 import { REGION_IDS, type RegionId } from '../face/zones'
 import { bottleRateOf } from '../dosing/bottleRate'
-import { HEATED, loadOn } from '../load/loads'
+import { heatOf, loadOn } from '../load/loads'
 import type { PlanInput } from '../planning/input'
 import { trace } from '../planning/steps/trace'
 import { applyTechnique, passTime, startSurface } from '../surface/surface'
 import type { DoneStep, RoomState } from '../treatment/fold/roomState'
-import { nearestTick, toTicks } from '../units'
 
-const MINUTE_MS = 60_000
 const ticksOf = (ms: number): number => toTicks(nearestTick(Math.max(0, ms) / MINUTE_MS))
 
 type Room = Pick<
@@ -54,7 +53,7 @@ export function loadsDone(
           ...strengthIn(state.products[step.key]?.productId ?? step.productId),
           setting: state.settings[step.key] ?? step.setting ?? technique.setting?.start ?? 0,
         },
-        surface[region].warmth === 'warm' ? HEATED : 100,
+        heatOf(surface[region].warmth),
       )
     const hands = ticksOf(done.endedAt - done.beganAt - done.heldMs)
     surface = applyTechnique(surface, technique, step.regions, hands)

@@ -1,9 +1,7 @@
+import { RUSHED_SHARE } from '../catalogue/rules/room'
+import { MINUTE_MS } from '../units'
 import type { PlanStep } from '../catalogue/techniques/step'
 import type { DoneStep, RoomState } from '../treatment/fold/roomState'
-
-const MINUTE_MS = 60_000
-/** Done in less than this share of its planned minutes, a visit was tapped, not timed. */
-const LEAST_SHARE = 1 / 4
 
 const handsMs = ({ endedAt, beganAt, heldMs }: DoneStep): number => endedAt - beganAt - heldMs
 
@@ -24,5 +22,5 @@ export function rushedThrough(
     clock += handsMs(own) / MINUTE_MS
     planned += step.minutes
   }
-  return planned > 0 && clock < planned * LEAST_SHARE ? { clock, planned } : undefined
+  return planned > 0 && clock < planned * RUSHED_SHARE ? { clock, planned } : undefined
 }

@@ -1,3 +1,4 @@
+import { NAMED_BESIDES, TOO_MUCH_FELT } from '../catalogue/rules/restraint'
 import { familiesOfStep } from '../catalogue/products/families'
 import { exfoliates, shortName } from '../catalogue/techniques/traits'
 import type { FamilyId } from '../catalogue/kinds'
@@ -24,9 +25,6 @@ export interface SealedWork {
   taken?: Taken
 }
 
-/** From this on of 10 something was felt too much (common practice). */
-const TOO_MUCH_FELT = 5
-
 /** How a visit was taken, from what happened in the room. */
 export function takenOf({ stopped, contraActions, reactions }: RoomState): Taken {
   const felt = reactions.some(
@@ -48,7 +46,8 @@ export function workOf(input: PlanInput, done: readonly PlanStep[], state: RoomS
   )
   const worked = strong.filter(
     (step) =>
-      exfoliates(step.technique) || TECHNIQUES[step.technique].families.includes('highFrequency'),
+      exfoliates(step.technique) ||
+      TECHNIQUES[step.technique].families.some((family) => NAMED_BESIDES.includes(family)),
   )
   const poured = rushedThrough(state, done)
     ? loadsPlanned(input, done)

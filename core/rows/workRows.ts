@@ -40,7 +40,7 @@ function numbersOf(technique: Technique): string {
   if (passes) parts.push(`${passes.usual} pass, never more than ${passes.limit}`)
   if (load) parts.push(`load ${load.hundredths} hundredths (${load.per})`)
   if (heatFactor !== undefined) parts.push(`what follows bears ${heatFactor} %`)
-  if (connects !== undefined) parts.push(`connects in ${connects} min`)
+  if (connects) parts.push(`connects in ${connects.minutes} min`)
   return `${parts.join('; ')}. `
 }
 

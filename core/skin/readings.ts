@@ -22,6 +22,7 @@ export type AnyReadingId = ReadingId | MoreReadingId
 export const ALL_READING_IDS: readonly AnyReadingId[] = [...READING_IDS, ...MORE_READING_IDS]
 export type Grade = 0 | 1 | 2 | 3 | 4
 export const GRADES: readonly Grade[] = [0, 1, 2, 3, 4]
+export const MOST_GRADE: Grade = 4
 
 export type ZoneReading = Partial<Record<AnyReadingId, Grade>>
 /** Readings by zone. A missing zone or reading was not read: it never counts as zero. */

@@ -1,16 +1,10 @@
+import { DRY_TICKS, WARM_TICKS } from '../catalogue/rules/surface'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { TECHNIQUES, TECHNIQUE_IDS } from '../catalogue/techniques/techniques'
 import { GROUPS } from '../face/regions'
 import { REGION_IDS } from '../face/zones'
-import {
-  applyTechnique,
-  DRY_TICKS,
-  passTime,
-  startSurface,
-  unmetNeeds,
-  WARM_TICKS,
-} from './surface'
+import { applyTechnique, passTime, startSurface, unmetNeeds } from './surface'
 import { describeSkin, describeUnmet } from './words'
 
 const walk = (...ids: (typeof TECHNIQUE_IDS)[number][]) =>

@@ -1,3 +1,5 @@
+import { DRY_TICKS, WARM_TICKS } from '../catalogue/rules/surface'
+import { MOST_GRADE } from '../skin/readings'
 import type { Technique } from '../catalogue/techniques/techniques'
 import type {
   Film,
@@ -27,13 +29,6 @@ export interface RegionSurface {
   redness: number
 }
 export type Surface = Readonly<Record<RegionId, RegionSurface>>
-
-/**
- * Damp skin dries in about two and a half minutes uncovered; warmth fades in about ten. Common
- * practice.
- */
-export const DRY_TICKS = 5
-export const WARM_TICKS = 20
 
 export function startSurface(madeUp: boolean): Surface {
   const one = (region: RegionId): RegionSurface => ({
@@ -127,7 +122,7 @@ export function leaveOn(surface: RegionSurface, technique: Technique): RegionSur
         : surface.settling,
     dampAge: wetted || surfaceLeave.moisture === 'dry' ? 0 : surface.dampAge,
     warmAge: surfaceLeave.warmth === 'warm' ? 0 : surface.warmAge,
-    redness: Math.min(4, Math.max(0, surface.redness + (surfaceLeave.redness ?? 0))),
+    redness: Math.min(MOST_GRADE, Math.max(0, surface.redness + (surfaceLeave.redness ?? 0))),
   }
 }
 

@@ -1,5 +1,5 @@
+import { LAYER_WORDS, SAID_OF_FACE } from '../catalogue/rules/surface'
 import { GROUPS } from '../face/regions'
-import type { RegionId } from '../face/zones'
 import type { RegionSurface, Surface, Unmet } from './surface'
 
 const WORDS: Record<string, string> = {
@@ -39,35 +39,36 @@ export function describeUnmet(unmet: Unmet): string {
   return `needs ${word(unmet.want)} skin, finds ${word(unmet.have)}`
 }
 
+/** What is said of a face of which most zones are so, the first that fits. */
+const OF_MOST: readonly { id: string; text: string; is: (one: RegionSurface) => boolean }[] = [
+  { id: 'oiled', text: 'oiled', is: ({ film }) => film === 'oil' },
+  { id: 'madeUp', text: 'made-up', is: ({ soil }) => soil === 'madeUp' },
+  { id: 'protected', text: 'protected', is: ({ layer }) => layer >= LAYER_WORDS.protected },
+  { id: 'sealed', text: 'sealed', is: ({ layer }) => layer >= LAYER_WORDS.sealed },
+  { id: 'layered', text: 'layered', is: ({ film }) => film === 'leaveOn' },
+  { id: 'soiled', text: "day's soil", is: ({ soil }) => soil === 'soiled' },
+]
+/** What is said beside how damp it is, the first that fits. */
+const BESIDES: readonly { text: string; from: number; is: (one: RegionSurface) => boolean }[] = [
+  { text: ', fresh', from: SAID_OF_FACE.fresh, is: ({ skin }) => skin === 'abraded' },
+  { text: ', warm', from: SAID_OF_FACE.most, is: ({ warmth }) => warmth === 'warm' },
+  { text: ', cool', from: SAID_OF_FACE.most, is: ({ warmth }) => warmth === 'cool' },
+  { text: ', sebum', from: SAID_OF_FACE.most, is: ({ soil }) => soil === 'sebum' },
+]
+
 /** What the face is like at a moment, in a word or two, for the Skin column. */
 export function describeSkin(surface: Surface): { id: string; text: string } {
-  const count = (
-    test: (surface: RegionSurface) => boolean,
-    rs: readonly RegionId[] = GROUPS.face,
-  ) => rs.filter((each) => test(surface[each])).length
-  const masked = count((surface) => surface.film === 'mask')
-  if (masked > 0) return { id: 'masked', text: masked >= 8 ? 'masked' : 'partly masked' }
-  if (count((surface) => surface.film === 'oil') > 4) return { id: 'oiled', text: 'oiled' }
-  if (count((surface) => surface.soil === 'madeUp') > 4) return { id: 'madeUp', text: 'made-up' }
-  if (count((surface) => surface.layer >= 7) > 4) return { id: 'protected', text: 'protected' }
-  if (count((surface) => surface.layer >= 5) > 4) return { id: 'sealed', text: 'sealed' }
-  if (count((surface) => surface.film === 'leaveOn') > 4) return { id: 'layered', text: 'layered' }
-  if (count((surface) => surface.soil === 'soiled') > 4) return { id: 'soiled', text: "day's soil" }
+  const count = (is: (one: RegionSurface) => boolean) =>
+    GROUPS.face.filter((region) => is(surface[region])).length
+  const masked = count(({ film }) => film === 'mask')
+  if (masked > 0)
+    return { id: 'masked', text: masked >= SAID_OF_FACE.mask ? 'masked' : 'partly masked' }
+  const first = OF_MOST.find(({ is }) => count(is) >= SAID_OF_FACE.most)
+  if (first) return { id: first.id, text: first.text }
   const moisture =
-    count((surface) => surface.moisture === 'dry') > 4
-      ? 'dry'
-      : count((surface) => surface.moisture === 'wet') > 4
-        ? 'wet'
-        : 'damp'
-  const extra =
-    count((surface) => surface.skin === 'abraded') > 2
-      ? ', fresh'
-      : count((surface) => surface.warmth === 'warm') > 4
-        ? ', warm'
-        : count((surface) => surface.warmth === 'cool') > 4
-          ? ', cool'
-          : count((surface) => surface.soil === 'sebum') > 4
-            ? ', sebum'
-            : ''
-  return { id: moisture, text: moisture + extra }
+    (['dry', 'wet'] as const).find(
+      (own) => count((one) => one.moisture === own) >= SAID_OF_FACE.most,
+    ) ?? 'damp'
+  const besides = BESIDES.find(({ from, is }) => count(is) >= from)
+  return { id: moisture, text: moisture + (besides?.text ?? '') }
 }

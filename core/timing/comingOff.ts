@@ -1,3 +1,6 @@
+import { MOST_COMING_OFF } from '../catalogue/rules/room'
+import { ROUNDING } from '../units'
+
 /** Something that rests and comes off by hand. Minutes from now. */
 export interface OffTask {
   id: string
@@ -24,8 +27,6 @@ interface Tried extends ComingOff {
   end: number
 }
 
-const MOST_TASKS = 6
-
 /**
  * In which order what rests comes off, with one pair of hands, beginning now. Exact: of every
  * order the one that does least harm by lateness, of those the one that misses its windows least,
@@ -34,7 +35,7 @@ const MOST_TASKS = 6
  * @throws RangeError for more than six
  */
 export function comingOff(tasks: readonly OffTask[]): ComingOff | undefined {
-  if (tasks.length > MOST_TASKS) throw new RangeError(`at most ${MOST_TASKS} at once`)
+  if (tasks.length > MOST_COMING_OFF) throw new RangeError(`at most ${MOST_COMING_OFF} at once`)
   let best: Tried | undefined
   for (const order of ordersOf([...tasks].sort(byId))) {
     const tried = layOut(order)
@@ -44,10 +45,9 @@ export function comingOff(tasks: readonly OffTask[]): ComingOff | undefined {
   const { order, beginBy, late } = best
   return { order, beginBy, late }
 }
-const EPSILON = 1e-9
 function isBetter(one: Tried, other: Tried): boolean {
   const apart = (['late', 'over', 'end'] as const).find(
-    (measure) => Math.abs(one[measure] - other[measure]) > EPSILON,
+    (measure) => Math.abs(one[measure] - other[measure]) > ROUNDING,
   )
   return apart !== undefined && one[apart] < other[apart]
 }

@@ -1,3 +1,4 @@
+import { MINUTE_MS } from '../units'
 import type { DeviceKind } from '../catalogue/kinds'
 import type { PlanStep } from '../catalogue/techniques/step'
 import { TECHNIQUES } from '../catalogue/techniques/techniques'
@@ -26,7 +27,6 @@ export interface DiaryConflict {
   sentence: string
 }
 
-const MIN = 60_000
 const overlap = (a0: number, a1: number, b0: number, b1: number) => a0 < b1 && b0 < a1
 
 /**
@@ -42,15 +42,15 @@ export function diaryConflicts(
   )
   sorted.forEach((booking, i) =>
     sorted.slice(i + 1).forEach((later) => {
-      const aEnd = booking.start + booking.minutes * MIN
-      const bEnd = later.start + later.minutes * MIN
+      const aEnd = booking.start + booking.minutes * MINUTE_MS
+      const bEnd = later.start + later.minutes * MINUTE_MS
       const both = overlap(booking.start, aEnd, later.start, bEnd)
       const hit = (kind: DiaryConflict['kind'], sentence: string, device?: DeviceKind) =>
         out.push({ kind, a: booking.id, b: later.id, sentence, ...(device ? { device } : {}) })
       if (both && booking.roomId === later.roomId) hit('room', 'The room is taken twice.')
       else if (
         booking.roomId === later.roomId &&
-        later.start < aEnd + booking.cleaningMinutes * MIN
+        later.start < aEnd + booking.cleaningMinutes * MINUTE_MS
       )
         hit(
           'cleaning',
@@ -63,10 +63,10 @@ export function diaryConflicts(
           if (da.kind !== db.kind || (shared[da.kind] ?? 1) > 1) continue
           if (
             overlap(
-              booking.start + da.from * MIN,
-              booking.start + da.to * MIN,
-              later.start + db.from * MIN,
-              later.start + db.to * MIN,
+              booking.start + da.from * MINUTE_MS,
+              booking.start + da.to * MINUTE_MS,
+              later.start + db.from * MINUTE_MS,
+              later.start + db.to * MINUTE_MS,
             )
           )
             hit('device', 'A shared device is needed twice at the same time.', da.kind)

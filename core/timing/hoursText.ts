@@ -1,14 +1,14 @@
+import { DAY_HOURS, HOUR_MINUTES } from '../units'
 import type { Stretch } from './places'
 
-const HOUR = 60
-const DAY_END = 24 * HOUR
+const DAY_END = DAY_HOURS * HOUR_MINUTES
 /** "9", "09:30", "9.30": an hour as people write it. */
 const CLOCK = /^(\d{1,2})(?:[:.](\d{2}))?$/
 
 function minuteOf(text: string): number | undefined {
   const [, hour, minute = '0'] = CLOCK.exec(text.trim()) ?? []
-  if (hour === undefined || Number(minute) >= HOUR) return undefined
-  const at = Number(hour) * HOUR + Number(minute)
+  if (hour === undefined || Number(minute) >= HOUR_MINUTES) return undefined
+  const at = Number(hour) * HOUR_MINUTES + Number(minute)
   return at <= DAY_END ? at : undefined
 }
 
@@ -30,8 +30,8 @@ export function readHoursText(text: string): Stretch[] | undefined {
 }
 
 const clockOf = (minute: number): string => {
-  const rest = minute % HOUR
-  return `${Math.floor(minute / HOUR)}${rest === 0 ? '' : `:${String(rest).padStart(2, '0')}`}`
+  const rest = minute % HOUR_MINUTES
+  return `${Math.floor(minute / HOUR_MINUTES)}${rest === 0 ? '' : `:${String(rest).padStart(2, '0')}`}`
 }
 /** The same back in words. */
 export const hoursText = (stretches: readonly Stretch[]): string =>

@@ -1,6 +1,7 @@
+import { PLACE_STEP } from '../catalogue/rules/visit'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { openOn, placesFor, PLACE_STEP, shutBecause, WHOLE_DAY, type Stretch } from './places'
+import { openOn, placesFor, shutBecause, WHOLE_DAY, type Stretch } from './places'
 
 const DAY_MINUTES = 24 * 60
 const stretch = fc

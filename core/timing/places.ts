@@ -1,13 +1,13 @@
+import { PLACE_STEP, USUAL_HOURS, VISIT_MINUTES } from '../catalogue/rules/visit'
+import { DAY_HOURS, HOUR_MINUTES } from '../units'
+
 /** A stretch of one day, in minutes from midnight of the house's own day. */
 export interface Stretch {
   from: number
   to: number
 }
 
-const HOUR_MINUTES = 60
-export const DAY_MINUTES = 24 * HOUR_MINUTES
-/** A visit is at least and at most so long, minutes. */
-export const VISIT_MINUTES = { least: 15, most: 180 } as const
+export const DAY_MINUTES = DAY_HOURS * HOUR_MINUTES
 export const isVisitLength = (minutes: number): boolean =>
   minutes >= VISIT_MINUTES.least && minutes <= VISIT_MINUTES.most
 /** Minutes from midnight by the clock on the wall, and back. */
@@ -20,9 +20,10 @@ export const clockOfMinute = (minute: number): { hour: number; minute: number } 
 /** A whole day: what is open where no hours were told. */
 export const WHOLE_DAY: Stretch = { from: 0, to: DAY_MINUTES }
 /** When places are offered in a house that has told no hours. House value. */
-export const USUAL_DAY: Stretch = { from: 8 * 60, to: 18 * 60 }
-/** How finely a place is offered, minutes. House value. */
-export const PLACE_STEP = 15
+export const USUAL_DAY: Stretch = {
+  from: USUAL_HOURS.from * HOUR_MINUTES,
+  to: USUAL_HOURS.to * HOUR_MINUTES,
+}
 
 /** When something is open on one day of the week, and on which days it is shut altogether. */
 export interface Hours {

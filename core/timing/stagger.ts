@@ -1,3 +1,5 @@
+import { MOST_MASKS } from '../catalogue/rules/room'
+
 /** A mask to be put on and taken off by the same pair of hands. Whole ticks. */
 export interface MaskTask {
   id: string
@@ -32,10 +34,10 @@ export interface Stagger {
  * every order of the hand actions is tried, each with the earliest moments that its windows allow,
  * so that waits may lie anywhere. Ties: everything on before the first off, then the earlier ids.
  * @returns undefined when no order keeps every window.
- * @throws RangeError for more than four masks or an empty window.
+ * @throws RangeError for more masks than may rest at once or an empty window.
  */
 export function stagger(tasks: readonly MaskTask[]): Stagger | undefined {
-  if (tasks.length > 4) throw new RangeError('at most four masks at once')
+  if (tasks.length > MOST_MASKS) throw new RangeError(`at most ${MOST_MASKS} masks at once`)
   for (const task of tasks)
     if (task.earliest > task.latest) throw new RangeError(`${task.id}: earliest after latest`)
   const sorted = [...tasks].sort((one, other) => (one.id < other.id ? -1 : 1))

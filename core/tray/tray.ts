@@ -1,4 +1,5 @@
-import { DEVICE_NAMES, type DeviceKind, type ProductKind } from '../catalogue/kinds'
+import { FINGERTIP_KINDS, JARS, MILK } from '../catalogue/rules/dosing'
+import { DEVICE_NAMES, type DeviceKind } from '../catalogue/kinds'
 import type { PlanStep } from '../catalogue/techniques/step'
 import { TECHNIQUES } from '../catalogue/techniques/techniques'
 import { TRAY_RULES, warmUpOf, type TrayRule } from '../catalogue/techniques/linen'
@@ -84,9 +85,6 @@ function confirmsIn({ verdict }: PlanInput, steps: readonly PlanStep[]) {
   return [...waiting].map(([say, names]) => ({ say, steps: [...names] }))
 }
 
-/** What is measured out of a jar, by a spatula that is clean and dry. */
-const JARS: readonly string[] = ['spatula', 'scoop']
-
 /** Each device once, in the order they are switched on: what takes long may be wanted last. */
 function devicesFor(
   input: PlanInput,
@@ -134,7 +132,7 @@ function productFor(step: PlanStep, start: number, input: PlanInput): Laid {
       productId: product.id,
       name: product.name,
       amount,
-      extra: FINGERTIPS.includes(product.kind)
+      extra: FINGERTIP_KINDS.includes(product.kind)
         ? `${fingertipUnits(amount.grams)} fingertip units`
         : null,
       lot: lot?.code ?? null,
@@ -148,8 +146,6 @@ function productFor(step: PlanStep, start: number, input: PlanInput): Laid {
   }
 }
 
-/** What is also said in fingertip units: it must not be too little. */
-const FINGERTIPS: readonly ProductKind[] = ['sunProtection']
 const shortWords = (name: string, left: number, needed: number) =>
   `${name}: ${left.toFixed(1)} mL left, ${needed.toFixed(1)} needed`
 
@@ -160,7 +156,7 @@ function mixOf(
   start: number,
   input: PlanInput,
 ): TrayMix | undefined {
-  const milkBorne = !input.verdict.substances.some((substance) => substance.family === 'milk')
+  const milkBorne = !input.verdict.substances.some((substance) => substance.family === MILK)
   const { kind, dispenser, name } = product
   const mix = mixFor(kind, amount.millilitres, dispenser.millilitres, input.profile.type, milkBorne)
   return mix && { key: step.key, name, atMinute: start - mix.rule.beforeMinutes, mix }

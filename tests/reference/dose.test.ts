@@ -1,14 +1,9 @@
+import { FINGERTIP_AREA, FINGERTIP_GRAMS, PKA } from '#core/catalogue/rules/dosing'
 import convert from 'convert'
 import { describe, expect, it } from 'vitest'
 import { FILMS } from '#core/catalogue/products/products'
-import {
-  amountFor,
-  dropsToMillilitres,
-  FINGERTIP_AREA,
-  FINGERTIP_GRAMS,
-  fingertipUnits,
-} from '#core/dosing/amount'
-import { freeAcidPercent, PKA } from '#core/dosing/freeAcid'
+import { amountFor, dropsToMillilitres, fingertipUnits } from '#core/dosing/amount'
+import { freeAcidPercent } from '#core/dosing/freeAcid'
 import { areaOf, GROUPS } from '#core/face/regions'
 import { product } from '#core/testing/fixtures'
 import {

@@ -4,6 +4,7 @@ import { COMMON_PRACTICE, type ProductKind } from '../kinds'
 export interface MixRule {
   kind: ProductKind
   /** Parts of liquid to one of powder. */ liquidParts: number
+  /** What the liquid is; left out, water or milk by how oily the skin is. */ liquid?: string
   /** Minutes before it goes on that it is mixed, and how long it stays workable. */ beforeMinutes: number
   workingMinutes: number
   words: string
@@ -13,6 +14,7 @@ export const MIXES: readonly MixRule[] = [
   {
     kind: 'hardeningPowder',
     liquidParts: 2,
+    liquid: 'activator',
     beforeMinutes: 1,
     workingMinutes: 3,
     words:

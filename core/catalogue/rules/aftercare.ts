@@ -257,3 +257,6 @@ export const AFTERCARE: readonly AftercareRow[] = [
     'irritated skin marks',
   ),
 ]
+
+/** A rest at least so long is one of days: it ends with its day, a shorter one at its hour. */
+export const DAYS_FROM_HOURS = 40

@@ -44,9 +44,15 @@ export const BACKBONE: readonly Backbone[] = [
   },
 ]
 /** What the musts have to cover: every zone that this client may have it on. */
-export const COVERS: readonly { rule: string; technique: TechniqueId }[] = [
-  { rule: 'sun-covers', technique: 'sunProtection' },
+export const COVERS: readonly { rule: string; technique: TechniqueId; byDay?: true }[] = [
+  { rule: 'sun-covers', technique: 'sunProtection', byDay: true },
   { rule: 'cream-covers', technique: 'moisturiser' },
 ]
+/** The last that touches the skin. */
+export const LAST_ON_SKIN: TechniqueId = 'sunProtection'
+/** Under it this is not laid by day. */
+export const NOT_UNDER_IT: readonly TechniqueId[] = ['facialOil']
+/** Instead of a massage of skin just worked: hands go here for the same minutes. */
+export const HANDS_ELSEWHERE: TechniqueId = 'shouldersScalp'
 /** After sun protection nothing touches the skin any more. */
 export const AFTER_SUN: readonly TechniqueId[] = ['sunProtection', 'close', 'wait']

@@ -1,3 +1,6 @@
+import type { GroupId } from '../../face/regions'
+import { minutes, type Minutes } from '../../units'
+import type { TechniqueId } from '../techniques/techniques'
 import { COMMON_PRACTICE } from '../kinds'
 
 /** Signs that may be seen or said in the room. `breathing` and `swelling` also call for help. */
@@ -148,3 +151,21 @@ export const SKIP_REASONS = [
   'product ran out',
   'device not ready',
 ] as const
+
+/** What remains of a visit after a stop: all off, cool, a plain calming finish. In this order. */
+export const AFTER_STOP: readonly {
+  technique: TechniqueId
+  minutes: Minutes
+  /** Zones that it covers; none: it is done on no zone. */
+  group?: GroupId
+  /** Done whoever the client is, and whatever is barred. */
+  must?: true
+  byDay?: true
+}[] = [
+  { technique: 'rinse', minutes: minutes(2), group: 'faceNeckDecollete', must: true },
+  { technique: 'cold', minutes: minutes(2), group: 'face' },
+  { technique: 'moisturiser', minutes: minutes(1), group: 'faceNeckDecollete' },
+  { technique: 'wait', minutes: minutes(1), byDay: true },
+  { technique: 'sunProtection', minutes: minutes(1), group: 'faceNeckDecollete', byDay: true },
+  { technique: 'close', minutes: minutes(3), must: true },
+]

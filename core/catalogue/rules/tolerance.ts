@@ -1,5 +1,5 @@
 import type { RegionId } from '../../face/zones'
-import { COMMON_PRACTICE } from '../kinds'
+import { COMMON_PRACTICE, type FamilyId } from '../kinds'
 
 /** What lowers the tolerance: per cent kept, by a named cause. House scale: adjust it to your room. */
 export interface ToleranceFactor {
@@ -61,4 +61,14 @@ export const THICKNESS: Readonly<Record<RegionId, number>> = {
   jawR: 100,
   neck: 150,
   decollete: 130,
+}
+
+/** Besides what takes something off: work that asks more of warm skin (common practice). */
+export const FEELS_HEAT: readonly FamilyId[] = ['vacuum']
+/** Shares that are said in a word, per cent. */
+export const SHARE_WORDS: Readonly<Record<number, string>> = {
+  25: 'a quarter',
+  50: 'half',
+  75: 'three quarters',
+  100: 'all',
 }

@@ -66,3 +66,40 @@ export const ASKS_FROM = 2
 
 /** A local concern counts as if it lay on at least this share of the whole, per cent. */
 export const LEAST_LOCAL_SHARE = 20
+
+/** The minutes of hands, arms or shoulders that count as the whole of it (house value). */
+export const BODY_WHOLE_MINUTES = 10
+
+/**
+ * Brings a school's liking into the currency of value: two schools differ visibly, a first-ranked
+ * concern still outweighs both.
+ */
+export const TASTE_SCALE = 4
+/** A connecting step is a small turn of its own: this share of a main step's. */
+export const LINK_SHARE = 1 / 4
+/** A second pass takes half as long again: only the problem areas are gone over. */
+export const SECOND_PASS_TIME = 1.5
+/** Shorter than this a visit is express: only then a massage or steam is given short (house value). */
+export const STANDARD_FROM_MINUTES = 45
+/**
+ * What a protocol names is worth more than anything an aim can add: it is done wherever this skin
+ * and this hour allow it, as near to its minutes as may be.
+ */
+export const PROTOCOL_VALUE = { named: 1_000_000, perHalfMinute: 2000 } as const
+/** From this effect on a technique is mainly for a concern; less comes along with it. */
+export const MAINLY_FROM = 2
+/** What is left of the zones that ask, by their need, below which the work is not worth doing. */
+export const LEAST_SHARE = 1 / 2
+
+/** Need × share × strength comes to this many times the currency of value. */
+export const EFFECT_SCALE = 10
+/** Lengths that a visit is compared at, minutes. */
+export const LENGTHS = [
+  { name: 'Express', slot: 30 },
+  { name: 'Standard', slot: 60 },
+  { name: 'Full', slot: 90 },
+] as const
+/** The lengths of the curve, minutes. */
+export const CURVE = { from: 30, to: 90, step: 10 } as const
+/** What has no room is tried with so much more, half minutes. */
+export const MORE_ROOM_TICKS = 60

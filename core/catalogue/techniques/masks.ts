@@ -217,6 +217,8 @@ export const MASKS = techniques({
     name: 'Mask off',
     stage: 'mask',
     removes: true,
+    takesOff: 'usual',
+    wideFrom: 6,
     part: 'follows',
     linen: { cloths: 1 },
     minutes: span(1, 4, 1, 2),

@@ -83,7 +83,13 @@ export const OPENING = techniques({
   secondCleanse: {
     name: 'Second cleanse, gel',
     stage: 'deepCleanse',
-    connects: minutes(2),
+    connects: {
+      minutes: minutes(2),
+      wants: 'wants clean skin',
+      answers: { soil: true, film: true },
+      lifts: true,
+    },
+    again: true,
     linen: { cloths: 1 },
     minutes: span(1, 4, 2),
     groups: ALL,

@@ -102,6 +102,26 @@ export type Counter =
       most: number
     }
 
+/** How a step puts the surface right for the next one. */
+export interface Connects {
+  minutes: Minutes
+  /** Why it stands before another step: that one "wants dry skin". */
+  wants: string
+  /** Needs that it answers; moisture in any case, or only where the skin is to be damp. */
+  answers: {
+    soil?: true
+    film?: true
+    settled?: true
+    moisture?: 'any' | 'damp'
+  }
+  /** Takes layers off, so it has no place before what can stand on them. */
+  lifts?: true
+  /** Works through a mask that lies there. */
+  throughMask?: true
+  /** Nothing touches the skin meanwhile. */
+  handsOff?: true
+}
+
 /** Something said at a moment of the step: at its start or end, or at a share of its minutes. */
 export interface Prompt {
   at: 'start' | 'end' | number
@@ -181,8 +201,14 @@ export interface TechniqueOf<Id extends string> {
   confirm?: readonly string[]
   /** Done wherever the skin wants it, so it does not say how far a visit has come. */
   floats?: true
-  /** Can put the surface right before another step, in so many minutes. */
-  connects?: Minutes
+  /** Can put the surface right before another step. */
+  connects?: Connects
+  /** What heavy layers, and pads that do not come clean, are cleansed with once more. */
+  again?: true
+  /** The usual way off for what rests, or one for whatever lies on the skin as a mask. */
+  takesOff?: 'usual' | 'anyMask'
+  /** From so many zones on it takes the longest of its minutes. */
+  wideFrom?: number
   /** Only waiting: the hands are idle meanwhile. */
   idle?: true
   /** Cloths and cotton pads that it takes. */

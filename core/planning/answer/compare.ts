@@ -1,3 +1,4 @@
+import { CURVE, LENGTHS } from '../../catalogue/rules/value'
 import { SCHOOL_IDS, SCHOOLS } from '../../catalogue/schools/schools'
 import type { TechniqueId } from '../../catalogue/techniques/techniques'
 import { shortName, tellsApart } from '../../catalogue/techniques/traits'
@@ -22,13 +23,6 @@ export interface Comparison {
   lengths: readonly Alternative[]
   schools: readonly Alternative[]
 }
-
-export const LENGTHS = [
-  { name: 'Express', slot: 30 },
-  { name: 'Standard', slot: 60 },
-  { name: 'Full', slot: 90 },
-] as const
-const CURVE = { from: 30, to: 90, step: 10 } as const
 
 function under(input: PlanInput, name: string): Alternative {
   const proposal = propose(input)

@@ -1,4 +1,4 @@
-import { ASKS_FROM } from '../../catalogue/rules/value'
+import { ASKS_FROM, MORE_ROOM_TICKS } from '../../catalogue/rules/value'
 import { orderRule } from '../../catalogue/rules/orderRules'
 import type { PlanStep, Why } from '../../catalogue/techniques/step'
 import { TECHNIQUES, TECHNIQUE_IDS, type TechniqueId } from '../../catalogue/techniques/techniques'
@@ -126,7 +126,7 @@ function price(
       ...(gone.length > 0 ? { dropsOut: gone } : {}),
     }
   }
-  const wide = solve(forced, slotTicks + 60)
+  const wide = solve(forced, slotTicks + MORE_ROOM_TICKS)
   if (wide)
     return {
       technique: row,

@@ -1,3 +1,4 @@
+import { CLEANSE_AGAIN } from '../../catalogue/techniques/roles'
 import { PAD_RULE } from '../../catalogue/rules/pads'
 import type { PlanStep } from '../../catalogue/techniques/step'
 import { TECHNIQUES } from '../../catalogue/techniques/techniques'
@@ -16,15 +17,15 @@ export function withCleanse(
   atHand: string | undefined,
   input: PlanInput,
 ): PlanStep[] {
-  const { never, products } = allowance('secondCleanse', input)
+  const { never, products } = allowance(CLEANSE_AGAIN, input)
   const at = steps.findIndex(({ key }) => key === atHand)
   const here = steps[at]
   if (never.length > 0 || !here) return [...steps]
   const [bottle] = products
   const cleanse: PlanStep = {
-    key: freshKey(steps, 'secondCleanse'),
-    technique: 'secondCleanse',
-    minutes: TECHNIQUES.secondCleanse.minutes.least,
+    key: freshKey(steps, CLEANSE_AGAIN),
+    technique: CLEANSE_AGAIN,
+    minutes: TECHNIQUES[CLEANSE_AGAIN].minutes.least,
     regions: here.regions.length > 0 ? here.regions : GROUPS.faceNeckDecollete,
     ...(bottle ? { productId: bottle.product.id } : {}),
     why: [{ rule: PAD_RULE.id, text: PAD_RULE.sentence }],

@@ -178,12 +178,15 @@ function materialise(
   return steps
 }
 
+const waits = ({ technique }: PlacedMove): boolean =>
+  TECHNIQUES[technique].connects?.handsOff === true
+
 /** Two waits in a row read as one. */
 function joinWaits(moves: readonly PlacedMove[]): PlacedMove[] {
   const out: PlacedMove[] = []
   for (const move of moves) {
     const last = out[out.length - 1]
-    if (move.technique === 'wait' && last?.technique === 'wait')
+    if (waits(move) && last !== undefined && waits(last))
       out[out.length - 1] = { ...last, minutes: minutes(last.minutes + move.minutes) }
     else out.push(move)
   }

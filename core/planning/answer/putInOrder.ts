@@ -1,3 +1,4 @@
+import { connectorWants } from '../../catalogue/techniques/roles'
 import { stageRank } from '../../catalogue/techniques/stages'
 import type { PlanStep } from '../../catalogue/techniques/step'
 import { TECHNIQUES } from '../../catalogue/techniques/techniques'
@@ -9,7 +10,7 @@ import { allowances } from '../today/allowed'
 import type { PlanInput } from '../input'
 import { applyEdits, type Edit } from '../steps/edit'
 import { isLink } from '../steps/link'
-import { connect, CONNECTOR_WANTS, wantsWords, unavailableLinks } from '../steps/mend'
+import { connect, wantsWords, unavailableLinks } from '../steps/mend'
 
 /** Findings that a change of order alone can mend. */
 const OUT_OF_ORDER: readonly string[] = [
@@ -136,7 +137,7 @@ function connected(input: PlanInput, steps: readonly PlanStep[]): PlanStep[] {
     const technique = TECHNIQUES[step.technique]
     const chain = resting ? undefined : connect(surface, technique, step.regions, without)
     for (const link of chain?.steps ?? []) {
-      const why = wantsWords(technique, CONNECTOR_WANTS[link.technique])
+      const why = wantsWords(technique, connectorWants(link.technique))
       const bottle = allow(link.technique).products[0]?.product.id
       out.push({
         ...link,

@@ -1,8 +1,9 @@
+import { connectorWants } from '../../catalogue/techniques/roles'
 import type { PlanStep } from '../../catalogue/techniques/step'
 import { TECHNIQUES } from '../../catalogue/techniques/techniques'
 import type { PlanInput } from '../input'
 import { freshKey } from '../steps/edit'
-import { CONNECTOR_WANTS, wantsWords, type Connection } from '../steps/mend'
+import { wantsWords, type Connection } from '../steps/mend'
 import { allowance } from '../today/allowed'
 
 /**
@@ -33,7 +34,7 @@ export function withFirst(
       why: [
         {
           rule: 'surface',
-          text: wantsWords(TECHNIQUES[here.technique], CONNECTOR_WANTS[technique]),
+          text: wantsWords(TECHNIQUES[here.technique], connectorWants(technique)),
         },
       ],
     })

@@ -1,3 +1,4 @@
+import { connectorWants } from '../../catalogue/techniques/roles'
 import { CONTRAINDICATIONS } from '../../catalogue/consultation/contraindications'
 import { takeOff } from '../../catalogue/consultation/makeUp'
 import { FINDINGS } from '../../catalogue/consultation/findings'
@@ -12,7 +13,7 @@ import { READING_NAMES } from '../../skin/readings'
 import { needOf } from '../today/need'
 import type { Allowance } from '../today/allowed'
 import type { PlanInput } from '../input'
-import { CONNECTOR_WANTS, wantsWords } from '../steps/mend'
+import { wantsWords } from '../steps/mend'
 import type { PlacedMove } from '../search/transitions'
 
 /** Why a step is in the plan and as it is; the first line is the one that fits beside it. */
@@ -28,7 +29,7 @@ export function reasonsFor(
     return [
       {
         rule: 'surface',
-        text: wants ? wantsWords(wants, CONNECTOR_WANTS[move.technique]) : ownTechnique.reason,
+        text: wants ? wantsWords(wants, connectorWants(move.technique)) : ownTechnique.reason,
       },
     ]
   }

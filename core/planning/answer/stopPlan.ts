@@ -1,12 +1,10 @@
+import { AFTER_STOP } from '../../catalogue/rules/stopRules'
 import { leavesActive } from '../../catalogue/products/families'
 import type { PlanStep, Why } from '../../catalogue/techniques/step'
-import type { TechniqueId } from '../../catalogue/techniques/techniques'
 import { GROUPS } from '../../face/regions'
-import type { RegionId } from '../../face/zones'
 import { allowance } from '../today/allowed'
 import { freshKey } from '../steps/edit'
 import type { PlanInput } from '../input'
-import { minutes } from '../../units'
 
 const WHY: readonly Why[] = [{ rule: 'stopped', text: 'after a stop: calm only' }]
 
@@ -16,30 +14,23 @@ const WHY: readonly Why[] = [{ rule: 'stopped', text: 'after a stop: calm only' 
  */
 export function planAfterStop(input: PlanInput, done: readonly PlanStep[]): PlanStep[] {
   const steps: PlanStep[] = [...done]
-  const add = (technique: TechniqueId, took: number, regions: readonly RegionId[]) => {
+  for (const { technique, minutes, group, must, byDay } of AFTER_STOP) {
+    if (byDay && !input.daylight) continue
     const allowed = allowance(technique, input)
-    const where = regions.filter((region) => !allowed.barred.has(region))
-    if (regions.length > 0 && where.length === 0) return
-    if (allowed.never.length > 0 && technique !== 'rinse' && technique !== 'close') return
+    const regions = group ? GROUPS[group].filter((region) => !allowed.barred.has(region)) : []
+    if (group && regions.length === 0) continue
+    if (allowed.never.length > 0 && !must) continue
     const product =
       allowed.products.find(({ product }) => product.calming && !leavesActive(product)) ??
       allowed.products.find(({ product }) => !leavesActive(product))
     steps.push({
       key: freshKey(steps, technique),
       technique,
-      minutes: minutes(took),
-      regions: where,
+      minutes,
+      regions,
       ...(product ? { productId: product.product.id } : {}),
       why: WHY,
     })
   }
-  add('rinse', 2, GROUPS.faceNeckDecollete)
-  add('cold', 2, GROUPS.face)
-  add('moisturiser', 1, GROUPS.faceNeckDecollete)
-  if (input.daylight) {
-    add('wait', 1, [])
-    add('sunProtection', 1, GROUPS.faceNeckDecollete)
-  }
-  add('close', 3, [])
   return steps
 }

@@ -1,4 +1,4 @@
-import { AFTER_SUN, BACKBONE, COVERS } from '../../catalogue/rules/backbone'
+import { AFTER_SUN, BACKBONE, COVERS, LAST_ON_SKIN } from '../../catalogue/rules/backbone'
 import type { PlanStep } from '../../catalogue/techniques/step'
 import { TECHNIQUES } from '../../catalogue/techniques/techniques'
 import { GROUPS, nameRegions } from '../../face/regions'
@@ -23,25 +23,30 @@ export function backboneFindings({ steps, rules }: Checking): PlanFinding[] {
 
 /** Sun protection is the last that touches the skin. */
 export function afterSunFindings({ steps, rules }: Checking): PlanFinding[] {
-  const at = steps.findIndex((step) => step.technique === 'sunProtection')
+  const at = steps.findIndex((step) => step.technique === LAST_ON_SKIN)
   const sun = steps[at]
   if (!sun) return []
   return steps.slice(at + 1).flatMap((step) =>
     AFTER_SUN.includes(step.technique) || step.regions.length === 0
       ? []
-      : finding(rules, 'sun-last', `${TECHNIQUES[step.technique].name} after sun protection`, {
-          key: step.key,
-          mends: [moveBefore(step, sun), remove(step)],
-        }),
+      : finding(
+          rules,
+          'sun-last',
+          `${TECHNIQUES[step.technique].name} after ${TECHNIQUES[LAST_ON_SKIN].name.toLowerCase()}`,
+          {
+            key: step.key,
+            mends: [moveBefore(step, sun), remove(step)],
+          },
+        ),
   )
 }
 
 /** Each must covers every zone that this client may have it on. */
 export function coverFindings({ input, steps, rules, allow }: Checking): PlanFinding[] {
-  return COVERS.flatMap(({ rule, technique }) => {
+  return COVERS.flatMap(({ rule, technique, byDay }) => {
     const own = steps.filter((step) => step.technique === technique)
     const last = own[own.length - 1]
-    if (!last || (technique === 'sunProtection' && !input.daylight)) return []
+    if (!last || (byDay && !input.daylight)) return []
     const { barred } = allow(technique)
     const wanted = GROUPS.faceNeckDecollete.filter((region) => !barred.has(region))
     const bare = wanted.filter((region) => !own.some((step) => step.regions.includes(region)))

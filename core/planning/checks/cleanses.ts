@@ -1,3 +1,4 @@
+import { CLEANSE_AGAIN } from '../../catalogue/techniques/roles'
 import { takeOff } from '../../catalogue/consultation/makeUp'
 import type { PlanStep } from '../../catalogue/techniques/step'
 import { TECHNIQUES } from '../../catalogue/techniques/techniques'
@@ -12,8 +13,8 @@ export function cleanseFindings({ input, steps, rules }: Checking): PlanFinding[
   const own = steps.filter(cleanses)
   const last = own[own.length - 1]
   if (!last || own.length >= asked) return []
-  const gel = freshStep('secondCleanse', input)
-  const { name, minutes } = TECHNIQUES.secondCleanse
+  const gel = freshStep(CLEANSE_AGAIN, input)
+  const { name, minutes } = TECHNIQUES[CLEANSE_AGAIN]
   const before = steps[steps.indexOf(last) + 1]?.key ?? null
   const step = gel && { ...gel, minutes: minutes.least }
   const mends = step

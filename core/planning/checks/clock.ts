@@ -1,3 +1,4 @@
+import { STAY } from '../../catalogue/techniques/roles'
 import { TECHNIQUES } from '../../catalogue/techniques/techniques'
 import { shortName } from '../../catalogue/techniques/traits'
 import type { PlanStep } from '../../catalogue/techniques/step'
@@ -98,7 +99,7 @@ function windowFindings(rest: Resting, checking: Checking): PlanFinding[] {
           do: 'insert',
           before: lift?.key ?? null,
           step: {
-            technique: 'stay',
+            technique: STAY,
             regions: [],
             minutes: minutes(missing),
             why: [{ rule: 'dwell-early', text: 'the mask needs its time' }],
@@ -143,7 +144,7 @@ function meanwhileFindings(rest: Resting, checking: Checking): PlanFinding[] {
         do: 'insert',
         before: wrong.key,
         step: {
-          technique: 'stay',
+          technique: STAY,
           regions: [],
           minutes: wrong.minutes,
           why: [{ rule: 'attended', text: 'watched by the second' }],

@@ -1,3 +1,4 @@
+import { fromHundredths } from '../../units'
 import { nameRegions } from '../../face/regions'
 import { REGION_IDS } from '../../face/zones'
 import { mostExfoliations } from '../today/limits'
@@ -23,8 +24,8 @@ export function loadFindings({ input, steps, walked, tolerances, rules }: Checki
       }))
       .sort((one, other) => other.load - one.load)[0]?.s
     const left = heaviest?.regions.filter((region) => !over.includes(region)) ?? []
-    const asked = (walked.totals[worst] / 100).toFixed(1)
-    const borne = (tolerances[worst].hundredths / 100).toFixed(1)
+    const asked = fromHundredths(walked.totals[worst]).toFixed(1)
+    const borne = fromHundredths(tolerances[worst].hundredths).toFixed(1)
     out.push(
       ...finding(
         rules,

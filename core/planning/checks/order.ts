@@ -1,3 +1,5 @@
+import { LAST_ON_SKIN, NOT_UNDER_IT } from '../../catalogue/rules/backbone'
+import { GIVING, MANY_LAYERS } from '../../catalogue/rules/restraint'
 import { ingredientsIn } from '../../catalogue/products/ingredients'
 import { STAGE_IDS } from '../../catalogue/kinds'
 import type { PlanStep } from '../../catalogue/techniques/step'
@@ -20,7 +22,7 @@ export function exfoliationFindings({ steps, rules }: Checking): PlanFinding[] {
       .slice(0, i)
       .find(
         (later) =>
-          ['massage', 'mask'].includes(TECHNIQUES[later.technique].stage) &&
+          GIVING.includes(TECHNIQUES[later.technique].stage) &&
           later.regions.some((region) => step.regions.includes(region)) &&
           !TECHNIQUES[later.technique].removes,
       )
@@ -56,7 +58,6 @@ const FINISH = STAGE_IDS.indexOf('mask')
 
 /** What stays on the skin as a layer of its own: what is only water does not count. */
 const staysOn = (step: PlanStep): boolean => (TECHNIQUES[step.technique].leaves.layer ?? 0) >= 2
-const MANY = 3
 
 /** Vitamin C goes first, and after many products the cream is a light one. */
 export function finishFindings({ input, steps, rules, allow }: Checking): PlanFinding[] {
@@ -77,7 +78,12 @@ export function finishFindings({ input, steps, rules, allow }: Checking): PlanFi
             mends: [before(step, first)],
           })
         : []
-    if (own.kind !== 'moisturiser' || below.length < MANY || own.suits.includes('oily')) return out
+    if (
+      TECHNIQUES[step.technique].stage !== 'moisturise' ||
+      below.length < MANY_LAYERS ||
+      own.suits.includes('oily')
+    )
+      return out
     const lighter = allow(step.technique).products.find((product) =>
       product.product.suits.includes('oily'),
     )?.product
@@ -111,9 +117,9 @@ export function layerFindings({ input, steps, rules }: Checking): PlanFinding[] 
       continue
     }
     if (
-      step.technique === 'facialOil' &&
+      NOT_UNDER_IT.includes(step.technique) &&
       input.daylight &&
-      steps.some((step) => step.technique === 'sunProtection')
+      steps.some((step) => step.technique === LAST_ON_SKIN)
     )
       out.push(
         ...finding(rules, 'oil-under-sun', undefined, { key: step.key, mends: [remove(step)] }),

@@ -9,7 +9,7 @@ import type { Allowance } from '../today/allowed'
 import { thatAsk } from '../today/need'
 import { pairWaived } from '../today/limits'
 import { finding, remove, type Checking, type Mend, type PlanFinding, type Rules } from './finding'
-import { minutes } from '../../units'
+import { minutes, ROUNDING } from '../../units'
 
 const OWN_RULE: readonly string[] = ['scope', 'no-device', 'no-product']
 
@@ -100,8 +100,7 @@ function minuteFindings(step: PlanStep, allowance: Allowance, rules: Rules): Pla
       `${technique.name}: ${allowance.minutesMost} min at most${allowance.adapted[0] ? `, ${allowance.adapted[0].text}` : ''}`,
       { key: step.key, mends: [to(allowance.minutesMost)] },
     )
-  const { minutesLeast } = allowance
-  const why = allowance.adapted.find(({ rule }) => rule.startsWith('eyes-'))
+  const { minutesLeast, longerWhy: why } = allowance
   return step.minutes < minutesLeast
     ? finding(
         rules,
@@ -115,9 +114,7 @@ function minuteFindings(step: PlanStep, allowance: Allowance, rules: Rules): Pla
 function passFindings(step: PlanStep, allowance: Allowance, rules: Rules): PlanFinding[] {
   const { passes } = allowance.technique
   if (!passes || (step.passes ?? 1) <= allowance.passesMost) return []
-  const cause =
-    allowance.adapted.find((why) => why.rule.includes('tip') || why.rule.includes('marks'))?.text ??
-    'this skin'
+  const cause = allowance.passesWhy?.text ?? 'this skin'
   return finding(
     rules,
     'pass-limit',
@@ -148,8 +145,8 @@ function settingFindings(step: PlanStep, allowance: Allowance, rules: Rules): Pl
     )
   }
   const thin = step.regions.filter((region) => own.thin?.includes(region))
-  const half = Math.floor((least + most) / 2 / own.step + 1e-9) * own.step
-  return thin.length > 0 && setting > half + 1e-9
+  const half = Math.floor((least + most) / 2 / own.step + ROUNDING) * own.step
+  return thin.length > 0 && setting > half + ROUNDING
     ? finding(
         rules,
         'thin-zones',

@@ -1,7 +1,7 @@
+import { connectorWants } from '../../catalogue/techniques/roles'
 import type { PlanStep } from '../../catalogue/techniques/step'
 import { nameRegions } from '../../face/regions'
 import { productTrouble } from '../today/bottles'
-import { CONNECTOR_WANTS } from '../steps/mend'
 import { finding, remove, type Checking, type Mend, type PlanFinding } from './finding'
 
 const use = (step: PlanStep, product: { id: string; name: string }): Mend => ({
@@ -62,7 +62,7 @@ export function calmFindings(
   if (!allowance.technique.product || !item || item.product.calming || worked.length === 0)
     return []
   const calm = allowance.products.find((product) => product.product.calming)?.product
-  if (!calm && step.technique in CONNECTOR_WANTS) return []
+  if (!calm && connectorWants(step.technique) !== undefined) return []
   return finding(
     rules,
     'calm-only',

@@ -1,10 +1,12 @@
+import { HANDS_ELSEWHERE } from '../../catalogue/rules/backbone'
+import { connectorWants } from '../../catalogue/techniques/roles'
 import type { PlanStep } from '../../catalogue/techniques/step'
 import { TECHNIQUES, type TechniqueId } from '../../catalogue/techniques/techniques'
 import { describeUnmet } from '../../surface/words'
 import type { Edit } from '../steps/edit'
 import { isLink } from '../steps/link'
 import { freshStep } from '../today/fresh'
-import { connect, CONNECTOR_WANTS, wantsWords, unavailableLinks } from '../steps/mend'
+import { connect, wantsWords, unavailableLinks } from '../steps/mend'
 import { finding, remove, type Checking, type Mend, type PlanFinding } from './finding'
 import { minutes } from '../../units'
 
@@ -52,7 +54,7 @@ export function surfaceFindings(step: PlanStep, i: number, checking: Checking): 
               why: [
                 {
                   rule: 'surface',
-                  text: wantsWords(row, CONNECTOR_WANTS[connecting.technique]),
+                  text: wantsWords(row, connectorWants(connecting.technique)),
                 },
               ],
             },
@@ -69,14 +71,14 @@ export function surfaceFindings(step: PlanStep, i: number, checking: Checking): 
 
 /** Hands go elsewhere instead: shoulders and scalp for the same minutes. */
 const elsewhere = (step: PlanStep): Mend => ({
-  label: `Shoulders and scalp, ${step.minutes} min`,
+  label: `${TECHNIQUES[HANDS_ELSEWHERE].name}, ${step.minutes} min`,
   minutes: 0,
   edits: [
     {
       do: 'insert',
       before: step.key,
       step: {
-        technique: 'shouldersScalp',
+        technique: HANDS_ELSEWHERE,
         regions: [],
         minutes: step.minutes,
         why: [{ rule: 'machine-no-massage', text: 'not on skin just worked' }],

@@ -1,12 +1,14 @@
-import type { ConcernId } from '../../catalogue/kinds'
-import type { Technique } from '../../catalogue/techniques/techniques'
 import {
+  EFFECT_SCALE,
   ASKS_FROM,
   BODY_SHARE,
   CONCERN_NEED,
   LEAST_LOCAL_SHARE,
   REGION_SHARE,
 } from '../../catalogue/rules/value'
+import { ALL_PERCENT } from '../../units'
+import type { ConcernId } from '../../catalogue/kinds'
+import type { Technique } from '../../catalogue/techniques/techniques'
 import { needOf } from '../today/need'
 import { REGION_IDS, type RegionId } from '../../face/zones'
 import type { Profile } from '../../skin/profile'
@@ -27,7 +29,7 @@ export class Effects {
       return Object.fromEntries(
         REGION_IDS.map((region) => [
           region,
-          (needOf(profile, aim, region) * REGION_SHARE[region] * 100) / whole,
+          (needOf(profile, aim, region) * REGION_SHARE[region] * ALL_PERCENT) / whole,
         ]),
       ) as Record<RegionId, number>
     })
@@ -47,15 +49,15 @@ export class Effects {
         regions.length === 0
           ? (this.body[i] ?? 0)
           : regions.reduce((acc, region) => acc + (own?.[region] ?? 0), 0)
-      return Math.round((strength * sum * Math.sqrt(share)) / 10)
+      return Math.round((strength * sum * Math.sqrt(share)) / EFFECT_SCALE)
     })
   }
 }
 
 /** What a concern is measured against, per cent: the whole, or where it is local the zones showing it. */
 function wholeOf(profile: Profile, aim: ConcernId): number {
-  if (!('local' in CONCERN_NEED[aim])) return 100
+  if (!('local' in CONCERN_NEED[aim])) return ALL_PERCENT
   const showing = REGION_IDS.filter((region) => needOf(profile, aim, region) >= ASKS_FROM)
   const share = showing.reduce((sum, region) => sum + REGION_SHARE[region], 0)
-  return share === 0 ? 100 : Math.max(LEAST_LOCAL_SHARE, share)
+  return share === 0 ? ALL_PERCENT : Math.max(LEAST_LOCAL_SHARE, share)
 }

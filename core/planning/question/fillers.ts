@@ -1,3 +1,5 @@
+import { BODY_WHOLE_MINUTES } from '../../catalogue/rules/value'
+import { STAY } from '../../catalogue/techniques/roles'
 import { TECHNIQUE_IDS, TECHNIQUES, type TechniqueId } from '../../catalogue/techniques/techniques'
 import { toTicks, minutes } from '../../units'
 import type { Allowance } from '../today/allowed'
@@ -13,11 +15,6 @@ export interface Filler {
   liking: number
   idle: number
 }
-
-/** The waiting by the client that fills what nothing else fills. */
-export const STAY: TechniqueId = 'stay'
-/** The minutes of hands, arms or shoulders that count as the whole of it. */
-const WHOLE_MINUTES = 10
 
 /** Those that fill hands, the one that wants the longest rest first. */
 const FILLERS = TECHNIQUE_IDS.filter((id) => TECHNIQUES[id].fillsFrom !== undefined).sort(
@@ -60,7 +57,7 @@ function fillerOf(
   base: readonly number[],
 ): Filler {
   const moves = name ? meanwhile(name, free) : []
-  const share = (move: Move) => Math.min(1, move.minutes / WHOLE_MINUTES)
+  const share = (move: Move) => Math.min(1, move.minutes / BODY_WHOLE_MINUTES)
   const liking = (move: Move) =>
     (make.method.taste[move.technique] ?? 0) + make.allow(move.technique).favour
   const idleTicks = (move: Move) => (TECHNIQUES[move.technique].idle ? toTicks(move.minutes) : 0)

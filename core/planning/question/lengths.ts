@@ -1,10 +1,8 @@
+import { STANDARD_FROM_MINUTES } from '../../catalogue/rules/value'
 import type { Method } from '../../catalogue/schools/schools'
 import type { Technique } from '../../catalogue/techniques/techniques'
 import { minutes, type Minutes } from '../../units'
 import type { Allowance } from '../today/allowed'
-
-/** Shorter than this a visit is express: only then a massage or steam is given short (house value). */
-export const STANDARD_FROM = 45
 
 type Timed = Pick<Technique, 'minutes'>
 
@@ -27,7 +25,7 @@ export function lengthsOf(
 ): Minutes[] {
   const { choices, least, usual } = technique.minutes
   const listed = choices.filter((choice) => choice <= minutesMost && choice >= minutesLeast)
-  if (usual !== undefined && slotMinutes >= STANDARD_FROM) {
+  if (usual !== undefined && slotMinutes >= STANDARD_FROM_MINUTES) {
     const whole = wholeOf(technique, method)
     return listed.filter((choice) => choice >= usual && choice <= whole)
   }
@@ -38,7 +36,7 @@ export function lengthsOf(
 
 /** Whether a technique's usual time is more than today allows, so that a standard visit leaves it out. */
 export const underUsual = ({ minutes: own }: Timed, most: number, slotMinutes: number): boolean =>
-  own.usual !== undefined && slotMinutes >= STANDARD_FROM && most < own.usual
+  own.usual !== undefined && slotMinutes >= STANDARD_FROM_MINUTES && most < own.usual
 
 /** How much of its effect a step of some minutes has, 0–1: it grows to its whole and no further. */
 export const shareOf = (

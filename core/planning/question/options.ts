@@ -1,3 +1,5 @@
+import { LINK_SHARE, SECOND_PASS_TIME, TASTE_SCALE } from '../../catalogue/rules/value'
+import { CLEANSE_AGAIN } from '../../catalogue/techniques/roles'
 import type { ConcernId, FamilyId } from '../../catalogue/kinds'
 import { familiesOfBottle } from '../../catalogue/products/families'
 import type { Method } from '../../catalogue/schools/schools'
@@ -15,26 +17,12 @@ import { lengthsOf, shareOf } from './lengths'
 import { RegionSets } from './regionSets'
 import { minutes, nearestTick, type Minutes } from '../../units'
 
-/**
- * Brings a school's liking into the currency of value: two schools differ visibly, a first-ranked
- * concern still outweighs both.
- */
-const TASTE_SCALE = 4
-
-/** A connecting step is a small turn of its own: this share of a main step's. */
-const LINK_SHARE = 1 / 4
 /** What each connecting step costs at the house's pace, in the currency of value. */
 export const linkCostOf = ({ turnCost }: Pick<Method, 'turnCost'>): number =>
   Math.round(turnCost * LINK_SHARE) * TASTE_SCALE
 
-/** What heavy layers are cleansed with once more. */
-const AGAIN = 'secondCleanse'
-
 /** Marks an option that is made with the calming stand-in. */
 const calmMark = (bottle: Pick<Move, 'calm'>) => (bottle.calm === 'only' ? ['calm'] : [])
-
-/** A second pass takes half as long again: only the problem areas are gone over. */
-const SECOND_PASS_TIME = 1.5
 
 export interface Traits extends Pick<Option, 'main' | 'costCents' | 'exfoliates' | 'marks'> {
   /** How much the school likes it. */ liking: number
@@ -145,14 +133,14 @@ export class OptionMaker {
 
   /** The same with one gel cleanse more straight after it, where that may be had. */
   cleansedAgain(option: Option): Option {
-    const gel = this.allow(AGAIN)
+    const gel = this.allow(CLEANSE_AGAIN)
     const zones = option.moves[option.moves.length - 1]?.regions ?? []
     const regions = zones.filter((region) => !gel.barred.has(region))
     if (gel.never.length > 0 || regions.length === 0) return option
     const bottle = bottles(gel)[0] ?? {}
     const moves = [
       ...option.moves,
-      this.move(gel, regions, TECHNIQUES[AGAIN].minutes.least, bottle),
+      this.move(gel, regions, TECHNIQUES[CLEANSE_AGAIN].minutes.least, bottle),
     ]
     return { ...option, id: `${option.id}:again`, moves, costCents: this.costs.of(moves) }
   }

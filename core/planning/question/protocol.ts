@@ -1,14 +1,8 @@
+import { PROTOCOL_VALUE } from '../../catalogue/rules/value'
 import type { PlanStep, ProtocolStep } from '../../catalogue/techniques/step'
 import { canPin, onlyConnects } from '../../catalogue/techniques/traits'
 import type { Option, Stage } from './planCase'
 import { ticksWithin } from '../../units'
-
-/**
- * Worth more than anything an aim can add: what the protocol names is done wherever this skin and
- * this hour allow it.
- */
-const NAMED = 1_000_000
-const PER_HALF_MINUTE = 2000
 
 /**
  * A stage as the protocol has it: only what it names, as near to its minutes as may be. What every
@@ -24,7 +18,9 @@ export function byProtocol(stage: Stage, protocol: readonly ProtocolStep[]): Sta
     options: named.map((option) => ({
       ...option,
       taste:
-        option.taste + NAMED * option.main.length - PER_HALF_MINUTE * awayFrom(option, protocol),
+        option.taste +
+        PROTOCOL_VALUE.named * option.main.length -
+        PROTOCOL_VALUE.perHalfMinute * awayFrom(option, protocol),
     })),
   }
 }

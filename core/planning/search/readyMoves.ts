@@ -1,7 +1,9 @@
+import { CLEANSE_AGAIN } from '../../catalogue/techniques/roles'
+import { LONGEST_CHAIN } from '../steps/mend'
+import { ALL_PERCENT, toTicks } from '../../units'
 import { TECHNIQUES } from '../../catalogue/techniques/techniques'
 import { REGION_IDS, type RegionId } from '../../face/zones'
 import { feelsHeat, HEATED, loadOn, type Work } from '../../load/loads'
-import { toTicks } from '../../units'
 import type { Move, Option } from '../question/planCase'
 import { numberOf } from './regionStates'
 
@@ -21,12 +23,12 @@ export interface Ready {
   bears: boolean
 }
 /** A chain of connecting washes at its longest. */
-const WASH_MINUTES = 6
+const WASH_MINUTES = LONGEST_CHAIN * (TECHNIQUES[CLEANSE_AGAIN].connects?.minutes ?? 0)
 /** A connecting wash warms nothing, but it may load: counted at its longest before each move. */
 export const WASH = REGION_IDS.map((region) =>
   loadOn(
     region,
-    TECHNIQUES.secondCleanse,
+    TECHNIQUES[CLEANSE_AGAIN],
     { handsMinutes: WASH_MINUTES, dwellMinutes: 0, passes: 0 },
     HEATED,
   ),
@@ -77,7 +79,7 @@ export function ready(move: Move): Ready {
     names: move.regions,
     regions: move.regions.map((region) => REGION_NO.get(region) ?? 0),
     ticks: toTicks(move.minutes),
-    cool: on(100),
+    cool: on(ALL_PERCENT),
     warm: on(HEATED),
     dwells: move.dwell !== undefined,
     calm: move.calm,

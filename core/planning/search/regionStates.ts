@@ -163,7 +163,7 @@ export class RegionStates {
             no: numberOf(step.technique),
             minutes: step.minutes,
             ticks: toTicks(step.minutes),
-            there: step.technique !== 'wait',
+            there: !TECHNIQUES[step.technique].connects?.handsOff,
           }))
         : null
       this.chains.set(key, found)

@@ -1,3 +1,4 @@
+import type { Connects } from '../../catalogue/techniques/technique'
 import {
   TECHNIQUE_IDS,
   TECHNIQUES,
@@ -6,30 +7,22 @@ import {
 } from '../../catalogue/techniques/techniques'
 import { shortName } from '../../catalogue/techniques/traits'
 import type { RegionId } from '../../face/zones'
-import { toTicks, type Minutes } from '../../units'
+import { minutes, toTicks, type Minutes } from '../../units'
 import { applyTechnique, unmetNeeds, type Surface, type Unmet } from '../../surface/surface'
 import { bottleRateOf } from '../../dosing/bottleRate'
-import { minutes } from '../../units'
 import type { Allow } from '../today/allowed'
-
-/** Why a connecting step stands before another: what that one wants. */
-export const CONNECTOR_WANTS: Partial<Record<TechniqueId, string>> = {
-  blot: 'wants dry skin',
-  mist: 'wants damp skin',
-  rinse: 'wants bare skin',
-  secondCleanse: 'wants clean skin',
-  wait: 'wants a dry layer',
-}
 
 /** "tip wants dry skin": why a connecting step stands before a technique. */
 export const wantsWords = (technique: Technique, wants: string | undefined): string =>
   `${shortName(technique.id).toLowerCase()} ${wants ?? 'wants it so'}`
 
-/** Connecting steps that can put a surface right, with the minutes they take. */
-const CONNECTORS: readonly { id: TechniqueId; minutes: Minutes }[] = TECHNIQUE_IDS.flatMap((id) => {
+/** Connecting steps that can put a surface right, with how they do it. */
+const CONNECTORS: readonly (Connects & { id: TechniqueId })[] = TECHNIQUE_IDS.flatMap((id) => {
   const { connects } = TECHNIQUES[id]
-  return connects === undefined ? [] : [{ id, minutes: connects }]
+  return connects === undefined ? [] : [{ id, ...connects }]
 })
+/** A chain of connecting steps is no longer than this: more of them is a plan gone wrong. */
+export const LONGEST_CHAIN = 3
 
 /** Connecting steps that cannot be had today: they take a bottle, and none is left for them. */
 export const unavailableLinks = (allow: Allow): TechniqueId[] =>
@@ -68,53 +61,44 @@ export function connect(
     (technique.needs.film?.includes('leaveOn') ?? false)
   let frontier: Connection[] = [{ steps: [], minutes: minutes(0), surface }]
   let best: Connection | undefined
-  for (let depth = 0; depth < 3; depth++) {
+  for (let depth = 0; depth < LONGEST_CHAIN; depth++) {
     const next: Connection[] = []
     for (const chain of frontier)
-      for (const ownConnector of CONNECTORS) {
-        if (best && chain.minutes + ownConnector.minutes >= best.minutes) continue
-        if (without.includes(ownConnector.id)) continue
-        const connector = TECHNIQUES[ownConnector.id]
-        if (!helps(ownConnector.id, stillWanting(chain.surface, technique, regions))) continue
+      for (const connector of CONNECTORS) {
+        if (best && chain.minutes + connector.minutes >= best.minutes) continue
+        if (without.includes(connector.id)) continue
+        if (!answers(connector, stillWanting(chain.surface, technique, regions))) continue
         // What takes product off must not touch a leave-on that the next step can stand on.
-        if (
-          layered &&
-          (ownConnector.id === 'rinse' ||
-            ownConnector.id === 'secondCleanse' ||
-            ownConnector.id === 'blot')
-        )
-          continue
-        // A wait leaves the skin alone; a mist on a mask or under a wash makes no sense and is
-        // never cheaper than a rinse.
-        if (masked && chain.steps.length === 0 && ownConnector.id !== 'rinse') continue
-        if (unmetNeeds(chain.surface, connector, regions).length > 0) continue
-        const step = {
-          technique: ownConnector.id,
-          minutes: ownConnector.minutes,
-          regions: ownConnector.id === 'wait' ? [] : regions,
-        }
-        const reached: Connection = {
-          steps: [...chain.steps, step],
-          minutes: minutes(chain.minutes + ownConnector.minutes),
-          surface: applyTechnique(
-            chain.surface,
-            connector,
-            step.regions,
-            toTicks(ownConnector.minutes),
-          ),
-        }
-        if (unmetNeeds(reached.surface, technique, regions).length === 0) {
-          if (!best || better(reached, best)) best = reached
-        } else next.push(reached)
+        if (layered && connector.lifts) continue
+        // Through a mask only water goes; anything else waits until it is off.
+        if (masked && chain.steps.length === 0 && !connector.throughMask) continue
+        if (unmetNeeds(chain.surface, TECHNIQUES[connector.id], regions).length > 0) continue
+        const reached = lengthened(chain, connector, regions)
+        if (unmetNeeds(reached.surface, technique, regions).length > 0) next.push(reached)
+        else if (!best || better(reached, best)) best = reached
       }
     frontier = next
   }
   return best
 }
 
+/** A chain with one connecting step more. */
+function lengthened(
+  chain: Connection,
+  { id, minutes: own, handsOff }: (typeof CONNECTORS)[number],
+  regions: readonly RegionId[],
+): Connection {
+  const step = { technique: id, minutes: own, regions: handsOff ? [] : regions }
+  return {
+    steps: [...chain.steps, step],
+    minutes: minutes(chain.minutes + own),
+    surface: applyTechnique(chain.surface, TECHNIQUES[id], step.regions, toTicks(own)),
+  }
+}
+
 /**
- * What is unmet, and what a mist that would mend it wants itself: a layer that has not dried down is
- * not sprayed over.
+ * What is unmet, and what a step that would damp the skin wants itself: a layer that has not dried
+ * down is not sprayed over.
  */
 function stillWanting(
   surface: Surface,
@@ -123,35 +107,23 @@ function stillWanting(
 ): Unmet[] {
   const unmet = unmetNeeds(surface, technique, regions)
   const damp = unmet.some(({ part, want }) => part === 'moisture' && want !== 'dry')
-  const settling = unmetNeeds(surface, TECHNIQUES.mist, regions).filter(
-    ({ part }) => part === 'settled',
+  if (!damp || unmet.some(({ part }) => part === 'settled')) return unmet
+  const settling = CONNECTORS.filter((own) => own.answers.moisture === 'damp').flatMap(({ id }) =>
+    unmetNeeds(surface, TECHNIQUES[id], regions).filter(({ part }) => part === 'settled'),
   )
-  return damp && !unmet.some(({ part }) => part === 'settled') ? [...unmet, ...settling] : unmet
+  return [...unmet, ...settling]
 }
 
 /**
  * A connecting step is tried only where it answers something unmet; a wash on dry skin may want a
  * mist first.
  */
-function helps(id: TechniqueId, unmet: readonly Unmet[]): boolean {
-  const wants = (part: Unmet['part']) => unmet.find((unmet) => unmet.part === part)
-  switch (id) {
-    case 'wait':
-      return wants('settled') !== undefined
-    case 'mist':
-      return wants('soil') !== undefined || (wants('moisture')?.want ?? 'dry') !== 'dry'
-    case 'blot':
-      return (
-        wants('moisture') !== undefined ||
-        wants('film') !== undefined ||
-        wants('soil') !== undefined
-      )
-    case 'rinse':
-      return wants('film') !== undefined || (wants('moisture')?.want ?? 'dry') !== 'dry'
-    default:
-      return wants('film') !== undefined || wants('soil') !== undefined
-  }
-}
+const answers = ({ answers: own }: Connects, unmet: readonly Unmet[]): boolean =>
+  unmet.some(({ part, want }) => {
+    if (part === 'moisture')
+      return own.moisture === 'any' || (own.moisture === 'damp' && want !== 'dry')
+    return part === 'soil' || part === 'film' || part === 'settled' ? own[part] === true : false
+  })
 
 function better(one: Connection, other: Connection): boolean {
   if (one.minutes !== other.minutes) return one.minutes < other.minutes

@@ -3,7 +3,7 @@ import { freeAcidOf } from '../../dosing/freeAcid'
 import { TECHNIQUES } from '../../catalogue/techniques/techniques'
 import { REGION_IDS, type RegionId } from '../../face/zones'
 import { bottleRateOf } from '../../dosing/bottleRate'
-import { HEATED, loadOn } from '../../load/loads'
+import { heatOf, loadOn } from '../../load/loads'
 import {
   applyTechnique,
   startSurface,
@@ -73,7 +73,7 @@ export function trace(input: PlanInput, steps: readonly PlanStep[]): Trace {
                 ...strength,
                 setting: step.setting ?? technique.setting?.start ?? 0,
               },
-              before[region].warmth === 'warm' ? HEATED : 100,
+              heatOf(before[region].warmth),
             ),
       ]),
     ) as Record<RegionId, number>

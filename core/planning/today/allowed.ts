@@ -12,7 +12,8 @@ import type { PlanInput } from '../input'
 import { isStrong } from '../../catalogue/techniques/traits'
 import { hadBefore, tookWell } from '../../load/had'
 import { beforeEvent } from '../../screening/verdict/eventAhead'
-import { careful, LEAVES_A_MARK, NOTHING_NEW } from './limits'
+import { LEAVES_A_MARK } from '../../catalogue/rules/restraint'
+import { careful, NOTHING_NEW } from './limits'
 import { isNamed, NAMED_ONLY, namedOnly, strongAcid } from './named'
 import { regionsMeeting } from './adapt'
 import { stopping, meets } from './bars'
@@ -33,6 +34,9 @@ export interface Allowance {
   adapted: readonly Why[]
   /** Which of these rules shorten it. */
   shortened: readonly string[]
+  /** Why it wants longer than its least, and why fewer passes, where something says so. */
+  longerWhy?: Why
+  passesWhy?: Why
   /** Liked more or less today, in the currency of a school's taste. */
   favour: number
   favourLayout: Readonly<Partial<Record<LayoutId, number>>>
@@ -72,6 +76,8 @@ class Draft {
   private minutesMost: number
   private minutesLeast: number
   private passesMost: number
+  private longerWhy: Why | undefined
+  private passesWhy: Why | undefined
   private favour = 0
 
   constructor(
@@ -167,7 +173,9 @@ class Draft {
         this.adapted.push({ rule, text: `first: ${say.toLowerCase()}` })
     if (this.technique.passes && limit.passesMost < this.passesMost) {
       this.passesMost = limit.passesMost
-      this.adapted.push(...because('passesMost'))
+      const whys = because('passesMost')
+      this.passesWhy = whys[0] ?? this.passesWhy
+      this.adapted.push(...whys)
     }
   }
 
@@ -202,6 +210,8 @@ class Draft {
       ...(setting ? { setting } : {}),
       adapted: this.adapted,
       shortened: this.shortened,
+      ...(this.longerWhy ? { longerWhy: this.longerWhy } : {}),
+      ...(this.passesWhy ? { passesWhy: this.passesWhy } : {}),
       favour: this.favour,
       favourLayout: this.favourLayout,
       products,
@@ -224,12 +234,14 @@ class Draft {
   private lengthen(minutes: number | undefined, why: Why): void {
     if (minutes === undefined || minutes <= this.minutesLeast) return
     this.minutesLeast = minutes
+    this.longerWhy = why
     this.adapted.push(why)
   }
 
   private limitPasses(passes: number | undefined, why: Why): void {
     if (passes === undefined || passes >= this.passesMost) return
     this.passesMost = passes
+    this.passesWhy = why
     this.adapted.push(why)
   }
 

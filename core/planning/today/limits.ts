@@ -1,21 +1,9 @@
-import { EXFOLIATING, type FamilyId } from '../../catalogue/kinds'
+import { ALL_PERCENT } from '../../units'
 import type { Pair } from '../../catalogue/rules/pairs'
 import { methodOf } from '../../catalogue/schools/schools'
 import type { PlanInput } from '../input'
 import { exfoliatedToday, isResilient } from './adapt'
 
-/** Work that may show for days, so that it is not tried for the first time before an event. */
-export const LEAVES_A_MARK: readonly FamilyId[] = [
-  ...EXFOLIATING,
-  'peel',
-  'vacuum',
-  'extraction',
-  'ultrasound',
-  'highFrequency',
-  'microcurrent',
-  'lamp',
-  'clay',
-]
 /** Why something new waits until after an event (common practice). */
 export const NOTHING_NEW = 'nothing new in the seven days before an event'
 
@@ -30,7 +18,7 @@ export const careful = ({ firstVisit, school, policy }: House): boolean =>
 
 /** Skin that reads resilient and of which nothing was told that lowers its tolerance. */
 const bearsTwo = ({ profile, verdict }: House): boolean =>
-  isResilient(profile) && verdict.limit.tolerancePercent >= 100
+  isResilient(profile) && verdict.limit.tolerancePercent >= ALL_PERCENT
 
 /** How many exfoliations this skin may have in one visit: the house's number only on resilient skin. */
 export function mostExfoliations(input: House): number {

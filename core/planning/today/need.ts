@@ -1,34 +1,17 @@
-import { STRONG, type ConcernId, type FamilyId } from '../../catalogue/kinds'
-import { ASKS_FROM, CONCERN_NEED, REGION_SHARE } from '../../catalogue/rules/value'
+import { STRONG, type ConcernId } from '../../catalogue/kinds'
+import { ONLY_WHERE_ASKED, ONLY_WHERE_NAMED } from '../../catalogue/rules/restraint'
+import {
+  ASKS_FROM,
+  CONCERN_NEED,
+  LEAST_SHARE,
+  MAINLY_FROM,
+  REGION_SHARE,
+} from '../../catalogue/rules/value'
 import type { Technique } from '../../catalogue/techniques/techniques'
 import type { RegionId } from '../../face/zones'
 import { plannedGrade, type Profile } from '../../skin/profile'
+import { MOST_GRADE } from '../../skin/readings'
 import type { PlanInput } from '../input'
-
-/**
- * Work that goes only where its reason is: a zone that needs nothing of what it does is left alone,
- * even if it could bear it (common practice).
- */
-const ONLY_WHERE_ASKED: readonly FamilyId[] = [
-  'extraction',
-  'friction',
-  'acid',
-  'peel',
-  'ultrasound',
-  'abrasion',
-  'vacuum',
-  'needling',
-  'blade',
-]
-
-/** Belong to cleansing, hydration and sun protection; to work only where they are named. */
-const ONLY_WHERE_NAMED: readonly RegionId[] = ['neck', 'decollete']
-
-/** From this effect on a technique is mainly for a concern; less comes along with it. */
-const MAINLY = 2
-
-/** What is left of the zones that ask, by their need, below which the work is not worth doing. */
-const LEAST_SHARE = 1 / 2
 
 type Asking = Pick<PlanInput, 'profile' | 'aims' | 'wanted' | 'protocol'>
 type Working = Pick<Technique, 'id' | 'families' | 'effects'>
@@ -39,7 +22,7 @@ export function needOf(profile: Profile, concern: ConcernId, region: RegionId): 
   if ('constant' in row) return row.only && !row.only.includes(region) ? 0 : row.constant
   if ('unread' in row) return profile.regions[region][row.reading] ?? row.unread
   const grade = plannedGrade(profile, region, row.reading)
-  return row.invert ? 4 - grade : grade
+  return row.invert ? MOST_GRADE - grade : grade
 }
 
 /** Whether a technique is kept to the zones that ask for it. */
@@ -49,7 +32,7 @@ export const keptToNeed = ({ families }: Pick<Technique, 'families'>): boolean =
 /** How much a region asks for a technique, 0–4: the greatest need of what the technique is mainly for. */
 export function askFor({ effects }: Working, region: RegionId, asking: Asking): number {
   const concerns = (Object.keys(effects) as ConcernId[]).filter(
-    (concern) => (effects[concern] ?? 0) >= MAINLY,
+    (concern) => (effects[concern] ?? 0) >= MAINLY_FROM,
   )
   return Math.max(0, ...concerns.map((concern) => askOf(concern, region, asking)))
 }

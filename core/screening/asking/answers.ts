@@ -1,3 +1,4 @@
+import { MOST_A_WEEK } from '../../catalogue/rules/recovery'
 import type { WorkElsewhereId } from '../../catalogue/consultation/elsewhere'
 import type { FindingId } from '../../catalogue/consultation/findings'
 import { FINDING_ORDER } from '../../catalogue/consultation/findings'
@@ -27,10 +28,9 @@ export function unsureQuestions(answers: Answers): FindingId[] {
 }
 
 /** How often a week something is used at home, as typed; none where no rhythm can be made of it. */
-const MOST_PER_WEEK = 14
 export function perWeekFrom(typed: string): number | undefined {
   const times = Math.round(Number(typed))
-  return times >= 1 && times <= MOST_PER_WEEK ? times : undefined
+  return times >= 1 && times <= MOST_A_WEEK ? times : undefined
 }
 
 /**

@@ -1,5 +1,6 @@
 /** Calendar days as ISO strings, without clocks or zones: `2026-03-01`. */
-const DAY_MS = 86_400_000
+import { DAY_MS } from '../../units'
+
 const SHAPE = /^\d{4}-\d{2}-\d{2}$/
 
 /** The same few days are asked about again and again: what they are is kept, within bounds. */

@@ -1,3 +1,4 @@
+import { GUARDIAN_AGE } from '../../catalogue/rules/screening'
 import type { FamilyId, LicenceId } from '../../catalogue/kinds'
 import { REGION_IDS } from '../../face/zones'
 import type { Bar } from '../verdict/verdict'
@@ -6,8 +7,6 @@ import type { PlanStep } from '../../catalogue/techniques/step'
 import { TECHNIQUES } from '../../catalogue/techniques/techniques'
 import { addDays } from '../asking/days'
 
-/** Under this age a guardian signs; the practice's local age may be higher. */
-export const GUARDIAN_AGE = 16
 export const needsGuardian = (age: number | null) => age !== null && age < GUARDIAN_AGE
 
 /** A signature as it was given: for what, when (ISO day), by a guardian or the client. */

@@ -1,3 +1,5 @@
+import { PATCH_DAYS, PATCH_HOURS } from '../../catalogue/rules/screening'
+import { DAY_HOURS, HOUR_MS } from '../../units'
 import { INGREDIENTS, ingredientsIn } from '../../catalogue/products/ingredients'
 import type { Product } from '../../catalogue/products/products'
 import type { Profile } from '../../skin/profile'
@@ -24,14 +26,6 @@ export const PATCH_PLACE_NAMES: Readonly<Record<PatchPlace, string>> = {
   behindEar: 'behind the ear',
   innerElbow: 'inner elbow',
 }
-
-const HOUR = 3_600_000
-/**
- * Read at 24 h and again at 48 h; late reactions up to 96 h are possible. A clear test holds for
- * six months. Common practice.
- */
-export const PATCH_HOURS = { first: 24, second: 48, late: 96 } as const
-export const PATCH_DAYS = 183
 
 export type PatchState =
   | { kind: 'notNeeded' }
@@ -87,17 +81,19 @@ export function patchState(
   const last = own[0]
   if (last && again && again.at > last.placedAt && again.at <= now)
     return { kind: 'due', why: again.why }
-  if (last && now < last.placedAt + PATCH_DAYS * 24 * HOUR) {
-    const reads = last.reads.filter((read) => read.at >= last.placedAt + PATCH_HOURS.first * HOUR)
+  if (last && now < last.placedAt + PATCH_DAYS * DAY_HOURS * HOUR_MS) {
+    const reads = last.reads.filter(
+      (read) => read.at >= last.placedAt + PATCH_HOURS.first * HOUR_MS,
+    )
     if (reads.length > 0)
       return {
         kind: 'clear',
-        until: last.placedAt + PATCH_DAYS * 24 * HOUR,
-        ...(reads.some((read) => read.at >= last.placedAt + PATCH_HOURS.second * HOUR)
+        until: last.placedAt + PATCH_DAYS * DAY_HOURS * HOUR_MS,
+        ...(reads.some((read) => read.at >= last.placedAt + PATCH_HOURS.second * HOUR_MS)
           ? {}
-          : { lookAgain: last.placedAt + PATCH_HOURS.second * HOUR }),
+          : { lookAgain: last.placedAt + PATCH_HOURS.second * HOUR_MS }),
       }
-    const from = last.placedAt + PATCH_HOURS.first * HOUR
+    const from = last.placedAt + PATCH_HOURS.first * HOUR_MS
     return now < from ? { kind: 'waiting', from } : { kind: 'readable', since: from }
   }
   return why === undefined ? { kind: 'notNeeded' } : { kind: 'due', why }
@@ -121,7 +117,7 @@ export function patchBar(state: PatchState): string | undefined {
 
 /** Why a patch test cannot be called clear yet; undefined once it can. Times in milliseconds. */
 export function tooEarly(placedAt: number, now: number): string | undefined {
-  const hours = (now - placedAt) / HOUR
+  const hours = (now - placedAt) / HOUR_MS
   if (hours >= PATCH_HOURS.first) return undefined
   return (
     `Too early to call it clear: it is read at ${PATCH_HOURS.first} h and again at ` +

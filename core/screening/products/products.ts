@@ -1,3 +1,4 @@
+import { MONTH_DAYS, UNNAMED_ALLERGY, WORD_LETTERS } from '../../catalogue/rules/screening'
 import { INGREDIENTS, ingredientsIn } from '../../catalogue/products/ingredients'
 import { strayFamilies } from '../../catalogue/products/families'
 import { BOTTLE_FAMILIES, type BottleFamily } from '../../catalogue/kinds'
@@ -30,7 +31,7 @@ export function productBars(product: Product, verdict: Verdict, answers: Answers
     (allergy.substances ?? []).length === 0 &&
     inside.some((id) => INGREDIENTS[id].allergen)
   )
-    out.push({ rule: 'allergy-products', text: 'allergy not named yet: ask before' })
+    out.push({ rule: UNNAMED_ALLERGY, text: 'allergy not named yet: ask before' })
   return out
 }
 
@@ -78,7 +79,7 @@ export function patchTrouble(
   const named = allergy?.say === 'no' || (allergy?.substances ?? []).length > 0
   const inside = ingredientsIn(product.inci)
   if (!named && inside.some((id) => INGREDIENTS[id].allergen))
-    return { rule: 'allergy-products', text: 'ask about allergies first' }
+    return { rule: UNNAMED_ALLERGY, text: 'ask about allergies first' }
   const perLot = lots.map((lot) => lotBars(lot, product, today))
   if (perLot.length === 0) return { rule: 'no-product', text: 'none on the shelf' }
   return perLot.some((bars) => bars.length === 0) ? undefined : perLot[0]?.[0]
@@ -86,7 +87,7 @@ export function patchTrouble(
 
 /** A word no family knows is matched as it stands. */
 const holds = (product: Product, word: string) =>
-  word.length >= 3 && product.inci.some((i) => i.toLowerCase().includes(word))
+  word.length >= WORD_LETTERS && product.inci.some((i) => i.toLowerCase().includes(word))
 
 /** Why a bottle may not be used today: recalled, out of date, open too long, empty. */
 export function lotBars(lot: Lot, product: Product, today: string): ProductBar[] {
@@ -94,7 +95,7 @@ export function lotBars(lot: Lot, product: Product, today: string): ProductBar[]
   if (daysBetween(today, lot.expires) < 0)
     return [{ rule: 'lot-expired', text: `out of date since ${lot.expires}` }]
   if (lot.openedOn !== undefined) {
-    const last = addDays(lot.openedOn, Math.floor(product.openMonths * 30.4))
+    const last = addDays(lot.openedOn, Math.floor(product.openMonths * MONTH_DAYS))
     if (daysBetween(today, last) < 0)
       return [
         {

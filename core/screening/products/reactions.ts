@@ -1,7 +1,9 @@
 import { COMMON_PRACTICE } from '../../catalogue/kinds'
 import { INGREDIENTS, ingredientsIn, type IngredientId } from '../../catalogue/products/ingredients'
 import type { Product } from '../../catalogue/products/products'
-import { PATCH_HOURS, type PatchTest } from './patch'
+import { PATCH_HOURS } from '../../catalogue/rules/screening'
+import { HOUR_MS } from '../../units'
+import type { PatchTest } from './patch'
 import type { Bar } from '../verdict/verdict'
 
 /** A reaction in the room for which a product was suspected. `at` in milliseconds since 1970. */
@@ -18,7 +20,6 @@ export interface PastReaction {
 
 /** The rule under which a suspected product stays on the shelf, and may be set aside. */
 export const REACTED_RULE = 'reacted-here'
-const HOUR = 3_600_000
 
 /** A patch test that was placed after a moment and read clear in its time clears a product. */
 function clearedSince(productId: string, since: number, tests: readonly PatchTest[]): boolean {
@@ -28,7 +29,7 @@ function clearedSince(productId: string, since: number, tests: readonly PatchTes
       test.placedAt > since &&
       test.reads.length > 0 &&
       test.reads.every(
-        (read) => read.result === 'clear' && read.at >= test.placedAt + PATCH_HOURS.first * HOUR,
+        (read) => read.result === 'clear' && read.at >= test.placedAt + PATCH_HOURS.first * HOUR_MS,
       ),
   )
 }

@@ -1,3 +1,4 @@
+import { ALL_PERCENT } from '../../units'
 import { ingredientsIn } from '../../catalogue/products/ingredients'
 import { PRODUCT_RULES, type ProductRule } from '../../catalogue/products/productRules'
 import type { Product } from '../../catalogue/products/products'
@@ -24,7 +25,7 @@ export function strengthBars(
         : []
     const { acid, pH } = product
     if (!acid || !productRule.acids?.includes(acid.name)) return []
-    if (acid.percent > (productRule.percentMost ?? 100))
+    if (acid.percent > (productRule.percentMost ?? ALL_PERCENT))
       return [
         {
           rule: productRule.id,

@@ -1,3 +1,4 @@
+import { MANY_ZONES } from '../../catalogue/rules/screening'
 import { FAMILY_IDS, FAMILY_NAMES, type FamilyId } from '../../catalogue/kinds'
 import { nameRegions } from '../../face/regions'
 import type { RegionId } from '../../face/zones'
@@ -13,9 +14,6 @@ export interface Earliest {
   where: string
   because: string
 }
-
-/** All of the face: no place is named then. */
-const MANY = 9
 
 /**
  * The earliest day for each kind of work that something keeps waiting until a known day: the latest
@@ -36,7 +34,7 @@ export function earliestDays(bars: readonly Bar[], today: string): Earliest[] {
         name: FAMILY_NAMES[family],
         day,
         regions,
-        where: regions.length >= MANY ? '' : nameRegions(regions),
+        where: regions.length >= MANY_ZONES ? '' : nameRegions(regions),
         because: last.sentence.replace(/\.$/, ''),
       },
     ]

@@ -1,8 +1,6 @@
+import { EVENT_DAYS } from '../../catalogue/rules/restraint'
 import type { Answers } from '../asking/answers'
 import { daysBetween, isDay } from '../asking/days'
-
-/** The last days before an event, in which nothing is new to the client (common practice). */
-export const EVENT_DAYS = 7
 
 /**
  * Days until what the client has ahead; 0 where it has no day yet, which counts as the nearest.

@@ -1,3 +1,4 @@
+import { WORD_LETTERS } from '../../catalogue/rules/screening'
 import type { Contraindication } from '../../catalogue/consultation/contraindications'
 import type { FamilyId, LicenceId } from '../../catalogue/kinds'
 import { TECHNIQUES } from '../../catalogue/techniques/techniques'
@@ -45,7 +46,7 @@ export function liftTrouble(
   if (who.role === 'trainee') return 'A trainee sets nothing aside: ask a colleague.'
   if (!row.families.every((family) => covers(family, who.licences)))
     return 'Only somebody licensed for this work may set it aside.'
-  if (row.lifts === 'doctor' && word.trim().length < 3)
+  if (row.lifts === 'doctor' && word.trim().length < WORD_LETTERS)
     return 'Write down which doctor gave their word, and when.'
   return undefined
 }

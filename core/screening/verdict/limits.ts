@@ -1,3 +1,4 @@
+import { ALL_PERCENT, percentOf } from '../../units'
 import { LIMIT_IDS, LIMIT_WORDS, type Limit } from '../../catalogue/rules/limits'
 
 /**
@@ -7,7 +8,9 @@ import { LIMIT_IDS, LIMIT_WORDS, type Limit } from '../../catalogue/rules/limits
 export const together = (one: Required<Limit>, other: Limit): Required<Limit> => ({
   steamMost: Math.min(one.steamMost, other.steamMost ?? one.steamMost),
   passesMost: Math.min(one.passesMost, other.passesMost ?? one.passesMost),
-  tolerancePercent: Math.floor((one.tolerancePercent * (other.tolerancePercent ?? 100)) / 100),
+  tolerancePercent: Math.floor(
+    percentOf(one.tolerancePercent, other.tolerancePercent ?? ALL_PERCENT),
+  ),
 })
 
 /** "steam 5 min at most", a line for each thing that is limited. */

@@ -1,3 +1,4 @@
+import { WARN_DAYS } from '../../catalogue/rules/screening'
 import { daysBetween } from '../asking/days'
 import { LICENCE_IDS, type LicenceId } from '../../catalogue/kinds'
 
@@ -8,9 +9,6 @@ export interface ScopeLine {
   until: string | null
   text: string
 }
-/** Days before a licence runs out in which it is said. */
-export const WARN_DAYS = 60
-
 /**
  * The scope of a person in a house: what is held, has not run out on the day, and what the place
  * allows.

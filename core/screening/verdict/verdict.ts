@@ -1,3 +1,5 @@
+import { FIRST_BOTTLES } from '../../catalogue/rules/screening'
+import { DAY_HOURS, HOUR_MS } from '../../units'
 import { ingredientsNamed, type IngredientId } from '../../catalogue/products/ingredients'
 import {
   CONTRAINDICATIONS,
@@ -5,7 +7,6 @@ import {
   type Lifter,
 } from '../../catalogue/consultation/contraindications'
 import { FINDINGS, type FindingId } from '../../catalogue/consultation/findings'
-import type { TechniqueId } from '../../catalogue/techniques/techniques'
 import type { FamilyId } from '../../catalogue/kinds'
 import { NO_LIMIT, type Limit } from '../../catalogue/rules/limits'
 import { REGION_IDS, ZONES, type RegionId } from '../../face/zones'
@@ -64,8 +65,6 @@ export interface Verdict {
 
 /** The rule of a word that no list knows: labels are read for it. */
 export const UNKNOWN_WORD = 'unknown-word'
-/** The bottles that every visit begins with: before them all labels have been read. */
-const FIRST_BOTTLES: readonly TechniqueId[] = ['eyesOff', 'milk']
 const readLabels = ({ word, rule }: Named) => ({
   rule,
   say: `Read every label for “${word}”: no list knows the word`,
@@ -170,8 +169,6 @@ function spares(row: Contraindication, answer: Answer | undefined, today: string
   return daysBetween(today, answer.date) > row.aheadTakenWell
 }
 
-const HOURS_A_DAY = 24
-const HOUR_MS = 3_600_000
 /** The moment at which a row lifts by itself: hours are hours, over midnight and clock changes. */
 const liftedAt = (row: Contraindication, answer: Answer | undefined): number | undefined =>
   row.hours === undefined || answer?.say !== 'yes' || answer.at === undefined
@@ -184,7 +181,7 @@ function liftedOn(row: Contraindication, answer: Answer | undefined): string | u
   // By its day alone it may have been as late as midnight: the careful end.
   if (row.hours !== undefined)
     return answer.at === undefined
-      ? addDays(answer.date, 1 + Math.ceil(row.hours / HOURS_A_DAY))
+      ? addDays(answer.date, 1 + Math.ceil(row.hours / DAY_HOURS))
       : undefined
   return row.days === undefined ? undefined : addDays(answer.date, row.days)
 }

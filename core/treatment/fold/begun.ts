@@ -1,8 +1,6 @@
+import { BEGUN_AFTER_MINUTES } from '../../catalogue/rules/room'
 import { toMilliseconds } from '../../units'
 import type { RoomState } from './roomState'
-
-/** From so long on a step at hand is taken to have begun (common practice). */
-const BEGUN_AFTER_MINUTES = 0.5
 
 type Tapped = Pick<
   RoomState,

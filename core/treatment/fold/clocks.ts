@@ -1,3 +1,4 @@
+import { MINUTE_MS } from '../../units'
 import type { PlanStep } from '../../catalogue/techniques/step'
 import { TECHNIQUES } from '../../catalogue/techniques/techniques'
 import type { FoldContext, RestingNow, RoomState } from './fold'
@@ -14,7 +15,7 @@ export function restingAt(
   now: number,
 ): { ms: number; word: 'working' | 'mayComeOff' | 'due' | 'late' } {
   const ms = (resting.endedAt ?? now) - resting.since
-  return { ms, word: restingWord(resting, ms / 60_000) }
+  return { ms, word: restingWord(resting, ms / MINUTE_MS) }
 }
 
 /** A mask is said to be due this long before its latest. */

@@ -1,8 +1,5 @@
-import {
-  preferenceNotes,
-  type PreferenceId,
-  type Preferences,
-} from '../../catalogue/consultation/preferences'
+import { WISH_SAID_AT } from '../../catalogue/rules/room'
+import { preferenceNotes, type Preferences } from '../../catalogue/consultation/preferences'
 import type { StageId } from '../../catalogue/kinds'
 import type { PlanStep } from '../../catalogue/techniques/step'
 import { TECHNIQUES } from '../../catalogue/techniques/techniques'
@@ -17,14 +14,10 @@ import { cueOf, type Bottle } from '../step/cue'
 import { isCalmed } from '../stop/stop'
 import type { RestingNow, RoomState } from '../fold/fold'
 
-/** At which stage a client's wish is said again; those without one are said at every step. */
-const SAID_AT: Partial<Record<PreferenceId, StageId>> = { pressure: 'massage', lying: 'settle' }
-const ALWAYS_SAID: readonly PreferenceId[] = ['talk']
-
 /** What this client likes, at the step where it matters. */
 export const comfortAt = (preferences: Preferences, stage: StageId): string =>
   preferenceNotes(preferences)
-    .filter(({ id }) => ALWAYS_SAID.includes(id) || SAID_AT[id] === stage)
+    .filter(({ id }) => [stage, 'always'].includes(WISH_SAID_AT[id] ?? ''))
     .map(({ text }) => text)
     .join(' ')
 

@@ -1,3 +1,4 @@
+import { LOOK_AHEAD_MINUTES, MOST_MASKS } from '../../catalogue/rules/room'
 import type { PlanStep } from '../../catalogue/techniques/step'
 import { TECHNIQUES } from '../../catalogue/techniques/techniques'
 import { removalMinutes } from '../../timing/removal'
@@ -38,11 +39,6 @@ export function layWords(
   if (next.first.key !== planned || next.begin > 0) return `${name} goes on next${waits}.`
   return `${name}: begun within ${next.by} min, all come off in time.`
 }
-
-/** At most so many at once are reckoned with, on and still to come. */
-const MOST_MASKS = 4
-/** Further ahead than this nobody looks, ticks. */
-const LOOK_AHEAD = 60
 
 /**
  * What is still put on in one go with what rests: the steps of the plan from the one at hand, as
@@ -119,7 +115,7 @@ function latestStart(
   planned: boolean,
 ): number {
   let last = first.wait
-  for (let wait = last + 1; wait <= LOOK_AHEAD; wait++) {
+  for (let wait = last + 1; wait <= LOOK_AHEAD_MINUTES; wait++) {
     const waited = lies.map((task) => later(task, wait))
     if (waited.some(({ latest }) => latest < 0)) return last
     const still = planned ? asPlanned(waited, toLay) : stagger([...waited, ...toLay])?.actions[0]
@@ -130,7 +126,7 @@ function latestStart(
 }
 
 /** The latest of what has passed it: none where lateness does no harm, else it is late. */
-const past = (late: RestingNow['late']): number => (late === 'harmless' ? LOOK_AHEAD : -1)
+const past = (late: RestingNow['late']): number => (late === 'harmless' ? LOOK_AHEAD_MINUTES : -1)
 
 /** What rests, its window from now, in whole ticks that are inside it. */
 function resting(state: RoomState, steps: readonly PlanStep[], now: number): MaskTask[] {

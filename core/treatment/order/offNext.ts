@@ -1,3 +1,4 @@
+import { MOST_COMING_OFF } from '../../catalogue/rules/room'
 import type { PlanStep } from '../../catalogue/techniques/step'
 import { comingOff, type ComingOff, type OffTask } from '../../timing/comingOff'
 import { removalMinutes } from '../../timing/removal'
@@ -28,7 +29,7 @@ export function offNext(
       },
     ]
   })
-  return comingOff(tasks.slice(0, 6))
+  return comingOff(tasks.slice(0, MOST_COMING_OFF))
 }
 
 /** What lateness means for what rests, in the words of the room. */

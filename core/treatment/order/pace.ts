@@ -1,8 +1,8 @@
+import { ROUNDING, MINUTE_MS } from '../../units'
 import type { PlanStep } from '../../catalogue/techniques/step'
 import { runningMs } from '../fold/clocks'
 import type { RoomState } from '../fold/fold'
 
-const MINUTE_MS = 60_000
 /** Hands-on minutes that these steps plan. */
 export const plannedMinutes = (steps: readonly PlanStep[]) =>
   steps.reduce((sum, step) => sum + step.minutes, 0)
@@ -59,5 +59,5 @@ export function minutesShort(
   const still =
     Math.max(0, step.minutes - runningMs(state, now) / MINUTE_MS) +
     plannedMinutes(steps.slice(at + 1))
-  return Math.max(0, Math.floor(still - Math.max(0, exactlyLeft(state, slot, now)) + 1e-6))
+  return Math.max(0, Math.floor(still - Math.max(0, exactlyLeft(state, slot, now)) + ROUNDING))
 }

@@ -1,3 +1,5 @@
+import { PADDED } from '../../catalogue/rules/room'
+import { CLEANSE_AGAIN } from '../../catalogue/techniques/roles'
 import { asWorn, takeOff, type MakeUpId } from '../../catalogue/consultation/makeUp'
 import {
   MOST_WIPES,
@@ -36,10 +38,10 @@ export function usualPads(
 ): Usual | undefined {
   if (last && asWorn(last.worn).join() === asWorn(worn).join())
     return { pads: last.pads, from: 'lastTime' }
-  const { facePads, eyePads } = takeOff(worn)
-  const { stage } = TECHNIQUES[technique]
-  if (worn.length === 0 || (stage !== 'eyesOff' && stage !== 'surfaceCleanse')) return undefined
-  return { pads: stage === 'eyesOff' ? eyePads : facePads, from: 'worn' }
+  const pads = PADDED[TECHNIQUES[technique].stage]
+  return worn.length === 0 || pads === undefined
+    ? undefined
+    : { pads: takeOff(worn)[pads], from: 'worn' }
 }
 
 /**
@@ -57,7 +59,7 @@ export function cleanEnough(grades: readonly PadGrade[], usual?: Usual): CleanEn
   const soiled = grades.filter((grade) => grade >= SOILED_FROM).length
   const twice = soiled >= SOILED_TWICE && grades.length >= expected
   if (twice || grades.length >= Math.max(MOST_WIPES, expected)) {
-    const { least } = TECHNIQUES.secondCleanse.minutes
+    const { least } = TECHNIQUES[CLEANSE_AGAIN].minutes
     const why = twice ? 'Soiled twice' : `Not clean after ${wipes(grades.length)}`
     return {
       act: 'addCleanse',

@@ -1,7 +1,14 @@
+import {
+  MINUTE_SECONDS,
+  fromMilliseconds,
+  nearestTick,
+  SECOND_MS,
+  TICK_SECONDS,
+  toMilliseconds,
+} from '../../units'
 import type { PlanStep } from '../../catalogue/techniques/step'
 import { OTHER_SIDE, SIDE_NAMES, type Side } from '../../face/sides'
 import type { RegionId } from '../../face/zones'
-import { fromMilliseconds, nearestTick, SECOND_MS, TICK_SECONDS, toMilliseconds } from '../../units'
 import { runningMs } from '../fold/clocks'
 import type { RoomState, SideTurn } from '../fold/roomState'
 import { aimOf } from './sequence'
@@ -64,7 +71,7 @@ export const behind = ({ L, R }: HalfTimes): Side => (L < R ? 'L' : 'R')
 
 const clockWords = (ms: number) => {
   const seconds = Math.ceil(ms / SECOND_MS)
-  return `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`
+  return `${Math.floor(seconds / MINUTE_SECONDS)}:${String(seconds % MINUTE_SECONDS).padStart(2, '0')}`
 }
 
 /** "left 4 min, right 3.5 min: not timed alike"; nothing where no side was timed. */

@@ -1,5 +1,5 @@
+import { MINUTE_SECONDS, fromMilliseconds, toMilliseconds } from '../../units'
 import { LADDER } from '../../catalogue/rules/byHand'
-import { fromMilliseconds, toMilliseconds } from '../../units'
 import type { Dial } from '../order/atHand'
 import type { RoomState } from '../fold/roomState'
 
@@ -44,4 +44,4 @@ export function ladderAt(
     say: calm ? 'Calm: one notch stronger is open.' : 'Look and ask: calm?',
   }
 }
-const seconds = (ms: number) => Math.ceil(fromMilliseconds(ms) * 60)
+const seconds = (ms: number) => Math.ceil(fromMilliseconds(ms) * MINUTE_SECONDS)

@@ -1,3 +1,4 @@
+import { SAID_AHEAD_MINUTES } from '../../catalogue/rules/room'
 import type { MakeUpId } from '../../catalogue/consultation/makeUp'
 import { TECHNIQUES } from '../../catalogue/techniques/techniques'
 import type { PlanStep } from '../../catalogue/techniques/step'
@@ -20,15 +21,13 @@ export function promptsOf(
   return [...soakPrompts(step, worn), ...own, ...timed].sort((one, other) => one.at - other.at)
 }
 
-/** Said this long before its moment, so that it is not late. Minutes. */
-const AHEAD = 0.1
 /** What is to be said at this minute: all of the latest whose moment has come. */
 export function promptAt(
   step: PlanStep,
   ran: number,
   worn: readonly MakeUpId[] = [],
 ): string | undefined {
-  const come = promptsOf(step, worn).filter(({ at }) => at <= ran + AHEAD)
+  const come = promptsOf(step, worn).filter(({ at }) => at <= ran + SAID_AHEAD_MINUTES)
   const latest = come[come.length - 1]?.at
   if (latest === undefined) return undefined
   return come.flatMap(({ at, say }) => (at === latest ? [say] : [])).join(' ')

@@ -1,3 +1,4 @@
+import { KNEADED, NODE_TICKS, NODES_FROM_MINUTES } from '../../catalogue/rules/room'
 import {
   AIM_OF,
   DIRECTIONS,
@@ -44,10 +45,6 @@ export function directionsOf(step: PlanStep): Partial<Record<RegionId, Direction
   )
 }
 
-/** Drainage that is worth a node opened first, minutes. House value. */
-const NODES_FROM = 3
-const NODE_TICKS = 1
-
 /** How tense each zone was found under the hand, 0–4; what was not read is not tense. */
 export type Tension = Readonly<Partial<Record<RegionId, number>>>
 export const tensionOf = ({ regions }: Pick<Profile, 'regions'>): Tension =>
@@ -55,7 +52,7 @@ export const tensionOf = ({ regions }: Pick<Profile, 'regions'>): Tension =>
 
 /** Minutes are shared out by hand here, so that it stays longer where it finds tension. */
 const kneads = ({ technique }: Pick<PlanStep, 'technique'>) =>
-  TECHNIQUES[technique].stage === 'massage'
+  TECHNIQUES[technique].stage === KNEADED
 
 /**
  * The zones of a step in the order the hand takes them, with the minutes of each by its area; in a
@@ -68,7 +65,7 @@ export function sequenceOf(step: PlanStep, tension: Tension = {}): InSequence[] 
   const order = (aim === 'drain' ? DRAIN_ORDER : LIFT_ORDER).filter((region) =>
     step.regions.includes(region),
   )
-  const nodes = aim === 'drain' && step.minutes >= NODES_FROM ? nodesOf(step.regions) : []
+  const nodes = aim === 'drain' && step.minutes >= NODES_FROM_MINUTES ? nodesOf(step.regions) : []
   const ticks = toTicks(step.minutes) - nodes.length * 2 * NODE_TICKS
   const found = (region: RegionId) => (kneads(step) ? (tension[region] ?? 0) : 0)
   const weights = order.map(

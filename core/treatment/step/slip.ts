@@ -2,19 +2,19 @@ import { SLIP } from '../../catalogue/rules/byHand'
 import type { PlanStep } from '../../catalogue/techniques/step'
 import { TECHNIQUES } from '../../catalogue/techniques/techniques'
 import type { Dispenser, Product } from '../../catalogue/products/products'
-import { describeMeasures, WATER_DROP_ML } from '../../dosing/amount'
+import { FINE, WATER_DROP_ML } from '../../catalogue/rules/dosing'
+import { KNEADED } from '../../catalogue/rules/room'
+import { describeMeasures } from '../../dosing/amount'
 import type { Profile } from '../../skin/profile'
 import type { RoomState } from '../fold/roomState'
 import { fromMilliseconds, type Millilitres, type Minutes } from '../../units'
 
-/** Bottles that give a little at a time. */
-const FINE: readonly Dispenser['kind'][] = ['drop', 'pump', 'spray', 'riceGrain']
 const OIL_DROP: Dispenser = { kind: 'drop', millilitres: SLIP.oilDropMl }
 
 /** The hand glides on a medium in this step. */
 const glides = ({ technique }: Pick<PlanStep, 'technique'>): boolean => {
   const { stage, product } = TECHNIQUES[technique]
-  return stage === 'massage' && product !== undefined
+  return stage === KNEADED && product !== undefined
 }
 const isDry = ({ type, conditions }: Pick<Profile, 'type' | 'conditions'>): boolean =>
   type === 'dry' || conditions.includes('dehydrated')

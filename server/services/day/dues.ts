@@ -5,7 +5,7 @@ import { endsSoon } from '#core/catalogue/products/products'
 import { BACKUP_SAID_DAYS, LICENCE_SAID_DAYS, SERVICE_SAID_DAYS } from '#core/catalogue/rules/dues'
 import { addDays, daysBetween } from '#core/screening/asking/days'
 import { fromHundredths } from '#core/units'
-import { PATCH_HOURS } from '#core/screening/products/patch'
+import { PATCH_HOURS } from '#core/catalogue/rules/screening'
 import {
   clients,
   deviceParts,

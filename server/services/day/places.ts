@@ -1,15 +1,9 @@
+import { VISIT_MINUTES } from '#core/catalogue/rules/visit'
 import { and, asc, eq, gt, lt, ne, sql } from 'drizzle-orm'
 import type { z } from 'zod'
 import type { HoursPage, Place, placesQuery, WeekDay } from '#contracts/hours'
 import { addDays } from '#core/screening/asking/days'
-import {
-  DAY_MINUTES,
-  inBoth,
-  placesFor,
-  USUAL_DAY,
-  VISIT_MINUTES,
-  type Stretch,
-} from '#core/timing/places'
+import { DAY_MINUTES, inBoth, placesFor, USUAL_DAY, type Stretch } from '#core/timing/places'
 import { rooms, staff, visits } from '#db/schema'
 import { ProblemError } from '../../problem/problem'
 import { database, type Transaction } from '../database'

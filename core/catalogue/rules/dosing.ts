@@ -1,0 +1,46 @@
+import type { Dispenser } from '../products/products'
+import type { ProductKind } from '../kinds'
+import type { IngredientId } from '../products/ingredients'
+
+/** The smallest part of a measure that the hand can take. Common practice. */
+export const MEASURE_PARTS: Readonly<Record<Dispenser['kind'], number>> = {
+  pump: 1,
+  spray: 1,
+  riceGrain: 1,
+  drop: 1,
+  piece: 1,
+  scoop: 1 / 4,
+  spatula: 1 / 2,
+  pour: 1 / 2,
+}
+/** Parts of a measure that are said with a sign of their own. */
+export const SAID_PARTS = 4
+/**
+ * One fingertip unit is about half a gram (Long & Finlay, Clin Exp Dermatol 1991; values from
+ * memory).
+ */
+export const FINGERTIP_GRAMS = { men: 0.49, women: 0.43, usual: 0.5 } as const
+/** Skin that one fingertip unit covers, cm² (same source). */
+export const FINGERTIP_AREA = { men: 312, women: 257 } as const
+/** Said in fingertip units too: it must not be too little. */
+export const FINGERTIP_KINDS: readonly ProductKind[] = ['sunProtection']
+/**
+ * Water-like liquids: twenty drops to the gram at 20 °C (European Pharmacopoeia 2.1.1; value from
+ * memory).
+ */
+export const WATER_DROP_ML = 0.05
+/** From how far off a rounding to the hand is said, per cent. House value. */
+export const ROUNDING_SAID_FROM = 5
+/** What stays in bowl and brush, per cent. Common practice. */
+export const WASTE_PERCENT = 10
+/** How many measures are weighed together: one alone is lost in the scale's own error. */
+export const WEIGHED_TOGETHER = 10
+/** Dissociation constants: CRC Handbook of Chemistry and Physics (values from memory). */
+export const PKA = { glycolic: 3.83, lactic: 3.86, mandelic: 3.41, salicylic: 2.97 } as const
+export type AcidName = keyof typeof PKA
+/** What is measured out of a jar, by a spatula that is clean and dry. */
+export const JARS: readonly Dispenser['kind'][] = ['spatula', 'scoop']
+/** Bottles that give a little at a time. */
+export const FINE: readonly Dispenser['kind'][] = ['drop', 'pump', 'spray', 'riceGrain']
+/** Where this is not borne, nothing is mixed with milk. */
+export const MILK: IngredientId = 'milk'

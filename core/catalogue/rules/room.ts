@@ -1,0 +1,32 @@
+import type { PreferenceId } from '../consultation/preferences'
+import type { StageId } from '../kinds'
+
+/** From so long on a step at hand is taken to have begun, minutes (common practice). */
+export const BEGUN_AFTER_MINUTES = 0.5
+/** Words are said this long before their moment, so that they are not late. Minutes, house value. */
+export const SAID_AHEAD_MINUTES = 0.1
+/** Drainage that is worth a node opened first, minutes. House value. */
+export const NODES_FROM_MINUTES = 3
+/** How long a node is held, half minutes. House value. */
+export const NODE_TICKS = 1
+/** A visit tapped through in less than this share of its minutes was not timed. House value. */
+export const RUSHED_SHARE = 1 / 4
+/** So many masks rest at once at most. Common practice. */
+export const MOST_MASKS = 4
+/** How far the room looks ahead for what is laid or comes off next, minutes. House value. */
+export const LOOK_AHEAD_MINUTES = 60
+/** So much that rests is weighed against each other for what comes off next. */
+export const MOST_COMING_OFF = 6
+/** Stages at which the hand kneads or glides, so that minutes and slip go by zone. */
+export const KNEADED: StageId = 'massage'
+/** Stages of which the pads are counted. */
+export const PADDED: Readonly<Partial<Record<StageId, 'eyePads' | 'facePads'>>> = {
+  eyesOff: 'eyePads',
+  surfaceCleanse: 'facePads',
+}
+/** At which stage a client's wish is said again. */
+export const WISH_SAID_AT: Readonly<Partial<Record<PreferenceId, StageId | 'always'>>> = {
+  pressure: 'massage',
+  lying: 'settle',
+  talk: 'always',
+}
