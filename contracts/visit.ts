@@ -1,3 +1,4 @@
+import { STEP_MOST, VISIT_MINUTES } from '#core/catalogue/rules/visit'
 import { isWholeTicks, SHORTEST_STEP, type Minutes } from '#core/units'
 import { z } from 'zod'
 import { instant, treatmentEvent } from '#core/treatment/taps/eventShapes'
@@ -12,24 +13,24 @@ import { consentKinds, wholeReading } from './care'
 import { protocolRef } from './method'
 import { aims, day, id, line, moment, regions, said, school, version, zoneId } from './common'
 
+const visitMinutes = z
+  .int('whole minutes')
+  .min(VISIT_MINUTES.least, `at least ${VISIT_MINUTES.least} minutes`)
+  .max(VISIT_MINUTES.most, `at most ${VISIT_MINUTES.most} minutes`)
 export const visitCreate = z.strictObject({
   id,
   clientId: id,
   staffId: id,
   roomId: id,
   startsAt: moment,
-  minutes: z.int('whole minutes').min(15, 'at least 15 minutes').max(180, 'at most 180 minutes'),
+  minutes: visitMinutes,
   /** Why it stands although it is in the way of another: an owner's word. */
   allowedBecause: said(200).optional(),
 })
 export const visitPatch = z.strictObject({
   version,
   startsAt: moment.optional(),
-  minutes: z
-    .int('whole minutes')
-    .min(15, 'at least 15 minutes')
-    .max(180, 'at most 180 minutes')
-    .optional(),
+  minutes: visitMinutes.optional(),
   staffId: id.optional(),
   roomId: id.optional(),
   makeUp: z.array(z.enum(MAKE_UP_IDS)).max(MAKE_UP_IDS.length).optional(),
@@ -108,15 +109,15 @@ export const meterPost = z.strictObject({
 const halfMinutes = z
   .number()
   .min(SHORTEST_STEP, 'at least half a minute')
-  .max(90, 'at most 90 minutes')
+  .max(STEP_MOST.minutes, `at most ${STEP_MOST.minutes} minutes`)
   .refine(isWholeTicks, 'whole half-minutes') as unknown as z.ZodType<Minutes, number>
 export const planStep = z.strictObject({
   key: z.string().regex(/^[a-zA-Z]{3,30}-\d{1,3}$/, 'a step key'),
   technique: z.enum(TECHNIQUE_IDS),
   regions,
   minutes: halfMinutes,
-  passes: z.int().min(1).max(9).optional(),
-  setting: z.number().min(0).max(1000).optional(),
+  passes: z.int().min(1).max(STEP_MOST.passes).optional(),
+  setting: z.number().min(0).max(STEP_MOST.setting).optional(),
   productId: said(60).optional(),
   pinned: z.boolean().optional(),
   why: z.array(z.strictObject({ rule: said(60), text: line(300) })).max(12),

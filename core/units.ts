@@ -89,3 +89,6 @@ export const ROUNDING = 1e-9
 /** pH is a logarithm to this base, on a scale that goes so far. */
 export const PH_BASE = 10
 export const MOST_PH = 14
+const CENTIMETRE_MM = 10
+/** Millimetres as centimetres. */
+export const centimetres = (mm: number): number => mm / CENTIMETRE_MM

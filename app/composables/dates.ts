@@ -1,3 +1,4 @@
+import { DAY_MS, MINUTE_SECONDS, SECOND_MS, WEEK_DAYS } from '#core/units'
 /** Dates and times as they are read in the house's own zone. */
 export const clock = (at: number, zone: string) =>
   new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', timeZone: zone }).format(
@@ -32,12 +33,14 @@ export const fullDay = (at: number, zone: string) =>
 export const dayAndClock = (at: number, zone: string) => `${dayWords(at, zone)}, ${clock(at, zone)}`
 /** Elapsed time as m:ss. */
 export const elapsed = (ms: number) => {
-  const seconds = Math.max(0, Math.floor(ms / 1000))
-  return `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`
+  const seconds = Math.max(0, Math.floor(ms / SECOND_MS))
+  return `${Math.floor(seconds / MINUTE_SECONDS)}:${String(seconds % MINUTE_SECONDS).padStart(2, '0')}`
 }
 /** "5 weeks ago", "yesterday": how long a moment lies back. */
 export function daysAgo(at: number, now = Date.now()): string {
-  const days = Math.max(0, Math.round((now - at) / 86_400_000))
+  const days = Math.max(0, Math.round((now - at) / DAY_MS))
   const word = new Intl.RelativeTimeFormat('en-GB', { numeric: 'auto' })
-  return days < 14 ? word.format(-days, 'day') : word.format(-Math.round(days / 7), 'week')
+  return days < 2 * WEEK_DAYS
+    ? word.format(-days, 'day')
+    : word.format(-Math.round(days / WEEK_DAYS), 'week')
 }

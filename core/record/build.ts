@@ -1,3 +1,4 @@
+import { fromHundredths, toHundredths } from '../units'
 import type { ShelfItem } from '../planning/input'
 import { CONTRAINDICATIONS } from '../catalogue/consultation/contraindications'
 import { UNKNOWN_WORD } from '../screening/verdict/verdict'
@@ -247,7 +248,7 @@ const confirmedWords = ({ technique }: PlanStep, rules: readonly string[]): stri
     return row?.confirm ?? TECHNIQUES[technique].confirm ?? []
   })
 
-const rounded = (amount: number) => Math.round(amount * 100) / 100
+const rounded = (amount: number) => fromHundredths(toHundredths(amount))
 
 function reactionLine(reaction: Reaction): { at: string; text: string; verdict: string } {
   const { body } = reaction

@@ -1,3 +1,4 @@
+import { centimetres } from '../units'
 import { UNASKED_MAKE_UP } from '../catalogue/consultation/makeUp'
 import { DRANK_RULE } from '../catalogue/products/watering'
 import { seasonOf } from '../catalogue/skin/season'
@@ -49,7 +50,7 @@ export function toPlanInput(
     aims: visit.aims,
     named: visit.named,
     thirsty: thirstyNow(bundle.events, bundle.plans, drankBefore(bundle)),
-    faceSize: { height: client.faceHeightMm / 10, width: client.faceWidthMm / 10 },
+    faceSize: { height: centimetres(client.faceHeightMm), width: centimetres(client.faceWidthMm) },
   }
 }
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { fromHundredths } from '#core/units'
 import { BASIN_COLOURS } from '~/theme/colours'
 
 /**
@@ -17,7 +18,7 @@ const level = (height: number) => 34 - (Math.min(height, scale.value) / scale.va
 const over = computed(() => props.before + props.today > props.tolerance)
 const tone = computed(() => BASIN_COLOURS[props.dark ? 'room' : 'desk'])
 const clip = useId()
-const loadWords = (hundredths: number) => (hundredths / 100).toFixed(1)
+const loadWords = (hundredths: number) => fromHundredths(hundredths).toFixed(1)
 </script>
 
 <template>

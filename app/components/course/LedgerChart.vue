@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { fromHundredths } from '#core/units'
+import { DAY_MS, fromHundredths } from '#core/units'
 import { LineChart } from 'echarts/charts'
 import {
   AriaComponent,
@@ -25,9 +25,8 @@ use([
   AriaComponent,
   SVGRenderer,
 ])
-const DAY = 86_400_000
 /** What the chart shows: ten weeks back, and what is left three days on. */
-const SHOWN = { before: 70 * DAY, after: 3 * DAY }
+const SHOWN = { before: 70 * DAY_MS, after: 3 * DAY_MS }
 const option = computed(() => {
   const half = halfLifeHours(props.age ?? undefined, false)
   const line = (

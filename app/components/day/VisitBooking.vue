@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { FIRST_OFFERED, USUAL_MINUTES } from '#core/catalogue/rules/visit'
 import { watchDebounced } from '@vueuse/core'
 import { DateTime } from 'luxon'
 import type { Place } from '#contracts/hours'
@@ -33,10 +34,10 @@ const people = ref<Pick<PersonLine, 'id' | 'name'>[]>([])
 const sought = ref('')
 /** Ten o'clock; where that is over today, the next half hour. */
 function usualMoment() {
-  const ten = DateTime.fromISO(props.day, { zone: props.zone }).set({ hour: 10 })
+  const ten = DateTime.fromISO(props.day, { zone: props.zone }).set({ hour: FIRST_OFFERED.hour })
   const now = DateTime.now().setZone(props.zone)
   if (ten > now || !ten.hasSame(now, 'day')) return ten
-  const halves = [30, 60].map((minutes) => now.startOf('hour').plus({ minutes }))
+  const halves = FIRST_OFFERED.halves.map((minutes) => now.startOf('hour').plus({ minutes }))
   const half = halves.find((own) => own > now && own.hasSame(now, 'day'))
   return half ?? ten.plus({ days: 1 })
 }
@@ -49,7 +50,7 @@ const form = reactive({
   roomId: props.visit?.roomId ?? props.wished?.roomId ?? props.rooms[0]?.id ?? '',
   day: at.toISODate() ?? props.day,
   time: props.wished?.time ?? at.toFormat('HH:mm'),
-  minutes: String(props.visit?.minutes ?? 60),
+  minutes: String(props.visit?.minutes ?? USUAL_MINUTES),
   because: '',
 })
 const id = crypto.randomUUID()

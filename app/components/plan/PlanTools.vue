@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { OFFERED_LENGTHS, VISIT_MINUTES } from '#core/catalogue/rules/visit'
+import { isVisitLength } from '#core/timing/places'
 import { SCHOOLS, SCHOOL_IDS, type SchoolId } from '#core/catalogue/schools/schools'
 import { TECHNIQUES, TECHNIQUE_IDS, type TechniqueId } from '#core/catalogue/techniques/techniques'
 import { useVisit } from '~/stores/visit'
@@ -9,23 +11,19 @@ const emit = defineEmits<{
   length: [minutes: number]
   add: [id: TechniqueId]
 }>()
-const LENGTHS = [30, 45, 60, 75, 90]
-const SHORTEST = 15
-const LONGEST = 180
 const visit = useVisit()
 const bundle = computed(() => visit.bundle)
 const schools = SCHOOL_IDS.map((id) => ({ value: id, title: SCHOOLS[id].name }))
 const addable = computed(() =>
   TECHNIQUE_IDS.filter(
-    (technique) =>
-      !['wait', 'stay'].includes(technique) && !bundle.value?.policy.without.includes(technique),
+    (technique) => !TECHNIQUES[technique].idle && !bundle.value?.policy.without.includes(technique),
   ).map((technique) => ({ value: technique, title: TECHNIQUES[technique].name })),
 )
 const wrong = ref('')
 function setLength(given: string | number | null) {
   const minutes = Number(given)
-  const fits = Number.isInteger(minutes) && minutes >= SHORTEST && minutes <= LONGEST
-  wrong.value = fits ? '' : `${SHORTEST} to ${LONGEST} whole minutes`
+  const fits = Number.isInteger(minutes) && isVisitLength(minutes)
+  wrong.value = fits ? '' : `${VISIT_MINUTES.least} to ${VISIT_MINUTES.most} whole minutes`
   if (fits && minutes !== bundle.value?.visit.minutes) emit('length', minutes)
 }
 </script>
@@ -41,7 +39,7 @@ function setLength(given: string | number | null) {
       @update:model-value="(school: SchoolId) => emit('school', school)"
     /><VCombobox
       :model-value="bundle.visit.minutes"
-      :items="LENGTHS"
+      :items="OFFERED_LENGTHS"
       label="Minutes"
       variant="outlined"
       hide-details

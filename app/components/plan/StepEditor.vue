@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { STEP_MOST } from '#core/catalogue/rules/visit'
 import type { PlanStep } from '#core/catalogue/techniques/step'
 import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
 import { roundingWords } from '#core/dosing/amount'
@@ -39,7 +40,7 @@ const amount = computed(() => {
       label="Minutes"
       :value="step.minutes"
       :least="SHORTEST_STEP"
-      :most="90"
+      :most="STEP_MOST.minutes"
       :step="SHORTEST_STEP"
       :disabled="!may"
       @change="(to) => emit('set', { minutes: minutes(to) })"
@@ -50,7 +51,7 @@ const amount = computed(() => {
       label="Passes"
       :value="step.passes ?? 1"
       :least="1"
-      :most="9"
+      :most="STEP_MOST.passes"
       :step="1"
       :disabled="!may"
       @change="(passes) => emit('set', { passes })"
@@ -61,7 +62,7 @@ const amount = computed(() => {
       :label="`${technique.setting.label} ${technique.setting.unit}`"
       :value="step.setting ?? technique.setting.start"
       :least="0"
-      :most="1000"
+      :most="STEP_MOST.setting"
       :step="technique.setting.step"
       :disabled="!may"
       @change="(setting) => emit('set', { setting })"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ABSORBED_FIRST } from '#core/catalogue/rules/room'
 import {
   ABSORBED_GRADES,
   ABSORBED_WORDS,
@@ -15,7 +16,7 @@ import { useRoom } from '~/stores/room'
 const props = defineProps<{ step: PlanStep; fromHead: boolean }>()
 const emit = defineEmits<{ close: [] }>()
 const room = useRoom()
-const grade = ref<AbsorbedGrade>(3)
+const grade = ref<AbsorbedGrade>(ABSORBED_FIRST)
 const tapped = computed(() => room.state?.absorbed[props.step.key] ?? {})
 const zones = computed(() => props.step.regions.flatMap((region) => zonesOf(region)))
 const regionOf = (zone: ZoneId) =>

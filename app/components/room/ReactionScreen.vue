@@ -31,7 +31,7 @@ const baseline = computed(() => {
   if (!region.value) return 'choose the zone first'
   return `baseline ${room.context?.baseline[region.value] ?? 'not read'}`
 })
-const MOST = SENSATION_SCALE[SENSATION_SCALE.length - 1]?.to ?? 10
+const MOST = Math.max(...SENSATION_SCALE.map(({ to }) => to))
 const sensations = Array.from({ length: MOST + 1 }, (_, grade) => grade)
 const last = computed(() => room.state?.reactions[room.state.reactions.length - 1]?.judgement)
 

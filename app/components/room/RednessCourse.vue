@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { MOST_GRADE } from '#core/skin/readings'
 import { REGION_NAMES } from '#core/face/regions'
 import { courses, expectedCourse, type Course } from '#core/treatment/stop/rednessCourse'
 import { fromMilliseconds, toMilliseconds } from '#core/units'
@@ -11,7 +12,6 @@ const all = computed(() =>
 )
 const WIDE = 180
 const HIGH = 60
-const MOST_GRADE = 4
 const minute = computed(() => fromMilliseconds(room.now - (room.state?.startedAt ?? room.now)))
 const across = (at: number) => (minute.value > 0 ? (at / minute.value) * WIDE : 0)
 const down = (grade: number) => HIGH - (grade / MOST_GRADE) * HIGH

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { PAD_GRADES, PAD_WORDS } from '#core/catalogue/rules/pads'
+import { PAD_GRADES, PAD_WORDS, WORST_PAD } from '#core/catalogue/rules/pads'
 import { UNASKED_MAKE_UP } from '#core/catalogue/consultation/makeUp'
 import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
 import type { PlanStep } from '#core/catalogue/techniques/step'
@@ -30,7 +30,9 @@ const pads = computed(() => room.state?.pads[props.step.key] ?? [])
 const usual = computed(() => usualPads(props.step, worn.value, last.value))
 const enough = computed(() => cleanEnough(pads.value, usual.value))
 /** What the last pad means, or what the numbers stand for. */
-const padWords = computed(() => enough.value?.say ?? `pad: 0 ${PAD_WORDS[0]} to 3 ${PAD_WORDS[3]}`)
+const padWords = computed(
+  () => enough.value?.say ?? `pad: 0 ${PAD_WORDS[0]} to ${WORST_PAD} ${PAD_WORDS[WORST_PAD]}`,
+)
 const additions = computed(() => room.state?.counts[props.step.key] ?? 0)
 const forecast = computed(() => visit.bundle && waterExpected(visit.bundle))
 const water = computed(() =>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ZONE_NAMED_FROM } from '#core/catalogue/rules/room'
 import type { MakeUpId } from '#core/catalogue/consultation/makeUp'
 import { handOf, methodOf } from '#core/catalogue/schools/schools'
 import type { PlanStep } from '#core/catalogue/techniques/step'
@@ -35,10 +36,10 @@ const where = computed(() => placeOf(props.step))
 const sequence = computed(() =>
   sequenceOf(props.step, room.input ? tensionOf(room.input.profile) : {}),
 )
-/** Where the hand is by now, where there is time enough to go from zone to zone. */
-const NAMED_FROM = 3
 const here = computed(() =>
-  props.step.minutes >= NAMED_FROM ? placeAt(sequence.value, Math.max(0, props.minute)) : undefined,
+  props.step.minutes >= ZONE_NAMED_FROM
+    ? placeAt(sequence.value, Math.max(0, props.minute))
+    : undefined,
 )
 const misses = computed(() => drainTrouble(props.step, sequence.value))
 </script>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { DISPENSER_NAMES } from '#core/catalogue/products/products'
 import type { ShelfRow } from '#contracts/shelf'
 import { KIND_NAMES, PRODUCT_KINDS, type ProductKind } from '#core/catalogue/kinds'
 import { SUIT_IDS } from '#core/catalogue/products/suits'
@@ -14,16 +15,7 @@ const ACIDS = [
   { value: null, title: 'none' },
   ...['glycolic', 'lactic', 'mandelic', 'salicylic'].map((name) => ({ value: name, title: name })),
 ]
-const DISPENSERS = [
-  ['pump', 'pump'],
-  ['spray', 'spray'],
-  ['drop', 'dropper'],
-  ['spatula', 'jar and spatula'],
-  ['scoop', 'scoop'],
-  ['riceGrain', 'tube, rice grains'],
-  ['pour', 'poured by the millilitre'],
-  ['piece', 'by the piece: ampoule, sheet'],
-].map(([value, title]) => ({ value, title }))
+const dispensers = Object.entries(DISPENSER_NAMES).map(([value, title]) => ({ value, title }))
 const suits = SUIT_IDS.map((id) => ({ value: id, title: id }))
 const err = (field: string) => fieldProblem(trouble.value, field)
 async function keep(retired = props.row?.retired ?? false) {
@@ -81,7 +73,7 @@ async function keep(retired = props.row?.retired ?? false) {
           <VSelect
             v-model="form.dispenser"
             label="Comes out of"
-            :items="DISPENSERS"
+            :items="dispensers"
             :error-messages="err('dispenser')"
           />
           <VTextField

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { RANK_WEIGHTS } from '#core/catalogue/rules/value'
 import { CONCERN_IDS, CONCERN_NAMES, type ConcernId } from '#core/catalogue/kinds'
 import {
   instead,
@@ -34,11 +35,11 @@ function name(id: TechniqueId) {
   const others = props.named.filter((own) => own !== id)
   emit('change', { named: props.named.includes(id) ? others : [...others, id] })
 }
-const MOST = 5
 const rank = (id: ConcernId) => props.aims.indexOf(id) + 1
 function toggle(id: ConcernId) {
   const without = props.aims.filter((aim) => aim !== id)
-  const aims = without.length < props.aims.length ? without : [...props.aims, id].slice(0, MOST)
+  const aims =
+    without.length < props.aims.length ? without : [...props.aims, id].slice(0, RANK_WEIGHTS.length)
   emit('change', { aims })
 }
 </script>

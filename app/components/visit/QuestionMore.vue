@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { MOST_A_WEEK } from '#core/catalogue/rules/recovery'
 import { WORK_ELSEWHERE_IDS, WORK_ELSEWHERE_NAMES } from '#core/catalogue/consultation/elsewhere'
 import { TOLD_MOMENTS, TOLD_MOMENT_IDS } from '#core/catalogue/consultation/told'
 import type { Finding } from '#core/catalogue/consultation/findings'
@@ -119,7 +120,7 @@ const setOften = (typed: string) => emit('more', { perWeek: perWeekFrom(typed) }
       :model-value="answer.perWeek ?? ''"
       type="number"
       min="1"
-      max="14"
+      :max="MOST_A_WEEK"
       label="Evenings a week"
       density="compact"
       :disabled="disabled"

@@ -1,6 +1,6 @@
-import { EXFOLIATING } from '#core/catalogue/kinds'
+import { restKind } from '#core/catalogue/techniques/resting'
 import type { PlanStep } from '#core/catalogue/techniques/step'
-import { TECHNIQUES, type TechniqueId } from '#core/catalogue/techniques/techniques'
+import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
 import { isLink } from '#core/planning/steps/link'
 import type { Check } from '#core/planning/checks/check'
 import { shortName } from '#core/catalogue/techniques/traits'
@@ -67,7 +67,7 @@ export function stripLayout(
     rests: resting.map((rest, i) => ({
       ...rest,
       lane: resting.slice(0, i).filter((other) => other.end > rest.start).length,
-      kind: restKind(rest.technique),
+      kind: restKind(TECHNIQUES[rest.technique]),
       name: shortName(rest.technique).replace(/^Setting |( mask| peel)$/g, ''),
       top: yOf(rest.start),
       height: Math.max(LEAST_REST, yOf(rest.end) - yOf(rest.start)),
@@ -91,15 +91,4 @@ function skinBands(
     else bands.push({ top: tops[i] ?? 0, height, text, id })
   })
   return bands
-}
-
-/** What rests, by kind: each has a colour of its own, and its name beside it. */
-export type RestKind = 'clay' | 'water' | 'cream' | 'works' | 'light' | 'firm'
-function restKind(id: TechniqueId): RestKind {
-  const { families, effects } = TECHNIQUES[id]
-  if (families.includes('lamp')) return 'light'
-  if (families.some((family) => EXFOLIATING.includes(family) || family === 'peel')) return 'works'
-  if (families.includes('clay')) return 'clay'
-  if ((effects.firmness ?? 0) >= 3) return 'firm'
-  return (effects.dehydration ?? 0) >= 3 || families.includes('eyeWork') ? 'water' : 'cream'
 }

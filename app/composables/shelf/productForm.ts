@@ -1,3 +1,6 @@
+import { fromHundredths, toHundredths } from '#core/units'
+import { PRODUCT_KINDS } from '#core/catalogue/kinds'
+import { USUAL_OPEN_MONTHS } from '#core/catalogue/products/products'
 import type { ShelfRow } from '#contracts/shelf'
 import { INGREDIENTS, ingredientsIn } from '#core/catalogue/products/ingredients'
 import { readLabel } from '#core/catalogue/products/label'
@@ -13,7 +16,7 @@ const typedFrom = (row?: ShelfRow) => {
   return {
     name: product?.name ?? '',
     line: product?.line ?? '',
-    kind: product?.kind ?? 'milk',
+    kind: product?.kind ?? PRODUCT_KINDS[0],
     label: product?.inci.join(', ') ?? '',
     suits: [...(product?.suits ?? ['all'])],
     calming: product?.calming ?? false,
@@ -24,8 +27,8 @@ const typedFrom = (row?: ShelfRow) => {
     dispenser: product?.dispenser.kind ?? 'pump',
     measure: text(product?.dispenser.millilitres ?? 1),
     pack: text(product?.packMillilitres),
-    price: product ? (product.priceCents / 100).toFixed(2) : '',
-    openMonths: text(product?.openMonths ?? 12),
+    price: product ? fromHundredths(product.priceCents).toFixed(2) : '',
+    openMonths: text(product?.openMonths ?? USUAL_OPEN_MONTHS),
     colourChange: product?.colourChange ?? '',
     reorder: text(row?.reorderMillilitres ?? undefined),
   }
@@ -76,7 +79,7 @@ export function useProductForm(row?: ShelfRow) {
       density: number(density),
       dispenser: { kind: dispenser, millilitres: number(measure) },
       packMillilitres: number(pack),
-      priceCents: Math.round((number(price) ?? 0) * 100),
+      priceCents: Math.round(toHundredths(number(price) ?? 0)),
       openMonths: number(openMonths),
       colourChange: colourChange.trim() || null,
       reorderMillilitres: number(reorder),

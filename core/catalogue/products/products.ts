@@ -96,3 +96,18 @@ export const FILMS: Readonly<Record<ProductKind, FilmRule>> = {
 /** Days before its end in which a bottle is pointed out: what is open gets used first. */
 const SOON_DAYS = 30
 export const endsSoon = (daysLeft: number): boolean => daysLeft < SOON_DAYS
+
+/** Months after opening that a new product is begun with, until its label is copied. */
+export const USUAL_OPEN_MONTHS = 12
+
+/** What a bottle gives its product by, as the shelf asks for it. */
+export const DISPENSER_NAMES: Readonly<Record<Dispenser['kind'], string>> = {
+  pump: 'pump',
+  spray: 'spray',
+  drop: 'dropper',
+  spatula: 'jar and spatula',
+  scoop: 'scoop',
+  riceGrain: 'tube, rice grains',
+  pour: 'poured by the millilitre',
+  piece: 'by the piece: ampoule, sheet',
+}

@@ -1,3 +1,5 @@
+import { minutes } from '../../units'
+import type { FamilyId } from '../kinds'
 import type { TechniqueId } from '../techniques/techniques'
 
 /**
@@ -54,5 +56,9 @@ export const LAST_ON_SKIN: TechniqueId = 'sunProtection'
 export const NOT_UNDER_IT: readonly TechniqueId[] = ['facialOil']
 /** Instead of a massage of skin just worked: hands go here for the same minutes. */
 export const HANDS_ELSEWHERE: TechniqueId = 'shouldersScalp'
+/** Work that is not done on skin just abraded or needled. */
+export const NOT_ON_WORKED: readonly FamilyId[] = ['massage']
+/** A short warming of its own before what wants softened skin. */
+export const REWARM_MINUTES = minutes(1)
 /** After sun protection nothing touches the skin any more. */
 export const AFTER_SUN: readonly TechniqueId[] = ['sunProtection', 'close', 'wait']

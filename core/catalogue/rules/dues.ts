@@ -7,3 +7,6 @@ export const LICENCE_SAID_DAYS = { first: 60, again: 30, pressing: 7 } as const
 export const BACKUP_SAID_DAYS = 3
 /** Days before a device's service is due on which it is spoken of. House value. */
 export const SERVICE_SAID_DAYS = 14
+
+/** A bottle that was emptied or ran out is shown for so many days still. House value. */
+export const IN_HAND_DAYS = 60

@@ -21,3 +21,4 @@ export const PAD_RULE = {
   sentence: 'Wipe until a pad stays clean; a pad soiled twice asks for another cleanse.',
   source: COMMON_PRACTICE,
 }
+export const WORST_PAD: PadGrade = 3

@@ -1,5 +1,6 @@
 import type { PreferenceId } from '../consultation/preferences'
 import type { StageId } from '../kinds'
+import type { AbsorbedGrade } from '../products/watering'
 
 /** From so long on a step at hand is taken to have begun, minutes (common practice). */
 export const BEGUN_AFTER_MINUTES = 0.5
@@ -30,3 +31,7 @@ export const WISH_SAID_AT: Readonly<Partial<Record<PreferenceId, StageId | 'alwa
   lying: 'settle',
   talk: 'always',
 }
+/** A step of at least so many minutes says at which zone the hand is. House value. */
+export const ZONE_NAMED_FROM = 3
+/** What a thirsty zone is said to have done, until it is said otherwise. */
+export const ABSORBED_FIRST: AbsorbedGrade = 3

@@ -9,3 +9,14 @@ export const PLACE_STEP = 15
  * never for lack of rest.
  */
 export const USUAL_DAYS = 28
+
+/** Lengths that are offered for a visit, minutes. House values. */
+export const OFFERED_LENGTHS: readonly number[] = [30, 45, 60, 75, 90]
+/** What a visit lasts where nothing else was said, minutes. */
+export const USUAL_MINUTES = 60
+/** A visit that is added by hand begins here or at the next half hour. */
+export const FIRST_OFFERED = { hour: 10, halves: [30, 60] } as const
+/** A gap of at least so many minutes is shown as free. House value. */
+export const SHORTEST_GAP = 30
+/** How much may be said for one step. */
+export const STEP_MOST = { minutes: 90, passes: 9, setting: 1000 } as const

@@ -39,3 +39,6 @@ export const METERS: Readonly<Record<MeterKind, Meter>> = {
   redGreen: meter('redGreen', 'a*', 'a*', -5, 40, 0.5),
   blueYellow: meter('blueYellow', 'b*', 'b*', -10, 45, 0.6),
 }
+
+/** Below this per cent of its battery a meter's own word is asked for, not trusted. House value. */
+export const BATTERY_LOW = 10

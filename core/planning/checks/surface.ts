@@ -1,4 +1,4 @@
-import { HANDS_ELSEWHERE } from '../../catalogue/rules/backbone'
+import { HANDS_ELSEWHERE, NOT_ON_WORKED, REWARM_MINUTES } from '../../catalogue/rules/backbone'
 import { connectorWants } from '../../catalogue/techniques/roles'
 import type { PlanStep } from '../../catalogue/techniques/step'
 import { TECHNIQUES, type TechniqueId } from '../../catalogue/techniques/techniques'
@@ -8,7 +8,6 @@ import { isLink } from '../steps/link'
 import { freshStep } from '../today/fresh'
 import { connect, wantsWords, unavailableLinks } from '../steps/mend'
 import { finding, remove, type Checking, type Mend, type PlanFinding } from './finding'
-import { minutes } from '../../units'
 
 /**
  * Whether a step can stand on what the last one left, with the connecting steps that put it right.
@@ -20,7 +19,7 @@ export function surfaceFindings(step: PlanStep, i: number, checking: Checking): 
   if (!state || !first) return []
   const row = TECHNIQUES[step.technique]
   const worked = state.unmet.find((unmet) => unmet.part === 'skin')
-  if (worked && row.families.includes('massage'))
+  if (worked && row.families.some((family) => NOT_ON_WORKED.includes(family)))
     return finding(rules, 'machine-no-massage', undefined, {
       key: step.key,
       regions: worked.regions,
@@ -89,12 +88,13 @@ const elsewhere = (step: PlanStep): Mend => ({
 })
 
 function warming(step: PlanStep, { input }: Checking): Mend[] {
-  const towel = freshStep('warmTowel', input)
+  const by = TECHNIQUES[step.technique].warmedBy
+  const towel = by && freshStep(by, input)
   return towel && step.regions.every((region) => towel.regions.includes(region))
     ? [
         {
-          label: 'Warm towel, 1 min',
-          minutes: 1,
+          label: `${TECHNIQUES[towel.technique].name}, ${REWARM_MINUTES} min`,
+          minutes: REWARM_MINUTES,
           edits: [
             {
               do: 'insert',
@@ -102,7 +102,7 @@ function warming(step: PlanStep, { input }: Checking): Mend[] {
               step: {
                 ...towel,
                 regions: step.regions,
-                minutes: minutes(1),
+                minutes: REWARM_MINUTES,
                 why: [{ rule: 'wear-off', text: 'softens again' }],
               },
             },

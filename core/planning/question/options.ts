@@ -1,3 +1,4 @@
+import { REWARM_MINUTES } from '../../catalogue/rules/backbone'
 import { LINK_SHARE, SECOND_PASS_TIME, TASTE_SCALE } from '../../catalogue/rules/value'
 import { CLEANSE_AGAIN } from '../../catalogue/techniques/roles'
 import type { ConcernId, FamilyId } from '../../catalogue/kinds'
@@ -125,7 +126,7 @@ export class OptionMaker {
             {
               ...single,
               id: `${single.id}:warmed`,
-              moves: [this.move(towel, regions, minutes(1), {}), ...single.moves],
+              moves: [this.move(towel, regions, REWARM_MINUTES, {}), ...single.moves],
             },
           ]
     })

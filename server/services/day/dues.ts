@@ -1,10 +1,10 @@
+import { DAY_MS, HOUR_MS, fromHundredths } from '#core/units'
 import { and, eq, gt, isNotNull, isNull, lt, lte, ne, sql } from 'drizzle-orm'
 import type { DueLine } from '#contracts/day'
 import { LICENCE_IDS, LICENCE_NAMES } from '#core/catalogue/kinds'
 import { endsSoon } from '#core/catalogue/products/products'
 import { BACKUP_SAID_DAYS, LICENCE_SAID_DAYS, SERVICE_SAID_DAYS } from '#core/catalogue/rules/dues'
 import { addDays, daysBetween } from '#core/screening/asking/days'
-import { fromHundredths } from '#core/units'
 import { PATCH_HOURS } from '#core/catalogue/rules/screening'
 import {
   clients,
@@ -22,9 +22,6 @@ import { inCare } from '../access'
 import { isOwnHouse, lastBackupAt } from '../backups'
 import { thePractice } from '../practice'
 import type { Staff } from '../session/session'
-
-const HOUR_MS = 3_600_000
-const DAY_MS = 24 * HOUR_MS
 
 /** What a day asks for beside its visits: patches to read, licences, devices and bottles that end. */
 export async function duesOn(me: Staff, day: string): Promise<DueLine[]> {

@@ -1,3 +1,4 @@
+import { MINUTE_MS, WEEK_DAYS } from '#core/units'
 import { VISIT_MINUTES } from '#core/catalogue/rules/visit'
 import { and, asc, eq, gt, lt, ne, sql } from 'drizzle-orm'
 import type { z } from 'zod'
@@ -19,7 +20,6 @@ interface Taken {
   startsAt: Date
   minutes: number
 }
-const MINUTE_MS = 60_000
 /** Longest visit: so far back one may begin that still runs. */
 const LONGEST_MS = VISIT_MINUTES.most * MINUTE_MS
 /** Days are added until there are so many; the last of them is offered whole. */
@@ -233,9 +233,12 @@ export async function readWeek(anyDay: string): Promise<WeekDay[]> {
   const [roomRows, hours, taken] = await Promise.all([
     database().select({ id: rooms.id }).from(rooms).where(eq(rooms.closed, false)),
     readHours(monday),
-    takenBetween(dayBounds(timeZone, monday).from, dayBounds(timeZone, addDays(monday, 7)).from),
+    takenBetween(
+      dayBounds(timeZone, monday).from,
+      dayBounds(timeZone, addDays(monday, WEEK_DAYS)).from,
+    ),
   ])
-  return Array.from({ length: 7 }, (_, at) => {
+  return Array.from({ length: WEEK_DAYS }, (_, at) => {
     const day = addDays(monday, at)
     const own = taken.filter(({ startsAt }) => dayIn(timeZone, startsAt) === day)
     const open = offeredOn(hours, day)

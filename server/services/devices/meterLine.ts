@@ -1,3 +1,4 @@
+import { BATTERY_LOW } from '#core/catalogue/skin/meters'
 import { METERS, type MeterKind } from '#core/catalogue/skin/meters'
 import { refuseValue, REPEATS } from '#core/skin/meters'
 import { ProblemError, refused } from '../../problem/problem'
@@ -11,8 +12,6 @@ export interface Taken {
 }
 
 const METER = { name: 'meter', kept: 'nothing was stored' }
-/** Below this a meter's own word is asked for, not trusted. */
-const BATTERY_LOW = 10
 
 /**
  * Takes a row of readings over the bench's line. All or nothing: a fault on the way leaves nothing

@@ -1,3 +1,4 @@
+import { IN_HAND_DAYS } from '#core/catalogue/rules/dues'
 import { asc, eq, gt, or } from 'drizzle-orm'
 import { addDays } from '#core/screening/asking/days'
 import { fromHundredths, fromThousandths } from '#core/units'
@@ -36,9 +37,6 @@ export const lotOf = (bottle: typeof lots.$inferSelect, recalledAt?: Date): Lot 
   remainingMillilitres: fromHundredths(bottle.remainingHundredths),
   ...(bottle.openedOn === null ? {} : { openedOn: bottle.openedOn }),
 })
-
-/** A bottle that was opened so lately may be in a room still, although the shelf calls it empty. */
-const IN_HAND_DAYS = 60
 
 /**
  * The shelf as the core sees it: bottles that hold something, and those in hand. A product that is

@@ -1,4 +1,4 @@
-import { toMilliseconds } from '#core/units'
+import { HOUR_MS, toMilliseconds } from '#core/units'
 import { createHash, randomBytes } from 'node:crypto'
 import { and, desc, eq, gt, isNotNull, isNull } from 'drizzle-orm'
 import type { H3Event } from 'h3'
@@ -19,7 +19,7 @@ import { mustAccept } from './holding'
  * over.
  */
 const BYTES = 32
-const LIFE_MS = 48 * 3_600_000
+const LIFE_MS = 48 * HOUR_MS
 const TRIES = 10
 const hashOf = (token: string) => createHash('sha256').update(`client-link\n${token}`).digest('hex')
 /** One answer for a guessed, an old, a used and a replaced link. */
@@ -43,7 +43,7 @@ export async function makeLink(
   const expiresAt = new Date(
     Math.min(
       Date.now() + LIFE_MS,
-      Math.max(Date.now() + 3_600_000, visit.startsAt.getTime() + toMilliseconds(visit.minutes)),
+      Math.max(Date.now() + HOUR_MS, visit.startsAt.getTime() + toMilliseconds(visit.minutes)),
     ),
   )
   const token = randomBytes(BYTES).toString('base64url')

@@ -1,3 +1,4 @@
+import { MINUTE_MS } from '#core/units'
 import { eq } from 'drizzle-orm'
 import { planHash } from '#core/record/planHash'
 import { openPoints } from '#core/visit/ready'
@@ -11,8 +12,6 @@ import { holdVisit, toldCount } from './holding'
 import { hoursAround, wordsInTheWay } from '../day/places'
 import { draftOf } from './planning'
 import type { Staff } from '../session/session'
-
-const MINUTE_MS = 60_000
 
 /**
  * A visit that is begun on another day than it is booked for is moved to now first: everything that
