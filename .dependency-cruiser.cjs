@@ -40,6 +40,7 @@ const FLOORS = {
   question: ['today', 'steps'],
   search: ['steps', 'question'],
   answer: ['today', 'steps', 'checks', 'question', 'search'],
+  published: ['question', 'search'],
 }
 const planningFloors = Object.entries(FLOORS).map(([floor, below]) => ({
   name: `planning-${floor}`,

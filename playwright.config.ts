@@ -24,7 +24,8 @@ export default defineConfig({
     launchOptions: browserOptions,
   },
   projects: [
-    { name: 'e2e', testDir: 'tests/e2e' },
+    // A movement that ends a moment later only makes a test wait; what moves is in the pictures.
+    { name: 'e2e', testDir: 'tests/e2e', use: { contextOptions: { reducedMotion: 'reduce' } } },
     { name: 'pictures', testDir: 'tests/pictures' },
     { name: 'bench', testDir: 'bench' },
   ],

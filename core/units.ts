@@ -9,16 +9,11 @@ export type Minutes = Unit<'min'>
 export type SquareCentimetres = Unit<'cm2'>
 export type Grams = Unit<'g'>
 export type Millilitres = Unit<'mL'>
-export type Percent = Unit<'%'>
-/** Load on the house scale, in hundredths, always whole. */
-export type LoadHundredths = Unit<'load/100'>
 
 export const minutes = (amount: number) => amount as Minutes
 export const squareCentimetres = (amount: number) => amount as SquareCentimetres
 export const grams = (amount: number) => amount as Grams
 export const millilitres = (amount: number) => amount as Millilitres
-export const percent = (amount: number) => amount as Percent
-export const loadHundredths = (amount: number) => amount as LoadHundredths
 /** Whole hundredths, as tables keep what has two places, and back. */
 export const toHundredths = (amount: number): number => Math.round(amount * 100)
 export const fromHundredths = (hundredths: number): number => hundredths / 100

@@ -5,7 +5,17 @@ import { openHouse } from './house.mjs'
 import { keepChild } from './keep.mjs'
 import { debian, endRunning, has, say, toldOfRuns, Trouble } from './say.mjs'
 import { ensureBuild, ensurePackages } from './setup.mjs'
-import { additions, imports, lint, OUT, playwright, Tally, types, vitest } from './testRunners.mjs'
+import {
+  additions,
+  howTos,
+  imports,
+  lint,
+  OUT,
+  playwright,
+  Tally,
+  types,
+  vitest,
+} from './testRunners.mjs'
 
 const PARTS = [
   'lint',
@@ -112,14 +122,13 @@ async function besideIt(wanted, built) {
 }
 
 /**
- * A browser that has to wait for its turn misses what a person would see: a few of them, each with a
+ * A browser that has to wait for its turn misses what a person would see: two of them, each with a
  * house of its own, and nothing beside them.
  */
 async function inTheBrowser() {
   const houses = [
     ['test', 24610, 4390],
     ['test-beside', 24660, 4440],
-    ['test-third', 24710, 4540],
   ]
   await Promise.all(houses.map((own, at) => inAHouse(own, (env) => playwright(tally, env, at + 1))))
 }
@@ -148,7 +157,10 @@ async function onTheSources(wanted, built) {
   // A build writes the types and the settings that these read anew.
   await built
   if (wanted.has('lint')) await lint(tally)
-  if (wanted.has('types')) await types(tally)
+  if (wanted.has('types')) {
+    await types(tally)
+    await howTos(tally)
+  }
   if (wanted.has(ADDITIONS)) await additions(tally)
 }
 

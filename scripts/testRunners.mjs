@@ -1,6 +1,6 @@
 import { existsSync, readFileSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
-import { follow, pages } from './additions/follow.mjs'
+import { compileAll, follow, pages } from './additions/follow.mjs'
 import { ROOT, run, say } from './say.mjs'
 
 export const OUT = join(ROOT, '.data', 'test-results')
@@ -65,15 +65,19 @@ export const imports = async (tally) => {
 
 /** Each page of docs/how-to, followed by its own words. */
 export async function additions(tally) {
-  for (const page of pages()) {
-    const began = Date.now()
-    const trouble = await follow(page).then(
-      () => '',
-      (error) => error.message,
-    )
-    tally.add(trouble ? { failed: 1 } : { passed: 1 })
-    tally.end(`Followed ${page}`, began, !trouble, trouble ? 'FAILED' : 'ok', trouble)
-  }
+  for (const page of pages()) await followed(tally, `Followed ${page}`, () => follow(page))
+}
+/** What all of them add compiles, and passes the tests that they bring. */
+export const howTos = (tally) => followed(tally, 'The pages of docs/how-to compile', compileAll)
+
+async function followed(tally, title, work) {
+  const began = Date.now()
+  const trouble = await work().then(
+    () => '',
+    (error) => error.message,
+  )
+  tally.add(trouble ? { failed: 1 } : { passed: 1 })
+  tally.end(title, began, !trouble, trouble ? 'FAILED' : 'ok', trouble)
 }
 
 /** Runs a runner that writes a report, and takes the counts from it. */
@@ -122,7 +126,7 @@ export function vitest(tally, project, title, { env = {}, only = { name: '', arg
 }
 
 /** The browser's tests are cut into so many parts. */
-const PARTS = 3
+const PARTS = 2
 /**
  * A part of the browser's tests, in a house that is up.
  * @param part from 1

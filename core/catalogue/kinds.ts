@@ -285,16 +285,14 @@ export type Strength = 'stop' | 'adapt' | 'advise'
 export const COMMON_PRACTICE = 'common practice'
 
 /** What else lies on the tray for some techniques. */
-export const TRAY_ITEM_IDS = [
-  'gloves',
-  'cartridge',
-  'goggles',
-  'tissues',
-  'emulsifier',
-  'activator',
-  'removalOil',
-  'bowl',
-  'globes',
-  'warmTowel',
-] as const
-export type TrayItemId = (typeof TRAY_ITEM_IDS)[number]
+export type TrayItemId =
+  | 'gloves'
+  | 'cartridge'
+  | 'goggles'
+  | 'tissues'
+  | 'emulsifier'
+  | 'activator'
+  | 'removalOil'
+  | 'bowl'
+  | 'globes'
+  | 'warmTowel'

@@ -3,7 +3,7 @@ import { TECHNIQUES, type TechniqueId } from '../catalogue/techniques/techniques
 import { earliestAgain } from '../load/rest'
 import { addDays } from '../screening/asking/days'
 
-export interface NextVisit {
+interface NextVisit {
   day: string
   reason: string
   rule: string

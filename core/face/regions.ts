@@ -20,19 +20,17 @@ const FACE: readonly RegionId[] = REGION_IDS.filter(
   (region) => region !== 'neck' && region !== 'decollete',
 )
 
-export const GROUP_IDS = [
-  'tZone',
-  'cheeks',
-  'orbital',
-  'perioral',
-  'face',
-  'faceNoEyes',
-  'faceNeck',
-  'faceNeckDecollete',
-  'cheeksJawNeck',
-  'body',
-] as const
-export type GroupId = (typeof GROUP_IDS)[number]
+export type GroupId =
+  | 'tZone'
+  | 'cheeks'
+  | 'orbital'
+  | 'perioral'
+  | 'face'
+  | 'faceNoEyes'
+  | 'faceNeck'
+  | 'faceNeckDecollete'
+  | 'cheeksJawNeck'
+  | 'body'
 
 /**
  * Named groups of regions that a technique may cover. `body` is work away from the face: hands,

@@ -1,6 +1,6 @@
 import { squareCentimetres, type SquareCentimetres } from '../units'
 
-export type Side = 'L' | 'R' | 'mid'
+type Side = 'L' | 'R' | 'mid'
 
 export const REGION_IDS = [
   'forehead',
@@ -50,7 +50,7 @@ export const ZONE_IDS = [
 ] as const
 export type ZoneId = (typeof ZONE_IDS)[number]
 
-export interface Zone {
+interface Zone {
   id: ZoneId
   name: string
   side: Side

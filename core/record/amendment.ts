@@ -2,7 +2,7 @@ import type { Json } from './canonical'
 import { commit, digest, link } from './seal'
 
 /** What is changed in a sealed record, in the open: on which seal, both texts, why, who and when. */
-export interface AmendmentSaid {
+interface AmendmentSaid {
   id: string
   /** Head of the seal it stands on. */
   seal: string

@@ -78,7 +78,7 @@ export interface RecordDraft {
   readings: Readings | null
 }
 
-export interface RecordSource {
+interface RecordSource {
   state: RoomState
   firstPlan: readonly PlanStep[]
   lastPlan: readonly PlanStep[]

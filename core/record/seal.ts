@@ -58,7 +58,7 @@ export function seal(
   return { prev, head, items }
 }
 
-export type Proof = { ok: true; erased: readonly string[] } | { ok: false; at: string }
+type Proof = { ok: true; erased: readonly string[] } | { ok: false; at: string }
 
 /**
  * Whether a seal still stands: every part that is there matches its commitment, and the commitments

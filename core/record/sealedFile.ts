@@ -4,7 +4,7 @@ import { verify, type SealedItem } from './seal'
 import { SEALED_PART } from './walk'
 
 /** What of an exported visit its seal has to answer for. */
-export interface SealedFile {
+interface SealedFile {
   practice: { name: string }
   client: { name: string; born: string | null }
   visit: { id: string; startsAt: string; minutes: number; therapist: string; room: string }

@@ -3,7 +3,7 @@ import { sha256 } from '@noble/hashes/sha2.js'
 import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils.js'
 
 /** How many seals and amendments there are at a moment, and the head of each chain. */
-export interface ChainHead {
+interface ChainHead {
   /** ISO 8601. */
   at: string
   seals: number
@@ -39,7 +39,7 @@ export function readHead(line: string, key: string): ChainHead | undefined {
 }
 
 /** The heads that stand at the numbers a line names, as the house holds them now. */
-export interface StandingHeads {
+interface StandingHeads {
   seals: number
   head: string | undefined
   amendments: number

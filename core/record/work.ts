@@ -26,7 +26,7 @@ export interface SealedWork {
 }
 
 /** How a visit was taken, from what happened in the room. */
-export function takenOf({ stopped, contraActions, reactions }: RoomState): Taken {
+function takenOf({ stopped, contraActions, reactions }: RoomState): Taken {
   const felt = reactions.some(
     ({ body }) => body.kind === 'sensation' && body.grade >= TOO_MUCH_FELT,
   )

@@ -1,7 +1,7 @@
 import { differenceCiede2000 } from 'culori'
 
 /** CIELAB under D65, as a colour meter gives it. */
-export interface Lab {
+interface Lab {
   L: number
   a: number
   b: number
@@ -11,7 +11,7 @@ export interface Lab {
  * Individual typology angle classes. A bound belongs to the darker class. Source: Chardon, Cretois
  * & Hourseau, Int J Cosmet Sci 1991 (values from memory).
  */
-export const ITA_CLASSES = [
+const ITA_CLASSES = [
   {
     id: 'veryLight',
     name: 'very light',
@@ -31,7 +31,7 @@ export const ITA_CLASSES = [
     above: Number.NEGATIVE_INFINITY,
   },
 ] as const
-export type ItaClass = (typeof ITA_CLASSES)[number]
+type ItaClass = (typeof ITA_CLASSES)[number]
 
 /**
  * Individual typology angle, degrees.

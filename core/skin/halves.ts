@@ -20,7 +20,7 @@ export interface HalfFace {
   grades: Halves
   at: number
 }
-export interface HalfScore {
+interface HalfScore {
   feature: HalfFeature
   worked: number
   other: number

@@ -15,7 +15,7 @@ export const ACNE_AREAS = {
 export type AcneArea = keyof typeof ACNE_AREAS
 export const LESIONS = ['none', 'comedone', 'papule', 'pustule', 'nodule'] as const
 export type Lesion = (typeof LESIONS)[number]
-export type AcneSeverity = 'none' | 'mild' | 'moderate' | 'severe' | 'verySevere'
+type AcneSeverity = 'none' | 'mild' | 'moderate' | 'severe' | 'verySevere'
 export const ACNE_WORDS: Readonly<Record<AcneSeverity, string>> = {
   none: 'no acne',
   mild: 'mild',

@@ -3,7 +3,7 @@ import { METERS, type MeterKind } from '../catalogue/skin/meters'
 /** Readings taken in a row on one zone. */
 export const REPEATS = 3
 
-export type Refusal = 'unit' | 'nonsense' | 'range'
+type Refusal = 'unit' | 'nonsense' | 'range'
 /** Why a single value is not taken, if it is not. */
 export function refuseValue(
   kind: MeterKind,

@@ -21,7 +21,7 @@ export const OBSERVATION_IDS = [
   'tickle3',
 ] as const
 export type ObservationId = (typeof OBSERVATION_IDS)[number]
-export interface Observation {
+interface Observation {
   id: ObservationId
   words: string
   sets: readonly { reading: AnyReadingId; least?: Grade; most?: Grade; exactly?: Grade }[]

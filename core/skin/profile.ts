@@ -19,11 +19,11 @@ import {
   type ZoneReading,
 } from './readings'
 
-export interface Evidence {
+interface Evidence {
   region: RegionId
   text: string
 }
-export interface ProfileLine {
+interface ProfileLine {
   id: 'type' | ConditionId
   title: string
   evidence: readonly Evidence[]

@@ -17,7 +17,7 @@ export const MORE_READING_IDS = [
   'spots',
   'tension',
 ] as const
-export type MoreReadingId = (typeof MORE_READING_IDS)[number]
+type MoreReadingId = (typeof MORE_READING_IDS)[number]
 export type AnyReadingId = ReadingId | MoreReadingId
 export const ALL_READING_IDS: readonly AnyReadingId[] = [...READING_IDS, ...MORE_READING_IDS]
 export type Grade = 0 | 1 | 2 | 3 | 4
@@ -86,7 +86,7 @@ export function unreadRegions(readings: Readings): RegionId[] {
   })
 }
 
-export interface Change {
+interface Change {
   zone: ZoneId
   reading: AnyReadingId
   before: Grade

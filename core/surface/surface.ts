@@ -126,7 +126,7 @@ export function leaveOn(surface: RegionSurface, technique: Technique): RegionSur
   }
 }
 
-export type SurfacePart = keyof SurfaceNeed
+type SurfacePart = keyof SurfaceNeed
 export interface Unmet {
   part: SurfacePart
   regions: readonly RegionId[]

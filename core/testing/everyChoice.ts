@@ -2,7 +2,7 @@ import { TECHNIQUES } from '../catalogue/techniques/techniques'
 import { REGION_IDS } from '../face/zones'
 import { loadOn } from '../load/loads'
 import type { Option, PlanCase } from '../planning/question/planCase'
-import { returns } from '../planning/search/returns'
+import { returns } from '../planning/search/bounds'
 import { connect } from '../planning/steps/mend'
 import { applyTechnique, startSurface, type Surface } from '../surface/surface'
 

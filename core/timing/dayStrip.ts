@@ -4,8 +4,7 @@ import { exfoliates } from '../catalogue/techniques/traits'
 import { dwellWindow, schedule } from './schedule'
 
 /** What a stretch of a plan is, at a glance: hands, something that works on the skin, a device, rest. */
-export const STRIP_KINDS = ['hands', 'works', 'device', 'rests'] as const
-export type StripKind = (typeof STRIP_KINDS)[number]
+export type StripKind = 'hands' | 'works' | 'device' | 'rests'
 export interface StripPart {
   kind: StripKind
   minutes: number

@@ -83,7 +83,7 @@ export function without(some: readonly Stretch[], taken: readonly Stretch[]): St
 }
 
 /** One day as places are sought in it. */
-export interface DayAsked {
+interface DayAsked {
   /** Hours of the house and of the person, each as it is open that day. */
   house: readonly Stretch[]
   person: readonly Stretch[]

@@ -5,7 +5,7 @@ import type { RegionId } from '../face/zones'
 import { takesOff } from './removal'
 import type { Minutes } from '../units'
 
-export interface StepTime {
+interface StepTime {
   key: string
   start: number
   end: number

@@ -12,7 +12,7 @@ import { bottleInHand, productTrouble } from '../planning/today/bottles'
 import type { PlanInput, ShelfItem } from '../planning/input'
 import { linenFor, type Linen } from './linen'
 
-export interface TrayProduct {
+interface TrayProduct {
   key: string
   step: string
   productId: string
@@ -22,20 +22,20 @@ export interface TrayProduct {
   lot: string | null
   trouble: string | null
 }
-export interface TrayDevice {
+interface TrayDevice {
   kind: DeviceKind
   name: string
   switchOnMinute: number
   neededMinute: number
   ready: boolean
 }
-export interface TrayMix {
+interface TrayMix {
   key: string
   name: string
   /** Minute at which it is mixed, from the start of the first step. */ atMinute: number
   mix: Mix
 }
-export interface Tray {
+interface Tray {
   mixes: readonly TrayMix[]
   products: readonly TrayProduct[]
   devices: readonly TrayDevice[]

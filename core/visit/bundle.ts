@@ -25,7 +25,7 @@ import type { LastTime } from './lastTime'
 import type { VisitStatus } from './status'
 import type { Photograph } from './photographs'
 
-export type Role = 'owner' | 'therapist' | 'trainee'
+type Role = 'owner' | 'therapist' | 'trainee'
 export interface Me {
   id: string
   name: string

@@ -11,7 +11,7 @@ export interface OpenPoint {
 }
 
 /** What Ask hangs on. */
-export interface AskSource {
+interface AskSource {
   verdict: Pick<Verdict, 'prevented' | 'open'>
   steps: readonly Pick<PlanStep, 'technique'>[]
   /** Kinds whose signature stands today. */
@@ -21,7 +21,7 @@ export interface AskSource {
   age: number | null
 }
 
-export interface ReadySource extends AskSource {
+interface ReadySource extends AskSource {
   input: PlanInput
   steps: readonly PlanStep[]
   trainee: boolean

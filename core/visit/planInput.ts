@@ -55,7 +55,7 @@ export function toPlanInput(
 }
 
 /** What is left of the hour for a client who came late. */
-export const minutesToday = ({
+const minutesToday = ({
   minutes,
   lateMinutes = 0,
 }: Pick<VisitBundle['visit'], 'minutes' | 'lateMinutes'>): number =>

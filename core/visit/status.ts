@@ -8,8 +8,5 @@ export const hasBegun = (status: VisitStatus): boolean =>
 /** The treatment is over: what remains is the record. */
 export const wasTreated = (status: VisitStatus): boolean =>
   status === 'closing' || status === 'sealed'
-/** Nothing of it is changed any more, but by an amendment. */
-export const isClosed = (status: VisitStatus): boolean =>
-  status === 'sealed' || status === 'cancelled'
 /** The statuses of visits that have begun, for asking the tables. */
 export const BEGUN: readonly VisitStatus[] = VISIT_STATUSES.filter(hasBegun)

@@ -13,7 +13,6 @@ export const STOP_NAMES: Readonly<Record<StopId, string>> = {
   treat: 'Treat',
   close: 'Close',
 }
-export const isStop = (name: string): name is StopId => STOP_IDS.some((id) => id === name)
 
 /** Where a visit goes on: the one answer to which stop it opens at. */
 export function stopOf(status: VisitStatus): StopId {
@@ -21,7 +20,7 @@ export function stopOf(status: VisitStatus): StopId {
   return wasTreated(status) ? 'close' : 'ask'
 }
 
-export interface StopMark {
+interface StopMark {
   mark: 'done' | 'open' | 'none'
   /** In a word beside the name, so that nothing is said by a mark alone. */
   word: string

@@ -22,7 +22,7 @@ import type { VisitBundle } from './bundle'
 import { reactionsNow } from './reactionsNow'
 
 /** What holds on the day of a visit: the one answer for every stop of it. */
-export interface Today {
+interface Today {
   /** The bare reading laid over the made-up one: what is known of the skin. */
   readings: Readings
   profile: Profile
@@ -67,7 +67,7 @@ export function todayOf(
 }
 
 /** Of earlier visits, what today still has to mind. */
-export interface Before {
+interface Before {
   rests: readonly Bar[]
   /** Why today goes one rung down from last time. */
   down: readonly StepDownRow[]

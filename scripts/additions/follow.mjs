@@ -76,17 +76,37 @@ async function step(copy, what, args) {
   if (code !== 0) throw new Trouble(`${what}:\n${output.slice(-4000)}`)
 }
 
-/** Follows one page. @throws Trouble with what went wrong, in the words of the tool that said so */
-export async function follow(file) {
+/** The page's blocks, and which of them is its own test. @throws Trouble where it has not one */
+function readPage(file) {
   const blocks = blocksOf(readFileSync(join(PAGES, file), 'utf8'))
   const tests = blocks.filter(({ how, file }) => how === 'new' && file.endsWith('.test.ts'))
   if (tests.length !== 1) throw new Trouble(`${file} wants one test of its own`)
+  return { blocks, test: tests[0].file }
+}
+const TYPES = ['node_modules/typescript/bin/tsc', '-p', 'tsconfig.json']
+const VITEST = ['node_modules/vitest/vitest.mjs', 'run', '--project', 'core']
+
+/**
+ * All pages at once in one copy: what they add compiles, and each page's own test passes.
+ * @throws Trouble with what went wrong, in the words of the tool that said so
+ */
+export async function compileAll() {
+  const read = pages().map(readPage)
+  const copy = copyTree('all')
+  for (const { blocks } of read) for (const block of blocks) add(copy, block)
+  await step(copy, 'types', TYPES)
+  await step(copy, 'their own tests', [...VITEST, ...read.map(({ test }) => test)])
+  rmSync(copy, { recursive: true, force: true })
+}
+
+/** Follows one page. @throws Trouble with what went wrong, in the words of the tool that said so */
+export async function follow(file) {
+  const { blocks, test } = readPage(file)
   const copy = copyTree(basename(file, '.md'))
   for (const block of blocks) add(copy, block)
-  await step(copy, 'types', ['node_modules/typescript/bin/tsc', '-p', 'tsconfig.json'])
-  const vitest = ['node_modules/vitest/vitest.mjs', 'run', '--project', 'core']
-  await step(copy, 'its own test', [...vitest, tests[0].file])
-  await step(copy, 'the tests of the core', vitest)
+  await step(copy, 'types', TYPES)
+  await step(copy, 'its own test', [...VITEST, test])
+  await step(copy, 'the tests of the core', VITEST)
   rmSync(copy, { recursive: true, force: true })
 }
 

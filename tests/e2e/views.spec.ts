@@ -1,3 +1,4 @@
+import type { Page } from '@playwright/test'
 import { expect, test } from '../support/browserTest'
 import { demoId } from '#db/demo/ids'
 import { look } from '../support/look'
@@ -47,35 +48,54 @@ for (const [name, path] of VIEWS) {
     await letIn(page, 'owner')
     await open(page, path())
     await look(page, name)
+    expect(await withoutKey(page), 'every action has a key').toEqual([])
+    await fitsAtTwiceTheSize(page, path())
   })
 }
-test('at twice the size the whole rail and the main action are there, and nothing scrolls sideways', async ({
-  page,
-}) => {
-  await letIn(page, 'owner')
+
+/** What can be tapped and is not reached with Tab, arrows or a key of its own. */
+const withoutKey = (page: Page): Promise<string[]> =>
+  page.evaluate(() =>
+    [
+      ...document.querySelectorAll<HTMLElement>(
+        'a[href],button,input,select,textarea,[role=button],[data-zone]',
+      ),
+    ]
+      .filter(
+        (element) =>
+          element.offsetParent !== null &&
+          !(element as HTMLButtonElement).disabled &&
+          element.getAttribute('aria-hidden') !== 'true' &&
+          element.tabIndex < 0 &&
+          !element.closest('[data-key]') &&
+          element.closest('[role=radiogroup],[role=listbox],[role=tablist],.v-field,svg') === null,
+      )
+      .map((element) => element.outerHTML.slice(0, 120)),
+  )
+
+/** At twice the size the whole rail and the main action are there, and nothing scrolls sideways. */
+async function fitsAtTwiceTheSize(page: Page, path: string): Promise<void> {
   await page.setViewportSize({ width: 640, height: 400 })
-  for (const [name, path] of VIEWS) {
-    await open(page, path())
-    const seen = await page.evaluate(() => {
-      const inside = (element: Element) => {
-        const { top, bottom, left, right } = element.getBoundingClientRect()
-        return top >= -1 && bottom <= innerHeight + 1 && left >= -1 && right <= innerWidth + 1
-      }
-      const rail = [...document.querySelectorAll('nav.rail a, nav.rail button')]
-      const primary = [
-        ...document.querySelectorAll('#stop-action .bg-primary, header .bg-primary, [data-next]'),
-      ]
-      return {
-        sideways: document.documentElement.scrollWidth - document.documentElement.clientWidth,
-        rail: rail.filter((own) => !inside(own)).map((own) => own.textContent?.trim()),
-        main: primary.length === 0 || primary.some(inside),
-      }
-    })
-    expect(seen.sideways, name).toBeLessThanOrEqual(0)
-    expect(seen.rail, name).toEqual([])
-    expect(seen.main, `${name}: the main action`).toBe(true)
-  }
-})
+  await open(page, path)
+  const seen = await page.evaluate(() => {
+    const inside = (element: Element) => {
+      const { top, bottom, left, right } = element.getBoundingClientRect()
+      return top >= -1 && bottom <= innerHeight + 1 && left >= -1 && right <= innerWidth + 1
+    }
+    const rail = [...document.querySelectorAll('nav.rail a, nav.rail button')]
+    const primary = [
+      ...document.querySelectorAll('#stop-action .bg-primary, header .bg-primary, [data-next]'),
+    ]
+    return {
+      sideways: document.documentElement.scrollWidth - document.documentElement.clientWidth,
+      rail: rail.filter((own) => !inside(own)).map((own) => own.textContent?.trim()),
+      main: primary.length === 0 || primary.some(inside),
+    }
+  })
+  expect(seen.sideways).toBeLessThanOrEqual(0)
+  expect(seen.rail).toEqual([])
+  expect(seen.main, 'the main action').toBe(true)
+}
 test('every sheet of the room, and every form', async ({ page }) => {
   await letIn(page, 'owner')
   await open(page, `/visits/${running}/treat`)
@@ -98,31 +118,4 @@ test('every sheet of the room, and every form', async ({ page }) => {
   await page.getByRole('tab', { name: 'Schools and the house' }).click()
   await expect(page.getByRole('columnheader', { name: 'This house' })).toBeVisible()
   await look(page, 'Schools')
-})
-test('every action has a key: the page is walked with Tab, and what is reached can be seen to be', async ({
-  page,
-}) => {
-  await letIn(page, 'owner')
-  for (const [name, path] of VIEWS) {
-    await open(page, path())
-    const missed = await page.evaluate(() =>
-      [
-        ...document.querySelectorAll<HTMLElement>(
-          'a[href],button,input,select,textarea,[role=button],[data-zone]',
-        ),
-      ]
-        .filter(
-          (element) =>
-            element.offsetParent !== null &&
-            !(element as HTMLButtonElement).disabled &&
-            element.getAttribute('aria-hidden') !== 'true' &&
-            element.tabIndex < 0 &&
-            !element.closest('[data-key]') &&
-            element.closest('[role=radiogroup],[role=listbox],[role=tablist],.v-field,svg') ===
-              null,
-        )
-        .map((element) => element.outerHTML.slice(0, 120)),
-    )
-    expect(missed, name).toEqual([])
-  }
 })

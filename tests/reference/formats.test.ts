@@ -6,7 +6,7 @@ import { publishedSchemas } from '#contracts/published'
 import { IMPORT_DEPTH, jsonDepth, visitDocument } from '#contracts/exchange'
 import { allRows, rowsPage } from '#core/rows/rows'
 import { compile } from '#core/planning/question/compile'
-import { network } from '#core/planning/search/network'
+import { network } from '#core/planning/published/network'
 import { GENESIS, seal } from '#core/record/seal'
 import { planInput } from '#core/testing/fixtures'
 

@@ -1,4 +1,4 @@
-import type { PlanNetwork } from '#core/planning/search/network'
+import type { PlanNetwork } from '#core/planning/published/network'
 import type { Tuple } from './mip'
 
 const joined = (ids: readonly string[]) => ['', ...ids].join('|')

@@ -1,4 +1,4 @@
-import type { PlanNetwork } from '#core/planning/search/network'
+import type { PlanNetwork } from '#core/planning/published/network'
 
 /**
  * Stage by stage the arc that adds most at that moment, as long as the rest still fits: what one

@@ -1,6 +1,6 @@
 import highs from 'highs'
-import type { PlanNetwork } from '#core/planning/search/network'
-import type { Solution } from '#core/planning/search/solution'
+import type { PlanNetwork } from '#core/planning/published/network'
+import type { Solution } from '#core/planning/search/solve'
 
 export interface Tuple {
   value: number

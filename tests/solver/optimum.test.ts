@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { network } from '#core/planning/search/network'
+import { network } from '#core/planning/published/network'
 import { solve } from '#core/planning/search/solve'
 import { byTrying } from './brute'
 import { small } from './cases'

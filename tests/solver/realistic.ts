@@ -1,4 +1,4 @@
-import { network } from '#core/planning/search/network'
+import { network } from '#core/planning/published/network'
 import { solve } from '#core/planning/search/solve'
 import { realistic } from './cases'
 import { greedy } from './greedy'

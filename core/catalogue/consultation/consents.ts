@@ -6,7 +6,7 @@ import type { FamilyId } from '../kinds'
  */
 export const CONSENT_IDS = ['care', 'exfoliation', 'machine', 'current', 'needling'] as const
 export type ConsentId = (typeof CONSENT_IDS)[number]
-export interface ConsentKind {
+interface ConsentKind {
   id: ConsentId
   name: string
   sentence: string

@@ -10,7 +10,7 @@ import type { Limit } from '../rules/limits'
 export type Lifter = 'date' | 'therapist' | 'doctor' | 'nobody'
 
 /** What a row does other than stopping its families; each is acted on, see `docs/glossary.md`. */
-export interface Effects {
+interface Effects {
   limit?: Limit
   /** Said, seen to, and ticked before a step of its families may end. */
   confirm?: string

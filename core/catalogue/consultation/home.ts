@@ -6,7 +6,7 @@ import type { RegionId } from '../../face/zones'
  * What one evening at home pours into the basins, hundredths a region. House scale: adjust it to
  * your room.
  */
-export interface HomePouring {
+interface HomePouring {
   finding: FindingId
   label: string
   hundredths: number

@@ -5,7 +5,7 @@ import { COMMON_PRACTICE } from '../kinds'
 export const MAKE_UP_IDS = ['light', 'sunCream', 'layered', 'waterproof'] as const
 export type MakeUpId = (typeof MAKE_UP_IDS)[number]
 
-export interface MakeUp {
+interface MakeUp {
   id: MakeUpId
   name: string
   /** Cleanses after the surface cleanse that it takes. */
@@ -77,7 +77,7 @@ export const eyesMadeUp = (worn: readonly MakeUpId[]): boolean =>
   worn.some((id) => MAKE_UP[id].eyes !== undefined)
 
 /** What everything that is worn asks for together: the most of each. */
-export interface TakeOff {
+interface TakeOff {
   /** After the surface cleanse; a bare face has one as well. */
   cleanses: number
   facePads: number

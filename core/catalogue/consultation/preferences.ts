@@ -1,20 +1,18 @@
 import type { IngredientId } from '../products/ingredients'
 
 /** What a client likes and how they live: kept on the file, said again at each visit. */
-export const PREFERENCE_IDS = [
-  'pressure',
-  'talk',
-  'scent',
-  'lying',
-  'photos',
-  'air',
-  'covering',
-  'travel',
-  'sleep',
-  'jaw',
-] as const
-export type PreferenceId = (typeof PREFERENCE_IDS)[number]
-export interface Preference {
+export type PreferenceId =
+  | 'pressure'
+  | 'talk'
+  | 'scent'
+  | 'lying'
+  | 'photos'
+  | 'air'
+  | 'covering'
+  | 'travel'
+  | 'sleep'
+  | 'jaw'
+interface Preference {
   id: PreferenceId
   name: string
   choices: readonly {

@@ -2,7 +2,7 @@ import { COMMON_PRACTICE } from '../kinds'
 import type { ConditionId, SkinType } from '../skin/conditions'
 
 /** A word on a product that says for whom it is, and how much that counts where the skin is so. */
-export interface Suit {
+interface Suit {
   id: SuitId
   /** How much a fitting word counts against the others, on a scale of this house's own. */
   weight: number

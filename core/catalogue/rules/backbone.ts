@@ -6,7 +6,7 @@ import type { TechniqueId } from '../techniques/techniques'
  * The backbone of a visit: what stands before what, where both are there. Common practice; the
  * sentence and the weight of each stand among the rules of the plan under the same id.
  */
-export interface Backbone {
+interface Backbone {
   rule: string
   first: readonly TechniqueId[]
   /** None of these before any of the first. */

@@ -33,7 +33,7 @@ export interface StopRule {
   source: string
 }
 /** A rule that holds from a grade on, or from so many grades above the zone's own baseline. */
-export interface GradedRule extends StopRule {
+interface GradedRule extends StopRule {
   grade: number
 }
 const rule = (id: string, sentence: string): StopRule => ({

@@ -5,7 +5,7 @@ import { COMMON_PRACTICE } from '../kinds'
  * cleansed well at home, a few after some visits, once or twice on skin that is kept. Common
  * practice.
  */
-export interface WaterRow {
+interface WaterRow {
   id: string
   /** From this visit on, counted from 1. */
   fromVisit: number

@@ -55,7 +55,7 @@ export interface Camp {
   /** Cloths, pads or sponges laid out per removal. */
   linen?: 'cloths' | 'pads' | 'sponges'
 }
-export interface Point {
+interface Point {
   id: PointId
   title: string
   camps: readonly Camp[]

@@ -3,7 +3,7 @@ import { campOf, POINT_IDS, POINTS, type Camp, type PointId } from './camps'
 import { TECHNIQUE_IDS, TECHNIQUES, type TechniqueId } from '../techniques/techniques'
 import type { LayoutId } from '../techniques/technique'
 
-export interface School {
+interface School {
   name: string
   sentence: string
   /** Where it stands on each point; a point not named is at the house's default. */

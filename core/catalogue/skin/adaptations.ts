@@ -16,7 +16,7 @@ export interface SkinTest {
   atMost?: number
 }
 /** A test of one region, or of the whole client today. */
-export type AdaptWhen =
+type AdaptWhen =
   | SkinTest
   | { ageFrom: number }
   | { type: readonly SkinType[] }

@@ -15,7 +15,7 @@ export const TYPE_LIMITS = {
 } as const
 
 /** A condition seen in a region's reading: at least, or at most, this grade. */
-export interface ConditionRow {
+interface ConditionRow {
   id: Exclude<ConditionId, 'mature' | 'marksEasily'>
   reading: 'water' | 'sensitivity' | 'redness' | 'congestion'
   atLeast?: number

@@ -1,5 +1,4 @@
 import type { RegionId } from '../../face/zones'
-import { COMMON_PRACTICE } from '../kinds'
 import type { MannerId } from './strokes'
 
 /** What a stroke is for. */
@@ -64,7 +63,6 @@ export const DIRECTIONS: Readonly<Record<AimOfStroke, ByRegion>> = {
     ...bothSides('jawL', 'jawR', 1, 0.3),
   },
 }
-export const DIRECTIONS_SOURCE = COMMON_PRACTICE
 
 /**
  * Drainage: the nodes are opened first, near before far, and everything ends there again. Without

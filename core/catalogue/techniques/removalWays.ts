@@ -1,7 +1,7 @@
 import { COMMON_PRACTICE, type ProductKind } from '../kinds'
 
 /** How one kind of mask comes off, whatever the house takes off with. */
-export interface RemovalWay {
+interface RemovalWay {
   kind: ProductKind
   /** What is done before the first wipe. */
   first: string

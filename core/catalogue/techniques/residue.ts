@@ -14,7 +14,7 @@ export const SPOT_IDS = [
 ] as const
 export type SpotId = (typeof SPOT_IDS)[number]
 
-export interface Spot {
+interface Spot {
   id: SpotId
   name: string
   /** Where it is marked on the face. */

@@ -2,7 +2,7 @@ import { EXFOLIATING } from '../kinds'
 import type { Technique } from './techniques'
 
 /** What rests on the skin, by kind: the plan and the room give each a colour of its own. */
-export type RestKind = 'clay' | 'water' | 'cream' | 'works' | 'light' | 'firm'
+type RestKind = 'clay' | 'water' | 'cream' | 'works' | 'light' | 'firm'
 
 /** From this effect on a mask is known for it. */
 const KNOWN_FOR = 3

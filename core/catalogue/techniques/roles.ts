@@ -19,9 +19,6 @@ export const STAY = theOne('stays', ({ fillsFrom }) => fillsFrom === 0)
 export const USUAL_REMOVAL = theOne('takes off', ({ takesOff }) => takesOff === 'usual')
 /** Water takes off whatever lies there as a mask, at need. */
 export const ANY_MASK_OFF = theOne('takes any mask off', ({ takesOff }) => takesOff === 'anyMask')
-/** Softens by steam: what its warmth asks more of follows within ten minutes. */
-export const WARMS_MOST = techniquesWhere(({ heatFactor }) => heatFactor !== undefined)
-
 /** Why a connecting step stands before another, in that one's words; undefined where it connects nothing. */
 export const connectorWants = (id: TechniqueId): string | undefined =>
   TECHNIQUES[id].connects?.wants

@@ -3,7 +3,7 @@ import { STAGE_IDS, type StageId } from '../kinds'
 import { techniquesWhere, TECHNIQUES, type Technique, type TechniqueId } from './techniques'
 
 /** A stage that every visit has, the rule that says so, and what is added where it is missing. */
-export interface FloorStage {
+interface FloorStage {
   rule: string
   stage: StageId
   first: TechniqueId
@@ -22,7 +22,7 @@ export const FLOOR_STAGES: readonly FloorStage[] = [
 ]
 
 /** What of a visit some techniques hang on. */
-export interface Occasion {
+interface Occasion {
   makeUp: readonly MakeUpId[]
   daylight: boolean
 }

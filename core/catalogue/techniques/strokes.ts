@@ -5,9 +5,8 @@ import { COMMON_PRACTICE } from '../kinds'
  * How the hand goes, by manner of work and region. Upward and outward as a rule; never down the
  * cheek. Common practice.
  */
-export const MANNER_IDS = ['spread', 'machine', 'drain', 'glide', 'ring'] as const
-export type MannerId = (typeof MANNER_IDS)[number]
-export interface Manner {
+export type MannerId = 'spread' | 'machine' | 'drain' | 'glide' | 'ring'
+interface Manner {
   id: MannerId
   name: string
   strokes: Partial<Record<RegionId, string>>

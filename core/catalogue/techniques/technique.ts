@@ -36,7 +36,7 @@ export interface SurfaceNeed {
 }
 
 /** What a technique leaves behind; a missing part stays as it was. */
-export interface SurfaceLeave {
+interface SurfaceLeave {
   soil?: Soil
   moisture?: Moisture
   film?: Film
@@ -123,7 +123,7 @@ export interface Connects {
 }
 
 /** Something said at a moment of the step: at its start or end, or at a share of its minutes. */
-export interface Prompt {
+interface Prompt {
   at: 'start' | 'end' | number
   say: string
 }

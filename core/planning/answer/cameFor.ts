@@ -3,7 +3,7 @@ import { ticksWithin } from '../../units'
 import type { PlanInput } from '../input'
 import { compile } from '../question/compile'
 import type { PlanCase, SolveFrom } from '../question/planCase'
-import type { Solution } from '../search/solution'
+import type { Solution } from '../search/solve'
 import { solve } from '../search/solve'
 import type { Allow } from '../today/allowed'
 

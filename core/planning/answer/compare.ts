@@ -11,7 +11,7 @@ import { propose } from './propose'
  * What a plan would be under other terms, in its main steps. `value` compares only within one
  * school.
  */
-export interface Alternative {
+interface Alternative {
   name: string
   minutes: number
   value: number
@@ -51,7 +51,7 @@ const onSkin = (steps: readonly PlanStep[]): Map<string, number> =>
     ]),
   )
 
-export interface MainChange {
+interface MainChange {
   technique: TechniqueId
   name: string
   was: number | null

@@ -23,7 +23,7 @@ export interface LeftOut {
 }
 
 /** What belongs to every visit, or follows from another step, is not offered by itself. */
-export const OFFERED: readonly TechniqueId[] = TECHNIQUE_IDS.filter(isMain)
+const OFFERED: readonly TechniqueId[] = TECHNIQUE_IDS.filter(isMain)
 
 /**
  * What was left out, and its price: the rule that bars it, the minutes it would add, or what would

@@ -16,7 +16,7 @@ import type { PlanInput } from '../input'
 import type { Option } from '../question/planCase'
 import { propose } from './propose'
 import { solve } from '../search/solve'
-import { workOf } from '../search/readyMoves'
+import { workOf } from '../search/moves'
 
 const RUNS = process.env.OAK_FULL ? Number(process.env.OAK_RUNS ?? 200) : 40
 const grade = (most: number) => fc.integer({ min: 0, max: most }) as fc.Arbitrary<Grade>

@@ -31,7 +31,7 @@ const OUT_OF_ORDER: readonly string[] = [
 const stops = ({ findings }: Pick<Check, 'findings'>): number =>
   findings.filter((finding) => finding.strength === 'stop').length
 
-export interface OrderOffer {
+interface OrderOffer {
   /** Main steps that change their place. */
   moved: readonly string[]
   edits: readonly Edit[]

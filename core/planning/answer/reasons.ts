@@ -14,7 +14,7 @@ import { needOf } from '../today/need'
 import type { Allowance } from '../today/allowed'
 import type { PlanInput } from '../input'
 import { wantsWords } from '../steps/mend'
-import type { PlacedMove } from '../search/transitions'
+import type { PlacedMove } from '../search/moves'
 
 /** Why a step is in the plan and as it is; the first line is the one that fits beside it. */
 export function reasonsFor(

@@ -7,7 +7,7 @@ import type { OptionMaker } from './options'
 import type { Move } from './planCase'
 
 /** What hands do while something rests, valued. */
-export interface Filler {
+interface Filler {
   name: string
   moves: readonly Move[]
   /** Those of what rests counted in. */

@@ -73,7 +73,7 @@ export interface SolveFrom {
  * What an option is marked with besides its families: that it takes something off, and that
  * something in it rests beyond the short end of its window.
  */
-export type Mark = FamilyId | 'exfoliated' | 'fullDwell'
+type Mark = FamilyId | 'exfoliated' | 'fullDwell'
 const MARKED: readonly Mark[] = [
   ...new Set(PAIRS.flatMap((pair) => [pair.a, pair.b])),
   'exfoliated',

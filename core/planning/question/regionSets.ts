@@ -9,14 +9,14 @@ import { keptToNeed, thatAsk, worthDoing } from '../today/need'
 import type { Allowance } from '../today/allowed'
 import type { PlanInput } from '../input'
 
-export interface RegionSet {
+interface RegionSet {
   group: string
   layout: LayoutId
   regions: readonly RegionId[]
 }
 
 /** Disjoint sets for what is laid side by side. */
-export interface ZoneSets {
+interface ZoneSets {
   id: string
   layout: LayoutId
   sets: RegionId[][]

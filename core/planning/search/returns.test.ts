@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest'
-import { returns } from './returns'
+import { returns } from './bounds'
 
 it('returns less for each further bit of the same, but never nothing', () => {
   for (let event = 0; event < 200; event++) {

@@ -7,7 +7,7 @@ import { planInput, readAll } from '../../testing/fixtures'
 import { compile } from '../question/compile'
 import type { PlanCase } from '../question/planCase'
 import { byEveryChoice, type Tuple } from '../../testing/everyChoice'
-import type { Solution } from './solution'
+import type { Solution } from './solve'
 import { solve } from './solve'
 
 const OPTIONAL = [

@@ -1,11 +1,205 @@
-import { REGION_IDS } from '../../face/zones'
-import { ceilingsOf } from './ceilings'
-import { NOTHING_REMAINS, remainingAfter, type Remaining } from './bounds'
-import { addLoads, compare, forget, offer, plus, worth, type Label } from './labels'
-import { layersOf, type Layers, type Way } from './layers'
-import { breaksPair, type PlanCase, type SolveFrom } from '../question/planCase'
-import { priced, relaxations, type Relaxed } from './relaxed'
-import { toSolution, type Solution } from './solution'
+import { REGION_IDS, type RegionId } from '../../face/zones'
+import { breaksPair, type Option, type PlanCase, type SolveFrom } from '../question/planCase'
+import {
+  ceilingsOf,
+  NOTHING_REMAINS,
+  priced,
+  relaxations,
+  type Relaxed,
+  type Remaining,
+  remainingAfter,
+  returns,
+} from './bounds'
+import { type Layers, layersOf, type Way } from './layers'
+import { placed, type PlacedMove, transitions } from './moves'
+
+/** A plan as far as some stage: where it leaves the skin, and what it has taken and brought. */
+interface Label {
+  /** State of the skin, within the layer of its stage. */
+  at: number
+  ticks: number
+  loads: readonly number[]
+  effects: readonly number[]
+  taste: number
+  cost: number
+  idle: number
+  exfoliations: number
+  marks: number
+  /** Option ids so far, each after a mark: ties go by them. */
+  ids: string
+  way: Way | undefined
+  back: Label | undefined
+}
+
+/**
+ * Loads with a move's added; undefined where that goes over a ceiling. Ceilings in the order of the
+ * regions.
+ */
+function addLoads(
+  have: readonly number[],
+  add: readonly number[],
+  ceilings: readonly number[],
+): readonly number[] | undefined {
+  let same = true
+  for (let i = 0; i < have.length; i++) {
+    const more = add[i] as number
+    if (more === 0) continue
+    same = false
+    if ((have[i] as number) + more > (ceilings[i] as number)) return undefined
+  }
+  return same ? have : have.map((amount, i) => amount + (add[i] as number))
+}
+
+/**
+ * A load that nothing still to come can lift over the ceiling no longer tells two labels apart. Real
+ * loads are summed again at the end.
+ */
+function forget(
+  loads: readonly number[],
+  ceilings: readonly number[],
+  remaining: Remaining,
+): readonly number[] {
+  let out: number[] | readonly number[] = loads
+  for (let i = 0; i < loads.length; i++) {
+    const load = loads[i] as number
+    if (load === 0 || load + (remaining.loads[i] ?? 0) > (ceilings[i] as number)) continue
+    if (out === loads) out = [...loads]
+    ;(out as number[])[i] = 0
+  }
+  return out
+}
+
+const plus = (one: readonly number[], other: readonly number[]): readonly number[] =>
+  one.map((item, i) => item + (other[i] ?? 0))
+
+function worth(planCase: PlanCase, effects: readonly number[], taste: number): number {
+  let total = taste
+  for (let i = 0; i < effects.length; i++)
+    total += (planCase.weights[i] ?? 0) * returns(effects[i] ?? 0)
+  return total
+}
+
+/**
+ * Keeps a label among those of its state unless one of them dominates it; drops those that it
+ * dominates.
+ */
+function offer(
+  next: Map<number, Label[]>,
+  label: Label,
+  planCase: PlanCase,
+  remaining: Remaining,
+): void {
+  const list = next.get(label.at)
+  if (!list) {
+    next.set(label.at, [label])
+    return
+  }
+  for (const other of list) if (dominates(other, label, planCase, remaining)) return
+  let kept = 0
+  for (const other of list) if (!dominates(label, other, planCase, remaining)) list[kept++] = other
+  list.length = kept
+  list.push(label)
+}
+
+/**
+ * Whether every completion of `b` is also open to `a` and ends no lower in the order.
+ * Returns are concave: where `a` is ahead in an aim its lead is smallest after the most that may
+ * still come, where it is behind its lag is largest now.
+ * Cost and idle minutes decide only between labels that are otherwise equal; then the smaller ids.
+ */
+function dominates(one: Label, other: Label, planCase: PlanCase, remaining: Remaining): boolean {
+  if (
+    one.ticks > other.ticks ||
+    one.exfoliations > other.exfoliations ||
+    (one.marks & ~other.marks) !== 0
+  )
+    return false
+  if (one.loads !== other.loads)
+    for (let i = 0; i < one.loads.length; i++)
+      if ((one.loads[i] as number) > (other.loads[i] as number)) return false
+  let lead = one.taste - other.taste
+  let equal = lead === 0
+  for (let i = 0; i < one.effects.length; i++) {
+    const ea = one.effects[i] as number
+    const eb = other.effects[i] as number
+    if (ea === eb) continue
+    equal = false
+    const shift = ea > eb ? (remaining.effects[i] ?? 0) : 0
+    lead += (planCase.weights[i] ?? 0) * (returns(ea + shift) - returns(eb + shift))
+  }
+  if (lead > 0) return true
+  if (!equal) return false
+  if (one.cost !== other.cost) return one.cost < other.cost
+  if (one.idle !== other.idle) return one.idle < other.idle
+  // What follows is the same for both, so a name that another begins with is compared with the mark
+  // after it.
+  return `${one.ids}|` <= `${other.ids}|`
+}
+
+/**
+ * Order of finished plans: greatest value, least cost, fewest idle ticks, smallest ids. Below zero
+ * when the first is better.
+ */
+function compare(planCase: PlanCase, one: Label, other: Label): number {
+  return (
+    worth(planCase, other.effects, other.taste) - worth(planCase, one.effects, one.taste) ||
+    one.cost - other.cost ||
+    one.idle - other.idle ||
+    (one.ids < other.ids ? -1 : 1)
+  )
+}
+
+export interface Solution {
+  moves: readonly PlacedMove[]
+  options: readonly string[]
+  /** The option of each stage; '' is none. */
+  chosen: readonly string[]
+  value: number
+  costCents: number
+  idleTicks: number
+  ticks: number
+  loads: Readonly<Record<RegionId, number>>
+  labels: number
+}
+
+/** What a label has chosen, written out from its last way back to the first. */
+function toSolution(planCase: PlanCase, start: SolveFrom, label: Label, labels: number): Solution {
+  const chain: Way[] = []
+  for (let at: Label | undefined = label; at?.way; at = at.back) chain.push(at.way)
+  chain.reverse()
+  const loads = { ...start.loads }
+  for (const way of chain)
+    REGION_IDS.forEach((region, i) => {
+      loads[region] += way.move?.loads[i] ?? 0
+    })
+  const chosen: Option[] = chain.flatMap((way) => way.option ?? [])
+  return {
+    moves: written(planCase, start, chosen),
+    options: chosen.map((option) => option.id),
+    chosen: chain.map((way) => way.option?.id ?? ''),
+    value: worth(planCase, label.effects, label.taste),
+    costCents: label.cost,
+    idleTicks: label.idle,
+    ticks: start.ticks + label.ticks,
+    loads,
+    labels,
+  }
+}
+
+/**
+ * The options with their connecting steps as the skin really is: ways between states that count as
+ * one take as long and load as much, but what connects may differ.
+ */
+function written(planCase: PlanCase, start: SolveFrom, chosen: readonly Option[]): PlacedMove[] {
+  const table = transitions(planCase.unavailable)
+  let surface = table.intern(start.surface)
+  return chosen.flatMap((option) => {
+    const move = table.step(option, surface)
+    if (!move) throw new Error(`${option.id} cannot stand where it was planned`)
+    surface = move.surface
+    return placed(option, move)
+  })
+}
 
 /**
  * The plan of greatest value that fits the ticks, the ceilings and the surface: label setting over

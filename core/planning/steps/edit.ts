@@ -20,7 +20,7 @@ export function freshKey(steps: readonly PlanStep[], technique: TechniqueId): st
 }
 
 /** @throws RangeError when an edit names a step that is not there. */
-export function applyEdit(steps: readonly PlanStep[], edit: Edit): PlanStep[] {
+function applyEdit(steps: readonly PlanStep[], edit: Edit): PlanStep[] {
   const at = (key: string) => {
     const i = steps.findIndex((step) => step.key === key)
     if (i < 0) throw new RangeError(`no step ${key}`)

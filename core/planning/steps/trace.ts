@@ -16,7 +16,7 @@ import { shortDwell, takesOffSkin } from '../today/adapt'
 import type { PlanInput } from '../input'
 import { toTicks } from '../../units'
 
-export interface StepState {
+interface StepState {
   before: Surface
   after: Surface
   unmet: readonly Unmet[]

@@ -1,7 +1,7 @@
 import { ADAPTATIONS, type Adaptation } from '../../catalogue/skin/adaptations'
 import { DEVICE_NAMES, KIND_NAMES, LICENCE_NAMES, type ProductKind } from '../../catalogue/kinds'
 import type { Why } from '../../catalogue/techniques/step'
-import type { LayoutId, Setting } from '../../catalogue/techniques/technique'
+import type { LayoutId } from '../../catalogue/techniques/technique'
 import { OUTSIDE_ORBIT, outOfReach } from '../../catalogue/techniques/reach'
 import { TECHNIQUES, type Technique, type TechniqueId } from '../../catalogue/techniques/techniques'
 import { GROUPS } from '../../face/regions'
@@ -16,6 +16,7 @@ import { LEAVES_A_MARK } from '../../catalogue/rules/restraint'
 import { careful, NOTHING_NEW } from './limits'
 import { isNamed, NAMED_ONLY, namedOnly, strongAcid } from './named'
 import { regionsMeeting } from './adapt'
+import { rangeOf, type Range } from './deviceRange'
 import { stopping, meets } from './bars'
 import { usableProducts, type Choice } from './bottles'
 
@@ -30,7 +31,7 @@ export interface Allowance {
   minutesLeast: number
   passesMost: number
   /** The device's range for this client and these hands; absent where there is no setting. */
-  setting?: { least: number; start: number; most: number }
+  setting?: Range
   adapted: readonly Why[]
   /** Which of these rules shorten it. */
   shortened: readonly string[]
@@ -72,7 +73,7 @@ class Draft {
   private readonly adapted: Why[] = []
   private readonly shortened: string[] = []
   private readonly favourLayout: Partial<Record<LayoutId, number>> = {}
-  private readonly setting: { least: number; start: number; most: number } | undefined
+  private readonly setting: Range | undefined
   private minutesMost: number
   private minutesLeast: number
   private passesMost: number
@@ -87,11 +88,7 @@ class Draft {
     this.minutesMost = technique.minutes.most
     this.minutesLeast = technique.minutes.least
     this.passesMost = technique.passes?.limit ?? 0
-    this.setting = technique.setting && {
-      least: technique.setting.least,
-      start: startOf(technique, technique.setting, input),
-      most: mostFor(technique.setting, input),
-    }
+    this.setting = rangeOf(technique, input)
     for (const bar of input.verdict.prevented)
       this.never.push({ rule: bar.rule, text: bar.sentence })
   }
@@ -288,16 +285,3 @@ const ownRows = once((id: TechniqueId) =>
 )
 const rowsOn = (id: TechniqueId, rows: readonly Adaptation[]): readonly Adaptation[] =>
   rows === ADAPTATIONS ? ownRows(id) : rows.filter((row) => row.techniques.includes(id))
-
-/**
- * Where a device begins: where it ended last time, if that was taken well; at the least for whoever
- * never had here, or did not take well, what is felt.
- */
-const startOf = (
-  { id }: Technique,
-  { start, least, felt }: Setting,
-  { lastSettings, past }: PlanInput,
-): number => lastSettings?.[id] ?? (felt && !tookWell(past, id) ? least : start)
-
-const mostFor = (setting: Setting, input: PlanInput): number =>
-  setting.more && input.licences.includes(setting.more.licence) ? setting.more.most : setting.most

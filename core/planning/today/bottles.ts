@@ -127,10 +127,10 @@ const fitting = ({ suits }: Product, { type, conditions }: Profile): SuitId[] =>
   )
 
 /** How well a product's words fit this skin; more is better. */
-export const suitScore = (product: Product, profile: Profile): number =>
+const suitScore = (product: Product, profile: Profile): number =>
   fitting(product, profile).reduce((sum, id) => sum + SUITS[id].weight, 0)
 
-export interface RankedBottle {
+interface RankedBottle {
   product: Product
   fits: boolean
   /** Why it fits, or why not. */

@@ -16,7 +16,7 @@ export interface PatchTest {
   placedAt: number
   reads: readonly PatchRead[]
 }
-export interface PatchRead {
+interface PatchRead {
   at: number
   result: 'clear' | 'reaction'
 }

@@ -3,7 +3,7 @@ import type { PastReaction } from '../products/reactions'
 import type { Answers } from '../asking/answers'
 
 /** What stands beside a client's name wherever it is shown. */
-export interface Alert {
+interface Alert {
   text: string
   /** Not known for certain: it counts as asked before, and says so. */
   unsure: boolean

@@ -41,7 +41,7 @@ export interface Bar {
 }
 
 /** An ingredient or family of ingredients that a row stops in products. */
-export interface Named {
+interface Named {
   word: string
   rule: string
   family?: IngredientId

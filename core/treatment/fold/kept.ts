@@ -2,7 +2,7 @@ import type { EventBody } from '../taps/events'
 import type { Draft } from './roomState'
 
 /** Taps that move no clock: what follows from them is that they are there, and how often. */
-export type Kept = Exclude<
+type Kept = Exclude<
   EventBody,
   {
     kind:

@@ -69,7 +69,7 @@ export interface Breach {
   by?: string
 }
 /** A tap that points to nothing: no such step or plan, or the end of a step before the start. */
-export interface Unknown {
+interface Unknown {
   at: number
   kind: EventBody['kind']
   names: string

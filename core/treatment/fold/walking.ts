@@ -28,7 +28,7 @@ export const techniqueOf = (
 ): TechniqueId | undefined => findStep(draft, context, key)?.technique
 
 /** What is still to come of the plan that is worked by, without the zones that are left. */
-export function stillToCome(draft: Draft, context: FoldContext): PlanStep[] {
+function stillToCome(draft: Draft, context: FoldContext): PlanStep[] {
   const ended = endedKeys(draft)
   return (context.plans[draft.version] ?? []).flatMap((step) =>
     ended.has(step.key) ? [] : (withoutLeft(step, draft.left, context.familiesOf) ?? []),

@@ -11,7 +11,7 @@ export interface Moment {
   minutes: Minutes
 }
 
-export const isTick = ({ technique }: Pick<PlanStep, 'technique'>): boolean =>
+const isTick = ({ technique }: Pick<PlanStep, 'technique'>): boolean =>
   TECHNIQUES[technique].tick ?? false
 
 /**

@@ -9,7 +9,7 @@ import type { RoomState } from '../fold/roomState'
 export type Absorbed = Readonly<Partial<Record<RegionId, AbsorbedGrade>>>
 
 /** Whether this step lays something on that a zone may drink. */
-export const waters = ({ technique }: Pick<PlanStep, 'technique'>): boolean => {
+const waters = ({ technique }: Pick<PlanStep, 'technique'>): boolean => {
   const { product } = TECHNIQUES[technique]
   return product !== undefined && WATERING[product] !== undefined
 }

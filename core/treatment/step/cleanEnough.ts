@@ -12,7 +12,7 @@ import type { PlanStep } from '../../catalogue/techniques/step'
 import { TECHNIQUES } from '../../catalogue/techniques/techniques'
 import type { Minutes } from '../../units'
 
-export interface CleanEnough {
+interface CleanEnough {
   act: 'wipeAgain' | 'addCleanse' | 'goOn'
   say: string
   rule: string
@@ -21,7 +21,7 @@ export interface CleanEnough {
 }
 
 /** How many pads it usually takes, and how that is known. */
-export interface Usual {
+interface Usual {
   pads: number
   from: 'lastTime' | 'worn'
 }

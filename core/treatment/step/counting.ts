@@ -6,7 +6,7 @@ import { REGION_IDS, type RegionId } from '../../face/zones'
 import type { RoomState } from '../fold/roomState'
 
 /** What the hand counts in a step: so many on each zone it works. */
-export interface ZoneCount {
+interface ZoneCount {
   what: Extract<Counter, { least: number }>['what'] | 'pass'
   least: number
   /** Never more than this on one zone. */

@@ -13,7 +13,7 @@ import { runningMs } from '../fold/clocks'
 import type { RoomState, SideTurn } from '../fold/roomState'
 import { aimOf } from './sequence'
 
-export interface HalfTimes {
+interface HalfTimes {
   L: number
   R: number
   running: Side | null

@@ -3,7 +3,7 @@ import { LADDER } from '../../catalogue/rules/byHand'
 import type { Dial } from '../order/atHand'
 import type { RoomState } from '../fold/roomState'
 
-export interface Ladder {
+interface Ladder {
   /** The zone was calm at the level that is, or is still to be asked. */
   calm: boolean
   /** Milliseconds until this level has been tried long enough; 0 when it has. */

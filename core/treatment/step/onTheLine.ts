@@ -46,7 +46,3 @@ function faultOf(
     return `It was set to ${asked} ${unit} and stands at ${level}: believe its display.`
   return null
 }
-
-/** The step may begin with this device as it stands. */
-export const mayBegin = ({ fault, level }: DeviceSays): boolean =>
-  fault === null && level !== undefined

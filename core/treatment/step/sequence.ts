@@ -19,8 +19,8 @@ import type { Profile } from '../../skin/profile'
 import { fromTicks, toTicks } from '../../units'
 
 /** One place of a sequence: a zone, or the nodes that are opened first and last. */
-export type Place = { region: RegionId } | { node: NodeId }
-export interface InSequence {
+type Place = { region: RegionId } | { node: NodeId }
+interface InSequence {
   place: Place
   /** Whole ticks; what is short comes to nought and is done along with its neighbour. */
   minutes: number
@@ -46,7 +46,7 @@ export function directionsOf(step: PlanStep): Partial<Record<RegionId, Direction
 }
 
 /** How tense each zone was found under the hand, 0–4; what was not read is not tense. */
-export type Tension = Readonly<Partial<Record<RegionId, number>>>
+type Tension = Readonly<Partial<Record<RegionId, number>>>
 export const tensionOf = ({ regions }: Pick<Profile, 'regions'>): Tension =>
   Object.fromEntries(REGION_IDS.map((region) => [region, regions[region].tension ?? 0]))
 

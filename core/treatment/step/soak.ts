@@ -4,7 +4,7 @@ import { TECHNIQUES } from '../../catalogue/techniques/techniques'
 import { minutes, type Minutes } from '../../units'
 
 /** What the hand does while a remover soaks on the eyes, and how long it still does. */
-export interface Soak {
+interface Soak {
   /** Still to soak. */
   left: Minutes
   say: string

@@ -2,9 +2,9 @@ import { minutes, toMilliseconds, type Minutes } from '../../units'
 import type { RoomState } from '../fold/roomState'
 
 /** The cold compress after a stop. Common practice. */
-export const COMPRESS_MINUTES: Minutes = minutes(2)
+const COMPRESS_MINUTES: Minutes = minutes(2)
 
-export interface StopClock {
+interface StopClock {
   /** Since the stop. */
   sinceMs: number
   /** What is left of the compress: it begins when everything is off. Undefined before that. */

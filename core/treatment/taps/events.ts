@@ -3,7 +3,6 @@ import type { eventBody, suspectedWork, treatmentEvent } from './eventShapes'
 
 export type SuspectedWork = z.infer<typeof suspectedWork>
 export type EventBody = z.infer<typeof eventBody>
-export type EventKind = EventBody['kind']
 /** One tap, and who tapped it, by name, once the house has it. */
 export type TreatmentEvent = z.infer<typeof treatmentEvent> & { by?: string }
 
