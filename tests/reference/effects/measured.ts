@@ -84,7 +84,7 @@ function technique(id: TechniqueId): unknown {
     ),
     lengths: [30, 60].flatMap((slot) =>
       [true, false].map((unhurried) =>
-        lengthsOf(row, allowance(id, cameFor(id)), slot, { unhurried }).join('/'),
+        lengthsOf(row, allowance(id, person({}, { named: [id] })), slot, { unhurried }).join('/'),
       ),
     ),
     listed: freshStep(id, cameFor(id))?.minutes ?? '',
