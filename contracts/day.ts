@@ -1,3 +1,4 @@
+import { z } from 'zod'
 import type { ConcernId } from '#core/catalogue/kinds'
 import type { Basin } from '#core/planning/checks/basins'
 import type { StripPart } from '#core/timing/dayStrip'
@@ -5,6 +6,12 @@ import type { Booking, DiaryConflict } from '#core/timing/diary'
 import type { Stretch } from '#core/timing/places'
 import type { StopId } from '#core/visit/stops'
 import type { VisitStatus } from '#core/visit/status'
+import { day } from './common'
+
+/** Which day of the house; left out, today. */
+export const dayQuery = z.object({ date: day.optional() })
+/** Any day of the week that is asked for. */
+export const weekQuery = z.strictObject({ date: day })
 
 /** One visit of a day, as its room's column shows it. */
 export interface DayVisit {

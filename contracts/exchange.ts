@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { said, line } from './common'
+import { id, said, line } from './common'
 
 /** The open file of one visit. Published as `docs/formats/visit.schema.json`. */
 const json: z.ZodType<unknown> = z.unknown()
@@ -101,6 +101,18 @@ export const clientDocument = z.looseObject({
 export const CLIENT_BYTES = 20_000_000
 
 export const IMPORT_BYTES = 1_000_000
+/** The file of one visit, as text, for a client of this house. */
+export const visitFilePost = z.strictObject({
+  id,
+  text: z.string().max(IMPORT_BYTES, 'at most 1 MB'),
+  /** Name or birthday differ, and somebody has said that it is the same person. */
+  confirmed: z.boolean().default(false),
+})
+/** The file of a whole client, as text. */
+export const clientFilePost = z.strictObject({
+  id,
+  text: z.string().max(CLIENT_BYTES, 'at most 20 MB'),
+})
 export const IMPORT_DEPTH = 24
 
 /**

@@ -91,7 +91,9 @@ export async function apiPage(load) {
 
 Written by \`npm run formats\` from the files in \`server/api/\` and the contracts they name.
 
-Every refusal has one shape: \`{ status, code, title, fields: [{ field, text }] }\`. 400 is what
+Every refusal has one shape (RFC 9457, \`application/problem+json\`): \`{ type, title, status, detail,
+fields: [{ field, given, allowed }] }\`; \`detail\` is for the person, and each field says what was given and
+what is allowed. 400 is what
 cannot be read, 401 nobody signed in, 403 not this person's, 404 not there, 409 somebody was quicker
 or the state has moved on, 413 too large, 422 understood and not allowed, 429 too many. A write wants
 \`Origin\` of this house. Ids are made by the client, so that the same write sent twice is one write.

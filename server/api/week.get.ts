@@ -1,8 +1,5 @@
-import { z } from 'zod'
-import { day } from '#contracts/common'
+import { weekQuery } from '#contracts/day'
 import { route } from '../http/route'
 import { readWeek } from '../services/day/places'
 
-export default route({ query: z.strictObject({ date: day }) }, ({ query: { date } }) =>
-  readWeek(date),
-)
+export default route({ query: weekQuery }, ({ query: { date } }) => readWeek(date))
