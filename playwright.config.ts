@@ -24,8 +24,7 @@ export default defineConfig({
     launchOptions: browserOptions,
   },
   projects: [
-    // A movement that ends a moment later only makes a test wait; what moves is in the pictures.
-    { name: 'e2e', testDir: 'tests/e2e', use: { contextOptions: { reducedMotion: 'reduce' } } },
+    { name: 'e2e', testDir: 'tests/e2e' },
     { name: 'pictures', testDir: 'tests/pictures' },
     { name: 'bench', testDir: 'bench' },
   ],
