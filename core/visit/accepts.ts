@@ -12,7 +12,7 @@ const ACCEPTED = {
   wishes: UNTIL_SEALED,
   next: NOT_FALLEN_AWAY,
   link: ['booked'],
-  /** A client who remembers something in the room is heard. */
+  /** An answer that was sent just before the start is not lost; the page asks before it only. */
   answers: BEFORE_AND_DURING,
   consent: BEFORE_AND_DURING,
   /** A yes can always be taken back. */

@@ -8,5 +8,8 @@ export const BACKUP_SAID_DAYS = 3
 /** Days before a device's service is due on which it is spoken of. House value. */
 export const SERVICE_SAID_DAYS = 14
 
-/** A bottle that was emptied or ran out is shown for so many days still. House value. */
+/**
+ * A bottle that was opened so few days ago may be in a room still, although the shelf calls it empty.
+ * House value.
+ */
 export const IN_HAND_DAYS = 60

@@ -24,8 +24,12 @@ const medicines = ref(medicinesSeen)
 const saving = ref<'idle' | 'saving' | 'kept'>('idle')
 const { trouble, attempt } = useAttempt()
 const changed = ref(false)
+/**
+ * While the plan may still be changed. An answer that comes in later is kept by the house, but does not
+ * stop the step at hand by itself: in the room it is a stop or a note.
+ */
 const may = computed(
-  () => bundle.value?.may.write === true && accepts(bundle.value.visit.status, 'answers'),
+  () => bundle.value?.may.write === true && accepts(bundle.value.visit.status, 'plan'),
 )
 const today = computed(() => bundle.value && todayOf(bundle.value, { answers: answers.value }))
 const verdict = computed(() => today.value?.asked ?? null)
@@ -110,10 +114,10 @@ async function save() {
   })
   saving.value = trouble.value ? 'idle' : 'kept'
 }
-/** Something is remembered while the treatment runs: it is kept, and the room goes on. */
+/** Looked up while the treatment runs: the way goes back into the room. */
 const inTheRoom = computed(() => bundle.value?.visit.status === 'treating')
 const onwardWords = computed(() => {
-  if (inTheRoom.value) return may.value ? 'Save the answers, back to the room' : 'Back to the room'
+  if (inTheRoom.value) return 'Back to the room'
   return may.value ? 'Keep the answers, read the skin' : 'Read the skin'
 })
 async function onward() {
