@@ -18,18 +18,3 @@ export const auditQuery = z.strictObject({
   refused: z.literal('yes').optional(),
 })
 export type AuditQuery = z.infer<typeof auditQuery>
-export interface AuditLine {
-  id: number
-  at: number
-  action: string
-  allowed: boolean
-  staff: string | null
-  client: string | null
-}
-export interface AuditPage {
-  lines: AuditLine[]
-  timeZone: string
-  people: { id: string; name: string }[]
-  /** Ask with it for the lines before these; null where there are none. */
-  next: number | null
-}

@@ -47,7 +47,7 @@ export const patchReadPost = z.strictObject({
   result: z.enum(['clear', 'reaction']),
 })
 
-const halves = z.partialRecord(
+export const halves = z.partialRecord(
   z.enum(HALF_FEATURES) as unknown as z.ZodEnum<{ [K in HalfFeature]: K }>,
   z.strictObject({ L: grade, R: grade }),
 )

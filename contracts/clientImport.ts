@@ -24,18 +24,3 @@ export const importPost = z.strictObject({
   rows: z.array(row).min(1, 'no rows').max(IMPORT_ROWS, `at most ${IMPORT_ROWS} rows`),
 })
 export type ImportRow = z.infer<typeof row>
-
-/** A client of the house who may be the same as a row: by name with birthday or phone. */
-export interface Double {
-  /** Which row, from 0. */
-  row: number
-  id: string
-  name: string
-  why: 'birthday' | 'phone' | 'name alone'
-}
-/** What a file has brought in, to be taken back whole. */
-export interface ImportLine {
-  id: string
-  at: number
-  clients: number
-}

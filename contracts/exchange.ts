@@ -1,8 +1,13 @@
 import { z } from 'zod'
+import { FAMILY_IDS } from '#core/catalogue/kinds'
+import { REGION_IDS } from '#core/face/zones'
+import { regionId } from '#core/shapes'
 import { id, said, line } from './common'
 
 /** The open file of one visit. Published as `docs/formats/visit.schema.json`. */
 const json: z.ZodType<unknown> = z.unknown()
+const known = <Name extends string>(names: readonly Name[]) =>
+  z.array(z.string()).transform((given) => names.filter((name) => given.includes(name)))
 const hex = z.string().regex(/^[0-9a-f]{64}$/)
 export const visitDocument = z.strictObject({
   format: z.literal('oak-basin/visit'),
@@ -96,6 +101,18 @@ export const clientDocument = z.looseObject({
       content: json,
     }),
   ),
+})
+/**
+ * What a file says of its work, where it says it as ours do; what of it this house has no word for is
+ * left aside.
+ */
+export const workElsewhere = z.object({
+  families: known(FAMILY_IDS),
+  regions: known(REGION_IDS),
+  loads: z.partialRecord(regionId, z.number()).catch({}),
+  label: z.string().catch('work elsewhere'),
+  techniques: z.array(z.string()).catch([]),
+  taken: z.enum(['well', 'badly']).optional().catch(undefined),
 })
 /** Bytes of a whole client at most: two years of visits with their pictures. */
 export const CLIENT_BYTES = 20_000_000

@@ -5,7 +5,7 @@ import { day, id, said } from './common'
 
 const minute = (least: number) =>
   z.int('whole minutes').min(least, 'from 00:00').max(1440, 'to 24:00')
-const opening = z
+export const opening = z
   .strictObject({
     weekday: z.int().min(1, '1 Monday to 7 Sunday').max(7, '1 Monday to 7 Sunday'),
     fromMinute: minute(0),
@@ -34,12 +34,6 @@ export const absencePost = z
 
 export type Opening = z.infer<typeof opening>
 export type AbsenceLine = z.infer<typeof absencePost>
-/** All hours of a house: its own and of everybody who works here. */
-export interface HoursPage {
-  openings: (Opening & { staffId: string | null })[]
-  /** From today on. */
-  absences: AbsenceLine[]
-}
 
 const LONGEST_SEARCH_DAYS = 28
 export const placesQuery = z.strictObject({
@@ -54,22 +48,3 @@ export const placesQuery = z.strictObject({
   /** The visit that is moved: it does not stand in its own way. */
   visitId: id.optional(),
 })
-export interface Place {
-  startsAt: number
-  day: string
-  staffId: string
-  staff: string
-  roomId: string
-  room: string
-}
-
-/** One day of a week: how much of it is open, and how much of that is taken. */
-export interface WeekDay {
-  day: string
-  visits: number
-  /** Minutes of all open rooms, and of these taken. */
-  openMinutes: number
-  takenMinutes: number
-  /** Why the house is shut. */
-  shut: string | null
-}

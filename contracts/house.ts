@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { DEVICE_KINDS, type DeviceKind } from '#core/catalogue/kinds'
+import { DEVICE_KINDS } from '#core/catalogue/kinds'
 import { day, id, licences, line, said, school, version } from './common'
 
 /** Characters a password has at least (NIST SP 800-63B asks for eight; a shared tablet for more). */
@@ -73,7 +73,6 @@ export const devicePut = z.strictObject({
     .max(30, 'at most 30 parts')
     .optional(),
 })
-export type DevicePart = NonNullable<z.infer<typeof devicePut>['parts']>[number]
 const role = z.enum(['owner', 'therapist', 'trainee'])
 /** Asked again of whoever takes in an owner, or changes address, role or who works here. */
 const again = z.strictObject({
@@ -100,43 +99,4 @@ export const joinOpen = z.strictObject({ token })
 export const joinPost = z.strictObject({ token, password })
 export const passwordPut = z.strictObject({ now: z.string().min(1).max(200), next: password })
 
-/** A one-time link: what opens it, this once, and until when. */
-export interface StaffLink {
-  token: string
-  expiresAt: number
-}
-export interface RoomLine {
-  id: string
-  name: string
-  closed: boolean
-}
-export interface DeviceLine {
-  id: string
-  kind: DeviceKind
-  name: string
-  serial: string
-  serviceDue: string | null
-  ready: boolean
-  roomIds: string[]
-  parts: DevicePart[]
-}
-export interface StaffLine {
-  id: string
-  name: string
-  email: string
-  role: z.infer<typeof role>
-  active: boolean
-  /** Has chosen a password and may sign in. */
-  joined: boolean
-  hasFactor: boolean
-}
 export type HouseFields = z.infer<typeof practicePut>
-/** What a house is furnished with. */
-export interface HousePage {
-  house: HouseFields
-  rooms: RoomLine[]
-  devices: DeviceLine[]
-  people: StaffLine[]
-  /** Products on the shelf that are kept. */
-  products: number
-}

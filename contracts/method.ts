@@ -1,6 +1,5 @@
 import { z } from 'zod'
 import { campOf, POINTS, type PointId } from '#core/catalogue/schools/camps'
-import type { HousePolicy } from '#core/catalogue/schools/schools'
 import { TECHNIQUE_IDS } from '#core/catalogue/techniques/techniques'
 import { canPin } from '#core/catalogue/techniques/traits'
 import { id, line, said } from './common'
@@ -26,7 +25,7 @@ const camps = z.strictObject(
         )
         .optional(),
     ]),
-  ),
+  ) as Record<PointId, z.ZodOptional<z.ZodString>>,
 )
 export const housePolicy = z.strictObject({
   camps,
@@ -62,30 +61,3 @@ export const protocolVersionPost = z.strictObject({
   steps: protocolSteps,
 })
 export const protocolRef = z.strictObject({ id, version: z.int().min(1).max(999) })
-
-/** A protocol of the house with all its versions, the latest first. */
-export interface Protocol {
-  id: string
-  name: string
-  retired: boolean
-  versions: {
-    version: number
-    steps: z.infer<typeof protocolSteps>
-    note: string
-    by: string
-    at: number
-  }[]
-}
-export interface PolicyLine {
-  at: number
-  by: string
-  reason: string
-  policy: HousePolicy
-}
-export interface MethodReply {
-  policy: HousePolicy
-  history: PolicyLine[]
-  protocols: Protocol[]
-  mayDecide: boolean
-  mayKeep: boolean
-}

@@ -55,10 +55,6 @@ export const passwordAgain = z.strictObject({
   code: z.string().max(40).optional(),
 })
 export type Again = z.infer<typeof passwordAgain>
-/** Shown once: each opens once in place of the second factor. */
-export interface RecoveryCodes {
-  recovery: string[]
-}
 
 const PAGE_SIZE = 50
 /** A page of the list of people: what is sought in name or work, and which page, from 1. */
@@ -68,21 +64,3 @@ export const peopleQuery = z.object({
   size: z.coerce.number().int('a whole number').min(1).max(100).default(PAGE_SIZE),
 })
 export type PeopleQuery = z.infer<typeof peopleQuery>
-
-export interface PersonLine {
-  id: string
-  name: string
-  work: string | null
-  born: string | null
-  /** Day of the last visit that was begun, in the house's time. */
-  last: string | null
-  /** Day of the next visit that is booked. */
-  next: string | null
-}
-export interface PeoplePage {
-  people: PersonLine[]
-  /** How many there are in all, on this page and the others. */
-  total: number
-  page: number
-  pages: number
-}

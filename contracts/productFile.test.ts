@@ -4,7 +4,7 @@ import { PRODUCT_KINDS } from '#core/catalogue/kinds'
 import { starterProducts } from '#core/catalogue/products/starter'
 import { guessProducts, readProduct, writeProducts } from './productFile'
 import { readCsv } from './readClients'
-import type { ShelfRow } from './shelf'
+import type { ShelfRow } from '#contracts/replies/shelf'
 
 let made = 0
 const newId = () => `00000000-0000-4000-8000-${String(++made).padStart(12, '0')}`

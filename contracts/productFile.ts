@@ -1,3 +1,4 @@
+import type { ShelfRow } from '#contracts/replies/shelf'
 import Papa from 'papaparse'
 import { KIND_NAMES, PRODUCT_KINDS, type ProductKind } from '#core/catalogue/kinds'
 import { STARTER_SHELF } from '#core/catalogue/products/starter'
@@ -9,7 +10,6 @@ import {
   type ProductFields,
   type ProductPost,
   type ProductPut,
-  type ShelfRow,
 } from './shelf'
 
 /** Columns of a file of products; a price list has the name and the price alone. */

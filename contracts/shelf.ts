@@ -1,6 +1,5 @@
 import { z } from 'zod'
 import { PRODUCT_KINDS } from '#core/catalogue/kinds'
-import type { Lot, Product } from '#core/catalogue/products/products'
 import { SUIT_IDS } from '#core/catalogue/products/suits'
 import { day, id, line, said, version } from './common'
 
@@ -112,42 +111,3 @@ export type ShelfQuery = z.infer<typeof shelfQuery>
 
 /** All bottles of a code, whatever the product. */
 export const recallPost = z.strictObject({ id, code: said(60), reason: said(200) })
-
-export interface ShelfLot extends Lot {
-  trouble: string | null
-}
-export interface ShelfRow {
-  product: Product
-  version: number
-  retired: boolean
-  reorderMillilitres: number | null
-  /** In all bottles that can be used. */
-  leftMillilitres: number
-  /** Less than what it is ordered anew at. */
-  low: boolean
-  suspected: number
-  lots: ShelfLot[]
-}
-export interface ShelfPage {
-  today: string
-  currency: string
-  total: number
-  page: number
-  pages: number
-  /** No product is kept at all. */
-  nothing: boolean
-  items: ShelfRow[]
-}
-export interface MovementLine {
-  id: string
-  kind: string
-  millilitres: number
-  reason: string
-  at: number
-  by: string | null
-}
-/** What became of a bottle, and who had of it. */
-export interface LotHistory {
-  movements: MovementLine[]
-  clients: { id: string; name: string; day: string }[]
-}

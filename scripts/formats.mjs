@@ -11,6 +11,7 @@ import { apiPage } from './docs/apiPage.mjs'
 import { casesPage } from './docs/casesPage.mjs'
 import { dataModelPage } from './docs/dataModel.mjs'
 import { houseSchema } from './docs/houseSchema.mjs'
+import { openApiDocument } from './docs/openApi.mjs'
 import { withDrawing } from './docs/drawing.mjs'
 import { carriedTables } from './houseFile.mjs'
 import { ROOT } from './say.mjs'
@@ -18,6 +19,7 @@ import { load } from './setup.mjs'
 
 const { publishedSchemas } = await load('contracts/published.ts')
 const { rowsPage } = await load('core/rows/rows.ts')
+const wire = await openApiDocument(load)
 const tables = { getTableConfig, is, PgTable }
 const style = await resolveConfig(join(ROOT, 'docs', 'page.md'))
 const laidOut = (text) => format(text, { ...style, parser: 'markdown' })
@@ -30,8 +32,9 @@ const files = [
     join('formats', 'house.schema.json'),
     `${JSON.stringify(houseSchema(await carriedTables()), null, 2)}\n`,
   ],
+  [join('formats', 'openapi.json'), `${JSON.stringify(wire, null, 2)}\n`],
   ['rows.md', rowsPage()],
-  ['api.md', await laidOut(await apiPage(load))],
+  ['api.md', await laidOut(apiPage(wire))],
   ['cases.md', await laidOut(await casesPage(load))],
   ['data-model.md', await laidOut(dataModelPage(await load('db/schema/index.ts'), tables))],
 ]

@@ -5,6 +5,7 @@
 import { openHouse } from './house.mjs'
 import { say } from './say.mjs'
 
+process.env.OAK_PARSE_REPLIES = 'yes'
 const house = await openHouse(process.argv[2] ?? 'bench-of-tests', {
   firstPort: 24710,
   wanted: 4395,

@@ -22,6 +22,7 @@ const SOURCES = [
   'server',
   'db',
   'public',
+  'docs/formats/openapi.json',
   'nuxt.config.ts',
   'scripts/shellWorker.mjs',
   'package-lock.json',

@@ -1,6 +1,6 @@
 import { PLACE_STEP, SHORTEST_GAP, USUAL_HOURS } from '#core/catalogue/rules/visit'
 import { DAY_HOURS, HOUR_MINUTES } from '#core/units'
-import type { DayPage, DayVisit } from '#contracts/day'
+import type { DayPage, DayVisit } from '#contracts/replies/day'
 import { merged, without, type Stretch } from '#core/timing/places'
 import { clock } from '~/composables/dates'
 

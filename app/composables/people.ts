@@ -1,4 +1,4 @@
-import type { PeoplePage, PersonLine } from '#contracts/people'
+import type { PeoplePage, PersonLine } from '#contracts/replies/people'
 import type { useApi } from './useApi'
 
 type Api = ReturnType<typeof useApi>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { mdiMapMarkerPlusOutline } from '@mdi/js'
-import type { DayPage, DayVisit } from '#contracts/day'
-import type { WeekDay } from '#contracts/hours'
+import type { DayPage, DayVisit } from '#contracts/replies/day'
+import type { WeekDay } from '#contracts/replies/house'
 import { DEVICE_NAMES } from '#core/catalogue/kinds'
 import { DAY_MINUTES } from '#core/timing/places'
 import { clock, fullDay, noonOf } from '~/composables/dates'

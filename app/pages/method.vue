@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { MethodReply } from '#contracts/method'
+import type { MethodReply } from '#contracts/replies/method'
 import type { HousePolicy } from '#core/catalogue/schools/schools'
 import { sayProblem, useApi } from '~/composables/useApi'
 

@@ -1,4 +1,3 @@
-import type { Json } from './canonical'
 import { commit, digest, link } from './seal'
 
 /** What is changed in a sealed record, in the open: on which seal, both texts, why, who and when. */
@@ -33,7 +32,7 @@ export function amended(
   last: { number: number; head: string } | undefined,
 ): AmendmentLink {
   const prev = last?.head ?? AMENDMENTS_BEGIN
-  const commitment = commit(NAME, { ...said }, salt)
+  const commitment = commit(NAME, said, salt)
   const head = link(prev, NAME, commitment)
   return { number: (last?.number ?? 0) + 1, prev, head, commitment, salt, said }
 }
@@ -44,5 +43,5 @@ export function amendmentHolds(row: AmendmentLink, prev: string, number: number)
   if (link(prev, NAME, row.commitment) !== row.head) return false
   // Erasure drops the salt with the words; words that went alone were tampered with.
   if (row.salt === null) return row.said === null
-  return row.said !== null && commit(NAME, { ...row.said } as Json, row.salt) === row.commitment
+  return row.said !== null && commit(NAME, row.said, row.salt) === row.commitment
 }

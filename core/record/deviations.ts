@@ -13,37 +13,89 @@ export const half = (ms: number) => nearestTick(ms / MINUTE_MS)
 const brokenWords = (why: string, actual: number | null): string =>
   actual === null ? why : `${why} after ${actual} min`
 
-/** What of a step went otherwise than planned. */
-export function deviationsOf(step: PlanStep, actual: number | null, state: RoomState): string[] {
-  const { setting: dial } = TECHNIQUES[step.technique]
-  const done = state.done.find((taps) => taps.key === step.key)
-  const rest = state.resting.find((resting) => resting.key === step.key)
-  const out: string[] = []
-  if (done?.skipped !== undefined) out.push(`skipped: ${done.skipped}`)
-  if (done?.brokenOff !== undefined) out.push(brokenWords(done.brokenOff, actual))
-  if (done?.because !== undefined) out.push(`ended before its cue: ${done.because}`)
-  if (actual !== null && Math.abs(actual - step.minutes) >= 2)
-    out.push(`${actual > step.minutes ? '+' : '−'}${Math.abs(actual - step.minutes)} min`)
-  if (rest?.endedAt !== undefined) {
-    const dwell = half(rest.endedAt - rest.since)
-    if (dwell > rest.latest) out.push(`rested ${dwell} min, latest ${rest.latest}`)
-    else if (dwell < rest.earliest) out.push(`rested ${dwell} min, earliest ${rest.earliest}`)
-  }
-  if (state.unconfirmed.includes(step.key)) out.push('done without confirming first')
-  const swapped = state.products[step.key]
-  if (swapped) out.push(`product swapped: ${swapped.reason}`)
-  for (const zone of state.endedZones[step.key] ?? [])
-    out.push(`ended on the ${REGION_NAMES[zone]}`)
-  const turned = state.settings[step.key]
-  if (turned !== undefined && turned !== step.setting)
-    out.push(`${dial?.label.toLowerCase() ?? 'setting'} ${turned} ${dial?.unit ?? ''}`.trim())
-  const waited = state.notYet[step.key] ?? 0
-  if (waited > 0) out.push(`its cue was waited for${waited > 1 ? ` ${waited} times` : ''}`)
-  const count = zoneCountOf(state, step)
-  if (count) out.push(...unevenSides(count))
-  const halves = halfRecord(state.sides[step.key])
-  if (halves !== undefined) out.push(halves)
-  for (const { fault } of state.deviceSaid[step.key] ?? []) if (fault !== null) out.push(fault)
-  if (state.takenBack.some(({ key }) => key === step.key)) out.push('its end was taken back once')
-  return [...new Set(out)]
+/** One step as it was planned, as it was done, and everything the room knows. */
+interface Done {
+  step: PlanStep
+  /** Minutes of the hand; null where it was not done. */
+  actual: number | null
+  state: RoomState
 }
+
+/** How it ended otherwise than by its own cue. */
+function endedOtherwise({ step, actual, state }: Done): string[] {
+  const done = state.done.find(({ key }) => key === step.key)
+  if (!done) return []
+  return [
+    ...(done.skipped === undefined ? [] : [`skipped: ${done.skipped}`]),
+    ...(done.brokenOff === undefined ? [] : [brokenWords(done.brokenOff, actual)]),
+    ...(done.because === undefined ? [] : [`ended before its cue: ${done.because}`]),
+  ]
+}
+
+/** Minutes of the hand that are told: a smaller difference is no deviation. */
+const TOLD_MINUTES = 2
+function otherMinutes({ step, actual }: Done): string[] {
+  if (actual === null || Math.abs(actual - step.minutes) < TOLD_MINUTES) return []
+  return [`${actual > step.minutes ? '+' : '−'}${Math.abs(actual - step.minutes)} min`]
+}
+
+/** It rested longer than it may, or shorter than it should. */
+function otherRest({ step, state }: Done): string[] {
+  const rest = state.resting.find(({ key }) => key === step.key)
+  if (rest?.endedAt === undefined) return []
+  const dwell = half(rest.endedAt - rest.since)
+  if (dwell > rest.latest) return [`rested ${dwell} min, latest ${rest.latest}`]
+  return dwell < rest.earliest ? [`rested ${dwell} min, earliest ${rest.earliest}`] : []
+}
+
+function otherProduct({ step, state }: Done): string[] {
+  const swapped = state.products[step.key]
+  return swapped ? [`product swapped: ${swapped.reason}`] : []
+}
+
+function otherSetting({ step, state }: Done): string[] {
+  const { setting: dial } = TECHNIQUES[step.technique]
+  const turned = state.settings[step.key]
+  if (turned === undefined || turned === step.setting) return []
+  return [`${dial?.label.toLowerCase() ?? 'setting'} ${turned} ${dial?.unit ?? ''}`.trim()]
+}
+
+/** Its cue was not there yet, and how often. */
+function waitedFor({ step, state }: Done): string[] {
+  const waited = state.notYet[step.key] ?? 0
+  return waited > 0 ? [`its cue was waited for${waited > 1 ? ` ${waited} times` : ''}`] : []
+}
+
+/** Passes, sides and halves that were not alike. */
+function unlikeSides({ step, state }: Done): string[] {
+  const count = zoneCountOf(state, step)
+  const halves = halfRecord(state.sides[step.key])
+  return [...(count ? unevenSides(count) : []), ...(halves === undefined ? [] : [halves])]
+}
+
+const RULES: readonly ((done: Done) => string[])[] = [
+  endedOtherwise,
+  otherMinutes,
+  otherRest,
+  ({ step, state }) =>
+    state.unconfirmed.includes(step.key) ? ['done without confirming first'] : [],
+  otherProduct,
+  ({ step, state }) =>
+    (state.endedZones[step.key] ?? []).map((zone) => `ended on the ${REGION_NAMES[zone]}`),
+  otherSetting,
+  waitedFor,
+  unlikeSides,
+  ({ step, state }) =>
+    (state.deviceSaid[step.key] ?? []).flatMap(({ fault }) => (fault === null ? [] : [fault])),
+  ({ step, state }) =>
+    state.takenBack.some(({ key }) => key === step.key) ? ['its end was taken back once'] : [],
+]
+
+/**
+ * What of a step went otherwise than planned, in words, each once.
+ * @param actual minutes of the hand as done; null where it was not done
+ * @example deviationsOf(tip, 9, state) // ['+2 min', 'level 3']
+ */
+export const deviationsOf = (step: PlanStep, actual: number | null, state: RoomState): string[] => [
+  ...new Set(RULES.flatMap((rule) => rule({ step, actual, state }))),
+]

@@ -1,6 +1,6 @@
 import { sha256 } from '@noble/hashes/sha2.js'
 import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils.js'
-import { canonical, type Json } from './canonical'
+import { canonical } from './canonical'
 
 /**
  * A part of the record with the salt that hides it. Erasing a client's data drops `content` and
@@ -9,7 +9,7 @@ import { canonical, type Json } from './canonical'
 export interface SealedItem {
   name: string
   commitment: string
-  content: Json | null
+  content: unknown
   salt: string | null
 }
 export interface Seal {
@@ -27,7 +27,7 @@ export const GENESIS = digest('oak-basin/record/1')
  * SHA-256 over salt, name and canonical content. The salt keeps short contents from being guessed
  * back out of the commitment.
  */
-export function commit(name: string, content: Json, salt: string): string {
+export function commit(name: string, content: unknown, salt: string): string {
   return digest(`item\n${salt}\n${name}\n${canonical(content)}`)
 }
 
@@ -42,7 +42,7 @@ export function link(head: string, name: string, commitment: string): string {
  * @throws RangeError when a salt is missing or too short
  */
 export function seal(
-  parts: readonly { name: string; content: Json }[],
+  parts: readonly { name: string; content: unknown }[],
   salts: readonly string[],
   prev: string,
 ): Seal {

@@ -1,5 +1,4 @@
 import { amendmentHolds } from './amendment'
-import type { Json } from './canonical'
 import { verify, type SealedItem } from './seal'
 import { SEALED_PART } from './walk'
 
@@ -37,7 +36,7 @@ export function unlikeSeal(file: SealedFile): string {
     name: part.name,
     commitment: part.commitment,
     salt: part.salt,
-    content: part.salt === null ? null : (part.content as Json),
+    content: part.salt === null ? null : part.content,
   }))
   const { prev, head } = file.seal
   const proof = verify({ prev, head, items })

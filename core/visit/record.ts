@@ -3,8 +3,7 @@ import { bottleInHand } from '../planning/today/bottles'
 import { aftercareCard, type AftercareLine } from '../aftercare/card'
 import type { PlanStep } from '../catalogue/techniques/step'
 import { buildRecord, type RecordDraft } from '../record/build'
-import type { Json } from '../record/canonical'
-import { workOf } from '../record/work'
+import { workOf, type SealedWork } from '../record/work'
 import type { PlanInput } from '../planning/input'
 import { fold, type RoomState } from '../treatment/fold/fold'
 import { standingHere } from './ready'
@@ -37,7 +36,10 @@ const asUsed = (step: PlanStep, { products }: RoomState): PlanStep => {
  * The parts of a record, from what is stored. The same bundle gives the same parts, in the browser
  * before sealing and on the server when it seals.
  */
-export function recordParts(bundle: VisitBundle, text: string): { name: string; content: Json }[] {
+export function recordParts(
+  bundle: VisitBundle,
+  text: string,
+): { name: string; content: unknown }[] {
   const input = toPlanInput(bundle)
   const state = fold(bundle.events, foldContext(bundle, input))
   const done = stepsDone(bundle, state)
@@ -67,9 +69,9 @@ export function recordParts(bundle: VisitBundle, text: string): { name: string; 
   ]
 }
 
-const part = (name: string, content: unknown) => ({
+const part = (name: string, content: unknown): { name: string; content: unknown } => ({
   name,
-  content: JSON.parse(JSON.stringify(content)) as Json,
+  content: JSON.parse(JSON.stringify(content)),
 })
 
 const visitPart = ({ visit, client, staff, room, practice }: VisitBundle) => ({
@@ -140,16 +142,18 @@ function lotUsed(
 /** A line of the card as it stands on the record: its end as an ISO moment. */
 export type AftercareOnRecord = Omit<AftercareLine, 'until'> & { until: string }
 
-/** The parts of a record that its page shows, whether sealed or still being written. */
+/** The parts of a record that are read again, whether sealed or still being written. */
 export function readParts(parts: readonly { name: string; content: unknown }[]): {
   treatment: RecordDraft | null
   aftercare: AftercareOnRecord[]
   notes: string | null
+  work: SealedWork | null
 } {
   const find = (name: string): unknown => parts.find((one) => one.name === name)?.content ?? null
   return {
     treatment: find('treatment') as RecordDraft | null,
     aftercare: (find('aftercare') as AftercareOnRecord[] | null) ?? [],
     notes: find('notes') as string | null,
+    work: find('work') as SealedWork | null,
   }
 }

@@ -12,6 +12,7 @@ import {
   uniqueIndex,
   uuid,
 } from 'drizzle-orm/pg-core'
+import type { SchoolId } from '#core/catalogue/schools/schools'
 import type { LicenceId } from '#core/catalogue/kinds'
 import type { Preferences } from '#core/catalogue/consultation/preferences'
 
@@ -27,7 +28,7 @@ export const practice = pgTable(
     phone: text('phone').notNull(),
     emergency: text('emergency').notNull(),
     timeZone: text('time_zone').notNull(),
-    school: text('school').notNull(),
+    school: text('school').$type<SchoolId>().notNull(),
     cleaningMinutes: integer('cleaning_minutes').notNull().default(10),
     /** What may be done in this place at all, whoever does it. */
     allows: jsonb('allows')

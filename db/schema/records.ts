@@ -13,7 +13,6 @@ import {
   unique,
   uuid,
 } from 'drizzle-orm/pg-core'
-import type { Json } from '#core/record/canonical'
 import { clients, staff } from './people'
 import { visits } from './visits'
 
@@ -50,7 +49,7 @@ export const sealItems = pgTable(
     place: integer('place').notNull(),
     name: text('name').notNull(),
     commitment: text('commitment').notNull(),
-    content: jsonb('content').$type<Json | null>(),
+    content: jsonb('content'),
     salt: text('salt'),
   },
   (table) => [
@@ -129,7 +128,7 @@ export const imports = pgTable(
     clientId: uuid('client_id')
       .notNull()
       .references(() => clients.id),
-    document: jsonb('document').$type<Json | null>(),
+    document: jsonb('document'),
     head: text('head').notNull(),
     holds: boolean('holds').notNull(),
     ours: boolean('ours').notNull(),

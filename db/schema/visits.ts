@@ -17,6 +17,7 @@ import {
 import type { MakeUpId } from '#core/catalogue/consultation/makeUp'
 import type { ConsentId } from '#core/catalogue/consultation/consents'
 import type { ConcernId } from '#core/catalogue/kinds'
+import type { SchoolId } from '#core/catalogue/schools/schools'
 import type { Basin } from '#core/planning/checks/basins'
 import type { PlanStep } from '#core/catalogue/techniques/step'
 import type { TechniqueId } from '#core/catalogue/techniques/techniques'
@@ -52,7 +53,7 @@ export const visits = pgTable(
     aims: jsonb('aims').$type<ConcernId[]>().notNull().default([]),
     /** Strong work that was booked or asked for by name. */
     named: jsonb('named').$type<TechniqueId[]>().notNull().default([]),
-    school: text('school').notNull(),
+    school: text('school').$type<SchoolId>().notNull(),
     status: text('status', { enum: ['booked', 'treating', 'closing', 'sealed', 'cancelled'] })
       .notNull()
       .default('booked'),

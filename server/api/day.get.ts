@@ -1,11 +1,12 @@
 import { dayQuery } from '#contracts/day'
+import { dayPage } from '#contracts/replies/day'
 import { route } from '../http/route'
 import { auditLook, LOOK_MS } from '../services/access'
 import { dayIn } from '../services/dates'
 import { readDay } from '../services/day/diary'
 import { thePractice } from '../services/practice'
 
-export default route({ query: dayQuery }, async ({ me, query: { date } }) => {
+export default route({ query: dayQuery, reply: dayPage }, async ({ me, query: { date } }) => {
   await auditLook(me, 'day.look', LOOK_MS.list)
   return readDay(me, date ?? dayIn((await thePractice()).timeZone, Date.now()))
 })

@@ -1,4 +1,5 @@
+import { hoursPage } from '#contracts/replies/house'
 import { route } from '../http/route'
 import { readHoursNow } from '../services/house/hours'
 
-export default route({}, () => readHoursNow())
+export default route({ reply: hoursPage }, () => readHoursNow())

@@ -1,10 +1,13 @@
 import { practicePut } from '#contracts/house'
+import { ok } from '#contracts/replies/common'
 import { ownerOnly } from '../http/owner'
 import { route } from '../http/route'
 import { changeHouse } from '../services/house/house'
 
-export default route({ does: 'house.change', body: practicePut }, async ({ me, body }) => {
-  ownerOnly(me)
-  await changeHouse(me, body)
-  return { ok: true }
-})
+export default route(
+  { does: 'house.change', body: practicePut, reply: ok },
+  async ({ me, body }) => {
+    ownerOnly(me)
+    await changeHouse(me, body)
+  },
+)

@@ -1,4 +1,5 @@
+import { metersReply } from '#contracts/replies/visit'
 import { route } from '../http/route'
 import { listMeters } from '../services/visits/meters'
 
-export default route({}, () => ({ meters: listMeters() }))
+export default route({ reply: metersReply }, () => ({ meters: listMeters() }))

@@ -1,9 +1,13 @@
 import { clientCreate } from '#contracts/people'
+import { made } from '#contracts/replies/common'
 import { route } from '../http/route'
 import { addClient } from '../services/people/people'
 
-export default route({ does: 'client.add', body: clientCreate }, async ({ me, body }) => {
-  const { id, ...fields } = body
-  await addClient(me, id, fields)
-  return { id }
-})
+export default route(
+  { does: 'client.add', body: clientCreate, reply: made },
+  async ({ me, body }) => {
+    const { id, ...fields } = body
+    await addClient(me, id, fields)
+    return { id }
+  },
+)

@@ -1,5 +1,6 @@
 import { placesQuery } from '#contracts/hours'
+import { places } from '#contracts/replies/house'
 import { route } from '../http/route'
 import { freePlaces } from '../services/day/places'
 
-export default route({ query: placesQuery }, ({ query }) => freePlaces(query))
+export default route({ query: placesQuery, reply: places }, ({ query }) => freePlaces(query))

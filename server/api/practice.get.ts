@@ -1,6 +1,7 @@
 import { desc, eq } from 'drizzle-orm'
-import type { PracticePage } from '#contracts/practice'
+import type { PracticePage } from '#contracts/replies/practice'
 import { houseRules, staff } from '#db/schema'
+import { practicePage } from '#contracts/replies/practice'
 import { ownerOnly } from '../http/owner'
 import { route } from '../http/route'
 import { thePractice } from '../services/practice'
@@ -9,7 +10,7 @@ import { dayIn } from '../services/dates'
 import { lastBackupAt } from '../services/backups'
 import { scopeIn } from '../services/house/policy'
 
-export default route({}, async ({ me }): Promise<PracticePage> => {
+export default route({ reply: practicePage }, async ({ me }): Promise<PracticePage> => {
   ownerOnly(me)
   const db = database()
   const [house, people, rules, lastBackup] = await Promise.all([

@@ -1,8 +1,9 @@
+import { setupReply } from '#contracts/replies/people'
 import { route } from '../http/route'
 import { isUnclaimed } from '../services/house/house'
 import { ownerLinkAt } from '../services/staff/ownerLink'
 
-export default route({ who: 'anyone' }, async () => ({
+export default route({ who: 'anyone', reply: setupReply }, async () => ({
   open: await isUnclaimed(),
   ownerLinkAt: await ownerLinkAt(),
 }))

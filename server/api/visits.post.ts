@@ -1,8 +1,12 @@
 import { visitCreate } from '#contracts/visit'
+import { made } from '#contracts/replies/common'
 import { route } from '../http/route'
 import { addVisit } from '../services/visits/booking'
 
-export default route({ does: 'visit.book', body: visitCreate }, async ({ me, body }) => {
-  await addVisit(me, body)
-  return { id: body.id }
-})
+export default route(
+  { does: 'visit.book', body: visitCreate, reply: made },
+  async ({ me, body }) => {
+    await addVisit(me, body)
+    return { id: body.id }
+  },
+)

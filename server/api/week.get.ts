@@ -1,5 +1,6 @@
 import { weekQuery } from '#contracts/day'
+import { week } from '#contracts/replies/house'
 import { route } from '../http/route'
 import { readWeek } from '../services/day/places'
 
-export default route({ query: weekQuery }, ({ query: { date } }) => readWeek(date))
+export default route({ query: weekQuery, reply: week }, ({ query: { date } }) => readWeek(date))

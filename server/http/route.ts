@@ -10,15 +10,17 @@ import type { z } from 'zod'
 import { codeOf, databaseAway, fromDatabase } from '../problem/fromDatabase'
 import { forbidden, fromZod, notFound, ProblemError, sendProblem } from '../problem/problem'
 import type { AuditAction } from '#contracts/auditActions'
+import { ok } from '#contracts/replies/common'
 import { writeAudit } from '../services/access'
 import { audited, type Subject } from '../services/auditing'
 import { log } from '../services/log'
 import { lacksFactor } from '../services/session/secondFactor'
 import { currentStaff, type Staff } from '../services/session/session'
 import { readBody, refuseUnwritable } from './body'
+import { asAgreed } from './reply'
 
 type Schema = z.ZodType | undefined
-interface Spec<Body extends Schema, Query extends Schema> {
+export interface Spec<Body extends Schema, Query extends Schema, Reply extends z.ZodType> {
   /**
    * `anyone` needs no sign-in; `locked` also answers to a locked tablet; `bare` also to an owner who
    * still has to set up the second factor their house asks for.
@@ -35,8 +37,12 @@ interface Spec<Body extends Schema, Query extends Schema> {
   /** Bytes at most. */
   bodyLimit?: number
   query?: Query
+  /** What it gives, whole: nothing is sent that does not stand here. */
+  reply: Reply
 }
 type Parsed<Given extends Schema> = Given extends z.ZodType ? z.infer<Given> : undefined
+/** What a handler hands over: nothing where all there is to say is that it is done. */
+type Given<Reply extends z.ZodType> = Reply extends typeof ok ? void : z.output<Reply>
 interface Context<Body extends Schema, Query extends Schema> {
   event: H3Event
   me: Staff
@@ -49,14 +55,18 @@ const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/
 const BODY_LIMIT = 400_000
 
 /**
- * A thin route: who may come in, what query and body must look like, one call, one reply; every
- * refusal in the same shape.
+ * A thin route: who may come in, what query and body must look like, one call, one reply as it says;
+ * every refusal in the same shape. What it says of itself stands beside it, for the page of routes.
  */
-export function route<Body extends Schema = undefined, Query extends Schema = undefined>(
-  spec: Spec<Body, Query>,
-  handler: (context: Context<Body, Query>) => unknown,
-): EventHandler {
-  return defineEventHandler(async (event) => {
+export function route<
+  Reply extends z.ZodType,
+  Body extends Schema = undefined,
+  Query extends Schema = undefined,
+>(
+  spec: Spec<Body, Query, Reply>,
+  handler: (context: Context<Body, Query>) => Given<Reply> | Promise<Given<Reply>>,
+): EventHandler & { spec: Spec<Body, Query, Reply> } {
+  const answer = defineEventHandler(async (event) => {
     setResponseHeader(event, 'cache-control', 'no-store')
     try {
       const me =
@@ -71,13 +81,23 @@ export function route<Body extends Schema = undefined, Query extends Schema = un
         : undefined
       const work = async () =>
         handler({ event, me: me as Staff, body: body as never, query: query as never, id })
-      if (spec.does === undefined) return await inTime(work())
-      const action = typeof spec.does === 'function' ? spec.does(body as never) : spec.does
-      return await inTime(withLine(me, action, work))
+      const given = await inTime(
+        spec.does === undefined
+          ? work()
+          : withLine(
+              me,
+              typeof spec.does === 'function' ? spec.does(body as never) : spec.does,
+              work,
+            ),
+      )
+      const reply = given ?? (Object.is(spec.reply, ok) ? { ok: true } : null)
+      asAgreed(spec.reply, reply, event.context.matchedRoute?.path ?? 'unknown')
+      return reply
     } catch (error) {
       return sendProblem(event, toProblem(event, error))
     }
   })
+  return Object.assign(answer, { spec })
 }
 
 /** A database that hangs answers nobody: whoever waits is told, and asks again. */

@@ -49,10 +49,7 @@ export function fromZod(error: z.ZodError, input: unknown): ProblemError {
 
 function at(input: unknown, path: readonly PropertyKey[]): unknown {
   return path.reduce<unknown>(
-    (sum, key) =>
-      typeof sum === 'object' && sum !== null
-        ? (sum as Record<PropertyKey, unknown>)[key]
-        : undefined,
+    (sum, key) => (typeof sum === 'object' && sum !== null ? Reflect.get(sum, key) : undefined),
     input,
   )
 }

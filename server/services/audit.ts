@@ -1,5 +1,6 @@
+import type { AuditPage } from '#contracts/replies/audit'
 import { and, desc, eq, like, lt } from 'drizzle-orm'
-import { AUDIT_PAGE, type AuditPage, type AuditQuery } from '#contracts/audit'
+import { AUDIT_PAGE, type AuditQuery } from '#contracts/audit'
 import { audit, clients, staff } from '#db/schema'
 import { database } from './database'
 import { dayBounds } from './dates'

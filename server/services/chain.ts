@@ -1,5 +1,5 @@
 import { eq } from 'drizzle-orm'
-import type { ChainStep, HeadCheck } from '#contracts/practice'
+import type { ChainStep, HeadCheck } from '#contracts/replies/practice'
 import { AMENDMENTS_BEGIN } from '#core/record/amendment'
 import { GENESIS } from '#core/record/seal'
 import { heldAgainst, readHead, signHead } from '#core/record/signedHead'

@@ -1,6 +1,6 @@
 import { beforeAll, describe, expect, it } from 'vitest'
-import type { ClientFile } from '#contracts/clientFile'
-import type { DayPage } from '#contracts/day'
+import type { ClientFile } from '#contracts/replies/clientFile'
+import type { DayPage } from '#contracts/replies/day'
 import { addDays } from '#core/screening/asking/days'
 import { signedIn, testUrl, type Caller } from '../support/http'
 import { bundleOf, byTheWall, sealedVisit, someone, tap, treating } from '../support/visit'

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import { beforeAll, describe, expect, it } from 'vitest'
-import type { AuditLine, AuditPage } from '#contracts/audit'
+import type { AuditLine, AuditPage } from '#contracts/replies/audit'
 import { NO_POLICY } from '#core/catalogue/schools/schools'
 import { ACCOUNTS } from '../support/accounts'
 import { caller, signedIn, testUrl, type Caller } from '../support/http'

@@ -1,6 +1,6 @@
 import postgres from 'postgres'
 import { afterEach, beforeAll, describe, expect, it, afterAll } from 'vitest'
-import type { AuditPage } from '#contracts/audit'
+import type { AuditPage } from '#contracts/replies/audit'
 import { ACCOUNTS } from '../support/accounts'
 import { caller, signedIn, testUrl, type Reply } from '../support/http'
 import { someone, treating } from '../support/visit'

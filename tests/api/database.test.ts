@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import postgres from 'postgres'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import type { ChainStep } from '#contracts/practice'
+import type { ChainStep } from '#contracts/replies/practice'
 import { seal } from '#core/record/seal'
 import { demoId } from '#db/demo/ids'
 import { ACCOUNTS } from '../support/accounts'

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import type { MethodReply } from '#contracts/method'
+import type { MethodReply } from '#contracts/replies/method'
 import { toPlanInput } from '#core/visit/planInput'
 import { propose } from '#core/planning/answer/propose'
 import { signedIn, testUrl, type Caller } from '../support/http'

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import { beforeAll, describe, expect, it } from 'vitest'
-import type { ClientFile } from '#contracts/clientFile'
+import type { ClientFile } from '#contracts/replies/clientFile'
 import { DateTime } from 'luxon'
 import { toPlanInput } from '#core/visit/planInput'
 import { signedIn, testUrl, type Caller } from '../support/http'

@@ -1,5 +1,5 @@
 import { beforeAll, describe, expect, it } from 'vitest'
-import type { PeoplePage } from '#contracts/people'
+import type { PeoplePage } from '#contracts/replies/people'
 import { signedIn, testUrl, type Caller } from '../support/http'
 import { book, someone, treating } from '../support/visit'
 

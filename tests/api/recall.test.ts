@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import { beforeAll, describe, expect, it } from 'vitest'
-import type { LotHistory } from '#contracts/shelf'
+import type { LotHistory } from '#contracts/replies/shelf'
 import { readParts } from '#core/visit/record'
 import { signedIn, testUrl, type Caller } from '../support/http'
 import { bundleOf, someone, tap, throughTheRoom, treating } from '../support/visit'

@@ -1,4 +1,4 @@
-import type { AuditPage } from '#contracts/audit'
+import type { AuditPage } from '#contracts/replies/audit'
 import { randomUUID } from 'node:crypto'
 import ICAL from 'ical.js'
 import { beforeAll, describe, expect, it } from 'vitest'

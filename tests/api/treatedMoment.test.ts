@@ -1,6 +1,6 @@
 import { beforeAll, describe, expect, it } from 'vitest'
-import type { ClientFile } from '#contracts/clientFile'
-import type { DayPage } from '#contracts/day'
+import type { ClientFile } from '#contracts/replies/clientFile'
+import type { DayPage } from '#contracts/replies/day'
 import { addDays } from '#core/screening/asking/days'
 import type { Readings } from '#core/skin/readings'
 import { toPlanInput } from '#core/visit/planInput'

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import { expect, test } from '../support/browserTest'
-import type { DayPage } from '#contracts/day'
+import type { DayPage } from '#contracts/replies/day'
 import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
 import type { PlanStep } from '#core/catalogue/techniques/step'
 import { addDays } from '#core/screening/asking/days'

@@ -1,4 +1,4 @@
-import type { ChainStep } from '#contracts/practice'
+import type { ChainStep } from '#contracts/replies/practice'
 import type { Caller } from './http'
 
 /** Walks the whole chain of seals as the Practice page does, stretch by stretch. */

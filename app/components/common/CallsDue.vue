@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { CallDue } from '#contracts/day'
+import type { CallDue } from '#contracts/replies/day'
 import { useAttempt } from '~/composables/attempt'
 import { isoDayWords } from '~/composables/dates'
 import { useApi } from '~/composables/useApi'

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { DayVisit } from '#contracts/day'
+import type { DayVisit } from '#contracts/replies/day'
 import { CONCERN_NAMES, DEVICE_SHORT, type DeviceKind } from '#core/catalogue/kinds'
 import type { StripKind } from '#core/timing/dayStrip'
 import { openStop, STOP_NAMES } from '#core/visit/stops'

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { CallDue, DueLine } from '#contracts/day'
+import type { CallDue, DueLine } from '#contracts/replies/day'
 
 /** What the day asks for beside its visits: calls, patches, what is wanted twice, what ends. */
 defineProps<{

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { watchDebounced } from '@vueuse/core'
-import type { Place } from '#contracts/hours'
+import type { Place } from '#contracts/replies/house'
 import { isVisitLength } from '#core/timing/places'
 import { clock, isoDayWords } from '~/composables/dates'
 import { sayProblem, useApi } from '~/composables/useApi'

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { DayPage, DayVisit } from '#contracts/day'
+import type { DayPage, DayVisit } from '#contracts/replies/day'
 import type { DayLayout, OpenGap } from '~/composables/dayLayout'
 import { minuteWords } from '~/composables/dayLayout'
 

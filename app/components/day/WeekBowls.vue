@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { WeekDay } from '#contracts/hours'
+import type { WeekDay } from '#contracts/replies/house'
 import { isoDayWords } from '~/composables/dates'
 import { BASIN_COLOURS } from '~/theme/colours'
 

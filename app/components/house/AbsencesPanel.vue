@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { HoursPage } from '#contracts/hours'
+import type { HoursPage } from '#contracts/replies/house'
 import { useAttempt } from '~/composables/attempt'
 import { isoDayWords } from '~/composables/dates'
 import { useApi } from '~/composables/useApi'

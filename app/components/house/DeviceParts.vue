@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { mdiClose } from '@mdi/js'
-import type { DevicePart } from '#contracts/house'
+import type { DevicePart } from '#contracts/replies/house'
 
 /** Heads, tips and electrodes of a device, and how many of each there are. */
 const parts = defineModel<DevicePart[]>({ required: true })

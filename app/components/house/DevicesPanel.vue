@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { DeviceLine, RoomLine } from '#contracts/house'
+import type { DeviceLine, RoomLine } from '#contracts/replies/house'
 import { DEVICE_KINDS, DEVICE_NAMES } from '#core/catalogue/kinds'
 import { useAttempt } from '~/composables/attempt'
 import { isoDayWords } from '~/composables/dates'

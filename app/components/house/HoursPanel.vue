@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { HoursPage } from '#contracts/hours'
+import type { HoursPage } from '#contracts/replies/house'
 import { hoursText, readHoursText } from '#core/timing/hoursText'
 import { useAttempt } from '~/composables/attempt'
 import { useApi } from '~/composables/useApi'

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { RoomLine } from '#contracts/house'
+import type { RoomLine } from '#contracts/replies/house'
 import { useAttempt } from '~/composables/attempt'
 import { useApi } from '~/composables/useApi'
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { RecoveryCodes } from '#contracts/people'
+import type { RecoveryCodes } from '#contracts/replies/people'
 import { useAttempt } from '~/composables/attempt'
 import { useApi } from '~/composables/useApi'
 import { useSession } from '~/stores/session'

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { StaffLine, StaffLink } from '#contracts/house'
+import type { StaffLine, StaffLink } from '#contracts/replies/house'
 import type { Again } from '#contracts/people'
 import { LICENCE_IDS, LICENCE_NAMES, type LicenceId } from '#core/catalogue/kinds'
 import { useAttempt } from '~/composables/attempt'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
 import { changedProtocol, protocolMinutes } from '#core/planning/question/protocol'
-import type { Protocol } from '#contracts/method'
+import type { Protocol } from '#contracts/replies/method'
 import { dayWords } from '~/composables/dates'
 import { sayProblem, useApi } from '~/composables/useApi'
 

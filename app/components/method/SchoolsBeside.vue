@@ -15,7 +15,7 @@ import {
 } from '#core/catalogue/schools/schools'
 import { TECHNIQUES, TECHNIQUE_IDS, type TechniqueId } from '#core/catalogue/techniques/techniques'
 import { canPin, shortName } from '#core/catalogue/techniques/traits'
-import type { PolicyLine } from '#contracts/method'
+import type { PolicyLine } from '#contracts/replies/method'
 import { dayWords } from '~/composables/dates'
 import { sayProblem, useApi } from '~/composables/useApi'
 

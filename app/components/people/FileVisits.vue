@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { ClientFile, FileImport, FileVisit, FileVisits } from '#contracts/clientFile'
+import type { ClientFile, FileImport, FileVisit, FileVisits } from '#contracts/replies/clientFile'
 import { stopOf } from '#core/visit/stops'
 import { dayAndClock, dayWords } from '~/composables/dates'
 import { useAttempt } from '~/composables/attempt'

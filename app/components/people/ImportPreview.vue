@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Double } from '#contracts/clientImport'
+import type { Double } from '#contracts/replies/clientFile'
 import type { ReadRow } from '#contracts/readClients'
 
 /** Every row of the file as it would come in: what is wrong with it, and who is here already. */

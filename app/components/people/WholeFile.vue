@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Double } from '#contracts/clientImport'
+import type { Double } from '#contracts/replies/clientFile'
 import { useAttempt } from '~/composables/attempt'
 import { useApi } from '~/composables/useApi'
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { AuditPage } from '#contracts/audit'
+import type { AuditPage } from '#contracts/replies/audit'
 import { useAttempt } from '~/composables/attempt'
 import { AUDIT_ACTIONS } from '#contracts/auditActions'
 import { dayAndClock } from '~/composables/dates'

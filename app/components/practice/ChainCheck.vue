@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { ChainStep } from '#contracts/practice'
+import type { ChainStep } from '#contracts/replies/practice'
 import { sayProblem, useApi } from '~/composables/useApi'
 
 /** Walks the chain of seals from here, stretch by stretch, and says how far it is. */

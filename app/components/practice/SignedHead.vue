@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { HeadCheck } from '#contracts/practice'
+import type { HeadCheck } from '#contracts/replies/practice'
 import { useAttempt } from '~/composables/attempt'
 import { useApi } from '~/composables/useApi'
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { LotHistory, ShelfLot, ShelfRow } from '#contracts/shelf'
+import type { LotHistory, ShelfLot, ShelfRow } from '#contracts/replies/shelf'
 import { fromHundredths, toHundredths } from '#core/units'
 import { useAttempt } from '~/composables/attempt'
 import { dayAndClock, isoDayWords } from '~/composables/dates'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { DISPENSER_NAMES } from '#core/catalogue/products/products'
-import type { ShelfRow } from '#contracts/shelf'
+import type { ShelfRow } from '#contracts/replies/shelf'
 import { KIND_NAMES, PRODUCT_KINDS, type ProductKind } from '#core/catalogue/kinds'
 import { SUIT_IDS } from '#core/catalogue/products/suits'
 import { useProductForm } from '~/composables/shelf/productForm'

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { ShelfRow } from '#contracts/shelf'
+import type { ShelfRow } from '#contracts/replies/shelf'
 import { fieldProblem, sayProblem, useApi } from '~/composables/useApi'
 
 /** A bottle that has come in: its code may be read by a scanner that types, ending in Enter. */

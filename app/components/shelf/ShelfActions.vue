@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { ShelfRow } from '#contracts/shelf'
+import type { ShelfRow } from '#contracts/replies/shelf'
 
 /** What may be done with a product and one of its bottles. */
 defineProps<{ row: ShelfRow; hasBottle?: boolean }>()

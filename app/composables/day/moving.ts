@@ -1,5 +1,5 @@
 import { DateTime } from 'luxon'
-import type { DayPage } from '#contracts/day'
+import type { DayPage } from '#contracts/replies/day'
 import { clockOfMinute } from '#core/timing/places'
 import { clock } from '~/composables/dates'
 import { sayProblem, useApi } from '~/composables/useApi'

@@ -1,7 +1,7 @@
 import { fromHundredths, toHundredths } from '#core/units'
 import { PRODUCT_KINDS } from '#core/catalogue/kinds'
-import { USUAL_OPEN_MONTHS } from '#core/catalogue/products/products'
-import type { ShelfRow } from '#contracts/shelf'
+import { USUAL_OPEN_MONTHS, type Product } from '#core/catalogue/products/products'
+import type { ShelfRow } from '#contracts/replies/shelf'
 import { INGREDIENTS, ingredientsIn } from '#core/catalogue/products/ingredients'
 import { readLabel } from '#core/catalogue/products/label'
 import { measureFromWeight } from '#core/dosing/weighed'
@@ -11,33 +11,51 @@ const text = (value: number | undefined) => (value === undefined ? '' : String(v
 /** A number as typed, with a comma or a point; nothing where nothing was typed. */
 const number = (typed: string) => (typed.trim() === '' ? null : Number(typed.replace(',', '.')))
 
-const typedFrom = (row?: ShelfRow) => {
-  const product = row?.product
-  return {
-    name: product?.name ?? '',
-    line: product?.line ?? '',
-    kind: product?.kind ?? PRODUCT_KINDS[0],
-    label: product?.inci.join(', ') ?? '',
-    suits: [...(product?.suits ?? ['all'])],
-    calming: product?.calming ?? false,
-    acid: product?.acid?.name ?? null,
-    percent: text(product?.acid?.percent),
-    pH: text(product?.pH),
-    density: text(product?.density ?? 1),
-    dispenser: product?.dispenser.kind ?? 'pump',
-    measure: text(product?.dispenser.millilitres ?? 1),
-    pack: text(product?.packMillilitres),
-    price: product ? fromHundredths(product.priceCents).toFixed(2) : '',
-    openMonths: text(product?.openMonths ?? USUAL_OPEN_MONTHS),
-    colourChange: product?.colourChange ?? '',
-    reorder: text(row?.reorderMillilitres ?? undefined),
-  }
-}
+/** A product that nobody has typed anything of yet. */
+const blank = () => ({
+  name: '',
+  line: '',
+  kind: PRODUCT_KINDS[0] as Product['kind'],
+  label: '',
+  suits: ['all'] as Product['suits'][number][],
+  calming: false,
+  acid: null as NonNullable<Product['acid']>['name'] | null,
+  percent: '',
+  pH: '',
+  density: '1',
+  dispenser: 'pump' as Product['dispenser']['kind'],
+  measure: '1',
+  pack: '',
+  price: '',
+  openMonths: text(USUAL_OPEN_MONTHS),
+  colourChange: '',
+  reorder: '',
+})
+/** What stands of a product, as it is typed. */
+const typedFrom = ({ product, reorderMillilitres }: ShelfRow): ReturnType<typeof blank> => ({
+  name: product.name,
+  line: product.line,
+  kind: product.kind,
+  label: product.inci.join(', '),
+  suits: [...product.suits],
+  calming: product.calming,
+  acid: product.acid?.name ?? null,
+  percent: text(product.acid?.percent),
+  pH: text(product.pH),
+  density: text(product.density),
+  dispenser: product.dispenser.kind,
+  measure: text(product.dispenser.millilitres),
+  pack: text(product.packMillilitres),
+  price: fromHundredths(product.priceCents).toFixed(2),
+  openMonths: text(product.openMonths),
+  colourChange: product.colourChange ?? '',
+  reorder: text(reorderMillilitres ?? undefined),
+})
 
 /** What is typed of a product, what its label says, and the saving of it. */
 export function useProductForm(row?: ShelfRow) {
   const api = useApi()
-  const form = reactive(typedFrom(row))
+  const form = reactive(row ? typedFrom(row) : blank())
   const id = row?.product.id ?? crypto.randomUUID()
   const trouble = ref<unknown>(null)
   const busy = ref(false)

@@ -1,5 +1,6 @@
+import type { ShelfPage } from '#contracts/replies/shelf'
 import { refDebounced } from '@vueuse/core'
-import type { ShelfPage, ShelfQuery } from '#contracts/shelf'
+import type { ShelfQuery } from '#contracts/shelf'
 import { useApi } from '~/composables/useApi'
 
 const TYPING_MS = 200

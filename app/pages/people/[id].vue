@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import type { DayPage } from '#contracts/day'
-import type { ClientFile } from '#contracts/clientFile'
+import type { ClientFile } from '#contracts/replies/clientFile'
+import type { DayPage } from '#contracts/replies/day'
 import { habitsAtHome } from '#core/load/home'
 import { dayWords } from '~/composables/dates'
 import { sayProblem, useApi } from '~/composables/useApi'

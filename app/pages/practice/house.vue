@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { HousePage } from '#contracts/house'
+import type { HousePage } from '#contracts/replies/house'
 import { sayProblem, useApi } from '~/composables/useApi'
 
 useHead({ title: 'Furnish the house · Oak Basin' })

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { PracticePage } from '#contracts/practice'
+import type { PracticePage } from '#contracts/replies/practice'
 import { daysAgo } from '~/composables/dates'
 import { sayProblem, useApi } from '~/composables/useApi'
 

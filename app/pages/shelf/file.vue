@@ -1,13 +1,7 @@
 <script setup lang="ts">
-import {
-  guessProducts,
-  PRODUCT_COLUMNS,
-  readProduct,
-  writeProducts,
-  type ProductMapping,
-} from '#contracts/productFile'
+import { guessProducts, PRODUCT_COLUMNS, readProduct, writeProducts, type ProductMapping } from '#contracts/productFile'
 import { readCsv, type ReadFile } from '#contracts/readClients'
-import type { ShelfRow } from '#contracts/shelf'
+import type { ShelfRow } from '#contracts/replies/shelf'
 import { useAttempt } from '~/composables/attempt'
 import { offerFile } from '~/composables/files'
 import { wholeShelf } from '~/composables/shelf/shelfPage'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { INGREDIENTS, ingredientsIn } from '#core/catalogue/products/ingredients'
 import { KIND_NAMES } from '#core/catalogue/kinds'
-import type { ShelfLot, ShelfRow } from '#contracts/shelf'
+import type { ShelfLot, ShelfRow } from '#contracts/replies/shelf'
 import { endsSoon, type Lot, type Product } from '#core/catalogue/products/products'
 import { acidUnknown, freeAcidOf } from '#core/dosing/freeAcid'
 import { daysBetween } from '#core/screening/asking/days'

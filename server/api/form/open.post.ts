@@ -1,8 +1,9 @@
 import { formOpen } from '#contracts/visit'
+import { formOpened } from '#contracts/replies/visit'
 import { route } from '../../http/route'
 import { openForm } from '../../services/visits/clientLink'
 
 export default route(
-  { quiet: 'opening a link uses nothing up', who: 'anyone', body: formOpen },
+  { quiet: 'opening a link uses nothing up', who: 'anyone', body: formOpen, reply: formOpened },
   ({ event, body }) => openForm(event, body.token),
 )

@@ -1,5 +1,5 @@
 import { formSubmit } from '#contracts/visit'
-import type { Answers } from '#core/screening/asking/answers'
+import { ok } from '#contracts/replies/common'
 import { route } from '../../http/route'
 import { submitForm } from '../../services/visits/clientLink'
 
@@ -8,9 +8,9 @@ export default route(
     quiet: 'the client has no account; what was sent stands with its moment',
     who: 'anyone',
     body: formSubmit,
+    reply: ok,
   },
   async ({ event, body }) => {
-    await submitForm(event, body.token, body.answers as Answers, body.medicines)
-    return { ok: true }
+    await submitForm(event, body.token, body.answers, body.medicines)
   },
 )

@@ -1,4 +1,5 @@
 import { CLIENT_BYTES, clientFilePost } from '#contracts/exchange'
+import { made } from '#contracts/replies/common'
 import { notTrainee } from '../../http/owner'
 import { route } from '../../http/route'
 import { importClient } from '../../services/people/clientFileImport'
@@ -7,7 +8,7 @@ import { importClient } from '../../services/people/clientFileImport'
 const BODY_BYTES = CLIENT_BYTES * 1.5
 
 export default route(
-  { does: 'client.import', body: clientFilePost, bodyLimit: BODY_BYTES },
+  { does: 'client.import', body: clientFilePost, bodyLimit: BODY_BYTES, reply: made },
   async ({ me, body }) => {
     notTrainee(me, 'A trainee takes no files in.')
     return importClient(me, body.id, body.text)

@@ -1,8 +1,8 @@
 import { setCode as schema } from '#contracts/people'
+import { ok } from '#contracts/replies/common'
 import { route } from '../../http/route'
 import { setCode } from '../../services/session/signIn'
 
-export default route({ does: 'session.code', body: schema }, async ({ me, body }) => {
+export default route({ does: 'session.code', body: schema, reply: ok }, async ({ me, body }) => {
   await setCode(me, body.code, body.password)
-  return { ok: true }
 })

@@ -1,5 +1,5 @@
 import { and, asc, eq, isNull, lte } from 'drizzle-orm'
-import type { CallDue } from '#contracts/day'
+import type { CallDue } from '#contracts/replies/day'
 import { clients, followUps, visits } from '#db/schema'
 import { database } from '../database'
 

@@ -1,4 +1,4 @@
-import type { DayPage, DayVisit } from '#contracts/day'
+import type { DayPage, DayVisit } from '#contracts/replies/day'
 import { CONTRAINDICATIONS } from '#core/catalogue/consultation/contraindications'
 import { DEVICE_KINDS } from '#core/catalogue/kinds'
 import { needsGuardian, standing } from '#core/screening/consent/consent'

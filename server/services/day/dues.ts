@@ -1,6 +1,6 @@
 import { DAY_MS, HOUR_MS, fromHundredths } from '#core/units'
 import { and, eq, gt, isNotNull, isNull, lt, lte, ne, sql } from 'drizzle-orm'
-import type { DueLine } from '#contracts/day'
+import type { DueLine } from '#contracts/replies/day'
 import { LICENCE_IDS, LICENCE_NAMES } from '#core/catalogue/kinds'
 import { endsSoon } from '#core/catalogue/products/products'
 import { BACKUP_SAID_DAYS, LICENCE_SAID_DAYS, SERVICE_SAID_DAYS } from '#core/catalogue/rules/dues'

@@ -1,3 +1,4 @@
+import { z } from 'zod'
 import { connect, type Socket } from 'node:net'
 import { ProblemError } from '../../problem/problem'
 
@@ -5,7 +6,8 @@ import { ProblemError } from '../../problem/problem'
 const LINE_LIMIT = 10_000
 const WAIT_MS = 5000
 
-export type Said = Record<string, unknown>
+const aRecord = z.record(z.string(), z.unknown()).catch({})
+export type Said = z.infer<typeof aRecord>
 /** Who is spoken of where a line fails. */
 export interface Spoken {
   /** "meter": what answers, or does not. */
@@ -42,7 +44,7 @@ export class Line {
       }
       const waiting = this.waiting
       this.waiting = undefined
-      waiting?.resolve(typeof said === 'object' && said !== null ? (said as Said) : {})
+      waiting?.resolve(aRecord.parse(said))
     })
     socket.on('error', () => this.fail(away(spoken)))
     socket.on('close', () => {

@@ -1,6 +1,7 @@
+import type { HoursPage } from '#contracts/replies/house'
 import { asc, eq, gte, isNull } from 'drizzle-orm'
 import type { z } from 'zod'
-import type { absencePost, HoursPage, openingsPut } from '#contracts/hours'
+import type { absencePost, openingsPut } from '#contracts/hours'
 import { openOn, shutBecause, type Hours, type Stretch } from '#core/timing/places'
 import { absences, openings } from '#db/schema'
 import { notFound } from '../../problem/problem'

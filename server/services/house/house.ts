@@ -1,7 +1,8 @@
+import type { HousePage } from '#contracts/replies/house'
 import { and, count, eq, sql } from 'drizzle-orm'
 import { timingSafeEqual } from 'node:crypto'
 import type { z } from 'zod'
-import type { devicePut, HousePage, practicePut, roomPut, setupPost } from '#contracts/house'
+import type { devicePut, practicePut, roomPut, setupPost } from '#contracts/house'
 import { deviceParts, devices, practice, products, rooms, staff } from '#db/schema'
 import { conflict, ProblemError, refused } from '../../problem/problem'
 import { database } from '../database'
@@ -83,7 +84,7 @@ export async function readHouse(): Promise<HousePage> {
   ])
   const { id: _one, allows: _scope, ...fields } = house
   return {
-    house: fields as HousePage['house'],
+    house: fields,
     rooms: places,
     devices: machines.map((device) => ({
       ...device,

@@ -1,12 +1,7 @@
+import type { MethodReply, Protocol } from '#contracts/replies/method'
 import { and, asc, desc, eq, isNull, max } from 'drizzle-orm'
 import type { z } from 'zod'
-import type {
-  MethodReply,
-  policyPut,
-  Protocol,
-  protocolPost,
-  protocolVersionPost,
-} from '#contracts/method'
+import type { policyPut, protocolPost, protocolVersionPost } from '#contracts/method'
 import { NO_POLICY, type HousePolicy } from '#core/catalogue/schools/schools'
 import { housePolicies, protocols, protocolVersions, staff } from '#db/schema'
 import { conflict, notFound } from '../../problem/problem'
@@ -27,7 +22,7 @@ export async function policyNow(): Promise<HousePolicy> {
 export async function decidePolicy(me: Staff, body: z.infer<typeof policyPut>): Promise<void> {
   await database()
     .insert(housePolicies)
-    .values({ id: body.id, policy: body.policy as HousePolicy, reason: body.reason, by: me.id })
+    .values({ id: body.id, policy: body.policy, reason: body.reason, by: me.id })
     .onConflictDoNothing()
 }
 

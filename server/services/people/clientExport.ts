@@ -1,4 +1,6 @@
-import { asc, eq } from 'drizzle-orm'
+import { asc, eq, inArray } from 'drizzle-orm'
+import type { z } from 'zod'
+import { clientDocument } from '#contracts/exchange'
 import {
   amendments,
   clientLinks,
@@ -24,14 +26,17 @@ import {
 import type { Client } from '../access'
 import { database } from '../database'
 
-/** Everything the house holds about a client, for the client: as it is stored, nothing left out. */
-export async function exportClient(client: Client) {
+/**
+ * Everything the house holds about a client, for the client: as it is stored, nothing left out, and in
+ * the form in which a house takes it in again.
+ */
+export async function exportClient(client: Client): Promise<z.output<typeof clientDocument>> {
   const [ofClient, ofVisits, ofTests] = await Promise.all([
     storedByClient(client.id),
     storedByVisit(client.id),
     storedByTest(client.id),
   ])
-  return {
+  const whole = {
     format: 'oak-basin/client',
     formatVersion: 1,
     exportedAt: new Date().toISOString(),
@@ -40,6 +45,7 @@ export async function exportClient(client: Client) {
     ...ofVisits,
     ...ofTests,
   }
+  return clientDocument.parse(JSON.parse(JSON.stringify(whole)))
 }
 
 /** Tables that name the client themselves. */
@@ -69,26 +75,20 @@ async function storedByClient(clientId: string) {
 
 /** Tables that hang on the client's visits. */
 async function storedByVisit(clientId: string) {
-  const own = eq(visits.clientId, clientId)
-  const ofVisit = <Table extends VisitTable>(table: Table) =>
-    database()
-      .select({ row: table as VisitTable })
-      .from(table as VisitTable)
-      .innerJoin(visits, eq(visits.id, (table as VisitTable).visitId))
-      .where(own)
-      .then((rows) => rows.map(({ row }) => row as unknown as Table['$inferSelect']))
+  const db = database()
+  const own = db.select({ id: visits.id }).from(visits).where(eq(visits.clientId, clientId))
   const [events, record, planned, sealed, amended, calls, forms, aside, halves, pictures] =
     await Promise.all([
-      ofVisit(visitEvents),
-      ofVisit(sealItems),
-      ofVisit(plans),
-      ofVisit(seals),
-      ofVisit(amendments),
-      ofVisit(followUps),
-      ofVisit(clientLinks),
-      ofVisit(lifts),
-      ofVisit(halfFaces),
-      ofVisit(photographs),
+      db.select().from(visitEvents).where(inArray(visitEvents.visitId, own)),
+      db.select().from(sealItems).where(inArray(sealItems.visitId, own)),
+      db.select().from(plans).where(inArray(plans.visitId, own)),
+      db.select().from(seals).where(inArray(seals.visitId, own)),
+      db.select().from(amendments).where(inArray(amendments.visitId, own)),
+      db.select().from(followUps).where(inArray(followUps.visitId, own)),
+      db.select().from(clientLinks).where(inArray(clientLinks.visitId, own)),
+      db.select().from(lifts).where(inArray(lifts.visitId, own)),
+      db.select().from(halfFaces).where(inArray(halfFaces.visitId, own)),
+      db.select().from(photographs).where(inArray(photographs.visitId, own)),
     ])
   return {
     events,
@@ -104,18 +104,6 @@ async function storedByVisit(clientId: string) {
     ownForms: forms.map(({ tokenHash: _hash, ...form }) => form),
   }
 }
-/** Any of the tables with a visit's id; one stands for the type of all. */
-type VisitTable =
-  | typeof visitEvents
-  | typeof sealItems
-  | typeof plans
-  | typeof seals
-  | typeof amendments
-  | typeof followUps
-  | typeof clientLinks
-  | typeof lifts
-  | typeof halfFaces
-  | typeof photographs
 
 async function storedByTest(clientId: string) {
   const db = database()

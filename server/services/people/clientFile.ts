@@ -1,5 +1,6 @@
+import { visitDocument } from '#contracts/exchange'
 import { desc, eq } from 'drizzle-orm'
-import type { ClientFile, FileImport } from '#contracts/clientFile'
+import type { ClientFile, FileImport } from '#contracts/replies/clientFile'
 import { earliestDays } from '#core/screening/verdict/earliest'
 import { openReactions } from '#core/screening/products/reactions'
 import { pouredAtHome } from '#core/load/home'
@@ -118,12 +119,12 @@ async function importedFor(clientId: string): Promise<FileImport[]> {
     holds: row.holds,
     ours: row.ours,
     at: row.at.getTime(),
-    house: textAt(row.document, 'practice', 'name'),
-    startsAt: textAt(row.document, 'visit', 'startsAt'),
+    ...headOf(row.document),
   }))
 }
 
-const asRecord = (value: unknown): Record<string, unknown> =>
-  typeof value === 'object' && value !== null ? (value as Record<string, unknown>) : {}
-const textAt = (document: unknown, part: string, field: string): string =>
-  String(asRecord(asRecord(document)[part])[field] ?? '')
+/** Where and when a visit was that came from a file; a whole client's file has no one answer. */
+const headOf = (document: unknown): { house: string; startsAt: string } => {
+  const { data } = visitDocument.safeParse(document)
+  return { house: data?.practice.name ?? '', startsAt: data?.visit.startsAt ?? '' }
+}

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import { clientDocument } from '#contracts/exchange'
-import { canonical, type Json } from '#core/record/canonical'
-import { digest, verify, type SealedItem } from '#core/record/seal'
+import { canonical } from '#core/record/canonical'
+import { digest, verify } from '#core/record/seal'
 import { clients, imports } from '#db/schema'
 import { fromZod } from '../../problem/problem'
 import { about } from '../auditing'
@@ -21,7 +21,7 @@ export async function importClient(me: Staff, id: string, text: string): Promise
   const doc = parsed.data
   const { name, born, phone, email, work, medicines, notes } = doc.client
   const { faceHeightMm, faceWidthMm, preferences } = doc.client
-  const head = digest(canonical(raw as Json))
+  const head = digest(canonical(raw))
   await database().transaction(async (tx) => {
     const made = await tx
       .insert(clients)
@@ -32,11 +32,18 @@ export async function importClient(me: Staff, id: string, text: string): Promise
       .onConflictDoNothing()
       .returning({ id: clients.id })
     if (made.length === 0) return
-    const document = raw as Json
     const holds = sealsHold(doc)
     await tx
       .insert(imports)
-      .values({ id: randomUUID(), clientId: id, document, head, holds, ours: false, by: me.id })
+      .values({
+        id: randomUUID(),
+        clientId: id,
+        document: raw,
+        head,
+        holds,
+        ours: false,
+        by: me.id,
+      })
   })
   about({ clientId: id })
   return { id }
@@ -48,6 +55,5 @@ const sealsHold = ({ seals, record }: ReturnType<typeof clientDocument.parse>): 
     const items = record
       .filter((item) => item.visitId === visitId)
       .sort((one, other) => one.place - other.place)
-      .map((item): SealedItem => ({ ...item, content: item.content as Json }))
     return verify({ prev, head, items }).ok
   })

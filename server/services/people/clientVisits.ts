@@ -1,5 +1,5 @@
 import { and, count, desc, eq } from 'drizzle-orm'
-import type { FileVisits } from '#contracts/clientFile'
+import type { FileVisits } from '#contracts/replies/clientFile'
 import { sealItems, staff, visits } from '#db/schema'
 import { database } from '../database'
 import { MOMENT } from '../visits/moment'

@@ -1,10 +1,10 @@
 import { and, eq, inArray, ne } from 'drizzle-orm'
 import type { PastWork } from '#core/load/rest'
-import type { RecordDraft } from '#core/record/build'
 import type { SealedWork } from '#core/record/work'
 import type { VisitBundle } from '#core/visit/bundle'
 import { lastTimes } from '#core/visit/lastTime'
-import { recordParts } from '#core/visit/record'
+import { clientDocument, visitDocument, workElsewhere } from '#contracts/exchange'
+import { readParts, recordParts } from '#core/visit/record'
 import { imports, visits } from '#db/schema'
 import { readBare } from '../visits/bareBundle'
 import { database } from '../database'
@@ -82,23 +82,17 @@ async function openBefore(
   return Promise.all(
     rows.map(async (visit) => {
       const bare = await readBare(me, visit)
-      const parts = recordParts({ ...bare, past: [], poured: [], lastTime: null }, '')
-      const find = (name: string): unknown => parts.find((part) => part.name === name)?.content
+      const { work, treatment } = readParts(
+        recordParts({ ...bare, past: [], poured: [], lastTime: null }, ''),
+      )
       return {
         at: momentOf(visit),
         makeUp: visit.makeUp,
-        work: (find('work') ?? null) as SealedWork | null,
-        treatment: (find('treatment') ?? null) as RecordDraft | null,
+        work,
+        treatment,
       }
     }),
   )
-}
-
-interface Elsewhere {
-  visit?: { id?: string; startsAt?: string }
-  parts?: readonly { name: string; content: unknown }[]
-  visits?: readonly { id: string; startsAt: string; begunAt?: string | null }[]
-  record?: readonly { visitId: string; name: string; content: unknown }[]
 }
 
 /**
@@ -113,10 +107,10 @@ async function elsewhereBefore(clientId: string, before: Date): Promise<Treated[
   ])
   const counted = new Set(own.map(({ id }) => id))
   return files
-    .flatMap(({ document }) => toldIn((document ?? {}) as Elsewhere))
+    .flatMap(({ document }) => toldIn(document))
     .flatMap(({ id, moment, content }): Treated[] => {
-      const at = new Date(moment ?? Number.NaN)
-      const work = workIn(content)
+      const at = new Date(moment)
+      const { data: work } = workElsewhere.safeParse(content)
       if (!work || !(at < before) || counted.has(id)) return []
       counted.add(id)
       return [{ at, makeUp: null, work, treatment: null }]
@@ -124,30 +118,19 @@ async function elsewhereBefore(clientId: string, before: Date): Promise<Treated[
 }
 
 /** Treatments that a file tells of: one visit, or a whole client with all of theirs. */
-const toldIn = ({ visit, parts = [], visits: all = [], record = [] }: Elsewhere) => [
-  {
-    id: visit?.id ?? '',
-    moment: visit?.startsAt,
-    content: parts.find(({ name }) => name === 'work')?.content,
-  },
-  ...all.map(({ id, startsAt, begunAt }) => ({
+function toldIn(document: unknown): { id: string; moment: string; content: unknown }[] {
+  const one = visitDocument.safeParse(document)
+  if (one.success) {
+    const { visit, parts } = one.data
+    const content = parts.find(({ name }) => name === 'work')?.content
+    return [{ id: visit.id, moment: visit.startsAt, content }]
+  }
+  const whole = clientDocument.safeParse(document)
+  if (!whole.success) return []
+  const { visits: all, record } = whole.data
+  return all.map(({ id, startsAt, begunAt }) => ({
     id,
     moment: begunAt ?? startsAt,
     content: record.find((item) => item.visitId === id && item.name === 'work')?.content,
-  })),
-]
-
-/** What a file of another house says of its work, where it says it as ours do. */
-function workIn(content: unknown): SealedWork | null {
-  const work = content as Partial<SealedWork> | null | undefined
-  const listed = Array.isArray(work?.families) && Array.isArray(work.regions)
-  if (!work || !listed) return null
-  return {
-    families: work.families ?? [],
-    regions: work.regions ?? [],
-    loads: work.loads ?? {},
-    label: typeof work.label === 'string' ? work.label : 'work elsewhere',
-    techniques: Array.isArray(work.techniques) ? work.techniques : [],
-    ...(work.taken === undefined ? {} : { taken: work.taken }),
-  }
+  }))
 }

@@ -1,5 +1,6 @@
+import type { PeoplePage } from '#contracts/replies/people'
 import { and, asc, count, ilike, inArray, isNull, or, sql } from 'drizzle-orm'
-import type { PeoplePage, PeopleQuery } from '#contracts/people'
+import type { PeopleQuery } from '#contracts/people'
 import { clients, visits } from '#db/schema'
 import { inCare } from '../access'
 import { database } from '../database'

@@ -4,6 +4,7 @@ import type { Poured } from '#core/load/ledger'
 import type { RecordDraft } from '#core/record/build'
 import type { SealedWork } from '#core/record/work'
 import type { TreatmentEvent } from '#core/treatment/taps/events'
+import { readParts } from '#core/visit/record'
 import { homeUse, sealItems, staff, visitEvents, visits } from '#db/schema'
 import { database } from '../database'
 import { beforeMoment, MOMENT } from '../visits/moment'
@@ -37,9 +38,8 @@ export async function sealedBefore(clientId: string, before: Date): Promise<Trea
   const found = new Map<string, Treated>()
   for (const { id, at, makeUp, name, content } of rows) {
     const own = found.get(id) ?? { at, makeUp, work: null, treatment: null }
-    if (name === 'work') own.work = content as unknown as SealedWork | null
-    if (name === 'treatment') own.treatment = content as unknown as RecordDraft | null
-    found.set(id, own)
+    const { work, treatment } = readParts([{ name, content }])
+    found.set(id, { ...own, work: work ?? own.work, treatment: treatment ?? own.treatment })
   }
   return [...found.values()].slice(0, MOST)
 }

@@ -1,6 +1,7 @@
+import type { LotHistory } from '#contracts/replies/shelf'
 import { randomUUID } from 'node:crypto'
 import { and, asc, desc, eq, inArray, or, sql } from 'drizzle-orm'
-import type { LotHistory, recallPost } from '#contracts/shelf'
+import type { recallPost } from '#contracts/shelf'
 import type { z } from 'zod'
 import { readParts, recordParts } from '#core/visit/record'
 import { fromHundredths } from '#core/units'

@@ -1,5 +1,6 @@
+import type { ShelfPage, ShelfRow } from '#contracts/replies/shelf'
 import { and, asc, count, desc, eq, gt, ilike, inArray, or, sql, type SQL } from 'drizzle-orm'
-import type { ShelfPage, ShelfQuery, ShelfRow } from '#contracts/shelf'
+import type { ShelfQuery } from '#contracts/shelf'
 import { KIND_NAMES, PRODUCT_KINDS } from '#core/catalogue/kinds'
 import type { Lot } from '#core/catalogue/products/products'
 import { lotBars } from '#core/screening/products/products'

@@ -1,5 +1,5 @@
 import { desc, eq, sql } from 'drizzle-orm'
-import { canonical, type Json } from '#core/record/canonical'
+import { canonical } from '#core/record/canonical'
 import { medicinesAfter } from '#core/visit/medicines'
 import type { z } from 'zod'
 import type { answersPut, consentPost, readingPost } from '#contracts/visit'
@@ -33,7 +33,7 @@ export async function saveAnswers(
         id: body.id,
         visitId: visit.id,
         clientId: visit.clientId,
-        answers: answers as never,
+        answers,
         medicines: body.medicines,
         by: me.id,
       })
@@ -50,8 +50,7 @@ export async function saveAnswers(
         .update(clients)
         .set({ medicines, version: sql`${clients.version} + 1` })
         .where(eq(clients.id, visit.clientId))
-    if (canonical((last?.answers ?? {}) as Json) !== canonical(answers as Json))
-      await unsign(tx, visit.id, 'answers')
+    if (canonical(last?.answers ?? {}) !== canonical(answers)) await unsign(tx, visit.id, 'answers')
   })
 }
 
@@ -94,8 +93,8 @@ export async function saveReading(
         visitId: visit.id,
         clientId: visit.clientId,
         phase: body.phase,
-        zones: body.zones as never,
-        whole: body.whole as never,
+        zones: body.zones,
+        whole: body.whole,
         by: me.id,
       })
       .onConflictDoNothing()

@@ -1,7 +1,6 @@
 import { and, eq, inArray, sql } from 'drizzle-orm'
 import type { z } from 'zod'
 import type { treatmentEvent } from '#core/treatment/taps/eventShapes'
-import type { TreatmentEvent } from '#core/treatment/taps/events'
 import { fold } from '#core/treatment/fold/fold'
 import { toPlanInput } from '#core/visit/planInput'
 import { foldContext } from '#core/visit/roomContext'
@@ -98,7 +97,7 @@ async function insertTaps(
 ): Promise<void> {
   const rows = taps.map(({ id, at, deviceId, seq, planVersion, body }) => ({
     ...{ id, visitId: visit.id, at, deviceId, seq, planVersion, by: me.id },
-    body: body as TreatmentEvent['body'],
+    body,
   }))
   await tx.insert(visitEvents).values(rows).onConflictDoNothing()
 }
@@ -136,7 +135,7 @@ async function keepSecondReading(
             visitId: visit.id,
             clientId: visit.clientId,
             phase: 'bare' as const,
-            zones: body.zones as never,
+            zones: body.zones,
             by: me.id,
           },
         ]

@@ -3,7 +3,7 @@ import { createEvents } from 'ics'
 import { DateTime } from 'luxon'
 import { IMPORT_DEPTH, jsonDepth, visitDocument, type VisitDocument } from '#contracts/exchange'
 import { foldLines } from '#contracts/foldLines'
-import { canonical, type Json } from '#core/record/canonical'
+import { canonical } from '#core/record/canonical'
 import { unlikeSeal } from '#core/record/sealedFile'
 import { amendments, imports, seals, staff, visits } from '#db/schema'
 import { fromZod, ProblemError, refused } from '../../problem/problem'
@@ -101,7 +101,7 @@ export async function importVisit(
     .values({
       id,
       clientId: client.id,
-      document: doc as unknown as Json,
+      document: doc,
       head: doc.seal.head,
       holds,
       ours,
@@ -160,7 +160,7 @@ async function isOurs(me: Staff, doc: VisitDocument): Promise<boolean> {
   const own = await exportVisit(me, known.visit)
   const said = own.amendments.slice(0, doc.amendments.length)
   const whole = { ...own, exportedAt: doc.exportedAt, amendments: said }
-  return canonical(whole as unknown as Json) === canonical(doc as unknown as Json)
+  return canonical(whole) === canonical(doc)
 }
 
 /**

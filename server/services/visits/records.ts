@@ -3,8 +3,7 @@ import { randomBytes } from 'node:crypto'
 import { asc, count, desc, eq, isNotNull, sql } from 'drizzle-orm'
 import { bottleInHand } from '#core/planning/today/bottles'
 import type { VisitBundle } from '#core/visit/bundle'
-import { recordParts } from '#core/visit/record'
-import type { RecordDraft } from '#core/record/build'
+import { readParts, recordParts } from '#core/visit/record'
 import { amended } from '#core/record/amendment'
 import { GENESIS, seal as sealParts } from '#core/record/seal'
 import { sealedPart } from '#core/record/walk'
@@ -44,7 +43,7 @@ export async function sealVisit(
         [{ field: 'plan', given: `version ${unseen.version}`, allowed: 'countersigned' }],
       )
     const parts = recordParts(bundle, text)
-    if (!asItStands && treatmentOf(parts).rushed)
+    if (!asItStands && readParts(parts).treatment?.rushed)
       throw refused(
         'This visit was tapped through in a few minutes. Seal it as it stands, or not yet.',
         [{ field: 'asItStands', given: 'false', allowed: 'true, to seal it as it stands' }],
@@ -55,8 +54,6 @@ export async function sealVisit(
 }
 
 type Parts = ReturnType<typeof recordParts>
-const treatmentOf = (parts: Parts): RecordDraft =>
-  parts.find((part) => part.name === 'treatment')?.content as unknown as RecordDraft
 
 async function sealAsRead(
   me: Staff,
@@ -108,7 +105,8 @@ async function drawDown(
   bundle: VisitBundle,
   parts: Parts,
 ): Promise<void> {
-  const draft = treatmentOf(parts)
+  const { treatment: draft } = readParts(parts)
+  if (!draft) return
   const used = new Map<string, number>()
   for (const line of draft.lines) {
     if (!line.product || line.actualMinutes === null) continue

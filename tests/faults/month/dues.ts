@@ -1,8 +1,8 @@
 import { randomUUID } from 'node:crypto'
 import { DateTime } from 'luxon'
 import { expect, it } from 'vitest'
-import type { DayPage } from '#contracts/day'
-import type { ShelfPage } from '#contracts/shelf'
+import type { DayPage } from '#contracts/replies/day'
+import type { ShelfPage } from '#contracts/replies/shelf'
 import { must, type Hand, type SmallHouse } from './smallHouse'
 
 interface Lived {

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import { expect } from 'vitest'
-import type { HousePage, StaffLink } from '#contracts/house'
+import type { HousePage, StaffLink } from '#contracts/replies/house'
 import { LICENCE_IDS } from '#core/catalogue/kinds'
 import { openHouse } from '../../../scripts/house.mjs'
 import { caller, type Caller } from '../../support/http'

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto'
-import type { Place } from '#contracts/hours'
+import type { Place } from '#contracts/replies/house'
 import { propose } from '#core/planning/answer/propose'
 import { toPlanInput } from '#core/visit/planInput'
 import { allNo, readAll, RESILIENT } from '#core/testing/fixtures'

@@ -1,4 +1,5 @@
 import { IMPORT_BYTES, visitFilePost } from '#contracts/exchange'
+import { takenIn } from '#contracts/replies/clientFile'
 import { route } from '../../../http/route'
 import { clientFor } from '../../../services/access'
 import { importVisit } from '../../../services/visits/exchange'
@@ -7,6 +8,6 @@ import { importVisit } from '../../../services/visits/exchange'
 const BODY_BYTES = IMPORT_BYTES * 1.5
 
 export default route(
-  { does: 'client.import', body: visitFilePost, bodyLimit: BODY_BYTES },
+  { does: 'client.import', body: visitFilePost, bodyLimit: BODY_BYTES, reply: takenIn },
   async ({ me, id, body }) => importVisit(me, await clientFor(me, id, 'client.import'), body),
 )

@@ -1,4 +1,5 @@
 import { visitPatch, type VisitPatch } from '#contracts/visit'
+import { versioned } from '#contracts/replies/common'
 import { route } from '../../../http/route'
 import { visitFor } from '../../../services/access'
 import { changeVisit } from '../../../services/visits/booking'
@@ -18,6 +19,7 @@ const changeOf = ({
   return nextVisitAt === undefined ? 'visit.change' : 'visit.next'
 }
 
-export default route({ does: changeOf, body: visitPatch }, async ({ me, id, body }) =>
-  changeVisit(me, await visitFor(me, id, 'write'), body),
+export default route(
+  { does: changeOf, body: visitPatch, reply: versioned },
+  async ({ me, id, body }) => changeVisit(me, await visitFor(me, id, 'write'), body),
 )

@@ -1,0 +1,47 @@
+import { z } from 'zod'
+import { LICENCE_IDS } from '#core/catalogue/kinds'
+import type { Me } from '#core/visit/bundle'
+import { at, by, id, isoDay, maybe, paged, text } from './common'
+
+/** Shown once: each opens once in place of the second factor. */
+export const recoveryCodes = z.strictObject({ recovery: z.array(text) })
+export type RecoveryCodes = z.infer<typeof recoveryCodes>
+
+const personLine = z.strictObject({
+  id,
+  name: text,
+  work: maybe,
+  born: isoDay.nullable(),
+  /** Day of the last visit that was begun, in the house's time. */
+  last: isoDay.nullable(),
+  /** Day of the next visit that is booked. */
+  next: isoDay.nullable(),
+})
+export type PersonLine = z.infer<typeof personLine>
+/** A page of the clients; `total` counts those on the other pages too. */
+export const peoplePage = z.strictObject({ people: z.array(personLine), ...paged })
+export type PeoplePage = z.infer<typeof peoplePage>
+
+export const role = z.enum(['owner', 'therapist', 'trainee'])
+export const meReply: z.ZodType<Me> = z.strictObject({
+  id,
+  name: text,
+  role,
+  locked: z.boolean(),
+  hasCode: z.boolean(),
+  hasFactor: z.boolean(),
+  needsFactor: z.boolean(),
+  lockMinutes: z.int(),
+  licences: z.array(z.enum(LICENCE_IDS)),
+  licenceUntil: by(LICENCE_IDS, isoDay),
+})
+/** The key of what a tablet keeps for itself, while its owner is signed in. */
+export const keyReply = z.strictObject({ staffId: id, key: text })
+export const lockReply = z.strictObject({ locked: z.boolean() })
+export const joinReply = z.strictObject({ signedIn: z.boolean() })
+/** What a link says before it is used. */
+export const joinOpened = z.strictObject({ practice: text, name: text, email: text })
+export const factorBegun = z.strictObject({ uri: text })
+export const setupReply = z.strictObject({ open: z.boolean(), ownerLinkAt: at.nullable() })
+/** Who works here, as every sign-in of the house may know. */
+export const staffList = z.array(z.strictObject({ id, name: text, role }))
