@@ -1,7 +1,7 @@
 import { HABIT_WEEKS } from '../catalogue/rules/recovery'
 import { WEEK_DAYS } from '../units'
 import { HOME_POURINGS } from '../catalogue/consultation/home'
-import type { Answers } from '../screening/asking/answers'
+import type { Answer, Answers } from '../screening/asking/answers'
 import { addDays, daysBetween, isDay } from '../screening/asking/days'
 import { toldMoment } from '../screening/asking/told'
 import type { Poured } from './ledger'
@@ -12,6 +12,16 @@ export const habitsAtHome = (answers: Answers): string[] =>
     const answer = answers[row.finding]
     return answer && answer.say !== 'no' && (answer.perWeek ?? 0) > 0 ? [row.label] : []
   })
+
+/** The last evening that was named; last night where none was, or none that can be. */
+const lastEvening = ({ date }: Answer, today: string): string =>
+  date !== undefined && isDay(date) && date <= today ? date : addDays(today, -1)
+/** Days between two evenings of a habit; none where no rhythm was told. */
+const daysApart = ({ perWeek }: Answer): number | undefined =>
+  perWeek !== undefined && perWeek > 0 ? WEEK_DAYS / perWeek : undefined
+/** Evenings of a habit that goes on, between the last one told and today. */
+const sinceThen = (last: string, today: string, gap: number): number =>
+  Math.max(0, Math.floor((daysBetween(last, today) - 1) / gap))
 
 /**
  * What the client says they used at home, as pourings: the last evening they name, and those
@@ -35,17 +45,10 @@ export function pouredAtHome(
   for (const row of HOME_POURINGS) {
     const answer = answers[row.finding]
     if (!answer || answer.say === 'no') continue
-    const last =
-      answer.date !== undefined && isDay(answer.date) && answer.date <= today
-        ? answer.date
-        : addDays(today, -1)
-    const gap =
-      answer.perWeek !== undefined && answer.perWeek > 0 ? WEEK_DAYS / answer.perWeek : undefined
+    const last = lastEvening(answer, today)
+    const gap = daysApart(answer)
     const nights = gap === undefined ? 1 : Math.floor((HABIT_WEEKS * WEEK_DAYS) / gap)
-    const since =
-      goesOn && gap !== undefined
-        ? Math.max(0, Math.floor((daysBetween(last, today) - 1) / gap))
-        : 0
+    const since = goesOn && gap !== undefined ? sinceThen(last, today, gap) : 0
     const evening = (night: number) =>
       toldMoment('night', addDays(last, 1 - Math.round(night * (gap ?? 0))), timeZone)
     for (let night = -since; night < nights; night++)

@@ -156,18 +156,10 @@ function linesOf(src: RecordSource): RecordLine[] {
   ]
 }
 
-function lineFor(
-  step: PlanStep,
-  { state, firstPlan, shelf, dose, lotOf }: RecordSource,
-): RecordLine {
-  const technique = TECHNIQUES[step.technique]
-  const done = state.done.find((taps) => taps.key === step.key)
-  const planned = firstPlan.find((before) => before.key === step.key)
-  const rest = state.resting.find((resting) => resting.key === step.key)
-  const productId = state.products[step.key]?.productId ?? step.productId
-  const item = shelf.find((item) => item.product.id === productId)
-  const taken = state.taken[step.key]
-  const passes = state.passes[step.key]
+function lineFor(step: PlanStep, src: RecordSource): RecordLine {
+  const { state, firstPlan } = src
+  const done = state.done.find(({ key }) => key === step.key)
+  const planned = firstPlan.find(({ key }) => key === step.key)
   const actual =
     done && done.skipped === undefined ? half(done.endedAt - done.beganAt - done.heldMs) : null
   const deviations = [
@@ -175,44 +167,71 @@ function lineFor(
     ...(done ? [] : notDone(step, state)),
     ...deviationsOf(step, actual, state),
   ]
-  const needed = item ? doseOf(step, item.product, dose).millilitres : 0
-  const setting = state.settings[step.key] ?? step.setting
-  const absorbed = state.absorbed[step.key]
-  const confirmed = confirmedWords(step, state.confirmed[step.key]?.rules ?? [])
   return {
     key: step.key,
     technique: step.technique,
-    name: technique.name,
+    name: TECHNIQUES[step.technique].name,
     zones: placeOf(step),
     plannedMinutes: planned ? planned.minutes : null,
     actualMinutes: actual,
-    product: item
-      ? {
-          id: item.product.id,
-          name: item.product.name,
-          lot: taken?.lotId ?? lotOf(item.product.id, needed, done?.endedAt),
-          plannedMl: rounded(needed),
-          takenMl: taken ? rounded(taken.millilitres) : null,
-        }
-      : null,
-    passes: passes ? Math.max(...Object.values(passes)) : null,
-    ...(done && setting !== undefined ? { setting } : {}),
-    ...(rest?.endedAt === undefined ? {} : { dwellMinutes: half(rest.endedAt - rest.since) }),
-    ...(absorbed ? { absorbed } : {}),
+    product: productOn(step, src, done?.endedAt),
     ...countedIn(step, state),
-    ...(confirmed.length > 0 ? { confirmed } : {}),
+    ...(done ? setTo(step, state) : {}),
     deviation: deviations.length > 0 ? deviations.join('; ') : null,
   }
 }
 
-/** What was graded, added and counted, and what the device said of itself. */
+/** The bottle that was used, and how much was planned and taken; none where nothing was. */
+function productOn(
+  step: PlanStep,
+  { state, shelf, dose, lotOf }: RecordSource,
+  endedAt: number | undefined,
+): RecordLine['product'] {
+  const productId = state.products[step.key]?.productId ?? step.productId
+  const product = shelf.find((item) => item.product.id === productId)?.product
+  if (!product) return null
+  const taken = state.taken[step.key]
+  const needed = doseOf(step, product, dose).millilitres
+  return {
+    id: product.id,
+    name: product.name,
+    lot: taken?.lotId ?? lotOf(product.id, needed, endedAt),
+    plannedMl: rounded(needed),
+    takenMl: taken ? rounded(taken.millilitres) : null,
+  }
+}
+
+/** What the device was set to at the end. */
+function setTo({ key, setting }: PlanStep, { settings }: RoomState): Pick<RecordLine, 'setting'> {
+  const own = settings[key] ?? setting
+  return own === undefined ? {} : { setting: own }
+}
+
+/** What was graded, rested, added and counted, confirmed, and what the device said of itself. */
 function countedIn(
-  { key, technique }: PlanStep,
-  { pads, counts, passes, deviceSaid }: RoomState,
-): Pick<RecordLine, 'pads' | 'water' | 'counted' | 'deviceLevel'> {
+  step: PlanStep,
+  { pads, counts, passes, deviceSaid, resting, absorbed, confirmed }: RoomState,
+): Pick<
+  RecordLine,
+  | 'pads'
+  | 'water'
+  | 'passes'
+  | 'counted'
+  | 'deviceLevel'
+  | 'dwellMinutes'
+  | 'absorbed'
+  | 'confirmed'
+> {
+  const { key, technique } = step
   const { counter } = TECHNIQUES[technique]
   const levels = (deviceSaid[key] ?? []).flatMap(({ level }) => level ?? [])
+  const rest = resting.find((one) => one.key === key)
+  const words = confirmedWords(step, confirmed[key]?.rules ?? [])
   return {
+    passes: passes[key] ? Math.max(...Object.values(passes[key])) : null,
+    ...(rest?.endedAt === undefined ? {} : { dwellMinutes: half(rest.endedAt - rest.since) }),
+    ...(absorbed[key] ? { absorbed: absorbed[key] } : {}),
+    ...(words.length > 0 ? { confirmed: words } : {}),
     ...(pads[key] ? { pads: pads[key] } : {}),
     ...(counter !== 'none' && counter.what === 'water' && counts[key] !== undefined
       ? { water: counts[key] }

@@ -57,21 +57,17 @@ export function passTime(surface: Surface, ticks: number): Surface {
   return out
 }
 
+/** There is no water to lose, or something lies over it. */
+const keepsWater = ({ moisture, film }: RegionSurface): boolean =>
+  moisture === 'dry' || film === 'mask' || film === 'oil'
+
 /** One region after some ticks in which nobody touches it. */
 export function ageRegion(surface: RegionSurface, ticks: number): RegionSurface {
-  const covered = surface.film === 'mask' || surface.film === 'oil'
+  const keeps = keepsWater(surface)
   // Nothing on this region runs down: it stays the very same.
-  if (
-    surface.settling === 0 &&
-    surface.warmth !== 'warm' &&
-    surface.warmAge === 0 &&
-    (surface.moisture === 'dry' || covered)
-  )
+  if (keeps && surface.settling === 0 && surface.warmth !== 'warm' && surface.warmAge === 0)
     return surface
-  const dampAge =
-    surface.moisture === 'dry' || covered
-      ? surface.dampAge
-      : Math.min(DRY_TICKS, surface.dampAge + ticks)
+  const dampAge = keeps ? surface.dampAge : Math.min(DRY_TICKS, surface.dampAge + ticks)
   const warmAge = surface.warmth === 'warm' ? surface.warmAge + ticks : 0
   const warm = surface.warmth === 'warm' && warmAge < WARM_TICKS
   return {

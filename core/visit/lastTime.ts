@@ -1,4 +1,4 @@
-import type { RecordDraft } from '../record/build'
+import type { RecordDraft, RecordLine } from '../record/build'
 import { isMain, shortName } from '../catalogue/techniques/traits'
 import { TECHNIQUES, TECHNIQUE_IDS, type TechniqueId } from '../catalogue/techniques/techniques'
 import { DRANK_FROM } from '../catalogue/products/watering'
@@ -29,22 +29,34 @@ export function lastTimes(treatment: Pick<RecordDraft, 'lines'> | null | undefin
   const by = new Map<TechniqueId, LastTime>()
   for (const line of treatment?.lines ?? []) {
     if (!isTechnique(line.technique) || line.actualMinutes === null) continue
-    const { dwellMinutes: dwell, setting } = line
-    const millilitres = line.product?.takenMl
-    const drank = drankIn(line.absorbed ?? {})
-    const { pads, water } = line
     by.set(line.technique, {
       technique: line.technique,
       minutes: line.actualMinutes,
-      ...(dwell === undefined ? {} : { dwell }),
-      ...(setting === undefined ? {} : { setting }),
-      ...(millilitres === null || millilitres === undefined ? {} : { millilitres }),
-      ...(pads === undefined || pads.length === 0 ? {} : { pads: pads.length }),
-      ...(water === undefined ? {} : { water }),
-      ...(drank.length === 0 ? {} : { drank }),
+      ...saidOf(line),
     })
   }
   return [...by.values()]
+}
+
+/** What a line of the record says beside its minutes. */
+function saidOf({
+  dwellMinutes: dwell,
+  setting,
+  product,
+  absorbed = {},
+  pads = [],
+  water,
+}: RecordLine): Omit<LastTime, 'technique' | 'minutes'> {
+  const millilitres = product?.takenMl ?? undefined
+  const drank = drankIn(absorbed)
+  return {
+    ...(dwell === undefined ? {} : { dwell }),
+    ...(setting === undefined ? {} : { setting }),
+    ...(millilitres === undefined ? {} : { millilitres }),
+    ...(pads.length === 0 ? {} : { pads: pads.length }),
+    ...(water === undefined ? {} : { water }),
+    ...(drank.length === 0 ? {} : { drank }),
+  }
 }
 
 /** "14 min, rested 12, vacuum 12 kPa, 0.8 mL": how it went, shown where it acts. */

@@ -5,7 +5,10 @@
 import { readdirSync } from 'node:fs'
 import { join } from 'node:path'
 import { ROOT } from '../say.mjs'
+import { registry, toJSONSchema } from 'zod'
 import { allRoutes } from './routes.mjs'
+
+const DIALECT = 'https://json-schema.org/draft/2020-12/schema'
 
 const namesIn = async (load, folder) => {
   const files = readdirSync(join(ROOT, folder)).filter(
@@ -22,16 +25,16 @@ const namesIn = async (load, folder) => {
  * Schemas by name, as they are taken or given.
  * @param named schema → name @param io 'input' for what is taken, 'output' for what is given
  */
-function shapesOf(z, named, io) {
-  const registry = z.registry()
-  for (const [schema, name] of named) registry.add(schema, { id: name })
+function shapesOf(named, io) {
+  const names = registry()
+  for (const [schema, name] of named) names.add(schema, { id: name })
   const options = {
     io,
     target: 'draft-2020-12',
     unrepresentable: 'any',
     uri: (name) => `#/components/schemas/${name}`,
   }
-  const { schemas } = z.toJSONSchema(registry, options)
+  const { schemas } = toJSONSchema(names, options)
   for (const schema of Object.values(schemas)) {
     delete schema.$schema
     delete schema.$id
@@ -39,13 +42,17 @@ function shapesOf(z, named, io) {
   const shapeOf = (schema) =>
     named.has(schema)
       ? { $ref: `#/components/schemas/${named.get(schema)}` }
-      : bare(z.toJSONSchema(schema, options))
+      : bare(toJSONSchema(schema, options))
   return { schemas, shapeOf }
 }
-const bare = ({ $schema: _dialect, ...rest }) => rest
+const bare = (schema) => {
+  const { $schema: dialect, ...rest } = schema
+  if (dialect !== DIALECT) throw new Error(`another dialect: ${dialect}`)
+  return rest
+}
 
 /** What is asked for in the address, field by field. */
-function parametersOf(z, path, query) {
+function parametersOf(path, query) {
   const inPath = [...path.matchAll(/\[(\w+)\]/g)].map(([, name]) => ({
     name,
     in: 'path',
@@ -53,7 +60,7 @@ function parametersOf(z, path, query) {
     schema: { type: 'string', format: 'uuid' },
   }))
   if (!query) return inPath
-  const { properties = {}, required = [] } = z.toJSONSchema(query, { io: 'input' })
+  const { properties = {}, required = [] } = toJSONSchema(query, { io: 'input' })
   const inQuery = Object.entries(properties).map(([name, schema]) => ({
     name,
     in: 'query',
@@ -67,7 +74,7 @@ function parametersOf(z, path, query) {
 const operationIdOf = (method, path) =>
   [...path.replace('/api/', '').replace(/[[\]]/g, '').split('/'), method.toLowerCase()].join('.')
 
-function operationOf({ z, taken, given }, { method, path, who, spec }) {
+function operationOf({ taken, given }, { method, path, who, spec }) {
   const media = spec.reply.meta()?.contentMediaType
   const content = media
     ? { [media]: { schema: { type: 'string' } } }
@@ -77,7 +84,7 @@ function operationOf({ z, taken, given }, { method, path, who, spec }) {
     tags: [path.split('/')[2]],
     'x-who-may': who,
     ...(spec.who === 'anyone' ? { security: [] } : {}),
-    parameters: parametersOf(z, path, spec.query),
+    parameters: parametersOf(path, spec.query),
     ...(spec.body
       ? {
           requestBody: {
@@ -95,7 +102,6 @@ function operationOf({ z, taken, given }, { method, path, who, spec }) {
 
 /** @param load reads a module of the tree by its path @returns the document */
 export async function openApiDocument(load) {
-  const { z } = await import('zod')
   const { problem } = await load('contracts/problem.ts')
   const bodies = await namesIn(load, 'contracts')
   const replies = await namesIn(load, 'contracts/replies')
@@ -109,7 +115,7 @@ export async function openApiDocument(load) {
   bodies.delete(problem)
   const isAsked = new Set(routes.map(({ spec }) => spec.body))
   for (const schema of [...bodies.keys()]) if (!isAsked.has(schema)) bodies.delete(schema)
-  const shapes = { z, taken: shapesOf(z, bodies, 'input'), given: shapesOf(z, replies, 'output') }
+  const shapes = { taken: shapesOf(bodies, 'input'), given: shapesOf(replies, 'output') }
   const paths = {}
   for (const route of routes) {
     const place = route.path.replace(/\[(\w+)\]/g, '{$1}')
@@ -134,7 +140,7 @@ export async function openApiDocument(load) {
         refused: {
           description: 'Refused, with a word for the person and the fields that were wrong.',
           content: {
-            'application/problem+json': { schema: bare(z.toJSONSchema(problem)) },
+            'application/problem+json': { schema: bare(toJSONSchema(problem)) },
           },
         },
       },

@@ -1,7 +1,6 @@
 import { desc, eq } from 'drizzle-orm'
-import type { PracticePage } from '#contracts/replies/practice'
 import { houseRules, staff } from '#db/schema'
-import { practicePage } from '#contracts/replies/practice'
+import { practicePage, type PracticePage } from '#contracts/replies/practice'
 import { ownerOnly } from '../http/owner'
 import { route } from '../http/route'
 import { thePractice } from '../services/practice'
@@ -37,7 +36,16 @@ export default route({ reply: practicePage }, async ({ me }): Promise<PracticePa
   ])
   const today = dayIn(house.timeZone, Date.now())
   return {
-    house,
+    house: {
+      name: house.name,
+      address: house.address,
+      phone: house.phone,
+      emergency: house.emergency,
+      timeZone: house.timeZone,
+      retentionYears: house.retentionYears,
+      cleaningMinutes: house.cleaningMinutes,
+      allows: house.allows,
+    },
     people: people.map((person) => ({ ...person, scope: scopeIn(person, house.allows, today) })),
     rules: rules.map(({ r: row, by }) => ({
       id: row.id,

@@ -42,7 +42,9 @@ export interface Spec<Body extends Schema, Query extends Schema, Reply extends z
 }
 type Parsed<Given extends Schema> = Given extends z.ZodType ? z.infer<Given> : undefined
 /** What a handler hands over: nothing where all there is to say is that it is done. */
-type Given<Reply extends z.ZodType> = Reply extends typeof ok ? void : z.output<Reply>
+type Given<Reply extends z.ZodType> = Reply extends typeof ok
+  ? Promise<void>
+  : z.output<Reply> | Promise<z.output<Reply>>
 interface Context<Body extends Schema, Query extends Schema> {
   event: H3Event
   me: Staff
@@ -64,15 +66,12 @@ export function route<
   Query extends Schema = undefined,
 >(
   spec: Spec<Body, Query, Reply>,
-  handler: (context: Context<Body, Query>) => Given<Reply> | Promise<Given<Reply>>,
+  handler: (context: Context<Body, Query>) => Given<Reply>,
 ): EventHandler & { spec: Spec<Body, Query, Reply> } {
   const answer = defineEventHandler(async (event) => {
     setResponseHeader(event, 'cache-control', 'no-store')
     try {
-      const me =
-        spec.who === 'anyone' ? undefined : await inTime(currentStaff(event, spec.who === 'locked'))
-      if (me && (spec.who ?? 'staff') === 'staff' && (await lacksFactor(me)))
-        throw forbidden('This house asks its owners for a second factor: set it up under You.')
+      const me = await whoCame(event, spec.who ?? 'staff')
       const id = getRouterParam(event, 'id') ?? ''
       if (id !== '' && !UUID.test(id)) throw notFound()
       const query = spec.query ? readQuery(event, spec.query) : undefined
@@ -81,16 +80,9 @@ export function route<
         : undefined
       const work = async () =>
         handler({ event, me: me as Staff, body: body as never, query: query as never, id })
-      const given = await inTime(
-        spec.does === undefined
-          ? work()
-          : withLine(
-              me,
-              typeof spec.does === 'function' ? spec.does(body as never) : spec.does,
-              work,
-            ),
-      )
-      const reply = given ?? (Object.is(spec.reply, ok) ? { ok: true } : null)
+      const does = typeof spec.does === 'function' ? spec.does(body as never) : spec.does
+      const given = await inTime(does === undefined ? work() : withLine(me, does, work))
+      const reply = Object.is(spec.reply, ok) ? { ok: true } : given
       asAgreed(spec.reply, reply, event.context.matchedRoute?.path ?? 'unknown')
       return reply
     } catch (error) {
@@ -98,6 +90,18 @@ export function route<
     }
   })
   return Object.assign(answer, { spec })
+}
+
+/** Who is signed in, where the route asks for somebody. @throws ProblemError 401, 403 */
+async function whoCame(
+  event: H3Event,
+  who: 'staff' | 'bare' | 'locked' | 'anyone',
+): Promise<Staff | undefined> {
+  if (who === 'anyone') return undefined
+  const me = await inTime(currentStaff(event, who === 'locked'))
+  if (who === 'staff' && (await lacksFactor(me)))
+    throw forbidden('This house asks its owners for a second factor: set it up under You.')
+  return me
 }
 
 /** A database that hangs answers nobody: whoever waits is told, and asks again. */

@@ -11,6 +11,7 @@ import { client, TABLE } from './accessTable'
 import { ALL, KINDS, type Kind, type Row } from './rights'
 const OPEN = [
   'GET /api/health',
+  'GET /api/openapi.json',
   'GET /api/ready',
   'POST /api/session',
   'DELETE /api/session',

@@ -99,13 +99,14 @@ function beats(one: Arc, other: Arc): boolean {
   if (one.effects.some((effect, i) => effect < (other.effects[i] ?? 0))) return false
   for (let i = 0; i < Math.max(one.loads.length, other.loads.length); i++)
     if ((one.loads[i] ?? 0) > (other.loads[i] ?? 0)) return false
-  const better =
-    one.taste > other.taste ||
-    one.cost < other.cost ||
-    one.idle < other.idle ||
-    one.effects.some((effect, i) => effect > (other.effects[i] ?? 0))
-  return better || `${one.option}|` < `${other.option}|`
+  return betters(one, other) || `${one.option}|` < `${other.option}|`
 }
+/** Of two that serve as well: whether one serves better in something. */
+const betters = (one: Arc, other: Arc): boolean =>
+  one.taste > other.taste ||
+  one.cost < other.cost ||
+  one.idle < other.idle ||
+  one.effects.some((effect, i) => effect > (other.effects[i] ?? 0))
 
 /**
  * Published as `docs/formats/plan-case.schema.json`. Regions in the order of `regions`, effects in

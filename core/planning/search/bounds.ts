@@ -175,9 +175,7 @@ export class Relaxed {
         if (gain <= best) continue
         best = gain
         const spends = ownWay.option?.exfoliates ? 1 : 0
-        // Only as many ticks can be left as there are after the quickest and the slowest way here.
-        const most = width - (layer?.soonest[ownWay.from] ?? 0)
-        const least = Math.max(ownWay.ticks, width - 1 - (layer?.longest[ownWay.from] ?? 0))
+        const { least, most } = this.ticksAt(layer, ownWay)
         for (let left = this.leastLeft(ownWay); left <= exfoliationLimit; left++) {
           const to = (ownWay.from * (exfoliationLimit + 1) + left) * width
           const from =
@@ -190,6 +188,17 @@ export class Relaxed {
       }
     }
     return here
+  }
+  /** Only as many ticks can be left as there are after the quickest and the slowest way here. */
+  private ticksAt(
+    layer: Layers['layers'][number] | undefined,
+    { from, ticks }: Way,
+  ): { least: number; most: number } {
+    const { width } = this
+    return {
+      most: width - (layer?.soonest[from] ?? 0),
+      least: Math.max(ticks, width - 1 - (layer?.longest[from] ?? 0)),
+    }
   }
   /** Exfoliations to be left before a way; a full dwell wants all of them. */
   private leastLeft({ option }: Way): number {

@@ -118,18 +118,19 @@ function followAlike(layer: RawLayer, to: readonly number[], one: number, other:
   const there = reached[other]
   for (let arc = 0; arc < count; arc++) {
     const option = order[i + arc] ?? -1
-    if (
-      option !== order[j + arc] ||
-      to[i + arc] !== to[j + arc] ||
-      (option >= 0 &&
-        (here?.ticks[option] !== there?.ticks[option] ||
-          here?.links[option] !== there?.links[option] ||
-          here?.loadsIds[option] !== there?.loadsIds[option]))
-    )
-      return false
+    if (option !== order[j + arc] || to[i + arc] !== to[j + arc]) return false
+    if (option >= 0 && !costsAlike(here, there, option)) return false
   }
   return true
 }
+const costsAlike = (
+  one: Reached | undefined,
+  other: Reached | undefined,
+  option: number,
+): boolean =>
+  one?.ticks[option] === other?.ticks[option] &&
+  one?.links[option] === other?.links[option] &&
+  one?.loadsIds[option] === other?.loadsIds[option]
 
 /** States from which the same follows have the same number; others mostly another. */
 function hashOf({ starts, order, reached }: RawLayer, to: readonly number[], state: number) {

@@ -457,11 +457,7 @@ export class Transitions {
   }
 
   private link(link: Link, names: readonly RegionId[]): Ready {
-    const move = {
-      technique: link.technique,
-      regions: link.there ? names : NOWHERE,
-      minutes: link.minutes,
-    }
+    const move = connectorOf(link, names)
     const key = moveKey(move)
     let found = this.links.get(key)
     if (!found) {
@@ -469,6 +465,23 @@ export class Transitions {
       this.links.set(key, found)
     }
     return found
+  }
+
+  /** The connecting steps before a move; none can be where it is not for skin like this. */
+  private chainFor({ calm, regions, technique }: Ready, skin: number[]) {
+    if (calm !== undefined) {
+      const open = regions.some((i) => !this.regions.isIntact(skin[i] as number))
+      if ((calm === 'only') !== open) return undefined
+    }
+    return this.regions.chain(skin, technique, regions)
+  }
+
+  /** What a move pours in, by how warm each of its zones is. */
+  private pour(loads: number[], { regions, warm, cool }: Ready, skin: readonly number[]): void {
+    for (const i of regions) {
+      const poured = this.regions.isWarm(skin[i] as number) ? warm : cool
+      loads[i] = (loads[i] as number) + (poured[i] as number)
+    }
   }
 
   private work(surface: number, row: Row): Transition | null {
@@ -482,11 +495,7 @@ export class Transitions {
     let ticks = 0
     let links = 0
     const add = (ready: Ready) => {
-      if (loads)
-        for (const i of ready.regions)
-          loads[i] =
-            (loads[i] as number) +
-            ((states.isWarm(skin[i] as number) ? ready.warm : ready.cool)[i] as number)
+      if (loads) this.pour(loads, ready, skin)
       states.work(skin, ready.technique, ready.regions, ready.ticks)
       ticks += ready.ticks
       done.push(ready)
@@ -494,12 +503,7 @@ export class Transitions {
     let resting = false
     for (let ownAt = 0; ownAt < row.moves.length; ownAt++) {
       const ready = row.moves[ownAt] as Ready
-      if (
-        ready.calm !== undefined &&
-        (ready.calm === 'only') !== ready.regions.some((i) => !states.isIntact(skin[i] as number))
-      )
-        return null
-      const chain = states.chain(skin, ready.technique, ready.regions)
+      const chain = this.chainFor(ready, skin)
       // A connecting step between what rests would stretch its time: such a block is laid another
       // way or not at all.
       if (!chain || (resting && chain.length > 0)) return null
@@ -509,19 +513,13 @@ export class Transitions {
         const link = this.link(ownLink, ready.names)
         if (link.bears && !loads) {
           loads = REGION_IDS.map(() => 0)
-          for (const ownReady of done)
-            for (const i of ownReady.regions)
-              loads[i] = (loads[i] as number) + (ownReady.cool[i] as number)
+          addCool(loads, done)
         }
         add(link)
       }
       if (chain.length > 0) {
         chains ??= row.moves.map(() => UNLINKED)
-        chains[ownAt] = chain.map((link) => ({
-          technique: link.technique,
-          minutes: link.minutes,
-          regions: link.there ? ready.names : NOWHERE,
-        }))
+        chains[ownAt] = chain.map((link) => connectorOf(link, ready.names))
       }
       add(ready)
     }
@@ -530,10 +528,24 @@ export class Transitions {
       surface: this.number(skin),
       ticks,
       links,
-      loads: loads ?? row.loads,
-      loadsId: loads ? this.numberOfLoads(loads) : row.loadsId,
+      ...(loads
+        ? { loads, loadsId: this.numberOfLoads(loads) }
+        : { loads: row.loads, loadsId: row.loadsId }),
     }
   }
+}
+
+/** A connecting step as it stands in a plan, on the zones of the step that it is for. */
+const connectorOf = ({ technique, minutes, there }: Link, names: readonly RegionId[]) => ({
+  technique,
+  minutes,
+  regions: there ? names : NOWHERE,
+})
+
+/** What was done so far, as it loads skin that is not warm. */
+function addCool(loads: number[], done: readonly Ready[]): void {
+  for (const { regions, cool } of done)
+    for (const i of regions) loads[i] = (loads[i] as number) + (cool[i] as number)
 }
 
 /** The moves of an option with its connecting steps between them, as they stand in a plan. */

@@ -127,8 +127,10 @@ function dominates(one: Label, other: Label, planCase: PlanCase, remaining: Rema
     const shift = ea > eb ? (remaining.effects[i] ?? 0) : 0
     lead += (planCase.weights[i] ?? 0) * (returns(ea + shift) - returns(eb + shift))
   }
-  if (lead > 0) return true
-  if (!equal) return false
+  return lead > 0 || (equal && endsSooner(one, other))
+}
+/** Of two that are worth the same: less cost, less idle, the smaller ids. */
+function endsSooner(one: Label, other: Label): boolean {
   if (one.cost !== other.cost) return one.cost < other.cost
   if (one.idle !== other.idle) return one.idle < other.idle
   // What follows is the same for both, so a name that another begins with is compared with the mark

@@ -53,26 +53,20 @@ export function connect(
   without: readonly TechniqueId[] = [],
 ): Connection | undefined {
   const first = unmetNeeds(surface, technique, regions)
-  if (first.length === 0) return { steps: [], minutes: minutes(0), surface }
-  if (first.some((unmet) => unmet.part === 'skin' || unmet.part === 'warmth')) return undefined
-  const masked = regions.some((region) => surface[region].film === 'mask')
-  const layered =
-    regions.some((region) => surface[region].film === 'leaveOn') &&
-    (technique.needs.film?.includes('leaveOn') ?? false)
-  let frontier: Connection[] = [{ steps: [], minutes: minutes(0), surface }]
+  const none: Connection = { steps: [], minutes: minutes(0), surface }
+  if (first.length === 0) return none
+  // No connecting step makes skin whole or cool.
+  if (first.some(({ part }) => part === 'skin' || part === 'warmth')) return undefined
+  const here = lyingThere(surface, technique, regions)
+  let frontier: Connection[] = [none]
   let best: Connection | undefined
   for (let depth = 0; depth < LONGEST_CHAIN; depth++) {
     const next: Connection[] = []
     for (const chain of frontier)
       for (const connector of CONNECTORS) {
         if (best && chain.minutes + connector.minutes >= best.minutes) continue
-        if (without.includes(connector.id)) continue
-        if (!answers(connector, stillWanting(chain.surface, technique, regions))) continue
-        // What takes product off must not touch a leave-on that the next step can stand on.
-        if (layered && connector.lifts) continue
-        // Through a mask only water goes; anything else waits until it is off.
-        if (masked && chain.steps.length === 0 && !connector.throughMask) continue
-        if (unmetNeeds(chain.surface, TECHNIQUES[connector.id], regions).length > 0) continue
+        if (without.includes(connector.id) || isInTheWay(here, connector, chain)) continue
+        if (!helps(connector, chain.surface, technique, regions)) continue
         const reached = lengthened(chain, connector, regions)
         if (unmetNeeds(reached.surface, technique, regions).length > 0) next.push(reached)
         else if (!best || better(reached, best)) best = reached
@@ -80,6 +74,34 @@ export function connect(
     frontier = next
   }
   return best
+}
+
+/** Whether a connecting step answers to something that is still wanted, and can itself be done. */
+const helps = (
+  connector: (typeof CONNECTORS)[number],
+  surface: Surface,
+  technique: Technique,
+  regions: readonly RegionId[],
+): boolean =>
+  answers(connector, stillWanting(surface, technique, regions)) &&
+  unmetNeeds(surface, TECHNIQUES[connector.id], regions).length === 0
+
+/** What lies on the zones that a connecting step must mind. */
+const lyingThere = (surface: Surface, { needs }: Technique, regions: readonly RegionId[]) => ({
+  masked: regions.some((region) => surface[region].film === 'mask'),
+  layered:
+    regions.some((region) => surface[region].film === 'leaveOn') &&
+    (needs.film?.includes('leaveOn') ?? false),
+})
+function isInTheWay(
+  { masked, layered }: ReturnType<typeof lyingThere>,
+  connector: (typeof CONNECTORS)[number],
+  chain: Connection,
+): boolean {
+  // What takes product off must not touch a leave-on that the next step can stand on.
+  if (layered && connector.lifts === true) return true
+  // Through a mask only water goes; anything else waits until it is off.
+  return masked && chain.steps.length === 0 && !connector.throughMask
 }
 
 /** A chain with one connecting step more. */

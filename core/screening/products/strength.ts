@@ -13,32 +13,31 @@ export function strengthBars(
   daylight: boolean,
   rules: readonly ProductRule[] = PRODUCT_RULES,
 ): ProductBar[] {
-  return rules.flatMap((productRule): ProductBar[] => {
-    if (
-      (productRule.kinds && !productRule.kinds.includes(product.kind)) ||
-      productRule.notKinds?.includes(product.kind)
-    )
-      return []
-    if (productRule.nightOnly !== undefined)
-      return daylight && ingredientsIn(product.inci).includes(productRule.nightOnly)
-        ? [{ rule: productRule.id, text: productRule.sentence }]
-        : []
-    const { acid, pH } = product
-    if (!acid || !productRule.acids?.includes(acid.name)) return []
-    if (acid.percent > (productRule.percentMost ?? ALL_PERCENT))
-      return [
-        {
-          rule: productRule.id,
-          text: `${acid.percent} % ${acid.name} acid: ${productRule.sentence}`,
-        },
-      ]
-    if (productRule.pHLeast !== undefined && (pH ?? 0) < productRule.pHLeast)
-      return [
-        {
-          rule: productRule.id,
-          text: `${acid.name} acid at pH ${pH ?? 'not known'}: ${productRule.sentence}`,
-        },
-      ]
-    return []
+  return rules.flatMap((rule): ProductBar[] => {
+    if (!speaksOf(rule, product)) return []
+    const text = rule.nightOnly === undefined ? tooStrong(rule, product) : byDay(rule, product)
+    return text === undefined || (rule.nightOnly !== undefined && !daylight)
+      ? []
+      : [{ rule: rule.id, text }]
   })
+}
+
+const speaksOf = ({ kinds, notKinds }: ProductRule, { kind }: Product): boolean =>
+  (kinds === undefined || kinds.includes(kind)) && notKinds?.includes(kind) !== true
+
+/** What light makes worse is for the evening. */
+function byDay({ nightOnly, sentence }: ProductRule, { inci }: Product): string | undefined {
+  return nightOnly !== undefined && ingredientsIn(inci).includes(nightOnly) ? sentence : undefined
+}
+
+/** Too much of its acid, or too sour; what the label does not say counts as too sour. */
+function tooStrong(
+  { acids, percentMost = ALL_PERCENT, pHLeast, sentence }: ProductRule,
+  { acid, pH }: Product,
+): string | undefined {
+  if (!acid || !acids?.includes(acid.name)) return undefined
+  if (acid.percent > percentMost) return `${acid.percent} % ${acid.name} acid: ${sentence}`
+  if (pHLeast !== undefined && (pH ?? 0) < pHLeast)
+    return `${acid.name} acid at pH ${pH ?? 'not known'}: ${sentence}`
+  return undefined
 }

@@ -22,18 +22,19 @@ export interface HouseRule {
   reason: string
 }
 
+const saysNothing = ({ days, wholeFace, families = [], limit = {} }: Tightening): boolean =>
+  (days ?? 0) === 0 &&
+  wholeFace === undefined &&
+  families.length === 0 &&
+  Object.keys(limit).length === 0
+
 /** Why a change would loosen a row, or say nothing; undefined when it tightens. */
 export function loosens(row: Contraindication, change: Tightening): string | undefined {
-  const said = [
-    change.days,
-    change.wholeFace,
-    change.families?.length,
-    change.limit && Object.keys(change.limit).length,
-  ].some((item) => item !== undefined && item !== 0)
-  if (!said) return 'nothing is changed'
-  if (change.days !== undefined && row.days === undefined) return 'this row does not lift by a date'
-  if (change.days !== undefined && change.days < (row.days ?? 0))
-    return `not fewer than ${row.days ?? 0} days`
+  if (saysNothing(change)) return 'nothing is changed'
+  if (change.days !== undefined) {
+    if (row.days === undefined) return 'this row does not lift by a date'
+    if (change.days < row.days) return `not fewer than ${row.days} days`
+  }
   for (const id of LIMIT_IDS) {
     const most = row.limit?.[id] ?? NO_LIMIT[id]
     if ((change.limit?.[id] ?? most) > most) return LIMIT_WORDS[id].notAbove(most)

@@ -98,12 +98,8 @@ export function screen(
   let limit = NO_LIMIT
   for (const row of rows) {
     const answer = answers[row.finding]
-    if (answer?.say === 'no' || !concerns(row, answer, today)) continue
-    const until = liftedOn(row, answer)
-    if (until !== undefined && daysBetween(today, until) <= 0) continue
-    const untilAt = liftedAt(row, answer)
-    if (untilAt !== undefined && at !== undefined && at >= untilAt) continue
-    const bar = toBar(row, answer, today, until, untilAt)
+    const bar = barToday(row, answer, today, at)
+    if (!bar) continue
     if (row.visit) {
       prevented.push(bar)
       continue
@@ -116,12 +112,7 @@ export function screen(
     if (row.confirm !== undefined)
       confirms.push({ rule: row.id, families: row.families, say: row.confirm })
     if (row.position !== undefined) throughout.push({ rule: row.id, say: row.position })
-    for (const substance of row.substances === 'answered'
-      ? answer?.say === 'yes'
-        ? (answer.substances ?? [])
-        : []
-      : (row.substances ?? []))
-      substances.push(...named(substance, row.id))
+    for (const substance of substancesOf(row, answer)) substances.push(...named(substance, row.id))
   }
   const unknown = substances.filter(({ family }) => family === undefined)
   const open = openQuestions(answers)
@@ -137,6 +128,27 @@ export function screen(
     open,
     unsure,
   }
+}
+
+/** What a row bars today; nothing where it was denied, or is over by its day or its hour. */
+function barToday(
+  row: Contraindication,
+  answer: Answer | undefined,
+  today: string,
+  at: number | undefined,
+): Bar | undefined {
+  if (answer?.say === 'no' || !concerns(row, answer, today)) return undefined
+  const until = liftedOn(row, answer)
+  if (until !== undefined && daysBetween(today, until) <= 0) return undefined
+  const untilAt = liftedAt(row, answer)
+  if (untilAt !== undefined && at !== undefined && at >= untilAt) return undefined
+  return toBar(row, answer, today, until, untilAt)
+}
+
+/** What no product may hold by a row: what it lists, or what was told. */
+function substancesOf(row: Contraindication, answer: Answer | undefined): readonly string[] {
+  if (row.substances !== 'answered') return row.substances ?? []
+  return answer?.say === 'yes' ? (answer.substances ?? []) : []
 }
 
 /**

@@ -16,14 +16,22 @@ export function breachesOf(
   const counts = body.kind === 'passDone' || (body.kind === 'counted' && body.by > 0)
   if (body.kind !== 'stepDone' && !counts) return []
   if (state.done.some((step) => step.key === body.key)) return []
-  const { passes, removes, connects } = TECHNIQUES[technique]
-  const works = !removes && connects === undefined && isMain(technique)
   const out: Breach['what'][] = []
-  const { stopped } = state
-  if (stopped && works && !state.replans.some((replan) => replan.at >= stopped.at))
-    out.push('afterStop')
+  if (works(technique) && isStopped(state)) out.push('afterStop')
   const region = counts && 'region' in body ? body.region : null
-  const before = region === null ? 0 : (state.passes[body.key]?.[region] ?? 0)
-  if (region !== null && passes && before >= passes.limit) out.push('passOver')
+  if (region !== null && isFull(technique, state.passes[body.key]?.[region])) out.push('passOver')
   return out.map((what) => ({ at, key: body.key, what, ...(by === undefined ? {} : { by }) }))
+}
+
+function works(technique: TechniqueId): boolean {
+  const { removes, connects } = TECHNIQUES[technique]
+  return removes !== true && connects === undefined && isMain(technique)
+}
+/** Stopped, and no plan of the rest was made since. */
+const isStopped = ({ stopped, replans }: Pick<RoomState, 'stopped' | 'replans'>): boolean =>
+  stopped !== undefined && !replans.some(({ at }) => at >= stopped.at)
+/** A zone that has had as many passes as it may. */
+function isFull(technique: TechniqueId, had = 0): boolean {
+  const { passes } = TECHNIQUES[technique]
+  return passes !== undefined && had >= passes.limit
 }

@@ -54,7 +54,7 @@ export async function readDay(me: Staff, day: string): Promise<DayPage> {
     now: Date.now(),
     timeZone,
     cleaningMinutes,
-    rooms: rows.roomRows,
+    rooms: rows.roomRows.map(({ id, name }) => ({ id, name })),
     visits: rows.booked.map((row) => visitOf(row, rows, day, timeZone)),
     open: offeredOn(hours, day),
     shut: shutThatDay(hours, null, day) ?? null,

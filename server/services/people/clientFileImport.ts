@@ -33,17 +33,15 @@ export async function importClient(me: Staff, id: string, text: string): Promise
       .returning({ id: clients.id })
     if (made.length === 0) return
     const holds = sealsHold(doc)
-    await tx
-      .insert(imports)
-      .values({
-        id: randomUUID(),
-        clientId: id,
-        document: raw,
-        head,
-        holds,
-        ours: false,
-        by: me.id,
-      })
+    await tx.insert(imports).values({
+      id: randomUUID(),
+      clientId: id,
+      document: raw,
+      head,
+      holds,
+      ours: false,
+      by: me.id,
+    })
   })
   about({ clientId: id })
   return { id }

@@ -44,19 +44,8 @@ export async function signIn(
   const [found] = await database().select().from(staff).where(eq(staff.email, mail))
   const device = await known(event)
   const own = found !== undefined && (device.data.staff ?? []).includes(found.id)
-  const pair = own
-    ? { key: tryKey('device', `${mail}\n${device.id ?? ''}`), most: TRIES }
-    : { key: tryKey('pair', `${mail}\n${from}`), most: TRIES }
-  const tried = await countTry(
-    pair,
-    // A device that has let this person in before is not shut out by what others try from there.
-    ...(own
-      ? []
-      : [
-          { key: tryKey('from', from), most: TRIES_FROM },
-          { key: tryKey('mail', mail), most: TRIES_AT_ONE },
-        ]),
-  )
+  const [pair, ...wider] = triesOf(mail, from, own ? (device.id ?? '') : undefined)
+  const tried = await countTry(pair, ...wider)
   const good = await secretMatches(password, found?.passwordHash || (await decoy()))
   if (!found || !good || !found.active) {
     if (found) await writeAudit(found, 'session.in', false, null)
@@ -64,15 +53,7 @@ export async function signIn(
   }
   if (found.demo && !onLoopback())
     throw new ProblemError(403, 'Not allowed', 'Demo accounts work on this machine only.')
-  if (hasFactor(found)) {
-    if (!code) throw factorAsked()
-    try {
-      await takeCodeOrRecovery(found, code)
-    } catch (error) {
-      await writeAudit(found, 'session.in', false, null)
-      throw error
-    }
-  }
+  await askFactor(found, code)
   await takeBack(tried)
   await forgetTries(pair.key)
   const others = (device.data.staff ?? []).filter((id) => id !== found.id)
@@ -80,6 +61,35 @@ export async function signIn(
   await openSession(event, found.id)
   await writeAudit(found, 'session.in', true, null)
   return found
+}
+
+interface Tries {
+  key: string
+  most: number
+}
+/**
+ * What is counted of a try, the narrowest first: for whom and from where, and each by itself.
+ * @param device that has let this person in before: it is not shut out by what others try from there
+ */
+function triesOf(mail: string, from: string, device: string | undefined): [Tries, ...Tries[]] {
+  if (device !== undefined) return [{ key: tryKey('device', `${mail}\n${device}`), most: TRIES }]
+  return [
+    { key: tryKey('pair', `${mail}\n${from}`), most: TRIES },
+    { key: tryKey('from', from), most: TRIES_FROM },
+    { key: tryKey('mail', mail), most: TRIES_AT_ONE },
+  ]
+}
+
+/** The second factor of somebody who has one. */
+async function askFactor(found: Staff, code: string | undefined): Promise<void> {
+  if (!hasFactor(found)) return
+  if (!code) throw factorAsked()
+  try {
+    await takeCodeOrRecovery(found, code)
+  } catch (error) {
+    await writeAudit(found, 'session.in', false, null)
+    throw error
+  }
 }
 
 /** Both the address and the password were right: only the code is missing. */

@@ -57,7 +57,12 @@ export async function readBare(me: Staff, visit: Visit): Promise<BareBundle> {
     ...planParts(rows),
     policy,
     protocols,
-    nextBooked: next,
+    nextBooked: next && {
+      id: next.id,
+      startsAt: next.startsAt,
+      room: next.room,
+      staff: next.staff,
+    },
     shelf,
     devices: devicesAtHand(rows, visit),
     events,
@@ -113,7 +118,7 @@ function peopleParts({ client, holder, room }: BundleRows, house: House, today: 
       licences: scope.filter((line) => line.counts).map((line) => line.licence),
       scope,
     },
-    room,
+    room: { id: room.id, name: room.name },
     practice: {
       name: house.name,
       address: house.address,

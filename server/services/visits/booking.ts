@@ -70,13 +70,7 @@ export async function changeVisit(
   const { version, startsAt, nextVisitAt, movesNext, fellAway, allowedBecause, makeUp, ...own } =
     body
   const rest = { ...own, ...(makeUp === undefined ? {} : { makeUp: asWorn(makeUp) }) }
-  const onlyNext =
-    startsAt === undefined && fellAway === undefined && Object.keys(rest).length === 0
-  if (me.role === 'trainee' && rest.staffId !== undefined && rest.staffId !== me.id)
-    throw forbidden('A trainee hands no visit on: ask a colleague.')
-  const booking = startsAt ?? fellAway ?? rest.roomId ?? rest.staffId ?? rest.minutes
-  if (booking !== undefined) mustAccept(visit, 'booking')
-  mustAccept(visit, onlyNext ? 'next' : 'wishes')
+  mayChange(me, visit, body)
   const { staffId = visit.staffId, roomId = visit.roomId, minutes = visit.minutes } = rest
   const wanted = {
     ...{ id: visit.id, clientId: visit.clientId, staffId, roomId, minutes },
@@ -116,6 +110,16 @@ export async function changeVisit(
       { field: 'version', given: String(version), allowed: String(visit.version) },
     ])
   return { version: version + 1 }
+}
+
+/** @throws ProblemError 403 or 422 where the visit, as it stands, takes no such change of this person */
+function mayChange(me: Staff, visit: Visit, body: z.infer<typeof visitPatch>): void {
+  const { version: _seen, nextVisitAt: _at, movesNext: _moves, allowedBecause: _why, ...own } = body
+  if (me.role === 'trainee' && own.staffId !== undefined && own.staffId !== me.id)
+    throw forbidden('A trainee hands no visit on: ask a colleague.')
+  const booking = own.startsAt ?? own.fellAway ?? own.roomId ?? own.staffId ?? own.minutes
+  if (booking !== undefined) mustAccept(visit, 'booking')
+  mustAccept(visit, Object.keys(own).length === 0 ? 'next' : 'wishes')
 }
 
 /** What of a change takes a colleague's signature off the plan: only what was signed. */
