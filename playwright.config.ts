@@ -1,6 +1,10 @@
 import { defineConfig } from '@playwright/test'
 import { browserOptions } from './scripts/browser.mjs'
 
+/** Each of several browsers has a house of its own: what its tests want to know is put in place here. */
+const houses = JSON.parse(process.env.OAK_HOUSES ?? '[]') as Record<string, string>[]
+Object.assign(process.env, houses[Number(process.env.TEST_PARALLEL_INDEX ?? 0)])
+
 /** The server is run by ./test, which says where it is. Chromium is Debian's. */
 export default defineConfig({
   timeout: 300_000,
@@ -9,7 +13,7 @@ export default defineConfig({
   // A browser that this machine starves for a minute is not a defect of the page: one more try, and
   // whatever needed it is named at the end of its part.
   retries: 1,
-  outputDir: `.data/e2e-${process.env.OAK_E2E_PART ?? 'all'}`,
+  outputDir: '.data/e2e',
   reporter: process.env.PLAYWRIGHT_JSON_OUTPUT_NAME ? [['list'], ['json']] : [['list']],
   use: {
     baseURL: process.env.OAK_TEST_URL ?? 'http://127.0.0.1:4310',

@@ -128,12 +128,10 @@ async function besideIt(wanted, built) {
  * A browser that has to wait for its turn misses what a person would see: two of them, each with a
  * house of its own, and nothing beside them.
  */
-async function inTheBrowser() {
-  const houses = [
-    ['test', 24610, 4390],
-    ['test-beside', 24660, 4440],
-  ]
-  await Promise.all(houses.map((own, at) => inAHouse(own, (env) => playwright(tally, env, at + 1))))
+function inTheBrowser() {
+  return inAHouse(['test', 24610, 4390], (one) =>
+    inAHouse(['test-beside', 24660, 4440], (other) => playwright(tally, [one, other])),
+  )
 }
 
 async function inAHouse([name, firstPort, wanted], work) {

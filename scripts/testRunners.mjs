@@ -125,18 +125,21 @@ export function vitest(tally, project, title, { env = {}, only = { name: '', arg
   })
 }
 
-/** The browser's tests are cut into so many parts. */
-const PARTS = 2
 /**
- * A part of the browser's tests, in a house that is up.
- * @param part from 1
+ * The browser's tests, handed out one by one to as many browsers as there are houses: each browser has
+ * a house of its own.
+ * @param houses what each house's tests want to know
  */
-export function playwright(tally, env, part) {
-  const report = join(OUT, `e2e-${part}.json`)
-  return counted(tally, `In a real browser, ${part} of ${PARTS}`, {
+export function playwright(tally, houses) {
+  const report = join(OUT, 'e2e.json')
+  return counted(tally, 'In a real browser', {
     report,
-    env: { ...env, PLAYWRIGHT_JSON_OUTPUT_NAME: report, OAK_E2E_PART: String(part) },
-    args: [PLAYWRIGHT, 'test', '--project', 'e2e', `--shard=${part}/${PARTS}`],
+    env: {
+      ...houses[0],
+      PLAYWRIGHT_JSON_OUTPUT_NAME: report,
+      OAK_HOUSES: JSON.stringify(houses),
+    },
+    args: [PLAYWRIGHT, 'test', '--project', 'e2e', `--workers=${houses.length}`],
     read: ({ stats, suites }) => ({
       passed: stats.expected + stats.flaky,
       failed: stats.unexpected,

@@ -25,10 +25,10 @@ function ask(
     sent = undefined
     worker = new Worker(new URL('../workers/plan.worker.ts', import.meta.url), { type: 'module' })
     worker.onmessage = (event: MessageEvent<{ id: number; answer?: unknown; error?: string }>) => {
-      const ownWaiting = waiting.get(event.data.id)
+      const asked = waiting.get(event.data.id)
       waiting.delete(event.data.id)
-      if (event.data.error === undefined) ownWaiting?.resolve(event.data.answer)
-      else ownWaiting?.reject(new Error(event.data.error))
+      if (event.data.error === undefined) asked?.resolve(event.data.answer)
+      else asked?.reject(new Error(event.data.error))
     }
   }
   const id = next++

@@ -45,14 +45,14 @@ async function leave(sure = false) {
     <nav v-if="session.me" class="rail noprint" aria-label="Places">
       <div class="mark serif" aria-hidden="true">Oak<br />Basin</div>
       <NuxtLink
-        v-for="ownPlace in places"
-        :key="ownPlace.to"
-        :to="ownPlace.to"
+        v-for="link in places"
+        :key="link.to"
+        :to="link.to"
         class="place"
-        :class="{ here: here(ownPlace.to) }"
-        :aria-current="here(ownPlace.to) ? 'page' : undefined"
+        :class="{ here: here(link.to) }"
+        :aria-current="here(link.to) ? 'page' : undefined"
       >
-        <VIcon :icon="ownPlace.icon" size="22" aria-hidden="true" /><span>{{ ownPlace.name }}</span>
+        <VIcon :icon="link.icon" size="22" aria-hidden="true" /><span>{{ link.name }}</span>
       </NuxtLink>
       <div class="grow" />
       <NuxtLink

@@ -39,7 +39,7 @@ self.onmessage = (event: MessageEvent<string>) => {
   const { id } = question
   try {
     self.postMessage({ id, answer: answer(question) })
-  } catch (ownError) {
-    self.postMessage({ id, error: ownError instanceof Error ? ownError.message : 'failed' })
+  } catch (error) {
+    self.postMessage({ id, error: error instanceof Error ? error.message : 'failed' })
   }
 }

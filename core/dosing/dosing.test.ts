@@ -83,12 +83,12 @@ describe('amounts', () => {
     )
   })
   it('costs the share of the bottle', () => {
-    const ownProduct = product('milk', 'm', {
+    const bottle = product('milk', 'm', {
       dispenser: { kind: 'pump', millilitres: 1 },
       packMillilitres: 100,
       priceCents: 2000,
     })
-    const amount = amountFor(ownProduct, GROUPS.face)
+    const amount = amountFor(bottle, GROUPS.face)
     expect(amount.costCents).toBe(Math.round(amount.millilitres * 20))
   })
   it('keeps each house film inside its own range', () => {

@@ -149,7 +149,7 @@ function perform(
     if (!chain || (resting && chain.steps.length > 0)) return undefined
     if (move.dwell !== undefined) resting = true
     links += chain.steps.length
-    for (const ownStep of chain.steps) step(ownStep)
+    for (const link of chain.steps) step(link)
     step(move)
   }
   return { surface, ticks, links, loads }

@@ -55,9 +55,9 @@ const DAYS: readonly {
 const PREPARED = ['pastry', 'bride']
 
 export async function seedDays(db: Database, today: string): Promise<void> {
-  for (const ownDay of DAYS)
-    for (const [key, hour, minute, minutes, room, who] of ownDay.visits) {
-      const day = addDays(today, ownDay.offset)
+  for (const planned of DAYS)
+    for (const [key, hour, minute, minutes, room, who] of planned.visits) {
+      const day = addDays(today, planned.offset)
       const id = demoId(`visit-${key}-${day}`)
       if (
         (

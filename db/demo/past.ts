@@ -47,9 +47,9 @@ export function pastSteps(work: readonly TechniqueId[]): PlanStep[] {
     regions: PlanStep['regions'],
     passes?: number,
   ) => {
-    const ownNumber = out.filter((step) => step.technique === technique).length + 1
+    const number = out.filter((step) => step.technique === technique).length + 1
     out.push({
-      key: `${technique}-${ownNumber}`,
+      key: `${technique}-${number}`,
       technique,
       minutes: minutes(took),
       regions,

@@ -40,10 +40,12 @@ function gives({ responses }, schemas) {
 
 /** @param document the OpenAPI document @returns the page, as Markdown */
 export function apiPage({ paths, components }) {
+  const { schemas } = components
+  const rowOf = (place, operation) =>
+    `| ${[place, operation['x-who-may'], takes(operation, schemas), gives(operation, schemas)].join(' | ')} |`
   const rows = Object.entries(paths).flatMap(([path, operations]) =>
-    Object.entries(operations).map(
-      ([method, operation]) =>
-        `| \`${method.toUpperCase()} ${path}\` | ${operation['x-who-may']} | ${takes(operation, components.schemas)} | ${gives(operation, components.schemas)} |`,
+    Object.entries(operations).map(([method, operation]) =>
+      rowOf(`\`${method.toUpperCase()} ${path}\``, operation),
     ),
   )
   return `# The routes

@@ -9,6 +9,8 @@ import { done, tell, withSteps } from '../support/ownPlan'
 import { bundleOf } from '../support/visit'
 import { bigButton, nextStep, letIn } from '../support/walk'
 
+// Each by itself, in whichever browser is free.
+test.describe.configure({ mode: 'parallel' })
 const SIZES = [
   [1280, 800],
   [1024, 768],

@@ -10,6 +10,8 @@ import { letIn } from '../support/walk'
  * Every view, looked over by an independent checker at both sizes of a tablet; nothing scrolls
  * sideways.
  */
+// Each view by itself, in whichever browser is free.
+test.describe.configure({ mode: 'parallel' })
 let planned = ''
 let running = ''
 let sealed = ''

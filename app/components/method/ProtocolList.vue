@@ -16,8 +16,8 @@ const at = (protocol: Protocol) =>
     (version) => version.version === (shown.value[protocol.id] ?? protocol.versions[0]?.version),
   ) ?? protocol.versions[0]
 const before = (protocol: Protocol) => {
-  const ownAt = at(protocol)
-  return protocol.versions.find((version) => version.version === (ownAt?.version ?? 0) - 1)
+  const keptAt = at(protocol)
+  return protocol.versions.find((version) => version.version === (keptAt?.version ?? 0) - 1)
 }
 /** What one version changed against the one before. */
 function changes(protocol: Protocol): string {

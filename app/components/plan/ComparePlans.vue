@@ -115,17 +115,17 @@ const bars = computed(() => {
             class="cols"
             :style="{ gridTemplateColumns: `repeat(${group.list.length}, minmax(0, 1fr))` }"
           >
-            <article v-for="ownPlan in group.list" :key="ownPlan.name">
+            <article v-for="offered in group.list" :key="offered.name">
               <h4>
-                {{ ownPlan.name }}
+                {{ offered.name }}
                 <span class="soft figures">{{
-                  ownPlan.failed ? '' : `${ownPlan.minutes} min`
+                  offered.failed ? '' : `${offered.minutes} min`
                 }}</span>
               </h4>
-              <p v-if="ownPlan.failed" class="tag watch">{{ ownPlan.failed }}</p>
+              <p v-if="offered.failed" class="tag watch">{{ offered.failed }}</p>
               <ul class="plainlist">
                 <li
-                  v-for="(main, i) in ownPlan.mains"
+                  v-for="(main, i) in offered.mains"
                   :key="i"
                   :class="{ other: !now.has(main.technique) }"
                 >

@@ -101,18 +101,18 @@ const whatItIs = computed(() =>
     </div>
     <template v-if="form">
       <ul class="plainlist">
-        <li v-for="ownLine in lines" :key="ownLine.f" class="row line">
+        <li v-for="told in lines" :key="told.f" class="row line">
           <span class="what"
-            ><b>{{ FINDINGS[ownLine.f].short }}</b>
-            <span class="soft">{{ detail(ownLine.a) }}</span></span
-          ><span v-if="same(ownLine.f)" class="tag good">taken</span
+            ><b>{{ FINDINGS[told.f].short }}</b>
+            <span class="soft">{{ detail(told.a) }}</span></span
+          ><span v-if="same(told.f)" class="tag good">taken</span
           ><VBtn
             v-else
             size="small"
             height="38"
             variant="outlined"
-            @click="emit('take', ownLine.f, ownLine.a)"
-            >Take<span class="sr"> {{ FINDINGS[ownLine.f].short }}</span></VBtn
+            @click="emit('take', told.f, told.a)"
+            >Take<span class="sr"> {{ FINDINGS[told.f].short }}</span></VBtn
           >
         </li>
       </ul>

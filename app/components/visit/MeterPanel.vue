@@ -64,11 +64,11 @@ const before = (reading: { kind: MeterKind; zone: ZoneId }) =>
   bundle.value?.meters.before.find(
     (item) => item.kind === reading.kind && item.zone === reading.zone,
   )
-function against(ownMeter: { kind: MeterKind; zone: ZoneId; median: number }): string {
-  const old = before(ownMeter)
+function against(taken: { kind: MeterKind; zone: ZoneId; median: number }): string {
+  const old = before(taken)
   if (!old) return 'first reading'
-  return changedBeyond(ownMeter.kind, old.median, ownMeter.median)
-    ? `${shortNumber(old.median)} → ${shortNumber(ownMeter.median)}: changed`
+  return changedBeyond(taken.kind, old.median, taken.median)
+    ? `${shortNumber(old.median)} → ${shortNumber(taken.median)}: changed`
     : `last ${shortNumber(old.median)}: no change beyond the meter's own`
 }
 /**

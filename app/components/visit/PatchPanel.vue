@@ -117,43 +117,43 @@ const howMany = computed(() => {
         />
       </VRadioGroup>
       <ul class="plainlist">
-        <li v-for="ownLine in lines" :key="ownLine.product.id" class="line">
+        <li v-for="tested in lines" :key="tested.product.id" class="line">
           <span
-            ><b>{{ ownLine.product.name }}</b
+            ><b>{{ tested.product.name }}</b
             ><br /><span class="soft"
-              >{{ words(ownLine.state)
-              }}<template v-if="ownLine.test">
-                · placed {{ dayAndClock(ownLine.test.placedAt, zone) }},
-                {{ PATCH_PLACE_NAMES[ownLine.test.place] }}</template
+              >{{ words(tested.state)
+              }}<template v-if="tested.test">
+                · placed {{ dayAndClock(tested.test.placedAt, zone) }},
+                {{ PATCH_PLACE_NAMES[tested.test.place] }}</template
               ></span
             ></span
           >
           <span v-if="may" class="row"
             ><VBtn
-              v-if="ownLine.state.kind === 'due' && !ownLine.never"
+              v-if="tested.state.kind === 'due' && !tested.never"
               size="small"
               height="38"
               variant="outlined"
-              @click="put(ownLine.product.id)"
-              >Place it<span class="sr">: {{ ownLine.product.name }}</span></VBtn
+              @click="put(tested.product.id)"
+              >Place it<span class="sr">: {{ tested.product.name }}</span></VBtn
             >
-            <span v-else-if="ownLine.state.kind === 'due'" class="soft"
-              >never to be tested: {{ ownLine.never }}</span
-            ><template v-else-if="ownLine.test && ownLine.state.kind !== 'reaction'"
+            <span v-else-if="tested.state.kind === 'due'" class="soft"
+              >never to be tested: {{ tested.never }}</span
+            ><template v-else-if="tested.test && tested.state.kind !== 'reaction'"
               ><VBtn
-                v-if="ownLine.state.kind !== 'waiting'"
+                v-if="tested.state.kind !== 'waiting'"
                 size="small"
                 height="38"
                 variant="outlined"
-                @click="read(ownLine.test.id, 'clear')"
-                >Clear<span class="sr">: {{ ownLine.product.name }}</span></VBtn
+                @click="read(tested.test.id, 'clear')"
+                >Clear<span class="sr">: {{ tested.product.name }}</span></VBtn
               ><VBtn
                 size="small"
                 height="38"
                 variant="outlined"
                 color="error"
-                @click="read(ownLine.test.id, 'reaction')"
-                >Reaction<span class="sr">: {{ ownLine.product.name }}</span></VBtn
+                @click="read(tested.test.id, 'reaction')"
+                >Reaction<span class="sr">: {{ tested.product.name }}</span></VBtn
               ></template
             ></span
           >

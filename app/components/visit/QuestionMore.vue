@@ -4,7 +4,7 @@ import { WORK_ELSEWHERE_IDS, WORK_ELSEWHERE_NAMES } from '#core/catalogue/consul
 import { TOLD_MOMENTS, TOLD_MOMENT_IDS } from '#core/catalogue/consultation/told'
 import type { Finding } from '#core/catalogue/consultation/findings'
 import { INGREDIENTS, INGREDIENT_IDS } from '#core/catalogue/products/ingredients'
-import { ownZonesOf, REGION_NAMES } from '#core/face/regions'
+import { zonesOf, REGION_NAMES } from '#core/face/regions'
 import { REGION_IDS, type RegionId } from '#core/face/zones'
 import { DateTime } from 'luxon'
 import { useVisit } from '~/stores/visit'
@@ -24,9 +24,9 @@ const LONGEST_NAME = 60
 const visit = useVisit()
 const wants = (what: Finding['asks'][number]) => props.asks.includes(what)
 const hasZone = (region: RegionId) =>
-  ownZonesOf(region).some((zone) => props.answer.zones?.includes(zone))
+  zonesOf(region).some((zone) => props.answer.zones?.includes(zone))
 const toggleZone = (region: RegionId) =>
-  emit('more', { zones: toggled(props.answer.zones ?? [], ownZonesOf(region)) })
+  emit('more', { zones: toggled(props.answer.zones ?? [], zonesOf(region)) })
 const works = computed(() =>
   WORK_ELSEWHERE_IDS.map((id) => ({
     id,

@@ -111,9 +111,9 @@ const firstShelved = computed(() => {
         <h3>{{ title }}</h3>
         <ul class="plainlist">
           <VerdictLine
-            v-for="ownBar in known.filter((x) => x.does === kind)"
-            :key="ownBar.rule + (ownBar.until ?? '')"
-            :bar="ownBar"
+            v-for="shown in known.filter((x) => x.does === kind)"
+            :key="shown.rule + (shown.until ?? '')"
+            :bar="shown"
             :disabled="disabled"
           />
         </ul>
@@ -128,7 +128,7 @@ const firstShelved = computed(() => {
     <div v-if="asking.length">
       <h3>Ask before</h3>
       <ul class="plainlist">
-        <li v-for="ownBar in asking" :key="ownBar.rule" class="bar">{{ ownBar.sentence }}</li>
+        <li v-for="shown in asking" :key="shown.rule" class="bar">{{ shown.sentence }}</li>
       </ul>
     </div>
     <details v-if="shelved.length" class="shelved">

@@ -1,6 +1,15 @@
 <script setup lang="ts">
 import type { Double, ImportLine } from '#contracts/replies/clientFile'
-import { guessMapping, IMPORT_FIELDS, readCsv, readVcards, toClient, type ImportField, type Mapping, type ReadFile } from '#contracts/readClients'
+import {
+  guessMapping,
+  IMPORT_FIELDS,
+  readCsv,
+  readVcards,
+  toClient,
+  type ImportField,
+  type Mapping,
+  type ReadFile,
+} from '#contracts/readClients'
 import { useAttempt } from '~/composables/attempt'
 import { dayAndClock } from '~/composables/dates'
 import { useApi } from '~/composables/useApi'

@@ -1,5 +1,11 @@
 <script setup lang="ts">
-import { guessProducts, PRODUCT_COLUMNS, readProduct, writeProducts, type ProductMapping } from '#contracts/productFile'
+import {
+  guessProducts,
+  PRODUCT_COLUMNS,
+  readProduct,
+  writeProducts,
+  type ProductMapping,
+} from '#contracts/productFile'
 import { readCsv, type ReadFile } from '#contracts/readClients'
 import type { ShelfRow } from '#contracts/replies/shelf'
 import { useAttempt } from '~/composables/attempt'

@@ -142,17 +142,13 @@ export type Preferences = Partial<Record<PreferenceId, string>>
 /** What is kept off the skin because the client likes it so. */
 export const avoidedBy = (chosen: Preferences): { family: IngredientId; rule: string }[] =>
   PREFERENCES.flatMap(
-    (ownPreference) =>
-      ownPreference.choices.find((choice) => choice.value === chosen[ownPreference.id])?.avoids ??
-      [],
+    (asked) => asked.choices.find((choice) => choice.value === chosen[asked.id])?.avoids ?? [],
   )
 
 /** What to do about what was chosen, in the order asked. */
 export function preferenceNotes(chosen: Preferences): { id: PreferenceId; text: string }[] {
-  return PREFERENCES.flatMap((ownPreference) => {
-    const does = ownPreference.choices.find(
-      (choice) => choice.value === chosen[ownPreference.id],
-    )?.does
-    return does === undefined ? [] : [{ id: ownPreference.id, text: does }]
+  return PREFERENCES.flatMap((asked) => {
+    const does = asked.choices.find((choice) => choice.value === chosen[asked.id])?.does
+    return does === undefined ? [] : [{ id: asked.id, text: does }]
   })
 }

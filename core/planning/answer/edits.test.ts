@@ -45,9 +45,9 @@ describe('edits', () => {
         fc.nat(),
         fc.nat(),
         fc.constantFrom('move', 'remove', 'longer'),
-        (other, ownOther, what) => {
+        (other, elsewhere, what) => {
           const one = steps[other % steps.length]
-          const before = steps[ownOther % steps.length]
+          const before = steps[elsewhere % steps.length]
           if (!one) return
           const broken = applyEdits(steps, [
             what === 'move'
@@ -81,17 +81,17 @@ describe('edits', () => {
     )
   })
   it('undoes itself: what is moved there and back is the same plan', () => {
-    const ownKey = steps[6]?.key ?? ''
-    const there = applyEdits(steps, [{ do: 'move', key: ownKey, before: steps[2]?.key ?? null }])
-    expect(applyEdits(there, [{ do: 'move', key: ownKey, before: steps[7]?.key ?? null }])).toEqual(
+    const key = steps[6]?.key ?? ''
+    const there = applyEdits(steps, [{ do: 'move', key: key, before: steps[2]?.key ?? null }])
+    expect(applyEdits(there, [{ do: 'move', key: key, before: steps[7]?.key ?? null }])).toEqual(
       steps,
     )
     expect(() => applyEdits(steps, [{ do: 'remove', key: 'nothing-1' }])).toThrow(RangeError)
   })
   it('says what differs between two versions', () => {
-    const ownKey = steps[3]?.key ?? ''
+    const key = steps[3]?.key ?? ''
     const next = applyEdits(steps, [
-      { do: 'set', key: ownKey, patch: { minutes: minutes(9) } },
+      { do: 'set', key: key, patch: { minutes: minutes(9) } },
       { do: 'remove', key: steps[5]?.key ?? '' },
     ])
     expect(

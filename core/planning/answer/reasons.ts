@@ -23,23 +23,22 @@ export function reasonsFor(
   allowance: Allowance,
   input: PlanInput,
 ): Why[] {
-  const ownTechnique = TECHNIQUES[move.technique]
+  const technique = TECHNIQUES[move.technique]
   if (move.mend) {
     const wants = next ? TECHNIQUES[next.technique] : undefined
     return [
       {
         rule: 'surface',
-        text: wants ? wantsWords(wants, connectorWants(move.technique)) : ownTechnique.reason,
+        text: wants ? wantsWords(wants, connectorWants(move.technique)) : technique.reason,
       },
     ]
   }
   const out: Why[] = []
   if (move.calm === 'only') out.push({ rule: 'calm-only', text: 'calming: skin just worked' })
-  if (ownTechnique.stage === 'deepCleanse' && takeOff(input.makeUp).cleanses > 1)
+  if (technique.stage === 'deepCleanse' && takeOff(input.makeUp).cleanses > 1)
     out.push({ rule: 'cleanse-layers', text: 'heavy layers: two cleanses after the milk' })
   const longest =
-    ownTechnique.minutes.choices[ownTechnique.minutes.choices.length - 1] ??
-    ownTechnique.minutes.most
+    technique.minutes.choices[technique.minutes.choices.length - 1] ?? technique.minutes.most
   for (const why of allowance.adapted) {
     const shortened = allowance.shortened.includes(why.rule) && move.minutes < longest
     out.push(
@@ -50,11 +49,11 @@ export function reasonsFor(
   }
   out.push(...leftOutRegions(move.regions, allowance))
   const aim =
-    input.aims.find((aim) => (ownTechnique.effects[aim] ?? 0) >= 2) ??
-    input.aims.find((aim) => (ownTechnique.effects[aim] ?? 0) >= 1)
+    input.aims.find((aim) => (technique.effects[aim] ?? 0) >= 2) ??
+    input.aims.find((aim) => (technique.effects[aim] ?? 0) >= 1)
   if (aim) out.push({ rule: `aim-${aim}`, text: aimWords(aim, move.regions, input.profile) })
   if (move.dwell !== undefined) out.push({ rule: 'dwell', text: `rests ${move.dwell} min` })
-  out.push({ rule: `technique-${ownTechnique.id}`, text: ownTechnique.reason })
+  out.push({ rule: `technique-${technique.id}`, text: technique.reason })
   return out
 }
 

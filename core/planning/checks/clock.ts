@@ -21,7 +21,7 @@ export function clockFindings(checking: Checking): PlanFinding[] {
           ...windowFindings(rest, checking),
           ...meanwhileFindings(rest, checking),
           ...onWorking(rest, checking),
-          ...ownWayOff(rest, checking),
+          ...wayOff(rest, checking),
         ]
       : leftOn(rest, checking),
   )
@@ -190,7 +190,7 @@ const touched = ({ technique, regions }: PlanStep): readonly RegionId[] =>
   TECHNIQUES[technique].families.includes('lips') ? [...regions, 'mouth'] : regions
 
 /** What must be neutralised is not only rinsed. */
-function ownWayOff(rest: Resting, { steps, walked, rules }: Checking): PlanFinding[] {
+function wayOff(rest: Resting, { steps, walked, rules }: Checking): PlanFinding[] {
   const { removedBy, leaves } = TECHNIQUES[rest.technique]
   if (removedBy === undefined || leaves.film !== 'mask') return []
   const at = walked.schedule.steps.findIndex(({ start }) => start === rest.end)

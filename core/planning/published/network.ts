@@ -39,8 +39,8 @@ function merged(
   let same: readonly number[] = Array.from({ length: ends }, () => 0)
   const states = [Math.min(1, ends)]
   const stages: { id: string; arcs: Arc[] }[] = []
-  for (let ownStage = raw.length - 1; ownStage >= 0; ownStage--) {
-    const stage = raw[ownStage]
+  for (let index = raw.length - 1; index >= 0; index--) {
+    const stage = raw[index]
     if (!stage) continue
     const from: Arc[][] = Array.from({ length: stage.states }, () => [])
     for (const arc of stage.arcs) from[arc.from]?.push({ ...arc, to: same[arc.to] ?? 0 })

@@ -169,17 +169,17 @@ export class Relaxed {
     )
     for (const bundle of layer?.bundles ?? []) {
       let best = Number.NEGATIVE_INFINITY
-      for (const ownWay of bundle) {
-        const gain = this.gainOf(ownWay)
+      for (const oneWay of bundle) {
+        const gain = this.gainOf(oneWay)
         // One that takes longer and gives no more can never be wanted.
         if (gain <= best) continue
         best = gain
-        const spends = ownWay.option?.exfoliates ? 1 : 0
-        const { least, most } = this.ticksAt(layer, ownWay)
-        for (let left = this.leastLeft(ownWay); left <= exfoliationLimit; left++) {
-          const to = (ownWay.from * (exfoliationLimit + 1) + left) * width
+        const spends = oneWay.option?.exfoliates ? 1 : 0
+        const { least, most } = this.ticksAt(layer, oneWay)
+        for (let left = this.leastLeft(oneWay); left <= exfoliationLimit; left++) {
+          const to = (oneWay.from * (exfoliationLimit + 1) + left) * width
           const from =
-            (ownWay.to * (then + 1) + Math.min(then, left - spends)) * width - ownWay.ticks
+            (oneWay.to * (then + 1) + Math.min(then, left - spends)) * width - oneWay.ticks
           for (let ticks = least; ticks < most; ticks++) {
             const value = gain + (later[from + ticks] as number)
             if (value > (here[to + ticks] as number)) here[to + ticks] = value

@@ -224,18 +224,18 @@ export function layersOf(planCase: PlanCase, slotTicks: number, from?: SolveFrom
   const overfills = overfilling(headroom)
   let frontier = new Frontier(table)
   frontier.reach(table.intern(start.surface), 0, 0)
-  const raw = stages.map((stage, ownStage) => {
+  const raw = stages.map((stage, stageAt) => {
     // Warmth that nothing to come asks after is forgotten.
-    const next = new Frontier(table, ownStage >= lastWarm)
+    const next = new Frontier(table, stageAt >= lastWarm)
     const layer = layerFrom(stage, frontier, next, {
       table,
       slot,
       overfills,
-      options: open[ownStage] ?? [],
-      rows: sets[ownStage] ?? table.rowSet([]),
+      options: open[stageAt] ?? [],
+      rows: sets[stageAt] ?? table.rowSet([]),
       linkCost: planCase.linkCost,
       // Later than this, what must still be done no longer fits.
-      last: slot - (ahead[ownStage] ?? 0),
+      last: slot - (ahead[stageAt] ?? 0),
     })
     frontier = next
     return layer
@@ -376,9 +376,9 @@ function layerFrom(
 function leastAhead(stages: PlanCase['stages']): number[] {
   const out: number[] = []
   let sum = 0
-  for (let ownStage = stages.length - 1; ownStage >= 0; ownStage--) {
-    out[ownStage] = sum
-    const stage = stages[ownStage]
+  for (let stageAt = stages.length - 1; stageAt >= 0; stageAt--) {
+    out[stageAt] = sum
+    const stage = stages[stageAt]
     if (stage?.must && stage.options.length > 0)
       sum += Math.min(
         ...stage.options.map((option) =>

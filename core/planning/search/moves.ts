@@ -501,16 +501,16 @@ export class Transitions {
       done.push(ready)
     }
     let resting = false
-    for (let ownAt = 0; ownAt < row.moves.length; ownAt++) {
-      const ready = row.moves[ownAt] as Ready
+    for (let at = 0; at < row.moves.length; at++) {
+      const ready = row.moves[at] as Ready
       const chain = this.chainFor(ready, skin)
       // A connecting step between what rests would stretch its time: such a block is laid another
       // way or not at all.
       if (!chain || (resting && chain.length > 0)) return null
       resting ||= ready.dwells
       links += chain.length
-      for (const ownLink of chain) {
-        const link = this.link(ownLink, ready.names)
+      for (const wanted of chain) {
+        const link = this.link(wanted, ready.names)
         if (link.bears && !loads) {
           loads = REGION_IDS.map(() => 0)
           addCool(loads, done)
@@ -519,7 +519,7 @@ export class Transitions {
       }
       if (chain.length > 0) {
         chains ??= row.moves.map(() => UNLINKED)
-        chains[ownAt] = chain.map((link) => connectorOf(link, ready.names))
+        chains[at] = chain.map((link) => connectorOf(link, ready.names))
       }
       add(ready)
     }

@@ -13,8 +13,8 @@ export type Edit =
 
 /** The smallest unused key of a technique: `tone-2`. */
 export function freshKey(steps: readonly PlanStep[], technique: TechniqueId): string {
-  for (let ownNumber = 1; ; ownNumber++) {
-    const key = `${technique}-${ownNumber}`
+  for (let number = 1; ; number++) {
+    const key = `${technique}-${number}`
     if (!steps.some((step) => step.key === key)) return key
   }
 }

@@ -88,17 +88,17 @@ const decided = (
 ): string =>
   JSON.stringify(
     techniques.map((technique) => {
-      const ownAllowance = allowance(technique, input, undefined, rows)
+      const left = allowance(technique, input, undefined, rows)
       return [
         technique,
-        [...ownAllowance.barred].map(([key, value]) => [key, value.map((why) => why.rule)]),
-        ownAllowance.minutesMost,
-        ownAllowance.passesMost,
-        ownAllowance.setting,
-        ownAllowance.favour,
-        ownAllowance.favourLayout,
-        ownAllowance.adapted.map((why) => why.rule),
-        ownAllowance.products.length,
+        [...left.barred].map(([key, value]) => [key, value.map((why) => why.rule)]),
+        left.minutesMost,
+        left.passesMost,
+        left.setting,
+        left.favour,
+        left.favourLayout,
+        left.adapted.map((why) => why.rule),
+        left.products.length,
         isSensitive(input.profile, rows)('nose'),
       ]
     }),

@@ -280,8 +280,8 @@ function once<Asked, Answer>(work: (asked: Asked) => Answer): (asked: Asked) => 
   }
 }
 
-const ownRows = once((id: TechniqueId) =>
+const rowsOf = once((id: TechniqueId) =>
   ADAPTATIONS.filter((adaptation) => adaptation.techniques.includes(id)),
 )
 const rowsOn = (id: TechniqueId, rows: readonly Adaptation[]): readonly Adaptation[] =>
-  rows === ADAPTATIONS ? ownRows(id) : rows.filter((row) => row.techniques.includes(id))
+  rows === ADAPTATIONS ? rowsOf(id) : rows.filter((row) => row.techniques.includes(id))

@@ -89,9 +89,9 @@ describe('allergies against the label', () => {
     expect(holds([], 'Aqua')).toEqual([])
   })
   it('keeps retinoids from a pregnant client, and from one who was not asked', () => {
-    const ownProduct = product('serum', 's', { inci: ['Retinal'] })
+    const bottle = product('serum', 's', { inci: ['Retinal'] })
     const bars = (first: ReturnType<typeof allNo>) =>
-      productBars(ownProduct, screen(first, TODAY), first).length
+      productBars(bottle, screen(first, TODAY), first).length
     expect(bars(allNo({ pregnancy: { say: 'yes' } }))).toBe(1)
     expect(bars(allNo({ pregnancy: { say: 'unsure' } }))).toBe(1)
     expect(bars(allNo())).toBe(0)
@@ -122,20 +122,18 @@ describe('what a row stops in products', () => {
 })
 
 describe('bottles', () => {
-  const ownProduct = product('milk', 'm', { openMonths: 6 })
+  const bottle = product('milk', 'm', { openMonths: 6 })
   it('refuses what is recalled, out of date, open too long or empty, each with its word', () => {
-    expect(lotBars(lot('m', { recalled: true }), ownProduct, TODAY)[0]?.rule).toBe('lot-recalled')
-    expect(lotBars(lot('m', { expires: addDays(TODAY, -1) }), ownProduct, TODAY)[0]?.rule).toBe(
+    expect(lotBars(lot('m', { recalled: true }), bottle, TODAY)[0]?.rule).toBe('lot-recalled')
+    expect(lotBars(lot('m', { expires: addDays(TODAY, -1) }), bottle, TODAY)[0]?.rule).toBe(
       'lot-expired',
     )
-    expect(lotBars(lot('m', { openedOn: addDays(TODAY, -200) }), ownProduct, TODAY)[0]?.rule).toBe(
+    expect(lotBars(lot('m', { openedOn: addDays(TODAY, -200) }), bottle, TODAY)[0]?.rule).toBe(
       'lot-open-too-long',
     )
-    expect(lotBars(lot('m', { remainingMillilitres: 0 }), ownProduct, TODAY)[0]?.rule).toBe(
-      'lot-empty',
-    )
+    expect(lotBars(lot('m', { remainingMillilitres: 0 }), bottle, TODAY)[0]?.rule).toBe('lot-empty')
     expect(
-      lotBars(lot('m', { expires: TODAY, openedOn: addDays(TODAY, -180) }), ownProduct, TODAY),
+      lotBars(lot('m', { expires: TODAY, openedOn: addDays(TODAY, -180) }), bottle, TODAY),
     ).toEqual([])
   })
 })

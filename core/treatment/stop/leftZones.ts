@@ -15,7 +15,7 @@ const spared = ({ why }: LeftZone): readonly FamilyId[] =>
 
 type Left = RoomState['left']
 type Families = NonNullable<FoldContext['familiesOf']>
-const ownFamilies: Families = ({ technique }) => TECHNIQUES[technique].families
+const familiesOfRow: Families = ({ technique }) => TECHNIQUES[technique].families
 
 /**
  * Zones of a step that the skin's own state takes out of it, whichever plan is worked by.
@@ -24,7 +24,7 @@ const ownFamilies: Families = ({ technique }) => TECHNIQUES[technique].families
 export function leftOut(
   step: PlanStep,
   left: Left,
-  familiesOf: Families = ownFamilies,
+  familiesOf: Families = familiesOfRow,
   before = Number.POSITIVE_INFINITY,
 ): RegionId[] {
   const families = familiesOf(step)

@@ -58,7 +58,7 @@ describe('stop rules', () => {
       fc.property(
         fc.integer({ min: 0, max: 9 }),
         fc.constantFrom<0 | 1 | 2 | 3>(0, 1, 2, 3),
-        (sensation, ownRedness) => {
+        (sensation, from) => {
           const sens = (grade: number) =>
             order[
               judge({ kind: 'sensation', grade, region: null, key: null }, zone(0, 'grain'))?.act ??
@@ -67,7 +67,7 @@ describe('stop rules', () => {
           expect(sens(sensation + 1)).toBeGreaterThanOrEqual(sens(sensation))
           const redness = (grade: number) =>
             order[judge(red(grade as 0, 'cheekL'), zone(1, 'grain'))?.act ?? 'keep']
-          expect(redness(ownRedness + 1)).toBeGreaterThanOrEqual(redness(ownRedness))
+          expect(redness(from + 1)).toBeGreaterThanOrEqual(redness(from))
         },
       ),
     )

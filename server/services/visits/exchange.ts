@@ -15,28 +15,28 @@ import type { Staff } from '../session/session'
 
 /** A sealed visit as the open document of `docs/formats/visit.schema.json`. */
 export async function exportVisit(me: Staff, visit: Visit): Promise<VisitDocument> {
-  const ownBundle = await readBundle(me, visit)
-  if (!ownBundle.seal) throw refused('Only a sealed visit is exported.')
+  const bundle = await readBundle(me, visit)
+  if (!bundle.seal) throw refused('Only a sealed visit is exported.')
   return {
     format: 'oak-basin/visit',
     formatVersion: 1,
     exportedAt: new Date().toISOString(),
-    practice: { name: ownBundle.practice.name },
-    client: { name: ownBundle.client.name, born: ownBundle.client.born },
+    practice: { name: bundle.practice.name },
+    client: { name: bundle.client.name, born: bundle.client.born },
     visit: {
-      id: ownBundle.visit.id,
-      startsAt: new Date(ownBundle.visit.at).toISOString(),
-      minutes: ownBundle.visit.minutes,
-      therapist: ownBundle.staff.name,
-      room: ownBundle.room.name,
+      id: bundle.visit.id,
+      startsAt: new Date(bundle.visit.at).toISOString(),
+      minutes: bundle.visit.minutes,
+      therapist: bundle.staff.name,
+      room: bundle.room.name,
     },
     seal: {
-      number: ownBundle.seal.number,
-      prev: ownBundle.seal.prev,
-      head: ownBundle.seal.head,
-      sealedAt: new Date(ownBundle.seal.at).toISOString(),
+      number: bundle.seal.number,
+      prev: bundle.seal.prev,
+      head: bundle.seal.head,
+      sealedAt: new Date(bundle.seal.at).toISOString(),
     },
-    parts: ownBundle.record.map((part) => ({
+    parts: bundle.record.map((part) => ({
       name: part.name,
       commitment: part.commitment,
       salt: part.salt,

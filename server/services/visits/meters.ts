@@ -17,7 +17,7 @@ import { mustAccept } from './holding'
 const door = () => useRuntimeConfig().meters
 
 /** Meters this house has, by what its bench is set up for. */
-export const listMeters = () => (door() ? METER_KINDS.map((text) => METERS[text]) : [])
+export const listMeters = () => (door() ? METER_KINDS.map((kind) => METERS[kind]) : [])
 
 /**
  * Takes a row of readings on one zone and keeps it with median and spread. The same id twice is one

@@ -74,11 +74,11 @@ async function begin() {
     <p v-if="otherDay" role="status" class="tag watch wide">{{ otherDay }}</p>
     <p v-if="trouble" role="alert" class="tag stop wide">{{ trouble }}</p>
     <ul v-if="blocks.length" class="plainlist wide" aria-label="Still open">
-      <li v-for="ownBlock in blocks" :key="ownBlock.stop + ownBlock.text" class="between block">
-        <span class="tag stop">{{ ownBlock.text }}</span><VBtn
+      <li v-for="hindrance in blocks" :key="hindrance.stop + hindrance.text" class="between block">
+        <span class="tag stop">{{ hindrance.text }}</span><VBtn
           variant="outlined"
-          :to="`/visits/${bundle.visit.id}/${ownBlock.stop}`"
-          >Go to {{ ownBlock.stop }}</VBtn
+          :to="`/visits/${bundle.visit.id}/${hindrance.stop}`"
+          >Go to {{ hindrance.stop }}</VBtn
         >
       </li>
     </ul>
