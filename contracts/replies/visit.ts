@@ -4,10 +4,11 @@ import type { DeviceSays } from '#core/treatment/step/onTheLine'
 import { keptTap, meterReading } from './bundle'
 import { at, isoDay, maybe, text } from './common'
 
-/** All taps of a visit, and the bottles that were called back meanwhile. */
+/** All taps of a visit, the bottles that were called back, and when answers were kept last. */
 export const tapsReply = z.strictObject({
   events: z.array(keptTap),
   recalled: z.array(text),
+  toldAt: at.nullable(),
   now: at,
 })
 /** Which taps stand now, each with its moment by the house's clock. */

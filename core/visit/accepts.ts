@@ -12,7 +12,7 @@ const ACCEPTED = {
   wishes: UNTIL_SEALED,
   next: NOT_FALLEN_AWAY,
   link: ['booked'],
-  /** An answer that was sent just before the start is not lost; the page asks before it only. */
+  /** What is told in the room counts at once: it bars the step at hand. */
   answers: BEFORE_AND_DURING,
   consent: BEFORE_AND_DURING,
   /** A yes can always be taken back. */

@@ -77,3 +77,27 @@ test('what burned once is said wherever this client is looked at, and is not pla
   const planned = (await bundleOf(owner, id)).plans.flatMap((one) => one.steps)
   expect(planned.map((step) => step.productId)).not.toContain(productId)
 })
+
+test('what is told while the treatment runs bars the step at hand, on every tablet', async ({
+  page,
+}) => {
+  const owner = await asOwner()
+  const { answer } = visitWrites(owner)
+  const id = await runningVisit(await someone(owner, 'Told Late'))
+  await letIn(page, 'owner')
+  await open(page, `/visits/${id}/treat`)
+  await expect(page.getByRole('timer')).toBeVisible()
+  await expect(page.getByText('Leave this step')).toBeHidden()
+  // Another tablet keeps it; this one hears of it before the step goes on.
+  await answer(id, { fever: { say: 'yes' } })
+  const alert = page.getByRole('alert').filter({ hasText: 'Not now' })
+  await expect(alert).toBeVisible()
+  await alert.getByRole('button', { name: 'Leave this step' }).click()
+  await expect(page.getByRole('dialog', { name: /skip/i })).toBeVisible()
+  await page.keyboard.press('Escape')
+  // In the room itself it is told on Ask.
+  await open(page, `/visits/${id}/ask`)
+  await expect(page.getByText('Fever', { exact: false }).first()).toBeVisible()
+  await page.getByRole('button', { name: 'Back to the room' }).click()
+  await expect(alert).toBeVisible()
+})

@@ -4,10 +4,11 @@ import { useApi } from '~/composables/useApi'
 import { useVisit } from '~/stores/visit'
 
 const AGAIN_MS = 3000
-/** What the stream says: taps of others, and which bottles are called back. */
+/** What the stream says: taps of others, which bottles are called back, when answers were kept last. */
 interface Heard {
   events: TreatmentEvent[]
   recalled: string[]
+  toldAt: number | null
   now: number
 }
 
@@ -27,9 +28,7 @@ export function useTapStream(opened: () => void) {
 
   async function fetchTaps(id: string): Promise<void> {
     const askedAt = Date.now()
-    const { events, recalled, now } = await api<Heard>(`/api/visits/${id}/events`)
-    callBack(recalled, now)
-    await take(id, events, now, askedAt)
+    await take(id, await api<Heard>(`/api/visits/${id}/events`), askedAt)
   }
   /** A bottle that is called back is called back in this room too, before its step. */
   function callBack(lotIds: readonly string[], at: number) {
@@ -39,13 +38,15 @@ export function useTapStream(opened: () => void) {
           Object.assign(lot, { recalled: true, recalledAt: at })
   }
   /** Taps are only ever added: what is here already stays. */
-  async function take(id: string, events: TreatmentEvent[], now: number, askedAt: number) {
+  async function take(id: string, { events, recalled, toldAt, now }: Heard, askedAt: number) {
     if (visit.bundle?.visit.id !== id) return
+    callBack(recalled, now)
     visit.measureClock(now, askedAt)
     const versions = visit.bundle.plans.map((plan) => plan.version)
     const isNew = ({ body }: TreatmentEvent) =>
       body.kind === 'replanned' && !versions.includes(body.version)
-    if (events.some(isNew)) {
+    // Another plan, or an answer that was told on another tablet, changes more than the taps.
+    if (events.some(isNew) || toldAt !== (visit.bundle.answerVersions[0]?.at ?? null)) {
       await visit.reload()
       return
     }
@@ -63,9 +64,7 @@ export function useTapStream(opened: () => void) {
     // Where fetching fails, the next word of the stream tries again.
     const fetchAll = () => void fetchTaps(id).catch(() => {})
     stream.addEventListener('taps', ({ data }: MessageEvent<string>) => {
-      const { events, recalled, now } = JSON.parse(data) as Heard
-      callBack(recalled, now)
-      void take(id, events, now, Date.now()).catch(() => {})
+      void take(id, JSON.parse(data) as Heard, Date.now()).catch(() => {})
     })
     stream.addEventListener('others', ({ data }: MessageEvent<string>) => {
       others.value = JSON.parse(data) as string[]

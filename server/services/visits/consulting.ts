@@ -51,6 +51,8 @@ export async function saveAnswers(
         .set({ medicines, version: sql`${clients.version} + 1` })
         .where(eq(clients.id, visit.clientId))
     if (canonical(last?.answers ?? {}) !== canonical(answers)) await unsign(tx, visit.id, 'answers')
+    // Whoever is at work hears of it before the step goes on.
+    await tx.execute(sql`select pg_notify('visit', ${visit.id}::text)`)
   })
 }
 

@@ -24,12 +24,9 @@ const medicines = ref(medicinesSeen)
 const saving = ref<'idle' | 'saving' | 'kept'>('idle')
 const { trouble, attempt } = useAttempt()
 const changed = ref(false)
-/**
- * While the plan may still be changed. An answer that comes in later is kept by the house, but does not
- * stop the step at hand by itself: in the room it is a stop or a note.
- */
+/** Until the treatment is over: what is told in the room bars the step at hand there. */
 const may = computed(
-  () => bundle.value?.may.write === true && accepts(bundle.value.visit.status, 'plan'),
+  () => bundle.value?.may.write === true && accepts(bundle.value.visit.status, 'answers'),
 )
 const today = computed(() => bundle.value && todayOf(bundle.value, { answers: answers.value }))
 const verdict = computed(() => today.value?.asked ?? null)
@@ -114,10 +111,11 @@ async function save() {
   })
   saving.value = trouble.value ? 'idle' : 'kept'
 }
-/** Looked up while the treatment runs: the way goes back into the room. */
+/** Looked up or told while the treatment runs: the way goes back into the room. */
 const inTheRoom = computed(() => bundle.value?.visit.status === 'treating')
 const onwardWords = computed(() => {
-  if (inTheRoom.value) return 'Back to the room'
+  const kept = may.value && changed.value
+  if (inTheRoom.value) return kept ? 'Keep the answers, back to the room' : 'Back to the room'
   return may.value ? 'Keep the answers, read the skin' : 'Read the skin'
 })
 async function onward() {

@@ -114,6 +114,7 @@ useRoomKeys(
         @not-yet="notYet"
         @cleanse="room.addCleanse"
         @swap="toggle('swap')"
+        @leave="toggle('skip')"
       />
       <RestingColumn class="rest" :class="{ none: !resting.length }" :resting="resting" />
       <RoomFace

@@ -5,7 +5,7 @@ import { route } from '../../../http/route'
 import { visitFor } from '../../../services/access'
 import { readTaps } from '../../../services/visits/events'
 import { othersAt, watch } from '../../../services/live'
-import { recalledLots } from '../../../services/shelf/recalls'
+import { heardIn } from '../../../services/visits/heard'
 import { currentStaff } from '../../../services/session/session'
 
 const BEAT_MS = 20_000
@@ -30,9 +30,10 @@ export default route(
       }
     }
     const newTaps = async () => {
-      const events = (await readTaps(visit)).filter((tap) => !said.has(tap.id))
+      const heard = await heardIn(visit)
+      const events = heard.events.filter((tap) => !said.has(tap.id))
       for (const tap of events) said.add(tap.id)
-      return { events, recalled: await recalledLots(), now: Date.now() }
+      return { ...heard, events }
     }
     const tablet = query.tablet === '' ? 'a tablet' : query.tablet
     const watcher = {

@@ -1,0 +1,64 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { FINDING_ORDER } from '../../catalogue/consultation/findings'
+import { TECHNIQUES } from '../../catalogue/techniques/techniques'
+import type { Answers } from '../../screening/asking/answers'
+import type { Grade } from '../../skin/readings'
+import { allNo, planInput, readAll } from '../../testing/fixtures'
+import { propose } from '../answer/propose'
+import { checkPlan } from '../checks/check'
+import { barredNow } from './barredNow'
+
+const grade = fc.integer({ min: 0, max: 4 }) as fc.Arbitrary<Grade>
+const skin = fc.record({
+  oil: grade,
+  water: grade,
+  congestion: grade,
+  redness: fc.constantFrom<Grade>(0, 1),
+  sensitivity: fc.constantFrom<Grade>(0, 1),
+})
+const inputOf = (read: Parameters<typeof readAll>[0], more: Answers) =>
+  planInput({ readings: readAll(read), answers: allNo(more), slotMinutes: 60 })
+
+describe('what is told while the visit runs counts for the step at hand', () => {
+  it('says nothing of a plan whose answers still hold', () => {
+    fc.assert(
+      fc.property(skin, (read) => {
+        const input = inputOf(read, {})
+        for (const step of propose(input).steps)
+          expect(barredNow(step, input, step.productId), step.technique).toBe('')
+      }),
+      { numRuns: 25 },
+    )
+  })
+
+  it('speaks wherever the check of the whole plan would bar the step, and where the visit is off', () => {
+    fc.assert(
+      fc.property(skin, fc.constantFrom(...FINDING_ORDER), (read, finding) => {
+        const { steps } = propose(inputOf(read, {}))
+        const told = inputOf(read, { [finding]: { say: 'yes' } })
+        const off = told.verdict.prevented.length > 0
+        const barred = new Set(
+          checkPlan(told, steps)
+            .findings.filter(({ rule }) => rule === 'barred')
+            .map(({ key }) => key),
+        )
+        for (const step of steps) {
+          const words = barredNow(step, told, step.productId)
+          const takesOff = TECHNIQUES[step.technique].removes === true
+          if (takesOff) expect(words).toBe('')
+          else if (off || barred.has(step.key)) expect(words, step.technique).not.toBe('')
+        }
+      }),
+      { numRuns: 120 },
+    )
+  })
+
+  it('names the zones and why: a fever is the end of the visit, an isotretinoin of every peel', () => {
+    const input = inputOf({ oil: 3, water: 2, congestion: 3, redness: 0, sensitivity: 0 }, {})
+    const [step] = propose(input).steps
+    if (!step) throw new Error('no plan')
+    const fever = inputOf({ oil: 3, water: 2 }, { fever: { say: 'yes' } })
+    expect(barredNow(step, fever, step.productId)).toMatch(/^Not now: /)
+  })
+})

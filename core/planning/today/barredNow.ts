@@ -1,0 +1,33 @@
+import { TECHNIQUES } from '../../catalogue/techniques/techniques'
+import type { PlanStep } from '../../catalogue/techniques/step'
+import { nameRegions } from '../../face/regions'
+import type { PlanInput } from '../input'
+import { allowance } from './allowed'
+
+/**
+ * Why a step of a plan may not be done any more, by what is known of the client now: an answer that
+ * was told while the visit runs counts for the step at hand too. What the house lacks is no matter of
+ * a hand that has begun, and what is taking something off goes on whatever was told.
+ * @param step as it is worked, without the zones that are left already
+ * @param usedId the bottle that it is done with
+ * @returns a sentence; empty where nothing speaks against it
+ * @example barredNow(steam, input, undefined) // 'Not on the cheeks now: keep heat off lesions.'
+ */
+export function barredNow(step: PlanStep, input: PlanInput, usedId: string | undefined): string {
+  if (TECHNIQUES[step.technique].removes) return ''
+  const [prevented] = input.verdict.prevented
+  if (prevented) return `Not now: ${prevented.sentence}`
+  const told = new Set(input.verdict.bars.map(({ rule }) => rule))
+  const { never, barred, products } = allowance(step.technique, input)
+  const nowhere = never.find(({ rule }) => told.has(rule))
+  if (nowhere) return `Not now: ${nowhere.text}`
+  const hit = step.regions.flatMap((region) => {
+    const why = barred.get(region)?.find(({ rule }) => told.has(rule))
+    return why ? [{ region, why }] : []
+  })
+  const [first] = hit
+  if (first) return `Not on ${nameRegions(hit.map(({ region }) => region))} now: ${first.why.text}`
+  const mine = input.shelf.find(({ product }) => product.id === usedId)?.product
+  const fits = products.some(({ product }) => product.id === usedId)
+  return mine && !fits ? `${mine.name} is not for this client now.` : ''
+}
