@@ -117,6 +117,9 @@ async function aside() {
 </template>
 
 <style scoped>
+summary .soft {
+  margin-inline-start: 0.3em;
+}
 .bar {
   border-left: 4px solid var(--clay);
   padding: 4px 0 4px 10px;

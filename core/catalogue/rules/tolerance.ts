@@ -43,7 +43,6 @@ export const WATER_FACTORS: readonly ToleranceFactor[] = [
 export const AGE_FACTORS: readonly (ToleranceFactor & { from: number })[] = [
   { ...factor('tolerance-age-75', 'skin over 75', 60), from: 75 },
   { ...factor('tolerance-age-60', 'skin over 60', 80), from: 60 },
-  { ...factor('tolerance-age-0', 'age', 100), from: 0 },
 ]
 export const UNREAD_FACTOR = factor('tolerance-unread', 'not read yet: taken as sensitive', 50)
 

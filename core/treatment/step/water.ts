@@ -14,7 +14,7 @@ export interface WaterForecast {
  */
 export function waterForecast(visit: number, kept: boolean, last?: number): WaterForecast {
   const fitting = WATER_ROWS.filter((row) => row.kept === kept && row.fromVisit <= visit)
-  const row = fitting[fitting.length - 1] ?? WATER_ROWS[0]
+  const row = fitting.at(-1)
   if (!row) throw new RangeError('no row for the first visit')
   const { least, most, id: rule } = row
   if (last === undefined) return { least, most, rule }

@@ -3,6 +3,14 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { AFTERCARE } from '#core/catalogue/rules/aftercare'
 import { CONTRAINDICATIONS } from '#core/catalogue/consultation/contraindications'
+import { REST_INTERVALS } from '#core/catalogue/rules/restIntervals'
+import {
+  AGE_FACTORS,
+  REDNESS_FACTORS,
+  SENSITIVITY_FACTORS,
+  WATER_FACTORS,
+} from '#core/catalogue/rules/tolerance'
+import { WATER_ROWS } from '#core/catalogue/rules/waterAdditions'
 import { ADAPTATIONS } from '#core/catalogue/skin/adaptations'
 import { TECHNIQUE_IDS, TECHNIQUES } from '#core/catalogue/techniques/techniques'
 import { MEASURES } from './measured'
@@ -59,6 +67,11 @@ const LEAVES: readonly Leaf[] = [
   ...CONTRAINDICATIONS.flatMap((row) => leavesOf(row, `answer ${row.id}`)),
   ...ADAPTATIONS.flatMap((row) => leavesOf(row, `adaptation ${row.id}`)),
   ...AFTERCARE.flatMap((row) => leavesOf(row, `card ${row.id}`)),
+  ...REST_INTERVALS.flatMap((row) => leavesOf(row, `rest after ${row.after[0] ?? ''}`)),
+  ...WATER_ROWS.flatMap((row) => leavesOf(row, 'how many waters')),
+  ...[...SENSITIVITY_FACTORS, ...REDNESS_FACTORS, ...WATER_FACTORS, ...AGE_FACTORS].flatMap((row) =>
+    leavesOf(row, 'what a skin bears'),
+  ),
 ]
 /** Read once, when the code is loaded: a change of the file shows, one made here does not. */
 const READ_WHEN_LOADED = /\.connects\.minutes$/

@@ -32,6 +32,7 @@ import { dwellWindow } from '#core/timing/schedule'
 import { removalMinutes } from '#core/timing/removal'
 import { judge } from '#core/treatment/stop/stop'
 import { promptsOf } from '#core/treatment/step/prompts'
+import { applyTechnique, passTime, startSurface } from '#core/surface/surface'
 import { waterForecast } from '#core/treatment/step/water'
 import { linenFor } from '#core/tray/linen'
 import { deriveProfile } from '#core/skin/profile'
@@ -253,6 +254,16 @@ export const MEASURES: Readonly<Record<string, Measure>> = {
           )?.rule.id ?? '',
       ),
     ),
+  'how it dries and cools': () => {
+    const wet = applyTechnique(startSurface(false), TECHNIQUES.steam, ['nose'], 10)
+    const said = Array.from({ length: 30 }, (_, ticks) => {
+      const { moisture, warmth } = passTime(wet, ticks).nose
+      return `${moisture} ${warmth}`
+    })
+    return said.filter((one, i) => one !== said[i - 1]).map((one) => `${one} ${said.indexOf(one)}`)
+  },
   'how many waters': () =>
-    [1, 2, 3, 5, 9].map((visit) => Object.values(waterForecast(visit, visit > 2)).join('/')),
+    [1, 2, 3, 5, 6, 9].flatMap((visit) =>
+      [true, false].map((kept) => Object.values(waterForecast(visit, kept)).join('/')),
+    ),
 }
