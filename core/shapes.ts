@@ -3,6 +3,7 @@ import { REGION_IDS, ZONE_IDS } from './face/zones'
 
 /** Shapes of what is said and where, shared by the taps of the room and by everything on the wire. */
 export const line = (most: number) => z.string().trim().max(most, `at most ${most} characters`)
+/** A line that says something: trimmed, not empty, of at most so many characters. */
 export const said = (most: number) => line(most).min(1, 'must not be empty')
 export const id = z.uuid('not an id')
 export const regionId = z.enum(REGION_IDS)

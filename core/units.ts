@@ -10,19 +10,27 @@ export type SquareCentimetres = Unit<'cm2'>
 export type Grams = Unit<'g'>
 export type Millilitres = Unit<'mL'>
 
+/** A number as minutes. */
 export const minutes = (amount: number) => amount as Minutes
+/** A number as square centimetres. */
 export const squareCentimetres = (amount: number) => amount as SquareCentimetres
+/** A number as grams. */
 export const grams = (amount: number) => amount as Grams
+/** A number as millilitres. */
 export const millilitres = (amount: number) => amount as Millilitres
 /** Whole hundredths, as tables keep what has two places, and back. */
 export const toHundredths = (amount: number): number => Math.round(amount * 100)
+/** Whole hundredths as a number. */
 export const fromHundredths = (hundredths: number): number => hundredths / 100
+/** Whole thousandths, as tables keep what has three places. */
 export const toThousandths = (amount: number): number => Math.round(amount * 1000)
+/** Whole thousandths as a number. */
 export const fromThousandths = (thousandths: number): number => thousandths / 1000
 /** A part of a whole, per cent. */
 export const inPercent = (part: number, whole = 1): number => Math.round((part / whole) * 100)
 /** Minutes as a clock counts them, and back. */
 export const toMilliseconds = (of: number): number => of * 60_000
+/** Milliseconds as minutes. */
 export const fromMilliseconds = (ms: number): number => ms / 60_000
 
 /** Kilopascal in one inch of mercury and in one millimetre of mercury (NIST SP 811). */
@@ -57,6 +65,7 @@ export function ticksWithin(slot: number): number {
 export const nearestTick = (amount: number): Minutes =>
   fromTicks(Math.round((amount * 60) / TICK_SECONDS))
 
+/** Ticks of 30 seconds as minutes. */
 export function fromTicks(ticks: number): Minutes {
   return minutes((ticks * TICK_SECONDS) / 60)
 }

@@ -1,7 +1,7 @@
 /**
  * How long the house's handwriting is: lengths of files, functions, lines and template expressions.
- * Prints the figures and every place over its limit; ends with 1 if there is one. Part of `./test
- * lint`.
+ * Prints the figures, every place over its limit and every function of the core without a word; ends
+ * with 1 if there is one. Part of `./test lint`.
  */
 import { spawnSync } from 'node:child_process'
 import { readFileSync } from 'node:fs'
@@ -88,6 +88,20 @@ export function longExpressions(template) {
   return found
 }
 
+/** Functions that others may call and that do not say what they are. */
+function unsaid(file, text) {
+  const source = ts.createSourceFile(file, text, ts.ScriptTarget.Latest, true)
+  return source.statements.flatMap((node) => {
+    if (!node.modifiers?.some(({ kind }) => kind === ts.SyntaxKind.ExportKeyword)) return []
+    const [declared] = node.declarationList?.declarations ?? [node]
+    const isFunction = ts.isFunctionLike(declared.initializer ?? declared)
+    return isFunction && !node.jsDoc?.length ? [declared.name?.getText() ?? ''] : []
+  })
+}
+/** The core is read by everybody: what it gives to others says so. */
+const isSaid = (file) =>
+  /^core\/.*\.ts$/.test(file) && !isTest(file) && !file.startsWith('core/testing/')
+
 function measureFile(file, text) {
   const over = []
   const lines = linesOf(text)
@@ -106,6 +120,8 @@ function measureFile(file, text) {
     if (found.lines > LIMITS.functionLines)
       over.push(`${file}: ${found.name} runs over ${found.lines} lines (${LIMITS.functionLines})`)
   }
+  for (const name of isSaid(file) ? unsaid(file, text) : [])
+    over.push(`${file}: ${name} does not say what it is`)
   for (const found of longExpressions(script?.template))
     over.push(`${file}:${found.at}: a template expression over more than a line`)
   return { over, rows, lines }

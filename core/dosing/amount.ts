@@ -76,6 +76,7 @@ export function toMeasures(
   return { count: whole * part, ml: whole * part * dispenser.millilitres }
 }
 
+/** "1½ pumps": a count of measures of a dispenser, in words. */
 export function describeMeasures(count: number, kind: Dispenser['kind']): string {
   const [one, many] = MEASURE_WORDS[kind]
   return `${String(count)
@@ -85,10 +86,12 @@ export function describeMeasures(count: number, kind: Dispenser['kind']): string
     .replace(/^0(?=[¼½¾])/, '')} ${count <= 1 ? one : many}`
 }
 
+/** Grams as fingertip units, to the nearest half (Long and Finlay 1991). */
 export function fingertipUnits(weight: number): number {
   return Math.round((weight / FINGERTIP_GRAMS.usual) * 2) / 2
 }
 
+/** Drops as millilitres, by the size of a drop in millilitres. */
 export function dropsToMillilitres(drops: number, dropMl = WATER_DROP_ML): Millilitres {
   return millilitres(drops * dropMl)
 }

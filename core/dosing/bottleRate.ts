@@ -6,7 +6,8 @@ import { freeAcidOf } from './freeAcid'
 /** What a bottle pours beside its technique, hundredths by root of the minutes. */
 export function bottleRateOf(product: Pick<Product, 'acid' | 'pH' | 'kind' | 'inci'>): number {
   return strayFamilies(product).reduce((sum, family) => {
-    const { by, hundredths } = BOTTLE_LOADS[family]
-    return sum + hundredths * (by === 'freeAcid' ? freeAcidOf(product) : 1)
+    const load = BOTTLE_LOADS[family]
+    if (!load) return sum
+    return sum + load.hundredths * (load.by === 'freeAcid' ? freeAcidOf(product) : 1)
   }, 0)
 }

@@ -12,6 +12,7 @@ export interface SealRow {
 }
 /** The part of a record that says who sealed it, when, and which seal it is. */
 export const SEALED_PART = 'sealed'
+/** The part of a record that says its own number, by whom and when it was sealed. */
 export const sealedPart = ({ number, by, at }: Pick<SealRow, 'number' | 'by' | 'at'>) => ({
   name: SEALED_PART,
   content: { number, by, at: at.toISOString() },

@@ -43,6 +43,7 @@ const about = ({ does, confirm, families }: Contraindication) =>
     ? ` Seen to first: ${confirm.toLowerCase()}.`
     : stopsWords(families)
 
+/** Rows of the catalogue about skin and answers, as the page of all rows shows them. */
 export const skinRows = (): Row[] => [
   ...rowsOf('Contraindications', CONTRAINDICATIONS, (own) => ({
     id: own.id,

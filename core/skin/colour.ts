@@ -41,6 +41,7 @@ type ItaClass = (typeof ITA_CLASSES)[number]
 export function itaDegrees({ L: lightness, b: yellowness }: Lab): number | undefined {
   return yellowness > 0 ? (Math.atan((lightness - 50) / yellowness) * 180) / Math.PI : undefined
 }
+/** The class of an individual typology angle in degrees (Chardon 1991). */
 export function itaClass(degrees: number): ItaClass {
   return ITA_CLASSES.find((itaKlass) => degrees > itaKlass.above) ?? ITA_CLASSES[5]
 }

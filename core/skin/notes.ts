@@ -34,6 +34,7 @@ export type Overrule =
   | { line: 'type'; say: SkinType; reason: string }
   | { line: ConditionId; say: boolean; reason: string }
 
+/** Phototypes by what was told of burning and tanning; nothing where either is missing. */
 export function phototypeOf(
   whole: WholeReading,
 ): { sun: Phototype; marks: Phototype; agree: boolean } | undefined {

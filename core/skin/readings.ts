@@ -79,6 +79,7 @@ function stricter(id: AnyReadingId, one: Grade, other: Grade): Grade {
   return (id === 'water' ? one < other : one > other) ? one : other
 }
 
+/** Regions of which one of the main readings is missing. */
 export function unreadRegions(readings: Readings): RegionId[] {
   return REGION_IDS.filter((region) => {
     const found = readRegion(readings, region)

@@ -30,6 +30,7 @@ export interface RegionSurface {
 }
 export type Surface = Readonly<Record<RegionId, RegionSurface>>
 
+/** A face as it comes: dry, soiled, made up or not. */
 export function startSurface(madeUp: boolean): Surface {
   const one = (region: RegionId): RegionSurface => ({
     soil: madeUp && region !== 'neck' && region !== 'decollete' ? 'madeUp' : 'soiled',

@@ -8,10 +8,12 @@ export interface Stretch {
 }
 
 export const DAY_MINUTES = DAY_HOURS * HOUR_MINUTES
+/** Whether a visit can be so many minutes long. */
 export const isVisitLength = (minutes: number): boolean =>
   minutes >= VISIT_MINUTES.least && minutes <= VISIT_MINUTES.most
 /** Minutes from midnight by the clock on the wall, and back. */
 export const minuteOfClock = (hour: number, minute: number): number => hour * HOUR_MINUTES + minute
+/** Hour and minute of the clock on the wall, of minutes from midnight. */
 export const clockOfMinute = (minute: number): { hour: number; minute: number } => ({
   hour: Math.floor(minute / HOUR_MINUTES),
   minute: minute % HOUR_MINUTES,

@@ -80,6 +80,9 @@ type BeforeSource = Pick<VisitBundle, 'today'> &
     previousReading: { day: string; zones: Readings } | null
   }
 
+/**
+ * What earlier visits and readings leave for today: rests, reactions, patch tests, an older breakout.
+ */
 export const beforeToday = (
   { past, today, previousReading, reactions = [], patchTests = [], lifts = [] }: BeforeSource,
   readings: Readings = {},

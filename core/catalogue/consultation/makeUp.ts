@@ -91,6 +91,9 @@ interface TakeOff {
 /** From this soak on there is time for the lips. House value. */
 const LIPS_FROM = 1
 
+/**
+ * What taking off this make-up asks: pads, soak in minutes, cleanses; the heaviest of all that is worn.
+ */
 export function takeOff(worn: readonly MakeUpId[]): TakeOff {
   const rows = worn.map((id) => MAKE_UP[id])
   const most = (of: (row: MakeUp) => number, least: number) => Math.max(least, ...rows.map(of))

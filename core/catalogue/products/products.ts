@@ -95,6 +95,10 @@ export const FILMS: Readonly<Record<ProductKind, FilmRule>> = {
 
 /** Days before its end in which a bottle is pointed out: what is open gets used first. */
 const SOON_DAYS = 30
+/**
+ * Whether a bottle ends within a month.
+ * @param daysLeft days to its last day
+ */
 export const endsSoon = (daysLeft: number): boolean => daysLeft < SOON_DAYS
 
 /** Months after opening that a new product is begun with, until its label is copied. */

@@ -124,6 +124,10 @@ const ROWS = [
 ] as const
 
 export const ORDER_RULES: ReadonlyMap<string, OrderRule> = new Map(ROWS.map((row) => [row.id, row]))
+/**
+ * A rule of the order by its id.
+ * @throws RangeError where there is none
+ */
 export function orderRule(id: string): OrderRule {
   const found = ORDER_RULES.get(id)
   if (!found) throw new RangeError(`no such rule: ${id}`)

@@ -22,6 +22,9 @@ export const WARM_UPS: readonly WarmUp[] = [
   warm('lamp', 2),
   warm('microcurrentWand', 1),
 ]
+/**
+ * Minutes before the client lies down at which a device is switched on; none for what is ready at once.
+ */
 export const warmUpOf = (device: DeviceKind, rows: readonly WarmUp[] = WARM_UPS): number =>
   rows.find((row) => row.device === device)?.minutes ?? 0
 

@@ -26,5 +26,6 @@ const KINDS: readonly {
       (effects.dehydration ?? 0) >= KNOWN_FOR || families.includes('eyeWork'),
   },
 ]
+/** What rests, as the room draws it: by what it does. */
 export const restKind = (technique: Pick<Technique, 'families' | 'effects'>): RestKind =>
   KINDS.find(({ fits }) => fits(technique))?.kind ?? 'cream'

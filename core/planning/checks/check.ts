@@ -76,5 +76,6 @@ export function checkPlan(
   return { trace: walked, tolerances, findings }
 }
 
+/** Nothing stops this plan from being worked; what only warns may stand. */
 export const isFit = (check: Check) =>
   check.findings.every((finding) => finding.strength !== 'stop')

@@ -84,6 +84,7 @@ const bit = (mark: Mark): number => {
   const i = MARKED.indexOf(mark)
   return i < 0 ? 0 : 1 << i
 }
+/** A set of marks as the bits of one number. */
 export const marksOf = (marks: readonly Mark[]): number =>
   marks.reduce((sum, mark) => sum | bit(mark), 0)
 /** The pairs that hold today, and that after an exfoliation what rests comes off at the short end. */

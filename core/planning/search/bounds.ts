@@ -48,6 +48,7 @@ export interface Remaining {
   exfoliations: boolean
 }
 
+/** By stage: the most that may still come of effects and loads after it, whatever is chosen. */
 export function remainingAfter(planCase: PlanCase, { layers }: Layers): Remaining[] {
   const out: Remaining[] = []
   let effects: number[] = planCase.aims.map(() => 0)

@@ -56,6 +56,10 @@ function applyEdit(steps: readonly PlanStep[], edit: Edit): PlanStep[] {
   }
 }
 
+/**
+ * A plan after some edits, in their order.
+ * @returns a new list; the old one stays
+ */
 export function applyEdits(steps: readonly PlanStep[], edits: readonly Edit[]): PlanStep[] {
   return edits.reduce<PlanStep[]>((sum, edit) => applyEdit(sum, edit), [...steps])
 }

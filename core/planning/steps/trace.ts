@@ -47,6 +47,7 @@ const restedOn = (resting: readonly Resting[], { key }: PlanStep, region: Region
   return rest ? Math.max(0, rest.end - rest.start) : 0
 }
 
+/** A plan followed step by step: what lies on each region, when, and what each step pours. */
 export function trace(input: PlanInput, steps: readonly PlanStep[]): Trace {
   const start = startSurface(input.makeUp.length > 0)
   const short = shortDwell(input, steps)

@@ -109,6 +109,7 @@ export function takesOffSkin(
 
 /** What was done at home today and takes something off: it is the first exfoliation of the day. */
 const AT_HOME: readonly FindingId[] = ['homeScrub', 'homeAcid', 'shaveWax']
+/** Whether something was taken off at home today already, as far as it was told. */
 export const exfoliatedToday = ({
   answers,
   today,

@@ -20,9 +20,11 @@ export interface Answer {
 }
 export type Answers = Partial<Record<FindingId, Answer>>
 
+/** Questions that nobody has answered. */
 export function openQuestions(answers: Answers): FindingId[] {
   return FINDING_ORDER.filter((id) => answers[id] === undefined)
 }
+/** Questions that were answered with "unsure": they stop what a yes would. */
 export function unsureQuestions(answers: Answers): FindingId[] {
   return FINDING_ORDER.filter((id) => answers[id]?.say === 'unsure')
 }

@@ -19,6 +19,7 @@ function dayNumber(text: string): number | null {
   return day
 }
 
+/** Whether a text is a calendar day, YYYY-MM-DD. */
 export const isDay = (text: string): boolean => dayNumber(text) !== null
 
 /** @throws RangeError when either is not a calendar day. */

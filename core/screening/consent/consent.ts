@@ -7,6 +7,10 @@ import type { PlanStep } from '../../catalogue/techniques/step'
 import { TECHNIQUES } from '../../catalogue/techniques/techniques'
 import { addDays } from '../asking/days'
 
+/**
+ * Whether a guardian signs.
+ * @param age in years; null where it is not known
+ */
 export const needsGuardian = (age: number | null) => age !== null && age < GUARDIAN_AGE
 
 /** A signature as it was given: for what, when (ISO day), by a guardian or the client. */

@@ -51,6 +51,7 @@ export function liftTrouble(
   return undefined
 }
 
+/** The table without what somebody entitled has set aside for this visit. */
 export const lifted = (
   rows: readonly Contraindication[],
   lifts: readonly Lift[],

@@ -18,6 +18,7 @@ export function turnTo(draft: Draft, key: string, side: Side | null, ran: number
   draft.sides[key] = [...(draft.sides[key] ?? []), { side, ran }]
 }
 
+/** A hold ends at this moment (milliseconds since 1970): its time counts for no step. */
 export function resume(draft: Draft, clock: Clock, at: number): void {
   if (draft.heldSince === undefined) return
   const ms = Math.max(0, at - Math.max(draft.heldSince, clock.began))
@@ -203,6 +204,7 @@ function workedOn(
   return step.regions.filter((region) => regions.includes(region) || had.includes(region))
 }
 
+/** What rests comes off at this moment, where `which` says so. */
 export function closeResting(
   draft: Draft,
   at: number,

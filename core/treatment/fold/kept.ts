@@ -66,6 +66,7 @@ function add(draft: Draft, at: number, kept: Counted): void {
   }
 }
 
+/** What a tap that only says something leaves in the room. */
 export function keep(draft: Draft, at: number, kept: Kept): void {
   if (counts(kept)) return add(draft, at, kept)
   switch (kept.kind) {

@@ -162,6 +162,7 @@ export type Draft = {
       ? Record<string, V>
       : RoomState[K]
 }
+/** The room before the first tap. */
 export const emptyRoom = (): Draft => ({
   version: 1,
   done: [],

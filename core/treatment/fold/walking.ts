@@ -15,12 +15,14 @@ export interface Clock {
 export const ranAt = (draft: Draft, { began, heldInStep }: Clock, at: number): number =>
   Math.max(0, (draft.heldSince ?? at) - began - heldInStep)
 
+/** A step by its key: of the plan that is worked by, or else of any version. */
 export const findStep = (draft: Draft, context: FoldContext, key: string): PlanStep | undefined =>
   (context.plans[draft.version] ?? []).find((plan) => plan.key === key) ??
   Object.values(context.plans)
     .flat()
     .find((plan) => plan.key === key)
 
+/** The technique of a step that a tap names; nothing where there is no such step. */
 export const techniqueOf = (
   draft: Draft,
   context: FoldContext,

@@ -76,6 +76,9 @@ export interface Dial {
   /** Which way is stronger: up, or down where it is a distance. */
   stronger: 1 | -1
 }
+/**
+ * The device's dial at a step: unit, range for this client, where it stands; none without a setting.
+ */
 export function dialOf(state: RoomState, step: PlanStep, input: PlanInput): Dial | undefined {
   const { setting } = TECHNIQUES[step.technique]
   if (!setting) return undefined

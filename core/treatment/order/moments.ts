@@ -58,6 +58,7 @@ export const placeOfMoment = (moments: readonly Moment[], key: string | undefine
 export const openOf = ({ ticks, main }: Moment, ended: ReadonlySet<string>): PlanStep[] =>
   [...ticks, main].filter(({ key }) => !ended.has(key))
 
+/** Keys of the steps that are over, done or left out. */
 export const endedKeys = (state: Pick<RoomState, 'done'>): Set<string> =>
   new Set(state.done.map(({ key }) => key))
 

@@ -78,6 +78,7 @@ const PLURALS: Readonly<Record<ZoneCount['what'], string>> = {
   coat: 'coats',
   try: 'tries',
 }
+/** What is counted, as one or as several. */
 export const many = (what: ZoneCount['what'], count: number): string =>
   count === 1 ? what : PLURALS[what]
 /** "1 pass a zone, never more than 2": what is counted, in words. */

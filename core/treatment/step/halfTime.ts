@@ -67,6 +67,7 @@ export function halfWords(step: PlanStep, times: HalfTimes, light: string): stri
     ? `As long as the other: rest the hand and compare.`
     : `Half the time: now the ${SIDE_NAMES[other]} side.`
 }
+/** The half that has had less time. */
 export const behind = ({ L, R }: HalfTimes): Side => (L < R ? 'L' : 'R')
 
 const clockWords = (ms: number) => {

@@ -47,6 +47,7 @@ export function directionsOf(step: PlanStep): Partial<Record<RegionId, Direction
 
 /** How tense each zone was found under the hand, 0–4; what was not read is not tense. */
 type Tension = Readonly<Partial<Record<RegionId, number>>>
+/** Tension as it was read, 0 to 4 by region; none where it was not. */
 export const tensionOf = ({ regions }: Pick<Profile, 'regions'>): Tension =>
   Object.fromEntries(REGION_IDS.map((region) => [region, regions[region].tension ?? 0]))
 

@@ -35,5 +35,6 @@ export function readWater(
   return { reads: 'asExpected', say: 'As expected.' }
 }
 
+/** "6 to 10": how many additions are expected, in words. */
 export const waterWords = ({ least, most }: WaterForecast): string =>
   least === most ? `about ${least}` : `${least} to ${most}`

@@ -12,6 +12,7 @@ import { mixFor } from '#core/dosing/mixing'
 import { GROUPS } from '#core/face/regions'
 import { pouredAtHome } from '#core/load/home'
 import { halfLifeHours, remainingAt } from '#core/load/ledger'
+import { bottleRateOf } from '#core/dosing/bottleRate'
 import { loadOn } from '#core/load/loads'
 import { restBars } from '#core/load/rest'
 import { toleranceOf } from '#core/load/tolerance'
@@ -254,6 +255,14 @@ export const MEASURES: Readonly<Record<string, Measure>> = {
           )?.rule.id ?? '',
       ),
     ),
+  'what a bottle pours': () =>
+    (['Papain', 'Retinol', 'Glycolic Acid', 'Glycerin'] as const).map((name) => {
+      const acid = name === 'Glycolic Acid' ? { name: 'glycolic' as const, percent: 5 } : undefined
+      const more = { inci: [name], pH: 3.8, ...(acid ? { acid } : {}) }
+      const bottleRate = bottleRateOf(product('gelCleanser', name, more))
+      const work = { handsMinutes: 2, dwellMinutes: 0, passes: 0, bottleRate }
+      return (['tone', 'serum'] as const).map((id) => loadOn('nose', TECHNIQUES[id], work))
+    }),
   'how it dries and cools': () => {
     const wet = applyTechnique(startSurface(false), TECHNIQUES.steam, ['nose'], 10)
     const said = Array.from({ length: 30 }, (_, ticks) => {
