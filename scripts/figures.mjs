@@ -102,6 +102,11 @@ function unsaid(file, text) {
 const isSaid = (file) =>
   /^core\/.*\.ts$/.test(file) && !isTest(file) && !file.startsWith('core/testing/')
 
+const longFunctions = (file, code) =>
+  functionsOf(code)
+    .filter(({ lines }) => lines > LIMITS.functionLines)
+    .map(({ name, lines }) => `${file}: ${name} runs over ${lines} lines (${LIMITS.functionLines})`)
+
 function measureFile(file, text) {
   const over = []
   const lines = linesOf(text)
@@ -114,12 +119,8 @@ function measureFile(file, text) {
   })
   const script = file.endsWith('.vue') ? parse(text).descriptor : undefined
   const code = script ? (script.scriptSetup ?? script.script)?.content : text
-  for (const found of code && !rows && !isTest(file) && !IN_ONE_PIECE.includes(file)
-    ? functionsOf(code)
-    : []) {
-    if (found.lines > LIMITS.functionLines)
-      over.push(`${file}: ${found.name} runs over ${found.lines} lines (${LIMITS.functionLines})`)
-  }
+  if (code && !rows && !isTest(file) && !IN_ONE_PIECE.includes(file))
+    over.push(...longFunctions(file, code))
   for (const name of isSaid(file) ? unsaid(file, text) : [])
     over.push(`${file}: ${name} does not say what it is`)
   for (const found of longExpressions(script?.template))
