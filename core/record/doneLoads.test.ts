@@ -46,6 +46,14 @@ const poured = (...list: [number, EventBody][]) =>
   loadsDone(input, STEPS, fold(taps([0, { kind: 'started' }], ...list), context))
 
 describe('what was done is poured into the ledger', () => {
+  it('a bottle that has gone from the shelf pours nothing of its own', () => {
+    const gone = [{ ...(STEPS[0] as PlanStep), productId: 'gone' }]
+    const state = fold(taps([0, { kind: 'started' }], [2, done('cleanse')]), {
+      ...context,
+      plans: { 1: gone },
+    })
+    expect(loadsDone(input, gone, state)).toEqual(poured([2, done('cleanse')]))
+  })
   it('minutes as they were, with holds taken out', () => {
     fc.assert(
       fc.property(fc.integer({ min: 1, max: 12 }), fc.integer({ min: 0, max: 9 }), (work, held) => {

@@ -4,6 +4,7 @@ import { TECHNIQUE_IDS, TECHNIQUES } from '../../catalogue/techniques/techniques
 import type { FamilyId } from '../../catalogue/kinds'
 import { minutes } from '../../units'
 import { planInput } from '../../testing/fixtures'
+import { usualStep } from '../../testing/steps'
 import { propose } from '../answer/propose'
 import { applyEdits } from '../steps/edit'
 import { checkPlan } from './check'
@@ -59,5 +60,16 @@ describe('round the eyes', () => {
       const mended = applyEdits(steps, found[0]?.mends[0]?.edits ?? [])
       expect(mended.find((own) => own.key === step.key)?.regions).toEqual(['nose'])
     }
+  })
+})
+
+describe('thin zones take the lower half of the range (common practice)', () => {
+  const found = (setting: number) =>
+    checkPlan(planInput(), [
+      usualStep('needling', { setting, regions: ['forehead'] }),
+    ]).findings.some(({ rule }) => rule === 'thin-zones')
+  it('up to its middle and not a step more', () => {
+    expect([0.1, 0.2, 0.3].map(found)).toEqual([false, false, false])
+    expect([0.35, 0.5].map(found)).toEqual([true, true])
   })
 })
