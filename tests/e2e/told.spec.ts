@@ -90,7 +90,7 @@ test('what is told while the treatment runs bars the step at hand, on every tabl
   await expect(page.getByText('Leave this step')).toBeHidden()
   // Another tablet keeps it; this one hears of it before the step goes on.
   await answer(id, { fever: { say: 'yes' } })
-  const alert = page.getByRole('alert').filter({ hasText: 'Not now' })
+  const alert = page.getByRole('alert').filter({ hasText: 'Stop here' })
   await expect(alert).toBeVisible()
   await alert.getByRole('button', { name: 'Leave this step' }).click()
   await expect(page.getByRole('dialog', { name: /skip/i })).toBeVisible()

@@ -16,11 +16,11 @@ import { allowance } from './allowed'
 export function barredNow(step: PlanStep, input: PlanInput, usedId: string | undefined): string {
   if (TECHNIQUES[step.technique].removes) return ''
   const [prevented] = input.verdict.prevented
-  if (prevented) return `Not now: ${prevented.sentence}`
+  if (prevented) return `Stop here. ${prevented.sentence}`
   const told = new Set(input.verdict.bars.map(({ rule }) => rule))
   const { never, barred, products } = allowance(step.technique, input)
   const nowhere = never.find(({ rule }) => told.has(rule))
-  if (nowhere) return `Not now: ${nowhere.text}`
+  if (nowhere) return `Not this step now: ${nowhere.text}`
   const hit = step.regions.flatMap((region) => {
     const why = barred.get(region)?.find(({ rule }) => told.has(rule))
     return why ? [{ region, why }] : []
