@@ -55,10 +55,10 @@ describe('what is told while the visit runs counts for the step at hand', () => 
   })
 
   it('a fever is the end of the visit', () => {
-    const input = inputOf({ oil: 3, water: 2, congestion: 3, redness: 0, sensitivity: 0 }, {})
-    const [step] = propose(input).steps
+    const read = { oil: 3, water: 2, congestion: 3, redness: 0, sensitivity: 0 } as const
+    const [step] = propose(inputOf(read, {})).steps
     if (!step) throw new Error('no plan')
-    const fever = inputOf({ oil: 3, water: 2 }, { fever: { say: 'yes' } })
+    const fever = inputOf(read, { fever: { say: 'yes' } })
     expect(barredNow(step, fever, step.productId)).toMatch(/^Stop here\. /)
   })
 })
