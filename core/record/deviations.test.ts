@@ -50,4 +50,24 @@ describe('what a step was besides its minutes', () => {
       ]),
     ).toContain('It sticks.')
   })
+  it('says what it was done with where that was not as planned, and nothing where it was', () => {
+    const steam = usualStep('steam', { setting: 35 })
+    const saidOf = (...list: readonly EventBody[]) =>
+      deviationsOf(
+        steam,
+        steam.minutes,
+        roomOf(
+          [steam],
+          [...list, done(steam)].map((body, i) => [i, body] as const),
+        ),
+      )
+    const turn = (setting: number): EventBody => ({
+      kind: 'settingChanged',
+      key: steam.key,
+      setting,
+    })
+    expect(saidOf().join()).not.toContain('distance')
+    expect(saidOf(turn(40))).toContain('distance 40 cm')
+    expect(saidOf(turn(40), turn(35)).join()).not.toContain('distance')
+  })
 })

@@ -71,6 +71,10 @@ describe('patch test', () => {
       ),
     ).not.toHaveProperty('lookAgain')
   })
+  it('waits from the very moment at which it is placed, and not before', () => {
+    expect(state(test(0)).kind).toBe('waiting')
+    expect(state(test(-1)).kind).toBe('due')
+  })
   it('does not take a reading before a day as clear', () => {
     expect(state(test(25, [[2, 'clear']])).kind).toBe('readable')
   })
