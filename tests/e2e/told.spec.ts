@@ -2,6 +2,7 @@ import { expect, test } from '../support/browserTest'
 import { propose } from '#core/planning/answer/propose'
 import { toPlanInput } from '#core/visit/planInput'
 import { asOwner, open, runningVisit } from '../support/house'
+import { done, tell, withSteps } from '../support/ownPlan'
 import { book, bundleOf, prepared, someone, tap } from '../support/visit'
 import { visitWrites } from '../support/visitWrites'
 import { letIn } from '../support/walk'
@@ -87,12 +88,12 @@ test('what is told while the treatment runs bars the step at hand, on every tabl
   await letIn(page, 'owner')
   await open(page, `/visits/${id}/treat`)
   await expect(page.getByRole('timer')).toBeVisible()
-  await expect(page.getByText('Leave this step')).toBeHidden()
+  await expect(page.getByText('Skip this step')).toBeHidden()
   // Another tablet keeps it; this one hears of it before the step goes on.
   await answer(id, { fever: { say: 'yes' } })
   const alert = page.getByRole('alert').filter({ hasText: 'Stop here' })
   await expect(alert).toBeVisible()
-  await alert.getByRole('button', { name: 'Leave this step' }).click()
+  await alert.getByRole('button', { name: 'Skip this step' }).click()
   await expect(page.getByRole('dialog', { name: /skip/i })).toBeVisible()
   await page.keyboard.press('Escape')
   // In the room itself it is told on Ask.
@@ -100,4 +101,34 @@ test('what is told while the treatment runs bars the step at hand, on every tabl
   await expect(page.getByText('Fever', { exact: false }).first()).toBeVisible()
   await page.getByRole('button', { name: 'Back to the room' }).click()
   await expect(alert).toBeVisible()
+})
+
+test('what is told against a mask that lies is said over the silence, and it comes off first', async ({
+  page,
+}) => {
+  const owner = await asOwner()
+  const { answer } = visitWrites(owner)
+  const id = await runningVisit(await someone(owner, 'Told Under A Mask'))
+  const steps = await withSteps(id, [
+    ['oilCleanse'],
+    ['tone'],
+    ['mixHardening'],
+    ['hardeningMask'],
+    ['handsArms'],
+    ['hardeningOff'],
+    ['moisturiser'],
+  ])
+  for (const step of steps.slice(0, 4)) await tell(id, done(step))
+  await letIn(page, 'owner')
+  await open(page, `/visits/${id}/treat`)
+  await expect(page.getByRole('region', { name: 'Silence' })).toBeVisible()
+  const told = page.getByRole('alert').filter({ hasText: 'comes off now' })
+  await expect(told).toBeHidden()
+  await answer(id, { fever: { say: 'yes' } })
+  await expect(told).toContainText('Stop here.')
+  await told.getByRole('button', { name: 'Take it off now' }).click()
+  await expect(told).toBeHidden()
+  await expect(page.getByRole('heading', { level: 1, name: 'Hardening mask off' })).toBeVisible()
+  const kinds = async () => (await bundleOf(owner, id)).events.map(({ body }) => body.kind)
+  await expect.poll(kinds).toContain('offNow')
 })

@@ -14,7 +14,7 @@ defineProps<{ title: string; text: string }>()
 <style scoped>
 .middle {
   grid-column: 1 / -1;
-  grid-row: 1 / -1;
+  grid-row: 2 / -1;
   display: flex;
   flex-direction: column;
   align-items: center;

@@ -62,8 +62,7 @@ async function stop() {
 <style scoped>
 .silence {
   grid-column: 1 / -1;
-  grid-row: 1 / -1;
-  min-height: 100dvh;
+  grid-row: 2 / -1;
   display: flex;
   flex-direction: column;
   align-items: center;

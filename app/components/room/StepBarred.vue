@@ -6,7 +6,7 @@ import { useRoom } from '~/stores/room'
 
 /** Something was told while the visit runs that speaks against this step: said before it goes on. */
 const props = defineProps<{ step: PlanStep }>()
-const emit = defineEmits<{ leave: [] }>()
+const emit = defineEmits<{ skip: [] }>()
 const room = useRoom()
 const words = computed(() =>
   room.state && room.input
@@ -18,7 +18,7 @@ const words = computed(() =>
 <template>
   <div v-if="words" class="row barred" role="alert">
     <b>{{ words }}</b>
-    <RoomButton tone="warn" @click="emit('leave')">Leave this step</RoomButton>
+    <RoomButton tone="warn" @click="emit('skip')">Skip this step</RoomButton>
   </div>
 </template>
 

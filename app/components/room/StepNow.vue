@@ -15,7 +15,7 @@ import { useVisit } from '~/stores/visit'
 
 /** The one thing now: what, how, with what, how long, and how it is known to be done. */
 const props = defineProps<{ step: PlanStep; warn: string; first: readonly string[] }>()
-const emit = defineEmits<{ notYet: []; cleanse: []; swap: []; leave: [] }>()
+const emit = defineEmits<{ notYet: []; cleanse: []; swap: []; skip: [] }>()
 const room = useRoom()
 const visit = useVisit()
 const technique = computed(() => TECHNIQUES[props.step.technique])
@@ -83,7 +83,7 @@ const turnTo = (setting: number) =>
     <p v-for="say in spared" :key="say" class="dim">Not here: {{ say }}</p>
     <p v-for="say in always" :key="say" class="dim">All through: {{ say.toLowerCase() }}</p>
     <StepHand :step="step" :minute="minute" :worn="worn" />
-    <StepBarred :step="step" @leave="emit('leave')" />
+    <StepBarred :step="step" @skip="emit('skip')" />
     <StepRecalled v-if="technique.product" :step="step" @swap="emit('swap')" />
     <StepAmount v-if="technique.product" :step="step" />
     <div class="time">

@@ -4,7 +4,7 @@ import { inOrder, type TreatmentEvent } from '../taps/events'
 import { keep } from './kept'
 import { leaveRed } from '../stop/leftZones'
 import { emptyRoom, type Draft, type FoldContext, type RoomState } from './roomState'
-import { react, stop } from './reacting'
+import { offNow, react, stop } from './reacting'
 import { isCalmed } from '../stop/stop'
 import { whatCounts } from '../taps/takenBack'
 import { findStep, momentNow, nextStep, ranAt, techniqueOf, type Clock } from './walking'
@@ -60,6 +60,8 @@ function apply(draft: Draft, clock: Clock, event: TreatmentEvent, context: FoldC
     case 'sensation':
     case 'sign':
       return react(draft, clock, event, eventBody, context)
+    case 'offNow':
+      return offNow(draft, clock, event, eventBody, context)
     case 'reading':
       keep(draft, event.at, eventBody)
       return leaveRed(draft, event.at, eventBody.zones)

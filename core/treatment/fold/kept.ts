@@ -15,6 +15,7 @@ type Kept = Exclude<
       | 'redness'
       | 'sensation'
       | 'sign'
+      | 'offNow'
       | 'stopped'
       | 'finished'
   }

@@ -1,12 +1,13 @@
 import type { TechniqueId } from '../../catalogue/techniques/techniques'
 import { TECHNIQUES } from '../../catalogue/techniques/techniques'
+import { shortName } from '../../catalogue/techniques/traits'
 import { RED_FROM } from '../../catalogue/rules/redSkin'
 import type { RegionId } from '../../face/zones'
 import { fromMilliseconds } from '../../units'
 import { breakOff } from './ending'
-import type { TreatmentEvent } from '../taps/events'
+import type { EventBody, TreatmentEvent } from '../taps/events'
 import { leave } from '../stop/leftZones'
-import type { Draft, FoldContext, Reaction } from './roomState'
+import type { Draft, FoldContext, Reaction, RestingNow } from './roomState'
 import { isCalmed, judge } from '../stop/stop'
 import { findStep, momentNow, nextStep, techniqueOf, type Clock } from './walking'
 
@@ -78,11 +79,17 @@ function offFirst(
   const here = (regions: readonly RegionId[]) => region === null || regions.includes(region)
   const atHand = momentNow(draft, context)?.main
   const laying = atHand && TECHNIQUES[atHand.technique].dwell && here(atHand.regions)
-  const why = 'broken off: what lay on the skin came off first'
-  if (laying) breakOff(draft, clock, event, { why, byClock: true }, context)
-  const { at } = event
+  if (laying) breakOff(draft, clock, event, { why: CAME_OFF_FIRST, byClock: true }, context)
+  markOff(draft, event.at, ({ regions }) => here(regions))
+  if (atHand && !laying && nextStep(draft, context)?.key !== atHand.key)
+    breakOffOther(draft, clock, event, atHand.key, CAME_OFF_FIRST, context)
+}
+const CAME_OFF_FIRST = 'broken off: what lay on the skin came off first'
+
+/** What rests, as far as it is meant, comes off before anything else and sooner than it would. */
+function markOff(draft: Draft, at: number, meant: (resting: RestingNow) => boolean): void {
   draft.resting = draft.resting.map((resting) => {
-    if (resting.endedAt !== undefined || !here(resting.regions)) return resting
+    if (resting.endedAt !== undefined || !meant(resting)) return resting
     const ran = fromMilliseconds(Math.max(0, at - resting.since))
     const left = Math.max(0, resting.latest - ran)
     return {
@@ -92,8 +99,24 @@ function offFirst(
       comesOffFirst: true,
     }
   })
-  if (atHand && !laying && nextStep(draft, context)?.key !== atHand.key)
-    breakOffOther(draft, clock, event, atHand.key, why, context)
+}
+
+/** What rests is not for this client any more: its removal is the step at hand, and it is kept why. */
+export function offNow(
+  draft: Draft,
+  clock: Clock,
+  event: TreatmentEvent,
+  { key, because }: Extract<EventBody, { kind: 'offNow' }>,
+  context: FoldContext,
+): void {
+  const laid = draft.resting.some((own) => own.key === key && own.endedAt === undefined)
+  const technique = techniqueOf(draft, context, key)
+  if (!laid || !technique) return
+  const atHand = momentNow(draft, context)?.main
+  markOff(draft, event.at, (resting) => resting.key === key)
+  if (atHand && nextStep(draft, context)?.key !== atHand.key)
+    breakOffOther(draft, clock, event, atHand.key, CAME_OFF_FIRST, context)
+  draft.notes.push({ at: event.at, text: `${shortName(technique)} taken off early: ${because}` })
 }
 
 /** The step that the hands were at gives way, if it had begun. */

@@ -56,6 +56,8 @@ export const eventBody = z.discriminatedUnion('kind', [
     fault: note.nullable(),
   }),
   z.strictObject({ kind: z.literal('stepSkipped'), key, reason: note }),
+  /** What rests there is not for this client any more: it comes off before anything else. */
+  z.strictObject({ kind: z.literal('offNow'), key, because: note }),
   z.strictObject({ kind: z.literal('passDone'), key, region: regionId }),
   z.strictObject({ kind: z.literal('held') }),
   z.strictObject({ kind: z.literal('resumed') }),

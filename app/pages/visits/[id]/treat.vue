@@ -32,6 +32,10 @@ const { resting, due, late, left, short, stopping, finished, sentWords } = view
 const { watered, looks, swaps, silent, shown } = view
 useRoomSounds({ due, late, stop: stopping })
 
+/** Something may lie on a face, and the path of a stop is not on screen. */
+const running = computed(
+  () => room.state?.startedAt !== undefined && !finished.value && !stopping.value,
+)
 const toggle = (which: Panel) => {
   panel.value = panel.value === which ? 'none' : which
 }
@@ -80,6 +84,7 @@ useRoomKeys(
 
 <template>
   <div v-if="visit.bundle && room.state" class="treat" :class="{ pulse: due }">
+    <RoomTold v-if="running" class="told" :step-shown="Boolean(step) && !silent" />
     <RoomMessage
       v-if="visit.bundle.visit.status === 'booked'"
       title="Not begun"
@@ -114,7 +119,7 @@ useRoomKeys(
         @not-yet="notYet"
         @cleanse="room.addCleanse"
         @swap="toggle('swap')"
-        @leave="toggle('skip')"
+        @skip="toggle('skip')"
       />
       <RestingColumn class="rest" :class="{ none: !resting.length }" :resting="resting" />
       <RoomFace
@@ -174,7 +179,10 @@ useRoomKeys(
   min-height: 100dvh;
   display: grid;
   grid-template:
-    'now rest face' minmax(0, 1fr) 'tools tools tools' auto 'bar bar bar' 118px /
+    'told told told' auto 'now rest face' minmax(
+      0,
+      1fr
+    ) 'tools tools tools' auto 'bar bar bar' 118px /
     minmax(0, 5.2fr) minmax(0, 2.7fr) minmax(0, 3.1fr);
   color: var(--candle);
   gap: 0 22px;
@@ -190,6 +198,10 @@ useRoomKeys(
   50% {
     box-shadow: inset 0 0 0 6px var(--glow);
   }
+}
+/* Alone above whatever screen there is. */
+.told {
+  grid-area: told;
 }
 .now {
   grid-area: now;
@@ -209,7 +221,10 @@ useRoomKeys(
 @media (max-width: 1000px) {
   .treat {
     grid-template:
-      'now now' auto 'rest face' minmax(0, 1fr) 'tools tools' auto 'bar bar' 118px /
+      'told told' auto 'now now' auto 'rest face' minmax(
+        0,
+        1fr
+      ) 'tools tools' auto 'bar bar' 118px /
       minmax(0, 1fr) minmax(0, 1.4fr);
   }
   .rest.none,
@@ -219,12 +234,12 @@ useRoomKeys(
 }
 @media (max-height: 820px) and (min-width: 1001px) {
   .treat {
-    grid-template-rows: minmax(0, 1fr) auto 96px;
+    grid-template-rows: auto minmax(0, 1fr) auto 96px;
   }
 }
 @media (max-height: 620px) {
   .treat {
-    grid-template-rows: auto auto auto 84px;
+    grid-template-rows: auto auto auto auto 84px;
   }
 }
 @media (prefers-reduced-motion: reduce) {
