@@ -30,16 +30,17 @@ const downhill = ROOMS.map((room, i) => ({
 }))
 
 /**
- * Inside planning: what the day allows, the steps of a plan, the compiled question, the search, the
+ * Inside planning: what the day allows, the steps of a plan, what the visit is for, the question, the search, the
  * answer. The checker stands on the first two alone: it knows nothing of how a plan came about.
  */
 const FLOORS = {
   today: [],
   steps: ['today'],
   checks: ['today', 'steps'],
-  question: ['today', 'steps'],
+  agenda: ['today'],
+  question: ['today', 'steps', 'agenda'],
   search: ['steps', 'question'],
-  answer: ['today', 'steps', 'checks', 'question', 'search'],
+  answer: ['today', 'steps', 'checks', 'agenda', 'question', 'search'],
   published: ['question', 'search'],
 }
 const planningFloors = Object.entries(FLOORS).map(([floor, below]) => ({

@@ -56,8 +56,6 @@ export interface PlanInput {
   season?: Season
   /** How the client lives and what they like, where it changes the work. */
   life?: Preferences
-  /** Further sets of zones on which a technique may be done, where it is allowed there. */
-  alsoOn?: Readonly<Partial<Record<TechniqueId, readonly (readonly RegionId[])[]>>>
   /** Steps that stay as they are, whatever is planned around them. */
   pins?: readonly PlanStep[]
   /** Strong work that was booked or asked for by name. */

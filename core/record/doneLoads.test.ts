@@ -21,7 +21,7 @@ const step = (
   more: Partial<PlanStep> = {},
 ): PlanStep => ({ key, technique, minutes: minutes(took), regions: ['chin'], why: [], ...more })
 const STEPS = [
-  step('cleanse', 'secondCleanse', 2, { regions: ['chin', 'nose'] }),
+  step('cleanse', 'spatula', 2, { regions: ['chin', 'nose'] }),
   step('tip', 'tip', 8, { passes: 1, regions: ['chin', 'nose'] }),
   step('clay', 'clay', 2, { regions: ['chin', 'nose'] }),
   step('off', 'maskOff', 1, { regions: ['chin', 'nose'] }),
@@ -62,7 +62,7 @@ describe('what was done is poured into the ledger', () => {
           [work / 2 + held, { kind: 'resumed' }],
           [work + held, done('cleanse')],
         )
-        const rate = TECHNIQUES.secondCleanse.load?.hundredths ?? 0
+        const rate = TECHNIQUES.spatula.load?.hundredths ?? 0
         expect(sum.chin).toBe(Math.ceil((rate * work * THICKNESS.chin) / 100 - 1e-9))
       }),
     )

@@ -141,7 +141,7 @@ function seenConditions(
       title: 'Mature: longer recovery',
       evidence: [{ region: 'forehead', text: `age ${age}` }],
     })
-  const marked = face.filter((region) => (regions[region].pigment ?? 0) >= MARKED_FROM)
+  const marked = GROUPS.face.filter((region) => (regions[region].pigment ?? 0) >= MARKED_FROM)
   const proof = [...sunEvidence(whole), ...evidence('pigment', marked)]
   if (proof.length > 0)
     out.push({ id: 'marksEasily', title: 'Marks easily: gentler and slower', evidence: proof })

@@ -7,7 +7,10 @@ import { GROUPS } from '#core/face/regions'
 import { REGION_IDS, type RegionId } from '#core/face/zones'
 import { loadOn } from '#core/load/loads'
 import { toleranceOf } from '#core/load/tolerance'
-import { allowance } from '#core/planning/today/allowed'
+import { intentionsOf } from '#core/planning/agenda/intentions'
+import { forToday } from '#core/planning/agenda/narrow'
+import { settledAgenda } from '#core/planning/answer/settle'
+import { allowances } from '#core/planning/today/allowed'
 import type { PlanInput } from '#core/planning/input'
 import { connect } from '#core/planning/steps/mend'
 import { propose } from '#core/planning/answer/propose'
@@ -33,7 +36,9 @@ interface Walk {
  */
 function best(input: PlanInput, offered: readonly TechniqueId[]): number | undefined {
   const method = methodOf(input.school, input.policy)
-  const aims = input.aims
+  const aims = intentionsOf(input).map(({ id }) => id)
+  // What the visit is worked for is part of the question: work just so, or not at all.
+  const today = forToday(input, allowances(input), settledAgenda(input))
   const read = (
     region: RegionId,
     id: 'oil' | 'water' | 'redness' | 'congestion' | 'texture' | 'lines' | 'spots' | 'pigment',
@@ -165,7 +170,8 @@ function best(input: PlanInput, offered: readonly TechniqueId[]): number | undef
       here.length > 0
     if (!must) go(i + 1, walk)
     for (const id of here) {
-      const ownAllowance = allowance(id, input)
+      const ownAllowance = today(id)
+      const exact = ownAllowance.work?.exact
       const technique = TECHNIQUES[id]
       if (ownAllowance.never.length > 0) continue
       const all = Math.max(...technique.minutes.choices)
@@ -187,16 +193,20 @@ function best(input: PlanInput, offered: readonly TechniqueId[]): number | undef
       )
         ? [...groups, ...groups.map(withoutWeakest).filter((regions) => regions.length > 0)]
         : groups
-      for (const regions of sets) {
-        for (const length of listed.length > 0
-          ? listed
-          : (usual === undefined || input.slotMinutes < 45) &&
-              ownAllowance.minutesMost >= technique.minutes.least
-            ? [ownAllowance.minutesMost]
-            : [])
-          for (const passes of technique.passes
-            ? [1, 2].filter((passes) => passes <= ownAllowance.passesMost)
-            : [undefined]) {
+      for (const regions of exact ? [exact.regions] : sets) {
+        for (const length of exact
+          ? [exact.minutes]
+          : listed.length > 0
+            ? listed
+            : (usual === undefined || input.slotMinutes < 45) &&
+                ownAllowance.minutesMost >= technique.minutes.least
+              ? [ownAllowance.minutesMost]
+              : [])
+          for (const passes of exact?.passes
+            ? [exact.passes]
+            : technique.passes
+              ? [1, 2].filter((passes) => passes <= ownAllowance.passesMost)
+              : [undefined]) {
             const minutes = passes === 2 ? Math.round(length * 3) / 2 : length
             if (minutes > ownAllowance.minutesMost) continue
             const next = doStep(walk, id, regions, minutes, passes)
@@ -221,6 +231,7 @@ function best(input: PlanInput, offered: readonly TechniqueId[]): number | undef
                     ))
             })
             next.taste += ((method.taste[id] ?? 0) + ownAllowance.favour - method.turnCost) * 4
+            next.taste += ownAllowance.work?.worth ?? 0
             next.taste -= Math.round(method.turnCost / 4) * 4 * next.links
             next.works += works
             go(i + 1, next)

@@ -72,6 +72,19 @@ const WORK: readonly FamilyId[] = [
   'ultrasound',
   'retinoid',
 ]
+/** An open barrier bears a bland cleanse and a bland cream, and nothing else (common practice). */
+const ALL_BUT_BLAND: readonly FamilyId[] = [
+  ...WORK,
+  'massage',
+  'highFrequency',
+  'microcurrent',
+  'lamp',
+  'clay',
+  'covering',
+  'cold',
+  'leaveOnActive',
+  'alcohol',
+]
 /**
  * Told to be inflamed, how badly is not known until it is read: it counts as pustules, and nothing
  * passes over those that rubs, presses, pulls, heats or spreads.
@@ -455,9 +468,9 @@ export const CONTRAINDICATIONS: readonly Contraindication[] = [
     id: 'eczema-local',
     finding: 'eczema',
     does: 'local',
-    families: [...WORK, 'clay', 'covering'],
+    families: ALL_BUT_BLAND,
     where: 'answered',
-    sentence: 'Nothing but gentle care there.',
+    sentence: 'Nothing but a bland cleanse and cream there.',
     reason: 'the barrier is open',
     lifts: 'doctor',
   }),
@@ -465,9 +478,9 @@ export const CONTRAINDICATIONS: readonly Contraindication[] = [
     id: 'sunburn-local',
     finding: 'sunburn',
     does: 'local',
-    families: WORK,
+    families: ALL_BUT_BLAND,
     where: 'answered',
-    sentence: 'No exfoliation or heat on the burn.',
+    sentence: 'Nothing but a bland cleanse and cream on the burn.',
     reason: 'the tolerance is at zero there',
     lifts: 'therapist',
   }),

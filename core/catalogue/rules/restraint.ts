@@ -34,6 +34,9 @@ export const LEAVES_A_MARK: readonly FamilyId[] = [
 /** The last days before an event, in which nothing is new to the client (common practice). */
 export const EVENT_DAYS = 7
 
+/** Redness or sensitivity from this grade on asks for calm by itself (house scale). */
+export const CALM_FROM = 2
+
 /** Stages that give something to the skin, which no exfoliation may rub off again. */
 export const GIVING: readonly StageId[] = ['massage', 'mask']
 /** Work that a record names besides what takes something off. */

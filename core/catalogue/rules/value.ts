@@ -88,6 +88,8 @@ export const STANDARD_FROM_MINUTES = 45
 export const PROTOCOL_VALUE = { named: 1_000_000, perHalfMinute: 2000 } as const
 /** From this effect on a technique is mainly for a concern; less comes along with it. */
 export const MAINLY_FROM = 2
+/** A zone that bears less than this, hundredths, is left alone by whatever asks something of it. */
+export const LEAST_ROOM = 160
 /** What is left of the zones that ask, by their need, below which the work is not worth doing. */
 export const LEAST_SHARE = 1 / 2
 
@@ -103,3 +105,26 @@ export const LENGTHS = [
 export const CURVE = { from: 30, to: 90, step: 10 } as const
 /** What has no room is tried with so much more, half minutes. */
 export const MORE_ROOM_TICKS = 60
+
+/** What reaches the whole face is worth it where so much of the whole asks, per cent (house value). */
+export const BROAD_FROM_SHARE = 40
+/** A mask beside an earlier intention's takes no more of the whole than this, per cent. */
+export const MOST_BESIDE_SHARE = 40
+/**
+ * One grade of what a technique does for an intention, beside the school's liking of it; of masks
+ * several do, and the school has more of a say.
+ */
+export const EFFECT_LIKING = { work: 300, mask: 100 } as const
+/** Minutes of a visit that go to blotting, toning and waiting (house value). */
+export const CONNECTING = 5
+/**
+ * What a piece of work on the agenda is worth: all of the first intention's before any of the
+ * second's, and its own parts in their order; each outweighs whatever care can add.
+ */
+export const AGENDA_VALUE = {
+  unit: 200_000,
+  byRank: 16,
+  byPlace: 2,
+  mostRank: 2,
+  mostPlace: 4,
+} as const

@@ -10,6 +10,8 @@ const input = (point: string, camp: string): PlanInput =>
   planInput({
     readings: readAll({ ...RESILIENT, oil: 3, congestion: 3 }),
     daylight: false,
+    aims: ['rest', 'shine', 'congestion'],
+    slotMinutes: 90,
     firstVisit: point === 'firstVisit',
     policy: { camps: { [point]: camp }, without: [] },
   })

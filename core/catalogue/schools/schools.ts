@@ -24,6 +24,7 @@ const ROWS = {
     sentence: 'Milk, warm cloths, steam, a long massage, cream masks.',
     camps: { steam: 'always', massage: 'long', masks: 'allOver' },
     taste: {
+      enzyme: 400,
       hydratingMask: 500,
       creamMask: 700,
       tip: -900,
@@ -63,6 +64,7 @@ const ROWS = {
       steam: 'beforeExtraction',
     },
     taste: {
+      grain: 400,
       tip: -2500,
       crystals: -2500,
       needling: -2500,

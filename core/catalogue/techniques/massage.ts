@@ -94,7 +94,6 @@ export const MASSAGE = techniques({
   handsArms: {
     name: 'Hands and forearms',
     stage: 'massage',
-    fillsThen: 'shouldersScalp',
     part: 'follows',
     fillsFrom: minutes(2),
     minutes: span(1, 15, 3, 5),
@@ -115,7 +114,6 @@ export const MASSAGE = techniques({
   shouldersScalp: {
     name: 'Shoulders and scalp',
     stage: 'massage',
-    fillsThen: 'handsArms',
     part: 'follows',
     fillsFrom: minutes(5),
     minutes: span(1, 20, 5, 10),

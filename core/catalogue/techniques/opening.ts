@@ -101,7 +101,6 @@ export const OPENING = techniques({
       soil: ['sebum', 'soiled', 'oiled', 'clean'],
     },
     leaves: { soil: 'clean', moisture: 'damp', film: 'none' },
-    load: { hundredths: 3, per: 'handsMinute' },
     effects: { shine: 1, congestion: 1 },
     manner: 'spread',
     hand: 'On damp skin, up and out; rinse with a lukewarm cloth.',

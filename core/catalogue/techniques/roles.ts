@@ -15,6 +15,10 @@ function theOne(part: string, holds: (technique: Technique) => boolean): Techniq
 export const CLEANSE_AGAIN = theOne('cleanses again', ({ again }) => again === true)
 /** The waiting by the client that fills what nothing else fills. */
 export const STAY = theOne('stays', ({ fillsFrom }) => fillsFrom === 0)
+/** What hands do while something rests, the one that wants the longest rest first. */
+export const FILLERS: readonly TechniqueId[] = techniquesWhere(
+  ({ fillsFrom }) => fillsFrom !== undefined && fillsFrom > 0,
+).sort((one, other) => (TECHNIQUES[other].fillsFrom ?? 0) - (TECHNIQUES[one].fillsFrom ?? 0))
 /** The usual way off for what rests on the skin. */
 export const USUAL_REMOVAL = theOne('takes off', ({ takesOff }) => takesOff === 'usual')
 /** Water takes off whatever lies there as a mask, at need. */

@@ -188,8 +188,6 @@ export interface TechniqueOf<Id extends string> {
   besideResting?: true
   /** Fills the hands while something rests at least so many minutes. */
   fillsFrom?: Minutes
-  /** The other way to fill the hands, for what is left of a longer rest. */
-  fillsThen?: Id
   /**
    * `everyVisit`: opens, closes or connects each of them, so it tells two plans apart by nothing.
    * `follows`: it comes with another step and is never asked for by itself.

@@ -4,8 +4,9 @@ import type { PlanStep, Why } from '../../catalogue/techniques/step'
 import { TECHNIQUES, TECHNIQUE_IDS, type TechniqueId } from '../../catalogue/techniques/techniques'
 import { isMain } from '../../catalogue/techniques/traits'
 import { REGION_IDS, type RegionId } from '../../face/zones'
-import { allowances, firstBar } from '../today/allowed'
-import { compile } from '../question/compile'
+import { NO_INTENTION } from '../agenda/narrow'
+import { firstBar } from '../today/allowance'
+import { allowances } from '../today/allowed'
 import { underUsual } from '../question/lengths'
 import { askFor, keptToNeed } from '../today/need'
 import type { PlanInput } from '../input'
@@ -36,8 +37,9 @@ export function leftOut(
 ): LeftOut[] {
   const used = new Set(steps.map((step) => step.technique))
   const allow = allowances(input)
-  const planCase = compile(input, allow)
-  const before = mains(solveFor(input, allow))
+  const solved = solveFor(input, allow)
+  const { planCase } = solved
+  const before = mains(solved)
   const out = asked
     .filter((technique) => !used.has(technique))
     .map((technique): LeftOut => {
@@ -80,7 +82,7 @@ const unasked = (technique: TechniqueId, input: PlanInput): Why =>
   keptToNeed(TECHNIQUES[technique]) &&
   !REGION_IDS.some((region) => askFor(TECHNIQUES[technique], region, input) >= ASKS_FROM)
     ? { rule: 'no-need', text: 'nothing on this skin asks for it' }
-    : { rule: 'barred', text: orderRule('barred').sentence }
+    : NO_INTENTION
 
 const some = (names: readonly string[]): string =>
   names.length > 2
@@ -147,7 +149,7 @@ function price(
   }
 }
 
-function mains({ solution, planCase }: Solved): Set<TechniqueId> {
+function mains({ solution, planCase }: Pick<Solved, 'solution' | 'planCase'>): Set<TechniqueId> {
   const chosen = new Set(solution?.options ?? [])
   return new Set(
     planCase.stages.flatMap((st) =>

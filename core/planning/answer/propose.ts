@@ -4,7 +4,9 @@ import { stageRank } from '../../catalogue/techniques/stages'
 import { hasPlace, isStrong } from '../../catalogue/techniques/traits'
 import type { PlanStep, Why } from '../../catalogue/techniques/step'
 import { TECHNIQUES, TECHNIQUE_IDS } from '../../catalogue/techniques/techniques'
-import { allowances, firstBar, type Allow } from '../today/allowed'
+import { forToday } from '../agenda/narrow'
+import { firstBar, type Allow } from '../today/allowance'
+import { allowances } from '../today/allowed'
 import { freshKey } from '../steps/edit'
 import type { PlanInput } from '../input'
 import { solveFor } from './cameFor'
@@ -38,7 +40,7 @@ export function propose(input: PlanInput, done: readonly PlanStep[] = []): Propo
   const allow = allowances(input)
   const pin = pinTrouble(input, allow)
   if (pin) return { steps: done, minutes: 0, value: 0, failed: pin }
-  const { planCase, solution } = solveFor(
+  const { planCase, solution, agenda } = solveFor(
     input,
     allow,
     done.length > 0 ? startAfter(input, done) : undefined,
@@ -84,7 +86,7 @@ export function propose(input: PlanInput, done: readonly PlanStep[] = []): Propo
             },
     }
   return {
-    steps: materialise(solution, input, allow, done),
+    steps: materialise(solution, input, forToday(input, allow, agenda), done),
     minutes: fromTicks(solution.ticks),
     value: solution.value,
   }

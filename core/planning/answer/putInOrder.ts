@@ -1,3 +1,4 @@
+import type { RegionId } from '../../face/zones'
 import { connectorWants } from '../../catalogue/techniques/roles'
 import { stageRank } from '../../catalogue/techniques/stages'
 import type { PlanStep } from '../../catalogue/techniques/step'
@@ -10,7 +11,7 @@ import { allowances } from '../today/allowed'
 import type { PlanInput } from '../input'
 import { applyEdits, type Edit } from '../steps/edit'
 import { isLink } from '../steps/link'
-import { connect, wantsWords, unavailableLinks } from '../steps/mend'
+import { connect, laidTogether, wantsWords, unavailableLinks } from '../steps/mend'
 
 /** Findings that a change of order alone can mend. */
 const OUT_OF_ORDER: readonly string[] = [
@@ -133,9 +134,12 @@ function connected(input: PlanInput, steps: readonly PlanStep[]): PlanStep[] {
   let surface = startSurface(input.makeUp.length > 0)
   let resting = false
   const out: PlanStep[] = []
-  for (const step of steps) {
+  for (const [at, step] of steps.entries()) {
     const technique = TECHNIQUES[step.technique]
-    const chain = resting ? undefined : connect(surface, technique, step.regions, without)
+    const on = (regions: readonly RegionId[]) => connect(surface, technique, regions, without)
+    // What is laid side by side is made ready for together: nothing connects while one rests.
+    const together = technique.dwell ? on(laidTogether(steps, at)) : undefined
+    const chain = resting ? undefined : (together ?? on(step.regions))
     for (const link of chain?.steps ?? []) {
       const why = wantsWords(technique, connectorWants(link.technique))
       const bottle = allow(link.technique).products[0]?.product.id

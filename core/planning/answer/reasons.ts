@@ -2,7 +2,8 @@ import { connectorWants } from '../../catalogue/techniques/roles'
 import { CONTRAINDICATIONS } from '../../catalogue/consultation/contraindications'
 import { takeOff } from '../../catalogue/consultation/makeUp'
 import { FINDINGS } from '../../catalogue/consultation/findings'
-import { CONCERN_NAMES, type ConcernId } from '../../catalogue/kinds'
+import { CONCERN_NAMES } from '../../catalogue/kinds'
+import { CALM_WORDS, HELPS } from '../../catalogue/rules/intentions'
 import { ASKS_FROM, CONCERN_NEED } from '../../catalogue/rules/value'
 import type { Why } from '../../catalogue/techniques/step'
 import { TECHNIQUES } from '../../catalogue/techniques/techniques'
@@ -11,7 +12,8 @@ import type { RegionId } from '../../face/zones'
 import type { Profile } from '../../skin/profile'
 import { READING_NAMES } from '../../skin/readings'
 import { needOf } from '../today/need'
-import type { Allowance } from '../today/allowed'
+import type { Allowance } from '../today/allowance'
+import { intentionsOf, type Intended } from '../agenda/intentions'
 import type { PlanInput } from '../input'
 import { wantsWords } from '../steps/mend'
 import type { PlacedMove } from '../search/moves'
@@ -48,19 +50,32 @@ export function reasonsFor(
     )
   }
   out.push(...leftOutRegions(move.regions, allowance))
-  const aim =
-    input.aims.find((aim) => (technique.effects[aim] ?? 0) >= 2) ??
-    input.aims.find((aim) => (technique.effects[aim] ?? 0) >= 1)
-  if (aim) out.push({ rule: `aim-${aim}`, text: aimWords(aim, move.regions, input.profile) })
+  out.push(...purposeOf(move, allowance, input))
   if (move.dwell !== undefined) out.push({ rule: 'dwell', text: `rests ${move.dwell} min` })
   out.push({ rule: `technique-${technique.id}`, text: technique.reason })
   return out
 }
 
+/** What a step is for: its intention of this visit, the one it does most for where it is care. */
+function purposeOf(move: PlacedMove, { technique, work }: Allowance, input: PlanInput): Why[] {
+  const all = intentionsOf(input)
+  const most = Math.max(0, ...all.map(({ id }) => technique.effects[id] ?? 0))
+  const intended = work
+    ? all.find(({ id }) => id === work.intention)
+    : all.find(({ id }) => most > 0 && technique.effects[id] === most)
+  if (work?.helps) return [{ rule: `helps-${work.helps}`, text: HELPS[work.helps] }]
+  if (!intended) return []
+  return [{ rule: `aim-${intended.id}`, text: aimWords(intended, move.regions, input.profile) }]
+}
+
 /** What asks for a step, of this client: the zones that show it most, or their own word. */
-function aimWords(aim: ConcernId, regions: readonly RegionId[], profile: Profile): string {
+function aimWords(
+  { id: aim, by }: Intended,
+  regions: readonly RegionId[],
+  profile: Profile,
+): string {
   const row = CONCERN_NEED[aim]
-  const asked = `asked for: ${CONCERN_NAMES[aim]}`
+  const asked = by === 'client' ? `asked for: ${CONCERN_NAMES[aim]}` : CALM_WORDS
   if ('constant' in row) return asked
   const read = regions.filter((region) => profile.regions[region][row.reading] !== undefined)
   const most = Math.max(0, ...read.map((region) => needOf(profile, aim, region)))

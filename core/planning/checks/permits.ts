@@ -5,7 +5,7 @@ import type { PlanStep } from '../../catalogue/techniques/step'
 import { TECHNIQUES } from '../../catalogue/techniques/techniques'
 import { nameRegions } from '../../face/regions'
 import type { PlanInput } from '../input'
-import type { Allowance } from '../today/allowed'
+import { minutesMostOn, type Allowance } from '../today/allowance'
 import { thatAsk } from '../today/need'
 import { pairWaived } from '../today/limits'
 import { finding, remove, type Checking, type Mend, type PlanFinding, type Rules } from './finding'
@@ -77,9 +77,8 @@ function needFindings(
   rules: Rules,
 ): PlanFinding[] {
   if (step.pinned) return []
-  const named = (input.alsoOn?.[technique.id] ?? []).flat()
   const ask = thatAsk(technique, step.regions, input)
-  const idle = step.regions.filter((region) => !ask.includes(region) && !named.includes(region))
+  const idle = step.regions.filter((region) => !ask.includes(region))
   if (idle.length === 0) return []
   const where = nameRegions(idle)
   return finding(rules, 'no-need', `${technique.name}: nothing on ${where} asks for it`, {
@@ -93,12 +92,13 @@ function minuteFindings(step: PlanStep, allowance: Allowance, rules: Rules): Pla
   const technique = allowance.technique
   const to = (least: number) =>
     set(step, `${least} min`, { minutes: minutes(least) }, least - step.minutes)
-  if (step.minutes > allowance.minutesMost)
+  const minutesMost = minutesMostOn(allowance, step.regions)
+  if (step.minutes > minutesMost)
     return finding(
       rules,
       technique.families.includes('heat') ? 'heat-limit' : 'minutes-range',
-      `${technique.name}: ${allowance.minutesMost} min at most${allowance.adapted[0] ? `, ${allowance.adapted[0].text}` : ''}`,
-      { key: step.key, mends: [to(allowance.minutesMost)] },
+      `${technique.name}: ${minutesMost} min at most${allowance.adapted[0] ? `, ${allowance.adapted[0].text}` : ''}`,
+      { key: step.key, mends: [to(minutesMost)] },
     )
   const { minutesLeast, longerWhy: why } = allowance
   return step.minutes < minutesLeast

@@ -4,7 +4,7 @@ import { planInput } from '../../testing/fixtures'
 import { compile } from './compile'
 
 it('keeps the two-mask block on disjoint regions', () => {
-  const planCase = compile(planInput())
+  const planCase = compile(planInput({ aims: ['shine', 'dehydration'] }))
   const both =
     planCase.stages
       .find((stage) => stage.id === 'mask')

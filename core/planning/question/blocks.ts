@@ -6,7 +6,7 @@ import { dwellWindow } from '../../timing/schedule'
 import { stagger, type MaskTask, type Stagger } from '../../timing/stagger'
 import { fromTicks, toTicks, minutes } from '../../units'
 import { shortDwell } from '../today/adapt'
-import type { Allowance } from '../today/allowed'
+import type { Allowance } from '../today/allowance'
 import { STAY } from '../../catalogue/techniques/roles'
 import { fillersFor, plus } from './fillers'
 import { bottles } from './bottles'
@@ -33,6 +33,8 @@ interface Laid {
   ends: readonly number[]
   /** The longest it rests where something was taken off before, ticks. */
   shortEnd: number
+  /** The longest that the agenda has it rest, ticks. */
+  mostDwell: number
 }
 
 /** A way of laying: what hands do for each action of the stagger, with its traits. */
@@ -126,6 +128,7 @@ export class BlockMaker {
       shortEnd: exfoliates(technique.id)
         ? Number.POSITIVE_INFINITY
         : toTicks(technique.dwell.sensitive.latest),
+      mostDwell: toTicks(minutes(allowance.work?.exact?.dwellMost ?? Number.MAX_SAFE_INTEGER)),
     }
   }
 
@@ -142,7 +145,10 @@ export class BlockMaker {
     const beyond = masks.flatMap((mask) => mask.ends.map((end) => end - rests(mask)))
     const extras = [...new Set([0, ...beyond])]
       .filter((extra) => extra >= 0 && extra <= slack)
+      .filter((extra) => masks.every((mask) => rests(mask) + extra <= mask.mostDwell))
       .sort((one, other) => one - other)
+    // Work rests as long as the agenda has it, and no shorter: less would leave room for more.
+    if (masks.some((mask) => mask.allowance.work?.exact)) return extras.slice(-1)
     const { dwell } = this.make.method
     if (dwell === 'short') return extras.slice(0, 1)
     if (dwell === undefined) return extras
@@ -219,7 +225,10 @@ export class BlockMaker {
       return fillers.map((filler) =>
         make.option(
           `${id}:${filler.name}`,
-          traits,
+          {
+            ...traits,
+            marks: traits.marks | marksOf(filler.moves.map(({ technique }) => technique)),
+          },
           best.actions.flatMap((action, place) => [
             ...(place === main ? filler.moves : waitMove(action.wait)),
             ...laid(place),

@@ -2,7 +2,7 @@ import { leavesActive } from '../../catalogue/products/families'
 import type { Product } from '../../catalogue/products/products'
 import { freeAcidOf } from '../../dosing/freeAcid'
 import { bottleRateOf } from '../../dosing/bottleRate'
-import type { Allowance } from '../today/allowed'
+import type { Allowance } from '../today/allowance'
 import type { Move } from './planCase'
 
 export type Bottle = Pick<Move, 'productId' | 'freeAcid' | 'bottleRate' | 'calm'> & {

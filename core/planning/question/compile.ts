@@ -7,8 +7,12 @@ import { floorOf, hasOccasion, techniquesOf } from '../../catalogue/techniques/s
 import { TECHNIQUES, type TechniqueId } from '../../catalogue/techniques/techniques'
 import { REGION_IDS, type RegionId } from '../../face/zones'
 import { toleranceOf } from '../../load/tolerance'
+import { intentionsOf } from '../agenda/intentions'
+import { forToday } from '../agenda/narrow'
+import { agendaOf, type Work } from '../agenda/work'
 import type { PlanInput } from '../input'
-import { allowances, type Allow } from '../today/allowed'
+import type { Allow } from '../today/allowance'
+import { allowances } from '../today/allowed'
 import { mostExfoliations, pairWaived } from '../today/limits'
 import { unavailableLinks } from '../steps/mend'
 import { BlockMaker } from './blocks'
@@ -18,10 +22,14 @@ import { pairBits, type Option, type PlanCase, type Stage } from './planCase'
 import { byProtocol } from './protocol'
 
 /** The question of one plan as whole numbers: what is barred never enters it. */
-export function compile(input: PlanInput, allow: Allow = allowances(input)): PlanCase {
-  const aims = input.aims.slice(0, RANK_WEIGHTS.length)
+export function compile(
+  input: PlanInput,
+  allow: Allow = allowances(input),
+  agenda: readonly Work[] = agendaOf(input),
+): PlanCase {
+  const aims = intentionsOf(input).map(({ id }) => id)
   const method = methodOf(input.school, input.policy)
-  const make = new OptionMaker(input, aims, method, allow)
+  const make = new OptionMaker(input, aims, method, forToday(input, allow, agenda), allow)
   const block = new BlockMaker(make)
   const pinned = pinnedOptions(input, make, block)
   const floor = new Set(floorOf(input).map((stage) => stage.stage))

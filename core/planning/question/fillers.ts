@@ -1,8 +1,8 @@
 import { BODY_WHOLE_MINUTES } from '../../catalogue/rules/value'
-import { STAY } from '../../catalogue/techniques/roles'
-import { TECHNIQUE_IDS, TECHNIQUES, type TechniqueId } from '../../catalogue/techniques/techniques'
+import { FILLERS, STAY } from '../../catalogue/techniques/roles'
+import { TECHNIQUES, type TechniqueId } from '../../catalogue/techniques/techniques'
 import { toTicks, minutes } from '../../units'
-import type { Allowance } from '../today/allowed'
+import type { Allowance } from '../today/allowance'
 import type { OptionMaker } from './options'
 import type { Move } from './planCase'
 
@@ -15,11 +15,6 @@ interface Filler {
   liking: number
   idle: number
 }
-
-/** Those that fill hands, the one that wants the longest rest first. */
-const FILLERS = TECHNIQUE_IDS.filter((id) => TECHNIQUES[id].fillsFrom !== undefined).sort(
-  (one, other) => (TECHNIQUES[other].fillsFrom ?? 0) - (TECHNIQUES[one].fillsFrom ?? 0),
-)
 
 /**
  * What hands may do meanwhile, less what another way of doing it for the same minutes beats or
@@ -47,7 +42,8 @@ export function fillersFor(
 function namesFor(list: readonly Allowance[], free: number): (TechniqueId | undefined)[] {
   if (free <= 0) return [undefined]
   if (list.some((allowance) => allowance.technique.attended)) return [STAY]
-  return FILLERS.filter((id) => (TECHNIQUES[id].fillsFrom ?? 0) <= free).slice(0, 2)
+  const long = FILLERS.filter((id) => (TECHNIQUES[id].fillsFrom ?? 0) <= free)
+  return long.length > 0 ? long : [STAY]
 }
 
 function fillerOf(
@@ -72,19 +68,12 @@ function fillerOf(
   }
 }
 
-/** One filler, and the other after it where the mask rests longer than that takes. */
+/** One filler; where the mask rests longer than that takes, somebody stays by. */
 function meanwhile(name: TechniqueId, free: number): Move[] {
-  const { fillsThen } = TECHNIQUES[name]
   const first = Math.min(free, TECHNIQUES[name].minutes.most)
-  const rest = free - first
-  const second = fillsThen ? Math.min(rest, TECHNIQUES[fillsThen].minutes.most) : 0
   const body = (technique: TechniqueId, took: number): Move[] =>
     took > 0 ? [{ technique, regions: [], minutes: minutes(took) }] : []
-  return [
-    ...body(name, first),
-    ...(fillsThen ? body(fillsThen, second) : []),
-    ...body(STAY, rest - second),
-  ]
+  return [...body(name, first), ...body(STAY, free - first)]
 }
 
 const sameMinutes = (one: Filler, other: Filler): boolean =>

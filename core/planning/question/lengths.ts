@@ -2,7 +2,7 @@ import { STANDARD_FROM_MINUTES } from '../../catalogue/rules/value'
 import type { Method } from '../../catalogue/schools/schools'
 import type { Technique } from '../../catalogue/techniques/techniques'
 import { minutes, type Minutes } from '../../units'
-import type { Allowance } from '../today/allowed'
+import type { Allowance } from '../today/allowance'
 
 type Timed = Pick<Technique, 'minutes'>
 

@@ -8,7 +8,7 @@ import { TECHNIQUES, type Technique, type TechniqueId } from '../../catalogue/te
 import type { LayoutId } from '../../catalogue/techniques/technique'
 import { countsAsExfoliation } from '../../catalogue/techniques/traits'
 import type { RegionId } from '../../face/zones'
-import type { Allow, Allowance } from '../today/allowed'
+import type { Allow, Allowance } from '../today/allowance'
 import { bottles, withoutActive, type Bottle } from './bottles'
 import { Costs } from './cost'
 import { Effects } from './effects'
@@ -17,6 +17,14 @@ import { marksOf, type Move, type Option } from './planCase'
 import { lengthsOf, shareOf } from './lengths'
 import { RegionSets } from './regionSets'
 import { minutes, nearestTick, type Minutes } from '../../units'
+
+/** How many passes may be planned; one choice without a number where none are made. */
+function passesOf({ technique: { passes }, passesMost, work }: Allowance): (number | undefined)[] {
+  if (!passes) return [undefined]
+  if (work?.exact?.passes) return [work.exact.passes]
+  const both = [...new Set([passes.usual, Math.min(passesMost, passes.limit)])]
+  return both.filter((own) => own >= 1 && own <= passesMost)
+}
 
 /** What each connecting step costs at the house's pace, in the currency of value. */
 export const linkCostOf = ({ turnCost }: Pick<Method, 'turnCost'>): number =>
@@ -27,6 +35,7 @@ const calmMark = (bottle: Pick<Move, 'calm'>) => (bottle.calm === 'only' ? ['cal
 
 export interface Traits extends Pick<Option, 'main' | 'costCents' | 'exfoliates' | 'marks'> {
   /** How much the school likes it. */ liking: number
+  /** What it is worth to the intentions of the visit. */ worth: number
 }
 
 /**
@@ -43,7 +52,10 @@ export class OptionMaker {
     readonly input: PlanInput,
     readonly aims: readonly ConcernId[],
     readonly method: Method,
+    /** What today allows of a technique as the visit's intentions have it. */
     readonly allow: Allow,
+    /** What today allows of it by hand. */
+    readonly allowByHand: Allow = allow,
   ) {
     this.costs = new Costs(input)
     this.held = new Map(
@@ -61,12 +73,11 @@ export class OptionMaker {
     if (allowance.never.length > 0) return []
     const { technique: row } = allowance
     if (row.then && this.allow(row.then).never.length > 0) return []
-    const choices = lengthsOf(row, allowance, this.input.slotMinutes, this.method)
-    const passes = row.passes
-      ? [...new Set([row.passes.usual, Math.min(allowance.passesMost, row.passes.limit)])].filter(
-          (passes) => passes >= 1 && passes <= allowance.passesMost,
-        )
-      : [undefined]
+    const exact = allowance.work?.exact
+    const choices = exact
+      ? [exact.minutes]
+      : lengthsOf(row, allowance, this.input.slotMinutes, this.method)
+    const passes = passesOf(allowance)
     const own = [...bottles(allowance), ...withoutActive(allowance)]
     const out: Option[] = []
     for (const { group, regions } of this.sets.of(allowance)) {
@@ -116,7 +127,7 @@ export class OptionMaker {
    * before.
    */
   warmed(allowance: Allowance, by: TechniqueId): Option[] {
-    const towel = this.allow(by)
+    const towel = this.allowByHand(by)
     if (towel.never.length > 0) return []
     return this.singles(allowance).flatMap((single) => {
       const regions = single.moves[0]?.regions ?? []
@@ -207,6 +218,7 @@ export class OptionMaker {
     return {
       main,
       liking,
+      worth: main.reduce((sum, technique) => sum + (this.allow(technique).work?.worth ?? 0), 0),
       costCents: this.costs.of(moves),
       exfoliates,
       marks: marksOf([
@@ -219,7 +231,7 @@ export class OptionMaker {
 
   option(
     id: string,
-    { main, liking, costCents, exfoliates, marks }: Traits,
+    { main, liking, worth, costCents, exfoliates, marks }: Traits,
     moves: readonly Move[],
     effects: readonly number[],
     idleTicks: number,
@@ -231,7 +243,7 @@ export class OptionMaker {
       moves,
       effects,
       idleTicks,
-      taste: (liking + favour) * TASTE_SCALE,
+      taste: (liking + favour) * TASTE_SCALE + worth,
       costCents,
       exfoliates,
       marks,

@@ -33,7 +33,7 @@ export function pinnedOptions(
         block
           .pinned(
             resting.map((step) => {
-              const allowance = make.allow(step.technique)
+              const allowance = make.allowByHand(step.technique)
               const own = allowance.products.filter(
                 (product) => product.product.id === step.productId,
               )
@@ -78,7 +78,7 @@ function together(steps: readonly PlanStep[], input: PlanInput, make: OptionMake
 
 function single(step: PlanStep, input: PlanInput, make: OptionMaker): Option {
   const row = TECHNIQUES[step.technique]
-  const allowance = make.allow(step.technique)
+  const allowance = make.allowByHand(step.technique)
   const bottle = input.shelf.find((item) => item.product.id === step.productId)?.product
   const move: Move = {
     technique: step.technique,

@@ -1,6 +1,7 @@
 import { PAIRS, type Pair } from '../../catalogue/rules/pairs'
 import type { ConcernId, FamilyId, StageId } from '../../catalogue/kinds'
 import type { PlanStep } from '../../catalogue/techniques/step'
+import { FILLERS } from '../../catalogue/techniques/roles'
 import type { TechniqueId } from '../../catalogue/techniques/techniques'
 import type { RegionId } from '../../face/zones'
 import type { Surface } from '../../surface/surface'
@@ -73,11 +74,12 @@ export interface SolveFrom {
  * What an option is marked with besides its families: that it takes something off, and that
  * something in it rests beyond the short end of its window.
  */
-type Mark = FamilyId | 'exfoliated' | 'fullDwell'
+type Mark = FamilyId | 'exfoliated' | 'fullDwell' | TechniqueId
 const MARKED: readonly Mark[] = [
   ...new Set(PAIRS.flatMap((pair) => [pair.a, pair.b])),
   'exfoliated',
   'fullDwell',
+  ...FILLERS,
 ]
 export const MARK_NAMES: readonly string[] = MARKED
 const bit = (mark: Mark): number => {
@@ -91,6 +93,10 @@ export const marksOf = (marks: readonly Mark[]): number =>
 export const pairBits = (pairs: readonly Pair[]): [number, number][] => [
   ...pairs.map((pair): [number, number] => [bit(pair.a), bit(pair.b)]),
   [bit('exfoliated'), bit('fullDwell')],
+  // While something rests the hands do one thing all through a visit.
+  ...FILLERS.flatMap((one, i) =>
+    FILLERS.slice(i + 1).map((other): [number, number] => [bit(one), bit(other)]),
+  ),
 ]
 /** Whether something in an option rests beyond the short end: only where nothing was taken off. */
 export const restsFull = ({ marks }: Pick<Option, 'marks'>): boolean =>

@@ -1,5 +1,6 @@
 import { PROTOCOL_VALUE } from '../../catalogue/rules/value'
 import type { PlanStep, ProtocolStep } from '../../catalogue/techniques/step'
+import { TECHNIQUES } from '../../catalogue/techniques/techniques'
 import { canPin, onlyConnects } from '../../catalogue/techniques/traits'
 import type { Option, Stage } from './planCase'
 import { ticksWithin } from '../../units'
@@ -63,6 +64,10 @@ export function changedProtocol(
 export const protocolMinutes = (steps: readonly ProtocolStep[]): number =>
   steps.reduce((sum, step) => sum + step.minutes, 0)
 
+/** The short warming straight before what wants it comes with that, and is not a step of its own. */
+const warmsUp = ({ technique }: PlanStep, next: PlanStep | undefined): boolean =>
+  next !== undefined && TECHNIQUES[next.technique].warmedBy === technique
+
 /**
  * What a plan would be kept as: its main steps with their minutes on the hands, or on the skin
  * where they rest.
@@ -72,6 +77,7 @@ export function asProtocol(
   restedFor: (key: string) => number | undefined,
 ): ProtocolStep[] {
   return steps
+    .filter((step, i) => !warmsUp(step, steps[i + 1]))
     .filter((step) => canPin(step.technique) && !onlyConnects(step.technique))
     .map((step) => ({ technique: step.technique, minutes: restedFor(step.key) ?? step.minutes }))
 }

@@ -2,7 +2,6 @@ import { describe, expect, it } from 'vitest'
 import { GROUPS } from '../../face/regions'
 import { planInput, readAll, RESILIENT } from '../../testing/fixtures'
 import { allowances } from '../today/allowed'
-import { compile } from './compile'
 import { RegionSets } from './regionSets'
 
 const tender = { ...RESILIENT, sensitivity: 1 as const }
@@ -24,27 +23,9 @@ describe('where a technique may be done', () => {
     const mostly = planInput({ readings: readAll(tender, { forehead: RESILIENT }) })
     expect(offered(mostly, 'tip')).toEqual([GROUPS.faceNoEyes, GROUPS.tZone])
   })
-  it('also on zones that were named besides, where nothing bars them there', () => {
-    const more = {
-      ...calm,
-      named: ['tip' as const],
-      alsoOn: { tip: [['cheekL', 'cheekR']] as const },
-    }
-    expect(offered(more, 'tip')).toContainEqual(['cheekL', 'cheekR'])
-    expect(
-      compile(more)
-        .stages.find((stage) => stage.id === 'machine')
-        ?.options.some((option) =>
-          option.moves.some((move) => move.technique === 'tip' && move.regions.length === 2),
-        ),
-    ).toBe(true)
-  })
   it('two masks side by side never meet on a zone', () => {
     const allow = allowances(tight)
-    for (const way of new RegionSets({ ...tight, alsoOn: { clay: [GROUPS.face] } }).byZone([
-      allow('clay'),
-      allow('hydratingMask'),
-    ]))
+    for (const way of new RegionSets(tight).byZone([allow('clay'), allow('hydratingMask')]))
       expect(new Set(way.sets.flat()).size).toBe(way.sets.flat().length)
   })
 })

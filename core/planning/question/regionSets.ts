@@ -6,7 +6,7 @@ import { feelsHeat } from '../../load/loads'
 import { toleranceOf } from '../../load/tolerance'
 import { spotRegions } from '../today/adapt'
 import { keptToNeed, thatAsk, worthDoing } from '../today/need'
-import type { Allowance } from '../today/allowed'
+import type { Allowance } from '../today/allowance'
 import type { PlanInput } from '../input'
 
 interface RegionSet {
@@ -26,6 +26,12 @@ interface NamedSet {
   layout: LayoutId
   regions: RegionId[]
 }
+
+/** The group that these regions are, or that they are those that ask. */
+const groupNamed = (regions: readonly RegionId[]): string =>
+  Object.entries(GROUPS).find(
+    ([, own]) => own.length === regions.length && own.every((id) => regions.includes(id)),
+  )?.[0] ?? 'asked'
 
 /**
  * Where a technique may be done: its region groups less what is barred, and each of them less the
@@ -54,6 +60,16 @@ export class RegionSets {
       seen.add(key)
       out.push({ group, layout, regions })
     }
+    const exact = allowance.work?.exact
+    if (exact) {
+      add(
+        groupNamed(exact.regions),
+        this.layoutOf(allowance, exact.regions, 'one'),
+        exact.regions,
+        true,
+      )
+      return out
+    }
     for (const group of allowance.technique.groups) {
       if (group === 'body') out.push({ group, layout: 'one', regions: [] })
       else add(group, 'one', GROUPS[group])
@@ -66,9 +82,6 @@ export class RegionSets {
       }
     if (allowance.favourLayout.spots !== undefined)
       add('spots', 'spots', spotRegions(this.input.profile))
-    ;(this.input.alsoOn?.[allowance.technique.id] ?? []).forEach((regions, i) => {
-      add(`also${i}`, this.layoutOf(allowance, regions, 'one'), regions, true)
-    })
     return out
   }
 
@@ -101,30 +114,22 @@ export class RegionSets {
 
   /** Where the first of two side by side may lie. */
   private firstSets(allowance: Allowance): NamedSet[] {
+    const exact = allowance.work?.exact
+    if (exact) {
+      const regions = this.open(allowance, exact.regions)
+      return [{ name: 'asked', layout: this.layoutOf(allowance, regions, 'byZone'), regions }]
+    }
     const spots = allowance.favourLayout.spots === undefined ? [] : spotRegions(this.input.profile)
     return [
       { name: 'tZone', layout: 'byZone', regions: this.asking(allowance, GROUPS.tZone) },
       { name: 'spots', layout: 'spots', regions: this.open(allowance, spots) },
-      ...this.named(allowance),
     ]
   }
 
   /** Where the other may lie: beside spots on all the rest of the face. */
   private secondSets(allowance: Allowance, beside: LayoutId): NamedSet[] {
     const usual = beside === 'spots' ? GROUPS.faceNeck : GROUPS.cheeksJawNeck
-    return [
-      { name: 'rest', layout: 'byZone', regions: this.asking(allowance, usual) },
-      ...this.named(allowance),
-    ]
-  }
-
-  private named(allowance: Allowance): NamedSet[] {
-    const also = this.input.alsoOn?.[allowance.technique.id] ?? []
-    return also.map((regions, i) => ({
-      name: `also${i}`,
-      layout: this.layoutOf(allowance, regions, 'byZone'),
-      regions: this.open(allowance, regions),
-    }))
+    return [{ name: 'rest', layout: 'byZone', regions: this.asking(allowance, usual) }]
   }
 
   /** What is named lies on spots where all of it does, and where spots have a mask of their own. */

@@ -256,6 +256,14 @@ function ready(move: Move): Ready {
   }
 }
 
+/** The zones of all that is laid side by side; nothing where one thing rests alone. */
+function togetherOf(moves: readonly Ready[]): Pick<Row, 'together'> {
+  const laid = moves.filter(({ dwells }) => dwells)
+  if (laid.length < 2) return {}
+  const names = REGION_IDS.filter((id) => laid.some((move) => move.names.includes(id)))
+  return { together: { names, regions: names.map((id) => REGION_NO.get(id) ?? 0) } }
+}
+
 /** The numbers a load hangs on, of one move. */
 export const workOf = (
   pick: Pick<Move, 'minutes' | 'dwell' | 'passes' | 'freeAcid' | 'bottleRate' | 'setting'>,
@@ -304,6 +312,8 @@ interface Row {
   loadsId: number
   /** Whether warmth in the skin makes it load more. */ heated: boolean
   most: readonly number[]
+  /** All zones of what is laid side by side: made ready together, before the first of it goes on. */
+  together?: Pick<Ready, 'names' | 'regions'>
   known: Map<number, Transition | null>
 }
 /**
@@ -390,6 +400,7 @@ export class Transitions {
         most: REGION_IDS.map((_, i) =>
           moves.reduce((sum, move) => sum + (WASH[i] ?? 0) + (move.warm[i] ?? 0), 0),
         ),
+        ...togetherOf(moves),
         known: new Map(),
       }
       this.rows.set(key, row)
@@ -468,9 +479,13 @@ export class Transitions {
   }
 
   /** The connecting steps before a move; none can be where it is not for skin like this. */
-  private chainFor({ calm, regions, technique }: Ready, skin: number[]) {
+  private chainFor(
+    { calm, regions: own, technique }: Ready,
+    skin: number[],
+    regions: readonly number[],
+  ) {
     if (calm !== undefined) {
-      const open = regions.some((i) => !this.regions.isIntact(skin[i] as number))
+      const open = own.some((i) => !this.regions.isIntact(skin[i] as number))
       if ((calm === 'only') !== open) return undefined
     }
     return this.regions.chain(skin, technique, regions)
@@ -503,14 +518,17 @@ export class Transitions {
     let resting = false
     for (let at = 0; at < row.moves.length; at++) {
       const ready = row.moves[at] as Ready
-      const chain = this.chainFor(ready, skin)
+      const laid = !resting && ready.dwells && row.together ? row.together : ready
+      const both = this.chainFor(ready, skin, laid.regions)
+      const where = both ? laid : ready
+      const chain = both ?? this.chainFor(ready, skin, ready.regions)
       // A connecting step between what rests would stretch its time: such a block is laid another
       // way or not at all.
       if (!chain || (resting && chain.length > 0)) return null
       resting ||= ready.dwells
       links += chain.length
       for (const wanted of chain) {
-        const link = this.link(wanted, ready.names)
+        const link = this.link(wanted, where.names)
         if (link.bears && !loads) {
           loads = REGION_IDS.map(() => 0)
           addCool(loads, done)
@@ -519,7 +537,7 @@ export class Transitions {
       }
       if (chain.length > 0) {
         chains ??= row.moves.map(() => UNLINKED)
-        chains[at] = chain.map((link) => connectorOf(link, ready.names))
+        chains[at] = chain.map((link) => connectorOf(link, where.names))
       }
       add(ready)
     }

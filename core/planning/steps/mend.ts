@@ -6,11 +6,12 @@ import {
   type TechniqueId,
 } from '../../catalogue/techniques/techniques'
 import { shortName } from '../../catalogue/techniques/traits'
-import type { RegionId } from '../../face/zones'
+import type { PlanStep } from '../../catalogue/techniques/step'
+import { REGION_IDS, type RegionId } from '../../face/zones'
 import { minutes, toTicks, type Minutes } from '../../units'
 import { applyTechnique, unmetNeeds, type Surface, type Unmet } from '../../surface/surface'
 import { bottleRateOf } from '../../dosing/bottleRate'
-import type { Allow } from '../today/allowed'
+import type { Allow } from '../today/allowance'
 
 /** "tip wants dry skin": why a connecting step stands before a technique. */
 export const wantsWords = (technique: Technique, wants: string | undefined): string =>
@@ -75,6 +76,17 @@ export function connect(
   }
   return best
 }
+
+/** The zones of something that rests and of all that is laid beside it before the first comes off. */
+export function laidTogether(steps: readonly Placed[], at: number): RegionId[] {
+  const from = steps.slice(at)
+  const off = from.findIndex(({ technique }) => TECHNIQUES[technique].removes)
+  const laid = from
+    .slice(0, off < 0 ? from.length : off)
+    .filter(({ technique }) => TECHNIQUES[technique].dwell)
+  return REGION_IDS.filter((id) => laid.some(({ regions }) => regions.includes(id)))
+}
+type Placed = Pick<PlanStep, 'technique' | 'regions'>
 
 /** Whether a connecting step answers to something that is still wanted, and can itself be done. */
 const helps = (

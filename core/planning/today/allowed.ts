@@ -18,31 +18,8 @@ import { isNamed, NAMED_ONLY, namedOnly, strongAcid } from './named'
 import { regionsMeeting } from './adapt'
 import { rangeOf, type Range } from './deviceRange'
 import { stopping, meets } from './bars'
+import type { Allow, Allowance } from './allowance'
 import { usableProducts, type Choice } from './bottles'
-
-/** What one technique may do on this client today, and the rules behind it. */
-export interface Allowance {
-  technique: Technique
-  /** Nothing anywhere: why. */
-  never: readonly Why[]
-  barred: ReadonlyMap<RegionId, readonly Why[]>
-  minutesMost: number
-  /** What it takes today at least, however short the hour. */
-  minutesLeast: number
-  passesMost: number
-  /** The device's range for this client and these hands; absent where there is no setting. */
-  setting?: Range
-  adapted: readonly Why[]
-  /** Which of these rules shorten it. */
-  shortened: readonly string[]
-  /** Why it wants longer than its least, and why fewer passes, where something says so. */
-  longerWhy?: Why
-  passesWhy?: Why
-  /** Liked more or less today, in the currency of a school's taste. */
-  favour: number
-  favourLayout: Readonly<Partial<Record<LayoutId, number>>>
-  products: readonly Choice[]
-}
 
 /**
  * What the answers, the skin, the house and the shelf leave of one technique.
@@ -75,6 +52,8 @@ class Draft {
   private readonly favourLayout: Partial<Record<LayoutId, number>> = {}
   private readonly setting: Range | undefined
   private minutesMost: number
+  private minutesMostElsewhere: number
+  private readonly shortOn = new Map<RegionId, number>()
   private minutesLeast: number
   private passesMost: number
   private longerWhy: Why | undefined
@@ -86,6 +65,7 @@ class Draft {
     private readonly input: PlanInput,
   ) {
     this.minutesMost = technique.minutes.most
+    this.minutesMostElsewhere = technique.minutes.most
     this.minutesLeast = technique.minutes.least
     this.passesMost = technique.passes?.limit ?? 0
     this.setting = rangeOf(technique, input)
@@ -139,6 +119,7 @@ class Draft {
     const why: Why = { rule: row.id, text: row.sentence }
     if (row.leaveOut) for (const region of met) this.bar(region, why)
     this.shorten(row.minutesMost, why)
+    this.shortenOn('reading' in row.when ? met : undefined, row.minutesMost)
     this.lengthen(row.minutesLeast, why)
     this.limitPasses(row.passesMost, why)
     this.limitSetting(row, why)
@@ -161,6 +142,7 @@ class Draft {
         .map((row) => ({ rule: row.rule, text: row.sentence }))
     if (this.technique.families.includes('heat') && limit.steamMost < this.minutesMost) {
       this.minutesMost = limit.steamMost
+      this.shortenOn(undefined, limit.steamMost)
       const whys = because('steamMost')
       this.adapted.push(...whys)
       this.shortened.push(...whys.map((why) => why.rule))
@@ -202,6 +184,8 @@ class Draft {
       never,
       barred: this.barred,
       minutesMost: this.minutesMost,
+      minutesMostElsewhere: this.minutesMostElsewhere,
+      shortOn: this.shortOn,
       minutesLeast: Math.min(this.minutesLeast, this.minutesMost),
       passesMost: this.passesMost,
       ...(setting ? { setting } : {}),
@@ -226,6 +210,16 @@ class Draft {
     this.minutesMost = minutes
     this.adapted.push(why)
     this.shortened.push(why.rule)
+  }
+
+  /** Everywhere, or on the zones that show why. */
+  private shortenOn(zones: readonly RegionId[] | undefined, minutes: number | undefined): void {
+    if (minutes === undefined) return
+    if (zones === undefined)
+      this.minutesMostElsewhere = Math.min(this.minutesMostElsewhere, minutes)
+    else
+      for (const zone of zones)
+        this.shortOn.set(zone, Math.min(this.shortOn.get(zone) ?? minutes, minutes))
   }
 
   private lengthen(minutes: number | undefined, why: Why): void {
@@ -256,11 +250,6 @@ class Draft {
   }
 }
 
-/** The first reason of this client that bars a region; the reach of the work is none of theirs. */
-export const firstBar = ({ barred }: Pick<Allowance, 'barred'>): Why | undefined =>
-  [...barred.values()].flat().find((why) => why.rule !== OUTSIDE_ORBIT.rule)
-
-export type Allow = (id: TechniqueId) => Allowance
 /** What each technique may do today, worked out where it is asked after and only once. */
 export function allowances(input: PlanInput): Allow {
   const bars = stopping(input.verdict)

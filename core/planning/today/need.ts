@@ -13,7 +13,7 @@ import { plannedGrade, type Profile } from '../../skin/profile'
 import { MOST_GRADE } from '../../skin/readings'
 import type { PlanInput } from '../input'
 
-type Asking = Pick<PlanInput, 'profile' | 'aims' | 'wanted' | 'protocol'>
+type Asking = Pick<PlanInput, 'profile' | 'aims' | 'named' | 'wanted' | 'protocol'>
 type Working = Pick<Technique, 'id' | 'families' | 'effects'>
 
 /** How much of a concern a region shows, 0–4; what was not read counts as the catalogue says. */
@@ -51,10 +51,11 @@ function askOf(concern: ConcernId, region: RegionId, { profile, aims }: Asking):
  */
 const isAskedFor = (
   { id, families, effects }: Working,
-  { aims, wanted, protocol }: Asking,
+  { aims, named, wanted, protocol }: Asking,
 ): boolean =>
   !families.some((family) => STRONG.includes(family)) ||
   aims.some((aim) => effects[aim] !== undefined) ||
+  named?.includes(id) === true ||
   wanted?.includes(id) === true ||
   protocol?.some(({ technique }) => technique === id) === true
 

@@ -1,7 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { BREAKOUT_ROWS } from '../../catalogue/skin/breakout'
-import { REGION_IDS, ZONE_IDS, ZONES, type ZoneId } from '../../face/zones'
+import { GROUPS } from '../../face/regions'
+import { ZONE_IDS, ZONES, type RegionId, type ZoneId } from '../../face/zones'
 import { HOME_REGIONS } from '../../catalogue/consultation/home'
 import { allowances } from '../../planning/today/allowed'
 import { planInput, readAll, RESILIENT } from '../../testing/fixtures'
@@ -12,7 +13,7 @@ import { barsAfterBreakout, barsFromBreakout } from './breakout'
 const DULL = { ...RESILIENT, dullness: 4, texture: 3, congestion: 3 } as const
 /** The same spots in the first so many regions, none elsewhere. */
 const spotted = (grade: Grade, regions: number) => {
-  const within = REGION_IDS.slice(0, regions)
+  const within: readonly RegionId[] = GROUPS.faceNoEyes.slice(0, regions)
   const there: ZoneId[] = ZONE_IDS.filter((zone) =>
     ZONES[zone].regions.every((region) => within.includes(region)),
   )
@@ -26,27 +27,23 @@ const rulesOf = (grade: Grade, regions: number) =>
 
 describe('a breakout by its severity', () => {
   it('is met on its spots, gently over the face, or left to a doctor', () => {
-    expect(rulesOf(2, 10)).toEqual([])
+    expect(rulesOf(2, 9)).toEqual([])
     expect(rulesOf(3, 3)).toEqual([])
     expect(rulesOf(3, 4)).toEqual(['breakout-gentle'])
     expect(rulesOf(4, 3)).toEqual(['breakout-calm'])
   })
   it('never stops less where it is worse, row by row', () => {
     fc.assert(
-      fc.property(
-        fc.integer({ min: 0, max: 3 }),
-        fc.integer({ min: 1, max: 10 }),
-        (grade, many) => {
-          const stopped = (one: number) =>
-            new Set(
-              barsFromBreakout(deriveProfile(spotted(one as Grade, many))).flatMap(
-                (bar) => bar.families,
-              ),
-            )
-          const worse = stopped(grade + 1)
-          for (const family of stopped(grade)) expect(worse.has(family)).toBe(true)
-        },
-      ),
+      fc.property(fc.integer({ min: 0, max: 3 }), fc.integer({ min: 1, max: 9 }), (grade, many) => {
+        const stopped = (one: number) =>
+          new Set(
+            barsFromBreakout(deriveProfile(spotted(one as Grade, many))).flatMap(
+              (bar) => bar.families,
+            ),
+          )
+        const worse = stopped(grade + 1)
+        for (const family of stopped(grade)) expect(worse.has(family)).toBe(true)
+      }),
     )
   })
   it('keeps actives away for its days, and not a day longer', () => {

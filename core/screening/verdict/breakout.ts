@@ -1,18 +1,37 @@
 import { BREAKOUT_ROWS, type BreakoutRow } from '../../catalogue/skin/breakout'
 import { HOME_REGIONS } from '../../catalogue/consultation/home'
-import { REGION_IDS } from '../../face/zones'
-import { readRegion, type Grade, type Readings } from '../../skin/readings'
+import { GROUPS } from '../../face/regions'
+import type { FamilyId } from '../../catalogue/kinds'
+import { MOST_GRADE, readRegion, type Grade, type Readings } from '../../skin/readings'
 import type { Profile } from '../../skin/profile'
 import { addDays } from '../asking/days'
 import type { Bar } from './verdict'
 
 type Spots = readonly (Grade | undefined)[]
 const spotsOf = (profile: Profile): Spots =>
-  REGION_IDS.map((region) => profile.regions[region].spots)
+  GROUPS.faceNoEyes.map((region) => profile.regions[region].spots)
 
 /** The row of the greatest severity that these spots reach. */
 const reached = (spots: Spots, rows: readonly BreakoutRow[]): BreakoutRow | undefined =>
   rows.find(({ from, regions }) => spots.filter((grade) => (grade ?? 0) >= from).length >= regions)
+
+/**
+ * Kinds of work that a breakout would stop on the whole face, if what was not read of it were at its
+ * worst; empty where all of it was read.
+ */
+export function mayBeStopped(
+  profile: Profile,
+  rows: readonly BreakoutRow[] = BREAKOUT_ROWS,
+): readonly FamilyId[] {
+  const unread = GROUPS.faceNoEyes.filter((region) => profile.unread.includes(region))
+  if (unread.length === 0) return []
+  const worst = GROUPS.faceNoEyes.map((region) =>
+    unread.includes(region) ? MOST_GRADE : profile.regions[region].spots,
+  )
+  return rows
+    .filter(({ from, regions }) => worst.filter((grade) => (grade ?? 0) >= from).length >= regions)
+    .flatMap(({ families }) => families)
+}
 
 const barOf = (row: BreakoutRow, sentence: string): Bar => ({
   rule: row.rule,
@@ -47,7 +66,7 @@ export function barsAfterBreakout(
   const row =
     before &&
     reached(
-      REGION_IDS.map((region) => readRegion(before.zones, region).spots),
+      GROUPS.faceNoEyes.map((region) => readRegion(before.zones, region).spots),
       rows,
     )
   if (!before || !row) return []

@@ -28,7 +28,7 @@ export const DEMO_CASES: readonly Case[] = [
       nowhere(FACE_WORK, ['cheekL', 'cheekR'], 'vessels-local, baseline-redness'),
       not('steam', 'vessels-local: steam reaches the whole face'),
       sees('hydratingMask', CP),
-      sees('massage', CP),
+      not('massage', 'a quiet hour is the third thing asked for: sixty minutes carry two'),
       sees('cold', CP),
       last('sunProtection', 'must-sun'),
     ],

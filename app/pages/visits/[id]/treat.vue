@@ -179,10 +179,8 @@ useRoomKeys(
   min-height: 100dvh;
   display: grid;
   grid-template:
-    'told told told' auto 'now rest face' minmax(
-      0,
-      1fr
-    ) 'tools tools tools' auto 'bar bar bar' 118px /
+    'told told told' auto 'now rest face' minmax(0, 1fr)
+    'tools tools tools' auto 'bar bar bar' 118px /
     minmax(0, 5.2fr) minmax(0, 2.7fr) minmax(0, 3.1fr);
   color: var(--candle);
   gap: 0 22px;
@@ -199,7 +197,6 @@ useRoomKeys(
     box-shadow: inset 0 0 0 6px var(--glow);
   }
 }
-/* Alone above whatever screen there is. */
 .told {
   grid-area: told;
 }
@@ -221,10 +218,8 @@ useRoomKeys(
 @media (max-width: 1000px) {
   .treat {
     grid-template:
-      'told told' auto 'now now' auto 'rest face' minmax(
-        0,
-        1fr
-      ) 'tools tools' auto 'bar bar' 118px /
+      'told told' auto 'now now' auto 'rest face' minmax(0, 1fr)
+      'tools tools' auto 'bar bar' 118px /
       minmax(0, 1fr) minmax(0, 1.4fr);
   }
   .rest.none,

@@ -1,0 +1,72 @@
+import { FINDING_ORDER } from '../../catalogue/consultation/findings'
+import { LICENCE_IDS } from '../../catalogue/kinds'
+import type { ConditionId } from '../../catalogue/skin/conditions'
+import { REGION_IDS, type RegionId } from '../../face/zones'
+import { screen } from '../../screening/verdict/verdict'
+import type { Answers } from '../../screening/asking/answers'
+import type { Profile } from '../../skin/profile'
+import type { ZoneReading } from '../../skin/readings'
+import { ticksWithin } from '../../units'
+import { agendaOf, type Work } from '../agenda/work'
+import type { PlanInput } from '../input'
+import { compile } from '../question/compile'
+import type { SolveFrom } from '../question/planCase'
+import { solve } from '../search/solve'
+import { allowances } from '../today/allowed'
+
+/**
+ * The agenda of a visit as the hour really holds it: of the work that is wanted, what the proved best
+ * plan for the same wishes holds when nothing speaks against any of it. Cautions are not looked at, so
+ * that work which cannot share the visit with other work is not brought in by a caution on that.
+ */
+export function settledAgenda(input: PlanInput, start?: SolveFrom): Work[] {
+  const agenda = agendaOf(input)
+  if (agenda.length < 2) return agenda
+  const free = withoutCaution(input)
+  const planCase = compile(free, allowances(free), agenda)
+  const solution = solve(planCase, ticksWithin(input.slotMinutes), start)
+  if (!solution) return agenda
+  const held = new Set(
+    planCase.stages.flatMap(({ options }) =>
+      options.filter(({ id }) => solution.options.includes(id)).flatMap(({ main }) => main),
+    ),
+  )
+  return agenda.filter(({ ladder }) => ladder.some((id) => held.has(id)))
+}
+
+const NONE: Answers = Object.fromEntries(FINDING_ORDER.map((id) => [id, { say: 'no' }]))
+const CAUTIOUS: readonly ConditionId[] = ['sensitive', 'reactive', 'mature', 'marksEasily']
+
+/** The same wishes, house and hour of somebody whose skin bears everything. */
+const withoutCaution = (input: PlanInput): PlanInput => ({
+  ...input,
+  answers: NONE,
+  verdict: screen(NONE, input.today),
+  profile: resilient(input.profile),
+  past: [],
+  firstVisit: false,
+  residual: Object.fromEntries(REGION_IDS.map((id) => [id, 0])) as Record<RegionId, number>,
+  patch: {},
+  suspected: {},
+  licences: LICENCE_IDS,
+  usedBefore: input.shelf.map(({ product }) => product.id),
+})
+
+function resilient({ age: _age, ...profile }: Profile): Profile {
+  const calm = (reading: ZoneReading): ZoneReading => ({
+    ...reading,
+    sensitivity: 0,
+    redness: 0,
+    vessels: 0,
+    fragility: 0,
+    spots: 0,
+  })
+  return {
+    ...profile,
+    conditions: profile.conditions.filter((id) => !CAUTIOUS.includes(id)),
+    regions: Object.fromEntries(
+      REGION_IDS.map((id) => [id, calm(profile.regions[id])]),
+    ) as Profile['regions'],
+    unread: [],
+  }
+}
