@@ -42,7 +42,7 @@ describe('zones and regions', () => {
     expect(nameRegions(GROUPS.faceNeckDecollete)).toBe('face, neck, décolleté')
     expect(
       nameRegions(GROUPS.face.filter((region) => region !== 'cheekL' && region !== 'cheekR')),
-    ).toBe('face without cheeks')
+    ).toBe('whole face except cheeks')
     expect(nameRegions(['cheekL'])).toBe('left cheek')
     expect(nameRegions([])).toBe('')
   })

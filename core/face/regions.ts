@@ -105,7 +105,10 @@ const AREAS = Object.fromEntries(
   ]),
 ) as Record<RegionId, number>
 
-/** A short reading of a set of regions: "T-zone", "face and neck", or the regions by name. */
+/**
+ * A short reading of a set of regions: "T-zone", "face and neck", "whole face except cheeks", or the
+ * regions by name.
+ */
 export function nameRegions(regions: readonly RegionId[]): string {
   const key = (own: readonly RegionId[]) =>
     REGION_IDS.filter((region) => own.includes(region)).join()
@@ -117,25 +120,18 @@ export function nameRegions(regions: readonly RegionId[]): string {
     ['orbital', 'eye contours'],
     ['perioral', 'mouth'],
     ['face', 'face'],
-    ['faceNoEyes', 'face, not the eyes'],
     ['faceNeck', 'face and neck'],
     ['faceNeckDecollete', 'face, neck, décolleté'],
-    ['cheeksJawNeck', 'cheeks, jaw, neck'],
   ]
   for (const [id, name] of named) if (key(GROUPS[id]) === wanted) return name
-  for (const [id, name] of [...named].reverse()) {
-    const missing = GROUPS[id].filter((group) => !regions.includes(group))
-    if (
-      missing.length > 0 &&
-      missing.length <= 2 &&
-      regions.every((region) => GROUPS[id].includes(region)) &&
-      regions.length > 3
-    ) {
-      return `${name} without ${joinRegions(missing)}`
-    }
-  }
-  return joinRegions(regions)
+  const missing = FACE.filter((region) => !regions.includes(region))
+  if (missing.length > MOST_EXCEPTED) return joinRegions(regions)
+  const besides = regions.filter((region) => !FACE.includes(region))
+  const face = missing.length === 0 ? 'face' : `whole face except ${joinRegions(missing)}`
+  return besides.length === 0 ? face : `${joinRegions(besides)}, ${face}`
 }
+/** The whole face is named with what is left out of it as long as that is no more than this. */
+const MOST_EXCEPTED = 2
 
 function joinRegions(regions: readonly RegionId[]): string {
   const left = REGION_IDS.filter((region) => regions.includes(region))

@@ -112,9 +112,11 @@ export const INTENTIONS: Readonly<Record<ConcernId, Intention>> = {
     ],
   },
   puffyFace: {
-    lines: [line('hands', ['stones', 'massage', 'toningMassage']), COOL],
+    lines: [line('hands', ['stones', 'massage', 'toningMassage'], { where: 'asked' }), COOL],
   },
-  puffyEyes: { lines: [line('mask', ['eyeMask']), COOL, line('hands', ['stones'])] },
+  puffyEyes: {
+    lines: [line('mask', ['eyeMask']), COOL, line('hands', ['stones'], { where: 'asked' })],
+  },
   tonight: {
     lines: [
       line('hands', ['toningMassage', 'microcurrent', 'massage', 'stones']),

@@ -64,8 +64,8 @@ function purposeOf(move: PlacedMove, { technique, work }: Allowance, input: Plan
     ? all.find(({ id }) => id === work.intention)
     : all.find(({ id }) => most > 0 && technique.effects[id] === most)
   if (work?.helps) return [{ rule: `helps-${work.helps}`, text: HELPS[work.helps] }]
-  if (!intended) return []
-  return [{ rule: `aim-${intended.id}`, text: aimWords(intended, move.regions, input.profile) }]
+  const text = intended && aimWords(intended, move.regions, input.profile)
+  return text ? [{ rule: `aim-${intended.id}`, text }] : []
 }
 
 /** What asks for a step, of this client: the zones that show it most, or their own word. */
@@ -73,9 +73,14 @@ function aimWords(
   { id: aim, by }: Intended,
   regions: readonly RegionId[],
   profile: Profile,
-): string {
+): string | undefined {
   const row = CONCERN_NEED[aim]
-  const asked = by === 'client' ? `asked for: ${CONCERN_NAMES[aim]}` : CALM_WORDS
+  const said = {
+    client: `asked for: ${CONCERN_NAMES[aim]}`,
+    nobody: CALM_WORDS,
+    reading: undefined,
+  }
+  const asked = said[by]
   if ('constant' in row) return asked
   const read = regions.filter((region) => profile.regions[region][row.reading] !== undefined)
   const most = Math.max(0, ...read.map((region) => needOf(profile, aim, region)))

@@ -93,11 +93,13 @@ describe('a new plan in the middle of a visit', () => {
     expect(resting).toBeGreaterThan(0)
   })
   it('lets a second mask that is laid before the first is off come off its own way', () => {
-    const readings = readAll({ oil: 2, water: 1, congestion: 2, redness: 1, sensitivity: 0 })
-    const aims = ['shine', 'redness', 'breakouts', 'rest'] as const
+    const dry = { oil: 1, water: 1, congestion: 0, redness: 0, sensitivity: 0 } as const
+    const oily = { ...dry, oil: 3 } as const
+    const readings = readAll(dry, { forehead: oily, nose: oily, chin: oily })
+    const aims = ['shine', 'dehydration'] as const
     const input = planInput({ readings, school: 'brightLamp', aims, slotMinutes: 69 })
     const { steps } = propose(input)
-    const first = steps.findIndex((step) => step.technique === 'hydratingMask')
+    const first = steps.findIndex((step) => TECHNIQUES[step.technique].dwell !== undefined)
     const done = steps.slice(0, first + 1)
     const kept = untouchable(steps, done, [steps[first]?.key ?? ''])
     const { resting } = trace(input, kept).schedule

@@ -1,10 +1,20 @@
 import { expect, it } from 'vitest'
 import { GROUPS } from '../../face/regions'
-import { planInput } from '../../testing/fixtures'
+import { planInput, readAll, RESILIENT } from '../../testing/fixtures'
 import { compile } from './compile'
 
 it('keeps the two-mask block on disjoint regions', () => {
-  const planCase = compile(planInput({ aims: ['shine', 'dehydration'] }))
+  const planCase = compile(
+    planInput({
+      aims: ['shine', 'dehydration'],
+      readings: readAll(
+        { ...RESILIENT, oil: 1, congestion: 1 },
+        Object.fromEntries(
+          (['forehead', 'nose', 'chin'] as const).map((id) => [id, { ...RESILIENT, oil: 3 }]),
+        ),
+      ),
+    }),
+  )
   const both =
     planCase.stages
       .find((stage) => stage.id === 'mask')

@@ -1,5 +1,6 @@
 import type { LayoutId } from '../../catalogue/techniques/technique'
 import type { Technique } from '../../catalogue/techniques/techniques'
+import { LEAST_LOCAL_SHARE, REGION_SHARE } from '../../catalogue/rules/value'
 import { GROUPS } from '../../face/regions'
 import { REGION_IDS, type RegionId } from '../../face/zones'
 import { feelsHeat } from '../../load/loads'
@@ -26,6 +27,10 @@ interface NamedSet {
   layout: LayoutId
   regions: RegionId[]
 }
+
+/** Broad enough to be laid on beside another: not the neck alone. */
+const isBroad = (regions: readonly RegionId[]): boolean =>
+  regions.reduce((sum, id) => sum + REGION_SHARE[id], 0) >= LEAST_LOCAL_SHARE
 
 /** The group that these regions are, or that they are those that ask. */
 const groupNamed = (regions: readonly RegionId[]): string =>
@@ -98,7 +103,7 @@ export class RegionSets {
       for (const other of this.secondSets(second, one.layout)) {
         const rest = other.regions.filter((region) => !one.regions.includes(region))
         const laid = [...one.regions, ...rest]
-        if (one.regions.length === 0 || rest.length === 0) continue
+        if (one.regions.length === 0 || !isBroad(rest)) continue
         if (third && (eyes.length === 0 || laid.includes('eyes'))) continue
         const key = `${one.regions.join()}|${rest.join()}`
         const id = `${one.name}+${other.name}`
