@@ -185,7 +185,8 @@ test('which zones drank it is tapped when it is off, and the cream takes a secon
     await nextStep(page)
   }
   await asked.click()
-  await page.getByRole('button', { name: 'Left cheek' }).first().click()
+  const which = page.getByRole('dialog', { name: 'Which zones drank it' })
+  await which.getByRole('button', { name: 'Left cheek' }).first().click()
   await expect.poll(() => taps(id)).toContain('absorbed')
   await page.getByRole('button', { name: 'Kept, go on' }).click()
   while ((await heading.innerText()) !== TECHNIQUES.moisturiser.name) await nextStep(page)

@@ -118,7 +118,8 @@ test('what is told against a mask that lies is said over the silence, and it com
     ['hardeningOff'],
     ['moisturiser'],
   ])
-  for (const step of steps.slice(0, 4)) await tell(id, done(step))
+  await tell(id, { kind: 'started' }, 9)
+  for (const [i, step] of steps.slice(0, 4).entries()) await tell(id, done(step), 8 - 2 * i)
   await letIn(page, 'owner')
   await open(page, `/visits/${id}/treat`)
   await expect(page.getByRole('region', { name: 'Silence' })).toBeVisible()
@@ -128,7 +129,9 @@ test('what is told against a mask that lies is said over the silence, and it com
   await expect(told).toContainText('Stop here.')
   await told.getByRole('button', { name: 'Take it off now' }).click()
   await expect(told).toBeHidden()
-  await expect(page.getByRole('heading', { level: 1, name: 'Hardening mask off' })).toBeVisible()
+  await expect(
+    page.getByRole('heading', { level: 1, name: 'Oil film, then warm cloth' }),
+  ).toBeVisible()
   const kinds = async () => (await bundleOf(owner, id)).events.map(({ body }) => body.kind)
   await expect.poll(kinds).toContain('offNow')
 })

@@ -13,6 +13,8 @@ const said = ref('')
 const left = computed(() =>
   Math.max(0, Math.ceil(props.resting.latest - fromMilliseconds(props.resting.ms))),
 )
+/** To the half minute. */
+const whole = (minutes: number) => Math.round(minutes * 2) / 2
 const mayComeOff = computed(() => props.resting.word !== 'working')
 const ran = computed(() => elapsed(toMilliseconds(Math.floor(fromMilliseconds(props.resting.ms)))))
 async function signal(words: string, then: string) {
@@ -32,7 +34,7 @@ async function stop() {
       {{ left }} <small>min</small>
     </p>
     <p class="dim figures">
-      {{ ran }} on · from {{ resting.earliest }}, off by {{ resting.latest }}
+      {{ ran }} on · from {{ whole(resting.earliest) }}, off by {{ whole(resting.latest) }} min
     </p>
     <p class="said" role="status">{{ said }}</p>
     <div class="row middle" role="group" aria-label="What the hand says">

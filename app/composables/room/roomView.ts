@@ -15,10 +15,12 @@ export function useRoomView() {
   const resting = computed(() =>
     room.state ? restingNow(room.state, room.everyStep, room.now, room.bottleOf) : [],
   )
-  /** A mask that sets hard is waited for in silence, unless the step is looked at. */
+  /** A mask that sets hard is waited for in silence, unless the step is looked at or it comes off. */
   const shown = ref('')
   const silent = computed(() =>
-    resting.value.find(({ quiet, key }) => quiet && shown.value !== key),
+    resting.value.find(
+      ({ quiet, key, comesOffFirst }) => quiet && !comesOffFirst && shown.value !== key,
+    ),
   )
   const late = computed(() => resting.value.some(({ word }) => word === 'late'))
   const due = computed(() => late.value || resting.value.some(({ word }) => word === 'due'))
