@@ -491,6 +491,19 @@ export class Transitions {
     return this.regions.chain(skin, technique, regions)
   }
 
+  /**
+   * What connects before a move, and on which zones: what is laid side by side is made ready together.
+   * A connecting step between what rests would stretch its time: such a block is laid another way or
+   * not at all.
+   */
+  private connecting(row: Row, ready: Ready, skin: number[], resting: boolean) {
+    const laid = !resting && ready.dwells ? row.together : undefined
+    const both = laid && this.chainFor(ready, skin, laid.regions)
+    if (laid && both) return { chain: both, names: laid.names }
+    const chain = this.chainFor(ready, skin, ready.regions)
+    return !chain || (resting && chain.length > 0) ? null : { chain, names: ready.names }
+  }
+
   /** What a move pours in, by how warm each of its zones is. */
   private pour(loads: number[], { regions, warm, cool }: Ready, skin: readonly number[]): void {
     for (const i of regions) {
@@ -518,17 +531,13 @@ export class Transitions {
     let resting = false
     for (let at = 0; at < row.moves.length; at++) {
       const ready = row.moves[at] as Ready
-      const laid = !resting && ready.dwells && row.together ? row.together : ready
-      const both = this.chainFor(ready, skin, laid.regions)
-      const where = both ? laid : ready
-      const chain = both ?? this.chainFor(ready, skin, ready.regions)
-      // A connecting step between what rests would stretch its time: such a block is laid another
-      // way or not at all.
-      if (!chain || (resting && chain.length > 0)) return null
+      const connects = this.connecting(row, ready, skin, resting)
+      if (!connects) return null
+      const { chain, names } = connects
       resting ||= ready.dwells
       links += chain.length
       for (const wanted of chain) {
-        const link = this.link(wanted, where.names)
+        const link = this.link(wanted, names)
         if (link.bears && !loads) {
           loads = REGION_IDS.map(() => 0)
           addCool(loads, done)
@@ -537,7 +546,7 @@ export class Transitions {
       }
       if (chain.length > 0) {
         chains ??= row.moves.map(() => UNLINKED)
-        chains[at] = chain.map((link) => connectorOf(link, where.names))
+        chains[at] = chain.map((link) => connectorOf(link, names))
       }
       add(ready)
     }
