@@ -2,9 +2,12 @@ import { ASKS_FROM, MORE_ROOM_TICKS } from '../../catalogue/rules/value'
 import { orderRule } from '../../catalogue/rules/orderRules'
 import type { PlanStep, Why } from '../../catalogue/techniques/step'
 import { TECHNIQUES, TECHNIQUE_IDS, type TechniqueId } from '../../catalogue/techniques/techniques'
-import { isMain } from '../../catalogue/techniques/traits'
+import { isMain, shortName } from '../../catalogue/techniques/traits'
 import { REGION_IDS, type RegionId } from '../../face/zones'
+import { INTENTIONS } from '../../catalogue/rules/intentions'
+import { intentionsOf } from '../agenda/intentions'
 import { NO_INTENTION } from '../agenda/narrow'
+import type { Work } from '../agenda/work'
 import { firstBar } from '../today/allowance'
 import { allowances } from '../today/allowed'
 import { underUsual } from '../question/lengths'
@@ -62,7 +65,7 @@ export function leftOut(
         const { minutesMost } = allowance
         if (underUsual(TECHNIQUES[technique], minutesMost, input.slotMinutes))
           return { technique, name, why: tooShort(technique, minutesMost, allowance.adapted[0]) }
-        return { technique, name, why: first ?? unasked(technique, input) }
+        return { technique, name, why: first ?? unasked(technique, input, solved.agenda) }
       }
       return price(technique, name, planCase, before, ticksWithin(input.slotMinutes))
     })
@@ -77,12 +80,28 @@ const tooShort = (technique: TechniqueId, most: number, cause: Why | undefined):
   text: `its usual ${TECHNIQUES[technique].minutes.usual ?? 0} min are more than today's ${most}`,
 })
 
-/** Nothing bars it, and no zone asks for it, or it has no zone today. */
-const unasked = (technique: TechniqueId, input: PlanInput): Why =>
-  keptToNeed(TECHNIQUES[technique]) &&
-  !REGION_IDS.some((region) => askFor(TECHNIQUES[technique], region, input) >= ASKS_FROM)
-    ? { rule: 'no-need', text: 'nothing on this skin asks for it' }
-    : NO_INTENTION
+/**
+ * Nothing bars it: no zone asks for it, other work does what it would, there is no room for it after
+ * what was asked for first, or the visit is for something else.
+ */
+function unasked(technique: TechniqueId, input: PlanInput, agenda: readonly Work[]): Why {
+  const asks = REGION_IDS.some(
+    (region) => askFor(TECHNIQUES[technique], region, input) >= ASKS_FROM,
+  )
+  if (keptToNeed(TECHNIQUES[technique]) && !asks)
+    return { rule: 'no-need', text: 'nothing on this skin asks for it' }
+  const serves = intentionsOf(input).some(({ id }) =>
+    INTENTIONS[id].lines.some(({ workers }) => workers.includes(technique)),
+  )
+  if (!serves) return NO_INTENTION
+  const { stage } = TECHNIQUES[technique]
+  const other = agenda.find(
+    ({ ladder: [id] }) => id !== technique && TECHNIQUES[id].stage === stage,
+  )
+  return other
+    ? { rule: 'other-work', text: `${shortName(other.ladder[0]).toLowerCase()} does this today` }
+    : { rule: 'no-room', text: 'no room for it after what was asked for first' }
+}
 
 const some = (names: readonly string[]): string =>
   names.length > 2
