@@ -48,7 +48,17 @@ const EXFOLIATE = line(
   ],
   { where: 'asked' },
 )
-const COOL = line('cool', ['cold'])
+const RESTFUL: readonly TechniqueId[] = [
+  // What rests most first.
+  'massage',
+  'stones',
+  'toningMassage',
+]
+const COOLING: readonly TechniqueId[] = [
+  // Never before anything warm.
+  'cold',
+]
+const COOL = line('cool', COOLING)
 
 /**
  * What each intention is worked towards with (common practice). A working step without one of these
@@ -83,7 +93,7 @@ export const INTENTIONS: Readonly<Record<ConcernId, Intention>> = {
   },
   rest: {
     lines: [
-      line('hands', ['massage', 'stones', 'toningMassage'], { long: true }),
+      line('hands', RESTFUL, { long: true }),
       line('mask', ['creamMask', 'hydratingMask']),
       line('soften', ['warmTowel'], { beside: 'hands' }),
     ],
