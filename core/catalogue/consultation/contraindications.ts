@@ -72,8 +72,8 @@ const WORK: readonly FamilyId[] = [
   'ultrasound',
   'retinoid',
 ]
-/** An open barrier bears a bland cleanse and a bland cream, and nothing else (common practice). */
-const ALL_BUT_BLAND: readonly FamilyId[] = [
+/** All that is done to a face besides cleansing and care. */
+const ALL_WORK: readonly FamilyId[] = [
   ...WORK,
   'massage',
   'highFrequency',
@@ -82,9 +82,9 @@ const ALL_BUT_BLAND: readonly FamilyId[] = [
   'clay',
   'covering',
   'cold',
-  'leaveOnActive',
-  'alcohol',
 ]
+/** An open barrier bears a bland cleanse and a bland cream, and nothing else (common practice). */
+const ALL_BUT_BLAND: readonly FamilyId[] = [...ALL_WORK, 'leaveOnActive', 'alcohol']
 /**
  * Told to be inflamed, how badly is not known until it is read: it counts as pustules, and nothing
  * passes over those that rubs, presses, pulls, heats or spreads.
@@ -152,16 +152,7 @@ export const CONTRAINDICATIONS: readonly Contraindication[] = [
     id: 'unexplained-local',
     finding: 'unexplainedSpot',
     does: 'local',
-    families: [
-      ...WORK,
-      'massage',
-      'highFrequency',
-      'microcurrent',
-      'lamp',
-      'clay',
-      'covering',
-      'cold',
-    ],
+    families: ALL_WORK,
     where: 'answered',
     touch: true,
     sentence: 'Nothing on or around it: show it to a doctor.',

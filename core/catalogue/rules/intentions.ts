@@ -12,7 +12,9 @@ export interface Line {
   part: Part
   workers: readonly TechniqueId[]
   /** Only beside this part of the same visit: it prepares for it, or settles what it stirred. */
-  beside?: 'takeOut' | 'hands'
+  beside?: Part
+  /** What it does for that part, as it is said beside the step. */
+  helps?: string
   /** Kept to zones that show what the client minds; without it wherever the technique is done. */
   where?: 'asked'
   /** Takes all the time that a step of this kind may have, not only its usual. */
@@ -74,8 +76,14 @@ export const INTENTIONS: Readonly<Record<ConcernId, Intention>> = {
         { where: 'asked' },
       ),
       line('takeOut', ['extraction'], { where: 'asked' }),
-      line('soften', ['steam', 'warmTowel'], { beside: 'takeOut' }),
-      line('settle', ['highFrequency', 'cold'], { beside: 'takeOut' }),
+      line('soften', ['steam', 'warmTowel'], {
+        beside: 'takeOut',
+        helps: 'softens for the extraction',
+      }),
+      line('settle', ['highFrequency', 'cold'], {
+        beside: 'takeOut',
+        helps: 'calms after the extraction',
+      }),
       line('mask', ['clay', 'freshMask'], { where: 'asked' }),
     ],
   },
@@ -95,7 +103,7 @@ export const INTENTIONS: Readonly<Record<ConcernId, Intention>> = {
     lines: [
       line('hands', RESTFUL, { long: true }),
       line('mask', ['creamMask', 'hydratingMask']),
-      line('soften', ['warmTowel'], { beside: 'hands' }),
+      line('soften', ['warmTowel'], { beside: 'hands', helps: 'warmth before the massage' }),
     ],
   },
   breakouts: {
@@ -135,12 +143,6 @@ export const INTENTIONS: Readonly<Record<ConcernId, Intention>> = {
   },
 }
 
-/** What a helper is there for, by the part of the visit that it stands beside. */
-export const HELPS = {
-  takeOut: 'beside the extraction: opens for it, or calms after it',
-  hands: 'warm before the hands',
-} as const satisfies Partial<Record<Part, string>>
-export type HelpedPart = keyof typeof HELPS
 /** What a visit is for that nobody asked anything of. */
 export const CALM_WORDS = 'calm and protected skin'
 
@@ -150,9 +152,6 @@ export const HOW_MANY: readonly { from: number; many: number }[] = [
   { from: 60, many: 2 },
   { from: 0, many: 1 },
 ]
-/** Without being named no work is of a higher rung than this. */
-export const UNNAMED_RUNG_MOST = 2
-
 /** Stages in which something is worked for an intention; all others open, close and protect. */
 export const WORKING_STAGES: readonly StageId[] = [
   'warm',

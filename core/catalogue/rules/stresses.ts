@@ -1,4 +1,4 @@
-import type { FamilyId } from '../kinds'
+import { EXFOLIATING, type FamilyId } from '../kinds'
 
 /**
  * What work asks of the skin besides its rung and its load: families that rub, heat, carry current,
@@ -11,7 +11,7 @@ export const STRESSES = {
   light: ['lamp'],
   pull: ['vacuum', 'extraction'],
   drying: ['clay'],
-  takesOff: ['friction', 'enzyme', 'acid', 'peel', 'abrasion', 'needling', 'blade', 'ultrasound'],
+  takesOff: [...EXFOLIATING, 'peel', 'ultrasound'],
 } as const satisfies Readonly<Record<string, readonly FamilyId[]>>
 /** Asks nothing of the skin, and is done for an intention all the same. */
 export const ASKED_ONLY: readonly FamilyId[] = ['cold']

@@ -66,7 +66,7 @@ export function permittedOf(input: PlanInput, allow: Allow, agenda: readonly Wor
     })
     for (const region of work.regions)
       poured.set(region, (poured.get(region) ?? 0) + mostLoad(work, region, input))
-    const beside = own?.work.helps
+    const beside = own?.work.beside
     if (own && (beside === undefined || done.some((other) => other.work.part === beside)))
       done.push(own)
   }

@@ -1,11 +1,5 @@
 import { NO_POLICY, methodOf, type Method } from '../../catalogue/schools/schools'
-import {
-  INTENTIONS,
-  UNNAMED_RUNG_MOST,
-  type HelpedPart,
-  type Line,
-  type Part,
-} from '../../catalogue/rules/intentions'
+import { INTENTIONS, type Line, type Part } from '../../catalogue/rules/intentions'
 import { ONLY_WHERE_NAMED } from '../../catalogue/rules/restraint'
 import {
   ASKS_FROM,
@@ -24,10 +18,10 @@ import { GROUPS } from '../../face/regions'
 import { REGION_IDS, type RegionId } from '../../face/zones'
 import { removalMinutes } from '../../timing/removal'
 import type { PlanInput } from '../input'
-import { isNamed } from '../today/named'
+import { isNamed, namedOnly } from '../today/named'
 import { needOf, thatAsk } from '../today/need'
 import { intentionsOf, type Intended } from './intentions'
-import { isWork, ladderOf } from './milder'
+import { isWork, ladderOf, weakestActive } from './milder'
 
 /** One piece of work that the hour holds, before anything is asked about what the skin may bear. */
 export interface Work {
@@ -45,7 +39,9 @@ export interface Work {
   /** Kept to the zones that show what the client minds. */
   asked: boolean
   /** The part of the visit that it stands beside. */
-  helps?: HelpedPart
+  beside?: Part
+  /** What it does for that, in words. */
+  helps?: string
 }
 
 /**
@@ -189,7 +185,8 @@ function workOf(
     regions: asking,
     long: line.long === true && at.rank === 0,
     asked: line.where === 'asked',
-    ...(line.beside === undefined ? {} : { helps: line.beside }),
+    ...(line.beside === undefined ? {} : { beside: line.beside }),
+    ...(line.helps === undefined ? {} : { helps: line.helps }),
   }
 }
 
@@ -230,18 +227,14 @@ const shareOf = (regions: readonly RegionId[]): number =>
 
 /** The house does it, has the device and a bottle for it, and it has its occasion today. */
 export function isInHouse(technique: Technique, input: PlanInput): boolean {
-  const { policy = NO_POLICY, devices, shelf, today } = input
-  const { product: kind, device, rung = 0, id } = technique
+  const { policy = NO_POLICY, devices } = input
+  const { product, device, id } = technique
   return (
     !policy.without.includes(id) &&
     hasOccasion(technique, input) &&
     (device === undefined || devices.includes(device)) &&
-    (kind === undefined ||
-      shelf.some(
-        ({ product, lots }) =>
-          product.kind === kind && lots.some(({ expires }) => expires >= today),
-      )) &&
-    (rung <= UNNAMED_RUNG_MOST || isNamed(id, input))
+    (product === undefined || weakestActive(technique, input) !== undefined) &&
+    (!namedOnly(technique) || isNamed(id, input))
   )
 }
 

@@ -3,7 +3,7 @@ import { CONTRAINDICATIONS } from '../../catalogue/consultation/contraindication
 import { takeOff } from '../../catalogue/consultation/makeUp'
 import { FINDINGS } from '../../catalogue/consultation/findings'
 import { CONCERN_NAMES } from '../../catalogue/kinds'
-import { CALM_WORDS, HELPS } from '../../catalogue/rules/intentions'
+import { CALM_WORDS } from '../../catalogue/rules/intentions'
 import { ASKS_FROM, CONCERN_NEED } from '../../catalogue/rules/value'
 import type { Why } from '../../catalogue/techniques/step'
 import { TECHNIQUES } from '../../catalogue/techniques/techniques'
@@ -63,7 +63,7 @@ function purposeOf(move: PlacedMove, { technique, work }: Allowance, input: Plan
   const intended = work
     ? all.find(({ id }) => id === work.intention)
     : all.find(({ id }) => most > 0 && technique.effects[id] === most)
-  if (work?.helps) return [{ rule: `helps-${work.helps}`, text: HELPS[work.helps] }]
+  if (work?.helps) return [{ rule: 'helps', text: work.helps }]
   const text = intended && aimWords(intended, move.regions, input.profile)
   return text ? [{ rule: `aim-${intended.id}`, text }] : []
 }

@@ -1,4 +1,3 @@
-import type { HelpedPart } from '../../catalogue/rules/intentions'
 import type { ConcernId } from '../../catalogue/kinds'
 import type { Why } from '../../catalogue/techniques/step'
 import type { LayoutId } from '../../catalogue/techniques/technique'
@@ -43,8 +42,8 @@ export interface AgendaWork {
   intention: ConcernId
   /** What it is worth to the plan, in the currency of value. */
   worth: number
-  /** The part of the visit that it stands beside. */
-  helps?: HelpedPart
+  /** What it does for the work that it stands beside, in words. */
+  helps?: string
   /** Care may be longer, shorter and wider than this; work is done just so. */
   exact?: { regions: readonly RegionId[]; minutes: Minutes; dwellMost?: number; passes?: number }
 }
