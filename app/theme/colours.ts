@@ -144,6 +144,13 @@ export const FACE_COLOURS = {
   barred: '#E2B3A6',
 } as const
 
+/** What a visit is for, the first first: beside its steps, and on the face; its number stands with it. */
+export const INTENTION_COLOURS = [
+  { edge: '#1E6A66', face: '#7FA99E' },
+  { edge: '#5C8FB5', face: '#A7C4D6' },
+  { edge: '#B5833A', face: '#DFC391' },
+] as const
+
 /** The basin that must not overflow. */
 export const BASIN_COLOURS = {
   desk: { bowl: '#FFFFFF', line: '#4A3626' },

@@ -3,6 +3,9 @@ import type { FindingId } from '../catalogue/consultation/findings'
 import { FINDING_ORDER } from '../catalogue/consultation/findings'
 import { CONCERN_IDS, LICENCE_IDS, type LicenceId } from '../catalogue/kinds'
 import { MAKE_UP_IDS } from '../catalogue/consultation/makeUp'
+import { WORKING_STAGES } from '../catalogue/rules/intentions'
+import { TECHNIQUES, TECHNIQUE_IDS, type TechniqueId } from '../catalogue/techniques/techniques'
+import { isMain } from '../catalogue/techniques/traits'
 import { SCHOOL_IDS } from '../catalogue/schools/schools'
 import { GROUPS } from '../face/regions'
 import { ZONE_IDS, ZONES, type RegionId, type ZoneId } from '../face/zones'
@@ -27,6 +30,8 @@ export interface Person {
   makeUp: PlanInput['makeUp']
   firstVisit: boolean
   licences: readonly LicenceId[]
+  /** Asked for by name. */
+  named: readonly TechniqueId[]
   /** Days until an event; none is ahead where it is nought. */
   eventIn: number
 }
@@ -60,6 +65,11 @@ const PARTS: readonly (readonly RegionId[])[] = [
 const zonesIn = (regions: readonly RegionId[]): ZoneId[] =>
   ZONE_IDS.filter((zone) => ZONES[zone].regions.some((region) => regions.includes(region)))
 
+/** What somebody may ask for by its name. */
+const BY_NAME: readonly TechniqueId[] = TECHNIQUE_IDS.filter(
+  (id) => isMain(id) && WORKING_STAGES.includes(TECHNIQUES[id].stage),
+)
+
 export const person: fc.Arbitrary<Person> = fc.record({
   age: fc.integer({ min: 18, max: 85 }),
   readings: fc
@@ -80,6 +90,10 @@ export const person: fc.Arbitrary<Person> = fc.record({
   makeUp: fc.subarray([...MAKE_UP_IDS], { maxLength: 2 }),
   firstVisit: fc.boolean(),
   licences: fc.constantFrom<readonly LicenceId[]>(LICENCE_IDS, LICENCE_IDS, ['basic']),
+  named: fc.oneof(
+    { weight: 3, arbitrary: fc.constant([]) },
+    { weight: 1, arbitrary: fc.constantFrom(...BY_NAME).map((id) => [id]) },
+  ),
   eventIn: fc.constantFrom(0, 0, 0, 3, 10),
 })
 
@@ -94,7 +108,7 @@ export function inputOfPerson(who: Person, more: Partial<PlanInput> = {}): PlanI
     ),
     ...(eventIn > 0 ? { eventSoon: { say: 'yes', date: addDays(TODAY, eventIn) } } : {}),
   })
-  const { makeUp, firstVisit, licences } = who
+  const { makeUp, firstVisit, licences, named } = who
   return planInput({
     readings,
     age,
@@ -106,6 +120,7 @@ export function inputOfPerson(who: Person, more: Partial<PlanInput> = {}): PlanI
     makeUp,
     firstVisit,
     licences,
+    named,
     ...more,
   })
 }

@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright'
-import type { Page } from '@playwright/test'
+import type { Locator, Page } from '@playwright/test'
 import { expect, test } from '../support/browserTest'
 import { asOwner, open, plannedVisit } from '../support/house'
 import { bundleOf } from '../support/visit'
@@ -19,6 +19,36 @@ async function openStrip(page: Page, client: string) {
       ),
     )
   return { id, steps, names, before: await names() }
+}
+
+declare global {
+  // How far what stands on the page has moved by itself.
+  var shifted: number
+}
+function watchShifts() {
+  globalThis.shifted = 0
+  new PerformanceObserver((list) => {
+    for (const entry of list.getEntries())
+      if ('value' in entry && !(entry as { hadRecentInput?: boolean }).hadRecentInput)
+        globalThis.shifted += Number(entry.value)
+  }).observe({ type: 'layout-shift', buffered: true })
+}
+/** A desk, a small one, and a tablet upright. */
+const SIZES = [
+  [1280, 800],
+  [1024, 768],
+  [800, 1280],
+] as const
+
+/** Takes a step by its middle and lets it go on another one's end. */
+async function drag(page: Page, from: Locator, to: Locator) {
+  const [start, end] = [await from.boundingBox(), await to.boundingBox()]
+  if (!start || !end) throw new Error('nothing to drag')
+  await page.mouse.move(start.x + start.width / 2, start.y + start.height / 2)
+  await page.mouse.down()
+  await page.mouse.move(end.x + end.width / 2, end.y + end.height / 2, { steps: 14 })
+  await page.mouse.move(end.x + end.width - 4, end.y + end.height / 2, { steps: 6 })
+  await page.mouse.up()
 }
 
 test('the strip by keyboard: move, lengthen, take out, undo; what breaks a rule says so and is mended in one tap', async ({
@@ -88,14 +118,7 @@ test('the strip by mouse: drag a step, open it, change its minutes, add a step',
   page,
 }) => {
   const { id, steps, names, before } = await openStrip(page, 'other-6')
-  const from = await steps.nth(2).boundingBox()
-  const to = await steps.nth(4).boundingBox()
-  if (!from || !to) throw new Error('nothing to drag')
-  await page.mouse.move(from.x + 200, from.y + 8)
-  await page.mouse.down()
-  await page.mouse.move(to.x + 200, to.y + to.height / 2, { steps: 12 })
-  await page.mouse.move(to.x + 200, to.y + to.height - 2, { steps: 4 })
-  await page.mouse.up()
+  await drag(page, steps.nth(2), steps.nth(4))
   await expect.poll(names).not.toEqual(before)
   expect([...(await names())].sort()).toEqual([...before].sort())
   await page.getByRole('button', { name: 'Undo' }).click()
@@ -118,6 +141,43 @@ test('the strip by mouse: drag a step, open it, change its minutes, add a step',
           ?.steps.find((step) => step.minutes === 3.5) !== undefined,
     )
     .toBe(true)
+})
+
+test('a step is dragged into another part of the visit; small ones are shown in full; nothing jumps or is cut', async ({
+  page,
+}) => {
+  await page.addInitScript(watchShifts)
+  const { steps, names, before } = await openStrip(page, 'other-10')
+  await expect(page.getByRole('heading', { name: 'Left out' })).toBeVisible()
+  await expect.poll(() => page.evaluate(() => globalThis.shifted)).toBeLessThanOrEqual(0.02)
+
+  const tone = before.findIndex((name) => name.startsWith('Tone'))
+  const last = before.length - 1
+  await drag(page, steps.nth(tone), steps.nth(last))
+  await expect.poll(async () => (await names()).indexOf(before[tone] ?? '')).toBeGreaterThan(tone)
+  expect([...(await names())].sort()).toEqual([...before].sort())
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect.poll(names).toEqual(before)
+
+  const fold = page.getByRole('button', { name: /^Finish: / })
+  await expect(fold).toHaveAttribute('aria-expanded', 'false')
+  const low = await steps.last().boundingBox()
+  await fold.click()
+  await expect(fold).toHaveAttribute('aria-expanded', 'true')
+  await expect(steps.last()).toContainText('the client knows what to do')
+  expect((await steps.last().boundingBox())?.width).toBeGreaterThan(low?.width ?? Infinity)
+
+  for (const [width, height] of SIZES) {
+    await page.setViewportSize({ width, height })
+    const cut = await page
+      .locator('.strip li, .strip li *, .purpose *')
+      .evaluateAll((all) =>
+        all
+          .filter((own) => own.scrollWidth > own.clientWidth + 1 && own.clientWidth > 0)
+          .map((own) => own.textContent),
+      )
+    expect(cut, `${width}`).toEqual([])
+  }
 })
 
 test("three lengths and four schools stand beside today's plan", async ({ page }) => {

@@ -1,22 +1,32 @@
 <script setup lang="ts">
-import { shortName } from '#core/catalogue/techniques/traits'
+import { CONCERN_NAMES } from '#core/catalogue/kinds'
 import type { TechniqueId } from '#core/catalogue/techniques/techniques'
+import { intentionsOf } from '#core/planning/agenda/intentions'
+import { intentionOf } from '#core/planning/answer/composed'
 import type { LeftOut } from '#core/planning/answer/leftOut'
+import type { PlanInput } from '#core/planning/input'
 
-/** What is not in the plan, and what it would cost to have it. */
-defineProps<{ left: readonly LeftOut[] }>()
+/** What is not in the plan, by what it would be for, and what it would cost to have it. */
+const props = defineProps<{ left: readonly LeftOut[]; input: PlanInput }>()
 const emit = defineEmits<{
   add: [id: TechniqueId]
   exchange: [id: TechniqueId]
   compare: []
 }>()
-const price = ({ extraMinutes, why }: LeftOut) =>
-  extraMinutes ? `+ ${extraMinutes} min` : why.text
-/** Takes the place of something: the plan is made anew with it. */
-const swaps = ({ dropsOut }: LeftOut) => (dropsOut?.length ?? 0) > 0
+const intended = computed(() => intentionsOf(props.input))
+const placeOf = ({ technique }: LeftOut) =>
+  props.input.named?.includes(technique) ? 0 : intentionOf(technique, intended.value)
+const groups = computed(() =>
+  intended.value
+    .map(({ id }, at) => ({
+      title: `For ${at + 1}, ${CONCERN_NAMES[id]}`,
+      left: props.left.filter((one) => placeOf(one) === at),
+    }))
+    .filter((group) => group.left.length > 0),
+)
+const others = computed(() => props.left.filter((one) => placeOf(one) === undefined))
 const take = (one: LeftOut) =>
-  swaps(one) ? emit('exchange', one.technique) : emit('add', one.technique)
-const mayAdd = ({ why }: LeftOut) => why.rule !== 'scope'
+  (one.dropsOut?.length ?? 0) > 0 ? emit('exchange', one.technique) : emit('add', one.technique)
 </script>
 
 <template>
@@ -25,22 +35,18 @@ const mayAdd = ({ why }: LeftOut) => why.rule !== 'scope'
       <h2>Left out</h2>
       <VBtn variant="text" size="small" height="32" @click="emit('compare')">Compare</VBtn>
     </div>
-    <ul v-if="left.length" class="plainlist left">
-      <li v-for="one in left" :key="one.technique">
-        <span>{{ shortName(one.technique) }}</span>
-        <em>{{ price(one) }}</em>
-        <VBtn
-          v-if="mayAdd(one)"
-          variant="outlined"
-          size="small"
-          height="28"
-          min-width="0"
-          :aria-label="swaps(one) ? `Swap in ${one.name}, ${one.why.text}` : `Add ${one.name}`"
-          @click="take(one)"
-          >{{ swaps(one) ? 'swap' : 'add' }}</VBtn
-        >
-      </li>
-    </ul>
+    <section v-for="group in groups" :key="group.title">
+      <h3>{{ group.title }}</h3>
+      <ul class="plainlist left">
+        <LeftOutLine v-for="one in group.left" :key="one.technique" :one="one" @take="take(one)" />
+      </ul>
+    </section>
+    <details v-if="others.length" class="others">
+      <summary>{{ others.length }} more that this visit is not for</summary>
+      <ul class="plainlist left">
+        <LeftOutLine v-for="one in others" :key="one.technique" :one="one" @take="take(one)" />
+      </ul>
+    </details>
   </div>
 </template>
 
@@ -51,27 +57,17 @@ const mayAdd = ({ why }: LeftOut) => why.rule !== 'scope'
 h2 {
   font-size: 1.05rem;
 }
-.left {
-  max-height: max(190px, calc(100dvh - 560px));
-  overflow-y: auto;
-}
-.left li {
-  display: flex;
-  justify-content: space-between;
-  gap: 10px;
-  padding: 3px 0;
-  font-size: 0.9375rem;
-  align-items: baseline;
-}
-.left em {
-  font-family: var(--serif);
-  color: var(--clay-deep);
-  text-align: right;
-  flex: 1;
+h3 {
   font-size: 0.875rem;
-  line-height: 1.2;
+  font-family: var(--sans);
+  font-weight: 600;
+  color: var(--ink-soft);
+  padding-top: 4px;
 }
-.left span {
-  flex: 0 0 38%;
+.others summary {
+  min-height: 32px;
+  padding-top: 8px;
+  cursor: pointer;
+  font-size: 0.9375rem;
 }
 </style>

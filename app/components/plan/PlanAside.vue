@@ -7,7 +7,6 @@ import { canPin, placeOf } from '#core/catalogue/techniques/traits'
 import { zonesOf } from '#core/face/regions'
 import { ZONES, type ZoneId } from '#core/face/zones'
 import type { LeftOut } from '#core/planning/answer/leftOut'
-import { basinOf, BOWLS } from '#core/planning/checks/basins'
 import { checkPlan } from '#core/planning/checks/check'
 import type { PlanInput } from '#core/planning/input'
 import { stopping } from '#core/planning/today/bars'
@@ -15,7 +14,7 @@ import { earliestDays } from '#core/screening/verdict/earliest'
 import type { Edit } from '#core/planning/steps/edit'
 import { FACE_COLOURS } from '~/theme/colours'
 
-/** The chosen step in full, the basins down to it, and what was left out. */
+/** The chosen step in full; with none chosen, what was left out. */
 const props = defineProps<{
   steps: readonly PlanStep[]
   input: PlanInput
@@ -42,18 +41,14 @@ const rests = computed(() => {
   const resting = check.value.trace.schedule.resting.find((one) => one.key === props.chosen)
   return resting && resting.end - resting.start
 })
-const ofPlan = computed(() => check.value.findings.filter((finding) => finding.key === undefined))
+/** Of the plan as a whole; before there is one nothing is missing from it. */
+const ofPlan = computed(() =>
+  props.steps.length > 0 ? check.value.findings.filter(({ key }) => key === undefined) : [],
+)
 const ofStep = computed(() =>
   step.value ? check.value.findings.filter((finding) => finding.key === step.value?.key) : [],
 )
 
-/** What the steps down to the chosen one have poured in; with none chosen, the whole plan. */
-const bowls = computed(() =>
-  BOWLS.map(({ region, name }) => {
-    const steps = place.value < 0 ? undefined : place.value + 1
-    return { region, name, ...basinOf(props.input, check.value, region, steps) }
-  }),
-)
 const fill = computed(() => {
   const zones: Partial<Record<ZoneId, string>> = {}
   for (const zone of (step.value?.regions ?? []).flatMap(zonesOf))
@@ -131,16 +126,11 @@ const passOn = (edits: Edit[]) => emit('edit', edits)
         :may="may"
         @edit="passOn"
       />
-      <div class="facebox"><FaceDrawing label="The client's face" /></div>
-      <p class="soft">Tap a step to see where, how, why, and to change it.</p>
     </template>
-    <p v-if="step" class="soft fine">In the basins after this step</p>
-    <div class="row bowls">
-      <BasinBowl v-for="{ region, ...bowl } in bowls" :key="region" v-bind="bowl" />
-    </div>
     <LeftOutList
-      v-if="may"
+      v-if="may && !step"
       :left="left"
+      :input="input"
       @add="(id) => emit('add', id)"
       @exchange="(id) => emit('exchange', id)"
       @compare="emit('compare')"
@@ -174,14 +164,5 @@ const passOn = (edits: Edit[]) => emit('edit', edits)
 .facebox {
   height: 200px;
   flex: none;
-}
-.bowls {
-  justify-content: space-between;
-  gap: 2px;
-  flex-wrap: nowrap;
-}
-.fine {
-  font-size: 0.8125rem;
-  text-align: center;
 }
 </style>

@@ -1,83 +1,104 @@
 <script setup lang="ts">
+import { useElementSize } from '@vueuse/core'
 import { useDisplay } from 'vuetify'
+import type { PhaseId } from '#core/catalogue/techniques/phases'
 import type { PlanStep } from '#core/catalogue/techniques/step'
-import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
+import type { Composed } from '#core/planning/answer/composed'
 import { checkPlan } from '#core/planning/checks/check'
 import type { Edit } from '#core/planning/steps/edit'
 import type { PlanInput } from '#core/planning/input'
 import { minutes, SHORTEST_STEP } from '#core/units'
-import { useDragging } from '~/composables/plan/dragging'
-import { stripLayout, UPRIGHT, WIDE } from '~/composables/plan/strip'
-import { isLink } from '#core/planning/steps/link'
+import { detailOf } from '~/composables/plan/lines'
+import { stripSides, stripWords } from '~/composables/plan/strip'
 import { SURFACE_COLOURS } from '~/theme/colours'
 
-/** The protocol as a strip of cloth, read from top to bottom: skin, hands, what rests. */
+/** The visit as a strip of cloth, read from top to bottom: skin, hands, what rests. */
 const props = defineProps<{
   steps: readonly PlanStep[]
   input: PlanInput
+  composed: Composed
   chosen: string | null
   may: boolean
 }>()
 const emit = defineEmits<{ choose: [key: string]; edit: [edits: Edit[]] }>()
-const TALL = 44
-/** A band lower than this has no room for its words. */
-const BAND_TEXT = 17
-const UPRIGHT_FROM = 900
 const LANE = { width: 76, gap: 80 } as const
-const list = ref<HTMLElement | null>(null)
+/** Pixels beside the hands: the clock, the skin, the gaps; and the columns beside the strip. */
+const BESIDE = { clock: 34, skin: 86, gaps: 24, frame: 14 } as const
+/** Before it is measured, and however narrow. */
+const USUAL_WIDTH = 660
+const LEAST_WIDTH = 200
+const CLOTH = { flat: 620, upright: 900 } as const
+const UPRIGHT_FROM = 1000
+const root = ref<HTMLElement | null>(null)
 const check = computed(() => checkPlan(props.input, props.steps))
-const { width } = useDisplay()
-const upright = computed(() => width.value <= UPRIGHT_FROM)
-const layout = computed(() => stripLayout(props.steps, check.value, upright.value ? UPRIGHT : WIDE))
-const lanes = computed(() => Math.max(1, ...layout.value.rests.map((rest) => rest.lane + 1)))
-const restsWidth = computed(() => `${lanes.value * LANE.gap + 4}px`)
-const findingsOf = (key: string) => check.value.findings.filter((finding) => finding.key === key)
-const colourOf = (id: string) => SURFACE_COLOURS[id as keyof typeof SURFACE_COLOURS]
+const unfolded = ref<ReadonlySet<PhaseId>>(new Set())
+const { width: window } = useDisplay()
+const { width: wide } = useElementSize(root, { width: 0, height: 0 })
+const lanes = computed(() => {
+  const { resting } = check.value.trace.schedule
+  return Math.max(
+    1,
+    ...resting.map(
+      (rest, i) => 1 + resting.slice(0, i).filter(({ end }) => end > rest.start).length,
+    ),
+  )
+})
+const restsWidth = computed(() => lanes.value * LANE.gap + 4)
+const handsWidth = computed(() => {
+  const { clock, skin, gaps, frame } = BESIDE
+  return Math.max(
+    LEAST_WIDTH,
+    (wide.value || USUAL_WIDTH) - clock - skin - gaps - frame - restsWidth.value,
+  )
+})
+const words = computed(() =>
+  stripWords(
+    props.composed.phases,
+    check.value,
+    (step) => detailOf(step, props.input),
+    {
+      cloth: window.value <= UPRIGHT_FROM ? CLOTH.upright : CLOTH.flat,
+      width: handsWidth.value,
+    },
+    unfolded.value,
+  ),
+)
+/** Where the blocks really stand: words may take less room than was kept for them. */
+const stand = ref<number[]>([])
+const hands = ref<HTMLElement | null>(null)
+const { height: tall } = useElementSize(hands)
+function measure() {
+  const top = hands.value?.getBoundingClientRect().top ?? 0
+  stand.value = words.value.blocks.map(({ lines: [first] }) => {
+    const own = hands.value?.querySelector(`[data-place="${first?.place ?? ''}"]`)
+    return own ? own.getBoundingClientRect().top - top : 0
+  })
+}
+watch([words, tall, hands], measure, { flush: 'post', immediate: true })
+const sides = computed(() => {
+  const { blocks, total } = words.value
+  const real = stand.value.length === blocks.length && tall.value > 0
+  const end = real ? tall.value : total
+  const placed = blocks.map((block, i) => {
+    const top = real ? (stand.value[i] ?? 0) : block.top
+    return {
+      ...block,
+      top,
+      height: (real ? (stand.value[i + 1] ?? end) : top + block.height) - top,
+    }
+  })
+  return stripSides({ ...words.value, blocks: placed, total: end }, check.value)
+})
 
+const colourOf = (id: string) => SURFACE_COLOURS[id as keyof typeof SURFACE_COLOURS]
 const bandStyle = (band: { id: string; top: number; height: number }) => ({
   top: `${band.top}px`,
   height: `${band.height}px`,
   background: colourOf(band.id),
 })
 
-const lines = computed(() =>
-  props.steps.map((step, i) => {
-    const findings = findingsOf(step.key)
-    const height = layout.value.heights[i] ?? 0
-    const start = layout.value.starts[i] ?? ''
-    return {
-      step,
-      findings,
-      style: { height: `${height}px` },
-      marks: {
-        tall: height >= TALL || (upright.value && !isLink(step)),
-        link: isLink(step),
-        chosen: step.key === props.chosen,
-        stop: findings.some((finding) => finding.strength === 'stop'),
-        adapt: findings.length > 0,
-      },
-      label:
-        `${start} min: ${TECHNIQUES[step.technique].name}, ${step.minutes} min. ` +
-        (findings[0]?.text ?? ''),
-    }
-  }),
-)
-
-/** When each step begins; what only connects begins with the step it stands before. */
-const times = computed(() =>
-  props.steps.flatMap((step, i) =>
-    isLink(step)
-      ? []
-      : [
-          {
-            key: step.key,
-            start: layout.value.starts[i] ?? '',
-            style: { top: `${layout.value.tops[i] ?? 0}px` },
-          },
-        ],
-  ),
-)
-const focus = (place: number) => (list.value?.children[place] as HTMLElement | undefined)?.focus()
+const focus = (place: number) =>
+  root.value?.querySelector<HTMLElement>(`[data-place="${place}"]`)?.focus()
 /** Puts a step where another one stands now; the others close up. */
 function move(from: number, to: number) {
   const step = props.steps[from]
@@ -93,7 +114,11 @@ function lengthen(step: PlanStep, by: number) {
   const to = minutes(Math.max(SHORTEST_STEP, step.minutes + by))
   emit('edit', [{ do: 'set', key: step.key, patch: { minutes: to } }])
 }
-useDragging(list, () => props.may, move)
+function fold(id: PhaseId) {
+  const next = new Set(unfolded.value)
+  if (!next.delete(id)) next.add(id)
+  unfolded.value = next
+}
 
 function onKey(event: KeyboardEvent, place: number) {
   const step = props.steps[place]
@@ -120,48 +145,80 @@ function onKey(event: KeyboardEvent, place: number) {
 </script>
 
 <template>
-  <div class="strip" :class="{ close: layout.close }" :style="{ '--rests': restsWidth }">
-    <div class="heads">
-      <span />
-      <h2>Skin</h2>
-      <h2>
-        Hands <span class="soft keys">Alt+↑↓ moves, + − minutes, Del takes out, Enter opens</span>
-      </h2>
-      <h2>Resting</h2>
-    </div>
-    <div class="cloth" :style="{ height: `${layout.total}px` }">
+  <div ref="root" class="strip" :style="{ '--rests': `${restsWidth}px` }">
+    <div class="cloth">
       <div class="times figures" aria-hidden="true">
-        <span v-for="time in times" :key="time.key" :style="time.style">{{ time.start }}</span>
+        <span v-for="time in sides.times" :key="time.key" :style="{ top: `${time.top}px` }">{{
+          time.start
+        }}</span>
       </div>
       <div class="skin" aria-hidden="true">
-        <div v-for="band in layout.skin" :key="band.top" :style="bandStyle(band)">
-          {{ band.height < BAND_TEXT ? '' : band.text }}
+        <div v-for="band in sides.skin" :key="band.top" :style="bandStyle(band)">
+          {{ band.text }}
         </div>
       </div>
-      <ol ref="list" class="hands" aria-label="Steps">
-        <li
-          v-for="(line, i) in lines"
-          :key="line.step.key"
-          tabindex="0"
-          :style="line.style"
-          :class="line.marks"
-          :aria-label="line.label"
-          :aria-current="line.marks.chosen ? 'true' : undefined"
-          @click="emit('choose', line.step.key)"
-          @keydown.self="onKey($event, i)"
-        >
-          <StripStep
-            :step="line.step"
-            :input="input"
-            :findings="line.findings"
-            :may="may"
-            @edit="(edits) => emit('edit', edits)"
-          />
-        </li>
-      </ol>
-      <StripRests :rests="layout.rests" :lane-width="LANE.width" />
+      <div ref="hands" class="hands">
+        <StripPhase
+          v-for="phase in words.phases"
+          :key="phase.id"
+          :phase="phase"
+          :chosen="chosen"
+          :may="may"
+          :unfolded="unfolded.has(phase.id)"
+          @choose="(key) => emit('choose', key)"
+          @edit="(edits) => emit('edit', edits)"
+          @fold="fold(phase.id)"
+          @move="move"
+          @key="onKey"
+        />
+      </div>
+      <StripRests :rests="sides.rests" :lane-width="LANE.width" />
     </div>
+    <p v-if="may && steps.length" class="soft keys">
+      Tap a step to see where, how and why, and to change it. Alt+↑↓ moves it, + − its minutes,
+      Delete takes it out
+    </p>
   </div>
 </template>
 
-<style scoped src="./strip.css"></style>
+<style scoped>
+.cloth {
+  display: grid;
+  grid-template-columns: 34px 86px minmax(0, 1fr) var(--rests);
+  column-gap: 8px;
+  position: relative;
+}
+.hands {
+  align-self: start;
+}
+.times span {
+  position: absolute;
+  left: 0;
+  width: 32px;
+  text-align: right;
+  font-size: 0.875rem;
+  color: var(--ink-soft);
+  padding-top: 3px;
+}
+.skin {
+  position: relative;
+}
+.skin div {
+  position: absolute;
+  inset-inline: 0;
+  padding: 3px 4px 0 8px;
+  font-size: 0.75rem;
+  line-height: 1.15;
+  border-left: 5px solid rgb(74 54 38 / 25%);
+  overflow: hidden;
+}
+.keys {
+  font-size: 0.8125rem;
+  padding-top: 6px;
+}
+@media (max-width: 1000px) {
+  .keys {
+    display: none;
+  }
+}
+</style>

@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import type { stripLayout } from '~/composables/plan/strip'
+import type { stripSides } from '~/composables/plan/strip'
 import { REST_COLOURS } from '~/theme/colours'
 
 /** What works on its own beside the hands, each in its lane. */
-type Rest = ReturnType<typeof stripLayout>['rests'][number]
+type Rest = ReturnType<typeof stripSides>['rests'][number]
 const props = defineProps<{ rests: readonly Rest[]; laneWidth: number }>()
 const styleOf = (rest: Rest) => ({
   top: `${rest.top}px`,

@@ -1,9 +1,12 @@
 import type { Ref } from 'vue'
 import Sortable from 'sortablejs'
 
+/** Where a list of the strip begins in the plan: each part of the visit is a list of its own. */
+const firstOf = (list: HTMLElement): number => Number(list.dataset.first ?? 0)
+
 /**
- * A list whose lines can be dragged. The list is drawn from its data alone: the element is put back
- * and the move is told, so that data and page never part.
+ * A list whose lines can be dragged, within it and into the lists beside it. It is drawn from its data
+ * alone: the element is put back and the move is told, so that data and page never part.
  * @param may whether it may be dragged now
  */
 export function useDragging(
@@ -22,16 +25,20 @@ export function useDragging(
       end()
       if (!list.value || !may()) return
       sortable = Sortable.create(list.value, {
+        group: 'steps',
         animation: 120,
         delay: 120,
         delayOnTouchOnly: true,
         filter: 'button',
         preventOnFilter: false,
-        onEnd: ({ item, from, oldIndex, newIndex }) => {
-          if (oldIndex === undefined || newIndex === undefined || oldIndex === newIndex) return
-          const place = oldIndex < newIndex ? oldIndex : oldIndex + 1
-          from.insertBefore(item, from.children[place] ?? null)
-          moved(oldIndex, newIndex)
+        onEnd: ({ item, from, to, oldIndex, newIndex }) => {
+          if (oldIndex === undefined || newIndex === undefined) return
+          const was = firstOf(from) + oldIndex
+          const further = firstOf(to) > firstOf(from)
+          const is = firstOf(to) + newIndex - (further ? 1 : 0)
+          to.removeChild(item)
+          from.insertBefore(item, from.children[oldIndex] ?? null)
+          if (was !== is) moved(was, is)
         },
       })
     },

@@ -47,7 +47,7 @@ const stops = computed(() =>
     <p v-if="error" role="alert" class="tag stop ma-6">{{ sayProblem(error) }}</p>
     <template v-if="bundle">
       <header v-if="stop !== 'treat'" class="head noprint">
-        <div class="between top">
+        <div class="between top" :class="{ tools: stop === 'plan' }">
           <div class="row who">
             <h1 class="name">
               <NuxtLink :to="`/people/${bundle.client.id}`">{{ bundle.client.name }}</NuxtLink>
@@ -57,7 +57,7 @@ const stops = computed(() =>
           </div>
           <div id="stop-action" class="row" />
         </div>
-        <div class="between tight">
+        <div class="between tight" :class="{ tools: stop === 'plan' }">
           <ol class="stops" aria-label="Stops of the visit">
             <li v-for="own in stops" :key="own.id">
               <NuxtLink
@@ -96,6 +96,22 @@ const stops = computed(() =>
 .tight {
   align-items: center;
   gap: 4px 16px;
+}
+/* Kept free for what comes a moment later, so that nothing moves under the finger. */
+.top {
+  min-height: 46px;
+}
+.tight.tools {
+  min-height: 48px;
+}
+.top.tools {
+  min-height: 60px;
+}
+.tools .who {
+  flex-direction: column;
+  align-items: flex-start;
+  flex-wrap: nowrap;
+  gap: 0;
 }
 .who {
   gap: 6px 14px;

@@ -26,7 +26,7 @@ export const CALMING = techniques({
     counter: 'none',
     prompts: [{ at: 'start', say: 'My finger is on the glass until it touches you.' }],
     say: 'A buzz and a smell like after rain.',
-    reason: 'settles spots after the work',
+    reason: 'settles spots',
   },
   cold: {
     name: 'Cold globes',
@@ -93,7 +93,7 @@ export const CALMING = techniques({
     notYet: 'Goggles first, then the distance, then the switch.',
     counter: 'none',
     say: 'Close your eyes; warm red light.',
-    reason: 'calms after the work',
+    reason: 'calm, warm light',
   },
   lampOff: {
     name: 'Lamp off',

@@ -150,7 +150,7 @@ export const FINISHING = techniques({
     seen: 'None forgotten',
     notYet: 'Round the eyes, ears, neck, under the jaw.',
     counter: 'none',
-    reason: 'fresh skin, daylight',
+    reason: 'daylight until the evening',
     source: 'ISO 24444 for the amount; common practice for the step',
   },
   close: {

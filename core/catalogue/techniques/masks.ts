@@ -40,7 +40,7 @@ export const MASKS = techniques({
     seen: 'On evenly',
     notYet: 'More where it sinks in at once.',
     counter: 'none',
-    reason: 'water where it is lacking',
+    reason: 'gives water',
   },
   creamMask: {
     name: 'Cream mask on',

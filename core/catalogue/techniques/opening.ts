@@ -41,7 +41,7 @@ export const OPENING = techniques({
     notYet: 'Soak half a minute longer, press, wipe down once more. Never pull.',
     counter: { what: 'pad' },
     say: 'Let your jaw drop, it opens the lashes.',
-    reason: 'mascara before anything spreads',
+    reason: 'eyes and lips before anything spreads',
   },
   milk: {
     name: 'Milk, face only',
@@ -78,7 +78,7 @@ export const OPENING = techniques({
     seen: 'All seen bare',
     notYet: 'Turn the lamp, tilt the head: read what is missing.',
     counter: 'none',
-    reason: 'make-up hides redness and texture',
+    reason: 'read once more, now that it is bare',
   },
   secondCleanse: {
     name: 'Second cleanse, gel',

@@ -27,7 +27,7 @@ export const isStrong = (id: TechniqueId): boolean =>
 export const isMain = (id: TechniqueId): boolean => TECHNIQUES[id].part === undefined
 
 /** Fills the hands while something rests. */
-const fillsHands = (id: TechniqueId): boolean => (TECHNIQUES[id].fillsFrom ?? 0) > 0
+export const fillsHands = (id: TechniqueId): boolean => (TECHNIQUES[id].fillsFrom ?? 0) > 0
 
 /** Tells two plans apart: a main step, or what hands do while a mask rests. */
 export const tellsApart = (id: TechniqueId): boolean => isMain(id) || fillsHands(id)

@@ -15,7 +15,8 @@ import { askFor, keptToNeed } from '../today/need'
 import type { PlanInput } from '../input'
 import type { PlanCase } from '../question/planCase'
 import { solve } from '../search/solve'
-import { solveFor, type Solved } from './cameFor'
+import { solveFor } from './cameFor'
+import { heldIn } from './held'
 import { fromTicks, ticksWithin, SHORTEST_STEP } from '../../units'
 
 export interface LeftOut {
@@ -42,7 +43,7 @@ export function leftOut(
   const allow = allowances(input)
   const solved = solveFor(input, allow)
   const { planCase } = solved
-  const before = mains(solved)
+  const before = heldIn(planCase, solved.solution)
   const out = asked
     .filter((technique) => !used.has(technique))
     .map((technique): LeftOut => {
@@ -132,7 +133,7 @@ function price(
   }
   const inSlot = solve(forced, slotTicks)
   if (inSlot) {
-    const kept = mains({ planCase, solution: inSlot })
+    const kept = heldIn(planCase, inSlot)
     const gone = [...before]
       .filter((item) => !kept.has(item))
       .map((technique) => TECHNIQUES[technique].name)
@@ -166,13 +167,4 @@ function price(
         : 'more than this skin can bear today',
     },
   }
-}
-
-function mains({ solution, planCase }: Pick<Solved, 'solution' | 'planCase'>): Set<TechniqueId> {
-  const chosen = new Set(solution?.options ?? [])
-  return new Set(
-    planCase.stages.flatMap((st) =>
-      st.options.filter((option) => chosen.has(option.id)).flatMap((option) => [...option.main]),
-    ),
-  )
 }

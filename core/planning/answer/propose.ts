@@ -44,6 +44,7 @@ export function propose(input: PlanInput, done: readonly PlanStep[] = []): Propo
     input,
     allow,
     done.length > 0 ? startAfter(input, done) : undefined,
+    done.map(({ technique }) => technique),
   )
   const gap = planCase.stages.find(
     (stage) =>

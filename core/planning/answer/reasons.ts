@@ -2,16 +2,16 @@ import { connectorWants } from '../../catalogue/techniques/roles'
 import { CONTRAINDICATIONS } from '../../catalogue/consultation/contraindications'
 import { takeOff } from '../../catalogue/consultation/makeUp'
 import { FINDINGS } from '../../catalogue/consultation/findings'
+import { ADAPTATIONS } from '../../catalogue/skin/adaptations'
 import { CONCERN_NAMES } from '../../catalogue/kinds'
 import { CALM_WORDS } from '../../catalogue/rules/intentions'
-import { ASKS_FROM, CONCERN_NEED } from '../../catalogue/rules/value'
 import type { Why } from '../../catalogue/techniques/step'
 import { TECHNIQUES } from '../../catalogue/techniques/techniques'
 import { GROUPS, nameRegions } from '../../face/regions'
 import type { RegionId } from '../../face/zones'
 import type { Profile } from '../../skin/profile'
-import { READING_NAMES } from '../../skin/readings'
-import { needOf } from '../today/need'
+import { regionsMeeting } from '../today/adapt'
+import { whereShown } from '../today/whereShown'
 import type { Allowance } from '../today/allowance'
 import { intentionsOf, type Intended } from '../agenda/intentions'
 import type { PlanInput } from '../input'
@@ -37,23 +37,37 @@ export function reasonsFor(
   }
   const out: Why[] = []
   if (move.calm === 'only') out.push({ rule: 'calm-only', text: 'calming: skin just worked' })
+  out.push(...purposeOf(move, allowance, input))
   if (technique.stage === 'deepCleanse' && takeOff(input.makeUp).cleanses > 1)
     out.push({ rule: 'cleanse-layers', text: 'heavy layers: two cleanses after the milk' })
-  const longest =
-    technique.minutes.choices[technique.minutes.choices.length - 1] ?? technique.minutes.most
-  for (const why of allowance.adapted) {
-    const shortened = allowance.shortened.includes(why.rule) && move.minutes < longest
-    out.push(
-      shortened
-        ? { rule: why.rule, text: `${longest} → ${move.minutes} min: ${shortCause(why)}` }
-        : why,
-    )
-  }
+  out.push(...adaptedTo(move, allowance, input))
   out.push(...leftOutRegions(move.regions, allowance))
-  out.push(...purposeOf(move, allowance, input))
   if (move.dwell !== undefined) out.push({ rule: 'dwell', text: `rests ${move.dwell} min` })
   out.push({ rule: `technique-${technique.id}`, text: technique.reason })
   return out
+}
+
+/**
+ * How a step is as this client is: what a row of the skin changes, where it holds among the zones that
+ * are worked, and what an answer shortens.
+ */
+function adaptedTo(move: PlacedMove, allowance: Allowance, input: PlanInput): Why[] {
+  const { technique, adapted, shortened } = allowance
+  const { choices, most } = technique.minutes
+  const longest = choices[choices.length - 1] ?? most
+  return adapted.flatMap((why): Why[] => {
+    const row = ADAPTATIONS.find(({ id }) => id === why.rule)
+    const where = row && regionsMeeting(row, input, technique)
+    const here = where?.filter((region) => move.regions.includes(region)) ?? []
+    // What speaks against a step is no reason for it.
+    if (row && (here.length === 0 || (row.favour ?? 0) < 0)) return []
+    const zones = row && 'reading' in row.when ? ` (${nameRegions(here)})` : ''
+    const text =
+      shortened.includes(why.rule) && move.minutes < longest
+        ? `${longest} → ${move.minutes} min: ${shortCause(why)}`
+        : why.text
+    return [{ rule: why.rule, text: text + zones }]
+  })
 }
 
 /** What a step is for: its intention of this visit, the one it does most for where it is care. */
@@ -74,20 +88,12 @@ function aimWords(
   regions: readonly RegionId[],
   profile: Profile,
 ): string | undefined {
-  const row = CONCERN_NEED[aim]
   const said = {
     client: `asked for: ${CONCERN_NAMES[aim]}`,
     nobody: CALM_WORDS,
     reading: undefined,
   }
-  const asked = said[by]
-  if ('constant' in row) return asked
-  const read = regions.filter((region) => profile.regions[region][row.reading] !== undefined)
-  const most = Math.max(0, ...read.map((region) => needOf(profile, aim, region)))
-  if (most < ASKS_FROM) return asked
-  const where = read.filter((region) => needOf(profile, aim, region) === most)
-  const grade = where[0] && profile.regions[where[0]][row.reading]
-  return `${nameRegions(where)}: ${READING_NAMES[row.reading].toLowerCase()} ${grade ?? ''}`
+  return whereShown(aim, profile, regions) || said[by]
 }
 
 /**

@@ -13,11 +13,13 @@ import { compile } from '../question/compile'
 import type { SolveFrom } from '../question/planCase'
 import { solve } from '../search/solve'
 import { allowances } from '../today/allowed'
+import { heldIn } from './held'
 
 /**
  * The agenda of a visit as the hour really holds it: of the work that is wanted, what the proved best
  * plan for the same wishes holds when nothing speaks against any of it. Cautions are not looked at, so
- * that work which cannot share the visit with other work is not brought in by a caution on that.
+ * that work which cannot share the visit with other work is not brought in by a caution on that; nor
+ * is a worker in whose place that plan holds a milder one.
  */
 export function settledAgenda(input: PlanInput, start?: SolveFrom): Work[] {
   const agenda = agendaOf(input)
@@ -26,12 +28,12 @@ export function settledAgenda(input: PlanInput, start?: SolveFrom): Work[] {
   const planCase = compile(free, allowances(free), agenda)
   const solution = solve(planCase, ticksWithin(input.slotMinutes), start)
   if (!solution) return agenda
-  const held = new Set(
-    planCase.stages.flatMap(({ options }) =>
-      options.filter(({ id }) => solution.options.includes(id)).flatMap(({ main }) => main),
-    ),
-  )
-  return agenda.filter(({ ladder }) => ladder.some((id) => held.has(id)))
+  const held = heldIn(planCase, solution)
+  return agenda.flatMap((work) => {
+    const [first, ...milder] = work.ladder.slice(work.ladder.findIndex((id) => held.has(id)))
+    const done = work.ladder.some((id) => held.has(id))
+    return done && first ? [{ ...work, ladder: [first, ...milder] }] : []
+  })
 }
 
 const NONE: Answers = Object.fromEntries(FINDING_ORDER.map((id) => [id, { say: 'no' }]))

@@ -4,6 +4,7 @@ import { planHash } from '#core/record/planHash'
 import { mdiRedo, mdiUndo } from '@mdi/js'
 import { SCHOOLS, type SchoolId } from '#core/catalogue/schools/schools'
 import { TECHNIQUES, type TechniqueId } from '#core/catalogue/techniques/techniques'
+import { composedOf } from '#core/planning/answer/composed'
 import { freshStep, isFit, placeFor } from '#core/planning/checks/check'
 import { useAttempt } from '~/composables/attempt'
 import { dayAndClock } from '~/composables/dates'
@@ -23,6 +24,9 @@ const may = computed(
 const frozen = computed(() => bundle.value?.visit.status !== 'booked')
 const shown = computed(() =>
   frozen.value ? (bundle.value?.plans[bundle.value.plans.length - 1]?.steps ?? []) : plan.steps,
+)
+const composed = computed(() =>
+  visit.input ? composedOf(visit.input, shown.value) : { intentions: [], later: [], phases: [] },
 )
 const from = computed(() => {
   const protocol = frozen.value
@@ -133,6 +137,7 @@ const missing = computed(() =>
       >
       <VBtn color="primary" :disabled="may && !fit" @click="onward">Lay out the tray</VBtn>
     </StopAction>
+    <PlanPurpose :composed="composed" :input="visit.input" :steps="shown" :chosen="chosen" />
     <section class="left">
       <StopAction v-if="may" to="#stop-tools">
         <PlanTools @school="school" @length="length" @add="add" />
@@ -160,6 +165,7 @@ const missing = computed(() =>
       <PlanStrip
         :steps="shown"
         :input="visit.input"
+        :composed="composed"
         :chosen="chosen"
         :may="may"
         @choose="choose"
@@ -169,7 +175,7 @@ const missing = computed(() =>
         No plan yet. Read the skin first, then propose.
       </p>
     </section>
-    <LazyComparePlans
+    <ComparePlans
       v-if="comparing"
       :input="visit.input"
       :steps="shown"
@@ -195,11 +201,11 @@ const missing = computed(() =>
 <style scoped>
 .plan {
   display: grid;
-  grid-template-columns: minmax(0, 1fr) 348px;
-  min-height: calc(100dvh - 106px);
+  grid-template-columns: 232px minmax(0, 1fr) 292px;
+  min-height: calc(100dvh - 126px);
 }
 .left {
-  padding: 0 16px 10px 24px;
+  padding: 0 14px 10px 0;
   min-width: 0;
 }
 /* As wide as its longest word: nothing moves under the finger when the word changes. */
@@ -209,9 +215,17 @@ const missing = computed(() =>
   text-align: right;
   font-size: 0.875rem;
 }
+@media (max-width: 1200px) {
+  .plan {
+    grid-template-columns: 190px minmax(0, 1fr) 260px;
+  }
+}
 @media (max-width: 1000px) {
   .plan {
     grid-template-columns: minmax(0, 1fr);
+  }
+  .left {
+    padding: 0 16px 10px;
   }
 }
 </style>

@@ -1,0 +1,156 @@
+import { LEAST_ROOM, STANDARD_FROM_MINUTES } from '../../catalogue/rules/value'
+import type { DwellWindow } from '../../catalogue/techniques/technique'
+import { TECHNIQUES, type TechniqueId } from '../../catalogue/techniques/techniques'
+import { bottleRateOf } from '../../dosing/bottleRate'
+import { freeAcidOf } from '../../dosing/freeAcid'
+import type { RegionId } from '../../face/zones'
+import { HEATED, loadOn } from '../../load/loads'
+import { toleranceOf } from '../../load/tolerance'
+import type { PlanInput } from '../input'
+import { weakestActive } from './milder'
+import { handsMinutes, reachOf, type Work } from './work'
+
+/** How long a worker is at it: hands-on minutes, minutes on the skin at most, passes. */
+export interface Taken {
+  minutes: number
+  dwellMost?: number
+  passes?: number
+}
+
+/** What zones still bear of a piece of work, hundredths. */
+export interface Room {
+  /** Not even the mildest that could do it. */
+  full: ReadonlySet<RegionId>
+  most: Map<RegionId, number>
+}
+
+/**
+ * As long, and with as many passes, as the zones have room for: reckoned from its usual time, also
+ * where today has it shorter, so that what a caution takes from one worker lets no stronger one in.
+ */
+export function mostThatFits(
+  id: TechniqueId,
+  reach: readonly RegionId[],
+  today: Taken,
+  full: Taken,
+  { most }: Room,
+  input: PlanInput,
+): Taken | undefined {
+  const least = leastOf(id)
+  const fits = (taken: Taken) =>
+    reach.every((region) => loadHere(id, region, taken, input) <= (most.get(region) ?? 0))
+  let own = full
+  while (!fits(own)) {
+    const less = {
+      ...own,
+      ...down('dwellMost', own, least),
+      ...down('passes', own, least),
+    }
+    if (less.dwellMost === own.dwellMost && less.passes === own.passes) return undefined
+    own = less
+  }
+  const smaller = (key: 'dwellMost' | 'passes') =>
+    today[key] === undefined ? {} : { [key]: Math.min(today[key], own[key] ?? today[key]) }
+  return { minutes: today.minutes, ...smaller('dwellMost'), ...smaller('passes') }
+}
+/** One less of something, down to its least. */
+function down(key: 'dwellMost' | 'passes', { [key]: own }: Taken, { [key]: least }: Taken) {
+  return own === undefined || least === undefined ? {} : { [key]: Math.max(least, own - 1) }
+}
+
+/** The least of a technique that is worth the doing. */
+export function leastOf(id: TechniqueId): Taken {
+  const { minutes, dwell, passes } = TECHNIQUES[id]
+  return {
+    minutes: minutes.least,
+    ...(dwell ? { dwellMost: Math.min(dwell.earliest, dwell.sensitive.latest) } : {}),
+    ...(passes ? { passes: 1 } : {}),
+  }
+}
+
+/** How long something rests: no longer than it must in an express visit, short on tender skin. */
+export function restOf(
+  { earliest, latest, sensitive }: DwellWindow,
+  express: boolean,
+  short: boolean,
+) {
+  if (express) return Math.min(earliest, sensitive.latest)
+  return short ? sensitive.latest : latest
+}
+
+/**
+ * What each zone still bears after all that the agenda has before this work. A zone that has not even
+ * room for the mildest that could do it is left alone, and the others are then worked as if it had just
+ * that much: so no zone that falls out leaves room for something stronger.
+ */
+export function roomOn(
+  regions: readonly RegionId[],
+  work: Work,
+  input: PlanInput,
+  poured: ReadonlyMap<RegionId, number>,
+): Room {
+  const { ladder } = work
+  const mildest = ladder[ladder.length - 1] ?? ladder[0]
+  const itsLeast = fullOf(work, mildest, input, true)
+  const full = new Set<RegionId>()
+  const room = new Map<RegionId, number>()
+  for (const region of regions) {
+    const { hundredths } = toleranceOf(input.profile, region, input.verdict.limit.tolerancePercent)
+    const left = hundredths - input.residual[region] - (poured.get(region) ?? 0)
+    const least = loadHere(mildest, region, itsLeast, input)
+    const little = least === 0 ? 0 : Math.max(LEAST_ROOM, least)
+    if (least > 0 && left < little) full.add(region)
+    const unread = input.profile.unread.includes(region)
+    room.set(region, unread ? little : Math.max(left, little))
+  }
+  return { full, most: room }
+}
+
+export function loadHere(
+  id: TechniqueId,
+  region: RegionId,
+  taken: Taken,
+  input: PlanInput,
+): number {
+  const technique = TECHNIQUES[id]
+  const bottle = weakestActive(technique, input)
+  return loadOn(
+    region,
+    technique,
+    {
+      handsMinutes: taken.minutes,
+      dwellMinutes: taken.dwellMost ?? 0,
+      passes: taken.passes ?? 0,
+      ...(technique.setting ? { setting: technique.setting.start } : {}),
+      ...(bottle ? { freeAcid: freeAcidOf(bottle), bottleRate: bottleRateOf(bottle) } : {}),
+    },
+    HEATED,
+  )
+}
+
+/** What a piece of work could pour at the most, whoever of its ladder does it. */
+export function mostLoad(work: Work, region: RegionId, input: PlanInput): number {
+  return Math.max(
+    ...work.ladder.map((id, step) =>
+      reachOf(TECHNIQUES[id], [region]).includes(region)
+        ? loadHere(id, region, fullOf(work, id, input, step > 0), input)
+        : 0,
+    ),
+  )
+}
+
+/** A worker of a piece at all that this hour could have it for, whatever the skin. */
+export function fullOf(
+  { long }: Work,
+  id: TechniqueId,
+  { slotMinutes }: PlanInput,
+  short: boolean,
+): Taken {
+  const { dwell, passes } = TECHNIQUES[id]
+  const express = slotMinutes < STANDARD_FROM_MINUTES
+  return {
+    minutes: handsMinutes(TECHNIQUES[id], { express, long }),
+    ...(dwell ? { dwellMost: restOf(dwell, express, short) } : {}),
+    ...(passes ? { passes: passes.usual } : {}),
+  }
+}
