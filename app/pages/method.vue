@@ -19,11 +19,12 @@ const policy = computed(() => data.value?.policy as HousePolicy | undefined)
     </p>
     <p v-if="error" role="alert" class="tag stop">{{ sayProblem(error) }}</p>
     <VTabs v-model="tab" aria-label="Method"
-      ><VTab value="rows">Rules and techniques</VTab
+      ><VTab value="rows">Rules and techniques</VTab><VTab value="reach">What an answer stops</VTab
       ><VTab value="schools">Schools and the house</VTab
       ><VTab value="protocols">Protocols</VTab></VTabs
     >
     <RowSearch v-if="tab === 'rows'" />
+    <BarReach v-else-if="tab === 'reach'" />
     <SchoolsBeside
       v-else-if="tab === 'schools' && data && policy"
       :policy="policy"

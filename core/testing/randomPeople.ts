@@ -6,6 +6,7 @@ import { MAKE_UP_IDS } from '../catalogue/consultation/makeUp'
 import { WORKING_STAGES } from '../catalogue/rules/intentions'
 import { TECHNIQUES, TECHNIQUE_IDS, type TechniqueId } from '../catalogue/techniques/techniques'
 import { isMain } from '../catalogue/techniques/traits'
+import { INGREDIENT_IDS, INGREDIENTS } from '../catalogue/products/ingredients'
 import { SCHOOL_IDS } from '../catalogue/schools/schools'
 import { GROUPS } from '../face/regions'
 import { ZONE_IDS, ZONES, type RegionId, type ZoneId } from '../face/zones'
@@ -30,6 +31,8 @@ export interface Person {
   makeUp: PlanInput['makeUp']
   firstVisit: boolean
   licences: readonly LicenceId[]
+  /** What no bottle may hold, as the client says it. */
+  allergies: readonly string[]
   /** Asked for by name. */
   named: readonly TechniqueId[]
   /** Days until an event; none is ahead where it is nought. */
@@ -65,6 +68,9 @@ const PARTS: readonly (readonly RegionId[])[] = [
 const zonesIn = (regions: readonly RegionId[]): ZoneId[] =>
   ZONE_IDS.filter((zone) => ZONES[zone].regions.some((region) => regions.includes(region)))
 
+const ALLERGENS: readonly string[] = INGREDIENT_IDS.filter((id) => INGREDIENTS[id].allergen).map(
+  (id) => INGREDIENTS[id].name,
+)
 /** What somebody may ask for by its name. */
 const BY_NAME: readonly TechniqueId[] = TECHNIQUE_IDS.filter(
   (id) => isMain(id) && WORKING_STAGES.includes(TECHNIQUES[id].stage),
@@ -90,6 +96,10 @@ export const person: fc.Arbitrary<Person> = fc.record({
   makeUp: fc.subarray([...MAKE_UP_IDS], { maxLength: 2 }),
   firstVisit: fc.boolean(),
   licences: fc.constantFrom<readonly LicenceId[]>(LICENCE_IDS, LICENCE_IDS, ['basic']),
+  allergies: fc.oneof(
+    { weight: 3, arbitrary: fc.constant([]) },
+    { weight: 1, arbitrary: fc.subarray([...ALLERGENS], { minLength: 1, maxLength: 2 }) },
+  ),
   named: fc.oneof(
     { weight: 3, arbitrary: fc.constant([]) },
     { weight: 1, arbitrary: fc.constantFrom(...BY_NAME).map((id) => [id]) },
@@ -98,7 +108,7 @@ export const person: fc.Arbitrary<Person> = fc.record({
 })
 
 export function inputOfPerson(who: Person, more: Partial<PlanInput> = {}): PlanInput {
-  const { age, unread, told, where, eventIn, aims, school, slotMinutes, daylight } = who
+  const { age, unread, told, where, eventIn, aims, school, slotMinutes, daylight, allergies } = who
   const readings = Object.fromEntries(
     Object.entries(who.readings).filter(([zone]) => !unread.some((own) => own === zone)),
   ) as Readings
@@ -106,6 +116,7 @@ export function inputOfPerson(who: Person, more: Partial<PlanInput> = {}): PlanI
     ...Object.fromEntries(
       told.map((id): [string, Answer] => [id, { say: 'yes', zones: where, date: TODAY }]),
     ),
+    ...(allergies.length > 0 ? { allergy: { say: 'yes', substances: [...allergies] } } : {}),
     ...(eventIn > 0 ? { eventSoon: { say: 'yes', date: addDays(TODAY, eventIn) } } : {}),
   })
   const { makeUp, firstVisit, licences, named } = who
@@ -176,6 +187,10 @@ export const caution: fc.Arbitrary<{ name: string; of: Caution }> = fc.oneof(
       ...who,
       eventIn: who.eventIn === 0 ? days : Math.min(days, who.eventIn),
     }),
+  })),
+  fc.constantFrom(...ALLERGENS).map((word) => ({
+    name: `allergic to ${word}`,
+    of: (who: Person): Person => ({ ...who, allergies: [...new Set([...who.allergies, word])] }),
   })),
   fc.constant({
     name: 'a first visit',

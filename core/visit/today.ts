@@ -8,6 +8,7 @@ import { halfLifeHours, remainingAt } from '../load/ledger'
 import { restBars, type PastWork } from '../load/rest'
 import { stepDownBars, steppedDown, stepsDown } from '../load/stepDown'
 import type { Answers } from '../screening/asking/answers'
+import { saidOfMedicines, withMedicines } from '../screening/asking/medicines'
 import { barsAfterBreakout, barsFromBreakout } from '../screening/verdict/breakout'
 import { tightened } from '../screening/verdict/houseRules'
 import { lifted } from '../screening/verdict/lifts'
@@ -124,19 +125,21 @@ export function holding(asked: Verdict, profile: Profile, before: Before): Verdi
  */
 export function askedHere(
   bundle: Pick<VisitBundle, 'today' | 'houseRules' | 'lifts'> & {
-    client: { preferences: Preferences }
+    client: { preferences: Preferences; medicines: string }
     visit: { at: number }
   },
   answers: Answers,
 ): Verdict {
+  const { medicines } = bundle.client
   const verdict = screen(
-    answers,
+    withMedicines(answers, medicines),
     bundle.today,
     lifted(tightened(CONTRAINDICATIONS, bundle.houseRules), bundle.lifts),
     bundle.visit.at,
   )
   return {
     ...verdict,
+    throughout: [...verdict.throughout, ...saidOfMedicines(medicines)],
     substances: [
       ...verdict.substances,
       ...avoidedBy(bundle.client.preferences).map(({ family, rule }) => ({

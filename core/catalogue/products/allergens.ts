@@ -1,4 +1,5 @@
 import { COMMON_PRACTICE } from '../kinds'
+import { ABROAD } from './abroad'
 
 /**
  * Families of ingredients that a row may stop, and the words on a label (INCI names and their
@@ -8,6 +9,7 @@ import { COMMON_PRACTICE } from '../kinds'
  */
 export const INGREDIENT_IDS = [
   'bee',
+  'pollen',
   'nuts',
   'peanut',
   'fragrance',
@@ -26,6 +28,11 @@ export const INGREDIENT_IDS = [
   'papaya',
   'daisy',
   'paraben',
+  'isothiazolinone',
+  'formaldehyde',
+  'nickel',
+  'colophony',
+  'fish',
   'retinoid',
   'vitaminC',
   'enzyme',
@@ -57,7 +64,7 @@ type Row = Omit<IngredientFamily, 'id' | 'source' | 'allergen'> &
 const ROWS: Readonly<Record<IngredientId, Row>> = {
   bee: {
     name: 'bee products',
-    also: ['bee', 'bees', 'honey', 'propolis', 'beeswax', 'royal jelly', 'pollen'],
+    also: ['bee', 'bees', 'honey', 'propolis', 'beeswax', 'royal jelly', 'bienen', 'abeille'],
     words: [
       'mel',
       'honey',
@@ -67,10 +74,16 @@ const ROWS: Readonly<Record<IngredientId, Row>> = {
       'beeswax',
       'royal jelly',
       'apis',
-      'pollen',
+      'bee pollen',
+      'pollen extract',
       'bee venom',
     ],
     patch: 'propolis or honey',
+  },
+  pollen: {
+    name: 'tree and grass pollen',
+    also: ['pollen', 'birch', 'birch pollen', 'grass', 'grass pollen', 'hay fever', 'hazel pollen'],
+    words: ['betula', 'birch', 'phleum', 'secale cereale pollen', 'pollen extract'],
   },
   nuts: {
     name: 'nuts',
@@ -307,6 +320,52 @@ const ROWS: Readonly<Record<IngredientId, Row>> = {
     also: ['paraben'],
     words: ['methylparaben', 'ethylparaben', 'propylparaben', 'butylparaben', 'paraben'],
   },
+  isothiazolinone: {
+    name: 'isothiazolinones',
+    also: ['preservatives', 'preservative', 'isothiazolinone', 'konservierungsmittel'],
+    words: ['methylisothiazolinone', 'methylchloroisothiazolinone', 'isothiazolinone'],
+    source: 'Regulation (EC) 1223/2009, Annex V, from memory',
+  },
+  formaldehyde: {
+    name: 'formaldehyde releasers',
+    also: ['preservatives', 'preservative', 'formaldehyde', 'formalin', 'konservierungsmittel'],
+    words: [
+      'formaldehyde',
+      'dmdm hydantoin',
+      'imidazolidinyl urea',
+      'diazolidinyl urea',
+      'quaternium-15',
+      'bronopol',
+      '2-bromo-2-nitropropane',
+      'hydroxymethylglycinate',
+    ],
+    source: 'Regulation (EC) 1223/2009, Annex V, from memory',
+  },
+  nickel: {
+    name: 'nickel',
+    also: ['nickel', 'metal', 'nickel sulphate'],
+    words: ['nickel'],
+  },
+  colophony: {
+    name: 'colophony',
+    also: ['colophony', 'rosin', 'plasters', 'plaster', 'pine resin'],
+    words: ['colophon', 'rosin', 'rosinate', 'abiet'],
+  },
+  fish: {
+    name: 'fish',
+    also: ['fish'],
+    words: [
+      'fish',
+      'piscum',
+      'pisces',
+      'cod liver',
+      'gadi',
+      'marine collagen',
+      'caviar',
+      'roe extract',
+    ],
+    source: FOODS,
+  },
   retinoid: {
     name: 'a retinoid',
     also: ['retinoid', 'retinol', 'vitamin a acid', 'vitamin a'],
@@ -330,8 +389,10 @@ const ROWS: Readonly<Record<IngredientId, Row>> = {
   },
 }
 
+const familyOf = (id: IngredientId): IngredientFamily => {
+  const row = { id, source: COMMON_PRACTICE, allergen: true, ...ROWS[id] }
+  return { ...row, words: [...row.words, ...(ABROAD[id] ?? [])] }
+}
 export const INGREDIENTS = Object.freeze(
-  Object.fromEntries(
-    INGREDIENT_IDS.map((id) => [id, { id, source: COMMON_PRACTICE, allergen: true, ...ROWS[id] }]),
-  ),
+  Object.fromEntries(INGREDIENT_IDS.map((id) => [id, familyOf(id)])),
 ) as Readonly<Record<IngredientId, IngredientFamily>>

@@ -45,3 +45,11 @@ export const NAMED_BESIDES: readonly FamilyId[] = ['highFrequency']
 export const TOO_MUCH_FELT = 5
 /** After so many products under it the cream is a light one. */
 export const MANY_LAYERS = 3
+
+/** Young skin: under this age nothing above this rung, whoever asks (common practice). */
+export const YOUNG = {
+  rule: 'young-skin',
+  underAge: 18,
+  rungMost: 2,
+  text: 'under 18: nothing strong',
+} as const

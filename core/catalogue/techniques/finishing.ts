@@ -79,6 +79,7 @@ export const FINISHING = techniques({
     only: 'evening',
     minutes: span(0.5, 2, 0.5),
     groups: ALL,
+    families: ['oil'],
     product: 'facialOil',
     needs: { ...FINISH_BASE, moisture: ['damp'] },
     leaves: { film: 'leaveOn', moisture: 'dry', layer: 6, settleMinutes: 1 },

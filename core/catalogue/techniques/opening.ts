@@ -117,6 +117,7 @@ export const OPENING = techniques({
     linen: { cloths: 2 },
     minutes: span(3, 9, 5, 7),
     groups: ALL,
+    families: ['oil'],
     product: 'cleansingOil',
     needs: { moisture: ['dry'], film: BARE, skin: INTACT },
     leaves: { soil: 'clean', moisture: 'damp', film: 'none' },

@@ -18,15 +18,16 @@ export const NO_INTENTION = {
  * bears it, each with what it is worth there; care as it is.
  */
 export function forToday(input: PlanInput, allow: Allow, agenda: readonly Work[]): Allow {
-  const permitted = permittedOf(input, allow, agenda)
+  const mild: Allow = (id) => noStronger(allow(id), input)
+  const permitted = permittedOf(input, mild, agenda)
   const byHand = new Set<TechniqueId>(
     [input.protocol ?? [], input.pins ?? []].flatMap((steps) =>
       steps.map(({ technique }) => technique),
     ),
   )
   return (id) => {
-    const allowance = noStronger(allow(id), input)
-    if (byHand.has(id)) return allowance
+    const allowance = mild(id)
+    if (byHand.has(id)) return allow(id)
     const own = permitted.find(
       ({ technique, work }) =>
         technique === id ||

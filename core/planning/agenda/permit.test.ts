@@ -6,7 +6,7 @@ import { bottleRateOf } from '../../dosing/bottleRate'
 import { freeAcidOf } from '../../dosing/freeAcid'
 import type { RegionId } from '../../face/zones'
 import { HEATED, loadOn } from '../../load/loads'
-import { caution, inputOfPerson, person } from '../../testing/randomPeople'
+import { caution, inputOfPerson, person, type Person } from '../../testing/randomPeople'
 import type { PlanInput } from '../input'
 import { allowances } from '../today/allowed'
 import { weakestActive } from './milder'
@@ -40,11 +40,11 @@ describe('what of the agenda a skin bears', () => {
     fc.assert(
       fc.property(person, fc.array(caution, { minLength: 1, maxLength: 3 }), (one, all) => {
         // Spots, and a calm that nobody asked for, change what the visit is for.
-        const who = { ...one, licences: LICENCE_IDS }
+        const who: Person = { ...one, licences: LICENCE_IDS }
         const cautions = all.filter(({ name }) => !/^(spots|sensitivity|redness|unread)/.test(name))
         const [less, more] = [
           inputOfPerson(who),
-          inputOfPerson(cautions.reduce((own, { of }) => of(own), who)),
+          inputOfPerson(cautions.reduce<Person>((own, { of }) => of(own), who)),
         ]
         expect(agendaOf(more)).toEqual(agendaOf(less))
         const [free, held] = [permitted(less), permitted(more)]

@@ -8,6 +8,7 @@ import { MOST_GRADE } from '../../skin/readings'
 import { mayBeStopped } from '../../screening/verdict/breakout'
 import { withSkin } from '../../screening/verdict/skin'
 import type { Profile } from '../../skin/profile'
+import type { Why } from '../../catalogue/techniques/step'
 import type { PlanInput } from '../input'
 import { isSensitive } from '../today/adapt'
 import type { Allow, Allowance } from '../today/allowance'
@@ -188,13 +189,19 @@ function isWorth(
   return open.length > 0 && sum(open) >= sum(reach) * LEAST_SHARE
 }
 
-/** Bottles of a kind with no more in them than the weakest in the house: another is never stronger. */
+/**
+ * Bottles of a kind with no more in them than the weakest in the house: another is never stronger. Where
+ * that one may not be used, nor may the work.
+ */
 export const noStronger = (allowance: Allowance, input: PlanInput): Allowance => {
   const weakest = weakestActive(allowance.technique, input)
   if (!weakest) return allowance
   const most = activeIn(weakest)
-  return {
-    ...allowance,
-    products: allowance.products.filter(({ product }) => activeIn(product) <= most),
-  }
+  const products = allowance.products.filter(({ product }) => activeIn(product) <= most)
+  if (products.length > 0 || allowance.products.length === 0) return { ...allowance, products }
+  return { ...allowance, products, never: [...allowance.never, ONLY_STRONGER] }
+}
+const ONLY_STRONGER: Why = {
+  rule: 'only-stronger',
+  text: 'the mildest bottle may not be used today, and another is stronger',
 }

@@ -12,7 +12,7 @@ import type { PlanInput } from '../input'
 import { isStrong } from '../../catalogue/techniques/traits'
 import { hadBefore, tookWell } from '../../load/had'
 import { beforeEvent } from '../../screening/verdict/eventAhead'
-import { LEAVES_A_MARK } from '../../catalogue/rules/restraint'
+import { LEAVES_A_MARK, YOUNG } from '../../catalogue/rules/restraint'
 import { careful, NOTHING_NEW } from './limits'
 import { isNamed, NAMED_ONLY, namedOnly, strongAcid } from './named'
 import { regionsMeeting } from './adapt'
@@ -82,6 +82,8 @@ class Draft {
       never.push({ rule: 'scope', text: `needs a licence for ${LICENCE_NAMES[technique.licence]}` })
     if (careful(input) && (isStrong(technique.id) || technique.families.includes('peel')))
       never.push({ rule: 'first-visit', text: 'first visit here: nothing strong yet' })
+    if ((input.profile.age ?? YOUNG.underAge) < YOUNG.underAge && isAbove(technique, YOUNG))
+      never.push({ rule: YOUNG.rule, text: YOUNG.text })
     if (technique.device && !input.devices.includes(technique.device))
       never.push({ rule: 'no-device', text: `no ${DEVICE_NAMES[technique.device]} ready` })
   }
@@ -268,6 +270,8 @@ function once<Asked, Answer>(work: (asked: Asked) => Answer): (asked: Asked) => 
     return fresh
   }
 }
+
+const isAbove = ({ rung }: Technique, { rungMost }: typeof YOUNG): boolean => (rung ?? 0) > rungMost
 
 const rowsOf = once((id: TechniqueId) =>
   ADAPTATIONS.filter((adaptation) => adaptation.techniques.includes(id)),

@@ -2,6 +2,7 @@ import type { DayPage, DayVisit } from '#contracts/replies/day'
 import { CONTRAINDICATIONS } from '#core/catalogue/consultation/contraindications'
 import { DEVICE_KINDS } from '#core/catalogue/kinds'
 import { needsGuardian, standing } from '#core/screening/consent/consent'
+import { withMedicines } from '#core/screening/asking/medicines'
 import { tightened } from '#core/screening/verdict/houseRules'
 import { lifted } from '#core/screening/verdict/lifts'
 import { screen } from '#core/screening/verdict/verdict'
@@ -130,7 +131,7 @@ function askIsReady(
     .map((row) => ({ kinds: row.kinds, at: row.at.getTime() }))
   const age = ageOn(client.born, day)
   const verdict = screen(
-    answers,
+    withMedicines(answers, client.medicines),
     day,
     lifted(tightened(CONTRAINDICATIONS, rows.rules), aside),
     visit.startsAt.getTime(),

@@ -20,6 +20,58 @@ import { screen } from '#core/screening/verdict/verdict'
 /** What the client told: what is said stops what it must. */
 export const TOLD_CASES: readonly Case[] = [
   {
+    name: 'lash extensions: no oil, oiled hand or stone at the eyes, no steam',
+    input: planInput({
+      school: 'oilAndWater',
+      aims: ['puffyFace', 'rest'],
+      slotMinutes: 75,
+      ...yes({ lashExtensions: { say: 'yes' } }),
+    }),
+    expect: [
+      nowhere(
+        ['massage', 'stones', 'toningMassage', 'oilCleanse', 'facialOil'],
+        ['eyes'],
+        'lash-oil',
+      ),
+      not('steam', 'lash-steam'),
+    ],
+  },
+  {
+    name: 'steroid cream on the cheeks: no tip, blade, grains or peel there',
+    input: planInput({
+      school: 'brightLamp',
+      aims: ['congestion', 'dullness'],
+      named: ['tip'],
+      ...yes({ steroidCream: { say: 'yes', zones: ['cheekL', 'cheekR'] } }),
+    }),
+    expect: [
+      nowhere(['tip', 'grain', 'rollOff', 'salonPeel'], ['cheekL', 'cheekR'], 'steroid-cream'),
+    ],
+  },
+  {
+    name: 'laser on one cheek three weeks ago: the other side and the rest may be worked',
+    input: planInput({
+      school: 'warmCloth',
+      aims: ['congestion'],
+      ...yes({
+        recentTreatment: {
+          say: 'yes',
+          date: '2026-02-17',
+          zones: ['cheekL', 'foldL'],
+          work: ['laser'],
+        },
+      }),
+    }),
+    expect: [
+      nowhere(['enzyme', 'acidMask', 'grain', 'highFrequency'], ['cheekL'], 'laser, that side'),
+    ],
+  },
+  {
+    name: 'seventeen, and asks for the diamond tip by its name: nothing above rung 2',
+    input: planInput({ school: 'brightLamp', aims: ['congestion'], named: ['tip'], age: 17 }),
+    expect: [not('tip', 'under 18'), not('crystals', 'under 18'), not('salonPeel', 'under 18')],
+  },
+  {
     name: 'filler eight days ago in the cheeks',
     input: planInput({
       school: 'warmCloth',
