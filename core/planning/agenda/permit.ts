@@ -121,7 +121,10 @@ function permit(work: Work, input: PlanInput, allow: Allow, around: Around): Per
     for (const region of reach)
       room.most.set(
         region,
-        Math.min(room.most.get(region) ?? 0, loadHere(id, region, taken ?? leastOf(id), input)),
+        Math.min(
+          room.most.get(region) ?? 0,
+          loadHere(id, region, taken ?? leastOf(id), input, 'least'),
+        ),
       )
   }
   return undefined

@@ -106,11 +106,13 @@ export function roomOn(
   return { full, most: room }
 }
 
+/** What a worker asks of a zone in heated skin, hundredths; its device at the start, or at its least. */
 export function loadHere(
   id: TechniqueId,
   region: RegionId,
   taken: Taken,
   input: PlanInput,
+  dial: 'start' | 'least' = 'start',
 ): number {
   const technique = TECHNIQUES[id]
   const bottle = weakestActive(technique, input)
@@ -121,7 +123,7 @@ export function loadHere(
       handsMinutes: taken.minutes,
       dwellMinutes: taken.dwellMost ?? 0,
       passes: taken.passes ?? 0,
-      ...(technique.setting ? { setting: technique.setting.start } : {}),
+      ...(technique.setting ? { setting: technique.setting[dial] } : {}),
       ...(bottle ? { freeAcid: freeAcidOf(bottle), bottleRate: bottleRateOf(bottle) } : {}),
     },
     HEATED,

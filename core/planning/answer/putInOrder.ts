@@ -1,17 +1,12 @@
-import type { RegionId } from '../../face/zones'
-import { connectorWants } from '../../catalogue/techniques/roles'
 import { stageRank } from '../../catalogue/techniques/stages'
 import type { PlanStep } from '../../catalogue/techniques/step'
 import { TECHNIQUES } from '../../catalogue/techniques/techniques'
 import { hasPlace } from '../../catalogue/techniques/traits'
-import { applyTechnique, startSurface } from '../../surface/surface'
-import { toTicks } from '../../units'
 import { checkPlan, type Check } from '../checks/check'
-import { allowances } from '../today/allowed'
 import type { PlanInput } from '../input'
 import { applyEdits, type Edit } from '../steps/edit'
 import { isLink } from '../steps/link'
-import { connect, laidTogether, wantsWords, unavailableLinks } from '../steps/mend'
+import { connected } from './connected'
 
 /** Findings that a change of order alone can mend. */
 const OUT_OF_ORDER: readonly string[] = [
@@ -127,51 +122,6 @@ function longestRun(ranks: readonly number[]): number[] {
   return out
 }
 
-/** The steps with what connects them put in where the skin wants it. */
-function connected(input: PlanInput, steps: readonly PlanStep[]): PlanStep[] {
-  const allow = allowances(input)
-  const without = unavailableLinks(allow)
-  let surface = startSurface(input.makeUp.length > 0)
-  let resting = false
-  const out: PlanStep[] = []
-  for (const [at, step] of steps.entries()) {
-    const technique = TECHNIQUES[step.technique]
-    const on = (regions: readonly RegionId[]) => connect(surface, technique, regions, without)
-    // What is laid side by side is made ready for together: nothing connects while one rests.
-    const together = technique.dwell ? on(laidTogether(steps, at)) : undefined
-    const chain = resting ? undefined : (together ?? on(step.regions))
-    for (const link of chain?.steps ?? []) {
-      const why = wantsWords(technique, connectorWants(link.technique))
-      const bottle = allow(link.technique).products[0]?.product.id
-      out.push({
-        ...link,
-        key: '',
-        ...(bottle === undefined ? {} : { productId: bottle }),
-        why: [{ rule: 'surface', text: why }],
-      })
-      surface = applyTechnique(
-        surface,
-        TECHNIQUES[link.technique],
-        link.regions,
-        toTicks(link.minutes),
-      )
-    }
-    out.push(step)
-    surface = applyTechnique(surface, technique, step.regions, toTicks(step.minutes))
-    if (technique.dwell) resting = true
-    else if (technique.removes) resting = false
-  }
-  return named(out)
-}
-
-/** Connecting steps with keys of their own. */
-function named(steps: readonly PlanStep[]): PlanStep[] {
-  let count = 0
-  return steps.map((step) =>
-    step.key === '' ? { ...step, key: `${step.technique}-order-${++count}` } : step,
-  )
-}
-
 /** Main steps that no longer stand after the same ones. */
 function movedBetween(before: readonly PlanStep[], after: readonly PlanStep[]): string[] {
   const places = after
@@ -181,8 +131,8 @@ function movedBetween(before: readonly PlanStep[], after: readonly PlanStep[]): 
   return before.filter((_, i) => !stay.has(i)).map((step) => step.key)
 }
 
-/** The edits that make one plan of the other. */
-function editsTo(steps: readonly PlanStep[], ordered: readonly PlanStep[]): Edit[] {
+/** The edits that make one plan of the other, in which only what connects is new. */
+export function editsTo(steps: readonly PlanStep[], ordered: readonly PlanStep[]): Edit[] {
   const gone = steps.filter((step) => isLink(step))
   const kept = ordered.filter((step) => !isLink(step))
   return [

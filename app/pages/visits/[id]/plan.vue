@@ -3,9 +3,10 @@ import { accepts } from '#core/visit/accepts'
 import { planHash } from '#core/record/planHash'
 import { mdiRedo, mdiUndo } from '@mdi/js'
 import { SCHOOLS, type SchoolId } from '#core/catalogue/schools/schools'
-import { TECHNIQUES, type TechniqueId } from '#core/catalogue/techniques/techniques'
+import type { TechniqueId } from '#core/catalogue/techniques/techniques'
 import { composedOf } from '#core/planning/answer/composed'
-import { freshStep, isFit, placeFor } from '#core/planning/checks/check'
+import { addByHand } from '#core/planning/answer/addByHand'
+import { isFit } from '#core/planning/checks/check'
 import { useAttempt } from '~/composables/attempt'
 import { dayAndClock } from '~/composables/dates'
 import { useLength } from '~/composables/plan/length'
@@ -45,16 +46,8 @@ const school = async (chosenSchool: SchoolId) => {
 }
 const { given, setLength } = useLength()
 const length = (minutes: number) => attempt(() => setLength(minutes))
-function add(id: TechniqueId) {
-  if (!visit.input) return
-  const step = freshStep(id, visit.input) ?? {
-    technique: id,
-    regions: [],
-    minutes: TECHNIQUES[id].minutes.choices[0] ?? TECHNIQUES[id].minutes.least,
-    why: [{ rule: 'by-hand', text: 'added by hand' }],
-  }
-  const before = placeFor(id, plan.steps)
-  plan.edit([{ do: 'insert', before, step }])
+const add = (id: TechniqueId) => {
+  if (visit.input) plan.edit(addByHand(visit.input, plan.steps, id))
 }
 function onKey(event: KeyboardEvent) {
   if (!(event.ctrlKey || event.metaKey) || !may.value) return

@@ -1,0 +1,135 @@
+import { FILLERS, STAY } from '../../catalogue/techniques/roles'
+import type { PlanStep } from '../../catalogue/techniques/step'
+import { TECHNIQUES, type TechniqueId } from '../../catalogue/techniques/techniques'
+import { hasPlace } from '../../catalogue/techniques/traits'
+import { removalMinutes, removalOf, takesOff } from '../../timing/removal'
+import { minutes } from '../../units'
+import { checkPlan, freshStep, placeFor } from '../checks/check'
+import type { PlanInput } from '../input'
+import { applyEdits, type Edit } from '../steps/edit'
+import { isLink } from '../steps/link'
+import { connected } from './connected'
+import { editsTo } from './putInOrder'
+
+type NewStep = Omit<PlanStep, 'key'>
+const BY_HAND = [{ rule: 'by-hand', text: 'added by hand' }]
+
+/**
+ * A technique added by hand with all that belongs to it, as one block: what is mixed or made ready
+ * before it, its rest with something for the hands, its way off, what follows straight after it. It goes
+ * to the nearest place where the least speaks against it, and what connects is put in anew.
+ * @returns the edits; the technique is put in even where it is barred, and the checker then says why
+ */
+export function addByHand(input: PlanInput, steps: readonly PlanStep[], id: TechniqueId): Edit[] {
+  if (TECHNIQUES[id].removes) return [wayOff(input, steps, id)]
+  const block = blockOf(id, input)
+  const own = steps.filter((step) => !isLink(step))
+  const usual = placeFor(id, own)
+  const at = usual === null ? own.length : own.findIndex(({ key }) => key === usual)
+  const places = placesIn(own)
+  const near = [...places].sort((one, other) => Math.abs(one - at) - Math.abs(other - at))
+  let best: { edits: Edit[]; against: number } | undefined
+  for (const place of near) {
+    const edits = editsAt(input, steps, block, own[place]?.key ?? null)
+    const { findings } = checkPlan(input, applyEdits(steps, edits))
+    const stops = findings.filter(({ strength }) => strength === 'stop').length
+    const against = stops * STOP_WEIGHS + findings.length
+    if (!best || against < best.against) best = { edits, against }
+    if (against === 0) break
+  }
+  return best?.edits ?? block.map((step) => ({ do: 'insert', before: null, step }))
+}
+/** One stop is worse than any number of warnings. */
+const STOP_WEIGHS = 1 << 10
+
+/** A way off goes to the last thing that rests and that nothing takes off, once the hands are free. */
+function wayOff(input: PlanInput, steps: readonly PlanStep[], id: TechniqueId): Edit {
+  const at = steps.findLastIndex(
+    ({ technique }, i) =>
+      TECHNIQUES[technique].dwell !== undefined &&
+      takesOff(id, technique) &&
+      !steps.slice(i).some((later) => takesOff(later.technique, technique)),
+  )
+  const mask = steps[at]
+  if (!mask) return { do: 'insert', before: placeFor(id, steps), step: stepOf(id, input) }
+  const next = steps
+    .slice(at + 1)
+    .find(({ technique }) => TECHNIQUES[technique].fillsFrom === undefined)
+  return {
+    do: 'insert',
+    before: next?.key ?? null,
+    step: {
+      ...stepOf(id, input),
+      regions: mask.regions,
+      minutes: removalMinutes(mask.technique, mask.regions),
+    },
+  }
+}
+
+/** Where a block may go in: before every step that nothing rests over, and at the end. */
+function placesIn(steps: readonly PlanStep[]): number[] {
+  let resting = 0
+  const places: number[] = []
+  steps.forEach(({ technique }, i) => {
+    const follows = !hasPlace(technique) && TECHNIQUES[technique].part === 'follows'
+    if (resting === 0 && !follows) places.push(i)
+    if (TECHNIQUES[technique].dwell) resting += 1
+    else if (TECHNIQUES[technique].removes) resting = Math.max(0, resting - 1)
+  })
+  return [...places, steps.length]
+}
+
+/** Puts a block in before a step, and what connects anew around it. */
+function editsAt(
+  input: PlanInput,
+  steps: readonly PlanStep[],
+  block: readonly NewStep[],
+  before: string | null,
+): Edit[] {
+  const inserts = block.map((step): Edit => ({ do: 'insert', before, step }))
+  const withBlock = applyEdits(steps, inserts)
+  const ordered = connected(
+    input,
+    withBlock.filter((step) => !isLink(step)),
+  )
+  return [...inserts, ...editsTo(withBlock, ordered)]
+}
+
+/** A technique with what belongs to it, in order. */
+function blockOf(id: TechniqueId, input: PlanInput): NewStep[] {
+  const { dwell, after, then } = TECHNIQUES[id]
+  const step = stepOf(id, input)
+  const around = (other: TechniqueId | undefined) =>
+    other ? [{ ...stepOf(other, input), regions: step.regions }] : []
+  const rest = dwell
+    ? [
+        fillerFor(dwell.earliest, input),
+        {
+          technique: removalOf(id),
+          regions: step.regions,
+          minutes: removalMinutes(id, step.regions),
+          why: [
+            { rule: 'by-hand', text: `takes off what ${TECHNIQUES[id].name.toLowerCase()} laid` },
+          ],
+        },
+      ]
+    : []
+  return [...around(after), step, ...rest, ...around(then)]
+}
+
+/** As it would be added by hand; with nothing filled in where it is barred. */
+const stepOf = (id: TechniqueId, input: PlanInput): NewStep =>
+  freshStep(id, input) ?? {
+    technique: id,
+    regions: [],
+    minutes: TECHNIQUES[id].minutes.choices[0] ?? minutes(TECHNIQUES[id].minutes.least),
+    why: BY_HAND,
+  }
+
+/** What the hands do for as long as something has to rest. */
+function fillerFor(rest: number, input: PlanInput): NewStep {
+  const id = FILLERS.find(
+    (own) => (TECHNIQUES[own].fillsFrom ?? 0) <= rest && freshStep(own, input) !== undefined,
+  )
+  return { ...stepOf(id ?? STAY, input), minutes: minutes(rest) }
+}

@@ -1,0 +1,54 @@
+import { connectorWants } from '../../catalogue/techniques/roles'
+import type { PlanStep } from '../../catalogue/techniques/step'
+import { TECHNIQUES } from '../../catalogue/techniques/techniques'
+import type { RegionId } from '../../face/zones'
+import { applyTechnique, startSurface } from '../../surface/surface'
+import { toTicks } from '../../units'
+import type { PlanInput } from '../input'
+import { connect, laidTogether, unavailableLinks, wantsWords } from '../steps/mend'
+import { allowances } from '../today/allowed'
+
+/** The steps with what connects them put in where the skin wants it. */
+export function connected(input: PlanInput, steps: readonly PlanStep[]): PlanStep[] {
+  const allow = allowances(input)
+  const without = unavailableLinks(allow)
+  let surface = startSurface(input.makeUp.length > 0)
+  let resting = false
+  const out: PlanStep[] = []
+  for (const [at, step] of steps.entries()) {
+    const technique = TECHNIQUES[step.technique]
+    const on = (regions: readonly RegionId[]) => connect(surface, technique, regions, without)
+    // What is laid side by side is made ready for together: nothing connects while one rests.
+    const together = technique.dwell ? on(laidTogether(steps, at)) : undefined
+    const chain = resting ? undefined : (together ?? on(step.regions))
+    for (const link of chain?.steps ?? []) {
+      const why = wantsWords(technique, connectorWants(link.technique))
+      const bottle = allow(link.technique).products[0]?.product.id
+      out.push({
+        ...link,
+        key: '',
+        ...(bottle === undefined ? {} : { productId: bottle }),
+        why: [{ rule: 'surface', text: why }],
+      })
+      surface = applyTechnique(
+        surface,
+        TECHNIQUES[link.technique],
+        link.regions,
+        toTicks(link.minutes),
+      )
+    }
+    out.push(step)
+    surface = applyTechnique(surface, technique, step.regions, toTicks(step.minutes))
+    if (technique.dwell) resting = true
+    else if (technique.removes) resting = false
+  }
+  return named(out)
+}
+
+/** Connecting steps with keys of their own. */
+function named(steps: readonly PlanStep[]): PlanStep[] {
+  let count = 0
+  return steps.map((step) =>
+    step.key === '' ? { ...step, key: `${step.technique}-order-${++count}` } : step,
+  )
+}
