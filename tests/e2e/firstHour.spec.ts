@@ -155,7 +155,7 @@ test('an empty house by its interface alone: first hour, shelf, a colleague, a c
   await expect(page.getByText('every zone read')).toBeVisible()
   await page.getByRole('button', { name: 'Keep the reading, plan' }).click()
   await page.waitForURL(/\/plan$/)
-  await expect(page.getByText('Milk, face only').first()).toBeVisible()
+  await expect(page.getByRole('listitem', { name: /: Milk, face only/ }).first()).toBeVisible()
   await planAsProposed(page)
   say('asked, read, planned')
   await page.getByRole('button', { name: 'Start the treatment' }).click()

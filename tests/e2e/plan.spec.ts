@@ -129,8 +129,12 @@ test('the strip by mouse: drag a step, open it, change its minutes, add a step',
   await aside.getByLabel('Minutes').press('Tab')
   await expect(steps.nth(3)).toHaveAttribute('aria-label', /3.5 min/)
   await page.getByLabel('Add a step').click()
-  await page.getByRole('option').first().click()
-  await expect(steps).toHaveCount(before.length + 1)
+  await page.getByRole('option', { name: 'Setting clay on' }).click()
+  // A mask comes with what makes ready for it, its rest and its way off.
+  await expect.poll(async () => (await names()).indexOf('Setting clay on')).toBeGreaterThan(0)
+  expect((await names()).filter((name) => name === 'Mask off')).toHaveLength(
+    before.filter((name) => name === 'Mask off').length + 1,
+  )
   // What is on the screen is what the house holds, once it breaks no rule.
   await page.getByRole('button', { name: 'Undo' }).click()
   await expect

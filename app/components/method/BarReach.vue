@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { mdiClose } from '@mdi/js'
 import { DEED_IDS, DEEDS } from '#core/catalogue/rules/deeds'
-import { reachOfBars } from '#core/rows/reachRows'
+import { reachOfBars, type Reach } from '#core/rows/reachRows'
 
 /** What each answer stops: by what is done to the skin, by technique, by what is in a bottle. */
 const search = ref('')
@@ -12,6 +12,8 @@ const shown = computed(() => {
     [row.told, row.sentence, ...row.stops].join(' ').toLowerCase().includes(word),
   )
 })
+/** Nothing may touch it: then nothing may do anything else to it either. */
+const everything = ({ all, deeds }: Reach) => all || deeds.includes('touches')
 const open = ref<string | null>(null)
 const toggle = (id: string) => (open.value = open.value === id ? null : id)
 </script>
@@ -28,7 +30,7 @@ const toggle = (id: string) => (open.value = open.value === id ? null : id)
       label="Search answers and techniques"
       type="search"
     />
-    <VTable density="compact" class="plain" fixed-header>
+    <VTable density="compact" class="plain" fixed-header height="calc(100dvh - 290px)">
       <thead>
         <tr>
           <th>Told</th>
@@ -54,7 +56,7 @@ const toggle = (id: string) => (open.value = open.value === id ? null : id)
             <td class="where">{{ row.where }}</td>
             <td v-for="deed in DEED_IDS" :key="deed" class="cell">
               <VIcon
-                v-if="row.all || row.deeds.includes(deed)"
+                v-if="everything(row) || row.deeds.includes(deed)"
                 :icon="mdiClose"
                 size="18"
                 color="error"
@@ -67,11 +69,14 @@ const toggle = (id: string) => (open.value = open.value === id ? null : id)
               <p>
                 <b>{{ row.sentence }}</b>
               </p>
-              <p>Stops: {{ row.stops.join(', ') || 'no technique of this house' }}.</p>
-              <p v-if="row.bottles.length">
+              <p v-if="everything(row)">Stops everything that is done {{ row.where }}.</p>
+              <p v-else>Stops: {{ row.stops.join(', ') || 'no technique of this house' }}.</p>
+              <p v-if="row.bottles.length && !everything(row)">
                 In any bottle, wash, toner or layer: {{ row.bottles.join(', ') }}.
               </p>
-              <p v-if="row.leaves.length">Leaves: {{ row.leaves.join(', ') }}.</p>
+              <p v-if="row.leaves.length && !everything(row)">
+                Leaves: {{ row.leaves.join(', ') }}.
+              </p>
             </td>
           </tr>
         </template>
@@ -115,6 +120,7 @@ const toggle = (id: string) => (open.value = open.value === id ? null : id)
 }
 .cell {
   text-align: center;
+  vertical-align: middle;
   padding: 0 2px;
 }
 .more p {

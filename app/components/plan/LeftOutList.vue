@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { CONCERN_NAMES } from '#core/catalogue/kinds'
+import { shortName } from '#core/catalogue/techniques/traits'
 import type { TechniqueId } from '#core/catalogue/techniques/techniques'
 import { intentionsOf } from '#core/planning/agenda/intentions'
 import { intentionOf } from '#core/planning/answer/composed'
@@ -24,7 +25,18 @@ const groups = computed(() =>
     }))
     .filter((group) => group.left.length > 0),
 )
-const others = computed(() => props.left.filter((one) => placeOf(one) === undefined))
+const others = computed(() => props.left.filter((one) => placeOf(one) === undefined && !one.barred))
+/** What this client may not have today, by the reason: said once for all that it keeps away. */
+const notToday = computed(() => {
+  const barred = props.left.filter((one) => placeOf(one) === undefined && one.barred)
+  return [...new Set(barred.map(({ why }) => why.text))].map((text) => ({
+    text,
+    names: barred
+      .filter(({ why }) => why.text === text)
+      .map(({ technique }) => shortName(technique).toLowerCase())
+      .join(', '),
+  }))
+})
 const take = (one: LeftOut) =>
   (one.dropsOut?.length ?? 0) > 0 ? emit('exchange', one.technique) : emit('add', one.technique)
 </script>
@@ -40,6 +52,15 @@ const take = (one: LeftOut) =>
       <ul class="plainlist left">
         <LeftOutLine v-for="one in group.left" :key="one.technique" :one="one" @take="take(one)" />
       </ul>
+    </section>
+    <section v-if="notToday.length">
+      <h2 class="later">Not today</h2>
+      <dl>
+        <template v-for="{ text, names } in notToday" :key="text">
+          <dt>{{ text }}</dt>
+          <dd class="soft">{{ names }}</dd>
+        </template>
+      </dl>
     </section>
     <details v-if="others.length" class="others">
       <summary>{{ others.length }} more that this visit is not for</summary>
@@ -69,5 +90,20 @@ h3 {
   padding-top: 8px;
   cursor: pointer;
   font-size: 0.9375rem;
+}
+.later {
+  padding-top: 10px;
+}
+dt {
+  font-family: var(--serif);
+  font-style: italic;
+  color: var(--clay-deep);
+  font-size: 0.875rem;
+  line-height: 1.2;
+  padding-top: 5px;
+}
+dd {
+  margin: 0;
+  font-size: 0.875rem;
 }
 </style>

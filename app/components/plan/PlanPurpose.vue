@@ -7,14 +7,14 @@ import type { Composed } from '#core/planning/answer/composed'
 import { basinOf, BOWLS } from '#core/planning/checks/basins'
 import { checkPlan } from '#core/planning/checks/check'
 import type { PlanInput } from '#core/planning/input'
-import { FACE_COLOURS, INTENTION_COLOURS } from '~/theme/colours'
+import { INTENTION_COLOURS } from '~/theme/colours'
 
 /** What the visit is for, where on the face, and what it pours into the skin. */
 const props = defineProps<{
   composed: Composed
   input: PlanInput
   steps: readonly PlanStep[]
-  /** The step that is looked at, where one is: its zones, and the basins down to it. */
+  /** The step that is looked at, where one is: the basins are shown down to it. */
   chosen: string | null
 }>()
 const check = computed(() => checkPlan(props.input, props.steps))
@@ -26,19 +26,11 @@ const bowls = computed(() =>
     return { region, name, ...basinOf(props.input, check.value, region, steps) }
   }),
 )
+/** Each zone in the colour of the first wish that works on it. */
 const fill = computed(() => {
   const zones: Partial<Record<ZoneId, string>> = {}
-  const paint = (all: readonly ZoneId[], colour: string) => {
-    for (const zone of all) zones[zone] = colour
-  }
-  if (step.value) {
-    paint(step.value.regions.flatMap(zonesOf), FACE_COLOURS.planned)
-    const barred = check.value.findings.filter(({ key }) => key === props.chosen)
-    paint(barred.flatMap(({ regions }) => regions).flatMap(zonesOf), FACE_COLOURS.barred)
-  } else
-    [...props.composed.intentions.entries()].reverse().forEach(([at, { regions }]) => {
-      paint(regions.flatMap(zonesOf), INTENTION_COLOURS[at]?.face ?? FACE_COLOURS.planned)
-    })
+  for (const [at, { regions }] of [...props.composed.intentions.entries()].reverse())
+    for (const zone of regions.flatMap(zonesOf)) zones[zone] = INTENTION_COLOURS[at]?.face
   return zones
 })
 const COUNT = ['no wish', 'one wish', 'two wishes', 'three wishes'] as const
@@ -63,10 +55,7 @@ const edgeOf = (at: number) => ({ borderLeftColor: INTENTION_COLOURS[at]?.edge }
       Asked for as well: {{ later }}. {{ input.slotMinutes }} minutes carry {{ carries }}.
     </p>
     <div class="facebox">
-      <FaceDrawing
-        :fill="fill"
-        :label="step ? 'Where the chosen step is done' : 'Where the visit works'"
-      />
+      <FaceDrawing :fill="fill" label="Where the visit works" />
     </div>
     <p class="soft fine">
       {{ step ? 'In the basins after this step' : 'In the basins after this visit' }}

@@ -19,6 +19,13 @@ const addable = computed(() =>
     (technique) => !TECHNIQUES[technique].idle && !bundle.value?.policy.without.includes(technique),
   ).map((technique) => ({ value: technique, title: TECHNIQUES[technique].name })),
 )
+/** The field is a fresh one after each step that was added: its search is over. */
+const added = ref(0)
+function add(id: TechniqueId | null) {
+  if (!id) return
+  added.value += 1
+  emit('add', id)
+}
 const wrong = ref('')
 function setLength(given: string | number | null) {
   const minutes = Number(given)
@@ -50,12 +57,13 @@ function setLength(given: string | number | null) {
       :title="wrong || 'Length of the visit'"
       @update:model-value="setLength"
     /><VAutocomplete
+      :key="added"
       :model-value="null"
       :items="addable"
       label="Add a step"
       density="compact"
       class="add"
-      @update:model-value="(id: TechniqueId | null) => id && emit('add', id)"
+      @update:model-value="add"
     />
   </div>
 </template>

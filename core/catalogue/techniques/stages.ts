@@ -3,16 +3,18 @@ import { STAGE_IDS, type StageId } from '../kinds'
 import { techniquesWhere, TECHNIQUES, type Technique, type TechniqueId } from './techniques'
 
 /** A stage that every visit has, the rule that says so, and what is added where it is missing. */
-interface FloorStage {
+export interface FloorStage {
   rule: string
   stage: StageId
   first: TechniqueId
+  /** Left alone where today nothing of it may be done: it does not cost the visit. */
+  unlessBarred?: true
 }
 
 /** The floor of a visit (common practice; the backbone of the protocol). */
 export const FLOOR_STAGES: readonly FloorStage[] = [
   { rule: 'must-settle', stage: 'settle', first: 'settle' },
-  { rule: 'must-eyes', stage: 'eyesOff', first: 'eyesOff' },
+  { rule: 'must-eyes', stage: 'eyesOff', first: 'eyesOff', unlessBarred: true },
   { rule: 'must-surface', stage: 'surfaceCleanse', first: 'milk' },
   { rule: 'must-read', stage: 'reading', first: 'secondReading' },
   { rule: 'must-deep', stage: 'deepCleanse', first: 'secondCleanse' },

@@ -28,19 +28,19 @@ export function addByHand(input: PlanInput, steps: readonly PlanStep[], id: Tech
   const at = usual === null ? own.length : own.findIndex(({ key }) => key === usual)
   const places = placesIn(own)
   const near = [...places].sort((one, other) => Math.abs(one - at) - Math.abs(other - at))
-  let best: { edits: Edit[]; against: number } | undefined
+  let best: { edits: Edit[]; stops: number; all: number } | undefined
   for (const place of near) {
     const edits = editsAt(input, steps, block, own[place]?.key ?? null)
     const { findings } = checkPlan(input, applyEdits(steps, edits))
     const stops = findings.filter(({ strength }) => strength === 'stop').length
-    const against = stops * STOP_WEIGHS + findings.length
-    if (!best || against < best.against) best = { edits, against }
-    if (against === 0) break
+    const all = findings.length
+    // One stop is worse than any number of warnings.
+    if (!best || stops < best.stops || (stops === best.stops && all < best.all))
+      best = { edits, stops, all }
+    if (all === 0) break
   }
   return best?.edits ?? block.map((step) => ({ do: 'insert', before: null, step }))
 }
-/** One stop is worse than any number of warnings. */
-const STOP_WEIGHS = 1 << 10
 
 /** A way off goes to the last thing that rests and that nothing takes off, once the hands are free. */
 function wayOff(input: PlanInput, steps: readonly PlanStep[], id: TechniqueId): Edit {

@@ -25,6 +25,8 @@ export interface LeftOut {
   why: Why
   extraMinutes?: number
   dropsOut?: readonly string[]
+  /** An answer, the skin or an earlier visit keeps it away from this client today. */
+  barred?: true
 }
 
 /** What belongs to every visit, or follows from another step, is not offered by itself. */
@@ -50,7 +52,7 @@ export function leftOut(
       const { name } = TECHNIQUES[technique]
       const allowance = allow(technique)
       const never = allowance.never[0]
-      if (never) return { technique, name, why: never }
+      if (never) return { technique, name, why: never, ...barredBy(never, input) }
       const first = firstBar(allowance)
       if (
         !planCase.stages.some((stage) =>
@@ -66,7 +68,10 @@ export function leftOut(
         const { minutesMost } = allowance
         if (underUsual(TECHNIQUES[technique], minutesMost, input.slotMinutes))
           return { technique, name, why: tooShort(technique, minutesMost, allowance.adapted[0]) }
-        return { technique, name, why: first ?? unasked(technique, input, solved.agenda) }
+        {
+          const why = first ?? unasked(technique, input, solved.agenda)
+          return { technique, name, why, ...barredBy(why, input) }
+        }
       }
       return price(technique, name, planCase, before, ticksWithin(input.slotMinutes))
     })
@@ -74,6 +79,10 @@ export function leftOut(
   const came = ({ technique }: LeftOut) => (input.named?.includes(technique) ? 0 : 1)
   return out.sort((one, other) => came(one) - came(other) || rank(one) - rank(other))
 }
+
+/** Whether a reason is one of this client's own: an answer, what was read, an earlier visit. */
+const barredBy = ({ rule }: Why, { verdict }: PlanInput): Pick<LeftOut, 'barred'> =>
+  verdict.bars.some((bar) => bar.rule === rule) ? { barred: true } : {}
 
 /** Its usual time is more than today allows; by hand it may be added short. */
 const tooShort = (technique: TechniqueId, most: number, cause: Why | undefined): Why => ({

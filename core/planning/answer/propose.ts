@@ -1,16 +1,16 @@
 import { familiesOfBottle } from '../../catalogue/products/families'
-import { STAGE_IDS, type StageId } from '../../catalogue/kinds'
 import { stageRank } from '../../catalogue/techniques/stages'
 import { hasPlace, isStrong } from '../../catalogue/techniques/traits'
 import type { PlanStep, Why } from '../../catalogue/techniques/step'
-import { TECHNIQUES, TECHNIQUE_IDS } from '../../catalogue/techniques/techniques'
+import { TECHNIQUES } from '../../catalogue/techniques/techniques'
 import { forToday } from '../agenda/narrow'
-import { firstBar, type Allow } from '../today/allowance'
+import type { Allow } from '../today/allowance'
 import { allowances } from '../today/allowed'
 import { freshKey } from '../steps/edit'
 import type { PlanInput } from '../input'
 import { solveFor } from './cameFor'
 import { reasonsFor } from './reasons'
+import { gapIn, refusalOf } from './refusal'
 import { pinTrouble } from '../question/pins'
 import { marksOf, type SolveFrom } from '../question/planCase'
 import type { Solution } from '../search/solve'
@@ -40,82 +40,25 @@ export function propose(input: PlanInput, done: readonly PlanStep[] = []): Propo
   const allow = allowances(input)
   const pin = pinTrouble(input, allow)
   if (pin) return { steps: done, minutes: 0, value: 0, failed: pin }
+  const start = done.length > 0 ? startAfter(input, done) : undefined
   const { planCase, solution, agenda } = solveFor(
     input,
     allow,
-    done.length > 0 ? startAfter(input, done) : undefined,
+    start,
     done.map(({ technique }) => technique),
   )
-  const gap = planCase.stages.find(
-    (stage) =>
-      stage.must &&
-      stage.options.length === 0 &&
-      (done.length === 0 || STAGE_IDS.indexOf(stage.id) > stageReached(done)),
-  )
-  if (gap && input.licences.length === 0)
-    return {
-      ...{ steps: done, minutes: 0, value: 0 },
-      failed: {
-        rule: 'scope',
-        text: 'Nothing can be planned: nobody has said what you are licensed for. An owner says it under Practice, Scope.',
-      },
-    }
-  if (gap)
+  if (!solution || gapIn(planCase, start))
     return {
       steps: done,
       minutes: 0,
       value: 0,
-      failed: pinsOf(input, gap.id) ?? {
-        rule: 'floor',
-        text: `no way to do the ${gap.id} step today: ${whyNot(allow, gap.id)}`,
-      },
-    }
-  if (!solution)
-    return {
-      steps: done,
-      minutes: 0,
-      value: 0,
-      failed:
-        (input.pins ?? []).length > 0
-          ? {
-              rule: 'pinned',
-              text: `With what is pinned no plan fits ${input.slotMinutes} minutes and this skin.`,
-            }
-          : {
-              rule: 'over-slot',
-              text: `The shortest possible visit does not fit ${input.slotMinutes} minutes.`,
-            },
+      failed: refusalOf(input, allow, planCase, start),
     }
   return {
     steps: materialise(solution, input, forToday(input, allow, agenda), done),
     minutes: fromTicks(solution.ticks),
     value: solution.value,
   }
-}
-
-/** Says that what is pinned in a stage leaves no way to do it; undefined where nothing is. */
-function pinsOf(input: PlanInput, stage: StageId): Why | undefined {
-  const own = (input.pins ?? []).filter((pin) => TECHNIQUES[pin.technique].stage === stage)
-  const names = own.map((pin) => TECHNIQUES[pin.technique].name).join(' and ')
-  return own.length === 0
-    ? undefined
-    : {
-        rule: 'pinned',
-        text:
-          own.length > 1
-            ? `${names} are pinned and do not go together. Unpin one.`
-            : `${names} is pinned as it cannot be done today. Unpin it, or change its zones or minutes.`,
-      }
-}
-
-function whyNot(allow: Allow, stage: string): string {
-  const first = TECHNIQUE_IDS.filter((technique) => TECHNIQUES[technique].stage === stage)
-    .map((technique) => {
-      const allowance = allow(technique)
-      return allowance.never[0] ?? firstBar(allowance)
-    })
-    .find((why) => why)
-  return first?.text ?? 'nothing fits'
 }
 
 function stageReached(done: readonly PlanStep[]): number {

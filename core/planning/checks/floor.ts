@@ -1,13 +1,14 @@
-import { floorOf, stageRank, techniquesOf } from '../../catalogue/techniques/stages'
+import { stageRank, techniquesOf } from '../../catalogue/techniques/stages'
 import { hasPlace } from '../../catalogue/techniques/traits'
 import type { PlanStep } from '../../catalogue/techniques/step'
 import { TECHNIQUES, type TechniqueId } from '../../catalogue/techniques/techniques'
+import { floorToday } from '../today/floorToday'
 import { freshStep } from '../today/fresh'
 import { finding, type Checking, type PlanFinding } from './finding'
 
 /** What every visit needs and this plan lacks. */
-export function floorFindings({ input, steps, rules }: Checking): PlanFinding[] {
-  return floorOf(input).flatMap((stage) => {
+export function floorFindings({ input, steps, rules, allow }: Checking): PlanFinding[] {
+  return floorToday(input, allow).flatMap((stage) => {
     const fills = techniquesOf(stage.stage)
     if (steps.some((step) => fills.includes(step.technique))) return []
     const step = freshStep(stage.first, input)

@@ -3,7 +3,7 @@ import { takeOff } from '../../catalogue/consultation/makeUp'
 import { PAIRS } from '../../catalogue/rules/pairs'
 import { RANK_WEIGHTS } from '../../catalogue/rules/value'
 import { methodOf, type Method } from '../../catalogue/schools/schools'
-import { floorOf, hasOccasion, techniquesOf } from '../../catalogue/techniques/stages'
+import { hasOccasion, techniquesOf } from '../../catalogue/techniques/stages'
 import { TECHNIQUES, type TechniqueId } from '../../catalogue/techniques/techniques'
 import { REGION_IDS, type RegionId } from '../../face/zones'
 import { toleranceOf } from '../../load/tolerance'
@@ -13,6 +13,7 @@ import { agendaOf, type Work } from '../agenda/work'
 import type { PlanInput } from '../input'
 import type { Allow } from '../today/allowance'
 import { allowances } from '../today/allowed'
+import { floorToday } from '../today/floorToday'
 import { mostExfoliations, pairWaived } from '../today/limits'
 import { unavailableLinks } from '../steps/mend'
 import { BlockMaker } from './blocks'
@@ -32,7 +33,7 @@ export function compile(
   const make = new OptionMaker(input, aims, method, forToday(input, allow, agenda), allow)
   const block = new BlockMaker(make)
   const pinned = pinnedOptions(input, make, block)
-  const floor = new Set(floorOf(input).map((stage) => stage.stage))
+  const floor = new Set(floorToday(input, allow).map((stage) => stage.stage))
   const stageOf = (id: StageId): Stage => {
     const options = pinned.get(id)
     if (options) return { id, must: true, options }

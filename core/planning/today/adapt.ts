@@ -56,7 +56,8 @@ function meets(profile: Profile, region: RegionId, test: SkinTest): boolean {
 }
 
 const REACH = new Map<string, RegionId[]>()
-function reachOf(technique: Technique): RegionId[] {
+/** The regions that a technique is done on, whatever today has against it. */
+export function reachOf(technique: Technique): RegionId[] {
   let reach = REACH.get(technique.id)
   if (!reach) {
     const wanted = new Set(technique.groups.flatMap((group) => GROUPS[group]))
