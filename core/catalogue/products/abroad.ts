@@ -1,4 +1,4 @@
-import type { IngredientId } from './allergens'
+import type { IngredientId } from './ingredientIds'
 
 /**
  * Names of ingredients as they are printed on bottles of other lands beside, or instead of, their INCI
