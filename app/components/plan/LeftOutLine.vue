@@ -1,53 +1,56 @@
 <script setup lang="ts">
+import { mdiPlus, mdiSwapHorizontal } from '@mdi/js'
 import { shortName } from '#core/catalogue/techniques/traits'
 import type { LeftOut } from '#core/planning/answer/leftOut'
 
-/** One thing that is not in the plan: why, or its price, and the way to have it all the same. */
-const props = defineProps<{ one: LeftOut }>()
-const emit = defineEmits<{ take: [] }>()
-const price = computed(() =>
-  props.one.extraMinutes ? `+ ${props.one.extraMinutes} min` : props.one.why.text,
-)
+/** What is not in the plan for one reason, or at one price; each can be had all the same. */
+defineProps<{ text: string; left: readonly LeftOut[] }>()
+const emit = defineEmits<{ take: [one: LeftOut] }>()
 /** Takes the place of something: the plan is made anew with it. */
-const swaps = computed(() => (props.one.dropsOut?.length ?? 0) > 0)
-const may = computed(() => props.one.why.rule !== 'scope')
+const swaps = ({ dropsOut }: LeftOut) => (dropsOut?.length ?? 0) > 0
+const may = ({ why }: LeftOut) => why.rule !== 'scope'
+const labelOf = (one: LeftOut) =>
+  swaps(one) ? `Swap in ${one.name}, ${one.why.text}` : `Add ${one.name}`
 </script>
 
 <template>
   <li>
-    <span class="name">{{ shortName(one.technique) }}</span>
-    <VBtn
-      v-if="may"
-      variant="outlined"
-      size="small"
-      height="28"
-      min-width="0"
-      :aria-label="swaps ? `Swap in ${one.name}, ${one.why.text}` : `Add ${one.name}`"
-      @click="emit('take')"
-      >{{ swaps ? 'swap' : 'add' }}</VBtn
-    >
-    <em>{{ price }}</em>
+    <em>{{ text }}</em>
+    <span class="row names">
+      <template v-for="one in left" :key="one.technique">
+        <VBtn
+          v-if="may(one)"
+          variant="outlined"
+          size="small"
+          height="30"
+          class="take"
+          :prepend-icon="swaps(one) ? mdiSwapHorizontal : mdiPlus"
+          :aria-label="labelOf(one)"
+          @click="emit('take', one)"
+          >{{ shortName(one.technique) }}</VBtn
+        >
+        <span v-else class="soft">{{ shortName(one.technique) }}</span>
+      </template>
+    </span>
   </li>
 </template>
 
 <style scoped>
 li {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) auto;
-  column-gap: 8px;
-  align-items: center;
-  padding: 4px 0;
+  padding: 4px 0 6px;
   border-bottom: 1px solid var(--line);
-  font-size: 0.9375rem;
-}
-.name {
-  font-weight: 600;
 }
 em {
-  grid-column: 1 / -1;
   font-family: var(--serif);
   color: var(--clay-deep);
   font-size: 0.875rem;
   line-height: 1.2;
+}
+.names {
+  gap: 5px;
+  padding-top: 3px;
+}
+.take {
+  padding: 0 8px;
 }
 </style>

@@ -14,6 +14,17 @@ const emit = defineEmits<{
   exchange: [id: TechniqueId]
   compare: []
 }>()
+/** A reason, or a price, said once for all that it keeps out. */
+function byReason(all: readonly LeftOut[]): { text: string; left: LeftOut[] }[] {
+  const said = ({ extraMinutes, why }: LeftOut) =>
+    extraMinutes ? `takes ${extraMinutes} min more` : why.text
+  return [...new Set(all.map(said))].map((text) => ({
+    text,
+    left: all.filter((one) => said(one) === text),
+  }))
+}
+const namesOf = (all: readonly LeftOut[]) =>
+  all.map(({ technique }) => shortName(technique).toLowerCase()).join(', ')
 const intended = computed(() => intentionsOf(props.input))
 const placeOf = ({ technique }: LeftOut) =>
   props.input.named?.includes(technique) ? 0 : intentionOf(technique, intended.value)
@@ -21,22 +32,15 @@ const groups = computed(() =>
   intended.value
     .map(({ id }, at) => ({
       title: `For ${at + 1}, ${CONCERN_NAMES[id]}`,
-      left: props.left.filter((one) => placeOf(one) === at),
+      reasons: byReason(props.left.filter((one) => placeOf(one) === at)),
     }))
-    .filter((group) => group.left.length > 0),
+    .filter((group) => group.reasons.length > 0),
 )
 const others = computed(() => props.left.filter((one) => placeOf(one) === undefined && !one.barred))
-/** What this client may not have today, by the reason: said once for all that it keeps away. */
-const notToday = computed(() => {
-  const barred = props.left.filter((one) => placeOf(one) === undefined && one.barred)
-  return [...new Set(barred.map(({ why }) => why.text))].map((text) => ({
-    text,
-    names: barred
-      .filter(({ why }) => why.text === text)
-      .map(({ technique }) => shortName(technique).toLowerCase())
-      .join(', '),
-  }))
-})
+/** What this client may not have today. */
+const notToday = computed(() =>
+  byReason(props.left.filter((one) => placeOf(one) === undefined && one.barred)),
+)
 const take = (one: LeftOut) =>
   (one.dropsOut?.length ?? 0) > 0 ? emit('exchange', one.technique) : emit('add', one.technique)
 </script>
@@ -50,22 +54,32 @@ const take = (one: LeftOut) =>
     <section v-for="group in groups" :key="group.title">
       <h3>{{ group.title }}</h3>
       <ul class="plainlist left">
-        <LeftOutLine v-for="one in group.left" :key="one.technique" :one="one" @take="take(one)" />
+        <LeftOutLine
+          v-for="reason in group.reasons"
+          :key="reason.text"
+          v-bind="reason"
+          @take="take"
+        />
       </ul>
     </section>
     <section v-if="notToday.length">
       <h2 class="later">Not today</h2>
       <dl>
-        <template v-for="{ text, names } in notToday" :key="text">
+        <template v-for="{ text, left: barred } in notToday" :key="text">
           <dt>{{ text }}</dt>
-          <dd class="soft">{{ names }}</dd>
+          <dd class="soft">{{ namesOf(barred) }}</dd>
         </template>
       </dl>
     </section>
     <details v-if="others.length" class="others">
       <summary>{{ others.length }} more that this visit is not for</summary>
       <ul class="plainlist left">
-        <LeftOutLine v-for="one in others" :key="one.technique" :one="one" @take="take(one)" />
+        <LeftOutLine
+          v-for="reason in byReason(others)"
+          :key="reason.text"
+          v-bind="reason"
+          @take="take"
+        />
       </ul>
     </details>
   </div>

@@ -23,7 +23,9 @@ const passesOf = ({ passes }: PlanStep): string =>
 function settingOf({ technique, setting }: PlanStep): string {
   const own = TECHNIQUES[technique].setting
   if (!own || setting === undefined) return ''
-  return own.unit ? `${setting} ${own.unit}` : `${own.label.toLowerCase()} ${setting}`
+  const [before, after] = own.unit ? [setting, own.unit] : [own.label.toLowerCase(), setting]
+  // A number and its unit stay on one line.
+  return `${before}\u00a0${after}`
 }
 
 /** Rows that say what every step of a kind is for, or repeat what stands beside it. */
@@ -37,7 +39,7 @@ export function whyOf(step: PlanStep): string {
   if (!first || isLink(step)) return ''
   return [first, ...(second && !GENERAL.test(second.rule) ? [second] : [])]
     .map(({ text }) => text)
-    .join('; ')
+    .join(' · ')
 }
 
 interface Line {

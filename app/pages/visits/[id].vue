@@ -108,10 +108,10 @@ const stops = computed(() =>
   min-height: 60px;
 }
 .tools .who {
-  flex-direction: column;
-  align-items: flex-start;
-  flex-wrap: nowrap;
-  gap: 0;
+  gap: 0 14px;
+}
+.tools .name {
+  flex: 0 0 100%;
 }
 .who {
   gap: 6px 14px;

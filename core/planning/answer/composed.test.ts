@@ -40,7 +40,7 @@ describe('a plan as a visit', () => {
     const { steps } = propose(input)
     const { intentions, later } = composedOf(input, steps)
     expect(intentions.map(({ name, words }) => [name, words])).toEqual([
-      ['clogged pores', expect.stringMatching(/^asked for · congestion: nose 4, forehead.* 3$/)],
+      ['clogged pores', expect.stringMatching(/^asked for · congestion: nose 4; forehead.* 3$/)],
       ['a quiet hour', 'asked for'],
     ])
     expect(later).toEqual(['shine'])

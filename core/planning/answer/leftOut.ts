@@ -4,10 +4,9 @@ import type { PlanStep, Why } from '../../catalogue/techniques/step'
 import { TECHNIQUES, TECHNIQUE_IDS, type TechniqueId } from '../../catalogue/techniques/techniques'
 import { isMain, shortName } from '../../catalogue/techniques/traits'
 import { REGION_IDS, type RegionId } from '../../face/zones'
-import { INTENTIONS } from '../../catalogue/rules/intentions'
+import { INTENTIONS, type Line } from '../../catalogue/rules/intentions'
 import { intentionsOf } from '../agenda/intentions'
 import { NO_INTENTION } from '../agenda/narrow'
-import type { Work } from '../agenda/work'
 import { firstBar } from '../today/allowance'
 import { allowances } from '../today/allowed'
 import { underUsual } from '../question/lengths'
@@ -69,7 +68,7 @@ export function leftOut(
         if (underUsual(TECHNIQUES[technique], minutesMost, input.slotMinutes))
           return { technique, name, why: tooShort(technique, minutesMost, allowance.adapted[0]) }
         {
-          const why = first ?? unasked(technique, input, solved.agenda)
+          const why = first ?? unasked(technique, input, used)
           return { technique, name, why, ...barredBy(why, input) }
         }
       }
@@ -91,25 +90,36 @@ const tooShort = (technique: TechniqueId, most: number, cause: Why | undefined):
 })
 
 /**
- * Nothing bars it: no zone asks for it, other work does what it would, there is no room for it after
- * what was asked for first, or the visit is for something else.
+ * Nothing bars it: no zone asks for it, the visit is for something else, it goes with work that is not in
+ * the plan, other work does what it would, or there is no room for it after what was asked for first.
+ * @param used what the plan holds
  */
-function unasked(technique: TechniqueId, input: PlanInput, agenda: readonly Work[]): Why {
+function unasked(technique: TechniqueId, input: PlanInput, used: ReadonlySet<TechniqueId>): Why {
   const asks = REGION_IDS.some(
     (region) => askFor(TECHNIQUES[technique], region, input) >= ASKS_FROM,
   )
   if (keptToNeed(TECHNIQUES[technique]) && !asks)
     return { rule: 'no-need', text: 'nothing on this skin asks for it' }
-  const serves = intentionsOf(input).some(({ id }) =>
-    INTENTIONS[id].lines.some(({ workers }) => workers.includes(technique)),
+  const lines = intentionsOf(input).flatMap(({ id }) => INTENTIONS[id].lines)
+  const own = lines.filter(({ workers }) => workers.includes(technique))
+  const [first] = own
+  if (!first) return NO_INTENTION
+  const held = ({ workers }: Line) => workers.find((id) => used.has(id))
+  const lonely = own.every(
+    ({ beside }) => beside && !lines.some((line) => line.part === beside && held(line)),
   )
-  if (!serves) return NO_INTENTION
-  const { stage } = TECHNIQUES[technique]
-  const other = agenda.find(
-    ({ ladder: [id] }) => id !== technique && TECHNIQUES[id].stage === stage,
-  )
+  const main = lines.find(({ part }) => part === first.beside)?.workers[0]
+  if (lonely && main)
+    return {
+      rule: 'goes-with',
+      text: `goes with ${shortName(main).toLowerCase()}, which is not in this plan`,
+    }
+  const parts = own.map(({ part }) => part)
+  const other = lines
+    .filter(({ part }) => parts.includes(part))
+    .flatMap((line) => held(line) ?? [])[0]
   return other
-    ? { rule: 'other-work', text: `${shortName(other.ladder[0]).toLowerCase()} does this today` }
+    ? { rule: 'other-work', text: `${shortName(other).toLowerCase()} does this today` }
     : { rule: 'no-room', text: 'no room for it after what was asked for first' }
 }
 

@@ -21,12 +21,12 @@ type Read = keyof ZoneReading
 const readingNamed = (name: string): Read | undefined =>
   (Object.keys(READING_NAMES) as Read[]).find((id) => READING_NAMES[id].toLowerCase() === name)
 
-/** "congestion: nose 4, cheeks 3": each grade stands on just the zones of this step that show it. */
+/** "congestion: nose 4; cheeks 3": each grade stands on just the zones of this step that show it. */
 function gradesAreTrue(text: string, step: PlanStep, input: PlanInput): boolean {
   const [name = '', parts = ''] = text.split(/: (.*)/)
   const reading = readingNamed(name)
   if (!reading) return false
-  return [...parts.matchAll(/(.+?) ([0-4])(?:, |$)/g)].every(([, zones, grade]) => {
+  return [...parts.matchAll(/(.+?) ([0-4])(?:; |$)/g)].every(([, zones, grade]) => {
     const showing = step.regions.filter(
       (region) => input.profile.regions[region][reading] === Number(grade),
     )

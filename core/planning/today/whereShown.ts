@@ -10,7 +10,7 @@ import { needOf } from './need'
 const GRADES_SAID = 2
 
 /**
- * Where some zones show what is minded, the most first: "congestion: nose 4, forehead 3". Empty where
+ * Where some zones show what is minded, the most first: "congestion: nose 4; forehead 3". Empty where
  * none shows it enough to ask for work, and for what cannot be read of the skin.
  */
 export function whereShown(id: ConcernId, profile: Profile, regions: readonly RegionId[]): string {
@@ -29,5 +29,5 @@ export function whereShown(id: ConcernId, profile: Profile, regions: readonly Re
       const where = asking.filter((region) => needOf(profile, id, region) === need)
       return `${nameRegions(where)} ${where[0] === undefined ? '' : (gradeOf(where[0]) ?? '')}`
     })
-  return parts.length > 0 ? `${READING_NAMES[reading].toLowerCase()}: ${parts.join(', ')}` : ''
+  return parts.length > 0 ? `${READING_NAMES[reading].toLowerCase()}: ${parts.join('; ')}` : ''
 }
