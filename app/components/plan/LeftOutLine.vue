@@ -8,7 +8,9 @@ defineProps<{ text: string; left: readonly LeftOut[] }>()
 const emit = defineEmits<{ take: [one: LeftOut] }>()
 /** Takes the place of something: the plan is made anew with it. */
 const swaps = ({ dropsOut }: LeftOut) => (dropsOut?.length ?? 0) > 0
-const may = ({ why }: LeftOut) => why.rule !== 'scope'
+/** What this house, or these hands, cannot do at all: said, and not offered. */
+const NOT_HERE = ['scope', 'house-without', 'no-device', 'no-product']
+const may = ({ why }: LeftOut) => !NOT_HERE.includes(why.rule)
 const labelOf = (one: LeftOut) =>
   swaps(one) ? `Swap in ${one.name}, ${one.why.text}` : `Add ${one.name}`
 </script>
