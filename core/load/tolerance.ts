@@ -73,6 +73,6 @@ export function toleranceWords(
   }
 }
 /** A share in plain words where there is one. */
-export const percentWords = (percent: number): string => SHARE_WORDS[percent] ?? `${percent} %`
+const percentWords = (percent: number): string => SHARE_WORDS[percent] ?? `${percent} %`
 const shareWords = (hundredths: number): string =>
   percentWords(Math.round((hundredths / RESILIENT_TOLERANCE) * ALL_PERCENT))

@@ -2,7 +2,6 @@
 import { DRANK_RULE } from '#core/catalogue/products/watering'
 import { CONTRAINDICATIONS } from '#core/catalogue/consultation/contraindications'
 import { FINDINGS } from '#core/catalogue/consultation/findings'
-import { percentWords } from '#core/load/tolerance'
 import type { Answers } from '#core/screening/asking/answers'
 import { productBars } from '#core/screening/products/products'
 import type { Bar, Verdict } from '#core/screening/verdict/verdict'
@@ -57,6 +56,7 @@ const nameOf = (rule: string) => {
   const row = CONTRAINDICATIONS.find((contraindication) => contraindication.id === rule)
   return row ? FINDINGS[row.finding].short : rule
 }
+const NOT_ANSWERED = ' (not answered yet)'
 /**
  * A limit may stand only because a question is open or the answer unsure: the cautious side, and
  * said so.
@@ -68,22 +68,22 @@ const doubt = (rule: string) => {
   return finding === undefined
     ? ''
     : props.verdict.open.includes(finding)
-      ? ' (not answered yet)'
+      ? NOT_ANSWERED
       : props.answers[finding]?.say === 'unsure'
         ? ' (unsure)'
         : ''
 }
-const lowered = computed(() =>
-  props.verdict.limitRules
-    .flatMap((limit) =>
-      limit.limit.tolerancePercent === undefined
-        ? []
-        : [
-            `${nameOf(limit.rule)}${doubt(limit.rule)} ${percentWords(limit.limit.tolerancePercent)}`,
-          ],
-    )
-    .join(', times '),
-)
+/** Why this visit is planned gently: what was told, and how much nobody has answered yet. */
+const lowered = computed(() => {
+  const { open, limitRules } = props.verdict
+  const told = limitRules.flatMap(({ rule, limit }) =>
+    limit.tolerancePercent === undefined || doubt(rule) === NOT_ANSWERED
+      ? []
+      : [`${nameOf(rule)}${doubt(rule)}`],
+  )
+  const unknown = open.length === 1 ? 'one question is open' : `${open.length} questions are open`
+  return [...told, ...(open.length > 0 ? [unknown] : [])].join(', ')
+})
 const lifts = computed(() => visit.bundle?.lifts ?? [])
 /** The first few by name; the whole list stands behind it. */
 const SHOWN = 3
@@ -168,8 +168,7 @@ const firstShelved = computed(() => {
       Nothing stands against the usual work
     </p>
     <p v-if="lowered" class="soft">
-      By the answers the skin tolerates {{ percentWords(verdict.limit.tolerancePercent) }} of what
-      it would otherwise: {{ lowered }}.
+      Planned {{ verdict.open.length ? 'very gently' : 'gently' }}: {{ lowered }}.
     </p>
     <p class="soft fine">
       An aid to a trained person. Local law, licence, maker's instructions and the client's doctor
