@@ -62,12 +62,9 @@ function withWork(allowance: Allowance, own: Permitted): Allowance {
 }
 
 /** The earlier its intention and its place in it, the more; less, where it may be done for less. */
-function worthOf({ work: { rank, place }, technique, dwellMost, passes }: Permitted): number {
-  const { dwell, passes: own } = TECHNIQUES[technique]
-  if (!isWork(TECHNIQUES[technique])) return wholeOf(rank, place)
-  const rested = dwell && dwellMost !== undefined ? dwellMost / dwell.latest : 1
-  const passed = own && passes !== undefined ? passes / own.usual : 1
-  return Math.floor(wholeOf(rank, place) * rested * passed)
+function worthOf({ work: { rank, place }, technique, share }: Permitted): number {
+  const whole = wholeOf(rank, place)
+  return isWork(TECHNIQUES[technique]) ? Math.floor(whole * share) : whole
 }
 function wholeOf(rank: number, place: number): number {
   const { unit, byRank, byPlace, mostRank, mostPlace } = AGENDA_VALUE

@@ -32,6 +32,8 @@ export interface Permitted extends Taken {
   work: Work
   technique: TechniqueId
   regions: readonly RegionId[]
+  /** How much of the whole work this is: never more than what it stands in for would have been. */
+  share: number
 }
 
 /**
@@ -103,6 +105,7 @@ function permit(work: Work, input: PlanInput, allow: Allow, around: Around): Per
   const lost = new Set<RegionId>(input.profile.unread)
   let reach: readonly RegionId[] = work.regions
   const room = roomOn(reach, work, input, around.poured)
+  let share = 1
   for (const [step, id] of work.ladder.entries()) {
     const allowance = allow(id)
     reach = reachOf(TECHNIQUES[id], reach)
@@ -113,9 +116,10 @@ function permit(work: Work, input: PlanInput, allow: Allow, around: Around): Per
     loseLocal(lost, allowance, today)
     for (const region of reach) if (room.full.has(region)) lost.add(region)
     const regions = reach.filter((region) => !lost.has(region))
+    share = Math.min(share, shareOf(id, taken ?? leastOf(id)))
     if (taken && !isStopped(id, allow, reach, lost, around))
       return isWorth(work, reach, regions, input)
-        ? { work, technique: id, regions, ...taken }
+        ? { work, technique: id, regions, share, ...taken }
         : undefined
     // What stands in asks no more of a zone than this would have, as today has it.
     for (const region of reach)
@@ -128,6 +132,14 @@ function permit(work: Work, input: PlanInput, allow: Allow, around: Around): Per
       )
   }
   return undefined
+}
+
+/** How much of its usual rest and passes a worker has. */
+function shareOf(id: TechniqueId, { dwellMost, passes }: Taken): number {
+  const { dwell, passes: own } = TECHNIQUES[id]
+  const rested = dwell && dwellMost !== undefined ? dwellMost / dwell.latest : 1
+  const passed = own && passes !== undefined ? passes / own.usual : 1
+  return rested * passed
 }
 
 /** Zones with a trouble of their own, and those that bear less time than it takes. */
