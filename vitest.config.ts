@@ -5,7 +5,14 @@ const at = (path: string) => fileURLToPath(new URL(path, import.meta.url))
 const alias = { '#core': at('./core'), '#contracts': at('./contracts'), '#db': at('./db') }
 const project = (name: string, include: string[], more: object = {}) => ({
   resolve: { alias },
-  test: { name, include, environment: 'node' as const, passWithNoTests: false, ...more },
+  test: {
+    name,
+    include,
+    environment: 'node' as const,
+    passWithNoTests: false,
+    setupFiles: [at('./tests/support/seed.ts')],
+    ...more,
+  },
 })
 
 export default defineConfig({

@@ -1,6 +1,15 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { areaOf, GROUPS, mirror, nameRegions, ownZonesOf, REFERENCE_FACE, zonesOf } from './regions'
+import {
+  areaOf,
+  GROUPS,
+  mirror,
+  listRegions,
+  nameRegions,
+  ownZonesOf,
+  REFERENCE_FACE,
+  zonesOf,
+} from './regions'
 import { REGION_IDS, ZONES, ZONE_IDS } from './zones'
 
 const subset = fc.subarray([...REGION_IDS])
@@ -45,6 +54,14 @@ describe('zones and regions', () => {
     ).toBe('whole face except cheeks')
     expect(nameRegions(['cheekL'])).toBe('left cheek')
     expect(nameRegions([])).toBe('')
+  })
+  it('lists them where something is said of them, and subtracts nothing', () => {
+    fc.assert(
+      fc.property(subset, (some) => {
+        expect(listRegions(some)).not.toMatch(/except/)
+      }),
+    )
+    expect(listRegions(GROUPS.faceNeckDecollete)).toBe('face, neck, décolleté')
   })
   it('gives every set of regions a name', () => {
     fc.assert(

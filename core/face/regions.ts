@@ -105,31 +105,45 @@ const AREAS = Object.fromEntries(
   ]),
 ) as Record<RegionId, number>
 
+/** Sets of regions that have a name of their own. */
+const NAMED: readonly [GroupId, string][] = [
+  ['tZone', 'T-zone'],
+  ['cheeks', 'cheeks'],
+  ['orbital', 'eye contours'],
+  ['perioral', 'mouth'],
+  ['face', 'face'],
+  ['faceNeck', 'face and neck'],
+  ['faceNeckDecollete', 'face, neck, décolleté'],
+]
+function nameOfSet(regions: readonly RegionId[]): string | undefined {
+  const key = (own: readonly RegionId[]) =>
+    REGION_IDS.filter((region) => own.includes(region)).join()
+  const wanted = key(regions)
+  if (wanted === '') return ''
+  return NAMED.find(([id]) => key(GROUPS[id]) === wanted)?.[1]
+}
+
 /**
  * A short reading of a set of regions: "T-zone", "face and neck", "whole face except cheeks", or the
  * regions by name.
  */
 export function nameRegions(regions: readonly RegionId[]): string {
-  const key = (own: readonly RegionId[]) =>
-    REGION_IDS.filter((region) => own.includes(region)).join()
-  const wanted = key(regions)
-  if (wanted === '') return ''
-  const named: [GroupId, string][] = [
-    ['tZone', 'T-zone'],
-    ['cheeks', 'cheeks'],
-    ['orbital', 'eye contours'],
-    ['perioral', 'mouth'],
-    ['face', 'face'],
-    ['faceNeck', 'face and neck'],
-    ['faceNeckDecollete', 'face, neck, décolleté'],
-  ]
-  for (const [id, name] of named) if (key(GROUPS[id]) === wanted) return name
+  const name = nameOfSet(regions)
+  if (name !== undefined) return name
   const missing = FACE.filter((region) => !regions.includes(region))
   if (missing.length > MOST_EXCEPTED) return joinRegions(regions)
   const besides = regions.filter((region) => !FACE.includes(region))
   const face = missing.length === 0 ? 'face' : `whole face except ${joinRegions(missing)}`
   return besides.length === 0 ? face : `${joinRegions(besides)}, ${face}`
 }
+
+/**
+ * Regions by name and never by what is missing, for a sentence that says where something holds: "not
+ * on the whole face except the temples" is read twice, and wrongly once.
+ */
+export const listRegions = (regions: readonly RegionId[]): string =>
+  nameOfSet(regions) ?? joinRegions(regions)
+
 /** The whole face is named with what is left out of it as long as that is no more than this. */
 const MOST_EXCEPTED = 2
 

@@ -1,7 +1,7 @@
 import type { Page } from '@playwright/test'
 import { expect, test } from '../support/browserTest'
 import { asOwner, open, plannedVisit, runningVisit } from '../support/house'
-import { book } from '../support/visit'
+import { book, someone } from '../support/visit'
 import { letIn } from '../support/walk'
 
 /** What has the focus, in a word; the page's body has it when it fell. */
@@ -16,6 +16,8 @@ const goesOn = async (page: Page, after: string) =>
 /** By keyboard, as somebody would who does not use a pointer. */
 async function press(page: Page, name: string | RegExp) {
   const button = page.getByRole('button', { name }).first()
+  // Nobody's focus stands on a button that is not to be pressed yet.
+  await expect(button).toBeEnabled()
   await button.focus()
   await page.keyboard.press('Enter')
   await goesOn(page, String(name))
@@ -25,7 +27,8 @@ test('after every action of a visit the focus is where the hand goes on, never o
   page,
 }) => {
   await letIn(page, 'owner')
-  const id = await book(await asOwner(), 'owner', 'other-5')
+  const owner = await asOwner()
+  const id = await book(owner, 'owner', await someone(owner))
   await open(page, `/visits/${id}/ask`)
   await press(page, 'No to the rest')
   await press(page, 'All of these')
@@ -37,12 +40,10 @@ test('after every action of a visit the focus is where the hand goes on, never o
 
   const planned = await plannedVisit('other-6')
   await open(page, `/visits/${planned}/plan`)
-  await page.getByRole('button', { name: 'Lay out the tray' }).focus()
-  await page.keyboard.press('Enter')
+  await press(page, 'Lay out the tray')
   await page.waitForURL(/\/set$/)
   await goesOn(page, 'to Set')
-  await page.getByRole('button', { name: 'Start the treatment' }).focus()
-  await page.keyboard.press('Enter')
+  await press(page, 'Start the treatment')
   await page.waitForURL(/\/treat$/)
   await goesOn(page, 'to Treat')
 })

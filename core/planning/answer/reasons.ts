@@ -7,7 +7,7 @@ import { CONCERN_NAMES } from '../../catalogue/kinds'
 import { CALM_WORDS } from '../../catalogue/rules/intentions'
 import type { Why } from '../../catalogue/techniques/step'
 import { TECHNIQUES } from '../../catalogue/techniques/techniques'
-import { GROUPS, nameRegions } from '../../face/regions'
+import { GROUPS, listRegions } from '../../face/regions'
 import type { RegionId } from '../../face/zones'
 import type { Profile } from '../../skin/profile'
 import { regionsMeeting } from '../today/adapt'
@@ -61,7 +61,7 @@ function adaptedTo(move: PlacedMove, allowance: Allowance, input: PlanInput): Wh
     const here = where?.filter((region) => move.regions.includes(region)) ?? []
     // What speaks against a step is no reason for it.
     if (row && (here.length === 0 || (row.favour ?? 0) < 0)) return []
-    const zones = row && 'reading' in row.when ? ` (${nameRegions(here)})` : ''
+    const zones = row && 'reading' in row.when ? ` (${listRegions(here)})` : ''
     const text =
       shortened.includes(why.rule) && move.minutes < longest
         ? `${longest} → ${move.minutes} min: ${shortCause(why)}`
@@ -116,6 +116,6 @@ function leftOutRegions(regions: readonly RegionId[], allowance: Allowance): Why
   }
   return [...byRule.values()].map(({ why, regions: rs }) => ({
     rule: why.rule,
-    text: `not on ${nameRegions(rs)}: ${why.text.replace(/\.$/, '').toLowerCase()}`,
+    text: `not on ${listRegions(rs)}: ${why.text.replace(/\.$/, '').toLowerCase()}`,
   }))
 }

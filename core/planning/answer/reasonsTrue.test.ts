@@ -6,7 +6,7 @@ import { CALM_WORDS, INTENTIONS } from '../../catalogue/rules/intentions'
 import { ADAPTATIONS } from '../../catalogue/skin/adaptations'
 import type { PlanStep, Why } from '../../catalogue/techniques/step'
 import { isStrong } from '../../catalogue/techniques/traits'
-import { nameRegions } from '../../face/regions'
+import { listRegions } from '../../face/regions'
 import { READING_NAMES, type ZoneReading } from '../../skin/readings'
 import { inputOfPerson, person } from '../../testing/randomPeople'
 import type { PlanInput } from '../input'
@@ -30,7 +30,7 @@ function gradesAreTrue(text: string, step: PlanStep, input: PlanInput): boolean 
     const showing = step.regions.filter(
       (region) => input.profile.regions[region][reading] === Number(grade),
     )
-    return nameRegions(showing) === zones
+    return listRegions(showing) === zones
   })
 }
 
@@ -84,7 +84,7 @@ function skinIsTrue({ rule, text }: Why, step: PlanStep, input: PlanInput): bool
 }
 function leftIsTrue(text: string, step: PlanStep): boolean {
   const [, zones = ''] = /^not on ([^:]+):/.exec(text) ?? []
-  return !step.regions.some((region) => zones.split(', ').includes(nameRegions([region])))
+  return !step.regions.some((region) => zones.split(', ').includes(listRegions([region])))
 }
 
 describe('a reason beside a step', () => {
@@ -98,7 +98,7 @@ describe('a reason beside a step', () => {
           for (const why of step.why)
             expect(
               isTrue(why, step, input, steps),
-              `${step.technique} on ${nameRegions(step.regions)}: ${why.rule}, ${why.text}`,
+              `${step.technique} on ${listRegions(step.regions)}: ${why.rule}, ${why.text}`,
             ).toBe(true)
       }),
       { numRuns: process.env.OAK_FULL ? 2000 : 250 },

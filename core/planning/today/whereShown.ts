@@ -1,6 +1,6 @@
 import type { ConcernId } from '../../catalogue/kinds'
 import { ASKS_FROM, CONCERN_NEED } from '../../catalogue/rules/value'
-import { nameRegions } from '../../face/regions'
+import { listRegions } from '../../face/regions'
 import type { RegionId } from '../../face/zones'
 import type { Profile } from '../../skin/profile'
 import { READING_NAMES } from '../../skin/readings'
@@ -27,7 +27,7 @@ export function whereShown(id: ConcernId, profile: Profile, regions: readonly Re
     .slice(0, GRADES_SAID)
     .map((need) => {
       const where = asking.filter((region) => needOf(profile, id, region) === need)
-      return `${nameRegions(where)} ${where[0] === undefined ? '' : (gradeOf(where[0]) ?? '')}`
+      return `${listRegions(where)} ${where[0] === undefined ? '' : (gradeOf(where[0]) ?? '')}`
     })
   return parts.length > 0 ? `${READING_NAMES[reading].toLowerCase()}: ${parts.join('; ')}` : ''
 }
