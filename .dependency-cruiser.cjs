@@ -133,6 +133,13 @@ module.exports = {
       to: { path: '^app/' },
     },
     {
+      name: 'examiner-from-outside',
+      comment: 'who judges the checker has not talked to it',
+      severity: 'error',
+      from: { path: '^tests/examiner/' },
+      to: { path: '^core/(planning|screening)/' },
+    },
+    {
       name: 'nothing-from-tests',
       severity: 'error',
       from: { path: '^(core|contracts|db|server|app|devices)/', pathNot: '\\.test\\.ts$' },

@@ -6,6 +6,7 @@ import {
   mirror,
   listRegions,
   nameRegions,
+  regionsTold,
   ownZonesOf,
   REFERENCE_FACE,
   zonesOf,
@@ -62,6 +63,10 @@ describe('zones and regions', () => {
       }),
     )
     expect(listRegions(GROUPS.faceNeckDecollete)).toBe('face, neck, décolleté')
+  })
+  it('minds what was told of any zone somewhere: of a lid on the ring round it', () => {
+    for (const zone of ZONE_IDS) expect(regionsTold([zone]), zone).not.toEqual([])
+    expect(regionsTold(['lidL'])).toEqual(['eyes'])
   })
   it('gives every set of regions a name', () => {
     fc.assert(

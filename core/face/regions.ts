@@ -60,6 +60,19 @@ export function zonesOf(region: RegionId): ZoneId[] {
   return ZONE_IDS.filter((zone) => ZONES[zone].regions.includes(region))
 }
 
+/**
+ * Regions that what a client tells of some zones is minded on. Lids fold into no region and are never
+ * worked themselves: what is wrong with one is minded on the ring round it.
+ */
+export const regionsTold = (zones: readonly ZoneId[]): readonly RegionId[] =>
+  REGION_IDS.filter((region) =>
+    zones.some((zone) => {
+      const { regions } = ZONES[zone]
+      return regions.length === 0 ? region === ROUND_LIDS : regions.includes(region)
+    }),
+  )
+const ROUND_LIDS: RegionId = 'eyes'
+
 /** The zones of a region that are big enough to draw on: at least half of its largest. */
 export function mainZonesOf(region: RegionId): ZoneId[] {
   const zones = zonesOf(region)

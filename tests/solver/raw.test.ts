@@ -16,8 +16,7 @@ import { connect } from '#core/planning/steps/mend'
 import { propose } from '#core/planning/answer/propose'
 import { applyTechnique, startSurface, type Surface } from '#core/surface/surface'
 import { question, stream } from './cases'
-import { FLOOR, CLEANSES, ORDER, CHOSEN, USUAL, ASKED, gain } from './rawRules'
-import { COUNTED } from './replay'
+import { FLOOR, CLEANSES, ORDER, CHOSEN, COUNTED, USUAL, ASKED, gain } from './rawRules'
 
 const CASES = process.env.OAK_FULL ? 120 : 30
 interface Walk {

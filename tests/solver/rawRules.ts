@@ -1,6 +1,9 @@
 import { RETURNS } from '#core/catalogue/rules/value'
-import type { ConcernId } from '#core/catalogue/kinds'
+import { EXFOLIATING, type ConcernId, type FamilyId } from '#core/catalogue/kinds'
 import type { TechniqueId } from '#core/catalogue/techniques/techniques'
+
+/** What counts as an exfoliation of the visit: what takes something off, and the spatula. */
+export const COUNTED: readonly FamilyId[] = [...EXFOLIATING, 'ultrasound']
 
 /** Single steps in the order of the visit; every one may be left out but the floor. */
 export const FLOOR: readonly TechniqueId[] = [

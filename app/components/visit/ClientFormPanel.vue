@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import { WORK_ELSEWHERE_NAMES } from '#core/catalogue/consultation/elsewhere'
 import { FINDINGS, FINDING_ORDER, type FindingId } from '#core/catalogue/consultation/findings'
-import { REGION_NAMES } from '#core/face/regions'
-import { ZONES } from '#core/face/zones'
+import { listRegions, regionsTold } from '#core/face/regions'
 import type { Answer, Answers } from '#core/screening/asking/answers'
 import { dayAndClock } from '~/composables/dates'
 import { sayProblem } from '~/composables/useApi'
@@ -54,9 +53,7 @@ const detail = (answer: Answer) =>
   [
     answer.say,
     answer.date,
-    [...new Set((answer.zones ?? []).flatMap((zone) => ZONES[zone].regions))]
-      .map((region) => REGION_NAMES[region])
-      .join(', '),
+    listRegions(regionsTold(answer.zones ?? [])),
     (answer.substances ?? []).join(', '),
     (answer.work ?? []).map((work) => WORK_ELSEWHERE_NAMES[work]).join(', '),
     answer.perWeek ? `${answer.perWeek} evenings a week` : '',

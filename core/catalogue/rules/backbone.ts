@@ -1,6 +1,8 @@
 import { minutes } from '../../units'
-import type { FamilyId } from '../kinds'
-import type { TechniqueId } from '../techniques/techniques'
+import { STAGE_IDS, type FamilyId, type StageId } from '../kinds'
+import { stageRank } from '../techniques/stages'
+import { techniquesWhere, type TechniqueId } from '../techniques/techniques'
+import { isMain } from '../techniques/traits'
 
 /**
  * The backbone of a visit: what stands before what, where both are there. Common practice; the
@@ -12,27 +14,29 @@ interface Backbone {
   /** None of these before any of the first. */
   then: readonly TechniqueId[]
 }
+/** All work on the face that has its place after a stage. */
+const workAfter = (stage: StageId): readonly TechniqueId[] =>
+  techniquesWhere(
+    ({ id, groups }) =>
+      isMain(id) && !groups.includes('body') && stageRank(id) > STAGE_IDS.indexOf(stage),
+  )
+/** What stays on the skin when the visit ends. */
+const LAYERS = techniquesWhere(
+  ({ leaves, stage }) => leaves.layer !== undefined && stage !== 'machine',
+)
+
 export const BACKBONE: readonly Backbone[] = [
   { rule: 'eyes-first', first: ['eyesOff'], then: ['milk', 'secondCleanse', 'oilCleanse'] },
   { rule: 'read-bare', first: ['milk'], then: ['secondReading'] },
   {
     rule: 'read-before-work',
     first: ['secondReading'],
-    then: [
-      'secondCleanse',
-      'oilCleanse',
-      'steam',
-      'grain',
-      'enzyme',
-      'acidMask',
-      'tip',
-      'crystals',
-    ],
+    then: workAfter('reading'),
   },
   {
     rule: 'lamp-before-layers',
     first: ['blueLamp', 'redLamp'],
-    then: ['serum', 'ampoule', 'moisturiser'],
+    then: LAYERS,
   },
   {
     rule: 'lamp-after-massage',
@@ -45,6 +49,10 @@ export const BACKBONE: readonly Backbone[] = [
     then: ['cold'],
   },
 ]
+/** Hands are washed before they touch the face. */
+export const FIRST_OF_ALL: TechniqueId = 'settle'
+/** Who has sat up is not worked on any more. */
+export const LAST_OF_ALL: TechniqueId = 'close'
 /** What the musts have to cover: every zone that this client may have it on. */
 export const COVERS: readonly { rule: string; technique: TechniqueId; byDay?: true }[] = [
   { rule: 'sun-covers', technique: 'sunProtection', byDay: true },

@@ -54,6 +54,9 @@ const ROWS = [
     'Warm first, cold after all work; never cold between two warm steps.',
   ),
   rule('sun-last', 'stop', 'Nothing touches the skin after sun protection.'),
+  rule('hands-first', 'adapt', 'Hands are washed before they touch the face.'),
+  rule('close-last', 'adapt', 'Who has sat up is not worked on any more.'),
+  rule('off-nothing', 'adapt', 'Nothing lies there to be taken off.'),
   rule('must-close', 'adapt', 'The client sits up slowly and hears what to do tonight.'),
   rule(
     'oil-under-sun',

@@ -1,4 +1,11 @@
-import { AFTER_SUN, BACKBONE, COVERS, LAST_ON_SKIN } from '../../catalogue/rules/backbone'
+import {
+  AFTER_SUN,
+  BACKBONE,
+  COVERS,
+  FIRST_OF_ALL,
+  LAST_OF_ALL,
+  LAST_ON_SKIN,
+} from '../../catalogue/rules/backbone'
 import type { PlanStep } from '../../catalogue/techniques/step'
 import { TECHNIQUES } from '../../catalogue/techniques/techniques'
 import { GROUPS, nameRegions } from '../../face/regions'
@@ -21,13 +28,36 @@ export function backboneFindings({ steps, rules }: Checking): PlanFinding[] {
   })
 }
 
+/** Hands are washed before the first touch, and after sitting up nothing is done any more. */
+export function endFindings({ steps, rules }: Checking): PlanFinding[] {
+  const [opening] = steps
+  const washed = steps.find(({ technique }) => technique === FIRST_OF_ALL)
+  const first =
+    opening && washed && washed !== opening
+      ? finding(rules, 'hands-first', undefined, {
+          key: washed.key,
+          mends: [moveBefore(washed, opening)],
+        })
+      : []
+  const at = steps.findIndex(({ technique }) => technique === LAST_OF_ALL)
+  const up = steps[at]
+  if (!up) return first
+  const late = steps.slice(at + 1).flatMap((step) =>
+    finding(rules, 'close-last', `${TECHNIQUES[step.technique].name} after sitting up`, {
+      key: step.key,
+      mends: [step.technique === LAST_OF_ALL ? remove(step) : moveBefore(step, up)],
+    }),
+  )
+  return [...first, ...late]
+}
+
 /** Sun protection is the last that touches the skin. */
 export function afterSunFindings({ steps, rules }: Checking): PlanFinding[] {
   const at = steps.findIndex((step) => step.technique === LAST_ON_SKIN)
   const sun = steps[at]
   if (!sun) return []
   return steps.slice(at + 1).flatMap((step) =>
-    AFTER_SUN.includes(step.technique) || step.regions.length === 0
+    AFTER_SUN.includes(step.technique) || !touchesFace(step)
       ? []
       : finding(
           rules,
@@ -40,6 +70,10 @@ export function afterSunFindings({ steps, rules }: Checking): PlanFinding[] {
         ),
   )
 }
+
+/** Lips have no zone of their own, and are of the face all the same. */
+const touchesFace = ({ technique, regions }: PlanStep): boolean =>
+  regions.length > 0 || TECHNIQUES[technique].families.includes('lips')
 
 /** Each must covers every zone that this client may have it on. */
 export function coverFindings({ input, steps, rules, allow }: Checking): PlanFinding[] {

@@ -4,7 +4,7 @@ import type { PlanStep } from '../../catalogue/techniques/step'
 import { REGION_IDS, type RegionId } from '../../face/zones'
 import { toleranceOf, type Tolerance } from '../../load/tolerance'
 import { allowances } from '../today/allowed'
-import { afterSunFindings, backboneFindings, coverFindings } from './backbone'
+import { afterSunFindings, backboneFindings, coverFindings, endFindings } from './backbone'
 import { cleanseFindings } from './cleanses'
 import { clockFindings } from './clock'
 import type { Checking, PlanFinding, Rules } from './finding'
@@ -54,6 +54,7 @@ export function checkPlan(
     ...floorFindings(checking),
     ...cleanseFindings(checking),
     ...backboneFindings(checking),
+    ...endFindings(checking),
     ...coverFindings(checking),
     ...afterSunFindings(checking),
     ...steps.flatMap((step, i) => [

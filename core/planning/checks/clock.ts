@@ -25,6 +25,7 @@ export function clockFindings(checking: Checking): PlanFinding[] {
         ]
       : leftOn(rest, checking),
   )
+  out.push(...offNothing(checking))
   if (walked.schedule.total > input.slotMinutes)
     out.push(
       ...finding(
@@ -35,6 +36,18 @@ export function clockFindings(checking: Checking): PlanFinding[] {
       ),
     )
   return out
+}
+
+/** What only takes off needs something that it ends. */
+function offNothing({ steps, walked, rules }: Checking): PlanFinding[] {
+  const { resting, steps: times } = walked.schedule
+  return steps.flatMap((step, i) => {
+    if (TECHNIQUES[step.technique].removes !== true) return []
+    const ends = resting.some(({ removed, end }) => removed && end === times[i]?.start)
+    return ends
+      ? []
+      : finding(rules, 'off-nothing', undefined, { key: step.key, mends: [remove(step)] })
+  })
 }
 
 const nameOf = (rest: Resting) => shortName(rest.technique)

@@ -3,9 +3,11 @@ import { GIVING, MANY_LAYERS } from '../../catalogue/rules/restraint'
 import { ingredientsIn } from '../../catalogue/products/ingredients'
 import { STAGE_IDS } from '../../catalogue/kinds'
 import type { PlanStep } from '../../catalogue/techniques/step'
+import type { Film } from '../../catalogue/techniques/technique'
 import { TECHNIQUES } from '../../catalogue/techniques/techniques'
 import { stageRank } from '../../catalogue/techniques/stages'
 import { exfoliates, isMain } from '../../catalogue/techniques/traits'
+import type { RegionId } from '../../face/zones'
 import { finding, remove, type Checking, type Mend, type PlanFinding } from './finding'
 
 const before = (step: PlanStep, other: PlanStep): Mend => ({
@@ -24,7 +26,7 @@ export function exfoliationFindings({ steps, rules }: Checking): PlanFinding[] {
         (later) =>
           GIVING.includes(TECHNIQUES[later.technique].stage) &&
           later.regions.some((region) => step.regions.includes(region)) &&
-          !TECHNIQUES[later.technique].removes,
+          isMain(later.technique),
       )
     return given
       ? finding(
@@ -43,7 +45,10 @@ export function warmthFindings({ steps, rules }: Checking): PlanFinding[] {
     if (TECHNIQUES[step.technique].leaves.warmth !== 'warm') return []
     const later = steps
       .slice(0, i)
-      .find((step) => stageRank(step.technique) >= FINISH && isMain(step.technique))
+      .find(
+        ({ technique, regions }) =>
+          stageRank(technique) >= FINISH && isMain(technique) && regions.length > 0,
+      )
     return later
       ? finding(
           rules,
@@ -105,15 +110,20 @@ export function finishFindings({ input, steps, rules, allow }: Checking): PlanFi
   })
 }
 
-/** Leave-on layers go on thinnest first; no oil under sun protection. */
+/** Leave-on layers go on thinnest first, zone by zone; no oil under sun protection. */
 export function layerFindings({ input, steps, rules }: Checking): PlanFinding[] {
   const out: PlanFinding[] = []
-  let heaviest = 0
+  let laid: { step: PlanStep; on: readonly RegionId[] }[] = []
+  const weightOf = ({ technique }: PlanStep) => TECHNIQUES[technique].leaves.layer ?? 0
   for (const step of steps) {
     const technique = TECHNIQUES[step.technique]
-    const { layer } = technique.leaves
+    const { layer, film } = technique.leaves
     if (layer === undefined) {
-      if (['mask', 'oil', 'none'].includes(technique.leaves.film ?? '')) heaviest = 0
+      if (film !== undefined && OVER_LAYERS.includes(film))
+        laid = laid.map((own) => ({
+          ...own,
+          on: own.on.filter((region) => !step.regions.includes(region)),
+        }))
       continue
     }
     if (
@@ -124,16 +134,20 @@ export function layerFindings({ input, steps, rules }: Checking): PlanFinding[] 
       out.push(
         ...finding(rules, 'oil-under-sun', undefined, { key: step.key, mends: [remove(step)] }),
       )
-    if (layer < heaviest) {
-      const heavier = steps.find((step) => (TECHNIQUES[step.technique].leaves.layer ?? 0) > layer)
+    const heavier = laid.find(
+      (below) =>
+        weightOf(below.step) > layer && below.on.some((region) => step.regions.includes(region)),
+    )
+    if (heavier)
       out.push(
         ...finding(rules, 'thin-to-thick', `${technique.name} after a heavier layer`, {
           key: step.key,
-          mends: heavier ? [before(step, heavier)] : [],
+          mends: [before(step, heavier.step)],
         }),
       )
-    }
-    heaviest = Math.max(heaviest, layer)
+    laid.push({ step, on: step.regions })
   }
   return out
 }
+/** What takes the layers off, or begins anew over them. */
+const OVER_LAYERS: readonly Film[] = ['mask', 'oil', 'none']

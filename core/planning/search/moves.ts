@@ -186,6 +186,8 @@ interface Ready {
   cool: readonly number[]
   warm: readonly number[]
   dwells: boolean
+  /** Stands straight before another: nothing connects between the two. */
+  leads: boolean
   calm: Move['calm']
   heated: boolean
   bears: boolean
@@ -235,6 +237,11 @@ const moveKey = (move: Move): string =>
     move.calm ?? '',
   ].join(':')
 
+/** What is made ready straight before something else: a powder is mixed, the skin disinfected. */
+const LEADING: ReadonlySet<TechniqueId> = new Set(
+  TECHNIQUE_IDS.flatMap((id) => TECHNIQUES[id].after ?? []),
+)
+
 /** A move made ready: what it loads is reckoned once, cool and warm. */
 function ready(move: Move): Ready {
   const row = TECHNIQUES[move.technique]
@@ -250,6 +257,7 @@ function ready(move: Move): Ready {
     cool: on(ALL_PERCENT),
     warm: on(HEATED),
     dwells: move.dwell !== undefined,
+    leads: LEADING.has(move.technique),
     calm: move.calm,
     heated: feelsHeat(row) && row.load !== undefined,
     bears: (row.load !== undefined || (move.bottleRate ?? 0) > 0) && move.regions.length > 0,
@@ -497,7 +505,7 @@ export class Transitions {
    * not at all.
    */
   private connecting(row: Row, ready: Ready, skin: number[], resting: boolean) {
-    const laid = !resting && ready.dwells ? row.together : undefined
+    const laid = !resting && (ready.dwells || ready.leads) ? row.together : undefined
     const both = laid && this.chainFor(ready, skin, laid.regions)
     if (laid && both) return { chain: both, names: laid.names }
     const chain = this.chainFor(ready, skin, ready.regions)
@@ -529,11 +537,14 @@ export class Transitions {
       done.push(ready)
     }
     let resting = false
+    let led = false
     for (let at = 0; at < row.moves.length; at++) {
       const ready = row.moves[at] as Ready
       const connects = this.connecting(row, ready, skin, resting)
       if (!connects) return null
       const { chain, names } = connects
+      if (led && chain.length > 0) return null
+      led = ready.leads
       resting ||= ready.dwells
       links += chain.length
       for (const wanted of chain) {

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { BREAKOUT_ROWS } from '../../catalogue/skin/breakout'
 import { GROUPS } from '../../face/regions'
 import { ZONE_IDS, ZONES, type RegionId, type ZoneId } from '../../face/zones'
-import { HOME_REGIONS } from '../../catalogue/consultation/home'
+import { REGION_IDS } from '../../face/zones'
 import { allowances } from '../../planning/today/allowed'
 import { planInput, readAll, RESILIENT } from '../../testing/fixtures'
 import { deriveProfile } from '../../skin/profile'
@@ -60,8 +60,10 @@ describe('a breakout by its severity', () => {
       const allow = allowances(
         planInput({ aims: ['dullness'], readings: spotted(3, regions), slotMinutes: 75 }),
       )
-      return (['grain', 'acidMask', 'tip'] as const).filter((id) =>
-        HOME_REGIONS.some((region) => !allow(id).barred.has(region)),
+      return (['grain', 'acidMask', 'tip'] as const).filter(
+        (id) =>
+          allow(id).never.every(({ rule }) => rule === 'named-only') &&
+          REGION_IDS.some((region) => !allow(id).barred.has(region)),
       )
     }
     expect(offered(0)).toEqual(['grain', 'acidMask', 'tip'])

@@ -1,6 +1,6 @@
 import { BREAKOUT_ROWS, type BreakoutRow } from '../../catalogue/skin/breakout'
-import { HOME_REGIONS } from '../../catalogue/consultation/home'
 import { GROUPS } from '../../face/regions'
+import { REGION_IDS } from '../../face/zones'
 import type { FamilyId } from '../../catalogue/kinds'
 import { MOST_GRADE, readRegion, type Grade, type Readings } from '../../skin/readings'
 import type { Profile } from '../../skin/profile'
@@ -37,7 +37,7 @@ const barOf = (row: BreakoutRow, sentence: string): Bar => ({
   rule: row.rule,
   does: 'local',
   families: row.families,
-  regions: HOME_REGIONS,
+  regions: REGION_IDS,
   sentence,
   reason: 'an inflamed face heals faster when it is left alone',
   lifts: 'therapist',

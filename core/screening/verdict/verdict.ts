@@ -9,7 +9,8 @@ import {
 import { FINDINGS, type FindingId } from '../../catalogue/consultation/findings'
 import type { FamilyId } from '../../catalogue/kinds'
 import { NO_LIMIT, type Limit } from '../../catalogue/rules/limits'
-import { REGION_IDS, ZONES, type RegionId } from '../../face/zones'
+import { regionsTold } from '../../face/regions'
+import { REGION_IDS, type RegionId } from '../../face/zones'
 import type { Confirmation } from '../consent/confirm'
 import type { Answer, Answers } from '../asking/answers'
 import { openQuestions, unsureQuestions } from '../asking/answers'
@@ -231,7 +232,7 @@ function regionsOf(row: Contraindication, answer: Answer | undefined): readonly 
   if (row.where !== 'answered') return row.where
   const zones = answer?.zones ?? []
   if (zones.length === 0) return REGION_IDS
-  return REGION_IDS.filter((region) => zones.some((zone) => ZONES[zone].regions.includes(region)))
+  return regionsTold(zones)
 }
 
 /** One answer may name several: each part by every family that knows it, or as it stands. */

@@ -1,0 +1,83 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import type { PlanStep } from '#core/catalogue/techniques/step'
+import { propose } from '#core/planning/answer/propose'
+import { checkPlan } from '#core/planning/checks/check'
+import type { PlanInput } from '#core/planning/input'
+import { inputOfPerson, person } from '#core/testing/randomPeople'
+import { DEEP } from '#db/demo/clients'
+import { examine } from '../examiner/examiner'
+import { mutantsOf } from '../examiner/mutants'
+import { question } from '../solver/cases'
+import { demoInput } from '../support/demoClients'
+import { seeded } from '../support/seeded'
+import { CASES } from './writtenCases'
+
+/*
+ * Two people look at the same plan who have not talked to each other: the checker of the house, and
+ * an examiner who knows the trade's rules (common practice) and nothing of how plans are made here.
+ */
+const FULL = process.env.OAK_FULL !== undefined
+/** Of all slips of the hand, so many are looked at. */
+const SHARE = FULL ? 1 : 0.015
+const PEOPLE = [
+  ...DEEP.map(({ key }) => ({ name: key, input: demoInput(key) })),
+  ...CASES.map(({ name, input }) => ({ name, input })),
+]
+
+const words = (input: PlanInput, steps: readonly PlanStep[]): string =>
+  examine(input, steps)
+    .map(({ says }) => says)
+    .join('; ')
+/** What stands against a plan in the house's own eyes; advice is no fault. */
+const findings = (input: PlanInput, steps: readonly PlanStep[]): string =>
+  checkPlan(input, steps)
+    .findings.filter(({ strength }) => strength !== 'advise')
+    .map(({ rule }) => rule)
+    .join('; ')
+
+describe('an examiner from outside', () => {
+  it.each(PEOPLE)('strikes nothing out of the plan of: $name', ({ input }) => {
+    const { steps, failed } = propose(input)
+    if (!failed) expect(words(input, steps)).toBe('')
+  })
+
+  it('strikes nothing out of the plan of anybody', () => {
+    fc.assert(
+      fc.property(person, (who) => {
+        const input = inputOfPerson(who)
+        const { steps, failed } = propose(input)
+        if (!failed) expect(words(input, steps)).toBe('')
+      }),
+      { numRuns: FULL ? 3000 : 200 },
+    )
+  })
+
+  it('strikes nothing out in houses of other shelves, devices and lengths', () => {
+    for (let seed = 1; seed <= (FULL ? 600 : 100); seed++) {
+      const { input } = question(seed)
+      const { steps, failed } = propose(input)
+      if (!failed) expect(words(input, steps), `house ${seed}`).toBe('')
+    }
+  })
+
+  it('sees the same slips as the checker: out, moved, doubled, too long, elsewhere, another bottle, put in', () => {
+    const dice = seeded(20_261_129)
+    const apart: string[] = []
+    let looked = 0
+    for (const { name, input } of PEOPLE) {
+      const { steps, failed } = propose(input)
+      if (failed) continue
+      for (const mutant of mutantsOf(input, steps)) {
+        if (!dice.chance(SHARE)) continue
+        looked++
+        const outside = words(input, mutant.steps)
+        const inside = findings(input, mutant.steps)
+        if ((outside === '') !== (inside === ''))
+          apart.push(`${name}, ${mutant.name}: “${outside}” against “${inside}”`)
+      }
+    }
+    expect(apart).toEqual([])
+    expect(looked).toBeGreaterThan(PEOPLE.length)
+  })
+})
