@@ -1,6 +1,9 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import type { PlanStep } from '#core/catalogue/techniques/step'
+import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
+import { putInOrder, taken } from '#core/planning/answer/putInOrder'
+import { isLink } from '#core/planning/steps/link'
 import { propose } from '#core/planning/answer/propose'
 import { checkPlan } from '#core/planning/checks/check'
 import type { PlanInput } from '#core/planning/input'
@@ -36,6 +39,12 @@ const findings = (input: PlanInput, steps: readonly PlanStep[]): string =>
     .map(({ rule }) => rule)
     .join('; ')
 
+/** A part of something that rests: it is moved with the rest of it, or not at all. */
+const hangsTogether = ({ technique }: PlanStep): boolean => {
+  const { dwell, removes, besideResting, after } = TECHNIQUES[technique]
+  return Boolean(dwell ?? removes ?? besideResting ?? after)
+}
+
 describe('an examiner from outside', () => {
   it.each(PEOPLE)('strikes nothing out of the plan of: $name', ({ input }) => {
     const { steps, failed } = propose(input)
@@ -51,6 +60,29 @@ describe('an examiner from outside', () => {
       }),
       { numRuns: FULL ? 3000 : 200 },
     )
+  })
+
+  it('strikes nothing out of a plan that was out of order and is put right', () => {
+    let offered = 0
+    fc.assert(
+      fc.property(person, fc.nat(60), fc.nat(60), (who, from, to) => {
+        const input = inputOfPerson(who)
+        const { steps, failed } = propose(input)
+        const place = from % Math.max(1, steps.length)
+        const own = steps[place]
+        if (failed || !own || isLink(own) || hangsTogether(own)) return
+        const rest = steps.toSpliced(place, 1)
+        const wrong = rest.toSpliced(to % (rest.length + 1), 0, own)
+        const offer = putInOrder(input, wrong)
+        if (!offer) return
+        offered++
+        expect(words(input, taken(wrong, offer)), `${own.technique} to ${to % rest.length}`).toBe(
+          '',
+        )
+      }),
+      { numRuns: FULL ? 2000 : 100 },
+    )
+    expect(offered).toBeGreaterThan(FULL ? 200 : 10)
   })
 
   it('strikes nothing out in houses of other shelves, devices and lengths', () => {

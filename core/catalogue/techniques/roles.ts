@@ -23,6 +23,10 @@ export const FILLERS: readonly TechniqueId[] = techniquesWhere(
 export const USUAL_REMOVAL = theOne('takes off', ({ takesOff }) => takesOff === 'usual')
 /** Water takes off whatever lies there as a mask, at need. */
 export const ANY_MASK_OFF = theOne('takes any mask off', ({ takesOff }) => takesOff === 'anyMask')
+/** What is made ready straight before something else: a powder is mixed, the skin disinfected. */
+export const MADE_READY: readonly TechniqueId[] = Object.values(TECHNIQUES).flatMap(
+  ({ after }) => after ?? [],
+)
 /** Why a connecting step stands before another, in that one's words; undefined where it connects nothing. */
 export const connectorWants = (id: TechniqueId): string | undefined =>
   TECHNIQUES[id].connects?.wants

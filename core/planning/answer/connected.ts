@@ -3,8 +3,9 @@ import type { PlanStep } from '../../catalogue/techniques/step'
 import { TECHNIQUES } from '../../catalogue/techniques/techniques'
 import type { RegionId } from '../../face/zones'
 import { applyTechnique, startSurface } from '../../surface/surface'
-import { toTicks } from '../../units'
+import { minutes, toTicks } from '../../units'
 import type { PlanInput } from '../input'
+import { isLink } from '../steps/link'
 import { connect, laidTogether, unavailableLinks, wantsWords } from '../steps/mend'
 import { allowances } from '../today/allowed'
 
@@ -42,7 +43,20 @@ export function connected(input: PlanInput, steps: readonly PlanStep[]): PlanSte
     if (technique.dwell) resting = true
     else if (technique.removes) resting = false
   }
-  return named(out)
+  return named(joinWaits(out))
+}
+
+/** Two waits in a row are one. */
+function joinWaits(steps: readonly PlanStep[]): PlanStep[] {
+  const out: PlanStep[] = []
+  for (const step of steps) {
+    const last = out[out.length - 1]
+    const waits = TECHNIQUES[step.technique].connects?.handsOff === true
+    if (last && waits && last.technique === step.technique && isLink(step))
+      out[out.length - 1] = { ...last, minutes: minutes(last.minutes + step.minutes) }
+    else out.push(step)
+  }
+  return out
 }
 
 /** Connecting steps with keys of their own. */

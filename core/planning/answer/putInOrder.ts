@@ -1,6 +1,7 @@
+import { MADE_READY } from '../../catalogue/techniques/roles'
 import { stageRank } from '../../catalogue/techniques/stages'
 import type { PlanStep } from '../../catalogue/techniques/step'
-import { TECHNIQUES } from '../../catalogue/techniques/techniques'
+import { TECHNIQUES, type TechniqueId } from '../../catalogue/techniques/techniques'
 import { hasPlace } from '../../catalogue/techniques/traits'
 import { checkPlan, type Check } from '../checks/check'
 import type { PlanInput } from '../input'
@@ -10,6 +11,8 @@ import { connected } from './connected'
 
 /** Findings that a change of order alone can mend. */
 const OUT_OF_ORDER: readonly string[] = [
+  'hands-first',
+  'close-last',
   'eyes-first',
   'read-bare',
   'read-before-work',
@@ -34,7 +37,7 @@ interface OrderOffer {
 }
 
 const disordered = ({ findings }: Pick<Check, 'findings'>): number =>
-  findings.filter((finding) => OUT_OF_ORDER.includes(finding.rule)).length
+  findings.filter((finding) => amiss(finding.rule)).length
 
 /**
  * The nearest lawful order of a plan that is out of order: as few of its steps as can be change
@@ -49,35 +52,90 @@ export function putInOrder(
   const before = disordered(check)
   if (before === 0) return undefined
   const own = steps.filter((step) => !isLink(step))
-  const ordered = connected(input, inTurn(blocksOf(own)).flat())
-  const then = checkPlan(input, ordered)
-  if (disordered(then) >= before || stops(then) > stops(check)) return undefined
-  return { moved: movedBetween(own, ordered), edits: editsTo(steps, ordered) }
+  const wrong = new Set(check.findings.flatMap(({ rule, key = '' }) => (amiss(rule) ? [key] : [])))
+  const offers = [own, warmedAgain(own)].flatMap((plan) =>
+    [new Set<string>(), wrong].map((apart) => {
+      const ordered = connected(input, inTurn(blocksOf(plan, apart)).flat())
+      return { ordered, then: checkPlan(input, ordered), moved: movedBetween(own, ordered) }
+    }),
+  )
+  const [best] = offers.sort(
+    (one, other) =>
+      stops(one.then) - stops(other.then) ||
+      disordered(one.then) - disordered(other.then) ||
+      one.moved.length - other.moved.length,
+  )
+  if (!best || disordered(best.then) >= before || stops(best.then) > stops(check)) return undefined
+  return { moved: best.moved, edits: editsTo(steps, best.ordered) }
 }
 
-/** Steps that stay together: what rests, with all that is done until it is off again. */
-function blocksOf(steps: readonly PlanStep[]): PlanStep[][] {
+const amiss = (rule: string): boolean => OUT_OF_ORDER.includes(rule)
+
+/** Each warming that has lost what it warms for put straight before that again. */
+function warmedAgain(steps: readonly PlanStep[]): PlanStep[] {
+  let out = [...steps]
+  for (const step of steps) {
+    const { warmedBy } = TECHNIQUES[step.technique]
+    const warming = out.find(({ technique }) => technique === warmedBy)
+    if (!warming) continue
+    out = out.filter((own) => own !== warming)
+    out.splice(out.indexOf(step), 0, warming)
+  }
+  return out
+}
+
+/** Belongs to what rests while it rests: fills the hands, lies beside it, is mixed for it, takes it off. */
+const besideRest = ({ technique }: PlanStep): boolean => {
+  const { besideResting, dwell, removes } = TECHNIQUES[technique]
+  return Boolean(besideResting ?? dwell ?? removes) || isMadeReady(technique)
+}
+const isMadeReady = (id: TechniqueId): boolean => MADE_READY.includes(id)
+
+/**
+ * Steps that stay together: what rests, with all that is done until it is off again, and what stands
+ * straight before another. What was dropped into a rest where it has no business is on its own.
+ * @param wrong keys of steps that stand where they cannot
+ */
+function blocksOf(steps: readonly PlanStep[], wrong: ReadonlySet<string>): PlanStep[][] {
   const out: PlanStep[][] = []
   let open: PlanStep[] = []
   let resting = 0
-  for (const step of steps) {
-    const technique = TECHNIQUES[step.technique]
+  for (const [i, step] of steps.entries()) {
+    const { dwell, removes } = TECHNIQUES[step.technique]
+    if (resting > 0 && !besideRest(step)) {
+      out.push([step])
+      continue
+    }
     open.push(step)
-    if (technique.dwell) resting++
-    else if (technique.removes) resting = Math.max(0, resting - 1)
-    // What stands straight before another, or floats, goes with what follows it.
-    const leads = !hasPlace(step.technique) && technique.part !== 'follows'
-    const prepares = steps.some((other) => TECHNIQUES[other.technique].after === step.technique)
-    if (resting > 0 || leads || prepares) continue
+    if (dwell) resting++
+    else if (removes) resting = Math.max(0, resting - 1)
+    if (resting > 0 || isMadeReady(step.technique) || goesAhead(step, steps[i + 1], wrong)) continue
     out.push(open)
     open = []
   }
   return open.length > 0 ? [...out, open] : out
 }
 
+/**
+ * Whether a step goes with the next one: a towel before what it softens for, and what floats before
+ * whatever comes no earlier in a visit than it may itself.
+ */
+function goesAhead(
+  { key, technique }: PlanStep,
+  next: PlanStep | undefined,
+  wrong: ReadonlySet<string>,
+): boolean {
+  if (!next) return false
+  if (TECHNIQUES[next.technique].warmedBy === technique) return true
+  const floats = !hasPlace(technique) && TECHNIQUES[technique].part !== 'follows'
+  return floats && !wrong.has(key) && stageRank(next.technique) >= stageRank(technique)
+}
+
 /** The place of a block in the usual order: that of the first of it that has one. */
 function rankOf(block: readonly PlanStep[]): number {
-  const placed = block.find((step) => hasPlace(step.technique)) ?? block[0]
+  const warms = (step: PlanStep) =>
+    block.some(({ technique }) => TECHNIQUES[technique].warmedBy === step.technique)
+  const placed = block.find((step) => hasPlace(step.technique) && !warms(step)) ?? block[0]
   return placed ? stageRank(placed.technique) : 0
 }
 

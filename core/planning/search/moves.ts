@@ -1,4 +1,4 @@
-import { CLEANSE_AGAIN } from '../../catalogue/techniques/roles'
+import { CLEANSE_AGAIN, MADE_READY } from '../../catalogue/techniques/roles'
 import { TECHNIQUE_IDS, type TechniqueId, TECHNIQUES } from '../../catalogue/techniques/techniques'
 import { REGION_IDS, type RegionId } from '../../face/zones'
 import { feelsHeat, HEATED, loadOn, type Work } from '../../load/loads'
@@ -237,11 +237,6 @@ const moveKey = (move: Move): string =>
     move.calm ?? '',
   ].join(':')
 
-/** What is made ready straight before something else: a powder is mixed, the skin disinfected. */
-const LEADING: ReadonlySet<TechniqueId> = new Set(
-  TECHNIQUE_IDS.flatMap((id) => TECHNIQUES[id].after ?? []),
-)
-
 /** A move made ready: what it loads is reckoned once, cool and warm. */
 function ready(move: Move): Ready {
   const row = TECHNIQUES[move.technique]
@@ -257,7 +252,7 @@ function ready(move: Move): Ready {
     cool: on(ALL_PERCENT),
     warm: on(HEATED),
     dwells: move.dwell !== undefined,
-    leads: LEADING.has(move.technique),
+    leads: MADE_READY.includes(move.technique),
     calm: move.calm,
     heated: feelsHeat(row) && row.load !== undefined,
     bears: (row.load !== undefined || (move.bottleRate ?? 0) > 0) && move.regions.length > 0,
