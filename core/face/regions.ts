@@ -28,6 +28,7 @@ export type GroupId =
   | 'face'
   | 'faceNoEyes'
   | 'faceNeck'
+  | 'faceNeckNoEyes'
   | 'faceNeckDecollete'
   | 'cheeksJawNeck'
   | 'body'
@@ -44,6 +45,7 @@ export const GROUPS: Readonly<Record<GroupId, readonly RegionId[]>> = {
   face: FACE,
   faceNoEyes: FACE.filter((region) => region !== 'eyes'),
   faceNeck: [...FACE, 'neck'],
+  faceNeckNoEyes: [...FACE.filter((region) => region !== 'eyes'), 'neck'],
   faceNeckDecollete: [...FACE, 'neck', 'decollete'],
   cheeksJawNeck: ['temples', 'cheekL', 'cheekR', 'mouth', 'jawL', 'jawR', 'neck'],
   body: [],

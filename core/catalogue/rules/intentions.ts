@@ -13,6 +13,8 @@ export interface Line {
   workers: readonly TechniqueId[]
   /** Only beside this part of the same visit: it prepares for it, or settles what it stirred. */
   beside?: Part
+  /** Only where one of these does that part. */
+  before?: readonly TechniqueId[]
   /** What it does for that part, as it is said beside the step. */
   helps?: string
   /** Kept to zones that show what the client minds; without it wherever the technique is done. */
@@ -103,7 +105,11 @@ export const INTENTIONS: Readonly<Record<ConcernId, Intention>> = {
     lines: [
       line('hands', RESTFUL, { long: true }),
       line('mask', ['creamMask', 'hydratingMask']),
-      line('soften', ['warmTowel'], { beside: 'hands', helps: 'warmth before the massage' }),
+      line('soften', ['warmTowel'], {
+        beside: 'hands',
+        before: ['massage', 'toningMassage'],
+        helps: 'warmth before the massage',
+      }),
     ],
   },
   breakouts: {

@@ -6,9 +6,10 @@ import { campOf, POINTS } from './camps'
 import { handOf, methodOf, outspoken, SCHOOL_IDS, SCHOOLS } from './schools'
 import { TECHNIQUES } from '../techniques/techniques'
 
+const OILY = { ...RESILIENT, oil: 3, congestion: 3 } as const
 const input = (point: string, camp: string): PlanInput =>
   planInput({
-    readings: readAll({ ...RESILIENT, oil: 3, congestion: 3 }),
+    readings: readAll({ ...RESILIENT, congestion: 3 }, { forehead: OILY, nose: OILY, chin: OILY }),
     daylight: false,
     aims: ['rest', 'shine', 'congestion'],
     slotMinutes: 90,

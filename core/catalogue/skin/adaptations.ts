@@ -347,6 +347,13 @@ export const ADAPTATIONS: readonly Adaptation[] = [
     'reacts to touch: the fewest hands',
   ),
   row(
+    'cleanse-red',
+    ['oilCleanse'],
+    { reading: 'redness', atLeast: 2 },
+    { minutesMost: 3 },
+    'red already: the fewest hands',
+  ),
+  row(
     'massage-mature',
     ['massage', 'toningMassage'],
     { ageFrom: 70 },
@@ -495,6 +502,13 @@ export const ADAPTATIONS: readonly Adaptation[] = [
     'dehydrated: a humectant',
   ),
   row('oil-finish-dry', ['facialOil'], { type: ['dry'] }, { favour: 200 }, 'dry: oil on damp skin'),
+  row(
+    'oil-finish-oily',
+    ['facialOil'],
+    { reading: 'oil', atLeast: 3 },
+    { leaveOut: true },
+    'oily there: no oil to finish',
+  ),
   row(
     'eye-oily',
     ['eyeProduct'],

@@ -13,6 +13,8 @@ import type { PlanInput } from '../input'
 import { isSensitive } from '../today/adapt'
 import type { Allow, Allowance } from '../today/allowance'
 import { allowances } from '../today/allowed'
+import { careful } from '../today/limits'
+import { isNamed } from '../today/named'
 import { needOf } from '../today/need'
 import { activeIn, weakestActive } from './milder'
 import {
@@ -117,7 +119,7 @@ function permit(work: Work, input: PlanInput, allow: Allow, around: Around): Per
     for (const region of reach) if (room.full.has(region)) lost.add(region)
     const regions = reach.filter((region) => !lost.has(region))
     share = Math.min(share, shareOf(id, taken ?? leastOf(id)))
-    if (taken && !isStopped(id, allow, reach, lost, around))
+    if (taken && !isStopped(id, allow, reach, lost, around) && !isTooMuchAtFirst(id, work, input))
       return isWorth(work, reach, regions, input)
         ? { work, technique: id, regions, share, ...taken }
         : undefined
@@ -133,6 +135,11 @@ function permit(work: Work, input: PlanInput, allow: Allow, around: Around): Per
   }
   return undefined
 }
+
+/** On a skin that was never worked on here, the mildest kind that serves (common practice). */
+const isTooMuchAtFirst = (id: TechniqueId, { ladder }: Work, input: PlanInput): boolean =>
+  careful(input) && !isNamed(id, input) && ladder.some((other) => rungOf(other) < rungOf(id))
+const rungOf = (id: TechniqueId): number => TECHNIQUES[id].rung ?? 0
 
 /** How much of its usual rest and passes a worker has. */
 function shareOf(id: TechniqueId, { dwellMost, passes }: Taken): number {

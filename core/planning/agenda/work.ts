@@ -69,7 +69,10 @@ function allWork(input: PlanInput): Work[] {
   const out = namedWork(input)
   intentionsOf(input).forEach((intended, rank) => {
     INTENTIONS[intended.id].lines.forEach((line, place) => {
-      const main = out.find(({ part }) => part === line.beside)
+      const main = out.find(
+        ({ part, ladder: [id] }) =>
+          part === line.beside && (line.before === undefined || line.before.includes(id)),
+      )
       if (line.beside !== undefined && !main) return
       // What rests and loosens softens as well; a minute of warmth before the extraction does then.
       const softened = out.some(({ part, ladder: [id] }) => part === 'work' && TECHNIQUES[id].dwell)
