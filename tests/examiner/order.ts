@@ -203,7 +203,7 @@ function chainComplaints(steps: Steps): Complaint[] {
     return next?.technique === 'secondCleanse' ? [] : [{ key: step.key, says: 'grit left lying' }]
   })
 }
-const isLinking = (id: TechniqueId) => ['mist', 'wait', 'blot', 'rinse'].includes(id)
+const isLinking = (id: TechniqueId) => ['mist', 'dampen', 'wait', 'blot', 'rinse'].includes(id)
 
 /** Exfoliate before what gives; warm to open and cool to end; sun protection last of all. */
 function endComplaints(visit: Visit, steps: Steps): Complaint[] {

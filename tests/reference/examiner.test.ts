@@ -22,7 +22,7 @@ import { CASES } from './writtenCases'
  */
 const FULL = process.env.OAK_FULL !== undefined
 /** Of all slips of the hand, so many are looked at. */
-const SHARE = FULL ? 1 : 0.015
+const SHARE = FULL ? 1 : 0.008
 const PEOPLE = [
   ...DEEP.map(({ key }) => ({ name: key, input: demoInput(key) })),
   ...CASES.map(({ name, input }) => ({ name, input })),

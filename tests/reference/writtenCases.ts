@@ -5,6 +5,7 @@ import { HISTORY_CASES } from './cases/history'
 import { RESTRAINT_CASES } from './cases/restraint'
 import { SKIN_CASES } from './cases/skin'
 import { HOME_CASES } from './cases/home'
+import { SENTENCE_CASES } from './cases/sentences'
 import { TOLD_CASES } from './cases/told'
 
 export type { Plan } from './cases/expectations'
@@ -15,6 +16,7 @@ export const CASE_GROUPS: readonly { title: string; cases: readonly Case[] }[] =
   { title: 'The skin as read', cases: SKIN_CASES },
   { title: 'What the client minds', cases: AIM_CASES },
   { title: 'Restraint and rhythm', cases: RESTRAINT_CASES },
+  { title: 'Sentence by sentence', cases: SENTENCE_CASES },
   { title: 'What was and what is coming', cases: HISTORY_CASES },
   { title: 'What was told', cases: TOLD_CASES },
   { title: 'What was done at home', cases: HOME_CASES },

@@ -116,6 +116,8 @@ export interface Connects {
   }
   /** Takes layers off, so it has no place before what can stand on them. */
   lifts?: true
+  /** Only before what stays on as a layer, or only before everything else. */
+  before?: 'layers' | 'work'
   /** Works through a mask that lies there. */
   throughMask?: true
   /** Nothing touches the skin meanwhile. */

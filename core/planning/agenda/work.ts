@@ -77,11 +77,22 @@ function allWork(input: PlanInput): Work[] {
       // What rests and loosens softens as well; a minute of warmth before the extraction does then.
       const softened = out.some(({ part, ladder: [id] }) => part === 'work' && TECHNIQUES[id].dwell)
       if (line.part === 'soften' && line.beside === 'takeOut' && softened) return
+      // Skin that was worked is not warmed once more for the hands.
+      if (line.part === 'soften' && line.beside === 'hands' && out.some(takesOff)) return
       const work = workOf(input, method, intended, line, { rank, place, regions: main?.regions })
       if (work) addTo(out, work)
     })
   })
-  return out
+  return out.flatMap((work) => sparing(work, out))
+}
+const takesOff = ({ part }: Work): boolean => part === 'work' || part === 'takeOut'
+
+/** Hands with oil leave out what was taken out just before. */
+function sparing(work: Work, all: readonly Work[]): Work[] {
+  if (work.part !== 'hands') return [work]
+  const tender = all.filter(({ part }) => part === 'takeOut').flatMap(({ regions }) => regions)
+  const regions = work.regions.filter((id) => !tender.includes(id))
+  return regions.length > 0 ? [{ ...work, regions }] : []
 }
 
 /** What was asked for by its name goes before all else, with whatever milder may stand in for it. */

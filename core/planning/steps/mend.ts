@@ -59,14 +59,17 @@ export function connect(
   // No connecting step makes skin whole or cool.
   if (first.some(({ part }) => part === 'skin' || part === 'warmth')) return undefined
   const here = lyingThere(surface, technique, regions)
+  const usable = CONNECTORS.filter(
+    (own) => !without.includes(own.id) && hasItsPlace(own, technique),
+  )
   let frontier: Connection[] = [none]
   let best: Connection | undefined
   for (let depth = 0; depth < LONGEST_CHAIN; depth++) {
     const next: Connection[] = []
     for (const chain of frontier)
-      for (const connector of CONNECTORS) {
+      for (const connector of usable) {
         if (best && chain.minutes + connector.minutes >= best.minutes) continue
-        if (without.includes(connector.id) || isInTheWay(here, connector, chain)) continue
+        if (isInTheWay(here, connector, chain)) continue
         if (!helps(connector, chain.surface, technique, regions)) continue
         const reached = lengthened(chain, connector, regions)
         if (unmetNeeds(reached.surface, technique, regions).length > 0) next.push(reached)
@@ -115,6 +118,12 @@ function isInTheWay(
   // Through a mask only water goes; anything else waits until it is off.
   return masked && chain.steps.length === 0 && !connector.throughMask
 }
+
+/** A mist gives something to what stays on; before everything else wet hands do. */
+const hasItsPlace = (
+  { before }: (typeof CONNECTORS)[number],
+  { leaves: { layer } }: Technique,
+): boolean => before === undefined || (before === 'layers') === (layer !== undefined)
 
 /** A chain with one connecting step more. */
 function lengthened(

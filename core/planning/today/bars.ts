@@ -8,7 +8,7 @@ export const stopping = ({ bars }: Pick<Verdict, 'bars'>): Bar[] =>
 /** Whether a bar speaks of a technique: of its kind of work, or of whatever touches the skin. */
 export const meets = (
   { families }: Pick<Bar, 'families'>,
-  technique: Pick<Technique, 'families' | 'groups'>,
+  technique: Pick<Technique, 'families' | 'groups' | 'connects'>,
 ): boolean =>
   families.some((family) => technique.families.includes(family)) ||
-  (families.includes('touch') && technique.groups.length > 0)
+  (families.includes('touch') && technique.groups.length > 0 && !technique.connects?.handsOff)
