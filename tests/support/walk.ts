@@ -56,7 +56,7 @@ export async function goTo(
 ): Promise<void> {
   await page
     .getByRole('list', { name: 'Stops of the visit' })
-    .getByRole('link', { name: stop })
+    .getByRole('link', { name: new RegExp(`^${stop}\\b`) })
     .click()
   await page.waitForURL(new RegExp(`/${stop.toLowerCase()}$`))
 }
