@@ -15,7 +15,7 @@ export default async function planner() {
     'db/demo/products.ts',
     'core/testing/fixtures.ts',
     'core/planning/search/solve.ts',
-    'core/planning/search/network.ts',
+    'core/planning/published/network.ts',
     'core/planning/question/compile.ts',
     'tests/solver/cases.ts',
     'tests/solver/mip.ts',

@@ -25,13 +25,26 @@ export function settledAgenda(input: PlanInput, start?: SolveFrom): Work[] {
   const agenda = agendaOf(input)
   if (agenda.length < 2) return agenda
   const free = withoutCaution(input)
+  // The same wishes, house and hour hold the same, whatever is told or read between two plans.
+  const asked = JSON.stringify([agenda, free, start])
+  const known = settled.get(asked)
+  if (known) return known
+  const found = held(agenda, free, start)
+  if (settled.size >= MOST_KEPT) settled.clear()
+  settled.set(asked, found)
+  return found
+}
+const settled = new Map<string, Work[]>()
+const MOST_KEPT = 32
+
+function held(agenda: Work[], free: PlanInput, start: SolveFrom | undefined): Work[] {
   const planCase = compile(free, allowances(free), agenda)
-  const solution = solve(planCase, ticksWithin(input.slotMinutes), start)
+  const solution = solve(planCase, ticksWithin(free.slotMinutes), start)
   if (!solution) return agenda
-  const held = heldIn(planCase, solution)
+  const inPlan = heldIn(planCase, solution)
   return agenda.flatMap((work) => {
-    const [first, ...milder] = work.ladder.slice(work.ladder.findIndex((id) => held.has(id)))
-    const done = work.ladder.some((id) => held.has(id))
+    const [first, ...milder] = work.ladder.slice(work.ladder.findIndex((id) => inPlan.has(id)))
+    const done = work.ladder.some((id) => inPlan.has(id))
     return done && first ? [{ ...work, ladder: [first, ...milder] }] : []
   })
 }

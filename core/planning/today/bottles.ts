@@ -54,14 +54,20 @@ const newBeforeEvent = ({ id, inci }: Product, input: PlanInput): ProductBar[] =
     ? [{ rule: 'event-new', text: NOTHING_NEW }]
     : []
 
+/** The rows that keep an ingredient away: few of many, and asked after for each bottle. */
+const AVOIDING = ADAPTATIONS.filter(({ avoid }) => avoid !== undefined)
+const avoiding = (rows: readonly Adaptation[]): readonly Adaptation[] =>
+  rows === ADAPTATIONS ? AVOIDING : rows
+
 /** Ingredients that this skin does without, where the product's own work meets such skin. */
 function avoidedBars(
   product: Product,
   input: PlanInput,
   rows: readonly Adaptation[],
 ): ProductBar[] {
-  return rows.flatMap((row) => {
-    if (row.avoid === undefined || !ingredientsIn(product.inci).includes(row.avoid)) return []
+  const held = ingredientsIn(product.inci)
+  return avoiding(rows).flatMap((row) => {
+    if (row.avoid === undefined || !held.includes(row.avoid)) return []
     const technique = row.techniques
       .map((id) => TECHNIQUES[id])
       .find((own) => own.product === product.kind)
