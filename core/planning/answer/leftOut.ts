@@ -3,6 +3,7 @@ import { orderRule } from '../../catalogue/rules/orderRules'
 import type { PlanStep, Why } from '../../catalogue/techniques/step'
 import { TECHNIQUES, TECHNIQUE_IDS, type TechniqueId } from '../../catalogue/techniques/techniques'
 import { isMain, shortName } from '../../catalogue/techniques/traits'
+import { listRegions } from '../../face/regions'
 import { REGION_IDS, type RegionId } from '../../face/zones'
 import { INTENTIONS, type Line } from '../../catalogue/rules/intentions'
 import { intentionsOf } from '../agenda/intentions'
@@ -51,7 +52,7 @@ export function leftOut(
       const { name } = TECHNIQUES[technique]
       const allowance = allow(technique)
       const never = allowance.never[0]
-      if (never) return { technique, name, why: never, ...barredBy(never, input) }
+      if (never) return { technique, name, ...barredBy(never, input) }
       const first = firstBar(allowance)
       if (
         !planCase.stages.some((stage) =>
@@ -69,7 +70,7 @@ export function leftOut(
           return { technique, name, why: tooShort(technique, minutesMost, allowance.adapted[0]) }
         {
           const why = first ?? unasked(technique, input, used)
-          return { technique, name, why, ...barredBy(why, input) }
+          return { technique, name, ...barredBy(why, input) }
         }
       }
       return price(technique, name, planCase, before, ticksWithin(input.slotMinutes))
@@ -79,9 +80,21 @@ export function leftOut(
   return out.sort((one, other) => came(one) - came(other) || rank(one) - rank(other))
 }
 
-/** Whether a reason is one of this client's own: an answer, what was read, an earlier visit. */
-const barredBy = ({ rule }: Why, { verdict }: PlanInput): Pick<LeftOut, 'barred'> =>
-  verdict.bars.some((bar) => bar.rule === rule) ? { barred: true } : {}
+/**
+ * A reason, and whether it is one of this client's own: an answer, what was read, an earlier visit. Where
+ * that holds of some zones only, it names them: "cheeks: no grain, tip, vacuum or heat there".
+ */
+function barredBy(why: Why, { verdict }: PlanInput): Pick<LeftOut, 'why' | 'barred'> {
+  const bars = verdict.bars.filter(({ rule }) => rule === why.rule)
+  if (bars.length === 0) return { why }
+  const regions = REGION_IDS.filter((region) => bars.some((bar) => bar.regions.includes(region)))
+  return { why: regions.length < REGION_IDS.length ? placed(why, regions) : why, barred: true }
+}
+function placed({ rule, text }: Why, regions: readonly RegionId[]): Why {
+  const where = listRegions(regions)
+  const said = text.charAt(0).toLowerCase() + text.slice(1)
+  return { rule, text: said.includes(': ') ? `${where}, ${said}` : `${where}: ${said}` }
+}
 
 /** Its usual time is more than today allows; by hand it may be added short. */
 const tooShort = (technique: TechniqueId, most: number, cause: Why | undefined): Why => ({
