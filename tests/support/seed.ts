@@ -6,4 +6,10 @@ import fc from 'fast-check'
  * OAK_SEED tries another seed.
  */
 const SEED = 20_261_128
-if (!process.env.OAK_FULL) fc.configureGlobal({ seed: Number(process.env.OAK_SEED ?? SEED) })
+/** In haste a property is looked at for no longer than this: what it has seen by then counts. */
+const HASTE_MS = 800
+if (!process.env.OAK_FULL)
+  fc.configureGlobal({
+    seed: Number(process.env.OAK_SEED ?? SEED),
+    ...(process.env.OAK_HASTE ? { interruptAfterTimeLimit: HASTE_MS } : {}),
+  })

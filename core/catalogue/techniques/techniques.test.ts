@@ -35,7 +35,7 @@ const offeredBy = (input: ReturnType<typeof planInput>) =>
     ),
   )
 /** Connecting steps, which the planner puts between others. */
-const CONNECTING: readonly TechniqueId[] = ['blot', 'rinse', 'wait']
+const CONNECTING: readonly TechniqueId[] = ['blot', 'rinse', 'dampen', 'wait']
 
 describe('every technique', () => {
   // Each asked for by its name: what nobody asks for has its place only in its intention.

@@ -12,7 +12,7 @@ import {
 } from '../../catalogue/rules/value'
 import { CONCERN_IDS, type ConcernId } from '../../catalogue/kinds'
 import { outOfReach } from '../../catalogue/techniques/reach'
-import { floorOf, hasOccasion } from '../../catalogue/techniques/stages'
+import { floorOf, hasOccasion, stageRank } from '../../catalogue/techniques/stages'
 import { TECHNIQUES, type Technique, type TechniqueId } from '../../catalogue/techniques/techniques'
 import { GROUPS } from '../../face/regions'
 import { REGION_IDS, type RegionId } from '../../face/zones'
@@ -90,7 +90,10 @@ const takesOff = ({ part }: Work): boolean => part === 'work' || part === 'takeO
 /** Hands with oil leave out what was taken out just before. */
 function sparing(work: Work, all: readonly Work[]): Work[] {
   if (work.part !== 'hands') return [work]
-  const tender = all.filter(({ part }) => part === 'takeOut').flatMap(({ regions }) => regions)
+  const comesBefore = ({ ladder: [id] }: Work) => stageRank(id) < stageRank(work.ladder[0])
+  const tender = all
+    .filter((own) => own.part === 'takeOut' && comesBefore(own))
+    .flatMap(({ regions }) => regions)
   const regions = work.regions.filter((id) => !tender.includes(id))
   return regions.length > 0 ? [{ ...work, regions }] : []
 }

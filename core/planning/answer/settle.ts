@@ -27,15 +27,10 @@ export function settledAgenda(input: PlanInput, start?: SolveFrom): Work[] {
   const free = withoutCaution(input)
   // The same wishes, house and hour hold the same, whatever is told or read between two plans.
   const asked = JSON.stringify([agenda, free, start])
-  const known = settled.get(asked)
-  if (known) return known
-  const found = held(agenda, free, start)
-  if (settled.size >= MOST_KEPT) settled.clear()
-  settled.set(asked, found)
-  return found
+  if (last?.asked !== asked) last = { asked, found: held(agenda, free, start) }
+  return last.found
 }
-const settled = new Map<string, Work[]>()
-const MOST_KEPT = 32
+let last: { asked: string; found: Work[] } | undefined
 
 function held(agenda: Work[], free: PlanInput, start: SolveFrom | undefined): Work[] {
   const planCase = compile(free, allowances(free), agenda)

@@ -14,7 +14,9 @@ import { screen } from './verdict'
 const regionOf = (zone: ZoneId): RegionId => ZONES[zone].regions[0] ?? 'mouth'
 
 /** Whatever is done on a face: laid on, wiped, held to it or worked into it. */
-const TOUCHING = TECHNIQUE_IDS.filter((id) => TECHNIQUES[id].groups.some((one) => one !== 'body'))
+const TOUCHING = TECHNIQUE_IDS.filter(
+  (id) => TECHNIQUES[id].groups.some((one) => one !== 'body') && !TECHNIQUES[id].connects?.handsOff,
+)
 const open = fc.constantFrom<ZoneId>('cheekL', 'chin', 'nose', 'forehead', 'jawR', 'jawL')
 const withOpen = (zone: ZoneId, finding: 'wound' | 'unexplainedSpot' = 'wound') => {
   const answers = allNo({ [finding]: { say: 'yes', zones: [zone] } })

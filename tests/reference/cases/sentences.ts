@@ -1,10 +1,9 @@
 import { INTENTIONS } from '#core/catalogue/rules/intentions'
 import { NAMED_FROM_RUNG } from '#core/catalogue/rules/rungs'
-import { TECHNIQUES, TECHNIQUE_IDS, type TechniqueId } from '#core/catalogue/techniques/techniques'
+import { TECHNIQUES, TECHNIQUE_IDS } from '#core/catalogue/techniques/techniques'
 import { exfoliates } from '#core/catalogue/techniques/traits'
-import { REGION_IDS, type RegionId, type ZoneId } from '#core/face/zones'
-import { isLink } from '#core/planning/steps/link'
-import { lot, planInput, product, readAll, RESILIENT } from '#core/testing/fixtures'
+import { REGION_IDS } from '#core/face/zones'
+import { planInput, readAll, RESILIENT } from '#core/testing/fixtures'
 import {
   CP,
   least,
@@ -15,7 +14,6 @@ import {
   of,
   onlyOn,
   sees,
-  yes,
   type Case,
   type Expectation,
 } from './expectations'
@@ -24,25 +22,6 @@ const EXFOLIATIONS = TECHNIQUE_IDS.filter((id) => exfoliates(id))
 const STRONG = TECHNIQUE_IDS.filter((id) => (TECHNIQUES[id].rung ?? 0) >= NAMED_FROM_RUNG)
 const CONGESTED = { ...RESILIENT, congestion: 4, texture: 3 } as const
 
-/** Nothing at all touches a zone: no product, pad, cloth, lamp or stone. */
-const untouched = (region: RegionId): Expectation => ({
-  says: `nothing on ${region}`,
-  because: CP,
-  holds: ({ steps }) =>
-    steps.every(
-      ({ technique, regions }) =>
-        ['secondReading', 'wait'].includes(technique) || !regions.includes(region),
-    ),
-})
-/** On a zone only these, and what connects and takes off. */
-const onlyThere = (region: RegionId, techniques: readonly TechniqueId[]): Expectation => ({
-  says: `on ${region} only ${techniques.map((id) => TECHNIQUES[id].name.toLowerCase()).join(', ')}`,
-  because: CP,
-  holds: ({ steps }) =>
-    steps
-      .filter((step) => !isLink(step) && step.regions.includes(region))
-      .every(({ technique }) => techniques.includes(technique)),
-})
 /** The workers of the plan come from at most so many of what was asked for. */
 const forAtMost = (most: number): Expectation => ({
   says: `works for at most ${most} of what was asked for`,
@@ -55,12 +34,6 @@ const forAtMost = (most: number): Expectation => ({
     )
     return done.length <= most
   },
-})
-const wound = (zone: ZoneId) => yes({ wound: { say: 'yes', zones: [zone] } })
-const acidToner = product('toner', 'toner', {
-  acid: { name: 'lactic', percent: 5 },
-  pH: 3.8,
-  inci: ['Aqua', 'Lactic Acid'],
 })
 
 /** One case for each sentence of restraint and of what a bar reaches that no other case holds. */
@@ -151,80 +124,6 @@ export const SENTENCE_CASES: readonly Case[] = [
     expect: [none(['acidMask', 'resurfacingMask', 'rollOff', 'grain'], CP)],
   },
   {
-    name: 'open skin on the left cheek: nothing on it, the rest goes on',
-    input: planInput({ aims: ['dehydration'], ...wound('cheekL') }),
-    expect: [untouched('cheekL'), sees('hydratingMask', CP), sees('sunProtection', CP)],
-  },
-  {
-    name: 'open skin on an eyelid: nothing near that eye',
-    input: planInput({ aims: ['dehydration', 'puffyEyes'], ...wound('lidR') }),
-    expect: [untouched('eyes'), not('eyesOff', CP)],
-  },
-  {
-    name: 'an unexplained mark on the nose: nothing on it, and no lamp or steam over it',
-    input: planInput({
-      school: 'brightLamp',
-      aims: ['congestion', 'breakouts'],
-      readings: readAll(CONGESTED),
-      ...yes({ unexplainedSpot: { say: 'yes', zones: ['nose'] } }),
-    }),
-    expect: [untouched('nose'), none(['steam', 'blueLamp', 'redLamp'], CP)],
-  },
-  {
-    name: 'eczema on the cheeks: a bland cleanse and a bland cream there',
-    input: planInput({
-      school: 'brightLamp',
-      aims: ['dullness', 'firmness'],
-      readings: readAll({ ...RESILIENT, texture: 3 }),
-      ...yes({ eczema: { say: 'yes', zones: ['cheekL', 'cheekR'] } }),
-    }),
-    expect: [
-      none(['steam', 'blueLamp', 'redLamp'], CP),
-      ...(['cheekL', 'cheekR'] as const).map((region) =>
-        onlyThere(region, [
-          'milk',
-          'secondReading',
-          'secondCleanse',
-          'tone',
-          'mist',
-          'hydratingMask',
-          'maskOff',
-          'serum',
-          'ampoule',
-          'moisturiser',
-          'facialOil',
-          'sunProtection',
-        ]),
-      ),
-    ],
-  },
-  {
-    name: "surgery at the jaw: the surgeon's word before any pressure or cold there",
-    input: planInput({
-      aims: ['puffyFace', 'firmness'],
-      ...yes({
-        recentTreatment: { say: 'yes', zones: ['jawL', 'jawR'], work: ['surgery'] },
-      }),
-    }),
-    expect: [
-      nowhere(
-        ['massage', 'toningMassage', 'stones', 'cold', 'microcurrent', 'vacuumGlide'],
-        ['jawL', 'jawR'],
-        CP,
-      ),
-    ],
-  },
-  {
-    name: 'vessels on the cheeks: a towel on the forehead does not reach them',
-    input: planInput({
-      school: 'warmCloth',
-      aims: ['congestion'],
-      readings: readAll({ ...RESILIENT, congestion: 1 }, { nose: CONGESTED, chin: CONGESTED }),
-      ...yes({ visibleVessels: { say: 'yes', zones: ['cheekL', 'cheekR'] } }),
-    }),
-    expect: [not('steam', CP), nowhere(['warmTowel'], ['cheekL', 'cheekR'], CP)],
-  },
-  {
     name: 'clogged and in want of rest: no oil massage straight over what was taken out',
     input: planInput({
       school: 'warmCloth',
@@ -258,71 +157,6 @@ export const SENTENCE_CASES: readonly Case[] = [
               step.technique !== 'mist' ||
               (TECHNIQUES[steps[i + 1]?.technique ?? 'close'].leaves.layer ?? 0) > 0,
           ),
-      },
-    ],
-  },
-  {
-    name: 'an acid toner, and a retinoid three nights ago: the toner is an acid wherever it goes',
-    input: planInput({
-      aims: ['dullness'],
-      shelf: planInput().shelf.map((item) =>
-        item.product.kind === 'toner' ? { product: acidToner, lots: [lot('toner')] } : item,
-      ),
-      ...yes({ retinoid: { say: 'yes', date: '2026-03-07' } }),
-    }),
-    expect: [
-      not('tone', 'retinoid-fresh'),
-      none(['acidMask', 'resurfacingMask'], 'retinoid-fresh'),
-    ],
-  },
-  {
-    name: 'an acid toner counts as the exfoliation of the visit',
-    input: planInput({
-      school: 'oilAndWater',
-      aims: ['dullness'],
-      readings: readAll({ ...RESILIENT, texture: 3, sensitivity: 1, redness: 1 }),
-      shelf: planInput().shelf.map((item) =>
-        item.product.kind === 'toner' ? { product: acidToner, lots: [lot('toner')] } : item,
-      ),
-    }),
-    expect: [
-      {
-        says: 'one exfoliation, the toner counted',
-        because: CP,
-        holds: ({ steps }) =>
-          steps.filter(({ technique }) => exfoliates(technique) || technique === 'tone').length <=
-          1,
-      },
-    ],
-  },
-  {
-    name: 'hearing aids: out first, and said so',
-    input: planInput({ aims: ['rest'], ...yes({ hearingAids: { say: 'yes' } }) }),
-    expect: [
-      {
-        says: 'hearing aids are confirmed out',
-        because: 'hearing-out',
-        holds: ({ input }) => input.verdict.confirms.some(({ rule }) => rule === 'hearing-out'),
-      },
-    ],
-  },
-  {
-    name: 'pregnant, and asks for the salon peel by its name',
-    input: planInput({
-      aims: ['dullness'],
-      named: ['salonPeel'],
-      ...yes({ pregnancy: { say: 'yes' } }),
-    }),
-    expect: [not('salonPeel', 'pregnancy-current')],
-  },
-  {
-    name: 'breastfeeding: no rule for how she lies',
-    input: planInput({ aims: ['rest'], ...yes({ breastfeeding: { say: 'yes' } }) }),
-    expect: [
-      {
-        says: 'lies as she likes',
-        because: CP,
-        holds: ({ input }) => input.verdict.throughout.length === 0,
       },
     ],
   },
