@@ -158,8 +158,8 @@ function stillWanting(
 }
 
 /**
- * A connecting step is tried only where it answers something unmet; a wash on dry skin may want a
- * mist first.
+ * A connecting step is tried only where it answers something unmet; a wash on dry skin may want
+ * wet hands first.
  */
 const answers = ({ answers: own }: Connects, unmet: readonly Unmet[]): boolean =>
   unmet.some(({ part, want }) => {

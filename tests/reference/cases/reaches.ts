@@ -56,7 +56,7 @@ export const REACH_CASES: readonly Case[] = [
     expect: [untouched('nose'), none(['steam', 'blueLamp', 'redLamp'], CP)],
   },
   {
-    name: 'eczema on the cheeks: a bland cleanse and a bland cream there',
+    name: 'eczema on the cheeks: cleansing and care there, no work, lamp or steam',
     input: planInput({
       school: 'brightLamp',
       aims: ['dullness', 'firmness'],
