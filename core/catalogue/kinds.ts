@@ -55,6 +55,7 @@ export const FAMILY_IDS = [
   'lips',
   'leaveOnActive',
   'alcohol',
+  'care',
 ] as const
 /** What a contraindication may stop. A technique may belong to several families. */
 export type FamilyId = (typeof FAMILY_IDS)[number]
@@ -100,6 +101,7 @@ export const FAMILY_NAMES: Readonly<Record<FamilyId, string>> = {
   eyeWork: 'work near the eye',
   leaveOnActive: 'active leave-ons',
   alcohol: 'alcohol',
+  care: 'care beyond a bland cleanse and cream',
 }
 
 /** Families that a bottle belongs to by what is in it, and what it is then said to hold. */
@@ -149,6 +151,16 @@ export const PRODUCT_KINDS = [
   'lipScrub',
 ] as const
 export type ProductKind = (typeof PRODUCT_KINDS)[number]
+/** What an open barrier bears: everything else is care beyond that (common practice). */
+export const BLAND_KINDS: readonly ProductKind[] = [
+  'eyeRemover',
+  'milk',
+  'gelCleanser',
+  'cleansingOil',
+  'emulsifier',
+  'moisturiser',
+  'sunProtection',
+]
 
 export const KIND_NAMES: Readonly<Record<ProductKind, string>> = {
   eyeRemover: 'eye make-up remover',

@@ -25,6 +25,8 @@ describe('what an answer stops, as it is read under Method', () => {
     const { deeds, leaves, bottles } = of('eczema-local')
     expect(deeds).toEqual(DEED_IDS.filter((deed) => !['touches', 'oils'].includes(deed)))
     expect(leaves).toContain('Moisturiser')
+    for (const name of ['Serum', 'Tone', 'Hydrating mask on', 'Facial oil'])
+      expect(leaves).not.toContain(name)
     expect(bottles).toEqual(['an acid', 'an enzyme', 'a retinoid', 'an active', 'alcohol'])
   })
 

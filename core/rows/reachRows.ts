@@ -1,9 +1,10 @@
 import {
   CONTRAINDICATIONS,
+  familiesTold,
   type Contraindication,
 } from '../catalogue/consultation/contraindications'
 import { FINDINGS } from '../catalogue/consultation/findings'
-import { BOTTLE_FAMILIES, type FamilyId } from '../catalogue/kinds'
+import { BOTTLE_FAMILIES } from '../catalogue/kinds'
 import { DEED_IDS, DEEDS, type DeedId } from '../catalogue/rules/deeds'
 import { TECHNIQUES } from '../catalogue/techniques/techniques'
 import { canPin } from '../catalogue/techniques/traits'
@@ -32,7 +33,7 @@ export const reachOfBars = (): Reach[] =>
   CONTRAINDICATIONS.filter(
     ({ families, visit, does }) => does !== 'restricts' && (families.length > 0 || visit === true),
   ).map((row) => {
-    const barred: readonly FamilyId[] = row.touch ? [...row.families, 'touch'] : row.families
+    const barred = familiesTold(row)
     const own = Object.values(TECHNIQUES).filter(({ id, idle }) => canPin(id) && !idle)
     const stopped = own.filter(
       (technique) => row.visit === true || meets({ families: barred }, technique),

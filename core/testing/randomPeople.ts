@@ -7,6 +7,7 @@ import { WORKING_STAGES } from '../catalogue/rules/intentions'
 import { TECHNIQUES, TECHNIQUE_IDS, type TechniqueId } from '../catalogue/techniques/techniques'
 import { isMain } from '../catalogue/techniques/traits'
 import { INGREDIENT_IDS, INGREDIENTS } from '../catalogue/products/ingredients'
+import { starterProducts } from '../catalogue/products/starter'
 import { SCHOOL_IDS } from '../catalogue/schools/schools'
 import { GROUPS } from '../face/regions'
 import { ZONE_IDS, ZONES, type RegionId, type ZoneId } from '../face/zones'
@@ -14,7 +15,7 @@ import type { PlanInput } from '../planning/input'
 import type { Answer } from '../screening/asking/answers'
 import { addDays } from '../screening/asking/days'
 import { MOST_GRADE, type Grade, type Readings, type ZoneReading } from '../skin/readings'
-import { allNo, planInput, TODAY } from './fixtures'
+import { allNo, lot, planInput, TODAY } from './fixtures'
 
 /** Somebody made up for a property of plans; nothing here is a fact of the trade. */
 export interface Person {
@@ -37,6 +38,8 @@ export interface Person {
   named: readonly TechniqueId[]
   /** Days until an event; none is ahead where it is nought. */
   eventIn: number
+  /** In a house that has just opened: the starter shelf, and no device at all. */
+  justOpened: boolean
 }
 
 const grade = (most: number) => fc.integer({ min: 0, max: most }) as fc.Arbitrary<Grade>
@@ -105,7 +108,17 @@ export const person: fc.Arbitrary<Person> = fc.record({
     { weight: 1, arbitrary: fc.constantFrom(...BY_NAME).map((id) => [id]) },
   ),
   eventIn: fc.constantFrom(0, 0, 0, 3, 10),
+  justOpened: fc.constantFrom(false, false, true),
 })
+
+let bottles = 0
+const JUST_OPENED: Partial<PlanInput> = {
+  devices: [],
+  shelf: starterProducts(() => `starter-${bottles++}`).map((product) => ({
+    product,
+    lots: [lot(product.id)],
+  })),
+}
 
 export function inputOfPerson(who: Person, more: Partial<PlanInput> = {}): PlanInput {
   const { age, unread, told, where, eventIn, aims, school, slotMinutes, daylight, allergies } = who
@@ -119,7 +132,7 @@ export function inputOfPerson(who: Person, more: Partial<PlanInput> = {}): PlanI
     ...(allergies.length > 0 ? { allergy: { say: 'yes', substances: [...allergies] } } : {}),
     ...(eventIn > 0 ? { eventSoon: { say: 'yes', date: addDays(TODAY, eventIn) } } : {}),
   })
-  const { makeUp, firstVisit, licences, named } = who
+  const { makeUp, firstVisit, licences, named, justOpened } = who
   return planInput({
     readings,
     age,
@@ -132,6 +145,7 @@ export function inputOfPerson(who: Person, more: Partial<PlanInput> = {}): PlanI
     firstVisit,
     licences,
     named,
+    ...(justOpened ? JUST_OPENED : {}),
     ...more,
   })
 }

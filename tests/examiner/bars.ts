@@ -13,6 +13,8 @@ import type { Told, Visit } from './visit'
 export interface Forbidden {
   /** Nothing may touch it, or only these deeds are forbidden. */
   deeds: readonly Deed[] | 'touch'
+  /** Of bottles only a bland cleanse, cream and sun protection there. */
+  bland?: boolean
   where: readonly RegionId[]
   says: string
 }
@@ -26,6 +28,7 @@ type Where = 'face' | 'told' | readonly RegionId[]
 interface Row {
   told: string
   deeds?: readonly Deed[] | 'touch'
+  bland?: true
   where?: Where
   /** Days or hours after it happened in which it stands; for what is to come, days before it. */
   days?: number
@@ -111,8 +114,8 @@ const ROWS: readonly Row[] = [
   { told: 'melasma', steam: 3, passes: 1, tolerance: 75 },
   { told: 'visibleVessels', deeds: ['rubs', 'abrades', 'sucks', 'heats'], where: 'told' },
   { told: 'inflamedAcne', deeds: OVER_PUSTULES, where: 'told' },
-  { told: 'eczema', deeds: BLAND_ONLY, where: 'told' },
-  { told: 'sunburn', deeds: BLAND_ONLY, where: 'told' },
+  { told: 'eczema', deeds: BLAND_ONLY, bland: true, where: 'told' },
+  { told: 'sunburn', deeds: BLAND_ONLY, bland: true, where: 'told' },
   { told: 'sunburn', deeds: [...STRONG_TAKES_OFF, 'cuts', 'peel'] },
   { told: 'toxin', deeds: NOT_OVER_INJECTED, where: 'told', days: 14 },
   { told: 'filler', deeds: NOT_OVER_INJECTED, where: 'told', days: 28 },
@@ -209,7 +212,13 @@ export function forbidden(visit: Visit): { bars: readonly Forbidden[]; limits: L
     limits.passes = Math.min(limits.passes, row.passes ?? 2)
     limits.tolerancePercent = Math.min(limits.tolerancePercent, row.tolerance ?? 100)
     if (row.deeds)
-      bars.push({ deeds: row.deeds, where: placeOf(row.where, told), says: `told ${row.told}` })
+      bars.push({
+        deeds: row.deeds,
+        // Who is not sure is asked; only a yes makes the zone bear nothing else.
+        ...(row.bland && told.say === 'yes' ? { bland: true } : {}),
+        where: placeOf(row.where, told),
+        says: `told ${row.told}`,
+      })
   }
   return { bars: [...bars, ...bySkin(visit)], limits }
 }

@@ -101,6 +101,16 @@ export const TAKES_OFF: readonly Deed[] = [
 /** After it only calming products, and no hands on it. */
 export const STRONG: readonly Deed[] = ['abrades', 'cuts', 'needles']
 export const CURRENTS: readonly Deed[] = ['spark', 'current']
+/** Bottles that an open barrier bears: nothing else is laid on it. */
+export const BLAND: readonly string[] = [
+  'eyeRemover',
+  'milk',
+  'gelCleanser',
+  'cleansingOil',
+  'emulsifier',
+  'moisturiser',
+  'sunProtection',
+]
 /** All that is done to a face besides cleansing it and caring for it. */
 export const WORK: readonly Deed[] = [
   ...TAKES_OFF,

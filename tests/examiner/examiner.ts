@@ -11,6 +11,7 @@ import { bottleRateOf } from '#core/dosing/bottleRate'
 import { plannedGrade } from '#core/skin/profile'
 import { forbidden, type Forbidden, type Limits } from './bars'
 import {
+  BLAND,
   CURRENTS,
   deedsOf,
   ELSEWHERE,
@@ -64,13 +65,16 @@ function barComplaints(visit: Visit, step: Step, bars: readonly Forbidden[]): Co
   const hands = handDeeds(step.technique)
   const inside = deedsIn(visit, step).filter((deed) => !hands.includes(deed))
   const say = (says: string): Complaint => ({ key: step.key, says: `${nameOf(step)}: ${says}` })
+  const { product } = TECHNIQUES[step.technique]
   const touches =
     !ELSEWHERE.includes(step.technique) && !['wait', 'secondReading'].includes(step.technique)
   return [
-    ...bars.flatMap(({ deeds, where, says }) => {
+    ...bars.flatMap(({ deeds, bland, where, says }) => {
       const met =
         where.length === REGION_IDS.length || here.some((region) => where.includes(region))
       if (deeds === 'touch') return touches && met ? [say(says)] : []
+      if (bland && product && !BLAND.includes(product) && here.some((zone) => where.includes(zone)))
+        return [say(says)]
       // What a bottle holds counts wherever it goes.
       return (met && hands.some((deed) => deeds.includes(deed))) ||
         inside.some((deed) => deeds.includes(deed))

@@ -1,4 +1,6 @@
+import type { MakeUpId } from '#core/catalogue/consultation/makeUp'
 import type { ConcernId } from '#core/catalogue/kinds'
+import type { SchoolId } from '#core/catalogue/schools/schools'
 import type { TechniqueId } from '#core/catalogue/techniques/techniques'
 import type { PlanStep } from '#core/catalogue/techniques/step'
 import { randomUUID } from 'node:crypto'
@@ -8,6 +10,7 @@ import type { VisitBundle } from '#core/visit/bundle'
 import { planHash } from '#core/record/planHash'
 import { propose } from '#core/planning/answer/propose'
 import { allNo, readAll, RESILIENT } from '#core/testing/fixtures'
+import type { Answers } from '#core/screening/asking/answers'
 import type { Readings } from '#core/skin/readings'
 import type { EventBody, TreatmentEvent } from '#core/treatment/taps/events'
 import { demoId } from '#db/demo/ids'
@@ -91,24 +94,30 @@ const TOLD_AIMS: readonly ConcernId[] = ['dehydration', 'rest']
 export interface Wants {
   aims?: readonly ConcernId[]
   named?: readonly TechniqueId[]
+  makeUp?: readonly MakeUpId[]
+  school?: SchoolId
   zones?: Readings
+  answers?: Answers
 }
 
-/** Asked, consented, read and planned: ready to start. */
-export async function prepared(
-  call: Caller,
-  who: keyof typeof STAFF,
-  client = 'other-20',
-  { aims = TOLD_AIMS, named, zones = readAll(RESILIENT) }: Wants = {},
-): Promise<string> {
-  const id = await book(call, who, client)
-  const must = async (path: string, method: string, body: unknown) => {
+const writing =
+  (call: Caller, id: string) => async (path: string, method: string, body: unknown) => {
     const reply = await call(`/api/visits/${id}${path}`, { method, body })
     if (reply.status !== 200) throw new Error(`${path}: ${reply.text}`)
   }
+
+/** Asked, consented and read; nothing planned yet. */
+export async function asked(
+  call: Caller,
+  who: keyof typeof STAFF,
+  client = 'other-20',
+  { zones = readAll(RESILIENT), answers = allNo(), ...wants }: Wants = {},
+): Promise<string> {
+  const id = await book(call, who, client)
+  const must = writing(call, id)
   const { version } = (await bundleOf(call, id)).visit
-  await must('', 'PATCH', { version, aims, makeUp: ['light'], ...(named ? { named } : {}) })
-  await must('/answers', 'PUT', { id: randomUUID(), answers: allNo(), medicines: '' })
+  await must('', 'PATCH', { aims: TOLD_AIMS, makeUp: ['light'], ...wants, version })
+  await must('/answers', 'PUT', { id: randomUUID(), answers, medicines: '' })
   await must('/consent', 'POST', {
     id: randomUUID(),
     method: 'typed',
@@ -118,9 +127,20 @@ export async function prepared(
     kinds: ['care', 'exfoliation', 'machine', 'current'],
   })
   await must('/readings', 'POST', { id: randomUUID(), phase: 'madeUp', zones })
+  return id
+}
+
+/** Asked, consented, read and planned: ready to start. */
+export async function prepared(
+  call: Caller,
+  who: keyof typeof STAFF,
+  client = 'other-20',
+  wants: Wants = {},
+): Promise<string> {
+  const id = await asked(call, who, client, wants)
   const plan = propose(toPlanInput(await bundleOf(call, id)))
   if (plan.failed) throw new Error(plan.failed.text)
-  await must('/plan', 'PUT', { steps: plan.steps })
+  await writing(call, id)('/plan', 'PUT', { steps: plan.steps })
   return id
 }
 

@@ -41,6 +41,8 @@ export interface Contraindication extends Effects {
   work?: WorkElsewhereId
   /** Told of a zone, nothing at all touches it: no product, pad, cloth or tool. */
   touch?: true
+  /** Told of a zone, no product goes on it but a bland cleanse, cream and sun protection. */
+  bland?: true
   sentence: string
   reason: string
   lifts: Lifter
@@ -108,6 +110,13 @@ const EXFOLIATION: readonly FamilyId[] = [
   'needling',
   'blade',
   'vacuum',
+]
+
+/** The kinds of work that a row stops where it was told for sure. */
+export const familiesTold = ({ families, touch, bland }: Contraindication): readonly FamilyId[] => [
+  ...families,
+  ...(touch ? (['touch'] as const) : []),
+  ...(bland ? (['care'] as const) : []),
 ]
 
 export const CONTRAINDICATIONS: readonly Contraindication[] = [
@@ -511,6 +520,7 @@ export const CONTRAINDICATIONS: readonly Contraindication[] = [
     finding: 'eczema',
     does: 'local',
     families: ALL_BUT_BLAND,
+    bland: true,
     where: 'answered',
     sentence: 'Nothing but a bland cleanse and cream there.',
     reason: 'the barrier is open',
@@ -521,6 +531,7 @@ export const CONTRAINDICATIONS: readonly Contraindication[] = [
     finding: 'sunburn',
     does: 'local',
     families: ALL_BUT_BLAND,
+    bland: true,
     where: 'answered',
     sentence: 'Nothing but a bland cleanse and cream on the burn.',
     reason: 'the tolerance is at zero there',

@@ -14,6 +14,7 @@ export const DEEDS = {
   takesOff: { name: 'takes off', families: [...EXFOLIATING, 'peel', 'ultrasound'] },
   covers: { name: 'covers, dries', families: ['covering', 'clay'] },
   oils: { name: 'oils', families: ['oil'] },
+  cares: { name: 'lays on more than a cream', families: ['care'] },
   leavesOn: { name: 'leaves an active on', families: ['retinoid', 'leaveOnActive', 'alcohol'] },
 } as const satisfies Readonly<Record<string, { name: string; families: readonly FamilyId[] }>>
 export type DeedId = keyof typeof DEEDS

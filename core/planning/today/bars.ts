@@ -1,3 +1,4 @@
+import { BLAND_KINDS } from '../../catalogue/kinds'
 import type { Technique } from '../../catalogue/techniques/techniques'
 import type { Bar, Verdict } from '../../screening/verdict/verdict'
 
@@ -5,10 +6,17 @@ import type { Bar, Verdict } from '../../screening/verdict/verdict'
 export const stopping = ({ bars }: Pick<Verdict, 'bars'>): Bar[] =>
   bars.filter((bar) => bar.does !== 'restricts')
 
-/** Whether a bar speaks of a technique: of its kind of work, or of whatever touches the skin. */
+/**
+ * Whether a bar speaks of a technique: of its kind of work, of whatever touches the skin, or of
+ * whatever is laid on it beyond a bland cleanse and cream.
+ */
 export const meets = (
   { families }: Pick<Bar, 'families'>,
-  technique: Pick<Technique, 'families' | 'groups' | 'connects'>,
+  technique: Pick<Technique, 'families' | 'groups' | 'connects' | 'product'>,
 ): boolean =>
   families.some((family) => technique.families.includes(family)) ||
-  (families.includes('touch') && technique.groups.length > 0 && !technique.connects?.handsOff)
+  (families.includes('touch') && technique.groups.length > 0 && !technique.connects?.handsOff) ||
+  (families.includes('care') &&
+    technique.product !== undefined &&
+    technique.groups.some((group) => group !== 'body') &&
+    !BLAND_KINDS.includes(technique.product))

@@ -40,8 +40,11 @@ describe('every row of the table', () => {
       const bar = everything(screen(firing, TODAY)).find((bar) => bar.rule === row.id)
       expect(bar).toBeDefined()
       expect(bar?.reason.length).toBeGreaterThan(3)
-      // Where nothing may touch the skin, that is named besides.
-      expect(bar?.families).toEqual(row.touch ? [...row.families, 'touch'] : row.families)
+      expect(bar?.families).toEqual([
+        ...row.families,
+        ...(row.touch ? ['touch'] : []),
+        ...(row.bland ? ['care'] : []),
+      ])
       if (row.where === 'answered') expect(bar?.regions).toEqual(['nose'])
       expect(everything(screen(allNo(), TODAY)).map((bar) => bar.rule)).not.toContain(row.id)
     })

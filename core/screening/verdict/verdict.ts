@@ -3,6 +3,7 @@ import { DAY_HOURS, HOUR_MS } from '../../units'
 import { ingredientsNamed, type IngredientId } from '../../catalogue/products/ingredients'
 import {
   CONTRAINDICATIONS,
+  familiesTold,
   type Contraindication,
   type Lifter,
 } from '../../catalogue/consultation/contraindications'
@@ -210,7 +211,7 @@ function toBar(
   return {
     rule: row.id,
     does: row.does,
-    families: row.touch && answer?.say === 'yes' ? [...row.families, 'touch'] : row.families,
+    families: answer?.say === 'yes' ? familiesTold(row) : row.families,
     regions: regionsOf(row, answer),
     reason: row.reason,
     lifts: row.lifts,
