@@ -1,4 +1,4 @@
-import { connectorWants } from '../../catalogue/techniques/roles'
+import { connectorWants, MADE_READY } from '../../catalogue/techniques/roles'
 import type { PlanStep } from '../../catalogue/techniques/step'
 import { TECHNIQUES } from '../../catalogue/techniques/techniques'
 import type { RegionId } from '../../face/zones'
@@ -20,7 +20,8 @@ export function connected(input: PlanInput, steps: readonly PlanStep[]): PlanSte
     const technique = TECHNIQUES[step.technique]
     const on = (regions: readonly RegionId[]) => connect(surface, technique, regions, without)
     // What is laid side by side is made ready for together: nothing connects while one rests.
-    const together = technique.dwell ? on(laidTogether(steps, at)) : undefined
+    const laid = MADE_READY.includes(step.technique) ? at + 1 : technique.dwell ? at : undefined
+    const together = laid === undefined ? undefined : on(laidTogether(steps, laid))
     const chain = resting ? undefined : (together ?? on(step.regions))
     for (const link of chain?.steps ?? []) {
       const why = wantsWords(technique, connectorWants(link.technique))

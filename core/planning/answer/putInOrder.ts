@@ -53,20 +53,49 @@ export function putInOrder(
   if (before === 0) return undefined
   const own = steps.filter((step) => !isLink(step))
   const wrong = new Set(check.findings.flatMap(({ rule, key = '' }) => (amiss(rule) ? [key] : [])))
-  const offers = [own, warmedAgain(own)].flatMap((plan) =>
-    [new Set<string>(), wrong].map((apart) => {
-      const ordered = connected(input, inTurn(blocksOf(plan, apart)).flat())
-      return { ordered, then: checkPlan(input, ordered), moved: movedBetween(own, ordered) }
-    }),
+  const each = new Set(own.map(({ key }) => key))
+  const offer = (plan: readonly PlanStep[]): Offer => {
+    const ordered = connected(input, plan)
+    return { ordered, then: checkPlan(input, ordered), moved: movedBetween(own, ordered) }
+  }
+  const usual = bestOf(
+    [own, warmedAgain(own)].flatMap((plan) =>
+      [new Set<string>(), wrong, each].map((apart) => offer(inTurn(blocksOf(plan, apart)).flat())),
+    ),
   )
-  const [best] = offers.sort(
+  const best =
+    usual && usual.then.findings.length > 0 ? bestOf([usual, ...beside(usual).map(offer)]) : usual
+  if (!best || disordered(best.then) >= before || stops(best.then) > stops(check)) return undefined
+  return { moved: best.moved, edits: editsTo(steps, best.ordered) }
+}
+
+interface Offer {
+  ordered: PlanStep[]
+  then: Check
+  moved: string[]
+}
+const bestOf = (offers: readonly Offer[]): Offer | undefined =>
+  [...offers].sort(
     (one, other) =>
       stops(one.then) - stops(other.then) ||
       disordered(one.then) - disordered(other.then) ||
+      one.then.findings.length - other.then.findings.length ||
       one.moved.length - other.moved.length,
-  )
-  if (!best || disordered(best.then) >= before || stops(best.then) > stops(check)) return undefined
-  return { moved: best.moved, edits: editsTo(steps, best.ordered) }
+  )[0]
+
+/** Where the usual order leaves a choice: each step that was moved among others of its own stage. */
+function beside({ ordered, moved }: Offer): PlanStep[][] {
+  const own = ordered.filter((step) => !isLink(step))
+  return own
+    .filter(({ key }) => moved.includes(key))
+    .flatMap((step) => {
+      const rest = own.filter((other) => other !== step)
+      return rest.flatMap((other, at) =>
+        stageRank(other.technique) === stageRank(step.technique)
+          ? [rest.toSpliced(at, 0, step), rest.toSpliced(at + 1, 0, step)]
+          : [],
+      )
+    })
 }
 
 const amiss = (rule: string): boolean => OUT_OF_ORDER.includes(rule)
@@ -94,22 +123,23 @@ const isMadeReady = (id: TechniqueId): boolean => MADE_READY.includes(id)
 /**
  * Steps that stay together: what rests, with all that is done until it is off again, and what stands
  * straight before another. What was dropped into a rest where it has no business is on its own.
- * @param wrong keys of steps that stand where they cannot
+ * @param apart keys of steps that go with no other
  */
-function blocksOf(steps: readonly PlanStep[], wrong: ReadonlySet<string>): PlanStep[][] {
+function blocksOf(steps: readonly PlanStep[], apart: ReadonlySet<string>): PlanStep[][] {
   const out: PlanStep[][] = []
   let open: PlanStep[] = []
   let resting = 0
   for (const [i, step] of steps.entries()) {
     const { dwell, removes } = TECHNIQUES[step.technique]
-    if (resting > 0 && !besideRest(step)) {
+    const mixed = open.some(({ technique }) => isMadeReady(technique))
+    if ((resting > 0 || mixed) && !besideRest(step)) {
       out.push([step])
       continue
     }
     open.push(step)
     if (dwell) resting++
     else if (removes) resting = Math.max(0, resting - 1)
-    if (resting > 0 || isMadeReady(step.technique) || goesAhead(step, steps[i + 1], wrong)) continue
+    if (resting > 0 || isMadeReady(step.technique) || goesAhead(step, steps[i + 1], apart)) continue
     out.push(open)
     open = []
   }
@@ -123,12 +153,12 @@ function blocksOf(steps: readonly PlanStep[], wrong: ReadonlySet<string>): PlanS
 function goesAhead(
   { key, technique }: PlanStep,
   next: PlanStep | undefined,
-  wrong: ReadonlySet<string>,
+  apart: ReadonlySet<string>,
 ): boolean {
   if (!next) return false
   if (TECHNIQUES[next.technique].warmedBy === technique) return true
   const floats = !hasPlace(technique) && TECHNIQUES[technique].part !== 'follows'
-  return floats && !wrong.has(key) && stageRank(next.technique) >= stageRank(technique)
+  return floats && !apart.has(key) && stageRank(next.technique) >= stageRank(technique)
 }
 
 /** The place of a block in the usual order: that of the first of it that has one. */
