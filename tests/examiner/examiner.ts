@@ -26,6 +26,8 @@ import { replay, restComplaints, restsOf, type Moment } from './replay'
 import type { Complaint, Steps, Visit } from './visit'
 
 type Step = Steps[number]
+/** Soaked so long before it is wiped, not rubbed (common practice). */
+const WATERPROOF_MINUTES = 4
 const nameOf = ({ technique }: Step) => TECHNIQUES[technique].name
 export const bottleOf = (visit: Visit, { productId }: Step) =>
   visit.shelf.find(({ product }) => product.id === productId)
@@ -66,8 +68,7 @@ function barComplaints(visit: Visit, step: Step, bars: readonly Forbidden[]): Co
   const inside = deedsIn(visit, step).filter((deed) => !hands.includes(deed))
   const say = (says: string): Complaint => ({ key: step.key, says: `${nameOf(step)}: ${says}` })
   const { product } = TECHNIQUES[step.technique]
-  const touches =
-    !ELSEWHERE.includes(step.technique) && !['wait', 'secondReading'].includes(step.technique)
+  const touches = !ELSEWHERE.includes(step.technique) && step.technique !== 'wait'
   return [
     ...bars.flatMap(({ deeds, bland, where, says }) => {
       const met =
@@ -128,7 +129,7 @@ function houseComplaints(visit: Visit, step: Step): Complaint[] {
 }
 
 /** Minutes, passes and settings: within the card, and shorter on skin that asks for it. */
-function amountComplaints({ profile }: Visit, step: Step, limits: Limits): Complaint[] {
+function amountComplaints({ profile, makeUp }: Visit, step: Step, limits: Limits): Complaint[] {
   const { minutes, passes, setting } = TECHNIQUES[step.technique]
   const at = (reading: 'sensitivity' | 'redness' | 'oil', least: number) =>
     meets(step).some((region) => plannedGrade(profile, region, reading) >= least)
@@ -152,10 +153,12 @@ function amountComplaints({ profile }: Visit, step: Step, limits: Limits): Compl
     limits.passes,
     at('sensitivity', 2) || age >= 60 ? 1 : Infinity,
   )
+  const least =
+    own === 'eyesOff' && makeUp.includes('waterproof') ? WATERPROOF_MINUTES : minutes.least
   const level = step.setting
   const say = (says: string): Complaint => ({ key: step.key, says: `${nameOf(step)}: ${says}` })
   return [
-    ...(step.minutes > most || step.minutes < Math.min(minutes.least, most)
+    ...(step.minutes > most || step.minutes < Math.min(least, most)
       ? [say(`${step.minutes} min`)]
       : []),
     ...(passes && (step.passes ?? 1) > passMost ? [say('a pass too many')] : []),

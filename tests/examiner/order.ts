@@ -170,6 +170,7 @@ function exfoliationComplaints(visit: Visit, steps: Steps): Complaint[] {
   const { profile, firstVisit, school, policy } = visit
   const { boldFirst, exfoliationLimit } = methodOf(school, policy)
   const tough =
+    visit.lastTime !== 'tooMuch' &&
     profile.unread.length === 0 &&
     (profile.age ?? 40) < 60 &&
     !profile.conditions.includes('marksEasily') &&

@@ -13,6 +13,8 @@ const COOLS_AFTER = 10
 interface Zone {
   soil: Soil
   wetAt: number | undefined
+  /** More than damp: water stands on it. */
+  dripping: boolean
   film: string
   /** The step that laid what rests here. */
   laidBy: string | undefined
@@ -49,6 +51,7 @@ function misses(step: Steps[number], zone: Zone, now: number): string | undefine
   if (moisture) {
     const dry = !isWet(zone, now)
     if (dry !== moisture.includes('dry')) return dry ? 'on dry skin' : 'on wet skin'
+    if (!dry && zone.dripping && !moisture.includes('wet')) return 'on dripping skin'
   }
   if (warmth && !isWarm(zone, now)) return 'on skin that nothing has softened'
   return settled && zone.settledAt > now ? 'before the last layer has settled' : undefined
@@ -61,7 +64,10 @@ function leave(step: Steps[number], zone: Zone, end: number): Zone {
   if (leaves.film) next.film = leaves.film
   if (leaves.film && leaves.film !== 'mask') next.laidBy = undefined
   if (dwell && leaves.film === 'mask') next.laidBy = step.key
-  if (leaves.moisture) next.wetAt = leaves.moisture === 'dry' ? undefined : end
+  if (leaves.moisture) {
+    next.wetAt = leaves.moisture === 'dry' ? undefined : end
+    next.dripping = leaves.moisture === 'wet'
+  }
   if (leaves.skin) next.skin = leaves.skin
   if (leaves.warmth) {
     next.warmAt = leaves.warmth === 'warm' ? end : undefined
@@ -82,6 +88,7 @@ export function replay(visit: Visit, steps: Steps) {
       {
         soil: worn && region !== 'neck' && region !== 'decollete' ? 'madeUp' : 'soiled',
         wetAt: undefined,
+        dripping: false,
         film: 'none',
         laidBy: undefined,
         settledAt: 0,

@@ -26,6 +26,8 @@ export interface Visit {
   profile: Profile
   answers: Readonly<Record<string, Told | undefined>>
   past: readonly PastWork[]
+  /** How the skin took the last visit, where it was too much for it. */
+  lastTime?: 'tooMuch'
   usedBefore: readonly string[]
   firstVisit: boolean
   residual: Readonly<Record<RegionId, number>>

@@ -12,6 +12,7 @@ import { DEEP } from '#db/demo/clients'
 import { examine } from '../examiner/examiner'
 import { mutantsOf } from '../examiner/mutants'
 import { replay } from '../examiner/replay'
+import type { Visit } from '../examiner/visit'
 import { question } from '../solver/cases'
 import { demoInput } from '../support/demoClients'
 import { seeded } from '../support/seeded'
@@ -26,9 +27,12 @@ const TOO_LONG = 'longer than the visit'
 const HALF_A_MINUTE = 0.5
 /** Of all slips of the hand, so many are looked at. */
 const SHARE = FULL ? 1 : 0.008
+/** What the file says of the last visit: planning has it as a limit, an outsider reads it. */
+const lastTimeOf = ({ verdict }: PlanInput): Pick<Visit, 'lastTime'> =>
+  verdict.limitRules.some(({ rule }) => rule === 'took-badly') ? { lastTime: 'tooMuch' } : {}
 const PEOPLE = [
   ...DEEP.map(({ key }) => ({ name: key, input: demoInput(key) })),
-  ...CASES.map(({ name, input }) => ({ name, input })),
+  ...CASES.map(({ name, input }) => ({ name, input: { ...input, ...lastTimeOf(input) } })),
 ]
 
 const words = (input: PlanInput, steps: readonly PlanStep[]): string =>
