@@ -151,8 +151,7 @@ const conditionRows = (): Row[] => [
       [
         'resilient',
         `all read, sensitivity ${RESILIENT.sensitivityMost} at most, redness ` +
-          `${RESILIENT.rednessMost}, under ${RESILIENT.underAge} years ` +
-          `(not given: taken as ${RESILIENT.unknownAge})`,
+          `${RESILIENT.rednessMost}, under ${RESILIENT.underAge} years where an age is known`,
       ],
       ['short-dwell', `redness ${SHORT_DWELL_REDNESS} or more: masks off at the short end`],
       ['spotted', `spots ${SPOTTED_FROM} or more`],

@@ -59,8 +59,6 @@ export const RESILIENT = {
   sensitivityMost: 1,
   rednessMost: 0,
   underAge: MATURE_FROM,
-  /** An age not given is taken as this. */
-  unknownAge: 40,
   source: `${COMMON_PRACTICE}; house scale`,
 } as const
 

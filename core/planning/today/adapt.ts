@@ -133,7 +133,7 @@ export function isResilient(profile: Profile): boolean {
         plannedGrade(profile, region, 'sensitivity') <= RESILIENT.sensitivityMost &&
         plannedGrade(profile, region, 'redness') <= RESILIENT.rednessMost,
     ) &&
-    (profile.age ?? RESILIENT.unknownAge) < RESILIENT.underAge
+    (profile.age === undefined || profile.age < RESILIENT.underAge)
   )
 }
 

@@ -11,11 +11,9 @@ import { amountFor } from '#core/dosing/amount'
 import { mixFor } from '#core/dosing/mixing'
 import { GROUPS } from '#core/face/regions'
 import { pouredAtHome } from '#core/load/home'
-import { halfLifeHours, remainingAt } from '#core/load/ledger'
 import { bottleRateOf } from '#core/dosing/bottleRate'
 import { loadOn } from '#core/load/loads'
 import { restBars } from '#core/load/rest'
-import { toleranceOf } from '#core/load/tolerance'
 import { propose } from '#core/planning/answer/propose'
 import { checkPlan } from '#core/planning/checks/check'
 import { Effects } from '#core/planning/question/effects'
@@ -35,12 +33,10 @@ import { judge } from '#core/treatment/stop/stop'
 import { promptsOf } from '#core/treatment/step/prompts'
 import { waterForecast } from '#core/treatment/step/water'
 import { linenFor } from '#core/tray/linen'
-import { deriveProfile } from '#core/skin/profile'
 import { minutes } from '#core/units'
+import { HOUR_MS, rounded, type Measure } from './measure'
+import { OF_THE_SKIN } from './ofTheSkin'
 import { cameFor, hadBefore, peopleRound, person, yesTo } from './people'
-
-type Measure = () => unknown
-const rounded = (value: number): number => Number(value.toPrecision(6))
 
 /** What today leaves of a technique, in numbers. */
 const left = (id: TechniqueId, input: ReturnType<typeof person>) => {
@@ -147,7 +143,6 @@ const planOf = (input: ReturnType<typeof person>) => {
   const { steps, minutes: took, value } = propose(input)
   return [took, value, ...steps.map((step) => `${step.technique} ${step.minutes}`)]
 }
-const HOUR_MS = 3_600_000
 
 /** What follows from the rows of the catalogue, under a name each; worked out when it is asked for. */
 export const MEASURES: Readonly<Record<string, Measure>> = {
@@ -212,21 +207,7 @@ export const MEASURES: Readonly<Record<string, Measure>> = {
   ...Object.fromEntries(
     MAKE_UP_IDS.map((worn) => [`worn ${worn}`, () => Object.values(takeOff([worn])).join('/')]),
   ),
-  'what a skin bears': () =>
-    [20, 35, 45, 55, 65, 75, 85].map((age) =>
-      ([0, 1, 2, 3, 4] as const).map((grade) =>
-        (['sensitivity', 'redness', 'water'] as const).map(
-          (reading) =>
-            toleranceOf(person({ [reading]: grade }, { age }).profile, 'nose', 90).hundredths,
-        ),
-      ),
-    ),
-  'what an unread skin bears': () =>
-    toleranceOf(deriveProfile({ nose: { oil: 2 } }, 35), 'nose', 100).hundredths,
-  'how it drains': () => [
-    [20, 40, 60, 90, undefined].map((age) => rounded(halfLifeHours(age, age === 40))),
-    remainingAt([{ at: 0, label: '', loads: { nose: 100 } }], 400 * HOUR_MS, 36).nose,
-  ],
+  ...OF_THE_SKIN,
   'what is used at home': () =>
     pouredAtHome(
       allNo({
