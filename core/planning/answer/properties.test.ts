@@ -17,6 +17,7 @@ import type { Option } from '../question/planCase'
 import { propose } from './propose'
 import { solve } from '../search/solve'
 import { workOf } from '../search/moves'
+import { atLeastLooked } from '../../testing/looked'
 
 const RUNS = process.env.OAK_FULL ? Number(process.env.OAK_RUNS ?? 200) : 40
 const grade = (most: number) => fc.integer({ min: 0, max: most }) as fc.Arbitrary<Grade>
@@ -101,7 +102,7 @@ describe('what is true of every plan', () => {
       }),
       { numRuns: RUNS },
     )
-    expect(planned).toBeGreaterThan(RUNS / 2)
+    expect(planned).toBeGreaterThanOrEqual(atLeastLooked(RUNS / 2))
   })
   it('no option asks less and no tolerance stands higher on a more sensitive skin', () => {
     fc.assert(
@@ -147,7 +148,7 @@ describe('what is true of every plan', () => {
       }),
       { numRuns: RUNS },
     )
-    expect(compared).toBeGreaterThan(RUNS / 3)
+    expect(compared).toBeGreaterThanOrEqual(atLeastLooked(RUNS / 3))
   })
   it('the order of what comes in changes nothing', () => {
     fc.assert(

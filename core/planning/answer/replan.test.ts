@@ -12,6 +12,7 @@ import { trace } from '../steps/trace'
 import type { Grade } from '../../skin/readings'
 import { propose } from './propose'
 import { untouchable } from './replan'
+import { atLeastLooked } from '../../testing/looked'
 
 const RUNS = process.env.OAK_FULL ? Number(process.env.OAK_RUNS ?? 500) : 30
 const grade = (most: number) => fc.integer({ min: 0, max: most }) as fc.Arbitrary<Grade>
@@ -89,8 +90,8 @@ describe('a new plan in the middle of a visit', () => {
       }),
       { numRuns: RUNS },
     )
-    expect(replanned).toBeGreaterThan(RUNS / 2)
-    expect(resting).toBeGreaterThan(0)
+    expect(replanned).toBeGreaterThanOrEqual(atLeastLooked(RUNS / 2))
+    expect(resting).toBeGreaterThanOrEqual(atLeastLooked(1))
   })
   it('lets a second mask that is laid before the first is off come off its own way', () => {
     const dry = { oil: 1, water: 1, congestion: 0, redness: 0, sensitivity: 0 } as const

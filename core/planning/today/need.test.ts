@@ -9,6 +9,7 @@ import { propose } from '../answer/propose'
 import { leftOut } from '../answer/leftOut'
 import { checkPlan } from '../checks/check'
 import { worthDoing } from './need'
+import { atLeastLooked } from '../../testing/looked'
 
 /** Written from the trade's rule: what each kind of work is for, as a reading of 2 or more of 4. */
 const REASON: Partial<
@@ -57,7 +58,7 @@ describe('work goes where its reason is', () => {
       }),
       { numRuns: process.env.OAK_FULL ? 400 : 60, seed: 20261126 },
     )
-    expect(worked).toBeGreaterThan(40)
+    expect(worked).toBeGreaterThanOrEqual(atLeastLooked(41))
   })
 
   it('goes altogether where the zones that ask most are barred, and does not move to the rest', () => {
@@ -130,6 +131,6 @@ describe('work goes where its reason is', () => {
       }),
       { numRuns: process.env.OAK_FULL ? 400 : 60, seed: 20261127 },
     )
-    expect(compared).toBeGreaterThan(5)
+    expect(compared).toBeGreaterThanOrEqual(atLeastLooked(6))
   })
 })
