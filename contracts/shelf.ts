@@ -100,7 +100,7 @@ export const shelfQuery = z.object({
   page: z.coerce.number().int('a whole number').min(1, 'from 1').max(100_000).default(1),
   size: z.coerce.number().int('a whole number').min(1).max(500).default(SHELF_PAGE),
   sort: z.enum(['name', 'kind', 'left', 'ends']).default('kind'),
-  /** Products that are kept no longer, too. */
+  /** Products that are show discontinued too. */
   retired: yes,
   /** Empty bottles, too. */
   empty: yes,

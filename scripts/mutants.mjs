@@ -129,12 +129,14 @@ const HASTE = { ...process.env, OAK_HASTE: '1' }
 const isRed = async (copy, tests) =>
   (await run(process.execPath, [...VITEST, ...tests], { cwd: copy, env: HASTE })).code !== 0
 async function isNoticed(copy, { room, file, text }) {
+  // Put back from the copy itself: the tree that it was made of may have been worked on since.
+  const before = readFileSync(join(copy, file), 'utf8')
   writeFileSync(join(copy, file), text)
   try {
     for (const tests of asked(room)) if (await isRed(copy, tests)) return true
     return false
   } finally {
-    cpSync(join(ROOT, file), join(copy, file))
+    writeFileSync(join(copy, file), before)
   }
 }
 

@@ -54,14 +54,16 @@ function toProblem(error: unknown): ApiProblem {
     type: 'about:blank',
     title: 'No connection',
     status: 0,
-    detail: 'The house cannot be reached just now. What you typed is kept on this device.',
+    detail: 'No connection to the practice server. What you typed is kept on this device.',
     fields: [],
   })
 }
 
 export const isProblem = (event: unknown): event is ApiProblem => event instanceof ApiProblem
 export const sayProblem = (event: unknown): string =>
-  isProblem(event) ? event.message : 'It did not work. Nothing was lost.'
+  isProblem(event)
+    ? event.message
+    : 'Something went wrong on this page. What you saved is kept; try again, or reload the page.'
 /** The message for one field of a refused form. */
 export const fieldProblem = (event: unknown, field: string): string[] =>
   isProblem(event)

@@ -57,7 +57,7 @@ async function choose() {
       />
       <p v-if="trouble" role="alert" class="tag stop">{{ sayProblem(trouble) }}</p>
       <VBtn type="submit" color="primary" :loading="busy" :disabled="!same" block>
-        Keep it and sign in
+        Save and sign in
       </VBtn>
     </form>
     <div v-else-if="trouble" class="stack">

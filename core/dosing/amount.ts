@@ -1,11 +1,13 @@
 import {
   FINGERTIP_GRAMS,
   MEASURE_PARTS,
+  ROUNDING_MATTERS,
   ROUNDING_SAID_FROM,
   WATER_DROP_ML,
 } from '../catalogue/rules/dosing'
 import { ALL_PERCENT, GRAM_MILLIGRAMS, ROUNDING } from '../units'
 import { FILMS, type Dispenser, type Product } from '../catalogue/products/products'
+import { powderFor } from './mixing'
 import { areaOf, type FaceSize } from '../face/regions'
 import type { RegionId } from '../face/zones'
 import { grams, millilitres, type Grams, type Millilitres } from '../units'
@@ -19,6 +21,8 @@ export interface Amount {
   words: string
   /** What rounding to the hand does, in per cent of the exact amount. */
   roundingPercent: number
+  /** Whether it is worth saying: a drop more of a cream is not. */
+  roundingMatters: boolean
   costCents: number
 }
 
@@ -35,8 +39,8 @@ const MEASURE_WORDS: Record<Dispenser['kind'], readonly [string, string]> = {
 
 /**
  * Amount of a product for some regions: area × film → grams → millilitres → whole measures.
- * Rounds to the nearest measure, at least one; where the film has a floor (sun protection) it
- * never rounds below it.
+ * Of what is mixed it is the powder that makes so much paste. Rounds to the nearest measure, at
+ * least one; where the film has a floor (sun protection) and where paste must reach, never below.
  * @param layers how often it goes over the whole of it, on the mean
  */
 export function amountFor(
@@ -47,8 +51,11 @@ export function amountFor(
 ): Amount {
   const film = FILMS[product.kind]
   const exactGrams = (areaOf(regions, size) * film.milligrams * layers) / GRAM_MILLIGRAMS
-  const exactMl = exactGrams / product.density
-  const { count, ml } = toMeasures(exactMl, product.dispenser, film.floor === true)
+  const onSkinMl = exactGrams / product.density
+  const powderMl = powderFor(product.kind, onSkinMl)
+  const exactMl = powderMl ?? onSkinMl
+  const neverBelow = film.floor === true || powderMl !== undefined
+  const { count, ml } = toMeasures(exactMl, product.dispenser, neverBelow)
   const rounding = exactMl === 0 ? 0 : Math.round((ml / exactMl - 1) * ALL_PERCENT)
   return {
     grams: grams(ml * product.density),
@@ -57,6 +64,8 @@ export function amountFor(
     measure: product.dispenser.kind,
     words: describeMeasures(count, product.dispenser.kind),
     roundingPercent: rounding,
+    roundingMatters:
+      ROUNDING_MATTERS.includes(product.kind) && Math.abs(rounding) >= ROUNDING_SAID_FROM,
     costCents: Math.round((ml / product.packMillilitres) * product.priceCents),
   }
 }
@@ -96,11 +105,14 @@ export function dropsToMillilitres(drops: number, dropMl = WATER_DROP_ML): Milli
   return millilitres(drops * dropMl)
 }
 
-/** "; rounding +8 %": what rounding to whole measures does, where it is worth saying. */
-export const roundingWords = ({ roundingPercent }: Pick<Amount, 'roundingPercent'>): string => {
-  if (Math.abs(roundingPercent) < ROUNDING_SAID_FROM) return ''
-  return `rounding ${roundingPercent > 0 ? '+' : ''}${roundingPercent} %`
-}
+/** "8 % more than reckoned": what rounding to whole measures does, where it is worth saying. */
+export const roundingWords = ({
+  roundingPercent,
+  roundingMatters,
+}: Pick<Amount, 'roundingPercent' | 'roundingMatters'>): string =>
+  roundingMatters
+    ? `${Math.abs(roundingPercent)} % ${roundingPercent > 0 ? 'more' : 'less'} than reckoned`
+    : ''
 
 /** The weight as a scale in the room shows it: hundredths of a gram below one, tenths above. */
 export const gramsWords = ({ grams }: Pick<Amount, 'grams'>): string =>

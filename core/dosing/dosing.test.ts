@@ -5,6 +5,7 @@ import { PRODUCT_KINDS } from '../catalogue/kinds'
 import { areaOf, GROUPS } from '../face/regions'
 import { REGION_IDS } from '../face/zones'
 import { product } from '../testing/fixtures'
+import type { ProductKind } from '../catalogue/kinds'
 import { amountFor, dropsToMillilitres, fingertipUnits, toMeasures, roundingWords } from './amount'
 import { freeAcidPercent } from './freeAcid'
 
@@ -27,10 +28,23 @@ describe('measures of the hand', () => {
 })
 
 describe('rounding to the hand', () => {
-  it('is said from five per cent on, whichever way', () => {
-    expect(
-      [-5, -4.9, 0, 4.9, 5].map((roundingPercent) => roundingWords({ roundingPercent })),
-    ).toEqual(['rounding -5 %', '', '', '', 'rounding +5 %'])
+  it('is said from five per cent on, where more or less does something', () => {
+    const of = (kind: ProductKind, millilitres: number) =>
+      amountFor(product(kind, kind, { dispenser: { kind: 'pump', millilitres }, density: 1 }), [
+        'nose',
+      ])
+    fc.assert(
+      fc.property(fc.double({ min: 0.05, max: 2, noNaN: true }), (pump) => {
+        const { roundingPercent, ...acid } = of('acidMask', pump)
+        const said = roundingWords({ roundingPercent, ...acid })
+        expect(said === '').toBe(Math.abs(roundingPercent) < 5)
+        if (said)
+          expect(said).toBe(
+            `${Math.abs(roundingPercent)} % ${roundingPercent > 0 ? 'more' : 'less'} than reckoned`,
+          )
+        expect(roundingWords(of('moisturiser', pump))).toBe('')
+      }),
+    )
   })
 })
 

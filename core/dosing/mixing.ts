@@ -1,39 +1,47 @@
-import { MEASURE_PARTS, WASTE_PERCENT } from '../catalogue/rules/dosing'
-import { percentOf, ROUNDING } from '../units'
+import { WASTE_PERCENT } from '../catalogue/rules/dosing'
+import { percentOf } from '../units'
 import { MIXES, type MixRule } from '../catalogue/products/mixes'
 import type { ProductKind } from '../catalogue/kinds'
 import type { SkinType } from '../catalogue/skin/conditions'
 
 export interface Mix {
   rule: MixRule
-  /** Scoops of powder, and of liquid by the same scoop, in quarters. */ powder: number
+  /** Measures of powder: the very number of its dose. */
+  powder: number
+  /** Of liquid, by the same measure. */
   liquid: number
-  /** What the liquid is, by how oily the skin is. */ of: string
+  /** What the liquid is, by how oily the skin is. */
+  of: string
+}
+
+const ruleOf = (kind: ProductKind): MixRule | undefined => MIXES.find((made) => made.kind === kind)
+
+/**
+ * Powder that makes so much finished paste, with what stays in the bowl. Parts by volume.
+ * @param paste millilitres on the skin
+ * @returns millilitres of powder; undefined for a kind that comes ready
+ */
+export function powderFor(kind: ProductKind, paste: number): number | undefined {
+  const rule = ruleOf(kind)
+  return rule && (paste + percentOf(paste, WASTE_PERCENT)) / (1 + rule.liquidParts)
 }
 
 /**
- * How much to mix so that the finished paste covers what is wanted: parts by volume, quarter
- * scoops, waste included.
- * Water for oily skin, half and half for balanced, mostly milk (or a plant milk where milk is not
- * borne) for dry.
- * @param millilitres of finished paste @param scoop millilitres of one level scoop
+ * What is stirred into so much powder: liquid by the same scoop; water for oily skin, half and half
+ * for balanced, mostly milk (or a plant milk where milk is not borne) for dry.
+ * @param powder measures of powder, as its dose says
  * @returns undefined for a kind that is not mixed
- * @throws RangeError for a scoop or an amount that is not above zero
+ * @throws RangeError for an amount that is not above zero
  */
 export function mixFor(
   kind: ProductKind,
-  millilitres: number,
-  scoop: number,
+  powder: number,
   type: SkinType,
   milkBorne: boolean,
 ): Mix | undefined {
-  const rule = MIXES.find((made) => made.kind === kind)
+  const rule = ruleOf(kind)
   if (!rule) return undefined
-  if (!(millilitres > 0) || !(scoop > 0)) throw new RangeError('amounts must be above zero mL')
-  const wanted = millilitres + percentOf(millilitres, WASTE_PERCENT)
-  const part = MEASURE_PARTS.scoop
-  const scoops = wanted / (1 + rule.liquidParts) / scoop
-  const powder = Math.max(part, Math.ceil(scoops / part - ROUNDING) * part)
+  if (!(powder > 0)) throw new RangeError('the powder must be above zero')
   return {
     rule,
     powder,

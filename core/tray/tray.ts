@@ -157,7 +157,7 @@ function mixOf(
   input: PlanInput,
 ): TrayMix | undefined {
   const milkBorne = !input.verdict.substances.some((substance) => substance.family === MILK)
-  const { kind, dispenser, name } = product
-  const mix = mixFor(kind, amount.millilitres, dispenser.millilitres, input.profile.type, milkBorne)
+  const { kind, name } = product
+  const mix = mixFor(kind, amount.count, input.profile.type, milkBorne)
   return mix && { key: step.key, name, atMinute: start - mix.rule.beforeMinutes, mix }
 }

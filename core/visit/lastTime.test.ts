@@ -96,7 +96,7 @@ describe('zones that drank', () => {
     lines: [{ ...line, technique: 'hydratingMask', absorbed: { cheekL: 3, chin: 1 } }],
   })
   it('stand in the words of last time and take a second layer, unless that is set aside', () => {
-    expect(drankIt.map(lastTimeWords)).toEqual(['10 min, left cheek drank it'])
+    expect(drankIt.map(lastTimeWords)).toEqual(['10 min, left cheek absorbed it at once'])
     const before = { at: bundle.now, day: bundle.today, makeUp: [], times: drankIt }
     expect(toPlanInput({ ...bundle, lastTime: before }).thirsty).toEqual(['cheekL'])
     const lifts = [

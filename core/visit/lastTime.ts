@@ -78,7 +78,7 @@ export function lastTimeWords({
     millilitres === undefined ? '' : `${millilitres} mL`,
     pads === undefined ? '' : `${pads} ${pads === 1 ? 'pad' : 'pads'}`,
     water === undefined ? '' : `water added ${water} times`,
-    drank.length === 0 ? '' : `${nameRegions(drank)} drank it`,
+    drank.length === 0 ? '' : `${nameRegions(drank)} absorbed it at once`,
   ]
     .filter(Boolean)
     .join(', ')

@@ -165,7 +165,7 @@ function toProblem(event: H3Event, error: unknown): ProblemError {
   )
   return new ProblemError(
     500,
-    'It did not work',
+    'Server error',
     'Nothing was changed. Try again; if it stays so, tell whoever looks after this computer.',
   )
 }

@@ -25,11 +25,11 @@ test('a sealed visit leaves as a file and comes back as ours; changed by a word 
   const text = await download(page, 'Export the visit')
   await open(page, `/people/${demoId('other-12')}`)
   await page
-    .getByLabel('Take in a visit file')
+    .getByLabel('Import a visit')
     .setInputFiles({ name: 'visit.json', mimeType: 'application/json', buffer: Buffer.from(text) })
   await expect(page.getByText('our own seal').first()).toBeVisible()
   await open(page, `/people/${demoId('other-13')}`)
-  await page.getByLabel('Take in a visit file').setInputFiles({
+  await page.getByLabel('Import a visit').setInputFiles({
     name: 'visit.json',
     mimeType: 'application/json',
     buffer: Buffer.from(text.replace('Went well.', 'Went badly.')),
@@ -39,7 +39,7 @@ test('a sealed visit leaves as a file and comes back as ours; changed by a word 
   await page.getByRole('button', { name: 'It is the same person: import' }).click()
   await expect(page.getByText('seal broken').first()).toBeVisible()
   await page
-    .getByLabel('Take in a visit file')
+    .getByLabel('Import a visit')
     .setInputFiles({ name: 'visit.json', mimeType: 'application/json', buffer: Buffer.from('{') })
   await expect(page.getByText('not JSON').first()).toBeVisible()
 })
@@ -56,7 +56,7 @@ test("a sealed record is amended in the open, the next visit goes into the clien
     .fill('Went well; left cheek pink for a minute.')
   await page.getByLabel('Why').fill('forgotten')
   await page.getByRole('button', { name: 'Add the amendment' }).click()
-  await expect(page.getByRole('heading', { name: 'Amended in the open' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Amendments, beside the original' })).toBeVisible()
   await expect(page.locator('s').getByText('Went well.')).toBeVisible()
   await page.getByLabel('Day', { exact: true }).fill('2031-08-20')
   await page.getByRole('button', { name: 'Book the next visit' }).click()

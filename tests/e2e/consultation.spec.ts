@@ -48,7 +48,7 @@ test('a returning client with nothing new is through Ask in eight taps or fewer'
     await tap('Sign the consent')
     await expect(page.getByText('Typed by Ada Korsen')).toBeVisible()
   }
-  await tap('Keep the answers, read the skin')
+  await tap('Save answers, read the skin')
   await page.waitForURL(/\/read$/)
   console.log(`≈ a returning client with nothing new: ${taps} taps through Ask`)
   expect(taps).toBeLessThanOrEqual(8)
@@ -88,7 +88,7 @@ test('a new client is asked and read by keyboard alone', async ({ page }) => {
   await page.keyboard.press('Enter')
   await expect(page.getByText('Typed by Someone New')).toBeVisible()
   await page.keyboard.press('Control+Home')
-  await to(/Keep the answers/)
+  await to(/Save answers/)
   await page.keyboard.press('Enter')
   await page.waitForURL(/\/read$/)
   for (const what of ['Oil', 'Water', 'Redness', 'Congestion', 'Sensitivity']) {
@@ -99,7 +99,7 @@ test('a new client is asked and read by keyboard alone', async ({ page }) => {
     await page.keyboard.press('Enter')
   }
   await expect(page.getByText('every zone read')).toBeVisible()
-  await to(/Keep the reading/)
+  await to(/Save reading/)
   await page.keyboard.press('Enter')
   await page.waitForURL(/\/plan$/)
 })

@@ -96,7 +96,7 @@ test('what was done counts from the room on: record, card, stock, ledger, Day, f
     await page.getByRole('button', { name: said }).click()
   await page.getByLabel('What', { exact: true }).fill('Burning under the cream')
   await choose(page, 'Suspected', taken)
-  await page.getByRole('button', { name: 'Keep the form' }).click()
+  await page.getByRole('button', { name: 'Save form' }).click()
   await page.getByRole('button', { name: 'Give the emergency card' }).click()
   await page.getByRole('button', { name: 'Go on, calm only' }).click()
   await expect(page.getByRole('timer')).toBeVisible()

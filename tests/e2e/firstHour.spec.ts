@@ -92,7 +92,7 @@ test('an empty house by its interface alone: first hour, shelf, a colleague, a c
   await page.getByRole('button', { name: 'Add the room' }).click()
   await expect(page.getByText('Garden room').first()).toBeVisible()
   await page.getByRole('button', { name: 'Add a device' }).click()
-  await page.getByRole('button', { name: 'Keep the device' }).click()
+  await page.getByRole('button', { name: 'Save device' }).click()
   await expect(page.getByText('steamer').first()).toBeVisible()
   await page.getByLabel('Address').fill('Weir Lane 4')
   await page.getByLabel('Phone').fill('+000 555 0100')
@@ -104,12 +104,12 @@ test('an empty house by its interface alone: first hour, shelf, a colleague, a c
   await page.getByRole('button', { name: 'Add somebody' }).click()
   await page.getByLabel('Name', { exact: true }).last().fill('Jory Pell')
   await page.getByLabel('E-mail', { exact: true }).fill(COLLEAGUE.email)
-  await page.getByRole('button', { name: 'Keep', exact: true }).click()
+  await page.getByRole('button', { name: 'Save', exact: true }).click()
   const link = await page.locator('code').innerText()
   const other = await (await browser.newContext()).newPage()
   await open(other, link)
   await expect(other.getByText('Jory Pell')).toBeVisible()
-  await chooses(other, COLLEAGUE.password, 'Keep it and sign in')
+  await chooses(other, COLLEAGUE.password, 'Save and sign in')
   await expect(other.getByRole('link', { name: 'People' })).toBeVisible()
   await expect(other.getByRole('link', { name: 'Practice' })).toHaveCount(0)
   await open(other, link)
@@ -118,7 +118,7 @@ test('an empty house by its interface alone: first hour, shelf, a colleague, a c
 
   // The first client, booked, asked, read and planned with nothing but what is here.
   await open(page, at('/people'))
-  await page.getByRole('link', { name: 'From a file' }).click()
+  await page.getByRole('link', { name: 'Import', exact: true }).click()
   await page.getByLabel('Choose a file').setInputFiles({
     name: 'clients.csv',
     mimeType: 'text/csv',
@@ -127,7 +127,7 @@ test('an empty house by its interface alone: first hour, shelf, a colleague, a c
     ),
   })
   await expect(page.getByText('1 cannot be taken in as they stand.')).toBeVisible()
-  await page.getByRole('button', { name: 'Take in 1 client' }).click()
+  await page.getByRole('button', { name: 'Import 1 client' }).click()
   await expect(page.getByText('1 client taken in.')).toBeVisible()
   say('a client from a file')
   await open(page, at('/'))
@@ -144,7 +144,7 @@ test('an empty house by its interface alone: first hour, shelf, a colleague, a c
     await expect(rest).toHaveCount(left - 1)
   }
   await signTyped(page, CLIENT)
-  await page.getByRole('button', { name: 'Keep the answers, read the skin' }).click()
+  await page.getByRole('button', { name: 'Save answers, read the skin' }).click()
   await page.waitForURL(/\/read$/)
   for (const what of ['Oil', 'Water', 'Redness', 'Congestion', 'Sensitivity']) {
     await page.getByRole('radio', { name: new RegExp(`^${what}`) }).focus()
@@ -153,7 +153,7 @@ test('an empty house by its interface alone: first hour, shelf, a colleague, a c
     await page.getByRole('button', { name: /on every open zone/ }).click()
   }
   await expect(page.getByText('every zone read')).toBeVisible()
-  await page.getByRole('button', { name: 'Keep the reading, plan' }).click()
+  await page.getByRole('button', { name: 'Save reading, plan' }).click()
   await page.waitForURL(/\/plan$/)
   await expect(page.getByRole('listitem', { name: /: Milk, face only/ }).first()).toBeVisible()
   await planAsProposed(page)

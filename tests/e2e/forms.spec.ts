@@ -169,7 +169,7 @@ test('a visit is added and moved, by hand and by keyboard; what is in the way is
   await page.getByLabel('Time').fill('10:30')
   await page.getByRole('button', { name: 'Add the visit' }).click()
   await expect(dialog.getByText('The room is taken 10:00 to 11:00').first()).toBeVisible()
-  await page.getByLabel('Why it stands all the same').fill('sisters, side by side')
+  await page.getByLabel('Reason for booking anyway').fill('sisters, side by side')
   await page.getByRole('button', { name: 'Add the visit' }).click()
   await expect(bandOf('Ada Korsen')).toContainText('sisters, side by side')
   const clashes = page.getByRole('list', { name: 'Taken twice' })
@@ -177,7 +177,7 @@ test('a visit is added and moved, by hand and by keyboard; what is in the way is
   // Moved in the dialog, then by hand to the other room, and taken back.
   await bandOf('Ada Korsen').getByRole('button', { name: 'Move' }).click()
   await dialog.getByLabel('Time').fill('14:00')
-  await page.getByLabel('Why it stands all the same').waitFor({ state: 'hidden' })
+  await page.getByLabel('Reason for booking anyway').waitFor({ state: 'hidden' })
   await page.getByRole('button', { name: 'Move the visit' }).click()
   await expect(bandOf('Ada Korsen')).toContainText('14:00')
   await expect(clashes).toBeHidden()
@@ -193,7 +193,7 @@ test('a visit is added and moved, by hand and by keyboard; what is in the way is
   await bandOf('Ada Korsen').getByRole('button', { name: 'Move' }).click()
   await page.getByRole('button', { name: 'Cancel this visit' }).click()
   await page.getByLabel('Why, if it is known').fill('the ferry was late')
-  await page.getByRole('button', { name: /did not come/ }).click()
+  await page.getByRole('button', { name: /^No-show: / }).click()
   await expect(bandOf('Ada Korsen')).toHaveCount(0)
 })
 

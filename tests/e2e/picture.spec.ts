@@ -28,7 +28,7 @@ test('a picture of a reaction is taken where the client agrees, and is seen in t
   await camera.setInputFiles({ name: 'cheek.png', mimeType: 'image/png', buffer: shot })
   await expect(page.getByText(/cannot be reached/)).toBeVisible()
   await page.unroute('**/photographs')
-  await page.getByRole('button', { name: 'Keep it again' }).click()
+  await page.getByRole('button', { name: 'Save again' }).click()
   await expect(page.getByText('1 kept')).toBeVisible()
   await throughTheRoom(await asOwner(), id)
   await open(page, `/visits/${id}/close`)

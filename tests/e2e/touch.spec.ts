@@ -71,7 +71,7 @@ test('a new client is asked and read by touch alone, on an upright tablet', asyn
   ])
   await page.getByRole('button', { name: 'Sign the consent' }).tap()
   await expect(page.getByText(/^\s*Signed by pen/)).toBeVisible()
-  await page.getByRole('button', { name: 'Keep the answers, read the skin' }).tap()
+  await page.getByRole('button', { name: 'Save answers, read the skin' }).tap()
   await page.waitForURL(/\/read$/)
   for (const what of ['Oil', 'Water', 'Congestion', 'Sensitivity', 'Redness']) {
     await page
@@ -112,7 +112,7 @@ test('a new client is asked and read by touch alone, on an upright tablet', asyn
     ),
     'nothing runs off the side',
   ).toBeLessThanOrEqual(0)
-  await page.getByRole('button', { name: 'Keep the reading, plan' }).tap()
+  await page.getByRole('button', { name: 'Save reading, plan' }).tap()
   await page.waitForURL(/\/plan$/)
   const bundle = await bundleOf(await asOwner(), id)
   expect(bundle.whole.observed).toEqual([{ zone: 'forehead', id: 'thirsty' }])

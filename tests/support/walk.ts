@@ -87,13 +87,13 @@ export async function askAsBefore(page: Page, client: string): Promise<void> {
     .all())
     await locator.getByText('Yes', { exact: true }).click()
   await signTyped(page, client)
-  await page.getByRole('button', { name: 'Keep the answers, read the skin' }).click()
+  await page.getByRole('button', { name: 'Save answers, read the skin' }).click()
   await page.waitForURL(/\/read$/)
 }
 
 export async function readAsBefore(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'Start from last time' }).click()
-  await page.getByRole('button', { name: 'Keep the reading, plan' }).click()
+  await page.getByRole('button', { name: 'Save reading, plan' }).click()
   await page.waitForURL(/\/plan$/)
 }
 
@@ -137,7 +137,7 @@ export async function nextStep(
     if (await asRead.isVisible()) await asRead.click()
   }
   // Nobody works as fast as a test taps: what comes off too early is asked about once.
-  const again = page.getByText('Tap again to end it all the same.')
+  const again = page.getByText('Tap again to end it anyway.')
   const moved = last
     ? finished
     : page.getByText(/^\s*step \d+ of \d+/).filter({ hasNotText: before.trim() })
@@ -151,7 +151,7 @@ export async function nextStep(
 /** Seals the record; a test taps faster than anyone works, so the house asks whether it stands. */
 export async function sealIt(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'Seal the record' }).click()
-  const asked = page.getByRole('button', { name: 'Seal as it stands' })
+  const asked = page.getByRole('button', { name: 'Seal anyway' })
   await asked
     .or(page.getByText(/^\s*Seal \d+/))
     .first()

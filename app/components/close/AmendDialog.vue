@@ -21,7 +21,7 @@ const reason = ref('')
       <p v-if="trouble" role="alert" class="tag stop">{{ trouble }}</p>
       <div class="row">
         <VBtn color="primary" @click="emit('amend', after, reason)">Add the amendment</VBtn>
-        <VBtn variant="outlined" @click="emit('close')">Leave it</VBtn>
+        <VBtn variant="outlined" @click="emit('close')">Cancel</VBtn>
       </div>
     </VCard>
   </VDialog>

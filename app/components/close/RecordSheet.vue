@@ -99,7 +99,7 @@ const amended = ({ at, by, reason }: VisitBundle['amendments'][number]) =>
     />
     <p v-else class="prewrap">{{ sealedNotes || 'none' }}</p>
     <template v-if="bundle.amendments.length">
-      <h3>Amended in the open</h3>
+      <h3>Amendments, beside the original</h3>
       <div v-for="amendment in bundle.amendments" :key="amendment.at" class="amend">
         <p class="soft">{{ amended(amendment) }}</p>
         <p>

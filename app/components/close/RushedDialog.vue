@@ -8,18 +8,18 @@ const emit = defineEmits<{ seal: []; close: [] }>()
   <VDialog
     :model-value="true"
     max-width="560"
-    aria-label="Seal as it stands?"
+    aria-label="Seal although times are much shorter?"
     @update:model-value="emit('close')"
   >
     <VCard class="pa-5 stack">
-      <h2>Seal as it stands?</h2>
+      <h2>Seal although times are much shorter?</h2>
       <p class="figures">
         The steps took {{ Math.round(clock) }} min on the clock; {{ Math.round(planned) }} min were
         planned. Nothing is drawn from bottles that was not measured, and the ledger takes what was
         planned.
       </p>
       <div class="row">
-        <VBtn color="primary" :loading="busy" @click="emit('seal')">Seal as it stands</VBtn>
+        <VBtn color="primary" :loading="busy" @click="emit('seal')">Seal anyway</VBtn>
         <VBtn variant="outlined" @click="emit('close')">Not yet</VBtn>
       </div>
     </VCard>

@@ -58,7 +58,7 @@ function take(event: DragEvent) {
 
 <template>
   <article class="visit" :class="[visit.status, { clash }]" :draggable="held" @dragstart="take">
-    <div v-if="parts.length" class="strip" role="img" aria-label="The plan, folded">
+    <div v-if="parts.length" class="strip" role="img" aria-label="Plan summary">
       <i v-for="part in parts" :key="part.at" :style="part.style" :title="part.title" />
     </div>
     <div class="words">

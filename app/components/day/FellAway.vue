@@ -41,10 +41,10 @@ const fall = (as: 'calledOff' | 'noShow') => patch({ fellAway: { as, because: be
       <VTextField v-model="because" label="Why, if it is known" density="compact" autofocus />
       <div class="row">
         <VBtn variant="outlined" color="error" :loading="busy" @click="fall('calledOff')">
-          It was called off
+          Cancelled
         </VBtn>
         <VBtn variant="outlined" color="error" :loading="busy" @click="fall('noShow')">
-          {{ visit.client }} did not come
+          No-show: {{ visit.client }}
         </VBtn>
       </div>
     </template>

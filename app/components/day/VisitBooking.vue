@@ -190,13 +190,13 @@ async function save() {
         <VTextField
           v-if="insists"
           v-model="form.because"
-          label="Why it stands all the same"
+          label="Reason for booking anyway"
           density="compact"
         />
         <div class="row">
           <VBtn type="submit" color="primary" :loading="busy">{{
             visit ? 'Move the visit' : 'Add the visit'
-          }}</VBtn><VBtn variant="outlined" @click="emit('close')">Leave as it is</VBtn>
+          }}</VBtn><VBtn variant="outlined" @click="emit('close')">Close</VBtn>
         </div>
       </form>
       <FellAway v-if="visit" :visit="visit" class="mt-4" @saved="emit('saved')" />

@@ -45,7 +45,7 @@ const drop = (id: string) =>
 
 <template>
   <section class="panel stack">
-    <h2>Shut and away</h2>
+    <h2>Closed days and absences</h2>
     <ul v-if="hours?.absences.length" class="plainlist stack">
       <li v-for="own in hours.absences" :key="own.id" class="between">
         <span>
@@ -64,7 +64,7 @@ const drop = (id: string) =>
         <VTextField v-model="form.lastDay" type="date" label="Last day" density="compact" />
       </div>
       <VTextField v-model="form.word" label="Why, in a word" density="compact" />
-      <VBtn type="submit" variant="outlined" :loading="busy" :disabled="!ready">Put it down</VBtn>
+      <VBtn type="submit" variant="outlined" :loading="busy" :disabled="!ready">Add absence</VBtn>
       <p v-if="trouble" role="alert" class="tag stop">{{ trouble }}</p>
     </form>
   </section>

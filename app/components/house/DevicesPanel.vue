@@ -109,14 +109,14 @@ const places = computed(() => props.rooms.map(({ id, name }) => ({ value: id, ti
       </div>
       <VSelect
         v-model="form.roomIds"
-        label="Stands in (none: goes where it is wanted)"
+        label="Room (empty = shared)"
         :items="places"
         multiple
         clearable
       />
       <DeviceParts v-model="form.parts" />
       <div class="row">
-        <VBtn type="submit" color="primary" :loading="busy">Keep the device</VBtn>
+        <VBtn type="submit" color="primary" :loading="busy">Save device</VBtn>
         <VBtn variant="text" @click="form = null">Close</VBtn>
       </div>
     </form>

@@ -84,9 +84,7 @@ const likeMonday = () => {
       </div>
       <p class="soft">{{ means }}</p>
       <div class="row">
-        <VBtn type="submit" variant="outlined" :loading="busy" :disabled="wrong"
-          >Keep the hours</VBtn
-        >
+        <VBtn type="submit" variant="outlined" :loading="busy" :disabled="wrong">Save hours</VBtn>
         <VBtn variant="text" :disabled="!texts[0]" @click="likeMonday">Monday’s for all five</VBtn>
         <span v-if="kept" class="tag good" role="status">kept</span>
       </div>

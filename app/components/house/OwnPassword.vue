@@ -24,7 +24,7 @@ const save = () =>
     <h2>Password</h2>
     <VTextField
       v-model="now"
-      label="The password of now"
+      label="Current password"
       type="password"
       autocomplete="current-password"
     />

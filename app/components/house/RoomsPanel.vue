@@ -33,7 +33,7 @@ const add = () => keep({ id: crypto.randomUUID(), name: name.value, closed: fals
             density="compact"
             autofocus
           />
-          <VBtn type="submit" variant="outlined" :loading="busy">Keep</VBtn>
+          <VBtn type="submit" variant="outlined" :loading="busy">Save</VBtn>
         </form>
         <template v-else>
           <span>

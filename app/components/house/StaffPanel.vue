@@ -162,7 +162,7 @@ function endFactor({ id, name }: StaffLine) {
       />
       <p class="soft">Licences, with their last day, are kept under Scope on the Practice page.</p>
       <div class="row">
-        <VBtn type="submit" color="primary" :loading="busy">Keep</VBtn>
+        <VBtn type="submit" color="primary" :loading="busy">Save</VBtn>
         <VBtn variant="text" @click="form = null">Close</VBtn>
       </div>
     </form>

@@ -39,7 +39,7 @@ const groups = computed(() => {
         </tbody>
       </VTable>
     </section>
-    <p v-if="!groups.length">No row holds that word.</p>
+    <p v-if="!groups.length">Nothing found.</p>
   </div>
 </template>
 

@@ -19,7 +19,7 @@ const toFile = (password: string) =>
 </script>
 
 <template>
-  <VBtn variant="outlined" @click="asking = true">To a file</VBtn>
+  <VBtn variant="outlined" @click="asking = true">Export</VBtn>
   <LazyPasswordDialog
     v-if="asking"
     title="Everybody, as a file?"

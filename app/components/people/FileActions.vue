@@ -72,9 +72,9 @@ const erase = (password: string) =>
 
 <template>
   <div class="panel row">
-    <VBtn variant="outlined" @click="takeOut">Take out the whole file</VBtn>
+    <VBtn variant="outlined" @click="takeOut">Download client data</VBtn>
     <label class="filebtn"
-      >Take in a visit file<input type="file" accept="application/json" @change="bringIn"
+      >Import a visit<input type="file" accept="application/json" @change="bringIn"
     /></label>
     <VBtn v-if="mayErase" variant="text" color="error" @click="erasing = true">Erase</VBtn>
   </div>

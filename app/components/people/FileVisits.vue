@@ -22,7 +22,7 @@ const turn = (page: number) =>
   })
 const stateOf = ({ status, fellAway, because }: FileVisit) => {
   if (status !== 'cancelled') return status
-  const how = fellAway === 'noShow' ? 'did not come' : 'called off'
+  const how = fellAway === 'noShow' ? 'no-show' : 'cancelled'
   return because ? `${how}: ${because}` : how
 }
 const next = computed(() => {

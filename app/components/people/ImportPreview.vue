@@ -31,11 +31,11 @@ const wrongWords = (row: ReadRow) =>
     <VTable density="compact" class="plain">
       <thead>
         <tr>
-          <th>Take in</th>
+          <th>Import</th>
           <th>Name</th>
           <th>Born</th>
           <th>Phone</th>
-          <th>What is to be said</th>
+          <th>Problems</th>
         </tr>
       </thead>
       <tbody>
@@ -44,7 +44,7 @@ const wrongWords = (row: ReadRow) =>
             <VCheckboxBtn
               :model-value="row.takes"
               :disabled="row.wrong.length > 0"
-              :aria-label="`Take in ${row.fields.name}`"
+              :aria-label="`Import ${row.fields.name}`"
               @update:model-value="emit('leave', row.at)"
             />
           </td>

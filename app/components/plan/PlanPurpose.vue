@@ -58,7 +58,7 @@ const edgeOf = (at: number) => ({ borderLeftColor: INTENTION_COLOURS[at]?.edge }
       <FaceDrawing :fill="fill" label="Where the visit works" />
     </div>
     <p class="soft fine">
-      {{ step ? 'In the basins after this step' : 'In the basins after this visit' }}
+      {{ step ? 'Skin load by zone after this step' : 'Skin load by zone after this visit' }}
     </p>
     <div class="row bowls">
       <BasinBowl v-for="{ region, ...bowl } in bowls" :key="region" v-bind="bowl" />

@@ -76,26 +76,26 @@ const places = computed(() => [
       <VListItem v-if="!offered.length" title="None kept yet" disabled />
       <VListItem
         v-if="mayKeep && plan.steps.length"
-        title="Keep this plan as a protocol…"
+        title="Save this plan as a protocol…"
         @click="open"
       />
     </VList>
   </VMenu>
-  <VDialog v-model="keeping" max-width="520" aria-label="Keep as a protocol">
+  <VDialog v-model="keeping" max-width="520" aria-label="Save as a protocol">
     <VCard class="pa-5"
-      ><h2>Keep as a protocol of the house</h2>
+      ><h2>Save as a house protocol</h2>
       <p class="soft">
         {{ steps.length }} main steps with their minutes. Zones, products and connecting steps
         follow from each client.
       </p>
       <p v-if="trouble" role="alert" class="tag stop">{{ trouble }}</p>
-      <VSelect v-model="form.over" :items="places" label="Keep as" />
+      <VSelect v-model="form.over" :items="places" label="Save as" />
       <VTextField v-if="form.over === null" v-model="form.name" label="Name" maxlength="60" />
       <VTextField v-model="form.note" label="What changed, or what it is for" maxlength="300" />
       <div class="row end">
         <VBtn variant="text" @click="keeping = false">Cancel</VBtn
         ><VBtn color="primary" :disabled="form.over === null && !form.name.trim()" @click="keep"
-          >Keep it</VBtn
+          >Save</VBtn
         >
       </div>
     </VCard>

@@ -33,7 +33,7 @@ async function setAside() {
 
 <template>
   <p v-if="words" class="row">
-    <span>{{ words }}: drank it last time</span>
+    <span>{{ words }}: absorbed it at once last time</span>
     <VBtn v-if="may" variant="text" size="small" @click="setAside">One layer today</VBtn>
     <span v-if="trouble" role="alert" class="tag stop">{{ trouble }}</span>
   </p>

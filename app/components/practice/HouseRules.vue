@@ -97,7 +97,7 @@ async function end(id: string) {
     <div>
       <h2>House rules</h2>
       <p class="soft">
-        A house may be stricter than the table, never looser. What is changed counts from then on.
+        You can make rules stricter, not looser. A change counts from the moment it is saved.
       </p>
     </div>
     <ul class="plainlist">
@@ -115,7 +115,7 @@ async function end(id: string) {
     <VAutocomplete
       v-model="rule"
       :items="items"
-      label="Make a row stricter"
+      label="Make a rule stricter"
       density="compact"
       hide-details
       clearable
@@ -160,7 +160,7 @@ async function end(id: string) {
           color="secondary"
           type="submit"
           :disabled="wrong !== undefined || reason.trim() === ''"
-          >Work it so from now on</VBtn
+          >Save this rule</VBtn
         >
       </div>
     </form>

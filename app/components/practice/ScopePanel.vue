@@ -144,8 +144,8 @@ const editingWhat = computed(() =>
       </div>
       <p v-if="trouble" role="alert" class="tag stop">{{ trouble }}</p>
       <div class="row">
-        <VBtn color="secondary" type="submit">Keep the scope</VBtn
-        ><VBtn variant="text" @click="editing = null">Leave it</VBtn>
+        <VBtn color="secondary" type="submit">Save scope</VBtn
+        ><VBtn variant="text" @click="editing = null">Cancel</VBtn>
       </div>
     </form>
   </section>

@@ -30,12 +30,12 @@ const copy = () => attempt(() => navigator.clipboard.writeText(made.value))
       A signed line, printed and kept elsewhere, shows later whether any record was cut off the end.
     </p>
     <div class="row">
-      <VBtn variant="outlined" :loading="busy" @click="make">Make the line</VBtn>
+      <VBtn variant="outlined" :loading="busy" @click="make">Make a signed line</VBtn>
       <VBtn v-if="made" variant="text" @click="copy">Copy</VBtn>
     </div>
     <p v-if="made" class="figures made">{{ made }}</p>
     <form class="row" @submit.prevent="check">
-      <VTextField v-model="kept" label="A line that was kept" density="compact" hide-details />
+      <VTextField v-model="kept" label="Signed line to check" density="compact" hide-details />
       <VBtn type="submit" variant="outlined" :disabled="!kept.trim()" :loading="busy"
         >Check it</VBtn
       >

@@ -39,19 +39,19 @@ const again = computed(() => (Object.keys(tapped.value).length > 0 ? 'Kept, go o
 </script>
 
 <template>
-  <RoomScreen label="Which zones drank it" @close="emit('close')">
+  <RoomScreen label="Where was it absorbed" @close="emit('close')">
     <template #face>
       <FaceDrawing
         :fill="fill"
         :from-head="fromHead"
         dark
         pick
-        label="Tap the zones that drank it"
+        label="Tap the zones that absorbed it"
         @zone="(zone) => drank(zone)"
         @sweep="(zone) => drank(zone)"
       />
     </template>
-    <h2>Which zones drank it?</h2>
+    <h2>Where was it absorbed?</h2>
     <p class="dim">{{ shortName(step.technique) }}: how it was taken up, zone by zone.</p>
     <div class="row" role="group" aria-label="How it was taken up">
       <RoomButton

@@ -96,7 +96,7 @@ async function keep() {
     </p>
     <div class="row">
       <RoomButton tone="go" data-next :disabled="busy" @click="keep">
-        {{ changed ? 'Keep, see what changes' : 'As read, go on' }}
+        {{ changed ? 'Save, see what changes' : 'As read, go on' }}
       </RoomButton>
       <RoomButton @click="emit('close')">Not yet</RoomButton>
     </div>

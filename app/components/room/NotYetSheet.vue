@@ -11,8 +11,8 @@ const emit = defineEmits<{ end: [because: string]; close: [] }>()
   <RoomSheet label="Not yet" title="Not yet" closable @close="emit('close')">
     <p class="what">{{ cue.notYet }}</p>
     <p class="dim">Waited for: {{ cue.cue }}</p>
-    <div class="row" role="group" aria-label="End it all the same, because">
-      <span class="dim">End it all the same:</span>
+    <div class="row" role="group" aria-label="End it anyway, because">
+      <span class="dim">End it anyway:</span>
       <RoomButton v-for="why in ENDED_BECAUSE" :key="why" @click="emit('end', why)">{{
         why
       }}</RoomButton>

@@ -70,7 +70,7 @@ const wordsOf = (zone: ZoneId) => {
   const spot = count.value ? undefined : spotAt(props.sweep, zone)
   return spot ? `${SPOTS[spot].name}: tick as clear` : ''
 }
-const seen = computed(() => (fromHead.value ? 'seen from the head' : 'seen from the front'))
+const seen = computed(() => (fromHead.value ? 'view from the head' : 'view from the front'))
 /** The zone counted last, to take one back there. */
 const latest = ref<RegionId | null>(null)
 
@@ -124,7 +124,7 @@ watch(
     </div>
     <RoomButton tone="quiet" hotkey="T" @click="fromHead = !fromHead">{{ seen }} · turn</RoomButton>
     <p v-if="sweeping" class="sweep">
-      Look for what stayed<template v-if="!counts">, tap what is clear</template>: {{ swept }}
+      Check for leftovers<template v-if="!counts">; tap each clean zone</template>: {{ swept }}
     </p>
     <p v-if="count" class="dim">
       Tap each zone for each {{ count.what }}: {{ countWords(count) }}.

@@ -24,7 +24,7 @@ const emit = defineEmits<{
       <RoomButton v-if="mayGoBack" hotkey="B" @click="emit('back')">Step back</RoomButton>
       <RoomButton hotkey="S" @click="emit('open', 'skip')">Skip</RoomButton>
       <RoomButton v-if="mayAskDrank" hotkey="D" @click="emit('open', 'absorbed')"
-        >Drank it?</RoomButton
+        >Absorbed?</RoomButton
       >
       <RoomButton v-if="maySwap" hotkey="W" @click="emit('open', 'swap')">Swap</RoomButton>
       <RoomButton hotkey="F" @click="emit('open', 'fit')">Fit</RoomButton>

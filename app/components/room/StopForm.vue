@@ -61,7 +61,7 @@ async function keep() {
         <VSelect v-model="suspected" label="Suspected" :items="products" hide-details />
       </div>
       <p class="dim">Where: {{ whereWords }} · on the skin: {{ onSkinWords }}</p>
-      <RoomButton tone="warn" @click="keep">Keep the form</RoomButton>
+      <RoomButton tone="warn" @click="keep">Save form</RoomButton>
     </template>
     <p v-else class="dim">kept</p>
   </div>

@@ -67,7 +67,7 @@ async function keep() {
     <span v-if="kept" class="dim">{{ kept }} kept</span>
     <p v-if="trouble" role="alert" class="bad">
       {{ trouble }}
-      <RoomButton v-if="waiting" :disabled="busy" @click="keep">Keep it again</RoomButton>
+      <RoomButton v-if="waiting" :disabled="busy" @click="keep">Save again</RoomButton>
     </p>
   </div>
 </template>

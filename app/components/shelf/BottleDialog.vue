@@ -76,7 +76,7 @@ const sum = computed(() =>
         <form class="row" novalidate @submit.prevent="copy">
           <VTextField v-model="code" label="Code on the bottle" density="compact" />
           <VTextField v-model="expires" label="Good until" type="date" density="compact" />
-          <VBtn type="submit" variant="outlined" :loading="busy">Keep code and date</VBtn>
+          <VBtn type="submit" variant="outlined" :loading="busy">Save code and date</VBtn>
         </form>
         <div class="row">
           <VTextField
@@ -86,15 +86,15 @@ const sum = computed(() =>
             inputmode="decimal"
             density="compact"
           />
-          <VBtn variant="outlined" :loading="busy" @click="move('counted')">Keep the count</VBtn>
+          <VBtn variant="outlined" :loading="busy" @click="move('counted')">Save count</VBtn>
           <VBtn v-if="!lot.openedOn" variant="outlined" @click="move('opened')">
             Opened today
           </VBtn>
         </div>
         <div class="row">
-          <VTextField v-model="reason" label="Why it goes" density="compact" />
+          <VTextField v-model="reason" label="Reason" density="compact" />
           <VBtn variant="outlined" :disabled="!reason.trim()" @click="move('writtenOff')">
-            Write it off
+            Discard bottle
           </VBtn>
         </div>
         <p v-if="trouble" role="alert" class="tag stop">{{ trouble }}</p>
@@ -121,7 +121,7 @@ const sum = computed(() =>
           </VTable>
           <p>
             <b class="figures">{{ sum }} mL left.</b>
-            {{ history.clients.length === 0 ? 'Nobody has had of it.' : 'Has had of it:' }}
+            {{ history.clients.length === 0 ? 'Not used on any client.' : 'Used on:' }}
           </p>
           <ul v-if="history.clients.length" class="plainlist">
             <li v-for="client in history.clients" :key="`${client.id}${client.day}`">

@@ -143,7 +143,7 @@ async function keep(retired = props.row?.retired ?? false) {
           <VBtn type="submit" color="primary" :loading="busy">Save the product</VBtn>
           <VBtn variant="outlined" @click="emit('close')">Close</VBtn>
           <VBtn v-if="row" variant="text" @click="keep(!row.retired)">{{
-            row.retired ? 'Keep it again' : 'Keep it no longer'
+            row.retired ? 'Use again' : 'Discontinue'
           }}</VBtn>
         </div>
       </form>

@@ -43,14 +43,14 @@ const bottles = computed(() =>
             :loading="busy"
             :disabled="!code.trim() || !reason.trim()"
           >
-            Stop every bottle of it
+            Block this batch
           </VBtn>
         </form>
         <div v-else role="status" class="stack">
           <p>{{ bottles }} stopped. Put them aside.</p>
-          <p v-if="found.clients.length === 0">Nobody has had of it.</p>
+          <p v-if="found.clients.length === 0">Not used on any client.</p>
           <template v-else>
-            <b>Has had of it: call them.</b>
+            <b>Used on these clients: call them.</b>
             <ul class="plainlist">
               <li v-for="client in found.clients" :key="client.id">
                 <NuxtLink :to="`/people/${client.id}`"

@@ -60,7 +60,7 @@ const err = (field: string) => fieldProblem(trouble.value, field)
         />
         <p v-if="trouble" role="alert" class="tag stop">{{ sayProblem(trouble) }}</p>
         <div class="row">
-          <VBtn type="submit" color="primary" :loading="busy">Put it on the shelf</VBtn>
+          <VBtn type="submit" color="primary" :loading="busy">Add bottle</VBtn>
           <VBtn variant="text" @click="emit('close')">Close</VBtn>
         </div>
       </form>

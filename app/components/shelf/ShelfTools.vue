@@ -45,7 +45,7 @@ const set = (key: 'retired' | 'empty' | 'low', on: boolean | null) => {
       />
       <VCheckbox
         :model-value="also.retired"
-        label="kept no longer, too"
+        label="show discontinued too"
         hide-details
         @update:model-value="set('retired', $event)"
       />

@@ -95,7 +95,7 @@ function toggle(id: ConcernId) {
     <div class="row mt-2">
       <VSwitch
         :model-value="evening"
-        label="Goes home in the dark"
+        label="Goes home after dark: no sun protection"
         color="primary"
         hide-details
         density="compact"

@@ -133,7 +133,7 @@ const gradeOf = (event: Event) => Number((event.target as HTMLSelectElement).val
           variant="outlined"
           :disabled="!light.trim() || !Object.keys(grades).length"
           @click="keep"
-          >Keep {{ moment === 'before' ? 'both halves before' : 'both halves after' }}</VBtn
+          >Save {{ moment === 'before' ? 'both halves before' : 'both halves after' }}</VBtn
         >
       </div>
       <template v-if="scores.length"

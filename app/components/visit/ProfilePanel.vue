@@ -96,7 +96,7 @@ const whatKeepingDoes = computed(() =>
             height="36"
             variant="text"
             @click="begin(line.id)"
-            >I see it otherwise</VBtn
+            >I judge it differently</VBtn
           >
         </details>
       </li>
@@ -130,12 +130,12 @@ const whatKeepingDoes = computed(() =>
       />
       <div class="row">
         <VBtn size="small" height="38" color="secondary" type="submit" :disabled="!said"
-          >Keep it, with my name</VBtn
-        ><VBtn size="small" height="38" variant="text" @click="open = null">Leave it</VBtn>
+          >Save under my name</VBtn
+        ><VBtn size="small" height="38" variant="text" @click="open = null">Cancel</VBtn>
       </div>
     </form>
     <div v-else-if="!disabled && others.length" class="row add">
-      <span class="soft">Not read, but there:</span
+      <span class="soft">Add what you see besides:</span
       ><VBtn
         v-for="other in others"
         :key="other"

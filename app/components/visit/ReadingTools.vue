@@ -31,7 +31,7 @@ const toggle = (id: ObservationId) => {
 </script>
 
 <template>
-  <h2>What, then tap or sweep</h2>
+  <h2>Choose what to assess, then tap or drag</h2>
   <div class="whats" role="radiogroup" aria-label="What to read">
     <label v-for="id in READING_IDS" :key="id" :class="{ on: reading === id }"
       ><input v-model="reading" type="radio" name="reading" :value="id" /><b>{{

@@ -108,8 +108,8 @@ async function aside() {
         <p v-if="trouble" role="alert" class="tag stop">{{ trouble }}</p>
         <div class="row">
           <VBtn size="small" height="38" color="secondary" type="submit"
-            >Set aside, with my name</VBtn
-          ><VBtn size="small" height="38" variant="text" @click="asking = false">Leave it</VBtn>
+            >Override under my name</VBtn
+          ><VBtn size="small" height="38" variant="text" @click="asking = false">Cancel</VBtn>
         </div>
       </form>
     </details>

@@ -23,7 +23,7 @@ const GROUPS = [
   ['prevents', 'Not today'],
   ['local', 'Not there'],
   ['later', 'Later'],
-  ['restricts', 'Only so'],
+  ['restricts', 'With limits'],
 ] as const
 const known = computed(() => [
   ...props.verdict.bars.filter((bar) => bar.ask === undefined),
@@ -165,7 +165,7 @@ const firstShelved = computed(() => {
       v-else-if="!known.length && !stopped.length && !asking.length && !waits.length"
       class="tag good"
     >
-      Nothing stands against the usual work
+      No restrictions for the usual treatment
     </p>
     <p v-if="lowered" class="soft">
       Planned {{ verdict.open.length ? 'very gently' : 'gently' }}: {{ lowered }}.

@@ -9,7 +9,7 @@ import { leavesOn, spotsDue, sweepWith, type Sweep } from '#core/treatment/step/
 import { useRoom } from '~/stores/room'
 
 const PAD_NOT_CLEAN = 'the pad was not clean'
-const TWICE = 'Tap again to end it all the same.'
+const TWICE = 'Tap again to end it anyway.'
 
 /**
  * What the big button says and does: it confirms what the step waits for, asks once where
@@ -62,7 +62,7 @@ export function useStepEnd(openReading: () => void, isReading: () => boolean, sh
     if (waits.value.length > 0) return 'Seen to: begin'
     if (reads.value) return 'Read the bare skin'
     if (sweepFirst.value) return 'Spots clear: begin'
-    if (soiled.value) return `Not clean, ${last.value ? 'finish' : 'next'} all the same`
+    if (soiled.value) return `Not clean, ${last.value ? 'finish' : 'next'} anyway`
     const { seen } = room.cue ?? TECHNIQUES[step.value.technique]
     const spots = unticked.value.length > 0 ? `Spots clear, ${seen.toLowerCase()}` : seen
     return `${spots}, ${last.value ? 'finish' : 'next'}`

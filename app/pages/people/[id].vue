@@ -87,9 +87,9 @@ async function edited() {
         <FileVisits :file="file" />
         <section class="stack">
           <div class="panel">
-            <h2>The ledger</h2>
+            <h2>Skin load</h2>
             <p class="soft">
-              What forehead and cheek have been asked to bear, draining over time. House scale.
+              Skin load over time: how much recent treatment the forehead and cheek still carry.
               {{ habits }}
             </p>
             <ClientOnly>

@@ -125,7 +125,7 @@ const undo = (id: string) =>
       <ImportPreview :rows="rows" :doubles="doubles" :left="left" @leave="leave" />
       <div class="row">
         <VBtn color="primary" :loading="busy" :disabled="good.length === 0" @click="take">
-          Take in {{ words(good.length) }}
+          Import {{ words(good.length) }}
         </VBtn>
         <span v-if="bad" class="soft">{{ bad }} cannot be taken in as they stand.</span>
       </div>
@@ -136,7 +136,7 @@ const undo = (id: string) =>
       <ul class="plainlist">
         <li v-for="own in imports" :key="own.id" class="between">
           <span>{{ dayAndClock(own.at, 'UTC') }} · {{ words(own.clients) }}</span>
-          <VBtn variant="text" @click="undo(own.id)">Take it out again</VBtn>
+          <VBtn variant="text" @click="undo(own.id)">Undo import</VBtn>
         </li>
       </ul>
     </section>

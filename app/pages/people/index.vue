@@ -36,7 +36,7 @@ const nobody = computed(() =>
       <h1>People</h1>
       <div class="row">
         <template v-if="session.me?.role === 'owner'">
-          <VBtn variant="outlined" to="/people/import">From a file</VBtn>
+          <VBtn variant="outlined" to="/people/import">Import</VBtn>
           <ExportClients />
         </template>
         <VBtn color="primary" :prepend-icon="mdiPlus" @click="adding = true">Add a client</VBtn>

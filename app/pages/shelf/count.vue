@@ -107,7 +107,7 @@ const keep = () =>
       <div class="panel row keep">
         <VTextField v-model="reason" class="reason" label="Why it is counted" hide-details />
         <VBtn type="submit" color="primary" :loading="busy" :disabled="counted.length === 0 || bad"
-          >Keep the count of {{ bottles(counted.length) }}</VBtn
+          >Save the count of {{ bottles(counted.length) }}</VBtn
         >
       </div>
     </form>

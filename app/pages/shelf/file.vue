@@ -34,7 +34,7 @@ const bad = computed(() => rows.value.filter(({ wrong }) => wrong.length > 0).le
 const words = (count: number, what: string) => `${count} ${what}${count === 1 ? '' : 's'}`
 const doing = computed(
   () =>
-    `Take in ${words(body.value.add.length, 'new product')}, change ${words(body.value.change.length, 'product')}`,
+    `Import ${words(body.value.add.length, 'new product')}, change ${words(body.value.change.length, 'product')}`,
 )
 const columns = PRODUCT_COLUMNS.map((value) => ({ value, title: value }))
 
@@ -97,7 +97,7 @@ const out = () =>
           <thead>
             <tr>
               <th>Product</th>
-              <th>What becomes of it</th>
+              <th>Result</th>
             </tr>
           </thead>
           <tbody>

@@ -93,7 +93,7 @@ function activesOf(product: Product): string {
             <tr v-if="i.lots.length === 0">
               <td>
                 <b>{{ i.product.name }}</b>
-                <span v-if="i.retired" class="tag watch suspected">kept no longer</span>
+                <span v-if="i.retired" class="tag watch suspected">discontinued</span>
                 <span v-if="i.low" class="tag watch suspected">{{ lowWords(i) }}</span>
               </td>
               <td>{{ KIND_NAMES[i.product.kind] }}</td>
@@ -108,7 +108,7 @@ function activesOf(product: Product): string {
                 <b>{{ i.product.name }}</b><span v-if="i.suspected" class="tag watch suspected">{{
                   suspectedWords(i.suspected)
                 }}</span
-                ><span v-if="i.retired" class="tag watch suspected">kept no longer</span
+                ><span v-if="i.retired" class="tag watch suspected">discontinued</span
                 ><span v-if="i.low && nth === 0" class="tag watch suspected">{{
                   lowWords(i)
                 }}</span>

@@ -15,7 +15,12 @@ export const WATERING: Readonly<Partial<Record<ProductKind, { secondLayer: boole
 }
 
 /** How a zone took it, by grade. */
-export const ABSORBED_WORDS = ['stood on it', 'a little', 'most of it', 'drank it at once'] as const
+export const ABSORBED_WORDS = [
+  'stayed on top',
+  'a little',
+  'most of it',
+  'absorbed at once',
+] as const
 export const ABSORBED_GRADES = [0, 1, 2, 3] as const
 export type AbsorbedGrade = (typeof ABSORBED_GRADES)[number]
 /** From this grade on a zone is thirsty. Common practice. */

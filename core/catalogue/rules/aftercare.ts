@@ -137,7 +137,7 @@ export const AFTERCARE: readonly AftercareRow[] = [
     168,
     ['scrub', 'acid'],
     'No scrub, acid or peel.',
-    'it has just been done',
+    'your skin was exfoliated today',
   ),
   row(
     'exfoliate-grain',
@@ -146,7 +146,7 @@ export const AFTERCARE: readonly AftercareRow[] = [
     72,
     ['scrub', 'acid'],
     'No scrub, acid or peel.',
-    'it has just been done',
+    'your skin was exfoliated today',
   ),
   row(
     'exfoliate-any',
@@ -217,8 +217,8 @@ export const AFTERCARE: readonly AftercareRow[] = [
     'touch',
     24,
     ['hands', 'pillow', 'press'],
-    'Hands off; do not press where something was taken out; fresh pillowcase tonight.',
-    'it closes by itself',
+    'Do not touch your face or press where something was taken out; fresh pillowcase tonight.',
+    'cleared pores close by themselves',
   ),
   row(
     'touch-any',
@@ -226,7 +226,7 @@ export const AFTERCARE: readonly AftercareRow[] = [
     'touch',
     12,
     ['hands', 'pillow'],
-    'Hands off; fresh pillowcase tonight.',
+    'Do not touch your face; fresh pillowcase tonight.',
     'clean skin stays clean',
   ),
   row(

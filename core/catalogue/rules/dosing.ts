@@ -29,6 +29,15 @@ export const FINGERTIP_KINDS: readonly ProductKind[] = ['sunProtection']
  * memory).
  */
 export const WATER_DROP_ML = 0.05
+/** Where more or less than reckoned does something: what protects, and what works on the skin. */
+export const ROUNDING_MATTERS: readonly ProductKind[] = [
+  'sunProtection',
+  'acidMask',
+  'resurfacingMask',
+  'peelSolution',
+  'enzymeMask',
+  'needlingSerum',
+]
 /** From how far off a rounding to the hand is said, per cent. House value. */
 export const ROUNDING_SAID_FROM = 5
 /** What stays in bowl and brush, per cent. Common practice. */

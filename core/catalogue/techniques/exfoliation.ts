@@ -171,7 +171,7 @@ export const EXFOLIATION = techniques({
     hand: 'Forehead first, then cheeks, chin, nose; count the seconds, fan; watch every zone.',
     cue: 'Even pink: neutralise. White anywhere: off at once.',
     seen: 'On evenly',
-    notYet: 'What was missed is left: it does not go on later.',
+    notYet: 'Do not add more to missed areas.',
     counter: { what: 'coat', least: 1, most: 1 },
     prompts: [{ at: 'end', say: 'Cool water in a moment.' }],
     say: 'It tingles for a minute; tell me if it burns.',

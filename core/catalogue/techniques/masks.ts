@@ -36,7 +36,7 @@ export const MASKS = techniques({
     effects: { dehydration: 3, redness: 2, rest: 1, firmness: 1, tonight: 2, lines: 1 },
     manner: 'spread',
     hand: 'Generous, thickest where the skin is thirsty.',
-    cue: 'Note which zones drank it first.',
+    cue: 'Note which zones absorb it first.',
     seen: 'On evenly',
     notYet: 'More where it sinks in at once.',
     counter: 'none',
@@ -170,7 +170,7 @@ export const MASKS = techniques({
     seen: 'On evenly',
     notYet: 'A second coat at once where it is thin.',
     counter: 'none',
-    say: 'Now half an hour without a word: lift your hand for anything.',
+    say: 'Now it sets, without a word: lift your hand for anything.',
     reason: 'tightens for the evening',
   },
   hardeningOff: {
@@ -232,6 +232,6 @@ export const MASKS = techniques({
     seen: 'Skin felt',
     notYet: 'Wet it again, a fresh cloth; never a dry one.',
     counter: 'none',
-    reason: 'no barrier under the finish',
+    reason: 'mask off before the finishing layers',
   },
 })

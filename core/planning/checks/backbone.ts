@@ -93,7 +93,7 @@ export function coverFindings({ input, steps, rules, allow }: Checking): PlanFin
       regions: bare,
       mends: [
         {
-          label: `Take in ${nameRegions(bare)}`,
+          label: `Add ${nameRegions(bare)}`,
           minutes: 0,
           edits: [{ do: 'set', key: last.key, patch: { regions } }],
         },

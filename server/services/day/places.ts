@@ -220,7 +220,7 @@ export async function placeFor(
   if (because !== undefined && role === 'owner') return because
   const may =
     role === 'owner'
-      ? 'Another time, or say why it stands all the same.'
+      ? 'Choose another time, or give a reason for booking anyway.'
       : 'Another time, or ask an owner.'
   throw new ProblemError(409, 'In the way', `${words.join(' ')} ${may}`, [
     { field: 'startsAt', given: wanted.startsAt.toISOString(), allowed: words.join(' ') },

@@ -187,6 +187,6 @@ export async function nextVisitCalendar(visit: Visit): Promise<string> {
     },
   ])
   if (error || !value)
-    throw new ProblemError(500, 'It did not work', 'The calendar file could not be written.')
+    throw new ProblemError(500, 'Server error', 'The calendar file could not be written.')
   return foldLines(value)
 }

@@ -50,7 +50,7 @@ async function draftHash(visitId: string): Promise<string | undefined> {
  * the countersign. What is told while this is looked at is looked at too, or the start waits.
  */
 export async function startTreatment(me: Staff, booked: Visit): Promise<void> {
-  if (booked.status === 'cancelled') throw refused('This visit was called off.')
+  if (booked.status === 'cancelled') throw refused('This visit was cancelled.')
   if (booked.status !== 'booked') return
   const looked = await draftHash(booked.id)
   const visit = await onItsDay(booked)
@@ -65,7 +65,7 @@ export async function startTreatment(me: Staff, booked: Visit): Promise<void> {
     )
   await database().transaction(async (tx) => {
     const now = await holdVisit(tx, visit.id)
-    if (now.status === 'cancelled') throw refused('This visit was called off.')
+    if (now.status === 'cancelled') throw refused('This visit was cancelled.')
     if (now.status !== 'booked') return
     const draft = await draftOf(tx, visit.id)
     const seen = bundle.plans.find((plan) => plan.version === 0)

@@ -115,8 +115,8 @@ async function save() {
 const inTheRoom = computed(() => bundle.value?.visit.status === 'treating')
 const onwardWords = computed(() => {
   const kept = may.value && changed.value
-  if (inTheRoom.value) return kept ? 'Keep the answers, back to the room' : 'Back to the room'
-  return may.value ? 'Keep the answers, read the skin' : 'Read the skin'
+  if (inTheRoom.value) return kept ? 'Save answers, back to the room' : 'Back to the room'
+  return may.value ? 'Save answers, read the skin' : 'Read the skin'
 })
 async function onward() {
   if (may.value && (changed.value || !bundle.value?.answered)) await save()
@@ -146,7 +146,7 @@ async function onward() {
       <section v-if="seenBefore" class="panel between">
         <div>
           <h2>Seen before</h2>
-          <p class="soft">Take over health and skin; today and lately are asked anew.</p>
+          <p class="soft">Copy health and skin answers; ask about today and recent weeks again.</p>
         </div>
         <VBtn variant="outlined" @click="carry">Same as last time</VBtn>
       </section>
@@ -191,7 +191,7 @@ async function onward() {
           :maxlength="2000"
         />
         <p class="soft">
-          A medicine no row knows is written down and asked about; it never counts as a no.
+          Medicines not in our list are noted and must be asked about; they never count as a no.
         </p>
       </section>
       <PreferencesPanel />

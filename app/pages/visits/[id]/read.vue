@@ -67,7 +67,7 @@ async function onward() {
   <div v-if="bundle && today" class="read" @keydown="onKey">
     <StopAction>
       <VBtn color="primary" @click="onward">
-        {{ may ? 'Keep the reading, plan' : 'See the plan' }}
+        {{ may ? 'Save reading, plan' : 'See the plan' }}
       </VBtn>
     </StopAction>
     <section class="tools stack">

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { toMilliseconds } from '#core/units'
 import { stopOf } from '#core/visit/stops'
-import { gramsWords, roundingWords } from '#core/dosing/amount'
+import { describeMeasures, gramsWords, roundingWords } from '#core/dosing/amount'
 import { preferenceNotes } from '#core/catalogue/consultation/preferences'
 import { trayFor } from '#core/tray/tray'
 import { clock, dayWords } from '~/composables/dates'
@@ -166,8 +166,8 @@ async function begin() {
             <span
               ><b>{{ made.name }}</b
               ><br /><span class="figures"
-                >{{ made.mix.powder }} scoop{{ made.mix.powder === 1 ? '' : 's' }} powder,
-                {{ made.mix.liquid }} {{ made.mix.of }}</span
+                >{{ describeMeasures(made.mix.powder, 'scoop') }} powder,
+                {{ describeMeasures(made.mix.liquid, 'scoop') }} {{ made.mix.of }}</span
               ><br /><span class="soft"
                 >{{ made.mix.rule.words }}; workable {{ made.mix.rule.workingMinutes }} min</span
               ></span
