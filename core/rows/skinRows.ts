@@ -35,6 +35,7 @@ import { SKIN_LIMIT_ROWS, SKIN_ROWS } from '../catalogue/skin/readRows'
 import { limitWords } from '../screening/verdict/limits'
 import { OBSERVATIONS } from '../skin/observations'
 import { boundWords, rowsOf, stopsWords, type Row } from './row'
+import { fromHundredths } from '../units'
 
 /** What is told and read, and what it changes. */
 /** What a row stops, or what it wants seen to before which work. */
@@ -180,13 +181,13 @@ const toleranceRows = (): Row[] => [
   ...rowsOf('What lowers the tolerance', [RESILIENT_TOLERANCE], (hundredths) => ({
     id: 'tolerance-resilient',
     title: 'resilient skin',
-    sentence: `${hundredths} hundredths`,
+    sentence: `bears a skin load of ${fromHundredths(hundredths)}`,
     source: `${COMMON_PRACTICE}; house scale`,
   })),
   ...rowsOf('What is poured in at home', HOME_POURINGS, (own) => ({
     id: `home-${own.finding}`,
     title: own.label,
-    sentence: `${own.hundredths} hundredths an evening on ${own.regions.length} regions`,
+    sentence: `skin load ${fromHundredths(own.hundredths)} an evening on ${own.regions.length} regions`,
     source: own.source,
   })),
 ]

@@ -11,6 +11,7 @@ import { POINTS } from '../catalogue/schools/camps'
 import { REMOVAL_LINEN, TRAY_RULES, WARM_UPS } from '../catalogue/techniques/linen'
 import { REGION_NAMES } from '../face/regions'
 import { REMOVAL_WAYS } from '../catalogue/techniques/removalWays'
+import type { LoadRule } from '../catalogue/techniques/technique'
 import { SPOTS } from '../catalogue/techniques/residue'
 import { OUTSIDE_ORBIT } from '../catalogue/techniques/reach'
 import { FLOOR_STAGES } from '../catalogue/techniques/stages'
@@ -21,9 +22,20 @@ import {
   type Technique,
   type TechniqueId,
 } from '../catalogue/techniques/techniques'
+import { fromHundredths } from '../units'
 import { rowsOf, type Row } from './row'
 
 const names = (ids: readonly TechniqueId[]) => ids.map((id) => TECHNIQUES[id].name).join(', ')
+
+/** How its load grows, in words. */
+const LOAD_WORDS: Readonly<Record<LoadRule['per'], string>> = {
+  handsMinute: 'for each minute under the hand',
+  dwellRoot: 'times the root of its minutes on the skin',
+  freeAcidRoot: 'for each per cent of free acid, times the root of its minutes on the skin',
+  pass: 'for each pass',
+  setting: 'for each step of its setting',
+  once: 'once',
+}
 
 /** Minutes, window, setting, passes and load of a technique in words. */
 function numbersOf(technique: Technique): string {
@@ -38,7 +50,7 @@ function numbersOf(technique: Technique): string {
       `${setting.label.toLowerCase()} ${setting.least}–${setting.most} ${setting.unit}`.trim(),
     )
   if (passes) parts.push(`${passes.usual} pass, never more than ${passes.limit}`)
-  if (load) parts.push(`load ${load.hundredths} hundredths (${load.per})`)
+  if (load) parts.push(`skin load ${fromHundredths(load.hundredths)} ${LOAD_WORDS[load.per]}`)
   if (heatFactor !== undefined) parts.push(`what follows bears ${heatFactor} %`)
   if (connects) parts.push(`connects in ${connects.minutes} min`)
   return `${parts.join('; ')}. `

@@ -26,7 +26,7 @@ test('a picture of a reaction is taken where the client agrees, and is seen in t
   await page.route('**/photographs', (route) => route.abort())
   const shot = await page.screenshot({ type: 'png' })
   await camera.setInputFiles({ name: 'cheek.png', mimeType: 'image/png', buffer: shot })
-  await expect(page.getByText(/cannot be reached/)).toBeVisible()
+  await expect(page.getByText(/No connection to the practice server/)).toBeVisible()
   await page.unroute('**/photographs')
   await page.getByRole('button', { name: 'Save again' }).click()
   await expect(page.getByText('1 kept')).toBeVisible()

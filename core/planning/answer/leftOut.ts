@@ -171,7 +171,7 @@ function price(
       .map((technique) => TECHNIQUES[technique].name)
     const text =
       gone.length > 0
-        ? `instead of ${some(gone.map((name) => name.toLowerCase().replace(/ on$|,.*$/, '')))}`
+        ? `would replace ${some(gone.map((name) => name.toLowerCase().replace(/ on$|,.*$/, '')))}`
         : "serves today's aims less"
     return {
       technique: row,
