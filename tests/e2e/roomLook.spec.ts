@@ -221,8 +221,8 @@ test('what reads and what is asked of the skin: each is whole, and a checker fin
   await nextStep(page)
   await nextStep(page)
   await page.keyboard.press('d')
-  await expect(page.getByRole('heading', { name: /drank|How/ }).first()).toBeVisible()
-  await look(page, 'drank it')
+  await expect(page.getByRole('heading', { name: /absorbed|How/ }).first()).toBeVisible()
+  await look(page, 'absorbed')
   await page.keyboard.press('Escape')
   // Under steam nobody holds before it is turned away.
   await expect(page.getByText(/Stay beside \(steam\)/)).toBeVisible()
