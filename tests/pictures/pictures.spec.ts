@@ -30,7 +30,7 @@ test('the desk', async ({ page }) => {
   await page.goto('/people')
   await shoot(page, 'people')
   await page.getByRole('link', { name: 'Ines Marchetta' }).click()
-  await expect(page.getByRole('heading', { name: 'The ledger' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Skin load' })).toBeVisible()
   await page.waitForTimeout(800)
   await shoot(page, 'client')
   await page.goto('/shelf')
