@@ -25,8 +25,17 @@ const ENZYME_KIND: ProductKind = 'enzymeMask'
 type Held = Pick<Product, 'kind' | 'inci' | 'acid'>
 const holdsAcid = ({ kind, acid }: Held): boolean => acid !== undefined || ACID_KINDS.includes(kind)
 
+/** A bottle's label does not change: what it holds is read from it once. */
+const read = new WeakMap<Held, readonly BottleFamily[]>()
+
 /** Kinds of work that a bottle belongs to by what it holds, whatever technique it is used in. */
-export function familiesOfBottle(product: Held): BottleFamily[] {
+export function familiesOfBottle(product: Held): readonly BottleFamily[] {
+  const found = read.get(product) ?? familiesHeld(product)
+  read.set(product, found)
+  return found
+}
+
+function familiesHeld(product: Held): BottleFamily[] {
   const held = ingredientsIn(product.inci)
   const leftOn = LEFT_ON.includes(product.kind)
   const out: BottleFamily[] = []

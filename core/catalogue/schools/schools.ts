@@ -139,8 +139,21 @@ export interface Method {
   dwell: 'short' | 'long' | undefined
 }
 
-/** @throws RangeError for a camp that does not exist */
+const known = new WeakMap<HousePolicy, Map<SchoolId, Method>>()
+
+/**
+ * How a school works in this house; put together once for each.
+ * @throws RangeError for a camp that does not exist
+ */
 export function methodOf(school: SchoolId, policy: HousePolicy = NO_POLICY): Method {
+  const ofHouse = known.get(policy) ?? new Map<SchoolId, Method>()
+  known.set(policy, ofHouse)
+  const found = ofHouse.get(school) ?? putTogether(school, policy)
+  ofHouse.set(school, found)
+  return found
+}
+
+function putTogether(school: SchoolId, policy: HousePolicy): Method {
   const own = SCHOOLS[school]
   const camps = Object.fromEntries(
     POINTS.map((point) => [

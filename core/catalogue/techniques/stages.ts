@@ -41,11 +41,15 @@ export const floorOf = (occasion: Occasion): FloorStage[] =>
   FLOOR_STAGES.filter((floor) => hasOccasion(TECHNIQUES[floor.first], occasion))
 
 /** What may be done in a stage, in the order of the rows; what only follows is not asked for. */
-export const techniquesOf = (stage: StageId): TechniqueId[] =>
-  techniquesWhere(
-    (technique) =>
-      technique.part !== 'follows' && (technique.stage === stage || technique.alsoIn === stage),
-  )
+export const techniquesOf = (stage: StageId): readonly TechniqueId[] => OF_STAGE.get(stage) ?? []
+const OF_STAGE = new Map(
+  STAGE_IDS.map((stage): [StageId, readonly TechniqueId[]] => [
+    stage,
+    techniquesWhere(
+      ({ part, stage: own, alsoIn }) => part !== 'follows' && (own === stage || alsoIn === stage),
+    ),
+  ]),
+)
 
 /** The place of a technique's stage in the usual order of a visit. */
 export const stageRank = (id: TechniqueId): number => STAGE_IDS.indexOf(TECHNIQUES[id].stage)

@@ -11,7 +11,12 @@ import { loadOn } from '../../load/loads'
 import type { PlanInput } from '../input'
 
 /** What of a bottle works by itself on the skin: its free acid and what it pours. */
-export const activeIn = (product: Product): number => freeAcidOf(product) + bottleRateOf(product)
+export function activeIn(product: Product): number {
+  const found = actives.get(product) ?? freeAcidOf(product) + bottleRateOf(product)
+  actives.set(product, found)
+  return found
+}
+const actives = new WeakMap<Product, number>()
 
 /** The weakest bottle of a kind that stands in the house, whoever may have it. */
 export function weakestActive(

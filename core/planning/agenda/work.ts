@@ -228,9 +228,14 @@ function regionsAsking(
 
 /** Of some zones those that a technique is done on at all. */
 export function reachOf(technique: Technique, regions: readonly RegionId[]): RegionId[] {
-  const own = technique.groups.flatMap((group) => GROUPS[group])
-  const never = outOfReach(technique.families)
-  return regions.filter((id) => own.includes(id) && !never.includes(id))
+  const reach = reaches.get(technique) ?? wholeReach(technique)
+  reaches.set(technique, reach)
+  return regions.filter((id) => reach.has(id))
+}
+const reaches = new WeakMap<Technique, ReadonlySet<RegionId>>()
+function wholeReach({ groups, families }: Technique): ReadonlySet<RegionId> {
+  const never = outOfReach(families)
+  return new Set(groups.flatMap((group) => GROUPS[group].filter((id) => !never.includes(id))))
 }
 
 /** What reaches the whole face is no answer to the trouble of a small part of it. */

@@ -26,11 +26,14 @@ export function settledAgenda(input: PlanInput, start?: SolveFrom): Work[] {
   if (agenda.length < 2) return agenda
   const free = withoutCaution(input)
   // The same wishes, house and hour hold the same, whatever is told or read between two plans.
-  const asked = JSON.stringify([agenda, free, start])
-  if (last?.asked !== asked) last = { asked, found: held(agenda, free, start) }
+  const { shelf, ...rest } = free
+  const asked = JSON.stringify([agenda, rest, start])
+  if (last?.asked !== asked || last.shelf !== shelf)
+    last = { asked, shelf, found: held(agenda, free, start) }
   return last.found
 }
-let last: { asked: string; found: Work[] } | undefined
+/** The shelf is sent once and then stays the same: it is known by itself, not by its words. */
+let last: { asked: string; shelf: PlanInput['shelf']; found: Work[] } | undefined
 
 function held(agenda: Work[], free: PlanInput, start: SolveFrom | undefined): Work[] {
   const planCase = compile(free, allowances(free), agenda)

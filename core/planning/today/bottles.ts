@@ -106,9 +106,8 @@ export function usableProducts(
   rows: readonly Adaptation[],
   bars: readonly Bar[] = stopping(input.verdict),
 ): Choice[] {
-  const fit = input.shelf.flatMap(({ product, lots }) => {
-    if (product.kind !== kind || productTrouble(product, lots, input, rows, bars).length > 0)
-      return []
+  const fit = ofKind(input.shelf, kind).flatMap(({ product, lots }) => {
+    if (productTrouble(product, lots, input, rows, bars).length > 0) return []
     const lot = bottleInHand(product, lots, input.today)
     if (!lot) return []
     const score = suitScore(product, input.profile)
@@ -122,6 +121,17 @@ export function usableProducts(
         (one.choice.product.id < other.choice.product.id ? -1 : 1),
     )
     .map((one) => one.choice)
+}
+
+type Shelf = PlanInput['shelf']
+const byKind = new WeakMap<Shelf, Map<ProductKind, Shelf>>()
+/** The bottles of one kind: a shelf is looked through once for each. */
+function ofKind(shelf: Shelf, kind: ProductKind): Shelf {
+  const kinds = byKind.get(shelf) ?? new Map<ProductKind, Shelf>()
+  byKind.set(shelf, kinds)
+  const found = kinds.get(kind) ?? shelf.filter(({ product }) => product.kind === kind)
+  kinds.set(kind, found)
+  return found
 }
 
 /** Words on a product that fit this skin. */
