@@ -2,14 +2,16 @@ import type { PlanInput } from '#core/planning/input'
 import { lot } from '#core/testing/fixtures'
 import type { Proposal } from '#core/planning/answer/propose'
 import { DEMO_PRODUCTS } from '#db/demo/products'
+import { DEEP } from '#db/demo/clients'
 import { question } from '../tests/solver/cases'
+import { demoInput } from '../tests/support/demoClients'
 
 /**
  * Runs in the page: the seeded cases with the demo's shelf, asked of the planner's own worker as
  * the page asks it. Times from asking to having the answer, ms.
  */
 export interface Timed {
-  seed: number
+  who: string
   first: number
   edits: { what: string; ms: number; again: number[] }[]
   again: number[]
@@ -111,24 +113,34 @@ Object.assign(globalThis, {
     }
     return out
   },
-  async replans(from: number, to: number, rounds: number): Promise<Timed[]> {
-    const out: Timed[] = []
-    for (let seed = from; seed <= to; seed++) {
-      const input = inputOf(seed)
-      const [first, plan] = await asked(input)
-      const own: Timed = { seed, first, edits: [], again: [] }
-      for (const [what, changed] of edits(input, plan)) {
-        const [ms] = await asked(changed)
-        const more: number[] = []
-        for (let i = 0; i < rounds; i++) more.push((await asked(changed))[0])
-        own.edits.push({ what, ms, again: more })
-      }
-      for (let i = 0; i < rounds; i++) {
-        const [ms] = await asked(input)
-        own.again.push(ms)
-      }
-      out.push(own)
-    }
-    return out
-  },
+  replans: (from: number, to: number, rounds: number): Promise<Timed[]> =>
+    measured(
+      Array.from({ length: to - from + 1 }, (_, i) => [`${from + i}`, inputOf(from + i)]),
+      rounds,
+    ),
+  demo: (rounds: number): Promise<Timed[]> =>
+    measured(
+      DEEP.map(({ key }) => [key, demoInput(key)]),
+      rounds,
+    ),
 })
+
+async function measured(all: [string, PlanInput][], rounds: number): Promise<Timed[]> {
+  const out: Timed[] = []
+  for (const [who, input] of all) {
+    const [first, plan] = await asked(input)
+    const own: Timed = { who, first, edits: [], again: [] }
+    for (const [what, changed] of edits(input, plan)) {
+      const [ms] = await asked(changed)
+      const more: number[] = []
+      for (let i = 0; i < rounds; i++) more.push((await asked(changed))[0])
+      own.edits.push({ what, ms, again: more })
+    }
+    for (let i = 0; i < rounds; i++) {
+      const [ms] = await asked(input)
+      own.again.push(ms)
+    }
+    out.push(own)
+  }
+  return out
+}

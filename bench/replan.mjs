@@ -54,10 +54,12 @@ export default async function replan() {
     await page.waitForFunction(() => 'replans' in globalThis)
     // A page that has planned for others before: its code is warm, these clients are new to it.
     await page.evaluate(() => globalThis.replans(1001, 1020, 1))
-    const seen = await page.evaluate(
+    const seeds = await page.evaluate(
       ([key, value]) => globalThis.replans(1, key, value),
       [CASES, ROUNDS],
     )
+    const demo = await page.evaluate((rounds) => globalThis.demo(rounds), ROUNDS)
+    const seen = [...seeds, ...demo]
     const unrest = await page.evaluate(() => globalThis.unrest(300))
     return linesOf(seen, unrest)
   } finally {
@@ -78,7 +80,8 @@ function linesOf(seen, unrest) {
   const first = seen.map((one) => one.first)
   const once = edits.map((edit) => edit.ms)
   return [
-    `${CASES} realistic cases, ${edits.length} edits, in Chromium, in the planner's worker, ` +
+    `${CASES} realistic cases and ${seen.length - CASES} clients of the demo, ${edits.length} edits, ` +
+      "in Chromium, in the planner's worker, " +
       'asked and answered',
     line('first plan of a client', first),
     line('re-plan of the same question', middle(seen)),
