@@ -15,7 +15,7 @@ const emit = defineEmits<{ seal: []; close: [] }>()
       <h2>Seal although times are much shorter?</h2>
       <p class="figures">
         The steps took {{ Math.round(clock) }} min on the clock; {{ Math.round(planned) }} min were
-        planned. Nothing is drawn from bottles that was not measured, and the ledger takes what was
+        planned. Stock is not reduced for products that were not measured; skin load is entered as
         planned.
       </p>
       <div class="row">

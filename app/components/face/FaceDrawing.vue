@@ -5,7 +5,7 @@ import { ZONES, type ZoneId } from '#core/face/zones'
 import { MIDDLE, SHAPES, SHOULDERS, SILHOUETTE } from './outlines'
 
 /**
- * Our one face. At the desk it looks at us; in the room it is view from the head end, where the
+ * Our one face. At the desk it looks at us; in the room it is seen from the head end, where the
  * client's left is on our left.
  */
 const props = withDefaults(

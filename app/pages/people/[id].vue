@@ -89,7 +89,7 @@ async function edited() {
           <div class="panel">
             <h2>Skin load</h2>
             <p class="soft">
-              Skin load over time: how much recent treatment the forehead and cheek still carry.
+              How much recent treatment the forehead and cheek still carry, day by day.
               {{ habits }}
             </p>
             <ClientOnly>

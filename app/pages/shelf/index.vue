@@ -61,7 +61,7 @@ function activesOf(product: Product): string {
       <h1>Shelf</h1>
       <div v-if="may" class="row">
         <VBtn variant="outlined" to="/shelf/count">Count the shelf</VBtn>
-        <VBtn variant="outlined" to="/shelf/file">From and to a file</VBtn>
+        <VBtn variant="outlined" to="/shelf/file">Import or export</VBtn>
         <VBtn variant="outlined" @click="recalling = true">Recall a lot</VBtn>
         <VBtn color="primary" @click="editing = {}">Add a product</VBtn>
       </div>
