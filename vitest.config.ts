@@ -15,16 +15,20 @@ const project = (name: string, include: string[], more: object = {}) => ({
   },
 })
 
+/** Nothing that is pure has anything to leave behind: its files share one set of loaded modules. */
+const pure = { isolate: false }
+
 export default defineConfig({
   test: {
     passWithNoTests: false,
     projects: [
       project('core', ['core/**/*.test.ts', 'contracts/**/*.test.ts'], {
+        ...pure,
         // The laws over thousands of random people take their time.
         testTimeout: process.env.OAK_FULL ? 3_600_000 : 120_000,
       }),
-      project('reference', ['tests/reference/**/*.test.ts'], { testTimeout: 120_000 }),
-      project('solver', ['tests/solver/**/*.test.ts'], { testTimeout: 3_600_000 }),
+      project('reference', ['tests/reference/**/*.test.ts'], { ...pure, testTimeout: 120_000 }),
+      project('solver', ['tests/solver/**/*.test.ts'], { ...pure, testTimeout: 3_600_000 }),
       project('api', ['tests/api/**/*.test.ts'], {
         fileParallelism: false,
         testTimeout: 60_000,

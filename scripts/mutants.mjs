@@ -122,11 +122,19 @@ const chosen = drawn(
 
 /** The tests that are asked, those nearest by first: most changes need no more. */
 const asked = (room) => [
-  ['core', `core/${room}/`],
-  ['reference', 'tests/reference/dose', 'tests/reference/effects', 'tests/reference/protocols'],
-  ['core', ...WATCHED.filter((one) => one !== room).map((one) => `core/${one}/`)],
+  ['--project', 'core', `core/${room}/`],
+  [
+    '--project',
+    'core',
+    '--project',
+    'reference',
+    ...WATCHED.filter((one) => one !== room).map((one) => `core/${one}/`),
+    'tests/reference/dose',
+    'tests/reference/effects',
+    'tests/reference/protocols',
+  ],
 ]
-const VITEST = ['node_modules/vitest/vitest.mjs', 'run', '--bail', '1', '--project']
+const VITEST = ['node_modules/vitest/vitest.mjs', 'run', '--bail', '1']
 /** Properties are looked at in haste: a change that only the last of thousands shows counts as unseen. */
 const HASTE = { ...process.env, OAK_HASTE: '1' }
 const isRed = async (copy, tests) =>
