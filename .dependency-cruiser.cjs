@@ -4,6 +4,7 @@ const ROOMS = [
   'face',
   'shapes',
   'catalogue',
+  'hygiene',
   'skin',
   'screening',
   'surface',
@@ -17,6 +18,7 @@ const ROOMS = [
   'aftercare',
   'course',
   'visit',
+  'cost',
   'rows',
 ]
 const FILES = ['units', 'shapes']

@@ -86,6 +86,11 @@ export const AUDIT_ACTIONS = {
   'staff.join': 'joined by a link',
   'staff.factor-end': "ended somebody's second factor",
   'staff.owner-link': 'made an owner link at the terminal',
+  'tool.change': "changed a tool's number or minutes",
+  'tool.clean': 'cleaned a tool',
+  'house.costs': 'changed the costs',
+  'house.price': 'changed the price list',
+  'visit.price': 'billed a visit',
   'shelf.starter': 'put up the starter shelf',
   'form.submit': 'the client sent the form',
 } as const

@@ -41,6 +41,8 @@ export async function openHouse(
   { durable = false, server = true, empty = false, firstPort = 24610, wanted = 4390 } = {},
 ) {
   process.env.OAK_DEMO_ZONE ??= whereItIsDay(Date.now()) ?? PLACES[0]
+  // Dozens of visits are treated within minutes: nobody cleans between them.
+  process.env.OAK_DEMO_PIECES ??= '100'
   const cluster = new Cluster(await ensurePostgres(), name, { durable, firstPort })
   cluster.remove()
   await cluster.up()

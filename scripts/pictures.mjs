@@ -9,6 +9,7 @@ import { ensureBuild, ensurePackages } from './setup.mjs'
 
 // The pictures show the house where it stands.
 process.env.OAK_DEMO_ZONE = 'Europe/Helsinki'
+process.env.OAK_DEMO_PIECES = '0'
 await ensurePackages()
 await ensureBuild()
 const house = await openHouse('pictures', { firstPort: 24710, wanted: 4490 })

@@ -4,6 +4,7 @@ import { MAKE_UP_IDS } from '#core/catalogue/consultation/makeUp'
 import { CONCERN_IDS, DEVICE_KINDS, FAMILY_IDS, LICENCE_IDS } from '#core/catalogue/kinds'
 import { SCHOOL_IDS } from '#core/catalogue/schools/schools'
 import { METER_KINDS } from '#core/catalogue/skin/meters'
+import { TOOL_IDS } from '#core/catalogue/techniques/tools'
 import { TECHNIQUE_IDS } from '#core/catalogue/techniques/techniques'
 import { ZONE_IDS } from '#core/face/zones'
 import type { PastWork } from '#core/load/rest'
@@ -186,6 +187,8 @@ export const visitBundle: z.ZodType<VisitBundle> = z.strictObject({
   usedProducts: z.array(text),
   shelf: z.array(shelfItem),
   devices: z.array(z.enum(DEVICE_KINDS)),
+  held: z.array(z.enum(TOOL_IDS)),
+  laid: z.array(text),
   events: z.array(keptTap),
   seal: z.strictObject({ number: z.int(), prev: text, head: text, at, by: text }).nullable(),
   record: z.array(

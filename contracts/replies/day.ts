@@ -50,6 +50,8 @@ export const dayVisit = z.strictObject({
   devices: z
     .array(z.strictObject({ kind: z.enum(DEVICE_KINDS), from: z.number(), to: z.number() }))
     .readonly(),
+  /** When the first hand is needed for it, while it is planned and not begun. */
+  setAt: at.nullable(),
   /** Which stops are ready. */
   stops: z.record(
     z.enum(shownStops as unknown as { [Stop in Exclude<StopId, 'set'>]: Stop }),

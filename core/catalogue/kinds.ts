@@ -120,6 +120,7 @@ export const PRODUCT_KINDS = [
   'gelCleanser',
   'cleansingOil',
   'emulsifier',
+  'activator',
   'toner',
   'mist',
   'grainScrub',
@@ -168,6 +169,7 @@ export const KIND_NAMES: Readonly<Record<ProductKind, string>> = {
   gelCleanser: 'gel wash',
   cleansingOil: 'cleansing oil',
   emulsifier: 'emulsifier',
+  activator: 'activator',
   toner: 'toner',
   mist: 'mist',
   grainScrub: 'grain scrub',
@@ -300,13 +302,4 @@ export const COMMON_PRACTICE = 'common practice'
 
 /** What else lies on the tray for some techniques. */
 export type TrayItemId =
-  | 'gloves'
-  | 'cartridge'
-  | 'goggles'
-  | 'tissues'
-  | 'emulsifier'
-  | 'activator'
-  | 'removalOil'
-  | 'bowl'
-  | 'globes'
-  | 'warmTowel'
+  'gloves' | 'cartridge' | 'goggles' | 'tissues' | 'bowl' | 'globes' | 'warmTowel'

@@ -55,18 +55,33 @@ export function amountFor(
   const powderMl = powderFor(product.kind, onSkinMl)
   const exactMl = powderMl ?? onSkinMl
   const neverBelow = film.floor === true || powderMl !== undefined
-  const { count, ml } = toMeasures(exactMl, product.dispenser, neverBelow)
+  const { count } = toMeasures(exactMl, product.dispenser, neverBelow)
+  return amountOfMeasures(product, product.dispenser, count, exactMl)
+}
+
+/**
+ * So many measures of a product.
+ * @param dispenser what it is measured with: its own, or the scoop of the powder it is stirred into
+ * @param exactMl what was reckoned before it was rounded to the hand
+ */
+export function amountOfMeasures(
+  product: Product,
+  dispenser: Dispenser,
+  count: number,
+  exactMl = count * dispenser.millilitres,
+): Amount {
+  const ml = count * dispenser.millilitres
   const rounding = exactMl === 0 ? 0 : Math.round((ml / exactMl - 1) * ALL_PERCENT)
   return {
     grams: grams(ml * product.density),
     millilitres: millilitres(ml),
     count,
-    measure: product.dispenser.kind,
-    words: describeMeasures(count, product.dispenser.kind),
+    measure: dispenser.kind,
+    words: describeMeasures(count, dispenser.kind),
     roundingPercent: rounding,
     roundingMatters:
       ROUNDING_MATTERS.includes(product.kind) && Math.abs(rounding) >= ROUNDING_SAID_FROM,
-    costCents: Math.round((ml / product.packMillilitres) * product.priceCents),
+    costCents: pouredCents(product, ml),
   }
 }
 
@@ -84,6 +99,12 @@ export function toMeasures(
   const whole = Math.max(1, neverBelow ? Math.ceil(exact - ROUNDING) : Math.round(exact))
   return { count: whole * part, ml: whole * part * dispenser.millilitres }
 }
+
+/** What so much of a bottle costs, in whole cents. */
+export const pouredCents = (
+  { packMillilitres, priceCents }: Pick<Product, 'packMillilitres' | 'priceCents'>,
+  millilitres: number,
+): number => Math.round((millilitres / packMillilitres) * priceCents)
 
 /** "1½ pumps": a count of measures of a dispenser, in words. */
 export function describeMeasures(count: number, kind: Dispenser['kind']): string {

@@ -1,7 +1,7 @@
 import { WASTE_PERCENT } from '../catalogue/rules/dosing'
 import { percentOf } from '../units'
 import { MIXES, type MixRule } from '../catalogue/products/mixes'
-import type { ProductKind } from '../catalogue/kinds'
+import { KIND_NAMES, type ProductKind } from '../catalogue/kinds'
 import type { SkinType } from '../catalogue/skin/conditions'
 
 export interface Mix {
@@ -46,7 +46,7 @@ export function mixFor(
     rule,
     powder,
     liquid: powder * rule.liquidParts,
-    of: rule.liquid ?? liquidFor(type, milkBorne),
+    of: rule.liquid ? KIND_NAMES[rule.liquid] : liquidFor(type, milkBorne),
   }
 }
 

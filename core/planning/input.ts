@@ -5,6 +5,7 @@ import type { Preferences } from '../catalogue/consultation/preferences'
 import type { Season } from '../catalogue/skin/season'
 import type { HousePolicy, SchoolId } from '../catalogue/schools/schools'
 import type { PlanStep, ProtocolStep } from '../catalogue/techniques/step'
+import type { ToolId } from '../catalogue/techniques/tools'
 import type { TechniqueId } from '../catalogue/techniques/techniques'
 import type { FaceSize } from '../face/regions'
 import type { RegionId } from '../face/zones'
@@ -48,6 +49,8 @@ export interface PlanInput {
   /** Products suspected of a reaction of this client, each with why it stays on the shelf. */
   suspected: Readonly<Record<string, string>>
   devices: readonly DeviceKind[]
+  /** Tools of which none is clean: nothing that needs one can be done. */
+  held?: readonly ToolId[]
   licences: readonly LicenceId[]
   school: SchoolId
   /** The house's own camps over the school's, and what it does not offer. */

@@ -1,12 +1,9 @@
-import { fromHundredths, toHundredths } from '../units'
-import type { ShelfItem } from '../planning/input'
 import { CONTRAINDICATIONS } from '../catalogue/consultation/contraindications'
 import { UNKNOWN_WORD } from '../screening/verdict/verdict'
 import type { PlanStep } from '../catalogue/techniques/step'
 import { TECHNIQUES } from '../catalogue/techniques/techniques'
 import { SIGN_NAMES, STOP_STEP_WORDS } from '../catalogue/rules/stopRules'
 import { placeOf } from '../catalogue/techniques/traits'
-import { doseOf, type DoseFor } from '../dosing/layers'
 import { nameRegions, REGION_NAMES } from '../face/regions'
 import type { AbsorbedGrade } from '../catalogue/products/watering'
 import type { RegionId } from '../face/zones'
@@ -14,6 +11,7 @@ import type { Readings } from '../skin/readings'
 import type { Breach, Reaction, RoomState } from '../treatment/fold/fold'
 import { leftWords, withoutLeft } from '../treatment/stop/leftZones'
 import { suspectedWords } from '../treatment/stop/suspects'
+import { alongOn, productOn, type BottleOnRecord, type BottleSource } from './bottles'
 import { rushedThrough } from './rushed'
 import { deviationsOf, half } from './deviations'
 
@@ -25,13 +23,9 @@ export interface RecordLine {
   zones: string
   plannedMinutes: number | null
   actualMinutes: number | null
-  product: {
-    id: string
-    name: string
-    lot: string | null
-    plannedMl: number | null
-    takenMl: number | null
-  } | null
+  product: BottleOnRecord | null
+  /** What it took beside that: each a bottle of its own. */
+  along?: readonly BottleOnRecord[]
   passes: number | null
   /** Where the device ended. */
   setting?: number
@@ -78,16 +72,12 @@ export interface RecordDraft {
   readings: Readings | null
 }
 
-interface RecordSource {
+interface RecordSource extends BottleSource {
   state: RoomState
   firstPlan: readonly PlanStep[]
   lastPlan: readonly PlanStep[]
   /** What was done, whichever version it stood in, on the zones it was done on. */
   done: readonly PlanStep[]
-  shelf: readonly ShelfItem[]
-  dose: DoseFor
-  /** The bottle in hand that has so many millilitres. */
-  lotOf: (productId: string, needed: number, at: number | undefined) => string | null
 }
 
 const iso = (ms: number) => new Date(ms).toISOString()
@@ -175,29 +165,10 @@ function lineFor(step: PlanStep, src: RecordSource): RecordLine {
     plannedMinutes: planned ? planned.minutes : null,
     actualMinutes: actual,
     product: productOn(step, src, done?.endedAt),
+    ...alongOn(step, src, done?.endedAt),
     ...countedIn(step, state),
     ...(done ? setTo(step, state) : {}),
     deviation: deviations.length > 0 ? deviations.join('; ') : null,
-  }
-}
-
-/** The bottle that was used, and how much was planned and taken; none where nothing was. */
-function productOn(
-  step: PlanStep,
-  { state, shelf, dose, lotOf }: RecordSource,
-  endedAt: number | undefined,
-): RecordLine['product'] {
-  const productId = state.products[step.key]?.productId ?? step.productId
-  const product = shelf.find((item) => item.product.id === productId)?.product
-  if (!product) return null
-  const taken = state.taken[step.key]
-  const needed = doseOf(step, product, dose).millilitres
-  return {
-    id: product.id,
-    name: product.name,
-    lot: taken?.lotId ?? lotOf(product.id, needed, endedAt),
-    plannedMl: rounded(needed),
-    takenMl: taken ? rounded(taken.millilitres) : null,
   }
 }
 
@@ -266,8 +237,6 @@ const confirmedWords = ({ technique }: PlanStep, rules: readonly string[]): stri
     if (rule === UNKNOWN_WORD) return ['every label read for the words told']
     return row?.confirm ?? TECHNIQUES[technique].confirm ?? []
   })
-
-const rounded = (amount: number) => fromHundredths(toHundredths(amount))
 
 function reactionLine(reaction: Reaction): { at: string; text: string; verdict: string } {
   const { body } = reaction

@@ -44,6 +44,7 @@ describe('what was seen to before a step', () => {
       shelf: [],
       dose: { faceSize: { height: 19, width: 14 } },
       lotOf: () => null,
+      alongOf: () => [],
     }).lines[0]
   }
   it('stands in the record in the words it was asked in', () => {

@@ -9,6 +9,7 @@ import { COURSE_RULE } from '../catalogue/rules/rednessCourse'
 import { WATER_ROWS } from '../catalogue/rules/waterAdditions'
 import { POINTS } from '../catalogue/schools/camps'
 import { REMOVAL_LINEN, TRAY_RULES, WARM_UPS } from '../catalogue/techniques/linen'
+import { TOOLS } from '../catalogue/techniques/tools'
 import { REGION_NAMES } from '../face/regions'
 import { REMOVAL_WAYS } from '../catalogue/techniques/removalWays'
 import type { LoadRule } from '../catalogue/techniques/technique'
@@ -146,6 +147,14 @@ const trayRows = (): Row[] => [
     title: 'by what the house takes off with',
     sentence: `${sponges.each} sponges, or ${pads.perCloth} pads for one cloth`,
     source: COMMON_PRACTICE,
+  })),
+  ...rowsOf('How a tool is made clean', Object.values(TOOLS), (own) => ({
+    id: `tool-${own.id}`,
+    title: own.name,
+    sentence:
+      `Washed: ${own.wash}. Then disinfected: ${own.disinfect}, wet for ` +
+      `${own.contactMinutes} min or as the label says. Until it is dried it is on no tray.`,
+    source: own.source,
   })),
   ...rowsOf('What warms up', WARM_UPS, (own) => ({
     id: `warm-${own.device}`,

@@ -90,6 +90,8 @@ export function visitBundle(more: Partial<VisitBundle> = {}): VisitBundle {
     ...NOTHING_BEFORE,
     shelf: [...shelf],
     devices: [...devices],
+    held: [],
+    laid: [],
     ...more,
   }
 }

@@ -1,14 +1,18 @@
 import { takeOff } from '../catalogue/consultation/makeUp'
 import { methodOf } from '../catalogue/schools/schools'
-import { REMOVAL_LINEN, type Thing, type TrayRule } from '../catalogue/techniques/linen'
+import type { CostId } from '../catalogue/rules/costs'
+import { REMOVAL_LINEN, type TrayRule } from '../catalogue/techniques/linen'
 import type { PlanStep } from '../catalogue/techniques/step'
 import { TECHNIQUES } from '../catalogue/techniques/techniques'
 import type { PlanInput } from '../planning/input'
 import { spotRegions } from '../planning/today/adapt'
 
+type Laid = Pick<TrayRule, 'item' | 'costs'>
 export interface Linen {
   name: string
   count: number
+  /** What one of it costs the house, where it is used up or washed. */
+  costs?: CostId
 }
 
 /**
@@ -32,15 +36,22 @@ export function linenFor(
   const off = sum('cloths')
   const { cloths, sponges, pads, spatula } = REMOVAL_LINEN
   const padsForOff = way === 'pads' || spotted ? off * pads.perCloth : 0
-  const things: [Thing, number][] = [
-    [cloths.item, way === 'cloths' && !spotted ? off : 0],
-    [sponges.item, way === 'sponges' && !spotted ? sponges.each : 0],
-    [pads.item, sum('pads') + forEyes + padsForOff],
-    ...rules.map((rule): [Thing, number] => [rule.item, countOf(rule, steps)]),
-    [spatula.item, spatulas],
+  const things: [Laid, number][] = [
+    [cloths, way === 'cloths' && !spotted ? off : 0],
+    [sponges, way === 'sponges' && !spotted ? sponges.each : 0],
+    [pads, sum('pads') + forEyes + padsForOff],
+    ...rules.map((rule): [Laid, number] => [rule, countOf(rule, steps)]),
+    [spatula, spatulas],
   ]
-  return things.flatMap(([[one, several], count]) =>
-    count > 0 ? [{ name: count === 1 ? one : several, count }] : [],
+  return things.flatMap(
+    ([
+      {
+        item: [one, several],
+        costs,
+      },
+      count,
+    ]) =>
+      count > 0 ? [{ name: count === 1 ? one : several, count, ...(costs ? { costs } : {}) }] : [],
   )
 }
 

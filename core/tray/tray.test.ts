@@ -129,13 +129,16 @@ describe('the right bottle, and what goes with it', () => {
     expect(bottleInHand(milk, lots.slice(0, 3), TODAY, 3)?.code).toBe('new')
     expect(bottleInHand(milk, lots.slice(0, 2), TODAY, 3)?.code).toBe('dregs')
   })
-  it('emulsifier, activator, removal oil, bowl, globes and towel are on it', () => {
+  it('emulsifier, activator, oil for taking off, bowl, globes and towel are on it', () => {
     const wanted = ['oilCleanse', 'warmTowel', 'hardeningMask', 'cold'] as const
     const input = planInput({ aims: ['firmness', 'rest'], wanted, slotMinutes: 90 })
     const { steps } = propose(input)
-    const names = trayFor(input, steps).linen.map((thing) => thing.name)
+    const tray = trayFor(input, steps)
+    const names = [...tray.linen, ...tray.tools].map((thing) => thing.name)
+    const laid = tray.products.map(({ productId }) => productId)
     for (const id of wanted) expect(steps.map((step) => step.technique)).toContain(id)
-    for (const word of ['emulsifier', 'activator', 'taking it off', 'bowl', 'globes', 'cabinet'])
+    for (const id of ['emulsifier', 'activator', 'cleansingOil']) expect(laid).toContain(id)
+    for (const word of ['bowl', 'globes', 'cabinet'])
       expect(
         names.some((name) => name.includes(word)),
         word,

@@ -1,13 +1,15 @@
 import { FINGERTIP_KINDS, JARS, MILK } from '../catalogue/rules/dosing'
-import { DEVICE_NAMES, type DeviceKind } from '../catalogue/kinds'
+import { DEVICE_NAMES, KIND_NAMES, type DeviceKind } from '../catalogue/kinds'
 import type { PlanStep } from '../catalogue/techniques/step'
 import { TECHNIQUES } from '../catalogue/techniques/techniques'
+import { TOOLS, type ToolId } from '../catalogue/techniques/tools'
 import { TRAY_RULES, warmUpOf, type TrayRule } from '../catalogue/techniques/linen'
 import { fingertipUnits, type Amount } from '../dosing/amount'
 import { doseOf } from '../dosing/layers'
 import { mixFor, type Mix } from '../dosing/mixing'
 import { schedule } from '../timing/schedule'
 import { confirmationsFor } from '../screening/consent/confirm'
+import { alongside } from '../planning/today/alongside'
 import { bottleInHand, productTrouble } from '../planning/today/bottles'
 import type { PlanInput, ShelfItem } from '../planning/input'
 import { linenFor, type Linen } from './linen'
@@ -35,11 +37,13 @@ interface TrayMix {
   /** Minute at which it is mixed, from the start of the first step. */ atMinute: number
   mix: Mix
 }
-interface Tray {
+export interface Tray {
   mixes: readonly TrayMix[]
   products: readonly TrayProduct[]
   devices: readonly TrayDevice[]
   linen: readonly Linen[]
+  /** What touches the skin and is used again, in its order; not clean: it is on no tray. */
+  tools: readonly { tool: ToolId; name: string; clean: boolean }[]
   /** What to see to before which steps, and how the client lies. */
   confirms: readonly { say: string; steps: readonly string[] }[]
   missing: readonly string[]
@@ -57,7 +61,10 @@ export function trayFor(
   const times = schedule(steps, () => undefined).steps
   const startOf = (place: number) => times[place]?.start ?? 0
   const devices = devicesFor(input, steps, startOf)
-  const laid = steps.map((step, place) => productFor(step, startOf(place), input))
+  const laid = steps.flatMap((step, place) => [
+    productFor(step, startOf(place), input),
+    ...alongsideFor(step, input),
+  ])
   const products = laid.flatMap((one) => one.product ?? [])
   const jars = products.filter(({ amount }) => JARS.includes(amount.measure)).length
   return {
@@ -65,13 +72,22 @@ export function trayFor(
     products,
     devices,
     linen: linenFor(input, steps, jars, rules),
+    tools: toolsFor(input, steps),
     confirms: confirmsIn(input, steps),
     missing: [
       ...laid.flatMap((one) => one.missing),
+      ...toolsFor(input, steps).flatMap(({ name, clean }) => (clean ? [] : [`${name}: not clean`])),
       ...devices.filter((device) => !device.ready).map((device) => `${device.name}: not ready`),
     ],
   }
 }
+
+const toolsFor = ({ held = [] }: PlanInput, steps: readonly PlanStep[]): Tray['tools'] =>
+  [...new Set(steps.flatMap(({ technique }) => TECHNIQUES[technique].tools ?? []))].map((tool) => ({
+    tool,
+    name: TOOLS[tool].name,
+    clean: !held.includes(tool),
+  }))
 
 /** Each thing to see to, once, with the steps that wait for it; throughout hold for the whole. */
 function confirmsIn({ verdict }: PlanInput, steps: readonly PlanStep[]) {
@@ -122,13 +138,23 @@ function productFor(step: PlanStep, start: number, input: PlanInput): Laid {
   const { product, lots } = item
   const trouble = productTrouble(product, lots, input)[0]?.text ?? null
   const amount = doseOf(step, product, input)
-  const lot = bottleInHand(product, lots, input.today, amount.millilitres)
-  const short = lot && lot.remainingMillilitres < amount.millilitres
   const mix = mixOf(step, item, amount, start, input)
+  return { ...layOut({ step, product, lots, amount, trouble }, input), ...(mix ? { mix } : {}) }
+}
+
+interface Taken extends ShelfItem {
+  step: PlanStep
+  amount: Amount
+  trouble: string | null
+}
+/** One bottle on the tray, and what it lacks. */
+function layOut({ step, product, lots, amount, trouble }: Taken, { today }: PlanInput): Laid {
+  const lot = bottleInHand(product, lots, today, amount.millilitres)
+  const short = lot && lot.remainingMillilitres < amount.millilitres
   return {
     product: {
-      key: step.key,
-      step: technique.name,
+      key: `${step.key}-${product.kind}`,
+      step: TECHNIQUES[step.technique].name,
       productId: product.id,
       name: product.name,
       amount,
@@ -138,13 +164,23 @@ function productFor(step: PlanStep, start: number, input: PlanInput): Laid {
       lot: lot?.code ?? null,
       trouble,
     },
-    ...(mix ? { mix } : {}),
     missing: [
       ...(trouble ? [`${product.name}: ${trouble}`] : []),
       ...(short ? [shortWords(product.name, lot.remainingMillilitres, amount.millilitres)] : []),
     ],
   }
 }
+
+/** What a step takes beside its own product: bottles like others, and missed like others. */
+const alongsideFor = (step: PlanStep, input: PlanInput): Laid[] =>
+  alongside(step, input).map(({ kind, from }) =>
+    from
+      ? layOut(
+          { step, product: from.product, lots: from.lots, amount: from.amount, trouble: null },
+          input,
+        )
+      : { missing: [`${TECHNIQUES[step.technique].name}: no ${KIND_NAMES[kind]}`] },
+  )
 
 const shortWords = (name: string, left: number, needed: number) =>
   `${name}: ${left.toFixed(1)} mL left, ${needed.toFixed(1)} needed`

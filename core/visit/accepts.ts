@@ -25,6 +25,7 @@ const ACCEPTED = {
   reading: ['booked'],
   meters: BEFORE_AND_DURING,
   halves: UNTIL_SEALED,
+  laid: BEFORE_AND_DURING,
   plan: ['booked'],
   version: ['treating'],
   /** A tablet that was offline sends its taps late. */

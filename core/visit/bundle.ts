@@ -2,6 +2,7 @@ import type { ShelfItem } from '../planning/input'
 import type { ConcernId, DeviceKind, LicenceId } from '../catalogue/kinds'
 import type { HousePolicy, SchoolId } from '../catalogue/schools/schools'
 import type { PlanStep, ProtocolStep } from '../catalogue/techniques/step'
+import type { ToolId } from '../catalogue/techniques/tools'
 import type { TechniqueId } from '../catalogue/techniques/techniques'
 import type { ZoneId } from '../face/zones'
 import type { MeterKind } from '../catalogue/skin/meters'
@@ -168,6 +169,10 @@ export interface VisitBundle {
   usedProducts: string[]
   shelf: ShelfItem[]
   devices: DeviceKind[]
+  /** Tools of which none is clean for this visit. */
+  held: ToolId[]
+  /** What is laid out already, by the keys of the tray. */
+  laid: string[]
   events: TreatmentEvent[]
   seal: { number: number; prev: string; head: string; at: number; by: string } | null
   record: { name: string; commitment: string; content: unknown; salt: string | null }[]

@@ -1,10 +1,12 @@
 import { familiesOfStep } from '../catalogue/products/families'
+import type { Lot } from '../catalogue/products/products'
+import { alongside } from '../planning/today/alongside'
 import { bottleInHand } from '../planning/today/bottles'
 import { aftercareCard, type AftercareLine } from '../aftercare/card'
 import type { PlanStep } from '../catalogue/techniques/step'
 import { buildRecord, type RecordDraft } from '../record/build'
 import { workOf, type SealedWork } from '../record/work'
-import type { PlanInput } from '../planning/input'
+import type { PlanInput, ShelfItem } from '../planning/input'
 import { fold, type RoomState } from '../treatment/fold/fold'
 import { standingHere } from './ready'
 import { toPlanInput } from './planInput'
@@ -114,7 +116,17 @@ const treatmentPart = (bundle: VisitBundle, state: RoomState, input: PlanInput) 
     shelf: bundle.shelf,
     dose: input,
     lotOf: (productId, needed, at) => lotUsed(bundle, productId, needed, at ?? bundle.now),
+    alongOf: (step) => alongside(step, { ...input, shelf: asItStood(bundle, state) }),
   })
+
+const notYetRecalled = (lot: Lot, at: number): Lot =>
+  lot.recalled && (lot.recalledAt ?? 0) >= at ? { ...lot, recalled: false } : lot
+/** The shelf when the treatment began: what was called back since was in use. */
+const asItStood = ({ shelf, visit }: VisitBundle, { startedAt }: RoomState): ShelfItem[] =>
+  shelf.map(({ product, lots }) => ({
+    product,
+    lots: lots.map((lot) => notYetRecalled(lot, startedAt ?? visit.at)),
+  }))
 
 /**
  * The bottle that was in hand at a moment: one that was called back later was in use until then, and
@@ -129,9 +141,7 @@ function lotUsed(
 ): string | null {
   const item = shelf.find((one) => one.product.id === productId)
   if (!item) return null
-  const then = item.lots.map((lot) =>
-    lot.recalled && (lot.recalledAt ?? 0) >= at ? { ...lot, recalled: false } : lot,
-  )
+  const then = item.lots.map((lot) => notYetRecalled(lot, at))
   const whichever = item.lots.map((lot) => ({ ...lot, recalled: false }))
   const found =
     bottleInHand(item.product, then, today, needed) ??

@@ -90,6 +90,8 @@ export function demoBundle(
     poured: [],
     shelf,
     devices: DEVICES.map(([kind]) => kind as 'steamer'),
+    held: [],
+    laid: [],
     events,
     seal: null,
     record: [],

@@ -1,6 +1,9 @@
 import { eq, sql } from 'drizzle-orm'
 import { DateTime } from 'luxon'
-import { recordParts } from '#core/visit/record'
+import { costOfDone } from '#core/cost/ofVisit'
+import { sumOf } from '#core/cost/visitCost'
+import { toPlanInput } from '#core/visit/planInput'
+import { readParts, recordParts } from '#core/visit/record'
 import { addDays } from '#core/screening/asking/days'
 import type { Answers } from '#core/screening/asking/answers'
 import { GENESIS, seal as sealParts } from '#core/record/seal'
@@ -13,6 +16,7 @@ import { demoId, demoSalt } from './ids'
 import { pastEvents, pastSteps } from './past'
 import { DEMO_PRODUCTS } from './products'
 import { answersOf, readingsOf } from './told'
+import { COSTS, PAST_PRICE } from './trolley'
 
 const FIRST_HOUR = 8
 
@@ -121,6 +125,12 @@ export async function seedPast(db: Database, demoClient: DemoClient, today: stri
         salt: item.salt,
       })),
     )
+    const { treatment } = readParts(parts)
+    const lines = treatment ? costOfDone(toPlanInput(bundle), steps, treatment, 60, COSTS) : []
+    await db.insert(tables.visitCosts).values({ visitId: id, lines, cents: sumOf(lines) })
+    await db
+      .insert(tables.visitPrices)
+      .values({ visitId: id, priceId: PAST_PRICE.id, cents: PAST_PRICE.cents, by })
     await db.update(tables.visits).set({ status: 'sealed' }).where(eq(tables.visits.id, id))
   }
   if (demoClient.home) {

@@ -5,6 +5,7 @@ import { DEEP } from './clients'
 import { seedDays } from './days'
 import { seedHouse, seedShelf, STAFF, ZONE } from './house'
 import { seedPast } from './pastVisits'
+import { seedCleaning, seedTrolley } from './trolley'
 
 /**
  * Loads the invented house, or brings it up to today. Loading twice changes nothing; all of it
@@ -26,8 +27,10 @@ export async function seedDemo(
       if (!first && !people.some((person) => person.demo))
         throw new Error("This is not the demo. Demo data never enters a house of one's own.")
       if (first) await seedHouse(db)
+      if (first) await seedTrolley(db)
       await seedShelf(db, today)
       if (first) for (const client of DEEP) await seedPast(db, client, today)
+      if (first) await seedCleaning(db, today)
       await seedDays(db, today)
     }),
   )

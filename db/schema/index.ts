@@ -1,6 +1,7 @@
 export * from './people'
 export * from './places'
 export * from './shelf'
+export * from './trolley'
 export * from './sessions'
 export * from './visits'
 export * from './records'

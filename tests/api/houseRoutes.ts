@@ -21,6 +21,25 @@ export const product = {
 /** Furnishing is the owner's; the shelf is everybody's but a trainee's. */
 export const HOUSE_ROUTES: readonly Row[] = [
   { route: 'GET /api/house', own: OWNER },
+  { route: 'GET /api/tools', own: ALL },
+  {
+    route: 'PUT /api/tools',
+    own: SENIOR,
+    body: () => ({ tool: 'goggles', pieces: 100, contactMinutes: 10 }),
+  },
+  {
+    route: 'POST /api/cleanings',
+    own: ALL,
+    body: () => ({ id: randomUUID(), tool: 'goggles', step: 'washed', pieces: 1 }),
+  },
+  { route: 'GET /api/money', own: OWNER },
+  { route: 'GET /api/money/earned', own: OWNER, query: 'month=2026-11' },
+  { route: 'PUT /api/money/costs', own: OWNER, body: () => ({ version: -1, cents: {} }) },
+  {
+    route: 'PUT /api/money/prices',
+    own: OWNER,
+    body: () => ({ id: randomUUID(), version: 0, name: 'x', cents: 100, retired: true }),
+  },
   {
     route: 'PUT /api/house',
     own: OWNER,

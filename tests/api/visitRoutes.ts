@@ -6,6 +6,21 @@ import { ALL, OWNER, SENIOR, type Row } from './rights'
 export const VISIT_ROUTES: readonly Row[] = [
   { route: 'GET /api/visits/[id]', object: 'visit', own: ALL, other: OWNER },
   { route: 'GET /api/visits/[id]/events', object: 'visit', own: ALL, other: OWNER },
+  { route: 'GET /api/visits/[id]/money', object: 'visit', own: OWNER, other: OWNER },
+  {
+    route: 'PUT /api/visits/[id]/price',
+    object: 'visit',
+    own: OWNER,
+    other: OWNER,
+    body: () => ({ priceId: null }),
+  },
+  {
+    route: 'PUT /api/visits/[id]/laid',
+    object: 'visit',
+    own: ALL,
+    other: OWNER,
+    body: () => ({ key: 'product-x', laid: true }),
+  },
   { route: 'GET /api/visits/[id]/next', object: 'visit', own: ALL, other: OWNER },
   { route: 'GET /api/visits/[id]/stream', object: 'visit', own: ALL, other: OWNER },
   {

@@ -1,11 +1,11 @@
 <script setup lang="ts">
+import { productsOf, type BottleOnRecord } from '#core/record/bottles'
 import type { RecordLine } from '#core/record/build'
 import { countedWords } from '#core/record/countedWords'
 
 /** Planned against done, step by step. */
 defineProps<{ lines: readonly RecordLine[] }>()
-const amount = ({ product }: RecordLine) => {
-  if (!product) return ''
+const amount = (product: BottleOnRecord) => {
   const millilitres = product.takenMl ?? product.plannedMl
   return `${millilitres} mL${product.lot ? `, ${product.lot}` : ''}`
 }
@@ -36,8 +36,9 @@ const amount = ({ product }: RecordLine) => {
         <td class="figures">{{ line.plannedMinutes ?? '–' }}</td>
         <td class="figures">{{ line.actualMinutes ?? '–' }}</td>
         <td>
-          {{ line.product?.name }}
-          <span v-if="line.product" class="soft figures">{{ amount(line) }}</span>
+          <div v-for="product in productsOf(line)" :key="product.id">
+            {{ product.name }} <span class="soft figures">{{ amount(product) }}</span>
+          </div>
         </td>
         <td class="different">{{ line.deviation }}</td>
       </tr>

@@ -26,9 +26,13 @@ const when = computed(() => {
 const forWhat = computed(
   () => props.visit.allowedBecause ?? props.visit.aims.map((aim) => CONCERN_NAMES[aim]).join(', '),
 )
-const next = computed(() =>
-  props.visit.status === 'sealed' ? 'sealed' : `next: ${STOP_NAMES[stop.value].toLowerCase()}`,
-)
+const next = computed(() => {
+  const { status, setAt } = props.visit
+  if (status === 'sealed') return 'sealed'
+  if (setAt !== null && props.visit.stops.ask && props.visit.stops.read)
+    return `set from ${clock(setAt, props.zone)}`
+  return `next: ${STOP_NAMES[stop.value].toLowerCase()}`
+})
 const PART_WORDS: Record<StripKind, string> = {
   hands: 'hands',
   works: 'takes off',

@@ -4,7 +4,7 @@ import { useAmount } from '~/composables/room/amount'
 
 /** With what and how much: as planned, unless one measure more or less is tapped. */
 const props = defineProps<{ step: PlanStep }>()
-const { item, planned, taken, words, again, turn } = useAmount(() => props.step)
+const { item, planned, taken, words, again, along, turn } = useAmount(() => props.step)
 const unlike = computed(() => (taken.value ? `, ${planned.value?.words ?? ''} planned` : ''))
 </script>
 
@@ -17,6 +17,9 @@ const unlike = computed(() => (taken.value ? `, ${planned.value?.words ?? ''} pl
     >
     <RoomButton square :aria-label="`Less of ${item.product.name}`" @click="turn(-1)">−</RoomButton>
     <RoomButton square :aria-label="`More of ${item.product.name}`" @click="turn(1)">+</RoomButton>
+  </div>
+  <div v-for="{ product, amount } in along" :key="product.id" class="amount">
+    {{ product.name }}, <b>{{ amount.words }}</b>
   </div>
 </template>
 

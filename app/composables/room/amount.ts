@@ -1,6 +1,7 @@
 import { byMeasures, measuresWords } from '#core/dosing/byHand'
 import { doseOf, layerWords } from '#core/dosing/layers'
 import type { PlanStep } from '#core/catalogue/techniques/step'
+import { alongside } from '#core/planning/today/alongside'
 import { bottleInHand } from '#core/planning/today/bottles'
 import { productUsed } from '#core/treatment/order/atHand'
 import { millilitres } from '#core/units'
@@ -29,6 +30,13 @@ export function useAmount(step: () => PlanStep) {
     item.value && room.input ? layerWords(step(), item.value.product, room.input) : '',
   )
 
+  const along = computed(() => {
+    if (!room.input) return []
+    const productId = item.value?.product.id
+    const used = productId === undefined ? step() : { ...step(), productId }
+    return alongside(used, room.input).flatMap(({ from }) => from ?? [])
+  })
+
   async function take(amount: number): Promise<void> {
     if (!item.value || !visit.bundle) return
     const { product, lots } = item.value
@@ -53,6 +61,7 @@ export function useAmount(step: () => PlanStep) {
     now: computed(() => millilitres(now.value)),
     words,
     again,
+    along,
     turn,
     add,
   }

@@ -14,7 +14,10 @@ const { data, error, refresh } = await useAsyncData('practice', () =>
   <div class="practice">
     <div class="between">
       <h1>Practice</h1>
-      <VBtn variant="outlined" to="/practice/house">Furnish the house</VBtn>
+      <span class="row">
+        <VBtn variant="outlined" to="/practice/money">Costs and prices</VBtn>
+        <VBtn variant="outlined" to="/practice/house">Furnish the house</VBtn>
+      </span>
     </div>
     <p v-if="error" role="alert" class="tag stop">{{ sayProblem(error) }}</p>
     <div v-if="data" class="cols">

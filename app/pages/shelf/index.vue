@@ -59,11 +59,14 @@ function activesOf(product: Product): string {
   <div class="shelf">
     <div class="between">
       <h1>Shelf</h1>
-      <div v-if="may" class="row">
-        <VBtn variant="outlined" to="/shelf/count">Count the shelf</VBtn>
-        <VBtn variant="outlined" to="/shelf/file">Import or export</VBtn>
-        <VBtn variant="outlined" @click="recalling = true">Recall a lot</VBtn>
-        <VBtn color="primary" @click="editing = {}">Add a product</VBtn>
+      <div class="row">
+        <VBtn variant="outlined" to="/shelf/cleaning">Cleaning</VBtn>
+        <template v-if="may">
+          <VBtn variant="outlined" to="/shelf/count">Count the shelf</VBtn>
+          <VBtn variant="outlined" to="/shelf/file">Import or export</VBtn>
+          <VBtn variant="outlined" @click="recalling = true">Recall a lot</VBtn>
+          <VBtn color="primary" @click="editing = {}">Add a product</VBtn>
+        </template>
       </div>
     </div>
     <ShelfTools

@@ -4,7 +4,8 @@ import { COMMON_PRACTICE, type ProductKind } from '../kinds'
 export interface MixRule {
   kind: ProductKind
   /** Parts of liquid to one of powder. */ liquidParts: number
-  /** What the liquid is; left out, water or milk by how oily the skin is. */ liquid?: string
+  /** What the liquid is, from a bottle; left out, water or milk by how oily the skin is. */
+  liquid?: ProductKind
   /** Minutes before it goes on that it is mixed, and how long it stays workable. */ beforeMinutes: number
   workingMinutes: number
   words: string

@@ -59,6 +59,8 @@ export const FILMS: Readonly<Record<ProductKind, FilmRule>> = {
   gelCleanser: { kind: 'gelCleanser', milligrams: 3, range: [2, 5] },
   cleansingOil: { kind: 'cleansingOil', milligrams: 4, range: [3, 6] },
   emulsifier: { kind: 'emulsifier', milligrams: 3, range: [2, 5] },
+  /** Its share of the hardened paste; how much is stirred in follows from the powder. */
+  activator: { kind: 'activator', milligrams: 27, range: [20, 40] },
   toner: { kind: 'toner', milligrams: 2, range: [1, 4] },
   mist: { kind: 'mist', milligrams: 1, range: [1, 4] },
   grainScrub: { kind: 'grainScrub', milligrams: 3, range: [2, 5] },

@@ -20,3 +20,6 @@ export const FIRST_OFFERED = { hour: 10, halves: [30, 60] } as const
 export const SHORTEST_GAP = 30
 /** How much may be said for one step. */
 export const STEP_MOST = { minutes: 90, passes: 9, setting: 1000 } as const
+
+/** Minutes before the client that it takes to lay out a tray. Common practice. */
+export const LAY_MINUTES = 10

@@ -4,6 +4,7 @@ import { BARE, CLEAN, span, rests, techniques } from './row'
 export const CALMING = techniques({
   highFrequency: {
     name: 'High frequency',
+    tools: ['electrode'],
     stage: 'calm',
     minutes: span(2, 8, 3, 5),
     groups: ['faceNoEyes', 'tZone'],
@@ -30,6 +31,7 @@ export const CALMING = techniques({
   },
   cold: {
     name: 'Cold globes',
+    tools: ['globes'],
     stage: 'cool',
     lays: ['globes'],
     minutes: span(1, 3, 2),
@@ -49,6 +51,7 @@ export const CALMING = techniques({
   },
   blueLamp: {
     name: 'Blue lamp, 415 nm',
+    tools: ['goggles'],
     stage: 'lamp',
     lays: ['goggles'],
     minutes: span(0.5, 1, 0.5),
@@ -73,6 +76,7 @@ export const CALMING = techniques({
   },
   redLamp: {
     name: 'Red lamp, 633 and 830 nm',
+    tools: ['goggles'],
     stage: 'lamp',
     lays: ['goggles'],
     minutes: span(0.5, 1, 0.5),

@@ -1,3 +1,4 @@
+import type { CostId } from '../rules/costs'
 import { COMMON_PRACTICE, type DeviceKind, type TrayItemId } from '../kinds'
 
 /** Minutes that a device takes until it is ready: the cautious end of what makers say. */
@@ -38,6 +39,8 @@ export interface TrayRule {
   count: number
   per: 'visit' | 'step'
   reason: string
+  /** What one of it costs the house, where it is used up or washed. */
+  costs?: CostId
   source: string
 }
 const lay = (
@@ -46,12 +49,14 @@ const lay = (
   count: number,
   per: TrayRule['per'],
   reason: string,
+  costs?: CostId,
 ): TrayRule => ({
   id,
   item,
   count,
   per,
   reason,
+  ...(costs ? { costs } : {}),
   source: COMMON_PRACTICE,
 })
 export const TRAY_RULES: readonly TrayRule[] = [
@@ -61,6 +66,7 @@ export const TRAY_RULES: readonly TrayRule[] = [
     2,
     'visit',
     'a fresh pair when the first has touched anything else',
+    'gloves',
   ),
   lay(
     'cartridge',
@@ -68,6 +74,7 @@ export const TRAY_RULES: readonly TrayRule[] = [
     1,
     'visit',
     'opened in front of the client, used once',
+    'cartridge',
   ),
   lay('goggles', ['pair of goggles', 'pairs of goggles'], 2, 'visit', 'for the client and for you'),
   lay(
@@ -76,27 +83,7 @@ export const TRAY_RULES: readonly TrayRule[] = [
     1,
     'step',
     'pressed, never wiped',
-  ),
-  lay(
-    'emulsifier',
-    ['emulsifier and warm water', 'emulsifier and warm water'],
-    1,
-    'visit',
-    'oil lets go of the skin with it',
-  ),
-  lay(
-    'activator',
-    ['activator, shaken', 'activator, shaken'],
-    1,
-    'visit',
-    'mixed by the same scoop',
-  ),
-  lay(
-    'removalOil',
-    ['oil for taking it off', 'oil for taking it off'],
-    1,
-    'visit',
-    'a hardened mask is never pulled off dry',
+    'tissue',
   ),
   lay(
     'bowl',
@@ -112,16 +99,21 @@ export const TRAY_RULES: readonly TrayRule[] = [
     1,
     'step',
     'fetched hot, tried on the wrist',
+    'wash',
   ),
 ]
 
 /** What a house takes products off with, and how much of it for one removal. */
 export const REMOVAL_LINEN = {
-  cloths: { item: ['fresh cloth', 'fresh cloths'] },
+  cloths: { item: ['fresh cloth', 'fresh cloths'], costs: 'wash' },
   sponges: {
     item: ['sponge and a bowl of cool water', 'sponges and a bowl of cool water'],
     each: 2,
+    costs: 'wash',
   },
-  pads: { item: ['cotton pad', 'cotton pads'], perCloth: 3 },
+  pads: { item: ['cotton pad', 'cotton pads'], perCloth: 3, costs: 'pad' },
   spatula: { item: ['clean dry spatula', 'clean dry spatulas'] },
-} as const satisfies Record<string, { item: Thing; each?: number; perCloth?: number }>
+} as const satisfies Record<
+  string,
+  { item: Thing; each?: number; perCloth?: number; costs?: CostId }
+>

@@ -4,6 +4,7 @@ import { BARE, CLEAN, INTACT, OIL_FREE, span, techniques } from './row'
 export const MACHINE = techniques({
   tip: {
     name: 'Diamond tip',
+    tools: ['diamondTip'],
     stage: 'machine',
     rung: 3,
     minutes: span(5, 15, 8, 12),
@@ -30,6 +31,7 @@ export const MACHINE = techniques({
   },
   crystals: {
     name: 'Crystals',
+    tools: ['crystalHead'],
     stage: 'machine',
     rung: 3,
     then: 'secondCleanse',
@@ -57,6 +59,7 @@ export const MACHINE = techniques({
   },
   vacuumGlide: {
     name: 'Vacuum glide',
+    tools: ['vacuumCup'],
     stage: 'machine',
     minutes: span(3, 5, 3, 5),
     groups: ['faceNeck', 'tZone'],
@@ -81,6 +84,7 @@ export const MACHINE = techniques({
   },
   spatula: {
     name: 'Ultrasonic spatula',
+    tools: ['spatulaBlade'],
     stage: 'machine',
     rung: 1,
     minutes: span(5, 8, 5, 8),
@@ -122,6 +126,7 @@ export const MACHINE = techniques({
   },
   needling: {
     name: 'Needling, cosmetic',
+    tools: ['needlingHandle'],
     stage: 'machine',
     rung: 5,
     lays: ['gloves', 'cartridge'],

@@ -42,6 +42,7 @@ export const MASSAGE = techniques({
   },
   stones: {
     name: 'Stones',
+    tools: ['stones'],
     stage: 'massage',
     minutes: usually(5, 5, 15, 5, 10),
     groups: ['faceNeck'],
@@ -61,6 +62,7 @@ export const MASSAGE = techniques({
   },
   microcurrent: {
     name: 'Microcurrent',
+    tools: ['currentProbes'],
     stage: 'massage',
     minutes: usually(10, 5, 20, 10, 15),
     groups: ['faceNeck'],

@@ -113,12 +113,12 @@ export const OPENING = techniques({
   oilCleanse: {
     name: 'Oil cleanse, emulsifier, water',
     stage: 'deepCleanse',
-    lays: ['emulsifier'],
     linen: { cloths: 2 },
     minutes: span(3, 9, 5, 7),
     groups: ALL,
     families: ['oil'],
     product: 'cleansingOil',
+    takesAlso: ['emulsifier'],
     needs: { moisture: ['dry'], film: BARE, skin: INTACT },
     leaves: { soil: 'clean', moisture: 'damp', film: 'none' },
     effects: { dehydration: 1, congestion: 1, rest: 1 },

@@ -3,6 +3,7 @@ import type { GroupId } from '../../face/regions'
 import type { Rung } from '../rules/rungs'
 import type { RegionId } from '../../face/zones'
 import type { MannerId } from './strokes'
+import type { ToolId } from './tools'
 import type {
   ConcernId,
   DeviceKind,
@@ -177,7 +178,11 @@ export interface TechniqueOf<Id extends string> {
   quiet?: true
   groups: readonly GroupId[]
   product?: ProductKind
+  /** What it takes from the shelf beside that: without a bottle of each it cannot be done. */
+  takesAlso?: readonly ProductKind[]
   device?: DeviceKind
+  /** What touches the skin and is made clean before it is used again. */
+  tools?: readonly ToolId[]
   licence: LicenceId
   setting?: Setting
   passes?: { usual: number; limit: number }

@@ -88,8 +88,10 @@ describe('every technique', () => {
     }
     for (const productKind of PRODUCT_KINDS)
       expect(
-        Object.values(TECHNIQUES).some((technique) => technique.product === productKind) ||
-          productKind === 'emulsifier',
+        Object.values(TECHNIQUES).some(
+          ({ product, takesAlso }) =>
+            product === productKind || (takesAlso?.includes(productKind) ?? false),
+        ),
         productKind,
       ).toBe(true)
     expect(Object.keys(FILMS)).toHaveLength(PRODUCT_KINDS.length)

@@ -7,6 +7,7 @@ import { TECHNIQUES, type Technique, type TechniqueId } from '../../catalogue/te
 import { GROUPS } from '../../face/regions'
 import { REGION_IDS, type RegionId } from '../../face/zones'
 import { confirmationsFor } from '../../screening/consent/confirm'
+import { heldWords } from '../../hygiene/tools'
 import type { Bar } from '../../screening/verdict/verdict'
 import type { PlanInput } from '../input'
 import { isStrong } from '../../catalogue/techniques/traits'
@@ -19,6 +20,7 @@ import { regionsMeeting } from './adapt'
 import { rangeOf, type Range } from './deviceRange'
 import { stopping, meets } from './bars'
 import type { Allow, Allowance } from './allowance'
+import { takenAlong } from './alongside'
 import { usableProducts, type Choice } from './bottles'
 
 /**
@@ -35,6 +37,7 @@ export function allowance(
 ): Allowance {
   const draft = new Draft(TECHNIQUES[id], input)
   draft.byHouse()
+  draft.byTools()
   draft.byBars(bars)
   draft.byEvent()
   for (const row of rowsOn(id, rows)) draft.byRow(row)
@@ -73,7 +76,7 @@ class Draft {
       this.never.push({ rule: bar.rule, text: bar.sentence })
   }
 
-  /** What the house does not offer, hands are not licensed for, or no device is there for. */
+  /** What the house does not offer, or hands are not licensed for. */
   byHouse(): void {
     const { technique, input, never } = this
     if (input.policy?.without.includes(technique.id))
@@ -84,8 +87,15 @@ class Draft {
       never.push({ rule: 'first-visit', text: 'first visit here: nothing strong yet' })
     if ((input.profile.age ?? YOUNG.underAge) < YOUNG.underAge && isAbove(technique, YOUNG))
       never.push({ rule: YOUNG.rule, text: YOUNG.text })
+  }
+
+  /** What stands ready: the device, and tools that are clean. */
+  byTools(): void {
+    const { technique, input, never } = this
     if (technique.device && !input.devices.includes(technique.device))
       never.push({ rule: 'no-device', text: `no ${DEVICE_NAMES[technique.device]} ready` })
+    for (const tool of technique.tools ?? [])
+      if (input.held?.includes(tool)) never.push({ rule: 'not-clean', text: heldWords(tool) })
   }
 
   byBars(bars: readonly Bar[]): void {
@@ -178,6 +188,12 @@ class Draft {
         rule: 'no-product',
         text: `no ${KIND_NAMES[technique.product]} on the shelf for this client`,
       })
+    for (const kind of takenAlong(technique))
+      if (bottles(kind).length === 0)
+        never.push({
+          rule: 'no-product',
+          text: `no ${KIND_NAMES[kind]} on the shelf for this client`,
+        })
     // Said last: whatever else keeps it away says more.
     if (namedOnly(technique) && !isNamed(technique.id, this.input))
       never.push({ rule: 'named-only', text: NAMED_ONLY })

@@ -8,6 +8,11 @@ import { lifted } from '#core/screening/verdict/lifts'
 import { screen } from '#core/screening/verdict/verdict'
 import { stripParts } from '#core/timing/dayStrip'
 import { deviceTimes, diaryConflicts } from '#core/timing/diary'
+import type { PlanStep } from '#core/catalogue/techniques/step'
+import { LAY_MINUTES } from '#core/catalogue/rules/visit'
+import { warmUpOf } from '#core/catalogue/techniques/linen'
+import { setFrom } from '#core/tray/ready'
+import { toMilliseconds } from '#core/units'
 import { openInAsk } from '#core/visit/openPoints'
 import { wasTreated } from '#core/visit/status'
 import { callsDue } from './calls'
@@ -90,6 +95,7 @@ function visitOf(row: Booked, rows: DayRows, day: string, timeZone: string): Day
     strip: stripParts(steps),
     basins: plan?.basins ?? null,
     devices: deviceTimes(steps),
+    setAt: steps.length > 0 && row.v.status === 'booked' ? setAtOf(row, steps) : null,
     stops: {
       ask: askIsReady(row, rows, day, timeZone),
       read: rows.read.some((reading) => reading.id === row.v.id),
@@ -98,6 +104,13 @@ function visitOf(row: Booked, rows: DayRows, day: string, timeZone: string): Day
       close: row.v.status === 'sealed',
     },
   }
+}
+
+const setAtOf = ({ v }: Booked, steps: readonly PlanStep[]): number => {
+  const devices = deviceTimes(steps).map(({ kind, from }) => ({
+    switchOnMinute: from - warmUpOf(kind),
+  }))
+  return v.startsAt.getTime() + toMilliseconds(setFrom({ devices }, LAY_MINUTES))
 }
 
 /** By the same rule as on the visit's own page. */

@@ -3,6 +3,7 @@ import { randomUUID } from 'node:crypto'
 import { and, asc, desc, eq, inArray, or, sql } from 'drizzle-orm'
 import type { recallPost } from '#contracts/shelf'
 import type { z } from 'zod'
+import { productsOf } from '#core/record/bottles'
 import { readParts, recordParts } from '#core/visit/record'
 import { fromHundredths } from '#core/units'
 import { clients, lotMovements, lots, sealItems, staff, visitEvents, visits } from '#db/schema'
@@ -75,8 +76,10 @@ async function whoHad(me: Staff, lotId: string): Promise<LotHistory['clients']> 
 /** Visits whose movements, taps or sealed records name a bottle. */
 async function namedIn({ id, code, productId }: Bottle): Promise<string[]> {
   const db = database()
+  const named = (line: object) =>
+    sql`${sealItems.content} @> ${JSON.stringify({ lines: [line] })}::jsonb`
   const holds = (lot: string) =>
-    sql`${sealItems.content} @> ${JSON.stringify({ lines: [{ product: { id: productId, lot } }] })}::jsonb`
+    or(named({ product: { id: productId, lot } }), named({ along: [{ id: productId, lot }] }))
   const [moved, tapped, sealed] = await Promise.all([
     db
       .selectDistinct({ id: lotMovements.visitId })
@@ -106,10 +109,11 @@ async function openWith(me: Staff, { id, code, productId }: Bottle): Promise<str
       const parts = recordParts({ ...bare, past: [], poured: [], lastTime: null }, '')
       const lines = readParts(parts).treatment?.lines ?? []
       return lines.some(
-        ({ actualMinutes, product }) =>
-          actualMinutes !== null &&
-          product?.id === productId &&
-          (product.lot === code || product.lot === id),
+        (line) =>
+          line.actualMinutes !== null &&
+          productsOf(line).some(
+            (product) => product.id === productId && (product.lot === code || product.lot === id),
+          ),
       )
         ? [visit.id]
         : []

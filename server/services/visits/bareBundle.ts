@@ -15,6 +15,8 @@ import { scopeIn } from '../house/policy'
 import { thePractice } from '../practice'
 import type { Staff } from '../session/session'
 import { readShelf } from '../shelf/shelf'
+import { heldFor } from '../shelf/tools'
+import { laidFor } from './laying'
 
 type House = Awaited<ReturnType<typeof thePractice>>
 /** A visit by itself: what earlier ones have left is not in it. */
@@ -25,7 +27,7 @@ export async function readBare(me: Staff, visit: Visit): Promise<BareBundle> {
   const house = await thePractice()
   const at = momentOf(visit)
   const today = dayIn(house.timeZone, at)
-  const [rows, shelf, events, may, meters, filledIn, care, policy, protocols, next] =
+  const [rows, shelf, events, may, meters, filledIn, care, policy, protocols, next, held, laid] =
     await Promise.all([
       bundleRows(visit),
       readShelf(),
@@ -37,6 +39,8 @@ export async function readBare(me: Staff, visit: Visit): Promise<BareBundle> {
       policyNow(),
       offeredProtocols(),
       nextBooked(visit.clientId, at, true),
+      heldFor(visit, today),
+      laidFor(visit.id),
     ])
   return {
     now: Date.now(),
@@ -65,6 +69,8 @@ export async function readBare(me: Staff, visit: Visit): Promise<BareBundle> {
     },
     shelf,
     devices: devicesAtHand(rows, visit),
+    held,
+    laid,
     events,
     ...recordParts(rows),
   }

@@ -3,6 +3,7 @@ import type { z } from 'zod'
 import type { treatmentEvent } from '#core/treatment/taps/eventShapes'
 import { fold } from '#core/treatment/fold/fold'
 import { toPlanInput } from '#core/visit/planInput'
+import { stepsDone } from '#core/visit/record'
 import { foldContext } from '#core/visit/roomContext'
 import { addDays } from '#core/screening/asking/days'
 import { followUps, readings, visitEvents, visits } from '#db/schema'
@@ -14,6 +15,7 @@ import { database, type Transaction } from '../database'
 import { dayIn } from '../dates'
 import { thePractice } from '../practice'
 import { measured, settleUsed } from '../shelf/settleUsed'
+import { noteUsed } from '../shelf/tools'
 import type { Staff } from '../session/session'
 import { mustAccept } from './holding'
 
@@ -62,6 +64,7 @@ export async function keepTaps(
     // Held against a seal being made at this moment: it sees this tap, or this tap sees the seal.
     await tx.select({ id: visits.id }).from(visits).where(eq(visits.id, visit.id)).for('share')
     await insertTaps(tx, me, visit, taps)
+    await noteUsed(tx, visit, taps.flatMap(workedOn))
     if (taps.some((tap) => tap.body.kind === 'finished'))
       await tx.update(visits).set({ status: 'closing' }).where(eq(visits.id, visit.id))
     if (taps.some((tap) => tap.body.kind === 'started')) await markBegun(tx, visit)
@@ -84,7 +87,24 @@ export async function keepTaps(
       )
   })
   if (taps.some(({ body }) => REACTIONS.includes(body.kind))) await noteFollowUp(me, visit)
+  if (taps.some(({ body }) => ENDS.includes(body.kind))) await noteBegun(me, visit)
   return { kept, now: Date.now() }
+}
+
+const ENDS: readonly string[] = ['stopped', 'finished']
+/** Taps that are made with the tool of their step on the skin. */
+const WORKED: readonly string[] = ['passDone', 'counted', 'calm', 'deviceSaid', 'side']
+/** The steps that a tap says were worked on. */
+const workedOn = ({ body }: Tap): string[] => {
+  if (body.kind === 'stepDone') return [body.key, ...(body.with ?? [])]
+  return WORKED.includes(body.kind) && 'key' in body && body.key !== null ? [body.key] : []
+}
+/** What had begun was done with its tool, tapped or not. */
+async function noteBegun(me: Staff, visit: Visit): Promise<void> {
+  const bundle = await readBundle(me, visit)
+  const state = fold(bundle.events, foldContext(bundle, toPlanInput(bundle)))
+  const keys = stepsDone(bundle, state).map(({ key }) => key)
+  await database().transaction((tx) => noteUsed(tx, visit, keys))
 }
 
 const REACTIONS: readonly string[] = ['stopped', 'sign', 'redness', 'sensation']

@@ -3,6 +3,7 @@ import { randomBytes } from 'node:crypto'
 import { asc, count, desc, eq, isNotNull, sql } from 'drizzle-orm'
 import { bottleInHand } from '#core/planning/today/bottles'
 import type { VisitBundle } from '#core/visit/bundle'
+import { productsOf } from '#core/record/bottles'
 import { readParts, recordParts } from '#core/visit/record'
 import { amended } from '#core/record/amendment'
 import { GENESIS, seal as sealParts } from '#core/record/seal'
@@ -13,6 +14,7 @@ import type { Visit } from '../access'
 import { readBundle } from './bundle'
 import { database, type Transaction } from '../database'
 import { holdFor, mustAccept } from './holding'
+import { keepCost } from '../money/money'
 import { settleUsed } from '../shelf/settleUsed'
 import type { Staff } from '../session/session'
 
@@ -94,6 +96,7 @@ async function sealAsRead(
       .set({ status: 'sealed', recordText: text, version: visit.version + 1 })
       .where(eq(visits.id, visit.id))
     await drawDown(tx, me, bundle, parts)
+    await keepCost(tx, bundle)
     return true
   })
 }
@@ -109,17 +112,19 @@ async function drawDown(
   if (!draft) return
   const used = new Map<string, number>()
   for (const line of draft.lines) {
-    if (!line.product || line.actualMinutes === null) continue
-    const item = bundle.shelf.find((entry) => entry.product.id === line.product?.id)
-    const lot =
-      item?.lots.find((lot) => lot.code === line.product?.lot || lot.id === line.product?.lot) ??
-      (item && bottleInHand(item.product, item.lots, bundle.today))
-    if (lot)
-      used.set(
-        lot.id,
-        (used.get(lot.id) ?? 0) +
-          (line.product.takenMl ?? (draft.rushed ? 0 : line.product.plannedMl) ?? 0),
-      )
+    if (line.actualMinutes === null) continue
+    for (const product of productsOf(line)) {
+      const item = bundle.shelf.find((entry) => entry.product.id === product.id)
+      const lot =
+        item?.lots.find((lot) => lot.code === product.lot || lot.id === product.lot) ??
+        (item && bottleInHand(item.product, item.lots, bundle.today))
+      if (lot)
+        used.set(
+          lot.id,
+          (used.get(lot.id) ?? 0) +
+            (product.takenMl ?? (draft.rushed ? 0 : product.plannedMl) ?? 0),
+        )
+    }
   }
   const wanted = new Map([...used].map(([id, ml]) => [id, toHundredths(ml)]))
   await settleUsed(tx, wanted, { by: me.id, visitId: bundle.visit.id, day: bundle.today })

@@ -6,9 +6,11 @@ import { offerFile } from '~/composables/files'
 import { useAttempt } from '~/composables/attempt'
 import { useApi } from '~/composables/useApi'
 import { useDraft } from '~/composables/useDraft'
+import { useSession } from '~/stores/session'
 import { useVisit } from '~/stores/visit'
 
 const visit = useVisit()
+const session = useSession()
 const api = useApi()
 const bundle = computed(() => visit.bundle)
 const sealed = computed(() => bundle.value?.seal ?? null)
@@ -131,6 +133,12 @@ const followed = () =>
         <PictureList v-if="bundle.photographs.length" :bundle="bundle" />
         <HalvesPanel class="noprint" moment="after" />
         <NextVisitPanel :bundle="bundle" @calendar="calendar" />
+        <VisitMoneyPanel
+          v-if="session.me?.role === 'owner'"
+          :visit-id="bundle.visit.id"
+          :currency="bundle.practice.currency"
+          :sealed="sealed !== null"
+        />
         <section v-if="sealed" class="panel noprint row">
           <VBtn variant="outlined" :disabled="!bundle.may.seal" @click="amending = true">
             Amend

@@ -1,38 +1,80 @@
 <script setup lang="ts">
-import { toMilliseconds } from '#core/units'
+import { MINUTE_MS, toMilliseconds, fromMilliseconds } from '#core/units'
 import { stopOf } from '#core/visit/stops'
-import { describeMeasures, gramsWords, roundingWords } from '#core/dosing/amount'
 import { preferenceNotes } from '#core/catalogue/consultation/preferences'
+import { choresOf, readiness } from '#core/tray/ready'
 import { trayFor } from '#core/tray/tray'
 import { clock, dayWords } from '~/composables/dates'
+import { useLaid } from '~/composables/laid'
+import { useTools } from '~/composables/tools'
 import { sayProblem } from '~/composables/useApi'
 import { useVisit } from '~/stores/visit'
 
+/** Ten minutes before the client: one screen in the order of doing, each thing ticked as it is done. */
 const visit = useVisit()
 const bundle = computed(() => visit.bundle)
+const zone = computed(() => bundle.value?.practice.timeZone ?? 'UTC')
 const steps = computed(() =>
   bundle.value?.visit.status === 'booked'
     ? visit.draft
     : (bundle.value?.plans[bundle.value.plans.length - 1]?.steps ?? []),
 )
 const tray = computed(() => (visit.input ? trayFor(visit.input, steps.value) : null))
-const at = (minute: number) =>
-  clock(
-    (bundle.value?.visit.startsAt ?? 0) + toMilliseconds(minute),
-    bundle.value?.practice.timeZone ?? 'UTC',
-  )
-const laid = ref<Record<string, boolean>>({})
+const { isLaid, lay, trouble: unkept } = useLaid()
+const { tools, now, refresh } = await useTools()
+/** What waits to be made clean before anything can be laid out. */
+const unclean = computed(() =>
+  (tools.value?.tools ?? []).filter(({ tool }) =>
+    tray.value?.tools.some((own) => own.tool === tool && !own.clean),
+  ),
+)
+async function cleaned() {
+  await Promise.all([refresh(), visit.reload()])
+}
+/** A client who is late is laid out for from now. */
+const base = computed(() => {
+  const { startsAt = 0, status, at = 0 } = bundle.value?.visit ?? {}
+  return status === 'booked' ? Math.max(startsAt, now.value) : at
+})
+const at = (minute: number) => {
+  const moment = base.value + toMilliseconds(minute)
+  return moment <= now.value + MINUTE_MS ? 'now' : clock(moment, zone.value)
+}
+const chores = computed(() => (tray.value ? choresOf(tray.value) : []))
+const devices = computed(() =>
+  chores.value
+    .filter(({ what }) => what === 'switchOn')
+    .map((chore, place) => {
+      const device = tray.value?.devices[place]
+      if (!device) return chore
+      return {
+        ...chore,
+        beside: `needed at ${at(device.neededMinute)}`,
+        time: at(device.switchOnMinute),
+      }
+    }),
+)
+const linen = computed(() => chores.value.filter(({ what }) => what === 'linen'))
+const far = computed(() => tray.value && readiness(tray.value, isLaid))
 const trouble = ref('')
 const busy = ref(false)
 const notes = computed(() => preferenceNotes(bundle.value?.client.preferences ?? {}))
 const blocks = computed(() => (bundle.value?.visit.status === 'booked' ? visit.open : []))
+const dueIn = computed(() => {
+  const { startsAt = 0, status } = bundle.value?.visit ?? {}
+  if (status !== 'booked') return ''
+  const minutes = Math.round(fromMilliseconds(startsAt - now.value))
+  if (dayWords(startsAt, zone.value) !== dayWords(now.value, zone.value))
+    return dayWords(startsAt, zone.value)
+  if (minutes === 0) return 'now'
+  return minutes > 0 ? `in ${minutes} min` : `${-minutes} min ago`
+})
 /** Said before it happens: a visit that is begun today is a visit of today. */
 const otherDay = computed(() => {
   const own = bundle.value
   if (own?.visit.status !== 'booked') return ''
-  const zone = own.practice.timeZone
-  const booked = dayWords(own.visit.startsAt, zone)
-  return booked === dayWords(own.now, zone)
+  const booked = dayWords(own.visit.startsAt, zone.value)
+  return booked === dayWords(own.now, zone.value)
     ? ''
     : `Booked for ${booked}. Starting now moves it to today, and the plan is checked for today.`
 })
@@ -72,7 +114,7 @@ async function begin() {
       >
     </StopAction>
     <p v-if="otherDay" role="status" class="tag watch wide">{{ otherDay }}</p>
-    <p v-if="trouble" role="alert" class="tag stop wide">{{ trouble }}</p>
+    <p v-if="trouble || unkept" role="alert" class="tag stop wide">{{ trouble || unkept }}</p>
     <ul v-if="blocks.length" class="plainlist wide" aria-label="Still open">
       <li v-for="hindrance in blocks" :key="hindrance.stop + hindrance.text" class="between block">
         <span class="tag stop">{{ hindrance.text }}</span><VBtn
@@ -82,56 +124,57 @@ async function begin() {
         >
       </li>
     </ul>
-    <section class="panel">
-      <h2>On the tray, in this order</h2>
-      <VTable density="compact" class="plain">
-        <thead>
-          <tr>
-            <th><span class="sr">Laid out</span></th>
-            <th>Product</th>
-            <th>For</th>
-            <th>Amount</th>
-            <th>Bottle</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="product in tray.products" :key="product.key" :class="{ bad: product.trouble }">
-            <td>
-              <VCheckbox
-                v-model="laid[product.key]"
-                density="compact"
-                hide-details
-                :aria-label="`${product.name} laid out`"
-              />
-            </td>
-            <td>
-              <b>{{ product.name }}</b>
-              <div v-if="product.trouble" class="tag stop">{{ product.trouble }}</div>
-            </td>
-            <td class="soft">{{ product.step }}</td>
-            <td class="figures">
-              <b>{{ product.amount.words }}</b>{{ ' ' }}
-              <span class="soft"
-                >{{ gramsWords(product.amount)
-                }}{{ product.extra ? `, ${product.extra}` : '' }}</span
-              ><span v-if="roundingWords(product.amount)" class="soft">
-                ({{ roundingWords(product.amount) }})</span
-              >
-            </td>
-            <td class="figures soft">{{ product.lot ?? 'none' }}</td>
-          </tr>
-        </tbody>
-      </VTable>
-    </section>
+    <div class="stack">
+      <section class="panel clocks">
+        <div>
+          <span class="big figures serif">{{ clock(now, zone) }}</span><br /><span class="soft"
+            >now</span
+          >
+        </div>
+        <div v-if="dueIn">
+          <span class="big figures serif">{{ clock(bundle.visit.startsAt, zone) }}</span><br /><span
+            class="soft"
+            >client, {{ dueIn }}</span
+          >
+        </div>
+        <p v-if="far" role="status" class="tag" :class="far.ready ? 'good' : 'watch'">
+          {{ far.ready ? 'Ready: the client can come in' : `${far.done} of ${far.all} done` }}
+        </p>
+      </section>
+      <section v-if="unclean.length" class="panel">
+        <h2 class="turn">Clean first</h2>
+        <ToolCleaning
+          v-for="tool in unclean"
+          :key="tool.tool"
+          :tool="tool"
+          :now="now"
+          :zone="zone"
+          @changed="cleaned"
+        />
+      </section>
+      <section class="panel">
+        <h2 class="turn">Switch on</h2>
+        <p v-if="!devices.length" class="soft">No device is needed.</p>
+        <SetThings :chores="devices" :laid="isLaid" @lay="lay" />
+      </section>
+      <section class="panel">
+        <h2 class="turn">Linen and tools</h2>
+        <SetThings :chores="linen" :laid="isLaid" @lay="lay" />
+      </section>
+    </div>
     <div class="stack">
       <section class="panel">
-        <h2>Missing or not fit</h2>
-        <p v-if="!tray.missing.length" class="tag good">Everything is here and in date</p>
-        <ul v-else class="plainlist stack">
+        <div class="between">
+          <h2 class="turn">On the tray, in this order</h2>
+          <p v-if="!tray.missing.length" class="tag good">Everything is here and in date</p>
+        </div>
+        <ul v-if="tray.missing.length" class="plainlist stack" aria-label="Missing or not fit">
           <li v-for="missing in tray.missing" :key="missing" class="tag stop">{{ missing }}</li>
         </ul>
+        <SetProducts :products="tray.products" :laid="isLaid" @lay="lay" />
       </section>
-      <section v-if="tray.confirms.length" class="panel">
+      <SetMixes v-if="tray.mixes.length" :mixes="tray.mixes" :at="at" />
+      <section v-if="tray.confirms.length || notes.length" class="panel">
         <h2>Before you begin</h2>
         <ul class="plainlist">
           <li v-for="confirm in tray.confirms" :key="confirm.say">
@@ -139,48 +182,7 @@ async function begin() {
               ><br /><span class="soft">before {{ confirm.steps.join(', ').toLowerCase() }}</span>
             </template>
           </li>
-        </ul>
-      </section>
-      <section v-if="notes.length" class="panel">
-        <h2>For {{ bundle.client.name.split(' ')[0] }}</h2>
-        <ul class="plainlist">
           <li v-for="note in notes" :key="note.id">{{ note.text }}</li>
-        </ul>
-      </section>
-      <section class="panel">
-        <h2>Switch on</h2>
-        <p v-if="!tray.devices.length" class="soft">No device is needed.</p>
-        <ul class="plainlist">
-          <li v-for="device in tray.devices" :key="device.kind" class="between dev">
-            <span
-              ><b>{{ device.name }}</b
-              ><br /><span class="soft figures">needed at {{ at(device.neededMinute) }}</span></span
-            ><span class="big figures serif">{{ at(device.switchOnMinute) }}</span>
-          </li>
-        </ul>
-      </section>
-      <section v-if="tray.mixes.length" class="panel">
-        <h2>Mix fresh</h2>
-        <ul class="plainlist">
-          <li v-for="made in tray.mixes" :key="made.key" class="between dev">
-            <span
-              ><b>{{ made.name }}</b
-              ><br /><span class="figures"
-                >{{ describeMeasures(made.mix.powder, 'scoop') }} powder,
-                {{ describeMeasures(made.mix.liquid, 'scoop') }} {{ made.mix.of }}</span
-              ><br /><span class="soft"
-                >{{ made.mix.rule.words }}; workable {{ made.mix.rule.workingMinutes }} min</span
-              ></span
-            ><span class="big figures serif">{{ at(made.atMinute) }}</span>
-          </li>
-        </ul>
-      </section>
-      <section class="panel">
-        <h2>Linen</h2>
-        <ul class="plainlist figures">
-          <li v-for="linen in tray.linen" :key="linen.name">
-            <b>{{ linen.count }}</b> {{ linen.name }}
-          </li>
         </ul>
       </section>
     </div>
@@ -190,7 +192,7 @@ async function begin() {
 <style scoped>
 .set {
   display: grid;
-  grid-template-columns: minmax(0, 1fr) 330px;
+  grid-template-columns: 380px minmax(0, 1fr);
   gap: 16px;
   padding: 8px 24px 30px;
   align-items: start;
@@ -198,19 +200,29 @@ async function begin() {
 .wide {
   grid-column: 1 / -1;
 }
+/* The order of doing. */
+.set {
+  counter-reset: turn;
+}
+.turn::before {
+  counter-increment: turn;
+  content: counter(turn) '\00a0 ';
+  color: var(--oak);
+}
+.clocks {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 8px;
+}
+.clocks .tag {
+  grid-column: 1 / -1;
+}
 .block {
   margin: 4px 0;
   align-items: center;
 }
-.dev {
-  border-top: 1px solid var(--line);
-  padding: 8px 0;
-}
 .big {
-  font-size: 1.5rem;
-}
-p {
-  margin: 4px 0;
+  font-size: 1.6rem;
 }
 @media (max-width: 960px) {
   .set {

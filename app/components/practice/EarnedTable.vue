@@ -1,0 +1,127 @@
+<script setup lang="ts">
+import type { Earned } from '#contracts/replies/tools'
+import { dayWords } from '~/composables/dates'
+import { cents } from '~/composables/money'
+
+/** What the sealed visits of a month cost and earned, together by price and one by one. */
+const props = defineProps<{ earned: Earned; currency: string }>()
+const zone = Intl.DateTimeFormat().resolvedOptions().timeZone
+const money = (amount: number) => cents(amount, props.currency)
+const UNBILLED = 'not billed'
+interface Sum {
+  name: string
+  visits: number
+  taken: number
+  cost: number
+}
+const sums = computed(() => {
+  const by = new Map<string, Sum>()
+  for (const { price, protocol, takenCents, costCents } of props.earned.visits) {
+    const name = [price ?? UNBILLED, protocol].filter(Boolean).join(' · ')
+    const own = by.get(name) ?? { name, visits: 0, taken: 0, cost: 0 }
+    by.set(name, {
+      name,
+      visits: own.visits + 1,
+      taken: own.taken + (takenCents ?? 0),
+      cost: own.cost + costCents,
+    })
+  }
+  return [...by.values()].sort((one, other) => other.visits - one.visits)
+})
+const all = computed(() =>
+  sums.value.reduce(
+    (sum, own) => ({
+      visits: sum.visits + own.visits,
+      taken: sum.taken + own.taken,
+      cost: sum.cost + own.cost,
+    }),
+    { visits: 0, taken: 0, cost: 0 },
+  ),
+)
+const wasted = computed(() => props.earned.products.filter(({ wasteCents }) => wasteCents > 0))
+const ml = (amount: number) => `${amount.toFixed(1)} mL`
+</script>
+
+<template>
+  <p v-if="!earned.visits.length" class="soft">No visit was sealed in this month.</p>
+  <template v-else>
+    <VTable density="compact" class="plain">
+      <thead>
+        <tr>
+          <th>Billed as</th>
+          <th>Visits</th>
+          <th>Taken</th>
+          <th>Cost</th>
+          <th>Earned</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="sum in sums" :key="sum.name" class="figures">
+          <td>{{ sum.name }}</td>
+          <td>{{ sum.visits }}</td>
+          <td>{{ money(sum.taken) }}</td>
+          <td>{{ money(sum.cost) }}</td>
+          <td>{{ money(sum.taken - sum.cost) }}</td>
+        </tr>
+        <tr class="figures all">
+          <td>The month</td>
+          <td>{{ all.visits }}</td>
+          <td>{{ money(all.taken) }}</td>
+          <td>{{ money(all.cost) }}</td>
+          <td>{{ money(all.taken - all.cost) }}</td>
+        </tr>
+      </tbody>
+    </VTable>
+    <details>
+      <summary>Visit by visit</summary>
+      <VTable density="compact" class="plain">
+        <tbody>
+          <tr v-for="visit in earned.visits" :key="visit.id" class="figures">
+            <td>{{ dayWords(visit.at, zone) }}</td>
+            <td>
+              <NuxtLink :to="`/visits/${visit.id}/close`">{{ visit.client }}</NuxtLink>
+            </td>
+            <td>{{ visit.price ?? UNBILLED }}</td>
+            <td>{{ visit.takenCents === null ? '–' : money(visit.takenCents) }}</td>
+            <td>{{ money(visit.costCents) }}</td>
+          </tr>
+        </tbody>
+      </VTable>
+    </details>
+  </template>
+  <h3>Taken beyond the plan, and thrown out</h3>
+  <p v-if="!wasted.length" class="soft">Nothing.</p>
+  <VTable v-else density="compact" class="plain">
+    <thead>
+      <tr>
+        <th>Product</th>
+        <th>Planned</th>
+        <th>Taken</th>
+        <th>Thrown out</th>
+        <th>Worth</th>
+      </tr>
+    </thead>
+    <tbody>
+      <tr v-for="product in wasted" :key="product.name" class="figures">
+        <td>{{ product.name }}</td>
+        <td>{{ ml(product.plannedMl) }}</td>
+        <td>{{ ml(product.takenMl) }}</td>
+        <td>{{ ml(product.thrownMl) }}</td>
+        <td>{{ money(product.wasteCents) }}</td>
+      </tr>
+    </tbody>
+  </VTable>
+</template>
+
+<style scoped>
+.all td {
+  font-weight: 650;
+  border-top: 2px solid var(--line);
+}
+a {
+  color: var(--ink);
+}
+summary {
+  cursor: pointer;
+}
+</style>

@@ -1,0 +1,36 @@
+<script setup lang="ts">
+import { describeMeasures } from '#core/dosing/amount'
+import type { Tray } from '#core/tray/tray'
+
+/** What is mixed in the room, when, and of how much. */
+defineProps<{ mixes: Tray['mixes']; at: (minute: number) => string }>()
+</script>
+
+<template>
+  <section class="panel">
+    <h2>In the room: mix fresh</h2>
+    <ul class="plainlist">
+      <li v-for="made in mixes" :key="made.key" class="between mix">
+        <span
+          ><b>{{ made.name }}</b
+          ><br /><span class="figures"
+            >{{ describeMeasures(made.mix.powder, 'scoop') }} powder,
+            {{ describeMeasures(made.mix.liquid, 'scoop') }} {{ made.mix.of }}</span
+          ><br /><span class="soft"
+            >{{ made.mix.rule.words }}; workable {{ made.mix.rule.workingMinutes }} min</span
+          ></span
+        ><span class="big figures serif">{{ at(made.atMinute) }}</span>
+      </li>
+    </ul>
+  </section>
+</template>
+
+<style scoped>
+.mix {
+  border-top: 1px solid var(--line);
+  padding: 8px 0;
+}
+.big {
+  font-size: 1.6rem;
+}
+</style>

@@ -1,0 +1,59 @@
+import { COMMON_PRACTICE } from '../kinds'
+
+/** Tools that touch skin and are used again: each is made clean between two clients. */
+export const TOOL_IDS = [
+  'diamondTip',
+  'crystalHead',
+  'vacuumCup',
+  'spatulaBlade',
+  'electrode',
+  'currentProbes',
+  'needlingHandle',
+  'stones',
+  'globes',
+  'goggles',
+] as const
+export type ToolId = (typeof TOOL_IDS)[number]
+
+export interface Tool {
+  id: ToolId
+  name: string
+  /** How it is washed before anything disinfects it. */
+  wash: string
+  /** How it is disinfected: what may not be laid in a bath is wiped and kept wet. */
+  disinfect: string
+  /**
+   * Minutes that the disinfectant must stay wet on it, until the house has copied its own label: the
+   * longest that common labels ask for.
+   */
+  contactMinutes: number
+  source: string
+}
+const BATH = 'covered by the bath'
+const WIPED = 'wiped, and kept wet with the disinfectant: never laid in a bath'
+const tool = (id: ToolId, name: string, wash: string, disinfect: string): Tool => ({
+  id,
+  name,
+  wash,
+  disinfect,
+  contactMinutes: 10,
+  source: COMMON_PRACTICE,
+})
+
+export const TOOLS: Readonly<Record<ToolId, Tool>> = {
+  diamondTip: tool('diamondTip', 'diamond tip', 'brush and soap until no skin is left in it', BATH),
+  crystalHead: tool('crystalHead', 'crystal head', 'emptied, brush and soap', BATH),
+  vacuumCup: tool('vacuumCup', 'vacuum cup', 'soap and a bottle brush', BATH),
+  spatulaBlade: tool('spatulaBlade', 'ultrasonic blade', 'soap on a cloth', WIPED),
+  electrode: tool('electrode', 'glass electrode', 'soap on a cloth, the metal end dry', WIPED),
+  currentProbes: tool(
+    'currentProbes',
+    'microcurrent probes',
+    'soap, no gel left in a joint',
+    WIPED,
+  ),
+  needlingHandle: tool('needlingHandle', 'needling handle', 'soap on a cloth', WIPED),
+  stones: tool('stones', 'set of stones', 'hot water and soap, no oil left', BATH),
+  globes: tool('globes', 'pair of globes', 'soap and water', WIPED),
+  goggles: tool('goggles', 'pair of goggles', 'soap and water, the strap as well', WIPED),
+}

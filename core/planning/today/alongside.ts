@@ -1,0 +1,51 @@
+import { ADAPTATIONS } from '../../catalogue/skin/adaptations'
+import type { ProductKind } from '../../catalogue/kinds'
+import { MIXES } from '../../catalogue/products/mixes'
+import type { Product } from '../../catalogue/products/products'
+import type { PlanStep } from '../../catalogue/techniques/step'
+import { TECHNIQUES, type Technique } from '../../catalogue/techniques/techniques'
+import { amountFor, amountOfMeasures, type Amount } from '../../dosing/amount'
+import { doseOf, type DoseFor } from '../../dosing/layers'
+import type { PlanInput, ShelfItem } from '../input'
+import { usableProducts } from './bottles'
+
+/**
+ * What a technique takes from the shelf beside its own product, and what takes it off again takes: a
+ * mask that cannot come off is not laid. What takes off stands as it is: whatever lies there must go.
+ */
+export const takenAlong = ({ takesAlso, removes, removedBy }: Technique): ProductKind[] =>
+  removes
+    ? []
+    : [...(takesAlso ?? []), ...(removedBy ? (TECHNIQUES[removedBy].takesAlso ?? []) : [])]
+
+/** A bottle that a step takes beside its own: emulsifier over oil, activator into powder. */
+export interface Alongside {
+  kind: ProductKind
+  /** The bottle and how much of it; none where the shelf has none for this client. */
+  from?: ShelfItem & { amount: Amount }
+}
+
+/** Everything a step takes beside its own product, each with its own amount. */
+export function alongside(step: PlanStep, input: PlanInput): Alongside[] {
+  const { takesAlso = [] } = TECHNIQUES[step.technique]
+  return takesAlso.map((kind) => {
+    const [choice] = usableProducts(kind, input, ADAPTATIONS)
+    const item = input.shelf.find(({ product }) => product.id === choice?.product.id)
+    if (!item) return { kind }
+    const { product, lots } = item
+    return { kind, from: { product, lots, amount: amountBeside(step, product, input) } }
+  })
+}
+
+/** What is stirred into a powder goes by the powder's own scoop; the rest by its film. */
+function amountBeside(
+  step: PlanStep,
+  product: Product,
+  input: DoseFor & Pick<PlanInput, 'shelf'>,
+): Amount {
+  const own = input.shelf.find((item) => item.product.id === step.productId)?.product
+  const mixed = MIXES.find(({ kind, liquid }) => kind === own?.kind && liquid === product.kind)
+  return own && mixed
+    ? amountOfMeasures(product, own.dispenser, doseOf(step, own, input).count * mixed.liquidParts)
+    : amountFor(product, step.regions, input.faceSize)
+}

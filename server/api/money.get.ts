@@ -1,0 +1,9 @@
+import { moneyPage } from '#contracts/replies/tools'
+import { ownerOnly } from '../http/owner'
+import { route } from '../http/route'
+import { readMoney } from '../services/money/money'
+
+export default route({ reply: moneyPage }, ({ me }) => {
+  ownerOnly(me)
+  return readMoney()
+})

@@ -1,0 +1,10 @@
+import { costsPut } from '#contracts/tools'
+import { ok } from '#contracts/replies/common'
+import { ownerOnly } from '../../http/owner'
+import { route } from '../../http/route'
+import { keepCosts } from '../../services/money/money'
+
+export default route({ does: 'house.costs', body: costsPut, reply: ok }, async ({ me, body }) => {
+  ownerOnly(me)
+  await keepCosts(body)
+})

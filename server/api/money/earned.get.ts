@@ -1,0 +1,10 @@
+import { earned } from '#contracts/replies/tools'
+import { earnedQuery } from '#contracts/tools'
+import { ownerOnly } from '../../http/owner'
+import { route } from '../../http/route'
+import { earnedIn } from '../../services/money/money'
+
+export default route({ query: earnedQuery, reply: earned }, ({ me, query }) => {
+  ownerOnly(me)
+  return earnedIn(query.month)
+})

@@ -1,0 +1,148 @@
+import type { ToolsPage } from '#contracts/replies/tools'
+import type { cleaningPost, toolPut } from '#contracts/tools'
+import { and, asc, desc, eq, gt, inArray, ne, sql } from 'drizzle-orm'
+import { DateTime } from 'luxon'
+import type { z } from 'zod'
+import { FIRST_PIECES, LOG_LINES, LOOK_BACK_DAYS } from '#core/catalogue/rules/cleaning'
+import { TECHNIQUES, TECHNIQUE_IDS } from '#core/catalogue/techniques/techniques'
+import { TOOL_IDS, TOOLS, type ToolId } from '#core/catalogue/techniques/tools'
+import { isHeld, possible, standingOf, type ToolLife } from '#core/hygiene/tools'
+import { cleanings, staff, tools, toolUses } from '#db/schema'
+import { refused } from '../../problem/problem'
+import type { Visit } from '../access'
+import { database, type Transaction } from '../database'
+import { dayIn } from '../dates'
+import { thePractice } from '../practice'
+import type { Staff } from '../session/session'
+
+const LOCK = 7_310_227
+type Reading = Pick<Transaction, 'select'>
+
+/**
+ * What has become of every tool of the house.
+ * @param except a visit whose own use does not count: what is in hand is in hand
+ */
+async function livesOf(db: Reading, except?: string): Promise<ToolLife[]> {
+  const from = DateTime.now().minus({ days: LOOK_BACK_DAYS }).toJSDate()
+  const used = except === undefined ? undefined : ne(toolUses.visitId, except)
+  const [own, uses, done] = await Promise.all([
+    db.select().from(tools),
+    db
+      .select()
+      .from(toolUses)
+      .where(and(gt(toolUses.at, from), used)),
+    db.select().from(cleanings).where(gt(cleanings.at, from)).orderBy(asc(cleanings.at)),
+  ])
+  return TOOL_IDS.map((tool) => {
+    const row = own.find((one) => one.tool === tool)
+    return {
+      tool,
+      pieces: row?.pieces ?? FIRST_PIECES,
+      contactMinutes: row?.contactMinutes ?? TOOLS[tool].contactMinutes,
+      uses: uses.filter((one) => one.tool === tool).map(({ at }) => at.getTime()),
+      cleanings: done
+        .filter((one) => one.tool === tool)
+        .map(({ step, pieces, at }) => ({ step, pieces, at: at.getTime() })),
+    }
+  })
+}
+
+/** Where every piece is now, and what was done last. */
+export async function readTools(): Promise<ToolsPage> {
+  const db = database()
+  const [lives, log] = await Promise.all([
+    livesOf(db),
+    db
+      .select({ own: cleanings, by: staff.name })
+      .from(cleanings)
+      .innerJoin(staff, eq(staff.id, cleanings.by))
+      .orderBy(desc(cleanings.at), desc(cleanings.enteredAt))
+      .limit(LOG_LINES),
+  ])
+  return {
+    now: Date.now(),
+    tools: lives.map((life) => {
+      const { tool, pieces, contactMinutes } = life
+      const { soaking, ...now } = standingOf(life)
+      return { tool, pieces, contactMinutes, ...now, soaking: [...soaking] }
+    }),
+    log: log.map(({ own: { id, tool, step, pieces, at, enteredAt }, by }) => ({
+      ...{ id, tool, step, pieces, by },
+      at: at.getTime(),
+      enteredAt: enteredAt.getTime(),
+    })),
+  }
+}
+
+const NOT_YET: Readonly<Record<z.infer<typeof cleaningPost>['step'], string>> = {
+  washed: 'No such piece waits to be washed.',
+  soaking: 'Only a piece that is washed goes into the disinfectant.',
+  ready: 'Nothing may come out yet: it must stay wet for its whole time.',
+}
+
+/** What was done to some pieces. The same id twice is once. @throws ProblemError 422 out of turn */
+export async function clean(me: Staff, body: z.infer<typeof cleaningPost>): Promise<void> {
+  const { id, tool, step, pieces } = body
+  const at = body.at === undefined ? new Date() : new Date(body.at)
+  if (at.getTime() > Date.now()) throw refused('That moment is still to come.')
+  await database().transaction(async (tx) => {
+    await tx.execute(sql`select pg_advisory_xact_lock(${LOCK})`)
+    const [again] = await tx
+      .select({ id: cleanings.id })
+      .from(cleanings)
+      .where(eq(cleanings.id, id))
+    if (again) return
+    const life = (await livesOf(tx)).find((one) => one.tool === tool)
+    if (!life || possible(standingOf(until(life, at)), step, at.getTime()) < pieces)
+      throw refused(NOT_YET[step], [
+        { field: 'pieces', given: String(pieces), allowed: 'as many as wait for it' },
+      ])
+    await tx.insert(cleanings).values({ id, tool, step, pieces, by: me.id, at })
+  })
+}
+/** What had become of it by a moment: what is entered afterwards stands at its own time. */
+const until = (life: ToolLife, at: Date): ToolLife => ({
+  ...life,
+  uses: life.uses.filter((use) => use <= at.getTime()),
+  cleanings: life.cleanings.filter((deed) => deed.at <= at.getTime()),
+})
+
+/** How many of a tool the house has, and its disinfectant's minutes. */
+export async function keepTool({ tool, ...set }: z.infer<typeof toolPut>): Promise<void> {
+  await database()
+    .insert(tools)
+    .values({ tool, ...set })
+    .onConflictDoUpdate({ target: tools.tool, set })
+}
+
+/** Tools of which nothing is clean for a visit of today; a visit of another day is still to come. */
+export async function heldFor(visit: Visit, today: string): Promise<ToolId[]> {
+  const { timeZone } = await thePractice()
+  if (!['booked', 'treating'].includes(visit.status) || today !== dayIn(timeZone, Date.now()))
+    return []
+  const lives = await livesOf(database(), visit.id)
+  return lives.filter((life) => isHeld(standingOf(life))).map(({ tool }) => tool)
+}
+
+const WITH_TOOLS = TECHNIQUE_IDS.filter((id) => TECHNIQUES[id].tools !== undefined)
+
+/** Tools of the steps that these taps are of have touched skin: from now on they wait to be cleaned. */
+export async function noteUsed(
+  tx: Transaction,
+  visit: Pick<Visit, 'id'>,
+  keys: readonly string[],
+): Promise<void> {
+  if (keys.length === 0) return
+  const found = await tx.execute<{ technique: (typeof TECHNIQUE_IDS)[number] }>(sql`
+    select distinct step->>'technique' as technique
+    from plans, jsonb_array_elements(plans.steps) step
+    where plans.visit_id = ${visit.id} and plans.version > 0
+      and ${inArray(sql`step->>'key'`, [...keys])}
+      and ${inArray(sql`step->>'technique'`, WITH_TOOLS)}`)
+  const used = new Set(found.flatMap(({ technique }) => TECHNIQUES[technique].tools ?? []))
+  if (used.size === 0) return
+  await tx
+    .insert(toolUses)
+    .values([...used].map((tool) => ({ visitId: visit.id, tool })))
+    .onConflictDoNothing()
+}
