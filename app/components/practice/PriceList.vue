@@ -39,7 +39,7 @@ const shown = computed(() => props.prices.filter(({ retired }) => !retired))
     <ul class="plainlist">
       <li v-for="price in shown" :key="price.id" class="between line">
         <b>{{ price.name }}</b>
-        <span class="row">
+        <span class="row keep">
           <span class="figures">{{ cents(price.cents, currency) }}</span>
           <VBtn variant="text" @click="edit(price)"
             >Change<span class="sr"> {{ price.name }}</span></VBtn
@@ -72,7 +72,12 @@ const shown = computed(() => props.prices.filter(({ retired }) => !retired))
 </template>
 
 <style scoped>
+.keep {
+  flex-wrap: nowrap;
+  gap: 0;
+}
 .line {
+  flex-wrap: nowrap;
   border-top: 1px solid var(--line);
   align-items: center;
 }

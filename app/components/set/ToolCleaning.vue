@@ -76,6 +76,7 @@ const several = (pieces: number) => (pieces > 1 ? `${pieces} pieces ` : '')
         <span v-else-if="wet" class="figures" role="timer"
           ><b>{{ left }} min</b> wet, until {{ clock(wet.until, zone) }}</span
         >
+        <slot />
       </span>
     </div>
     <p v-if="tool.used" class="soft how">Wash: {{ row.wash }}.</p>
@@ -93,6 +94,9 @@ const several = (pieces: number) => (pieces > 1 ? `${pieces} pieces ` : '')
 .tool {
   border-top: 1px solid var(--line);
   padding: 8px 0;
+}
+.cap {
+  display: inline-block;
 }
 .cap::first-letter {
   text-transform: uppercase;

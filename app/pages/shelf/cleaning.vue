@@ -43,6 +43,14 @@ const save = () =>
     form.value = null
     await refresh()
   })
+/** What asks for a hand first. */
+const inTurn = computed(() =>
+  [...(tools.value?.tools ?? [])].sort(
+    (one, other) =>
+      Number(one.clean === one.pieces) - Number(other.clean === other.pieces) ||
+      other.used - one.used,
+  ),
+)
 const when = (at: number) => `${dayWords(at, zone)}, ${clock(at, zone)}`
 const afterwards = ({ at, enteredAt }: ToolsPage['log'][number]) => enteredAt - at > MINUTE_MS
 const print = () => {
@@ -68,10 +76,19 @@ const print = () => {
     <div v-if="tools" class="cols">
       <section class="panel noprint">
         <h2>Tools</h2>
-        <div v-for="tool in tools.tools" :key="tool.tool">
-          <ToolCleaning :tool="tool" :now="now" :zone="zone" @changed="refresh" />
+        <div v-for="tool in inTurn" :key="tool.tool">
+          <ToolCleaning :tool="tool" :now="now" :zone="zone" @changed="refresh">
+            <VBtn v-if="may" size="small" variant="text" @click="edit(tool)"
+              >Pieces<span class="sr"> of the {{ TOOLS[tool.tool].name }}</span></VBtn
+            >
+          </ToolCleaning>
           <form v-if="form?.tool === tool.tool" class="row edit" novalidate @submit.prevent="save">
-            <VTextField v-model="form.pieces" label="Pieces" inputmode="numeric" hide-details />
+            <VTextField
+              v-model="form.pieces"
+              label="Pieces in the house"
+              inputmode="numeric"
+              hide-details
+            />
             <VTextField
               v-model="form.minutes"
               label="Minutes wet, by the label"
@@ -81,9 +98,6 @@ const print = () => {
             <VBtn type="submit" color="primary" :loading="busy">Save</VBtn>
             <VBtn variant="text" @click="form = null">Cancel</VBtn>
           </form>
-          <VBtn v-else-if="may" size="small" variant="text" @click="edit(tool)"
-            >Pieces and minutes<span class="sr"> of the {{ TOOLS[tool.tool].name }}</span></VBtn
-          >
         </div>
       </section>
       <section class="panel">

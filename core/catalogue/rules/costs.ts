@@ -14,8 +14,8 @@ export type CostId = (typeof COST_IDS)[number]
 export const COST_NAMES: Readonly<Record<CostId, string>> = {
   roomHour: 'room, an hour',
   personHour: 'therapist, an hour',
-  deviceUse: 'a device, each visit it is used at',
-  wash: 'washing a cloth, sponge or towel',
+  deviceUse: 'a device, each visit',
+  wash: 'a cloth or towel washed',
   pad: 'a cotton pad',
   tissue: 'a tissue',
   gloves: 'a pair of gloves',

@@ -1,6 +1,6 @@
 import type { Earned, MoneyPage, VisitMoney } from '#contracts/replies/tools'
 import type { costsPut, pricePut } from '#contracts/tools'
-import { and, asc, eq, gte, inArray, lt, sql } from 'drizzle-orm'
+import { and, asc, eq, gte, inArray, lt, not, sql } from 'drizzle-orm'
 import { DateTime } from 'luxon'
 import type { z } from 'zod'
 import { costOfDone, plannedCost } from '#core/cost/ofVisit'
@@ -32,7 +32,7 @@ import type { Visit } from '../access'
 import { database, type Transaction } from '../database'
 import { thePractice } from '../practice'
 import type { Staff } from '../session/session'
-import { MOMENT } from '../visits/moment'
+import { beforeMoment, MOMENT } from '../visits/moment'
 
 /** What the house has told of its costs. */
 async function costsNow(db: Pick<Transaction, 'select'>): Promise<HouseCosts> {
@@ -160,7 +160,7 @@ export async function earnedIn(month: string): Promise<Earned> {
     .leftJoin(protocols, eq(protocols.id, plans.protocolId))
     .leftJoin(visitPrices, eq(visitPrices.visitId, visits.id))
     .leftJoin(prices, eq(prices.id, visitPrices.priceId))
-    .where(and(gte(MOMENT, from), lt(MOMENT, to)))
+    .where(and(not(beforeMoment(from)), beforeMoment(to)))
     .orderBy(asc(MOMENT))
   return {
     visits: rows.map((row) => ({ ...row, at: row.at.getTime() })),
