@@ -1,4 +1,4 @@
-import { DAY_MS, MINUTE_SECONDS, SECOND_MS, WEEK_DAYS } from '#core/units'
+import { DAY_MS, HOUR_MINUTES, MINUTE_SECONDS, SECOND_MS, WEEK_DAYS } from '#core/units'
 /** Dates and times as they are read in the house's own zone. */
 export const clock = (at: number, zone: string) =>
   new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', timeZone: zone }).format(
@@ -31,6 +31,14 @@ export const fullDay = (at: number, zone: string) =>
     timeZone: zone,
   }).format(at)
 export const dayAndClock = (at: number, zone: string) => `${dayWords(at, zone)}, ${clock(at, zone)}`
+/** "12 min", "3 h 18 min": a span of whole minutes. */
+export const spanWords = (minutes: number): string => {
+  const hours = Math.floor(minutes / HOUR_MINUTES)
+  const rest = minutes - hours * HOUR_MINUTES
+  return [hours > 0 ? `${hours} h` : '', rest > 0 || hours === 0 ? `${rest} min` : '']
+    .filter(Boolean)
+    .join(' ')
+}
 /** Elapsed time as m:ss. */
 export const elapsed = (ms: number) => {
   const seconds = Math.max(0, Math.floor(ms / SECOND_MS))

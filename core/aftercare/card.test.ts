@@ -56,20 +56,30 @@ describe('aftercare card', () => {
     expect(fresh.map((line) => line.rule)).toEqual(['products-tip', 'products-calm'])
     expect(rules).not.toContain('sun-any')
   })
+  it('speaks of the other half where one is left, and of none otherwise', () => {
+    const rules = (left: boolean) =>
+      aftercareCard(['ampoule'], false, 0, undefined, [], left).map((line) => line.rule)
+    expect(rules(true)).toContain('half-ampoule')
+    expect(rules(false)).not.toContain('half-ampoule')
+  })
   it('has a case for every row, and misses it when the row is gone', () => {
     for (const row of AFTERCARE) {
       const rest = AFTERCARE.filter((aftercare) => aftercare.id !== row.id)
       const done = TECHNIQUE_IDS.filter(
         (technique) =>
-          row.after === 'any' ||
-          row.after === 'stopped' ||
+          typeof row.after === 'string' ||
           TECHNIQUES[technique].families.some((family) => row.after.includes(family)),
       )
       const fires = (rows: typeof AFTERCARE) =>
         done.some((technique) =>
-          aftercareCard([technique], row.after === 'stopped', 0, rows).some(
-            (aftercareLine) => aftercareLine.rule === row.id,
-          ),
+          aftercareCard(
+            [technique],
+            row.after === 'stopped',
+            0,
+            rows,
+            [],
+            row.after === 'halfLeft',
+          ).some((aftercareLine) => aftercareLine.rule === row.id),
         )
       expect(fires(AFTERCARE), row.id).toBe(true)
       expect(fires(rest), row.id).toBe(false)

@@ -23,6 +23,7 @@ export interface AftercareLine {
  * @param done techniques done and not skipped
  * @param endedAt milliseconds since 1970 at the end of the visit
  * @param held what the bottles in use belong to by what they hold
+ * @param halfLeft half of a piece that was opened is left, for tomorrow morning
  */
 export function aftercareCard(
   done: readonly TechniqueId[],
@@ -30,17 +31,16 @@ export function aftercareCard(
   endedAt: number,
   rows: readonly AftercareRow[] = AFTERCARE,
   held: readonly FamilyId[] = [],
+  halfLeft = false,
 ): AftercareLine[] {
   const families = new Set<FamilyId>([
     ...done.flatMap((technique) => TECHNIQUES[technique].families),
     ...held,
   ])
   const fits = (aftercare: AftercareRow) =>
-    aftercare.after === 'any'
-      ? done.length > 0
-      : aftercare.after === 'stopped'
-        ? stopped
-        : aftercare.after.some((family) => families.has(family))
+    typeof aftercare.after === 'string'
+      ? { any: done.length > 0, stopped, halfLeft }[aftercare.after]
+      : aftercare.after.some((family) => families.has(family))
   const fitting = rows.filter(fits)
   return TOPIC_IDS.flatMap((topic) =>
     fitting

@@ -1,7 +1,7 @@
 import { COST_NAMES, type CostId } from '../catalogue/rules/costs'
 import type { Product } from '../catalogue/products/products'
 import { DEVICE_NAMES, type DeviceKind } from '../catalogue/kinds'
-import { pouredCents } from '../dosing/amount'
+import { openedFor, pouredCents } from '../dosing/amount'
 import type { Linen } from '../tray/linen'
 import { HOUR_MINUTES } from '../units'
 
@@ -16,7 +16,7 @@ export type HouseCosts = Partial<Record<CostId, number>>
 interface CostSource {
   /** What was, or is to be, poured of each bottle. */
   poured: readonly {
-    product: Pick<Product, 'name' | 'packMillilitres' | 'priceCents'>
+    product: Pick<Product, 'name' | 'kind' | 'dispenser' | 'packMillilitres' | 'priceCents'>
     millilitres: number
   }[]
   linen: readonly Linen[]
@@ -38,7 +38,7 @@ export function costOf({ poured, linen, devices, minutes, costs }: CostSource): 
     ...poured.map(({ product, millilitres }) => ({
       what: 'product' as const,
       name: product.name,
-      cents: pouredCents(product, millilitres),
+      cents: pouredCents(product, openedFor(product, millilitres)),
     })),
     ...linen.flatMap(({ name, count, costs: id }) =>
       id === undefined

@@ -1,5 +1,7 @@
 import {
   FINGERTIP_GRAMS,
+  HALF_PIECE,
+  HALVED,
   MEASURE_PARTS,
   ROUNDING_MATTERS,
   ROUNDING_SAID_FROM,
@@ -55,7 +57,7 @@ export function amountFor(
   const powderMl = powderFor(product.kind, onSkinMl)
   const exactMl = powderMl ?? onSkinMl
   const neverBelow = film.floor === true || powderMl !== undefined
-  const { count } = toMeasures(exactMl, product.dispenser, neverBelow)
+  const { count } = toMeasures(exactMl, product.dispenser, neverBelow, partOf(product))
   return amountOfMeasures(product, product.dispenser, count, exactMl)
 }
 
@@ -81,8 +83,20 @@ export function amountOfMeasures(
     roundingPercent: rounding,
     roundingMatters:
       ROUNDING_MATTERS.includes(product.kind) && Math.abs(rounding) >= ROUNDING_SAID_FROM,
-    costCents: pouredCents(product, ml),
+    costCents: pouredCents(product, openedFor(product, ml)),
   }
+}
+
+const servesTwice = ({ kind, dispenser }: Pick<Product, 'kind' | 'dispenser'>): boolean =>
+  HALVED.includes(kind) && dispenser.kind === 'piece'
+/** The smallest part of its measure that is taken of a product. */
+export const partOf = (product: Pick<Product, 'kind' | 'dispenser'>): number =>
+  servesTwice(product) ? HALF_PIECE : MEASURE_PARTS[product.dispenser.kind]
+
+/** What is gone from the shelf for so many millilitres: of a piece that is opened, all of it. */
+export function openedFor(product: Pick<Product, 'kind' | 'dispenser'>, ml: number): number {
+  const piece = product.dispenser.millilitres
+  return servesTwice(product) ? Math.ceil(ml / piece - ROUNDING) * piece : ml
 }
 
 /**
@@ -93,8 +107,8 @@ export function toMeasures(
   ml: number,
   dispenser: Dispenser,
   neverBelow: boolean,
+  part = MEASURE_PARTS[dispenser.kind],
 ): { count: number; ml: number } {
-  const part = MEASURE_PARTS[dispenser.kind]
   const exact = ml / (dispenser.millilitres * part)
   const whole = Math.max(1, neverBelow ? Math.ceil(exact - ROUNDING) : Math.round(exact))
   return { count: whole * part, ml: whole * part * dispenser.millilitres }

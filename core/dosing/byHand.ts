@@ -1,16 +1,15 @@
 import type { Product } from '../catalogue/products/products'
 import { millilitres, type Millilitres } from '../units'
-import { MEASURE_PARTS, SAID_PARTS } from '../catalogue/rules/dosing'
-import { describeMeasures } from './amount'
+import { SAID_PARTS } from '../catalogue/rules/dosing'
+import { describeMeasures, partOf } from './amount'
 
 /** One measure more or less, as the hand takes it from this bottle; never below none. */
 export function byMeasures(
-  product: Pick<Product, 'dispenser'>,
+  product: Pick<Product, 'kind' | 'dispenser'>,
   ml: number,
   by: 1 | -1,
 ): Millilitres {
-  const { kind, millilitres: each } = product.dispenser
-  const one = each * MEASURE_PARTS[kind]
+  const one = product.dispenser.millilitres * partOf(product)
   return millilitres(Math.max(0, Math.round(ml / one) + by) * one)
 }
 

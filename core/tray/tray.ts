@@ -1,5 +1,6 @@
 import { FINGERTIP_KINDS, JARS, MILK } from '../catalogue/rules/dosing'
 import { DEVICE_NAMES, KIND_NAMES, type DeviceKind } from '../catalogue/kinds'
+import type { Product } from '../catalogue/products/products'
 import type { PlanStep } from '../catalogue/techniques/step'
 import { TECHNIQUES } from '../catalogue/techniques/techniques'
 import { TOOLS, type ToolId } from '../catalogue/techniques/tools'
@@ -192,8 +193,22 @@ function mixOf(
   start: number,
   input: PlanInput,
 ): TrayMix | undefined {
-  const milkBorne = !input.verdict.substances.some((substance) => substance.family === MILK)
-  const { kind, name } = product
-  const mix = mixFor(kind, amount.count, input.profile.type, milkBorne)
-  return mix && { key: step.key, name, atMinute: start - mix.rule.beforeMinutes, mix }
+  const mix = stirred(product, amount.count, input)
+  return mix && { key: step.key, name: product.name, atMinute: start - mix.rule.beforeMinutes, mix }
 }
+
+/**
+ * What is stirred into so much powder for this client; undefined for what comes ready.
+ * @param powder measures of it, as its dose says or as was taken
+ */
+export const stirred = (
+  { kind }: Pick<Product, 'kind'>,
+  powder: number,
+  { verdict, profile }: Pick<PlanInput, 'verdict' | 'profile'>,
+): Mix | undefined =>
+  mixFor(
+    kind,
+    powder,
+    profile.type,
+    !verdict.substances.some((substance) => substance.family === MILK),
+  )

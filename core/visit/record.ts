@@ -1,6 +1,8 @@
 import { familiesOfStep } from '../catalogue/products/families'
 import type { Lot } from '../catalogue/products/products'
 import { alongside } from '../planning/today/alongside'
+import { openedFor } from '../dosing/amount'
+import { doseOf } from '../dosing/layers'
 import { bottleInHand } from '../planning/today/bottles'
 import { aftercareCard, type AftercareLine } from '../aftercare/card'
 import type { PlanStep } from '../catalogue/techniques/step'
@@ -51,6 +53,7 @@ export function recordParts(
     state.finishedAt ?? bundle.now,
     undefined,
     done.flatMap((step) => familiesOfStep(asUsed(step, state), bundle.shelf)),
+    done.some((step) => halfIsLeft(asUsed(step, state), state, input)),
   )
   const aftercare = card.map((line) => ({ ...line, until: new Date(line.until).toISOString() }))
   return [
@@ -69,6 +72,14 @@ export function recordParts(
       ),
     ),
   ]
+}
+
+/** Half of what was opened for a step was not used: a stop leaves nothing to go home with. */
+function halfIsLeft(step: PlanStep, { taken, stopped }: RoomState, input: PlanInput): boolean {
+  const product = input.shelf.find((item) => item.product.id === step.productId)?.product
+  if (!product || stopped) return false
+  const used = taken[step.key]?.millilitres ?? doseOf(step, product, input).millilitres
+  return used > 0 && openedFor(product, used) > used
 }
 
 const part = (name: string, content: unknown): { name: string; content: unknown } => ({

@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import type { PlanStep } from '#core/catalogue/techniques/step'
+import { describeMeasures } from '#core/dosing/amount'
 import { useAmount } from '~/composables/room/amount'
 
 /** With what and how much: as planned, unless one measure more or less is tapped. */
 const props = defineProps<{ step: PlanStep }>()
-const { item, planned, taken, words, again, along, turn } = useAmount(() => props.step)
+const { item, planned, taken, words, again, along, mix, turn } = useAmount(() => props.step)
 const unlike = computed(() => (taken.value ? `, ${planned.value?.words ?? ''} planned` : ''))
 </script>
 
@@ -18,6 +19,11 @@ const unlike = computed(() => (taken.value ? `, ${planned.value?.words ?? ''} pl
     <RoomButton square :aria-label="`Less of ${item.product.name}`" @click="turn(-1)">−</RoomButton>
     <RoomButton square :aria-label="`More of ${item.product.name}`" @click="turn(1)">+</RoomButton>
   </div>
+  <p v-if="mix" class="mix" aria-label="Mix">
+    Mix <b>{{ describeMeasures(mix.powder, 'scoop') }} powder</b> with
+    <b>{{ describeMeasures(mix.liquid, 'scoop') }} {{ mix.of }}</b
+    >: {{ mix.rule.words }}. Workable {{ mix.rule.workingMinutes }} min.
+  </p>
   <div v-for="{ product, amount } in along" :key="product.id" class="amount">
     {{ product.name }}, <b>{{ amount.words }}</b>
   </div>
@@ -27,6 +33,10 @@ const unlike = computed(() => (taken.value ? `, ${planned.value?.words ?? ''} pl
 .amount {
   gap: 8px 12px;
   flex-wrap: nowrap;
+}
+.mix {
+  border-left: 3px solid var(--brass);
+  padding-left: 10px;
 }
 .dim {
   color: var(--candle-dim);

@@ -23,7 +23,7 @@ const emit = defineEmits<{ lay: [key: string, laid: boolean] }>()
         <td>
           <VCheckbox
             :model-value="laid(`product-${product.key}`)"
-            density="comfortable"
+            density="compact"
             hide-details
             :aria-label="`${product.name} laid out`"
             @update:model-value="(now) => emit('lay', `product-${product.key}`, now === true)"

@@ -21,7 +21,7 @@ const emit = defineEmits<{ lay: [key: string, laid: boolean] }>()
         <template #label>
           <span class="name"
             ><b>{{ chore.name }}</b
-            ><span v-if="chore.beside" class="soft"> {{ chore.beside }}</span></span
+            ><span v-if="chore.beside" class="soft">&ensp;{{ chore.beside }}</span></span
           >
         </template>
       </VCheckbox>

@@ -3,6 +3,7 @@ import { doseOf, layerWords } from '#core/dosing/layers'
 import type { PlanStep } from '#core/catalogue/techniques/step'
 import { alongside } from '#core/planning/today/alongside'
 import { bottleInHand } from '#core/planning/today/bottles'
+import { stirred } from '#core/tray/tray'
 import { productUsed } from '#core/treatment/order/atHand'
 import { millilitres } from '#core/units'
 import { useRoom } from '~/stores/room'
@@ -34,8 +35,22 @@ export function useAmount(step: () => PlanStep) {
     if (!room.input) return []
     const productId = item.value?.product.id
     const used = productId === undefined ? step() : { ...step(), productId }
-    return alongside(used, room.input).flatMap(({ from }) => from ?? [])
+    // What is stirred in stands on the mixing card already.
+    return alongside(used, room.input).flatMap(({ kind, from }) =>
+      from && kind !== mix.value?.rule.liquid ? from : [],
+    )
   })
+
+  /** The mixing card: what is stirred into the powder that is taken. */
+  const mix = computed(() =>
+    item.value && room.input && now.value > 0
+      ? stirred(
+          item.value.product,
+          now.value / item.value.product.dispenser.millilitres,
+          room.input,
+        )
+      : undefined,
+  )
 
   async function take(amount: number): Promise<void> {
     if (!item.value || !visit.bundle) return
@@ -62,6 +77,7 @@ export function useAmount(step: () => PlanStep) {
     words,
     again,
     along,
+    mix,
     turn,
     add,
   }

@@ -30,6 +30,7 @@ type AftercarePart =
   | 'hands'
   | 'pillow'
   | 'press'
+  | 'finishIt'
 
 /**
  * What a piece of work asks of the client afterwards. A row stands unless another of the visit asks
@@ -37,7 +38,8 @@ type AftercarePart =
  */
 export interface AftercareRow {
   id: string
-  after: readonly FamilyId[] | 'any' | 'stopped'
+  /** Work of these families, any work, a stop, or a piece of which half is left. */
+  after: readonly FamilyId[] | 'any' | 'stopped' | 'halfLeft'
   topic: AftercareTopic
   hours: number
   asks: readonly AftercarePart[]
@@ -66,6 +68,15 @@ const row = (
 })
 
 export const AFTERCARE: readonly AftercareRow[] = [
+  row(
+    'half-ampoule',
+    'halfLeft',
+    'products',
+    24,
+    ['finishIt'],
+    'The other half of the ampoule: tomorrow morning, then throw it away.',
+    'once opened it keeps until next morning',
+  ),
   row(
     'sun-tip',
     ['abrasion', 'needling', 'blade', 'peel'],

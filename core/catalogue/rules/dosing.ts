@@ -13,6 +13,12 @@ export const MEASURE_PARTS: Readonly<Record<Dispenser['kind'], number>> = {
   spatula: 1 / 2,
   pour: 1 / 2,
 }
+/**
+ * Pieces that serve twice: half of an ampoule now, the other half by next morning. Common practice.
+ */
+export const HALVED: readonly ProductKind[] = ['ampoule']
+/** The half of such a piece. */
+export const HALF_PIECE = 1 / 2
 /** Parts of a measure that are said with a sign of their own. */
 export const SAID_PARTS = 4
 /**

@@ -3,6 +3,7 @@ import { randomBytes } from 'node:crypto'
 import { asc, count, desc, eq, isNotNull, sql } from 'drizzle-orm'
 import { bottleInHand } from '#core/planning/today/bottles'
 import type { VisitBundle } from '#core/visit/bundle'
+import { openedFor } from '#core/dosing/amount'
 import { productsOf } from '#core/record/bottles'
 import { readParts, recordParts } from '#core/visit/record'
 import { amended } from '#core/record/amendment'
@@ -118,12 +119,8 @@ async function drawDown(
       const lot =
         item?.lots.find((lot) => lot.code === product.lot || lot.id === product.lot) ??
         (item && bottleInHand(item.product, item.lots, bundle.today))
-      if (lot)
-        used.set(
-          lot.id,
-          (used.get(lot.id) ?? 0) +
-            (product.takenMl ?? (draft.rushed ? 0 : product.plannedMl) ?? 0),
-        )
+      const poured = product.takenMl ?? (draft.rushed ? 0 : product.plannedMl) ?? 0
+      if (item && lot) used.set(lot.id, (used.get(lot.id) ?? 0) + openedFor(item.product, poured))
     }
   }
   const wanted = new Map([...used].map(([id, ml]) => [id, toHundredths(ml)]))

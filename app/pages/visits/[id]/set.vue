@@ -4,7 +4,7 @@ import { stopOf } from '#core/visit/stops'
 import { preferenceNotes } from '#core/catalogue/consultation/preferences'
 import { choresOf, readiness } from '#core/tray/ready'
 import { trayFor } from '#core/tray/tray'
-import { clock, dayWords } from '~/composables/dates'
+import { clock, dayWords, spanWords } from '~/composables/dates'
 import { useLaid } from '~/composables/laid'
 import { useTools } from '~/composables/tools'
 import { sayProblem } from '~/composables/useApi'
@@ -67,7 +67,7 @@ const dueIn = computed(() => {
   if (dayWords(startsAt, zone.value) !== dayWords(now.value, zone.value))
     return dayWords(startsAt, zone.value)
   if (minutes === 0) return 'now'
-  return minutes > 0 ? `in ${minutes} min` : `${-minutes} min ago`
+  return minutes > 0 ? `in ${spanWords(minutes)}` : `${spanWords(-minutes)} ago`
 })
 /** Said before it happens: a visit that is begun today is a visit of today. */
 const otherDay = computed(() => {
