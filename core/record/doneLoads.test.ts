@@ -1,7 +1,9 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import type { PlanStep } from '../catalogue/techniques/step'
-import { TECHNIQUES } from '../catalogue/techniques/techniques'
+import type { FamilyId } from '../catalogue/kinds'
+import { REST_INTERVALS } from '../catalogue/rules/restIntervals'
+import { TECHNIQUES, TECHNIQUE_IDS } from '../catalogue/techniques/techniques'
 import { THICKNESS } from '../catalogue/rules/tolerance'
 import { planInput } from '../testing/fixtures'
 import { dwellWindow } from '../timing/schedule'
@@ -108,5 +110,24 @@ describe('what was done is poured into the ledger', () => {
     const planned = workOf(input, STEPS.slice(0, 2), rushed).loads.chin ?? 0
     expect(planned).toBeGreaterThan((TECHNIQUES.tip.load?.hundredths ?? 0) / 2)
     expect(planned).toBeGreaterThan(loadsDone(input, STEPS, timed).chin)
+  })
+})
+
+describe('what a visit asked of the skin', () => {
+  const rests = (family: FamilyId) =>
+    REST_INTERVALS.some((restInterval) => restInterval.after.includes(family))
+  it('its zones are remembered wherever any family of the work asks for rest', () => {
+    fc.assert(
+      fc.property(fc.constantFrom(...TECHNIQUE_IDS), (technique) => {
+        const own = step('own', technique, 3, { regions: ['forehead'] })
+        const state = fold(taps([0, { kind: 'started' }], [3, done('own')]), {
+          ...context,
+          plans: { 1: [own] },
+        })
+        const { regions } = workOf(input, [own], state)
+        const asks = TECHNIQUES[technique].families.some(rests)
+        expect(regions).toEqual(asks ? ['forehead'] : [])
+      }),
+    )
   })
 })

@@ -137,3 +137,25 @@ describe('bottles', () => {
     ).toEqual([])
   })
 })
+
+describe('a bottle that is open', () => {
+  const openFor = (days: number, openMonths: number) =>
+    lotBars(
+      lot('l', { openedOn: addDays(TODAY, -days), expires: addDays(TODAY, 900) }),
+      product('serum', 's', { openMonths }),
+      TODAY,
+    ).map(({ rule }) => rule)
+  it('is good for as many whole days as its months have, and not for one more', () => {
+    // A month has 30.4 days on the mean: a part of a day is no day.
+    expect(openFor(30, 1)).toEqual([])
+    expect(openFor(31, 1)).toEqual(['lot-open-too-long'])
+    expect(openFor(182, 6)).toEqual([])
+    expect(openFor(183, 6)).toEqual(['lot-open-too-long'])
+  })
+  it('is out of date the day after its date, and not on it', () => {
+    const dated = (days: number) =>
+      lotBars(lot('l', { expires: addDays(TODAY, days) }), product('serum', 's'), TODAY)
+    expect(dated(0)).toEqual([])
+    expect(dated(-1).map(({ rule }) => rule)).toEqual(['lot-expired'])
+  })
+})

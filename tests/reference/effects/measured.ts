@@ -170,8 +170,10 @@ export const MEASURES: Readonly<Record<string, Measure>> = {
     AFTERCARE.map((row) => [
       `card ${row.id}`,
       () => {
-        const families = row.after === 'any' || row.after === 'stopped' ? [] : row.after
-        const card = aftercareCard(['milk'], row.after === 'stopped', 0, [row], families)
+        const { after } = row
+        const families = typeof after === 'string' ? [] : after
+        const left = after === 'halfLeft'
+        const card = aftercareCard(['milk'], after === 'stopped', 0, [row], families, left)
         return card.map(({ until }) => until / HOUR_MS)
       },
     ]),
