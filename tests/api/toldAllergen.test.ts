@@ -32,10 +32,10 @@ describe('a patch test of what somebody is known to react to', () => {
       expect(reply.text, product.id).toMatch(/honey|bee/)
     }
     expect((await bundleOf(owner, id)).patchTests).toEqual([])
-    const other = shelf.find(
-      ({ product, lots }) => !held.some((own) => own.product.id === product.id) && lots.length > 0,
-    )
-    expect((await place(other?.product.id ?? '')).status).toBe(200)
+    // Of the demo's own shelf: bottles of other tests are counted empty or called back.
+    const other = shelf.find(({ product }) => product.id === 'milk-lake')
+    const reply = await place(other?.product.id ?? '')
+    expect(reply.status, reply.text).toBe(200)
   })
   it('nor before anybody was asked what they react to', async () => {
     const id = await book(owner, 'owner', await someone(owner, 'Nobody Asked'))

@@ -19,11 +19,11 @@ const unlike = computed(() => (taken.value ? `, ${planned.value?.words ?? ''} pl
     <RoomButton square :aria-label="`Less of ${item.product.name}`" @click="turn(-1)">−</RoomButton>
     <RoomButton square :aria-label="`More of ${item.product.name}`" @click="turn(1)">+</RoomButton>
   </div>
-  <p v-if="mix" class="mix" aria-label="Mix">
+  <div v-if="mix" class="mix" role="note" aria-label="Mix">
     Mix <b>{{ describeMeasures(mix.powder, 'scoop') }} powder</b> with
     <b>{{ describeMeasures(mix.liquid, 'scoop') }} {{ mix.of }}</b
     >: {{ mix.rule.words }}. Workable {{ mix.rule.workingMinutes }} min.
-  </p>
+  </div>
   <div v-for="{ product, amount } in along" :key="product.id" class="amount">
     {{ product.name }}, <b>{{ amount.words }}</b>
   </div>
