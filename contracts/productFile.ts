@@ -139,7 +139,7 @@ function usual(kind: ProductKind): Omit<ProductFields, 'name'> {
   }
 }
 const fieldsOf = ({ product, reorderMillilitres }: ShelfRow): ProductFields => {
-  const { id: _, inci, acid, pH, suits, colourChange, ...rest } = product
+  const { id: _, recipe: _own, inci, acid, pH, suits, colourChange, ...rest } = product
   const kept = {
     label: inci.join(', '),
     acid: acid ?? null,
@@ -150,8 +150,10 @@ const fieldsOf = ({ product, reorderMillilitres }: ShelfRow): ProductFields => {
   return { ...rest, ...kept, reorderMillilitres }
 }
 
+/** A recipe is not in a file of products: what a product is mixed with stays as it is. */
+type InFile = Exclude<keyof ProductFields, 'recipe'>
 /** What a file says laid over what was there; wrong words stay as they are and are refused. */
-function laidOver(base: ProductFields, given: Given): Record<keyof ProductFields, unknown> {
+function laidOver(base: ProductFields, given: Given): Record<InFile, unknown> {
   const num = (column: ProductColumn, stands: number | null) =>
     given[column] === undefined ? stands : number(given[column])
   const acid = given.acid ?? base.acid?.name
@@ -180,8 +182,8 @@ function laidOver(base: ProductFields, given: Given): Record<keyof ProductFields
 const same = (one: unknown, other: unknown) => JSON.stringify(one) === JSON.stringify(other)
 const shown = (value: unknown) =>
   typeof value === 'object' && value !== null ? JSON.stringify(value) : String(value ?? 'none')
-function changes(base: ProductFields, next: Record<keyof ProductFields, unknown>): string[] {
-  return (Object.keys(next) as (keyof ProductFields)[]).flatMap((key) => {
+function changes(base: ProductFields, next: Record<InFile, unknown>): string[] {
+  return (Object.keys(next) as InFile[]).flatMap((key) => {
     if (same(base[key], next[key])) return []
     if (key === 'label') return ['ingredients']
     if (key === 'priceCents')

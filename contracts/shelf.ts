@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { PRODUCT_KINDS } from '#core/catalogue/kinds'
+import { PART_MEASURES } from '#core/catalogue/products/recipes'
 import { SUIT_IDS } from '#core/catalogue/products/suits'
 import { day, id, line, said, version } from './common'
 
@@ -29,13 +30,34 @@ const fields = {
   packMillilitres: z.int('whole millilitres').min(1, 'at least 1').max(10_000, 'at most 10,000'),
   priceCents: z.int().min(0, 'not below nothing').max(10_000_000),
   openMonths: z.int('whole months').min(1, '1 to 60').max(60, '1 to 60'),
+  /** What it is mixed with in this house; left out, it stays as it is. */
+  recipe: z
+    .strictObject({
+      parts: amount(1000),
+      by: z.enum(['volume', 'weight']),
+      others: z
+        .array(
+          z.strictObject({
+            name: said(60),
+            parts: amount(1000),
+            density: z.number('a number').min(0.2, '0.2 to 3').max(3, '0.2 to 3'),
+            measure: z.enum(PART_MEASURES),
+            label: line(2000),
+          }),
+        )
+        .min(1, 'at least one part')
+        .max(12, 'at most 12 parts'),
+      workingMinutes: z.int('whole minutes').min(1, '1 to 120').max(120, '1 to 120'),
+    })
+    .nullable()
+    .optional(),
   /** The change of shade its maker states, where it has one. */
   colourChange: said(60).nullable().default(null),
   /** Fewer millilitres than these on the shelf are spoken of. */
   reorderMillilitres: z.int('whole millilitres').min(1).max(100_000).nullable().default(null),
 }
 const halfAmpoule = {
-  message: 'ampoules come by the piece: what is left of one is thrown away',
+  message: 'ampoules come by the piece: half now, half by next morning',
   path: ['dispenser'],
 }
 const wholeAmpoules = ({ kind, dispenser }: { kind: string; dispenser: { kind: string } }) =>

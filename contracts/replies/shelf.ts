@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { PRODUCT_KINDS } from '#core/catalogue/kinds'
+import { PART_MEASURES } from '#core/catalogue/products/recipes'
 import { SUIT_IDS } from '#core/catalogue/products/suits'
 import type { Lot, Product } from '#core/catalogue/products/products'
 import type { ShelfItem } from '#core/planning/input'
@@ -28,6 +29,24 @@ const productFields = {
   packMillilitres: z.number(),
   priceCents: z.int(),
   openMonths: z.int(),
+  recipe: z
+    .strictObject({
+      parts: z.number(),
+      by: z.enum(['volume', 'weight']),
+      others: z
+        .array(
+          z.strictObject({
+            name: text,
+            parts: z.number(),
+            density: z.number(),
+            measure: z.enum(PART_MEASURES),
+            label: text,
+          }),
+        )
+        .readonly(),
+      workingMinutes: z.int(),
+    })
+    .optional(),
   colourChange: text.optional(),
 }
 const product: z.ZodType<Product> = z.strictObject(productFields)

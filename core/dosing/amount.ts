@@ -10,6 +10,7 @@ import {
 import { ALL_PERCENT, GRAM_MILLIGRAMS, ROUNDING } from '../units'
 import { FILMS, type Dispenser, type Product } from '../catalogue/products/products'
 import { powderFor } from './mixing'
+import { saidPart } from './saidPart'
 import { areaOf, type FaceSize } from '../face/regions'
 import type { RegionId } from '../face/zones'
 import { grams, millilitres, type Grams, type Millilitres } from '../units'
@@ -54,7 +55,7 @@ export function amountFor(
   const film = FILMS[product.kind]
   const exactGrams = (areaOf(regions, size) * film.milligrams * layers) / GRAM_MILLIGRAMS
   const onSkinMl = exactGrams / product.density
-  const powderMl = powderFor(product.kind, onSkinMl)
+  const powderMl = powderFor(product, onSkinMl)
   const exactMl = powderMl ?? onSkinMl
   const neverBelow = film.floor === true || powderMl !== undefined
   const { count } = toMeasures(exactMl, product.dispenser, neverBelow, partOf(product))
@@ -123,11 +124,7 @@ export const pouredCents = (
 /** "1½ pumps": a count of measures of a dispenser, in words. */
 export function describeMeasures(count: number, kind: Dispenser['kind']): string {
   const [one, many] = MEASURE_WORDS[kind]
-  return `${String(count)
-    .replace('.25', '¼')
-    .replace('.5', '½')
-    .replace('.75', '¾')
-    .replace(/^0(?=[¼½¾])/, '')} ${count <= 1 ? one : many}`
+  return `${saidPart(count)} ${count <= 1 ? one : many}`
 }
 
 /** Grams as fingertip units, to the nearest half (Long and Finlay 1991). */

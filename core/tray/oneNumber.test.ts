@@ -72,7 +72,7 @@ describe('one number for one thing', () => {
           expect(tray.products[0]?.amount).toEqual(dose)
           const mixed = MIXES.find(({ kind }) => kind === product.kind)
           expect(tray.mixes[0]?.mix.powder).toBe(mixed ? dose.count : undefined)
-          expect(tray.mixes[0]?.mix.liquid).toBe(mixed && dose.count * mixed.liquidParts)
+          expect(tray.mixes[0]?.mix.parts[0]?.count).toBe(mixed && dose.count * mixed.liquidParts)
         },
       ),
     )
@@ -122,7 +122,7 @@ describe('one number for one thing', () => {
       productId: powder?.id ?? '',
     }
     const { products, mixes } = trayFor(input, [step])
-    expect(products[1]?.amount.count).toBe(mixes[0]?.mix.liquid)
+    expect(products[1]?.amount.count).toBe(mixes[0]?.mix.parts[0]?.count)
     expect(products[1]?.amount.millilitres).toBeCloseTo(
       (products[0]?.amount.millilitres ?? 0) * 2,
       6,

@@ -1,13 +1,12 @@
 import { FINGERTIP_KINDS, JARS, MILK } from '../catalogue/rules/dosing'
 import { DEVICE_NAMES, KIND_NAMES, type DeviceKind } from '../catalogue/kinds'
-import type { Product } from '../catalogue/products/products'
 import type { PlanStep } from '../catalogue/techniques/step'
 import { TECHNIQUES } from '../catalogue/techniques/techniques'
 import { TOOLS, type ToolId } from '../catalogue/techniques/tools'
 import { TRAY_RULES, warmUpOf, type TrayRule } from '../catalogue/techniques/linen'
 import { fingertipUnits, type Amount } from '../dosing/amount'
 import { doseOf } from '../dosing/layers'
-import { mixFor, type Mix } from '../dosing/mixing'
+import { mixFor, type Mix, type Mixed } from '../dosing/mixing'
 import { schedule } from '../timing/schedule'
 import { confirmationsFor } from '../screening/consent/confirm'
 import { alongside } from '../planning/today/alongside'
@@ -194,7 +193,7 @@ function mixOf(
   input: PlanInput,
 ): TrayMix | undefined {
   const mix = stirred(product, amount.count, input)
-  return mix && { key: step.key, name: product.name, atMinute: start - mix.rule.beforeMinutes, mix }
+  return mix && { key: step.key, name: product.name, atMinute: start - mix.beforeMinutes, mix }
 }
 
 /**
@@ -202,12 +201,12 @@ function mixOf(
  * @param powder measures of it, as its dose says or as was taken
  */
 export const stirred = (
-  { kind }: Pick<Product, 'kind'>,
+  product: Mixed,
   powder: number,
   { verdict, profile }: Pick<PlanInput, 'verdict' | 'profile'>,
 ): Mix | undefined =>
   mixFor(
-    kind,
+    product,
     powder,
     profile.type,
     !verdict.substances.some((substance) => substance.family === MILK),

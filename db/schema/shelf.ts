@@ -11,6 +11,7 @@ import {
   timestamp,
   uuid,
 } from 'drizzle-orm/pg-core'
+import type { Recipe } from '#core/catalogue/products/recipes'
 import type { Dispenser, Product } from '#core/catalogue/products/products'
 import { staff } from './people'
 import { visits } from './visits'
@@ -32,6 +33,8 @@ export const products = pgTable(
     packMillilitres: integer('pack_millilitres').notNull(),
     priceCents: integer('price_cents').notNull(),
     openMonths: integer('open_months').notNull(),
+    /** What it is mixed with in this house. */
+    recipe: jsonb('recipe').$type<Recipe>(),
     /** The change of shade its maker states, where it has one. */
     colourChange: text('colour_change'),
     /** Fewer millilitres than these on the shelf are spoken of; none: never. */

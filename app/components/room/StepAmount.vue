@@ -21,8 +21,11 @@ const unlike = computed(() => (taken.value ? `, ${planned.value?.words ?? ''} pl
   </div>
   <div v-if="mix" class="mix" role="note" aria-label="Mix">
     Mix <b>{{ describeMeasures(mix.powder, 'scoop') }} powder</b> with
-    <b>{{ describeMeasures(mix.liquid, 'scoop') }} {{ mix.of }}</b
-    >: {{ mix.rule.words }}. Workable {{ mix.rule.workingMinutes }} min.
+    <template v-for="(part, at) in mix.parts" :key="part.name"
+      ><template v-if="at">, </template><b>{{ part.words }} {{ part.name }}</b></template
+    >: {{ mix.words }}. Workable {{ mix.workingMinutes }} min.
+    <template v-if="mix.driftPercent">Up to {{ mix.driftPercent }} % off by rounding.</template>
+    <div v-for="trouble in mix.troubles" :key="trouble">{{ trouble }}</div>
   </div>
   <div v-for="{ product, amount } in along" :key="product.id" class="amount">
     {{ product.name }}, <b>{{ amount.words }}</b>

@@ -14,11 +14,16 @@ defineProps<{ mixes: Tray['mixes']; at: (minute: number) => string }>()
         <span
           ><b>{{ made.name }}</b
           ><br /><span class="figures"
-            >{{ describeMeasures(made.mix.powder, 'scoop') }} powder,
-            {{ describeMeasures(made.mix.liquid, 'scoop') }} {{ made.mix.of }}</span
+            >{{ describeMeasures(made.mix.powder, 'scoop') }} powder<template
+              v-for="part in made.mix.parts"
+              :key="part.name"
+              >, {{ part.words }} {{ part.name }}</template
+            ></span
           ><br /><span class="soft"
-            >{{ made.mix.rule.words }}; workable {{ made.mix.rule.workingMinutes }} min</span
-          ></span
+            >{{ made.mix.words }}; workable {{ made.mix.workingMinutes }} min</span
+          ><span v-for="trouble in made.mix.troubles" :key="trouble" class="tag watch">{{
+            trouble
+          }}</span></span
         ><span class="big figures serif">{{ at(made.atMinute) }}</span>
       </li>
     </ul>

@@ -2,6 +2,7 @@
 import { DISPENSER_NAMES } from '#core/catalogue/products/products'
 import type { ShelfRow } from '#contracts/replies/shelf'
 import { KIND_NAMES, PRODUCT_KINDS, type ProductKind } from '#core/catalogue/kinds'
+import type { KitchenRecipe } from '#core/catalogue/products/recipes'
 import { SUIT_IDS } from '#core/catalogue/products/suits'
 import { useProductForm } from '~/composables/shelf/productForm'
 import { fieldProblem, sayProblem } from '~/composables/useApi'
@@ -18,6 +19,13 @@ const ACIDS = [
 const dispensers = Object.entries(DISPENSER_NAMES).map(([value, title]) => ({ value, title }))
 const suits = SUIT_IDS.map((id) => ({ value: id, title: id }))
 const err = (field: string) => fieldProblem(trouble.value, field)
+/** A recipe of the kitchen brings its powder's label along, where nothing was typed yet. */
+function beginWith({ name, label, kind }: KitchenRecipe) {
+  form.kind = kind
+  form.name ||= name
+  form.label ||= label
+  form.dispenser = 'scoop'
+}
 async function keep(retired = props.row?.retired ?? false) {
   if (await save(retired)) emit('saved')
 }
@@ -133,6 +141,7 @@ async function keep(retired = props.row?.retired ?? false) {
             :error-messages="err('reorderMillilitres')"
           />
         </div>
+        <RecipeParts v-model="form.recipe" :kind="form.kind" @begin="beginWith" />
         <VCheckbox
           v-model="form.calming"
           label="Calming: may touch skin just worked by machine, needle or blade"

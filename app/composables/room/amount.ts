@@ -1,3 +1,4 @@
+import { KIND_NAMES } from '#core/catalogue/kinds'
 import { byMeasures, measuresWords } from '#core/dosing/byHand'
 import { doseOf, layerWords } from '#core/dosing/layers'
 import type { PlanStep } from '#core/catalogue/techniques/step'
@@ -37,7 +38,7 @@ export function useAmount(step: () => PlanStep) {
     const used = productId === undefined ? step() : { ...step(), productId }
     // What is stirred in stands on the mixing card already.
     return alongside(used, room.input).flatMap(({ kind, from }) =>
-      from && kind !== mix.value?.rule.liquid ? from : [],
+      from && !mix.value?.parts.some(({ name }) => name === KIND_NAMES[kind]) ? from : [],
     )
   })
 

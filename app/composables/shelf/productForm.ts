@@ -2,6 +2,7 @@ import { fromHundredths, toHundredths } from '#core/units'
 import { PRODUCT_KINDS } from '#core/catalogue/kinds'
 import { USUAL_OPEN_MONTHS, type Product } from '#core/catalogue/products/products'
 import type { ShelfRow } from '#contracts/replies/shelf'
+import type { Recipe } from '#core/catalogue/products/recipes'
 import { INGREDIENTS, ingredientsIn } from '#core/catalogue/products/ingredients'
 import { readLabel } from '#core/catalogue/products/label'
 import { measureFromWeight } from '#core/dosing/weighed'
@@ -30,6 +31,7 @@ const blank = () => ({
   openMonths: text(USUAL_OPEN_MONTHS),
   colourChange: '',
   reorder: '',
+  recipe: null as Recipe | null,
 })
 /** What stands of a product, as it is typed. */
 const typedFrom = ({ product, reorderMillilitres }: ShelfRow): ReturnType<typeof blank> => ({
@@ -50,6 +52,7 @@ const typedFrom = ({ product, reorderMillilitres }: ShelfRow): ReturnType<typeof
   openMonths: text(product.openMonths),
   colourChange: product.colourChange ?? '',
   reorder: text(reorderMillilitres ?? undefined),
+  recipe: product.recipe ? structuredClone(product.recipe) : null,
 })
 
 /** What is typed of a product, what its label says, and the saving of it. */

@@ -1,4 +1,5 @@
 import type { ProductKind } from '../kinds'
+import type { Recipe } from './recipes'
 import type { SuitId } from './suits'
 
 /** How a hand measures from this bottle. `millilitres` is what one measure gives. */
@@ -25,6 +26,8 @@ export interface Product {
   priceCents: number
   /** Months it may stay open. */
   openMonths: number
+  /** What it is mixed with in this house, where it is. */
+  recipe?: Recipe
   /** The change of shade its maker states, by which it is known to be ready: "blue to clear". */
   colourChange?: string
 }

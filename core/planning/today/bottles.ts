@@ -5,6 +5,7 @@ import type { Lot, Product } from '../../catalogue/products/products'
 import { SUITS, type SuitId } from '../../catalogue/products/suits'
 import { TECHNIQUES } from '../../catalogue/techniques/techniques'
 import { freeAcidOf } from '../../dosing/freeAcid'
+import { tooMuchOil } from '../../dosing/mixing'
 import { bottleRateOf } from '../../dosing/bottleRate'
 import { lotBars, productBars, type ProductBar } from '../../screening/products/products'
 import { REACTED_RULE } from '../../screening/products/reactions'
@@ -36,6 +37,7 @@ export function productTrouble(
     ...productBars(product, { ...input.verdict, bars }, input.answers),
     ...avoidedBars(product, input, rows),
     ...strengthBars(product, input.daylight),
+    ...tooMuchOil(product).map((text) => ({ rule: 'essential-oil', text })),
     ...(suspected === undefined ? [] : [{ rule: REACTED_RULE, text: suspected }]),
     ...newBeforeEvent(product, input),
     ...(patch === undefined ? [] : [{ rule: 'patch-test', text: patch }]),

@@ -1,5 +1,6 @@
 import { IN_HAND_DAYS } from '#core/catalogue/rules/dues'
 import { asc, eq, gt, or } from 'drizzle-orm'
+import { readLabel } from '#core/catalogue/products/label'
 import { addDays } from '#core/screening/asking/days'
 import { fromHundredths, fromThousandths } from '#core/units'
 import type { Lot, Product } from '#core/catalogue/products/products'
@@ -23,6 +24,7 @@ export const productOf = (row: ProductRow): Product => ({
   packMillilitres: row.packMillilitres,
   priceCents: row.priceCents,
   openMonths: row.openMonths,
+  ...(row.recipe === null ? {} : { recipe: row.recipe }),
   ...(row.colourChange === null ? {} : { colourChange: row.colourChange }),
   ...(row.acid === null ? {} : { acid: row.acid }),
   ...(row.pHHundredths === null ? {} : { pH: fromHundredths(row.pHHundredths) }),
@@ -37,6 +39,15 @@ export const lotOf = (bottle: typeof lots.$inferSelect, recalledAt?: Date): Lot 
   remainingMillilitres: fromHundredths(bottle.remainingHundredths),
   ...(bottle.openedOn === null ? {} : { openedOn: bottle.openedOn }),
 })
+
+/** With what is stirred into it: every part is read against allergies, light and skin. */
+const withParts = (product: Product): Product =>
+  product.recipe
+    ? {
+        ...product,
+        inci: [...product.inci, ...product.recipe.others.flatMap(({ label }) => readLabel(label))],
+      }
+    : product
 
 /**
  * The shelf as the core sees it: bottles that hold something, and those in hand. A product that is
@@ -63,7 +74,7 @@ export async function readShelf(): Promise<ShelfItem[]> {
     byProduct.set(lot.productId, [...(byProduct.get(lot.productId) ?? []), lot])
   return rows
     .map((row) => ({
-      product: productOf(row),
+      product: withParts(productOf(row)),
       lots: row.retired ? [] : (byProduct.get(row.id) ?? []),
     }))
     .sort((one, other) => (one.product.id < other.product.id ? -1 : 1))

@@ -131,6 +131,7 @@ export async function noteUsed(
   tx: Transaction,
   visit: Pick<Visit, 'id'>,
   keys: readonly string[],
+  at = new Date(),
 ): Promise<void> {
   if (keys.length === 0) return
   const found = await tx.execute<{ technique: (typeof TECHNIQUE_IDS)[number] }>(sql`
@@ -143,6 +144,6 @@ export async function noteUsed(
   if (used.size === 0) return
   await tx
     .insert(toolUses)
-    .values([...used].map((tool) => ({ visitId: visit.id, tool })))
+    .values([...used].map((tool) => ({ visitId: visit.id, tool, at })))
     .onConflictDoNothing()
 }

@@ -64,7 +64,9 @@ export async function keepTaps(
     // Held against a seal being made at this moment: it sees this tap, or this tap sees the seal.
     await tx.select({ id: visits.id }).from(visits).where(eq(visits.id, visit.id)).for('share')
     await insertTaps(tx, me, visit, taps)
-    await noteUsed(tx, visit, taps.flatMap(workedOn))
+    const worked = taps.filter((own) => workedOn(own).length > 0)
+    const first = Math.min(Date.now(), ...worked.map((own) => own.at))
+    await noteUsed(tx, visit, worked.flatMap(workedOn), new Date(first))
     if (taps.some((tap) => tap.body.kind === 'finished'))
       await tx.update(visits).set({ status: 'closing' }).where(eq(visits.id, visit.id))
     if (taps.some((tap) => tap.body.kind === 'started')) await markBegun(tx, visit)

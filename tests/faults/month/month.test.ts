@@ -17,6 +17,7 @@ import {
   type SmallHouse,
 } from './smallHouse'
 import { saysItsDues } from './dues'
+import { saysOfCleaning, WashingUp } from './cleaning'
 import { OddDays, doneOf, saysOfOddDays } from './oddDays'
 import { bookOffered, clashes, live, type Booked } from './visits'
 
@@ -38,6 +39,7 @@ const chance = seeded(240)
 
 let small: SmallHouse
 let owner: Hand
+let washing: WashingUp
 let odd: OddDays
 /** Working days from next Monday on. */
 const days: string[] = []
@@ -62,6 +64,8 @@ beforeAll(async () => {
   small = await furnished(CLIENTS)
   owner = small.people.owner
   odd = new OddDays(small)
+  washing = new WashingUp(owner.call)
+  await washing.begin()
   zone = zoneOfHouse()
   let day = DateTime.now().setZone(zone).startOf('week').plus({ weeks: 1 })
   for (; days.length < DAYS; day = day.plus({ days: 1 }))
@@ -92,6 +96,7 @@ async function liveDay(at: number, day: string) {
   }
   for (const visit of booked.slice(-VISITS_A_DAY).filter((one) => dayOf(one) === day))
     await come(visit, day)
+  await washing.evening()
   await odd.day(
     at,
     day,
@@ -114,7 +119,8 @@ async function come(visit: Booked, day: string) {
   const stops = chance.chance(0.03)
   await odd.comesAgain(visit)
   const late = !stops && odd.isLate(booked.indexOf(visit))
-  await live(hand(visit.staffId).call, visit, { stopped: stops, late, odd })
+  const call = hand(visit.staffId).call
+  washing.note(visit.id, await live(call, visit, { stopped: stops, late, odd }))
   sealed.add(visit.id)
   if (stops) stopped.push({ id: visit.id, callOn: plus(day, 1) ?? '' })
 }
@@ -233,6 +239,8 @@ describe('a month of a small house', () => {
     expect(await odd.drewAfterRecall(recalled)).toEqual([])
     expect(used).toBeGreaterThan(sealed.size)
   })
+
+  saysOfCleaning(() => washing)
 
   saysOfOddDays(
     () => odd,

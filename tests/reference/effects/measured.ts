@@ -183,7 +183,7 @@ export const MEASURES: Readonly<Record<string, Measure>> = {
       `dose ${kind}`,
       () => {
         const { grams, millilitres, count } = amountFor(product(kind), GROUPS.face)
-        const mix = mixFor(kind, count, 'oily', true)
+        const mix = mixFor(product(kind), count, 'oily', true)
         return [rounded(grams), rounded(millilitres), count, mix ? Object.values(mix) : '']
       },
     ]),

@@ -1,0 +1,160 @@
+<script setup lang="ts">
+import type { ProductKind } from '#core/catalogue/kinds'
+import {
+  KITCHEN_RECIPES,
+  PART_MEASURE_NAMES,
+  PART_MEASURES,
+  type KitchenRecipe,
+  type Recipe,
+} from '#core/catalogue/products/recipes'
+
+/** What a powder is mixed with: any number of parts, by volume or weight. */
+defineProps<{ kind: ProductKind }>()
+const recipe = defineModel<Recipe | null>({ required: true })
+const emit = defineEmits<{ begin: [recipe: KitchenRecipe] }>()
+const measures = PART_MEASURES.map((value) => ({ value, title: PART_MEASURE_NAMES[value] }))
+const WAYS = [
+  { value: 'volume', title: 'by volume' },
+  { value: 'weight', title: 'by weight' },
+]
+const starts = KITCHEN_RECIPES.map(({ id, name }) => ({ value: id, title: name }))
+const blankPart = () => ({
+  name: '',
+  parts: 1,
+  density: 1,
+  measure: 'teaspoon' as const,
+  label: '',
+})
+function begin(id: string | null) {
+  const chosen = KITCHEN_RECIPES.find((own) => own.id === id)
+  if (!chosen) return
+  const { parts, by, others, workingMinutes } = chosen
+  recipe.value = { parts, by, others: others.map((part) => ({ ...part })), workingMinutes }
+  emit('begin', chosen)
+}
+const change = (more: Partial<Recipe>) => {
+  if (recipe.value) recipe.value = { ...recipe.value, ...more }
+}
+const setPart = (at: number, more: Partial<Recipe['others'][number]>) => {
+  change({
+    others: (recipe.value?.others ?? []).map((part, place) =>
+      place === at ? { ...part, ...more } : part,
+    ),
+  })
+}
+const number = (typed: string) => Number(typed.trim().replace(',', '.'))
+</script>
+
+<template>
+  <section class="stack" aria-label="Mixed with">
+    <div class="row">
+      <h3>Mixed with</h3>
+      <VSelect
+        v-if="!recipe"
+        class="start"
+        label="Begin with a recipe"
+        :items="starts"
+        density="compact"
+        hide-details
+        @update:model-value="begin"
+      />
+      <VBtn
+        v-if="!recipe"
+        variant="outlined"
+        @click="recipe = { parts: 1, by: 'volume', others: [blankPart()], workingMinutes: 10 }"
+        >A recipe of our own</VBtn
+      >
+      <VBtn v-else variant="text" @click="recipe = null">Comes ready: no recipe</VBtn>
+    </div>
+    <template v-if="recipe">
+      <div class="part">
+        <VTextField
+          :model-value="recipe.parts"
+          label="Parts of this powder"
+          inputmode="decimal"
+          density="compact"
+          hide-details
+          @update:model-value="(typed) => change({ parts: number(String(typed)) })"
+        />
+        <VSelect
+          :model-value="recipe.by"
+          label="Counted"
+          :items="WAYS"
+          density="compact"
+          hide-details
+          @update:model-value="(by) => change({ by })"
+        />
+        <VTextField
+          :model-value="recipe.workingMinutes"
+          label="Workable"
+          suffix="min"
+          inputmode="numeric"
+          density="compact"
+          hide-details
+          @update:model-value="(typed) => change({ workingMinutes: number(String(typed)) })"
+        />
+      </div>
+      <div v-for="(part, at) in recipe.others" :key="at" class="part">
+        <VTextField
+          :model-value="part.name"
+          :label="`Part ${at + 1}`"
+          density="compact"
+          hide-details
+          @update:model-value="(name) => setPart(at, { name })"
+        />
+        <VTextField
+          :model-value="part.parts"
+          label="Parts"
+          inputmode="decimal"
+          density="compact"
+          hide-details
+          @update:model-value="(typed) => setPart(at, { parts: number(String(typed)) })"
+        />
+        <VSelect
+          :model-value="part.measure"
+          label="Measured with"
+          :items="measures"
+          density="compact"
+          hide-details
+          @update:model-value="(measure) => setPart(at, { measure })"
+        />
+        <VTextField
+          :model-value="part.density"
+          label="Density"
+          suffix="g/mL"
+          inputmode="decimal"
+          density="compact"
+          hide-details
+          @update:model-value="(typed) => setPart(at, { density: number(String(typed)) })"
+        />
+        <VTextField
+          :model-value="part.label"
+          label="What is in it"
+          density="compact"
+          hide-details
+          @update:model-value="(label) => setPart(at, { label })"
+        />
+        <VBtn
+          variant="text"
+          :disabled="recipe.others.length < 2"
+          @click="change({ others: recipe.others.filter((_, place) => place !== at) })"
+          >Remove<span class="sr"> part {{ at + 1 }}</span></VBtn
+        >
+      </div>
+      <VBtn variant="outlined" @click="change({ others: [...recipe.others, blankPart()] })"
+        >Add a part</VBtn
+      >
+    </template>
+  </section>
+</template>
+
+<style scoped>
+.start {
+  max-width: 260px;
+}
+.part {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(130px, 1fr));
+  gap: 8px;
+}
+</style>
