@@ -74,6 +74,7 @@ test('what burned once is said wherever this client is looked at, and is not pla
   await expect(page.getByText(`reacted: ${name}`)).toBeVisible()
   await expect(page.getByText(`${name} is suspected of the reaction`)).toBeVisible()
   await open(page, '/shelf')
+  await page.getByLabel('Name, kind or ingredient').fill(name)
   await expect(page.getByRole('row', { name: new RegExp(name) }).first()).toContainText('suspected')
   const planned = (await bundleOf(owner, id)).plans.flatMap((one) => one.steps)
   expect(planned.map((step) => step.productId)).not.toContain(productId)
