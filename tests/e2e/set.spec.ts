@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto'
 import { expect, test } from '../support/browserTest'
 import { asOwner, open } from '../support/house'
 import { done, tell, withSteps } from '../support/ownPlan'
-import { prepared, someone, throughTheRoom, treating } from '../support/visit'
+import { bundleOf, prepared, someone, throughTheRoom, treating } from '../support/visit'
 import { choose, letIn } from '../support/walk'
 
 const put = async (path: string, body: object) => {
@@ -89,4 +89,37 @@ test('what a visit cost, what it is billed as and what it earned', async ({ page
   await page.getByRole('button', { name: 'Save the costs' }).click()
   await open(page, '/practice/money')
   await expect(page.getByLabel('a cotton pad')).toHaveValue('0.05')
+})
+
+test('a recipe of three parts is made on the shelf, and its tray lays all of them', async ({
+  page,
+}) => {
+  await letIn(page, 'owner')
+  await open(page, '/shelf')
+  await page.getByRole('button', { name: 'Add a product' }).click()
+  await page.getByRole('combobox', { name: 'Begin with a recipe' }).click({ force: true })
+  await page.getByRole('option', { name: 'Gram flour mask' }).click()
+  await page.getByLabel('Name', { exact: true }).fill('Gram Flour Of The House')
+  await page.getByLabel('Pack', { exact: true }).fill('500')
+  await page.getByLabel('Price of a pack').fill('6')
+  await page.getByRole('button', { name: 'Add a part' }).click()
+  await page.getByLabel('Part 3').fill('almond oil')
+  await page.getByLabel('What is in it').last().fill('Prunus Amygdalus Dulcis Oil')
+  await page.getByRole('button', { name: 'Save the product' }).click()
+  await expect(page.getByRole('button', { name: 'Save the product' })).toHaveCount(0)
+  const id = await treating(await asOwner(), 'owner', await someone(await asOwner(), 'Gram Flour'))
+  const { shelf } = await bundleOf(await asOwner(), id)
+  const own = shelf.find(({ product }) => product.name === 'Gram Flour Of The House')?.product
+  expect(own?.recipe?.others.map(({ name }) => name)).toEqual(['rose water', 'honey', 'almond oil'])
+  // Each part is read against allergies like any bottle.
+  expect(own?.inci).toEqual(
+    expect.arrayContaining(['Cicer Arietinum Seed Powder', 'Mel', 'Prunus Amygdalus Dulcis Oil']),
+  )
+  await open(page, '/shelf')
+  await page.getByLabel('Name, kind or ingredient').fill('Gram Flour Of The House')
+  await page.getByRole('button', { name: /^Change Gram Flour/ }).click()
+  await expect(page.getByLabel('Ingredients, as printed on the box')).toHaveValue(
+    'Cicer Arietinum Seed Powder',
+  )
+  await expect(page.getByLabel('Part 2')).toHaveValue('honey')
 })

@@ -94,7 +94,7 @@ const number = (typed: string) => Number(typed.trim().replace(',', '.'))
           @update:model-value="(typed) => change({ workingMinutes: number(String(typed)) })"
         />
       </div>
-      <div v-for="(part, at) in recipe.others" :key="at" class="part">
+      <div v-for="(part, at) in recipe.others" :key="at" class="part other">
         <VTextField
           :model-value="part.name"
           :label="`Part ${at + 1}`"
@@ -129,6 +129,7 @@ const number = (typed: string) => Number(typed.trim().replace(',', '.'))
         />
         <VTextField
           :model-value="part.label"
+          class="label"
           label="What is in it"
           density="compact"
           hide-details
@@ -154,7 +155,23 @@ const number = (typed: string) => Number(typed.trim().replace(',', '.'))
 }
 .part {
   display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(130px, 1fr));
+  grid-template-columns: repeat(auto-fit, minmax(150px, 1fr));
   gap: 8px;
+}
+.other {
+  grid-template-columns: 2fr 1fr 2fr 1fr;
+  border-top: 1px solid var(--line);
+  padding-top: 8px;
+}
+.label {
+  grid-column: span 3;
+}
+@media (max-width: 700px) {
+  .other {
+    grid-template-columns: 1fr 1fr;
+  }
+  .label {
+    grid-column: auto;
+  }
 }
 </style>

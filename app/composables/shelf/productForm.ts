@@ -52,7 +52,9 @@ const typedFrom = ({ product, reorderMillilitres }: ShelfRow): ReturnType<typeof
   openMonths: text(product.openMonths),
   colourChange: product.colourChange ?? '',
   reorder: text(reorderMillilitres ?? undefined),
-  recipe: product.recipe ? structuredClone(product.recipe) : null,
+  recipe: product.recipe
+    ? { ...product.recipe, others: product.recipe.others.map((part) => ({ ...part })) }
+    : null,
 })
 
 /** What is typed of a product, what its label says, and the saving of it. */
@@ -65,7 +67,8 @@ export function useProductForm(row?: ShelfRow) {
   const weighed = ref('')
 
   const recognised = computed(() => {
-    const label = readLabel(form.label)
+    const parts = form.recipe?.others.map((part) => part.label) ?? []
+    const label = [form.label, ...parts].flatMap(readLabel)
     if (label.length === 0) return 'Without its label nothing can be held against allergies.'
     const flagged = ingredientsIn(label).map((own) => INGREDIENTS[own].name)
     const read = `${label.length} ${label.length === 1 ? 'ingredient' : 'ingredients'} read`
