@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import type { ProductKind } from '#core/catalogue/kinds'
 import {
+  BLANK_PART,
+  BLANK_RECIPE,
   KITCHEN_RECIPES,
   PART_MEASURE_NAMES,
   PART_MEASURES,
@@ -18,13 +20,7 @@ const WAYS = [
   { value: 'weight', title: 'by weight' },
 ]
 const starts = KITCHEN_RECIPES.map(({ id, name }) => ({ value: id, title: name }))
-const blankPart = () => ({
-  name: '',
-  parts: 1,
-  density: 1,
-  measure: 'teaspoon' as const,
-  label: '',
-})
+const blankPart = () => ({ ...BLANK_PART })
 function begin(id: string | null) {
   const chosen = KITCHEN_RECIPES.find((own) => own.id === id)
   if (!chosen) return
@@ -58,10 +54,7 @@ const number = (typed: string) => Number(typed.trim().replace(',', '.'))
         hide-details
         @update:model-value="begin"
       />
-      <VBtn
-        v-if="!recipe"
-        variant="outlined"
-        @click="recipe = { parts: 1, by: 'volume', others: [blankPart()], workingMinutes: 10 }"
+      <VBtn v-if="!recipe" variant="outlined" @click="recipe = { ...BLANK_RECIPE }"
         >A recipe of our own</VBtn
       >
       <VBtn v-else variant="text" @click="recipe = null">Comes ready: no recipe</VBtn>

@@ -84,3 +84,12 @@ export const KITCHEN_RECIPES: readonly KitchenRecipe[] = [
     workingMinutes: 10,
   }),
 ]
+
+/** A part, and a recipe, that nobody has typed anything of yet. */
+export const BLANK_PART: RecipePart = part('', 1, 'teaspoon', '')
+export const BLANK_RECIPE: Recipe = {
+  parts: 1,
+  by: 'volume',
+  others: [BLANK_PART],
+  workingMinutes: 10,
+}

@@ -1,15 +1,17 @@
 import { randomUUID } from 'node:crypto'
+import postgres from 'postgres'
 import { expect, it } from 'vitest'
 import type { ToolsPage } from '#contracts/replies/tools'
 import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
 import { TOOL_IDS, type ToolId } from '#core/catalogue/techniques/tools'
+import { toMilliseconds } from '#core/units'
 import { CLEANING_STEPS, type CleaningStep } from '#core/hygiene/tools'
 import type { PlanStep } from '#core/catalogue/techniques/step'
 import type { Caller } from '../../support/http'
 import { must } from './smallHouse'
 
-/** A month of visits is lived in minutes: many pieces, and a disinfectant that is quick. */
-const PIECES = 100
+/** A day of visits is lived in seconds: a piece for each, and a disinfectant that is quick. */
+const PIECES = 20
 const CONTACT_MINUTES = 1
 
 /** Who washes up every evening, and knows what has been through their hands. */
@@ -28,43 +30,48 @@ export class WashingUp {
     for (const tool of done.flatMap(({ technique }) => TECHNIQUES[technique].tools ?? []))
       this.uses.set(tool, (this.uses.get(tool) ?? new Set()).add(visitId))
   }
-  /** All that waits goes one step on: what is wet comes out, what is washed goes in, the rest is washed. */
+  /** What was used that day is washed, wet for its time and dried: entered in the evening. */
   async evening(): Promise<void> {
     const { tools, now } = await this.page()
-    for (const { tool, used, washed, soaking } of tools) {
-      const out = soaking
-        .filter(({ until }) => until <= now)
-        .reduce((sum, { pieces }) => sum + pieces, 0)
-      await this.put(tool, 'ready', out)
-      await this.put(tool, 'soaking', washed)
-      await this.put(tool, 'washed', used)
+    const before = (minutes: number) => new Date(now - toMilliseconds(minutes)).toISOString()
+    for (const { tool, used } of tools) {
+      if (used === 0) continue
+      await this.put(tool, 'washed', used, before(CONTACT_MINUTES * 3))
+      await this.put(tool, 'soaking', used, before(CONTACT_MINUTES * 2))
+      await this.put(tool, 'ready', used, before(0))
     }
   }
-  private async put(tool: ToolId, step: CleaningStep, pieces: number): Promise<void> {
-    if (pieces > 0)
-      await must(this.call, 'POST', '/api/cleanings', { id: randomUUID(), tool, step, pieces })
+  private put(tool: ToolId, step: CleaningStep, pieces: number, at: string): Promise<unknown> {
+    const body = { id: randomUUID(), tool, step, pieces, at }
+    return must(this.call, 'POST', '/api/cleanings', body)
   }
   async page(): Promise<ToolsPage> {
     return (await must(this.call, 'GET', '/api/tools')) as ToolsPage
   }
 }
 
-export function saysOfCleaning(washing: () => WashingUp): void {
-  it('every use of a tool is in the log or waits, and every piece is somewhere', async () => {
+export function saysOfCleaning(washing: () => WashingUp, ownerUrl: () => string): void {
+  it('every visit that used a tool is told, every piece is somewhere, and the log adds up', async () => {
     const { tools, log } = await washing().page()
+    const db = postgres(ownerUrl(), { max: 1, onnotice: () => {} })
+    const told = await db<{ tool: ToolId; visits: number }[]>`
+      select tool, count(*)::int as visits from tool_uses group by tool`
+    await db.end()
+    const uses = [...washing().uses].map(([tool, { size }]) => ({ tool, visits: size }))
+    const byName = (list: readonly { tool: string; visits: number }[]) =>
+      [...list].sort((one, other) => (one.tool < other.tool ? -1 : 1)).map((one) => ({ ...one }))
+    expect(byName(told)).toEqual(byName(uses))
+    expect(Math.max(...uses.map(({ visits }) => visits))).toBeGreaterThan(100)
     for (const { tool, pieces, clean, used, washed, soaking } of tools) {
       const wet = soaking.reduce((sum, batch) => sum + batch.pieces, 0)
       expect(clean + used + washed + wet, tool).toBe(pieces)
-      const uses = washing().uses.get(tool)?.size ?? 0
       const through = (step: CleaningStep) =>
         log
           .filter((line) => line.tool === tool && line.step === step)
           .reduce((sum, line) => sum + line.pieces, 0)
-      expect(through('washed') + used, `${tool} washed`).toBe(uses)
-      expect(through('soaking') + washed + used, `${tool} in`).toBe(uses)
-      expect(through('ready') + wet + washed + used, `${tool} out`).toBe(uses)
+      expect(through('washed'), tool).toBe(through('soaking') + washed)
+      expect(through('soaking'), tool).toBe(through('ready') + wet)
     }
-    expect(Math.max(...[...washing().uses.values()].map(({ size }) => size))).toBeGreaterThan(20)
     expect(CLEANING_STEPS.every((step) => log.some((line) => line.step === step))).toBe(true)
   })
 }

@@ -240,7 +240,10 @@ describe('a month of a small house', () => {
     expect(used).toBeGreaterThan(sealed.size)
   })
 
-  saysOfCleaning(() => washing)
+  saysOfCleaning(
+    () => washing,
+    () => small.house.cluster.url('owner'),
+  )
 
   saysOfOddDays(
     () => odd,
