@@ -39,7 +39,7 @@ test('the desk', async ({ page }) => {
   await expect(page.getByRole('heading', { name: 'Log' })).toBeVisible()
   await shoot(page, 'cleaning')
   await page.goto('/practice/money')
-  await expect(page.getByText('The month')).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Price list' })).toBeVisible()
   await shoot(page, 'money')
   await page.goto('/method')
   await shoot(page, 'method')
