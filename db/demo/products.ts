@@ -834,7 +834,7 @@ export const DEMO_PRODUCTS: readonly Product[] = [
     'M',
     'Firming Activator',
     'activator',
-    'Aqua, Sodium Alginate, Glycerin',
+    'Aqua, Sodium Phosphate, Glycerin',
     'pour',
     ['all'],
     1000,

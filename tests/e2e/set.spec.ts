@@ -97,8 +97,13 @@ test('a recipe of three parts is made on the shelf, and its tray lays all of the
   await letIn(page, 'owner')
   await open(page, '/shelf')
   await page.getByRole('button', { name: 'Add a product' }).click()
-  await page.getByRole('combobox', { name: 'Begin with a recipe' }).click({ force: true })
-  await page.getByRole('option', { name: 'Gram flour mask' }).click()
+  // The list goes once a recipe is there.
+  await expect(async () => {
+    await page
+      .getByRole('combobox', { name: 'Begin with a recipe' })
+      .click({ force: true, timeout: 3_000 })
+    await page.getByRole('option', { name: 'Gram flour mask' }).click({ timeout: 3_000 })
+  }).toPass()
   await page.getByLabel('Name', { exact: true }).fill('Gram Flour Of The House')
   await page.getByLabel('Pack', { exact: true }).fill('500')
   await page.getByLabel('Price of a pack').fill('6')
