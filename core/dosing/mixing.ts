@@ -168,10 +168,11 @@ const tooMuch = (name: string, label: string, share: number, of: string): string
   )
 
 /** Essential oils of which a recipe holds more than skin bears, however large the batch. */
-export function tooMuchOil({ recipe, ...product }: Mixed): string[] {
-  const makes = yieldOf({ ...product, ...(recipe ? { recipe } : {}) })
+export function tooMuchOil(product: Mixed): string[] {
+  const { recipe, density } = product
+  const makes = recipe && yieldOf(product)
   if (!recipe || makes === undefined) return []
   return recipe.others.flatMap((part) =>
-    tooMuch(part.name, part.label, shareOf(part, recipe, product.density) / makes, 'this recipe'),
+    tooMuch(part.name, part.label, shareOf(part, recipe, density) / makes, 'this recipe'),
   )
 }
