@@ -4,7 +4,12 @@ import { ESSENTIAL_OILS } from '../catalogue/products/essentialOils'
 import { MIXES, type MixRule } from '../catalogue/products/mixes'
 import { KIND_NAMES, type ProductKind } from '../catalogue/kinds'
 import type { Product } from '../catalogue/products/products'
-import type { PartMeasure, Recipe, RecipePart } from '../catalogue/products/recipes'
+import {
+  RECIPE_MIXED,
+  type PartMeasure,
+  type Recipe,
+  type RecipePart,
+} from '../catalogue/products/recipes'
 import type { SkinType } from '../catalogue/skin/conditions'
 import { saidPart } from './saidPart'
 
@@ -137,9 +142,8 @@ function byRecipe(product: Mixed, recipe: Recipe, powder: number): Mix {
   return {
     powder,
     parts: made.map(({ name, count, millilitres, words }) => ({ name, count, millilitres, words })),
-    beforeMinutes: 2,
+    ...RECIPE_MIXED,
     workingMinutes: recipe.workingMinutes,
-    words: 'powder first, then the rest in this order; in glass or wood, never kept',
     yields,
     driftPercent: Math.round(
       Math.max(0, ...made.map(({ millilitres, exact }) => Math.abs(millilitres / exact - 1))) *

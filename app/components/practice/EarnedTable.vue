@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Earned } from '#contracts/replies/tools'
+import { earnedBy, earnedIn, UNBILLED } from '#core/cost/earned'
 import { dayWords } from '~/composables/dates'
 import { cents } from '~/composables/money'
 
@@ -7,37 +8,8 @@ import { cents } from '~/composables/money'
 const props = defineProps<{ earned: Earned; currency: string }>()
 const zone = Intl.DateTimeFormat().resolvedOptions().timeZone
 const money = (amount: number) => cents(amount, props.currency)
-const UNBILLED = 'not billed'
-interface Sum {
-  name: string
-  visits: number
-  taken: number
-  cost: number
-}
-const sums = computed(() => {
-  const by = new Map<string, Sum>()
-  for (const { price, protocol, takenCents, costCents } of props.earned.visits) {
-    const name = [price ?? UNBILLED, protocol].filter(Boolean).join(' · ')
-    const own = by.get(name) ?? { name, visits: 0, taken: 0, cost: 0 }
-    by.set(name, {
-      name,
-      visits: own.visits + 1,
-      taken: own.taken + (takenCents ?? 0),
-      cost: own.cost + costCents,
-    })
-  }
-  return [...by.values()].sort((one, other) => other.visits - one.visits)
-})
-const all = computed(() =>
-  sums.value.reduce(
-    (sum, own) => ({
-      visits: sum.visits + own.visits,
-      taken: sum.taken + own.taken,
-      cost: sum.cost + own.cost,
-    }),
-    { visits: 0, taken: 0, cost: 0 },
-  ),
-)
+const sums = computed(() => earnedBy(props.earned.visits))
+const all = computed(() => earnedIn('The month', props.earned.visits))
 const wasted = computed(() => props.earned.products.filter(({ wasteCents }) => wasteCents > 0))
 const ml = (amount: number) => `${amount.toFixed(1)} mL`
 </script>
@@ -61,14 +33,14 @@ const ml = (amount: number) => `${amount.toFixed(1)} mL`
           <td>{{ sum.visits }}</td>
           <td>{{ money(sum.taken) }}</td>
           <td>{{ money(sum.cost) }}</td>
-          <td>{{ money(sum.taken - sum.cost) }}</td>
+          <td>{{ money(sum.earned) }}</td>
         </tr>
         <tr class="figures all">
-          <td>The month</td>
+          <td>{{ all.name }}</td>
           <td>{{ all.visits }}</td>
           <td>{{ money(all.taken) }}</td>
           <td>{{ money(all.cost) }}</td>
-          <td>{{ money(all.taken - all.cost) }}</td>
+          <td>{{ money(all.earned) }}</td>
         </tr>
       </tbody>
     </VTable>

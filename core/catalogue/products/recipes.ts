@@ -30,6 +30,12 @@ export interface Recipe {
   workingMinutes: number
 }
 
+/** When a recipe of the house is mixed, and how. Common practice. */
+export const RECIPE_MIXED = {
+  beforeMinutes: 2,
+  words: 'powder first, then the rest in this order; in glass or wood, never kept',
+} as const
+
 /** Recipes of the kitchen to begin a product with; each house changes them as it likes. */
 export interface KitchenRecipe extends Recipe {
   id: string
