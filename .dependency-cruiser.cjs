@@ -19,6 +19,7 @@ const ROOMS = [
   'course',
   'visit',
   'cost',
+  'stock',
   'rows',
 ]
 const FILES = ['units', 'shapes']

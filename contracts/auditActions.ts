@@ -48,6 +48,8 @@ export const AUDIT_ACTIONS = {
   'lot.copy': "copied a bottle's code",
   'lot.move': 'moved a bottle',
   'lot.recall': 'recalled a lot',
+  'opened.add': 'noted what was opened or mixed',
+  'opened.end': 'used up or threw out what was open',
   'consent.withdraw': 'took back a consent',
   read: 'opened the visit',
   write: 'changed the visit',

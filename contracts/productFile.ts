@@ -30,6 +30,9 @@ export const PRODUCT_COLUMNS = [
   'price',
   'good months',
   'colour change',
+  'rests from min',
+  'rests to min',
+  'way off',
   'order below mL',
 ] as const
 export type ProductColumn = (typeof PRODUCT_COLUMNS)[number]
@@ -58,6 +61,9 @@ export function writeProducts(rows: readonly ShelfRow[]): string {
     price: fromHundredths(product.priceCents).toFixed(2),
     'good months': text(product.openMonths),
     'colour change': product.colourChange ?? '',
+    'rests from min': text(product.rests?.from),
+    'rests to min': text(product.rests?.to),
+    'way off': product.wayOff ?? '',
     'order below mL': text(reorderMillilitres),
   }))
   return Papa.unparse(
@@ -135,17 +141,32 @@ function usual(kind: ProductKind): Omit<ProductFields, 'name'> {
     priceCents: 0,
     openMonths: plain?.openMonths ?? 12,
     colourChange: null,
+    rests: null,
+    wayOff: null,
     reorderMillilitres: null,
   }
 }
 const fieldsOf = ({ product, reorderMillilitres }: ShelfRow): ProductFields => {
-  const { id: _, recipe: _own, inci, acid, pH, suits, colourChange, ...rest } = product
+  const {
+    id: _,
+    recipe: _own,
+    inci,
+    acid,
+    pH,
+    suits,
+    colourChange,
+    rests,
+    wayOff,
+    ...rest
+  } = product
   const kept = {
     label: inci.join(', '),
     acid: acid ?? null,
     pH: pH ?? null,
     suits: [...suits],
     colourChange: colourChange ?? null,
+    rests: rests ?? null,
+    wayOff: wayOff ?? null,
   }
   return { ...rest, ...kept, reorderMillilitres }
 }
@@ -175,7 +196,20 @@ function laidOver(base: ProductFields, given: Given): Record<InFile, unknown> {
     priceCents: given.price === undefined ? base.priceCents : toHundredths(number(given.price)),
     openMonths: num('good months', base.openMonths),
     colourChange: given['colour change'] ?? base.colourChange,
+    rests: restsIn(base, given),
+    wayOff: given['way off'] ?? base.wayOff,
     reorderMillilitres: num('order below mL', base.reorderMillilitres),
+  }
+}
+
+/** Both minutes of a label, or none; one alone is refused as it stands. */
+function restsIn({ rests }: ProductFields, given: Given): unknown {
+  const from = given['rests from min']
+  const to = given['rests to min']
+  if (from === undefined && to === undefined) return rests
+  return {
+    from: from === undefined ? rests?.from : number(from),
+    to: to === undefined ? rests?.to : number(to),
   }
 }
 

@@ -1,12 +1,20 @@
 import { z } from 'zod'
-import { PRODUCT_KINDS } from '#core/catalogue/kinds'
+import { KIND_NAMES, PRODUCT_KINDS } from '#core/catalogue/kinds'
+import type { Product } from '#core/catalogue/products/products'
 import { PART_MEASURES } from '#core/catalogue/products/recipes'
 import { SUIT_IDS } from '#core/catalogue/products/suits'
+import { WAY_OFF_IDS, WAYS_OFF, waysOffFor } from '#core/catalogue/techniques/removalWays'
+import { restWindow } from '#core/timing/dwell'
 import { day, id, line, said, version } from './common'
 
 const key = said(80)
 const amount = (most: number) =>
   z.number('a number').positive('more than nothing').max(most, `at most ${most}`)
+const restMinutes = z
+  .number('minutes')
+  .multipleOf(0.5, 'half minutes')
+  .min(0.5, 'at least ½')
+  .max(60, 'at most 60')
 const fields = {
   name: said(120),
   line: line(60),
@@ -30,6 +38,14 @@ const fields = {
   packMillilitres: z.int('whole millilitres').min(1, 'at least 1').max(10_000, 'at most 10,000'),
   priceCents: z.int().min(0, 'not below nothing').max(10_000_000),
   openMonths: z.int('whole months').min(1, '1 to 60').max(60, '1 to 60'),
+  /** Minutes that it rests by its label; none: those of its kind. */
+  rests: z
+    .strictObject({ from: restMinutes, to: restMinutes })
+    .refine(({ from, to }) => from <= to, { message: 'from before to', path: ['to'] })
+    .nullable()
+    .default(null),
+  /** What its label says of what is left when its time is over; none: it is rinsed off. */
+  wayOff: z.enum(WAY_OFF_IDS).nullable().default(null),
   /** What it is mixed with in this house; left out, it stays as it is. */
   recipe: z
     .strictObject({
@@ -62,11 +78,29 @@ const halfAmpoule = {
 }
 const wholeAmpoules = ({ kind, dispenser }: { kind: string; dispenser: { kind: string } }) =>
   kind !== 'ampoule' || dispenser.kind === 'piece'
-export const productPost = z.strictObject({ id, ...fields }).refine(wholeAmpoules, halfAmpoule)
+type Labelled = Pick<Product, 'kind'> &
+  Pick<z.infer<z.ZodObject<typeof fields>>, 'rests' | 'wayOff'>
+/** What a label says of its minutes and of its way off stands within what its kind bears. */
+function labelHolds({ kind, rests, wayOff }: Labelled, context: z.RefinementCtx): void {
+  const window = restWindow(kind)
+  const say = (field: string, message: string) => {
+    context.addIssue({ code: 'custom', path: [field], message })
+  }
+  if (rests && !window) say('rests', `${KIND_NAMES[kind]} does not rest on the skin`)
+  else if (rests && window && (rests.from < window.from || rests.to > window.to))
+    say('rests', `${window.from} to ${window.to} minutes for ${KIND_NAMES[kind]}`)
+  if (wayOff && !waysOffFor(kind).includes(wayOff))
+    say('wayOff', `${KIND_NAMES[kind]} is not ${WAYS_OFF[wayOff].name}`)
+}
+export const productPost = z
+  .strictObject({ id, ...fields })
+  .refine(wholeAmpoules, halfAmpoule)
+  .superRefine(labelHolds)
 /** A change of what was seen in this version. */
 export const productPut = z
   .strictObject({ id: key, version, retired: z.boolean(), ...fields })
   .refine(wholeAmpoules, halfAmpoule)
+  .superRefine(labelHolds)
 /** Products from a file: all of them, or none. */
 export const PRODUCT_ROWS = 1000
 export const productsPost = z.strictObject({

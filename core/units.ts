@@ -65,6 +65,9 @@ export function ticksWithin(slot: number): number {
 export const nearestTick = (amount: number): Minutes =>
   fromTicks(Math.round((amount * 60) / TICK_SECONDS))
 
+/** Whole ticks in so many minutes, as minutes. */
+export const floorTick = (amount: number): Minutes => fromTicks(ticksWithin(amount))
+
 /** Ticks of 30 seconds as minutes. */
 export function fromTicks(ticks: number): Minutes {
   return minutes((ticks * TICK_SECONDS) / 60)

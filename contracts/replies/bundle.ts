@@ -1,7 +1,13 @@
 import { z } from 'zod'
 import { CONSENT_IDS } from '#core/catalogue/consultation/consents'
 import { MAKE_UP_IDS } from '#core/catalogue/consultation/makeUp'
-import { CONCERN_IDS, DEVICE_KINDS, FAMILY_IDS, LICENCE_IDS } from '#core/catalogue/kinds'
+import {
+  CONCERN_IDS,
+  DEVICE_KINDS,
+  FAMILY_IDS,
+  LICENCE_IDS,
+  PRODUCT_KINDS,
+} from '#core/catalogue/kinds'
 import { SCHOOL_IDS } from '#core/catalogue/schools/schools'
 import { METER_KINDS } from '#core/catalogue/skin/meters'
 import { TOOL_IDS } from '#core/catalogue/techniques/tools'
@@ -17,13 +23,14 @@ import type { Readings } from '#core/skin/readings'
 import { readings } from '#core/skin/readingShapes'
 import { treatmentEvent } from '#core/treatment/taps/eventShapes'
 import type { MeterReading, PlanVersion, VisitBundle } from '#core/visit/bundle'
+import type { OpenHalf } from '#core/visit/halves'
 import type { LastTime } from '#core/visit/lastTime'
 import type { Photograph } from '#core/visit/photographs'
 import { VISIT_STATUSES } from '#core/visit/status'
 import { halves, preferences, wholeReading } from '../care'
 import { answers, planStep } from '../visit'
 import { pastReaction, poured } from './clientFile'
-import { at, count, id, isoDay, maybe, named, onRegions, text } from './common'
+import { at, by, count, id, isoDay, maybe, named, onRegions, text } from './common'
 import { policy, protocolStep } from './method'
 import { role } from './people'
 import { scopeLine, tightening } from './practice'
@@ -107,6 +114,16 @@ const lastTime: z.ZodType<LastTime> = z.strictObject({
   pads: count.optional(),
   water: count.optional(),
   drank: onRegions.optional(),
+})
+const openHalf: z.ZodType<OpenHalf> = z.strictObject({
+  id,
+  productId: text,
+  code: text,
+  expires: isoDay,
+  millilitres: z.number(),
+  openedOn: isoDay,
+  until: at,
+  visitId: id,
 })
 const steps = z.array(planStep)
 
@@ -198,6 +215,8 @@ export const visitBundle: z.ZodType<VisitBundle> = z.strictObject({
   lastTime: z
     .strictObject({ at, day: isoDay, makeUp: makeUp.nullable(), times: z.array(lastTime) })
     .nullable(),
+  learned: by(PRODUCT_KINDS, z.number()),
+  openHalves: z.array(openHalf),
   nextBooked: z.strictObject({ id, startsAt: at, room: text, staff: text }).nullable(),
   followUp: z.strictObject({ dueOn: isoDay, reason: text, done: yes }).nullable(),
 })

@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { PRODUCT_KINDS } from '#core/catalogue/kinds'
 import { PART_MEASURES } from '#core/catalogue/products/recipes'
 import { SUIT_IDS } from '#core/catalogue/products/suits'
+import { WAY_OFF_IDS } from '#core/catalogue/techniques/removalWays'
 import type { Lot, Product } from '#core/catalogue/products/products'
 import type { ShelfItem } from '#core/planning/input'
 import { at, count, id, isoDay, maybe, named, paged, text } from './common'
@@ -29,6 +30,8 @@ const productFields = {
   packMillilitres: z.number(),
   priceCents: z.int(),
   openMonths: z.int(),
+  rests: z.strictObject({ from: z.number(), to: z.number() }).optional(),
+  wayOff: z.enum(WAY_OFF_IDS).optional(),
   recipe: z
     .strictObject({
       parts: z.number(),
@@ -59,6 +62,7 @@ const lotFields = {
   recalled: z.boolean(),
   recalledAt: at.optional(),
   remainingMillilitres: z.number(),
+  half: z.strictObject({ id: text, until: at }).optional(),
 }
 const lot: z.ZodType<Lot> = z.strictObject(lotFields)
 export const shelfItem: z.ZodType<ShelfItem> = z.strictObject({ product, lots: z.array(lot) })
@@ -106,3 +110,30 @@ export const recallReply = z.strictObject({ bottles: count, clients: had })
 export const productsTaken = z.strictObject({ added: count, changed: count })
 export const stockTaken = z.strictObject({ bottles: count, changed: count })
 export const starterShelf = z.strictObject({ products: count })
+
+/** How long what stands there lasts, and what to order. */
+const stockLine = z.strictObject({
+  productId: text,
+  name: text,
+  kind: z.enum(PRODUCT_KINDS),
+  leftMillilitres: z.number(),
+  packMillilitres: z.number(),
+  /** Whole uses that are left, by what one takes on the mean; none where it was never used. */
+  usesLeft: count.nullable(),
+  /** The day on which it is empty, by the bookings ahead and the use of the last weeks. */
+  runsOut: isoDay.nullable(),
+  /** What will be past its date before it is used up. */
+  unused: z.array(z.strictObject({ code: text, day: isoDay, millilitres: z.number() })),
+  /** Packs to order, and what they cost. */
+  packs: count,
+  cents: count,
+  low: z.boolean(),
+})
+export const orderPage = z.strictObject({
+  today: isoDay,
+  currency: text,
+  /** Visits that are booked in the weeks looked ahead. */
+  booked: count,
+  lines: z.array(stockLine),
+})
+export type OrderPage = z.infer<typeof orderPage>

@@ -147,6 +147,7 @@ export const PRODUCT_KINDS = [
   'resurfacingMask',
   'powderMask',
   'hardeningPowder',
+  'cartridge',
   'eyeMask',
   'ampoule',
   'lipScrub',
@@ -196,6 +197,7 @@ export const KIND_NAMES: Readonly<Record<ProductKind, string>> = {
   resurfacingMask: 'resurfacing mask',
   powderMask: 'mask powder',
   hardeningPowder: 'hardening powder',
+  cartridge: 'sterile cartridge',
   eyeMask: 'eye mask',
   ampoule: 'ampoule',
   lipScrub: 'lip scrub',
@@ -301,5 +303,4 @@ export type Strength = 'stop' | 'adapt' | 'advise'
 export const COMMON_PRACTICE = 'common practice'
 
 /** What else lies on the tray for some techniques. */
-export type TrayItemId =
-  'gloves' | 'cartridge' | 'goggles' | 'tissues' | 'bowl' | 'globes' | 'warmTowel'
+export type TrayItemId = 'gloves' | 'tissues' | 'bowl' | 'warmTowel'

@@ -1,3 +1,4 @@
+import { productIn } from '../catalogue/products/products'
 import type { PlanStep } from '../catalogue/techniques/step'
 import { trayFor } from '../tray/tray'
 import type { PlanInput } from '../planning/input'
@@ -17,9 +18,9 @@ export function plannedCost(
 ): CostLine[] {
   const { products, linen, devices } = trayFor(input, steps)
   return costOf({
-    poured: products.flatMap(({ productId, amount: { millilitres } }) => {
-      const item = input.shelf.find(({ product }) => product.id === productId)
-      return item ? [{ product: item.product, millilitres }] : []
+    poured: products.flatMap(({ productId, amount: { millilitres }, half }) => {
+      const product = productIn(input.shelf, productId)
+      return product ? [{ product, millilitres, half: half !== null }] : []
     }),
     linen,
     devices: devices.map(({ kind }) => kind),
@@ -43,10 +44,10 @@ export function costOfDone(
   const { linen, devices } = trayFor(input, done)
   const used = lines.filter((line) => line.actualMinutes !== null).flatMap(productsOf)
   return costOf({
-    poured: used.flatMap(({ id, takenMl, plannedMl }) => {
-      const item = input.shelf.find(({ product }) => product.id === id)
+    poured: used.flatMap(({ id, takenMl, plannedMl, half = false }) => {
+      const product = productIn(input.shelf, id)
       const millilitres = takenMl ?? (rushed ? 0 : plannedMl) ?? 0
-      return item ? [{ product: item.product, millilitres }] : []
+      return product ? [{ product, millilitres, half }] : []
     }),
     linen,
     devices: devices.map(({ kind }) => kind),

@@ -1,7 +1,8 @@
 import { COST_NAMES, type CostId } from '../catalogue/rules/costs'
 import type { Product } from '../catalogue/products/products'
 import { DEVICE_NAMES, type DeviceKind } from '../catalogue/kinds'
-import { openedFor, pouredCents } from '../dosing/amount'
+import { pouredCents } from '../dosing/amount'
+import { drawnFor } from '../record/bottles'
 import type { Linen } from '../tray/linen'
 import { HOUR_MINUTES } from '../units'
 
@@ -18,6 +19,8 @@ interface CostSource {
   poured: readonly {
     product: Pick<Product, 'name' | 'kind' | 'dispenser' | 'packMillilitres' | 'priceCents'>
     millilitres: number
+    /** The other half of a piece that an earlier visit has paid for. */
+    half?: boolean
   }[]
   linen: readonly Linen[]
   devices: readonly DeviceKind[]
@@ -35,10 +38,10 @@ export function costOf({ poured, linen, devices, minutes, costs }: CostSource): 
   const byHour = (id: 'roomHour' | 'personHour') =>
     Math.round(((costs[id] ?? 0) * minutes) / HOUR_MINUTES)
   const lines: CostLine[] = [
-    ...poured.map(({ product, millilitres }) => ({
+    ...poured.map(({ product, millilitres, half = false }) => ({
       what: 'product' as const,
       name: product.name,
-      cents: pouredCents(product, openedFor(product, millilitres)),
+      cents: pouredCents(product, drawnFor(product, { millilitres, half })),
     })),
     ...linen.flatMap(({ name, count, costs: id }) =>
       id === undefined

@@ -4,11 +4,14 @@ import type { PlanStep } from '../catalogue/techniques/step'
 import { areaOf, nameRegions, type FaceSize } from '../face/regions'
 import type { RegionId } from '../face/zones'
 import { amountFor, type Amount } from './amount'
+import { learnedShare, type Learned } from './learned'
 
 /** Whom it is measured for: the face, and its zones that drank what they were given. */
 export interface DoseFor {
   faceSize?: FaceSize
   thirsty?: readonly RegionId[]
+  /** What earlier visits taught of this client's amounts. */
+  learned?: Learned
 }
 
 /** Where this product goes on twice: the thirsty zones of the step. Never a third layer. */
@@ -19,12 +22,11 @@ export const secondLayer = (
 ): RegionId[] =>
   WATERING[product.kind]?.secondLayer ? regions.filter((region) => thirsty.includes(region)) : []
 
-/** What a step takes of a product: its zones once, the thirsty ones of them twice. */
+/** What a step takes of a product: its zones once, thirsty ones twice, as this client was given it. */
 export function doseOf(step: Pick<PlanStep, 'regions'>, product: Product, on: DoseFor): Amount {
   const again = secondLayer(step, product, on)
-  if (again.length === 0) return amountFor(product, step.regions, on.faceSize)
-  const layers = 1 + areaOf(again) / areaOf(step.regions)
-  return amountFor(product, step.regions, on.faceSize, layers)
+  const layers = again.length === 0 ? 1 : 1 + areaOf(again) / areaOf(step.regions)
+  return amountFor(product, step.regions, on.faceSize, layers * learnedShare(product, on))
 }
 
 /** "a second layer on the cheeks", where one goes on. */

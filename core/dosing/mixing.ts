@@ -1,5 +1,6 @@
 import { WASTE_PERCENT, WATER_DROP_ML, MEASURE_PARTS } from '../catalogue/rules/dosing'
 import { ALL_PERCENT, ML_PER_TEASPOON, percentOf, ROUNDING } from '../units'
+import { KITCHEN_LIFE_ROWS } from '../catalogue/products/kitchen'
 import { ESSENTIAL_OILS } from '../catalogue/products/essentialOils'
 import { MIXES, type MixRule } from '../catalogue/products/mixes'
 import { KIND_NAMES, type ProductKind } from '../catalogue/kinds'
@@ -11,6 +12,7 @@ import {
   type RecipePart,
 } from '../catalogue/products/recipes'
 import type { SkinType } from '../catalogue/skin/conditions'
+import { lifeWords } from '../screening/products/kitchen'
 import { saidPart } from './saidPart'
 
 /** One thing that is stirred into the powder. */
@@ -34,10 +36,12 @@ export interface Mix {
   yields: number
   /** How far the hand's rounding takes a part from its share, per cent. */
   driftPercent: number
+  /** How long what is left may be kept. */
+  keeps: string
   /** What may not go into it, or is too little to measure. */
   troubles: readonly string[]
 }
-export type Mixed = Pick<Product, 'kind' | 'recipe' | 'density' | 'dispenser'>
+export type Mixed = Pick<Product, 'kind' | 'recipe' | 'density' | 'dispenser' | 'inci'>
 
 const ruleOf = (kind: ProductKind): MixRule | undefined => MIXES.find((made) => made.kind === kind)
 
@@ -91,6 +95,7 @@ export function mixFor(
     parts: [{ name, count, millilitres: count * scoop, words: scoopWords(count) }],
     yields: (powder + count) * scoop,
     driftPercent: 0,
+    keeps: KITCHEN_LIFE_ROWS.now.words,
     troubles: [],
   }
 }
@@ -149,6 +154,7 @@ function byRecipe(product: Mixed, recipe: Recipe, powder: number): Mix {
       Math.max(0, ...made.map(({ millilitres, exact }) => Math.abs(millilitres / exact - 1))) *
         ALL_PERCENT,
     ),
+    keeps: lifeWords(product),
     troubles: made.flatMap((own) => troublesOf(own, yields)),
   }
 }

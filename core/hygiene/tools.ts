@@ -1,8 +1,8 @@
 import { TOOLS, type ToolId } from '../catalogue/techniques/tools'
 import { toMilliseconds } from '../units'
 
-/** What is done to a tool after a client, in this order. */
-export const CLEANING_STEPS = ['washed', 'soaking', 'ready'] as const
+/** What is done to a tool after a client, in this order; and its worn part changed for a new one. */
+export const CLEANING_STEPS = ['washed', 'soaking', 'ready', 'changed'] as const
 export type CleaningStep = (typeof CLEANING_STEPS)[number]
 
 /** Moments are milliseconds since 1970. */
@@ -67,6 +67,8 @@ function moved(
         soaking: [...now.soaking, { pieces, until }],
       }
     }
+    case 'changed':
+      return now
     case 'ready':
       return { ...now, clean: now.clean + pieces, soaking: takenOut(now.soaking, pieces, at) }
   }
@@ -94,15 +96,31 @@ function takenOut(
 export function possible(now: ToolStanding, step: 'used' | CleaningStep, at: number): number {
   if (step === 'used') return now.clean
   if (step === 'washed') return now.used
+  if (step === 'changed') return now.clean + now.used + now.washed + soakingIn(now)
   if (step === 'soaking') return now.washed
   return now.soaking.filter(({ until }) => until <= at).reduce((sum, { pieces }) => sum + pieces, 0)
 }
 
-/** Nothing of it is clean: no plan may use it until something is. */
-export const isHeld = (now: ToolStanding): boolean => now.clean <= 0
+/** How much of the life of its worn part is used; none where nothing of it wears. */
+export interface Wear {
+  part: string
+  /** Visits since it was changed, and after how many it is due. */
+  uses: number
+  after: number
+}
+export const isWorn = (wear: Wear | undefined): boolean =>
+  wear !== undefined && wear.uses >= wear.after
+
+/** Nothing of it is clean, or its worn part is due: no plan may use it until that is seen to. */
+export const isHeld = (now: ToolStanding, wear?: Wear): boolean => now.clean <= 0 || isWorn(wear)
 
 /** Why a technique cannot be planned with it. */
-export const heldWords = (tool: ToolId): string => `the ${TOOLS[tool].name} is not clean yet`
+export function heldWords(tool: ToolId): string {
+  const { name, wears } = TOOLS[tool]
+  return wears
+    ? `the ${name} is not ready: not clean yet, or its ${wears.part} is due`
+    : `the ${name} is not clean yet`
+}
 
 /** "1 clean · 1 used · 1 in the disinfectant". */
 export const standingWords = (now: ToolStanding): string =>

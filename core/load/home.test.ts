@@ -94,3 +94,29 @@ describe('what is used at home', () => {
     )
   })
 })
+
+describe('a rhythm that was told', () => {
+  it('is a habit only from once a week on; unsaid it is one evening, said it is all of four weeks', () => {
+    const told = (perWeek?: number) =>
+      allNo({
+        homeAcid: { say: 'yes', date: TODAY, ...(perWeek === undefined ? {} : { perWeek }) },
+      })
+    expect(habitsAtHome(told(0))).toEqual([])
+    expect(habitsAtHome(told())).toEqual([])
+    expect(habitsAtHome(told(1))).toHaveLength(1)
+    expect(pouredAtHome(told(), TODAY, 'UTC')).toHaveLength(1)
+    expect(pouredAtHome(told(1), TODAY, 'UTC')).toHaveLength(4)
+    // Between visits it goes on to last night; without a rhythm nothing goes on.
+    const earlier = (perWeek?: number) =>
+      allNo({
+        homeAcid: {
+          say: 'yes',
+          date: addDays(TODAY, -10),
+          ...(perWeek === undefined ? {} : { perWeek }),
+        },
+      })
+    expect(pouredAtHome(earlier(), TODAY, 'UTC', { goesOn: true })).toHaveLength(1)
+    expect(pouredAtHome(earlier(7), TODAY, 'UTC', { goesOn: true })).toHaveLength(28 + 9)
+    expect(pouredAtHome(earlier(7), TODAY, 'UTC')).toHaveLength(28)
+  })
+})

@@ -4,6 +4,7 @@ import type { MakeUpId } from '../catalogue/consultation/makeUp'
 import type { Preferences } from '../catalogue/consultation/preferences'
 import type { Season } from '../catalogue/skin/season'
 import type { HousePolicy, SchoolId } from '../catalogue/schools/schools'
+import type { Learned } from '../dosing/learned'
 import type { PlanStep, ProtocolStep } from '../catalogue/techniques/step'
 import type { ToolId } from '../catalogue/techniques/tools'
 import type { TechniqueId } from '../catalogue/techniques/techniques'
@@ -72,4 +73,6 @@ export interface PlanInput {
   faceSize: FaceSize
   /** Zones that drank what they were given, today or last time: they take a second layer. */
   thirsty?: readonly RegionId[]
+  /** What earlier visits taught of this client's amounts, per cent of the usual. */
+  learned?: Learned
 }

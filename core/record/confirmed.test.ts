@@ -58,3 +58,32 @@ describe('what was seen to before a step', () => {
     expect(lineAfter([own])?.deviation).toContain('without confirming')
   })
 })
+
+describe('what a record takes from single taps', () => {
+  const mask: PlanStep = { ...step, key: 'lamp', technique: 'redLamp' }
+  const written = (...bodies: TreatmentEvent['body'][]) => {
+    const events = [
+      tap(1, { kind: 'started' }),
+      ...bodies.map((body, i) => tap(2 + i, body)),
+      tap(200, { kind: 'stepDone', key: 'lamp', cue: true }),
+    ]
+    return buildRecord({
+      state: fold(events, { plans: { 1: [mask] }, dwellOf: () => undefined, baseline: {} }),
+      firstPlan: [mask],
+      lastPlan: [mask],
+      done: [mask],
+      shelf: [],
+      dose: {},
+      lotOf: () => null,
+      alongOf: () => [],
+    })
+  }
+  it('one level that the device said itself, one tap that names nothing', () => {
+    expect(
+      written({ kind: 'deviceSaid', key: 'lamp', level: 30, fault: null }).lines[0]?.deviceLevel,
+    ).toBe(30)
+    expect(written().lines[0]?.deviceLevel).toBeUndefined()
+    expect(written({ kind: 'takenBack', key: 'nowhere' }).unknown).toHaveLength(1)
+    expect(written().unknown).toBeUndefined()
+  })
+})

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { done, roomOf, type TapAt } from '../testing/room'
 import { usualStep } from '../testing/steps'
 import type { EventBody } from '../treatment/taps/events'
+import { minutes } from '../units'
 import { countedWords } from './countedWords'
 import { deviationsOf } from './deviations'
 
@@ -69,5 +70,44 @@ describe('what a step was besides its minutes', () => {
     expect(saidOf().join()).not.toContain('distance')
     expect(saidOf(turn(40))).toContain('distance 40 cm')
     expect(saidOf(turn(40), turn(35)).join()).not.toContain('distance')
+  })
+})
+
+describe('what is told of waiting', () => {
+  it('once is once, and is not counted in words', () => {
+    const cream = usualStep('moisturiser')
+    const notYet: EventBody = { kind: 'notYet', key: cream.key }
+    const room = roomOf(
+      [cream],
+      [
+        [1, notYet],
+        [2, done(cream)],
+      ],
+    )
+    expect(deviationsOf(cream, cream.minutes, room)).toContain('its cue was waited for')
+  })
+  it('two minutes more or less are told, less than that is not; a mask at its very latest is in time', () => {
+    const cream = usualStep('moisturiser', { minutes: minutes(4) })
+    const room = roomOf([cream], [[4, done(cream)]])
+    expect(deviationsOf(cream, 6, room)).toContain('+2 min')
+    expect(deviationsOf(cream, 2, room)).toContain('−2 min')
+    expect(deviationsOf(cream, 5.5, room)).toEqual([])
+    const mask = usualStep('creamMask')
+    const off = usualStep('maskOff', { key: 'off' })
+    const rested = (at: number) =>
+      deviationsOf(
+        mask,
+        mask.minutes,
+        roomOf(
+          [mask, off],
+          [
+            [2, done(mask)],
+            // Taken off since its step began: at the moment the one before it ended.
+            [2 + at, done(usualStep('stay', { key: 'wait' }))],
+            [2 + at + 1, done(off)],
+          ],
+        ),
+      )
+    expect(rested(0).join()).toMatch(/rested .* min, earliest 10/)
   })
 })

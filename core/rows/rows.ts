@@ -1,5 +1,6 @@
 import { careRows } from './careRows'
 import type { Row } from './row'
+import { shelfRows } from './shelfRows'
 import { skinRows } from './skinRows'
 import { workRows } from './workRows'
 
@@ -9,7 +10,7 @@ export type { Row } from './row'
  * Every row, by group, in the order it is worked with: the Method page and the generated page of
  * the documents show the same.
  */
-export const allRows = (): Row[] => [...workRows(), ...skinRows(), ...careRows()]
+export const allRows = (): Row[] => [...workRows(), ...shelfRows(), ...skinRows(), ...careRows()]
 
 /** The same rows as one page of the documents. */
 export function rowsPage(): string {

@@ -11,7 +11,7 @@ import { POINTS } from '../catalogue/schools/camps'
 import { REMOVAL_LINEN, TRAY_RULES, WARM_UPS } from '../catalogue/techniques/linen'
 import { TOOLS } from '../catalogue/techniques/tools'
 import { REGION_NAMES } from '../face/regions'
-import { REMOVAL_WAYS } from '../catalogue/techniques/removalWays'
+import { REMOVAL_WAYS, WAYS_OFF } from '../catalogue/techniques/removalWays'
 import type { LoadRule } from '../catalogue/techniques/technique'
 import { SPOTS } from '../catalogue/techniques/residue'
 import { OUTSIDE_ORBIT } from '../catalogue/techniques/reach'
@@ -142,10 +142,14 @@ const trayRows = (): Row[] => [
     reason: own.reason,
     source: own.source,
   })),
-  ...rowsOf('What lies on the tray', [REMOVAL_LINEN], ({ sponges, pads }) => ({
+  ...rowsOf('What lies on the tray', [REMOVAL_LINEN], ({ cloths, sponges, pads, tissues }) => ({
     id: 'tray-removal',
     title: 'by what the house takes off with',
-    sentence: `${sponges.each} sponges, or ${pads.perCloth} pads for one cloth`,
+    sentence:
+      `A cloth folded in four serves for ${cloths.faces} wipes, each with a clean face; ` +
+      `${sponges.each} sponges for the visit, or ${pads.perCloth} pads for one cloth. ` +
+      `Where the skin has spots, ${pads.perSpot} pad for each such zone, used once. ` +
+      `What is wiped off dry takes ${tissues.each} tissues.`,
     source: COMMON_PRACTICE,
   })),
   ...rowsOf('How a tool is made clean', Object.values(TOOLS), (own) => ({
@@ -153,7 +157,11 @@ const trayRows = (): Row[] => [
     title: own.name,
     sentence:
       `Washed: ${own.wash}. Then disinfected: ${own.disinfect}, wet for ` +
-      `${own.contactMinutes} min or as the label says. Until it is dried it is on no tray.`,
+      `${own.contactMinutes} min or as the label says. Until it is dried it is on no tray.` +
+      (own.wears
+        ? ` Its ${own.wears.part} is changed after ${own.wears.after} visits, or as its maker says.`
+        : '') +
+      (own.laid ? ` On the tray: ${own.laid.count ?? 1}, ${own.laid.say}.` : ''),
     source: own.source,
   })),
   ...rowsOf('What warms up', WARM_UPS, (own) => ({
@@ -195,6 +203,13 @@ const roomRows = (): Row[] => [
     id: `off-${own.kind}`,
     title: KIND_NAMES[own.kind],
     sentence: `${own.first}; ${own.water} water, ${own.wipes.join(' to ')} wipes`,
+    source: own.source,
+  })),
+  ...rowsOf('How a mask comes off', Object.values(WAYS_OFF), (own) => ({
+    id: `way-${own.id}`,
+    title: own.name,
+    sentence: own.say || 'by the way of its kind',
+    reason: own.kinds.map((kind) => KIND_NAMES[kind]).join(', '),
     source: own.source,
   })),
   ...rowsOf('Where product stays behind', Object.values(SPOTS), (own) => ({

@@ -33,6 +33,8 @@ const NOTHING_BEFORE = {
   followUp: null,
   nextBooked: null,
   lastTime: null,
+  learned: {},
+  openHalves: [],
 } satisfies Partial<VisitBundle>
 
 /** A visit as the house would give it: asked, read, not yet planned. Nothing here is a fact. */

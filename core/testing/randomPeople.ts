@@ -14,6 +14,7 @@ import { ZONE_IDS, ZONES, type RegionId, type ZoneId } from '../face/zones'
 import type { PlanInput } from '../planning/input'
 import type { Answer } from '../screening/asking/answers'
 import { addDays } from '../screening/asking/days'
+import { restWindow } from '../timing/dwell'
 import { MOST_GRADE, type Grade, type Readings, type ZoneReading } from '../skin/readings'
 import { allNo, lot, planInput, TODAY } from './fixtures'
 
@@ -40,6 +41,8 @@ export interface Person {
   eventIn: number
   /** In a house that has just opened: the starter shelf, and no device at all. */
   justOpened: boolean
+  /** Labels of what rests say its minutes: from and to so many per cent into the window of its kind. */
+  labels: { from: number; more: number } | null
 }
 
 const grade = (most: number) => fc.integer({ min: 0, max: most }) as fc.Arbitrary<Grade>
@@ -109,6 +112,16 @@ export const person: fc.Arbitrary<Person> = fc.record({
   ),
   eventIn: fc.constantFrom(0, 0, 0, 3, 10),
   justOpened: fc.constantFrom(false, false, true),
+  labels: fc.oneof(
+    { weight: 2, arbitrary: fc.constant(null) },
+    {
+      weight: 1,
+      arbitrary: fc.record({
+        from: fc.integer({ min: 0, max: 80 }),
+        more: fc.integer({ min: 0, max: 60 }),
+      }),
+    },
+  ),
 })
 
 let bottles = 0
@@ -119,6 +132,19 @@ const JUST_OPENED: Partial<PlanInput> = {
     lots: [lot(product.id)],
   })),
 }
+
+/** The same shelf with labels that say the minutes of what rests, inside the window of its kind. */
+const labelled = (
+  shelf: PlanInput['shelf'],
+  { from, more }: NonNullable<Person['labels']>,
+): PlanInput['shelf'] =>
+  shelf.map((item) => {
+    const window = restWindow(item.product.kind)
+    if (!window) return item
+    const at = (percent: number) =>
+      window.from + Math.round(((window.to - window.from) * Math.min(percent, 100)) / 100)
+    return { ...item, product: { ...item.product, rests: { from: at(from), to: at(from + more) } } }
+  })
 
 export function inputOfPerson(who: Person, more: Partial<PlanInput> = {}): PlanInput {
   const { age, unread, told, where, eventIn, aims, school, slotMinutes, daylight, allergies } = who
@@ -132,8 +158,8 @@ export function inputOfPerson(who: Person, more: Partial<PlanInput> = {}): PlanI
     ...(allergies.length > 0 ? { allergy: { say: 'yes', substances: [...allergies] } } : {}),
     ...(eventIn > 0 ? { eventSoon: { say: 'yes', date: addDays(TODAY, eventIn) } } : {}),
   })
-  const { makeUp, firstVisit, licences, named, justOpened } = who
-  return planInput({
+  const { makeUp, firstVisit, licences, named, justOpened, labels } = who
+  const own = planInput({
     readings,
     age,
     answers,
@@ -148,6 +174,7 @@ export function inputOfPerson(who: Person, more: Partial<PlanInput> = {}): PlanI
     ...(justOpened ? JUST_OPENED : {}),
     ...more,
   })
+  return labels ? { ...own, shelf: labelled(own.shelf, labels) } : own
 }
 
 const CAUTIOUS = ['sensitivity', 'redness', 'fragility', 'vessels', 'spots'] as const

@@ -1,7 +1,9 @@
+import type { Product } from '../catalogue/products/products'
 import { TECHNIQUES } from '../catalogue/techniques/techniques'
 import type { PlanStep } from '../catalogue/techniques/step'
 import type { DwellWindow } from '../catalogue/techniques/technique'
 import type { RegionId } from '../face/zones'
+import { dwellOf } from './dwell'
 import { takesOff } from './removal'
 import type { Minutes } from '../units'
 
@@ -39,12 +41,16 @@ export type DwellFor = (
   step: PlanStep,
 ) => { earliest: Minutes; latest: Minutes; late: DwellWindow['late'] } | undefined
 
-/** The window of a step on this skin: the short one where a region is sensitive. */
+/**
+ * The window of a step on this skin: the short one where a region is sensitive.
+ * @param bottle what is laid: its label may narrow the minutes of its kind
+ */
 export function dwellWindow(
   step: PlanStep,
   sensitive: (region: RegionId) => boolean,
+  bottle?: Pick<Product, 'rests'>,
 ): ReturnType<DwellFor> {
-  const dwell = TECHNIQUES[step.technique].dwell
+  const dwell = dwellOf(step.technique, bottle)
   if (!dwell) return undefined
   const window = step.regions.some(sensitive) ? dwell.sensitive : dwell
   return { earliest: window.earliest, latest: window.latest, late: dwell.late }
@@ -54,7 +60,7 @@ export function dwellWindow(
  * Which later step takes off what step `i` laid, zone by zone: what comes off the chin first lies on
  * everywhere else until its own time. −1 where nothing takes it off.
  */
-function offWhere(steps: readonly PlanStep[], i: number): Map<number, RegionId[]> {
+export function offWhere(steps: readonly PlanStep[], i: number): Map<number, RegionId[]> {
   const step = steps[i]
   const by = new Map<number, RegionId[]>()
   if (!step) return by

@@ -1,23 +1,101 @@
 import { takeOff } from '../catalogue/consultation/makeUp'
+import { productIn } from '../catalogue/products/products'
 import { methodOf } from '../catalogue/schools/schools'
 import type { CostId } from '../catalogue/rules/costs'
-import { REMOVAL_LINEN, type TrayRule } from '../catalogue/techniques/linen'
+import { REMOVAL_LINEN, type Thing, type TrayRule } from '../catalogue/techniques/linen'
+import { REMOVAL_WAYS, wayOffOf } from '../catalogue/techniques/removalWays'
 import type { PlanStep } from '../catalogue/techniques/step'
 import { TECHNIQUES } from '../catalogue/techniques/techniques'
 import type { PlanInput } from '../planning/input'
 import { spotRegions } from '../planning/today/adapt'
+import { offWhere } from '../timing/schedule'
 
-type Laid = Pick<TrayRule, 'item' | 'costs'>
 export interface Linen {
   name: string
   count: number
   /** What one of it costs the house, where it is used up or washed. */
   costs?: CostId
 }
+type LinenKind = 'cloths' | 'sponges' | 'pads' | 'tissues'
+type Counts = Record<LinenKind, number>
+const { cloths, sponges, pads, tissues, spatula } = REMOVAL_LINEN
+const ITEMS = { cloths, sponges, pads, tissues } as const
+
+const named = (
+  { item: [one, several], costs }: { item: Thing; costs?: CostId },
+  count: number,
+): Linen[] =>
+  count > 0 ? [{ name: count === 1 ? one : several, count, ...(costs ? { costs } : {}) }] : []
 
 /**
- * A house that takes off with pads or sponges lays those out instead of cloths; spots get pads,
- * used once.
+ * What one step takes of cloths, pads and tissues: the one count that the room says, the tray lays and
+ * the record keeps. Sponges are laid once for the visit; a step only needs them.
+ */
+export function linenOfStep(input: PlanInput, steps: readonly PlanStep[], place: number): Linen[] {
+  const counts = countsOf(input, steps, place)
+  return (['cloths', 'pads', 'tissues', 'sponges'] as const).flatMap((kind) =>
+    named(ITEMS[kind], counts[kind]),
+  )
+}
+
+function countsOf(input: PlanInput, steps: readonly PlanStep[], place: number): Counts {
+  const step = steps[place]
+  const none = { cloths: 0, sponges: 0, pads: 0, tissues: 0 }
+  if (!step) return none
+  const { linen = {}, stage } = TECHNIQUES[step.technique]
+  const off = takenOff(input, steps, place)
+  const forEyes = stage === 'eyesOff' ? takeOff(input.makeUp).eyePads : 0
+  const wiped = off.masks > 0 ? Math.ceil(off.wipes / cloths.faces) : (linen.cloths ?? 0)
+  const own = linen.onlyCloths ? linen.cloths : undefined
+  const house = own === undefined ? inHouse(input, step, wiped) : { ...none, cloths: own }
+  return {
+    ...house,
+    pads: house.pads + (linen.pads ?? 0) + forEyes,
+    tissues: off.tissues,
+  }
+}
+
+/** Of the masks that a step takes off: how many, wipes that are rinsed for, and tissues. */
+function takenOff(
+  { shelf }: PlanInput,
+  steps: readonly PlanStep[],
+  place: number,
+): { masks: number; wipes: number; tissues: number } {
+  const ways = steps.slice(0, place).flatMap((laid, i) => {
+    if (!TECHNIQUES[laid.technique].dwell || !offWhere(steps, i).has(place)) return []
+    const { product } = TECHNIQUES[laid.technique]
+    const row = REMOVAL_WAYS.find(({ kind }) => kind === product)
+    const { takes } = wayOffOf(productIn(shelf, laid.productId))
+    return row ? [{ takes, most: row.wipes[1] }] : []
+  })
+  return {
+    masks: ways.length,
+    wipes: ways.reduce((sum, { takes, most }) => sum + (takes === 'linen' ? most : 0), 0),
+    tissues: ways.filter(({ takes }) => takes === 'tissues').length * tissues.each,
+  }
+}
+
+/** So many cloths as this house has them: pads or sponges instead, and pads where the skin has spots. */
+function inHouse(
+  { school, policy, profile }: PlanInput,
+  { regions }: PlanStep,
+  wanted: number,
+): Counts {
+  const none = { cloths: 0, sponges: 0, pads: 0, tissues: 0 }
+  if (wanted === 0) return none
+  const { linen: way } = methodOf(school, policy).camps.removal
+  const most = wanted * pads.perCloth
+  if (way === 'pads') return { ...none, pads: most }
+  const spots = spotRegions(profile).filter((region) => regions.includes(region))
+  if (spots.length > 0 && spots.length === regions.length) return { ...none, pads: most }
+  const onSpots = Math.min(most, spots.length * pads.perSpot)
+  return way === 'sponges'
+    ? { ...none, sponges: sponges.each, pads: onSpots }
+    : { ...none, cloths: wanted, pads: onSpots }
+}
+
+/**
+ * Everything of cloths, pads, tissues and what else lies there for the steps of a visit, each once.
  * @param spatulas how many jars are opened
  */
 export function linenFor(
@@ -26,34 +104,21 @@ export function linenFor(
   spatulas: number,
   rules: readonly TrayRule[],
 ): Linen[] {
-  const sum = (what: 'cloths' | 'pads') =>
-    steps.reduce((count, step) => count + (TECHNIQUES[step.technique].linen?.[what] ?? 0), 0)
-  const forEyes = steps.some((step) => TECHNIQUES[step.technique].stage === 'eyesOff')
-    ? takeOff(input.makeUp).eyePads
-    : 0
-  const { linen: way } = methodOf(input.school, input.policy).camps.removal
-  const spotted = spotRegions(input.profile).length > 0
-  const off = sum('cloths')
-  const { cloths, sponges, pads, spatula } = REMOVAL_LINEN
-  const padsForOff = way === 'pads' || spotted ? off * pads.perCloth : 0
-  const things: [Laid, number][] = [
-    [cloths, way === 'cloths' && !spotted ? off : 0],
-    [sponges, way === 'sponges' && !spotted ? sponges.each : 0],
-    [pads, sum('pads') + forEyes + padsForOff],
-    ...rules.map((rule): [Laid, number] => [rule, countOf(rule, steps)]),
-    [spatula, spatulas],
+  const each = steps.map((_, place) => countsOf(input, steps, place))
+  const sum = (kind: LinenKind) => each.reduce((count, counts) => count + counts[kind], 0)
+  return [
+    ...named(cloths, sum('cloths')),
+    ...named(sponges, Math.max(0, ...each.map((counts) => counts.sponges))),
+    ...named(pads, sum('pads')),
+    ...named(tissues, sum('tissues')),
+    ...rules.flatMap((rule) => named(rule, countOf(rule, steps))),
+    ...named(spatula, spatulas),
   ]
-  return things.flatMap(
-    ([
-      {
-        item: [one, several],
-        costs,
-      },
-      count,
-    ]) =>
-      count > 0 ? [{ name: count === 1 ? one : several, count, ...(costs ? { costs } : {}) }] : [],
-  )
 }
+
+/** "1 fresh cloth, 2 cotton pads". */
+export const linenWords = (linen: readonly Linen[]): string =>
+  linen.map(({ name, count }) => `${count} ${name}`).join(', ')
 
 function countOf(rule: TrayRule, steps: readonly PlanStep[]): number {
   const laid = steps.filter((step) => TECHNIQUES[step.technique].lays?.includes(rule.id)).length

@@ -5,13 +5,20 @@ export interface Chore {
   key: string
   what: 'switchOn' | 'lay' | 'linen'
   name: string
+  /** How it is laid: cold, in warm water. */
+  beside?: string
 }
 
 /** Everything that is ticked before the client comes in, in the order of doing. */
 export const choresOf = ({ devices, products, linen, tools }: Tray): Chore[] => [
   ...devices.map(({ kind, name }) => ({ key: `device-${kind}`, what: 'switchOn' as const, name })),
   ...products.map(({ key, name }) => ({ key: `product-${key}`, what: 'lay' as const, name })),
-  ...tools.map(({ tool, name }) => ({ key: `tool-${tool}`, what: 'linen' as const, name })),
+  ...tools.map(({ tool, name, say }) => ({
+    key: `tool-${tool}`,
+    what: 'linen' as const,
+    name,
+    ...(say ? { beside: say } : {}),
+  })),
   ...linen.map(({ name, count }) => ({
     key: `linen-${name}`,
     what: 'linen' as const,

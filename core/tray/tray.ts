@@ -1,28 +1,39 @@
 import { FINGERTIP_KINDS, JARS, MILK } from '../catalogue/rules/dosing'
 import { DEVICE_NAMES, KIND_NAMES, type DeviceKind } from '../catalogue/kinds'
+import type { Product } from '../catalogue/products/products'
 import type { PlanStep } from '../catalogue/techniques/step'
 import { TECHNIQUES } from '../catalogue/techniques/techniques'
 import { TOOLS, type ToolId } from '../catalogue/techniques/tools'
 import { TRAY_RULES, warmUpOf, type TrayRule } from '../catalogue/techniques/linen'
 import { fingertipUnits, type Amount } from '../dosing/amount'
+import { heldWords } from '../hygiene/tools'
 import { doseOf } from '../dosing/layers'
+import { learnedWords } from '../dosing/learned'
 import { mixFor, type Mix, type Mixed } from '../dosing/mixing'
 import { schedule } from '../timing/schedule'
 import { confirmationsFor } from '../screening/consent/confirm'
 import { alongside } from '../planning/today/alongside'
-import { bottleInHand, productTrouble } from '../planning/today/bottles'
+import { bottleInHand, productTrouble, standIns } from '../planning/today/bottles'
 import type { PlanInput, ShelfItem } from '../planning/input'
 import { linenFor, type Linen } from './linen'
 
-interface TrayProduct {
+export interface TrayProduct {
   key: string
+  /** The step it is for, and its name. */
+  stepKey: string
   step: string
   productId: string
   name: string
   amount: Amount
   extra: string | null
   lot: string | null
+  /** It is the other half of an opened piece: good until then, milliseconds since 1970. */
+  half: number | null
   trouble: string | null
+  /** Too little is left of it. */
+  short: boolean
+  /** What else may be taken for the step instead, where something is wrong with it. */
+  instead: readonly { id: string; name: string }[]
 }
 interface TrayDevice {
   kind: DeviceKind
@@ -43,7 +54,7 @@ export interface Tray {
   devices: readonly TrayDevice[]
   linen: readonly Linen[]
   /** What touches the skin and is used again, in its order; not clean: it is on no tray. */
-  tools: readonly { tool: ToolId; name: string; clean: boolean }[]
+  tools: readonly { tool: ToolId; name: string; say: string; clean: boolean }[]
   /** What to see to before which steps, and how the client lies. */
   confirms: readonly { say: string; steps: readonly string[] }[]
   missing: readonly string[]
@@ -76,7 +87,7 @@ export function trayFor(
     confirms: confirmsIn(input, steps),
     missing: [
       ...laid.flatMap((one) => one.missing),
-      ...toolsFor(input, steps).flatMap(({ name, clean }) => (clean ? [] : [`${name}: not clean`])),
+      ...toolsFor(input, steps).flatMap(({ tool, clean }) => (clean ? [] : [heldWords(tool)])),
       ...devices.filter((device) => !device.ready).map((device) => `${device.name}: not ready`),
     ],
   }
@@ -85,9 +96,15 @@ export function trayFor(
 const toolsFor = ({ held = [] }: PlanInput, steps: readonly PlanStep[]): Tray['tools'] =>
   [...new Set(steps.flatMap(({ technique }) => TECHNIQUES[technique].tools ?? []))].map((tool) => ({
     tool,
-    name: TOOLS[tool].name,
+    name: laidName(tool),
+    say: TOOLS[tool].laid?.say ?? '',
     clean: !held.includes(tool),
   }))
+
+function laidName(tool: ToolId): string {
+  const { name, laid } = TOOLS[tool]
+  return laid?.count === undefined ? name : `${laid.count} × ${name}`
+}
 
 /** Each thing to see to, once, with the steps that wait for it; throughout hold for the whole. */
 function confirmsIn({ verdict }: PlanInput, steps: readonly PlanStep[]) {
@@ -148,27 +165,44 @@ interface Taken extends ShelfItem {
   trouble: string | null
 }
 /** One bottle on the tray, and what it lacks. */
-function layOut({ step, product, lots, amount, trouble }: Taken, { today }: PlanInput): Laid {
-  const lot = bottleInHand(product, lots, today, amount.millilitres)
+function layOut({ step, product, lots, amount, trouble }: Taken, input: PlanInput): Laid {
+  const lot = bottleInHand(product, lots, input.today, amount.millilitres)
   const short = lot && lot.remainingMillilitres < amount.millilitres
   return {
     product: {
       key: `${step.key}-${product.kind}`,
+      stepKey: step.key,
       step: TECHNIQUES[step.technique].name,
       productId: product.id,
       name: product.name,
       amount,
-      extra: FINGERTIP_KINDS.includes(product.kind)
-        ? `${fingertipUnits(amount.grams)} fingertip units`
-        : null,
+      extra: extraWords(product, amount, input),
       lot: lot?.code ?? null,
+      half: lot?.half?.until ?? null,
       trouble,
+      short: short === true,
+      instead: trouble || short ? insteadOf(step, product.id, input) : [],
     },
     missing: [
       ...(trouble ? [`${product.name}: ${trouble}`] : []),
       ...(short ? [shortWords(product.name, lot.remainingMillilitres, amount.millilitres)] : []),
     ],
   }
+}
+
+/** Other bottles that the step may be done with; what comes along is chosen anew by itself. */
+function insteadOf(step: PlanStep, productId: string, input: PlanInput): TrayProduct['instead'] {
+  const { product: kind } = TECHNIQUES[step.technique]
+  if (step.productId !== productId) return []
+  return standIns(kind, productId, input).map(({ id, name }) => ({ id, name }))
+}
+
+/** What is said beside an amount: in fingertip units, and how it differs from the usual. */
+function extraWords(product: Product, { grams }: Amount, input: PlanInput): string | null {
+  const units = FINGERTIP_KINDS.includes(product.kind)
+    ? `${fingertipUnits(grams)} fingertip units`
+    : ''
+  return [units, learnedWords(product, input)].filter(Boolean).join('; ') || null
 }
 
 /** What a step takes beside its own product: bottles like others, and missed like others. */

@@ -22,6 +22,8 @@ import type { HalfFace } from '../skin/halves'
 import type { WholeReading } from '../skin/notes'
 import type { Readings } from '../skin/readings'
 import type { TreatmentEvent } from '../treatment/taps/events'
+import type { Learned } from '../dosing/learned'
+import type { OpenHalf } from './halves'
 import type { LastTime } from './lastTime'
 import type { VisitStatus } from './status'
 import type { Photograph } from './photographs'
@@ -179,6 +181,10 @@ export interface VisitBundle {
   amendments: { at: number; by: string; before: string; after: string; reason: string }[]
   /** How each technique went at the last sealed visit. */
   lastTime: { at: number; day: string; makeUp: MakeUpId[] | null; times: LastTime[] } | null
+  /** What was measured at earlier visits, per cent of the usual amount by kind. */
+  learned: Learned
+  /** Halves of pieces that were opened for this client and kept here. */
+  openHalves: OpenHalf[]
   /** The client's next visit that is booked after this one. */
   nextBooked: { id: string; startsAt: number; room: string; staff: string } | null
   followUp: { dueOn: string; reason: string; done: boolean } | null

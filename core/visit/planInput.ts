@@ -50,6 +50,7 @@ export function toPlanInput(
     season: seasonOf(bundle.today, bundle.practice.timeZone),
     aims: visit.aims,
     named: visit.named,
+    learned: bundle.learned,
     thirsty: thirstyNow(bundle.events, bundle.plans, drankBefore(bundle)),
     faceSize: { height: centimetres(client.faceHeightMm), width: centimetres(client.faceWidthMm) },
   }

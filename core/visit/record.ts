@@ -53,7 +53,9 @@ export function recordParts(
     state.finishedAt ?? bundle.now,
     undefined,
     done.flatMap((step) => familiesOfStep(asUsed(step, state), bundle.shelf)),
-    done.some((step) => halfIsLeft(asUsed(step, state), state, input)),
+    // A half that is kept here goes home with nobody.
+    !bundle.openHalves.some(({ visitId }) => visitId === bundle.visit.id) &&
+      done.some((step) => halfIsLeft(asUsed(step, state), state, input)),
   )
   const aftercare = card.map((line) => ({ ...line, until: new Date(line.until).toISOString() }))
   return [
@@ -77,9 +79,15 @@ export function recordParts(
 /** Half of what was opened for a step was not used: a stop leaves nothing to go home with. */
 function halfIsLeft(step: PlanStep, { taken, stopped }: RoomState, input: PlanInput): boolean {
   const product = input.shelf.find((item) => item.product.id === step.productId)?.product
-  if (!product || stopped) return false
+  if (!product || stopped || isOwnHalf(step, input)) return false
   const used = taken[step.key]?.millilitres ?? doseOf(step, product, input).millilitres
   return used > 0 && openedFor(product, used) > used
+}
+
+/** It was the other half already. */
+const isOwnHalf = (step: PlanStep, { shelf, today }: PlanInput): boolean => {
+  const item = shelf.find(({ product }) => product.id === step.productId)
+  return item !== undefined && bottleInHand(item.product, item.lots, today)?.half !== undefined
 }
 
 const part = (name: string, content: unknown): { name: string; content: unknown } => ({
@@ -149,7 +157,7 @@ function lotUsed(
   productId: string,
   needed: number,
   at: number,
-): string | null {
+): Lot | null {
   const item = shelf.find((one) => one.product.id === productId)
   if (!item) return null
   const then = item.lots.map((lot) => notYetRecalled(lot, at))
@@ -157,7 +165,7 @@ function lotUsed(
   const found =
     bottleInHand(item.product, then, today, needed) ??
     bottleInHand(item.product, whichever, today, needed)
-  return found?.code ?? null
+  return found ?? null
 }
 
 /** A line of the card as it stands on the record: its end as an ISO moment. */

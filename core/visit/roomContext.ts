@@ -1,4 +1,5 @@
 import { familiesOfStep } from '../catalogue/products/families'
+import { productIn } from '../catalogue/products/products'
 import { TECHNIQUES } from '../catalogue/techniques/techniques'
 import { REGION_IDS, type RegionId } from '../face/zones'
 import type { PlanInput } from '../planning/input'
@@ -22,9 +23,11 @@ export function foldContext(bundle: VisitBundle, input: PlanInput): FoldContext 
   }
   return {
     plans: Object.fromEntries(bundle.plans.map((plan) => [plan.version, plan.steps])),
-    dwellOf: (step) => {
+    dwellOf: (step, swapped) => {
       const plan = bundle.plans.find(({ steps }) => steps.includes(step))
-      return dwellWindow(step, shortDwell(input, plan?.steps)(step))
+      const laid = swapped === undefined ? step : { ...step, productId: swapped }
+      const bottle = productIn(bundle.shelf, laid.productId)
+      return dwellWindow(laid, shortDwell(input, plan?.steps)(laid), bottle)
     },
     familiesOf: (step) => familiesOfStep(step, bundle.shelf),
     confirmsOf: (step) =>

@@ -99,5 +99,7 @@ export function demoBundle(
     followUp: null,
     nextBooked: null,
     lastTime: null,
+    learned: {},
+    openHalves: [],
   }
 }

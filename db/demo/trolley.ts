@@ -28,7 +28,6 @@ export const COSTS: HouseCosts = {
   pad: 4,
   tissue: 2,
   gloves: 24,
-  cartridge: 650,
 }
 const PRICES = [
   ['hour', 'Facial, 60 minutes', 7800],

@@ -33,6 +33,10 @@ export const products = pgTable(
     packMillilitres: integer('pack_millilitres').notNull(),
     priceCents: integer('price_cents').notNull(),
     openMonths: integer('open_months').notNull(),
+    /** Minutes that it rests by its label; none: those of its kind. */
+    rests: jsonb('rests').$type<NonNullable<Product['rests']>>(),
+    /** How it comes off by its label; none: it is rinsed. */
+    wayOff: text('way_off').$type<NonNullable<Product['wayOff']>>(),
     /** What it is mixed with in this house. */
     recipe: jsonb('recipe').$type<Recipe>(),
     /** The change of shade its maker states, where it has one. */

@@ -15,7 +15,9 @@ import type { CostId } from '#core/catalogue/rules/costs'
 import type { ToolId } from '#core/catalogue/techniques/tools'
 import type { CostLine } from '#core/cost/visitCost'
 import type { CleaningStep } from '#core/hygiene/tools'
-import { staff } from './people'
+import type { OpenedKind } from '#core/catalogue/rules/opened'
+import { clients, staff } from './people'
+import { lots, products } from './shelf'
 import { visits } from './visits'
 
 const at = (name: string) => timestamp(name, { withTimezone: true, mode: 'date' })
@@ -43,6 +45,8 @@ export const tools = pgTable(
     tool: text('tool').$type<ToolId>().primaryKey(),
     pieces: integer('pieces').notNull(),
     contactMinutes: integer('contact_minutes').notNull(),
+    /** Visits after which its worn part is due; none: as is usual. */
+    changeAfter: integer('change_after'),
   },
   (table) => [
     check('tools_pieces', sql`${table.pieces} between 0 and 100`),
@@ -84,8 +88,43 @@ export const cleanings = pgTable(
   (table) => [
     index('cleanings_tool').on(table.tool, table.at),
     index('cleanings_at').on(table.at),
-    check('cleanings_step', sql`${table.step} in ('washed','soaking','ready')`),
+    check('cleanings_step', sql`${table.step} in ('washed','soaking','ready','changed')`),
     check('cleanings_pieces', sql`${table.pieces} between 1 and 100`),
+  ],
+)
+
+/** What is good for a time only once it is opened, mixed, warmed or packed. */
+export const openedThings = pgTable(
+  'opened_things',
+  {
+    id: uuid('id').primaryKey(),
+    what: text('what').$type<OpenedKind>().notNull(),
+    name: text('name').notNull(),
+    productId: text('product_id').references(() => products.id),
+    lotId: text('lot_id').references(() => lots.id),
+    clientId: uuid('client_id').references(() => clients.id),
+    visitId: uuid('visit_id').references(() => visits.id),
+    at: at('at').notNull().defaultNow(),
+    until: at('until').notNull(),
+    by: uuid('by')
+      .notNull()
+      .references(() => staff.id),
+    endedAt: at('ended_at'),
+    endedHow: text('ended_how', { enum: ['used', 'thrown', 'home'] }),
+    endedBy: uuid('ended_by').references(() => staff.id),
+  },
+  (table) => [
+    index('opened_things_client').on(table.clientId),
+    index('opened_things_open')
+      .on(table.until)
+      .where(sql`${table.endedAt} is null`),
+    check('opened_things_what', sql`${table.what} in ('half','mix','cloths','bath','pack')`),
+    check('opened_things_until', sql`${table.until} > ${table.at}`),
+    // A half and a mix are one person's: a shared pot is refused.
+    check(
+      'opened_things_whose',
+      sql`${table.what} not in ('half','mix') or ${table.clientId} is not null`,
+    ),
   ],
 )
 

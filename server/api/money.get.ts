@@ -1,4 +1,4 @@
-import { moneyPage } from '#contracts/replies/tools'
+import { moneyPage } from '#contracts/replies/money'
 import { ownerOnly } from '../http/owner'
 import { route } from '../http/route'
 import { readMoney } from '../services/money/money'

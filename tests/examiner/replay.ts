@@ -175,6 +175,19 @@ function shortEnd(visit: Visit, steps: Steps, step: Steps[number]): boolean {
   return isNew || takenOffAtHome(visit) || tender || (before && !own)
 }
 
+/**
+ * The minutes of the bottle's label, as far as this skin bears them: never longer than either says, and
+ * as long as the label wants where the skin bears that.
+ */
+function byLabel(
+  { earliest, latest }: { earliest: number; latest: number },
+  label: { from: number; to: number } | undefined,
+): { earliest: number; latest: number } {
+  if (!label) return { earliest, latest }
+  const most = Math.min(latest, label.to)
+  return { earliest: Math.min(most, Math.max(earliest, label.from)), latest: most }
+}
+
 /** Whether all that rests comes off, in time, in its own way, and what is done meanwhile. */
 export function restComplaints(
   visit: Visit,
@@ -187,7 +200,8 @@ export function restComplaints(
     if (!step || !dwell) return []
     const say = (says: string) => [{ key: rest.key, says: `${name}: ${says}` }]
     if (rest.end === undefined) return say('never comes off')
-    const window = shortEnd(visit, steps, step) ? dwell.sensitive : dwell
+    const label = visit.shelf.find(({ product }) => product.id === step.productId)?.product.rests
+    const window = byLabel(shortEnd(visit, steps, step) ? dwell.sensitive : dwell, label)
     const minutes = rest.end - rest.start
     const { start, end } = rest
     const meanwhile = steps.filter((_, i) => {

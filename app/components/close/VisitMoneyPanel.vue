@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { VisitMoney } from '#contracts/replies/tools'
+import type { VisitMoney } from '#contracts/replies/money'
 import { byKind, COST_WORDS } from '#core/cost/visitCost'
 import { useAttempt } from '~/composables/attempt'
 import { cents } from '~/composables/money'

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { MoneyPage } from '#contracts/replies/tools'
+import type { MoneyPage } from '#contracts/replies/money'
 import { COST_IDS, COST_NAMES, type CostId } from '#core/catalogue/rules/costs'
 import { fromHundredths, toHundredths } from '#core/units'
 import { useAttempt } from '~/composables/attempt'

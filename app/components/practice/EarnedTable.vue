@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import type { Earned } from '#contracts/replies/tools'
+import type { Earned } from '#contracts/replies/money'
 import { earnedBy, earnedIn, UNBILLED } from '#core/cost/earned'
+import { lessWouldDo } from '#core/stock/forecast'
 import { dayWords } from '~/composables/dates'
 import { cents } from '~/composables/money'
 
@@ -11,6 +12,13 @@ const money = (amount: number) => cents(amount, props.currency)
 const sums = computed(() => earnedBy(props.earned.visits))
 const all = computed(() => earnedIn('The month', props.earned.visits))
 const wasted = computed(() => props.earned.products.filter(({ wasteCents }) => wasteCents > 0))
+/** Of what less was taken than is laid out: a smaller start would do. */
+const less = computed(() =>
+  props.earned.products.flatMap((product) => {
+    const percent = lessWouldDo(product)
+    return percent === null ? [] : [{ ...product, percent }]
+  }),
+)
 const ml = (amount: number) => `${amount.toFixed(1)} mL`
 </script>
 
@@ -83,6 +91,15 @@ const ml = (amount: number) => `${amount.toFixed(1)} mL`
       </tr>
     </tbody>
   </VTable>
+  <template v-if="less.length">
+    <h3>Less would do</h3>
+    <ul class="plainlist">
+      <li v-for="product in less" :key="product.name" class="figures">
+        <b>{{ product.name }}</b>: {{ ml(product.takenMl) }} of {{ ml(product.plannedMl) }} were
+        taken. Begin with {{ product.percent }} % less.
+      </li>
+    </ul>
+  </template>
 </template>
 
 <style scoped>

@@ -5,16 +5,15 @@ import { useAmount } from '~/composables/room/amount'
 
 /** With what and how much: as planned, unless one measure more or less is tapped. */
 const props = defineProps<{ step: PlanStep }>()
-const { item, planned, taken, words, again, along, mix, turn } = useAmount(() => props.step)
+const { item, planned, taken, words, beside, along, mix, turn } = useAmount(() => props.step)
 const unlike = computed(() => (taken.value ? `, ${planned.value?.words ?? ''} planned` : ''))
 </script>
 
 <template>
   <div v-if="item" class="row amount">
     <span
-      >{{ item.product.name }}, <b>{{ words }}</b><span class="dim"
-        >{{ unlike }}{{ again && `, ${again}` }}</span
-      ></span
+      >{{ item.product.name }}, <b>{{ words }}</b><span class="dim">{{ unlike }}</span
+      ><span v-for="said in beside" :key="said" class="dim said">{{ said }}</span></span
     >
     <RoomButton square :aria-label="`Less of ${item.product.name}`" @click="turn(-1)">−</RoomButton>
     <RoomButton square :aria-label="`More of ${item.product.name}`" @click="turn(1)">+</RoomButton>
@@ -23,7 +22,7 @@ const unlike = computed(() => (taken.value ? `, ${planned.value?.words ?? ''} pl
     Mix <b>{{ describeMeasures(mix.powder, 'scoop') }} powder</b> with
     <template v-for="(part, at) in mix.parts" :key="part.name"
       ><template v-if="at">, </template><b>{{ part.words }} {{ part.name }}</b></template
-    >: {{ mix.words }}. Workable {{ mix.workingMinutes }} min.
+    >: {{ mix.words }}. Workable {{ mix.workingMinutes }} min; {{ mix.keeps }}.
     <template v-if="mix.driftPercent">Up to {{ mix.driftPercent }} % off by rounding.</template>
     <div v-for="trouble in mix.troubles" :key="trouble">{{ trouble }}</div>
   </div>
@@ -43,5 +42,8 @@ const unlike = computed(() => (taken.value ? `, ${planned.value?.words ?? ''} pl
 }
 .dim {
   color: var(--candle-dim);
+}
+.said {
+  display: block;
 }
 </style>

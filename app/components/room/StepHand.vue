@@ -8,6 +8,7 @@ import { placeOf } from '#core/catalogue/techniques/traits'
 import { drainTrouble, placeAt, sequenceOf, tensionOf } from '#core/treatment/step/sequence'
 import { soakAt } from '#core/treatment/step/soak'
 import { wayOff } from '#core/treatment/step/wayOff'
+import { linenOfStep, linenWords } from '#core/tray/linen'
 import { SECOND_MS, toMilliseconds } from '#core/units'
 import { elapsed } from '~/composables/dates'
 import { useRoom } from '~/stores/room'
@@ -29,8 +30,14 @@ const hand = computed(() => {
 /** What dries is looked at by the second, and not with every tick of the clocks. */
 const second = computed(() => Math.floor(room.now / SECOND_MS) * SECOND_MS)
 const off = computed(() =>
-  room.state ? wayOff(room.state, room.everyStep, props.step, second.value) : [],
+  room.state ? wayOff(room.state, room.everyStep, props.step, second.value, room.input?.shelf) : [],
 )
+/** What lies ready for this step, and no more than that is used. */
+const linen = computed(() => {
+  const { input, steps } = room
+  const place = steps.findIndex(({ key }) => key === props.step.key)
+  return input && place >= 0 ? linenWords(linenOfStep(input, steps, place)) : ''
+})
 const soak = computed(() => soakAt(props.step, props.worn, props.minute))
 const where = computed(() => placeOf(props.step))
 const sequence = computed(() =>
@@ -48,6 +55,7 @@ const misses = computed(() => drainTrouble(props.step, sequence.value))
   <div class="does">
     <p class="hand">{{ hand }}</p>
     <p v-for="say in off" :key="say" class="hand">{{ say }}</p>
+    <p v-if="linen" class="dim">{{ linen }}</p>
     <p v-if="where" class="dim">
       {{ where }}<template v-if="here">. Now: {{ here.say }}</template>
       <b v-if="misses"> {{ misses }}</b>

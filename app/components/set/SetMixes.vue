@@ -20,7 +20,8 @@ defineProps<{ mixes: Tray['mixes']; at: (minute: number) => string }>()
               >, {{ part.words }} {{ part.name }}</template
             ></span
           ><br /><span class="soft"
-            >{{ made.mix.words }}; workable {{ made.mix.workingMinutes }} min</span
+            >{{ made.mix.words }}; workable {{ made.mix.workingMinutes }} min;
+            {{ made.mix.keeps }}</span
           ><span v-for="trouble in made.mix.troubles" :key="trouble" class="tag watch">{{
             trouble
           }}</span></span

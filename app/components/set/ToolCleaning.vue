@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { ToolsPage } from '#contracts/replies/tools'
 import { TOOLS } from '#core/catalogue/techniques/tools'
-import { standingWords, type CleaningStep } from '#core/hygiene/tools'
+import { possible, standingWords, type CleaningStep } from '#core/hygiene/tools'
 import { fromMilliseconds, toMilliseconds } from '#core/units'
 import { useAttempt } from '~/composables/attempt'
 import { clock } from '~/composables/dates'
@@ -13,11 +13,7 @@ const emit = defineEmits<{ changed: [] }>()
 const api = useApi()
 const { busy, trouble, attempt } = useAttempt()
 const row = computed(() => TOOLS[props.tool.tool])
-const out = computed(() =>
-  props.tool.soaking
-    .filter(({ until }) => until <= props.now)
-    .reduce((sum, { pieces }) => sum + pieces, 0),
-)
+const out = computed(() => possible(props.tool, 'ready', props.now))
 /** The batch that comes out next, while it must stay in. */
 const wet = computed(() => props.tool.soaking.find(({ until }) => until > props.now))
 const left = computed(() =>
@@ -49,6 +45,11 @@ const doneAlready = () =>
     await put('ready', pieces)
     emit('changed')
   })
+const wear = computed(() => props.tool.wear)
+const wearWords = computed(() =>
+  wear.value ? `${wear.value.part}: ${wear.value.uses} of ${wear.value.after} visits` : '',
+)
+const isDue = computed(() => wear.value !== null && wear.value.uses >= wear.value.after)
 const several = (pieces: number) => (pieces > 1 ? `${pieces} pieces ` : '')
 </script>
 
@@ -86,6 +87,12 @@ const several = (pieces: number) => (pieces > 1 ? `${pieces} pieces ` : '')
     <VBtn v-if="tool.used" size="small" variant="text" :disabled="busy" @click="doneAlready"
       >It was cleaned already, {{ tool.contactMinutes }} min wet</VBtn
     >
+    <p v-if="wear" class="row how">
+      <span class="figures" :class="isDue ? 'tag stop' : 'soft'">{{ wearWords }}</span>
+      <VBtn v-if="wear.uses" size="small" variant="text" :loading="busy" @click="tap('changed', 1)"
+        >{{ wear.part }} changed</VBtn
+      >
+    </p>
     <p v-if="trouble" role="alert" class="tag stop">{{ trouble }}</p>
   </div>
 </template>

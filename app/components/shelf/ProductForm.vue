@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { WAYS_OFF, waysOffFor } from '#core/catalogue/techniques/removalWays'
+import { restWindow } from '#core/timing/dwell'
 import { DISPENSER_NAMES } from '#core/catalogue/products/products'
 import type { ShelfRow } from '#contracts/replies/shelf'
 import { KIND_NAMES, PRODUCT_KINDS, type ProductKind } from '#core/catalogue/kinds'
@@ -18,6 +20,19 @@ const ACIDS = [
 ]
 const dispensers = Object.entries(DISPENSER_NAMES).map(([value, title]) => ({ value, title }))
 const suits = SUIT_IDS.map((id) => ({ value: id, title: id }))
+/** The minutes and ways off that a label of this kind may name. */
+const window = computed(() => restWindow(form.kind))
+const ways = computed(() => [
+  { value: null, title: 'as is usual' },
+  ...waysOffFor(form.kind).map((value) => ({ value, title: WAYS_OFF[value].name })),
+])
+watch(
+  () => form.kind,
+  (kind) => {
+    if (!restWindow(kind)) Object.assign(form, { restsFrom: '', restsTo: '' })
+    if (form.wayOff && !waysOffFor(kind).includes(form.wayOff)) form.wayOff = null
+  },
+)
 const err = (field: string) => fieldProblem(trouble.value, field)
 /** A recipe of the kitchen brings its powder's label along, where nothing was typed yet. */
 function beginWith({ name, label, kind }: KitchenRecipe) {
@@ -139,6 +154,29 @@ async function keep(retired = props.row?.retired ?? false) {
             suffix="mL"
             inputmode="numeric"
             :error-messages="err('reorderMillilitres')"
+          />
+        </div>
+        <div v-if="window" class="pair three">
+          <VTextField
+            v-model="form.restsFrom"
+            :label="`Rests from, by its label (${window.from} to ${window.to})`"
+            suffix="min"
+            inputmode="decimal"
+            :error-messages="err('rests.from') ?? err('rests')"
+          />
+          <VTextField
+            v-model="form.restsTo"
+            label="to"
+            suffix="min"
+            inputmode="decimal"
+            :error-messages="err('rests.to')"
+          />
+          <VSelect
+            v-if="ways.length > 1"
+            v-model="form.wayOff"
+            label="Comes off"
+            :items="ways"
+            :error-messages="err('wayOff')"
           />
         </div>
         <RecipeParts v-model="form.recipe" :kind="form.kind" @begin="beginWith" />

@@ -1,15 +1,15 @@
 <script setup lang="ts">
-import type { ShelfRow } from '#contracts/replies/shelf'
+import type { Product } from '#core/catalogue/products/products'
 import { fieldProblem, sayProblem, useApi } from '~/composables/useApi'
 
 /** A bottle that has come in: its code may be read by a scanner that types, ending in Enter. */
-const props = defineProps<{ row: ShelfRow }>()
+const props = defineProps<{ product: Pick<Product, 'id' | 'name' | 'packMillilitres'> }>()
 const emit = defineEmits<{ close: []; saved: [] }>()
 const api = useApi()
 const id = crypto.randomUUID()
 const code = ref('')
 const expires = ref('')
-const millilitres = ref(String(props.row.product.packMillilitres))
+const millilitres = ref(String(props.product.packMillilitres))
 const trouble = ref<unknown>(null)
 const busy = ref(false)
 async function save() {
@@ -17,7 +17,7 @@ async function save() {
   trouble.value = null
   try {
     const amount = Number(millilitres.value.replace(',', '.'))
-    const own = { id, productId: props.row.product.id, code: code.value, expires: expires.value }
+    const own = { id, productId: props.product.id, code: code.value, expires: expires.value }
     await api('/api/lots', { method: 'POST', body: { ...own, millilitres: amount } })
     emit('saved')
   } catch (error) {
@@ -38,7 +38,7 @@ const err = (field: string) => fieldProblem(trouble.value, field)
   >
     <VCard>
       <form class="stack pa-5" novalidate @submit.prevent="save">
-        <h2>Receive: {{ row.product.name }}</h2>
+        <h2>Receive: {{ product.name }}</h2>
         <VTextField
           v-model="code"
           label="Code on the bottle"

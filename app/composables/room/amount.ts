@@ -1,6 +1,8 @@
 import { KIND_NAMES } from '#core/catalogue/kinds'
 import { byMeasures, measuresWords } from '#core/dosing/byHand'
 import { doseOf, layerWords } from '#core/dosing/layers'
+import { learnedWords } from '#core/dosing/learned'
+import { portionsOf, portionWords } from '#core/dosing/portions'
 import type { PlanStep } from '#core/catalogue/techniques/step'
 import { alongside } from '#core/planning/today/alongside'
 import { bottleInHand } from '#core/planning/today/bottles'
@@ -28,9 +30,18 @@ export function useAmount(step: () => PlanStep) {
     if (!item.value || !planned.value) return ''
     return taken.value ? measuresWords(item.value.product, now.value) : planned.value.words
   })
-  const again = computed(() =>
-    item.value && room.input ? layerWords(step(), item.value.product, room.input) : '',
-  )
+  /** What else is said of the amount: a second layer, how it differs from the usual, its portions. */
+  const beside = computed(() => {
+    if (!item.value || !room.input || !planned.value) return []
+    const { product } = item.value
+    const count = now.value / product.dispenser.millilitres
+    const portions = portionsOf(step().regions, product, { count }, room.input)
+    return [
+      layerWords(step(), product, room.input),
+      learnedWords(product, room.input),
+      portionWords(portions, product),
+    ].filter(Boolean)
+  })
 
   const along = computed(() => {
     if (!room.input) return []
@@ -65,6 +76,7 @@ export function useAmount(step: () => PlanStep) {
       productId: product.id,
       lotId,
       millilitres: amount,
+      ...(bottle?.half ? { half: true as const } : {}),
     })
   }
   const turn = (by: 1 | -1) =>
@@ -76,7 +88,7 @@ export function useAmount(step: () => PlanStep) {
     taken,
     now: computed(() => millilitres(now.value)),
     words,
-    again,
+    beside,
     along,
     mix,
     turn,

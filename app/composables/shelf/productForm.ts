@@ -3,6 +3,7 @@ import { PRODUCT_KINDS } from '#core/catalogue/kinds'
 import { USUAL_OPEN_MONTHS, type Product } from '#core/catalogue/products/products'
 import type { ShelfRow } from '#contracts/replies/shelf'
 import type { Recipe } from '#core/catalogue/products/recipes'
+import type { WayOffId } from '#core/catalogue/techniques/removalWays'
 import { INGREDIENTS, ingredientsIn } from '#core/catalogue/products/ingredients'
 import { readLabel } from '#core/catalogue/products/label'
 import { measureFromWeight } from '#core/dosing/weighed'
@@ -31,6 +32,9 @@ const blank = () => ({
   openMonths: text(USUAL_OPEN_MONTHS),
   colourChange: '',
   reorder: '',
+  restsFrom: '',
+  restsTo: '',
+  wayOff: null as WayOffId | null,
   recipe: null as Recipe | null,
 })
 /** What stands of a product, as it is typed. */
@@ -52,6 +56,9 @@ const typedFrom = ({ product, reorderMillilitres }: ShelfRow): ReturnType<typeof
   openMonths: text(product.openMonths),
   colourChange: product.colourChange ?? '',
   reorder: text(reorderMillilitres ?? undefined),
+  restsFrom: text(product.rests?.from),
+  restsTo: text(product.rests?.to),
+  wayOff: product.wayOff ?? null,
   recipe: product.recipe
     ? { ...product.recipe, others: product.recipe.others.map((part) => ({ ...part })) }
     : null,
@@ -93,6 +100,8 @@ export function useProductForm(row?: ShelfRow) {
       openMonths,
       colourChange,
       reorder,
+      restsFrom,
+      restsTo,
       ...plain
     } = form
     return {
@@ -106,6 +115,10 @@ export function useProductForm(row?: ShelfRow) {
       priceCents: Math.round(toHundredths(number(price) ?? 0)),
       openMonths: number(openMonths),
       colourChange: colourChange.trim() || null,
+      rests:
+        restsFrom.trim() || restsTo.trim()
+          ? { from: number(restsFrom), to: number(restsTo) }
+          : null,
       reorderMillilitres: number(reorder),
     }
   }

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { HousePage } from '#contracts/replies/house'
-import type { Earned, MoneyPage } from '#contracts/replies/tools'
+import type { Earned, MoneyPage } from '#contracts/replies/money'
 import { sayProblem, useApi } from '~/composables/useApi'
 
 /** Costs, prices, and what a month of visits has earned: the owner's page. */

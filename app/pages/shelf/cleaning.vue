@@ -20,14 +20,21 @@ const STEP_WORDS = {
   washed: 'washed',
   soaking: 'into the disinfectant',
   ready: 'dried, ready',
+  changed: 'worn part changed',
 } as const
 const form = ref<{
   tool: ToolsPage['tools'][number]['tool']
   pieces: string
   minutes: string
+  changeAfter: string
 } | null>(null)
-const edit = ({ tool, pieces, contactMinutes }: ToolsPage['tools'][number]) => {
-  form.value = { tool, pieces: String(pieces), minutes: String(contactMinutes) }
+const edit = ({ tool, pieces, contactMinutes, wear }: ToolsPage['tools'][number]) => {
+  form.value = {
+    tool,
+    pieces: String(pieces),
+    minutes: String(contactMinutes),
+    changeAfter: wear ? String(wear.after) : '',
+  }
 }
 const save = () =>
   attempt(async () => {
@@ -38,6 +45,7 @@ const save = () =>
         tool: form.value.tool,
         pieces: Number(form.value.pieces),
         contactMinutes: Number(form.value.minutes),
+        changeAfter: form.value.changeAfter ? Number(form.value.changeAfter) : null,
       },
     })
     form.value = null
@@ -64,6 +72,7 @@ const print = () => {
       <h1>Cleaning</h1>
       <div class="row">
         <VBtn variant="outlined" @click="print">Print the log</VBtn>
+        <VBtn variant="outlined" to="/shelf/open">Open now</VBtn>
         <VBtn variant="outlined" to="/shelf">To the shelf</VBtn>
       </div>
     </div>
@@ -92,6 +101,13 @@ const print = () => {
             <VTextField
               v-model="form.minutes"
               label="Minutes wet, by the label"
+              inputmode="numeric"
+              hide-details
+            />
+            <VTextField
+              v-if="tool.wear"
+              v-model="form.changeAfter"
+              :label="`Visits until the ${tool.wear.part} is changed`"
               inputmode="numeric"
               hide-details
             />

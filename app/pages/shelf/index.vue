@@ -60,7 +60,9 @@ function activesOf(product: Product): string {
     <div class="between">
       <h1>Shelf</h1>
       <div class="row">
+        <VBtn variant="outlined" to="/shelf/open">Open now</VBtn>
         <VBtn variant="outlined" to="/shelf/cleaning">Cleaning</VBtn>
+        <VBtn variant="outlined" to="/shelf/order">To order</VBtn>
         <template v-if="may">
           <VBtn variant="outlined" to="/shelf/count">Count the shelf</VBtn>
           <VBtn variant="outlined" to="/shelf/file">Import or export</VBtn>
@@ -171,7 +173,12 @@ function activesOf(product: Product): string {
       @close="editing = null"
       @saved="saved"
     />
-    <LazyReceiveDialog v-if="receiving" :row="receiving" @close="receiving = null" @saved="saved" />
+    <LazyReceiveDialog
+      v-if="receiving"
+      :product="receiving.product"
+      @close="receiving = null"
+      @saved="saved"
+    />
     <LazyBottleDialog
       v-if="bottle"
       :row="bottle.row"

@@ -1,6 +1,7 @@
 import type { ProductKind } from '../kinds'
 import type { Recipe } from './recipes'
 import type { SuitId } from './suits'
+import type { WayOffId } from '../techniques/removalWays'
 
 /** How a hand measures from this bottle. `millilitres` is what one measure gives. */
 export interface Dispenser {
@@ -28,6 +29,10 @@ export interface Product {
   openMonths: number
   /** What it is mixed with in this house, where it is. */
   recipe?: Recipe
+  /** Minutes that it rests by its label; left out, those of its kind. */
+  rests?: { from: number; to: number }
+  /** What its label says of what is left when its time is over; left out, it is rinsed off. */
+  wayOff?: WayOffId
   /** The change of shade its maker states, by which it is known to be ready: "blue to clear". */
   colourChange?: string
 }
@@ -43,7 +48,15 @@ export interface Lot {
   /** When it was called back, milliseconds since 1970. */
   recalledAt?: number
   remainingMillilitres: number
+  /** The other half of a piece that was opened for this client: nothing more comes off the shelf. */
+  half?: { id: string; until: number }
 }
+
+/** The product of an id on a shelf. */
+export const productIn = (
+  shelf: readonly { product: Product }[],
+  id: string | undefined,
+): Product | undefined => shelf.find(({ product }) => product.id === id)?.product
 
 export interface FilmRule {
   kind: ProductKind
@@ -93,6 +106,8 @@ export const FILMS: Readonly<Record<ProductKind, FilmRule>> = {
   resurfacingMask: { kind: 'resurfacingMask', milligrams: 6, range: [4, 10] },
   powderMask: { kind: 'powderMask', milligrams: 15, range: [10, 25] },
   hardeningPowder: { kind: 'hardeningPowder', milligrams: 40, range: [30, 60] },
+  /** One, opened in front of the client; nothing of it is spread. */
+  cartridge: { kind: 'cartridge', milligrams: 0, range: [0, 0] },
   eyeMask: { kind: 'eyeMask', milligrams: 10, range: [6, 15] },
   ampoule: { kind: 'ampoule', milligrams: 2, range: [1, 2] },
   lipScrub: { kind: 'lipScrub', milligrams: 3, range: [2, 5] },

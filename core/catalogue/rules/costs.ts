@@ -7,7 +7,6 @@ export const COST_IDS = [
   'pad',
   'tissue',
   'gloves',
-  'cartridge',
 ] as const
 export type CostId = (typeof COST_IDS)[number]
 
@@ -19,5 +18,4 @@ export const COST_NAMES: Readonly<Record<CostId, string>> = {
   pad: 'a cotton pad',
   tissue: 'a tissue',
   gloves: 'a pair of gloves',
-  cartridge: 'a sterile cartridge',
 }

@@ -59,3 +59,20 @@ export const JARS: readonly Dispenser['kind'][] = ['spatula', 'scoop']
 export const FINE: readonly Dispenser['kind'][] = ['drop', 'pump', 'spray', 'riceGrain']
 /** Where this is not borne, nothing is mixed with milk. */
 export const MILK: IngredientId = 'milk'
+/**
+ * How far what a client was given before moves what is laid out for them, per cent of the usual amount;
+ * what is topped up begins low. House values.
+ */
+export const LEARNED = {
+  id: 'learned-amount',
+  sentence:
+    'What was measured at earlier visits moves the amount halfway each time, within its bounds.',
+  least: 60,
+  most: 150,
+  lowMost: 125,
+  /** Said from so many per cent off on. */
+  saidFrom: 10,
+  source: 'House value',
+} as const
+/** What begins low and is added to: oils and rich creams. Common practice. */
+export const START_LOW: readonly ProductKind[] = ['massageOil', 'facialOil', 'moisturiser']

@@ -69,15 +69,6 @@ export const TRAY_RULES: readonly TrayRule[] = [
     'gloves',
   ),
   lay(
-    'cartridge',
-    ['sterile cartridge', 'sterile cartridges'],
-    1,
-    'visit',
-    'opened in front of the client, used once',
-    'cartridge',
-  ),
-  lay('goggles', ['pair of goggles', 'pairs of goggles'], 2, 'visit', 'for the client and for you'),
-  lay(
     'tissues',
     ['tissue with a breathing slit', 'tissues with a breathing slit'],
     1,
@@ -92,7 +83,6 @@ export const TRAY_RULES: readonly TrayRule[] = [
     'step',
     'metal takes the strength out of clay',
   ),
-  lay('globes', ['pair of cold globes', 'pairs of cold globes'], 1, 'visit', 'fetched cold'),
   lay(
     'warmTowel',
     ['towel in the cabinet', 'towels in the cabinet'],
@@ -103,17 +93,28 @@ export const TRAY_RULES: readonly TrayRule[] = [
   ),
 ]
 
-/** What a house takes products off with, and how much of it for one removal. */
+/**
+ * What a house takes products off with, and how much of it for one removal. Folded in four a cloth has
+ * so many clean faces, one for each wipe; where the skin has spots a pad takes its place, used once.
+ */
 export const REMOVAL_LINEN = {
-  cloths: { item: ['fresh cloth', 'fresh cloths'], costs: 'wash' },
+  cloths: { item: ['fresh cloth', 'fresh cloths'], faces: 4, costs: 'wash' },
   sponges: {
     item: ['sponge and a bowl of cool water', 'sponges and a bowl of cool water'],
     each: 2,
     costs: 'wash',
   },
-  pads: { item: ['cotton pad', 'cotton pads'], perCloth: 3, costs: 'pad' },
+  pads: { item: ['cotton pad', 'cotton pads'], perCloth: 3, perSpot: 1, costs: 'pad' },
+  tissues: { item: ['soft tissue', 'soft tissues'], each: 2, costs: 'tissue' },
   spatula: { item: ['clean dry spatula', 'clean dry spatulas'] },
 } as const satisfies Record<
   string,
-  { item: Thing; each?: number; perCloth?: number; costs?: CostId }
+  {
+    item: Thing
+    each?: number
+    faces?: number
+    perCloth?: number
+    perSpot?: number
+    costs?: CostId
+  }
 >

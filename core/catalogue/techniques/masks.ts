@@ -179,7 +179,7 @@ export const MASKS = techniques({
     stage: 'mask',
     takesAlso: ['cleansingOil'],
     part: 'follows',
-    linen: { cloths: 2 },
+    linen: { cloths: 2, onlyCloths: true },
     minutes: span(2, 5, 3),
     groups: ['faceNoEyes'],
     removes: true,

@@ -189,7 +189,7 @@ export const PREPARING = techniques({
     name: 'Warm towel',
     stage: 'warm',
     lays: ['warmTowel'],
-    linen: { cloths: 1 },
+    linen: { cloths: 1, onlyCloths: true },
     minutes: span(1, 2, 1, 2),
     groups: ['face', 'faceNeck'],
     device: 'towelCabinet',

@@ -30,3 +30,51 @@ export const REMOVAL_WAYS: readonly RemovalWay[] = [
   way('sheetMask', 'peel it off from the chin up', 'cool', [1, 1]),
   way('eyeMask', 'lift it off outwards', 'cool', [1, 2]),
 ]
+
+/** What becomes of what is left of a mask when its time is over, as its label may say. */
+export const WAY_OFF_IDS = ['rinse', 'wipe', 'massageIn'] as const
+export type WayOffId = (typeof WAY_OFF_IDS)[number]
+interface WayOff {
+  id: WayOffId
+  name: string
+  /** What the hand does; what is rinsed has the words of its kind. */
+  say: string
+  /** What one removal takes: the house's linen, tissues, or nothing but the hand. */
+  takes: 'linen' | 'tissues' | 'hands'
+  /** Kinds of which a label may say so: what never sets and takes nothing off. */
+  kinds: readonly ProductKind[]
+  source: string
+}
+const NEVER_SETS: readonly ProductKind[] = ['hydratingMask', 'creamMask', 'sheetMask', 'eyeMask']
+export const WAYS_OFF: Readonly<Record<WayOffId, WayOff>> = {
+  rinse: {
+    id: 'rinse',
+    name: 'rinsed off',
+    say: '',
+    takes: 'linen',
+    kinds: REMOVAL_WAYS.map(({ kind }) => kind),
+    source: COMMON_PRACTICE,
+  },
+  wipe: {
+    id: 'wipe',
+    name: 'excess wiped off',
+    say: 'lift off what is too much with a soft tissue; no water',
+    takes: 'tissues',
+    kinds: NEVER_SETS,
+    source: COMMON_PRACTICE,
+  },
+  massageIn: {
+    id: 'massageIn',
+    name: 'massaged in',
+    say: 'massage in what is left; no water, no cloth',
+    takes: 'hands',
+    kinds: NEVER_SETS,
+    source: COMMON_PRACTICE,
+  },
+}
+/** How a bottle comes off: by its label, else rinsed. */
+export const wayOffOf = (bottle?: { wayOff?: WayOffId }): WayOff =>
+  WAYS_OFF[bottle?.wayOff ?? 'rinse']
+/** The ways off that a label of a kind may name; none for what is not a mask. */
+export const waysOffFor = (kind: ProductKind): WayOffId[] =>
+  WAY_OFF_IDS.filter((id) => WAYS_OFF[id].kinds.includes(kind))

@@ -29,3 +29,9 @@ const KINDS: readonly {
 /** What rests, as the room draws it: by what it does. */
 export const restKind = (technique: Pick<Technique, 'families' | 'effects'>): RestKind =>
   KINDS.find(({ fits }) => fits(technique))?.kind ?? 'cream'
+
+/**
+ * How far into the minutes of its label something rests that comes off at the short end: the first
+ * third of them. House value.
+ */
+export const SHORT_END = 1 / 3

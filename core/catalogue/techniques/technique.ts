@@ -216,8 +216,8 @@ export interface TechniqueOf<Id extends string> {
   wideFrom?: number
   /** Only waiting: the hands are idle meanwhile. */
   idle?: true
-  /** Cloths and cotton pads that it takes. */
-  linen?: { cloths?: number; pads?: number }
+  /** Cloths and cotton pads that it takes; `onlyCloths` where nothing else can stand in for them. */
+  linen?: { cloths?: number; pads?: number; onlyCloths?: true }
   /** What else lies on the tray for it (`linen.ts` says how many). */
   lays?: readonly TrayItemId[]
   /** The client may not be left alone, nor other work begun. */

@@ -27,23 +27,46 @@ export interface Tool {
    * longest that common labels ask for.
    */
   contactMinutes: number
+  /** A part that is worn by use: changed after so many visits, or as its maker says. */
+  wears?: { part: string; after: number }
+  /** How it is laid out, where that is not plainly one of it. */
+  laid?: { count?: number; say: string }
   source: string
 }
+/** Its disinfectant is a bath: a bath that is over its time disinfects nothing. */
+export const needsBath = ({ disinfect }: Pick<Tool, 'disinfect'>): boolean => disinfect === BATH
 const BATH = 'covered by the bath'
 const WIPED = 'wiped, and kept wet with the disinfectant: never laid in a bath'
-const tool = (id: ToolId, name: string, wash: string, disinfect: string): Tool => ({
+const tool = (
+  id: ToolId,
+  name: string,
+  wash: string,
+  disinfect: string,
+  more: Pick<Tool, 'wears' | 'laid'> = {},
+): Tool => ({
   id,
   name,
   wash,
   disinfect,
   contactMinutes: 10,
+  ...more,
   source: COMMON_PRACTICE,
 })
 
 export const TOOLS: Readonly<Record<ToolId, Tool>> = {
-  diamondTip: tool('diamondTip', 'diamond tip', 'brush and soap until no skin is left in it', BATH),
-  crystalHead: tool('crystalHead', 'crystal head', 'emptied, brush and soap', BATH),
-  vacuumCup: tool('vacuumCup', 'vacuum cup', 'soap and a bottle brush', BATH),
+  diamondTip: tool(
+    'diamondTip',
+    'diamond tip',
+    'brush and soap until no skin is left in it',
+    BATH,
+    { wears: { part: 'tip', after: 200 } },
+  ),
+  crystalHead: tool('crystalHead', 'crystal head', 'emptied, brush and soap', BATH, {
+    wears: { part: 'hose filter', after: 10 },
+  }),
+  vacuumCup: tool('vacuumCup', 'vacuum cup', 'soap and a bottle brush', BATH, {
+    wears: { part: 'hose filter', after: 20 },
+  }),
   spatulaBlade: tool('spatulaBlade', 'ultrasonic blade', 'soap on a cloth', WIPED),
   electrode: tool('electrode', 'glass electrode', 'soap on a cloth, the metal end dry', WIPED),
   currentProbes: tool(
@@ -53,7 +76,13 @@ export const TOOLS: Readonly<Record<ToolId, Tool>> = {
     WIPED,
   ),
   needlingHandle: tool('needlingHandle', 'needling handle', 'soap on a cloth', WIPED),
-  stones: tool('stones', 'set of stones', 'hot water and soap, no oil left', BATH),
-  globes: tool('globes', 'pair of globes', 'soap and water', WIPED),
-  goggles: tool('goggles', 'pair of goggles', 'soap and water, the strap as well', WIPED),
+  stones: tool('stones', 'set of stones', 'hot water and soap, no oil left', BATH, {
+    laid: { say: 'in warm water' },
+  }),
+  globes: tool('globes', 'pair of globes', 'soap and water', WIPED, {
+    laid: { say: 'fetched cold' },
+  }),
+  goggles: tool('goggles', 'pair of goggles', 'soap and water, the strap as well', WIPED, {
+    laid: { count: 2, say: 'for the client and for you' },
+  }),
 }

@@ -9,6 +9,7 @@ import { freeAcidOf } from '../../dosing/freeAcid'
 import type { RegionId } from '../../face/zones'
 import { loadOn } from '../../load/loads'
 import type { PlanInput } from '../input'
+import { restsInHouse } from './restsInHouse'
 
 /** What of a bottle works by itself on the skin: its free acid and what it pours. */
 export function activeIn(product: Product): number {
@@ -40,7 +41,8 @@ function usualLoad(
   standIn: boolean,
 ): number {
   const technique = TECHNIQUES[id]
-  const { minutes, dwell, passes, setting } = technique
+  const { minutes, passes, setting } = technique
+  const dwell = restsInHouse(id, input)
   const bottle = weakestActive(technique, input)
   return loadOn(REFERENCE, technique, {
     handsMinutes: minutes.usual ?? minutes.choices[minutes.choices.length - 1] ?? minutes.most,

@@ -27,6 +27,7 @@ import {
   roomOn,
   type Taken,
 } from './room'
+import { restsInHouse } from './restsInHouse'
 import { handsMinutes, reachOf, type Work } from './work'
 
 /** A piece of work as this skin bears it: who does it, where, and for how long at most. */
@@ -118,7 +119,7 @@ function permit(work: Work, input: PlanInput, allow: Allow, around: Around): Per
     loseLocal(lost, allowance, today)
     for (const region of reach) if (room.full.has(region)) lost.add(region)
     const regions = reach.filter((region) => !lost.has(region))
-    share = Math.min(share, shareOf(id, taken ?? leastOf(id)))
+    share = Math.min(share, shareOf(id, taken ?? leastOf(id, input), input))
     if (taken && !isStopped(id, allow, reach, lost, around) && !isTooMuchAtFirst(id, work, input))
       return isWorth(work, reach, regions, input)
         ? { work, technique: id, regions, share, ...taken }
@@ -129,7 +130,7 @@ function permit(work: Work, input: PlanInput, allow: Allow, around: Around): Per
         region,
         Math.min(
           room.most.get(region) ?? 0,
-          loadHere(id, region, taken ?? leastOf(id), input, 'least'),
+          loadHere(id, region, taken ?? leastOf(id, input), input, 'least'),
         ),
       )
   }
@@ -142,8 +143,9 @@ const isTooMuchAtFirst = (id: TechniqueId, { ladder }: Work, input: PlanInput): 
 const rungOf = (id: TechniqueId): number => TECHNIQUES[id].rung ?? 0
 
 /** How much of its usual rest and passes a worker has. */
-function shareOf(id: TechniqueId, { dwellMost, passes }: Taken): number {
-  const { dwell, passes: own } = TECHNIQUES[id]
+function shareOf(id: TechniqueId, { dwellMost, passes }: Taken, input: PlanInput): number {
+  const { passes: own } = TECHNIQUES[id]
+  const dwell = restsInHouse(id, input)
   const rested = dwell && dwellMost !== undefined ? dwellMost / dwell.latest : 1
   const passed = own && passes !== undefined ? passes / own.usual : 1
   return rested * passed
@@ -178,11 +180,12 @@ const tooStrong = (reach: readonly RegionId[], { barred }: Allowance): boolean =
 function lengthOf(
   { long }: Work,
   { technique, minutesMostElsewhere: minutesMost, passesMost }: Allowance,
-  { slotMinutes }: PlanInput,
+  input: PlanInput,
   short: boolean,
 ): Taken | undefined {
-  const { minutes, dwell, passes } = technique
-  const express = slotMinutes < STANDARD_FROM_MINUTES
+  const { minutes, passes } = technique
+  const dwell = restsInHouse(technique.id, input)
+  const express = input.slotMinutes < STANDARD_FROM_MINUTES
   const wanted = handsMinutes(technique, { express, long })
   const least = express ? minutes.least : (minutes.usual ?? minutes.least)
   const taken = [...minutes.choices, wanted].filter((own) => own <= minutesMost && own <= wanted)

@@ -8,6 +8,7 @@ import { HEATED, loadOn } from '../../load/loads'
 import { toleranceOf } from '../../load/tolerance'
 import type { PlanInput } from '../input'
 import { weakestActive } from './milder'
+import { restsInHouse } from './restsInHouse'
 import { handsMinutes, reachOf, type Work } from './work'
 
 /** How long a worker is at it: hands-on minutes, minutes on the skin at most, passes. */
@@ -36,7 +37,7 @@ export function mostThatFits(
   { most }: Room,
   input: PlanInput,
 ): Taken | undefined {
-  const least = leastOf(id)
+  const least = leastOf(id, input)
   const fits = (taken: Taken) =>
     reach.every((region) => loadHere(id, region, taken, input) <= (most.get(region) ?? 0))
   let own = full
@@ -59,8 +60,9 @@ function down(key: 'dwellMost' | 'passes', { [key]: own }: Taken, { [key]: least
 }
 
 /** The least of a technique that is worth the doing. */
-export function leastOf(id: TechniqueId): Taken {
-  const { minutes, dwell, passes } = TECHNIQUES[id]
+export function leastOf(id: TechniqueId, input: PlanInput): Taken {
+  const { minutes, passes } = TECHNIQUES[id]
+  const dwell = restsInHouse(id, input)
   return {
     minutes: minutes.least,
     ...(dwell ? { dwellMost: Math.min(dwell.earliest, dwell.sensitive.latest) } : {}),
@@ -142,14 +144,10 @@ export function mostLoad(work: Work, region: RegionId, input: PlanInput): number
 }
 
 /** A worker of a piece at all that this hour could have it for, whatever the skin. */
-export function fullOf(
-  { long }: Work,
-  id: TechniqueId,
-  { slotMinutes }: PlanInput,
-  short: boolean,
-): Taken {
-  const { dwell, passes } = TECHNIQUES[id]
-  const express = slotMinutes < STANDARD_FROM_MINUTES
+export function fullOf({ long }: Work, id: TechniqueId, input: PlanInput, short: boolean): Taken {
+  const { passes } = TECHNIQUES[id]
+  const dwell = restsInHouse(id, input)
+  const express = input.slotMinutes < STANDARD_FROM_MINUTES
   return {
     minutes: handsMinutes(TECHNIQUES[id], { express, long }),
     ...(dwell ? { dwellMost: restOf(dwell, express, short) } : {}),

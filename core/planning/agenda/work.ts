@@ -22,6 +22,7 @@ import { isNamed, namedOnly } from '../today/named'
 import { needOf, thatAsk } from '../today/need'
 import { intentionsOf, type Intended } from './intentions'
 import { isWork, ladderOf, weakestActive } from './milder'
+import { restsInHouse } from './restsInHouse'
 
 /** One piece of work that the hour holds, before anything is asked about what the skin may bear. */
 export interface Work {
@@ -268,11 +269,12 @@ const floorMinutes = (input: PlanInput): number =>
   }, CONNECTING)
 
 /** Minutes kept for a piece of work: those of its longest way, so that a milder one always fits. */
-function reserveOf({ ladder, regions, long }: Work, { slotMinutes }: PlanInput): number {
-  const express = slotMinutes < STANDARD_FROM_MINUTES
+function reserveOf({ ladder, regions, long }: Work, input: PlanInput): number {
+  const express = input.slotMinutes < STANDARD_FROM_MINUTES
   return Math.max(
     ...ladder.map((id, place) => {
-      const { minutes, dwell, after, then } = TECHNIQUES[id]
+      const { minutes, after, then } = TECHNIQUES[id]
+      const dwell = restsInHouse(id, input)
       const hands = handsMinutes(TECHNIQUES[id], { express, long })
       const least = express || !isWork(TECHNIQUES[id])
       const rests = dwell

@@ -4,12 +4,14 @@ import { takeOff } from '../../catalogue/consultation/makeUp'
 import { FINDINGS } from '../../catalogue/consultation/findings'
 import { ADAPTATIONS } from '../../catalogue/skin/adaptations'
 import { CONCERN_NAMES } from '../../catalogue/kinds'
+import { productIn } from '../../catalogue/products/products'
 import { CALM_WORDS } from '../../catalogue/rules/intentions'
 import type { Why } from '../../catalogue/techniques/step'
 import { TECHNIQUES } from '../../catalogue/techniques/techniques'
 import { GROUPS, listRegions } from '../../face/regions'
 import type { RegionId } from '../../face/zones'
 import type { Profile } from '../../skin/profile'
+import { dwellOf } from '../../timing/dwell'
 import { regionsMeeting } from '../today/adapt'
 import { whereShown } from '../today/whereShown'
 import type { Allowance } from '../today/allowance'
@@ -42,9 +44,25 @@ export function reasonsFor(
     out.push({ rule: 'cleanse-layers', text: 'heavy layers: two cleanses after the milk' })
   out.push(...adaptedTo(move, allowance, input))
   out.push(...leftOutRegions(move.regions, allowance))
-  if (move.dwell !== undefined) out.push({ rule: 'dwell', text: `rests ${move.dwell} min` })
+  out.push(...restWords(move, input))
   out.push({ rule: `technique-${technique.id}`, text: technique.reason })
   return out
+}
+
+/** How long it rests, by what its label says, and why it comes off at the short end. */
+function restWords({ dwell, productId, technique }: PlacedMove, input: PlanInput): Why[] {
+  if (dwell === undefined) return []
+  const { rests } = productIn(input.shelf, productId) ?? {}
+  const label = rests ? `, ${rests.from} to ${rests.to} by its label` : ''
+  const window = dwellOf(technique)
+  const narrows = window && window.sensitive.latest < window.latest
+  const isNew = productId !== undefined && !input.usedBefore.includes(productId)
+  return [
+    ...(isNew && (rests ?? narrows)
+      ? [{ rule: 'first-use', text: 'new to this client: off at the short end' }]
+      : []),
+    { rule: 'dwell', text: `rests ${dwell} min${label}` },
+  ]
 }
 
 /**

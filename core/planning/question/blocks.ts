@@ -2,14 +2,16 @@ import type { LayoutId } from '../../catalogue/techniques/technique'
 import { exfoliates } from '../../catalogue/techniques/traits'
 import type { RegionId } from '../../face/zones'
 import { removalMinutes, removalOf } from '../../timing/removal'
+import { productIn } from '../../catalogue/products/products'
+import { dwellOf } from '../../timing/dwell'
 import { dwellWindow } from '../../timing/schedule'
 import { stagger, type MaskTask, type Stagger } from '../../timing/stagger'
-import { fromTicks, toTicks, minutes } from '../../units'
+import { fromTicks, toTicks, minutes, type Minutes } from '../../units'
 import { shortDwell } from '../today/adapt'
 import type { Allowance } from '../today/allowance'
 import { STAY } from '../../catalogue/techniques/roles'
 import { fillersFor, plus } from './fillers'
-import { bottles } from './bottles'
+import { bottles, type Bottle } from './bottles'
 import type { OptionMaker, Traits } from './options'
 import { marksOf, type Move, type Option } from './planCase'
 
@@ -25,22 +27,29 @@ interface Layout {
 /** One mask of a block: where, how long it takes on and off, and its window. */
 interface Laid {
   allowance: Allowance
+  bottle: Bottle
   regions: readonly RegionId[]
   /** What stands straight before it goes on: the mixing of a powder. */
   before: readonly Move[]
   task: MaskTask
   /** Ends of its windows, ticks: lengths that may be wanted. */
   ends: readonly number[]
+  /** All its minutes: what does all that it can. */
+  whole: Minutes
   /** The longest it rests where something was taken off before, ticks. */
   shortEnd: number
   /** The longest that the agenda has it rest, ticks. */
   mostDwell: number
 }
 
-/** A way of laying: what hands do for each action of the stagger, with its traits. */
+/** A way of laying: its masks, how they are staggered, and what hands do for each action. */
 interface Laying {
+  /** With the calming stand-ins. */
   calm: boolean
-  /** By action. */ moves: readonly (readonly Move[])[]
+  masks: readonly Laid[]
+  best: Stagger
+  /** By action. */
+  moves: readonly (readonly Move[])[]
   traits: Traits
 }
 
@@ -87,34 +96,63 @@ export class BlockMaker {
   }
 
   private laid(list: readonly Allowance[], name: string, layout: Layout): Option[] {
-    const masks = list.map((allowance, i) => this.maskOf(allowance, i, layout))
-    const resting = masks.filter((mask) => mask !== undefined)
-    const best = stagger(resting.map((mask) => mask.task))
-    if (!best) return []
     const favour =
       list.reduce((sum, allowance) => sum + allowance.favour, 0) +
       Math.max(0, ...list.map((allowance) => allowance.favourLayout[layout.layout] ?? 0))
-    const layings = this.layings(resting, best, layout.layout)
-    return this.lengths(resting, best).flatMap((extra) =>
-      this.lasting(resting, best, extra, { name, layout, layings, favour }),
-    )
+    return this.layings(list, layout)
+      .flatMap((laying) =>
+        this.lengths(laying).map((extra) => ({
+          extra,
+          options: this.lasting(laying, extra, { name, layout, favour }),
+        })),
+      )
+      .sort((one, other) => one.extra - other.extra)
+      .flatMap(({ options }) => options)
   }
 
-  private maskOf(allowance: Allowance, place: number, layout: Layout): Laid | undefined {
+  /** Everything put on in order; once with the best bottles, once with calming stand-ins. */
+  private layings(list: readonly Allowance[], layout: Layout): Laying[] {
+    const needsCalm = list.some((allowance) => bottles(allowance).length > 1)
+    return (needsCalm ? [false, true] : [false]).flatMap((calm) => {
+      const masks = list.flatMap((allowance, i) => this.maskOf(allowance, i, layout, calm) ?? [])
+      const best = stagger(masks.map((mask) => mask.task))
+      if (!best) return []
+      const moves = best.actions.map((action) =>
+        action.do === 'on' ? this.puttingOn(masks, action.id) : removalMove(masks, action.id),
+      )
+      const main = masks.map((mask) => mask.allowance.technique.id)
+      return [
+        { calm, masks, best, moves, traits: this.make.traits(main, moves.flat(), layout.layout) },
+      ]
+    })
+  }
+
+  private maskOf(
+    allowance: Allowance,
+    place: number,
+    layout: Layout,
+    calm: boolean,
+  ): Laid | undefined {
     const { technique } = allowance
     const regions = layout.sets[place] ?? []
     const { choices, least } = technique.minutes
     const on = minutes(layout.on?.[place] ?? choices[0] ?? least)
-    const { productId } = bottles(allowance)[0] ?? {}
+    const own = bottles(allowance)
+    const bottle = own[calm ? own.length - 1 : 0] ?? {}
+    const { productId } = bottle
+    const product = productIn(this.make.input.shelf, productId)
     const step = { key: '', technique: technique.id, regions, minutes: on, why: [] }
     const window = dwellWindow(
       step,
       this.short({ ...step, ...(productId === undefined ? {} : { productId }) }),
+      product,
     )
+    const dwell = dwellOf(technique.id, product)
     const before = this.make.before(technique, regions)
-    if (!window || !technique.dwell || !before) return undefined
+    if (!window || !dwell || !before) return undefined
     return {
       allowance,
+      bottle,
       regions,
       before,
       task: {
@@ -124,10 +162,11 @@ export class BlockMaker {
         earliest: toTicks(window.earliest),
         latest: toTicks(window.latest),
       },
-      ends: [technique.dwell.sensitive.latest, technique.dwell.latest].map(toTicks),
+      ends: [dwell.sensitive.latest, dwell.latest].map(toTicks),
+      whole: dwell.latest,
       shortEnd: exfoliates(technique.id)
         ? Number.POSITIVE_INFINITY
-        : toTicks(technique.dwell.sensitive.latest),
+        : toTicks(dwell.sensitive.latest),
       mostDwell: toTicks(minutes(allowance.work?.exact?.dwellMost ?? Number.MAX_SAFE_INTEGER)),
     }
   }
@@ -137,7 +176,7 @@ export class BlockMaker {
    * gains one.
    * @returns ticks beyond the shortest
    */
-  private lengths(masks: readonly Laid[], best: Stagger): number[] {
+  private lengths({ masks, best }: Laying): number[] {
     // Longer only where everything lies at once: then one wait lengthens every dwell alike.
     if (!lieTogether(best)) return [0]
     const rests = (mask: Laid) => best.dwell[mask.task.id] ?? 0
@@ -157,48 +196,26 @@ export class BlockMaker {
     return [...new Set([...short, ...extras.slice(-1)])]
   }
 
-  /** Everything put on in order; once with the best bottles, once with calming stand-ins. */
-  private layings(masks: readonly Laid[], best: Stagger, layout: LayoutId): Laying[] {
-    const main = masks.map((mask) => mask.allowance.technique.id)
-    const needsCalm = masks.some((mask) => bottles(mask.allowance).length > 1)
-    return (needsCalm ? [false, true] : [false]).map((calm) => {
-      const moves = best.actions.map((action) =>
-        action.do === 'on' ? this.puttingOn(masks, action.id, calm) : removalMove(masks, action.id),
-      )
-      const traits = this.make.traits(main, moves.flat(), layout)
-      return { calm, moves, traits }
-    })
-  }
-
-  private puttingOn(masks: readonly Laid[], id: string, calm: boolean): Move[] {
+  private puttingOn(masks: readonly Laid[], id: string): Move[] {
     const mask = masks.find((one) => one.task.id === id)
     if (!mask) return []
-    const own = bottles(mask.allowance)
-    const bottle = own[calm ? own.length - 1 : 0] ?? {}
     const mixing = mask.before.reduce((sum, move) => sum + toTicks(move.minutes), 0)
     const on = fromTicks(mask.task.on - mixing)
-    return [...mask.before, this.make.move(mask.allowance, mask.regions, on, bottle)]
+    return [...mask.before, this.make.move(mask.allowance, mask.regions, on, mask.bottle)]
   }
 
   /** The block at one length, with each filler that its hands-free interval is long enough for. */
   private lasting(
-    masks: readonly Laid[],
-    best: Stagger,
+    { masks, best, calm, moves, traits: own }: Laying,
     extra: number,
-    block: {
-      name: string
-      layout: Layout
-      layings: readonly Laying[]
-      favour: number
-    },
+    block: { name: string; layout: Layout; favour: number },
   ): Option[] {
     const { make } = this
     const minutesOf = (id: string) => fromTicks((best.dwell[id] ?? 0) + extra)
     const effects = masks
-      .map(({ allowance: { technique }, regions }) => {
-        const whole = technique.dwell?.latest ?? 1
-        return make.effects.of(technique, regions, Math.min(1, minutesOf(technique.id) / whole))
-      })
+      .map(({ allowance: { technique }, regions, whole }) =>
+        make.effects.of(technique, regions, Math.min(1, minutesOf(technique.id) / whole)),
+      )
       .reduce<readonly number[]>(
         plus,
         make.aims.map(() => 0),
@@ -213,32 +230,30 @@ export class BlockMaker {
       effects,
     )
     const full = isFull(masks, best, extra) ? marksOf(['fullDwell']) : 0
-    return block.layings.flatMap(({ calm, moves, traits: own }) => {
-      const traits = { ...own, marks: own.marks | full }
-      const laid = (place: number): Move[] =>
-        (moves[place] ?? []).map((move) =>
-          best.dwell[move.technique] === undefined
-            ? move
-            : { ...move, dwell: minutesOf(move.technique) },
-        )
-      const id = `${block.name}:${block.layout.id}${calm ? ':calm' : ''}:${extra}`
-      return fillers.map((filler) =>
-        make.option(
-          `${id}:${filler.name}`,
-          {
-            ...traits,
-            marks: traits.marks | marksOf(filler.moves.map(({ technique }) => technique)),
-          },
-          best.actions.flatMap((action, place) => [
-            ...(place === main ? filler.moves : waitMove(action.wait)),
-            ...laid(place),
-          ]),
-          filler.effects,
-          filler.idle + idle,
-          block.favour + filler.liking,
-        ),
+    const traits = { ...own, marks: own.marks | full }
+    const laid = (place: number): Move[] =>
+      (moves[place] ?? []).map((move) =>
+        best.dwell[move.technique] === undefined
+          ? move
+          : { ...move, dwell: minutesOf(move.technique) },
       )
-    })
+    const id = `${block.name}:${block.layout.id}${calm ? ':calm' : ''}:${extra}`
+    return fillers.map((filler) =>
+      make.option(
+        `${id}:${filler.name}`,
+        {
+          ...traits,
+          marks: traits.marks | marksOf(filler.moves.map(({ technique }) => technique)),
+        },
+        best.actions.flatMap((action, place) => [
+          ...(place === main ? filler.moves : waitMove(action.wait)),
+          ...laid(place),
+        ]),
+        filler.effects,
+        filler.idle + idle,
+        block.favour + filler.liking,
+      ),
+    )
   }
 }
 

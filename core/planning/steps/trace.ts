@@ -1,4 +1,5 @@
 import type { PlanStep } from '../../catalogue/techniques/step'
+import { productIn } from '../../catalogue/products/products'
 import { freeAcidOf } from '../../dosing/freeAcid'
 import { TECHNIQUES } from '../../catalogue/techniques/techniques'
 import { REGION_IDS, type RegionId } from '../../face/zones'
@@ -35,7 +36,7 @@ export interface Trace {
 
 /** What of the bottle of a step counts as load: its free acid, and what it pours by itself. */
 function strengthIn(input: PlanInput, { productId }: PlanStep) {
-  const bottle = input.shelf.find((item) => item.product.id === productId)?.product
+  const bottle = productIn(input.shelf, productId)
   return bottle
     ? { freeAcid: freeAcidOf(bottle), bottleRate: bottleRateOf(bottle) }
     : { freeAcid: 0, bottleRate: 0 }
@@ -51,7 +52,9 @@ const restedOn = (resting: readonly Resting[], { key }: PlanStep, region: Region
 export function trace(input: PlanInput, steps: readonly PlanStep[]): Trace {
   const start = startSurface(input.makeUp.length > 0)
   const short = shortDwell(input, steps)
-  const times = schedule(steps, (step) => dwellWindow(step, short(step)))
+  const times = schedule(steps, (step) =>
+    dwellWindow(step, short(step), productIn(input.shelf, step.productId)),
+  )
   const totals = { ...input.residual }
   const states: StepState[] = []
   let surface = start

@@ -49,3 +49,16 @@ function amountBeside(
     ? amountOfMeasures(product, own.dispenser, doseOf(step, own, input).count * mixed.liquidParts)
     : amountFor(product, step.regions, input.faceSize)
 }
+
+/**
+ * Products that a step takes beside its own as it was planned, whatever was called back since.
+ * @returns their ids
+ */
+export const plannedAlong = (step: PlanStep, input: PlanInput): string[] =>
+  alongside(step, {
+    ...input,
+    shelf: input.shelf.map(({ product, lots }) => ({
+      product,
+      lots: lots.map((lot) => ({ ...lot, recalled: false })),
+    })),
+  }).flatMap(({ from }) => from?.product.id ?? [])

@@ -8,6 +8,7 @@ import { freeAcidOf } from '../../dosing/freeAcid'
 import { tooMuchOil } from '../../dosing/mixing'
 import { bottleRateOf } from '../../dosing/bottleRate'
 import { lotBars, productBars, type ProductBar } from '../../screening/products/products'
+import { kitchenBars } from '../../screening/products/kitchen'
 import { REACTED_RULE } from '../../screening/products/reactions'
 import { strengthBars } from '../../screening/products/strength'
 import type { Bar } from '../../screening/verdict/verdict'
@@ -37,6 +38,7 @@ export function productTrouble(
     ...productBars(product, { ...input.verdict, bars }, input.answers),
     ...avoidedBars(product, input, rows),
     ...strengthBars(product, input.daylight),
+    ...kitchenBars(product, input.profile, input.daylight),
     ...tooMuchOil(product).map((text) => ({ rule: 'essential-oil', text })),
     ...(suspected === undefined ? [] : [{ rule: REACTED_RULE, text: suspected }]),
     ...newBeforeEvent(product, input),
@@ -79,8 +81,8 @@ function avoidedBars(
 }
 
 /**
- * The bottle that is taken: fit for use, with enough in it before one that would run dry, an open
- * one before a new one, then the one that expires first. The plan, the tray and the record all take
+ * The bottle that is taken: fit for use, with enough in it before one that would run dry, the other
+ * half of an opened piece first, an open one before a new one, then the one that expires first. The plan, the tray and the record all take
  * this one.
  * @param needed millilitres
  */
@@ -95,6 +97,7 @@ export const bottleInHand = (
     .sort(
       (one, other) =>
         Number(one.remainingMillilitres < needed) - Number(other.remainingMillilitres < needed) ||
+        Number(one.half === undefined) - Number(other.half === undefined) ||
         Number(one.openedOn === undefined) - Number(other.openedOn === undefined) ||
         (one.expires < other.expires ? -1 : 1),
     )[0]

@@ -3,7 +3,14 @@ import { describe, expect, it } from 'vitest'
 import { CONSENT_IDS, CONSENTS } from '../../catalogue/consultation/consents'
 import { allNo, TODAY } from '../../testing/fixtures'
 import { screen } from '../verdict/verdict'
-import { barredConsents, consentsFor, needsGuardian, standing, type Signature } from './consent'
+import {
+  barredConsents,
+  consentsFor,
+  needsGuardian,
+  offeredConsents,
+  standing,
+  type Signature,
+} from './consent'
 import { addDays } from '../asking/days'
 
 const signed = (
@@ -95,5 +102,14 @@ describe('consent', () => {
         },
       ),
     )
+  })
+})
+
+describe('what is offered for signing', () => {
+  it('one of several licences for it is enough; without any it is offered only where it is planned', () => {
+    expect(offeredConsents(['basic', 'needling025'], [])).toContain('needling')
+    expect(offeredConsents(['basic', 'needling05'], [])).toContain('needling')
+    expect(offeredConsents(['basic'], [])).not.toContain('needling')
+    expect(offeredConsents(['basic'], [{ technique: 'needling' }])).toContain('needling')
   })
 })

@@ -4,6 +4,7 @@ import { INGREDIENTS, ingredientsIn } from '../../catalogue/products/ingredients
 import type { Product } from '../../catalogue/products/products'
 import type { Profile } from '../../skin/profile'
 import type { AskAgain } from '../asking/retest'
+import { kitchenPatch } from './kitchen'
 
 /**
  * A dab of a product behind the ear or inside the elbow, and what was seen there. Times are
@@ -44,6 +45,8 @@ export function patchReason(
   profile: Profile,
   usedBefore: boolean,
 ): string | undefined {
+  const kitchen = usedBefore || !product.recipe ? undefined : kitchenPatch(product)
+  if (kitchen !== undefined) return `${kitchen}, new to this client`
   if (
     usedBefore ||
     !(profile.conditions.includes('sensitive') || profile.conditions.includes('reactive'))

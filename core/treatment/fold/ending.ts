@@ -163,7 +163,7 @@ function ended(
   clock.began = at
   if (how.skipped !== undefined) return
   if (unconfirmed(draft, context, step).length > 0) draft.unconfirmed.push(step.key)
-  const window = context.dwellOf(step)
+  const window = context.dwellOf(step, draft.products[step.key]?.productId)
   if (window) draft.resting.push({ key: step.key, regions: where, since: at, ...window })
   takeOff(draft, beganAt, step, context)
 }

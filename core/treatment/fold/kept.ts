@@ -101,6 +101,7 @@ export function keep(draft: Draft, at: number, kept: Kept): void {
         productId: kept.productId,
         lotId: kept.lotId,
         millilitres: kept.millilitres,
+        ...(kept.half ? { half: true } : {}),
       }
       return
     case 'replanned':

@@ -128,7 +128,10 @@ export interface RoomState {
   absorbed: Readonly<Record<string, Partial<Record<RegionId, AbsorbedGrade>>>>
   products: Readonly<Record<string, { productId: string; reason: string }>>
   taken: Readonly<
-    Record<string, { at: number; productId: string; lotId: string; millilitres: number }>
+    Record<
+      string,
+      { at: number; productId: string; lotId: string; millilitres: number; half?: true }
+    >
   >
   /** What was confirmed before a step, by step. */
   confirmed: Readonly<Record<string, { at: number; rules: readonly string[] }>>
@@ -143,7 +146,8 @@ export interface RoomState {
 export interface FoldContext {
   /** Steps of every version of the plan, by number. */
   plans: Readonly<Record<number, readonly PlanStep[]>>
-  dwellOf: DwellFor
+  /** The window of a step, of another bottle where it was swapped. */
+  dwellOf: (step: PlanStep, swapped?: string) => ReturnType<DwellFor>
   /** Rules whose confirmation a step waits for. */
   confirmsOf?: (step: PlanStep) => readonly string[]
   /** What a step is to the rules, by its technique and its bottle. */

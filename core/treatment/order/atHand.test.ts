@@ -122,3 +122,32 @@ describe('what the step at hand asks for', () => {
       if (technique.passes) expect(technique.passes.limit).toBeGreaterThan(0)
   })
 })
+
+describe('what rests on the face', () => {
+  const rested = (technique: PlanStep['technique']) => {
+    const mask = step(technique)
+    const state = fold(
+      [
+        [0, { kind: 'started' } as EventBody],
+        [2, { kind: 'stepDone', key: mask.key, cue: true } as EventBody],
+      ].map(([minute, body], seq) => ({
+        id: `r${seq}`,
+        at: Number(minute) * MINUTE,
+        deviceId: 'device-1',
+        seq,
+        planVersion: 1,
+        body: body as EventBody,
+      })),
+      { plans: { 1: [mask] }, dwellOf: () => CLAY_WINDOW, baseline: {} },
+    )
+    return { mask, state }
+  }
+  it('asks for silence where its technique does, and only there', () => {
+    const hard = rested('hardeningMask')
+    expect(restingNow(hard.state, [hard.mask], 5 * MINUTE)[0]?.quiet).toBe(true)
+    const clay = rested('clay')
+    expect(restingNow(clay.state, [clay.mask], 5 * MINUTE)[0]?.quiet).toBe(false)
+    // Of a step that no plan knows any more.
+    expect(restingNow(clay.state, [], 5 * MINUTE)[0]).toMatchObject({ quiet: false, cue: '' })
+  })
+})

@@ -164,3 +164,37 @@ describe('what is put on while something rests', () => {
     )
   })
 })
+
+describe('what is still to lay', () => {
+  const mask = lay('m0', 1)
+  const other = lay('m1', 1)
+  const after = usualStep('creamMask', { key: 'm2' })
+  it('ends where something comes off: at that step itself nothing is', () => {
+    const steps = [mask, other, off, after]
+    const at = (list: readonly PlanStep[]) =>
+      stillToLay(
+        roomOf(
+          steps,
+          list.map((step, minute) => [minute + 1, done(step)]),
+        ),
+        steps,
+      ).map(({ key }) => key)
+    expect(at([])).toEqual(['m0', 'm1'])
+    expect(at([mask])).toEqual(['m1'])
+    expect(at([mask, other])).toEqual([])
+    expect(at([mask, other, off])).toEqual(['m2'])
+  })
+  it('is a question only while something rests and something is to come', () => {
+    const window = { earliest: 5, latest: 20 }
+    expect(at(3, [window, window], [1, 1]).next).toBeDefined()
+    expect(at(3, [window], [1]).next).toBeUndefined()
+    const steps = [mask, other, off]
+    const none = () => ({
+      ...window,
+      earliest: minutes(5),
+      latest: minutes(20),
+      late: 'rewet' as const,
+    })
+    expect(layNext(roomOf(steps, []), steps, steps, none, atMinute(1))).toBeUndefined()
+  })
+})

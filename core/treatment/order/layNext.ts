@@ -155,7 +155,7 @@ function laid(
   dwellOf: FoldContext['dwellOf'],
   now: number,
 ): MaskTask[] {
-  const window = dwellOf(step)
+  const window = dwellOf(step, state.products[step.key]?.productId)
   if (!window) return []
   const ran = state.current?.key === step.key ? fromMilliseconds(runningMs(state, now)) : 0
   return [

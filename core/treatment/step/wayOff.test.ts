@@ -1,5 +1,11 @@
 import { describe, expect, it } from 'vitest'
-import { REMOVAL_WAYS } from '../../catalogue/techniques/removalWays'
+import {
+  REMOVAL_WAYS,
+  WAY_OFF_IDS,
+  WAYS_OFF,
+  waysOffFor,
+} from '../../catalogue/techniques/removalWays'
+import { product } from '../../testing/fixtures'
 import { TECHNIQUES, TECHNIQUE_IDS } from '../../catalogue/techniques/techniques'
 import { at, done, roomOf } from '../../testing/room'
 import { usualStep } from '../../testing/steps'
@@ -43,5 +49,27 @@ describe('how a mask comes off', () => {
     expect(late).toContain('dry by now')
     expect(calm).toContain('lift off')
     expect(wayOff(on, steps, off, at(5))[0]).toContain('until it darkens')
+  })
+})
+
+describe('what a label says of its way off', () => {
+  const said = (way?: 'rinse' | 'wipe' | 'massageIn') => {
+    const mask = usualStep('creamMask')
+    const off = usualStep('maskOff')
+    const own = product('creamMask', 'creamMask', way ? { wayOff: way } : {})
+    const on = roomOf([mask, off], [[1, done(mask)]])
+    return wayOff(on, [mask, off], off, at(2), [{ product: own, lots: [] }])
+  }
+  it('goes before what is usual for its kind; what is rinsed keeps the words of its kind', () => {
+    expect(said('wipe')).toEqual([expect.stringContaining('with a soft tissue; no water')])
+    expect(said('massageIn')).toEqual([expect.stringContaining('massage in what is left')])
+    expect(said('rinse')).toEqual(said())
+    expect(said()[0]).toContain('lukewarm water')
+  })
+  it('every way stands for a kind that has it, and none else', () => {
+    for (const id of WAY_OFF_IDS) expect(WAYS_OFF[id].kinds.length).toBeGreaterThan(0)
+    expect(waysOffFor('acidMask')).toEqual(['rinse'])
+    expect(waysOffFor('creamMask')).toEqual(['rinse', 'wipe', 'massageIn'])
+    expect(waysOffFor('serum')).toEqual([])
   })
 })

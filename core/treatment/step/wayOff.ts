@@ -1,8 +1,10 @@
-import { REMOVAL_WAYS } from '../../catalogue/techniques/removalWays'
+import { productIn } from '../../catalogue/products/products'
+import { REMOVAL_WAYS, wayOffOf } from '../../catalogue/techniques/removalWays'
 import type { PlanStep } from '../../catalogue/techniques/step'
 import { TECHNIQUES } from '../../catalogue/techniques/techniques'
 import { shortName } from '../../catalogue/techniques/traits'
 import { takesOff } from '../../timing/removal'
+import type { ShelfItem } from '../../planning/input'
 import { restingAt } from '../fold/clocks'
 import type { RoomState } from '../fold/roomState'
 
@@ -11,17 +13,22 @@ import type { RoomState } from '../fold/roomState'
  * wipes. What has dried past its time is wetted for longer.
  * @param steps of every version
  * @param now milliseconds since 1970
+ * @param shelf whose labels may name another way off than the usual one of their kind
  */
 export function wayOff(
   state: RoomState,
   steps: readonly PlanStep[],
   step: PlanStep,
   now: number,
+  shelf: readonly ShelfItem[] = [],
 ): string[] {
   return state.resting.flatMap((resting) => {
     const laid = steps.find(({ key }) => key === resting.key)
     if (resting.endedAt !== undefined || !laid || !takesOff(step.technique, laid.technique))
       return []
+    const bottle = productIn(shelf, state.products[laid.key]?.productId ?? laid.productId)
+    const { say } = wayOffOf(bottle)
+    if (say) return [`${shortName(laid.technique)}: ${say}.`]
     const { product } = TECHNIQUES[laid.technique]
     const way = REMOVAL_WAYS.find(({ kind }) => kind === product)
     if (!way) return []

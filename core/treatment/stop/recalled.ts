@@ -5,8 +5,9 @@ import { productUsed } from '../order/atHand'
 import type { RoomState } from '../fold/roomState'
 
 /**
- * Said before a step whose bottle was called back and of which no other is fit; empty where nothing
- * is wrong, and where another bottle of it stands there.
+ * Said before a step of which a bottle was called back, its own or one that it takes beside it: which
+ * batch, and what to take instead. Empty where nothing is wrong.
+ * @param along products that the step takes beside its own, as they were planned
  * @param today ISO day of the house
  */
 export function recalledNow(
@@ -14,15 +15,23 @@ export function recalledNow(
   step: PlanStep,
   shelf: readonly ShelfItem[],
   today: string,
-): string {
+  along: readonly string[] = [],
+): string[] {
   const used = productUsed(state, step)
-  const item = shelf.find(({ product }) => product.id === used)
-  if (!item) return ''
-  const called = item.lots.filter(({ recalled }) => recalled)
-  if (called.length === 0) return ''
-  const codes = called.map(({ code }) => code).join(', ')
-  const fit = item.lots.find((lot) => lotBars(lot, item.product, today).length === 0)
-  return fit
-    ? `${item.product.name}: batch ${codes} is recalled. Take batch ${fit.code}.`
-    : `${item.product.name}: batch ${codes} is recalled. Do not use it.`
+  return [...(used === undefined ? [] : [used]), ...along].flatMap((id) => {
+    const item = shelf.find(({ product }) => product.id === id)
+    return item ? calledBack(item, today) : []
+  })
+}
+
+function calledBack({ product, lots }: ShelfItem, today: string): string[] {
+  const called = lots.filter(({ recalled }) => recalled)
+  if (called.length === 0) return []
+  const codes = [...new Set(called.map(({ code }) => code))].join(', ')
+  const fit = lots.find((lot) => lotBars(lot, product, today).length === 0)
+  return [
+    fit
+      ? `${product.name}: batch ${codes} is recalled. Take batch ${fit.code}.`
+      : `${product.name}: batch ${codes} is recalled. Do not use it.`,
+  ]
 }

@@ -100,6 +100,8 @@ export const eventBody = z.discriminatedUnion('kind', [
     productId: said(60),
     lotId: said(60),
     millilitres: z.number().min(0).max(200, 'at most 200 mL'),
+    /** Taken from the other half of a piece that an earlier visit opened. */
+    half: z.literal(true).optional(),
   }),
   z.strictObject({ kind: z.literal('replanned'), version: z.int().min(2).max(99), reason: note }),
   z.strictObject({

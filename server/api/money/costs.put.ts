@@ -1,4 +1,4 @@
-import { costsPut } from '#contracts/tools'
+import { costsPut } from '#contracts/money'
 import { ok } from '#contracts/replies/common'
 import { ownerOnly } from '../../http/owner'
 import { route } from '../../http/route'

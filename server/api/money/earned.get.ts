@@ -1,5 +1,5 @@
-import { earned } from '#contracts/replies/tools'
-import { earnedQuery } from '#contracts/tools'
+import { earned } from '#contracts/replies/money'
+import { earnedQuery } from '#contracts/money'
 import { ownerOnly } from '../../http/owner'
 import { route } from '../../http/route'
 import { earnedIn } from '../../services/money/money'

@@ -1,4 +1,4 @@
-import { pricePut } from '#contracts/tools'
+import { pricePut } from '#contracts/money'
 import { ok } from '#contracts/replies/common'
 import { ownerOnly } from '../../http/owner'
 import { route } from '../../http/route'

@@ -1,5 +1,5 @@
-import type { Earned, MoneyPage, VisitMoney } from '#contracts/replies/tools'
-import type { costsPut, pricePut } from '#contracts/tools'
+import type { Earned, MoneyPage, VisitMoney } from '#contracts/replies/money'
+import type { costsPut, pricePut } from '#contracts/money'
 import { and, asc, eq, gte, inArray, lt, not, sql } from 'drizzle-orm'
 import { DateTime } from 'luxon'
 import type { z } from 'zod'

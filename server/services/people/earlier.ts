@@ -1,5 +1,7 @@
 import { and, eq, inArray, ne } from 'drizzle-orm'
+import { learnedFrom } from '#core/dosing/learned'
 import type { PastWork } from '#core/load/rest'
+import { takenIn } from '#core/record/taken'
 import type { SealedWork } from '#core/record/work'
 import type { VisitBundle } from '#core/visit/bundle'
 import { lastTimes } from '#core/visit/lastTime'
@@ -14,7 +16,7 @@ import { atHomeBefore, sealedBefore, type Treated } from './sealedPast'
 import { thePractice } from '../practice'
 import type { Staff } from '../session/session'
 
-type Earlier = Pick<VisitBundle, 'past' | 'poured' | 'lastTime'>
+type Earlier = Pick<VisitBundle, 'past' | 'poured' | 'lastTime' | 'learned'>
 
 /**
  * What earlier visits and home have left: work that asks for rest, what was poured in, how each
@@ -44,6 +46,7 @@ export async function earlierOf(
     past: worked.map(({ at, work }) => pastOf(dayIn(timeZone, at), work)),
     poured: [...poured, ...home].sort((one, other) => one.at - other.at),
     lastTime: lastTimeOf(ours, timeZone),
+    learned: learnedFrom([...ours].reverse().map(({ treatment }) => takenIn(treatment))),
   }
 }
 
@@ -83,7 +86,7 @@ async function openBefore(
     rows.map(async (visit) => {
       const bare = await readBare(me, visit)
       const { work, treatment } = readParts(
-        recordParts({ ...bare, past: [], poured: [], lastTime: null }, ''),
+        recordParts({ ...bare, past: [], poured: [], lastTime: null, learned: {} }, ''),
       )
       return {
         at: momentOf(visit),

@@ -88,7 +88,10 @@ async function namedIn({ id, code, productId }: Bottle): Promise<string[]> {
     db
       .selectDistinct({ id: visitEvents.visitId })
       .from(visitEvents)
-      .where(sql`${visitEvents.body}->>'lotId' = ${id}`),
+      .where(
+        sql`${visitEvents.body}->>'productId' = ${productId}
+          and ${visitEvents.body}->>'lotId' in (${id}, ${code})`,
+      ),
     db
       .selectDistinct({ id: sealItems.visitId })
       .from(sealItems)
@@ -106,7 +109,7 @@ async function openWith(me: Staff, { id, code, productId }: Bottle): Promise<str
   const found = await Promise.all(
     rows.map(async (visit) => {
       const bare = await readBare(me, visit)
-      const parts = recordParts({ ...bare, past: [], poured: [], lastTime: null }, '')
+      const parts = recordParts({ ...bare, past: [], poured: [], lastTime: null, learned: {} }, '')
       const lines = readParts(parts).treatment?.lines ?? []
       return lines.some(
         (line) =>

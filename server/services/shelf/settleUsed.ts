@@ -1,9 +1,11 @@
 import { randomUUID } from 'node:crypto'
-import { and, eq, inArray, sql } from 'drizzle-orm'
+import { and, desc, eq, inArray, or, sql } from 'drizzle-orm'
 import { inOrder, type TreatmentEvent } from '#core/treatment/taps/events'
-import { toHundredths } from '#core/units'
-import { lotMovements, lots } from '#db/schema'
+import { openedFor } from '#core/dosing/amount'
+import { fromHundredths, toHundredths } from '#core/units'
+import { lotMovements, lots, products } from '#db/schema'
 import type { Transaction } from '../database'
+import { productOf } from './shelf'
 
 /** Whose use of which visit, on which day of the house. */
 interface Use {
@@ -65,13 +67,42 @@ export async function settleUsed(
   }
 }
 
-/** What was measured in the room so far, hundredths by bottle: the last word of each step counts. */
-export function measured(events: readonly TreatmentEvent[]): Map<string, number> {
-  const bySteps = new Map<string, { lotId: string; millilitres: number }>()
+/** What was measured of a bottle in the room so far: the last word of each step counts. */
+interface Measured {
+  productId: string
+  /** Its code as it is printed, or its id. */
+  lotId: string
+  hundredths: number
+}
+/** The other half of a piece that was opened before draws nothing. */
+export function measured(events: readonly TreatmentEvent[]): Measured[] {
+  const bySteps = new Map<string, Measured | undefined>()
   for (const { body } of inOrder(events))
-    if (body.kind === 'amountTaken') bySteps.set(body.key, body)
+    if (body.kind === 'amountTaken') {
+      const { key, productId, lotId, millilitres, half } = body
+      const hundredths = toHundredths(millilitres)
+      bySteps.set(key, half ? undefined : { productId, lotId, hundredths })
+    }
+  return [...bySteps.values()].flatMap((own) => own ?? [])
+}
+
+/** The same by the bottles of the shelf: a tablet names a bottle by its code. */
+export async function byBottle(
+  tx: Transaction,
+  taken: readonly Measured[],
+): Promise<Map<string, number>> {
   const out = new Map<string, number>()
-  for (const { lotId, millilitres } of bySteps.values())
-    out.set(lotId, (out.get(lotId) ?? 0) + toHundredths(millilitres))
+  for (const { productId, lotId, hundredths } of taken) {
+    const [found] = await tx
+      .select({ bottle: lots.id, product: products })
+      .from(lots)
+      .innerJoin(products, eq(products.id, lots.productId))
+      .where(and(eq(lots.productId, productId), or(eq(lots.id, lotId), eq(lots.code, lotId))))
+      .orderBy(desc(lots.remainingHundredths))
+      .limit(1)
+    if (!found) continue
+    const drawn = openedFor(productOf(found.product), fromHundredths(hundredths))
+    out.set(found.bottle, (out.get(found.bottle) ?? 0) + toHundredths(drawn))
+  }
   return out
 }

@@ -24,6 +24,8 @@ export const productOf = (row: ProductRow): Product => ({
   packMillilitres: row.packMillilitres,
   priceCents: row.priceCents,
   openMonths: row.openMonths,
+  ...(row.rests === null ? {} : { rests: row.rests }),
+  ...(row.wayOff === null ? {} : { wayOff: row.wayOff }),
   ...(row.recipe === null ? {} : { recipe: row.recipe }),
   ...(row.colourChange === null ? {} : { colourChange: row.colourChange }),
   ...(row.acid === null ? {} : { acid: row.acid }),

@@ -1,12 +1,12 @@
 import type { ToolsPage } from '#contracts/replies/tools'
 import type { cleaningPost, toolPut } from '#contracts/tools'
-import { and, asc, desc, eq, gt, inArray, ne, sql } from 'drizzle-orm'
+import { and, asc, desc, eq, gt, inArray, isNull, ne, or, sql } from 'drizzle-orm'
 import { DateTime } from 'luxon'
 import type { z } from 'zod'
 import { FIRST_PIECES, LOG_LINES, LOOK_BACK_DAYS } from '#core/catalogue/rules/cleaning'
 import { TECHNIQUES, TECHNIQUE_IDS } from '#core/catalogue/techniques/techniques'
-import { TOOL_IDS, TOOLS, type ToolId } from '#core/catalogue/techniques/tools'
-import { isHeld, possible, standingOf, type ToolLife } from '#core/hygiene/tools'
+import { needsBath, TOOL_IDS, TOOLS, type ToolId } from '#core/catalogue/techniques/tools'
+import { isHeld, possible, standingOf, type ToolLife, type Wear } from '#core/hygiene/tools'
 import { cleanings, staff, tools, toolUses } from '#db/schema'
 import { refused } from '../../problem/problem'
 import type { Visit } from '../access'
@@ -14,19 +14,26 @@ import { database, type Transaction } from '../database'
 import { dayIn } from '../dates'
 import { thePractice } from '../practice'
 import type { Staff } from '../session/session'
+import { bathIsOver } from './halves'
 
 const LOCK = 7_310_227
 type Reading = Pick<Transaction, 'select'>
+
+/** A tool's life, and how worn its part is. */
+interface Life extends ToolLife {
+  wear?: Wear
+}
 
 /**
  * What has become of every tool of the house.
  * @param except a visit whose own use does not count: what is in hand is in hand
  */
-async function livesOf(db: Reading, except?: string): Promise<ToolLife[]> {
+async function livesOf(db: Reading, except?: string): Promise<Life[]> {
   const from = DateTime.now().minus({ days: LOOK_BACK_DAYS }).toJSDate()
   const used = except === undefined ? undefined : ne(toolUses.visitId, except)
-  const [own, uses, done] = await Promise.all([
+  const [own, worn, uses, done] = await Promise.all([
     db.select().from(tools),
+    sinceChanged(db),
     db
       .select()
       .from(toolUses)
@@ -37,6 +44,7 @@ async function livesOf(db: Reading, except?: string): Promise<ToolLife[]> {
     const row = own.find((one) => one.tool === tool)
     return {
       tool,
+      ...wearOf(tool, worn.get(tool) ?? 0, row?.changeAfter),
       pieces: row?.pieces ?? FIRST_PIECES,
       contactMinutes: row?.contactMinutes ?? TOOLS[tool].contactMinutes,
       uses: uses.filter((one) => one.tool === tool).map(({ at }) => at.getTime()),
@@ -45,6 +53,28 @@ async function livesOf(db: Reading, except?: string): Promise<ToolLife[]> {
         .map(({ step, pieces, at }) => ({ step, pieces, at: at.getTime() })),
     }
   })
+}
+
+function wearOf(tool: ToolId, uses: number, own: number | null = null): Pick<Life, 'wear'> {
+  const { wears } = TOOLS[tool]
+  return wears ? { wear: { part: wears.part, uses, after: own ?? wears.after } } : {}
+}
+
+/** Visits at which each tool was used since its worn part was changed. */
+async function sinceChanged(db: Reading): Promise<Map<ToolId, number>> {
+  const changed = db
+    .select({ tool: cleanings.tool, at: sql<Date>`max(${cleanings.at})`.as('changed_at') })
+    .from(cleanings)
+    .where(eq(cleanings.step, 'changed'))
+    .groupBy(cleanings.tool)
+    .as('changed')
+  const rows = await db
+    .select({ tool: toolUses.tool, uses: sql<number>`count(*)::int` })
+    .from(toolUses)
+    .leftJoin(changed, eq(changed.tool, toolUses.tool))
+    .where(or(isNull(changed.at), gt(toolUses.at, changed.at)))
+    .groupBy(toolUses.tool)
+  return new Map(rows.map(({ tool, uses }) => [tool, uses]))
 }
 
 /** Where every piece is now, and what was done last. */
@@ -62,9 +92,9 @@ export async function readTools(): Promise<ToolsPage> {
   return {
     now: Date.now(),
     tools: lives.map((life) => {
-      const { tool, pieces, contactMinutes } = life
+      const { tool, pieces, contactMinutes, wear = null } = life
       const { soaking, ...now } = standingOf(life)
-      return { tool, pieces, contactMinutes, ...now, soaking: [...soaking] }
+      return { tool, pieces, contactMinutes, ...now, soaking: [...soaking], wear }
     }),
     log: log.map(({ own: { id, tool, step, pieces, at, enteredAt }, by }) => ({
       ...{ id, tool, step, pieces, by },
@@ -78,6 +108,7 @@ const NOT_YET: Readonly<Record<z.infer<typeof cleaningPost>['step'], string>> = 
   washed: 'No such piece waits to be washed.',
   soaking: 'Only a piece that is washed goes into the disinfectant.',
   ready: 'Nothing may come out yet: it must stay wet for its whole time.',
+  changed: 'The house has no such tool.',
 }
 
 /** What was done to some pieces. The same id twice is once. @throws ProblemError 422 out of turn */
@@ -92,6 +123,8 @@ export async function clean(me: Staff, body: z.infer<typeof cleaningPost>): Prom
       .from(cleanings)
       .where(eq(cleanings.id, id))
     if (again) return
+    if (step === 'soaking' && needsBath(TOOLS[tool]) && (await bathIsOver(tx, at)))
+      throw refused('The disinfectant bath is over its time: mix a new one first, under Open now.')
     const life = (await livesOf(tx)).find((one) => one.tool === tool)
     if (!life || possible(standingOf(until(life, at)), step, at.getTime()) < pieces)
       throw refused(NOT_YET[step], [
@@ -121,7 +154,7 @@ export async function heldFor(visit: Visit, today: string): Promise<ToolId[]> {
   if (!['booked', 'treating'].includes(visit.status) || today !== dayIn(timeZone, Date.now()))
     return []
   const lives = await livesOf(database(), visit.id)
-  return lives.filter((life) => isHeld(standingOf(life))).map(({ tool }) => tool)
+  return lives.filter((life) => isHeld(standingOf(life), life.wear)).map(({ tool }) => tool)
 }
 
 const WITH_TOOLS = TECHNIQUE_IDS.filter((id) => TECHNIQUES[id].tools !== undefined)

@@ -1,4 +1,5 @@
 import type { VisitBundle } from '#core/visit/bundle'
+import { withHalves } from '#core/visit/halves'
 import { SCHOOL_IDS, type SchoolId } from '#core/catalogue/schools/schools'
 import { overlay, type Readings } from '#core/skin/readings'
 import { visitRights, type Visit } from '../access'
@@ -14,19 +15,21 @@ import { eventsOf } from '../people/sealedPast'
 import { scopeIn } from '../house/policy'
 import { thePractice } from '../practice'
 import type { Staff } from '../session/session'
+import { halvesOf } from '../shelf/halves'
 import { readShelf } from '../shelf/shelf'
 import { heldFor } from '../shelf/tools'
 import { laidFor } from './laying'
 
 type House = Awaited<ReturnType<typeof thePractice>>
 /** A visit by itself: what earlier ones have left is not in it. */
-export type BareBundle = Omit<VisitBundle, 'past' | 'poured' | 'lastTime'>
+export type BareBundle = Omit<VisitBundle, 'past' | 'poured' | 'lastTime' | 'learned'>
 
 /** Everything of one visit but what earlier ones have left. Rights are checked by the caller. */
 export async function readBare(me: Staff, visit: Visit): Promise<BareBundle> {
   const house = await thePractice()
   const at = momentOf(visit)
   const today = dayIn(house.timeZone, at)
+  const openHalves = await halvesOf(visit.clientId, house.timeZone)
   const [rows, shelf, events, may, meters, filledIn, care, policy, protocols, next, held, laid] =
     await Promise.all([
       bundleRows(visit),
@@ -67,7 +70,8 @@ export async function readBare(me: Staff, visit: Visit): Promise<BareBundle> {
       room: next.room,
       staff: next.staff,
     },
-    shelf,
+    shelf: withHalves(shelf, openHalves, { id: visit.id, at: at.getTime() }),
+    openHalves,
     devices: devicesAtHand(rows, visit),
     held,
     laid,

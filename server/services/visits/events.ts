@@ -14,7 +14,7 @@ import { readBundle } from './bundle'
 import { database, type Transaction } from '../database'
 import { dayIn } from '../dates'
 import { thePractice } from '../practice'
-import { measured, settleUsed } from '../shelf/settleUsed'
+import { byBottle, measured, settleUsed } from '../shelf/settleUsed'
 import { noteUsed } from '../shelf/tools'
 import type { Staff } from '../session/session'
 import { mustAccept } from './holding'
@@ -138,7 +138,7 @@ async function markBegun(tx: Transaction, visit: Visit): Promise<void> {
 async function drawMeasured(tx: Transaction, me: Staff, visit: Visit, day: string): Promise<void> {
   const rows = await tx.select().from(visitEvents).where(eq(visitEvents.visitId, visit.id))
   const events = rows.flatMap(({ body, ...row }) => (body ? [{ ...row, body }] : []))
-  await settleUsed(tx, measured(events), { by: me.id, visitId: visit.id, day })
+  await settleUsed(tx, await byBottle(tx, measured(events)), { by: me.id, visitId: visit.id, day })
 }
 
 /** The second reading comes as a tap: it is in the file with it, however late the tap arrives. */

@@ -3,8 +3,7 @@ import { randomBytes } from 'node:crypto'
 import { asc, count, desc, eq, isNotNull, sql } from 'drizzle-orm'
 import { bottleInHand } from '#core/planning/today/bottles'
 import type { VisitBundle } from '#core/visit/bundle'
-import { openedFor } from '#core/dosing/amount'
-import { productsOf } from '#core/record/bottles'
+import { drawnFor, productsOf } from '#core/record/bottles'
 import { readParts, recordParts } from '#core/visit/record'
 import { amended } from '#core/record/amendment'
 import { GENESIS, seal as sealParts } from '#core/record/seal'
@@ -16,6 +15,7 @@ import { readBundle } from './bundle'
 import { database, type Transaction } from '../database'
 import { holdFor, mustAccept } from './holding'
 import { keepCost } from '../money/money'
+import { halvesUsed } from '../shelf/halves'
 import { settleUsed } from '../shelf/settleUsed'
 import type { Staff } from '../session/session'
 
@@ -112,18 +112,24 @@ async function drawDown(
   const { treatment: draft } = readParts(parts)
   if (!draft) return
   const used = new Map<string, number>()
+  const halves: string[] = []
   for (const line of draft.lines) {
     if (line.actualMinutes === null) continue
     for (const product of productsOf(line)) {
       const item = bundle.shelf.find((entry) => entry.product.id === product.id)
+      const whole = item?.lots.filter(({ half }) => !half) ?? []
       const lot =
-        item?.lots.find((lot) => lot.code === product.lot || lot.id === product.lot) ??
-        (item && bottleInHand(item.product, item.lots, bundle.today))
-      const poured = product.takenMl ?? (draft.rushed ? 0 : product.plannedMl) ?? 0
-      if (item && lot) used.set(lot.id, (used.get(lot.id) ?? 0) + openedFor(item.product, poured))
+        whole.find((lot) => lot.code === product.lot || lot.id === product.lot) ??
+        (item && bottleInHand(item.product, whole, bundle.today))
+      const millilitres = product.takenMl ?? (draft.rushed ? 0 : product.plannedMl) ?? 0
+      const { half = false } = product
+      if (half) halves.push(...(item?.lots.flatMap((own) => own.half?.id ?? []) ?? []))
+      const drawn = item ? drawnFor(item.product, { millilitres, half }) : 0
+      if (lot && drawn > 0) used.set(lot.id, (used.get(lot.id) ?? 0) + drawn)
     }
   }
   const wanted = new Map([...used].map(([id, ml]) => [id, toHundredths(ml)]))
+  await halvesUsed(tx, me, halves)
   await settleUsed(tx, wanted, { by: me.id, visitId: bundle.visit.id, day: bundle.today })
 }
 

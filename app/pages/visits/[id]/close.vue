@@ -122,6 +122,11 @@ const followed = () =>
       />
       <div class="stack side">
         <AftercareSheet :bundle="bundle" :lines="parts.aftercare" />
+        <KeptPieces
+          v-if="parts.treatment && !sealed && bundle.may.write"
+          :bundle="bundle"
+          :treatment="parts.treatment"
+        />
         <section v-if="bundle.followUp" class="panel noprint between">
           <p>
             <b>Follow-up due {{ bundle.followUp.dueOn }}</b

@@ -3,9 +3,13 @@ import { MINUTE_MS, toMilliseconds, fromMilliseconds } from '#core/units'
 import { stopOf } from '#core/visit/stops'
 import { preferenceNotes } from '#core/catalogue/consultation/preferences'
 import { choresOf, readiness } from '#core/tray/ready'
+import type { Product } from '#core/catalogue/products/products'
+import { openedState } from '#core/hygiene/opened'
 import { trayFor } from '#core/tray/tray'
 import { clock, dayWords, spanWords } from '~/composables/dates'
 import { useLaid } from '~/composables/laid'
+import { useOpened } from '~/composables/opened'
+import { useOtherBottle } from '~/composables/otherBottle'
 import { useTools } from '~/composables/tools'
 import { sayProblem } from '~/composables/useApi'
 import { useVisit } from '~/stores/visit'
@@ -56,6 +60,23 @@ const devices = computed(() =>
 )
 const linen = computed(() => chores.value.filter(({ what }) => what === 'linen'))
 const far = computed(() => tray.value && readiness(tray.value, isLaid))
+/** Something is wrong with a bottle: another for the same step, or a new one that has come in. */
+const { changing, mayChange, trouble: unchanged, instead } = useOtherBottle()
+const receiving = ref<Product | null>(null)
+async function received() {
+  receiving.value = null
+  await visit.reload()
+}
+const { opened, now: openNow, busy: ending, end } = useOpened()
+/** Of this client's, what was kept for them; of the house's, what is nearly over or over. */
+const openHere = computed(() =>
+  (opened.value?.open ?? []).filter(({ client, until }) =>
+    client ? client.id === bundle.value?.client.id : openedState(until, openNow.value) !== 'good',
+  ),
+)
+const print = () => {
+  window.print()
+}
 const trouble = ref('')
 const busy = ref(false)
 const notes = computed(() => preferenceNotes(bundle.value?.client.preferences ?? {}))
@@ -114,7 +135,9 @@ async function begin() {
       >
     </StopAction>
     <p v-if="otherDay" role="status" class="tag watch wide">{{ otherDay }}</p>
-    <p v-if="trouble || unkept" role="alert" class="tag stop wide">{{ trouble || unkept }}</p>
+    <p v-if="trouble || unkept || unchanged" role="alert" class="tag stop wide">
+      {{ trouble || unkept || unchanged }}
+    </p>
     <ul v-if="blocks.length" class="plainlist wide" aria-label="Still open">
       <li v-for="hindrance in blocks" :key="hindrance.stop + hindrance.text" class="between block">
         <span class="tag stop">{{ hindrance.text }}</span><VBtn
@@ -152,6 +175,10 @@ async function begin() {
           @changed="cleaned"
         />
       </section>
+      <section v-if="openHere.length" class="panel">
+        <h2 class="turn">Use first, or throw out</h2>
+        <OpenedList :things="openHere" :now="openNow" :zone="zone" :busy="ending" @end="end" />
+      </section>
       <section class="panel">
         <h2 class="turn">Switch on</h2>
         <p v-if="!devices.length" class="soft">No device is needed.</p>
@@ -166,12 +193,26 @@ async function begin() {
       <section class="panel">
         <div class="between">
           <h2 class="turn">On the tray, in this order</h2>
-          <p v-if="!tray.missing.length" class="tag good">Everything is here and in date</p>
+          <span class="row noprint">
+            <p v-if="!tray.missing.length" class="tag good">Everything is here and in date</p>
+            <VProgressCircular v-if="changing" indeterminate size="20" aria-label="Planning anew" />
+            <VBtn variant="text" @click="print">Print</VBtn>
+          </span>
         </div>
         <ul v-if="tray.missing.length" class="plainlist stack" aria-label="Missing or not fit">
           <li v-for="missing in tray.missing" :key="missing" class="tag stop">{{ missing }}</li>
         </ul>
-        <SetProducts :products="tray.products" :laid="isLaid" @lay="lay" />
+        <SetTrolley
+          :products="tray.products"
+          :mixes="tray.mixes"
+          :at="at"
+          :zone="zone"
+          :laid="isLaid"
+          :may="mayChange"
+          @lay="lay"
+          @instead="instead"
+          @receive="receiving = $event"
+        />
       </section>
       <SetMixes v-if="tray.mixes.length" :mixes="tray.mixes" :at="at" />
       <section v-if="tray.confirms.length || notes.length" class="panel">
@@ -186,6 +227,12 @@ async function begin() {
         </ul>
       </section>
     </div>
+    <LazyReceiveDialog
+      v-if="receiving"
+      :product="receiving"
+      @close="receiving = null"
+      @saved="received"
+    />
   </div>
 </template>
 
@@ -223,6 +270,12 @@ async function begin() {
 }
 .big {
   font-size: 1.6rem;
+}
+@media print {
+  .set {
+    display: block;
+    padding: 0;
+  }
 }
 @media (max-width: 960px) {
   .set {

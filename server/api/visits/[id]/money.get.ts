@@ -1,4 +1,4 @@
-import { visitMoney } from '#contracts/replies/tools'
+import { visitMoney } from '#contracts/replies/money'
 import { ownerOnly } from '../../../http/owner'
 import { route } from '../../../http/route'
 import { visitFor } from '../../../services/access'

@@ -1,4 +1,4 @@
-import { visitPricePut } from '#contracts/tools'
+import { visitPricePut } from '#contracts/money'
 import { ok } from '#contracts/replies/common'
 import { ownerOnly } from '../../../http/owner'
 import { route } from '../../../http/route'

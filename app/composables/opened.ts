@@ -1,0 +1,46 @@
+import type { OpenedPage } from '#contracts/replies/opened'
+import type { OpenedKind } from '#core/catalogue/rules/opened'
+import { SECOND_MS } from '#core/units'
+import { useApi } from './useApi'
+import { useAttempt } from './attempt'
+
+/** What is opened, mixed, warmed or packed in the house, with a clock beside it by the house's time. */
+export function useOpened() {
+  const api = useApi()
+  const { busy, trouble, problem, attempt } = useAttempt()
+  const ready = useAsyncData('opened', () => api<OpenedPage>('/api/opened'))
+  const { data, error, refresh } = ready
+  const passed = ref(0)
+  let readAt = Date.now()
+  watch(data, () => {
+    readAt = Date.now()
+    passed.value = 0
+  })
+  let timer: ReturnType<typeof setInterval> | undefined
+  onMounted(() => {
+    timer = setInterval(() => {
+      passed.value = Date.now() - readAt
+    }, SECOND_MS)
+  })
+  onUnmounted(() => {
+    clearInterval(timer)
+  })
+  const now = computed(() => (data.value?.now ?? 0) + passed.value)
+  const open = (
+    what: OpenedKind,
+    more: { name?: string; hours?: number | null; productId?: string; visitId?: string } = {},
+  ) =>
+    attempt(async () => {
+      await api('/api/opened', {
+        method: 'POST',
+        body: { id: crypto.randomUUID(), what, ...more },
+      })
+      await refresh()
+    })
+  const end = (id: string, how: 'used' | 'thrown' | 'home') =>
+    attempt(async () => {
+      await api('/api/opened', { method: 'PUT', body: { id, how } })
+      await refresh()
+    })
+  return { opened: data, ready, error, refresh, now, busy, trouble, problem, open, end }
+}

@@ -1,0 +1,16 @@
+/** How far ahead the shelf is looked after. House values. */
+export const STOCK = {
+  id: 'stock-ahead',
+  sentence:
+    'Ordered so that it lasts six weeks by the bookings ahead, and by the use of the last eight ' +
+    'weeks where fewer are booked.',
+  /** An order lasts so many days. */
+  coverDays: 42,
+  /** Use is reckoned from so many days back. */
+  lookBackDays: 56,
+  /** No day is named that lies further ahead. */
+  horizonDays: 365,
+  /** A house that takes this much less than is planned, per cent, may begin with less. */
+  lessFrom: 10,
+  source: 'House value',
+} as const

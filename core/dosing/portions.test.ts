@@ -1,0 +1,63 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { areaOf } from '../face/regions'
+import { REGION_IDS } from '../face/zones'
+import { starterProducts } from '../catalogue/products/starter'
+import { product } from '../testing/fixtures'
+import { partOf } from './amount'
+import { doseOf } from './layers'
+import { portionsOf, portionWords } from './portions'
+
+let bottles = 0
+const shelf = starterProducts(() => `own-${bottles++}`)
+
+describe('a dose shared among its zones', () => {
+  it('adds up to the dose, in whole measures, each zone once', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...shelf),
+        fc.subarray([...REGION_IDS], { minLength: 1 }),
+        fc.subarray([...REGION_IDS]),
+        (own, regions, thirsty) => {
+          const on = { thirsty }
+          const dose = doseOf({ regions }, own, on)
+          const portions = portionsOf(regions, own, dose, on)
+          const sum = portions.reduce((total, { count }) => total + count, 0)
+          expect(sum).toBeCloseTo(dose.count, 6)
+          for (const { count } of portions)
+            expect(Math.abs(count / partOf(own) - Math.round(count / partOf(own)))).toBeLessThan(
+              1e-6,
+            )
+          const zones = portions.flatMap((portion) => portion.regions)
+          expect(new Set(zones).size).toBe(zones.length)
+          for (const zone of zones) expect(regions).toContain(zone)
+        },
+      ),
+    )
+  })
+  it('no portion is a measure off what its area asks for', () => {
+    const milk = product('milk', 'm', { dispenser: { kind: 'pump', millilitres: 0.2 } })
+    const regions = [...REGION_IDS]
+    const dose = doseOf({ regions }, milk, {})
+    for (const { regions: own, count } of portionsOf(regions, milk, dose, {})) {
+      const share = (areaOf(own) / areaOf(regions)) * dose.count
+      expect(Math.abs(count - share)).toBeLessThan(1)
+    }
+  })
+  it('left and right are one portion; where there is but one, nothing is said', () => {
+    const serum = product('serum', 's', { dispenser: { kind: 'drop', millilitres: 0.05 } })
+    const regions = ['cheekL', 'cheekR', 'chin'] as const
+    const portions = portionsOf(regions, serum, { count: 4 }, {})
+    expect(portions[0]?.regions).toEqual(['cheekL', 'cheekR'])
+    expect(portionWords(portions, serum)).toMatch(/^\d drops cheeks, 1 drop chin$/)
+    expect(portionWords(portionsOf(['chin'], serum, { count: 4 }, {}), serum)).toBe('')
+  })
+  it('a thirsty zone is given twice the share', () => {
+    const serum = product('serum', 's', { dispenser: { kind: 'drop', millilitres: 0.05 } })
+    const on = (thirsty: ('cheekL' | 'cheekR')[]) =>
+      portionsOf(['cheekL', 'cheekR', 'forehead'], serum, { count: 12 }, { thirsty })
+    const cheeks = (thirsty: ('cheekL' | 'cheekR')[]) =>
+      on(thirsty).find(({ regions }) => regions.includes('cheekL'))?.count ?? 0
+    expect(cheeks(['cheekL', 'cheekR'])).toBeGreaterThan(cheeks([]))
+  })
+})

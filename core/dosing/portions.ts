@@ -1,0 +1,70 @@
+import type { Product } from '../catalogue/products/products'
+import { areaOf, listRegions } from '../face/regions'
+import type { RegionId } from '../face/zones'
+import { describeMeasures, partOf, type Amount } from './amount'
+import { secondLayer, type DoseFor } from './layers'
+
+/** How many measures of a dose go to some zones. */
+export interface Portion {
+  regions: readonly RegionId[]
+  count: number
+}
+
+/**
+ * How the measures of a dose are shared among the zones: by area, and twice where a second layer goes
+ * on. Left and right are one portion, halved by the hand. They add up to the dose; a zone too small for
+ * a measure of its own shares that of its neighbours.
+ */
+export function portionsOf(
+  regions: readonly RegionId[],
+  product: Pick<Product, 'kind' | 'dispenser'>,
+  { count }: Pick<Amount, 'count'>,
+  on: DoseFor,
+): Portion[] {
+  const again = secondLayer({ regions }, product, on)
+  const layers = (region: RegionId) => (again.includes(region) ? 1 + 1 : 1)
+  const groups = together(regions).map((own) => ({
+    regions: own,
+    weight: own.reduce((sum, id) => sum + areaOf([id], on.faceSize) * layers(id), 0),
+  }))
+  const whole = groups.reduce((sum, { weight }) => sum + weight, 0)
+  const part = partOf(product)
+  const units = Math.round(count / part)
+  if (whole <= 0 || units < 1) return []
+  const shares = groups.map(({ regions: own, weight }) => {
+    const exact = (units * weight) / whole
+    return { regions: own, given: Math.floor(exact), rest: exact - Math.floor(exact) }
+  })
+  const left = units - shares.reduce((sum, { given }) => sum + given, 0)
+  const most = [...shares].sort((one, other) => other.rest - one.rest).slice(0, left)
+  return shares.flatMap((share) => {
+    const given = share.given + Number(most.includes(share))
+    return given > 0 ? [{ regions: share.regions, count: given * part }] : []
+  })
+}
+
+const PAIRS: readonly (readonly RegionId[])[] = [
+  ['cheekL', 'cheekR'],
+  ['jawL', 'jawR'],
+]
+/** Left and right together, everything else alone. */
+function together(regions: readonly RegionId[]): (readonly RegionId[])[] {
+  const pairs = PAIRS.filter((pair) => pair.every((region) => regions.includes(region)))
+  return [
+    ...pairs,
+    ...regions.filter((region) => !pairs.some((pair) => pair.includes(region))).map((id) => [id]),
+  ]
+}
+
+/** "2 pumps forehead, 1 pump nose", where there are portions to give. */
+export function portionWords(
+  portions: readonly Portion[],
+  { dispenser }: Pick<Product, 'dispenser'>,
+) {
+  if (portions.length < 2) return ''
+  return portions
+    .map(
+      ({ regions, count }) => `${describeMeasures(count, dispenser.kind)} ${listRegions(regions)}`,
+    )
+    .join(', ')
+}
