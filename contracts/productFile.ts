@@ -195,12 +195,20 @@ function laidOver(base: ProductFields, given: Given): Record<InFile, unknown> {
     packMillilitres: num('pack mL', base.packMillilitres),
     priceCents: given.price === undefined ? base.priceCents : toHundredths(number(given.price)),
     openMonths: num('good months', base.openMonths),
-    colourChange: given['colour change'] ?? base.colourChange,
-    rests: restsIn(base, given),
-    wayOff: given['way off'] ?? base.wayOff,
+    ...labelIn(base, given),
     reorderMillilitres: num('order below mL', base.reorderMillilitres),
   }
 }
+
+/** What a label says of how it works and comes off. */
+const labelIn = (
+  base: ProductFields,
+  given: Given,
+): Record<'colourChange' | 'rests' | 'wayOff', unknown> => ({
+  colourChange: given['colour change'] ?? base.colourChange,
+  rests: restsIn(base, given),
+  wayOff: given['way off'] ?? base.wayOff,
+})
 
 /** Both minutes of a label, or none; one alone is refused as it stands. */
 function restsIn({ rests }: ProductFields, given: Given): unknown {

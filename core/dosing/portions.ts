@@ -1,8 +1,10 @@
 import type { Product } from '../catalogue/products/products'
+import type { PlanStep } from '../catalogue/techniques/step'
 import { areaOf, listRegions } from '../face/regions'
 import type { RegionId } from '../face/zones'
 import { describeMeasures, partOf, type Amount } from './amount'
-import { secondLayer, type DoseFor } from './layers'
+import { layerWords, secondLayer, type DoseFor } from './layers'
+import { learnedWords } from './learned'
 
 /** How many measures of a dose go to some zones. */
 export interface Portion {
@@ -67,4 +69,23 @@ export function portionWords(
       ({ regions, count }) => `${describeMeasures(count, dispenser.kind)} ${listRegions(regions)}`,
     )
     .join(', ')
+}
+
+/**
+ * What is said beside an amount in the room: a second layer, how it differs from the usual, its portions.
+ * @param millilitres as planned or as taken
+ */
+export function besideAmount(
+  step: Pick<PlanStep, 'regions'>,
+  product: Product,
+  millilitres: number,
+  on: DoseFor,
+): string[] {
+  const count = millilitres / product.dispenser.millilitres
+  const portions = portionsOf(step.regions, product, { count }, on)
+  return [
+    layerWords(step, product, on),
+    learnedWords(product, on),
+    portionWords(portions, product),
+  ].filter(Boolean)
 }

@@ -108,6 +108,7 @@ export interface Wear {
   uses: number
   after: number
 }
+/** It is changed before anybody is treated with it. */
 export const isWorn = (wear: Wear | undefined): boolean =>
   wear !== undefined && wear.uses >= wear.after
 

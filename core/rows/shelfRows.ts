@@ -10,7 +10,10 @@ import { saidPart } from '../dosing/saidPart'
 import { rowsOf, type Row } from './row'
 
 /** What stands on the shelf, how it is mixed, how long it is good, and what it costs. */
-export const shelfRows = (): Row[] => [
+export const shelfRows = (): Row[] => [...mixedRows(), ...keptRows()]
+
+/** What is mixed, and what of it is minded. */
+const mixedRows = (): Row[] => [
   ...rowsOf('Essential oils at most', ESSENTIAL_OILS, (own) => ({
     id: `oil-${own.id}`,
     title: own.name,
@@ -44,6 +47,10 @@ export const shelfRows = (): Row[] => [
     reason: own.patch ? `${own.patch}, new to a client: tried on the arm first` : '',
     source: own.source,
   })),
+]
+
+/** How long it is good, how much is laid out and ordered, what it costs. */
+const keptRows = (): Row[] => [
   ...rowsOf('How long what is opened is good', Object.values(OPENED_ROWS), (own) => ({
     id: `opened-${own.id}`,
     title: own.name,

@@ -27,7 +27,7 @@ export interface StockForecast {
   usesLeft: number | null
   /** The day on which it is empty; none within a year. */
   runsOut: string | null
-  /** What will be past its date before it is used up. */
+  /** What will be past its date before it is used up, within a year. */
   unused: { code: string; day: string; millilitres: number }[]
   /** Whole packs to order. */
   packs: number
@@ -37,13 +37,16 @@ export interface StockForecast {
 export function forecast(asked: StockAsked): StockForecast {
   const { bottles, perUse, pack, reorder, today } = asked
   const left = leftIn(bottles)
-  const unused = unusedOf(asked)
-  const usable = left - unused.reduce((sum, { millilitres }) => sum + millilitres, 0)
-  const wanted = Math.max(wantedBy(asked, addDays(today, STOCK.coverDays)), reorder ?? 0)
+  const until = addDays(today, STOCK.coverDays)
+  const over = unusedOf(asked)
+  // What ends before the order has to last is not there for it.
+  const lost = over.filter(({ day }) => day < until)
+  const usable = left - lost.reduce((sum, { millilitres }) => sum + millilitres, 0)
+  const wanted = Math.max(wantedBy(asked, until), reorder ?? 0)
   return {
     usesLeft: perUse > 0 ? Math.floor(left / perUse + ROUNDING) : null,
     runsOut: emptyOn(asked, left),
-    unused,
+    unused: over.filter(({ day }) => day <= addDays(today, STOCK.horizonDays)),
     packs: Math.max(0, Math.ceil((wanted - usable) / pack - ROUNDING)),
   }
 }

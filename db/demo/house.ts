@@ -132,6 +132,8 @@ export async function seedShelf(db: Database, today: string): Promise<void> {
         priceCents: product.priceCents,
         openMonths: product.openMonths,
         colourChange: product.colourChange ?? null,
+        rests: product.rests ?? null,
+        wayOff: product.wayOff ?? null,
       })
       .onConflictDoNothing()
     const soon =

@@ -16,6 +16,7 @@ const DISPENSERS: Record<string, Dispenser> = {
   piece: { kind: 'piece', millilitres: 20 },
   // Opened, used, thrown away: what is left of one is never kept.
   vial: { kind: 'piece', millilitres: 2 },
+  single: { kind: 'piece', millilitres: 1 },
   spray: { kind: 'spray', millilitres: 0.12 },
 }
 type Suit = Product['suits'][number]
@@ -264,7 +265,7 @@ export const DEMO_PRODUCTS: readonly Product[] = [
     500,
     2700,
     9,
-    { density: 1.35 },
+    { density: 1.35, rests: { from: 6, to: 10 } },
   ),
   product(
     'clay-tide',
@@ -290,7 +291,7 @@ export const DEMO_PRODUCTS: readonly Product[] = [
     400,
     3800,
     6,
-    { density: 1.02, calming: true },
+    { density: 1.02, calming: true, rests: { from: 8, to: 12 }, wayOff: 'massageIn' },
   ),
   product(
     'mask-honey',
@@ -624,6 +625,18 @@ export const DEMO_PRODUCTS: readonly Product[] = [
     { calming: true },
   ),
   product(
+    'needle-tip',
+    'Q',
+    'Sterile Cartridge, 12 needles',
+    'cartridge',
+    'Stainless Steel',
+    'single',
+    ['all'],
+    10,
+    6500,
+    60,
+  ),
+  product(
     'mask-oat',
     'B',
     'Oat Cream Mask',
@@ -634,7 +647,7 @@ export const DEMO_PRODUCTS: readonly Product[] = [
     400,
     3500,
     6,
-    { calming: true },
+    { calming: true, wayOff: 'wipe' },
   ),
   product(
     'mask-cream',

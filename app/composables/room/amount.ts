@@ -1,8 +1,7 @@
 import { KIND_NAMES } from '#core/catalogue/kinds'
 import { byMeasures, measuresWords } from '#core/dosing/byHand'
-import { doseOf, layerWords } from '#core/dosing/layers'
-import { learnedWords } from '#core/dosing/learned'
-import { portionsOf, portionWords } from '#core/dosing/portions'
+import { doseOf } from '#core/dosing/layers'
+import { besideAmount } from '#core/dosing/portions'
 import type { PlanStep } from '#core/catalogue/techniques/step'
 import { alongside } from '#core/planning/today/alongside'
 import { bottleInHand } from '#core/planning/today/bottles'
@@ -30,18 +29,11 @@ export function useAmount(step: () => PlanStep) {
     if (!item.value || !planned.value) return ''
     return taken.value ? measuresWords(item.value.product, now.value) : planned.value.words
   })
-  /** What else is said of the amount: a second layer, how it differs from the usual, its portions. */
-  const beside = computed(() => {
-    if (!item.value || !room.input || !planned.value) return []
-    const { product } = item.value
-    const count = now.value / product.dispenser.millilitres
-    const portions = portionsOf(step().regions, product, { count }, room.input)
-    return [
-      layerWords(step(), product, room.input),
-      learnedWords(product, room.input),
-      portionWords(portions, product),
-    ].filter(Boolean)
-  })
+  const beside = computed(() =>
+    item.value && room.input && planned.value
+      ? besideAmount(step(), item.value.product, now.value, room.input)
+      : [],
+  )
 
   const along = computed(() => {
     if (!room.input) return []

@@ -95,7 +95,7 @@ export const KITCHEN_LIFE_ROWS: Readonly<
   },
 }
 
-/** Something from a kitchen: how it is called on a card or a label, what it may do, how it keeps. */
+/** Something from a kitchen: how a card or a label calls it, what it may do, how it keeps. */
 export interface KitchenRow {
   id: string
   name: string
@@ -106,6 +106,8 @@ export interface KitchenRow {
   milder?: string
   source: string
 }
+const anyOf = (...words: readonly RegExp[]): RegExp =>
+  new RegExp(words.map(({ source }) => source).join('|'), 'i')
 const row = (
   id: string,
   name: string,
@@ -123,7 +125,10 @@ export const KITCHEN: readonly KitchenRow[] = [
   row(
     'citrusJuice',
     'citrus juice or peel',
-    /\b(lemon|lime|grapefruit)( juice| peel| zest)?\b(?! (verbena|balm|tree|blossom))|citrus (limon|aurantifolia|paradisi)/i,
+    anyOf(
+      /\b(lemon|lime|grapefruit)( juice| peel| zest)?\b(?! (verbena|balm|tree|blossom))/,
+      /citrus (limon|aurantifolia|paradisi)/,
+    ),
     ['light', 'irritates'],
     'now',
     'rose water',
@@ -140,7 +145,10 @@ export const KITCHEN: readonly KitchenRow[] = [
   row(
     'spice',
     'cinnamon, clove, ginger, pepper or mustard',
-    /cinnamon|cinnamomum|\bclove|syzygium aromaticum|eugenia caryophyll|ginger|zingiber|chilli|capsicum|\bpepper\b|mustard|sinapis/i,
+    anyOf(
+      /cinnamon|cinnamomum|\bclove|syzygium aromaticum|eugenia caryophyll/,
+      /ginger|zingiber|chilli|capsicum|\bpepper\b|mustard|sinapis/,
+    ),
     ['irritates'],
     'dry',
     'sandalwood powder',
@@ -165,7 +173,10 @@ export const KITCHEN: readonly KitchenRow[] = [
   row(
     'shell',
     'ground shell, stones, salt or coffee',
-    /(walnut|nut|almond|egg) ?shell|apricot (kernel|stone|seed) (powder|ground)|ground (shell|stone|kernel)|sea salt|coarse (salt|sugar)|coffee grounds/i,
+    anyOf(
+      /(walnut|nut|almond|egg) ?shell|apricot (kernel|stone|seed) (powder|ground)/,
+      /ground (shell|stone|kernel)|sea salt|coarse (salt|sugar)|coffee grounds/,
+    ),
     ['sharp'],
     'dry',
     'fine oatmeal, or round wax grains',

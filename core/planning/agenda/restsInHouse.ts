@@ -1,7 +1,9 @@
 import type { DwellWindow } from '../../catalogue/techniques/technique'
 import type { ProductKind } from '../../catalogue/kinds'
 import { TECHNIQUES, type TechniqueId } from '../../catalogue/techniques/techniques'
+import type { RegionId } from '../../face/zones'
 import { dwellOf } from '../../timing/dwell'
+import { removalMinutes } from '../../timing/removal'
 import { minutes, type Minutes } from '../../units'
 import type { PlanInput } from '../input'
 
@@ -45,4 +47,20 @@ function widest(
     },
     late: dwell.late,
   }
+}
+
+/**
+ * Minutes kept for what a worker lays: as long as it may rest, with its taking off; the least of it for
+ * care and in an express visit, the short end where it stands in for another.
+ */
+export function restReserved(
+  id: TechniqueId,
+  regions: readonly RegionId[],
+  { least, standIn }: { least: boolean; standIn: boolean },
+  input: Pick<PlanInput, 'shelf' | 'today'>,
+): number {
+  const dwell = restsInHouse(id, input)
+  if (!dwell) return 0
+  const rests = least ? dwell.earliest : standIn ? dwell.sensitive.latest : dwell.latest
+  return rests + removalMinutes(id, regions)
 }

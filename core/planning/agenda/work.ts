@@ -16,13 +16,12 @@ import { floorOf, hasOccasion, stageRank } from '../../catalogue/techniques/stag
 import { TECHNIQUES, type Technique, type TechniqueId } from '../../catalogue/techniques/techniques'
 import { GROUPS } from '../../face/regions'
 import { REGION_IDS, type RegionId } from '../../face/zones'
-import { removalMinutes } from '../../timing/removal'
 import type { PlanInput } from '../input'
 import { isNamed, namedOnly } from '../today/named'
 import { needOf, thatAsk } from '../today/need'
 import { intentionsOf, type Intended } from './intentions'
 import { isWork, ladderOf, weakestActive } from './milder'
-import { restsInHouse } from './restsInHouse'
+import { restReserved } from './restsInHouse'
 
 /** One piece of work that the hour holds, before anything is asked about what the skin may bear. */
 export interface Work {
@@ -274,13 +273,9 @@ function reserveOf({ ladder, regions, long }: Work, input: PlanInput): number {
   return Math.max(
     ...ladder.map((id, place) => {
       const { minutes, after, then } = TECHNIQUES[id]
-      const dwell = restsInHouse(id, input)
       const hands = handsMinutes(TECHNIQUES[id], { express, long })
       const least = express || !isWork(TECHNIQUES[id])
-      const rests = dwell
-        ? (least ? dwell.earliest : place > 0 ? dwell.sensitive.latest : dwell.latest) +
-          removalMinutes(id, regions)
-        : 0
+      const rests = restReserved(id, regions, { least, standIn: place > 0 }, input)
       const around = [after, then].reduce(
         (sum, other) => sum + (other ? TECHNIQUES[other].minutes.least : 0),
         0,

@@ -58,8 +58,11 @@ function isTrue(why: Why, step: PlanStep, input: PlanInput, plan: readonly PlanS
   }
   if (rule === 'dwell') {
     const rest = trace(input, plan).schedule.resting.find(({ key }) => key === step.key)
-    return rest !== undefined && text === `rests ${rest.end - rest.start} min`
+    const label = input.shelf.find(({ product }) => product.id === step.productId)?.product.rests
+    const by = label ? `, ${label.from} to ${label.to} by its label` : ''
+    return rest !== undefined && text === `rests ${rest.end - rest.start} min${by}`
   }
+  if (rule === 'first-use') return !input.usedBefore.includes(step.productId ?? '')
   return shorteningIsTrue(text, step) && skinIsTrue(why, step, input) && leftIsTrue(text, step)
 }
 

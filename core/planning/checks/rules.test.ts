@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { ORDER_RULES } from '../../catalogue/rules/orderRules'
 import type { PlanStep } from '../../catalogue/techniques/step'
-import { TECHNIQUES, type TechniqueId } from '../../catalogue/techniques/techniques'
+import type { TechniqueId } from '../../catalogue/techniques/techniques'
 import { GROUPS } from '../../face/regions'
 import type { NOTHING_LEFT } from '../../testing/fixtures'
 import { allNo, lot, planInput, product, readAll, RESILIENT, TODAY } from '../../testing/fixtures'
@@ -282,22 +282,4 @@ describe('rules of the plan', () => {
             sentence(finding),
           )
     })
-})
-
-describe('a cleanse too few', () => {
-  it('is mended by one more, of the least minutes, where another cleanse stood', () => {
-    const own = { ...input, makeUp: ['layered'] as const }
-    const found = checkPlan(own, good).findings.find(({ rule }) => rule === 'cleanse-layers')
-    const [mend] = found?.mends ?? []
-    const { least } = TECHNIQUES.secondCleanse.minutes
-    expect(mend?.minutes).toBe(least)
-    const [edit] = mend?.edits ?? []
-    expect(edit).toMatchObject({
-      do: 'insert',
-      step: { technique: 'secondCleanse', minutes: least },
-    })
-    expect(
-      checkPlan(own, applyEdits(good, mend?.edits ?? [])).findings.map(({ rule }) => rule),
-    ).not.toContain('cleanse-layers')
-  })
 })

@@ -56,6 +56,11 @@ async function rowsOf(over: boolean): Promise<OpenedPage['open']> {
 
 /** Something that is good for a time from now on. The same id twice is the same thing. */
 export async function open(me: Staff, body: z.infer<typeof openedPost>): Promise<void> {
+  const [again] = await database()
+    .select({ id: openedThings.id })
+    .from(openedThings)
+    .where(eq(openedThings.id, body.id))
+  if (again) return
   const { timeZone } = await thePractice()
   const { hours, ...own } = await whatItIs(me, body)
   const at = new Date()

@@ -1,5 +1,5 @@
 import type { OrderPage } from '#contracts/replies/shelf'
-import { and, eq, gt, gte, inArray, lt, sql } from 'drizzle-orm'
+import { and, eq, gt, gte, inArray, lt, not, sql } from 'drizzle-orm'
 import { STOCK } from '#core/catalogue/rules/stock'
 import { lotBars } from '#core/screening/products/products'
 import { addDays } from '#core/screening/asking/days'
@@ -9,7 +9,7 @@ import { lotMovements, lots, products, visits } from '#db/schema'
 import { database } from '../database'
 import { dayBounds, dayIn } from '../dates'
 import { thePractice } from '../practice'
-import { MOMENT } from '../visits/moment'
+import { beforeMoment } from '../visits/moment'
 import { lotOf, productOf } from './shelf'
 
 /** How long every product of the shelf lasts, and what to order of it. */
@@ -96,7 +96,7 @@ async function usedLately(zone: string, today: string) {
       .select({ visited: sql<number>`count(*)::int` })
       .from(visits)
       .where(
-        and(inArray(visits.status, ['treating', 'closing', 'sealed']), sql`${MOMENT} >= ${from}`),
+        and(inArray(visits.status, ['treating', 'closing', 'sealed']), not(beforeMoment(from))),
       ),
   ])
   const used = new Map(

@@ -3,7 +3,7 @@ import { randomBytes } from 'node:crypto'
 import { asc, count, desc, eq, isNotNull, sql } from 'drizzle-orm'
 import { bottleInHand } from '#core/planning/today/bottles'
 import type { VisitBundle } from '#core/visit/bundle'
-import { drawnFor, productsOf } from '#core/record/bottles'
+import { drawnFor, productsOf, type BottleOnRecord } from '#core/record/bottles'
 import { readParts, recordParts } from '#core/visit/record'
 import { amended } from '#core/record/amendment'
 import { GENESIS, seal as sealParts } from '#core/record/seal'
@@ -113,24 +113,38 @@ async function drawDown(
   if (!draft) return
   const used = new Map<string, number>()
   const halves: string[] = []
-  for (const line of draft.lines) {
-    if (line.actualMinutes === null) continue
+  for (const line of draft.lines.filter(({ actualMinutes }) => actualMinutes !== null))
     for (const product of productsOf(line)) {
-      const item = bundle.shelf.find((entry) => entry.product.id === product.id)
-      const whole = item?.lots.filter(({ half }) => !half) ?? []
-      const lot =
-        whole.find((lot) => lot.code === product.lot || lot.id === product.lot) ??
-        (item && bottleInHand(item.product, whole, bundle.today))
-      const millilitres = product.takenMl ?? (draft.rushed ? 0 : product.plannedMl) ?? 0
-      const { half = false } = product
-      if (half) halves.push(...(item?.lots.flatMap((own) => own.half?.id ?? []) ?? []))
-      const drawn = item ? drawnFor(item.product, { millilitres, half }) : 0
-      if (lot && drawn > 0) used.set(lot.id, (used.get(lot.id) ?? 0) + drawn)
+      const { lotId, drawn, halfId } = drawnOf(product, bundle, draft.rushed !== undefined)
+      if (halfId !== undefined) halves.push(halfId)
+      if (lotId !== undefined && drawn > 0) used.set(lotId, (used.get(lotId) ?? 0) + drawn)
     }
-  }
   const wanted = new Map([...used].map(([id, ml]) => [id, toHundredths(ml)]))
   await halvesUsed(tx, me, halves)
   await settleUsed(tx, wanted, { by: me.id, visitId: bundle.visit.id, day: bundle.today })
+}
+
+/** From which bottle a line of the record draws, how much, and which half it used up. */
+function drawnOf(
+  line: BottleOnRecord,
+  { shelf, today }: VisitBundle,
+  rushed: boolean,
+): { lotId?: string; drawn: number; halfId?: string } {
+  const item = shelf.find(({ product }) => product.id === line.id)
+  if (!item) return { drawn: 0 }
+  const { product, lots } = item
+  const whole = lots.filter(({ half }) => !half)
+  const lot =
+    whole.find(({ code, id }) => code === line.lot || id === line.lot) ??
+    bottleInHand(product, whole, today)
+  const { half = false, takenMl, plannedMl } = line
+  const millilitres = takenMl ?? (rushed ? 0 : plannedMl) ?? 0
+  const halfId = half ? lots.find((own) => own.half)?.half?.id : undefined
+  return {
+    drawn: drawnFor(product, { millilitres, half }),
+    ...(lot ? { lotId: lot.id } : {}),
+    ...(halfId === undefined ? {} : { halfId }),
+  }
 }
 
 /** Keeps the words of a record that is not sealed yet. Who has seen older ones is told. */

@@ -1,12 +1,12 @@
 <script setup lang="ts">
-import { MINUTE_MS, toMilliseconds, fromMilliseconds } from '#core/units'
+import { MINUTE_MS, toMilliseconds } from '#core/units'
 import { stopOf } from '#core/visit/stops'
 import { preferenceNotes } from '#core/catalogue/consultation/preferences'
 import { choresOf, readiness } from '#core/tray/ready'
 import type { Product } from '#core/catalogue/products/products'
 import { openedState } from '#core/hygiene/opened'
 import { trayFor } from '#core/tray/tray'
-import { clock, dayWords, spanWords } from '~/composables/dates'
+import { clock, dayWords } from '~/composables/dates'
 import { useLaid } from '~/composables/laid'
 import { useOpened } from '~/composables/opened'
 import { useOtherBottle } from '~/composables/otherBottle'
@@ -81,15 +81,6 @@ const trouble = ref('')
 const busy = ref(false)
 const notes = computed(() => preferenceNotes(bundle.value?.client.preferences ?? {}))
 const blocks = computed(() => (bundle.value?.visit.status === 'booked' ? visit.open : []))
-const dueIn = computed(() => {
-  const { startsAt = 0, status } = bundle.value?.visit ?? {}
-  if (status !== 'booked') return ''
-  const minutes = Math.round(fromMilliseconds(startsAt - now.value))
-  if (dayWords(startsAt, zone.value) !== dayWords(now.value, zone.value))
-    return dayWords(startsAt, zone.value)
-  if (minutes === 0) return 'now'
-  return minutes > 0 ? `in ${spanWords(minutes)}` : `${spanWords(-minutes)} ago`
-})
 /** Said before it happens: a visit that is begun today is a visit of today. */
 const otherDay = computed(() => {
   const own = bundle.value
@@ -148,22 +139,7 @@ async function begin() {
       </li>
     </ul>
     <div class="stack">
-      <section class="panel clocks">
-        <div>
-          <span class="big figures serif">{{ clock(now, zone) }}</span><br /><span class="soft"
-            >now</span
-          >
-        </div>
-        <div v-if="dueIn">
-          <span class="big figures serif">{{ clock(bundle.visit.startsAt, zone) }}</span><br /><span
-            class="soft"
-            >client, {{ dueIn }}</span
-          >
-        </div>
-        <p v-if="far" role="status" class="tag" :class="far.ready ? 'good' : 'watch'">
-          {{ far.ready ? 'Ready: the client can come in' : `${far.done} of ${far.all} done` }}
-        </p>
-      </section>
+      <SetClocks :visit="bundle.visit" :now="now" :zone="zone" :far="far" />
       <section v-if="unclean.length" class="panel">
         <h2 class="turn">Clean first</h2>
         <ToolCleaning
@@ -256,20 +232,9 @@ async function begin() {
   content: counter(turn) '\00a0 ';
   color: var(--oak);
 }
-.clocks {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 8px;
-}
-.clocks .tag {
-  grid-column: 1 / -1;
-}
 .block {
   margin: 4px 0;
   align-items: center;
-}
-.big {
-  font-size: 1.6rem;
 }
 @media print {
   .set {
