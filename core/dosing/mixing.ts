@@ -45,6 +45,10 @@ export type Mixed = Pick<Product, 'kind' | 'recipe' | 'density' | 'dispenser' | 
 
 const ruleOf = (kind: ProductKind): MixRule | undefined => MIXES.find((made) => made.kind === kind)
 
+/** It is stirred into something before it goes on. */
+export const isMixed = ({ kind, recipe }: Pick<Product, 'kind' | 'recipe'>): boolean =>
+  recipe !== undefined || ruleOf(kind) !== undefined
+
 /** Millilitres of a part to one millilitre of powder. */
 function shareOf(part: RecipePart, { parts, by }: Recipe, density: number): number {
   const share = part.parts / parts

@@ -2,6 +2,7 @@ import type { Product } from '../catalogue/products/products'
 import type { PlanStep } from '../catalogue/techniques/step'
 import { areaOf, listRegions } from '../face/regions'
 import type { RegionId } from '../face/zones'
+import { isMixed } from './mixing'
 import { describeMeasures, partOf, type Amount } from './amount'
 import { layerWords, secondLayer, type DoseFor } from './layers'
 import { learnedWords } from './learned'
@@ -82,7 +83,8 @@ export function besideAmount(
   on: DoseFor,
 ): string[] {
   const count = millilitres / product.dispenser.millilitres
-  const portions = portionsOf(step.regions, product, { count }, on)
+  // What is stirred into a paste is not shared out by its powder.
+  const portions = isMixed(product) ? [] : portionsOf(step.regions, product, { count }, on)
   return [
     layerWords(step, product, on),
     learnedWords(product, on),

@@ -42,6 +42,7 @@ describe('how long the shelf lasts', () => {
         const until = addDays(TODAY, 42)
         const visits = own.booked.filter((booked) => booked <= until).length
         const wanted = Math.max(visits * own.perVisit, 42 * own.perDay, own.reorder ?? 0)
+        // What ends within the six weeks and is not used by then is lost.
         const lost = forecast(own).unused.filter((over) => over.day < until)
         const usable = all(own) - lost.reduce((sum, { millilitres }) => sum + millilitres, 0)
         expect(usable + packs * own.pack).toBeGreaterThanOrEqual(wanted - 1e-6)
@@ -89,9 +90,10 @@ describe('how long the shelf lasts', () => {
       packs: 0,
     })
     expect(forecast({ ...none, bottles: [], reorder: 10 })).toMatchObject({
-      runsOut: TODAY,
+      runsOut: null,
       packs: 1,
     })
+    expect(forecast({ ...none, perVisit: 2, bottles: [], reorder: null }).runsOut).toBe(TODAY)
     expect(daysBetween(TODAY, addDays(TODAY, 30))).toBe(30)
   })
   it('says how much less would have done, from a tenth on', () => {

@@ -27,7 +27,7 @@ export interface StockForecast {
   usesLeft: number | null
   /** The day on which it is empty; none within a year. */
   runsOut: string | null
-  /** What will be past its date before it is used up, within a year. */
+  /** What will soon be past its date before it is used up. */
   unused: { code: string; day: string; millilitres: number }[]
   /** Whole packs to order. */
   packs: number
@@ -46,7 +46,7 @@ export function forecast(asked: StockAsked): StockForecast {
   return {
     usesLeft: perUse > 0 ? Math.floor(left / perUse + ROUNDING) : null,
     runsOut: emptyOn(asked, left),
-    unused: over.filter(({ day }) => day <= addDays(today, STOCK.horizonDays)),
+    unused: over.filter(({ day }) => day <= addDays(today, STOCK.lostDays)),
     packs: Math.max(0, Math.ceil((wanted - usable) / pack - ROUNDING)),
   }
 }
@@ -60,10 +60,11 @@ function wantedBy({ today, booked, perVisit, perDay }: StockAsked, day: string):
   return Math.max(visits * perVisit, daysBetween(today, day) * perDay)
 }
 
-/** The first day by which more is wanted than is there. */
+/** The first day by which more is wanted than is there; none for what nobody takes. */
 function emptyOn(asked: StockAsked, left: number): string | null {
   const { today, perVisit, perDay } = asked
-  if (left <= 0 || (perVisit <= 0 && perDay <= 0)) return left <= 0 ? today : null
+  if (perVisit <= 0 && perDay <= 0) return null
+  if (left <= 0) return today
   const isEmpty = (days: number) => wantedBy(asked, addDays(today, days)) >= left - ROUNDING
   if (!isEmpty(STOCK.horizonDays)) return null
   let [least, most] = [0, STOCK.horizonDays as number]

@@ -33,7 +33,11 @@ export function readiness(
 ): { done: number; all: number; ready: boolean } {
   const chores = choresOf(tray)
   const done = chores.filter(({ key }) => laid(key)).length
-  return { done, all: chores.length, ready: done === chores.length && tray.missing.length === 0 }
+  return {
+    done,
+    all: chores.length,
+    ready: chores.length > 0 && done === chores.length && tray.missing.length === 0,
+  }
 }
 
 /**

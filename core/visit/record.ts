@@ -1,5 +1,7 @@
 import { familiesOfStep } from '../catalogue/products/families'
 import type { Lot } from '../catalogue/products/products'
+import { AFTERCARE } from '../catalogue/rules/aftercare'
+import { goodUntil } from '../hygiene/opened'
 import { alongside } from '../planning/today/alongside'
 import { openedFor } from '../dosing/amount'
 import { doseOf } from '../dosing/layers'
@@ -57,7 +59,10 @@ export function recordParts(
     !bundle.openHalves.some(({ visitId }) => visitId === bundle.visit.id) &&
       done.some((step) => halfIsLeft(asUsed(step, state), state, input)),
   )
-  const aftercare = card.map((line) => ({ ...line, until: new Date(line.until).toISOString() }))
+  const aftercare = card.map((line) => {
+    const until = line.rule === HALF_LEFT ? halfUntil(bundle, state) : line.until
+    return { ...line, until: new Date(until).toISOString() }
+  })
   return [
     part('visit', visitPart(bundle)),
     part('consultation', consultationPart(bundle)),
@@ -75,6 +80,11 @@ export function recordParts(
     ),
   ]
 }
+
+const HALF_LEFT = AFTERCARE.find(({ after }) => after === 'halfLeft')?.id
+/** Until when half of a piece is good that was opened at this visit. */
+const halfUntil = ({ now, practice }: VisitBundle, { finishedAt }: RoomState): number =>
+  goodUntil('half', finishedAt ?? now, practice.timeZone)
 
 /** Half of what was opened for a step was not used: a stop leaves nothing to go home with. */
 function halfIsLeft(step: PlanStep, { taken, stopped }: RoomState, input: PlanInput): boolean {

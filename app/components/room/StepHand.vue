@@ -55,9 +55,9 @@ const misses = computed(() => drainTrouble(props.step, sequence.value))
   <div class="does">
     <p class="hand">{{ hand }}</p>
     <p v-for="say in off" :key="say" class="hand">{{ say }}</p>
-    <p v-if="linen" class="dim">{{ linen }}</p>
-    <p v-if="where" class="dim">
-      {{ where }}<template v-if="here">. Now: {{ here.say }}</template>
+    <p v-if="where || linen" class="dim">
+      {{ [where, linen].filter(Boolean).join(' · ')
+      }}<template v-if="here">. Now: {{ here.say }}</template>
       <b v-if="misses"> {{ misses }}</b>
     </p>
     <p v-if="soak" class="soak" role="status">

@@ -56,7 +56,7 @@ function takeFile() {
     </div>
     <p v-if="error" role="alert" class="tag stop">{{ sayProblem(error) }}</p>
     <template v-if="data">
-      <p class="soft">{{ STOCK.sentence }} {{ data.booked }} visits are booked in that time.</p>
+      <p class="soft how">{{ STOCK.sentence }} {{ data.booked }} visits are booked in that time.</p>
       <div class="panel">
         <div class="between">
           <h2>
@@ -88,7 +88,7 @@ function takeFile() {
                 {{ ml(line.leftMillilitres) }}<span v-if="line.low" class="tag watch">low</span>
               </td>
               <td>{{ line.usesLeft ?? '–' }}</td>
-              <td>{{ line.runsOut ? isoDayWords(line.runsOut) : '–' }}</td>
+              <td class="day">{{ line.runsOut ? isoDayWords(line.runsOut) : '–' }}</td>
               <td>
                 <div v-for="over in line.unused" :key="over.code + over.day">
                   {{ unusedWords(over) }}
@@ -116,5 +116,11 @@ function takeFile() {
 }
 .tag {
   margin-left: 8px;
+}
+.day {
+  white-space: nowrap;
+}
+.how {
+  margin: 6px 0 12px;
 }
 </style>

@@ -10,6 +10,8 @@ export const STOCK = {
   lookBackDays: 56,
   /** No day is named that lies further ahead. */
   horizonDays: 365,
+  /** What ends in so many days and is not used up by then is pointed out. */
+  lostDays: 90,
   /** A house that takes this much less than is planned, per cent, may begin with less. */
   lessFrom: 10,
   source: 'House value',

@@ -13,6 +13,8 @@ import { must } from './smallHouse'
 /** A day of visits is lived in seconds: a piece for each, and a disinfectant that is quick. */
 const PIECES = 20
 const CONTACT_MINUTES = 1
+/** So few visits that parts are worn through within the month. */
+const WORN_AFTER = 6
 
 /** Who washes up every evening, and knows what has been through their hands. */
 export class WashingUp {
@@ -22,7 +24,7 @@ export class WashingUp {
   async begin(): Promise<void> {
     for (const tool of TOOL_IDS)
       await must(this.call, 'PUT', '/api/tools', {
-        ...{ tool, pieces: PIECES, contactMinutes: CONTACT_MINUTES },
+        ...{ tool, pieces: PIECES, contactMinutes: CONTACT_MINUTES, changeAfter: WORN_AFTER },
       })
   }
   /** What a visit has used, by what was done at it. */
@@ -34,7 +36,8 @@ export class WashingUp {
   async evening(): Promise<void> {
     const { tools, now } = await this.page()
     const before = (minutes: number) => new Date(now - toMilliseconds(minutes)).toISOString()
-    for (const { tool, used } of tools) {
+    for (const { tool, used, wear } of tools) {
+      if (wear && wear.uses >= wear.after) await this.put(tool, 'changed', 1, before(0))
       if (used === 0) continue
       await this.put(tool, 'washed', used, before(CONTACT_MINUTES * 3))
       await this.put(tool, 'soaking', used, before(CONTACT_MINUTES * 2))
@@ -63,7 +66,9 @@ export function saysOfCleaning(washing: () => WashingUp, ownerUrl: () => string)
       expect(there, tool).toEqual(expect.arrayContaining([...visits]))
     }
     expect(told.length).toBeGreaterThan(100)
-    for (const { tool, pieces, clean, used, washed, soaking } of tools) {
+    for (const { tool, pieces, clean, used, washed, soaking, wear } of tools) {
+      // A worn part holds its tool: nobody is treated with it beyond its visits.
+      if (wear) expect(wear.uses, tool).toBeLessThanOrEqual(wear.after)
       const wet = soaking.reduce((sum, batch) => sum + batch.pieces, 0)
       expect(clean + used + washed + wet, tool).toBe(pieces)
       const through = (step: CleaningStep) =>
@@ -73,6 +78,14 @@ export function saysOfCleaning(washing: () => WashingUp, ownerUrl: () => string)
       expect(through('washed'), tool).toBe(through('soaking') + washed)
       expect(through('soaking'), tool).toBe(through('ready') + wet)
     }
-    expect(CLEANING_STEPS.every((step) => log.some((line) => line.step === step))).toBe(true)
+    // A part is changed only where it was worn through.
+    const wornThrough = tools.some(
+      ({ tool, wear }) => wear && told.filter((use) => use.tool === tool).length > wear.after,
+    )
+    for (const step of CLEANING_STEPS)
+      expect(
+        log.some((line) => line.step === step),
+        step,
+      ).toBe(step !== 'changed' || wornThrough)
   })
 }

@@ -19,6 +19,7 @@ import {
 import { saysItsDues } from './dues'
 import { saysOfCleaning, WashingUp } from './cleaning'
 import { OddDays, doneOf, saysOfOddDays } from './oddDays'
+import { recallOf, saysOfStock } from './stock'
 import { bookOffered, clashes, live, type Booked } from './visits'
 
 /**
@@ -137,18 +138,17 @@ async function deliver(at: number, day: string) {
   }
 }
 
-/** The bottle of which most clients had is called back. */
+/** A bottle that is in use is called back: whoever had of it is told, and nobody else. */
 async function callBack() {
-  const lots = (await shelf()).items.flatMap((item) => item.lots).filter((lot) => lot.openedOn)
-  recalled = lots[0]?.id ?? ''
-  await must(owner.call, 'PUT', '/api/lots', {
-    ...{ lotId: recalled, code: 'CALLED-BACK', expires: lots[0]?.expires },
-  })
-  const told = (await post('/api/recalls', {
-    ...{ id: randomUUID(), code: 'called-back', reason: 'maker' },
-  })) as { bottles: number; clients: unknown[] }
-  expect(told.bottles).toBe(1)
-  expect(told.clients.length).toBeGreaterThan(3)
+  const [bottle] = (await shelf()).items.flatMap((item) => item.lots).filter((lot) => lot.openedOn)
+  if (!bottle) throw new Error('no bottle is open')
+  recalled = bottle.id
+  await recallOf(
+    owner.call,
+    bottle,
+    booked.filter(({ id }) => sealed.has(id)),
+    odd,
+  )
 }
 /** Whoever was treated stays as long as the law says; who only booked can be erased. */
 async function erase(day: string) {
@@ -244,6 +244,12 @@ describe('a month of a small house', () => {
     () => washing,
     () => small.house.cluster.url('owner'),
   )
+
+  saysOfStock(() => ({
+    call: owner.call,
+    shelf,
+    months: [...new Set(days.map((day) => day.slice(0, 7)))],
+  }))
 
   saysOfOddDays(
     () => odd,

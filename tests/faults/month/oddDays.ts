@@ -57,6 +57,8 @@ export class OddDays {
         where lot_id = ${lotId} and kind = 'recalled')`
     return rows.map(({ id }) => id)
   }
+  /** Its record is still to be written. */
+  isLeft = (id: string): boolean => this.open.some((visit) => visit.id === id)
   leave = (visit: Booked): void => {
     this.open.push(visit)
   }

@@ -170,7 +170,9 @@ async function begin() {
         <div class="between">
           <h2 class="turn">On the tray, in this order</h2>
           <span class="row noprint">
-            <p v-if="!tray.missing.length" class="tag good">Everything is here and in date</p>
+            <p v-if="chores.length && !tray.missing.length" class="tag good">
+              Everything is here and in date
+            </p>
             <VProgressCircular v-if="changing" indeterminate size="20" aria-label="Planning anew" />
             <VBtn variant="text" @click="print">Print</VBtn>
           </span>
