@@ -136,7 +136,7 @@ const asked = (room) => [
     'tests/reference/effects',
     'tests/reference/protocols',
   ],
-  ['--project', 'core', '--project', 'reference'],
+  ['--project', 'core'],
 ]
 const VITEST = ['node_modules/vitest/vitest.mjs', 'run', '--bail', '1']
 /** Properties are looked at in haste: a change that only the last of thousands shows counts as unseen. */

@@ -4,7 +4,9 @@ import { BOTTLE_LOADS } from '../catalogue/rules/bottleLoads'
 import { freeAcidOf } from './freeAcid'
 
 /** What a bottle pours beside its technique, hundredths by root of the minutes. */
-export function bottleRateOf(product: Pick<Product, 'acid' | 'pH' | 'kind' | 'inci'>): number {
+export function bottleRateOf(
+  product: Pick<Product, 'acid' | 'pH' | 'kind' | 'inci' | 'recipe' | 'density'>,
+): number {
   return strayFamilies(product).reduce((sum, family) => {
     const load = BOTTLE_LOADS[family]
     if (!load) return sum

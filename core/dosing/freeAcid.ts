@@ -3,6 +3,7 @@ import { ALL_PERCENT, MOST_PH, PH_BASE } from '../units'
 import { ACID_KINDS, PRODUCT_RULES } from '../catalogue/products/productRules'
 import type { ProductKind } from '../catalogue/kinds'
 import type { Product } from '../catalogue/products/products'
+import { dilution } from './dilution'
 
 /**
  * Per cent of free (undissociated) acid in a product: total × 1 / (1 + 10^(pH − pKa)),
@@ -36,11 +37,14 @@ export const acidUnknown = ({ kind, acid }: Pick<Product, 'acid' | 'kind'>): boo
   acid === undefined && ACID_KINDS.includes(kind)
 
 /**
- * Free acid of a bottle, per cent; a product without an acid has none. Without a pH all of it
- * counts, and an acid that is not on file counts as the strongest its kind may be: the careful end.
+ * Free acid of what comes on the skin, per cent; a product without an acid has none. What it is mixed
+ * with thins it; that its pH rises with that is not reckoned. Without a pH all of it counts, and an
+ * acid that is not on file counts as the strongest its kind may be: the careful end.
  */
-export function freeAcidOf(product: Pick<Product, 'acid' | 'pH' | 'kind'>): number {
+export function freeAcidOf(product: Sour): number {
   const { acid, pH, kind } = product
   if (!acid) return acidUnknown(product) ? strongestLawful(kind) : 0
-  return pH === undefined ? acid.percent : freeAcidPercent(acid.name, acid.percent, pH)
+  const percent = acid.percent * dilution(product)
+  return pH === undefined ? percent : freeAcidPercent(acid.name, percent, pH)
 }
+type Sour = Pick<Product, 'acid' | 'pH' | 'kind' | 'recipe' | 'density'>

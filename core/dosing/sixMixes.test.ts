@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { Product } from '../catalogue/products/products'
-import type { Recipe } from '../catalogue/products/recipes'
+import { KITCHEN_RECIPES, type Recipe } from '../catalogue/products/recipes'
 import { product } from '../testing/fixtures'
 import { mixFor } from './mixing'
 
@@ -132,3 +132,27 @@ function recipeOf(
     },
   })
 }
+
+describe('the recipes of the kitchen', () => {
+  const bowl = (recipe: (typeof KITCHEN_RECIPES)[number]) =>
+    product(recipe.kind, recipe.id, {
+      ...{ recipe, inci: [recipe.label], density: 0.6 },
+      dispenser: { kind: 'scoop', millilitres: 10 },
+    })
+  it.each(KITCHEN_RECIPES)(
+    '$id keeps its shares at every size, and nothing in it is too little',
+    (own) => {
+      for (const powder of [1, 2, 5]) {
+        const mix = mixFor(bowl(own), powder, 'normal', true)
+        expect(mix?.parts.map(({ name }) => name)).toEqual(own.others.map(({ name }) => name))
+        expect(mix?.troubles).toEqual([])
+        expect(mix?.driftPercent).toBeLessThanOrEqual(25)
+      }
+    },
+  )
+  it('a batch too small for its smallest part says so', () => {
+    const earth = KITCHEN_RECIPES.find(({ id }) => id === 'fullersEarth')
+    if (!earth) throw new Error('no recipe')
+    expect(mixFor(bowl(earth), 0.25, 'normal', true)?.troubles[0]).toContain('Leave it out')
+  })
+})

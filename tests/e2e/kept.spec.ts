@@ -92,22 +92,22 @@ test('a bottle with something wrong: another for its step from the trolley, or a
 test('what waits to be cleaned stands first on Set, and is laid once it is', async ({ page }) => {
   const call = await asOwner()
   const pieces = (count: number) =>
-    send('PUT', '/api/tools', { tool: 'globes', pieces: count, contactMinutes: 1 })
+    send('PUT', '/api/tools', { tool: 'diamondTip', pieces: count, contactMinutes: 1 })
   await pieces(1)
   try {
-    const before = await treating(call, 'owner', await someone(call, 'Had The Globes'))
-    const [cold] = await withSteps(before, [['cold']])
-    if (!cold) throw new Error('no step')
+    const before = await treating(call, 'owner', await someone(call, 'Had The Tip'))
+    const [tip] = await withSteps(before, [['tip', ['nose']]])
+    if (!tip) throw new Error('no step')
     await tell(before, { kind: 'started' }, 9)
-    await tell(before, done(cold), 5)
-    const next = await treating(call, 'owner', await someone(call, 'Wants The Globes'))
-    await withSteps(next, [['cold']])
+    await tell(before, done(tip), 5)
+    const next = await treating(call, 'owner', await someone(call, 'Wants The Tip'))
+    await withSteps(next, [['tip', ['nose']]])
     await letIn(page, 'owner')
     await open(page, `/visits/${next}/set`)
     await expect(page.getByRole('heading', { name: 'Clean first' })).toBeVisible()
     await page.getByRole('button', { name: /^It was cleaned already/ }).click()
     await expect(page.getByRole('heading', { name: 'Clean first' })).toHaveCount(0)
-    await expect(page.getByText('fetched cold')).toBeVisible()
+    await expect(page.getByText('Everything is here and in date')).toBeVisible()
   } finally {
     await pieces(100)
   }

@@ -1,9 +1,11 @@
 import { FINGERTIP_AREA, FINGERTIP_GRAMS, PKA } from '#core/catalogue/rules/dosing'
 import convert from 'convert'
 import { describe, expect, it } from 'vitest'
+import { ESSENTIAL_OILS } from '#core/catalogue/products/essentialOils'
 import { FILMS } from '#core/catalogue/products/products'
 import { amountFor, dropsToMillilitres, fingertipUnits } from '#core/dosing/amount'
-import { freeAcidPercent } from '#core/dosing/freeAcid'
+import { freeAcidOf, freeAcidPercent } from '#core/dosing/freeAcid'
+import { tooMuchOil } from '#core/dosing/mixing'
 import { areaOf, GROUPS } from '#core/face/regions'
 import { product } from '#core/testing/fixtures'
 import {
@@ -22,6 +24,20 @@ describe('free acid, Henderson–Hasselbalch; pKa from the CRC Handbook (values 
   it('half is free where pH equals pKa', () => {
     for (const [acid, pKa] of Object.entries(PKA))
       expect(freeAcidPercent(acid as keyof typeof PKA, 10, pKa)).toBeCloseTo(5, 9)
+  })
+  it('is thinned with what it is mixed with: a quarter by weight leaves a quarter free', () => {
+    const acid = { acid: { name: 'lactic' as const, percent: 8 }, pH: 3.86 }
+    const part = { parts: 3, density: 1, measure: 'gram' as const, label: '', name: 'water' }
+    const recipe = { parts: 1, by: 'weight' as const, others: [part], workingMinutes: 10 }
+    const neat = freeAcidOf(product('acidMask', 'a', acid))
+    expect(neat).toBeCloseTo(4, 6)
+    expect(freeAcidOf(product('acidMask', 'a', { ...acid, recipe }))).toBeCloseTo(neat / 4, 6)
+    // By volume a light powder weighs less than its scoop of water.
+    const light = product('acidMask', 'a', {
+      ...acid,
+      ...{ density: 0.5, recipe: { ...recipe, by: 'volume' as const } },
+    })
+    expect(freeAcidOf(light)).toBeCloseTo(neat * (0.5 / 3.5), 6)
   })
   it('keeps the published constants', () => {
     expect(PKA).toEqual({ glycolic: 3.83, lactic: 3.86, mandelic: 3.41, salicylic: 2.97 })
@@ -67,6 +83,55 @@ describe('body surface, Du Bois & Du Bois 1916; Lund & Browder 1944 (values from
 describe('drops, European Pharmacopoeia 2.1.1 (value from memory)', () => {
   it('twenty drops of water weigh a gram, give or take 0.05', () => {
     expect(Math.abs(dropsToMillilitres(20) * 1 - 1)).toBeLessThanOrEqual(0.05)
+  })
+})
+
+describe('essential oils, Tisserand & Young, Essential Oil Safety, 2nd ed. 2014 (values from memory)', () => {
+  const PUBLISHED: Readonly<Record<string, number>> = {
+    cinnamonBark: 0.07,
+    cinnamonLeaf: 0.6,
+    cloveBud: 0.5,
+    lemongrass: 0.7,
+    lemon: 2,
+    bergamot: 0.4,
+    teaTree: 15,
+  }
+  it('keeps the most on the skin of each, and no oil without one', () => {
+    const own = ESSENTIAL_OILS.map(({ id, percentMost }) => [id, percentMost])
+    expect(Object.fromEntries(own)).toEqual(PUBLISHED)
+  })
+  it.each(Object.entries(PUBLISHED))('refuses %s above %d %%, and lets it be at it', (id, most) => {
+    const oil = ESSENTIAL_OILS.find((own) => own.id === id)
+    const mixed = (percent: number) =>
+      tooMuchOil(
+        product('powderMask', 'p', {
+          recipe: {
+            ...{ parts: 100 - percent, by: 'volume' as const, workingMinutes: 10 },
+            others: [
+              {
+                ...{ name: oil?.name ?? '', parts: percent, density: 1, label: '' },
+                measure: 'drop' as const,
+              },
+            ],
+          },
+        }),
+      )
+    expect(mixed(most * 0.999)).toEqual([])
+    expect(mixed(most * 1.01).length).toBeGreaterThan(0)
+  })
+})
+
+describe('weight and volume by density: a millilitre of water is a gram', () => {
+  it('a dose weighs its millilitres times its density', () => {
+    for (const density of [0.5, 0.92, 1, 1.4]) {
+      const own = amountFor(
+        product('creamMask', 'c', { density, dispenser: { kind: 'pour', millilitres: 0.1 } }),
+        GROUPS.face,
+      )
+      expect(own.grams).toBeCloseTo(own.millilitres * density, 9)
+      // The film is laid by weight: the lighter it is, the more millilitres.
+      expect(own.grams).toBeCloseTo((areaOf(GROUPS.face) * 15) / 1000, 0)
+    }
   })
 })
 

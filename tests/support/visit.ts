@@ -98,6 +98,8 @@ export interface Wants {
   school?: SchoolId
   zones?: Readings
   answers?: Answers
+  /** How long it is booked for. */
+  minutes?: number
 }
 
 const writing =
@@ -111,9 +113,9 @@ export async function asked(
   call: Caller,
   who: keyof typeof STAFF,
   client = 'other-20',
-  { zones = readAll(RESILIENT), answers = allNo(), ...wants }: Wants = {},
+  { zones = readAll(RESILIENT), answers = allNo(), minutes = 60, ...wants }: Wants = {},
 ): Promise<string> {
-  const id = await book(call, who, client)
+  const id = await book(call, who, client, minutes)
   const must = writing(call, id)
   const { version } = (await bundleOf(call, id)).visit
   await must('', 'PATCH', { aims: TOLD_AIMS, makeUp: ['light'], ...wants, version })

@@ -12,6 +12,7 @@ import type { PlanInput } from '#core/planning/input'
 import { stopping } from '#core/planning/today/bars'
 import { earliestDays } from '#core/screening/verdict/earliest'
 import type { Edit } from '#core/planning/steps/edit'
+import { zoneEdits } from '#core/planning/steps/zones'
 import { FACE_COLOURS } from '~/theme/colours'
 
 /** The chosen step in full; with none chosen, what was left out. */
@@ -66,9 +67,7 @@ function set(patch: Partial<PlanStep>) {
 function toggle(zone: ZoneId) {
   const [region] = ZONES[zone].regions
   if (!props.may || !step.value || !region || onBody.value) return
-  const { regions } = step.value
-  const without = regions.filter((own) => own !== region)
-  set({ regions: without.length < regions.length ? without : [...regions, region] })
+  emit('edit', zoneEdits(props.steps, step.value.key, region))
 }
 function takeOut() {
   if (step.value) emit('edit', [{ do: 'remove', key: step.value.key }])
