@@ -303,4 +303,4 @@ export type Strength = 'stop' | 'adapt' | 'advise'
 export const COMMON_PRACTICE = 'common practice'
 
 /** What else lies on the tray for some techniques. */
-export type TrayItemId = 'gloves' | 'tissues' | 'bowl' | 'warmTowel'
+export type TrayItemId = 'gloves' | 'tissues' | 'warmTowel'

@@ -5,6 +5,7 @@ import {
   MEASURE_PARTS,
   ROUNDING_MATTERS,
   ROUNDING_SAID_FROM,
+  SMALL,
   WATER_DROP_ML,
 } from '../catalogue/rules/dosing'
 import { ALL_PERCENT, GRAM_MILLIGRAMS, ROUNDING } from '../units'
@@ -100,6 +101,12 @@ export function openedFor(product: Pick<Product, 'kind' | 'dispenser'>, ml: numb
   return servesTwice(product) ? Math.ceil(ml / piece - ROUNDING) * piece : ml
 }
 
+/** The part of a measure that is taken: a quarter where even one would be much more than is wanted. */
+const partFor = (ml: number, { kind, millilitres }: Dispenser, part: number): number =>
+  SMALL.of.some((own) => own === kind) && ml < SMALL.below * millilitres
+    ? Math.min(part, SMALL.part)
+    : part
+
 /**
  * Millilitres → what the hand can do: whole pumps and drops, half spatula tips, quarter scoops,
  * half millilitres.
@@ -110,9 +117,10 @@ export function toMeasures(
   neverBelow: boolean,
   part = MEASURE_PARTS[dispenser.kind],
 ): { count: number; ml: number } {
-  const exact = ml / (dispenser.millilitres * part)
+  const fine = partFor(ml, dispenser, part)
+  const exact = ml / (dispenser.millilitres * fine)
   const whole = Math.max(1, neverBelow ? Math.ceil(exact - ROUNDING) : Math.round(exact))
-  return { count: whole * part, ml: whole * part * dispenser.millilitres }
+  return { count: whole * fine, ml: whole * fine * dispenser.millilitres }
 }
 
 /** What so much of a bottle costs, in whole cents. */

@@ -1,5 +1,5 @@
 import type { Product } from '../catalogue/products/products'
-import { millilitres, type Millilitres } from '../units'
+import { millilitres, ROUNDING, type Millilitres } from '../units'
 import { SAID_PARTS } from '../catalogue/rules/dosing'
 import { describeMeasures, partOf } from './amount'
 
@@ -10,6 +10,8 @@ export function byMeasures(
   by: 1 | -1,
 ): Millilitres {
   const one = product.dispenser.millilitres * partOf(product)
+  // From a part of a measure on to the whole one, and from there to none.
+  if (ml > 0 && ml < one - ROUNDING) return millilitres(by > 0 ? one : 0)
   return millilitres(Math.max(0, Math.round(ml / one) + by) * one)
 }
 

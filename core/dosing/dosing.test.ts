@@ -11,19 +11,38 @@ import { freeAcidPercent } from './freeAcid'
 
 describe('measures of the hand', () => {
   it.each([
-    ['pump', 1],
+    ['pump', 0.25],
     ['spray', 1],
     ['riceGrain', 1],
     ['drop', 1],
     ['piece', 1],
-    ['spatula', 0.5],
-    ['pour', 0.5],
+    ['spatula', 0.25],
+    ['pour', 0.25],
     ['scoop', 0.25],
   ] as const)('the least of a %s is %d', (kind, least) => {
     const dispenser = { kind, millilitres: 2 }
     expect(toMeasures(0.01, dispenser, false)).toEqual({ count: least, ml: least * 2 })
     expect(toMeasures(20, dispenser, false)).toEqual({ count: 10, ml: 20 })
     expect(toMeasures(20.1, dispenser, true).ml).toBeGreaterThanOrEqual(20.1)
+  })
+  it('a coarse measure never gives twice and more of what is wanted: a part of it is taken', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom('pump', 'spatula', 'pour', 'scoop'),
+        fc.double({ min: 0.1, max: 5, noNaN: true }),
+        fc.double({ min: 0.25, max: 3, noNaN: true }),
+        (kind, millilitres, share) => {
+          const { ml } = toMeasures(share * millilitres, { kind, millilitres }, false)
+          expect(ml / (share * millilitres)).toBeLessThan(1.51)
+          expect(ml / (share * millilitres)).toBeGreaterThan(0.66)
+        },
+      ),
+    )
+    // Massage oil of a starter bottle: a third of a millilitre by a pump of one.
+    expect(toMeasures(0.3, { kind: 'pump', millilitres: 1 }, false)).toEqual({
+      count: 0.25,
+      ml: 0.25,
+    })
   })
 })
 

@@ -1,6 +1,8 @@
 import type { Product } from '../catalogue/products/products'
+import { SMALL } from '../catalogue/rules/dosing'
 import type { PlanStep } from '../catalogue/techniques/step'
 import { areaOf, listRegions } from '../face/regions'
+import { ROUNDING } from '../units'
 import type { RegionId } from '../face/zones'
 import { isMixed } from './mixing'
 import { describeMeasures, partOf, type Amount } from './amount'
@@ -31,9 +33,13 @@ export function portionsOf(
     weight: own.reduce((sum, id) => sum + areaOf([id], on.faceSize) * layers(id), 0),
   }))
   const whole = groups.reduce((sum, { weight }) => sum + weight, 0)
-  const part = partOf(product)
+  const own = partOf(product)
+  // A dose of a part of a measure is shared out in such parts.
+  const part = Math.abs(count / own - Math.round(count / own)) < ROUNDING ? own : SMALL.part
   const units = Math.round(count / part)
-  if (whole <= 0 || units < 1) return []
+  if (whole <= 0 || count <= 0) return []
+  // Less than a measure is not shared out.
+  if (units < 2 || count < own) return [{ regions, count }]
   const shares = groups.map(({ regions: own, weight }) => {
     const exact = (units * weight) / whole
     return { regions: own, given: Math.floor(exact), rest: exact - Math.floor(exact) }

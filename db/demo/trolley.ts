@@ -19,6 +19,7 @@ const PIECES: Readonly<Record<ToolId, number>> = {
   stones: 2,
   globes: 3,
   goggles: 4,
+  bowl: 5,
 }
 export const COSTS: HouseCosts = {
   roomHour: 1400,

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { PlanStep } from '#core/catalogue/techniques/step'
+import { areaOf } from '#core/face/regions'
 import { laidFor, topUpNow } from '#core/treatment/step/slip'
 import { useAmount } from '~/composables/room/amount'
 import { useRoom } from '~/stores/room'
@@ -14,13 +15,12 @@ const since = computed(() =>
 )
 const more = computed(() =>
   planned.value && item.value && room.input
-    ? topUpNow(
-        props.step,
-        room.input.profile,
-        item.value.product,
-        planned.value.millilitres,
-        since.value,
-      )
+    ? topUpNow(props.step, room.input.profile, {
+        bottle: item.value.product,
+        laid: planned.value.millilitres,
+        area: areaOf(props.step.regions, room.input.faceSize),
+        ranMs: since.value,
+      })
     : undefined,
 )
 const topUp = () => more.value && add(more.value.millilitres)

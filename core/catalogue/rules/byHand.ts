@@ -2,15 +2,20 @@ import { minutes } from '../../units'
 import { COMMON_PRACTICE } from '../kinds'
 
 /**
- * How long a medium glides. House scale: a thin sheen on the reference skin is taken up to a third
- * in ten minutes, faster on dry skin; below six tenths of it the hand begins to drag.
+ * How long a medium glides, by its film. House scale: skin takes up so many milligrams a square
+ * centimetre each minute and a share of what lies on it, more on dry skin; below six tenths of what was
+ * laid, or a film so thin, the hand begins to drag. A thin start of oil is topped up within five minutes,
+ * a gel laid thick glides a quarter of an hour.
  */
 export const SLIP = {
   id: 'slip-drags',
-  sentence: 'A medium is topped up by drops before the hand begins to drag, sooner on dry skin.',
+  sentence:
+    'A medium is topped up before the hand begins to drag, sooner on dry skin and thin films.',
+  milligramsPerMinute: 0.015,
   sharePerMinute: 0.033,
   dryFactor: 1.6,
   dragsBelow: 0.6,
+  dragsBelowMilligrams: 0.2,
   /** Oil drops are smaller than water's. */
   oilDropMl: 0.035,
   source: COMMON_PRACTICE,

@@ -14,6 +14,11 @@ export const MEASURE_PARTS: Readonly<Record<Dispenser['kind'], number>> = {
   pour: 1 / 2,
 }
 /**
+ * Where even one measure is much more than is wanted, the hand takes a part of it: below this share of a
+ * measure, in quarters. Common practice.
+ */
+export const SMALL = { below: 3 / 4, part: 1 / 4, of: ['pump', 'spatula', 'pour'] } as const
+/**
  * Pieces that serve twice: half of an ampoule now, the other half by next morning. Common practice.
  */
 export const HALVED: readonly ProductKind[] = ['ampoule']

@@ -77,13 +77,6 @@ export const TRAY_RULES: readonly TrayRule[] = [
     'tissue',
   ),
   lay(
-    'bowl',
-    ['glass bowl and brush', 'glass bowls and brushes'],
-    1,
-    'step',
-    'metal takes the strength out of clay',
-  ),
-  lay(
     'warmTowel',
     ['towel in the cabinet', 'towels in the cabinet'],
     1,

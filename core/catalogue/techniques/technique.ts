@@ -131,6 +131,12 @@ interface Prompt {
   say: string
 }
 
+/** What is taken along on zones of its own: balm on the lips before a mask sets. */
+export interface AlsoOn {
+  kind: ProductKind
+  on: GroupId
+}
+
 /** How masks are laid out: one kind, by zone, or on spots only. */
 export type LayoutId = 'one' | 'byZone' | 'spots'
 
@@ -179,7 +185,7 @@ export interface TechniqueOf<Id extends string> {
   groups: readonly GroupId[]
   product?: ProductKind
   /** What it takes from the shelf beside that: without a bottle of each it cannot be done. */
-  takesAlso?: readonly ProductKind[]
+  takesAlso?: readonly (ProductKind | AlsoOn)[]
   device?: DeviceKind
   /** What touches the skin and is made clean before it is used again. */
   tools?: readonly ToolId[]

@@ -12,6 +12,7 @@ export const TOOL_IDS = [
   'stones',
   'globes',
   'goggles',
+  'bowl',
 ] as const
 export type ToolId = (typeof TOOL_IDS)[number]
 
@@ -31,6 +32,8 @@ export interface Tool {
   wears?: { part: string; after: number }
   /** How it is laid out, where that is not plainly one of it. */
   laid?: { count?: number; say: string }
+  /** How many a house is taken to have until it has said: one, but of what every room has several. */
+  usual?: number
   source: string
 }
 /** Its disinfectant is a bath: a bath that is over its time disinfects nothing. */
@@ -42,7 +45,7 @@ const tool = (
   name: string,
   wash: string,
   disinfect: string,
-  more: Pick<Tool, 'wears' | 'laid'> = {},
+  more: Pick<Tool, 'wears' | 'laid' | 'usual'> = {},
 ): Tool => ({
   id,
   name,
@@ -84,5 +87,9 @@ export const TOOLS: Readonly<Record<ToolId, Tool>> = {
   }),
   goggles: tool('goggles', 'pair of goggles', 'soap and water, the strap as well', WIPED, {
     laid: { count: 2, say: 'for the client and for you' },
+  }),
+  bowl: tool('bowl', 'glass bowl and brush', 'hot water and soap, no paste left', BATH, {
+    laid: { say: 'no metal: it takes the strength out of clay' },
+    usual: 4,
   }),
 }

@@ -3,7 +3,9 @@ import type { ProductKind } from '../../catalogue/kinds'
 import { MIXES } from '../../catalogue/products/mixes'
 import type { Product } from '../../catalogue/products/products'
 import type { PlanStep } from '../../catalogue/techniques/step'
+import type { AlsoOn } from '../../catalogue/techniques/technique'
 import { TECHNIQUES, type Technique } from '../../catalogue/techniques/techniques'
+import { GROUPS } from '../../face/regions'
 import { amountFor, amountOfMeasures, type Amount } from '../../dosing/amount'
 import { doseOf, type DoseFor } from '../../dosing/layers'
 import type { PlanInput, ShelfItem } from '../input'
@@ -16,7 +18,11 @@ import { usableProducts } from './bottles'
 export const takenAlong = ({ takesAlso, removes, removedBy }: Technique): ProductKind[] =>
   removes
     ? []
-    : [...(takesAlso ?? []), ...(removedBy ? (TECHNIQUES[removedBy].takesAlso ?? []) : [])]
+    : [...(takesAlso ?? []), ...(removedBy ? (TECHNIQUES[removedBy].takesAlso ?? []) : [])].map(
+        kindOf,
+      )
+const kindOf = (also: ProductKind | AlsoOn): ProductKind =>
+  typeof also === 'string' ? also : also.kind
 
 /** A bottle that a step takes beside its own: emulsifier over oil, activator into powder. */
 export interface Alongside {
@@ -28,12 +34,14 @@ export interface Alongside {
 /** Everything a step takes beside its own product, each with its own amount. */
 export function alongside(step: PlanStep, input: PlanInput): Alongside[] {
   const { takesAlso = [] } = TECHNIQUES[step.technique]
-  return takesAlso.map((kind) => {
+  return takesAlso.map((also) => {
+    const kind = kindOf(also)
+    const on = typeof also === 'string' ? step : { ...step, regions: GROUPS[also.on] }
     const [choice] = usableProducts(kind, input, ADAPTATIONS)
     const item = input.shelf.find(({ product }) => product.id === choice?.product.id)
     if (!item) return { kind }
     const { product, lots } = item
-    return { kind, from: { product, lots, amount: amountBeside(step, product, input) } }
+    return { kind, from: { product, lots, amount: amountBeside(on, product, input) } }
   })
 }
 

@@ -3,11 +3,12 @@ import { describe, expect, it } from 'vitest'
 import { planInput } from '../../testing/fixtures'
 import { at, MINUTE, roomOf as room, T0 } from '../../testing/room'
 import { usualStep } from '../../testing/steps'
-import { millilitres } from '../../units'
+import { millilitres, squareCentimetres } from '../../units'
 import { dialOf } from '../order/atHand'
 import type { EventBody } from '../taps/events'
 import { ladderAt } from './ladder'
-import { dragsAfter, laidFor, slipLeft, topUpCount, topUpNow } from './slip'
+import { areaOf, GROUPS } from '../../face/regions'
+import { dragsAfter, filmLeft, laidFor, topUpCount, topUpNow } from './slip'
 
 describe('the ladder of a device', () => {
   const tip = usualStep('tip')
@@ -59,30 +60,46 @@ describe('the ladder of a device', () => {
 })
 
 describe('slip', () => {
-  it('only ever runs out, sooner on dry skin, and is brought back by what went', () => {
+  const film = fc.double({ min: 0.2, max: 20, noNaN: true })
+  it('only ever runs out, sooner on dry skin and thinner films, and is brought back by what went', () => {
     fc.assert(
-      fc.property(fc.nat(60), fc.nat(60), fc.boolean(), (one, more, dry) => {
-        expect(slipLeft(one + more, dry)).toBeLessThanOrEqual(slipLeft(one, dry))
-        expect(slipLeft(one, true)).toBeLessThanOrEqual(slipLeft(one, false))
+      fc.property(film, fc.nat(60), fc.nat(60), fc.boolean(), (own, one, more, dry) => {
+        expect(filmLeft(own, one + more, dry)).toBeLessThanOrEqual(filmLeft(own, one, dry))
+        expect(filmLeft(own, one, true)).toBeLessThanOrEqual(filmLeft(own, one, false))
         const laid = millilitres(1)
-        expect(topUpCount(laid, one + more, dry)).toBeGreaterThanOrEqual(topUpCount(laid, one, dry))
+        const count = (after: number) => topUpCount(laid, own, after, dry)
+        expect(count(one + more)).toBeGreaterThanOrEqual(count(one))
+        expect(dragsAfter(own, true)).toBeLessThanOrEqual(dragsAfter(own, false))
+        expect(dragsAfter(own + 1, dry)).toBeGreaterThanOrEqual(dragsAfter(own, dry))
       }),
     )
-    const skin = { type: 'normal', conditions: [] } as const
-    const massage = usualStep('massage')
-    const bottle = { dispenser: { kind: 'pour', millilitres: 1 } } as const
-    const after = (minute: number, step = massage) =>
-      topUpNow(step, skin, bottle, millilitres(1), minute * MINUTE)
-    expect(after(2)).toBeUndefined()
-    expect(after(20)?.words).toMatch(/^\d+ drops$/)
-    const gel = { dispenser: { kind: 'pump', millilitres: 0.8 } } as const
-    expect(topUpNow(massage, skin, gel, millilitres(1), 20 * MINUTE)).toEqual({
-      words: '1 pump',
-      millilitres: 0.8,
+  })
+  const skin = { type: 'normal', conditions: [] } as const
+  const drops = { dispenser: { kind: 'drop', millilitres: 0.035 }, density: 0.92 } as const
+  const onFace = areaOf(GROUPS.face)
+  /** Five drops of oil on a face: 0.3 mg/cm², as it begins. */
+  const after = (minute: number, step = usualStep('massage'), more = {}) =>
+    topUpNow(step, skin, {
+      ...{ bottle: drops, laid: millilitres(0.18), area: onFace, ranMs: minute * MINUTE },
+      ...more,
     })
-    expect(after(20, usualStep('milk'))).toBeUndefined()
-    expect(dragsAfter(true)).toBeLessThan(dragsAfter(false))
-    expect(slipLeft(dragsAfter(false), false)).toBeCloseTo(0.6)
+  it('a thin start of oil is topped up within five minutes of a massage or of stones, by a few drops', () => {
+    expect(after(2)).toBeUndefined()
+    for (const step of [usualStep('massage'), usualStep('stones')])
+      expect(after(5, step)?.words).toMatch(/^[1-4] drops?$/)
+    expect(after(5, usualStep('milk'))).toBeUndefined()
+    // Half the face has twice the film of the same drops: it glides for longer.
+    expect(after(5, usualStep('stones'), { area: squareCentimetres(onFace / 2) })).toBeUndefined()
+  })
+  it('a gel laid thick glides a quarter of an hour, and is topped up by its own pump', () => {
+    const gel = { dispenser: { kind: 'pump', millilitres: 0.8 }, density: 1 } as const
+    const laid = { bottle: gel, laid: millilitres(5), area: onFace }
+    expect(dragsAfter(9, false)).toBeGreaterThan(12)
+    expect(after(10, usualStep('massage'), laid)).toBeUndefined()
+    expect(after(20, usualStep('massage'), laid)?.words).toMatch(/^\d+ pumps?$/)
+    // What is poured or lies in a jar is topped up in drops.
+    const jar = { dispenser: { kind: 'pour', millilitres: 1 }, density: 1 } as const
+    expect(after(20, usualStep('massage'), { ...laid, bottle: jar })?.words).toMatch(/drops$/)
   })
   it('runs out from the last top-up, and from the start of the step where there was none', () => {
     const massage = usualStep('massage')

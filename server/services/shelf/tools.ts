@@ -45,7 +45,7 @@ async function livesOf(db: Reading, except?: string): Promise<Life[]> {
     return {
       tool,
       ...wearOf(tool, worn.get(tool) ?? 0, row?.changeAfter),
-      pieces: row?.pieces ?? FIRST_PIECES,
+      pieces: row?.pieces ?? TOOLS[tool].usual ?? FIRST_PIECES,
       contactMinutes: row?.contactMinutes ?? TOOLS[tool].contactMinutes,
       uses: uses.filter((one) => one.tool === tool).map(({ at }) => at.getTime()),
       cleanings: done
