@@ -120,10 +120,7 @@ const chosen = drawn(
   Number(seed),
 )
 
-/**
- * The tests that are asked, those nearest by first: most changes need no more. What none of them
- * notices is shown to all that is pure, whole plans of random people among it.
- */
+/** The tests that are asked, those nearest by first: most changes need no more. */
 const asked = (room) => [
   ['--project', 'core', `core/${room}/`],
   [
@@ -135,8 +132,8 @@ const asked = (room) => [
     'tests/reference/dose',
     'tests/reference/effects',
     'tests/reference/protocols',
+    'tests/reference/lived',
   ],
-  ['--project', 'core'],
 ]
 const VITEST = ['node_modules/vitest/vitest.mjs', 'run', '--bail', '1']
 /** Properties are looked at in haste: a change that only the last of thousands shows counts as unseen. */

@@ -118,5 +118,10 @@ describe('a rhythm that was told', () => {
     expect(pouredAtHome(earlier(), TODAY, 'UTC', { goesOn: true })).toHaveLength(1)
     expect(pouredAtHome(earlier(7), TODAY, 'UTC', { goesOn: true })).toHaveLength(28 + 9)
     expect(pouredAtHome(earlier(7), TODAY, 'UTC')).toHaveLength(28)
+    // Told last night: nothing has gone on since.
+    const lastNight = allNo({
+      homeAcid: { say: 'yes', date: addDays(TODAY, -1), perWeek: 7 },
+    })
+    expect(pouredAtHome(lastNight, TODAY, 'UTC', { goesOn: true })).toHaveLength(28)
   })
 })

@@ -198,3 +198,14 @@ describe('what is still to lay', () => {
     expect(layNext(roomOf(steps, []), steps, steps, none, atMinute(1))).toBeUndefined()
   })
 })
+
+describe('what rests past its latest', () => {
+  it('is late at once: nothing is begun before it comes off', () => {
+    const window = { earliest: 2, latest: 4 }
+    expect(at(20, [window, { earliest: 2, latest: 30 }], [1, 1]).next).toEqual({
+      inTime: false,
+      begin: 0,
+      by: 0,
+    })
+  })
+})
