@@ -179,7 +179,12 @@ async function keep(retired = props.row?.retired ?? false) {
             :error-messages="err('wayOff')"
           />
         </div>
-        <RecipeParts v-model="form.recipe" :kind="form.kind" @begin="beginWith" />
+        <RecipeParts
+          v-model="form.recipe"
+          :kind="form.kind"
+          :label="form.label"
+          @begin="beginWith"
+        />
         <VCheckbox
           v-model="form.calming"
           label="Calming: may touch skin just worked by machine, needle or blade"

@@ -9,9 +9,11 @@ import {
   type KitchenRecipe,
   type Recipe,
 } from '#core/catalogue/products/recipes'
+import { readLabel } from '#core/catalogue/products/label'
+import { kitchenWords, lifeWords } from '#core/screening/products/kitchen'
 
 /** What a powder is mixed with: any number of parts, by volume or weight. */
-defineProps<{ kind: ProductKind }>()
+const props = defineProps<{ kind: ProductKind; label: string }>()
 const recipe = defineModel<Recipe | null>({ required: true })
 const emit = defineEmits<{ begin: [recipe: KitchenRecipe] }>()
 const measures = PART_MEASURES.map((value) => ({ value, title: PART_MEASURE_NAMES[value] }))
@@ -38,6 +40,10 @@ const setPart = (at: number, more: Partial<Recipe['others'][number]>) => {
     ),
   })
 }
+/** What the shortest part allows. */
+const keeps = computed(() =>
+  recipe.value ? lifeWords({ inci: readLabel(props.label), recipe: recipe.value }) : '',
+)
 const number = (typed: string) => Number(typed.trim().replace(',', '.'))
 </script>
 
@@ -134,7 +140,11 @@ const number = (typed: string) => Number(typed.trim().replace(',', '.'))
           @click="change({ others: recipe.others.filter((_, place) => place !== at) })"
           >Remove<span class="sr"> part {{ at + 1 }}</span></VBtn
         >
+        <p v-for="said in kitchenWords([part.name, part.label])" :key="said" class="tag watch said">
+          {{ said }}
+        </p>
       </div>
+      <p class="soft">What is left is {{ keeps }}.</p>
       <VBtn variant="outlined" @click="change({ others: [...recipe.others, blankPart()] })"
         >Add a part</VBtn
       >
@@ -158,6 +168,10 @@ const number = (typed: string) => Number(typed.trim().replace(',', '.'))
 }
 .label {
   grid-column: span 3;
+}
+.said {
+  grid-column: 1 / -1;
+  white-space: normal;
 }
 @media (max-width: 700px) {
   .other {

@@ -11,13 +11,14 @@ import {
   deviceParts,
   devices,
   lots,
+  openedThings,
   patchReads,
   patchTests,
   products,
   staff,
 } from '#db/schema'
 import { database } from '../database'
-import { dayBounds } from '../dates'
+import { dayBounds, dayIn } from '../dates'
 import { inCare } from '../access'
 import { isOwnHouse, lastBackupAt } from '../backups'
 import { thePractice } from '../practice'
@@ -32,6 +33,7 @@ export async function duesOn(me: Staff, day: string): Promise<DueLine[]> {
     bottlesEnding(day),
     runningLow(day),
     partsLow(),
+    overTheirTime(day),
     backupMissing(me),
   ])
   return lines.flat()
@@ -154,6 +156,23 @@ async function partsLow(): Promise<DueLine[]> {
     title: `${part}, ${device}`,
     text: pieces === 0 ? 'none left: order' : `${pieces} left: order`,
     to: '/practice/house',
+  }))
+}
+
+/** What is opened, mixed or warmed and over its time: thrown out, and never used. */
+async function overTheirTime(day: string): Promise<DueLine[]> {
+  const { timeZone } = await thePractice()
+  if (day !== dayIn(timeZone, Date.now())) return []
+  const rows = await database()
+    .select({ name: openedThings.name })
+    .from(openedThings)
+    .where(and(isNull(openedThings.endedAt), lte(openedThings.until, new Date())))
+    .orderBy(openedThings.until)
+  return rows.map(({ name }) => ({
+    kind: 'watch',
+    title: name,
+    text: 'over its time: throw it out',
+    to: '/shelf/open',
   }))
 }
 
