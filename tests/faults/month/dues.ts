@@ -11,10 +11,13 @@ interface Lived {
   small: SmallHouse
   dayPage: (day: string) => Promise<DayPage>
   shelf: () => Promise<ShelfPage>
+  zone: string
+  /** One that is written up. */
+  visit: { id: string } | undefined
 }
 const plus = (day: string, more: number) => DateTime.fromISO(day).plus({ days: more }).toISODate()
 
-/** What Day says ahead of time: licences, bottles and services, each from its day on. */
+/** What Day says ahead of time: licences, bottles, services and patches, each from its day on. */
 export function saysItsDues(lived: () => Lived): void {
   it('says two licences from 60 days before their end, pressing from 7 on', async () => {
     const { small, owner, days, dayPage } = lived()
@@ -54,5 +57,28 @@ export function saysItsDues(lived: () => Lived): void {
       expect(titles.includes('Service of the Tip machine'), day).toBe(left <= 14)
       expect(titles.includes(product?.name ?? ''), day).toBe(left < 30)
     }
+  })
+}
+
+/** A patch stands on Day until it was read. */
+export function saysItsPatches(lived: () => Lived): void {
+  it('says a patch that was placed from the day on which it can be read, until it was read', async () => {
+    const { owner, visit, zone, dayPage, shelf } = lived()
+    const post = (path: string, body: object) => must(owner.call, 'POST', path, body)
+    const { product } = (await shelf()).items.find(({ product: own }) => own.kind === 'serum') ?? {}
+    const testId = randomUUID()
+    await post(`/api/visits/${visit?.id}/patch-tests`, {
+      ...{ id: testId, productId: product?.id, place: 'innerElbow' },
+    })
+    const today = DateTime.now().setZone(zone).toISODate() ?? ''
+    const said = async (day: string | null) =>
+      (await dayPage(day ?? '')).dues.filter(({ kind }) => kind === 'patch').length
+    expect(await said(today)).toBe(0)
+    expect(await said(plus(today, 1))).toBe(1)
+    expect(await said(plus(today, 2))).toBe(1)
+    await post(`/api/visits/${visit?.id}/patch-reads`, {
+      ...{ id: randomUUID(), testId, result: 'reaction' },
+    })
+    expect(await said(plus(today, 1))).toBe(0)
   })
 }

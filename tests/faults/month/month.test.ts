@@ -16,7 +16,7 @@ import {
   type Hand,
   type SmallHouse,
 } from './smallHouse'
-import { saysItsDues } from './dues'
+import { saysItsDues, saysItsPatches } from './dues'
 import { saysOfCleaning, WashingUp } from './cleaning'
 import { OddDays, doneOf, saysOfOddDays } from './oddDays'
 import { recallOf, saysOfStock } from './stock'
@@ -276,26 +276,12 @@ describe('a month of a small house', () => {
     expect(after.map(({ visitId }) => visitId)).not.toContain(first?.id)
   })
 
-  it('says a patch that was placed from the day on which it can be read, until it was read', async () => {
-    const visit = booked.find(({ id }) => sealed.has(id))
-    const { product } = (await shelf()).items.find(({ product: own }) => own.kind === 'serum') ?? {}
-    const testId = randomUUID()
-    await post(`/api/visits/${visit?.id}/patch-tests`, {
-      ...{ id: testId, productId: product?.id, place: 'innerElbow' },
-    })
-    const today = DateTime.now().setZone(zone).toISODate() ?? ''
-    const said = async (day: string | null) =>
-      (await dayPage(day ?? '')).dues.filter(({ kind }) => kind === 'patch').length
-    expect(await said(today)).toBe(0)
-    expect(await said(plus(today, 1))).toBe(1)
-    expect(await said(plus(today, 2))).toBe(1)
-    await post(`/api/visits/${visit?.id}/patch-reads`, {
-      ...{ id: randomUUID(), testId, result: 'reaction' },
-    })
-    expect(await said(plus(today, 1))).toBe(0)
+  const lived = () => ({
+    ...{ owner, days, small, dayPage, shelf, zone },
+    visit: booked.find(({ id }) => sealed.has(id)),
   })
-
-  saysItsDues(() => ({ owner, days, small, dayPage, shelf }))
+  saysItsDues(lived)
+  saysItsPatches(lived)
 
   it('an erased client is named nowhere and comes no more', async () => {
     expect((await owner.call(`/api/people/${erased}`)).status).toBe(410)

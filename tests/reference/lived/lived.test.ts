@@ -4,7 +4,7 @@ import { SCRIPTS } from './lived'
 import { saidIn } from './says'
 
 /**
- * Eight visits as they are lived: what the room says from tap to tap, and what is written of it in the
+ * Nine visits as they are lived: what the room says from tap to tap, and what is written of it in the
  * end, line by line in `lived.json`. Nothing there is a rule: it is what the rules come to. Somebody who
  * changes one sees what it moves; `npm run effects` writes the file anew once that is meant.
  */

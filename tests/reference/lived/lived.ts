@@ -2,6 +2,7 @@ import { TECHNIQUES, type TechniqueId } from '#core/catalogue/techniques/techniq
 import type { PlanStep } from '#core/catalogue/techniques/step'
 import { SPOT_IDS } from '#core/catalogue/techniques/residue'
 import { propose } from '#core/planning/answer/propose'
+import { GROUPS } from '#core/face/regions'
 import type { RegionId } from '#core/face/zones'
 import type { Answers } from '#core/screening/asking/answers'
 import type { Grade, Readings } from '#core/skin/readings'
@@ -27,6 +28,13 @@ export interface Script {
   stopsAt?: number
 }
 const skin = (more: object): Readings => readAll({ ...RESILIENT, ...more })
+/** Oily in the middle, thirsty beside it. */
+const TWO_SKINS: Readings = {
+  ...skin({ water: 1 }),
+  ...Object.fromEntries(
+    GROUPS.tZone.map((region) => [region, { ...skin({ oil: 4, congestion: 3 })[region] }]),
+  ),
+}
 export const SCRIPTS: readonly Script[] = [
   {
     ...{ name: 'a calm hour', seed: 11, readings: skin({}), aims: ['dehydration', 'rest'] },
@@ -61,6 +69,10 @@ export const SCRIPTS: readonly Script[] = [
     ...{ name: 'spots let out', seed: 83, readings: skin({ congestion: 4, spots: 1 }) },
     ...{ aims: ['congestion'], wanted: ['extraction'], minutes: 75, stopsAt: 10 },
   },
+  {
+    ...{ name: 'oily in the middle', seed: 97, readings: TWO_SKINS, minutes: 90 },
+    ...{ aims: ['shine', 'dehydration'], wanted: ['clay', 'hydratingMask'] },
+  },
 ]
 function habit(perWeek: number) {
   return { say: 'yes' as const, date: addDays(TODAY, -4), perWeek }
@@ -78,7 +90,7 @@ export function livedBundle(script: Script): VisitBundle {
     answers,
     plans: [
       {
-        ...{ version: 1, steps, reason: '', countersignedBy: null },
+        ...{ version: 1, steps: [...steps], reason: '', countersignedBy: null },
         unseen: false,
         protocol: null,
       },

@@ -1,11 +1,10 @@
-import { REGION_NAMES } from '#core/face/regions'
 import { costOfDone, plannedCost } from '#core/cost/ofVisit'
 import { doseOf } from '#core/dosing/layers'
 import { productIn } from '#core/catalogue/products/products'
-import { areaOf } from '#core/face/regions'
+import { areaOf, REGION_NAMES } from '#core/face/regions'
 import { askedBeforeDone } from '#core/treatment/order/beforeDone'
 import { dialOf, productUsed, restingNow, stopRegions } from '#core/treatment/order/atHand'
-import { layNext, layWords } from '#core/treatment/order/layNext'
+import { layNext, layWords, stillToLay } from '#core/treatment/order/layNext'
 import { momentsOf, endedKeys } from '#core/treatment/order/moments'
 import { offNext } from '#core/treatment/order/offNext'
 import { minutesAhead, minutesLeft, minutesShort } from '#core/treatment/order/pace'
@@ -33,6 +32,7 @@ import { suspectBottles, suspectedWords, suspectWork } from '#core/treatment/sto
 import { trayFor } from '#core/tray/tray'
 import { fromMilliseconds } from '#core/units'
 import type { PlanStep } from '#core/catalogue/techniques/step'
+import { shortName } from '#core/catalogue/techniques/traits'
 import type { PlanInput } from '#core/planning/input'
 import type { VisitBundle } from '#core/visit/bundle'
 import { toPlanInput } from '#core/visit/planInput'
@@ -65,7 +65,13 @@ const SAYS: Readonly<Record<string, (look: Look) => unknown>> = {
     ),
   'next on': ({ state, steps, context, now }) => {
     const next = layNext(state, steps, steps, context.dwellOf, now)
-    return next && [layWords(next, steps), next.begin, next.by, next.inTime]
+    if (!next) return undefined
+    const named = (key: string) => {
+      const step = steps.find((own) => own.key === key)
+      return step ? shortName(step.technique) : key
+    }
+    const planned = stillToLay(state, steps)[0]?.key
+    return [layWords(next, named, planned), next.begin, next.by, next.inTime]
   },
   'next off': ({ state, steps, now }) => {
     const off = offNext(state, steps, now)

@@ -193,17 +193,11 @@ async function begin() {
         />
       </section>
       <SetMixes v-if="tray.mixes.length" :mixes="tray.mixes" :at="at" />
-      <section v-if="tray.confirms.length || notes.length" class="panel">
-        <h2>Before you begin</h2>
-        <ul class="plainlist">
-          <li v-for="confirm in tray.confirms" :key="confirm.say">
-            <b>{{ confirm.say }}</b><template v-if="confirm.steps.length"
-              ><br /><span class="soft">before {{ confirm.steps.join(', ').toLowerCase() }}</span>
-            </template>
-          </li>
-          <li v-for="note in notes" :key="note.id">{{ note.text }}</li>
-        </ul>
-      </section>
+      <SetConfirms
+        v-if="tray.confirms.length || notes.length"
+        :confirms="tray.confirms"
+        :notes="notes"
+      />
     </div>
     <LazyReceiveDialog
       v-if="receiving"
