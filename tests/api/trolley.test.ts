@@ -122,9 +122,11 @@ describe('what a step takes beside its own product', () => {
     const code = `E-${randomUUID().slice(0, 8)}`
     const bundle = await bundleOf(owner, id)
     const item = bundle.shelf.find(({ product }) => product.kind === 'emulsifier')
-    const [lot] = item?.lots ?? []
-    if (!item || !lot) throw new Error('no emulsifier')
-    await must('/api/lots', 'PUT', { lotId: lot.id, code, expires: lot.expires })
+    if (!item?.lots.length) throw new Error('no emulsifier')
+    const ids = item.lots.map(({ id: lotId }) => lotId)
+    // Whichever of its bottles is at hand.
+    for (const [place, { id: lotId, expires }] of item.lots.entries())
+      await must('/api/lots', 'PUT', { lotId, code: `${code}-${place}`, expires })
     await throughTheRoom(owner, id, (step) => step.minutes)
     await must(`/api/visits/${id}/seal`, 'POST', { text: '' })
     const after = await bundleOf(owner, id)
@@ -132,12 +134,13 @@ describe('what a step takes beside its own product', () => {
       ({ technique }) => technique === 'oilCleanse',
     )
     const [along] = line?.along ?? []
-    expect(along).toMatchObject({ id: item.product.id, lot: code })
-    const left = after.shelf
-      .flatMap(({ lots }) => lots)
-      .find((own) => own.id === lot.id)?.remainingMillilitres
-    expect(lot.remainingMillilitres - (left ?? 0)).toBeCloseTo(along?.plannedMl ?? -1, 2)
-    const had = (await owner(`/api/movements?lot=${lot.id}`)).body as LotHistory
+    expect(along?.id).toBe(item.product.id)
+    const place = Number(along?.lot?.replace(`${code}-`, ''))
+    const leftIn = (shelf: typeof after.shelf) =>
+      shelf.flatMap(({ lots }) => lots).find((own) => own.id === ids[place])
+        ?.remainingMillilitres ?? Number.NaN
+    expect(leftIn(bundle.shelf) - leftIn(after.shelf)).toBeCloseTo(along?.plannedMl ?? -1, 2)
+    const had = (await owner(`/api/movements?lot=${ids[place]}`)).body as LotHistory
     expect(had.clients.map(({ name }) => name)).toContain('With Emulsifier')
   })
 })

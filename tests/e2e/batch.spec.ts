@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto'
 import type { PlanStep } from '#core/catalogue/techniques/step'
 import { GROUPS } from '#core/face/regions'
 import { propose } from '#core/planning/answer/propose'
@@ -80,6 +81,7 @@ test('in the room another scoop is taken from the card, and it comes off in its 
   await expect(card).toContainText('used at once')
   await tell(id, done(mixing), 35)
   await tell(id, done(on), 28)
+  await page.getByRole('button', { name: 'Firm all over: take it off' }).click()
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Oil film, then warm cloth')
   await expect(page.getByText('2 fresh cloths')).toBeVisible()
   await expect(page.locator('.amount').filter({ hasText: 'Oil' })).toBeVisible()
@@ -97,7 +99,7 @@ test('a recipe of the house is received, chosen in the plan, and laid out with a
       .click({ force: true, timeout: 3_000 })
     await page.getByRole('option', { name: 'Gram flour mask' }).click({ timeout: 3_000 })
   }).toPass()
-  const NAME = 'Planned Gram Flour'
+  const NAME = `Planned Gram Flour ${randomUUID().slice(0, 6)}`
   await page.getByLabel('Name', { exact: true }).fill(NAME)
   await page.getByLabel('Pack', { exact: true }).fill('500')
   await page.getByRole('button', { name: 'Save the product' }).click()
@@ -115,9 +117,14 @@ test('a recipe of the house is received, chosen in the plan, and laid out with a
     .getByRole('listitem', { name: /Fresh powder mask on/ })
     .first()
     .click()
-  const saved = page.waitForResponse((reply) => reply.url().endsWith('/plan') && reply.ok())
+  // Where the house took it by itself, nothing is left to choose.
   await choose(page, 'Product', NAME)
-  await saved
+  const chosen = async () => {
+    const { plans, shelf } = await bundleOf(await asOwner(), id)
+    const step = plans.at(-1)?.steps.find(({ technique }) => technique === 'freshMask')
+    return shelf.find(({ product }) => product.id === step?.productId)?.product.name
+  }
+  await expect.poll(chosen).toBe(NAME)
   await goTo(page, 'Set')
   await expect(page.getByRole('listitem').filter({ hasText: NAME }).first()).toBeVisible()
   const mix = page.locator('section').filter({ hasText: 'In the room: mix fresh' })

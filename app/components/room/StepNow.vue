@@ -19,6 +19,8 @@ const emit = defineEmits<{ notYet: []; cleanse: []; swap: []; skip: [] }>()
 const room = useRoom()
 const visit = useVisit()
 const technique = computed(() => TECHNIQUES[props.step.technique])
+/** Something from the shelf: of its own, or beside what it does, as oil over what comes off. */
+const takes = computed(() => Boolean(technique.value.product ?? technique.value.takesAlso?.length))
 const client = computed(() => visit.bundle?.client.name.split(' ')[0] ?? '')
 const ran = computed(() => (room.state ? runningMs(room.state, room.now) : 0))
 /** Of the step and of what is still open inside it. */
@@ -84,8 +86,8 @@ const turnTo = (setting: number) =>
     <p v-for="say in always" :key="say" class="dim">All through: {{ say.toLowerCase() }}</p>
     <StepHand :step="step" :minute="minute" :worn="worn" />
     <StepBarred :step="step" @skip="emit('skip')" />
-    <StepRecalled v-if="technique.product" :step="step" @swap="emit('swap')" />
-    <StepAmount v-if="technique.product" :step="step" />
+    <StepRecalled v-if="takes" :step="step" @swap="emit('swap')" />
+    <StepAmount v-if="takes" :step="step" />
     <div class="time">
       <span class="clock serif figures" :class="{ over }" role="timer">{{ elapsed(ran) }}</span>
       <span class="dim of serif">of {{ planned }} min{{ held }}</span>
