@@ -83,17 +83,17 @@ const reload = async () => {
   await Promise.all([refresh(), refreshWeek()])
 }
 const { moved, trouble, drop, takeBack } = useMoving(page, reload)
+function add(wish: typeof wished.value) {
+  wished.value = wish
+  editing.value = 'new'
+}
 function book(roomId: string, from: number) {
-  wished.value = { roomId, time: minuteWords(from) }
-  editing.value = 'new'
+  add({ roomId, time: minuteWords(from) })
 }
-function find() {
-  wished.value = null
-  editing.value = 'new'
-}
-async function saved() {
+/** A visit of another day is shown where it stands. */
+async function saved(day?: string) {
   editing.value = null
-  await reload()
+  await (day && day !== page.value?.day ? goTo(day) : reload())
 }
 const goTo = (day: string) => day && navigateTo(`/?date=${day}`)
 </script>
@@ -106,7 +106,7 @@ const goTo = (day: string) => day && navigateTo(`/?date=${day}`)
         <p class="soft">{{ counted }}</p>
       </div>
       <WeekBowls v-if="week && page" :week="week" :day="page.day" />
-      <VBtn color="primary" :prepend-icon="mdiMapMarkerPlusOutline" @click="find">
+      <VBtn color="primary" :prepend-icon="mdiMapMarkerPlusOutline" @click="add(null)">
         Add a visit
       </VBtn>
     </header>

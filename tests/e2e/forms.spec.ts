@@ -146,6 +146,28 @@ test('a second factor is set up, asked for at the door, and ended again', async 
   await expect(page.getByText('None yet. Sign-in will also need')).toBeVisible()
 })
 
+test('a visit that is added on another day is shown on that day', async ({ page }) => {
+  const on = (days: number) => new Date(Date.now() + days * 86_400_000).toISOString().slice(0, 10)
+  await letIn(page, 'owner')
+  await open(page, `/?date=${on(330)}`)
+  await page.getByRole('button', { name: 'Add a visit' }).click()
+  await page.getByLabel('Client').fill('Odd Granmo')
+  await page.getByRole('option', { name: 'Odd Granmo' }).click()
+  await page.getByRole('dialog').getByLabel('Day', { exact: true }).fill(on(331))
+  await page.getByLabel('Time').fill('11:00')
+  const place = page.getByLabel('Reason for booking anyway')
+  await page.getByRole('button', { name: 'Add the visit' }).click()
+  // Outside the hours of a day it asks why, once.
+  const band = page.getByRole('article').filter({ hasText: 'Odd Granmo' })
+  await expect(place.or(band).first()).toBeVisible()
+  if (await place.isVisible()) {
+    await place.fill('on her way')
+    await page.getByRole('button', { name: 'Add the visit' }).click()
+  }
+  await expect(band).toContainText('11:00')
+  await expect(page).toHaveURL(new RegExp(`date=${on(331)}`))
+})
+
 test('a visit is added and moved, by hand and by keyboard; what is in the way is said and stands for a reason only', async ({
   page,
 }) => {

@@ -26,7 +26,7 @@ const props = defineProps<{
   /** Whom it is for, where that is known already. */
   client?: { id: string; name: string }
 }>()
-const emit = defineEmits<{ close: []; saved: [] }>()
+const emit = defineEmits<{ close: []; saved: [day?: string] }>()
 const api = useApi()
 const session = useSession()
 const staff = ref<{ id: string; name: string }[]>([])
@@ -120,7 +120,7 @@ async function save() {
       })
     else
       await api('/api/visits', { method: 'POST', body: { id, clientId: form.clientId, ...common } })
-    emit('saved')
+    emit('saved', form.day)
   } catch (error) {
     trouble.value = error
   } finally {
