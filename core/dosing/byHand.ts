@@ -2,6 +2,7 @@ import type { Product } from '../catalogue/products/products'
 import { millilitres, ROUNDING, type Millilitres } from '../units'
 import { SAID_PARTS } from '../catalogue/rules/dosing'
 import { describeMeasures, partOf } from './amount'
+import { saidPart } from './saidPart'
 
 /** One measure more or less, as the hand takes it from this bottle; never below none. */
 export function byMeasures(
@@ -21,4 +22,15 @@ export function measuresWords({ dispenser }: Pick<Product, 'dispenser'>, ml: num
     Math.round((ml / dispenser.millilitres) * SAID_PARTS) / SAID_PARTS,
     dispenser.kind,
   )
+}
+
+/** "280 of 400 mL", "7 of 10 pieces": what a bottle still holds, as it is counted on the shelf. */
+export function heldWords(
+  { dispenser, packMillilitres }: Pick<Product, 'dispenser' | 'packMillilitres'>,
+  ml: number,
+): string {
+  if (dispenser.kind !== 'piece') return `${Math.round(ml)} of ${packMillilitres} mL`
+  const whole = Math.round(packMillilitres / dispenser.millilitres)
+  const held = Math.round((ml / dispenser.millilitres) * SAID_PARTS) / SAID_PARTS
+  return `${saidPart(held)} of ${describeMeasures(whole, 'piece')}`
 }

@@ -82,7 +82,7 @@ const inTheWay = computed(
   <section class="panel noprint stack">
     <h2>Next visit</h2>
     <p v-if="booked" class="tag good">
-      Booked: <NuxtLink :to="`/visits/${booked.id}/ask`">{{ booked.words }}</NuxtLink>
+      Booked: <NuxtLink class="own" :to="`/visits/${booked.id}/ask`">{{ booked.words }}</NuxtLink>
     </p>
     <p v-if="suggested" class="soft">{{ suggested }}</p>
     <div class="row">
@@ -122,3 +122,9 @@ const inTheWay = computed(
     </div>
   </section>
 </template>
+
+<style scoped>
+.own {
+  color: inherit;
+}
+</style>

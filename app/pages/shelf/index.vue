@@ -3,6 +3,7 @@ import { INGREDIENTS, ingredientsIn } from '#core/catalogue/products/ingredients
 import { KIND_NAMES } from '#core/catalogue/kinds'
 import type { ShelfLot, ShelfRow } from '#contracts/replies/shelf'
 import { endsSoon, type Lot, type Product } from '#core/catalogue/products/products'
+import { heldWords } from '#core/dosing/byHand'
 import { acidUnknown, freeAcidOf } from '#core/dosing/freeAcid'
 import { daysBetween } from '#core/screening/asking/days'
 import { NOT_COPIED } from '#core/catalogue/products/starter'
@@ -133,7 +134,7 @@ function activesOf(product: Product): string {
                 >
               </td>
               <td class="figures left">
-                {{ Math.round(lot.remainingMillilitres) }} of {{ i.product.packMillilitres }} mL
+                {{ heldWords(i.product, lot.remainingMillilitres) }}
               </td>
               <td class="soft">
                 <span v-if="strength(i.product)" class="figures strength">{{

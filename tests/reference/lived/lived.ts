@@ -2,7 +2,6 @@ import { TECHNIQUES, type TechniqueId } from '#core/catalogue/techniques/techniq
 import type { PlanStep } from '#core/catalogue/techniques/step'
 import { SPOT_IDS } from '#core/catalogue/techniques/residue'
 import { propose } from '#core/planning/answer/propose'
-import { GROUPS } from '#core/face/regions'
 import type { RegionId } from '#core/face/zones'
 import type { Answers } from '#core/screening/asking/answers'
 import type { Grade, Readings } from '#core/skin/readings'
@@ -32,7 +31,10 @@ const skin = (more: object): Readings => readAll({ ...RESILIENT, ...more })
 const TWO_SKINS: Readings = {
   ...skin({ water: 1 }),
   ...Object.fromEntries(
-    GROUPS.tZone.map((region) => [region, { ...skin({ oil: 4, congestion: 3 })[region] }]),
+    (['forehead', 'nose', 'chin'] as const).map((region) => [
+      region,
+      { ...skin({ oil: 4, congestion: 3 })[region] },
+    ]),
   ),
 }
 export const SCRIPTS: readonly Script[] = [
