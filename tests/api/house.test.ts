@@ -3,8 +3,10 @@ import { randomUUID } from 'node:crypto'
 import { beforeAll, describe, expect, it } from 'vitest'
 import type { HousePage, StaffLink } from '#contracts/replies/house'
 import type { LotHistory, ShelfPage } from '#contracts/replies/shelf'
+import { productsOf } from '#core/record/bottles'
+import { readParts } from '#core/visit/record'
 import { caller, signedIn, testUrl, type Caller } from '../support/http'
-import { sealedVisit, someone } from '../support/visit'
+import { bundleOf, sealedVisit, someone } from '../support/visit'
 import { product } from './houseRoutes'
 
 const base = testUrl()
@@ -151,14 +153,14 @@ describe('the shelf', () => {
   })
   it('a code that is called back stops every bottle of it, and says who had of it', async () => {
     const visit = await sealedVisit(owner, 'owner', await someone(owner, 'Had Of It'))
-    const used = (await shelf()).items.flatMap(({ lots }) => lots)
-    const histories = await Promise.all(
-      used.map(async (lot) => [lot, await historyOf(lot.id)] as const),
+    const { treatment } = readParts((await bundleOf(owner, visit)).record)
+    const took = (treatment?.lines ?? []).flatMap(productsOf)
+    const [lot] = (await shelf()).items.flatMap(({ product: own, lots }) =>
+      lots.filter(({ code }) => took.some(({ id, lot: from }) => id === own.id && from === code)),
     )
-    const [lot] =
-      histories.find(([, { clients }]) => clients.some(({ name }) => name === 'Had Of It')) ?? []
-    expect(lot, `nothing was used at ${visit}`).toBeDefined()
-    const body = { id: randomUUID(), code: lot?.code.toLowerCase(), reason: 'the maker calls' }
+    if (!lot) throw new Error(`nothing was used at ${visit}`)
+    expect((await historyOf(lot.id)).clients.map(({ name }) => name)).toContain('Had Of It')
+    const body = { id: randomUUID(), code: lot.code.toLowerCase(), reason: 'the maker calls' }
     const found = (await must(owner, '/api/recalls', 'POST', body)) as {
       bottles: number
       clients: { name: string }[]
@@ -166,7 +168,7 @@ describe('the shelf', () => {
     expect(found.bottles).toBe(1)
     expect(found.clients.map(({ name }) => name)).toContain('Had Of It')
     const after = (await shelf()).items.flatMap(({ lots }) => lots)
-    expect(after.find(({ id }) => id === lot?.id)?.trouble).toBe('recalled')
+    expect(after.find(({ id }) => id === lot.id)?.trouble).toBe('recalled')
     const unknown = await owner('/api/recalls', { method: 'POST', body: { ...body, code: 'none' } })
     expect(unknown.status).toBe(422)
   })

@@ -9,6 +9,9 @@ import { done, tell, withSteps } from '../support/ownPlan'
 import { asked, bundleOf, someone, treating } from '../support/visit'
 import { choose, goTo, letIn } from '../support/walk'
 
+/** By touch alone: a tablet beside the couch. */
+test.use({ hasTouch: true })
+
 /** A visit of ninety minutes, planned with one thing in it. */
 async function plannedWith(wanted: PlanStep['technique'], name: string): Promise<string> {
   const call = await asOwner()
@@ -32,13 +35,13 @@ test('hardening for the face; neck and décolleté are tapped on, and batch, tra
   await page
     .getByRole('listitem', { name: /Hardening mask on/ })
     .first()
-    .click()
+    .tap()
   const aside = page.getByRole('complementary', { name: 'Step and skin' })
   const amount = aside.locator('p.figures').filter({ hasText: 'scoop' }).first()
   const face = scoops(await amount.innerText())
   const saved = page.waitForResponse((reply) => reply.url().endsWith('/plan') && reply.ok())
-  await aside.locator('[data-zone="neckFront"]').click()
-  await aside.locator('[data-zone="decollete"]').click()
+  await aside.locator('[data-zone="neckFront"]').tap()
+  await aside.locator('[data-zone="decollete"]').tap()
   await expect.poll(async () => scoops(await amount.innerText())).toBeGreaterThan(face)
   const whole = await amount.innerText()
   await saved
@@ -76,12 +79,12 @@ test('in the room another scoop is taken from the card, and it comes off in its 
   await open(page, `/visits/${id}/treat`)
   const card = page.getByRole('note', { name: 'Mix' })
   const before = scoops(await card.innerText())
-  await page.getByRole('button', { name: /^More of/ }).click()
+  await page.getByRole('button', { name: /^More of/ }).tap()
   await expect.poll(async () => scoops(await card.innerText())).toBe(before + 0.25)
   await expect(card).toContainText('used at once')
   await tell(id, done(mixing), 35)
   await tell(id, done(on), 28)
-  await page.getByRole('button', { name: 'Firm all over: take it off' }).click()
+  await page.getByRole('button', { name: 'Firm all over: take it off' }).tap()
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Oil film, then warm cloth')
   await expect(page.getByText('2 fresh cloths')).toBeVisible()
   await expect(page.locator('.amount').filter({ hasText: 'Oil' })).toBeVisible()
@@ -92,23 +95,23 @@ test('a recipe of the house is received, chosen in the plan, and laid out with a
 }) => {
   await letIn(page, 'owner')
   await open(page, '/shelf')
-  await page.getByRole('button', { name: 'Add a product' }).click()
+  await page.getByRole('button', { name: 'Add a product' }).tap()
   await expect(async () => {
     await page
       .getByRole('combobox', { name: 'Begin with a recipe' })
-      .click({ force: true, timeout: 3_000 })
-    await page.getByRole('option', { name: 'Gram flour mask' }).click({ timeout: 3_000 })
+      .tap({ force: true, timeout: 3_000 })
+    await page.getByRole('option', { name: 'Gram flour mask' }).tap({ timeout: 3_000 })
   }).toPass()
   const NAME = `Planned Gram Flour ${randomUUID().slice(0, 6)}`
   await page.getByLabel('Name', { exact: true }).fill(NAME)
   await page.getByLabel('Pack', { exact: true }).fill('500')
-  await page.getByRole('button', { name: 'Save the product' }).click()
+  await page.getByRole('button', { name: 'Save the product' }).tap()
   await expect(page.getByRole('button', { name: 'Save the product' })).toHaveCount(0)
   await page.getByLabel('Name, kind or ingredient').fill(NAME)
-  await page.getByRole('button', { name: `Receive ${NAME}` }).click()
+  await page.getByRole('button', { name: `Receive ${NAME}` }).tap()
   await page.getByLabel('Code on the bottle').fill('G1')
   await page.getByLabel('Good until').fill('2031-01-01')
-  await page.getByRole('button', { name: 'Add bottle' }).click()
+  await page.getByRole('button', { name: 'Add bottle' }).tap()
   await expect(page.getByRole('cell', { name: 'G1' })).toBeVisible()
 
   const id = await plannedWith('freshMask', 'Gram Flour Planned')
@@ -116,7 +119,7 @@ test('a recipe of the house is received, chosen in the plan, and laid out with a
   await page
     .getByRole('listitem', { name: /Fresh powder mask on/ })
     .first()
-    .click()
+    .tap()
   // Where the house took it by itself, nothing is left to choose.
   await choose(page, 'Product', NAME)
   const chosen = async () => {

@@ -7,6 +7,9 @@ import { done, tell, withSteps } from '../support/ownPlan'
 import { bundleOf, prepared, someone, treating } from '../support/visit'
 import { letIn } from '../support/walk'
 
+/** By touch alone: a tablet beside the couch. */
+test.use({ hasTouch: true })
+
 const send = async (method: 'POST' | 'PUT', path: string, body: object) => {
   const reply = await (await asOwner())(path, { method, body })
   expect(reply.status, reply.text).toBe(200)
@@ -37,7 +40,7 @@ test('half an ampoule is kept, is the bottle of the next morning, and past its t
   await letIn(page, 'owner')
   await open(page, `/visits/${first}/close`)
   await expect(page.getByText(/goes home with the client, for tomorrow morning/)).toBeVisible()
-  await page.getByRole('button', { name: /^Keep it here, until .*12:00$/ }).click()
+  await page.getByRole('button', { name: /^Keep it here, until .*12:00$/ }).tap()
   await expect(page.getByText(/is kept here, until .*12:00/)).toBeVisible()
 
   const next = await treating(call, 'owner', client)
@@ -54,7 +57,7 @@ test('half an ampoule is kept, is the bottle of the next morning, and past its t
   await open(page, `/visits/${next}/set`)
   await expect(page.getByText('the other half, until')).toHaveCount(0)
   await expect(page.getByText(/over since/)).toBeVisible()
-  await page.getByRole('button', { name: 'Thrown out' }).first().click()
+  await page.getByRole('button', { name: 'Thrown out' }).first().tap()
   await expect(page.getByText(/over since/)).toHaveCount(0)
 })
 
@@ -78,7 +81,7 @@ test('a bottle with something wrong: another for its step from the trolley, or a
     await dish
       .getByRole('button', { name: /^Take / })
       .first()
-      .click()
+      .tap()
     await expect(page.getByRole('listitem').filter({ hasText: item.product.name })).toHaveCount(0)
     const after = (await bundleOf(call, id)).plans.at(-1)?.steps
     expect(after?.find(({ key }) => key === step.key)?.productId).not.toBe(item.product.id)
@@ -105,7 +108,7 @@ test('what waits to be cleaned stands first on Set, and is laid once it is', asy
     await letIn(page, 'owner')
     await open(page, `/visits/${next}/set`)
     await expect(page.getByRole('heading', { name: 'Clean first' })).toBeVisible()
-    await page.getByRole('button', { name: /^It was cleaned already/ }).click()
+    await page.getByRole('button', { name: /^It was cleaned already/ }).tap()
     await expect(page.getByRole('heading', { name: 'Clean first' })).toHaveCount(0)
     await expect(page.getByText('Everything is here and in date')).toBeVisible()
   } finally {
@@ -139,14 +142,14 @@ test('a batch that is taken beside the step’s own and called back is said in t
 test('what is open has its clock; the order list comes as a file', async ({ page }) => {
   await letIn(page, 'owner')
   await open(page, '/shelf')
-  await page.getByRole('link', { name: 'Open now' }).click()
-  await page.getByRole('button', { name: 'sterile pack' }).click()
+  await page.getByRole('link', { name: 'Open now' }).tap()
+  await page.getByRole('button', { name: 'sterile pack' }).tap()
   await page.getByLabel('Which one, if there are several').fill('loops, set 3')
   await page.getByLabel('Good for, by its label').fill('72')
-  await page.getByRole('button', { name: 'Start its clock' }).click()
+  await page.getByRole('button', { name: 'Start its clock' }).tap()
   const thing = page.getByRole('listitem').filter({ hasText: 'loops, set 3' })
   await expect(thing).toContainText('good until')
-  await thing.getByRole('button', { name: /^Used up/ }).click()
+  await thing.getByRole('button', { name: /^Used up/ }).tap()
   await expect(page.getByText('used up')).toBeVisible()
 
   await send('POST', '/api/products', {
@@ -158,7 +161,7 @@ test('what is open has its clock; the order list comes as a file', async ({ page
   await open(page, '/shelf/order')
   await expect(page.getByRole('row').filter({ hasText: 'To Be Ordered' })).toContainText('3 packs')
   const download = page.waitForEvent('download')
-  await page.getByRole('button', { name: 'Order list as CSV' }).click()
+  await page.getByRole('button', { name: 'Order list as CSV' }).tap()
   expect((await download).suggestedFilename()).toMatch(/^order-.*\.csv$/)
 })
 
@@ -167,7 +170,7 @@ test('a label says how long a mask rests and how it comes off; what its kind doe
 }) => {
   await letIn(page, 'owner')
   await open(page, '/shelf')
-  await page.getByRole('button', { name: 'Add a product' }).click()
+  await page.getByRole('button', { name: 'Add a product' }).tap()
   await page.getByLabel('Name', { exact: true }).fill('Label By Hand')
   // A long list goes to what is typed.
   await page.getByRole('combobox', { name: 'Kind' }).focus()
@@ -175,11 +178,11 @@ test('a label says how long a mask rests and how it comes off; what its kind doe
   await page.getByLabel('Pack', { exact: true }).fill('100')
   await page.getByLabel(/^Rests from/).fill('5')
   await page.getByLabel('to', { exact: true }).fill('15')
-  await page.getByRole('button', { name: 'Save the product' }).click()
+  await page.getByRole('button', { name: 'Save the product' }).tap()
   await expect(page.getByText('10 to 20 minutes for cream mask').first()).toBeVisible()
   await page.getByLabel(/^Rests from/).fill('10')
-  await page.getByRole('combobox', { name: 'Comes off' }).click({ force: true })
-  await page.getByRole('option', { name: 'massaged in' }).click()
-  await page.getByRole('button', { name: 'Save the product' }).click()
+  await page.getByRole('combobox', { name: 'Comes off' }).tap({ force: true })
+  await page.getByRole('option', { name: 'massaged in' }).tap()
+  await page.getByRole('button', { name: 'Save the product' }).tap()
   await expect(page.getByRole('button', { name: 'Save the product' })).toHaveCount(0)
 })

@@ -3,7 +3,7 @@ import type { Tray } from '#core/tray/tray'
 
 /** What is asked or felt for before the first touch, and how this client wants it. */
 defineProps<{
-  confirms: Tray["confirms"]
+  confirms: Tray['confirms']
   notes: readonly { id: string; text: string }[]
 }>()
 </script>
