@@ -291,7 +291,7 @@ export const DEMO_PRODUCTS: readonly Product[] = [
     400,
     3800,
     6,
-    { density: 1.02, calming: true, rests: { from: 8, to: 12 }, wayOff: 'massageIn' },
+    { density: 1.02, calming: true, rests: { from: 8, to: 12 } },
   ),
   product(
     'mask-honey',

@@ -127,8 +127,9 @@ test('a batch that is taken beside the step’s own and called back is said in t
   const { shelf } = await bundleOf(call, id)
   const productId = shelf.find(({ product }) => product.kind === 'emulsifier')?.product.id ?? ''
   const code = `B-${randomUUID().slice(0, 8)}`
+  const lotId = randomUUID()
   await send('POST', '/api/lots', {
-    ...{ id: randomUUID(), productId, code, expires: '2031-01-01', millilitres: 20 },
+    ...{ id: lotId, productId, code, expires: '2031-01-01', millilitres: 20 },
   })
   await letIn(page, 'owner')
   await open(page, `/visits/${id}/treat`)
@@ -137,6 +138,10 @@ test('a batch that is taken beside the step’s own and called back is said in t
   await expect(
     page.getByRole('alert').filter({ hasText: `batch ${code} is recalled` }),
   ).toBeVisible()
+  // It is no bottle of other visits: thrown out, as what is called back is.
+  await send('POST', '/api/movements', {
+    ...{ id: randomUUID(), lotId, kind: 'writtenOff', reason: 'called back' },
+  })
 })
 
 test('what is open has its clock; the order list comes as a file', async ({ page }) => {
