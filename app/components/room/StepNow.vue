@@ -112,10 +112,10 @@ const turnTo = (setting: number) =>
 
 <style scoped>
 .now {
-  padding: 20px 0 6px 32px;
+  padding: 14px 0 6px 32px;
   display: flex;
   flex-direction: column;
-  gap: 7px;
+  gap: 6px;
   font-size: 1.125rem;
   min-width: 0;
 }
