@@ -202,8 +202,12 @@ h1 {
 }
 @media (max-height: 780px) and (min-width: 1001px) {
   .now {
-    padding-top: 8px;
-    gap: 2px;
+    padding-top: 4px;
+    padding-bottom: 0;
+    gap: 1px;
+  }
+  h1 {
+    font-size: 1.7rem;
   }
   .clock {
     font-size: 3.1rem;
