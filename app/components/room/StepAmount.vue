@@ -47,7 +47,7 @@ const unlike = computed(() => (taken.value ? `, ${planned.value?.words ?? ''} pl
   display: block;
 }
 /* A low tablet shows the first portions; the rest stand on the tray. */
-@media (max-height: 780px) and (min-width: 1001px) {
+@media (max-height: 820px) and (min-width: 1001px) {
   .said {
     max-height: 1.4em;
     overflow: hidden;
