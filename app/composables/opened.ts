@@ -1,6 +1,6 @@
 import type { OpenedPage } from '#contracts/replies/opened'
 import type { OpenedKind } from '#core/catalogue/rules/opened'
-import { SECOND_MS } from '#core/units'
+import { useHouseClock } from './houseClock'
 import { useApi } from './useApi'
 import { useAttempt } from './attempt'
 
@@ -10,22 +10,7 @@ export function useOpened() {
   const { busy, trouble, problem, attempt } = useAttempt()
   const ready = useAsyncData('opened', () => api<OpenedPage>('/api/opened'))
   const { data, error, refresh } = ready
-  const passed = ref(0)
-  let readAt = Date.now()
-  watch(data, () => {
-    readAt = Date.now()
-    passed.value = 0
-  })
-  let timer: ReturnType<typeof setInterval> | undefined
-  onMounted(() => {
-    timer = setInterval(() => {
-      passed.value = Date.now() - readAt
-    }, SECOND_MS)
-  })
-  onUnmounted(() => {
-    clearInterval(timer)
-  })
-  const now = computed(() => (data.value?.now ?? 0) + passed.value)
+  const now = useHouseClock(data)
   const open = (
     what: OpenedKind,
     more: { name?: string; hours?: number | null; productId?: string; visitId?: string } = {},

@@ -1,7 +1,7 @@
 import * as fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { starterProducts } from '../catalogue/products/starter'
-import { byMeasures, heldWords, measuresWords } from './byHand'
+import { asCounted, byMeasures, countedIn, heldWords, measuresWords } from './byHand'
 
 const product = fc.constantFrom(...starterProducts(() => 'own'))
 
@@ -27,6 +27,13 @@ describe('one measure more or less', () => {
 })
 
 describe('what a bottle holds', () => {
+  it('as it was counted it is again, whatever it is counted in', () => {
+    fc.assert(
+      fc.property(product, fc.integer({ min: 0, max: 200 }), (own, count) => {
+        expect(asCounted(own, count * countedIn(own).millilitres)).toBe(count)
+      }),
+    )
+  })
   it('is said in pieces where it comes in pieces, in millilitres elsewhere', () => {
     const vials = { dispenser: { kind: 'piece', millilitres: 2 }, packMillilitres: 20 } as const
     expect(heldWords(vials, 14)).toBe('7 of 10 pieces')

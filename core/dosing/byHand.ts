@@ -1,5 +1,5 @@
 import type { Product } from '../catalogue/products/products'
-import { millilitres, ROUNDING, type Millilitres } from '../units'
+import { fromHundredths, millilitres, ROUNDING, toHundredths, type Millilitres } from '../units'
 import { SAID_PARTS } from '../catalogue/rules/dosing'
 import { describeMeasures, partOf } from './amount'
 import { saidPart } from './saidPart'
@@ -24,13 +24,24 @@ export function measuresWords({ dispenser }: Pick<Product, 'dispenser'>, ml: num
   )
 }
 
+/** In what a bottle is counted on the shelf, and how many millilitres one of it is. */
+export const countedIn = ({
+  dispenser,
+}: Pick<Product, 'dispenser'>): { name: 'mL' | 'pieces'; millilitres: number } =>
+  dispenser.kind === 'piece'
+    ? { name: 'pieces', millilitres: dispenser.millilitres }
+    : { name: 'mL', millilitres: 1 }
+
+/** So many millilitres in what the bottle is counted in, to a hundredth. */
+export const asCounted = (product: Pick<Product, 'dispenser'>, ml: number): number =>
+  fromHundredths(toHundredths(ml / countedIn(product).millilitres))
+
 /** "280 of 400 mL", "7 of 10 pieces": what a bottle still holds, as it is counted on the shelf. */
 export function heldWords(
   { dispenser, packMillilitres }: Pick<Product, 'dispenser' | 'packMillilitres'>,
   ml: number,
 ): string {
   if (dispenser.kind !== 'piece') return `${Math.round(ml)} of ${packMillilitres} mL`
-  const whole = Math.round(packMillilitres / dispenser.millilitres)
-  const held = Math.round((ml / dispenser.millilitres) * SAID_PARTS) / SAID_PARTS
-  return `${saidPart(held)} of ${describeMeasures(whole, 'piece')}`
+  const whole = asCounted({ dispenser }, packMillilitres)
+  return `${saidPart(asCounted({ dispenser }, ml))} of ${describeMeasures(whole, 'piece')}`
 }

@@ -49,8 +49,8 @@ describe('a dose shared among its zones', () => {
     const regions = ['cheekL', 'cheekR', 'chin'] as const
     const portions = portionsOf(regions, serum, { count: 4 }, {})
     expect(portions[0]?.regions).toEqual(['cheekL', 'cheekR'])
-    expect(portionWords(portions, serum)).toMatch(/^\d drops cheeks, 1 drop chin$/)
-    expect(portionWords(portionsOf(['chin'], serum, { count: 4 }, {}), serum)).toBe('')
+    expect(portionWords(portions)).toMatch(/^cheeks \d · chin 1$/)
+    expect(portionWords(portionsOf(['chin'], serum, { count: 4 }, {}))).toBe('')
   })
   it('a thirsty zone is given twice the share', () => {
     const serum = product('serum', 's', { dispenser: { kind: 'drop', millilitres: 0.05 } })

@@ -5,9 +5,10 @@ import { areaOf, listRegions } from '../face/regions'
 import { ROUNDING } from '../units'
 import type { RegionId } from '../face/zones'
 import { isMixed } from './mixing'
-import { describeMeasures, partOf, type Amount } from './amount'
+import { partOf, type Amount } from './amount'
 import { layerWords, secondLayer, type DoseFor } from './layers'
 import { learnedWords } from './learned'
+import { saidPart } from './saidPart'
 
 /** How many measures of a dose go to some zones. */
 export interface Portion {
@@ -65,18 +66,11 @@ function together(regions: readonly RegionId[]): (readonly RegionId[])[] {
   ]
 }
 
-/** "2 pumps forehead, 1 pump nose", where there are portions to give. */
-export function portionWords(
-  portions: readonly Portion[],
-  { dispenser }: Pick<Product, 'dispenser'>,
-) {
-  if (portions.length < 2) return ''
-  return portions
-    .map(
-      ({ regions, count }) => `${describeMeasures(count, dispenser.kind)} ${listRegions(regions)}`,
-    )
-    .join(', ')
-}
+/** "cheeks 2 · nose ½", in the measure of the dose, where there are portions to give. */
+export const portionWords = (portions: readonly Portion[]): string =>
+  portions.length < 2
+    ? ''
+    : portions.map(({ regions, count }) => `${listRegions(regions)} ${saidPart(count)}`).join(' · ')
 
 /**
  * What is said beside an amount in the room: a second layer, how it differs from the usual, its portions.
@@ -91,9 +85,7 @@ export function besideAmount(
   const count = millilitres / product.dispenser.millilitres
   // What is stirred into a paste is not shared out by its powder.
   const portions = isMixed(product) ? [] : portionsOf(step.regions, product, { count }, on)
-  return [
-    layerWords(step, product, on),
-    learnedWords(product, on),
-    portionWords(portions, product),
-  ].filter(Boolean)
+  return [layerWords(step, product, on), learnedWords(product, on), portionWords(portions)].filter(
+    Boolean,
+  )
 }

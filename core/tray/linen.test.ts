@@ -9,7 +9,7 @@ import { ZONE_IDS, type RegionId, type ZoneId } from '../face/zones'
 import type { Readings } from '../skin/readings'
 import { lot, planInput, product, RESILIENT } from '../testing/fixtures'
 import { minutes } from '../units'
-import { linenFor, linenOfStep } from './linen'
+import { linenFor, linenOfStep, offByLabel } from './linen'
 
 const input = planInput({ school: 'warmCloth' })
 const step = (technique: TechniqueId, more: Partial<PlanStep> = {}): PlanStep => ({
@@ -36,12 +36,31 @@ describe('linen by what it is for', () => {
     const steps = [...masks.map(({ own: _, ...laid }) => laid), step('maskOff')]
     const all = linen(steps, TRAY_RULES, of)
     const last = linenOfStep(of, steps, steps.length - 1)
-    return { all, last: Object.fromEntries(last.map(({ name, count }) => [name, count])) }
+    const said = offByLabel(of, steps, steps.length - 1)
+    return { all, said, last: Object.fromEntries(last.map(({ name, count }) => [name, count])) }
   }
   it('a mask comes off by its own label: cloth, dry tissues, or nothing but the hand', () => {
     expect(laidFor([mask('creamMask')]).last).toEqual({ 'fresh cloth': 1 })
     expect(laidFor([mask('creamMask', { wayOff: 'wipe' })]).last).toEqual({ 'soft tissues': 2 })
     expect(laidFor([mask('creamMask', { wayOff: 'massageIn' })]).last).toEqual({})
+  })
+  it('says how it comes off by its label just where no cloth, pad or sponge is laid for it', () => {
+    const label = fc.constantFrom(
+      undefined,
+      'rinse' as const,
+      'wipe' as const,
+      'massageIn' as const,
+    )
+    fc.assert(
+      fc.property(label, label, (one, other) => {
+        const masks = [mask('creamMask', { wayOff: one }), mask('hydratingMask', { wayOff: other })]
+        const { said, last } = laidFor(masks)
+        const wetted = Object.keys(last).some((name) => /cloth|pad|sponge/.test(name))
+        expect(said.length > 0).toBe(!wetted)
+        for (const words of said) expect(words).toMatch(/no water/)
+      }),
+    )
+    expect(offByLabel(input, [step('milk')], 0)).toEqual([])
   })
   it('as many cloths as it takes wipes, four to a cloth: two clays take two', () => {
     const clays = [

@@ -6,6 +6,7 @@ import { REMOVAL_LINEN, type Thing, type TrayRule } from '../catalogue/technique
 import { REMOVAL_WAYS, wayOffOf } from '../catalogue/techniques/removalWays'
 import type { PlanStep } from '../catalogue/techniques/step'
 import { TECHNIQUES } from '../catalogue/techniques/techniques'
+import { shortName } from '../catalogue/techniques/traits'
 import type { PlanInput } from '../planning/input'
 import { spotRegions } from '../planning/today/adapt'
 import { offWhere } from '../timing/schedule'
@@ -55,19 +56,39 @@ function countsOf(input: PlanInput, steps: readonly PlanStep[], place: number): 
   }
 }
 
-/** Of the masks that a step takes off: how many, wipes that are rinsed for, and tissues. */
-function takenOff(
-  { shelf }: PlanInput,
-  steps: readonly PlanStep[],
-  place: number,
-): { masks: number; wipes: number; tissues: number } {
-  const ways = steps.slice(0, place).flatMap((laid, i) => {
+/** The masks that a step takes off, each with the way off of its bottle. */
+function waysAt({ shelf }: Pick<PlanInput, 'shelf'>, steps: readonly PlanStep[], place: number) {
+  return steps.slice(0, place).flatMap((laid, i) => {
     if (!TECHNIQUES[laid.technique].dwell || !offWhere(steps, i).has(place)) return []
     const { product } = TECHNIQUES[laid.technique]
     const row = REMOVAL_WAYS.find(({ kind }) => kind === product)
-    const { takes } = wayOffOf(productIn(shelf, laid.productId))
-    return row ? [{ takes, most: row.wipes[1] }] : []
+    const { takes, say } = wayOffOf(productIn(shelf, laid.productId))
+    return row ? [{ takes, say, name: shortName(laid.technique), most: row.wipes[1] }] : []
   })
+}
+
+/**
+ * How the masks of a step come off where their labels leave nothing to a cloth; none where one of them
+ * is rinsed: then the hand takes off as it always does.
+ */
+export function offByLabel(
+  input: Pick<PlanInput, 'shelf'>,
+  steps: readonly PlanStep[],
+  place: number,
+): string[] {
+  const ways = waysAt(input, steps, place)
+  return ways.some(({ takes }) => takes === 'linen')
+    ? []
+    : ways.map(({ name, say }) => `${name}: ${say}.`)
+}
+
+/** Of the masks that a step takes off: how many, wipes that are rinsed for, and tissues. */
+function takenOff(
+  input: PlanInput,
+  steps: readonly PlanStep[],
+  place: number,
+): { masks: number; wipes: number; tissues: number } {
+  const ways = waysAt(input, steps, place)
   return {
     masks: ways.length,
     wipes: ways.reduce((sum, { takes, most }) => sum + (takes === 'linen' ? most : 0), 0),

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { mdiPin, mdiPinOutline } from '@mdi/js'
 import { handOf, methodOf } from '#core/catalogue/schools/schools'
+import { offByLabel } from '#core/tray/linen'
 import type { PlanStep } from '#core/catalogue/techniques/step'
 import { TECHNIQUES, type TechniqueId } from '#core/catalogue/techniques/techniques'
 import { canPin, placeOf } from '#core/catalogue/techniques/traits'
@@ -36,6 +37,8 @@ const step = computed(() => props.steps[place.value])
 const technique = computed(() => (step.value ? TECHNIQUES[step.value.technique] : undefined))
 const hand = computed(() => {
   const method = methodOf(props.input.school, props.input.policy)
+  const labels = offByLabel(props.input, props.steps, place.value)
+  if (labels.length > 0) return labels.join(' ')
   return technique.value ? handOf(method, technique.value) : ''
 })
 const rests = computed(() => {

@@ -46,11 +46,4 @@ const unlike = computed(() => (taken.value ? `, ${planned.value?.words ?? ''} pl
 .said {
   display: block;
 }
-/* A low tablet shows the first portions; the rest stand on the tray. */
-@media (max-height: 820px) and (min-width: 1001px) {
-  .said {
-    max-height: 1.4em;
-    overflow: hidden;
-  }
-}
 </style>

@@ -8,7 +8,7 @@ import { placeOf } from '#core/catalogue/techniques/traits'
 import { drainTrouble, placeAt, sequenceOf, tensionOf } from '#core/treatment/step/sequence'
 import { soakAt } from '#core/treatment/step/soak'
 import { wayOff } from '#core/treatment/step/wayOff'
-import { linenOfStep, linenWords } from '#core/tray/linen'
+import { linenOfStep, linenWords, offByLabel } from '#core/tray/linen'
 import { SECOND_MS, toMilliseconds } from '#core/units'
 import { elapsed } from '~/composables/dates'
 import { useRoom } from '~/stores/room'
@@ -32,12 +32,17 @@ const second = computed(() => Math.floor(room.now / SECOND_MS) * SECOND_MS)
 const off = computed(() =>
   room.state ? wayOff(room.state, room.everyStep, props.step, second.value, room.input?.shelf) : [],
 )
+const place = computed(() => room.steps.findIndex(({ key }) => key === props.step.key))
 /** What lies ready for this step, and no more than that is used. */
-const linen = computed(() => {
-  const { input, steps } = room
-  const place = steps.findIndex(({ key }) => key === props.step.key)
-  return input && place >= 0 ? linenWords(linenOfStep(input, steps, place)) : ''
-})
+const linen = computed(() =>
+  room.input && place.value >= 0
+    ? linenWords(linenOfStep(room.input, room.steps, place.value))
+    : '',
+)
+/** Where labels leave nothing to a cloth the usual hand has nothing to do. */
+const usual = computed(
+  () => !room.input || offByLabel(room.input, room.steps, place.value).length === 0,
+)
 const soak = computed(() => soakAt(props.step, props.worn, props.minute))
 const where = computed(() => placeOf(props.step))
 const sequence = computed(() =>
@@ -53,7 +58,7 @@ const misses = computed(() => drainTrouble(props.step, sequence.value))
 
 <template>
   <div class="does">
-    <p class="hand">{{ hand }}</p>
+    <p v-if="usual" class="hand">{{ hand }}</p>
     <p v-for="say in off" :key="say" class="hand">{{ say }}</p>
     <p v-if="where || linen" class="dim">
       {{ [where, linen].filter(Boolean).join(' · ')

@@ -112,10 +112,10 @@ const turnTo = (setting: number) =>
 
 <style scoped>
 .now {
-  padding: 14px 0 6px 32px;
+  padding: 20px 0 6px 32px;
   display: flex;
   flex-direction: column;
-  gap: 6px;
+  gap: 7px;
   font-size: 1.125rem;
   min-width: 0;
 }

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { gramsWords, roundingWords } from '#core/dosing/amount'
+import type { Product } from '#core/catalogue/products/products'
 import type { Tray, TrayProduct } from '#core/tray/tray'
 import { clock } from '~/composables/dates'
 import { useVisit } from '~/stores/visit'
@@ -20,7 +21,7 @@ const props = defineProps<{
 const emit = defineEmits<{
   lay: [key: string, laid: boolean]
   instead: [stepKey: string, productId: string]
-  receive: [product: { id: string; name: string; packMillilitres: number }]
+  receive: [product: Product]
 }>()
 const visit = useVisit()
 const tick = (product: TrayProduct) => `product-${product.key}`

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { LotHistory, ShelfLot, ShelfRow } from '#contracts/replies/shelf'
+import { asCounted, countedIn } from '#core/dosing/byHand'
 import { fromHundredths, toHundredths } from '#core/units'
 import { useAttempt } from '~/composables/attempt'
 import { dayAndClock, isoDayWords } from '~/composables/dates'
@@ -13,7 +14,9 @@ const { busy, trouble, attempt } = useAttempt()
 const history = ref<LotHistory | null>(null)
 const code = ref(props.lot.code)
 const expires = ref(props.lot.expires)
-const counted = ref(String(props.lot.remainingMillilitres))
+const unit = countedIn(props.row.product)
+const told = (ml: number) => asCounted(props.row.product, ml)
+const counted = ref(String(told(props.lot.remainingMillilitres)))
 const reason = ref('')
 const WORDS: Readonly<Record<string, string>> = {
   received: 'received',
@@ -46,7 +49,7 @@ const move = (kind: 'opened' | 'counted' | 'writtenOff') =>
   act(() => {
     const { id: lotId } = props.lot
     const own = { id: crypto.randomUUID(), lotId, kind, reason: reason.value }
-    const left = { millilitres: Number(counted.value.replace(',', '.')) }
+    const left = { millilitres: Number(counted.value.replace(',', '.')) * unit.millilitres }
     return api('/api/movements', {
       method: 'POST',
       body: kind === 'counted' ? { ...own, ...left } : own,
@@ -82,7 +85,7 @@ const sum = computed(() =>
           <VTextField
             v-model="counted"
             label="Left, as counted"
-            suffix="mL"
+            :suffix="unit.name"
             inputmode="decimal"
             density="compact"
           />
@@ -104,7 +107,7 @@ const sum = computed(() =>
               <tr>
                 <th>When</th>
                 <th>What</th>
-                <th>mL</th>
+                <th>{{ unit.name }}</th>
                 <th>Who</th>
                 <th>Why</th>
               </tr>
@@ -113,14 +116,14 @@ const sum = computed(() =>
               <tr v-for="line in history.movements" :key="line.id">
                 <td>{{ dayAndClock(line.at, zone) }}</td>
                 <td>{{ WORDS[line.kind] ?? line.kind }}</td>
-                <td>{{ line.millilitres > 0 ? '+' : '' }}{{ line.millilitres }}</td>
+                <td>{{ line.millilitres > 0 ? '+' : '' }}{{ told(line.millilitres) }}</td>
                 <td>{{ line.by }}</td>
                 <td>{{ line.reason }}</td>
               </tr>
             </tbody>
           </VTable>
           <p>
-            <b class="figures">{{ sum }} mL left.</b>
+            <b class="figures">{{ told(sum) }} {{ unit.name }} left.</b>
             {{ history.clients.length === 0 ? 'Not used on any client.' : 'Used on:' }}
           </p>
           <ul v-if="history.clients.length" class="plainlist">

@@ -1,22 +1,26 @@
 <script setup lang="ts">
 import type { Product } from '#core/catalogue/products/products'
+import { asCounted, countedIn } from '#core/dosing/byHand'
 import { fieldProblem, sayProblem, useApi } from '~/composables/useApi'
 
 /** A bottle that has come in: its code may be read by a scanner that types, ending in Enter. */
-const props = defineProps<{ product: Pick<Product, 'id' | 'name' | 'packMillilitres'> }>()
+const props = defineProps<{
+  product: Pick<Product, 'id' | 'name' | 'packMillilitres' | 'dispenser'>
+}>()
 const emit = defineEmits<{ close: []; saved: [] }>()
 const api = useApi()
 const id = crypto.randomUUID()
 const code = ref('')
 const expires = ref('')
-const millilitres = ref(String(props.product.packMillilitres))
+const unit = countedIn(props.product)
+const held = ref(String(asCounted(props.product, props.product.packMillilitres)))
 const trouble = ref<unknown>(null)
 const busy = ref(false)
 async function save() {
   busy.value = true
   trouble.value = null
   try {
-    const amount = Number(millilitres.value.replace(',', '.'))
+    const amount = Number(held.value.replace(',', '.')) * unit.millilitres
     const own = { id, productId: props.product.id, code: code.value, expires: expires.value }
     await api('/api/lots', { method: 'POST', body: { ...own, millilitres: amount } })
     emit('saved')
@@ -52,9 +56,9 @@ const err = (field: string) => fieldProblem(trouble.value, field)
           :error-messages="err('expires')"
         />
         <VTextField
-          v-model="millilitres"
+          v-model="held"
           label="In it"
-          suffix="mL"
+          :suffix="unit.name"
           inputmode="decimal"
           :error-messages="err('millilitres')"
         />

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { KIND_NAMES } from '#core/catalogue/kinds'
+import { asCounted, countedIn } from '#core/dosing/byHand'
 import { useAttempt } from '~/composables/attempt'
 import { wholeShelf } from '~/composables/shelf/shelfPage'
 import { useApi } from '~/composables/useApi'
@@ -27,14 +28,15 @@ const rows = computed(() =>
 )
 const number = (typed: string) => Number(typed.trim().replace(',', '.'))
 const counted = computed(() =>
-  rows.value.flatMap(({ lot }) => {
+  rows.value.flatMap(({ lot, product }) => {
     const typed = counts.value[lot.id]?.trim() ?? ''
-    return typed === '' ? [] : [{ lotId: lot.id, millilitres: number(typed) }]
+    const millilitres = number(typed) * countedIn(product).millilitres
+    return typed === '' ? [] : [{ lotId: lot.id, millilitres }]
   }),
 )
 const wrong = (lotId: string) => {
   const typed = counts.value[lotId]?.trim() ?? ''
-  return typed !== '' && !(number(typed) >= 0) ? ['millilitres, as a number'] : []
+  return typed !== '' && !(number(typed) >= 0) ? ['a number'] : []
 }
 const bad = computed(() => counted.value.some(({ millilitres }) => !(millilitres >= 0)))
 const bottles = (count: number) => `${count} ${count === 1 ? 'bottle' : 'bottles'}`
@@ -76,7 +78,7 @@ const keep = () =>
               <th>Kind</th>
               <th>Bottle</th>
               <th>Should hold</th>
-              <th>Holds, mL</th>
+              <th>Holds</th>
             </tr>
           </thead>
           <tbody>
@@ -86,11 +88,14 @@ const keep = () =>
               </td>
               <td>{{ KIND_NAMES[product.kind] }}</td>
               <td class="figures">{{ lot.code }}</td>
-              <td class="figures">{{ lot.remainingMillilitres }} mL</td>
+              <td class="figures">
+                {{ asCounted(product, lot.remainingMillilitres) }} {{ countedIn(product).name }}
+              </td>
               <td class="field">
                 <VTextField
                   v-model="counts[lot.id]"
-                  :aria-label="`${product.name}, ${lot.code}: holds, mL`"
+                  :aria-label="`${product.name}, ${lot.code}: holds, ${countedIn(product).name}`"
+                  :suffix="countedIn(product).name"
                   inputmode="decimal"
                   density="compact"
                   :error-messages="wrong(lot.id)"

@@ -62,7 +62,7 @@ const linen = computed(() => chores.value.filter(({ what }) => what === 'linen')
 const far = computed(() => tray.value && readiness(tray.value, isLaid))
 /** Something is wrong with a bottle: another for the same step, or a new one that has come in. */
 const { changing, mayChange, trouble: unchanged, instead } = useOtherBottle()
-const receiving = ref<Pick<Product, 'id' | 'name' | 'packMillilitres'> | null>(null)
+const receiving = ref<Product | null>(null)
 async function received() {
   receiving.value = null
   await visit.reload()
