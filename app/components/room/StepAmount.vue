@@ -12,12 +12,12 @@ const unlike = computed(() => (taken.value ? `, ${planned.value?.words ?? ''} pl
 <template>
   <div v-if="item" class="row amount">
     <span
-      >{{ item.product.name }}, <b>{{ words }}</b><span class="dim">{{ unlike }}</span></span
+      >{{ item.product.name }}, <b>{{ words }}</b><span class="dim">{{ unlike }}</span
+      ><span v-for="said in beside" :key="said" class="dim said">{{ said }}</span></span
     >
     <RoomButton square :aria-label="`Less of ${item.product.name}`" @click="turn(-1)">−</RoomButton>
     <RoomButton square :aria-label="`More of ${item.product.name}`" @click="turn(1)">+</RoomButton>
   </div>
-  <p v-for="said in item ? beside : []" :key="said" class="dim said">{{ said }}</p>
   <div v-if="mix" class="mix" role="note" aria-label="Mix">
     Mix <b>{{ describeMeasures(mix.powder, 'scoop') }} powder</b> with
     <template v-for="(part, at) in mix.parts" :key="part.name"
@@ -43,10 +43,13 @@ const unlike = computed(() => (taken.value ? `, ${planned.value?.words ?? ''} pl
 .dim {
   color: var(--candle-dim);
 }
+.said {
+  display: block;
+}
 @media (max-height: 820px) and (min-width: 1001px) {
   .said {
-    font-size: 0.95rem;
-    line-height: 1.25;
+    font-size: 0.9rem;
+    line-height: 1.2;
   }
 }
 </style>
