@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { clientFields } from './people'
+import { clientFields, passwordAgain } from './people'
 import { id } from './common'
 
 /** Rows at most in one file: more come in several. */
@@ -24,3 +24,7 @@ export const importPost = z.strictObject({
   rows: z.array(row).min(1, 'no rows').max(IMPORT_ROWS, `at most ${IMPORT_ROWS} rows`),
 })
 export type ImportRow = z.infer<typeof row>
+
+/** Everybody as a file: a table with all that is known, or cards for an address book. */
+export const clientsExport = passwordAgain.extend({ as: z.enum(['csv', 'vcards']).default('csv') })
+export type ExportAs = z.infer<typeof clientsExport>['as']

@@ -22,7 +22,7 @@ const isZone = (name: string): boolean => {
 const timeZone = z.string().max(60).refine(isZone, 'a time zone like Europe/Helsinki')
 const currencies = new Set(Intl.supportedValuesOf('currency'))
 const currency = z.string().refine((code) => currencies.has(code), 'three letters, like EUR')
-const token = z.string().regex(/^[A-Za-z0-9_-]{43}$/, 'not a link of this house')
+const token = z.string().regex(/^[A-Za-z0-9_-]{43}$/, 'not a link of this practice')
 
 /** The first account and the name of the house: all that is needed to begin. */
 export const setupPost = z.strictObject({

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { PRODUCT_KINDS } from '#core/catalogue/kinds'
 import { starterProducts } from '#core/catalogue/products/starter'
 import { guessProducts, readProduct, writeProducts } from './productFile'
-import { readCsv } from './readClients'
+import { readCsv } from './addressBook/csv'
 import type { ShelfRow } from '#contracts/replies/shelf'
 
 let made = 0

@@ -1,9 +1,9 @@
 import type { ShelfRow } from '#contracts/replies/shelf'
-import Papa from 'papaparse'
 import { KIND_NAMES, PRODUCT_KINDS, type ProductKind } from '#core/catalogue/kinds'
 import { STARTER_SHELF } from '#core/catalogue/products/starter'
 import { SUIT_IDS } from '#core/catalogue/products/suits'
 import { fromHundredths, toHundredths } from '#core/units'
+import { writeCsv } from './addressBook/csv'
 import {
   productPost,
   productPut,
@@ -66,12 +66,9 @@ export function writeProducts(rows: readonly ShelfRow[]): string {
     'way off': product.wayOff ?? '',
     'order below mL': text(reorderMillilitres),
   }))
-  return Papa.unparse(
-    {
-      fields: [...PRODUCT_COLUMNS],
-      data: lines.map((line) => PRODUCT_COLUMNS.map((key) => line[key])),
-    },
-    { newline: '\r\n', escapeFormulae: true },
+  return writeCsv(
+    PRODUCT_COLUMNS,
+    lines.map((line) => PRODUCT_COLUMNS.map((key) => line[key])),
   )
 }
 

@@ -71,7 +71,7 @@ export const answersPut = z.strictObject({
   medicinesSeen: line(2000).optional(),
 })
 export const linkPost = z.strictObject({ id })
-const token = z.string().regex(/^[A-Za-z0-9_-]{43}$/, 'not a link of this house')
+const token = z.string().regex(/^[A-Za-z0-9_-]{43}$/, 'not a link of this practice')
 export const formOpen = z.strictObject({ token })
 export const formSubmit = z.strictObject({ token, answers, medicines: line(2000) })
 export const consentPost = z.discriminatedUnion('method', [

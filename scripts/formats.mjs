@@ -1,6 +1,6 @@
 /**
  * Writes what of the documents follows from the code: the published JSON Schemas of the open formats,
- * the pages of all rows, all routes and all tables. `--check` only says whether they are current.
+ * the pages of all rows, all routes, all tables and all words. `--check` only says whether they are current.
  */
 import { existsSync, readFileSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
@@ -13,6 +13,7 @@ import { dataModelPage } from './docs/dataModel.mjs'
 import { houseSchema } from './docs/houseSchema.mjs'
 import { openApiDocument } from './docs/openApi.mjs'
 import { withDrawing } from './docs/drawing.mjs'
+import { wordsPage } from './docs/wordsPage.mjs'
 import { carriedTables } from './houseFile.mjs'
 import { ROOT } from './say.mjs'
 import { load } from './setup.mjs'
@@ -36,6 +37,7 @@ const files = [
   ['rows.md', rowsPage()],
   ['api.md', await laidOut(apiPage(wire))],
   ['cases.md', await laidOut(await casesPage(load))],
+  ['words.md', wordsPage()],
   ['data-model.md', await laidOut(dataModelPage(await load('db/schema/index.ts'), tables))],
 ]
 const architecture = readFileSync(join(ROOT, 'docs', 'architecture.md'), 'utf8')

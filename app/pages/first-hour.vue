@@ -50,12 +50,12 @@ const err = (field: string) => fieldProblem(trouble.value, field)
     <form v-if="house?.open && key !== null" class="stack" novalidate @submit.prevent="begin">
       <h1>The first hour</h1>
       <p class="soft">
-        Your house and you: that is all it takes to begin. Rooms, people, devices and the shelf come
-        on the next page, in any order and whenever you like.
+        Your practice and you: that is enough to begin. Rooms, people, devices and products come on
+        the next page, in any order.
       </p>
       <VTextField
         v-model="form.house"
-        label="Name of the house"
+        label="Name of the practice"
         autofocus
         :error-messages="err('house')"
       />
@@ -87,12 +87,12 @@ const err = (field: string) => fieldProblem(trouble.value, field)
         Open this page by the link that the start command prints: it carries the key.
       </p>
       <VBtn type="submit" color="primary" :loading="busy" :disabled="!ready || !key" block>
-        Begin the house
+        Create the practice
       </VBtn>
     </form>
     <div v-else-if="!house?.open" class="stack">
       <h1>Already begun</h1>
-      <p>This house has its owner. Sign in, or ask the owner for a link of your own.</p>
+      <p>This practice has an owner. Sign in, or ask the owner for your own link.</p>
       <VBtn color="primary" to="/sign-in">Sign in</VBtn>
     </div>
   </DoorFrame>

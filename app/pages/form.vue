@@ -37,13 +37,22 @@ const draft = useDraft({
   open: () => !sent.value,
 })
 const of = (topic: TopicId) => FINDING_ORDER.filter((finding) => FINDINGS[finding].topic === topic)
+/** Kept for this tab alone, so that a reload opens the form again; gone once it was sent. */
+const TAB = 'form-link'
+const asksOpen = ref(false)
 const open = computed(() => FINDING_ORDER.filter((finding) => !answers.value[finding]).length)
+const openWords = computed(() => {
+  const all = FINDING_ORDER.length
+  return open.value === 0
+    ? `All ${all} questions answered.`
+    : `${all - open.value} of ${all} questions answered.`
+})
 const set = (id: FindingId, answer: Answer) => {
   answers.value = { ...answers.value, [id]: answer }
 }
 
 onMounted(async () => {
-  token.value = location.hash.slice(1)
+  token.value = location.hash.slice(1) || (sessionStorage.getItem(TAB) ?? '')
   history.replaceState(history.state, '', '/form')
   const bytes = new Uint8Array(
     await crypto.subtle.digest('SHA-256', new TextEncoder().encode(token.value)),
@@ -52,17 +61,25 @@ onMounted(async () => {
   draftKey = `form-${[...bytes.slice(0, 8)].map((byte) => byte.toString(16).padStart(2, '0')).join('')}`
   try {
     house.value = await api('/api/form/open', { method: 'POST', body: { token: token.value } })
+    sessionStorage.setItem(TAB, token.value)
   } catch (error) {
     trouble.value =
       isProblem(error) && error.status === 400
-        ? 'This link does not open anything any more. Ask the practice for a new one.'
+        ? 'This link no longer works. Ask the practice for a new one.'
         : sayProblem(error)
-    if (isProblem(error) && error.status === 404) await draft.drop()
+    if (isProblem(error) && error.status === 404) {
+      sessionStorage.removeItem(TAB)
+      await draft.drop()
+    }
     return
   }
   await draft.start()
 })
 async function send() {
+  if (open.value > 0 && !asksOpen.value) {
+    asksOpen.value = true
+    return
+  }
   busy.value = true
   trouble.value = ''
   try {
@@ -71,6 +88,7 @@ async function send() {
       body: { token: token.value, answers: answers.value, medicines: medicines.value },
     })
     sent.value = true
+    sessionStorage.removeItem(TAB)
     await draft.drop()
     answers.value = {}
     medicines.value = ''
@@ -87,9 +105,7 @@ async function send() {
     <h1>Before your visit</h1>
     <template v-if="sent"
       ><p class="tag good">Thank you. It has reached the practice.</p>
-      <p>
-        Nothing of it is left on this device. Your therapist goes through it with you.
-      </p></template
+      <p>Nothing is stored on this device. Your therapist goes through it with you.</p></template
     >
     <template v-else-if="house">
       <p class="soft">
@@ -116,8 +132,15 @@ async function send() {
         <VTextarea v-model="medicines" label="Medicines, in your own words" :maxlength="2000" />
       </section>
       <p v-if="trouble" role="alert" class="tag stop">{{ trouble }}</p>
-      <p v-if="open" class="soft">{{ open }} questions are open; your therapist will ask them.</p>
-      <div><VBtn color="primary" :loading="busy" @click="send">Send to the practice</VBtn></div>
+      <p v-if="asksOpen && open" role="alert" class="tag watch">
+        {{ openWords }} Your therapist will ask about the rest.
+      </p>
+      <p v-else class="soft">{{ openWords }}</p>
+      <div>
+        <VBtn color="primary" size="large" :loading="busy" @click="send">
+          {{ asksOpen && open ? 'Send anyway' : 'Send to the practice' }}
+        </VBtn>
+      </div>
     </template>
     <p v-else-if="trouble" role="alert" class="tag stop">{{ trouble }}</p>
     <p v-else class="soft">Opening…</p>

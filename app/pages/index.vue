@@ -113,7 +113,7 @@ const goTo = (day: string) => day && navigateTo(`/?date=${day}`)
     <p v-if="error || trouble" role="alert" class="tag stop">{{ trouble || sayProblem(error) }}</p>
     <p v-if="moved" role="status" class="row moved">
       <span>{{ moved.words }}</span>
-      <VBtn variant="outlined" size="small" @click="takeBack">Take it back</VBtn>
+      <VBtn variant="outlined" size="small" @click="takeBack">Undo</VBtn>
     </p>
     <div v-if="page && layout" class="body">
       <div class="rooms">

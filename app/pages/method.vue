@@ -14,13 +14,13 @@ const policy = computed(() => data.value?.policy as HousePolicy | undefined)
   <div class="method">
     <h1>Method</h1>
     <p class="soft">
-      How this house works: every rule with its reason, the schools side by side, and its own
+      How this practice works: every rule with its reason, the schools side by side, its own
       protocols.
     </p>
     <p v-if="error" role="alert" class="tag stop">{{ sayProblem(error) }}</p>
     <VTabs v-model="tab" aria-label="Method"
       ><VTab value="rows">Rules and techniques</VTab><VTab value="reach">What an answer stops</VTab
-      ><VTab value="schools">Schools and the house</VTab
+      ><VTab value="schools">Schools and this practice</VTab
       ><VTab value="protocols">Protocols</VTab></VTabs
     >
     <RowSearch v-if="tab === 'rows'" />

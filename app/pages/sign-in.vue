@@ -51,7 +51,7 @@ const noFieldsFault = computed(
       <h1>Oak Basin</h1>
       <p class="soft">Plan, run and record a facial.</p>
       <p v-if="setup?.open" class="tag calm begin">
-        Nobody has begun this house yet. Open the link that the start command has printed.
+        This practice is not set up yet. Open the link that the start command has printed.
       </p>
       <p v-if="setup?.ownerLinkAt" class="tag watch begin">
         A password link for an owner was made at this computer on {{ linkMade }}.

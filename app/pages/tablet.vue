@@ -54,7 +54,7 @@ const SOUND_WORDS: Readonly<Record<Sound, string>> = {
         <VBtn color="primary" @click="learning = !learning">
           {{ learning ? 'Press the pedal now' : 'Learn its key' }}
         </VBtn>
-        <VBtn v-if="pedal !== ''" variant="outlined" @click="pedal = ''">Forget it</VBtn>
+        <VBtn v-if="pedal !== ''" variant="outlined" @click="pedal = ''">Remove pedal</VBtn>
       </div>
       <p v-if="trouble" role="alert" class="tag stop">{{ trouble }}</p>
       <p v-if="pedal !== '' && !learning" role="status">
@@ -68,7 +68,7 @@ const SOUND_WORDS: Readonly<Record<Sound, string>> = {
       <VRadioGroup v-model="sound" label="Sounds" hide-details>
         <VRadio v-for="own in SOUNDS" :key="own" :value="own" :label="SOUND_WORDS[own]" />
       </VRadioGroup>
-      <VBtn variant="outlined" class="align-self-start" @click="playTone('due')">Hear it</VBtn>
+      <VBtn variant="outlined" class="align-self-start" @click="playTone('due')">Test sound</VBtn>
     </section>
   </div>
 </template>

@@ -234,7 +234,7 @@ function breachLine({ at, key, what, by }: Breach, { firstPlan, lastPlan }: Reco
 const confirmedWords = ({ technique }: PlanStep, rules: readonly string[]): string[] =>
   rules.flatMap((rule) => {
     const row = CONTRAINDICATIONS.find((contraindication) => contraindication.id === rule)
-    if (rule === UNKNOWN_WORD) return ['every label read for the words told']
+    if (rule === UNKNOWN_WORD) return ['every label read for the allergies named']
     return row?.confirm ?? TECHNIQUES[technique].confirm ?? []
   })
 

@@ -59,6 +59,6 @@ export function heldAgainst(kept: ChainHead, now: StandingHeads): { holds: boole
       text: `On ${day} there were ${kept.amendments} amendments; ${kept.amendments - now.amendments} of them are gone.`,
     }
   if (now.head !== kept.head || now.amendmentsHead !== kept.amendmentsHead)
-    return { holds: false, text: `What was sealed up to ${day} is not what stands here now.` }
-  return { holds: true, text: `All that was sealed up to ${day} stands.` }
+    return { holds: false, text: `What was sealed up to ${day} is not what is stored here now.` }
+  return { holds: true, text: `All that was sealed up to ${day} is unchanged.` }
 }

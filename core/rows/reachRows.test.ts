@@ -14,7 +14,7 @@ describe('what an answer stops, as it is read under Method', () => {
   it('nothing touches open skin or an unexplained mark', () => {
     for (const id of ['wound-local', 'unexplained-local']) {
       expect(of(id).deeds).toContain('touches')
-      expect(of(id).where).toBe('on the zones that are told')
+      expect(of(id).where).toBe('on the zones named')
       // What is left touches no zone of the face.
       for (const name of ['Moisturiser', 'Milk, face only', 'Cold globes', 'Tone', 'Serum'])
         expect(of(id).leaves).not.toContain(name)

@@ -59,5 +59,5 @@ export const reachOfBars = (): Reach[] =>
 function whereOf({ where, visit }: Contraindication): string {
   if (visit) return 'the whole visit'
   if (where === 'whole') return 'everywhere'
-  return where === 'answered' ? 'on the zones that are told' : nameRegions(where)
+  return where === 'answered' ? 'on the zones named' : nameRegions(where)
 }

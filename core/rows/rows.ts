@@ -24,7 +24,7 @@ export function rowsPage(): string {
     return `${[`## ${group} (${own.length})`, '', ...head, ...own.map(line)].join('\n')}\n`
   })
   return (
-    '# Every row the house computes with\n\n' +
+    '# Every row the product computes with\n\n' +
     'Written by `npm run formats` from `core/`; do not edit. ' +
     `${rows.length} rows.\n\n${groups.join('\n')}`
   )

@@ -74,7 +74,7 @@ const keptRows = (): Row[] => [
   ...rowsOf('What a visit costs beside its products', Object.entries(COST_NAMES), ([id, name]) => ({
     id: `cost-${id}`,
     title: name,
-    sentence: 'as the house has entered it; nothing where it has not',
+    sentence: 'as the practice has entered it; nothing where it has not',
     source: COMMON_PRACTICE,
   })),
 ]

@@ -98,7 +98,7 @@ export const workRows = (): Row[] => [
     title: `${FAMILY_NAMES[own.a]}, ${FAMILY_NAMES[own.b]}`,
     sentence: own.sentence,
     reason:
-      own.unless === undefined ? '' : 'the house may allow it for trained hands on resilient skin',
+      own.unless === undefined ? '' : 'the practice may allow it for trained hands, resilient skin',
     source: own.source,
   })),
   ...POINTS.flatMap((point) =>
@@ -144,7 +144,7 @@ const trayRows = (): Row[] => [
   })),
   ...rowsOf('What lies on the tray', [REMOVAL_LINEN], ({ cloths, sponges, pads, tissues }) => ({
     id: 'tray-removal',
-    title: 'by what the house takes off with',
+    title: 'by what the practice takes off with',
     sentence:
       `A cloth folded in four serves for ${cloths.faces} wipes, each with a clean face; ` +
       `${sponges.each} sponges for the visit, or ${pads.perCloth} pads for one cloth. ` +

@@ -159,7 +159,7 @@ function sunEvidence(whole: WholeReading): Evidence[] {
 function heldAgainst(line: ConditionLine, whole: WholeReading) {
   const other = whole.overruled?.find((seen) => seen.line === line.id && seen.say === false)
   if (!other) return { line, stands: true }
-  const title = `${line.title.split(':')[0] ?? line.title}: set aside`
+  const title = `${line.title.split(':')[0] ?? line.title}: judged differently`
   return { line: { ...line, title, overruled: other.reason }, stands: false }
 }
 

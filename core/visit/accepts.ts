@@ -53,7 +53,7 @@ const CLOSED_WORDS: Readonly<Record<VisitStatus, string>> = {
 }
 /** Where there is more to say than how the visit stands. */
 const MORE_WORDS: Partial<Record<Written, Partial<Record<VisitStatus, string>>>> = {
-  booking: { treating: 'The treatment has begun: the booking cannot be changed any more.' },
+  booking: { treating: 'The treatment has begun: the booking can no longer be changed.' },
   link: { treating: 'The treatment has begun: ask in the room.' },
   override: {
     treating: 'Restrictions cannot be overridden once treatment has started.',
@@ -64,8 +64,8 @@ const MORE_WORDS: Partial<Record<Written, Partial<Record<VisitStatus, string>>>>
       'Treatment has begun: the first version is frozen. Change what is left from the room.',
   },
   photographs: {
-    booked: 'Pictures belong to a treatment: before it begins none is kept.',
-    sealed: 'Pictures belong to a treatment: after the record is sealed none is kept.',
+    booked: 'Pictures belong to a treatment: none can be added before it begins.',
+    sealed: 'Pictures belong to a treatment: none can be added after the record is sealed.',
   },
   seal: { treating: 'The treatment is not finished yet.' },
   amendment: {

@@ -1,5 +1,6 @@
 import { eq } from 'drizzle-orm'
 import { DateTime } from 'luxon'
+import { CONSENT_SENTENCE } from '#core/catalogue/consultation/consents'
 import { toPlanInput } from '#core/visit/planInput'
 import { basinsOf } from '#core/planning/checks/basins'
 import { propose } from '#core/planning/answer/propose'
@@ -116,8 +117,7 @@ async function prepare(
     method: 'typed',
     name: demoClient.name,
     guardian: false,
-    sentence:
-      'I have answered to the best of my knowledge, I know what is planned today and may stop it at any time.',
+    sentence: CONSENT_SENTENCE,
     by,
   })
   await db.insert(tables.readings).values({

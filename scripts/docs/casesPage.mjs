@@ -16,6 +16,14 @@ export async function casesPage(load) {
     '[decisions/restraint.md](decisions/restraint.md).',
     '',
   ]
+  const anchor = (title) =>
+    title
+      .toLowerCase()
+      .replace(/[^\p{L}\p{N} _-]/gu, '')
+      .replaceAll(' ', '-')
+  for (const { title, cases } of CASE_GROUPS)
+    lines.push(`- [${title}](#${anchor(title)}), ${cases.length}`)
+  lines.push('')
   for (const group of CASE_GROUPS) {
     lines.push(`## ${group.title}`, '')
     for (const written of group.cases) {

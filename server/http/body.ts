@@ -8,7 +8,7 @@ const tooLarge = (limit: number) =>
   new ProblemError(
     413,
     'Too large',
-    `At most ${Math.round(limit / 1000)} kB are taken. Nothing was saved.`,
+    `At most ${Math.round(limit / 1000)} kB are accepted. Nothing was saved.`,
   )
 const notAccepted = (detail: string, field: string, given: string, allowed: string) =>
   new ProblemError(400, 'Not accepted', `Nothing was saved: ${detail}.`, [

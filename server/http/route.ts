@@ -100,7 +100,7 @@ async function whoCame(
   if (who === 'anyone') return undefined
   const me = await inTime(currentStaff(event, who === 'locked'))
   if (who === 'staff' && (await lacksFactor(me)))
-    throw forbidden('This house asks its owners for a second factor: set it up under You.')
+    throw forbidden('Owners need a second factor here: set it up under You.')
   return me
 }
 

@@ -2,14 +2,14 @@ import { ProblemError } from './problem'
 
 /** SQLSTATE codes of PostgreSQL (its manual, appendix A) that a person can be told about. */
 const REFUSALS: Readonly<Record<string, readonly [number, string, string]>> = {
-  '23505': [409, 'Already there', 'This has been saved before. Nothing was doubled.'],
+  '23505': [409, 'Already there', 'Already saved. Nothing was saved twice.'],
   '23P01': [
     409,
     'In the way',
     'The room, the therapist or the client has just been taken for that time. Nothing was saved.',
   ],
-  '23514': [422, 'Cannot be done', 'What is sealed or frozen is not changed.'],
-  '23503': [422, 'Cannot be done', 'It points at something that is not there.'],
+  '23514': [422, 'Cannot be done', 'Sealed or frozen records cannot be changed.'],
+  '23503': [422, 'Cannot be done', 'It refers to something that does not exist.'],
 }
 const AWAY = new Set([
   'ECONNREFUSED',
@@ -38,14 +38,14 @@ export function fromDatabase(error: unknown): ProblemError | undefined {
     return new ProblemError(
       422,
       'Cannot be done',
-      'Something of it is larger or earlier than the house can keep. Nothing was saved.',
+      'A value is too large or too early to be stored. Nothing was saved.',
     )
   if (code === 'P0001') return new ProblemError(422, 'Cannot be done', lawOf(error))
   // 53: no room on the disk, in memory or for another connection.
   if (/^53/.test(code) || code === 'ENOSPC')
     return new ProblemError(
       503,
-      'The house is full',
+      'Disk full',
       'Nothing was saved yet: the disk of this computer is full. What you tapped is kept on this device and sent again.',
     )
   if (/^(57|08|55P03)/.test(code) || AWAY.has(code)) return databaseAway()
@@ -55,7 +55,7 @@ export function fromDatabase(error: unknown): ProblemError | undefined {
 export const databaseAway = () =>
   new ProblemError(
     503,
-    'The database is away',
+    'Database not available',
     'Nothing was saved yet. What you tapped is kept on this device and sent again.',
   )
 

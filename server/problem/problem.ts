@@ -24,11 +24,11 @@ export class ProblemError extends Error {
 }
 
 export const notFound = () =>
-  new ProblemError(404, 'Not found', 'There is nothing here, or it is not yours to see.')
-export const forbidden = (detail = 'This is not yours to do. Nothing was changed.') =>
+  new ProblemError(404, 'Not found', 'Not found, or you have no access.')
+export const forbidden = (detail = 'You may not do this. Nothing was changed.') =>
   new ProblemError(403, 'Not allowed', detail)
 export const conflict = (detail: string, fields: ProblemField[] = []) =>
-  new ProblemError(409, 'Changed meanwhile', detail, fields)
+  new ProblemError(409, 'Changed by a colleague', detail, fields)
 export const refused = (detail: string, fields: ProblemField[] = []) =>
   new ProblemError(422, 'Cannot be done', detail, fields)
 

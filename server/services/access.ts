@@ -53,7 +53,7 @@ export async function clientFor(me: Staff, clientId: string, action: AuditAction
 
 /** Whoever was erased is not opened, edited, linked or booked any more. */
 const erased = () =>
-  new ProblemError(410, 'Erased', 'This file was erased. What the law keeps of it names nobody.')
+  new ProblemError(410, 'Erased', 'This file was erased. What must be kept by law holds no name.')
 
 async function seesClient(me: Staff, clientId: string): Promise<boolean> {
   const [one] = await database()

@@ -60,7 +60,7 @@ export async function signedHeadNow(): Promise<{ line: string }> {
 export async function checkHead(line: string): Promise<HeadCheck> {
   const kept = readHead(line, key())
   if (!kept)
-    throw refused('This line was not signed by this house, or a letter of it is another.', [
+    throw refused('This line was not signed here, or it was altered.', [
       { field: 'line', given: line, allowed: 'a line as it was printed here' },
     ])
   const now = await headsAt(database(), kept)

@@ -147,7 +147,7 @@ describe('hours, closures and leave', () => {
         startsAt: DateTime.fromISO(`${day}T${clock}`, { zone }).toUTC().toISO(),
         ...more,
       })
-    expect((await add(owner, at('07:00'))).text).toContain('The house is not open')
+    expect((await add(owner, at('07:00'))).text).toContain('The practice is not open')
     const his = { staffId: STAFF.therapist, clientId: demoId('other-31') }
     expect((await add(owner, at('09:00', his))).text).toContain('does not work then')
     expect((await add(owner, at('09:00'))).status).toBe(200)

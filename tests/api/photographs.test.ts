@@ -77,7 +77,7 @@ describe('a picture of what was seen', () => {
     expect((await wish('no')).status).toBe(200)
     const refused = await take(visit)
     expect(refused.status).toBe(422)
-    expect(refused.text).toContain('wishes no photographs')
+    expect(refused.text).toContain('does not want photographs')
     expect(await kept(visit)).toEqual([])
     await wish('file')
     expect((await take(visit)).status).toBe(200)

@@ -54,7 +54,7 @@ test("a sealed record is amended in the open, the next visit goes into the clien
   await page
     .getByLabel('The notes as they should read')
     .fill('Went well; left cheek pink for a minute.')
-  await page.getByLabel('Why').fill('forgotten')
+  await page.getByLabel('Reason').fill('forgotten')
   await page.getByRole('button', { name: 'Add the amendment' }).click()
   await expect(page.getByRole('heading', { name: 'Amendments, beside the original' })).toBeVisible()
   await expect(page.locator('s').getByText('Went well.')).toBeVisible()

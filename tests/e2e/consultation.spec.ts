@@ -143,16 +143,23 @@ test('a client fills in the form on their own device, once, and the therapist ta
     .getByText('No', { exact: true })
     .click()
   await phone.getByLabel('Medicines, in your own words').fill('a spray, when needed')
+  await expect(phone.getByText(/^2 of \d+ questions answered/)).toBeVisible()
+  // A reload opens the same form again, with what was typed.
+  await phone.reload()
+  await expect(phone.getByLabel('Medicines, in your own words')).toHaveValue('a spray, when needed')
+  // What is open is asked about once.
   await phone.getByRole('button', { name: 'Send to the practice' }).click()
-  await expect(phone.getByText('Nothing of it is left on this device.')).toBeVisible()
+  await expect(phone.getByText('Your therapist will ask about the rest.')).toBeVisible()
+  await phone.getByRole('button', { name: 'Send anyway' }).click()
+  await expect(phone.getByText('Nothing is stored on this device.')).toBeVisible()
   expect(await keptOnDevice(phone)).toBe('[[],[]]')
   await phone.goto('about:blank')
   await phone.goto(link)
-  await expect(phone.getByText('does not open anything any more')).toBeVisible()
+  await expect(phone.getByText('The answers were sent already.')).toBeVisible()
   await theirs.close()
   await open(page, `/visits/${id}/ask`)
-  await page.getByRole('button', { name: 'Take asthma' }).click()
-  await page.getByRole('button', { name: 'Take medicines' }).click()
+  await page.getByRole('button', { name: 'Accept asthma' }).click()
+  await page.getByRole('button', { name: 'Accept medicines' }).click()
   await expect(page.getByRole('radiogroup', { name: /asthma/i }).getByLabel('Yes')).toBeChecked()
   await expect(page.getByLabel("Medicines, in the client's words")).toHaveValue(
     'a spray, when needed',

@@ -91,7 +91,7 @@ test('what was done counts from the room on: record, card, stock, ledger, Day, f
   for (const said of [
     'Take everything off with cool water',
     'Cold compress, two minutes',
-    'Nothing active any more today',
+    'Nothing active for the rest of today',
   ])
     await page.getByRole('button', { name: said }).click()
   await page.getByLabel('What', { exact: true }).fill('Burning under the cream')

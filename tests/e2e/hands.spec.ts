@@ -56,7 +56,7 @@ test('the rower is treated with a foot switch alone, one press a step', async ({
   await open(page, `/visits/${id}/treat`)
   await expect(bigButton(page)).toBeVisible()
   const presses = await press(page, () => page.keyboard.press('PageDown'))
-  await expect(page.getByText('Every tap has reached the house.')).toBeVisible()
+  await expect(page.getByText('Every tap is saved on the server.')).toBeVisible()
   const bundle = await bundleOf(await asOwner(), id)
   const plan = bundle.plans.find(({ version }) => version === 1)?.steps ?? []
   const moments = momentsOf(plan)
@@ -125,7 +125,7 @@ test('a plain hour of twelve main steps takes at most fourteen taps with start a
   }
   console.log(`≈ 12 main steps, ${steps.length} with their ticks: ${taps} taps`)
   expect(taps).toBeLessThanOrEqual(14)
-  await expect(page.getByText('Every tap has reached the house.')).toBeVisible()
+  await expect(page.getByText('Every tap is saved on the server.')).toBeVisible()
   recordEqualsTaps(await bundleOf(await asOwner(), id))
 })
 

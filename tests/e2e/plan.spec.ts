@@ -107,7 +107,7 @@ test('on a slow line one keeping waits for the other: nobody is taken for a coll
   await page.keyboard.press('Delete')
   await expect(steps).toHaveCount(before.length - 1)
   await expect.poll(() => slow).toBeGreaterThan(1)
-  await expect(page.getByText('kept', { exact: true })).toBeVisible()
+  await expect(page.getByText('saved', { exact: true })).toBeVisible()
   await expect(page.getByText(/A colleague has changed this plan/)).toHaveCount(0)
   await expect(steps).toHaveCount(before.length - 1)
   const { plans } = await bundleOf(await asOwner(), id)

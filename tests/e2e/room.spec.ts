@@ -29,7 +29,7 @@ test('taps made while the house is away are kept on the tablet, survive a reload
   await page.route('**/api/**', (route) => route.abort())
   await nextStep(page)
   await page.getByRole('button', { name: 'Hold' }).click()
-  await expect(page.getByText(/taps kept here, sent when the house answers/)).toBeVisible()
+  await expect(page.getByText(/taps kept here, sent when the server answers/)).toBeVisible()
   const place = await page.getByText(/^\s*step \d+ of/).innerText()
   expect((await taps(id)).length).toBe(before)
   await page.unroute('**/api/**')
@@ -109,7 +109,7 @@ test('a sign stops everything and leads through the whole path by keyboard', asy
   for (const done of [
     'Take everything off with cool water',
     'Cold compress, two minutes',
-    'Nothing active any more today',
+    'Nothing active for the rest of today',
   ]) {
     await page.keyboard.press('Space')
     await expect(page.getByRole('button', { name: done })).toBeDisabled()
@@ -188,7 +188,7 @@ test('which zones drank it is tapped when it is off, and the cream takes a secon
   const which = page.getByRole('dialog', { name: 'Where was it absorbed' })
   await which.getByRole('button', { name: 'Left cheek' }).first().click()
   await expect.poll(() => taps(id)).toContain('absorbed')
-  await page.getByRole('button', { name: 'Kept, go on' }).click()
+  await page.getByRole('button', { name: 'Save, go on' }).click()
   while ((await heading.innerText()) !== TECHNIQUES.moisturiser.name) await nextStep(page)
   await expect(page.getByText(/a second layer on left cheek/)).toBeVisible()
 })

@@ -33,7 +33,7 @@ const VIEWS: readonly [string, () => string][] = [
   ['This tablet', () => '/tablet'],
   ['Method', () => '/method'],
   ['Practice', () => '/practice'],
-  ['Furnish the house', () => '/practice/house'],
+  ['Set up the practice', () => '/practice/house'],
   ['Costs and prices', () => '/practice/money'],
   ['Ask', () => `/visits/${planned}/ask`],
   ['Read', () => `/visits/${planned}/read`],
@@ -119,7 +119,7 @@ test('every sheet of the room, and every form', async ({ page }) => {
   await expect(page.getByLabel('Client')).toBeVisible()
   await look(page, 'Add a visit', '[role=dialog]')
   await open(page, '/method')
-  await page.getByRole('tab', { name: 'Schools and the house' }).click()
-  await expect(page.getByRole('columnheader', { name: 'This house' })).toBeVisible()
+  await page.getByRole('tab', { name: 'Schools and this practice' }).click()
+  await expect(page.getByRole('columnheader', { name: 'This practice' })).toBeVisible()
   await look(page, 'Schools')
 })

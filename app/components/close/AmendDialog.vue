@@ -17,7 +17,7 @@ const reason = ref('')
       <h2>Amend the record</h2>
       <p class="soft">Both texts and the reason stay in sight. The seal is not touched.</p>
       <VTextarea v-model="after" label="The notes as they should read" />
-      <VTextField v-model="reason" label="Why" />
+      <VTextField v-model="reason" label="Reason" />
       <p v-if="trouble" role="alert" class="tag stop">{{ trouble }}</p>
       <div class="row">
         <VBtn color="primary" @click="emit('amend', after, reason)">Add the amendment</VBtn>

@@ -64,7 +64,7 @@ const home = async (id: string) => {
       </p>
       <p v-else>Half of {{ half.name }} goes home with the client, for tomorrow morning.</p>
       <VBtn v-if="keptHalf" variant="outlined" :loading="busy" @click="home(keptHalf.id)"
-        >It goes home after all</VBtn
+        >Send it home instead</VBtn
       >
       <VBtn v-else variant="outlined" :loading="busy" @click="keep('half', half.id)"
         >Keep it here, until {{ untilTomorrow }}</VBtn

@@ -105,7 +105,7 @@ const inTheWay = computed(
         :disabled="!bundle.may.write"
         @click="set(true)"
       >
-        Move it to here
+        Move it here
       </VBtn>
       <VBtn
         v-else

@@ -29,7 +29,7 @@ const amount = (product: BottleOnRecord) => {
           <b>{{ line.name }}</b>{{ line.passes ? `, ${line.passes} ×` : '' }}
           <span v-if="countedWords(line)" class="soft seen">{{ countedWords(line) }}</span>
           <span v-if="line.confirmed" class="soft seen"
-            >seen to: {{ line.confirmed.join('; ').toLowerCase() }}</span
+            >confirmed: {{ line.confirmed.join('; ').toLowerCase() }}</span
           >
         </td>
         <td class="soft">{{ line.zones }}</td>

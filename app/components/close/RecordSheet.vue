@@ -81,8 +81,8 @@ const amended = ({ at, by, reason }: VisitBundle['amendments'][number]) =>
       </ul>
     </template>
     <p v-if="treatment?.unknown" class="tag watch">
-      {{ treatment.unknown.length }} of the taps named a step or plan that there was not yet;
-      nothing was changed by them.
+      {{ treatment.unknown.length }} of the taps named a step or plan that did not exist yet; they
+      changed nothing.
     </p>
     <template v-if="noted">
       <h3>Noted in the room</h3>
@@ -92,7 +92,7 @@ const amended = ({ at, by, reason }: VisitBundle['amendments'][number]) =>
     <VTextarea
       v-if="!bundle.seal"
       v-model="notes"
-      label="What else should stand in the record"
+      label="Anything else for the record"
       :maxlength="8000"
       class="noprint"
       :disabled="!bundle.may.write"

@@ -22,6 +22,7 @@ const whole = computed(() => password.value !== '' && (!props.factor || code.val
       <form class="stack" novalidate @submit.prevent="emit('sure', password, code)">
         <h2>{{ title }}</h2>
         <p>{{ text }}</p>
+        <slot />
         <VTextField
           v-model="password"
           label="Your password, once more"

@@ -9,7 +9,7 @@ const emit = defineEmits<{ stay: []; leave: [] }>()
       <h2>Something on this device is not saved yet</h2>
       <p class="my-3">
         {{ unsent }} {{ unsent === 1 ? 'draft or tap has' : 'drafts or taps have' }} not reached the
-        house. Signing out wipes them from this device.
+        server. Signing out wipes them from this device.
       </p>
       <div class="row">
         <VBtn color="primary" @click="emit('stay')">Stay</VBtn

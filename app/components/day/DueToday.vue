@@ -16,7 +16,7 @@ const emit = defineEmits<{ made: [] }>()
     <slot />
     <h2>Due</h2>
     <CallsDue :calls="calls" @made="emit('made')" />
-    <ul v-if="conflicts.length" class="plainlist" aria-label="Taken twice">
+    <ul v-if="conflicts.length" class="plainlist" aria-label="Double booked">
       <li v-for="conflict in conflicts" :key="conflict.key" class="stop">{{ conflict.text }}</li>
     </ul>
     <ul class="plainlist">
@@ -30,7 +30,7 @@ const emit = defineEmits<{ made: [] }>()
       </li>
     </ul>
     <p v-if="!calls.length && !dues.length && !conflicts.length && !away.length" class="soft">
-      Nothing but the visits.
+      Nothing is due.
     </p>
   </aside>
 </template>

@@ -20,7 +20,7 @@ const fall = (as: 'calledOff' | 'noShow') => patch({ fellAway: { as, because: be
 </script>
 
 <template>
-  <section class="stack" aria-label="Not as booked">
+  <section class="stack" aria-label="Late, cancelled, no-show">
     <div class="row">
       <VTextField
         v-model="late"
@@ -38,7 +38,7 @@ const fall = (as: 'calledOff' | 'noShow') => patch({ fellAway: { as, because: be
       </VBtn>
     </div>
     <template v-if="asking">
-      <VTextField v-model="because" label="Why, if it is known" density="compact" autofocus />
+      <VTextField v-model="because" label="Reason, if known" density="compact" autofocus />
       <div class="row">
         <VBtn variant="outlined" color="error" :loading="busy" @click="fall('calledOff')">
           Cancelled

@@ -12,13 +12,13 @@ const { busy, trouble, attempt } = useAttempt()
 const { data: hours, refresh } = await useAsyncData('absences', () => api<HoursPage>('/api/hours'))
 const form = reactive({ whose: HOUSE, firstDay: '', lastDay: '', word: '' })
 const choices = computed(() => [
-  { value: HOUSE, title: 'The house is shut' },
+  { value: HOUSE, title: 'The practice is closed' },
   ...props.people
     .filter((own) => own.active)
     .map(({ id, name }) => ({ value: id, title: `${name} is away` })),
 ])
 const nameOf = (id: string | null) =>
-  id === null ? 'The house' : (props.people.find((own) => own.id === id)?.name ?? 'somebody')
+  id === null ? 'The practice' : (props.people.find((own) => own.id === id)?.name ?? 'somebody')
 const days = (first: string, last: string) =>
   first === last ? isoDayWords(first) : `${isoDayWords(first)} to ${isoDayWords(last)}`
 const ready = computed(() => form.firstDay !== '' && form.word.trim() !== '')
@@ -53,7 +53,7 @@ const drop = (id: string) =>
           {{ ' ' }}<span class="soft">{{ days(own.firstDay, own.lastDay) }} · {{ own.word }}</span>
         </span>
         <VBtn variant="text" @click="drop(own.id)"
-          >Take off<span class="sr"> {{ own.word }}</span></VBtn
+          >Remove<span class="sr"> {{ own.word }}</span></VBtn
         >
       </li>
     </ul>
@@ -63,7 +63,7 @@ const drop = (id: string) =>
         <VTextField v-model="form.firstDay" type="date" label="First day" density="compact" />
         <VTextField v-model="form.lastDay" type="date" label="Last day" density="compact" />
       </div>
-      <VTextField v-model="form.word" label="Why, in a word" density="compact" />
+      <VTextField v-model="form.word" label="Reason" density="compact" />
       <VBtn type="submit" variant="outlined" :loading="busy" :disabled="!ready">Add absence</VBtn>
       <p v-if="trouble" role="alert" class="tag stop">{{ trouble }}</p>
     </form>

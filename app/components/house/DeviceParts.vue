@@ -28,7 +28,7 @@ const nameOf = (part: DevicePart) => part.name || 'this part'
         inputmode="numeric"
         hide-details
       />
-      <VBtn variant="text" icon :aria-label="`Take ${nameOf(part)} out`" @click="drop(part.id)"
+      <VBtn variant="text" icon :aria-label="`Remove ${nameOf(part)}`" @click="drop(part.id)"
         ><VIcon :icon="mdiClose"
       /></VBtn>
     </div>

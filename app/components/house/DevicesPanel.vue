@@ -63,7 +63,7 @@ const about = ({ kind, serial, serviceDue, roomIds, parts }: DeviceLine) =>
     DEVICE_NAMES[kind],
     serial,
     serviceDue === null ? '' : `service due ${isoDayWords(serviceDue)}`,
-    roomIds.length === 0 ? '' : `stands in ${roomNames(roomIds)}`,
+    roomIds.length === 0 ? '' : `in ${roomNames(roomIds)}`,
     ...parts.map(({ name, pieces }) => `${name}: ${pieces}`),
   ]
     .filter(Boolean)
@@ -80,15 +80,18 @@ const places = computed(() => props.rooms.map(({ id, name }) => ({ value: id, ti
     <ul class="plainlist stack">
       <li v-for="device in devices" :key="device.id" class="between">
         <span>
-          <b>{{ device.name }}</b>{{ ' ' }}<span v-if="!device.ready" class="tag watch">away</span
-          ><br /><span class="soft">{{ about(device) }}</span>
+          <b>{{ device.name }}</b>{{ ' '
+          }}<span v-if="!device.ready" class="tag watch">not in use</span><br /><span
+            class="soft"
+            >{{ about(device) }}</span
+          >
         </span>
         <span class="row">
           <VBtn variant="text" @click="edit(device)"
             >Change<span class="sr"> {{ device.name }}</span></VBtn
           >
           <VBtn variant="text" @click="keep({ ...device, ready: !device.ready })"
-            >{{ device.ready ? 'Away' : 'Ready again'
+            >{{ device.ready ? 'Not in use' : 'Ready again'
             }}<span class="sr"> {{ device.name }}</span></VBtn
           >
         </span>
@@ -102,7 +105,7 @@ const places = computed(() => props.rooms.map(({ id, name }) => ({ value: id, ti
         :items="kinds"
         @update:model-value="pick"
       />
-      <VTextField v-model="form.name" label="Name in the house" />
+      <VTextField v-model="form.name" label="Name here" />
       <div class="pair">
         <VTextField v-model="form.serial" label="Serial number" />
         <VTextField v-model="form.serviceDue" label="Service due" type="date" />

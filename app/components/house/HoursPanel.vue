@@ -15,7 +15,7 @@ const { busy, trouble, attempt } = useAttempt()
 const { data: hours, refresh } = await useAsyncData('hours', () => api<HoursPage>('/api/hours'))
 const whose = ref(HOUSE)
 const choices = computed(() => [
-  { value: HOUSE, title: 'The house' },
+  { value: HOUSE, title: 'The practice' },
   ...props.people.filter((own) => own.active).map(({ id, name }) => ({ value: id, title: name })),
 ])
 const staffId = computed(() => (whose.value === HOUSE ? null : whose.value))
@@ -41,10 +41,10 @@ const read = computed(() => texts.value.map(readHoursText))
 const wrong = computed(() => read.value.some((own) => own === undefined))
 const none = computed(() => texts.value.every((text) => text.trim() === ''))
 const means = computed(() => {
-  if (!none.value) return 'A day left empty is shut.'
+  if (!none.value) return 'A day left empty is closed.'
   return staffId.value === null
-    ? 'No hours told: open whenever somebody books.'
-    : 'No hours told: works whenever the house is open.'
+    ? 'No hours set: bookings are possible at any time.'
+    : 'No hours set: works whenever the practice is open.'
 })
 const save = () =>
   attempt(async () => {
@@ -68,7 +68,7 @@ const likeMonday = () => {
 <template>
   <section class="panel stack">
     <h2>Hours</h2>
-    <VSelect v-model="whose" :items="choices" label="Whose" density="compact" hide-details />
+    <VSelect v-model="whose" :items="choices" label="Hours of" density="compact" hide-details />
     <form class="stack" novalidate @submit.prevent="save">
       <div class="week">
         <VTextField
@@ -85,8 +85,10 @@ const likeMonday = () => {
       <p class="soft">{{ means }}</p>
       <div class="row">
         <VBtn type="submit" variant="outlined" :loading="busy" :disabled="wrong">Save hours</VBtn>
-        <VBtn variant="text" :disabled="!texts[0]" @click="likeMonday">Monday’s for all five</VBtn>
-        <span v-if="kept" class="tag good" role="status">kept</span>
+        <VBtn variant="text" :disabled="!texts[0]" @click="likeMonday"
+          >Copy Monday to Tuesday–Friday</VBtn
+        >
+        <span v-if="kept" class="tag good" role="status">saved</span>
       </div>
       <p v-if="trouble" role="alert" class="tag stop">{{ trouble }}</p>
     </form>

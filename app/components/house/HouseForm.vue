@@ -45,7 +45,7 @@ const err = (field: string) => fieldProblem(trouble.value, field)
 <template>
   <section class="panel">
     <form class="stack" novalidate @submit.prevent="save">
-      <h2>The house</h2>
+      <h2>The practice</h2>
       <VTextField v-model="form.name" label="Name" :error-messages="err('name')" />
       <VTextField v-model="form.address" label="Address" :error-messages="err('address')" />
       <div class="pair">
@@ -94,7 +94,7 @@ const err = (field: string) => fieldProblem(trouble.value, field)
       </div>
       <VTextField
         v-model="form.cardText"
-        label="Your own words at the foot of what a client takes home"
+        label="Your own words at the foot of the client’s card"
         maxlength="400"
         :error-messages="err('cardText')"
       />
@@ -106,8 +106,8 @@ const err = (field: string) => fieldProblem(trouble.value, field)
       />
       <p v-if="trouble" role="alert" class="tag stop">{{ sayProblem(trouble) }}</p>
       <div class="row">
-        <VBtn type="submit" color="primary" :loading="busy">Save the house</VBtn>
-        <span v-if="kept" role="status" class="soft">kept</span>
+        <VBtn type="submit" color="primary" :loading="busy">Save practice</VBtn>
+        <span v-if="kept" role="status" class="soft">saved</span>
       </div>
     </form>
   </section>

@@ -31,7 +31,7 @@ const save = () =>
     <PasswordPair v-model="next" v-model:same="same" />
     <div class="row">
       <VBtn type="submit" variant="outlined" :loading="busy" :disabled="!now || !same">
-        Change it
+        Change password
       </VBtn>
       <span v-if="kept" role="status" class="tag good">changed; other devices are signed out</span>
     </div>

@@ -46,9 +46,9 @@ const save = () =>
     />
     <div class="row">
       <VBtn type="submit" variant="outlined" :loading="busy" :disabled="!fits || !password">
-        Keep the code
+        Save code
       </VBtn>
-      <span v-if="kept" role="status" class="tag good">kept: lock with “Lock” on the left</span>
+      <span v-if="kept" role="status" class="tag good">saved: lock with “Lock” on the left</span>
     </div>
     <p v-if="trouble" role="alert" class="tag stop">{{ trouble }}</p>
   </form>

@@ -52,12 +52,12 @@ const end = () =>
   <section class="panel stack">
     <h2>Second factor</h2>
     <p v-if="session.me?.needsFactor" role="alert" class="tag watch">
-      This house asks its owners for one. Set it up here; until then nothing else opens.
+      Owners need one here. Set it up; until then nothing else opens.
     </p>
     <template v-if="uri">
-      <p>Take this into an authenticator app, then type the six digits that it shows.</p>
+      <p>Scan this with an authenticator app, then type the six digits it shows.</p>
       <!-- eslint-disable-next-line vue/no-v-html -- drawn here, from our own address -->
-      <div class="qr" role="img" aria-label="The secret as a picture" v-html="picture" />
+      <div class="qr" role="img" aria-label="QR code of the secret" v-html="picture" />
       <p class="soft">
         Or type it in: <span class="figures secret">{{ secret }}</span>
       </p>
@@ -99,7 +99,7 @@ const end = () =>
         density="compact"
       />
       <VBtn type="submit" variant="outlined" class="do" :loading="busy" :disabled="!password">
-        {{ session.me?.hasFactor ? 'End it' : 'Set one up' }}
+        {{ session.me?.hasFactor ? 'Turn off' : 'Set up' }}
       </VBtn>
     </form>
     <p v-if="trouble" role="alert" class="tag stop">{{ trouble }}</p>

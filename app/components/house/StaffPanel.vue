@@ -75,7 +75,7 @@ function save() {
   if (!opens && !changes) return attempt(async () => put().then(() => emit('changed')))
   waiting.value = {
     title: `Save ${own?.name ?? ''}`,
-    text: 'Who may do what, and by which address: your password is asked for again.',
+    text: 'Role and sign-in address: your password is asked for again.',
     work: put,
   }
 }
@@ -99,8 +99,8 @@ function newLink({ id, name }: StaffLine) {
 }
 function endFactor({ id, name }: StaffLine) {
   waiting.value = {
-    title: `End the second factor of ${name}`,
-    text: 'For somebody who has lost the phone and the recovery codes. They are signed out.',
+    title: `Remove the second factor of ${name}`,
+    text: 'For a colleague who has lost the phone and the recovery codes. They are signed out.',
     work: async (again) => {
       await api(`/api/staff/${id}/factor-end`, { method: 'POST', body: again })
     },
@@ -131,7 +131,7 @@ function endFactor({ id, name }: StaffLine) {
               >Password link<span class="sr"> for {{ person.name }}</span></VBtn
             >
             <VBtn v-if="person.hasFactor" variant="text" @click="endFactor(person)"
-              >End second factor<span class="sr"> of {{ person.name }}</span></VBtn
+              >Remove second factor<span class="sr"> of {{ person.name }}</span></VBtn
             >
             <VBtn variant="text" @click="change(person, false)"
               >Has left<span class="sr">: {{ person.name }}</span></VBtn
@@ -144,9 +144,8 @@ function endFactor({ id, name }: StaffLine) {
       </li>
     </ul>
     <p v-if="link" role="status" class="link">
-      Hand this to <bdi>{{ link.name }}</bdi>; it opens once, until {{ link.until }}:<br /><code>{{
-        link.address
-      }}</code>
+      Give this link to <bdi>{{ link.name }}</bdi>; it opens once, until
+      {{ link.until }}:<br /><code>{{ link.address }}</code>
     </p>
     <form v-if="form" class="stack" novalidate @submit.prevent="save">
       <VTextField v-model="form.name" label="Name" autofocus />
@@ -166,7 +165,7 @@ function endFactor({ id, name }: StaffLine) {
         <VBtn variant="text" @click="form = null">Close</VBtn>
       </div>
     </form>
-    <VBtn v-else variant="outlined" @click="begin">Add somebody</VBtn>
+    <VBtn v-else variant="outlined" @click="begin">Add a colleague</VBtn>
     <p v-if="trouble && !waiting" role="alert" class="tag stop">{{ trouble }}</p>
     <AgainDialog
       v-if="waiting"

@@ -24,15 +24,15 @@ const putUp = () =>
     <h2>The shelf</h2>
     <template v-if="products === 0">
       <p>
-        Begin with {{ STARTER_SHELF.length }} plain products, one of each kind, to be renamed or
-        thrown out: {{ kinds }}.
+        Begin with {{ STARTER_SHELF.length }} plain products, one of each kind, to rename or remove:
+        {{ kinds }}.
       </p>
       <p class="soft">
         Each comes with one full bottle whose code and date are still to be copied from yours; it
         counts as good for {{ STARTER_DAYS }} days until then. Not among them, because only the real
         label says enough: {{ missing }}.
       </p>
-      <VBtn color="primary" :loading="busy" @click="putUp">Put up the starter shelf</VBtn>
+      <VBtn color="primary" :loading="busy" @click="putUp">Add the starter shelf</VBtn>
     </template>
     <p v-else>{{ count }} on the shelf.</p>
     <VBtn variant="outlined" to="/shelf">To the shelf</VBtn>

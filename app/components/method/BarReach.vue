@@ -33,7 +33,7 @@ const toggle = (id: string) => (open.value = open.value === id ? null : id)
     <VTable density="compact" class="plain" fixed-header height="calc(100dvh - 290px)">
       <thead>
         <tr>
-          <th>Told</th>
+          <th>Answer</th>
           <th>Where</th>
           <th v-for="deed in DEED_IDS" :key="deed" class="deed">
             <span>{{ DEEDS[deed].name }}</span>
@@ -70,7 +70,7 @@ const toggle = (id: string) => (open.value = open.value === id ? null : id)
                 <b>{{ row.sentence }}</b>
               </p>
               <p v-if="everything(row)">Stops everything that is done {{ row.where }}.</p>
-              <p v-else>Stops: {{ row.stops.join(', ') || 'no technique of this house' }}.</p>
+              <p v-else>Stops: {{ row.stops.join(', ') || 'no technique offered here' }}.</p>
               <p v-if="row.bottles.length && !everything(row)">
                 In any bottle, wash, toner or layer: {{ row.bottles.join(', ') }}.
               </p>

@@ -32,7 +32,7 @@ function changes(protocol: Protocol): string {
     ...gone.map((item) => `gone: ${name(item.technique)}`),
     ...other.map((item) => `${name(item.technique)} ${item.was} → ${item.is} min`),
   ]
-  return parts.length > 0 ? parts.join(', ') : 'nothing but its note'
+  return parts.length > 0 ? parts.join(', ') : 'only its note'
 }
 async function retire(id: string) {
   trouble.value = ''
@@ -56,8 +56,8 @@ function show(id: string, version: number) {
   <div class="list">
     <p v-if="trouble" role="alert" class="tag stop">{{ trouble }}</p>
     <p v-if="!protocols.length" class="panel">
-      No protocol kept yet. Plan a visit as you like it, then choose Protocols there and keep it: it
-      is offered for every client from then on, and fitted to each skin.
+      No protocol saved yet. Plan a visit, then choose Protocols there and save it. It is then
+      offered for every client and fitted to each skin.
     </p>
     <section
       v-for="protocol in live"
@@ -94,7 +94,8 @@ function show(id: string, version: number) {
       </div>
       <p class="soft">
         {{ at(protocol)?.by }}, {{ dayWords(at(protocol)?.at ?? 0, 'UTC')
-        }}{{ at(protocol)?.note ? `: ${at(protocol)?.note}` : '' }} · against the version before:
+        }}{{ at(protocol)?.note ? `: ${at(protocol)?.note}` : '' }} · changes since the version
+        before:
         {{ changes(protocol) }}
       </p>
       <ol class="steps figures">

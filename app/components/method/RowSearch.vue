@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { allRows } from '#core/rows/rows'
 
-/** Every row the house computes with, searched as one types. */
+/** Every row the product computes with, searched as one types. */
 const search = ref('')
 const ALL = allRows()
 const groups = computed(() => {

@@ -97,8 +97,8 @@ async function decide() {
           class="pick"
         />
         <p class="soft">
-          Safety never depends on a school. Where practitioners differ, the house may decide; else
-          each visit follows its school.
+          Safety never depends on a school. Where practitioners differ, the practice may decide;
+          else each visit follows its school.
         </p>
       </div>
       <VTable density="compact" class="plain points">
@@ -107,7 +107,7 @@ async function decide() {
             <th>Point</th>
             <th>{{ SCHOOLS[one].name }}</th>
             <th>{{ SCHOOLS[other].name }}</th>
-            <th>This house</th>
+            <th>This practice</th>
           </tr>
         </thead>
         <tbody>
@@ -135,10 +135,10 @@ async function decide() {
                 v-if="mayDecide"
                 v-model="draft.camps[row.point.id]"
                 :items="row.choices"
-                :aria-label="`This house on ${row.point.title.toLowerCase()}`"
+                :aria-label="`This practice on ${row.point.title.toLowerCase()}`"
                 density="compact"
                 hide-details
-                placeholder="as the school has it"
+                placeholder="as the school does it"
               /><template v-else>{{ decidedOn(policy, row.point.id) }}</template>
             </td>
           </tr>
@@ -158,26 +158,26 @@ async function decide() {
       </VTable>
     </section>
     <section v-if="mayDecide" class="panel decide">
-      <h2>Not offered in this house</h2>
+      <h2>Not offered here</h2>
       <VAutocomplete
         v-model="draft.without"
         :items="offered"
         multiple
         chips
         closable-chips
-        label="Techniques left out everywhere"
+        label="Techniques not offered here"
         density="compact"
       />
       <p v-if="trouble" role="alert" class="tag stop">{{ trouble }}</p>
       <div class="row">
         <VTextField
           v-model="reason"
-          label="Why: kept with your name"
+          label="Reason (saved under your name)"
           maxlength="300"
           density="compact"
           class="grow"
         /><VBtn color="primary" :disabled="!changed || !reason.trim()" @click="decide"
-          >Decide for the house</VBtn
+          >Save for the practice</VBtn
         >
       </div>
     </section>

@@ -1,19 +1,36 @@
 <script setup lang="ts">
+import type { ExportAs } from '#contracts/clientImport'
 import { useAttempt } from '~/composables/attempt'
 import { offerFile } from '~/composables/files'
 import { useApi } from '~/composables/useApi'
 
-/** Everybody of the house as one CSV file. */
+/** Everybody on file, as a table or as cards for an address book. */
 const api = useApi()
 const { busy, trouble, attempt } = useAttempt()
 const asking = ref(false)
-const LEAVES =
-  'Names, birthdays, phones, medicines and notes of all clients leave the house in one CSV file. ' +
-  'It is noted in the audit.'
+const as = ref<ExportAs>('csv')
+const KINDS: Record<ExportAs, { file: string; media: string; text: string }> = {
+  csv: {
+    file: 'clients.csv',
+    media: 'text/csv',
+    text:
+      'Names, birthdays, phones, medicines and notes of all clients are written to one CSV file. ' +
+      'The audit records it. Numbers that begin with + or - have a tab in front, so that a ' +
+      'spreadsheet shows them as they are.',
+  },
+  vcards: {
+    file: 'clients.vcf',
+    media: 'text/vcard',
+    text:
+      'Names, birthdays, phones, e-mail and work of all clients are written to one vCard file; ' +
+      'nothing about health. The audit records it.',
+  },
+}
 const toFile = (password: string) =>
   attempt(async () => {
-    const text = await api<string>('/api/clients/export', { method: 'POST', body: { password } })
-    offerFile(text, 'clients.csv', 'text/csv')
+    const { file, media } = KINDS[as.value]
+    const body = { password, as: as.value }
+    offerFile(await api<string>('/api/clients/export', { method: 'POST', body }), file, media)
     asking.value = false
   })
 </script>
@@ -22,12 +39,17 @@ const toFile = (password: string) =>
   <VBtn variant="outlined" @click="asking = true">Export</VBtn>
   <LazyPasswordDialog
     v-if="asking"
-    title="Everybody, as a file?"
-    :text="LEAVES"
-    word="Make the file"
+    title="Export all clients?"
+    :text="KINDS[as].text"
+    word="Export"
     :trouble="trouble"
     :busy="busy"
     @sure="toFile"
     @close="asking = false"
-  />
+  >
+    <VRadioGroup v-model="as" inline hide-details label="File">
+      <VRadio value="csv" label="Table (CSV)" />
+      <VRadio value="vcards" label="Address cards (vCard)" />
+    </VRadioGroup>
+  </LazyPasswordDialog>
 </template>

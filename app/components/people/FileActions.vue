@@ -30,8 +30,8 @@ const takeOut = () =>
 const importWords = ({ holds, ours, why }: { holds: boolean; ours: boolean; why: string }) => {
   if (ours) return 'Imported: one of our own records, unchanged.'
   return holds
-    ? 'Imported: sealed by another practice, and the seal holds. Its work counts from now on.'
-    : `Imported, but its seal is broken. ${why} Its work counts as told.`
+    ? 'Imported: sealed by another practice, and the seal is valid. Its work counts from now on.'
+    : `Imported, but its seal is broken. ${why} Its work counts as if the client had named it.`
 }
 async function bringIn(event: Event) {
   const field = event.target as HTMLInputElement
@@ -85,7 +85,7 @@ const erase = (password: string) =>
       <VBtn variant="text" @click="doubtful = null">Cancel</VBtn>
     </div>
   </div>
-  <p class="soft small">Every look at this file leaves a line in the audit.</p>
+  <p class="soft small">Every view of this file is recorded in the audit.</p>
   <LazyPasswordDialog
     v-if="erasing"
     :title="`Erase ${name}?`"

@@ -34,7 +34,7 @@ const next = computed(() => {
 const to = ({ id, status }: FileVisit) => `/visits/${id}/${stopOf(status)}`
 const seal = ({ ours, holds }: FileImport) => {
   if (ours) return 'our own seal'
-  return holds ? 'foreign seal, holds' : 'seal broken'
+  return holds ? 'other practice’s seal, valid' : 'seal broken'
 }
 </script>
 
@@ -42,7 +42,7 @@ const seal = ({ ours, holds }: FileImport) => {
   <section class="panel">
     <h2>Next visit</h2>
     <p v-if="next">{{ next }}</p>
-    <p v-else class="soft">None booked. Add one from Day.</p>
+    <p v-else class="soft">None booked.</p>
     <h2 class="mt-4">Visits</h2>
     <VTable density="compact" class="list">
       <thead>
@@ -79,7 +79,7 @@ const seal = ({ ours, holds }: FileImport) => {
     />
     <p v-if="trouble" role="alert" class="tag stop">{{ trouble }}</p>
     <template v-if="file.imports.length">
-      <h2 class="mt-4">From elsewhere</h2>
+      <h2 class="mt-4">From other practices</h2>
       <ul class="plainlist">
         <li v-for="imported in file.imports" :key="imported.id">
           {{ imported.startsAt.slice(0, 10) }} · {{ imported.house }} · <b>{{ seal(imported) }}</b>

@@ -51,9 +51,9 @@ const takeAnyway = () => attempt(async () => take(known.value?.text ?? ''))
 
 <template>
   <section class="panel stack">
-    <h2>One client, whole</h2>
+    <h2>A whole client file</h2>
     <p class="soft">
-      A client's own file as a house has taken it out: everything told, and what was done counts.
+      A client file exported by a practice. Its answers and treatments count from now on.
     </p>
     <label class="choose">
       <b>Choose a client's file</b>

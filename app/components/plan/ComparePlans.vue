@@ -94,7 +94,7 @@ const bars = computed(() => {
           </ul>
         </section>
         <section>
-          <h3>What more minutes bring</h3>
+          <h3>What more minutes add</h3>
           <ul
             class="plainlist curve figures"
             aria-label="Share of the ninety-minute plan by minutes"

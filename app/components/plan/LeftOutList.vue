@@ -72,7 +72,7 @@ const take = (one: LeftOut) =>
       </dl>
     </section>
     <details v-if="others.length" class="others">
-      <summary>{{ others.length }} more that this visit is not for</summary>
+      <summary>{{ others.length }} more outside the aims of this visit</summary>
       <ul class="plainlist left">
         <LeftOutLine
           v-for="reason in byReason(others)"

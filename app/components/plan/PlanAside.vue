@@ -115,9 +115,7 @@ const passOn = (edits: Edit[]) => emit('edit', edits)
           @click="set({ pinned: !step.pinned })"
           >{{ step.pinned ? 'Pinned: stays as it is' : 'Pin as it is' }}</VBtn
         >
-        <VBtn variant="text" color="error" size="small" height="32" @click="takeOut">
-          Take out
-        </VBtn>
+        <VBtn variant="text" color="error" size="small" height="32" @click="takeOut"> Remove </VBtn>
       </div>
     </template>
     <template v-else>

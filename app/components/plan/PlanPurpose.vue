@@ -52,7 +52,7 @@ const edgeOf = (at: number) => ({ borderLeftColor: INTENTION_COLOURS[at]?.edge }
       </li>
     </ol>
     <p v-if="later" class="soft later">
-      Asked for as well: {{ later }}. {{ input.slotMinutes }} minutes carry {{ carries }}.
+      Also asked for: {{ later }}. {{ input.slotMinutes }} minutes carry {{ carries }}.
     </p>
     <div class="facebox">
       <FaceDrawing :fill="fill" label="Where the visit works" />

@@ -176,7 +176,7 @@ function onKey(event: KeyboardEvent, place: number) {
     </div>
     <p v-if="may && steps.length" class="soft keys">
       Tap a step to see where, how and why, and to change it. Alt+↑↓ moves it, + − its minutes,
-      Delete takes it out
+      Delete removes it
     </p>
   </div>
 </template>

@@ -73,7 +73,7 @@ const places = computed(() => [
         :subtitle="`version ${protocol.version}, ${protocol.steps.length} steps`"
         @click="plan.propose(protocol)"
       />
-      <VListItem v-if="!offered.length" title="None kept yet" disabled />
+      <VListItem v-if="!offered.length" title="None saved yet" disabled />
       <VListItem
         v-if="mayKeep && plan.steps.length"
         title="Save this plan as a protocol…"
@@ -83,7 +83,7 @@ const places = computed(() => [
   </VMenu>
   <VDialog v-model="keeping" max-width="520" aria-label="Save as a protocol">
     <VCard class="pa-5"
-      ><h2>Save as a house protocol</h2>
+      ><h2>Save as a protocol of the practice</h2>
       <p class="soft">
         {{ steps.length }} main steps with their minutes. Zones, products and connecting steps
         follow from each client.

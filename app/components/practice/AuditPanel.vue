@@ -14,7 +14,7 @@ const KINDS = [
   { value: 'session', title: 'signing in and out' },
   { value: 'client', title: 'clients' },
   { value: 'visit', title: 'visits' },
-  { value: 'house', title: 'the house' },
+  { value: 'house', title: 'the practice' },
   { value: 'staff', title: 'people who work here' },
   { value: 'lot', title: 'bottles' },
 ]
@@ -101,13 +101,13 @@ function toFile() {
           </td>
         </tr>
         <tr v-if="page?.lines.length === 0">
-          <td colspan="4">Nothing of that kind.</td>
+          <td colspan="4">No entries of that kind.</td>
         </tr>
       </tbody>
     </VTable>
     <div class="row">
-      <VBtn v-if="page?.next" variant="outlined" :loading="busy" @click="more">Further back</VBtn>
-      <VBtn variant="text" @click="toFile">These lines as a file</VBtn>
+      <VBtn v-if="page?.next" variant="outlined" :loading="busy" @click="more">Older entries</VBtn>
+      <VBtn variant="text" @click="toFile">Export these entries</VBtn>
     </div>
     <p v-if="trouble" role="alert" class="tag stop">{{ trouble }}</p>
   </section>

@@ -29,12 +29,12 @@ onUnmounted(() => {
 
 const words = computed(() => {
   const step = last.value
-  if (!step) return 'looking at the seals'
+  if (!step) return 'checking the seals'
   if (step.broken !== null) return `broken at seal ${step.broken}`
   if (step.brokenAmendment !== null) return `broken at amendment ${step.brokenAmendment}`
-  if (!step.done) return `${step.walked} of ${step.total} seals looked at, so far every one stands`
+  if (!step.done) return `${step.walked} of ${step.total} seals checked, all valid so far`
   if (step.total === 0) return 'no seal yet'
-  return `${step.total} ${step.total === 1 ? 'seal stands' : 'seals, every one stands'}`
+  return `${step.total} ${step.total === 1 ? 'seal valid' : 'seals, all valid'}`
 })
 const tone = computed(() => {
   if (!last.value?.done) return ''

@@ -92,7 +92,7 @@ const ml = (amount: number) => `${amount.toFixed(1)} mL`
     </tbody>
   </VTable>
   <template v-if="less.length">
-    <h3>Less would do</h3>
+    <h3>Start with less</h3>
     <ul class="plainlist">
       <li v-for="product in less" :key="product.name" class="figures">
         <b>{{ product.name }}</b>: {{ ml(product.takenMl) }} of {{ ml(product.plannedMl) }} were

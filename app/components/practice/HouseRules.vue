@@ -108,7 +108,7 @@ async function end(id: string) {
             }}{{ own.ended ? `; ended ${dayAndClock(own.ended, zone)}` : '' }}</span
           ></span
         ><VBtn v-if="!own.ended" size="small" height="38" variant="outlined" @click="end(own.id)"
-          >End it<span class="sr">: {{ name(own.rule) }}</span></VBtn
+          >End rule<span class="sr">: {{ name(own.rule) }}</span></VBtn
         >
       </li>
     </ul>
@@ -153,7 +153,7 @@ async function end(id: string) {
         density="compact"
         hide-details
       />
-      <VTextField v-model="reason" label="Why" density="compact" hide-details :maxlength="300" />
+      <VTextField v-model="reason" label="Reason" density="compact" hide-details :maxlength="300" />
       <p v-if="wrong" class="tag watch">{{ wrong }}</p>
       <div>
         <VBtn

@@ -27,7 +27,7 @@ const copy = () => attempt(() => navigator.clipboard.writeText(made.value))
 <template>
   <div class="stack signed">
     <p class="soft">
-      A signed line, printed and kept elsewhere, shows later whether any record was cut off the end.
+      Print a signed line and keep it elsewhere. It shows later whether a record was removed.
     </p>
     <div class="row">
       <VBtn variant="outlined" :loading="busy" @click="make">Make a signed line</VBtn>

@@ -35,7 +35,7 @@ const fill = computed(() =>
     }),
   ),
 )
-const again = computed(() => (Object.keys(tapped.value).length > 0 ? 'Kept, go on' : 'Go on'))
+const again = computed(() => (Object.keys(tapped.value).length > 0 ? 'Save, go on' : 'Go on'))
 </script>
 
 <template>

@@ -92,7 +92,7 @@ async function keep() {
       >
     </div>
     <p class="dim">
-      Tap each region that is not as read under make-up. The plan offers its changes then.
+      Tap each region that differs from the reading under make-up. The plan then offers changes.
     </p>
     <div class="row">
       <RoomButton tone="go" data-next :disabled="busy" @click="keep">

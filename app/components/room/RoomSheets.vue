@@ -64,7 +64,7 @@ function planWhatIsLeft(minutes: number) {
   />
   <ChoiceSheet
     v-else-if="sheet === 'swap'"
-    label="Why"
+    label="Reason"
     title="Because"
     :choices="asChoices(SWAP_REASONS)"
     @choose="swap"

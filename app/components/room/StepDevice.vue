@@ -45,7 +45,7 @@ watch(wanted, (level, before) => {
   if (level !== undefined && before !== undefined) void ask({ level })
 })
 const stands = computed(() =>
-  says.value?.level === undefined ? '' : `stands at ${says.value.level} ${says.value.unit}`,
+  says.value?.level === undefined ? '' : `is at ${says.value.level} ${says.value.unit}`,
 )
 const unlike = computed(
   () =>
@@ -56,7 +56,7 @@ const unlike = computed(
 </script>
 
 <template>
-  <div class="row" role="group" aria-label="The device on the line">
+  <div class="row" role="group" aria-label="Connected device">
     <RoomButton v-if="!says" :disabled="busy" @click="ask()">Ask the device</RoomButton>
     <template v-else>
       <b class="figures">{{ stands }}</b>

@@ -19,7 +19,7 @@ const sent = computed(() => {
   if (room.line === 'sent') return 'saved, all taps sent'
   if (room.line === 'sending') return 'sending'
   const count = room.unsent.length
-  return `${count} ${count === 1 ? 'tap' : 'taps'} kept here, sent when the house answers`
+  return `${count} ${count === 1 ? 'tap' : 'taps'} kept here, sent when the server answers`
 })
 const emit = defineEmits<{ fit: [] }>()
 const next = computed(() =>

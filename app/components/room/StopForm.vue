@@ -63,7 +63,7 @@ async function keep() {
       <p class="dim">Where: {{ whereWords }} · on the skin: {{ onSkinWords }}</p>
       <RoomButton tone="warn" @click="keep">Save form</RoomButton>
     </template>
-    <p v-else class="dim">kept</p>
+    <p v-else class="dim">saved</p>
   </div>
 </template>
 

@@ -42,7 +42,7 @@ async function keep() {
 </script>
 
 <template>
-  <p v-if="wish === 'no'" class="dim">No photographs: as wished.</p>
+  <p v-if="wish === 'no'" class="dim">No photographs: the client does not want any.</p>
   <div v-else class="picture">
     <VCheckbox
       v-if="wish === 'ask'"

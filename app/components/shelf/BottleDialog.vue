@@ -109,7 +109,7 @@ const sum = computed(() =>
                 <th>What</th>
                 <th>{{ unit.name }}</th>
                 <th>Who</th>
-                <th>Why</th>
+                <th>Reason</th>
               </tr>
             </thead>
             <tbody>

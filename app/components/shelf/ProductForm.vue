@@ -95,7 +95,7 @@ async function keep(retired = props.row?.retired ?? false) {
           />
           <VSelect
             v-model="form.dispenser"
-            label="Comes out of"
+            label="Dispenser"
             :items="dispensers"
             :error-messages="err('dispenser')"
           />
@@ -150,7 +150,7 @@ async function keep(retired = props.row?.retired ?? false) {
           />
           <VTextField
             v-model="form.reorder"
-            label="Order anew below"
+            label="Reorder below"
             suffix="mL"
             inputmode="numeric"
             :error-messages="err('reorderMillilitres')"

@@ -35,7 +35,7 @@ const bottles = computed(() =>
         <h2>Recall a lot</h2>
         <form v-if="!found" class="stack" novalidate @submit.prevent="stop">
           <VTextField v-model="code" label="Code on the bottles" autofocus />
-          <VTextField v-model="reason" label="Why" />
+          <VTextField v-model="reason" label="Reason" />
           <p v-if="trouble" role="alert" class="tag stop">{{ trouble }}</p>
           <VBtn
             type="submit"

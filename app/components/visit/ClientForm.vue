@@ -101,7 +101,7 @@ const err = (field: keyof Fields) => fieldProblem(trouble.value, field)
     <VCard>
       <form class="stack pa-5" novalidate @submit.prevent="save">
         <h2>{{ client ? 'Edit the client' : 'Add a client' }}</h2>
-        <p v-if="restored" class="tag calm">What you had typed before is back.</p>
+        <p v-if="restored" class="tag calm">Your unsaved entries are back.</p>
         <VTextField v-model="form.name" label="Name" :error-messages="err('name')" autofocus />
         <div class="pair">
           <VTextField

@@ -63,7 +63,7 @@ const detail = (answer: Answer) =>
 const whatItIs = computed(() =>
   form.value && other.value
     ? `Sent in ${dayAndClock(form.value.at, other.value.practice.timeZone)}. ` +
-      'Go through it together: each line counts once you take it.'
+      'Go through it together: each line counts once you accept it.'
     : "A one-time link for the client's own device. It shows nothing of the file.",
 )
 </script>
@@ -102,14 +102,14 @@ const whatItIs = computed(() =>
           <span class="what"
             ><b>{{ FINDINGS[told.f].short }}</b>
             <span class="soft">{{ detail(told.a) }}</span></span
-          ><span v-if="same(told.f)" class="tag good">taken</span
+          ><span v-if="same(told.f)" class="tag good">accepted</span
           ><VBtn
             v-else
             size="small"
             height="38"
             variant="outlined"
             @click="emit('take', told.f, told.a)"
-            >Take<span class="sr"> {{ FINDINGS[told.f].short }}</span></VBtn
+            >Accept<span class="sr"> {{ FINDINGS[told.f].short }}</span></VBtn
           >
         </li>
       </ul>
@@ -123,7 +123,7 @@ const whatItIs = computed(() =>
               height="38"
               variant="outlined"
               @click="emit('take', finding, { say: 'no' })"
-              >Take<span class="sr"> no to {{ FINDINGS[finding].short }}</span></VBtn
+              >Accept<span class="sr"> no to {{ FINDINGS[finding].short }}</span></VBtn
             >
           </li>
         </ul>
@@ -131,14 +131,14 @@ const whatItIs = computed(() =>
       <div v-if="form.medicines" class="row line">
         <span class="what"
           ><b>medicines</b> <span class="soft">{{ form.medicines }}</span></span
-        ><span v-if="medicines === form.medicines" class="tag good">taken</span
+        ><span v-if="medicines === form.medicines" class="tag good">accepted</span
         ><VBtn
           v-else
           size="small"
           height="38"
           variant="outlined"
           @click="emit('medicines', form.medicines)"
-          >Take<span class="sr"> medicines</span></VBtn
+          >Accept<span class="sr"> medicines</span></VBtn
         >
       </div>
     </template>

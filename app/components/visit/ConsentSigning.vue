@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import SignaturePad from 'signature_pad'
-import { CONSENTS, type ConsentId } from '#core/catalogue/consultation/consents'
+import { CONSENT_SENTENCE, CONSENTS, type ConsentId } from '#core/catalogue/consultation/consents'
 import { barredConsents, needsGuardian, offeredConsents } from '#core/screening/consent/consent'
 import type { Bar } from '#core/screening/verdict/verdict'
 import { fieldProblem, sayProblem } from '~/composables/useApi'
@@ -84,8 +84,7 @@ async function sign() {
 
 <template>
   <p>
-    I have answered to the best of my knowledge, I know what is planned today and may stop it at any
-    time.
+    {{ CONSENT_SENTENCE }}
   </p>
   <p v-if="guardian" class="tag watch">Under 16: a guardian signs</p>
   <fieldset class="kinds">

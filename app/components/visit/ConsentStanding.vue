@@ -26,7 +26,7 @@ const missing = computed(() =>
     .join(', '),
 )
 const until = (stand: Standing) =>
-  `signed ${dayWords(stand.at, zone.value)}, stands until ${stand.until}`
+  `signed ${dayWords(stand.at, zone.value)}, valid until ${stand.until}`
 async function takeBack(kind: ConsentId) {
   trouble.value = ''
   try {
@@ -54,7 +54,7 @@ async function takeBack(kind: ConsentId) {
           variant="outlined"
           color="error"
           @click="takeBack(stand.kind)"
-          >Take back<span class="sr"> {{ CONSENTS[stand.kind].name }}</span></VBtn
+          >Withdraw<span class="sr"> {{ CONSENTS[stand.kind].name }}</span></VBtn
         >
       </li>
     </ul>
@@ -63,7 +63,7 @@ async function takeBack(kind: ConsentId) {
     <div v-if="mayChange" class="row">
       <VBtn variant="text" @click="emit('again')">Sign again</VBtn>
       <VBtn variant="text" @click="takingBack = !takingBack">
-        {{ takingBack ? 'Leave as it stands' : 'The client takes it back' }}
+        {{ takingBack ? 'Cancel' : 'Withdraw consent' }}
       </VBtn>
     </div>
   </div>

@@ -65,7 +65,7 @@ const SIDES = (['L', 'R'] as const).map((side) => [side, SIDE_NAMES[side]] as co
 const differenceWords = (difference: number) =>
   beyondTheEye(difference)
     ? `${signed(difference)} from the work`
-    : 'no difference beyond what an eye repeats'
+    : 'no difference beyond reading error'
 const gradeOf = (event: Event) => Number((event.target as HTMLSelectElement).value) as Grade
 </script>
 

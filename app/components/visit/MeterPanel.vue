@@ -69,7 +69,7 @@ function against(taken: { kind: MeterKind; zone: ZoneId; median: number }): stri
   if (!old) return 'first reading'
   return changedBeyond(taken.kind, old.median, taken.median)
     ? `${shortNumber(old.median)} → ${shortNumber(taken.median)}: changed`
-    : `last ${shortNumber(old.median)}: no change beyond the meter's own`
+    : `last ${shortNumber(old.median)}: no change beyond the meter’s own spread`
 }
 /**
  * How far a zone's colour has moved since the last visit, where both times all three values were
@@ -110,7 +110,7 @@ const angles = computed(() =>
   }),
 )
 const PHASES = [
-  { value: 'madeUp', title: 'as they came' },
+  { value: 'madeUp', title: 'on arrival' },
   { value: 'bare', title: 'after the surface cleanse' },
 ] as const
 </script>

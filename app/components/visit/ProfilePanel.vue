@@ -63,7 +63,7 @@ function evidenceOf(line: Profile['lines'][number]): string {
 }
 const whatKeepingDoes = computed(() =>
   open.value && open.value !== 'type' && props.profile.conditions.includes(open.value)
-    ? 'The line is set aside. Its grades still count where they were read: ' +
+    ? 'You judged this differently. Its grades still count where they were read: ' +
       'read again to change them.'
     : 'The line is added.',
 )
@@ -123,7 +123,7 @@ const whatKeepingDoes = computed(() =>
       </p>
       <VTextField
         v-model="reason"
-        label="Why"
+        label="Reason"
         density="compact"
         :maxlength="300"
         :error-messages="reason && !said ? ['say why'] : []"

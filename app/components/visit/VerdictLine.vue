@@ -19,10 +19,10 @@ const props = defineProps<{ bar: Bar; disabled: boolean }>()
 const visit = useVisit()
 const session = useSession()
 const LIFTS = {
-  date: 'Lifts by itself',
-  therapist: 'A therapist lifts it',
-  doctor: "A doctor's word lifts it",
-  nobody: 'Stands',
+  date: 'Ends on its date',
+  therapist: 'A therapist may lift it',
+  doctor: 'Only a doctor’s word lifts it',
+  nobody: 'In force',
 } as const
 const where = computed(() =>
   props.bar.regions.length === REGION_IDS.length ? '' : ` · ${nameRegions(props.bar.regions)}`,
@@ -89,7 +89,7 @@ async function aside() {
         height="38"
         variant="outlined"
         @click="asking = true"
-        >Set aside for today<span class="sr">: {{ called }}</span></VBtn
+        >Overridden for today<span class="sr">: {{ called }}</span></VBtn
       >
       <form v-if="asking" class="stack aside" novalidate @submit.prevent="aside">
         <VTextField
@@ -101,7 +101,7 @@ async function aside() {
         />
         <VTextField
           v-model="reason"
-          label="Why it may be set aside"
+          label="Reason for overriding"
           density="compact"
           :maxlength="300"
         />

@@ -145,7 +145,7 @@ const firstShelved = computed(() => {
       </ul>
     </details>
     <div v-if="lifts.length">
-      <h3>Set aside for today</h3>
+      <h3>Overridden for today</h3>
       <ul class="plainlist">
         <li v-for="lift in lifts" :key="lift.rule" class="bar aside">
           <b>{{ nameOf(lift.rule) }}</b>: {{ lift.reason

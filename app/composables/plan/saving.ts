@@ -77,7 +77,7 @@ export function useSaving(
     await dropDraft(key())
     saved.value = 'kept'
     trouble.value =
-      'A colleague has changed this plan meanwhile: theirs is shown. Undo brings yours back.'
+      'A colleague has changed this plan: their version is shown. Undo brings yours back.'
   }
   function showDraft(sent: PlanStep[]): void {
     if (!visit.bundle) return

@@ -34,7 +34,7 @@ export function useRoomView() {
   const finished = computed(() => room.state?.finishedAt !== undefined)
   const sentWords = computed(() =>
     room.line === 'sent'
-      ? 'Every tap has reached the house.'
+      ? 'Every tap is saved on the server.'
       : 'Some taps are still on this device; they are being sent.',
   )
   /** What the zones may be asked about now: it is off again, or worked in. */

@@ -27,7 +27,7 @@ const habits = computed(() => {
   const words = habitsAtHome(file.value?.answers ?? {}).join(' and ')
   if (!words || !file.value?.toldAt) return ''
   const day = dayWords(file.value.toldAt, file.value.timeZone)
-  return `${words[0]?.toUpperCase()}${words.slice(1)}, as told on ${day}, taken to go on.`
+  return `${words[0]?.toUpperCase()}${words.slice(1)}, as answered on ${day}. It is assumed to go on.`
 })
 /** Booked from here: the day of today, its rooms, and this client. */
 const booking = ref<DayPage | null>(null)

@@ -1,84 +1,41 @@
 <script setup lang="ts">
-import type { Double, ImportLine } from '#contracts/replies/clientFile'
-import {
-  guessMapping,
-  IMPORT_FIELDS,
-  readCsv,
-  readVcards,
-  toClient,
-  type ImportField,
-  type Mapping,
-  type ReadFile,
-} from '#contracts/readClients'
+import type { ImportLine } from '#contracts/replies/clientFile'
+import { IMPORT_FIELDS, type Mapping } from '#contracts/addressBook/columns'
+import { ENCODING_IDS, ENCODINGS, type Encoding } from '#contracts/addressBook/text'
 import { useAttempt } from '~/composables/attempt'
+import { IMPORT_WORDS, useClientImport } from '~/composables/clientImport'
 import { dayAndClock } from '~/composables/dates'
 import { useApi } from '~/composables/useApi'
 
-const WORDS: Record<ImportField, string> = {
-  name: 'Name',
-  born: 'Born',
-  phone: 'Phone',
-  email: 'E-mail',
-  work: 'Work',
-  medicines: 'Medicines',
-  notes: 'Notes',
-}
-const COLUMNS = IMPORT_FIELDS.map((value) => ({ value, title: WORDS[value] }))
+const COLUMNS = IMPORT_FIELDS.map((value) => ({ value, title: IMPORT_WORDS[value] }))
+const CODES = ENCODING_IDS.map((value) => ({ value, title: ENCODINGS[value] }))
+const ORDERS = [
+  { value: 'day first', title: 'day/month/year' },
+  { value: 'month first', title: 'month/day/year' },
+]
 useHead({ title: 'Clients from a file · Oak Basin' })
 const api = useApi()
 const { busy, trouble, attempt } = useAttempt()
-const file = ref<ReadFile | null>(null)
-const mapping = ref<Mapping>({})
-const doubles = ref<Double[]>([])
-/** Rows that are left out: doubles to begin with, and whatever is ticked off. */
-const left = ref<Set<number>>(new Set())
+const reading = useClientImport()
+const { file, rows, good, bad } = reading
 const done = ref('')
 const { data: imports, refresh } = await useAsyncData('imports', () =>
   api<ImportLine[]>('/api/clients/imports'),
 )
-const rows = computed(() => file.value?.rows.map((row) => toClient(row, mapping.value)) ?? [])
-const good = computed(() =>
-  rows.value.flatMap((row, at) => (row.wrong.length === 0 && !left.value.has(at) ? [row] : [])),
-)
-const bad = computed(() => rows.value.filter((row) => row.wrong.length > 0).length)
-
-async function look() {
-  done.value = ''
-  const asked = rows.value.map(({ fields: { name, born, phone } }) => ({
-    name: name.slice(0, 200),
-    born: born.slice(0, 40),
-    phone: phone.slice(0, 60),
-  }))
-  await attempt(async () => {
-    doubles.value = await api('/api/clients/check', { method: 'POST', body: { rows: asked } })
-    left.value = new Set(
-      doubles.value.filter(({ why }) => why !== 'name alone').map(({ row }) => row),
-    )
-  })
-}
 async function choose(event: Event) {
   const chosen = (event.target as HTMLInputElement).files?.[0]
   if (!chosen) return
-  file.value = null
-  await attempt(async () => {
-    const text = await chosen.text()
-    const read = /^\s*BEGIN:VCARD/i.test(text) ? readVcards(text) : readCsv(text)
-    if (!read) throw new Error('nothing in it')
-    file.value = read
-    mapping.value = guessMapping(read.headers)
+  done.value = ''
+  let found = false
+  const tried = await attempt(async () => {
+    found = await reading.choose(chosen)
   })
-  if (file.value) await look()
-  else trouble.value = 'Nothing could be read: a CSV file with a line of names, or vCards.'
+  if (tried && !found)
+    trouble.value =
+      'Nothing could be read. Choose a CSV file whose first line names the columns, or vCards.'
 }
-const remap = (to: Mapping) => {
-  mapping.value = to
-  return look()
-}
-const leave = (at: number) => {
-  const next = new Set(left.value)
-  if (!next.delete(at)) next.add(at)
-  left.value = next
-}
+const remap = (to: Mapping) => attempt(() => reading.remap(to))
+const recode = (to: Encoding) => attempt(() => reading.recode(to))
 const words = (count: number) => `${count} ${count === 1 ? 'client' : 'clients'}`
 const take = () =>
   attempt(async () => {
@@ -90,8 +47,8 @@ const take = () =>
       method: 'POST',
       body,
     })
-    done.value = `${words(clients)} taken in.`
-    file.value = null
+    done.value = `${words(clients)} imported.`
+    reading.forget()
     await refresh()
   })
 const undo = (id: string) =>
@@ -99,7 +56,7 @@ const undo = (id: string) =>
     const { clients } = await api<{ clients: number }>(`/api/clients/imports/${id}`, {
       method: 'DELETE',
     })
-    done.value = `${words(clients)} taken out again.`
+    done.value = `${words(clients)} removed again.`
     await refresh()
   })
 </script>
@@ -111,8 +68,8 @@ const undo = (id: string) =>
       <VBtn variant="outlined" to="/people">To the people</VBtn>
     </div>
     <p>
-      A CSV file with a line of names, or vCards. Nothing is taken in before you have seen it, and a
-      whole file can be taken out again until one of its clients has a visit.
+      A CSV file whose first line names the columns, or vCards. You see a preview before anything is
+      imported. An import can be undone until one of its clients has a visit.
     </p>
     <label class="choose">
       <b>Choose a file</b>
@@ -121,18 +78,49 @@ const undo = (id: string) =>
     <p v-if="trouble" role="alert" class="tag stop">{{ trouble }}</p>
     <p v-if="done" role="status" class="tag good">{{ done }}</p>
     <template v-if="file">
-      <ImportMapping :headers="file.headers" :mapping="mapping" :fields="COLUMNS" @change="remap" />
-      <ImportPreview :rows="rows" :doubles="doubles" :left="left" @leave="leave" />
+      <div class="row">
+        <VSelect
+          :model-value="reading.encoding.value"
+          :items="CODES"
+          label="Encoding: change it if letters look wrong"
+          density="compact"
+          hide-details
+          @update:model-value="recode"
+        />
+        <VSelect
+          v-if="reading.asksOrder.value"
+          v-model="reading.order.value"
+          :items="ORDERS"
+          label="How birthdays are written"
+          density="compact"
+          hide-details
+        />
+      </div>
+      <ImportMapping
+        :headers="file.headers"
+        :mapping="reading.mapping.value"
+        :fields="COLUMNS"
+        @change="remap"
+      />
+      <ImportPreview
+        :rows="rows"
+        :lines="file.lines"
+        :doubles="reading.doubles.value"
+        :twice="reading.twice.value"
+        :left="reading.left.value"
+        @leave="reading.leave"
+        @mend="reading.mend"
+      />
       <div class="row">
         <VBtn color="primary" :loading="busy" :disabled="good.length === 0" @click="take">
           Import {{ words(good.length) }}
         </VBtn>
-        <span v-if="bad" class="soft">{{ bad }} cannot be taken in as they stand.</span>
+        <span v-if="bad" class="soft">{{ bad }} cannot be imported.</span>
       </div>
     </template>
     <WholeFile v-if="!file" />
     <section v-if="imports?.length" class="panel">
-      <h2>Taken in before</h2>
+      <h2>Earlier imports</h2>
       <ul class="plainlist">
         <li v-for="own in imports" :key="own.id" class="between">
           <span>{{ dayAndClock(own.at, 'UTC') }} · {{ words(own.clients) }}</span>

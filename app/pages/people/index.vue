@@ -26,7 +26,7 @@ const counted = computed(() => {
   return `${total} ${total === 1 ? 'person' : 'people'}${sought.value ? ' found' : ''}`
 })
 const nobody = computed(() =>
-  sought.value ? 'Nobody by that name or work.' : 'Nobody yet. Add your first client.',
+  sought.value ? 'No client matches.' : 'No clients yet. Add your first client.',
 )
 </script>
 

@@ -2,7 +2,7 @@
 import type { HousePage } from '#contracts/replies/house'
 import { sayProblem, useApi } from '~/composables/useApi'
 
-useHead({ title: 'Furnish the house · Oak Basin' })
+useHead({ title: 'Set up the practice · Oak Basin' })
 const api = useApi()
 const { data, error, refresh } = await useAsyncData('house', () => api<HousePage>('/api/house'))
 /** What is still to be done before the first visit can be planned, and what makes it better. */
@@ -21,7 +21,7 @@ const steps = computed(() => {
 <template>
   <div class="furnish">
     <div class="between">
-      <h1>Furnish the house</h1>
+      <h1>Set up the practice</h1>
       <VBtn variant="outlined" to="/practice">To the Practice page</VBtn>
     </div>
     <p v-if="error" role="alert" class="tag stop">{{ sayProblem(error) }}</p>
@@ -32,9 +32,7 @@ const steps = computed(() => {
           <li v-for="step in steps" :key="step.text">{{ step.text }}</li>
         </ul>
       </section>
-      <p v-else>
-        All is there. Clients are taken in under <NuxtLink to="/people">People</NuxtLink>.
-      </p>
+      <p v-else>All is there. Add clients under <NuxtLink to="/people">People</NuxtLink>.</p>
       <div class="cols">
         <div class="stack">
           <StarterShelf :products="data.products" @changed="refresh" />

@@ -16,7 +16,7 @@ const { data, error, refresh } = await useAsyncData('practice', () =>
       <h1>Practice</h1>
       <span class="row">
         <VBtn variant="outlined" to="/practice/money">Costs and prices</VBtn>
-        <VBtn variant="outlined" to="/practice/house">Furnish the house</VBtn>
+        <VBtn variant="outlined" to="/practice/house">Set up the practice</VBtn>
       </span>
     </div>
     <p v-if="error" role="alert" class="tag stop">{{ sayProblem(error) }}</p>

@@ -77,8 +77,8 @@ const print = () => {
       </div>
     </div>
     <p class="soft noprint">
-      After each client a tool is washed, stays wet with the disinfectant for the time on its label,
-      and is dried. Until then it is on no tray.
+      After each client a tool is washed, kept wet with disinfectant for the time on its label, and
+      dried. Until then it is on no tray.
     </p>
     <p v-if="error" role="alert" class="tag stop">{{ sayProblem(error) }}</p>
     <p v-if="trouble" role="alert" class="tag stop">{{ trouble }}</p>
@@ -94,7 +94,7 @@ const print = () => {
           <form v-if="form?.tool === tool.tool" class="row edit" novalidate @submit.prevent="save">
             <VTextField
               v-model="form.pieces"
-              label="Pieces in the house"
+              label="Pieces in use"
               inputmode="numeric"
               hide-details
             />

@@ -110,7 +110,7 @@ const keep = () =>
         </VTable>
       </div>
       <div class="panel row keep">
-        <VTextField v-model="reason" class="reason" label="Why it is counted" hide-details />
+        <VTextField v-model="reason" class="reason" label="Reason for the count" hide-details />
         <VBtn type="submit" color="primary" :loading="busy" :disabled="counted.length === 0 || bad"
           >Save the count of {{ bottles(counted.length) }}</VBtn
         >

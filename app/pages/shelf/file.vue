@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { readCsv, type ReadFile } from '#contracts/addressBook/csv'
+import { encodingOf, textOf } from '#contracts/addressBook/text'
 import {
   guessProducts,
   PRODUCT_COLUMNS,
@@ -6,7 +8,6 @@ import {
   writeProducts,
   type ProductMapping,
 } from '#contracts/productFile'
-import { readCsv, type ReadFile } from '#contracts/readClients'
 import type { ShelfRow } from '#contracts/replies/shelf'
 import { useAttempt } from '~/composables/attempt'
 import { offerFile } from '~/composables/files'
@@ -45,12 +46,14 @@ async function choose(event: Event) {
   done.value = ''
   await attempt(async () => {
     shelf.value = await wholeShelf(api, '&retired=yes')
-    const read = readCsv(await chosen.text())
+    const bytes = new Uint8Array(await chosen.arrayBuffer())
+    const read = readCsv(textOf(bytes, encodingOf(bytes)))
     if (!read) throw new Error('nothing in it')
     mapping.value = guessProducts(read.headers)
     file.value = read
   })
-  if (!file.value) trouble.value = 'Nothing could be read: a CSV file with a line of names.'
+  if (!file.value)
+    trouble.value = 'Nothing could be read. Choose a CSV file whose first line names the columns.'
 }
 const take = () =>
   attempt(async () => {
@@ -58,7 +61,7 @@ const take = () =>
       method: 'POST',
       body: body.value,
     })
-    done.value = `${words(said.added, 'product')} taken in, ${said.changed} changed.`
+    done.value = `${words(said.added, 'product')} imported, ${said.changed} changed.`
     file.value = null
   })
 const out = () =>
@@ -72,9 +75,9 @@ const out = () =>
       <VBtn variant="outlined" to="/shelf">To the shelf</VBtn>
     </div>
     <p>
-      A CSV file with a line of names. A product the shelf knows by its name is changed where the
-      file says something else, so a price list needs the name and the price alone; another name
-      becomes a new product. Nothing is taken in before you have seen it.
+      A CSV file whose first line names the columns. Known products are changed where the file
+      differs; other names become new products. A price list needs only name and price. You see a
+      preview before anything is imported.
     </p>
     <div class="row">
       <label class="row">
@@ -122,7 +125,7 @@ const out = () =>
           @click="take"
           >{{ doing }}</VBtn
         >
-        <span v-if="bad" class="soft">{{ words(bad, 'row') }} cannot be taken in.</span>
+        <span v-if="bad" class="soft">{{ words(bad, 'row') }} cannot be imported.</span>
       </div>
     </template>
   </div>

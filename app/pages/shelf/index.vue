@@ -27,9 +27,9 @@ async function saved() {
 }
 const rows = computed(() => data.value?.items ?? [])
 const nothing = computed(() => {
-  if (!data.value?.nothing) return 'Nothing on the shelf by that word.'
+  if (!data.value?.nothing) return 'No product matches.'
   return (
-    'The shelf is empty. An owner puts up the starter shelf under Practice, Furnish the house; ' +
+    'The shelf is empty. An owner adds the starter shelf under Practice, Set up the practice; ' +
     'or add a product here.'
   )
 })

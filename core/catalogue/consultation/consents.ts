@@ -6,6 +6,9 @@ import type { FamilyId } from '../kinds'
  */
 export const CONSENT_IDS = ['care', 'exfoliation', 'machine', 'current', 'needling'] as const
 export type ConsentId = (typeof CONSENT_IDS)[number]
+/** What is signed, whatever it is signed for. */
+export const CONSENT_SENTENCE =
+  'I have answered to the best of my knowledge. I know what is planned today and may stop it at any time.'
 interface ConsentKind {
   id: ConsentId
   name: string

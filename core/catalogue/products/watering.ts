@@ -18,7 +18,7 @@ export const WATERING: Readonly<Partial<Record<ProductKind, { secondLayer: boole
 export const ABSORBED_WORDS = [
   'stayed on top',
   'a little',
-  'most of it',
+  'most absorbed',
   'absorbed at once',
 ] as const
 export const ABSORBED_GRADES = [0, 1, 2, 3] as const

@@ -103,7 +103,7 @@ export const AFTERCARE: readonly AftercareRow[] = [
     24,
     ['sunProtection'],
     'Sun protection tomorrow morning.',
-    'clean skin has less of its own cover',
+    'freshly cleansed skin burns more easily',
   ),
   row(
     'makeup-tip',
@@ -166,7 +166,7 @@ export const AFTERCARE: readonly AftercareRow[] = [
     24,
     ['scrub', 'acid'],
     'No scrub or acid tonight.',
-    'the skin has been cleaned thoroughly',
+    'your skin was cleansed deeply today',
   ),
   row(
     'heat-tip',
@@ -184,7 +184,7 @@ export const AFTERCARE: readonly AftercareRow[] = [
     24,
     ['sauna', 'bath'],
     'No sauna or hot bath tonight.',
-    'the skin has been warmed enough',
+    'your skin was warmed today',
   ),
   row(
     'products-tip',
@@ -192,7 +192,7 @@ export const AFTERCARE: readonly AftercareRow[] = [
     'products',
     12,
     ['everything'],
-    'Nothing more on it.',
+    'Put nothing more on it.',
     'the visit ended with what the skin needs',
   ),
   row(
@@ -201,8 +201,8 @@ export const AFTERCARE: readonly AftercareRow[] = [
     'products',
     48,
     ['actives'],
-    'Then only your calming cream.',
-    'fresh skin takes in more than it should',
+    'After that only your calming cream.',
+    'fresh skin absorbs more than it should',
   ),
   row(
     'products-needling',
@@ -229,7 +229,7 @@ export const AFTERCARE: readonly AftercareRow[] = [
     24,
     ['hands', 'pillow', 'press'],
     'Do not touch your face or press where something was taken out; fresh pillowcase tonight.',
-    'cleared pores close by themselves',
+    'cleared pores close on their own',
   ),
   row(
     'touch-any',

@@ -51,7 +51,7 @@ export const BACKBONE: readonly Backbone[] = [
 ]
 /** Hands are washed before they touch the face. */
 export const FIRST_OF_ALL: TechniqueId = 'settle'
-/** Who has sat up is not worked on any more. */
+/** Once the client has sat up, the work is over. */
 export const LAST_OF_ALL: TechniqueId = 'close'
 /** What the musts have to cover: every zone that this client may have it on. */
 export const COVERS: readonly { rule: string; technique: TechniqueId; byDay?: true }[] = [

@@ -38,7 +38,7 @@ export const KNEADING = {
 export const SKIN_NOW = {
   id: 'skin-now',
   sentence:
-    'A step that does not find the skin as it needs it, by what was done, is told so; half a minute either way is nothing.',
+    'A step says when the skin is not as it needs it, by what was done; half a minute either way does not count.',
   grace: minutes(0.5),
   source: COMMON_PRACTICE,
 } as const

@@ -55,8 +55,8 @@ const ROWS = [
   ),
   rule('sun-last', 'stop', 'Nothing touches the skin after sun protection.'),
   rule('hands-first', 'adapt', 'Hands are washed before they touch the face.'),
-  rule('close-last', 'adapt', 'Who has sat up is not worked on any more.'),
-  rule('off-nothing', 'adapt', 'Nothing lies there to be taken off.'),
+  rule('close-last', 'adapt', 'Once the client has sat up, the work is over.'),
+  rule('off-nothing', 'adapt', 'There is nothing there to take off.'),
   rule('must-close', 'adapt', 'The client sits up slowly and hears what to do tonight.'),
   rule(
     'oil-under-sun',
@@ -85,7 +85,7 @@ const ROWS = [
   ),
   rule('pass-limit', 'stop', 'Never a third pass.', true),
   rule('pair', 'stop', 'These two never share a visit.', true),
-  rule('straight-before', 'stop', 'Something must stand straight before it.', true),
+  rule('straight-before', 'stop', 'Something else must come straight before it.', true),
   rule('thin-zones', 'stop', 'On thin zones the lower half of the range.', true),
   rule('wear-off', 'stop', 'Warmth has faded: soften again first.'),
   rule(
@@ -100,7 +100,7 @@ const ROWS = [
   rule('over-tolerance', 'stop', 'More than this skin can bear today.', true),
   rule('heat-limit', 'stop', 'Longer warmth than this client may have.', true),
   rule('scope', 'stop', "Outside this person's licence.", true),
-  rule('no-device', 'stop', 'The device is not in the house or not ready.'),
+  rule('no-device', 'stop', 'The device is not here or not ready.'),
   rule('no-product', 'stop', 'Nothing on the shelf that this client may have.'),
   rule(
     'calm-only',
@@ -109,7 +109,7 @@ const ROWS = [
     true,
   ),
   rule('product-barred', 'stop', 'This product is not for this client, or not fit for use.', true),
-  rule('surface', 'stop', 'The step cannot stand on what the last one left.'),
+  rule('surface', 'stop', 'This step does not work on what the last one left.'),
   rule('dwell-early', 'adapt', 'It would come off before it has done its work.'),
   rule('dwell-late', 'stop', 'It would stay on past its latest.', true),
   rule('on-working', 'stop', 'Nothing lies on an acid, enzyme or peel while it works.', true),

@@ -114,14 +114,14 @@ export type StopStepId = (typeof STOP_STEPS)[number]
 export const STOP_STEP_WORDS: Readonly<Record<StopStepId, string>> = {
   removed: 'Take everything off with cool water',
   cooled: 'Cold compress, two minutes',
-  noActives: 'Nothing active any more today',
+  noActives: 'Nothing active for the rest of today',
   form: 'Write down what happened',
   card: 'Give the emergency card',
 }
 
 /** One-tap notes in the room. */
 export const ROOM_NOTES = [
-  'drank the mask',
+  'absorbed the mask at once',
   'faint pink, even',
   'asleep',
   'asked for more pressure',

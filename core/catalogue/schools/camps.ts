@@ -208,7 +208,7 @@ export const POINTS: readonly Point[] = [
       {
         id: 'none',
         sentence: 'None.',
-        reason: 'skin recovers by itself within hours',
+        reason: 'skin recovers on its own within hours',
         taste: { tone: -1200 },
       },
     ],
@@ -351,7 +351,7 @@ export const POINTS: readonly Point[] = [
       {
         id: 'ring',
         sentence: 'A ring on the bone.',
-        reason: 'it creeps in by itself',
+        reason: 'it spreads on its own',
         taste: { eyeProduct: 300 },
       },
       {

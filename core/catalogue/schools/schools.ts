@@ -219,7 +219,7 @@ export function policyWords({ camps, without }: HousePolicy): string {
 export const decidedOn = (policy: HousePolicy, id: PointId): string =>
   POINTS.find((point) => point.id === id)?.camps.find((camp) => camp.id === policy.camps[id])
     ?.sentence ?? AS_THE_SCHOOL
-export const AS_THE_SCHOOL = 'as the school has it'
+export const AS_THE_SCHOOL = 'as the school does it'
 
 /** Only what is decided: points left to the school are not in it. */
 export const cleanCamps = (

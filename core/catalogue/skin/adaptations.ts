@@ -144,7 +144,7 @@ export const ADAPTATIONS: readonly Adaptation[] = [
     ['steam'],
     { life: ['air', 'kitchen'] },
     { favour: -200 },
-    'days in heat and steam: no more of it',
+    'days in heat and steam: no more heat',
   ),
   row(
     'clear-covered',

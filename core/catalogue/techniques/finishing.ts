@@ -146,7 +146,7 @@ export const FINISHING = techniques({
     leaves: { film: 'leaveOn', moisture: 'dry', layer: 7, settleMinutes: 1 },
     effects: {},
     manner: 'spread',
-    hand: 'The whole of it, over everything: round the eyes, ears, neck.',
+    hand: 'All of it, over everything: round the eyes, ears, neck.',
     cue: 'No zone forgotten.',
     seen: 'None forgotten',
     notYet: 'Round the eyes, ears, neck, under the jaw.',

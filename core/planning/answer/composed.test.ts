@@ -50,7 +50,7 @@ describe('a plan as a visit', () => {
     const input = planInput({ readings: readAll(RESILIENT), aims: ['congestion'] })
     expect(composedOf(input, []).intentions.map(({ idle }) => idle)).toEqual([true])
     const nobody = planInput({ readings: readAll(RESILIENT), aims: [] })
-    expect(composedOf(nobody, []).intentions[0]?.words).toMatch(/^nobody has asked for anything/)
+    expect(composedOf(nobody, []).intentions[0]?.words).toMatch(/^no wish was named/)
   })
 
   it('lets a step that only connects stand with the one it stands before', () => {

@@ -66,7 +66,7 @@ export function composedOf(input: PlanInput, steps: readonly PlanStep[]): Compos
 const SAID: Readonly<Record<Intended['by'], string>> = {
   client: 'asked for',
   reading: 'read',
-  nobody: 'nobody has asked for anything',
+  nobody: 'no wish was named',
 }
 
 /** Which of today's intentions works with a technique; undefined where none does. */

@@ -29,7 +29,7 @@ export function notTaken(
     name: TECHNIQUES[step.technique].name,
     why: priced.find((leftOut) => leftOut.technique === step.technique)?.why ?? {
       rule: 'protocol',
-      text: 'not possible with the rest of it',
+      text: 'not possible with the rest of the plan',
     },
   }))
 }

@@ -41,13 +41,13 @@ export function refusalOf(
 
 const NO_SCOPE: Why = {
   rule: 'scope',
-  text: 'Nothing can be planned: nobody has said what you are licensed for. An owner says it under Practice, Scope.',
+  text: 'Nothing can be planned: your licences are not set. An owner sets them under Practice, Scope.',
 }
 const NO_ORDER: Why = {
   rule: 'no-order',
   text:
     'What every visit has cannot be brought into an order that this skin allows today. ' +
-    'Plan it by hand: each step says what speaks against it.',
+    'Plan it by hand: each step says what is wrong with it.',
 }
 
 /** Says that what is pinned in a stage leaves no way to do it; undefined where nothing is. */

@@ -73,7 +73,7 @@ export function finding(
 }
 /** The mend that takes a step out. */
 export const remove = (step: PlanStep): Mend => ({
-  label: `Take out ${TECHNIQUES[step.technique].name.toLowerCase()}`,
+  label: `Remove ${TECHNIQUES[step.technique].name.toLowerCase()}`,
   minutes: -step.minutes,
   edits: [{ do: 'remove', key: step.key }],
 })

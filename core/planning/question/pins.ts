@@ -140,13 +140,13 @@ function pinsApart(pins: readonly PlanStep[]): { rule: string; text: string } | 
     if (exfoliating.length > 1)
       return {
         rule: 'pinned',
-        text: `${named(exfoliating)} are pinned, and only one of them can stand: each takes something off the same skin. Unpin one.`,
+        text: `${named(exfoliating)} are pinned, and only one of them is possible: each takes something off the same skin. Unpin one.`,
       }
     const resting = own.filter((pin) => TECHNIQUES[pin.technique].dwell)
     if (resting.length > 0 && resting.length < own.length)
       return {
         rule: 'pinned',
-        text: `${named(own)} are pinned for one place of the visit, and what rests on the skin leaves no hand for the other. Unpin one.`,
+        text: `${named(own)} are pinned for the same place, and a resting mask leaves no hand free for both. Unpin one.`,
       }
   }
   return undefined

@@ -80,7 +80,7 @@ class Draft {
   byHouse(): void {
     const { technique, input, never } = this
     if (input.policy?.without.includes(technique.id))
-      never.push({ rule: 'house-without', text: 'not offered in this house' })
+      never.push({ rule: 'house-without', text: 'not offered here' })
     if (!input.licences.includes(technique.licence))
       never.push({ rule: 'scope', text: `needs a licence for ${LICENCE_NAMES[technique.licence]}` })
     if (careful(input) && (isStrong(technique.id) || technique.families.includes('peel')))

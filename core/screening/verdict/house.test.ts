@@ -126,7 +126,7 @@ describe('setting a row aside', () => {
     expect(liftTrouble(row('heart-heat'), senior, 'Dr at the lake clinic, 3 March')).toBeUndefined()
     expect(
       liftTrouble(row('pregnancy-heat'), { role: 'trainee', licences: ['basic'] }, ''),
-    ).toContain('trainee')
+    ).toContain('Trainees')
     expect(
       liftTrouble(row('steroids-thin'), { role: 'therapist', licences: ['basic'] }, 'a doctor'),
     ).toContain('licensed')

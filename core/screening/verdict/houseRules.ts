@@ -75,7 +75,7 @@ function apply(row: Contraindication, { change, reason }: HouseRule): Contraindi
     ...(Object.keys(limit).length > 0 ? { limit } : {}),
     ...(row.days === undefined ? {} : { days: Math.max(row.days, change.days ?? 0) }),
     sentence: `${row.sentence} House rule: ${words(change)}.`,
-    reason: `${row.reason}; the house: ${reason}`,
+    reason: `${row.reason}; house rule: ${reason}`,
   }
 }
 

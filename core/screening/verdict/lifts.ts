@@ -30,7 +30,7 @@ function covers(family: FamilyId, licences: readonly LicenceId[]): boolean {
 }
 
 /**
- * Why a person may not set a row aside today; undefined when they may. What only a date or nobody
+ * Why a person may not overrode a restriction today; undefined when they may. What only a date or nobody
  * lifts stands for everyone,
  * and so does what stops the visit. Where a doctor's word is asked, it must be written down.
  */
@@ -40,12 +40,12 @@ export function liftTrouble(
   word: string,
 ): string | undefined {
   if (row.visit)
-    return 'What stops the whole visit is not set aside: correct the answer if it was wrong.'
-  if (row.lifts === 'nobody') return 'Nobody sets this aside.'
-  if (row.lifts === 'date') return 'Only its date lifts this.'
-  if (who.role === 'trainee') return 'A trainee sets nothing aside: ask a colleague.'
+    return 'What stops the whole visit cannot be overridden. Correct the answer if it was wrong.'
+  if (row.lifts === 'nobody') return 'This cannot be overridden.'
+  if (row.lifts === 'date') return 'This ends on its date only.'
+  if (who.role === 'trainee') return 'Trainees cannot override a restriction. Ask a colleague.'
   if (!row.families.every((family) => covers(family, who.licences)))
-    return 'Only somebody licensed for this work may set it aside.'
+    return 'Only a colleague licensed for this work may override it.'
   if (row.lifts === 'doctor' && word.trim().length < WORD_LETTERS)
     return 'Write down which doctor gave their word, and when.'
   return undefined

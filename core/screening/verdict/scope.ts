@@ -27,7 +27,7 @@ export function scopeOf(
       : last !== null && last < today
         ? `ran out on ${last}`
         : !place.includes(licence)
-          ? 'not allowed in this house'
+          ? 'not allowed here'
           : last !== null && daysBetween(today, last) <= WARN_DAYS
             ? `until ${last}: renew it`
             : last !== null

@@ -40,9 +40,9 @@ function faultOf(
   asked: number | undefined,
 ): string | null {
   if (dial && level > dial.most)
-    return `It stands at ${level} ${unit}, ${dial.most} is the most today: turn it down by hand first.`
+    return `The device is at ${level} ${unit}, ${dial.most} is the most today: turn it down by hand first.`
   if (!ready) return 'It says that it is not ready.'
   if (asked !== undefined && level !== asked)
-    return `It was set to ${asked} ${unit} and stands at ${level}: believe its display.`
+    return `It was set to ${asked} ${unit} and is at ${level}: believe its display.`
   return null
 }

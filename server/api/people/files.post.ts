@@ -10,7 +10,7 @@ const BODY_BYTES = CLIENT_BYTES * 1.5
 export default route(
   { does: 'client.import', body: clientFilePost, bodyLimit: BODY_BYTES, reply: made },
   async ({ me, body }) => {
-    notTrainee(me, 'A trainee takes no files in.')
+    notTrainee(me, 'Trainees cannot import client files.')
     return importClient(me, body.id, body.text)
   },
 )

@@ -61,7 +61,7 @@ async function patchesToRead(me: Staff, day: string): Promise<DueLine[]> {
     .orderBy(patchTests.at)
   return rows.map(({ id, client, product }) => ({
     kind: 'patch',
-    title: `Read the patch of ${client}`,
+    title: `Read the patch test of ${client}`,
     text: product,
     to: `/people/${id}`,
   }))
@@ -101,7 +101,7 @@ async function backupMissing(me: Staff): Promise<DueLine[]> {
   const days = last === null ? undefined : Math.floor((Date.now() - last) / DAY_MS)
   if (days !== undefined && days < BACKUP_SAID_DAYS) return []
   const text = days === undefined ? 'never made: ./house passphrase' : `the last ${days} days ago`
-  return [{ kind: 'watch', title: 'Backup of the house', text, to: '/practice' }]
+  return [{ kind: 'watch', title: 'Backup', text, to: '/practice' }]
 }
 
 async function servicesDue(day: string): Promise<DueLine[]> {

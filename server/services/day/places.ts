@@ -181,13 +181,13 @@ function outsideHours(page: HoursPage, wanted: Wanted, zone: string, usual: bool
   const lies = (open: readonly Stretch[]) =>
     inBoth(open, [{ from, to }]).some((own) => own.from === from && own.to === to)
   const shut = shutThatDay(page, null, day)
-  if (shut !== undefined) return [`The house is shut that day: ${shut}.`]
+  if (shut !== undefined) return [`The practice is closed that day: ${shut}.`]
   const away = shutThatDay(page, wanted.staffId, day)
   if (away !== undefined) return [`The therapist is away that day: ${away}.`]
   return [
     ...(lies(usual ? offeredOn(page, day) : openThatDay(page, null, day))
       ? []
-      : ['The house is not open then.']),
+      : ['The practice is not open then.']),
     ...(lies(openThatDay(page, wanted.staffId, day)) ? [] : ['The therapist does not work then.']),
   ]
 }

@@ -29,7 +29,7 @@ export async function askDevice(
   body: z.infer<typeof devicePost>,
 ): Promise<DeviceSays> {
   mustAccept(visit, 'device')
-  if (!door()) throw refused('No device of this house is on a line: set it by hand.')
+  if (!door()) throw refused('No device of this practice is connected: set it by hand.')
   const { device, dial } = await stepOf(me, visit, body.key)
   if (body.level !== undefined && (!dial || body.level > dial.most || body.level < dial.least))
     throw refused(`${capWords(dial)} It stays as it is.`, [
@@ -71,8 +71,7 @@ async function spokenWith(
         'In use',
         `Another tablet is speaking with the ${spoken.name}. Try again in a moment.`,
       )
-    if (hello.error === 'unknown')
-      throw refused(`The ${spoken.name} is not on the line: ${BY_HAND}.`)
+    if (hello.error === 'unknown') throw refused(`The ${spoken.name} is not connected: ${BY_HAND}.`)
     if (hello.device !== device)
       throw new ProblemError(
         502,

@@ -98,10 +98,14 @@ export class Line {
 const away = ({ name, kept }: Spoken) =>
   new ProblemError(
     502,
-    'Away',
+    'Not connected',
     `The ${name} is unplugged or switched off. Plug it in and try again; ${kept}.`,
   )
 const slow = ({ name, kept }: Spoken) =>
-  new ProblemError(504, 'Late', `The ${name} did not answer in five seconds; ${kept}.`)
+  new ProblemError(504, 'No answer', `The ${name} did not answer in five seconds; ${kept}.`)
 export const senseless = ({ name, kept }: Spoken) =>
-  new ProblemError(502, 'No sense', `The ${name} sent something that cannot be read; ${kept}.`)
+  new ProblemError(
+    502,
+    'Unreadable answer',
+    `The ${name} sent something that cannot be read; ${kept}.`,
+  )

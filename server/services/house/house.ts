@@ -47,7 +47,7 @@ export async function beginHouse(body: z.infer<typeof setupPost>): Promise<void>
       'Not allowed',
       'This page opens by the link that the start command prints.',
     )
-  if (!(await isUnclaimed())) throw conflict('This house has been begun already: sign in.')
+  if (!(await isUnclaimed())) throw conflict('This practice is already set up: sign in.')
   refuseCommon(body.password)
   const passwordHash = await hashSecret(body.password)
   await database().transaction(async (tx) => {
@@ -121,7 +121,7 @@ export async function changeHouse(me: Staff, body: z.infer<typeof practicePut>):
       .where(and(eq(practice.id, 1), eq(practice.version, version)))
       .returning({ version: practice.version })
     if (done.length === 0)
-      throw conflict('Somebody has changed the house meanwhile. Look at theirs, then save again.')
+      throw conflict('A colleague has changed this. Check their version, then save again.')
     await tx.execute(sql`select change_retention(${me.id}::uuid, ${retentionYears})`)
   })
 }

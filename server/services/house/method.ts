@@ -48,7 +48,7 @@ export async function keepVersion(
     .where(eq(protocolVersions.protocolId, id))
   if (latest?.v == null) throw notFound()
   if (body.version !== latest.v + 1)
-    throw conflict('Somebody has just kept another version. It is shown now.')
+    throw conflict('A colleague has just saved another version. It is shown now.')
   await database().insert(protocolVersions).values({
     protocolId: id,
     version: body.version,

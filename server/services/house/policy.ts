@@ -46,7 +46,7 @@ export async function addHouseRule(me: Staff, body: z.infer<typeof houseRulePost
   if (!row) throw notFound()
   const trouble = loosens(row, body.change)
   if (trouble !== undefined)
-    throw refused(`A house may only be stricter than the table: ${trouble}.`, [
+    throw refused(`Rules can only be made stricter: ${trouble}.`, [
       { field: 'change', given: JSON.stringify(body.change).slice(0, 80), allowed: trouble },
     ])
   await database()

@@ -61,7 +61,7 @@ export async function keepCosts({ version, cents }: z.infer<typeof costsPut>): P
     })
     .returning({ version: houseCosts.version })
   if (done.length === 0)
-    throw conflict('Somebody has changed the costs meanwhile. Look at theirs, then save again.')
+    throw conflict('A colleague has changed the costs. Check their version, then save again.')
 }
 
 /** A price, new (version 0) or changed. What was billed before stays as it was billed. */
@@ -76,7 +76,7 @@ export async function keepPrice({ version, ...price }: z.infer<typeof pricePut>)
     })
     .returning({ version: prices.version })
   if (done.length === 0)
-    throw conflict('Somebody has changed this price meanwhile. Look at theirs, then save again.')
+    throw conflict('A colleague has changed this price. Check their version, then save again.')
 }
 
 /** What a visit is billed as, at today's price; nothing takes it back. */

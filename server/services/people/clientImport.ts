@@ -1,8 +1,9 @@
 import type { Double, ImportLine } from '#contracts/replies/clientFile'
 import { and, desc, eq, inArray, isNotNull, isNull, sql } from 'drizzle-orm'
-import Papa from 'papaparse'
 import type { z } from 'zod'
-import type { importCheck, importPost } from '#contracts/clientImport'
+import { writeCsv } from '#contracts/addressBook/csv'
+import { writeVcards } from '#contracts/addressBook/vcards'
+import type { ExportAs, importCheck, importPost } from '#contracts/clientImport'
 import { clients, visits } from '#db/schema'
 import { notFound, refused } from '../../problem/problem'
 import { database } from '../database'
@@ -84,17 +85,21 @@ export async function undoImport(importId: string): Promise<number> {
   return brought.length
 }
 
-/** Everybody of the house as a CSV file; words that a spreadsheet would run are made harmless. */
-export async function clientsAsCsv(): Promise<string> {
+/** Columns of the table of everybody. */
+const EXPORTED = [
+  ...(['name', 'born', 'phone', 'email', 'work', 'medicines', 'notes'] as const),
+  ...(['faceHeightMm', 'faceWidthMm'] as const),
+]
+/** Everybody who is on file, by name: as a table, or as cards. */
+export async function clientsAs(kind: ExportAs): Promise<string> {
   const rows = await database()
     .select()
     .from(clients)
     .where(isNull(clients.erasedAt))
     .orderBy(sql`lower(${clients.name})`)
-  return Papa.unparse(
-    rows.map(({ name, born, phone, email, work, medicines, notes, faceHeightMm, faceWidthMm }) => ({
-      ...{ name, born, phone, email, work, medicines, notes, faceHeightMm, faceWidthMm },
-    })),
-    { escapeFormulae: true, newline: '\r\n' },
+  if (kind === 'vcards') return writeVcards(rows)
+  return writeCsv(
+    EXPORTED,
+    rows.map((row) => EXPORTED.map((field) => row[field])),
   )
 }

@@ -41,7 +41,7 @@ export async function editClient(
     .returning({ v: clients.version })
   if (done.length === 0)
     throw conflict(
-      'A colleague has changed this file meanwhile. What you typed is kept; look at theirs, then save again.',
+      'A colleague has changed this file. What you typed is kept. Check their version, then save again.',
       [{ field: 'version', given: String(version), allowed: String(client.version) }],
     )
   return version + 1

@@ -14,6 +14,6 @@ export async function askPassword(me: Staff, password: string, kept: string): Pr
   const key = tryKey('code', `password ${me.id}`)
   await countTry({ key, most: TRIES })
   if (!(await secretMatches(password, me.passwordHash)))
-    throw new ProblemError(401, 'Not that password', `The password does not fit. ${kept}`)
+    throw new ProblemError(401, 'Wrong password', `The password is wrong. ${kept}`)
   await forgetTries(key)
 }

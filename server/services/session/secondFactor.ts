@@ -115,11 +115,11 @@ export async function takeCodeOrRecovery(me: Staff, code: string): Promise<void>
   await forgetTries(counted)
 }
 const wrongCode = () =>
-  new ProblemError(401, 'Second factor', 'The code does not fit, or was used.', [
+  new ProblemError(401, 'Second factor', 'The code is wrong, or was used already.', [
     {
       field: 'code',
       given: 'a code',
-      allowed: 'six digits as they stand there now, or a recovery code',
+      allowed: 'the six digits shown now, or a recovery code',
     },
   ])
 
@@ -127,7 +127,7 @@ const wrongCode = () =>
 export async function endFactor(me: Staff, code: string | undefined): Promise<void> {
   if (hasFactor(me)) await takeCodeOrRecovery(me, code ?? '')
   if (me.role === 'owner' && (await thePractice()).ownersSecondFactor)
-    throw refused('This house asks its owners for a second factor.')
+    throw refused('Owners need a second factor here.')
   await database().update(staff).set(NO_FACTOR).where(eq(staff.id, me.id))
 }
 

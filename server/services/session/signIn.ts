@@ -49,7 +49,7 @@ export async function signIn(
   const good = await secretMatches(password, found?.passwordHash || (await decoy()))
   if (!found || !good || !found.active) {
     if (found) await writeAudit(found, 'session.in', false, null)
-    throw new ProblemError(401, 'Sign in', 'Address and password do not go together.')
+    throw new ProblemError(401, 'Sign in', 'E-mail or password is wrong.')
   }
   if (found.demo && !onLoopback())
     throw new ProblemError(403, 'Not allowed', 'Demo accounts work on this machine only.')
@@ -112,7 +112,7 @@ export async function unlock(
   const key = tryKey('code', me.id)
   await countTry({ key, most: CODE_TRIES })
   if (!me.pinHash || !(await secretMatches(given.code, me.pinHash)))
-    throw new ProblemError(401, 'Not that code', 'The quick code does not fit.')
+    throw new ProblemError(401, 'Wrong code', 'The quick code is wrong.')
   await forgetTries(key)
   await setLock(event, false)
 }

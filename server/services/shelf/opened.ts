@@ -106,7 +106,7 @@ async function theHalf(me: Staff, body: z.infer<typeof openedPost>): Promise<Fou
   const item = bundle.shelf.find(({ product }) => product.id === line?.id)
   const used = line?.takenMl ?? line?.plannedMl ?? 0
   if (!line || !item || openedFor(item.product, used) <= used)
-    throw refused('Nothing is left of it: the whole piece was used.', [
+    throw refused('Nothing is left: the whole piece was used.', [
       {
         field: 'productId',
         given: body.productId ?? '',
@@ -114,7 +114,7 @@ async function theHalf(me: Staff, body: z.infer<typeof openedPost>): Promise<Fou
       },
     ])
   if (bundle.openHalves.some(({ visitId }) => visitId === visit.id))
-    throw refused('The other half of this visit is kept already.')
+    throw refused('The other half from this visit is kept already.')
   const lot = item.lots.find(
     ({ code, id, half }) => !half && (code === line.lot || id === line.lot),
   )
@@ -130,7 +130,7 @@ async function theHalf(me: Staff, body: z.infer<typeof openedPost>): Promise<Fou
 /** What is left of a mix keeps as long as its shortest part, for the person it was mixed for. */
 async function theMix(me: Staff, body: z.infer<typeof openedPost>): Promise<Found> {
   if (body.visitId === null)
-    throw refused("A mix is one person's: a shared pot is not kept.", [
+    throw refused('A mix is for one person: a shared pot is not kept.', [
       { field: 'visitId', given: 'none', allowed: 'the visit it was mixed at' },
     ])
   const visit = await visitFor(me, body.visitId, 'write')

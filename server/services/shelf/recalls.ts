@@ -27,7 +27,7 @@ export async function recall(me: Staff, body: z.infer<typeof recallPost>) {
       .where(sql`lower(${lots.code}) = ${body.code.toLowerCase()}`)
       .returning({ id: lots.id })
     if (found.length === 0)
-      throw refused('No bottle of the house has this code.', [
+      throw refused('No bottle here has this code.', [
         { field: 'code', given: body.code, allowed: 'a code as printed on a bottle' },
       ])
     for (const { id: lotId } of found)

@@ -63,7 +63,7 @@ async function overwrite(tx: Transaction, body: z.infer<typeof productPut>): Pro
   if (done.length > 0) return
   const [there] = await tx.select({ id: products.id }).from(products).where(eq(products.id, id))
   if (!there) throw notFound()
-  throw conflict('A colleague has changed this product meanwhile. Look at theirs, then save again.')
+  throw conflict('A colleague has changed this product. Check their version, then save again.')
 }
 
 /**

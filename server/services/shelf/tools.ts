@@ -108,7 +108,7 @@ const NOT_YET: Readonly<Record<z.infer<typeof cleaningPost>['step'], string>> = 
   washed: 'No such piece waits to be washed.',
   soaking: 'Only a piece that is washed goes into the disinfectant.',
   ready: 'Nothing may come out yet: it must stay wet for its whole time.',
-  changed: 'The house has no such tool.',
+  changed: 'There is no such tool here.',
 }
 
 /** What was done to some pieces. The same id twice is once. @throws ProblemError 422 out of turn */

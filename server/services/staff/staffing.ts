@@ -23,11 +23,7 @@ const LIFE_MS = 7 * 24 * 3_600_000
 const TRIES = 10
 const hashOf = (token: string) => createHash('sha256').update(`staff-link\n${token}`).digest('hex')
 const gone = () =>
-  new ProblemError(
-    404,
-    'Not found',
-    'This link does not open anything any more. Ask the owner for a new one.',
-  )
+  new ProblemError(404, 'Not found', 'This link no longer works. Ask the owner for a new one.')
 
 /** Takes somebody in; they choose their own password by the link. */
 export async function takeIn(me: Staff, body: z.infer<typeof staffPost>): Promise<StaffLink> {
@@ -37,11 +33,11 @@ export async function takeIn(me: Staff, body: z.infer<typeof staffPost>): Promis
     .from(staff)
     .where(sql`lower(${staff.email}) = ${email}`)
   if (there && there.id !== body.id)
-    throw refused('Somebody of the house has this address already.', [
+    throw refused('A colleague has this address already.', [
       { field: 'email', given: body.email, allowed: 'an address of their own' },
     ])
   const { role, again, ...person } = body
-  if (role === 'owner') await askAgain(me, again, 'Nobody was added.')
+  if (role === 'owner') await askAgain(me, again, 'No account was added.')
   await database().transaction(async (tx) => {
     // Nobody comes in as an owner: that is an owner's word, and the database asks for whose.
     const added = await tx
@@ -158,7 +154,7 @@ export async function changeStaff(
 
 /** An owner ends somebody's second factor, where its device and its codes are lost. */
 export async function endFactorOf(me: Staff, id: string): Promise<void> {
-  if (id === me.id) throw refused('Your own second factor ends under You, with a code of it.')
+  if (id === me.id) throw refused('Remove your own second factor under You, with one of its codes.')
   const done = await database()
     .update(staff)
     .set(NO_FACTOR)

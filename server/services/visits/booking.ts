@@ -24,8 +24,8 @@ export async function addVisit(me: Staff, body: z.infer<typeof visitCreate>): Pr
   const [client] = await database().select().from(clients).where(eq(clients.id, body.clientId))
   if (client) await clientFor(me, client.id, 'visit.book')
   if (!client || client.erasedAt)
-    throw refused('This client is not in the house.', [
-      { field: 'clientId', given: body.clientId, allowed: 'a client of the house' },
+    throw refused('This client is not on file.', [
+      { field: 'clientId', given: body.clientId, allowed: 'a client on file' },
     ])
   const [holder] = await database()
     .select()
@@ -106,7 +106,7 @@ export async function changeVisit(
     return changed
   })
   if (done.length === 0)
-    throw conflict('A colleague has changed this visit meanwhile. Look at it once more.', [
+    throw conflict('A colleague has changed this visit. Check it once more.', [
       { field: 'version', given: String(version), allowed: String(visit.version) },
     ])
   return { version: version + 1 }
@@ -116,7 +116,7 @@ export async function changeVisit(
 function mayChange(me: Staff, visit: Visit, body: z.infer<typeof visitPatch>): void {
   const { version: _seen, nextVisitAt: _at, movesNext: _moves, allowedBecause: _why, ...own } = body
   if (me.role === 'trainee' && own.staffId !== undefined && own.staffId !== me.id)
-    throw forbidden('A trainee hands no visit on: ask a colleague.')
+    throw forbidden('Trainees cannot hand on a visit. Ask a colleague.')
   const booking = own.startsAt ?? own.fellAway ?? own.roomId ?? own.staffId ?? own.minutes
   if (booking !== undefined) mustAccept(visit, 'booking')
   mustAccept(visit, Object.keys(own).length === 0 ? 'next' : 'wishes')

@@ -54,7 +54,8 @@ export async function setAside(
   today: string,
   body: z.infer<typeof liftPost>,
 ): Promise<void> {
-  if (me.role === 'trainee') throw forbidden('A trainee sets nothing aside: ask a colleague.')
+  if (me.role === 'trainee')
+    throw forbidden('Trainees cannot override a restriction. Ask a colleague.')
   mustAccept(visit, 'override')
   if (body.rule !== REACTED_RULE && body.rule !== DRANK_RULE) {
     const row = CONTRAINDICATIONS.find((contraindication) => contraindication.id === body.rule)

@@ -22,13 +22,16 @@ const BYTES = 32
 const LIFE_MS = 48 * HOUR_MS
 const TRIES = 10
 const hashOf = (token: string) => createHash('sha256').update(`client-link\n${token}`).digest('hex')
-/** One answer for a guessed, an old, a used and a replaced link. */
-const gone = () =>
+/** Whoever holds a used link is told that it was sent; nothing else of it is said. */
+const alreadySent = () =>
   new ProblemError(
     404,
-    'Not found',
-    'This link does not open anything any more. Ask the practice for a new one.',
+    'Already sent',
+    'The answers were sent already. There is nothing more to do; your therapist has them.',
   )
+/** One answer for a guessed, an old and a replaced link. */
+const gone = () =>
+  new ProblemError(404, 'Not found', 'This link no longer works. Ask the practice for a new one.')
 
 /**
  * A fresh link for a visit; earlier ones that were not used stop working. @returns what opens it,
@@ -95,7 +98,7 @@ export async function submitForm(
       ),
     )
     .returning({ id: clientLinks.id })
-  if (done.length === 0) throw gone()
+  if (done.length === 0) throw alreadySent()
 }
 
 async function alive(event: H3Event, token: string) {
@@ -108,12 +111,8 @@ async function alive(event: H3Event, token: string) {
   // Only a guess counts as a try: a client who comes back to a used link shuts nobody out.
   if (!found) throw gone()
   await takeBack(tried)
-  if (
-    found.link.submittedAt !== null ||
-    found.link.expiresAt.getTime() <= Date.now() ||
-    !accepts(found.status, 'link')
-  )
-    throw gone()
+  if (found.link.submittedAt !== null) throw alreadySent()
+  if (found.link.expiresAt.getTime() <= Date.now() || !accepts(found.status, 'link')) throw gone()
   return found.link
 }
 

@@ -2,15 +2,13 @@ import { desc, eq, sql } from 'drizzle-orm'
 import { canonical } from '#core/record/canonical'
 import { medicinesAfter } from '#core/visit/medicines'
 import type { z } from 'zod'
+import { CONSENT_SENTENCE } from '#core/catalogue/consultation/consents'
 import type { answersPut, consentPost, readingPost } from '#contracts/visit'
 import { clients, consents, consultations, readings } from '#db/schema'
 import type { Visit } from '../access'
 import { database } from '../database'
 import { holdFor, unsign } from './holding'
 import type { Staff } from '../session/session'
-
-export const CONSENT_SENTENCE =
-  'I have answered to the best of my knowledge, I know what is planned today and may stop it at any time.'
 
 /** Every save is a new version; the latest counts. The same id twice is the same save. */
 export async function saveAnswers(

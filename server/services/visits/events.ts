@@ -40,9 +40,12 @@ function byTheHouse(taps: readonly Tap[], sentAt: number | undefined): Tap[] {
   }
   const late = taps.find((tap) => tap.at > now + AHEAD_MS)
   if (late)
-    throw new ProblemError(422, 'Not yet', 'A tap lies in the future: look at the clock.', [
-      { field: 'events', given: String(late.at), allowed: 'a moment that has been' },
-    ])
+    throw new ProblemError(
+      422,
+      'Not yet',
+      'A tap lies in the future: check the clock of this device.',
+      [{ field: 'events', given: String(late.at), allowed: 'a moment that has been' }],
+    )
   return [...taps]
 }
 

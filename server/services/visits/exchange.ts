@@ -117,13 +117,13 @@ export function readJson(text: string): unknown {
     throw new ProblemError(
       400,
       'Not accepted',
-      `The file is nested deeper than ${IMPORT_DEPTH} levels. Nothing was taken in.`,
+      `The file is nested deeper than ${IMPORT_DEPTH} levels. Nothing was imported.`,
       [{ field: 'file', given: `depth ${jsonDepth(text)}`, allowed: `depth ${IMPORT_DEPTH}` }],
     )
   try {
     return JSON.parse(text)
   } catch {
-    throw new ProblemError(400, 'Not accepted', 'The file is not JSON. Nothing was taken in.', [
+    throw new ProblemError(400, 'Not accepted', 'The file is not JSON. Nothing was imported.', [
       { field: 'file', given: 'text that is not JSON', allowed: 'a visit file' },
     ])
   }
@@ -141,7 +141,7 @@ export function samePerson(
   const born = file.born !== null && client.born !== null && file.born !== client.born
   if (!other && !born) return
   const words = `The file is of ${named(file)}; this is ${named(client)}.`
-  throw new ProblemError(409, 'Another person?', `${words} Nothing was taken in.`, [
+  throw new ProblemError(409, 'Another person?', `${words} Nothing was imported.`, [
     { field: 'confirmed', given: 'not said', allowed: 'that both are the same person' },
   ])
 }

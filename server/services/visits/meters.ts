@@ -29,7 +29,7 @@ export async function takeMeter(
   body: z.infer<typeof meterPost>,
 ): Promise<{ reading: MeterReading; batteryLow: boolean }> {
   mustAccept(visit, 'meters')
-  if (!door()) throw refused('No meter is set up in this house.')
+  if (!door()) throw refused('No meter is set up here.')
   const taken = await takeReadings(door(), body.kind)
   const { median, spread } = summarise(taken.values)
   const at = new Date()

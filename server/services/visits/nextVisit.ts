@@ -96,7 +96,7 @@ export async function bookNext(
     throw new ProblemError(
       409,
       'Booked already',
-      `The next visit is booked for ${when}. Say that it is to be moved.`,
+      `The next visit is booked for ${when}. Confirm that it is to be moved.`,
       [{ field: 'movesNext', given: 'not said', allowed: `moves the one of ${when}` }],
     )
   }

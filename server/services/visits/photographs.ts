@@ -34,7 +34,7 @@ export async function savePhotograph(
       .from(clients)
       .where(eq(clients.id, clientId))
     if (pictureWish(client?.preferences ?? {}) === 'no')
-      throw refused('This client wishes no photographs.')
+      throw refused('This client does not want photographs.')
     const [there] = await tx
       .select({ n: count() })
       .from(photographs)
@@ -44,7 +44,7 @@ export async function savePhotograph(
       .from(photographs)
       .where(eq(photographs.id, id))
     if (again) return
-    if ((there?.n ?? 0) >= MOST) throw refused(`${MOST} pictures are kept of this visit already.`)
+    if ((there?.n ?? 0) >= MOST) throw refused(`${MOST} pictures of this visit are stored already.`)
     await tx.insert(photographs).values({
       ...{ id, visitId: visit.id, regions, sha256, by: me.id },
       jpeg: bytes.toString('base64'),

@@ -51,7 +51,7 @@ export async function saveDraft(
     const stands = there?.steps ? planHash(there.steps) : null
     // The same plan sent twice is saved once.
     if (stands === planHash(steps) && sameProtocol(there, protocol)) return
-    if (stands !== seen) throw conflict('A colleague has changed this plan meanwhile.')
+    if (stands !== seen) throw conflict('A colleague has changed this plan.')
     const row = { steps, basins, by: me.id, ...madeFrom(protocol) }
     await tx
       .insert(plans)
@@ -89,7 +89,7 @@ export async function countersign(
       .where(and(eq(plans.visitId, visit.id), eq(plans.version, version)))
     if (!plan?.steps) throw refused('There is no plan to countersign yet.')
     if (planHash(plan.steps) !== hash)
-      throw conflict('The plan was changed meanwhile. Look at it once more, then sign.')
+      throw conflict('The plan was changed. Check it once more, then sign.')
     if (version > 0 && plan.countersignedBy) return
     await tx
       .update(plans)

@@ -48,8 +48,8 @@ export async function sealVisit(
     const parts = recordParts(bundle, text)
     if (!asItStands && readParts(parts).treatment?.rushed)
       throw refused(
-        'This visit was tapped through in a few minutes. Seal it as it stands, or not yet.',
-        [{ field: 'asItStands', given: 'false', allowed: 'true, to seal it as it stands' }],
+        'This visit was tapped through in a few minutes. Confirm to seal it as it is.',
+        [{ field: 'asItStands', given: 'false', allowed: 'true, to seal it as it is' }],
       )
     if (await sealAsRead(me, visit, bundle, text, parts)) return
   }
@@ -157,7 +157,7 @@ export async function saveText(
     const now = await holdFor(tx, visit.id, 'recordText', 'update')
     if (now.recordText === text) return { version: now.version }
     if (version !== now.version)
-      throw conflict('A colleague has changed this record meanwhile. Your words are kept here.', [
+      throw conflict('A colleague has changed this record. Your words are kept here.', [
         { field: 'version', given: String(version), allowed: String(now.version) },
       ])
     await tx

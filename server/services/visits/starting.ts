@@ -76,7 +76,7 @@ export async function startTreatment(me: Staff, booked: Visit): Promise<void> {
       planHash(draft.steps) !== looked ||
       (await toldCount(tx, visit)) !== told
     )
-      throw conflict('Something was told or changed at this moment. Look once more, then begin.')
+      throw conflict('An answer or the plan has just changed. Check it, then begin.')
     const { steps, basins, countersignedBy, countersignedHash, countersignedAt } = draft
     const { protocolId, protocolVersion } = draft
     const signed = { countersignedBy, countersignedHash, countersignedAt }

@@ -41,7 +41,7 @@ const keptWords = computed(() => {
   const { length } = bundle.value.answerVersions
   const times = length === 1 ? '' : `${length} times, last `
   const when = dayAndClock(last.at, bundle.value.practice.timeZone)
-  return `Answers kept ${times}${when} by ${last.by}; every version stays.`
+  return `Answers saved ${times}${when} by ${last.by}; every version is kept.`
 })
 const draft = useDraft({
   key: () => `ask-${bundle.value?.visit.id ?? ''}`,
@@ -128,7 +128,7 @@ async function onward() {
 <template>
   <div v-if="bundle" class="ask">
     <StopAction>
-      <span v-if="saving === 'kept'" class="soft">kept</span>
+      <span v-if="saving === 'kept'" class="soft">saved</span>
       <VBtn color="primary" :loading="saving === 'saving'" @click="onward">
         {{ onwardWords }}
       </VBtn>

@@ -34,7 +34,7 @@ const from = computed(() => {
     ? bundle.value?.plans[bundle.value.plans.length - 1]?.protocol
     : plan.protocol
   const known = bundle.value?.protocols.find((other) => other.id === protocol?.id)
-  return protocol ? { name: known?.name ?? 'of the house', version: protocol.version } : null
+  return protocol ? { name: known?.name ?? 'of the practice', version: protocol.version } : null
 })
 const signed = computed(
   () => bundle.value?.plans.find((plan) => plan.version === 0)?.countersignedBy ?? null,
@@ -75,7 +75,7 @@ const countersign = () =>
 function choose(key: string | null) {
   chosen.value = key
 }
-const KEEPING: Record<string, string> = { kept: 'kept', waiting: 'keeping…' }
+const KEEPING: Record<string, string> = { kept: 'saved', waiting: 'saving…' }
 const state = computed(() =>
   plan.thinking ? 'planning…' : (KEEPING[plan.saved] ?? 'on this device only'),
 )
@@ -119,7 +119,7 @@ const missing = computed(() =>
           @click="plan.redo()"
           ><VIcon :icon="mdiRedo" /></VBtn
         ><VBtn variant="outlined" :loading="plan.thinking" @click="plan.propose()"
-          >Propose afresh</VBtn
+          >Propose again</VBtn
         ></template
       >
       <VBtn
@@ -146,7 +146,7 @@ const missing = computed(() =>
         {{ signing }}
       </p>
       <p v-if="frozen" class="tag calm">
-        Version {{ bundle.plans[bundle.plans.length - 1]?.version }} stands since the treatment
+        Version {{ bundle.plans[bundle.plans.length - 1]?.version }} frozen since the treatment
         began
       </p>
       <p v-if="from" class="tag calm">

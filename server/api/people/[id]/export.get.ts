@@ -7,7 +7,7 @@ import { exportClient } from '../../../services/people/clientExport'
 export default route({ reply: clientDocument }, async ({ me, id }) => {
   if (me.role === 'trainee') {
     await writeAudit(me, 'client.export', false, id)
-    throw forbidden('A trainee does not take files out.')
+    throw forbidden('Trainees cannot export client files.')
   }
   return exportClient(await clientFor(me, id, 'client.export'))
 })
