@@ -1,5 +1,4 @@
 import ICAL from 'ical.js'
-import { decode as decodeQuoted } from 'quoted-printable'
 import { foldLines } from '../foldLines'
 import { IMPORT_FIELDS, type ImportField } from './columns'
 import type { ReadFile } from './csv'
@@ -16,6 +15,11 @@ const escaped = (text: string) =>
     .replace(/\\(?![\\;,nN])/g, '\\\\')
     .replace(/\r?\n/g, '\\n')
     .replace(/,/g, '\\,')
+/** Bytes of quoted printable (RFC 2045, section 6.7): "=C3" is one, any plain letter itself. */
+const quotedBytes = (value: string) =>
+  Uint8Array.from(value.match(/=[\dA-F]{2}|[^]/gi) ?? [], (one) =>
+    one.length > 1 ? Number.parseInt(one.slice(1), 16) : one.charCodeAt(0),
+  )
 /**
  * A line as a telephone of version 2.1 writes it, in the way of version 3: quoted printable is read,
  * a type without a name is given one.
@@ -30,7 +34,7 @@ function modern(line: string): string {
     .filter((one) => !/^(ENCODING=|CHARSET=|QUOTED-PRINTABLE|BASE64)/i.test(one))
     .map((one) => (one.includes('=') ? one : `TYPE=${one}`))
   if (!QUOTED.test(head)) return `${[name, ...kept].join(';')}:${value}`
-  const bytes = Uint8Array.from(decodeQuoted(value), (letter) => letter.charCodeAt(0))
+  const bytes = quotedBytes(value)
   const charset = CHARSET.exec(head)?.[1] ?? 'utf-8'
   return `${[name, ...kept].join(';')}:${escaped(new TextDecoder(charset).decode(bytes))}`
 }

@@ -134,6 +134,6 @@ test('the owner makes a row stricter and ends it; a looser one is not offered', 
   await page.getByRole('button', { name: 'Save this rule' }).click()
   const own = page.getByRole('listitem').filter({ hasText: 'our insurer asks for it' })
   await expect(own).toBeVisible()
-  await own.getByRole('button', { name: /^End it/ }).click()
+  await own.getByRole('button', { name: /^End rule/ }).click()
   await expect(own).toContainText('; ended ')
 })
