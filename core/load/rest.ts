@@ -1,7 +1,7 @@
 import { REST_INTERVALS, type RestInterval } from '../catalogue/rules/restIntervals'
 import { COMMON_PRACTICE, FAMILY_IDS, type FamilyId } from '../catalogue/kinds'
 import type { RegionId } from '../face/zones'
-import { addDays, daysBetween } from '../screening/asking/days'
+import { addDays, dayInWords, daysBetween } from '../screening/asking/days'
 import type { Bar } from '../screening/verdict/verdict'
 
 /** How a visit was taken: badly where it was stopped, too much was felt, or the skin reacted. */
@@ -39,7 +39,7 @@ export function restBars(
         families: FAMILY_IDS.filter((family) => rest.bars.includes(family)),
         regions: work.regions,
         until,
-        sentence: `Resting since ${work.day}: ${rest.sentence}.`,
+        sentence: `Resting since ${dayInWords(work.day)}: ${rest.sentence}.`,
         reason: 'the last visit is still working',
         lifts: 'date',
         source: COMMON_PRACTICE,

@@ -18,8 +18,10 @@ const stop = () =>
     found.value = await api('/api/recalls', { method: 'POST', body })
     emit('changed')
   })
-const bottles = computed(() =>
-  found.value?.bottles === 1 ? '1 bottle is' : `${found.value?.bottles ?? 0} bottles are`,
+const stopped = computed(() =>
+  found.value?.bottles === 1
+    ? '1 bottle is stopped. Put it aside.'
+    : `${found.value?.bottles ?? 0} bottles are stopped. Put them aside.`,
 )
 </script>
 
@@ -47,7 +49,7 @@ const bottles = computed(() =>
           </VBtn>
         </form>
         <div v-else role="status" class="stack">
-          <p>{{ bottles }} stopped. Put them aside.</p>
+          <p>{{ stopped }}</p>
           <p v-if="found.clients.length === 0">Not used on any client.</p>
           <template v-else>
             <b>Used on these clients: call them.</b>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { CONSENTS, type ConsentId } from '#core/catalogue/consultation/consents'
 import { consentsFor, type Standing } from '#core/screening/consent/consent'
-import { dayAndClock, dayWords } from '~/composables/dates'
+import { dayAndClock, dayWords, isoDayWords } from '~/composables/dates'
 import { sayProblem } from '~/composables/useApi'
 import { useVisit } from '~/stores/visit'
 
@@ -26,7 +26,7 @@ const missing = computed(() =>
     .join(', '),
 )
 const until = (stand: Standing) =>
-  `signed ${dayWords(stand.at, zone.value)}, valid until ${stand.until}`
+  `signed ${dayWords(stand.at, zone.value)}, valid until ${isoDayWords(stand.until)}`
 async function takeBack(kind: ConsentId) {
   trouble.value = ''
   try {

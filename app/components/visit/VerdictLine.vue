@@ -6,7 +6,7 @@ import { nameRegions } from '#core/face/regions'
 import { REGION_IDS } from '#core/face/zones'
 import { REACTED_RULE } from '#core/screening/products/reactions'
 import type { Bar } from '#core/screening/verdict/verdict'
-import { dayAndClock } from '~/composables/dates'
+import { dayAndClock, isoDayWords } from '~/composables/dates'
 import { sayProblem } from '~/composables/useApi'
 import { useSession } from '~/stores/session'
 import { useVisit } from '~/stores/visit'
@@ -40,7 +40,7 @@ const mayTry = computed(
 const until = computed(() => {
   const { until: day, untilAt } = props.bar
   const zone = visit.bundle?.practice.timeZone ?? 'UTC'
-  return untilAt === undefined ? day : dayAndClock(untilAt, zone)
+  return untilAt === undefined ? day && isoDayWords(day) : dayAndClock(untilAt, zone)
 })
 const called = computed(() => {
   if (props.bar.finding) return FINDINGS[props.bar.finding].short

@@ -8,6 +8,7 @@ import { acidUnknown, freeAcidOf } from '#core/dosing/freeAcid'
 import { daysBetween } from '#core/screening/asking/days'
 import { NOT_COPIED } from '#core/catalogue/products/starter'
 import { useShelfPage } from '~/composables/shelf/shelfPage'
+import { isoDayWords } from '~/composables/dates'
 import { sayProblem } from '~/composables/useApi'
 import { useSession } from '~/stores/session'
 
@@ -123,10 +124,12 @@ function activesOf(product: Product): string {
               <td class="figures">
                 <span v-if="lot.code === NOT_COPIED" class="tag watch">copy its code and date</span
                 ><template v-else>{{ lot.code }}</template
-                ><span v-if="lot.openedOn" class="soft since">open since {{ lot.openedOn }}</span>
+                ><span v-if="lot.openedOn" class="soft since"
+                  >open since {{ isoDayWords(lot.openedOn) }}</span
+                >
               </td>
               <td class="figures">
-                {{ lot.expires }}
+                {{ isoDayWords(lot.expires) }}
                 <span v-if="lot.trouble" class="tag stop">{{
                   lot.trouble.split(/,? since/)[0]
                 }}</span><span v-else-if="endsSoon(left(lot))" class="tag watch"

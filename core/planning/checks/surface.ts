@@ -40,7 +40,9 @@ export function surfaceFindings(step: PlanStep, i: number, checking: Checking): 
   const mends: Mend[] = chain
     ? [
         {
-          label: chain.steps.map((step) => TECHNIQUES[step.technique].name).join(', then '),
+          label: [...new Set(chain.steps.map(({ technique }) => TECHNIQUES[technique].name))].join(
+            ', then ',
+          ),
           minutes: chain.minutes,
           edits: chain.steps.map((connecting): Edit => ({
             do: 'insert',

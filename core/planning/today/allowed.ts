@@ -3,6 +3,7 @@ import { DEVICE_NAMES, KIND_NAMES, LICENCE_NAMES, type ProductKind } from '../..
 import type { Why } from '../../catalogue/techniques/step'
 import type { LayoutId } from '../../catalogue/techniques/technique'
 import { OUTSIDE_ORBIT, outOfReach } from '../../catalogue/techniques/reach'
+import { dayInWords } from '../../screening/asking/days'
 import { TECHNIQUES, type Technique, type TechniqueId } from '../../catalogue/techniques/techniques'
 import { GROUPS } from '../../face/regions'
 import { REGION_IDS, type RegionId } from '../../face/zones'
@@ -102,7 +103,7 @@ class Draft {
     for (const bar of bars) {
       if (!meets(bar, this.technique)) continue
       if (bar.unlessTakenWell && tookWell(this.input.past, this.technique.id)) continue
-      const text = bar.until ? `${bar.sentence} Until ${bar.until}.` : bar.sentence
+      const text = bar.until ? `${bar.sentence} Until ${dayInWords(bar.until)}.` : bar.sentence
       const why = { rule: bar.rule, text }
       const everywhere =
         bar.regions.length === REGION_IDS.length ||

@@ -54,6 +54,24 @@ describe('what is told while the visit runs counts for the step at hand', () => 
     )
   })
 
+  it('says nothing of bottles that were called back: that is said of the bottle itself', () => {
+    fc.assert(
+      fc.property(skin, (read) => {
+        const input = inputOf(read, {})
+        const { steps } = propose(input)
+        for (const step of steps) {
+          const shelf = input.shelf.map((item) =>
+            item.product.id === step.productId
+              ? { ...item, lots: item.lots.map((lot) => ({ ...lot, recalled: true })) }
+              : item,
+          )
+          expect(barredNow(step, { ...input, shelf }, step.productId), step.technique).toBe('')
+        }
+      }),
+      { numRuns: 25 },
+    )
+  })
+
   it('a fever is the end of the visit', () => {
     const read = { oil: 3, water: 2, congestion: 3, redness: 0, sensitivity: 0 } as const
     const [step] = propose(inputOf(read, {})).steps

@@ -1,8 +1,13 @@
 import { TECHNIQUES } from '../../catalogue/techniques/techniques'
 import type { PlanStep } from '../../catalogue/techniques/step'
 import { nameRegions } from '../../face/regions'
-import type { PlanInput } from '../input'
+import type { PlanInput, ShelfItem } from '../input'
 import { allowance } from './allowed'
+import { bottleInHand } from './bottles'
+
+/** Whether a bottle of it is fit: one that was called back is said of by itself. */
+const isInHand = ({ product, lots }: ShelfItem, today: string) =>
+  bottleInHand(product, lots, today) !== undefined
 
 /**
  * Why a step of a plan may not be done any more, by what is known of the client now: an answer that
@@ -27,7 +32,9 @@ export function barredNow(step: PlanStep, input: PlanInput, usedId: string | und
   })
   const [first] = hit
   if (first) return `Not on ${nameRegions(hit.map(({ region }) => region))} now: ${first.why.text}`
-  const mine = input.shelf.find(({ product }) => product.id === usedId)?.product
+  const mine = input.shelf.find(({ product }) => product.id === usedId)
   const fits = products.some(({ product }) => product.id === usedId)
-  return mine && !fits ? `${mine.name} is not for this client now.` : ''
+  return mine && !fits && isInHand(mine, input.today)
+    ? `${mine.product.name} is not for this client now.`
+    : ''
 }

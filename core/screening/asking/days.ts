@@ -22,6 +22,17 @@ function dayNumber(text: string): number | null {
 /** Whether a text is a calendar day, YYYY-MM-DD. */
 export const isDay = (text: string): boolean => dayNumber(text) !== null
 
+const WORDS = new Intl.DateTimeFormat('en-GB', {
+  weekday: 'short',
+  day: 'numeric',
+  month: 'short',
+  year: 'numeric',
+  timeZone: 'UTC',
+})
+/** A calendar day as it is read: 'Sat 28 Nov 2026'. What is no day stays as it is. */
+export const dayInWords = (day: string): string =>
+  isDay(day) ? WORDS.format(Date.parse(`${day}T00:00:00Z`)).replace(',', '') : day
+
 /** @throws RangeError when either is not a calendar day. */
 export function daysBetween(from: string, to: string): number {
   const one = dayNumber(from)

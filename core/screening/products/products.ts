@@ -4,7 +4,7 @@ import { strayFamilies } from '../../catalogue/products/families'
 import { BOTTLE_FAMILIES, type BottleFamily } from '../../catalogue/kinds'
 import type { Lot, Product } from '../../catalogue/products/products'
 import type { Answers } from '../asking/answers'
-import { addDays, daysBetween } from '../asking/days'
+import { addDays, dayInWords, daysBetween } from '../asking/days'
 import type { Bar, Verdict } from '../verdict/verdict'
 
 export interface ProductBar {
@@ -93,14 +93,14 @@ const holds = (product: Product, word: string) =>
 export function lotBars(lot: Lot, product: Product, today: string): ProductBar[] {
   if (lot.recalled) return [{ rule: 'lot-recalled', text: 'recalled' }]
   if (daysBetween(today, lot.expires) < 0)
-    return [{ rule: 'lot-expired', text: `out of date since ${lot.expires}` }]
+    return [{ rule: 'lot-expired', text: `out of date since ${dayInWords(lot.expires)}` }]
   if (lot.openedOn !== undefined) {
     const last = addDays(lot.openedOn, Math.floor(product.openMonths * MONTH_DAYS))
     if (daysBetween(today, last) < 0)
       return [
         {
           rule: 'lot-open-too-long',
-          text: `open too long, since ${lot.openedOn}: good for ${product.openMonths} months`,
+          text: `open too long, since ${dayInWords(lot.openedOn)}: good for ${product.openMonths} months`,
         },
       ]
   }

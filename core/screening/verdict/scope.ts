@@ -1,5 +1,5 @@
 import { WARN_DAYS } from '../../catalogue/rules/screening'
-import { daysBetween } from '../asking/days'
+import { dayInWords, daysBetween } from '../asking/days'
 import { LICENCE_IDS, type LicenceId } from '../../catalogue/kinds'
 
 /** What one licence is worth on a day. */
@@ -25,13 +25,13 @@ export function scopeOf(
     const text = !held.includes(licence)
       ? 'not held'
       : last !== null && last < today
-        ? `ran out on ${last}`
+        ? `ran out on ${dayInWords(last)}`
         : !place.includes(licence)
           ? 'not allowed here'
           : last !== null && daysBetween(today, last) <= WARN_DAYS
-            ? `until ${last}: renew it`
+            ? `until ${dayInWords(last)}: renew it`
             : last !== null
-              ? `until ${last}`
+              ? `until ${dayInWords(last)}`
               : 'held'
     return {
       licence,

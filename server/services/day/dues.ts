@@ -4,7 +4,7 @@ import type { DueLine } from '#contracts/replies/day'
 import { LICENCE_IDS, LICENCE_NAMES } from '#core/catalogue/kinds'
 import { endsSoon } from '#core/catalogue/products/products'
 import { BACKUP_SAID_DAYS, LICENCE_SAID_DAYS, SERVICE_SAID_DAYS } from '#core/catalogue/rules/dues'
-import { addDays, daysBetween } from '#core/screening/asking/days'
+import { addDays, dayInWords, daysBetween } from '#core/screening/asking/days'
 import { PATCH_HOURS } from '#core/catalogue/rules/screening'
 import {
   clients,
@@ -81,7 +81,11 @@ async function licencesEnding(me: Staff, day: string): Promise<DueLine[]> {
       if (left > LICENCE_SAID_DAYS.first) return []
       const whose = id === me.id ? 'Your licence' : `The licence of ${name}`
       const when =
-        left < 0 ? `ended on ${last}` : left === 0 ? 'ends today' : `ends in ${left} days`
+        left < 0
+          ? `ended on ${dayInWords(last)}`
+          : left === 0
+            ? 'ends today'
+            : `ends in ${left} days`
       return [
         {
           kind: left <= LICENCE_SAID_DAYS.pressing ? 'stop' : 'watch',
@@ -113,10 +117,11 @@ async function servicesDue(day: string): Promise<DueLine[]> {
     )
   return rows.map(({ name, serviceDue }) => {
     const over = (serviceDue ?? '') < day
+    const said = dayInWords(serviceDue ?? '')
     return {
       kind: over ? 'stop' : 'watch',
       title: `Service of the ${name}`,
-      text: over ? `was due on ${serviceDue}` : `due on ${serviceDue}`,
+      text: over ? `was due on ${said}` : `due on ${said}`,
       to: '/practice/house',
     } as const
   })

@@ -4,6 +4,7 @@ import { hasBegun, wasTreated } from '#core/visit/status'
 import { readParts, recordParts } from '#core/visit/record'
 import { offerFile } from '~/composables/files'
 import { useAttempt } from '~/composables/attempt'
+import { isoDayWords } from '~/composables/dates'
 import { useApi } from '~/composables/useApi'
 import { useDraft } from '~/composables/useDraft'
 import { useSession } from '~/stores/session'
@@ -129,7 +130,7 @@ const followed = () =>
         />
         <section v-if="bundle.followUp" class="panel noprint between">
           <p>
-            <b>Follow-up due {{ bundle.followUp.dueOn }}</b
+            <b>Follow-up due {{ isoDayWords(bundle.followUp.dueOn) }}</b
             ><br />{{ bundle.followUp.reason }}
           </p>
           <VBtn v-if="!bundle.followUp.done" variant="outlined" @click="followed">Called</VBtn>
