@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { NOT_COPIED } from '#core/catalogue/products/starter'
 import { gramsWords, roundingWords } from '#core/dosing/amount'
 import type { Product } from '#core/catalogue/products/products'
 import type { Tray, TrayProduct } from '#core/tray/tray'
@@ -36,6 +37,9 @@ function receive({ productId }: TrayProduct) {
   const found = visit.bundle?.shelf.find(({ product }) => product.id === productId)
   if (found) emit('receive', found.product)
 }
+/** A starter bottle has no number until it is copied from the label. */
+const bottleWords = (lot: string | null) =>
+  lot === null ? 'no bottle' : lot === NOT_COPIED ? lot : `bottle ${lot}`
 </script>
 
 <template>
@@ -59,7 +63,7 @@ function receive({ productId }: TrayProduct) {
         <span class="much figures">{{ product.amount.words }}</span>
         <span class="soft figures">{{ beside(product) }}</span>
         <span class="soft">{{ product.step }}</span>
-        <span class="soft figures">{{ product.lot ? `bottle ${product.lot}` : 'no bottle' }}</span>
+        <span class="soft figures">{{ bottleWords(product.lot) }}</span>
         <span v-if="product.half" class="tag watch figures"
           >the other half, until {{ clock(product.half, zone) }}</span
         >

@@ -91,7 +91,7 @@ export const STARTER_SHELF: readonly Starter[] = [
 ]
 
 /** The code of a starter bottle, until the real one was copied from it. */
-export const NOT_COPIED = 'not copied yet'
+export const NOT_COPIED = 'batch number missing'
 /** Days that a starter bottle is taken to be good for until its date was copied. */
 export const STARTER_DAYS = 90
 

@@ -60,7 +60,7 @@ export async function startTreatment(me: Staff, booked: Visit): Promise<void> {
   const moved = visit.startsAt.getTime() !== booked.startsAt.getTime()
   if (open.length > 0)
     throw refused(
-      `Not started: ${moved ? 'the visit is moved to today, and ' : ''}${open.map((point) => point.text).join(' ')}`,
+      `Not started. ${moved ? 'The visit was moved to today. ' : ''}${open.map((point) => point.text).join(' ')}`,
       open.map((point) => ({ field: point.stop, given: 'open', allowed: point.text })),
     )
   await database().transaction(async (tx) => {
