@@ -1,3 +1,4 @@
+import { dayInWords } from '#core/screening/asking/days'
 import { DAY_MS, HOUR_MINUTES, MINUTE_SECONDS, SECOND_MS, WEEK_DAYS } from '#core/units'
 /** Dates and times as they are read in the house's own zone. */
 export const clock = (at: number, zone: string) =>
@@ -20,6 +21,8 @@ export const dayWords = (at: number, zone: string) => {
 }
 /** An ISO day of the house in words; a day has no zone. */
 export const isoDayWords = (day: string) => dayWords(noonOf(day), 'UTC')
+/** An ISO day with its year, as it stands in a field: "Mon 30 Nov 2026". */
+export const shortDay = dayInWords
 /** The noon of an ISO day, from which its words are made. */
 export const noonOf = (day: string) => Date.parse(`${day}T12:00:00Z`)
 export const fullDay = (at: number, zone: string) =>

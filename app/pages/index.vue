@@ -150,9 +150,9 @@ const goTo = (day: string) => day && navigateTo(`/?date=${day}`)
         @made="refresh"
       >
         <div class="row tools">
-          <VTextField
+          <DayField
+            whole
             :model-value="page.day"
-            type="date"
             label="Go to"
             density="compact"
             hide-details

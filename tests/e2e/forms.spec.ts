@@ -168,6 +168,53 @@ test('a visit that is added on another day is shown on that day', async ({ page 
   await expect(page).toHaveURL(new RegExp(`date=${on(331)}`))
 })
 
+test('a day is typed as people write it, or chosen from a calendar; a time by 24 hours', async ({
+  page,
+}) => {
+  await letIn(page, 'owner')
+  await open(page, '/people')
+  await page.getByRole('button', { name: 'Add a client' }).click()
+  const born = page.getByLabel('Born', { exact: true })
+  for (const [typed, shown] of [
+    ['3.2.88', 'Wed 3 Feb 1988'],
+    ['1988-02-03', 'Wed 3 Feb 1988'],
+    ['4 feb 1988', 'Thu 4 Feb 1988'],
+  ] as const) {
+    await born.fill(typed)
+    await born.blur()
+    await expect(born).toHaveValue(shown)
+  }
+  await born.fill('31.2.1988')
+  await born.blur()
+  await expect(page.getByText('A day like 30.11.2026, day first.')).toBeVisible()
+  await expect(born).toHaveValue('31.2.1988')
+  await born.fill('5.2.1988')
+  await born.blur()
+  await page.getByRole('button', { name: 'Born: calendar' }).click()
+  await page
+    .getByRole('button', { name: /^\w+ 16 February 1988|^16$|February 16, 1988/ })
+    .first()
+    .click()
+  await expect(born).toHaveValue('Tue 16 Feb 1988')
+  await page.getByRole('button', { name: 'Discard' }).click()
+
+  await open(page, '/')
+  await page.getByRole('button', { name: 'Add a visit' }).click()
+  const time = page.getByLabel('Time')
+  for (const [typed, shown] of [
+    ['9', '09:00'],
+    ['14.30', '14:30'],
+    ['930', '09:30'],
+  ] as const) {
+    await time.fill(typed)
+    await time.blur()
+    await expect(time).toHaveValue(shown)
+  }
+  await time.fill('25:00')
+  await time.blur()
+  await expect(page.getByText('A time like 14:30.')).toBeVisible()
+})
+
 test('a visit is added and moved, by hand and by keyboard; what is in the way is said and stands for a reason only', async ({
   page,
 }) => {

@@ -86,8 +86,8 @@ const inTheWay = computed(
     </p>
     <p v-if="suggested" class="soft">{{ suggested }}</p>
     <div class="row">
-      <VTextField v-model="day" type="date" label="Day" density="compact" />
-      <VTextField v-model="time" type="time" label="Time" density="compact" />
+      <DayField v-model="day" whole label="Day" density="compact" />
+      <TimeField v-model="time" label="Time" density="compact" />
     </div>
     <VTextField
       v-if="inTheWay"
@@ -102,7 +102,7 @@ const inTheWay = computed(
         v-if="asksToMove"
         color="primary"
         :loading="busy"
-        :disabled="!bundle.may.write"
+        :disabled="!bundle.may.write || !wanted"
         @click="set(true)"
       >
         Move it here
@@ -111,7 +111,7 @@ const inTheWay = computed(
         v-else
         variant="outlined"
         :loading="busy"
-        :disabled="!bundle.may.write || !day"
+        :disabled="!bundle.may.write || !wanted"
         @click="set(false)"
       >
         Book the next visit

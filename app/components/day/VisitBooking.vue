@@ -150,12 +150,11 @@ async function save() {
           :error-messages="fieldProblem(trouble, 'clientId')"
         />
         <div class="row fields">
-          <VTextField
+          <DayField
             v-model="form.day"
-            type="date"
             label="Day"
             :error-messages="fieldProblem(trouble, 'startsAt')"
-          /><VTextField v-model="form.time" type="time" label="Time" /><VTextField
+          /><TimeField v-model="form.time" label="Time" /><VTextField
             v-model="form.minutes"
             label="Minutes"
             inputmode="numeric"

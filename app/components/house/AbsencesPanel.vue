@@ -60,8 +60,8 @@ const drop = (id: string) =>
     <form class="stack" novalidate @submit.prevent="add">
       <VSelect v-model="form.whose" :items="choices" label="Who" density="compact" hide-details />
       <div class="pair">
-        <VTextField v-model="form.firstDay" type="date" label="First day" density="compact" />
-        <VTextField v-model="form.lastDay" type="date" label="Last day" density="compact" />
+        <DayField v-model="form.firstDay" label="First day" density="compact" />
+        <DayField v-model="form.lastDay" label="Last day" density="compact" />
       </div>
       <VTextField v-model="form.word" label="Reason" density="compact" />
       <VBtn type="submit" variant="outlined" :loading="busy" :disabled="!ready">Add absence</VBtn>

@@ -108,7 +108,7 @@ const places = computed(() => props.rooms.map(({ id, name }) => ({ value: id, ti
       <VTextField v-model="form.name" label="Name here" />
       <div class="pair">
         <VTextField v-model="form.serial" label="Serial number" />
-        <VTextField v-model="form.serviceDue" label="Service due" type="date" />
+        <DayField v-model="form.serviceDue" label="Service due" />
       </div>
       <VSelect
         v-model="form.roomIds"

@@ -103,9 +103,12 @@ const erase = (password: string) =>
   font-size: 0.875rem;
 }
 .filebtn {
-  border: 1px solid var(--oak-light);
+  border: 1px solid var(--ink);
   border-radius: 8px;
-  padding: 9px 16px;
+  min-height: 44px;
+  display: flex;
+  align-items: center;
+  padding: 0 16px;
   cursor: pointer;
   font-weight: 500;
   font-size: 0.875rem;

@@ -76,7 +76,7 @@ function toFile() {
         density="compact"
         hide-details
       />
-      <VTextField v-model="until" type="date" label="Up to" density="compact" hide-details />
+      <DayField v-model="until" whole label="Up to" density="compact" hide-details />
       <VCheckbox v-model="refused" label="Only refused" density="compact" hide-details />
     </div>
     <VTable density="compact" class="plain figures">

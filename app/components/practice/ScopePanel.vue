@@ -123,10 +123,9 @@ const editingWhat = computed(() =>
           hide-details
           class="held"
           @update:model-value="tick(licence)"
-        /><VTextField
+        /><DayField
           v-if="editing !== PLACE && held.includes(licence)"
           v-model="until[licence]"
-          type="date"
           label="until"
           :aria-label="`${LICENCE_NAMES[licence]}, until`"
           density="compact"

@@ -78,7 +78,7 @@ const sum = computed(() =>
         <h2>{{ row.product.name }}</h2>
         <form class="row" novalidate @submit.prevent="copy">
           <VTextField v-model="code" label="Code on the bottle" density="compact" />
-          <VTextField v-model="expires" label="Good until" type="date" density="compact" />
+          <DayField v-model="expires" label="Good until" density="compact" />
           <VBtn type="submit" variant="outlined" :loading="busy">Save code and date</VBtn>
         </form>
         <div class="row">

@@ -49,12 +49,7 @@ const err = (field: string) => fieldProblem(trouble.value, field)
           autofocus
           :error-messages="err('code')"
         />
-        <VTextField
-          v-model="expires"
-          label="Good until"
-          type="date"
-          :error-messages="err('expires')"
-        />
+        <DayField v-model="expires" label="Good until" :error-messages="err('expires')" />
         <VTextField
           v-model="held"
           label="In it"

@@ -104,10 +104,10 @@ const err = (field: keyof Fields) => fieldProblem(trouble.value, field)
         <p v-if="restored" class="tag calm">Your unsaved entries are back.</p>
         <VTextField v-model="form.name" label="Name" :error-messages="err('name')" autofocus />
         <div class="pair">
-          <VTextField
+          <DayField
             v-model="form.born"
             label="Born"
-            type="date"
+            past
             :error-messages="err('born')"
           /><VTextField v-model="form.work" label="Work" :error-messages="err('work')" />
         </div>

@@ -73,10 +73,10 @@ const setOften = (typed: string) => emit('more', { perWeek: perWeekFrom(typed) }
 
 <template>
   <div class="more">
-    <VTextField
+    <DayField
       v-if="wants('date')"
+      whole
       :model-value="answer.date ?? ''"
-      type="date"
       label="When"
       density="compact"
       :max="today"
@@ -84,10 +84,9 @@ const setOften = (typed: string) => emit('more', { perWeek: perWeekFrom(typed) }
       class="when"
       @update:model-value="setDate"
     />
-    <VTextField
+    <TimeField
       v-if="wants('hour')"
       :model-value="hour"
-      type="time"
       label="At"
       density="compact"
       :disabled="disabled"
@@ -104,10 +103,10 @@ const setOften = (typed: string) => emit('more', { perWeek: perWeekFrom(typed) }
         >{{ moment.word }}</ToggleChip
       >
     </div>
-    <VTextField
+    <DayField
       v-if="wants('ahead')"
+      whole
       :model-value="answer.date ?? ''"
-      type="date"
       label="On"
       density="compact"
       :min="today"

@@ -88,11 +88,12 @@ async function edited() {
         <section class="stack">
           <div class="panel">
             <h2>Skin load</h2>
-            <p class="soft">
+            <p v-if="file.poured.length" class="soft">
               How much recent treatment the forehead and cheek still carry, day by day.
               {{ habits }}
             </p>
-            <ClientOnly>
+            <p v-else class="soft">No treatment in the last weeks. {{ habits }}</p>
+            <ClientOnly v-if="file.poured.length">
               <LazyLedgerChart :poured="file.poured" :now="file.now" :age="file.client.age" />
             </ClientOnly>
           </div>
