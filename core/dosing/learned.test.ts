@@ -71,6 +71,14 @@ describe('an amount that is learned from this client', () => {
     expect(own).toBeLessThan(usual)
     expect(learnedWords(milk, {})).toBe('')
   })
+  it('is said from a tenth off, on either side', () => {
+    const milk = product('milk', 'milk', { dispenser: { kind: 'pour', millilitres: 1 } })
+    const said = (percent: number) => learnedWords(milk, { learned: { milk: percent } }) !== ''
+    expect([89, 90, 91, 100, 109, 110, 111].map(said)).toEqual([
+      ...[true, true, false, false],
+      ...[false, true, true],
+    ])
+  })
   it('a piece is a piece', () => {
     const sheet = product('sheetMask', 's', { dispenser: { kind: 'piece', millilitres: 20 } })
     expect(learnedShare(sheet, { learned: { sheetMask: 60 } })).toBe(1)

@@ -106,4 +106,11 @@ describe('water additions', () => {
     expect(readWater(9, expected).say).toContain('ask')
     expect(readWater(1, waterForecast(1, false)).reads).toBe('fewer')
   })
+  it('of one more or less than expected nothing is said; of two it is', () => {
+    const forecast = { least: 5, most: 7, rule: 'own' }
+    expect([2, 3, 4, 5, 7, 8, 9].map((count) => readWater(count, forecast).reads)).toEqual([
+      ...['fewer', 'fewer', 'asExpected', 'asExpected'],
+      ...['asExpected', 'asExpected', 'more'],
+    ])
+  })
 })
