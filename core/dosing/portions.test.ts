@@ -6,10 +6,24 @@ import { starterProducts } from '../catalogue/products/starter'
 import { product } from '../testing/fixtures'
 import { partOf } from './amount'
 import { doseOf } from './layers'
-import { portionsOf, portionWords } from './portions'
+import { besideAmount, portionsOf, portionWords } from './portions'
 
 let bottles = 0
 const shelf = starterProducts(() => `own-${bottles++}`)
+
+describe('what is said beside an amount', () => {
+  it('shares out what goes on as it comes, and not the powder of a paste', () => {
+    const step = { regions: ['cheekL', 'cheekR', 'forehead', 'chin'] as const }
+    const on = { faceSize: { height: 19, width: 14 } }
+    const milk = product('milk', 'm', { dispenser: { kind: 'pump', millilitres: 1 } })
+    const said = (own: typeof milk) => besideAmount({ regions: [...step.regions] }, own, 12, on)
+    expect(said(milk).join()).toContain('forehead')
+    const powder = product('hardeningPowder', 'p', { dispenser: { kind: 'scoop', millilitres: 1 } })
+    expect(said(powder).join()).not.toContain('forehead')
+    const recipe = { parts: 1, by: 'volume' as const, workingMinutes: 5, others: [] }
+    expect(said({ ...milk, recipe }).join()).not.toContain('forehead')
+  })
+})
 
 describe('a dose shared among its zones', () => {
   it('adds up to the dose, in whole measures, each zone once', () => {

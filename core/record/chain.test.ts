@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { amended, AMENDMENTS_BEGIN, type AmendmentLink } from './amendment'
+import { amended, amendmentHolds, AMENDMENTS_BEGIN, type AmendmentLink } from './amendment'
 import { GENESIS, seal } from './seal'
 import { heldAgainst, readHead, signHead } from './signedHead'
 import { sealedPart, walkAmendments, walkSeals, WALK_BEGINS, type SealRow } from './walk'
@@ -74,6 +74,16 @@ describe('the chain of seals', () => {
         expect(walkSeals(WALK_BEGINS, rows).broken).not.toBeNull()
       }),
     )
+  })
+})
+
+describe('an amendment', () => {
+  it('stands on the number and the head it was made on, and on no other', () => {
+    const [, second] = amendmentsOf(['one', 'two'])
+    if (!second) throw new Error('no second')
+    expect(amendmentHolds(second, second.prev, second.number)).toBe(true)
+    expect(amendmentHolds(second, second.prev, second.number + 1)).toBe(false)
+    expect(amendmentHolds(second, AMENDMENTS_BEGIN, second.number)).toBe(false)
   })
 })
 

@@ -39,6 +39,15 @@ describe('what stands exactly on a bound', () => {
     expect(checkPlan(input, []).findings.length).toBeGreaterThan(0)
   })
 
+  it('warmth after a finish on one zone alone is after the finish', () => {
+    const plan = [
+      { ...usualStep('facialOil'), key: 'oil', regions: ['forehead' as const] },
+      { ...usualStep('warmTowel'), key: 'warm' },
+    ]
+    expect(rulesOf(checkPlan(input, plan).findings, 'cool-to-end')).toHaveLength(1)
+    expect(rulesOf(checkPlan(input, plan.toReversed()).findings, 'cool-to-end')).toEqual([])
+  })
+
   it('a setting in its range is no finding; outside it is brought to the nearer end', () => {
     const own = TECHNIQUE_IDS.filter((id) => TECHNIQUES[id].setting !== undefined)
     expect(own.length).toBeGreaterThan(1)

@@ -24,6 +24,15 @@ const test = (
 const state = (...tests: PatchTest[]) => patchState(enzyme, tests, sensitive, false, NOW)
 
 describe('patch test', () => {
+  it('of several that reacted says the last, in whatever order they are given', () => {
+    const early = test(200, [[24, 'reaction']])
+    const late = test(100, [[48, 'reaction']])
+    for (const tests of [
+      [early, late],
+      [late, early],
+    ])
+      expect(state(...tests)).toEqual({ kind: 'reaction', at: NOW - 52 * HOUR })
+  })
   it('is asked for an active or scented product that is new to sensitive skin, and for nothing else', () => {
     expect(patchReason(enzyme, sensitive, false)).toContain('active')
     expect(

@@ -60,6 +60,18 @@ describe('what a tap may say', () => {
       fits({ body: { kind: 'settingChanged', key: 's1', setting } })
     expect([-1, 0, 1000, 1001].map(level)).toEqual([false, true, true, false])
   })
+  it('another bottle by its name on the shelf, which is no tale', () => {
+    const swapped = (length: number) =>
+      fits({
+        body: {
+          kind: 'productSwapped',
+          key: 's1',
+          productId: 'p'.repeat(length),
+          reason: 'ran out',
+        },
+      })
+    expect([0, 1, 60, 61].map(swapped)).toEqual([false, true, true, false])
+  })
   it('a moment of a working house', () => {
     expect([1, 1_599_999_999_999, 4_000_000_000_001].some((at) => fits({ at }))).toBe(false)
   })
