@@ -8,6 +8,7 @@ import { GROUPS } from '../face/regions'
 import { lot, planInput, product, readAll, RESILIENT, TODAY } from '../testing/fixtures'
 import { propose } from '../planning/answer/propose'
 import { bottleInHand } from '../planning/today/bottles'
+import { setFrom } from './ready'
 import { trayFor } from './tray'
 import { minutes } from '../units'
 
@@ -112,6 +113,17 @@ describe('the tray', () => {
     expect(linen([step('milk'), step('maskOff'), step('tone')], TRAY_RULES, spotted)).toEqual({
       'cotton pads': 8,
     })
+  })
+})
+
+describe('when to begin', () => {
+  it('is the earlier of laying out and of the first device that warms up', () => {
+    const on = (...minutes: number[]) => ({
+      devices: minutes.map((switchOnMinute) => ({ switchOnMinute })),
+    })
+    expect(setFrom(on(), 10)).toBe(-10)
+    expect(setFrom(on(-5, -2), 10)).toBe(-10)
+    expect(setFrom(on(-5, -15), 10)).toBe(-15)
   })
 })
 

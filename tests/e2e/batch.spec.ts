@@ -110,7 +110,7 @@ test('a recipe of the house is received, chosen in the plan, and laid out with a
   await page.getByLabel('Name, kind or ingredient').fill(NAME)
   await page.getByRole('button', { name: `Receive ${NAME}` }).tap()
   await page.getByLabel('Code on the bottle').fill('G1')
-  await page.getByLabel('Good until').fill('2031-01-01')
+  await page.getByLabel('Good until', { exact: true }).fill('2031-01-01')
   await page.getByRole('button', { name: 'Add bottle' }).tap()
   await expect(page.getByRole('cell', { name: 'G1' })).toBeVisible()
 

@@ -8,13 +8,13 @@ import { DateTime } from 'luxon'
 import { toPlanInput } from '#core/visit/planInput'
 import type { VisitBundle } from '#core/visit/bundle'
 import { planHash } from '#core/record/planHash'
-import { propose } from '#core/planning/answer/propose'
 import { allNo, readAll, RESILIENT } from '#core/testing/fixtures'
 import type { Answers } from '#core/screening/asking/answers'
 import type { Readings } from '#core/skin/readings'
 import type { EventBody, TreatmentEvent } from '#core/treatment/taps/events'
 import { demoId } from '#db/demo/ids'
 import type { Caller, Reply } from './http'
+import { proposedBefore, proposedNow } from './proposals'
 
 export const STAFF = {
   owner: demoId('ilse'),
@@ -140,9 +140,11 @@ export async function prepared(
   wants: Wants = {},
 ): Promise<string> {
   const id = await asked(call, who, client, wants)
-  const plan = propose(toPlanInput(await bundleOf(call, id)))
-  if (plan.failed) throw new Error(plan.failed.text)
-  await writing(call, id)('/plan', 'PUT', { steps: plan.steps })
+  const input = toPlanInput(await bundleOf(call, id))
+  const steps = proposedBefore(input)
+  const known = steps && (await call(`/api/visits/${id}/plan`, { method: 'PUT', body: { steps } }))
+  if (known?.status === 200) return id
+  await writing(call, id)('/plan', 'PUT', { steps: proposedNow(input) })
   return id
 }
 

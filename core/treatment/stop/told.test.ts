@@ -90,5 +90,13 @@ describe('what lies on the skin when something is told against it', () => {
     const none = roomOf(one.steps, [[1, { kind: 'offNow', key: one.step.key, because: 'x' }]])
     expect(none.notes).toEqual([])
     expect(none.current?.key).toBe(one.steps[0]?.key)
+    // Nor is it where something else lies.
+    const last = one.steps.at(-1)?.key ?? ''
+    const other = roomOf(one.steps, [
+      ...one.list,
+      [one.list.length + 1, { kind: 'offNow', key: last, because: 'x' }],
+    ])
+    expect(other.resting.some(({ endedAt }) => endedAt === undefined)).toBe(true)
+    expect(other.notes).toEqual([])
   })
 })
