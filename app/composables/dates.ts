@@ -21,8 +21,11 @@ export const dayWords = (at: number, zone: string) => {
 }
 /** An ISO day of the house in words; a day has no zone. */
 export const isoDayWords = (day: string) => dayWords(noonOf(day), 'UTC')
-/** An ISO day with its year, as it stands in a field: "Mon 30 Nov 2026". */
-export const shortDay = dayInWords
+/** An ISO day as it stands in a field: "Mon 30 Nov" of this year, "17 Sep 2031" of another. */
+export const fieldDay = (day: string) =>
+  day.slice(0, 4) === String(new Date().getFullYear())
+    ? isoDayWords(day)
+    : dayInWords(day).replace(/^\S+ /, '')
 /** The noon of an ISO day, from which its words are made. */
 export const noonOf = (day: string) => Date.parse(`${day}T12:00:00Z`)
 export const fullDay = (at: number, zone: string) =>

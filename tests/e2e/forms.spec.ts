@@ -176,9 +176,9 @@ test('a day is typed as people write it, or chosen from a calendar; a time by 24
   await page.getByRole('button', { name: 'Add a client' }).click()
   const born = page.getByLabel('Born', { exact: true })
   for (const [typed, shown] of [
-    ['3.2.88', 'Wed 3 Feb 1988'],
-    ['1988-02-03', 'Wed 3 Feb 1988'],
-    ['4 feb 1988', 'Thu 4 Feb 1988'],
+    ['3.2.88', '3 Feb 1988'],
+    ['1988-02-03', '3 Feb 1988'],
+    ['4 feb 1988', '4 Feb 1988'],
   ] as const) {
     await born.fill(typed)
     await born.blur()
@@ -195,7 +195,7 @@ test('a day is typed as people write it, or chosen from a calendar; a time by 24
     .getByRole('button', { name: /^\w+ 16 February 1988|^16$|February 16, 1988/ })
     .first()
     .click()
-  await expect(born).toHaveValue('Tue 16 Feb 1988')
+  await expect(born).toHaveValue('16 Feb 1988')
   await page.getByRole('button', { name: 'Discard' }).click()
 
   await open(page, '/')

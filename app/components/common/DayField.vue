@@ -2,7 +2,7 @@
 import { mdiCalendarMonthOutline } from '@mdi/js'
 import { isDay } from '#core/screening/asking/days'
 import { readDay } from '#contracts/addressBook/days'
-import { shortDay } from '~/composables/dates'
+import { fieldDay } from '~/composables/dates'
 
 /**
  * A day, typed as people write it (day first) or chosen from a calendar, shown in the one style of
@@ -23,7 +23,7 @@ const emit = defineEmits<{ 'update:modelValue': [day: string] }>()
 /** Years of two digits are of this century. */
 const CENTURY_END = 2099
 const WEEKDAY = /^\p{L}{2,3} (?=\d)/u
-const shown = (day: string) => (isDay(day) ? shortDay(day) : day)
+const shown = (day: string) => (isDay(day) ? fieldDay(day) : day)
 const text = ref(shown(props.modelValue))
 const typing = ref(false)
 const choosing = ref(false)
@@ -40,10 +40,16 @@ function troubleOf(day: string | undefined): string {
   if (props.min && day < props.min) return `Not before ${shown(props.min)}.`
   return props.max && day > props.max ? `Not after ${shown(props.max)}.` : ''
 }
+const readAs = (said: string) => readDay(said, 'day first', props.past ? undefined : CENTURY_END)
+/** "1.12." and "1 Dec" are of this year. */
+const withYear = (said: string) => {
+  const year = new Date().getFullYear()
+  return /^[\d.]+$/.test(said) ? `${said.replace(/\.$/, '')}.${year}` : `${said} ${year}`
+}
 /** When the hand has gone on: half a year typed is not a day of the first century. */
 function commit() {
   const plain = text.value.trim().replace(WEEKDAY, '')
-  const day = plain === '' ? '' : readDay(plain, 'day first', props.past ? undefined : CENTURY_END)
+  const day = plain === '' ? '' : (readAs(plain) ?? readAs(withYear(plain)))
   trouble.value = troubleOf(day)
   if (trouble.value === '') emit('update:modelValue', day ?? '')
   else if (!props.whole) emit('update:modelValue', plain)
@@ -69,6 +75,7 @@ const problems = computed(() => {
   <VTextField
     v-bind="$attrs"
     v-model="text"
+    class="day"
     :label="label"
     :error-messages="problems"
     placeholder="day.month.year"
@@ -95,3 +102,9 @@ const problems = computed(() => {
     </template>
   </VTextField>
 </template>
+
+<style scoped>
+.day {
+  --v-field-padding-end: 4px;
+}
+</style>
