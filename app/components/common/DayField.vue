@@ -75,7 +75,7 @@ const problems = computed(() => {
   <VTextField
     v-bind="$attrs"
     v-model="text"
-    class="day"
+    class="dayfield"
     :label="label"
     :error-messages="problems"
     placeholder="day.month.year"
@@ -104,7 +104,7 @@ const problems = computed(() => {
 </template>
 
 <style scoped>
-.day {
+.dayfield {
   --v-field-padding-end: 4px;
 }
 </style>
