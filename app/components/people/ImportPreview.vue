@@ -3,6 +3,7 @@ import { IMPORT_FIELDS, type ImportField } from '#contracts/addressBook/columns'
 import type { ReadRow } from '#contracts/addressBook/rows'
 import type { Double } from '#contracts/replies/clientFile'
 import { IMPORT_WORDS } from '~/composables/clientImport'
+import { fieldDay } from '~/composables/dates'
 
 /**
  * Every row of the file as it would come in: what is wrong with it, mended in place, and who is here
@@ -53,6 +54,8 @@ const shown = computed(() =>
 const COLUMNS = ['name', 'born', 'phone', 'email'] as const
 const typed = (row: number, field: ImportField, { target }: Event) =>
   emit('mend', row, field, (target as HTMLInputElement).value)
+const shown = (text: string, field: ImportField) =>
+  field === 'born' && text ? fieldDay(text) : text
 const wrongWords = (row: ReadRow) =>
   row.wrong
     .map(({ field, why }) => `${isField(field) ? IMPORT_WORDS[field] : field}: ${why}`)
@@ -86,12 +89,13 @@ const wrongWords = (row: ReadRow) =>
               v-if="row.open"
               :model-value="row.fields[field]"
               :aria-label="`${IMPORT_WORDS[field]}, line ${lines[row.at]}`"
-              :placeholder="field === 'born' ? 'YYYY-MM-DD' : ''"
+              :placeholder="field === 'born' ? 'day.month.year' : ''"
+              class="mend"
               density="compact"
               hide-details
               @change="(event: Event) => typed(row.at, field, event)"
             />
-            <bdi v-else>{{ row.fields[field] }}</bdi>
+            <bdi v-else>{{ shown(row.fields[field], field) }}</bdi>
           </td>
           <td>
             <span v-if="row.wrong.length" class="tag stop">{{ wrongWords(row) }}</span>
@@ -116,6 +120,12 @@ const wrongWords = (row: ReadRow) =>
 </template>
 
 <style scoped>
+.mend {
+  min-width: 150px;
+}
+.figures {
+  white-space: nowrap;
+}
 .name {
   max-width: 260px;
   overflow-wrap: anywhere;
