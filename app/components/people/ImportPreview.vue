@@ -54,7 +54,7 @@ const shown = computed(() =>
 const COLUMNS = ['name', 'born', 'phone', 'email'] as const
 const typed = (row: number, field: ImportField, { target }: Event) =>
   emit('mend', row, field, (target as HTMLInputElement).value)
-const shown = (text: string, field: ImportField) =>
+const asRead = (text: string, field: ImportField) =>
   field === 'born' && text ? fieldDay(text) : text
 const wrongWords = (row: ReadRow) =>
   row.wrong
@@ -95,7 +95,7 @@ const wrongWords = (row: ReadRow) =>
               hide-details
               @change="(event: Event) => typed(row.at, field, event)"
             />
-            <bdi v-else>{{ shown(row.fields[field], field) }}</bdi>
+            <bdi v-else>{{ asRead(row.fields[field], field) }}</bdi>
           </td>
           <td>
             <span v-if="row.wrong.length" class="tag stop">{{ wrongWords(row) }}</span>
