@@ -17,6 +17,8 @@ const NAMED = [
 /** Months of a year: no number above is one. */
 const MONTHS = 12
 const CENTURY = 100
+/** For years of two digits that are of this century, as of what is to come. */
+export const CENTURY_END = 2099
 
 const day = (year: number, month: number, date: number): string | undefined => {
   const read = DateTime.utc(year, month, date)

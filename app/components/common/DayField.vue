@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { mdiCalendarMonthOutline } from '@mdi/js'
 import { isDay } from '#core/screening/asking/days'
-import { readDay } from '#contracts/addressBook/days'
+import { CENTURY_END, readDay } from '#contracts/addressBook/days'
 import { fieldDay } from '~/composables/dates'
 
 /**
@@ -10,7 +10,7 @@ import { fieldDay } from '~/composables/dates'
  */
 defineOptions({ inheritAttrs: false })
 const props = defineProps<{
-  /** ISO day, or empty. */ modelValue: string
+  /** ISO day, or empty. */ modelValue?: string | null
   label: string
   errorMessages?: string | readonly string[]
   /** The first and last ISO day that may be chosen. */ min?: string | undefined
@@ -20,20 +20,16 @@ const props = defineProps<{
   whole?: boolean
 }>()
 const emit = defineEmits<{ 'update:modelValue': [day: string] }>()
-/** Years of two digits are of this century. */
-const CENTURY_END = 2099
 const WEEKDAY = /^\p{L}{2,3} (?=\d)/u
 const shown = (day: string) => (isDay(day) ? fieldDay(day) : day)
-const text = ref(shown(props.modelValue))
+const chosen = computed(() => props.modelValue ?? '')
+const text = ref(shown(chosen.value))
 const typing = ref(false)
 const choosing = ref(false)
 const trouble = ref('')
-watch(
-  () => props.modelValue,
-  (day) => {
-    if (!typing.value) text.value = shown(day)
-  },
-)
+watch(chosen, (day) => {
+  if (!typing.value) text.value = shown(day)
+})
 function troubleOf(day: string | undefined): string {
   if (day === undefined) return 'A day like 30.11.2026, day first.'
   if (day === '') return ''
@@ -56,7 +52,7 @@ function commit() {
 }
 function leave() {
   typing.value = false
-  if (trouble.value === '') text.value = shown(props.modelValue)
+  if (trouble.value === '') text.value = shown(chosen.value)
 }
 function choose(day: string) {
   choosing.value = false
@@ -97,7 +93,7 @@ const problems = computed(() => {
             :aria-label="`${label}: calendar`"
           />
         </template>
-        <LazyDayCalendar v-if="choosing" :day="modelValue" :min="min" :max="max" @choose="choose" />
+        <LazyDayCalendar v-if="choosing" :day="chosen" :min="min" :max="max" @choose="choose" />
       </VMenu>
     </template>
   </VTextField>
