@@ -96,7 +96,8 @@ async function fitsAtTwiceTheSize(page: Page, path: string): Promise<void> {
       main: primary.length === 0 || primary.some(inside),
     }
   })
-  expect(seen.sideways).toBeLessThanOrEqual(0)
+  // A pixel is rounding, as it is for what stands at the edge.
+  expect(seen.sideways).toBeLessThanOrEqual(1)
   expect(seen.rail).toEqual([])
   expect(seen.main, 'the main action').toBe(true)
 }
