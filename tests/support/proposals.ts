@@ -20,7 +20,7 @@ const question = (input: PlanInput) =>
   )
 interface Kept {
   build: string
-  plans: Record<string, PlanStep[]>
+  plans: Record<string, readonly PlanStep[]>
 }
 function kept(): Kept {
   const none = { build: build(), plans: {} }
@@ -35,11 +35,11 @@ function kept(): Kept {
 }
 
 /** @returns the plan that was proposed for the same question before; undefined where there is none */
-export const proposedBefore = (input: PlanInput): PlanStep[] | undefined =>
+export const proposedBefore = (input: PlanInput): readonly PlanStep[] | undefined =>
   kept().plans[question(input)]
 
 /** @throws Error where nothing can be planned */
-export function proposedNow(input: PlanInput): PlanStep[] {
+export function proposedNow(input: PlanInput): readonly PlanStep[] {
   const plan = propose(input)
   if (plan.failed) throw new Error(plan.failed.text)
   const { plans } = kept()
