@@ -45,7 +45,8 @@ const withYear = (said: string) => {
 /** When the hand has gone on: half a year typed is not a day of the first century. */
 function commit() {
   const plain = text.value.trim().replace(WEEKDAY, '')
-  const day = plain === '' ? '' : (readAs(plain) ?? readAs(withYear(plain)))
+  const short = props.past ? undefined : readAs(withYear(plain))
+  const day = plain === '' ? '' : (readAs(plain) ?? short)
   trouble.value = troubleOf(day)
   if (trouble.value === '') emit('update:modelValue', day ?? '')
   else if (!props.whole) emit('update:modelValue', plain)

@@ -72,6 +72,22 @@ describe('what is told while the visit runs counts for the step at hand', () => 
     )
   })
 
+  it('speaks of a bottle that this client may not have, called back or not', () => {
+    const read = { oil: 2, water: 1, congestion: 1, redness: 0, sensitivity: 0 } as const
+    const { steps } = propose(inputOf(read, {}))
+    const used = steps.filter(({ productId }) => productId !== undefined)
+    expect(used.length).toBeGreaterThan(0)
+    for (const step of used) {
+      const told = inputOf(read, { allergy: { say: 'yes', substances: ['aqua'] } })
+      const shelf = told.shelf.map((item) => ({
+        ...item,
+        lots: item.lots.map((lot) => ({ ...lot, recalled: true })),
+      }))
+      const said = barredNow(step, told, step.productId)
+      expect(barredNow(step, { ...told, shelf }, step.productId), step.technique).toBe(said)
+    }
+  })
+
   it('a fever is the end of the visit', () => {
     const read = { oil: 3, water: 2, congestion: 3, redness: 0, sensitivity: 0 } as const
     const [step] = propose(inputOf(read, {})).steps

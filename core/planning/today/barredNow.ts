@@ -3,11 +3,15 @@ import type { PlanStep } from '../../catalogue/techniques/step'
 import { nameRegions } from '../../face/regions'
 import type { PlanInput, ShelfItem } from '../input'
 import { allowance } from './allowed'
-import { bottleInHand } from './bottles'
+import { bottleInHand, NO_BOTTLE, productTrouble } from './bottles'
 
-/** Whether a bottle of it is fit: one that was called back is said of by itself. */
-const isInHand = ({ product, lots }: ShelfItem, today: string) =>
-  bottleInHand(product, lots, today) !== undefined
+/**
+ * Whether it is the client that a product is not for. Where none of its bottles is fit, one that was
+ * called back, that is said of the bottle; what is told against the product is said all the same.
+ */
+const isForClient = ({ product, lots }: ShelfItem, input: PlanInput): boolean =>
+  bottleInHand(product, lots, input.today) === undefined &&
+  productTrouble(product, [], input).every(({ rule }) => rule === NO_BOTTLE)
 
 /**
  * Why a step of a plan may not be done any more, by what is known of the client now: an answer that
@@ -34,7 +38,7 @@ export function barredNow(step: PlanStep, input: PlanInput, usedId: string | und
   if (first) return `Not on ${nameRegions(hit.map(({ region }) => region))} now: ${first.why.text}`
   const mine = input.shelf.find(({ product }) => product.id === usedId)
   const fits = products.some(({ product }) => product.id === usedId)
-  return mine && !fits && isInHand(mine, input.today)
+  return mine && !fits && !isForClient(mine, input)
     ? `${mine.product.name} is not for this client now.`
     : ''
 }

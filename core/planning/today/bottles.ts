@@ -24,6 +24,9 @@ export interface Choice {
   lot: Lot
 }
 
+/** The rule that is broken where nothing but a bottle is missing. */
+export const NO_BOTTLE = 'no-product'
+
 /** Why a product may not be used, bottle by bottle or as such; empty when a bottle is fit. */
 export function productTrouble(
   product: Product,
@@ -45,7 +48,7 @@ export function productTrouble(
     ...(patch === undefined ? [] : [{ rule: 'patch-test', text: patch }]),
   ]
   if (own.length > 0) return own
-  if (lots.length === 0) return [{ rule: 'no-product', text: 'none on the shelf' }]
+  if (lots.length === 0) return [{ rule: NO_BOTTLE, text: 'none on the shelf' }]
   const perLot = lots.map((lot) => lotBars(lot, product, input.today))
   return perLot.some((bars) => bars.length === 0) ? [] : (perLot[0] ?? [])
 }
