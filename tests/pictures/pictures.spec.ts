@@ -145,7 +145,7 @@ test('the room: three masks, a pad, the tip, a stop', async ({ page }) => {
   for (const zone of ['Left cheek', 'Forehead', 'Chin'])
     await page.getByRole('button', { name: zone, exact: true }).click()
   await page.getByRole('button', { name: 'Ask the device' }).click()
-  await expect(page.getByText(/is at/)).toBeVisible()
+  await expect(page.getByText(/Device at/)).toBeVisible()
   await shoot(page, 'treat-tip')
   await bigButton(page).click()
   await nextStep(page)

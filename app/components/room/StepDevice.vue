@@ -45,7 +45,7 @@ watch(wanted, (level, before) => {
   if (level !== undefined && before !== undefined) void ask({ level })
 })
 const stands = computed(() =>
-  says.value?.level === undefined ? '' : `is at ${says.value.level} ${says.value.unit}`,
+  says.value?.level === undefined ? '' : `Device at ${says.value.level} ${says.value.unit}`,
 )
 const unlike = computed(
   () =>
