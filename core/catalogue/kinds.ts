@@ -38,6 +38,7 @@ export const FAMILY_IDS = [
   'vacuum',
   'needling',
   'blade',
+  'browBlade',
   'heat',
   'vapour',
   'highFrequency',
@@ -69,6 +70,8 @@ export const EXFOLIATING: readonly FamilyId[] = [
   'needling',
   'blade',
 ]
+/** Small work of a kind: what stops the whole kind stops it too, and it counts as none of it. */
+export const SMALL_WORK: Readonly<Partial<Record<FamilyId, FamilyId>>> = { blade: 'browBlade' }
 /** Families that go on working while they lie on the skin. */
 export const WORKING: readonly FamilyId[] = ['acid', 'enzyme', 'peel']
 /** Families after which only calming products may follow. */
@@ -83,6 +86,7 @@ export const FAMILY_NAMES: Readonly<Record<FamilyId, string>> = {
   vacuum: 'vacuum',
   needling: 'needling',
   blade: 'blade',
+  browBlade: 'small blade at the brows',
   heat: 'heat and steam',
   vapour: 'vapour',
   highFrequency: 'high frequency',
@@ -151,13 +155,22 @@ export const PRODUCT_KINDS = [
   'eyeMask',
   'ampoule',
   'lipScrub',
+  'micellarWater',
+  'wipe',
+  'creamCleanser',
+  'currentGel',
+  'lipSerum',
+  'bodyCare',
+  'sleepMask',
 ] as const
 export type ProductKind = (typeof PRODUCT_KINDS)[number]
 /** What an open barrier bears: everything else is care beyond that (common practice). */
 export const BLAND_KINDS: readonly ProductKind[] = [
   'eyeRemover',
   'milk',
+  'micellarWater',
   'gelCleanser',
+  'creamCleanser',
   'cleansingOil',
   'emulsifier',
   'moisturiser',
@@ -201,6 +214,13 @@ export const KIND_NAMES: Readonly<Record<ProductKind, string>> = {
   eyeMask: 'eye mask',
   ampoule: 'ampoule',
   lipScrub: 'lip scrub',
+  micellarWater: 'micellar water',
+  wipe: 'cleansing wipe',
+  creamCleanser: 'cream cleanser',
+  currentGel: 'leave-on conductive gel',
+  lipSerum: 'lip serum',
+  bodyCare: 'arm and hand product',
+  sleepMask: 'overnight mask',
 }
 
 export const DEVICE_KINDS = [
@@ -213,6 +233,7 @@ export const DEVICE_KINDS = [
   'needlingPen',
   'lamp',
   'microcurrentWand',
+  'sonicBrush',
 ] as const
 export type DeviceKind = (typeof DEVICE_KINDS)[number]
 export const DEVICE_NAMES: Readonly<Record<DeviceKind, string>> = {
@@ -225,6 +246,7 @@ export const DEVICE_NAMES: Readonly<Record<DeviceKind, string>> = {
   needlingPen: 'needling pen',
   lamp: 'lamp',
   microcurrentWand: 'microcurrent wand',
+  sonicBrush: 'sonic brush',
 }
 
 /** The same on a tag or a peg. */
@@ -238,6 +260,7 @@ export const DEVICE_SHORT: Readonly<Record<DeviceKind, string>> = {
   needlingPen: 'needling',
   lamp: 'lamp',
   microcurrentWand: 'current',
+  sonicBrush: 'brush',
 }
 
 export const LICENCE_IDS = [
@@ -303,4 +326,4 @@ export type Strength = 'stop' | 'adapt' | 'advise'
 export const COMMON_PRACTICE = 'common practice'
 
 /** What else lies on the tray for some techniques. */
-export type TrayItemId = 'gloves' | 'tissues' | 'warmTowel'
+export type TrayItemId = 'gloves' | 'tissues' | 'warmTowel' | 'cottonBuds'

@@ -31,6 +31,8 @@ export type GroupId =
   | 'faceNeckNoEyes'
   | 'faceNeckDecollete'
   | 'cheeksJawNeck'
+  | 'folds'
+  | 'brows'
   | 'body'
 
 /**
@@ -48,6 +50,8 @@ export const GROUPS: Readonly<Record<GroupId, readonly RegionId[]>> = {
   faceNeckNoEyes: [...FACE.filter((region) => region !== 'eyes'), 'neck'],
   faceNeckDecollete: [...FACE, 'neck', 'decollete'],
   cheeksJawNeck: ['temples', 'cheekL', 'cheekR', 'mouth', 'jawL', 'jawR', 'neck'],
+  folds: ['forehead', 'cheekL', 'cheekR', 'mouth'],
+  brows: ['forehead'],
   body: [],
 }
 

@@ -16,7 +16,8 @@ import type { LoadRule } from '../catalogue/techniques/technique'
 import { SPOTS } from '../catalogue/techniques/residue'
 import { OUTSIDE_ORBIT } from '../catalogue/techniques/reach'
 import { FLOOR_STAGES } from '../catalogue/techniques/stages'
-import { MANNERS } from '../catalogue/techniques/strokes'
+import { ORDERS } from '../catalogue/techniques/directions'
+import { MANNERS, type MannerId } from '../catalogue/techniques/strokes'
 import {
   TECHNIQUES,
   techniquesWhere,
@@ -64,7 +65,10 @@ export const workRows = (): Row[] => [
   ...rowsOf('Techniques', Object.values(TECHNIQUES), (own) => ({
     id: own.id,
     title: own.name,
-    sentence: `${own.hand} ${numbersOf(own)}Done when: ${own.cue}`,
+    sentence: [
+      `${own.hand} ${numbersOf(own)}Done when: ${own.cue}`,
+      ...(own.restCue ? [`Off when: ${own.restCue}`] : []),
+    ].join(' '),
     reason: own.reason,
     source: own.source,
   })),
@@ -110,15 +114,27 @@ export const workRows = (): Row[] => [
       source: COMMON_PRACTICE,
     })),
   ),
-  ...rowsOf('How the hand goes', Object.values(MANNERS), (own) => ({
-    id: `manner-${own.id}`,
-    title: own.name,
-    sentence: own.order,
-    source: own.source,
-  })),
+  ...handRows(),
   ...trayRows(),
   ...roomRows(),
 ]
+
+const handRows = (): Row[] => [
+  ...rowsOf('How the hand goes', Object.values(MANNERS), (own) => ({
+    id: `manner-${own.id}`,
+    title: own.name,
+    sentence: wayOver(own.id),
+    source: own.source,
+  })),
+]
+
+/** Where the hand begins and ends on a face, neck and décolleté, and what it minds. */
+const wayOver = (id: MannerId): string => {
+  const zones = ORDERS[id].filter((region) => MANNERS[id].strokes[region] !== undefined)
+  const [from, to] = [zones[0], zones.at(-1)]
+  const way = from && to && from !== to ? [`From ${REGION_NAMES[from]} to ${REGION_NAMES[to]}`] : []
+  return [...way, ...(MANNERS[id].minds ? [MANNERS[id].minds] : [])].join('; ')
+}
 
 const trayRows = (): Row[] => [
   ...rowsOf('What is mixed fresh', MIXES, (own) => ({
@@ -142,16 +158,21 @@ const trayRows = (): Row[] => [
     reason: own.reason,
     source: own.source,
   })),
-  ...rowsOf('What lies on the tray', [REMOVAL_LINEN], ({ cloths, sponges, pads, tissues }) => ({
-    id: 'tray-removal',
-    title: 'by what the practice takes off with',
-    sentence:
-      `A cloth folded in four serves for ${cloths.faces} wipes, each with a clean face; ` +
-      `${sponges.each} sponges for the visit, or ${pads.perCloth} pads for one cloth. ` +
-      `Where the skin has spots, ${pads.perSpot} pad for each such zone, used once. ` +
-      `What is wiped off dry takes ${tissues.each} tissues.`,
-    source: COMMON_PRACTICE,
-  })),
+  ...rowsOf(
+    'What lies on the tray',
+    [REMOVAL_LINEN],
+    ({ cloths, mitts, sponges, pads, tissues }) => ({
+      id: 'tray-removal',
+      title: 'by what the practice takes off with',
+      sentence:
+        `A cloth folded in four serves for ${cloths.faces} wipes, each with a clean face; ` +
+        `${sponges.each} sponges for the visit, or ${pads.perCloth} pads for one cloth. ` +
+        `Where the skin has spots, ${pads.perSpot} pad for each such zone, used once. ` +
+        `A mitt serves as a cloth does, with ${mitts.closing} cooler one to close. ` +
+        `What is wiped off dry takes ${tissues.each} tissues.`,
+      source: COMMON_PRACTICE,
+    }),
+  ),
   ...rowsOf('How a tool is made clean', Object.values(TOOLS), (own) => ({
     id: `tool-${own.id}`,
     title: own.name,

@@ -1,9 +1,19 @@
 /**
  * One half worked, the other left: the same features on both, before and after, under one light.
  */
-export const HALF_FEATURES = ['brow', 'fold', 'puffiness', 'redness', 'glow'] as const
+export const HALF_FEATURES = [
+  'residue',
+  'feel',
+  'brow',
+  'fold',
+  'puffiness',
+  'redness',
+  'glow',
+] as const
 export type HalfFeature = (typeof HALF_FEATURES)[number]
 export const HALF_FEATURE_NAMES: Readonly<Record<HalfFeature, string>> = {
+  residue: 'Residue on the pad',
+  feel: 'Tight or dry, as the client says',
   brow: 'Brow height',
   fold: 'Depth of the fold',
   puffiness: 'Puffiness',

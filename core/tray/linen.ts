@@ -17,10 +17,11 @@ export interface Linen {
   /** What one of it costs the house, where it is used up or washed. */
   costs?: CostId
 }
-type LinenKind = 'cloths' | 'sponges' | 'pads' | 'tissues'
+type LinenKind = 'cloths' | 'mitts' | 'sponges' | 'pads' | 'tissues'
 type Counts = Record<LinenKind, number>
-const { cloths, sponges, pads, tissues, spatula } = REMOVAL_LINEN
-const ITEMS = { cloths, sponges, pads, tissues } as const
+const { cloths, mitts, sponges, pads, tissues, spatula } = REMOVAL_LINEN
+const ITEMS = { cloths, mitts, sponges, pads, tissues } as const
+const NONE: Counts = { cloths: 0, mitts: 0, sponges: 0, pads: 0, tissues: 0 }
 
 const named = (
   { item: [one, several], costs }: { item: Thing; costs?: CostId },
@@ -34,21 +35,20 @@ const named = (
  */
 export function linenOfStep(input: PlanInput, steps: readonly PlanStep[], place: number): Linen[] {
   const counts = countsOf(input, steps, place)
-  return (['cloths', 'pads', 'tissues', 'sponges'] as const).flatMap((kind) =>
+  return (['cloths', 'mitts', 'pads', 'tissues', 'sponges'] as const).flatMap((kind) =>
     named(ITEMS[kind], counts[kind]),
   )
 }
 
 function countsOf(input: PlanInput, steps: readonly PlanStep[], place: number): Counts {
   const step = steps[place]
-  const none = { cloths: 0, sponges: 0, pads: 0, tissues: 0 }
-  if (!step) return none
-  const { linen = {}, stage } = TECHNIQUES[step.technique]
+  if (!step) return NONE
+  const { linen = {}, stage, straightAfter } = TECHNIQUES[step.technique]
   const off = takenOff(input, steps, place)
-  const forEyes = stage === 'eyesOff' ? takeOff(input.makeUp).eyePads : 0
+  const forEyes = stage === 'eyesOff' && !straightAfter ? takeOff(input.makeUp).eyePads : 0
   const wiped = off.masks > 0 ? Math.ceil(off.wipes / cloths.faces) : (linen.cloths ?? 0)
   const own = linen.onlyCloths ? linen.cloths : undefined
-  const house = own === undefined ? inHouse(input, step, wiped) : { ...none, cloths: own }
+  const house = own === undefined ? inHouse(input, step, wiped) : { ...NONE, cloths: own }
   return {
     ...house,
     pads: house.pads + (linen.pads ?? 0) + forEyes,
@@ -102,17 +102,17 @@ function inHouse(
   { regions }: PlanStep,
   wanted: number,
 ): Counts {
-  const none = { cloths: 0, sponges: 0, pads: 0, tissues: 0 }
-  if (wanted === 0) return none
+  if (wanted === 0) return NONE
   const { linen: way } = methodOf(school, policy).camps.removal
   const most = wanted * pads.perCloth
-  if (way === 'pads') return { ...none, pads: most }
+  if (way === 'pads') return { ...NONE, pads: most }
   const spots = spotRegions(profile).filter((region) => regions.includes(region))
-  if (spots.length > 0 && spots.length === regions.length) return { ...none, pads: most }
+  if (spots.length > 0 && spots.length === regions.length) return { ...NONE, pads: most }
   const onSpots = Math.min(most, spots.length * pads.perSpot)
-  return way === 'sponges'
-    ? { ...none, sponges: sponges.each, pads: onSpots }
-    : { ...none, cloths: wanted, pads: onSpots }
+  if (way === 'sponges') return { ...NONE, sponges: sponges.each, pads: onSpots }
+  // A warm one takes off, a cooler one closes.
+  if (way === 'mitts') return { ...NONE, mitts: wanted + mitts.closing, pads: onSpots }
+  return { ...NONE, cloths: wanted, pads: onSpots }
 }
 
 /**
@@ -129,6 +129,7 @@ export function linenFor(
   const sum = (kind: LinenKind) => each.reduce((count, counts) => count + counts[kind], 0)
   return [
     ...named(cloths, sum('cloths')),
+    ...named(mitts, sum('mitts')),
     ...named(sponges, Math.max(0, ...each.map((counts) => counts.sponges))),
     ...named(pads, sum('pads')),
     ...named(tissues, sum('tissues')),

@@ -20,6 +20,8 @@ const PIECES: Readonly<Record<ToolId, number>> = {
   globes: 3,
   goggles: 4,
   bowl: 5,
+  brushHead: 2,
+  ballTool: 1,
 }
 export const COSTS: HouseCosts = {
   roomHour: 1400,

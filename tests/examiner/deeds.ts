@@ -13,6 +13,7 @@ export type Deed =
   | 'peel'
   | 'abrades'
   | 'cuts'
+  | 'trims'
   | 'sucks'
   | 'ultrasound'
   | 'needles'
@@ -69,6 +70,20 @@ const DOES: Partial<Record<TechniqueId, readonly Deed[]>> = {
   facialOil: ['oils'],
   lipCare: ['lips'],
   lipScrub: ['lips'],
+  lipSerum: ['lips'],
+  eyesByCleanser: ['nearEye'],
+  lashRoots: ['nearEye'],
+  creamCleanse: ['presses'],
+  sonicBrush: ['rubs'],
+  browTidy: ['trims'],
+  vacuumDry: ['sucks'],
+  coldCloth: ['cools'],
+  stonesOnOil: ['presses', 'oils', 'cools'],
+  ridge: ['presses'],
+  drainDown: ['presses'],
+  ballTool: ['presses'],
+  finishMassage: ['presses'],
+  microcurrentGel: ['current'],
 }
 const IN_BOTTLE: Record<ReturnType<typeof familiesOfBottle>[number], Deed> = {
   acid: 'acid',
@@ -105,7 +120,9 @@ export const CURRENTS: readonly Deed[] = ['spark', 'current']
 export const BLAND: readonly string[] = [
   'eyeRemover',
   'milk',
+  'micellarWater',
   'gelCleanser',
+  'creamCleanser',
   'cleansingOil',
   'emulsifier',
   'moisturiser',
@@ -116,6 +133,7 @@ export const WORK: readonly Deed[] = [
   ...TAKES_OFF,
   'sucks',
   'ultrasound',
+  'trims',
   'extracts',
   'presses',
   'heats',
@@ -144,6 +162,9 @@ export const ELSEWHERE: readonly TechniqueId[] = [
   'settle',
   'handsArms',
   'shouldersScalp',
+  'armCare',
+  'restOfCream',
+  'restOfOil',
   'stay',
   'close',
 ]

@@ -62,9 +62,15 @@ const meets = ({ technique, regions }: Step): readonly RegionId[] =>
 
 function barComplaints(visit: Visit, step: Step, bars: readonly Forbidden[]): Complaint[] {
   const resting = restBars(visit.past, visit.today)
-  const families: readonly string[] = TECHNIQUES[step.technique].families
   const here = meets(step)
-  const hands = handDeeds(step.technique)
+  // What forbids a blade forbids a small one.
+  const hands = handDeeds(step.technique).flatMap((deed): Deed[] =>
+    deed === 'trims' ? ['trims', 'cuts'] : [deed],
+  )
+  const families: readonly string[] = [
+    ...TECHNIQUES[step.technique].families,
+    ...(hands.includes('trims') ? ['blade'] : []),
+  ]
   const inside = deedsIn(visit, step).filter((deed) => !hands.includes(deed))
   const say = (says: string): Complaint => ({ key: step.key, says: `${nameOf(step)}: ${says}` })
   const { product } = TECHNIQUES[step.technique]
@@ -144,7 +150,7 @@ function amountComplaints({ profile, makeUp }: Visit, step: Step, limits: Limits
     own === 'warmTowel' && at('sensitivity', 2) ? 1 : Infinity,
     own === 'grain' && (at('redness', 1) || dry) ? 1 : Infinity,
     own === 'grain' && age >= 60 ? 0.5 : Infinity,
-    own === 'massage' && at('sensitivity', 3) ? 5 : Infinity,
+    ['massage', 'creamCleanse'].includes(own) && at('sensitivity', 3) ? 5 : Infinity,
     own === 'oilCleanse' && at('sensitivity', 3) ? 5 : Infinity,
     ['massage', 'toningMassage'].includes(own) && age >= 70 ? 10 : Infinity,
   )
@@ -154,7 +160,9 @@ function amountComplaints({ profile, makeUp }: Visit, step: Step, limits: Limits
     at('sensitivity', 2) || age >= 60 ? 1 : Infinity,
   )
   const least =
-    own === 'eyesOff' && makeUp.includes('waterproof') ? WATERPROOF_MINUTES : minutes.least
+    ['eyesOff', 'eyesByCleanser'].includes(own) && makeUp.includes('waterproof')
+      ? WATERPROOF_MINUTES
+      : minutes.least
   const level = step.setting
   const say = (says: string): Complaint => ({ key: step.key, says: `${nameOf(step)}: ${says}` })
   return [

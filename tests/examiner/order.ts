@@ -5,6 +5,7 @@ import { GROUPS } from '#core/face/regions'
 import { REGION_IDS, type RegionId } from '#core/face/zones'
 import { plannedGrade } from '#core/skin/profile'
 import { forbidden } from './bars'
+import { chainComplaints } from './chains'
 import { deedsOf, handDeeds, TAKES_OFF, WORK, type Deed } from './deeds'
 import { takenOffAtHome, type Moment } from './replay'
 import type { Complaint, Steps, Visit } from './visit'
@@ -19,7 +20,9 @@ const does =
   ({ technique }: Step) =>
     handDeeds(technique).some((deed) => deeds.includes(deed))
 
-const CLEANSES = isOneOf('secondCleanse', 'oilCleanse')
+const EYES_OFF = isOneOf('eyesOff', 'eyesByCleanser', 'lashRoots')
+const SURFACE = isOneOf('milk', 'micellar', 'wipes')
+const CLEANSES = isOneOf('secondCleanse', 'oilCleanse', 'creamCleanse', 'sonicBrush')
 const LAYS_MASK = isOneOf(
   'clay',
   'hydratingMask',
@@ -29,7 +32,17 @@ const LAYS_MASK = isOneOf(
   'hardeningMask',
   'eyeMask',
 )
-const MASSAGES = isOneOf('massage', 'toningMassage', 'stones', 'microcurrent')
+const MASSAGES = isOneOf(
+  'massage',
+  'toningMassage',
+  'stones',
+  'stonesOnOil',
+  'ridge',
+  'drainDown',
+  'ballTool',
+  'microcurrent',
+  'microcurrentGel',
+)
 const LAMP = isOneOf('blueLamp', 'redLamp')
 
 /** Leave-on layers by their weight, the thinnest first. */
@@ -40,15 +53,18 @@ const WEIGHT: Partial<Record<TechniqueId, number>> = {
   eyeProduct: 3,
   moisturiser: 5,
   facialOil: 6,
+  sleepMask: 6,
+  stonesOnOil: 1,
+  microcurrentGel: 1,
   sunProtection: 7,
 }
 
 /** What every visit has, whoever the client is. */
 const FLOOR: readonly (readonly [readonly TechniqueId[], string])[] = [
   [['settle'], 'hands are not washed'],
-  [['milk'], 'no surface cleanse'],
+  [['milk', 'micellar', 'wipes'], 'no surface cleanse'],
   [['secondReading'], 'the bare skin is not read'],
-  [['secondCleanse', 'oilCleanse'], 'no second cleanse'],
+  [['secondCleanse', 'oilCleanse', 'creamCleanse'], 'no second cleanse'],
   [['moisturiser', 'facialOil'], 'the skin is not sealed'],
   [['close'], 'the client is not seen off'],
 ]
@@ -57,14 +73,14 @@ const FLOOR: readonly (readonly [readonly TechniqueId[], string])[] = [
 const isWork = (step: Step): boolean =>
   does(...WORK)(step) || LAYS_MASK(step) || WEIGHT[step.technique] !== undefined
 
-/** Stays on as a layer; the sterile serum of the needle is a part of that work. */
+/** Stays on as a layer; what the needle, a stone or current was done with is a part of that work. */
 const stays = (step: Step): boolean =>
-  WEIGHT[step.technique] !== undefined && !does('needles')(step)
+  WEIGHT[step.technique] !== undefined && !does('needles', 'presses', 'current')(step)
 
 /** What stands before what, where both are there. */
 const BEFORE: readonly (readonly [(step: Step) => boolean, (step: Step) => boolean, string])[] = [
-  [isOneOf('eyesOff'), (step) => isOneOf('milk')(step) || CLEANSES(step), 'eyes come first'],
-  [isOneOf('milk'), isOneOf('secondReading'), 'read before it is bare'],
+  [EYES_OFF, (step) => SURFACE(step) || CLEANSES(step), 'eyes come first'],
+  [SURFACE, isOneOf('secondReading'), 'read before it is bare'],
   [
     isOneOf('secondReading'),
     (step) => CLEANSES(step) || isWork(step),
@@ -74,7 +90,7 @@ const BEFORE: readonly (readonly [(step: Step) => boolean, (step: Step) => boole
   [MASSAGES, LAMP, 'a lamp before the massage'],
   [
     (step) => does('heats', 'extracts')(step) || isOneOf('massage', 'toningMassage')(step),
-    isOneOf('cold'),
+    isOneOf('cold', 'coldCloth'),
     'cold before warm work',
   ],
 ]
@@ -123,7 +139,9 @@ function floorComplaints(visit: Visit, steps: Steps): Complaint[] {
   return [
     ...FLOOR.flatMap(([ids, says]) => (steps.some(isOneOf(...ids)) ? [] : [{ says }])),
     ...(daylight && !steps.some(isOneOf('sunProtection')) ? [{ says: 'no sun protection' }] : []),
-    ...(eyes && !steps.some(isOneOf('eyesOff')) ? [{ says: 'eyes left made up' }] : []),
+    ...(eyes && !steps.some(isOneOf('eyesOff', 'eyesByCleanser'))
+      ? [{ says: 'eyes left made up' }]
+      : []),
     ...(cleanses > 0 && cleanses < takeOff(makeUp).cleanses
       ? [{ says: 'heavy layers want another cleanse' }]
       : []),
@@ -185,33 +203,25 @@ function exfoliationComplaints(visit: Visit, steps: Steps): Complaint[] {
     ? [{ says: 'one exfoliation too many' }]
     : []
 }
-const isWash = (id: TechniqueId) => ['milk', 'secondCleanse', 'oilCleanse', 'tone'].includes(id)
-
-/** What belongs straight before or after something else. */
-function chainComplaints(steps: Steps): Complaint[] {
-  return steps.flatMap((step, i): Complaint[] => {
-    const last = steps[i - 1]?.technique
-    const want: Partial<Record<TechniqueId, TechniqueId>> = {
-      needling: 'disinfect',
-      freshMask: 'mixPowder',
-      hardeningMask: 'mixHardening',
-    }
-    const before = want[step.technique]
-    if (before !== undefined && last !== before)
-      return [{ key: step.key, says: `nothing made ready for ${TECHNIQUES[step.technique].name}` }]
-    if (step.technique !== 'crystals') return []
-    const next = steps.slice(i + 1).find(({ technique }) => !isLinking(technique))
-    return next?.technique === 'secondCleanse' ? [] : [{ key: step.key, says: 'grit left lying' }]
-  })
-}
-const isLinking = (id: TechniqueId) => ['mist', 'dampen', 'wait', 'blot', 'rinse'].includes(id)
+const isWash = (id: TechniqueId) =>
+  [
+    'milk',
+    'micellar',
+    'wipes',
+    'secondCleanse',
+    'oilCleanse',
+    'creamCleanse',
+    'sonicBrush',
+    'tone',
+  ].includes(id)
 
 /** Exfoliate before what gives; warm to open and cool to end; sun protection last of all. */
 function endComplaints(visit: Visit, steps: Steps): Complaint[] {
   const { daylight } = visit
   const gives = (step: Step) => LAYS_MASK(step) || MASSAGES(step)
   const finish = (step: Step) =>
-    LAYS_MASK(step) || isOneOf('cold', 'serum', 'ampoule', 'eyeProduct', 'facialOil')(step)
+    LAYS_MASK(step) ||
+    isOneOf('cold', 'coldCloth', 'serum', 'ampoule', 'eyeProduct', 'facialOil', 'sleepMask')(step)
   const sun = steps.findIndex(isOneOf('sunProtection'))
   return steps.flatMap((step, i): Complaint[] => {
     const earlier = steps.slice(0, i)

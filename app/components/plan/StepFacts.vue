@@ -5,7 +5,7 @@ import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
 import { lightDose } from '#core/dosing/light'
 import { nameRegions } from '#core/face/regions'
 import type { PlanInput } from '#core/planning/input'
-import { shareWords, tensionOf } from '#core/treatment/step/sequence'
+import { orderWords, shareWords, tensionOf } from '#core/treatment/step/sequence'
 import { lastTimeWords } from '#core/visit/lastTime'
 import { daysAgo } from '~/composables/dates'
 import { useVisit } from '~/stores/visit'
@@ -52,8 +52,9 @@ const before = computed(() => {
   <p v-if="range" class="soft figures">{{ range }}</p>
   <p v-if="shares" class="soft figures">By zone: {{ shares }}</p>
   <p class="done"><b>Done when</b> {{ technique.cue }}</p>
+  <p v-if="technique.restCue" class="done"><b>Off when</b> {{ technique.restCue }}</p>
   <details v-if="manner && strokes.length" class="whys">
-    <summary>{{ manner.name }}: {{ manner.order }}</summary>
+    <summary>{{ manner.name }}. {{ orderWords(step) }}</summary>
     <ul>
       <li v-for="stroke in strokes" :key="stroke.text">
         <b>{{ nameRegions(stroke.regions) }}</b> {{ stroke.text }}

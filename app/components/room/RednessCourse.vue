@@ -3,6 +3,7 @@ import { MOST_GRADE } from '#core/skin/readings'
 import { REGION_NAMES } from '#core/face/regions'
 import { courses, expectedCourse, type Course } from '#core/treatment/stop/rednessCourse'
 import { fromMilliseconds, toMilliseconds } from '#core/units'
+import { elapsed } from '~/composables/dates'
 import { useRoom } from '~/stores/room'
 
 /** Redness of each zone over the minutes, beside what the work explains. */
@@ -28,10 +29,12 @@ const expected = computed(() => {
     all.value.map((own) => [own.region, through(expectedCourse(state, everyStep, own, until))]),
   )
 })
-const word = ({ seen, baseline, staysTooLong, expectedNow }: Course) => {
+const word = ({ seen, baseline, staysTooLong, unexplained, expectedNow, lookAt = 0 }: Course) => {
   const last = seen[seen.length - 1]?.grade ?? baseline
   if (staysTooLong) return 'stays longer than expected: calm it'
   if (last <= baseline) return 'as at the start'
+  const look = lookAt > room.now ? `look again in ${elapsed(lookAt - room.now)}` : 'look again now'
+  if (unexplained) return `more than this work explains: ${look}`
   return `expected now: up to ${Math.ceil(expectedNow)}`
 }
 </script>

@@ -2,7 +2,8 @@
 import { SPOTS } from '#core/catalogue/techniques/residue'
 import type { PlanStep } from '#core/catalogue/techniques/step'
 import { placeOf } from '#core/catalogue/techniques/traits'
-import { mainZonesOf, zonesOf } from '#core/face/regions'
+import { mainZonesOf, REGION_NAMES, zonesOf } from '#core/face/regions'
+import { allowance } from '#core/planning/today/allowed'
 import { ZONES, type RegionId, type ZoneId } from '#core/face/zones'
 import type { RestingOnFace } from '#core/treatment/order/atHand'
 import { countTrouble, countWords, zoneCountOf } from '#core/treatment/step/counting'
@@ -77,7 +78,8 @@ const latest = ref<RegionId | null>(null)
 function tapZone(zone: ZoneId) {
   if (!count.value) return tickSpot(zone)
   const [region] = ZONES[zone].regions
-  if (!region || !props.step.regions.includes(region)) return
+  if (!region) return
+  if (!props.step.regions.includes(region)) return emit('warn', notHere(region))
   const trouble = countTrouble(count.value, region)
   emit('warn', trouble ?? '')
   if (trouble !== undefined) return
@@ -88,6 +90,14 @@ function tapZone(zone: ZoneId) {
       ? { kind: 'passDone', key, region }
       : { kind: 'counted', key, region, by: 1 },
   )
+}
+/** Why a zone is no part of the step: what bars it today, or that it was not planned. */
+function notHere(region: RegionId): string {
+  const [why] = room.input
+    ? (allowance(props.step.technique, room.input).barred.get(region) ?? [])
+    : []
+  const name = REGION_NAMES[region]
+  return why ? `Not on ${name}: ${why.text}` : `${name} is not part of this step.`
 }
 function tickSpot(zone: ZoneId) {
   const spot = spotAt(props.sweep, zone)

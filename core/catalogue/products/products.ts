@@ -111,6 +111,14 @@ export const FILMS: Readonly<Record<ProductKind, FilmRule>> = {
   eyeMask: { kind: 'eyeMask', milligrams: 10, range: [6, 15] },
   ampoule: { kind: 'ampoule', milligrams: 2, range: [1, 2] },
   lipScrub: { kind: 'lipScrub', milligrams: 3, range: [2, 5] },
+  micellarWater: { kind: 'micellarWater', milligrams: 8, range: [5, 12] },
+  /** Two of them a face, each as wet as it comes out of its pack. */
+  wipe: { kind: 'wipe', milligrams: 18, range: [12, 24] },
+  creamCleanser: { kind: 'creamCleanser', milligrams: 5, range: [3, 8] },
+  currentGel: { kind: 'currentGel', milligrams: 10, range: [8, 15] },
+  lipSerum: { kind: 'lipSerum', milligrams: 1, range: [0.5, 2] },
+  bodyCare: { kind: 'bodyCare', milligrams: 2, range: [1, 3] },
+  sleepMask: { kind: 'sleepMask', milligrams: 3, range: [2, 5] },
 }
 
 /** Days before its end in which a bottle is pointed out: what is open gets used first. */

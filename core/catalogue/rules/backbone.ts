@@ -1,6 +1,7 @@
 import { minutes } from '../../units'
 import { STAGE_IDS, type FamilyId, type StageId } from '../kinds'
 import { stageRank } from '../techniques/stages'
+import { WORKING_STAGES } from './intentions'
 import { techniquesWhere, type TechniqueId } from '../techniques/techniques'
 import { isMain } from '../techniques/traits'
 
@@ -20,33 +21,40 @@ const workAfter = (stage: StageId): readonly TechniqueId[] =>
     ({ id, groups }) =>
       isMain(id) && !groups.includes('body') && stageRank(id) > STAGE_IDS.indexOf(stage),
   )
-/** What stays on the skin when the visit ends. */
+/** What stays on the skin when the visit ends; what the work itself leaves lies under it. */
 const LAYERS = techniquesWhere(
-  ({ leaves, stage }) => leaves.layer !== undefined && stage !== 'machine',
+  ({ leaves, stage }) => leaves.layer !== undefined && !WORKING_STAGES.includes(stage),
 )
+/** What belongs to a stage by itself, and not only straight after another step of it. */
+const inStage = (...stages: readonly StageId[]): readonly TechniqueId[] =>
+  techniquesWhere(({ part, stage }) => part !== 'follows' && stages.includes(stage))
 
 export const BACKBONE: readonly Backbone[] = [
-  { rule: 'eyes-first', first: ['eyesOff'], then: ['milk', 'secondCleanse', 'oilCleanse'] },
-  { rule: 'read-bare', first: ['milk'], then: ['secondReading'] },
+  {
+    rule: 'eyes-first',
+    first: inStage('eyesOff'),
+    then: inStage('surfaceCleanse', 'deepCleanse'),
+  },
+  { rule: 'read-bare', first: inStage('surfaceCleanse'), then: inStage('reading') },
   {
     rule: 'read-before-work',
-    first: ['secondReading'],
+    first: inStage('reading'),
     then: workAfter('reading'),
   },
   {
     rule: 'lamp-before-layers',
-    first: ['blueLamp', 'redLamp'],
+    first: inStage('lamp'),
     then: LAYERS,
   },
   {
     rule: 'lamp-after-massage',
-    first: ['massage', 'toningMassage', 'stones', 'microcurrent'],
-    then: ['blueLamp', 'redLamp'],
+    first: inStage('massage'),
+    then: inStage('lamp'),
   },
   {
     rule: 'cold-after-warm',
     first: ['steam', 'warmTowel', 'extraction', 'massage', 'toningMassage'],
-    then: ['cold'],
+    then: inStage('cool'),
   },
 ]
 /** Hands are washed before they touch the face. */

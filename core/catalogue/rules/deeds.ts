@@ -3,7 +3,7 @@ import { EXFOLIATING, type FamilyId } from '../kinds'
 /** What work and bottles do to a zone (common practice): a bar forbids deeds, not techniques by name. */
 export const DEEDS = {
   touches: { name: 'touches', families: ['touch'] },
-  rubs: { name: 'rubs', families: ['friction', 'abrasion', 'blade'] },
+  rubs: { name: 'rubs', families: ['friction', 'abrasion', 'blade', 'browBlade'] },
   presses: { name: 'presses', families: ['massage', 'extraction'] },
   pulls: { name: 'pulls', families: ['vacuum', 'extraction'] },
   pierces: { name: 'pierces', families: ['needling'] },

@@ -2,7 +2,8 @@ import type { ConcernId, StageId } from '../kinds'
 import type { TechniqueId } from '../techniques/techniques'
 
 /** What a line of work does for its intention, and when. */
-export type Part = 'work' | 'takeOut' | 'soften' | 'settle' | 'hands' | 'light' | 'mask' | 'cool'
+export type Part =
+  'work' | 'takeOut' | 'soften' | 'settle' | 'hands' | 'light' | 'mask' | 'cool' | 'brows'
 
 /**
  * One line of work of an intention. One of its workers does it, on the zones that ask; the milder of
@@ -56,11 +57,13 @@ const RESTFUL: readonly TechniqueId[] = [
   // What rests most first.
   'massage',
   'stones',
+  'stonesOnOil',
   'toningMassage',
 ]
 const COOLING: readonly TechniqueId[] = [
   // Never before anything warm.
   'cold',
+  'coldCloth',
 ]
 const COOL = line('cool', COOLING)
 
@@ -74,7 +77,17 @@ export const INTENTIONS: Readonly<Record<ConcernId, Intention>> = {
     lines: [
       line(
         'work',
-        ['enzyme', 'acidMask', 'spatula', 'rollOff', 'grain', 'tip', 'crystals', 'salonPeel'],
+        [
+          'enzyme',
+          'acidMask',
+          'spatula',
+          'rollOff',
+          'grain',
+          'vacuumDry',
+          'tip',
+          'crystals',
+          'salonPeel',
+        ],
         { where: 'asked' },
       ),
       line('takeOut', ['extraction'], { where: 'asked' }),
@@ -96,7 +109,15 @@ export const INTENTIONS: Readonly<Record<ConcernId, Intention>> = {
   dullness: { lines: [EXFOLIATE, line('mask', ['hydratingMask', 'sheetMask', 'freshMask'])] },
   firmness: {
     lines: [
-      line('hands', ['toningMassage', 'microcurrent', 'stones', 'massage', 'vacuumGlide']),
+      line('hands', [
+        'toningMassage',
+        'microcurrent',
+        'microcurrentGel',
+        'stones',
+        'stonesOnOil',
+        'massage',
+        'vacuumGlide',
+      ]),
       line('mask', ['hardeningMask', 'creamMask', 'hydratingMask']),
       line('light', ['redLamp']),
     ],
@@ -130,20 +151,42 @@ export const INTENTIONS: Readonly<Record<ConcernId, Intention>> = {
   lines: {
     lines: [
       line('light', ['redLamp']),
-      line('hands', ['microcurrent', 'toningMassage', 'stones', 'massage']),
+      line('hands', [
+        'microcurrent',
+        'microcurrentGel',
+        'toningMassage',
+        'stones',
+        'stonesOnOil',
+        'massage',
+      ]),
       line('work', ['needling'], { where: 'asked' }),
       line('mask', ['hydratingMask', 'sheetMask', 'creamMask']),
     ],
   },
   puffyFace: {
-    lines: [line('hands', ['stones', 'massage', 'toningMassage'], { where: 'asked' }), COOL],
+    lines: [
+      line('hands', ['stones', 'stonesOnOil', 'massage', 'toningMassage'], { where: 'asked' }),
+      COOL,
+    ],
   },
   puffyEyes: {
-    lines: [line('mask', ['eyeMask']), COOL, line('hands', ['stones'], { where: 'asked' })],
+    lines: [
+      line('mask', ['eyeMask']),
+      COOL,
+      line('hands', ['stones', 'stonesOnOil'], { where: 'asked' }),
+    ],
   },
   tonight: {
     lines: [
-      line('hands', ['toningMassage', 'microcurrent', 'massage', 'stones']),
+      line('hands', [
+        'toningMassage',
+        'microcurrent',
+        'microcurrentGel',
+        'massage',
+        'stones',
+        'stonesOnOil',
+      ]),
+      line('brows', ['browTidy']),
       line('mask', ['sheetMask', 'hydratingMask', 'creamMask']),
     ],
   },

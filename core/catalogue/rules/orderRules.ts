@@ -74,6 +74,7 @@ const ROWS = [
   rule('sum-current', 'stop', 'Current adds up over the visit.'),
   rule('sum-lamp', 'stop', 'Light adds up over the visit.'),
   rule('straight-after', 'adapt', 'What was strewn is taken off at once.'),
+  rule('goes-after', 'adapt', 'It works with what another step has laid: it comes after that.'),
   rule('no-need', 'advise', 'Work goes where its reason is; the rest is left alone.'),
   rule('cool-to-end', 'adapt', 'Warm for opening work, cool to end.'),
   rule('thin-to-thick', 'adapt', 'Layers go on thinnest first.'),

@@ -35,3 +35,5 @@ export const WISH_SAID_AT: Readonly<Partial<Record<PreferenceId, StageId | 'alwa
 export const ZONE_NAMED_FROM = 3
 /** What a thirsty zone is said to have done, until it is said otherwise. */
 export const ABSORBED_FIRST: AbsorbedGrade = 3
+/** From so many minutes on a step is worth doing one half after the other. House value. */
+export const SPLIT_FROM = 1

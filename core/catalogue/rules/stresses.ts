@@ -5,7 +5,7 @@ import { EXFOLIATING, type FamilyId } from '../kinds'
  * shine, draw or pull (common practice). Cool and covering ask nothing of it.
  */
 export const STRESSES = {
-  friction: ['friction', 'abrasion', 'blade', 'massage'],
+  friction: ['friction', 'abrasion', 'blade', 'browBlade', 'massage'],
   heat: ['heat'],
   current: ['highFrequency', 'microcurrent'],
   light: ['lamp'],

@@ -7,11 +7,17 @@ import { handOf, methodOf, outspoken, SCHOOL_IDS, SCHOOLS } from './schools'
 import { TECHNIQUES } from '../techniques/techniques'
 
 const OILY = { ...RESILIENT, oil: 3, congestion: 3 } as const
+/** What a client asks for where the camps of a point differ; elsewhere what most do. */
+const AIMS: Readonly<Record<string, PlanInput['aims']>> = {
+  current: ['firmness'],
+  finish: ['redness', 'rest'],
+}
 const input = (point: string, camp: string): PlanInput =>
   planInput({
     readings: readAll({ ...RESILIENT, congestion: 3 }, { forehead: OILY, nose: OILY, chin: OILY }),
     daylight: false,
-    aims: ['rest', 'shine', 'congestion'],
+    ...(point === 'current' ? { school: 'brightLamp' as const } : {}),
+    aims: AIMS[point] ?? ['rest', 'shine', 'congestion'],
     slotMinutes: 90,
     firstVisit: point === 'firstVisit',
     policy: { camps: { [point]: camp }, without: [] },

@@ -6,6 +6,7 @@ import type { LayoutId } from '../techniques/technique'
  * it.
  */
 export const POINT_IDS = [
+  'eyesOff',
   'firstCleanse',
   'removal',
   'steam',
@@ -13,11 +14,17 @@ export const POINT_IDS = [
   'peelWithMachine',
   'tone',
   'massage',
+  'suction',
+  'current',
   'masks',
+  'underMask',
   'dwell',
   'layering',
   'spread',
   'eye',
+  'lips',
+  'lastLayer',
+  'lastTouch',
   'finish',
   'courses',
   'pace',
@@ -32,10 +39,10 @@ export interface Camp {
   reason: string
   /** Liking per technique in the currency of the plan's value; negative is dislike. */
   taste?: Partial<Record<TechniqueId, number>>
+  /** Ways that are planned only where somebody works so, and this camp does. */
+  uses?: readonly TechniqueId[]
   /** Liking of a way to lay masks out. */
   layout?: Partial<Record<LayoutId, number>>
-  /** Never planned in this camp. */
-  never?: readonly TechniqueId[]
   /** Exfoliations a visit on resilient skin. */
   exfoliationLimit?: 1 | 2
   /** Lets peel and machine share a visit, for trained hands on resilient skin. */
@@ -53,7 +60,7 @@ export interface Camp {
   /** What the hand does instead, by technique. */
   hand?: Partial<Record<TechniqueId, string>>
   /** Cloths, pads or sponges laid out per removal. */
-  linen?: 'cloths' | 'pads' | 'sponges'
+  linen?: 'cloths' | 'pads' | 'sponges' | 'mitts'
 }
 interface Point {
   id: PointId
@@ -67,6 +74,32 @@ interface Point {
  * every side.
  */
 export const POINTS: readonly Point[] = [
+  {
+    id: 'eyesOff',
+    title: 'Eyes and lips off',
+    default: 'remover',
+    camps: [
+      {
+        id: 'remover',
+        sentence: 'With a remover of their own.',
+        reason: 'lifts mascara with the least wiping',
+      },
+      {
+        id: 'roots',
+        sentence: 'Remover, then a bud at the lash roots.',
+        reason: 'what stays at the roots creeps into the eye',
+        uses: ['lashRoots'],
+        taste: { lashRoots: 300 },
+      },
+      {
+        id: 'cleanser',
+        sentence: 'With milk, as the face.',
+        reason: 'one product less',
+        uses: ['eyesByCleanser'],
+        taste: { eyesByCleanser: 600 },
+      },
+    ],
+  },
   {
     id: 'firstCleanse',
     title: 'First cleanse',
@@ -89,6 +122,13 @@ export const POINTS: readonly Point[] = [
         sentence: 'Milk, then foam or gel twice.',
         reason: 'squeaks for some, strips for others',
         taste: { secondCleanse: 500, oilCleanse: -500 },
+      },
+      {
+        id: 'padsThenCream',
+        sentence: 'Micellar water on pads, then a cream worked in.',
+        reason: 'the cleanse rests the face as well',
+        uses: ['micellar', 'creamCleanse'],
+        taste: { micellar: 600, creamCleanse: 1500 },
       },
     ],
   },
@@ -122,6 +162,18 @@ export const POINTS: readonly Point[] = [
         hand: {
           rinse: 'Sponges and cool water, pressed and lifted; brows, creases, hairline too.',
           maskOff: 'Sponges and cool water. Check nostril creases, brows, hairline, under-chin.',
+        },
+      },
+      {
+        id: 'mitt',
+        sentence: 'A warm mitt, then a cooler one.',
+        reason: 'takes off in few strokes, and closes cool',
+        linen: 'mitts',
+        hand: {
+          rinse:
+            'A warm mitt, then a cooler one, pressed and lifted; brows, creases, hairline too.',
+          maskOff:
+            'A warm mitt, then a cooler one. Check nostril creases, brows, hairline, under-chin.',
         },
       },
     ],
@@ -237,6 +289,13 @@ export const POINTS: readonly Point[] = [
         taste: { stones: 1400, massage: 900 },
       },
       {
+        id: 'upThenDown',
+        sentence: 'Stones up, the ridge across folds, then the same way down.',
+        reason: 'what was lifted is led away',
+        uses: ['ridge', 'drainDown'],
+        taste: { stones: 1400, massage: 300, ridge: 300, drainDown: 300 },
+      },
+      {
         id: 'elsewhere',
         sentence: 'None on the face: shoulders, arms, hands.',
         reason: 'nothing rubs what was just worked',
@@ -247,6 +306,36 @@ export const POINTS: readonly Point[] = [
           shouldersScalp: 200,
           handsArms: 200,
         },
+      },
+    ],
+  },
+  {
+    id: 'suction',
+    title: 'Suction',
+    default: 'onOil',
+    camps: [
+      { id: 'onOil', sentence: 'On a little oil.', reason: 'it glides, and pulls less' },
+      {
+        id: 'dry',
+        sentence: 'On bare, dry skin, hand first, three levels.',
+        reason: 'draws better, with the small head beside the nose',
+        uses: ['vacuumDry'],
+        taste: { vacuumDry: 1200 },
+      },
+    ],
+  },
+  {
+    id: 'current',
+    title: 'Microcurrent',
+    default: 'gelOff',
+    camps: [
+      { id: 'gelOff', sentence: 'On a thick gel that comes off.', reason: 'clean between steps' },
+      {
+        id: 'gelStays',
+        sentence: 'On a leave-on gel whose rest is worked in.',
+        reason: 'the gel cares as well, and nothing is wiped away',
+        uses: ['microcurrentGel'],
+        taste: { microcurrentGel: 600 },
       },
     ],
   },
@@ -273,6 +362,21 @@ export const POINTS: readonly Point[] = [
         reason: 'first empty, then fill',
         inTurn: true,
         layout: { byZone: -200 },
+      },
+    ],
+  },
+  {
+    id: 'underMask',
+    title: 'Hands under a mask',
+    default: 'strokes',
+    camps: [
+      { id: 'strokes', sentence: 'Slow strokes, no product.', reason: 'rest while it works' },
+      {
+        id: 'product',
+        sentence: 'Arms and hands, with a product of their own.',
+        reason: 'the time cares for more than the face',
+        uses: ['armCare'],
+        taste: { armCare: 400 },
       },
     ],
   },
@@ -316,6 +420,13 @@ export const POINTS: readonly Point[] = [
         sentence: 'Water, serum, water again, oil on damp skin.',
         reason: 'water is what oil keeps',
         taste: { facialOil: 1200, mist: 300 },
+      },
+      {
+        id: 'oilEarly',
+        sentence: 'Oil early, under the stones; water serums over it, by exception.',
+        reason: 'the oil gives the slip, and the rest stays on',
+        uses: ['stonesOnOil'],
+        taste: { stonesOnOil: 1600 },
       },
       {
         id: 'noOil',
@@ -366,6 +477,58 @@ export const POINTS: readonly Point[] = [
     ],
   },
   {
+    id: 'lips',
+    title: 'Lips',
+    default: 'balm',
+    camps: [
+      { id: 'balm', sentence: 'Balm.', reason: 'enough for most' },
+      {
+        id: 'serumFirst',
+        sentence: 'A lip serum under the balm.',
+        reason: 'water first, then what keeps it',
+        uses: ['lipSerum'],
+        taste: { lipSerum: 300 },
+      },
+    ],
+  },
+  {
+    id: 'lastLayer',
+    title: 'Last layer at night',
+    default: 'cream',
+    camps: [
+      { id: 'cream', sentence: 'Cream, or oil on damp skin.', reason: 'seals enough' },
+      {
+        id: 'mask',
+        sentence: 'A leave-on mask over the cream.',
+        reason: 'works on overnight',
+        uses: ['sleepMask'],
+        taste: { sleepMask: 1400 },
+      },
+    ],
+  },
+  {
+    id: 'lastTouch',
+    title: 'What is left in the palms',
+    default: 'wiped',
+    camps: [
+      { id: 'wiped', sentence: 'Is wiped away.', reason: 'clean hands for the next step' },
+      {
+        id: 'onwards',
+        sentence: 'Goes on: cream to the hands, oil to hairline, ears and scalp.',
+        reason: 'nothing is wasted, and hands are forgotten most',
+        uses: ['restOfCream', 'restOfOil'],
+        taste: { restOfCream: 200, restOfOil: 200 },
+      },
+      {
+        id: 'massaged',
+        sentence: 'Is the slip for a short finishing massage.',
+        reason: 'what was laid is worked in',
+        uses: ['finishMassage'],
+        taste: { finishMassage: 300 },
+      },
+    ],
+  },
+  {
     id: 'finish',
     title: 'Finish',
     default: 'cool',
@@ -375,6 +538,13 @@ export const POINTS: readonly Point[] = [
         sentence: 'Cool, not ice.',
         reason: 'warm to open, cool to end',
         taste: { cold: 300 },
+      },
+      {
+        id: 'cloth',
+        sentence: 'A cold cloth.',
+        reason: 'cool without a tool',
+        uses: ['coldCloth'],
+        taste: { coldCloth: 700 },
       },
       {
         id: 'toneOnly',

@@ -13,6 +13,8 @@ interface School {
    * is dislike.
    */
   taste: Partial<Record<TechniqueId, number>>
+  /** Ways that are planned only where somebody works so, and this school does; its camps name more. */
+  uses?: readonly TechniqueId[]
 }
 
 /**
@@ -125,6 +127,8 @@ export const NO_POLICY: HousePolicy = { camps: {}, without: [] }
 export interface Method {
   camps: Readonly<Record<PointId, Camp>>
   taste: Readonly<Partial<Record<TechniqueId, number>>>
+  /** Ways that are planned only where somebody works so, and this house or school does. */
+  uses: ReadonlySet<TechniqueId>
   layout: Readonly<Partial<Record<LayoutId, number>>>
   /** How many exfoliations a resilient skin may have in one visit. */
   exfoliationLimit: 1 | 2
@@ -154,7 +158,7 @@ export function methodOf(school: SchoolId, policy: HousePolicy = NO_POLICY): Met
 }
 
 function putTogether(school: SchoolId, policy: HousePolicy): Method {
-  const own = SCHOOLS[school]
+  const own: School = SCHOOLS[school]
   const camps = Object.fromEntries(
     POINTS.map((point) => [
       point.id,
@@ -172,6 +176,7 @@ function putTogether(school: SchoolId, policy: HousePolicy): Method {
   return {
     camps,
     taste,
+    uses: new Set([...(own.uses ?? []), ...POINT_IDS.flatMap((id) => camps[id].uses ?? [])]),
     layout,
     exfoliationLimit: camps.works.exfoliationLimit ?? 1,
     peelWithMachine: camps.peelWithMachine.peelWithMachine === true,

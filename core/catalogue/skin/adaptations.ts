@@ -89,8 +89,14 @@ const PINKING: readonly TechniqueId[] = [
   ...EXFOLIATION.filter((id) => id !== 'enzyme' && id !== 'rollOff'),
   'extraction',
   'vacuumGlide',
+  'vacuumDry',
   'highFrequency',
 ]
+/** Hands, stones and suction, whatever they are done with. */
+const RUBBING_HANDS = techniquesWhere(
+  ({ families }) =>
+    families.includes('massage') || (families.includes('vacuum') && !families.includes('abrasion')),
+)
 const DWELLING = techniquesWhere(
   ({ dwell }) => dwell !== undefined && dwell.sensitive.latest < dwell.latest,
 )
@@ -182,7 +188,7 @@ export const ADAPTATIONS: readonly Adaptation[] = [
   // Exfoliation by hand
   row(
     'grain-sensitive',
-    ['grain'],
+    ['grain', 'sonicBrush'],
     sensitive,
     { leaveOut: true },
     'sensitive: enzyme rather than grains',
@@ -273,7 +279,7 @@ export const ADAPTATIONS: readonly Adaptation[] = [
   row('tip-dull', ['tip'], rough, { favour: 300 }, 'thick and dull: the tip suits'),
   row(
     'vacuum-mature',
-    ['vacuumGlide'],
+    ['vacuumGlide', 'vacuumDry'],
     { ageFrom: 70 },
     { leaveOut: true },
     'slack skin bruises: no vacuum',
@@ -320,14 +326,14 @@ export const ADAPTATIONS: readonly Adaptation[] = [
   // Massage
   row(
     'massage-red',
-    ['massage', 'toningMassage', 'stones', 'vacuumGlide'],
+    RUBBING_HANDS,
     { reading: 'redness', atLeast: 2 },
     { leaveOut: true },
     'red already: no friction there',
   ),
   row(
     'massage-reactive',
-    ['massage'],
+    ['massage', 'creamCleanse'],
     verySensitive,
     { minutesMost: 5 },
     'reacts to touch: massage short and flat',
@@ -452,7 +458,7 @@ export const ADAPTATIONS: readonly Adaptation[] = [
   ...(['layered', 'waterproof'] as const).map((id) =>
     row(
       `eyes-${id}`,
-      ['eyesOff'],
+      ['eyesOff', 'eyesByCleanser'],
       { makeUp: [id] },
       { minutesLeast: MAKE_UP[id].eyes?.minutes ?? 0 },
       `${MAKE_UP[id].name}: ${MAKE_UP[id].eyes?.minutes} min for eyes and lips`,

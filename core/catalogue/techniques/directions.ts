@@ -2,14 +2,20 @@ import type { RegionId } from '../../face/zones'
 import type { MannerId } from './strokes'
 
 /** What a stroke is for. */
-export type AimOfStroke = 'spread' | 'lift' | 'drain'
+export type AimOfStroke = 'spread' | 'lift' | 'drain' | 'wipe'
 
 export const AIM_OF: Readonly<Record<MannerId, AimOfStroke>> = {
   spread: 'spread',
   machine: 'spread',
+  lift: 'lift',
+  fromNose: 'spread',
+  fromForehead: 'spread',
+  wipeDown: 'wipe',
   ring: 'spread',
   glide: 'lift',
   drain: 'drain',
+  down: 'drain',
+  across: 'spread',
 }
 
 /** A direction on the face: how far away from the middle, and how far up. */
@@ -50,6 +56,7 @@ export const DIRECTIONS: Readonly<Record<AimOfStroke, ByRegion>> = {
     ...bothSides('cheekL', 'cheekR', 0.8, 0.8),
     ...bothSides('jawL', 'jawR', 1, 0.5),
   },
+  wipe: { eyes: to(0, -1) },
   drain: {
     forehead: to(1, -0.2),
     temples: to(0.3, -1),
@@ -73,23 +80,7 @@ export const NODES = {
   ear: { name: 'front of the ear', needs: 'jawL' as RegionId },
 } as const
 export type NodeId = keyof typeof NODES
-/** From the nodes outward: what lies nearer drains first. */
-export const DRAIN_ORDER: readonly RegionId[] = [
-  'neck',
-  'jawL',
-  'jawR',
-  'chin',
-  'mouth',
-  'cheekL',
-  'cheekR',
-  'nose',
-  'eyes',
-  'temples',
-  'forehead',
-  'decollete',
-]
-/** For lifting and spreading: from below up; a tip ends on the nose. */
-export const LIFT_ORDER: readonly RegionId[] = [
+const UP: readonly RegionId[] = [
   'decollete',
   'neck',
   'chin',
@@ -103,3 +94,109 @@ export const LIFT_ORDER: readonly RegionId[] = [
   'forehead',
   'nose',
 ]
+/** Where the hand begins and goes on, by manner: what is said, drawn and timed follows from it. */
+export const ORDERS: Readonly<Record<MannerId, readonly RegionId[]>> = {
+  // From below up, the creases of the nose last.
+  spread: UP,
+  lift: UP,
+  ring: UP,
+  wipeDown: UP,
+  across: UP,
+  // Outside first, the nose last; the neck before all of it.
+  machine: [
+    'decollete',
+    'neck',
+    'jawL',
+    'jawR',
+    'cheekL',
+    'cheekR',
+    'temples',
+    'forehead',
+    'eyes',
+    'mouth',
+    'chin',
+    'nose',
+  ],
+  // From the nodes outward: what lies nearer drains first.
+  drain: [
+    'neck',
+    'jawL',
+    'jawR',
+    'chin',
+    'mouth',
+    'cheekL',
+    'cheekR',
+    'nose',
+    'eyes',
+    'temples',
+    'forehead',
+    'decollete',
+  ],
+  // Back the same way, and away down the neck.
+  down: [
+    'decollete',
+    'forehead',
+    'temples',
+    'eyes',
+    'nose',
+    'cheekL',
+    'cheekR',
+    'mouth',
+    'chin',
+    'jawL',
+    'jawR',
+    'neck',
+  ],
+  // Jaw, cheek, brow.
+  glide: [
+    'neck',
+    'decollete',
+    'chin',
+    'jawL',
+    'jawR',
+    'mouth',
+    'cheekL',
+    'cheekR',
+    'nose',
+    'eyes',
+    'temples',
+    'forehead',
+  ],
+  fromNose: [
+    'nose',
+    'cheekL',
+    'cheekR',
+    'mouth',
+    'chin',
+    'eyes',
+    'forehead',
+    'temples',
+    'jawL',
+    'jawR',
+    'neck',
+    'decollete',
+  ],
+  fromForehead: [
+    'forehead',
+    'temples',
+    'cheekL',
+    'cheekR',
+    'jawL',
+    'jawR',
+    'chin',
+    'mouth',
+    'nose',
+    'neck',
+    'decollete',
+    'eyes',
+  ],
+}
+/** Nodes are opened before the strokes, or only end them. */
+export const AT_NODES: Readonly<Partial<Record<MannerId, { opens: boolean }>>> = {
+  drain: { opens: true },
+  down: { opens: false },
+}
+/** With a tip both sides come before it: the nose is finished last. */
+export const AFTER_BOTH_SIDES: Readonly<Partial<Record<MannerId, readonly RegionId[]>>> = {
+  machine: ['nose'],
+}

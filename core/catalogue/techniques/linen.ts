@@ -22,6 +22,7 @@ export const WARM_UPS: readonly WarmUp[] = [
   warm('needlingPen', 1),
   warm('lamp', 2),
   warm('microcurrentWand', 1),
+  warm('sonicBrush', 1),
 ]
 /**
  * Minutes before the client lies down at which a device is switched on; none for what is ready at once.
@@ -77,6 +78,13 @@ export const TRAY_RULES: readonly TrayRule[] = [
     'tissue',
   ),
   lay(
+    'cottonBuds',
+    ['cotton bud', 'cotton buds'],
+    4,
+    'step',
+    'a fresh end for each eye, never dipped twice',
+  ),
+  lay(
     'warmTowel',
     ['towel in the cabinet', 'towels in the cabinet'],
     1,
@@ -92,6 +100,7 @@ export const TRAY_RULES: readonly TrayRule[] = [
  */
 export const REMOVAL_LINEN = {
   cloths: { item: ['fresh cloth', 'fresh cloths'], faces: 4, costs: 'wash' },
+  mitts: { item: ['warm mitt', 'warm mitts'], closing: 1, costs: 'wash' },
   sponges: {
     item: ['sponge and a bowl of cool water', 'sponges and a bowl of cool water'],
     each: 2,
@@ -106,6 +115,8 @@ export const REMOVAL_LINEN = {
     item: Thing
     each?: number
     faces?: number
+    /** A cooler one after those that take off. */
+    closing?: number
     perCloth?: number
     perSpot?: number
     costs?: CostId

@@ -17,7 +17,7 @@ export const PREPARING = techniques({
     leaves: { moisture: 'damp', film: 'none', soil: 'clean' },
     effects: { dehydration: 1 },
     manner: 'spread',
-    hand: 'Dry pad; first side wipes, turned side presses moisture in.',
+    hand: 'Dry pad; one side wipes, turned round it presses moisture in.',
     cue: 'The pad stays clean.',
     seen: 'Pad is clean',
     notYet: 'Wipe again with a fresh pad; soiled twice asks for another cleanse.',

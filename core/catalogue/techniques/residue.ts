@@ -44,18 +44,23 @@ const spot = (
 ): Spot => ({ id, name, zones, kinds, source: COMMON_PRACTICE })
 
 export const SPOTS: Readonly<Record<SpotId, Spot>> = {
-  lashRoots: spot('lashRoots', 'lash roots', ['eyeL', 'eyeR'], ['eyeRemover', 'milk', 'eyeMask']),
+  lashRoots: spot(
+    'lashRoots',
+    'lash roots',
+    ['eyeL', 'eyeR'],
+    ['eyeRemover', 'milk', 'micellarWater', 'wipe', 'eyeMask'],
+  ),
   brows: spot(
     'brows',
     'brows',
     ['glabella'],
-    [...MASKS, 'milk', 'cleansingOil', 'gelCleanser', 'grainScrub'],
+    [...MASKS, 'milk', 'wipe', 'creamCleanser', 'cleansingOil', 'gelCleanser', 'grainScrub'],
   ),
   besideNose: spot(
     'besideNose',
     'sides of the nose',
     ['creaseL', 'creaseR'],
-    [...MASKS, 'gelCleanser', 'grainScrub'],
+    [...MASKS, 'creamCleanser', 'gelCleanser', 'grainScrub'],
   ),
   nostrils: spot('nostrils', 'nostril rims', ['nose'], [...MASKS, 'grainScrub']),
   mouthCorners: spot('mouthCorners', 'corners of the mouth', ['upperLip'], [...MASKS, 'lipScrub']),
@@ -63,7 +68,7 @@ export const SPOTS: Readonly<Record<SpotId, Spot>> = {
     'hairline',
     'hairline',
     ['hairline'],
-    [...MASKS, 'milk', 'cleansingOil', 'gelCleanser', 'grainScrub'],
+    [...MASKS, 'milk', 'wipe', 'creamCleanser', 'cleansingOil', 'gelCleanser', 'grainScrub'],
   ),
   underJaw: spot(
     'underJaw',

@@ -1,6 +1,12 @@
 import { eyesMadeUp, type MakeUpId } from '../consultation/makeUp'
 import { STAGE_IDS, type StageId } from '../kinds'
-import { techniquesWhere, TECHNIQUES, type Technique, type TechniqueId } from './techniques'
+import {
+  TECHNIQUE_IDS,
+  TECHNIQUES,
+  techniquesWhere,
+  type Technique,
+  type TechniqueId,
+} from './techniques'
 
 /** A stage that every visit has, the rule that says so, and what is added where it is missing. */
 export interface FloorStage {
@@ -46,8 +52,18 @@ const OF_STAGE = new Map(
   STAGE_IDS.map((stage): [StageId, readonly TechniqueId[]] => [
     stage,
     techniquesWhere(
-      ({ part, stage: own, alsoIn }) => part !== 'follows' && (own === stage || alsoIn === stage),
+      ({ part, stage: own, alsoIn, straightAfter }) =>
+        part !== 'follows' && !straightAfter && (own === stage || alsoIn === stage),
     ),
+  ]),
+)
+
+/** What stands straight after a technique where somebody works so, in the order of the rows. */
+export const followersOf = (id: TechniqueId): readonly TechniqueId[] => FOLLOWERS.get(id) ?? []
+const FOLLOWERS = new Map(
+  TECHNIQUE_IDS.map((host): [TechniqueId, readonly TechniqueId[]] => [
+    host,
+    techniquesWhere(({ straightAfter }) => straightAfter?.includes(host) === true),
   ]),
 )
 

@@ -5,12 +5,24 @@ import { COMMON_PRACTICE } from '../kinds'
  * How the hand goes, by manner of work and region. Upward and outward as a rule; never down the
  * cheek. Common practice.
  */
-export type MannerId = 'spread' | 'machine' | 'drain' | 'glide' | 'ring'
+export type MannerId =
+  | 'spread'
+  | 'machine'
+  | 'lift'
+  | 'drain'
+  | 'down'
+  | 'glide'
+  | 'across'
+  | 'fromNose'
+  | 'fromForehead'
+  | 'ring'
+  | 'wipeDown'
 interface Manner {
   id: MannerId
   name: string
   strokes: Partial<Record<RegionId, string>>
-  /** Which part first, which last. */ order: string
+  /** What else the hand minds; which part comes first and which last is the order of the zones. */
+  minds?: string
   source: string
 }
 
@@ -33,13 +45,12 @@ export const MANNERS: Readonly<Record<MannerId, Manner>> = {
     id: 'spread',
     name: 'Up and out',
     strokes: SPREAD,
-    order: 'neck up, nose creases last',
+    minds: 'the creases well',
     source: COMMON_PRACTICE,
   },
   machine: {
     id: 'machine',
     name: 'Skin taut between two fingers',
-    order: 'outside first, the nose last; one side, then mirror it',
     source: COMMON_PRACTICE,
     strokes: {
       ...SPREAD,
@@ -50,11 +61,41 @@ export const MANNERS: Readonly<Record<MannerId, Manner>> = {
       neck: 'upwards, light',
     },
   },
+  lift: {
+    id: 'lift',
+    name: 'Lifting strokes',
+    source: COMMON_PRACTICE,
+    strokes: {
+      ...SPREAD,
+      forehead: 'brow up to the hairline',
+      temples: 'upwards',
+      cheekL: 'mouth corner up to the temple',
+      cheekR: 'mouth corner up to the temple',
+    },
+  },
+  fromNose: {
+    id: 'fromNose',
+    name: 'From the middle out',
+    source: COMMON_PRACTICE,
+    strokes: SPREAD,
+  },
+  fromForehead: {
+    id: 'fromForehead',
+    name: 'Thick skin before thin',
+    source: COMMON_PRACTICE,
+    strokes: SPREAD,
+  },
+  wipeDown: {
+    id: 'wipeDown',
+    name: 'Press, hold, wipe down',
+    minds: 'no circles on the lashes; nothing under the lid',
+    source: COMMON_PRACTICE,
+    strokes: { eyes: 'down, then side to side' },
+  },
   drain: {
     id: 'drain',
-    name: 'Lift, then drain',
-    order:
-      'open the nodes in front of the ear and at the collarbone first; end each stroke there with a small wiggle',
+    name: 'Towards the nodes',
+    minds: 'each stroke ends at a node, with a small wiggle',
     source: COMMON_PRACTICE,
     strokes: {
       ...SPREAD,
@@ -63,10 +104,32 @@ export const MANNERS: Readonly<Record<MannerId, Manner>> = {
       neck: 'down the sides to the collarbone',
     },
   },
+  down: {
+    id: 'down',
+    name: 'The same way down',
+    source: COMMON_PRACTICE,
+    strokes: {
+      ...SPREAD,
+      cheekL: 'nose to the front of the ear',
+      cheekR: 'nose to the front of the ear',
+      neck: 'down the sides to the collarbone',
+    },
+  },
+  across: {
+    id: 'across',
+    name: 'Across the fold',
+    minds: 'one fold after the other',
+    source: COMMON_PRACTICE,
+    strokes: {
+      forehead: 'across the brow fold, outwards',
+      cheekL: 'across the smile line, outwards',
+      cheekR: 'across the smile line, outwards',
+      mouth: 'beside the corners, outwards',
+    },
+  },
   glide: {
     id: 'glide',
     name: 'Three glides a section',
-    order: 'jaw, cheek, brow; compare the sides before the second',
     source: COMMON_PRACTICE,
     strokes: {
       forehead: 'brow up to the hairline',
@@ -84,7 +147,7 @@ export const MANNERS: Readonly<Record<MannerId, Manner>> = {
   ring: {
     id: 'ring',
     name: 'On the bone',
-    order: 'ring finger, patted; nothing on the lid',
+    minds: 'ring finger, patted; nothing on the lid',
     source: COMMON_PRACTICE,
     strokes: { eyes: 'under the eye from outside in, above it from inside out' },
   },

@@ -125,9 +125,10 @@ export interface Connects {
   handsOff?: true
 }
 
-/** Something said at a moment of the step: at its start or end, or at a share of its minutes. */
+/** Something said at a moment of the step: at its start or end, as the hand comes to the other side, or
+ * at a share of its minutes. */
 interface Prompt {
-  at: 'start' | 'end' | number
+  at: 'start' | 'end' | 'otherSide' | number
   say: string
 }
 
@@ -176,6 +177,10 @@ export interface TechniqueOf<Id extends string> {
   after?: Id
   /** This one stands straight after it: what was strewn comes off at once. */
   then?: Id
+  /** Planned only where the school or the house works so, a protocol holds it or a hand adds it. */
+  byChoice?: true
+  /** Stands straight after one of these, where it is chosen; never by itself. */
+  straightAfter?: readonly Id[]
   /** May be warmed up for by this one, where nothing warm went before. */
   warmedBy?: Id
   /** Only by day, only in the evening, only where eyes or lips are made-up. */
@@ -233,10 +238,14 @@ export interface TechniqueOf<Id extends string> {
   effects: Partial<Record<ConcernId, 1 | 2 | 3>>
   /** Which way the hand goes on each zone; `none` where nothing is stroked. */
   manner: MannerId | 'none'
-  /** How the hand does it. */
+  /** One side of the face after the other, so that they can be compared. */
+  bySides?: true
+  /** How the hand does it; where it begins and goes on follows from its manner. */
   hand: string
-  /** How it is known to be done. */
+  /** How it is known to be done: of what rests, that it is on. */
   cue: string
+  /** Of what rests: how it is known to have rested enough. */
+  restCue?: string
   /** The same in two or three words, as the big button says it: "Skin felt". */
   seen: string
   /** What to do while that does not come. */

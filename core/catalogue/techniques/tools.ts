@@ -13,6 +13,8 @@ export const TOOL_IDS = [
   'globes',
   'goggles',
   'bowl',
+  'brushHead',
+  'ballTool',
 ] as const
 export type ToolId = (typeof TOOL_IDS)[number]
 
@@ -88,6 +90,11 @@ export const TOOLS: Readonly<Record<ToolId, Tool>> = {
   goggles: tool('goggles', 'pair of goggles', 'soap and water, the strap as well', WIPED, {
     laid: { count: 2, say: 'for the client and for you' },
   }),
+  brushHead: tool('brushHead', 'brush head', 'soap and warm water, brushed out', BATH, {
+    wears: { part: 'bristles', after: 60 },
+    usual: 2,
+  }),
+  ballTool: tool('ballTool', 'small ball tool', 'soap and water, no oil left', BATH),
   bowl: tool('bowl', 'glass bowl and brush', 'hot water and soap, no paste left', BATH, {
     laid: { say: 'no metal: it takes the strength out of clay' },
     usual: 4,

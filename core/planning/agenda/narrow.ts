@@ -4,6 +4,7 @@ import { minutes } from '../../units'
 import type { PlanInput } from '../input'
 import type { Allow, Allowance } from '../today/allowance'
 import { isWork } from './milder'
+import { isChosen, NOT_CHOSEN } from '../today/named'
 import { noStronger, permittedOf, type Permitted } from './permit'
 import type { Work } from './work'
 
@@ -28,6 +29,11 @@ export function forToday(input: PlanInput, allow: Allow, agenda: readonly Work[]
   return (id) => {
     const allowance = mild(id)
     if (byHand.has(id)) return allow(id)
+    if (!isChosen(TECHNIQUES[id], input))
+      return {
+        ...allowance,
+        never: [...allowance.never, { rule: 'not-chosen', text: NOT_CHOSEN }],
+      }
     const own = permitted.find(
       ({ technique, work }) =>
         technique === id ||

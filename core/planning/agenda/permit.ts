@@ -28,7 +28,8 @@ import {
   type Taken,
 } from './room'
 import { restsInHouse } from './restsInHouse'
-import { handsMinutes, reachOf, type Work } from './work'
+import { reachOf } from './reach'
+import { handsMinutes, type Work } from './work'
 
 /** A piece of work as this skin bears it: who does it, where, and for how long at most. */
 export interface Permitted extends Taken {

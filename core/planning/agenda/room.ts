@@ -9,7 +9,8 @@ import { toleranceOf } from '../../load/tolerance'
 import type { PlanInput } from '../input'
 import { weakestActive } from './milder'
 import { restsInHouse } from './restsInHouse'
-import { handsMinutes, reachOf, type Work } from './work'
+import { reachOf } from './reach'
+import { handsMinutes, type Work } from './work'
 
 /** How long a worker is at it: hands-on minutes, minutes on the skin at most, passes. */
 export interface Taken {

@@ -3,24 +3,21 @@ import { INTENTIONS, type Line, type Part } from '../../catalogue/rules/intentio
 import { ONLY_WHERE_NAMED } from '../../catalogue/rules/restraint'
 import {
   ASKS_FROM,
-  BROAD_FROM_SHARE,
   CONNECTING,
   EFFECT_LIKING,
   MOST_BESIDE_SHARE,
-  REGION_SHARE,
   STANDARD_FROM_MINUTES,
 } from '../../catalogue/rules/value'
 import { CONCERN_IDS, type ConcernId } from '../../catalogue/kinds'
-import { outOfReach } from '../../catalogue/techniques/reach'
 import { floorOf, hasOccasion, stageRank } from '../../catalogue/techniques/stages'
 import { TECHNIQUES, type Technique, type TechniqueId } from '../../catalogue/techniques/techniques'
-import { GROUPS } from '../../face/regions'
 import { REGION_IDS, type RegionId } from '../../face/zones'
 import type { PlanInput } from '../input'
-import { isNamed, namedOnly } from '../today/named'
+import { isChosen, isNamed, namedOnly } from '../today/named'
 import { needOf, thatAsk } from '../today/need'
 import { intentionsOf, type Intended } from './intentions'
 import { isWork, ladderOf, weakestActive } from './milder'
+import { isAsBroad, reachOf, shareOf } from './reach'
 import { restReserved } from './restsInHouse'
 
 /** One piece of work that the hour holds, before anything is asked about what the skin may bear. */
@@ -100,7 +97,9 @@ function sparing(work: Work, all: readonly Work[]): Work[] {
 
 /** What was asked for by its name goes before all else, with whatever milder may stand in for it. */
 function namedWork(input: PlanInput): Work[] {
-  const names = [...new Set([...(input.wanted ?? []), ...(input.named ?? [])])]
+  const names = [
+    ...new Set([...(input.wanted ?? []), ...(input.named ?? []), ...hostsOfPins(input)]),
+  ]
   return names.flatMap((id, place): Work[] => {
     const technique = TECHNIQUES[id]
     const found = lineOf(
@@ -129,6 +128,18 @@ function namedWork(input: PlanInput): Work[] {
         asked: false,
       },
     ]
+  })
+}
+
+/** What a pinned step goes straight after, the first that the house does; none where one is pinned too. */
+function hostsOfPins(input: PlanInput): TechniqueId[] {
+  const { pins = [] } = input
+  return pins.flatMap(({ technique }) => {
+    const hosts = TECHNIQUES[technique].straightAfter ?? []
+    if (pins.some((pin) => hosts.includes(pin.technique))) return []
+    return hosts
+      .filter((id) => isWork(TECHNIQUES[id]) && isInHouse(TECHNIQUES[id], input))
+      .slice(0, 1)
   })
 }
 
@@ -226,27 +237,6 @@ function regionsAsking(
   )
 }
 
-/** Of some zones those that a technique is done on at all. */
-export function reachOf(technique: Technique, regions: readonly RegionId[]): RegionId[] {
-  const reach = reaches.get(technique) ?? wholeReach(technique)
-  reaches.set(technique, reach)
-  return regions.filter((id) => reach.has(id))
-}
-const reaches = new WeakMap<Technique, ReadonlySet<RegionId>>()
-function wholeReach({ groups, families }: Technique): ReadonlySet<RegionId> {
-  const never = outOfReach(families)
-  return new Set(groups.flatMap((group) => GROUPS[group].filter((id) => !never.includes(id))))
-}
-
-/** What reaches the whole face is no answer to the trouble of a small part of it. */
-function isAsBroad(technique: Technique, line: Line, asking: readonly RegionId[]): boolean {
-  if (technique.wholeFace !== true || line.part === 'light') return true
-  return shareOf(asking) >= BROAD_FROM_SHARE
-}
-/** How much of the whole some zones of the face are, per cent. */
-const shareOf = (regions: readonly RegionId[]): number =>
-  regions.filter((id) => GROUPS.face.includes(id)).reduce((sum, id) => sum + REGION_SHARE[id], 0)
-
 /** The house does it, has the device and a bottle for it, and it has its occasion today. */
 export function isInHouse(technique: Technique, input: PlanInput): boolean {
   const { policy = NO_POLICY, devices } = input
@@ -254,6 +244,7 @@ export function isInHouse(technique: Technique, input: PlanInput): boolean {
   return (
     !policy.without.includes(id) &&
     hasOccasion(technique, input) &&
+    isChosen(technique, input) &&
     (device === undefined || devices.includes(device)) &&
     (product === undefined || weakestActive(technique, input) !== undefined) &&
     (!namedOnly(technique) || isNamed(id, input))

@@ -6,6 +6,7 @@ import { removalMinutes, removalOf, takesOff } from '../../timing/removal'
 import { minutes } from '../../units'
 import { checkPlan, freshStep, placeFor } from '../checks/check'
 import type { PlanInput } from '../input'
+import { isChosen } from '../today/named'
 import { applyEdits, type Edit } from '../steps/edit'
 import { isLink } from '../steps/link'
 import { connected } from './connected'
@@ -129,7 +130,10 @@ const stepOf = (id: TechniqueId, input: PlanInput): NewStep =>
 /** What the hands do for as long as something has to rest. */
 function fillerFor(rest: number, input: PlanInput): NewStep {
   const id = FILLERS.find(
-    (own) => (TECHNIQUES[own].fillsFrom ?? 0) <= rest && freshStep(own, input) !== undefined,
+    (own) =>
+      (TECHNIQUES[own].fillsFrom ?? 0) <= rest &&
+      isChosen(TECHNIQUES[own], input) &&
+      freshStep(own, input) !== undefined,
   )
   return { ...stepOf(id ?? STAY, input), minutes: minutes(rest) }
 }

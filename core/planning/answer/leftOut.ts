@@ -11,6 +11,7 @@ import { NO_INTENTION } from '../agenda/narrow'
 import { firstBar } from '../today/allowance'
 import { allowances } from '../today/allowed'
 import { underUsual } from '../question/lengths'
+import { isChosen, NOT_CHOSEN } from '../today/named'
 import { askFor, keptToNeed } from '../today/need'
 import type { PlanInput } from '../input'
 import type { PlanCase } from '../question/planCase'
@@ -39,7 +40,7 @@ const OFFERED: readonly TechniqueId[] = TECHNIQUE_IDS.filter(isMain)
 export function leftOut(
   input: PlanInput,
   steps: readonly PlanStep[],
-  asked: readonly TechniqueId[] = OFFERED,
+  asked: readonly TechniqueId[] = OFFERED.filter((id) => isChosen(TECHNIQUES[id], input)),
 ): LeftOut[] {
   const used = new Set(steps.map((step) => step.technique))
   const allow = allowances(input)
@@ -108,6 +109,13 @@ const tooShort = (technique: TechniqueId, most: number, cause: Why | undefined):
  * @param used what the plan holds
  */
 function unasked(technique: TechniqueId, input: PlanInput, used: ReadonlySet<TechniqueId>): Why {
+  const hosts = TECHNIQUES[technique].straightAfter
+  if (hosts && !hosts.some((host) => used.has(host)))
+    return {
+      rule: 'goes-after',
+      text: `goes with ${shortName(hosts[0] ?? technique).toLowerCase()}, which is not in this plan`,
+    }
+  if (!isChosen(TECHNIQUES[technique], input)) return { rule: 'not-chosen', text: NOT_CHOSEN }
   const asks = REGION_IDS.some(
     (region) => askFor(TECHNIQUES[technique], region, input) >= ASKS_FROM,
   )

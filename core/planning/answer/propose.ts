@@ -11,7 +11,7 @@ import type { PlanInput } from '../input'
 import { solveFor } from './cameFor'
 import { reasonsFor } from './reasons'
 import { gapIn, refusalOf } from './refusal'
-import { pinTrouble } from '../question/pins'
+import { lostPin, pinTrouble } from '../question/pins'
 import { marksOf, type SolveFrom } from '../question/planCase'
 import type { Solution } from '../search/solve'
 import type { PlacedMove } from '../search/moves'
@@ -54,6 +54,8 @@ export function propose(input: PlanInput, done: readonly PlanStep[] = []): Propo
       value: 0,
       failed: refusalOf(input, allow, planCase, start),
     }
+  const lost = lostPin(input, [...done, ...solution.moves])
+  if (lost) return { steps: done, minutes: 0, value: 0, failed: lost }
   return {
     steps: materialise(solution, input, forToday(input, allow, agenda), done),
     minutes: fromTicks(solution.ticks),

@@ -24,6 +24,7 @@ const OUT_OF_ORDER: readonly string[] = [
   'cool-to-end',
   'thin-to-thick',
   'vitamin-c-first',
+  'goes-after',
   'surface',
 ]
 

@@ -11,6 +11,7 @@ import type { PlanInput } from '../input'
 import type { PlanCase, SolveFrom, Stage } from '../question/planCase'
 import { solve } from '../search/solve'
 import { firstBar, type Allow } from '../today/allowance'
+import { isChosen } from '../today/named'
 
 /** Of what every visit has, the first that there is no way to do. */
 export const gapIn = ({ stages }: PlanCase, start?: SolveFrom): Stage | undefined =>
@@ -30,7 +31,7 @@ export function refusalOf(
 ): Why {
   const gap = gapIn(planCase, start)
   if (gap && input.licences.length === 0) return NO_SCOPE
-  if (gap) return pinsOf(input, gap.id) ?? cannotBeDone(gap, allow)
+  if (gap) return pinsOf(input, gap.id) ?? cannotBeDone(gap, input, allow)
   if ((input.pins ?? []).length > 0)
     return {
       rule: 'pinned',
@@ -66,8 +67,10 @@ function pinsOf(input: PlanInput, stage: StageId): Why | undefined {
 }
 
 /** Which bottle is missing, or what stands against each way of doing it. */
-function cannotBeDone({ id }: Stage, allow: Allow): Why {
-  const ways = techniquesOf(id).map(allow)
+function cannotBeDone({ id }: Stage, input: PlanInput, allow: Allow): Why {
+  const ways = techniquesOf(id)
+    .filter((own) => isChosen(TECHNIQUES[own], input))
+    .map(allow)
   const missing = ways.filter(({ never }) => never.some(({ rule }) => rule === NO_PRODUCT))
   const first = ways[0]?.technique
   const what = first ? shortName(first.id) : id

@@ -14,7 +14,7 @@ import { exfoliationFindings, finishFindings, layerFindings, warmthFindings } fr
 import { pairFindings, permitFindings } from './permits'
 import { sumFindings } from './sums'
 import { calmFindings, productFindings } from './products'
-import { afterFindings, beforeFindings, surfaceFindings } from './surface'
+import { afterFindings, beforeFindings, followFindings, surfaceFindings } from './surface'
 import type { PlanInput } from '../input'
 import { trace, type Trace } from '../steps/trace'
 
@@ -64,6 +64,7 @@ export function checkPlan(
       ...surfaceFindings(step, i, checking),
       ...beforeFindings(step, i, checking),
       ...afterFindings(step, i, checking),
+      ...followFindings(step, i, checking),
     ]),
     ...pairFindings(checking, pairs),
     ...loadFindings(checking),

@@ -104,6 +104,7 @@ const BROKEN: Record<string, () => [PlanInput, readonly PlanStep[]]> = {
     ],
   ],
   'straight-after': () => [input, before('moisturiser', step('crystals'))],
+  'goes-after': () => [input, before('tone', step('drainDown'))],
   'no-need': () => [
     { ...input, profile: deriveProfile(readAll({ ...RESILIENT, congestion: 0, texture: 0 }), 30) },
     before('tone', step('grain')),

@@ -177,3 +177,32 @@ export function afterFindings(
       : [remove(step)],
   })
 }
+
+/** Whether what a step works with was laid before it. */
+export function followFindings(
+  step: PlanStep,
+  i: number,
+  { steps, rules }: Checking,
+): PlanFinding[] {
+  const { straightAfter, name } = TECHNIQUES[step.technique]
+  if (!straightAfter) return []
+  const isHost = ({ technique }: PlanStep) => straightAfter.includes(technique)
+  if (steps.slice(0, i).some(isHost)) return []
+  const host = steps.findLast(isHost)
+  const next = host && steps[steps.indexOf(host) + 1]
+  return finding(rules, 'goes-after', `${name}: nothing that it goes with comes before it`, {
+    key: step.key,
+    mends: [
+      ...(host
+        ? [
+            {
+              label: `Move after ${TECHNIQUES[host.technique].name.toLowerCase()}`,
+              minutes: 0,
+              edits: [{ do: 'move' as const, key: step.key, before: next?.key ?? null }],
+            },
+          ]
+        : []),
+      remove(step),
+    ],
+  })
+}

@@ -17,6 +17,7 @@ import { floorToday } from '../today/floorToday'
 import { mostExfoliations, pairWaived } from '../today/limits'
 import { unavailableLinks } from '../steps/mend'
 import { BlockMaker } from './blocks'
+import { keepingPins } from './followers'
 import { linkCostOf, OptionMaker } from './options'
 import { pinnedOptions } from './pins'
 import { pairBits, type Option, type PlanCase, type Stage } from './planCase'
@@ -42,7 +43,8 @@ export function compile(
       option.main.some((technique) => input.wanted?.includes(technique)),
     )
     if (wanted.length > 0) return { id, must: true, options: wanted }
-    const stage = { id, must: floor.has(id), options: offered }
+    const { ways, keeps } = keepingPins(offered, input)
+    const stage = { id, must: keeps || floor.has(id), options: ways }
     return input.protocol ? byProtocol(stage, input.protocol) : stage
   }
   const tolerance = (region: RegionId) =>

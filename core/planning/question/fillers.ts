@@ -28,7 +28,7 @@ export function fillersFor(
   free: number,
   base: readonly number[],
 ): Filler[] {
-  const all = namesFor(list, free).map((name) => fillerOf(make, name, free, base))
+  const all = namesFor(make, list, free).map((name) => fillerOf(make, name, free, base))
   return all.filter(
     (filler) =>
       !all.some((other) => other !== filler && sameMinutes(other, filler) && beats(other, filler)),
@@ -39,10 +39,18 @@ export function fillersFor(
  * Stay by what is watched by the second; else the two that a rest of this length is long enough
  * for, the longer first.
  */
-function namesFor(list: readonly Allowance[], free: number): (TechniqueId | undefined)[] {
+function namesFor(
+  make: OptionMaker,
+  list: readonly Allowance[],
+  free: number,
+): (TechniqueId | undefined)[] {
   if (free <= 0) return [undefined]
   if (list.some((allowance) => allowance.technique.attended)) return [STAY]
-  const long = FILLERS.filter((id) => (TECHNIQUES[id].fillsFrom ?? 0) <= free)
+  const long = FILLERS.filter(
+    (id) =>
+      (TECHNIQUES[id].fillsFrom ?? 0) <= free &&
+      (!TECHNIQUES[id].byChoice || make.allow(id).never.length === 0),
+  )
   return long.length > 0 ? long : [STAY]
 }
 

@@ -6,7 +6,7 @@ import { familiesOfBottle } from '../../catalogue/products/families'
 import type { Method } from '../../catalogue/schools/schools'
 import { TECHNIQUES, type Technique, type TechniqueId } from '../../catalogue/techniques/techniques'
 import type { LayoutId } from '../../catalogue/techniques/technique'
-import { countsAsExfoliation } from '../../catalogue/techniques/traits'
+import { countsAsExfoliation, exfoliates } from '../../catalogue/techniques/traits'
 import type { RegionId } from '../../face/zones'
 import type { Allow, Allowance } from '../today/allowance'
 import { bottles, withoutActive, type Bottle } from './bottles'
@@ -14,6 +14,7 @@ import { Costs } from './cost'
 import { Effects } from './effects'
 import type { PlanInput } from '../input'
 import { marksOf, type Move, type Option } from './planCase'
+import { Followers } from './followers'
 import { lengthsOf, shareOf } from './lengths'
 import { RegionSets } from './regionSets'
 import { minutes, nearestTick, type Minutes } from '../../units'
@@ -46,6 +47,7 @@ export class OptionMaker {
   readonly effects: Effects
   readonly sets: RegionSets
   private readonly costs: Costs
+  private readonly followers: Followers
   /** Kinds of work that each bottle belongs to by what it holds. */
   private readonly held: ReadonlyMap<string, readonly FamilyId[]>
   constructor(
@@ -58,6 +60,7 @@ export class OptionMaker {
     readonly allowByHand: Allow = allow,
   ) {
     this.costs = new Costs(input)
+    this.followers = new Followers(this)
     this.held = new Map(
       input.shelf.map(({ product }) => [product.id, familiesOfBottle(product)] as const),
     )
@@ -94,28 +97,27 @@ export class OptionMaker {
           const effects = this.effects.of(row, regions, shareOf(row, usual, this.method))
           own.forEach((bottle, i) => {
             const kind = traits[i]
-            if (kind)
-              out.push(
-                this.option(
-                  [
-                    row.id,
-                    group,
-                    stretch,
-                    ...(pass === undefined ? [] : [pass]),
-                    ...calmMark(bottle),
-                    ...(bottle.plain ? ['plain'] : []),
-                  ].join(':'),
-                  kind,
-                  [
-                    ...before,
-                    this.move(allowance, regions, stretch, bottle, pass),
-                    ...this.then(row, regions),
-                  ],
-                  effects,
-                  0,
-                  allowance.favour,
-                ),
-              )
+            if (!kind) return
+            const option = this.option(
+              [
+                row.id,
+                group,
+                stretch,
+                ...(pass === undefined ? [] : [pass]),
+                ...calmMark(bottle),
+                ...(bottle.plain ? ['plain'] : []),
+              ].join(':'),
+              kind,
+              [
+                ...before,
+                this.move(allowance, regions, stretch, bottle, pass),
+                ...this.then(row, regions),
+              ],
+              effects,
+              0,
+              allowance.favour,
+            )
+            out.push(...this.withFollowers(option, row, regions))
           })
         }
     }
@@ -155,6 +157,34 @@ export class OptionMaker {
       this.move(gel, regions, TECHNIQUES[CLEANSE_AGAIN].minutes.least, bottle),
     ]
     return { ...option, id: `${option.id}:again`, moves, costCents: this.costs.of(moves) }
+  }
+
+  /** A step with and without what this house does straight after it; with it alone where that is named. */
+  withFollowers(option: Option, { id }: Technique, regions: readonly RegionId[]): Option[] {
+    return this.followers.ways(id, regions).map((moves): Option => {
+      if (moves.length === 0) return option
+      const all = [...option.moves, ...moves]
+      const liking = moves.reduce((sum, { technique }) => sum + this.liking(technique), 0)
+      return {
+        ...option,
+        id: [option.id, ...moves.map(({ technique }) => technique)].join(':'),
+        moves: all,
+        taste: option.taste + liking * TASTE_SCALE,
+        costCents: this.costs.of(all),
+        exfoliates: option.exfoliates || moves.some(({ technique }) => exfoliates(technique)),
+        marks:
+          option.marks |
+          marksOf(
+            moves.flatMap(({ technique }) => [
+              ...TECHNIQUES[technique].families,
+              ...(exfoliates(technique) ? (['exfoliated'] as const) : []),
+            ]),
+          ),
+      }
+    })
+  }
+  private liking(id: TechniqueId): number {
+    return (this.method.taste[id] ?? 0) + this.allow(id).favour
   }
 
   /** What stands straight before a technique; undefined when that may not be done there. */
@@ -212,7 +242,7 @@ export class OptionMaker {
       (main.some((technique) => TECHNIQUES[technique].stage === 'mask')
         ? (layouts[layout] ?? 0)
         : 0)
-    const exfoliates = moves.some((move) =>
+    const takesOff = moves.some((move) =>
       countsAsExfoliation(move.technique, (move.freeAcid ?? 0) + (move.bottleRate ?? 0)),
     )
     return {
@@ -220,9 +250,9 @@ export class OptionMaker {
       liking,
       worth: main.reduce((sum, technique) => sum + (this.allow(technique).work?.worth ?? 0), 0),
       costCents: this.costs.of(moves),
-      exfoliates,
+      exfoliates: takesOff,
       marks: marksOf([
-        ...(exfoliates ? (['exfoliated'] as const) : []),
+        ...(takesOff ? (['exfoliated'] as const) : []),
         ...main.flatMap((technique) => TECHNIQUES[technique].families),
         ...moves.flatMap((move) => this.held.get(move.productId ?? '') ?? []),
       ]),

@@ -20,7 +20,8 @@ export function pinnedOptions(
 ): Map<StageId, Option[]> {
   const byStage = new Map<StageId, PlanStep[]>()
   for (const pin of input.pins ?? [])
-    if (canPin(pin.technique)) {
+    // What goes straight after another step is kept with that.
+    if (canPin(pin.technique) && !TECHNIQUES[pin.technique].straightAfter) {
       const id = TECHNIQUES[pin.technique].stage
       byStage.set(id, [...(byStage.get(id) ?? []), pin])
     }
@@ -96,7 +97,7 @@ function single(step: PlanStep, input: PlanInput, make: OptionMaker): Option {
     pinned: true,
   }
   const moves = [...(make.before(row, step.regions) ?? []), move, ...make.then(row, step.regions)]
-  return make.option(
+  const option = make.option(
     `pinned:${step.technique}`,
     make.traits([step.technique], moves),
     moves,
@@ -104,6 +105,8 @@ function single(step: PlanStep, input: PlanInput, make: OptionMaker): Option {
     0,
     allowance.favour,
   )
+  // The last way is the whole one.
+  return make.withFollowers(option, row, step.regions).at(-1) ?? option
 }
 
 /** Why a pinned step cannot stand today, in its rule's words; undefined when all may. */
@@ -128,10 +131,35 @@ export function pinTrouble(
   return pinsApart(input.pins ?? [])
 }
 
+/** What was pinned to another step and is not in the plan, as that step is not; undefined where all is. */
+export function lostPin(
+  { pins = [] }: Pick<PlanInput, 'pins'>,
+  steps: readonly Pick<PlanStep, 'technique'>[],
+): { rule: string; text: string } | undefined {
+  const lost = pins.find(
+    ({ technique }) =>
+      TECHNIQUES[technique].straightAfter !== undefined &&
+      !steps.some((step) => step.technique === technique),
+  )
+  if (!lost) return undefined
+  const { name, straightAfter = [] } = TECHNIQUES[lost.technique]
+  const hosts = straightAfter.map((id) => TECHNIQUES[id].name.toLowerCase()).join(' or ')
+  return {
+    rule: 'pinned',
+    text: `${name} is pinned, and goes with ${hosts}. Pin that too, or unpin it.`,
+  }
+}
+
 /** Pins of one stage that no plan can hold together, in words; undefined where all can stand. */
 function pinsApart(pins: readonly PlanStep[]): { rule: string; text: string } | undefined {
   const named = (steps: readonly PlanStep[]) =>
     steps.map((step) => TECHNIQUES[step.technique].name).join(' and ')
+  const alone = pins.find((pin) => hasNoHost(pin, pins))
+  if (alone)
+    return {
+      rule: 'pinned',
+      text: `${named([alone])} is pinned, and what it goes with is not among the steps pinned there. Unpin one.`,
+    }
   for (const stage of new Set(pins.map((pin) => TECHNIQUES[pin.technique].stage))) {
     const own = pins.filter(
       (pin) => canPin(pin.technique) && TECHNIQUES[pin.technique].stage === stage,
@@ -150,4 +178,19 @@ function pinsApart(pins: readonly PlanStep[]): { rule: string; text: string } | 
       }
   }
   return undefined
+}
+
+/** It goes straight after another step, and wherever that could stand something else is pinned. */
+function hasNoHost({ technique }: PlanStep, pins: readonly PlanStep[]): boolean {
+  const hosts = TECHNIQUES[technique].straightAfter
+  if (!hosts) return false
+  const pinnedIn = (stage: StageId) =>
+    pins.filter(
+      (pin) =>
+        TECHNIQUES[pin.technique].stage === stage && !TECHNIQUES[pin.technique].straightAfter,
+    )
+  return hosts.every((host) => {
+    const own = pinnedIn(TECHNIQUES[host].stage)
+    return own.length > 0 && !own.some((pin) => pin.technique === host)
+  })
 }

@@ -1,4 +1,4 @@
-import { BLAND_KINDS } from '../../catalogue/kinds'
+import { BLAND_KINDS, SMALL_WORK, type FamilyId } from '../../catalogue/kinds'
 import type { Technique } from '../../catalogue/techniques/techniques'
 import type { Bar, Verdict } from '../../screening/verdict/verdict'
 
@@ -14,9 +14,15 @@ export const meets = (
   { families }: Pick<Bar, 'families'>,
   technique: Pick<Technique, 'families' | 'groups' | 'connects' | 'product'>,
 ): boolean =>
-  families.some((family) => technique.families.includes(family)) ||
+  families.some((family) => isOf(technique, family)) ||
   (families.includes('touch') && technique.groups.length > 0 && !technique.connects?.handsOff) ||
   (families.includes('care') &&
     technique.product !== undefined &&
     technique.groups.some((group) => group !== 'body') &&
     !BLAND_KINDS.includes(technique.product))
+
+/** Work of a kind, or small work of it. */
+const isOf = ({ families }: Pick<Technique, 'families'>, family: FamilyId): boolean => {
+  const small = SMALL_WORK[family]
+  return families.includes(family) || (small !== undefined && families.includes(small))
+}

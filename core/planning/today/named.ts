@@ -2,6 +2,7 @@ import { NAMED_FROM_RUNG, STRONG_ACID_FROM } from '../../catalogue/rules/rungs'
 import type { Product } from '../../catalogue/products/products'
 import type { Technique, TechniqueId } from '../../catalogue/techniques/techniques'
 import { freeAcidOf } from '../../dosing/freeAcid'
+import { methodOf } from '../../catalogue/schools/schools'
 import type { PlanInput } from '../input'
 
 /** Why strong work is not in a plan that nobody asked it of. */
@@ -22,3 +23,16 @@ export const namedOnly = ({ rung }: Pick<Technique, 'rung'>): boolean =>
 
 /** An acid as strong as that is strong work in whatever it is laid with. */
 export const strongAcid = (product: Product): boolean => freeAcidOf(product) >= STRONG_ACID_FROM
+
+/** Why a way of working is not in a plan where nobody works so. */
+export const NOT_CHOSEN = 'not how this practice works'
+
+/**
+ * Whether a way of working is this house's: most are everybody's; some only where the school or the house
+ * says so, or where somebody named it.
+ */
+export const isChosen = (
+  { id, byChoice }: Pick<Technique, 'id' | 'byChoice'>,
+  input: Asked & Pick<PlanInput, 'school' | 'policy'>,
+): boolean =>
+  byChoice !== true || methodOf(input.school, input.policy).uses.has(id) || isNamed(id, input)

@@ -1,15 +1,22 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { AIM_OF, DIRECTIONS, DRAIN_ORDER, LIFT_ORDER } from '../../catalogue/techniques/directions'
+import { AIM_OF, DIRECTIONS, ORDERS } from '../../catalogue/techniques/directions'
 import { TECHNIQUES, TECHNIQUE_IDS, type TechniqueId } from '../../catalogue/techniques/techniques'
-import type { RegionId } from '../../face/zones'
+import { REGION_IDS, type RegionId } from '../../face/zones'
 import { usualStep } from '../../testing/steps'
 import { confirmationsFor } from '../../screening/consent/confirm'
 import { toTicks } from '../../units'
 import { zoneCountOf } from '../step/counting'
 import { promptAt, promptsOf } from '../step/prompts'
 import { emptyRoom } from './roomState'
-import { aimOf, directionsOf, drainTrouble, sequenceOf, shareWords } from '../step/sequence'
+import {
+  aimOf,
+  directionsOf,
+  drainTrouble,
+  otherSideAt,
+  sequenceOf,
+  shareWords,
+} from '../step/sequence'
 
 const all = TECHNIQUE_IDS.map((id) => TECHNIQUES[id])
 
@@ -43,10 +50,20 @@ const COUNTED: Partial<Record<TechniqueId, readonly [string, number, number]>> =
   mist: ['round', 1, 3],
   blade: ['stroke', 1, 2],
   salonPeel: ['coat', 1, 1],
+  vacuumDry: ['stroke', 3, 4],
+  stonesOnOil: ['stroke', 3, 5],
+  ridge: ['stroke', 1, 3],
+  drainDown: ['stroke', 1, 2],
+  ballTool: ['stroke', 2, 5],
+  microcurrentGel: ['glide', 3, 3],
 }
 const FOR_THE_WHOLE: Partial<Record<TechniqueId, string>> = {
   eyesOff: 'pad',
+  eyesByCleanser: 'pad',
   milk: 'pad',
+  micellar: 'pad',
+  wipes: 'pad',
+  creamCleanse: 'pad',
   secondCleanse: 'pad',
   tone: 'pad',
   oilCleanse: 'water',
@@ -63,20 +80,33 @@ describe('what is counted', () => {
 })
 
 /** Words that a client needs at that step, and when: nobody is surprised. Common practice. */
-const SAID: Partial<Record<TechniqueId, readonly [RegExp, number]>> = {
+const SAID: Partial<Record<TechniqueId, readonly [RegExp, number | 'otherSide']>> = {
   settle: [/touch your forehead/, 0],
   eyesOff: [/jaw drop/, 0],
+  eyesByCleanser: [/jaw drop/, 0],
+  lashRoots: [/eyes closed/, 0],
   milk: [/beside your mouth/, 0.5],
+  micellar: [/beside your mouth/, 0.5],
+  wipes: [/beside your mouth/, 0.5],
+  creamCleanse: [/along your jaw/, 0.5],
+  sonicBrush: [/hums/, 0],
+  vacuumDry: [/pull/, 0],
+  coldCloth: [/cold cloth/, 0],
+  stonesOnOil: [/Cold now/, 0],
+  ridge: [/ridges/, 0],
+  microcurrentGel: [/gel stays/, 1],
+  lipSerum: [/your lips/, 0],
+  browTidy: [/still/, 0],
   oilCleanse: [/little water/, 0.6],
   resurfacingMask: [/prickle at first/, 0],
-  toningMassage: [/how they differ/, 0.5],
+  toningMassage: [/how they differ/, 'otherSide'],
   blot: [/breathe/, 0],
   steam: [/goes away/, 1],
   warmTowel: [/towel now/, 0],
   enzyme: [/burning no/, 0],
   acidMask: [/burning no/, 0],
   salonPeel: [/burns/, 0],
-  tip: [/other side/, 0.5],
+  tip: [/now the other/, 'otherSide'],
   crystals: [/fine sand/, 0],
   spatula: [/hiss/, 0],
   vacuumGlide: [/pull/, 0],
@@ -95,8 +125,10 @@ const SAID: Partial<Record<TechniqueId, readonly [RegExp, number]>> = {
 }
 
 describe('what is said', () => {
-  it.each(Object.entries(SAID))('at %s, at its moment and not before', (id, [words, share]) => {
+  it.each(Object.entries(SAID))('at %s, at its moment and not before', (id, [words, when]) => {
     const step = usualStep(id as TechniqueId)
+    const share = when === 'otherSide' ? (otherSideAt(step) ?? 0) / step.minutes : when
+    if (when === 'otherSide') expect(share).toBeGreaterThan(0.3)
     const said = promptsOf(step).filter(({ say }) => words.test(say))
     expect(said).toHaveLength(1)
     expect(said[0]?.at).toBeCloseTo(share * step.minutes)
@@ -147,7 +179,10 @@ describe('which way the hand goes', () => {
     ({ id }) => {
       const step = usualStep(id)
       const sequence = sequenceOf(step)
-      const zones = sequence.flatMap(({ place }) => ('region' in place ? [place.region] : []))
+      // A zone that has two halves comes once on each side, where sides are taken one after the other.
+      const zones = sequence.flatMap(({ place }) =>
+        'region' in place && place.side !== 'R' ? [place.region] : [],
+      )
       expect([...zones].sort()).toEqual([...step.regions].sort())
       const ticks = sequence.reduce((sum, own) => sum + toTicks(own.minutes as never), 0)
       expect(ticks).toBe(toTicks(step.minutes))
@@ -192,7 +227,8 @@ describe('which way the hand goes', () => {
     expect(drainTrouble(without, sequenceOf(without))).toContain('The neck is left out')
   })
   it('has a place for every region in both orders', () => {
-    expect([...DRAIN_ORDER].sort()).toEqual([...LIFT_ORDER].sort())
+    for (const order of Object.values(ORDERS))
+      expect([...order].sort()).toEqual([...REGION_IDS].sort())
     for (const { id } of stroked) expect(aimOf(usualStep(id))).toBeDefined()
   })
 })
@@ -205,6 +241,8 @@ const FIRST: Partial<Record<TechniqueId, RegExp>> = {
   needling: /sterile/,
   highFrequency: /jewellery/,
   microcurrent: /jewellery/,
+  microcurrentGel: /jewellery/,
+  vacuumDry: /tried on the hand/,
   hardeningMask: /Hand signals agreed/,
 }
 describe('what is seen to first', () => {

@@ -89,8 +89,9 @@ export function keep(draft: Draft, at: number, kept: Kept): void {
       draft.absorbed[kept.key] = { ...draft.absorbed[kept.key], [kept.region]: kept.grade }
       return
     case 'settingChanged':
+      // The same level said once more does not begin its minute anew.
+      if (draft.settings[kept.key] !== kept.setting) draft.settingSince[kept.key] = at
       draft.settings[kept.key] = kept.setting
-      draft.settingSince[kept.key] = at
       return
     case 'productSwapped':
       draft.products[kept.key] = { productId: kept.productId, reason: kept.reason }

@@ -5,7 +5,7 @@ import { TECHNIQUES, TECHNIQUE_IDS } from '../../catalogue/techniques/techniques
 import { usualStep } from '../../testing/steps'
 import { minutes } from '../../units'
 import { cleanEnough, usualPads } from '../step/cleanEnough'
-import { cueOf } from '../step/cue'
+import { cueOf, restCueOf } from '../step/cue'
 import { promptAt, promptsOf } from '../step/prompts'
 import { soakAt } from '../step/soak'
 
@@ -35,7 +35,7 @@ describe('what soaks on the eyes', () => {
     expect(promptAt(eyes, 0, ['waterproof'])).toMatch(/Close your eyes/)
     expect(promptAt(eyes, 1, ['waterproof'])).toMatch(/jaw drop/)
     expect(promptAt(eyes, 0, ['light'])).toMatch(/jaw drop/)
-    for (const id of TECHNIQUE_IDS.filter((own) => own !== 'eyesOff'))
+    for (const id of TECHNIQUE_IDS.filter((own) => !['eyesOff', 'eyesByCleanser'].includes(own)))
       expect(promptsOf(usualStep(id), ['waterproof'])).toEqual(promptsOf(usualStep(id)))
   })
 })
@@ -66,6 +66,12 @@ describe('the cue of a bottle whose colour turns', () => {
     expect(own.cue).toContain('blue to clear')
     expect(own.seen.split(' ').length).toBeLessThanOrEqual(3)
     expect(own.notYet).toMatch(/more water/i)
+  })
+  it('is waited for while a mask rests, and not while it is laid on', () => {
+    const bottle = { colourChange: 'green to white' }
+    expect(cueOf(usualStep('creamMask'), bottle).cue).toBe(TECHNIQUES.creamMask.cue)
+    expect(restCueOf(usualStep('creamMask'), bottle)).toContain('green to white')
+    expect(restCueOf(usualStep('creamMask'))).toBe(TECHNIQUES.creamMask.restCue)
   })
   it('is the one of the technique for every other bottle', () => {
     for (const id of TECHNIQUE_IDS) {

@@ -10,7 +10,7 @@ import { fromMilliseconds } from '../../units'
 import type { PlanInput } from '../../planning/input'
 import { allowance } from '../../planning/today/allowed'
 import { restingAt } from '../fold/clocks'
-import { cueOf, type Bottle } from '../step/cue'
+import { restCueOf, type Bottle } from '../step/cue'
 import { isCalmed } from '../stop/stop'
 import type { RestingNow, RoomState } from '../fold/fold'
 
@@ -49,7 +49,7 @@ export function restingNow(
     .map((resting) => {
       const step = steps.find((one) => one.key === resting.key)
       const name = step ? shortName(step.technique) : 'a step of an earlier plan'
-      const { cue } = step ? cueOf(step, bottleOf(step)) : { cue: '' }
+      const cue = step ? restCueOf(step, bottleOf(step)) : ''
       const { quiet = false } = step ? TECHNIQUES[step.technique] : {}
       const clock = restingAt(resting, now)
       const joules = step ? joulesOf(state, step, clock.ms) : undefined

@@ -1,5 +1,6 @@
 import type { PlanStep } from '../../catalogue/techniques/step'
 import { SIDE_NAMES } from '../../face/sides'
+import { TECHNIQUES } from '../../catalogue/techniques/techniques'
 import { shortName } from '../../catalogue/techniques/traits'
 import { takesOff } from '../../timing/removal'
 import { fromMilliseconds } from '../../units'
@@ -22,9 +23,13 @@ export function askedBeforeDone(
 ): string[] {
   const early = state.resting.flatMap((resting) => {
     const laid = steps.find(({ key }) => key === resting.key)
-    if (resting.endedAt !== undefined || !laid || !takesOff(step.technique, laid.technique))
-      return []
-    if (!resting.regions.some((region) => step.regions.includes(region))) return []
+    if (resting.endedAt !== undefined || !laid) return []
+    // Its time is not up while the hands fill it, nor when it is about to come off.
+    const fills = TECHNIQUES[step.technique].fillsFrom !== undefined
+    const off =
+      takesOff(step.technique, laid.technique) &&
+      resting.regions.some((region) => step.regions.includes(region))
+    if (!fills && !off) return []
     const { word, ms } = restingAt(resting, now)
     if (word !== 'working') return []
     const left = Math.ceil(resting.earliest - fromMilliseconds(ms))

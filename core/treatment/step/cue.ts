@@ -14,15 +14,23 @@ export type Bottle = Pick<Product, 'colourChange'>
 
 /**
  * The cue of a step with what is in the bottle: where its maker states a change of shade, that is
- * the cue, and until it comes more water and longer work (common practice).
+ * the cue, and until it comes more water and longer work (common practice). What rests is only laid on in
+ * its step: the shade is waited for while it rests.
  */
 export function cueOf({ technique }: Pick<PlanStep, 'technique'>, bottle?: Bottle): Cue {
-  const { cue, seen, notYet } = TECHNIQUES[technique]
+  const { cue, seen, notYet, dwell } = TECHNIQUES[technique]
   const change = bottle?.colourChange
-  if (change === undefined) return { cue, seen, notYet }
+  if (change === undefined || dwell) return { cue, seen, notYet }
   return {
     cue: `It has turned, ${change}.`,
     seen: 'Colour has turned',
     notYet: `More water, work it longer: ${change}.`,
   }
+}
+
+/** How it is known that something has rested enough: its shade, where its maker states a change of it. */
+export function restCueOf({ technique }: Pick<PlanStep, 'technique'>, bottle?: Bottle): string {
+  const { restCue = '' } = TECHNIQUES[technique]
+  const change = bottle?.colourChange
+  return change === undefined ? restCue : `It has turned, ${change}.`
 }

@@ -114,10 +114,16 @@ describe('half against half', () => {
     )
     expect(say({ L: 200_000, R: 20_000, running: null })).toMatch(/right side is behind/)
   })
-  it('is for strokes that lift or drain, on both sides', () => {
-    expect(canSplit(massage)).toBe(true)
-    expect(canSplit({ ...massage, regions: ['forehead', 'cheekL'] })).toBe(false)
-    expect(canSplit(usualStep('milk'))).toBe(false)
+  it('is for whatever goes over zones with a left and a right, each by itself', () => {
+    // Forehead, nose, mouth, chin and neck have two halves; a cheek or a jaw is one.
+    for (const region of ['forehead', 'nose', 'mouth', 'chin', 'neck', 'temples'] as const)
+      expect(canSplit({ ...massage, regions: [region] }), region).toBe(true)
+    for (const region of ['cheekL', 'jawR'] as const)
+      expect(canSplit({ ...massage, regions: [region] }), region).toBe(false)
+    expect(canSplit({ ...massage, regions: ['cheekL', 'cheekR'] })).toBe(true)
+    for (const id of ['milk', 'grain', 'clay', 'tip', 'acidMask'] as const)
+      expect(canSplit(usualStep(id)), id).toBe(true)
     expect(canSplit(usualStep('wait'))).toBe(false)
+    expect(canSplit(usualStep('steam'))).toBe(false)
   })
 })

@@ -7,8 +7,8 @@ import {
   toMilliseconds,
 } from '../../units'
 import type { PlanStep } from '../../catalogue/techniques/step'
-import { OTHER_SIDE, SIDE_NAMES, type Side } from '../../face/sides'
-import type { RegionId } from '../../face/zones'
+import { SPLIT_FROM } from '../../catalogue/rules/room'
+import { OTHER_SIDE, SIDE_NAMES, sideOf, type Side } from '../../face/sides'
 import { runningMs } from '../fold/clocks'
 import type { RoomState, SideTurn } from '../fold/roomState'
 import { aimOf } from './sequence'
@@ -20,15 +20,14 @@ interface HalfTimes {
 }
 
 /**
- * Whether a step is worth doing one side after the other: strokes that lift or drain, and both
- * sides are in it. What only spreads a product shows no difference.
+ * Whether a step can be done one half after the other: the hand goes over zones of which there is a left
+ * and a right. Forehead, nose, mouth, chin and neck have both by themselves; a step that is over in a
+ * moment has no halves.
  */
 export function canSplit(step: PlanStep): boolean {
-  const aim = aimOf(step)
-  if (aim !== 'lift' && aim !== 'drain') return false
-  return step.regions.some(
-    (left) => left.endsWith('L') && step.regions.includes(`${left.slice(0, -1)}R` as RegionId),
-  )
+  if (aimOf(step) === undefined || step.minutes < SPLIT_FROM) return false
+  const sides = new Set(step.regions.flatMap((region) => sideOf(region) ?? (['L', 'R'] as const)))
+  return sides.size === 2
 }
 
 /** How long each side has been worked on, milliseconds; holds are taken out. */

@@ -2,6 +2,7 @@ import { SAID_AHEAD_MINUTES } from '../../catalogue/rules/room'
 import type { MakeUpId } from '../../catalogue/consultation/makeUp'
 import { TECHNIQUES } from '../../catalogue/techniques/techniques'
 import type { PlanStep } from '../../catalogue/techniques/step'
+import { otherSideAt } from './sequence'
 import { afterSoak, soakPrompts } from './soak'
 
 /**
@@ -13,12 +14,19 @@ export function promptsOf(
   worn: readonly MakeUpId[] = [],
 ): { at: number; say: string }[] {
   const { say, prompts = [] } = TECHNIQUES[step.technique]
-  const timed = prompts.map(({ at, say: words }) => ({
-    at: at === 'start' ? 0 : at === 'end' ? step.minutes : at * step.minutes,
-    say: words,
-  }))
+  const timed = prompts.flatMap(({ at, say: words }) => {
+    const moment = momentOf(at, step)
+    return moment === undefined ? [] : [{ at: moment, say: words }]
+  })
   const own = say === undefined ? [] : [{ at: afterSoak(step, worn), say }]
   return [...soakPrompts(step, worn), ...own, ...timed].sort((one, other) => one.at - other.at)
+}
+
+/** Minutes from the start at which something is said; undefined where that moment does not come. */
+function momentOf(at: 'start' | 'end' | 'otherSide' | number, step: PlanStep): number | undefined {
+  if (at === 'start') return 0
+  if (at === 'end') return step.minutes
+  return at === 'otherSide' ? otherSideAt(step) : at * step.minutes
 }
 
 /** What is to be said at this minute: all of the latest whose moment has come. */

@@ -1,25 +1,27 @@
 import { KNEADED, NODE_TICKS, NODES_FROM_MINUTES } from '../../catalogue/rules/room'
 import {
+  AFTER_BOTH_SIDES,
   AIM_OF,
+  AT_NODES,
   DIRECTIONS,
-  DRAIN_ORDER,
-  LIFT_ORDER,
   NODES,
+  ORDERS,
   type AimOfStroke,
   type Direction,
   type NodeId,
 } from '../../catalogue/techniques/directions'
 import { KNEADING } from '../../catalogue/rules/byHand'
 import type { PlanStep } from '../../catalogue/techniques/step'
-import { MANNERS } from '../../catalogue/techniques/strokes'
+import { MANNERS, type MannerId } from '../../catalogue/techniques/strokes'
 import { TECHNIQUES } from '../../catalogue/techniques/techniques'
 import { areaOf, nameRegions, REGION_NAMES } from '../../face/regions'
+import { OTHER_SIDE, SIDE_NAMES, sideOf, type Side } from '../../face/sides'
 import { REGION_IDS, type RegionId } from '../../face/zones'
 import type { Profile } from '../../skin/profile'
 import { fromTicks, toTicks } from '../../units'
 
-/** One place of a sequence: a zone, or the nodes that are opened first and last. */
-type Place = { region: RegionId } | { node: NodeId }
+/** One place of a sequence: a zone or one half of it, or the nodes that are opened first and last. */
+type Place = { region: RegionId; side?: Side } | { node: NodeId }
 interface InSequence {
   place: Place
   /** Whole ticks; what is short comes to nought and is done along with its neighbour. */
@@ -55,22 +57,51 @@ export const tensionOf = ({ regions }: Pick<Profile, 'regions'>): Tension =>
 const kneads = ({ technique }: Pick<PlanStep, 'technique'>) =>
   TECHNIQUES[technique].stage === KNEADED
 
+/** A zone of the sequence, or the half of it that lies on one side. */
+interface Zone {
+  region: RegionId
+  side?: Side
+}
+
+/** The zones of a step in the order of its manner; one side after the other where it goes by sides. */
+function zonesInOrder({ technique, regions }: PlanStep, manner: MannerId, first: Side): Zone[] {
+  const order = ORDERS[manner].filter((region) => regions.includes(region))
+  if (!TECHNIQUES[technique].bySides) return order.map((region) => ({ region }))
+  const last = AFTER_BOTH_SIDES[manner] ?? []
+  const onSide = (side: Side): Zone[] =>
+    order.flatMap((region): Zone[] => {
+      if (last.includes(region)) return []
+      const own = sideOf(region)
+      if (own === undefined) return [{ region, side }]
+      return own === side ? [{ region }] : []
+    })
+  return [
+    ...onSide(first),
+    ...onSide(OTHER_SIDE[first]),
+    ...order.filter((region) => last.includes(region)).map((region) => ({ region })),
+  ]
+}
+/** "forehead, left half". */
+const zoneName = ({ region, side }: Zone) =>
+  `${REGION_NAMES[region]}${side ? `, ${SIDE_NAMES[side]} half` : ''}`
+
 /**
  * The zones of a step in the order the hand takes them, with the minutes of each by its area; in a
- * massage also by the tension that was read there.
+ * massage also by the tension that was read there. What is said, drawn and timed of a step's way over the
+ * face is read off here.
+ * @param first the side that is worked first, where it goes by sides
  */
-export function sequenceOf(step: PlanStep, tension: Tension = {}): InSequence[] {
-  const aim = aimOf(step)
+export function sequenceOf(step: PlanStep, tension: Tension = {}, first: Side = 'L'): InSequence[] {
   const { manner } = TECHNIQUES[step.technique]
-  if (!aim || manner === 'none') return []
-  const order = (aim === 'drain' ? DRAIN_ORDER : LIFT_ORDER).filter((region) =>
-    step.regions.includes(region),
-  )
-  const nodes = aim === 'drain' && step.minutes >= NODES_FROM_MINUTES ? nodesOf(step.regions) : []
-  const ticks = toTicks(step.minutes) - nodes.length * 2 * NODE_TICKS
+  if (manner === 'none') return []
+  const zones = zonesInOrder(step, manner, first)
+  const nodes = nodesOf(step, manner)
+  const places = (AT_NODES[manner]?.opens ? 2 : 1) * nodes.length
+  const ticks = toTicks(step.minutes) - places * NODE_TICKS
   const found = (region: RegionId) => (kneads(step) ? (tension[region] ?? 0) : 0)
-  const weights = order.map(
-    (region) => areaOf([region]) * (1 + KNEADING.sharePerGrade * found(region)),
+  const weights = zones.map(
+    ({ region, side }) =>
+      (areaOf([region]) * (1 + KNEADING.sharePerGrade * found(region))) / (side ? 2 : 1),
   )
   const shares = shareOut(weights, Math.max(0, ticks))
   const node = (id: NodeId, words: string): InSequence => ({
@@ -79,21 +110,60 @@ export function sequenceOf(step: PlanStep, tension: Tension = {}): InSequence[] 
     say: `${words} ${NODES[id].name}`,
   })
   return [
-    ...nodes.map((id) => node(id, 'Open the')),
-    ...order.map((region, at): InSequence => ({
-      place: { region },
+    ...(AT_NODES[manner]?.opens ? nodes.map((id) => node(id, 'Open the')) : []),
+    ...zones.map((zone, at): InSequence => ({
+      place: zone,
       minutes: fromTicks(shares[at] ?? 0),
       say: [
-        `${REGION_NAMES[region]}: ${MANNERS[manner].strokes[region] ?? 'lightly'}`,
-        ...(found(region) >= KNEADING.saidFrom ? ['tense, longer here'] : []),
+        `${zoneName(zone)}: ${MANNERS[manner].strokes[zone.region] ?? 'lightly'}`,
+        ...(found(zone.region) >= KNEADING.saidFrom ? ['tense, longer here'] : []),
       ].join('; '),
     })),
     ...[...nodes].reverse().map((id) => node(id, 'End at the')),
   ]
 }
 
-const nodesOf = (regions: readonly RegionId[]): NodeId[] =>
-  (['collarbone', 'ear'] as const).filter((id) => regions.includes(NODES[id].needs))
+/** The nodes that a step opens or ends at: those that lie in its zones, where it is long enough for them. */
+const nodesOf = ({ regions, minutes }: PlanStep, manner: MannerId): NodeId[] =>
+  AT_NODES[manner] === undefined || minutes < NODES_FROM_MINUTES
+    ? []
+    : (['collarbone', 'ear'] as const).filter((id) => regions.includes(NODES[id].needs))
+
+/** When the hand comes to the other side, minutes from the start; undefined where it goes by no sides. */
+export function otherSideAt(step: PlanStep): number | undefined {
+  if (!TECHNIQUES[step.technique].bySides) return undefined
+  let ran = 0
+  let had: Side | undefined
+  for (const { place, minutes } of sequenceOf(step)) {
+    const side = 'region' in place ? (place.side ?? sideOf(place.region)) : undefined
+    if (side !== undefined && had !== undefined && side !== had) return ran
+    had = side ?? had
+    ran += minutes
+  }
+  return undefined
+}
+
+/** Where the hand begins, how it goes on and where it ends, in one line; empty where that is one zone. */
+export function orderWords(step: PlanStep): string {
+  const { manner, bySides } = TECHNIQUES[step.technique]
+  if (manner === 'none') return ''
+  const nodes = nodesOf(step, manner).map((id) => NODES[id].name)
+  const zones = zonesInOrder(step, manner, 'L')
+  const [from] = zones
+  const to = zones.at(-1)
+  const between =
+    from && to && from.region !== to.region
+      ? [`from ${REGION_NAMES[from.region]} to ${REGION_NAMES[to.region]}`]
+      : []
+  const words = [
+    ...(AT_NODES[manner]?.opens && nodes.length > 0 ? [`open the ${nodes.join(' and the ')}`] : []),
+    ...between,
+    ...(bySides && otherSideAt(step) !== undefined ? ['one side, then the other'] : []),
+    ...(nodes.length > 0 ? [`end at the ${nodes[0] ?? ''}`] : []),
+    ...(MANNERS[manner].minds ? [MANNERS[manner].minds] : []),
+  ].join('; ')
+  return words.charAt(0).toUpperCase() + words.slice(1)
+}
 
 /** Whole ticks by weight, which come to exactly so many: the largest remainders get what is left. */
 function shareOut(weights: readonly number[], ticks: number): number[] {
@@ -116,10 +186,12 @@ function shareOut(weights: readonly number[], ticks: number): number[] {
  */
 export function shareWords(step: PlanStep, tension: Tension): string {
   if (!kneads(step)) return ''
-  const byMinutes = new Map<number, RegionId[]>()
+  const ofZone = new Map<RegionId, number>()
   for (const { place, minutes } of sequenceOf(step, tension))
-    if ('region' in place && minutes > 0)
-      byMinutes.set(minutes, [...(byMinutes.get(minutes) ?? []), place.region])
+    if ('region' in place) ofZone.set(place.region, (ofZone.get(place.region) ?? 0) + minutes)
+  const byMinutes = new Map<number, RegionId[]>()
+  for (const [region, minutes] of ofZone)
+    if (minutes > 0) byMinutes.set(minutes, [...(byMinutes.get(minutes) ?? []), region])
   return [...byMinutes]
     .sort(([one], [other]) => other - one)
     .map(([minutes, regions]) => {

@@ -10,8 +10,11 @@ interface Soak {
   say: string
 }
 
-const onEyes = ({ technique }: Pick<PlanStep, 'technique'>) =>
-  TECHNIQUES[technique].stage === 'eyesOff'
+/** The step that takes eyes and lips off; what follows it there soaks nothing. */
+const onEyes = ({ technique }: Pick<PlanStep, 'technique'>) => {
+  const { stage, straightAfter } = TECHNIQUES[technique]
+  return stage === 'eyesOff' && straightAfter === undefined
+}
 
 /**
  * The soak within the step for eyes and lips; undefined where nothing soaks.

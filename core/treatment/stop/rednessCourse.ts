@@ -19,7 +19,12 @@ export interface Course {
   expectedNow: number
   /** Milliseconds since 1970 at which it is looked at again; undefined when it is back. */
   lookAt?: number
-  /** Pinker than expected by now: it neither fades nor stays as it should. */
+  /** Pinker, when it was seen last, than what was done there explained at that moment. */
+  unexplained: boolean
+  /**
+   * What was done there explained it once and no longer does, or it was looked at again, or is due to be,
+   * and is pinker still.
+   */
   staysTooLong: boolean
   rule: string
 }
@@ -36,10 +41,15 @@ export function expectedRedness(
   baseline: number,
   at: number,
 ): number {
+  const rednessOf = (step: PlanStep | undefined) =>
+    step?.regions.includes(region) ? (TECHNIQUES[step.technique].leaves.redness ?? 0) : 0
+  // What the hand is at reddens from its own first minute on, and has not begun to fade.
+  const { current } = state
+  const atHand = current && at >= current.since ? rednessOf(stepOf(steps, current.key)) : 0
   const added = state.done.flatMap(({ key, skipped, endedAt }) => {
-    const step = steps.find((own) => own.key === key)
-    const redness = step ? (TECHNIQUES[step.technique].leaves.redness ?? 0) : 0
-    if (!step?.regions.includes(region) || skipped !== undefined || redness <= 0) return []
+    const step = stepOf(steps, key)
+    const redness = rednessOf(step)
+    if (skipped !== undefined || redness <= 0) return []
     const rests = state.resting.find((own) => own.key === key)
     // What came later explains nothing of before.
     if (at < (rests?.since ?? endedAt)) return []
@@ -47,8 +57,9 @@ export function expectedRedness(
     const passed = fromMilliseconds(Math.max(0, at - since))
     return [redness * Math.max(0, 1 - passed / FADES_IN_MINUTES)]
   })
-  return baseline + Math.max(0, ...added)
+  return baseline + Math.max(0, atHand, ...added)
 }
+const stepOf = (steps: readonly PlanStep[], key: string) => steps.find((own) => own.key === key)
 
 /** The course of every zone on which redness was tapped, in the order of the first tap. */
 export function courses(
@@ -66,6 +77,7 @@ export function courses(
     const base = baseline[region] ?? 0
     const last = taps[taps.length - 1]
     const expectedNow = expectedRedness(state, steps, region, base, now)
+    const explained = (at: number) => Math.ceil(expectedRedness(state, steps, region, base, at))
     const above = last !== undefined && last.grade > base
     const lies = state.resting.some(
       (own) => own.endedAt === undefined && own.regions.includes(region),
@@ -77,10 +89,29 @@ export function courses(
       seen: taps.map(({ at, grade }) => ({ minute: fromMilliseconds(at - started), grade })),
       expectedNow,
       ...(above ? { lookAt: last.at + toMilliseconds(wait) } : {}),
-      staysTooLong: above && now > last.at && last.grade > Math.ceil(expectedNow) && !lies,
+      unexplained: above && last.grade > explained(last.at),
+      staysTooLong:
+        above &&
+        !lies &&
+        last.grade > explained(now) &&
+        (state.done.some(({ endedAt }) => last.grade <= explained(endedAt)) ||
+          isSeenAgain(taps, wait, now)),
       rule: COURSE_RULE.id,
     }
   })
+}
+
+/** Whether the same pink was seen twice so far apart, or is to be looked at again by now. */
+function isSeenAgain(
+  taps: readonly { at: number; grade: number }[],
+  wait: number,
+  now: number,
+): boolean {
+  const last = taps.at(-1)
+  if (!last) return false
+  const since = taps.findLast(({ grade, at }) => grade < last.grade && at < last.at)?.at ?? 0
+  const first = taps.find(({ at }) => at > since)
+  return now - (first?.at ?? last.at) >= toMilliseconds(wait)
 }
 
 /**

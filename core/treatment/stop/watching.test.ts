@@ -104,6 +104,19 @@ describe('redness over the minutes', () => {
     )
     expect(courses(fades, [scrub], { cheekL: 0 }, at(9))[0]?.staysTooLong).toBe(false)
   })
+  it('is expected while the hand is at it, and nothing stays too long that was seen a minute ago', () => {
+    // Common practice: the pink of a scrub comes while one scrubs, and is looked at again in ten minutes.
+    fc.assert(
+      fc.property(fc.constantFrom(1, 2), fc.integer({ min: 1, max: 10 }), (grade, seenAt) => {
+        const state = room([scrub], [[seenAt, red(grade as 1 | 2)]])
+        const [soon] = courses(state, [scrub], { cheekL: 0 }, at(seenAt + 1.2))
+        expect(soon?.staysTooLong).toBe(false)
+        expect(soon?.unexplained).toBe(grade > 1)
+        const [later] = courses(state, [scrub], { cheekL: 0 }, at(seenAt + 10))
+        expect(later?.staysTooLong).toBe(grade > 1)
+      }),
+    )
+  })
 })
 
 describe('a sting', () => {

@@ -1,0 +1,62 @@
+import { followersOf } from '../../catalogue/techniques/stages'
+import { TECHNIQUES, type TechniqueId } from '../../catalogue/techniques/techniques'
+import type { RegionId } from '../../face/zones'
+import { reachOf } from '../agenda/reach'
+import type { PlanInput } from '../input'
+import type { Minutes } from '../../units'
+import type { Allow, Allowance } from '../today/allowance'
+import { isNamed } from '../today/named'
+import { bottles, type Bottle } from './bottles'
+import type { Move } from './planCase'
+
+/** What puts moves together: what today allows, and a move of it with its bottle. */
+interface Making {
+  input: PlanInput
+  allow: Allow
+  move(allowance: Allowance, regions: readonly RegionId[], minutes: Minutes, bottle: Bottle): Move
+}
+
+/** What this house does straight after a step: the bud at the lash roots, the rest of the cream. */
+export class Followers {
+  constructor(private readonly make: Making) {}
+
+  /**
+   * Each way to go on from a step: as it is, or with all that the house adds. What is named is in each; a
+   * protocol that is followed says all that there is.
+   */
+  ways(id: TechniqueId, regions: readonly RegionId[]): Move[][] {
+    const { input } = this.make
+    const own = followersOf(id).flatMap((follower) => this.moveOf(follower, regions))
+    const named = own.filter(({ technique }) => isNamed(technique, input))
+    if (input.protocol || named.length === own.length) return [named]
+    return [named, own]
+  }
+
+  /** Where the step before it went and today allows it; nothing where that is nowhere. */
+  private moveOf(id: TechniqueId, regions: readonly RegionId[]): Move[] {
+    const allowance = this.make.allow(id)
+    if (allowance.never.length > 0) return []
+    const technique = TECHNIQUES[id]
+    const pin = this.make.input.pins?.find((step) => step.technique === id)
+    const reach = reachOf(technique, pin?.regions ?? regions)
+    const open = reach.filter((region) => !allowance.barred.has(region))
+    if (open.length === 0 && !technique.groups.includes('body')) return []
+    const { choices, least } = technique.minutes
+    const bottle = bottles(allowance)[0] ?? {}
+    const move = this.make.move(allowance, open, pin?.minutes ?? choices[0] ?? least, bottle)
+    return [pin ? { ...move, pinned: true } : move]
+  }
+}
+
+/** Of the ways of a stage those that keep most of what is pinned; all of them where none keeps any. */
+export function keepingPins<Way extends { moves: readonly Move[] }>(
+  ways: readonly Way[],
+  { pins = [] }: Pick<PlanInput, 'pins'>,
+): { ways: readonly Way[]; keeps: boolean } {
+  const pinned = pins.filter(({ technique }) => TECHNIQUES[technique].straightAfter !== undefined)
+  const keptIn = ({ moves }: Way) =>
+    pinned.filter((pin) => moves.some((move) => move.pinned && move.technique === pin.technique))
+      .length
+  const most = Math.max(0, ...ways.map(keptIn))
+  return { ways: ways.filter((way) => keptIn(way) === most), keeps: most > 0 }
+}

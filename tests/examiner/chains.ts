@@ -1,0 +1,37 @@
+import { TECHNIQUES, type TechniqueId } from '#core/catalogue/techniques/techniques'
+import type { Complaint, Steps } from './visit'
+
+/** Works with what another has laid or begun: it comes after that. */
+const AFTER: Partial<Record<TechniqueId, readonly TechniqueId[]>> = {
+  lashRoots: ['eyesOff', 'eyesByCleanser'],
+  sonicBrush: ['secondCleanse', 'creamCleanse'],
+  ridge: ['stones', 'stonesOnOil'],
+  drainDown: ['stones', 'stonesOnOil'],
+  ballTool: ['stones', 'stonesOnOil', 'massage', 'toningMassage', 'microcurrentGel', 'serum'],
+  finishMassage: ['serum', 'ampoule', 'facialOil'],
+  restOfCream: ['moisturiser'],
+  restOfOil: ['facialOil'],
+  lipSerum: ['moisturiser'],
+}
+
+/** What belongs straight before or after something else. */
+export function chainComplaints(steps: Steps): Complaint[] {
+  return steps.flatMap((step, i): Complaint[] => {
+    const last = steps[i - 1]?.technique
+    const hosts = AFTER[step.technique]
+    if (hosts && !steps.slice(0, i).some(({ technique }) => hosts.includes(technique)))
+      return [{ key: step.key, says: `${TECHNIQUES[step.technique].name} goes with nothing` }]
+    const want: Partial<Record<TechniqueId, TechniqueId>> = {
+      needling: 'disinfect',
+      freshMask: 'mixPowder',
+      hardeningMask: 'mixHardening',
+    }
+    const before = want[step.technique]
+    if (before !== undefined && last !== before)
+      return [{ key: step.key, says: `nothing made ready for ${TECHNIQUES[step.technique].name}` }]
+    if (step.technique !== 'crystals') return []
+    const next = steps.slice(i + 1).find(({ technique }) => !isLinking(technique))
+    return next?.technique === 'secondCleanse' ? [] : [{ key: step.key, says: 'grit left lying' }]
+  })
+}
+const isLinking = (id: TechniqueId) => ['mist', 'dampen', 'wait', 'blot', 'rinse'].includes(id)
