@@ -1,4 +1,5 @@
 import { methodOf } from '#core/catalogue/schools/schools'
+import { ingredientsIn } from '#core/catalogue/products/ingredients'
 import { takeOff } from '#core/catalogue/consultation/makeUp'
 import { TECHNIQUES, type TechniqueId } from '#core/catalogue/techniques/techniques'
 import { GROUPS } from '#core/face/regions'
@@ -159,13 +160,15 @@ const beforeComplaints = (steps: Steps): Complaint[] =>
     return early >= 0 && late > early ? [{ key: steps[late]?.key ?? '', says }] : []
   })
 
+const BESIDE_ACID: readonly string[] = ['retinoid', 'vitaminC']
 function togetherComplaints(visit: Visit, steps: Steps): Complaint[] {
-  const deeds = steps.map((step) =>
-    deedsOf(
-      step.technique,
-      visit.shelf.find(({ product }) => product.id === step.productId)?.product,
-    ),
-  )
+  const deeds = steps.map(({ technique, productId }) => {
+    const bottle = visit.shelf.find(({ product }) => product.id === productId)?.product
+    const all = deedsOf(technique, bottle)
+    // An acid that stays on is an acid, and an active only with something else in it.
+    const more = bottle && ingredientsIn(bottle.inci).some((id) => BESIDE_ACID.includes(id))
+    return bottle?.acid && !more ? all.filter((deed) => deed !== 'active') : all
+  })
   return NEVER_TOGETHER.flatMap(([one, other]) => {
     const at = deeds.findIndex((own) => own.includes(one))
     return at >= 0 && deeds.some((own, i) => i !== at && own.includes(other))

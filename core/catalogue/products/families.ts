@@ -14,6 +14,9 @@ const LEFT_ON: readonly ProductKind[] = [
   'moisturiser',
   'facialOil',
   'eyeProduct',
+  'currentGel',
+  'lipSerum',
+  'sleepMask',
 ]
 /** Strong enough to count beside an acid (common practice). */
 const ACTIVES: readonly IngredientId[] = ['retinoid', 'vitaminC', 'salicylate']
@@ -33,6 +36,19 @@ export function familiesOfBottle(product: Held): readonly BottleFamily[] {
   const found = read.get(product) ?? familiesHeld(product)
   read.set(product, found)
   return found
+}
+
+/**
+ * The same, as far as two kinds of work may not share a visit: an acid that stays on is an acid. It is an
+ * active beside an acid only with something else in it.
+ */
+export function familiesInPairs(product: Held): BottleFamily[] {
+  const held = ingredientsIn(product.inci).filter(
+    (id) => !(id === 'salicylate' && product.acid?.name === 'salicylic'),
+  )
+  return familiesOfBottle(product).filter(
+    (family) => family !== 'leaveOnActive' || ACTIVES.some((id) => held.includes(id)),
+  )
 }
 
 function familiesHeld(product: Held): BottleFamily[] {

@@ -71,7 +71,7 @@ export const MASSAGE = techniques({
     groups: ['faceNeck'],
     product: 'massageOil',
     families: ['massage', 'cold', 'oil'],
-    needs: { soil: CLEAN, film: BARE, skin: INTACT },
+    needs: { soil: CLEAN, film: ['none', 'leaveOn'], skin: INTACT },
     leaves: {
       film: 'leaveOn',
       moisture: 'damp',

@@ -235,7 +235,7 @@ export const OPENING = techniques({
     needs: { soil: CLEAN, film: BARE, moisture: ['wet', 'damp'], skin: INTACT },
     leaves: { soil: 'clean', film: 'none', moisture: 'damp' },
     load: { hundredths: 20, per: 'handsMinute' },
-    effects: { congestion: 1, dullness: 1 },
+    effects: { congestion: 1, dullness: 2 },
     manner: 'spread',
     hand: 'Gel on damp skin, the head laid on without pressure and kept moving; then rinse.',
     cue: 'Even and warm to the hand, faint pink at most.',

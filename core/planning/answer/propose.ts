@@ -1,4 +1,4 @@
-import { familiesOfBottle } from '../../catalogue/products/families'
+import { familiesInPairs } from '../../catalogue/products/families'
 import { stageRank } from '../../catalogue/techniques/stages'
 import { hasPlace, isStrong } from '../../catalogue/techniques/traits'
 import type { PlanStep, Why } from '../../catalogue/techniques/step'
@@ -85,7 +85,7 @@ function startAfter(input: PlanInput, done: readonly PlanStep[]): SolveFrom {
         ...TECHNIQUES[step.technique].families,
         ...input.shelf
           .filter(({ product }) => product.id === step.productId)
-          .flatMap(({ product }) => familiesOfBottle(product)),
+          .flatMap(({ product }) => familiesInPairs(product)),
       ]),
     ]),
   }

@@ -1,5 +1,5 @@
 import type { FamilyId } from '../../catalogue/kinds'
-import { familiesOfBottle } from '../../catalogue/products/families'
+import { familiesInPairs } from '../../catalogue/products/families'
 import { PAIRS, type Pair } from '../../catalogue/rules/pairs'
 import type { PlanStep } from '../../catalogue/techniques/step'
 import { TECHNIQUES } from '../../catalogue/techniques/techniques'
@@ -169,7 +169,7 @@ export function pairFindings(
 ): PlanFinding[] {
   const bottleOf = ({ productId }: PlanStep): readonly FamilyId[] => {
     const item = input.shelf.find((own) => own.product.id === productId)
-    return item ? familiesOfBottle(item.product) : []
+    return item ? familiesInPairs(item.product) : []
   }
   const of = (family: Pair['a']) =>
     steps.filter(

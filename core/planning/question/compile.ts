@@ -18,6 +18,7 @@ import { mostExfoliations, pairWaived } from '../today/limits'
 import { unavailableLinks } from '../steps/mend'
 import { BlockMaker } from './blocks'
 import { keepingPins } from './followers'
+import { rowOf } from './inARow'
 import { linkCostOf, OptionMaker } from './options'
 import { pinnedOptions } from './pins'
 import { pairBits, type Option, type PlanCase, type Stage } from './planCase'
@@ -38,7 +39,8 @@ export function compile(
   const stageOf = (id: StageId): Stage => {
     const options = pinned.get(id)
     if (options) return { id, must: true, options }
-    const offered = optionsOf(id, input, method, make, block)
+    const each = optionsOf(id, input, method, make, block)
+    const offered = input.protocol ? [...each, ...rowOf(each, input.protocol)] : each
     const wanted = offered.filter((option) =>
       option.main.some((technique) => input.wanted?.includes(technique)),
     )
@@ -50,7 +52,7 @@ export function compile(
   const tolerance = (region: RegionId) =>
     toleranceOf(input.profile, region, input.verdict.limit.tolerancePercent).hundredths
   return {
-    stages: STAGE_IDS.map(stageOf),
+    stages: notTwiceOnEnd(STAGE_IDS.map(stageOf)),
     aims,
     weights: aims.map((_, i) => RANK_WEIGHTS[i] ?? 0),
     tolerance: Object.fromEntries(
@@ -63,6 +65,22 @@ export function compile(
     madeUp: input.makeUp.length > 0,
     unavailable: unavailableLinks(allow),
   }
+}
+
+/** What may be done in a further stage as well is done there only where something can come between. */
+function notTwiceOnEnd(stages: readonly Stage[]): Stage[] {
+  const at = (id: StageId) => stages.findIndex((stage) => stage.id === id)
+  return stages.map((stage, i): Stage => {
+    const again = ({ main }: Option) =>
+      main.some((id) => {
+        const { alsoIn, stage: own } = TECHNIQUES[id]
+        return (
+          alsoIn === stage.id &&
+          stages.slice(at(own) + 1, i).every(({ options }) => options.length === 0)
+        )
+      })
+    return { ...stage, options: stage.options.filter((option) => !again(option)) }
+  })
 }
 
 /** Every way of doing something in one stage; heavy layers are cleansed once more. */

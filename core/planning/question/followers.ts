@@ -1,4 +1,4 @@
-import { followersOf } from '../../catalogue/techniques/stages'
+import { followersOf, hasOccasion, stageRank } from '../../catalogue/techniques/stages'
 import { TECHNIQUES, type TechniqueId } from '../../catalogue/techniques/techniques'
 import type { RegionId } from '../../face/zones'
 import { reachOf } from '../agenda/reach'
@@ -6,6 +6,7 @@ import type { PlanInput } from '../input'
 import type { Minutes } from '../../units'
 import type { Allow, Allowance } from '../today/allowance'
 import { isNamed } from '../today/named'
+import { thatAsk } from '../today/need'
 import { bottles, type Bottle } from './bottles'
 import type { Move } from './planCase'
 
@@ -26,10 +27,32 @@ export class Followers {
    */
   ways(id: TechniqueId, regions: readonly RegionId[]): Move[][] {
     const { input } = this.make
-    const own = followersOf(id).flatMap((follower) => this.moveOf(follower, regions))
+    const own = followersOf(id)
+      .filter((follower) => this.hostsOf(follower).includes(id))
+      .flatMap((follower) => this.moveOf(follower, regions))
     const named = own.filter(({ technique }) => isNamed(technique, input))
     if (input.protocol || named.length === own.length) return [named]
     return [named, own]
+  }
+
+  /**
+   * After which steps it is done, once a visit: after the one before it in the protocol that is followed,
+   * else in the last stage that has such a step today.
+   */
+  private hostsOf(id: TechniqueId): readonly TechniqueId[] {
+    const { input, allow } = this.make
+    const hosts = TECHNIQUES[id].straightAfter ?? []
+    const names = (input.protocol ?? []).map(({ technique }) => technique)
+    const place = names.indexOf(id)
+    if (place >= 0) {
+      const own = names.slice(0, place).findLast((name) => hosts.includes(name))
+      return own === undefined ? hosts : [own]
+    }
+    const today = hosts.filter(
+      (host) => hasOccasion(TECHNIQUES[host], input) && allow(host).never.length === 0,
+    )
+    const last = Math.max(-1, ...today.map(stageRank))
+    return today.filter((host) => stageRank(host) === last)
   }
 
   /** Where the step before it went and today allows it; nothing where that is nowhere. */
@@ -39,7 +62,8 @@ export class Followers {
     const technique = TECHNIQUES[id]
     const pin = this.make.input.pins?.find((step) => step.technique === id)
     const reach = reachOf(technique, pin?.regions ?? regions)
-    const open = reach.filter((region) => !allowance.barred.has(region))
+    const asks = pin ? reach : thatAsk(technique, reach, this.make.input)
+    const open = asks.filter((region) => !allowance.barred.has(region))
     if (open.length === 0 && !technique.groups.includes('body')) return []
     const { choices, least } = technique.minutes
     const bottle = bottles(allowance)[0] ?? {}

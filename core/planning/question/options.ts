@@ -2,7 +2,7 @@ import { REWARM_MINUTES } from '../../catalogue/rules/backbone'
 import { LINK_SHARE, SECOND_PASS_TIME, TASTE_SCALE } from '../../catalogue/rules/value'
 import { CLEANSE_AGAIN } from '../../catalogue/techniques/roles'
 import type { ConcernId, FamilyId } from '../../catalogue/kinds'
-import { familiesOfBottle } from '../../catalogue/products/families'
+import { familiesInPairs } from '../../catalogue/products/families'
 import type { Method } from '../../catalogue/schools/schools'
 import { TECHNIQUES, type Technique, type TechniqueId } from '../../catalogue/techniques/techniques'
 import type { LayoutId } from '../../catalogue/techniques/technique'
@@ -62,7 +62,7 @@ export class OptionMaker {
     this.costs = new Costs(input)
     this.followers = new Followers(this)
     this.held = new Map(
-      input.shelf.map(({ product }) => [product.id, familiesOfBottle(product)] as const),
+      input.shelf.map(({ product }) => [product.id, familiesInPairs(product)] as const),
     )
     this.sets = new RegionSets(input)
     this.effects = new Effects(input.profile, aims)
@@ -161,7 +161,9 @@ export class OptionMaker {
 
   /** A step with and without what this house does straight after it; with it alone where that is named. */
   withFollowers(option: Option, { id }: Technique, regions: readonly RegionId[]): Option[] {
-    return this.followers.ways(id, regions).map((moves): Option => {
+    return this.followers.ways(id, regions).map((ways): Option => {
+      // Of two that take something off one is enough.
+      const moves = ways.filter(({ technique }) => !option.exfoliates || !exfoliates(technique))
       if (moves.length === 0) return option
       const all = [...option.moves, ...moves]
       const liking = moves.reduce((sum, { technique }) => sum + this.liking(technique), 0)

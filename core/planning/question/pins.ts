@@ -3,6 +3,7 @@ import type { PlanStep } from '../../catalogue/techniques/step'
 import { TECHNIQUES } from '../../catalogue/techniques/techniques'
 import { canPin, countsAsExfoliation } from '../../catalogue/techniques/traits'
 import type { BlockMaker } from './blocks'
+import { inARow } from './inARow'
 import type { PlanInput } from '../input'
 import { shareOf } from './lengths'
 import { bottles, strengthOf } from './bottles'
@@ -59,22 +60,9 @@ export function pinnedOptions(
 
 /** All that is pinned in one stage, one after the other as pinned: every pin stands. */
 function together(steps: readonly PlanStep[], input: PlanInput, make: OptionMaker): Option {
-  const [first, ...others] = steps.map((step) => single(step, input, make))
-  if (!first) throw new Error('nothing is pinned in this stage')
-  return others.reduce(
-    (all, option) => ({
-      id: `${all.id}+${option.id}`,
-      main: [...all.main, ...option.main],
-      moves: [...all.moves, ...option.moves],
-      effects: all.effects.map((effect, i) => effect + (option.effects[i] ?? 0)),
-      taste: all.taste + option.taste,
-      costCents: all.costCents + option.costCents,
-      idleTicks: all.idleTicks + option.idleTicks,
-      exfoliates: all.exfoliates || option.exfoliates,
-      marks: all.marks | option.marks,
-    }),
-    first,
-  )
+  const all = inARow(steps.map((step) => single(step, input, make)))
+  if (!all) throw new Error('nothing is pinned in this stage')
+  return all
 }
 
 function single(step: PlanStep, input: PlanInput, make: OptionMaker): Option {

@@ -1,6 +1,8 @@
 import { PROTOCOL_VALUE } from '../../catalogue/rules/value'
 import type { PlanStep, ProtocolStep } from '../../catalogue/techniques/step'
-import { TECHNIQUES } from '../../catalogue/techniques/techniques'
+import type { StageId } from '../../catalogue/kinds'
+import { TECHNIQUES, type TechniqueId } from '../../catalogue/techniques/techniques'
+import { stageRank } from '../../catalogue/techniques/stages'
 import { canPin, onlyConnects } from '../../catalogue/techniques/traits'
 import type { Option, Stage } from './planCase'
 import { ticksWithin } from '../../units'
@@ -16,15 +18,27 @@ export function byProtocol(stage: Stage, protocol: readonly ProtocolStep[]): Sta
   if (stage.must) return named.length > 0 ? { ...stage, options: named } : stage
   return {
     ...stage,
-    options: named.map((option) => ({
-      ...option,
-      taste:
-        option.taste +
-        PROTOCOL_VALUE.named * option.main.length -
-        PROTOCOL_VALUE.perHalfMinute * awayFrom(option, protocol),
-    })),
+    options: named.map((option) => {
+      // What may be done in a further stage as well was named for its own.
+      const own = option.main.filter((id) => isNamedFor(id, stage.id, protocol))
+      return {
+        ...option,
+        taste:
+          option.taste +
+          PROTOCOL_VALUE.named * own.length -
+          PROTOCOL_VALUE.perHalfMinute * awayFrom(option, protocol),
+      }
+    }),
   }
 }
+/** Named for a stage: for its own, or for a further one where the protocol names it after work between. */
+const isNamedFor = (id: TechniqueId, stage: StageId, protocol: readonly ProtocolStep[]): boolean =>
+  TECHNIQUES[id].alsoIn !== stage ||
+  protocol.some(
+    ({ technique }, i) =>
+      technique === id &&
+      protocol.slice(0, i).some((before) => stageRank(before.technique) > stageRank(id)),
+  )
 function awayFrom(option: Option, protocol: readonly ProtocolStep[]): number {
   return option.main.reduce((sum, technique) => {
     const move = option.moves.find((move) => move.technique === technique)

@@ -2,6 +2,7 @@ import type { PlanStep } from '../../catalogue/techniques/step'
 import { productIn } from '../../catalogue/products/products'
 import { freeAcidOf } from '../../dosing/freeAcid'
 import { TECHNIQUES } from '../../catalogue/techniques/techniques'
+import { isOtherHalf } from '../../face/sides'
 import { REGION_IDS, type RegionId } from '../../face/zones'
 import { bottleRateOf } from '../../dosing/bottleRate'
 import { heatOf, loadOn } from '../../load/loads'
@@ -90,6 +91,10 @@ export function trace(input: PlanInput, steps: readonly PlanStep[]): Trace {
       loads,
     })
   }
-  const exfoliations = steps.filter((step) => takesOffSkin(input, step)).map((step) => step.key)
+  const takers = steps.filter((step) => takesOffSkin(input, step))
+  // The left half with one and the right with another is one exfoliation of a face.
+  const exfoliations = takers
+    .filter((step, i) => !takers.slice(0, i).some((own) => isOtherHalf(own.regions, step.regions)))
+    .map((step) => step.key)
   return { start, states, schedule: times, totals, exfoliations }
 }
