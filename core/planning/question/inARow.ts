@@ -28,8 +28,9 @@ export function inARow([first, ...others]: readonly Option[]): Option | undefine
  * off one is enough: neither is put in a row.
  */
 export function rowOf(options: readonly Option[], protocol: readonly ProtocolStep[]): Option[] {
-  const own = protocol.flatMap((step) => {
-    if (TECHNIQUES[step.technique].dwell) return []
+  const own = protocol.flatMap((step, i) => {
+    const first = protocol.findIndex(({ technique }) => technique === step.technique)
+    if (TECHNIQUES[step.technique].dwell || first < i) return []
     const ways = options.filter(({ main }) => main.length === 1 && main[0] === step.technique)
     return bestFor(ways, step) ?? []
   })
