@@ -9,6 +9,8 @@ import { CONDITION_IDS } from '#core/catalogue/skin/conditions'
 import { HALF_FEATURES, type HalfFeature } from '#core/skin/halves'
 import { BURNS, TANS } from '#core/skin/indices'
 import { OBSERVATION_IDS } from '#core/skin/observations'
+import type { ZoneId } from '#core/face/zones'
+import { SWEPT_ZONES } from '#core/skin/poreSweep'
 import { grade } from '#core/skin/readingShapes'
 import { day, id, licences, line, regions, said, zoneId } from './common'
 
@@ -72,7 +74,10 @@ export const photographPost = z.strictObject({
 })
 export const photographQuery = z.strictObject({ photograph: id })
 
+const sweep = { zone: z.enum(SWEPT_ZONES as [ZoneId, ...ZoneId[]]), grade }
 export const wholeReading = z.strictObject({
+  poreSweep: z.strictObject(sweep).optional(),
+  sweepBaseline: z.strictObject({ ...sweep, day }).optional(),
   burns: z.enum(BURNS).optional(),
   tans: z.enum(TANS).optional(),
   photoageing: z.union([z.literal(1), z.literal(2), z.literal(3), z.literal(4)]).optional(),

@@ -10,6 +10,7 @@ import {
 } from '#core/catalogue/kinds'
 import { SCHOOL_IDS } from '#core/catalogue/schools/schools'
 import { METER_KINDS } from '#core/catalogue/skin/meters'
+import { FEELS } from '#core/catalogue/rules/feel'
 import { TOOL_IDS } from '#core/catalogue/techniques/tools'
 import { TECHNIQUE_IDS } from '#core/catalogue/techniques/techniques'
 import { ZONE_IDS } from '#core/face/zones'
@@ -114,6 +115,7 @@ const lastTime: z.ZodType<LastTime> = z.strictObject({
   pads: count.optional(),
   water: count.optional(),
   drank: onRegions.optional(),
+  felt: z.enum(FEELS).optional(),
 })
 const openHalf: z.ZodType<OpenHalf> = z.strictObject({
   id,

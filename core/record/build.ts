@@ -7,8 +7,11 @@ import { placeOf } from '../catalogue/techniques/traits'
 import { nameRegions, REGION_NAMES } from '../face/regions'
 import type { AbsorbedGrade } from '../catalogue/products/watering'
 import type { RegionId } from '../face/zones'
+import type { Profile } from '../skin/profile'
 import type { Readings } from '../skin/readings'
 import type { Breach, Reaction, RoomState } from '../treatment/fold/fold'
+import { fittingsOf } from '../treatment/step/fitting'
+import type { Feel } from '../catalogue/rules/feel'
 import { leftWords, withoutLeft } from '../treatment/stop/leftZones'
 import { suspectedWords } from '../treatment/stop/suspects'
 import { alongOn, productOn, type BottleOnRecord, type BottleSource } from './bottles'
@@ -39,6 +42,10 @@ export interface RecordLine {
   water?: number
   /** What was counted on each zone. */
   counted?: Partial<Record<RegionId, number>>
+  /** Heads and electrodes that were on, in their order. */
+  fittings?: readonly string[]
+  /** How the skin felt to the client after it. */
+  felt?: Feel
   /** The highest level that the device itself said. */
   deviceLevel?: number
   /** What was seen to before it, in the words it was asked in. */
@@ -73,6 +80,8 @@ export interface RecordDraft {
 }
 
 interface RecordSource extends BottleSource {
+  /** Whose skin it is: the electrode that was on unasked follows from it. */
+  skin?: Pick<Profile, 'age' | 'regions'>
   state: RoomState
   firstPlan: readonly PlanStep[]
   lastPlan: readonly PlanStep[]
@@ -167,7 +176,7 @@ function lineFor(step: PlanStep, src: RecordSource): RecordLine {
     product: productOn(step, src, done?.endedAt),
     ...alongOn(step, src, done?.endedAt),
     ...countedIn(step, state),
-    ...(done ? setTo(step, state) : {}),
+    ...(done ? { ...setTo(step, state), ...saidWith(step, src) } : {}),
     deviation: deviations.length > 0 ? deviations.join('; ') : null,
   }
 }
@@ -176,6 +185,16 @@ function lineFor(step: PlanStep, src: RecordSource): RecordLine {
 function setTo({ key, setting }: PlanStep, { settings }: RoomState): Pick<RecordLine, 'setting'> {
   const own = settings[key] ?? setting
   return own === undefined ? {} : { setting: own }
+}
+
+/** Heads and electrodes that were on, in words, and how the skin felt to the client. */
+function saidWith(
+  step: PlanStep,
+  { state, skin }: RecordSource,
+): Pick<RecordLine, 'fittings' | 'felt'> {
+  const names = skin ? fittingsOf(state, step, skin).map(({ name }) => name) : []
+  const felt = state.felt[step.key]
+  return { ...(names.length > 0 ? { fittings: names } : {}), ...(felt ? { felt } : {}) }
 }
 
 /** What was graded, rested, added and counted, confirmed, and what the device said of itself. */

@@ -13,7 +13,9 @@ describe('one-tap observations', () => {
     expect(observe({ water: 0 }, 'thirsty').water).toBe(0)
     expect(observe({ sensitivity: 3 }, 'pinks').sensitivity).toBe(3)
     expect(observe(undefined, 'staysPink')).toEqual({ sensitivity: 2, redness: 1 })
-    expect(observe({ sensitivity: 4 }, 'tickle2').sensitivity).toBe(2)
+    expect(observe({ congestion: 4 }, 'tickle2').congestion).toBe(2)
+    // What catches the finger says nothing of how tender the skin is.
+    expect(observe({ sensitivity: 4 }, 'tickle2').sensitivity).toBe(4)
   })
   it('said twice are said once, and touch only what they speak of', () => {
     const grade = fc.option(fc.constantFrom<Grade>(0, 1, 2, 3, 4), { nil: undefined })

@@ -12,6 +12,7 @@ import {
 } from './indices'
 import type { ConditionId, SkinType } from '../catalogue/skin/conditions'
 import type { ObservationId } from './observations'
+import type { PoreSweep, SweepBaseline } from './poreSweep'
 import type { Readings } from './readings'
 
 /**
@@ -25,6 +26,10 @@ export interface WholeReading {
   photoageing?: 1 | 2 | 3 | 4
   observed?: readonly { zone: ZoneId; id: ObservationId }[]
   overruled?: readonly Overrule[]
+  /** How much pores catch a fingertip on one spot. */
+  poreSweep?: PoreSweep
+  /** The first of this client's sweeps. */
+  sweepBaseline?: SweepBaseline
 }
 /**
  * A line of the profile that the therapist sees otherwise, and why. It changes the line; the grades
@@ -69,4 +74,5 @@ export const carriedOver = (whole: WholeReading | undefined): WholeReading => ({
   ...(whole?.burns ? { burns: whole.burns } : {}),
   ...(whole?.tans ? { tans: whole.tans } : {}),
   ...(whole?.photoageing ? { photoageing: whole.photoageing } : {}),
+  ...(whole?.sweepBaseline ? { sweepBaseline: whole.sweepBaseline } : {}),
 })

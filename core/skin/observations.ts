@@ -49,9 +49,9 @@ export const OBSERVATIONS: readonly Observation[] = [
   row('rough', 'rough', { reading: 'texture', least: 3 }),
   row('paper', 'thin as paper', { reading: 'fragility', least: 3 }),
   row('tense', 'tense under the hand', { reading: 'tension', least: 2 }),
-  row('tickle1', 'tickle test 1', { reading: 'sensitivity', exactly: 1 }),
-  row('tickle2', 'tickle test 2', { reading: 'sensitivity', exactly: 2 }),
-  row('tickle3', 'tickle test 3', { reading: 'sensitivity', exactly: 3 }),
+  row('tickle1', 'pores catch the finger a little', { reading: 'congestion', exactly: 1 }),
+  row('tickle2', 'pores catch the finger', { reading: 'congestion', exactly: 2 }),
+  row('tickle3', 'pores catch all the way', { reading: 'congestion', exactly: 3 }),
 ]
 
 /**

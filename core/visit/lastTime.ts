@@ -1,6 +1,7 @@
 import type { RecordDraft, RecordLine } from '../record/build'
 import { isMain, shortName } from '../catalogue/techniques/traits'
 import { TECHNIQUES, TECHNIQUE_IDS, type TechniqueId } from '../catalogue/techniques/techniques'
+import { TOOK_TOO_MUCH, type Feel } from '../catalogue/rules/feel'
 import { DRANK_FROM } from '../catalogue/products/watering'
 import { nameRegions } from '../face/regions'
 import { REGION_IDS, type RegionId } from '../face/zones'
@@ -20,6 +21,8 @@ export interface LastTime {
   water?: number
   /** Zones that drank it. */
   drank?: RegionId[]
+  /** How it felt to the client. */
+  felt?: Feel
 }
 
 const isTechnique = (id: unknown): id is TechniqueId => TECHNIQUE_IDS.includes(id as TechniqueId)
@@ -46,6 +49,7 @@ function saidOf({
   absorbed = {},
   pads = [],
   water,
+  felt,
 }: RecordLine): Omit<LastTime, 'technique' | 'minutes'> {
   const millilitres = product?.takenMl ?? undefined
   const drank = drankIn(absorbed)
@@ -56,6 +60,7 @@ function saidOf({
     ...(pads.length === 0 ? {} : { pads: pads.length }),
     ...(water === undefined ? {} : { water }),
     ...(drank.length === 0 ? {} : { drank }),
+    ...(felt === undefined ? {} : { felt }),
   }
 }
 
@@ -69,6 +74,7 @@ export function lastTimeWords({
   pads,
   water,
   drank = [],
+  felt,
 }: LastTime): string {
   const dial = TECHNIQUES[technique].setting
   return [
@@ -79,10 +85,17 @@ export function lastTimeWords({
     pads === undefined ? '' : `${pads} ${pads === 1 ? 'pad' : 'pads'}`,
     water === undefined ? '' : `water added ${water} times`,
     drank.length === 0 ? '' : `${nameRegions(drank)} absorbed it at once`,
+    feltWords(felt),
   ]
     .filter(Boolean)
     .join(', ')
 }
+
+/** "felt tight: a milder one today". */
+const feltWords = (felt: Feel | undefined): string =>
+  felt === undefined
+    ? ''
+    : `felt ${felt}${TOOK_TOO_MUCH.includes(felt) ? ': a milder one today' : ''}`
 
 const drankIn = (absorbed: Absorbed): RegionId[] =>
   REGION_IDS.filter((region) => (absorbed[region] ?? 0) >= DRANK_FROM)

@@ -138,6 +138,7 @@ const readingPart = (bundle: VisitBundle) => ({
 
 const treatmentPart = (bundle: VisitBundle, state: RoomState, input: PlanInput) =>
   buildRecord({
+    skin: input.profile,
     state,
     firstPlan: bundle.plans.find((plan) => plan.version === 1)?.steps ?? [],
     done: stepsDone(bundle, state),

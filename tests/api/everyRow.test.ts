@@ -22,8 +22,14 @@ beforeAll(async () => {
 /** A technique of a row's kinds, and a region that it reaches and the row stops. */
 function forbidden(row: Contraindication) {
   for (const technique of TECHNIQUE_IDS) {
-    const { families, groups, licence } = TECHNIQUES[technique]
-    if (licence !== 'basic' || !row.families.some((family) => families.includes(family))) continue
+    const { families, groups, licence, byChoice } = TECHNIQUES[technique]
+    // What only some houses work with has no bottle here, and that is said before all else.
+    if (
+      byChoice ||
+      licence !== 'basic' ||
+      !row.families.some((family) => families.includes(family))
+    )
+      continue
     const region = REGION_IDS.find(
       (own) =>
         groups.some((group) => GROUPS[group].includes(own)) &&

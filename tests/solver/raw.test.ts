@@ -144,6 +144,17 @@ function best(input: PlanInput, offered: readonly TechniqueId[]): number | undef
       ? undefined
       : out
   }
+  /** Nobody tones twice on end: once more only where something can come between. */
+  const onEnd = (id: TechniqueId, i: number) => {
+    const first = ORDER.findIndex((stage) => stage.includes(id))
+    const canCome = (own: TechniqueId) =>
+      offered.includes(own) &&
+      today(own).never.length === 0 &&
+      TECHNIQUES[own].groups.some(
+        (group) => group === 'body' || askedFor(own, GROUPS[group], today(own).barred).length > 0,
+      )
+    return first < i && !ORDER.slice(first + 1, i).some((stage) => stage.some(canCome))
+  }
   const go = (i: number, walk: Walk): void => {
     const stage = ORDER[i]
     if (!stage) {
@@ -162,7 +173,8 @@ function best(input: PlanInput, offered: readonly TechniqueId[]): number | undef
       .filter(
         (technique) =>
           (technique !== 'eyesOff' || input.makeUp.length > 0) &&
-          (technique !== 'sunProtection' || input.daylight),
+          (technique !== 'sunProtection' || input.daylight) &&
+          !onEnd(technique, i),
       )
     const must =
       stage.some((technique) => FLOOR.includes(technique) || CLEANSES.includes(technique)) &&

@@ -28,7 +28,9 @@ const last = computed(() => {
 const worn = computed(() => visit.bundle?.visit.makeUp ?? UNASKED_MAKE_UP)
 const pads = computed(() => room.state?.pads[props.step.key] ?? [])
 const usual = computed(() => usualPads(props.step, worn.value, last.value))
-const enough = computed(() => cleanEnough(pads.value, usual.value))
+const enough = computed(() =>
+  cleanEnough(pads.value, usual.value, TECHNIQUES[props.step.technique]),
+)
 /** What the last pad means, or what the numbers stand for. */
 const padWords = computed(
   () => enough.value?.say ?? `pad: 0 ${PAD_WORDS[0]} to ${WORST_PAD} ${PAD_WORDS[WORST_PAD]}`,

@@ -102,7 +102,9 @@ const turnTo = (setting: number) =>
       <StepUnready />
       <StepSlip :step="step" :ran="ran" />
       <StepHalves :step="step" />
+      <StepFitting :step="step" />
       <StepCount :step="step" @cleanse="emit('cleanse')" />
+      <StepFeel :step="step" />
     </template>
     <p v-if="aside" class="dim figures">{{ aside }}</p>
     <p v-if="prompt" class="say">Say: “{{ prompt }}”</p>

@@ -37,3 +37,5 @@ export const ZONE_NAMED_FROM = 3
 export const ABSORBED_FIRST: AbsorbedGrade = 3
 /** From so many minutes on a step is worth doing one half after the other. House value. */
 export const SPLIT_FROM = 1
+/** Skin that counts as mature where nothing else says so, years. House value. */
+export const MATURE_FROM = 50

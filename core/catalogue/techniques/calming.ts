@@ -4,6 +4,10 @@ import { BARE, CLEAN, span, rests, techniques } from './row'
 export const CALMING = techniques({
   highFrequency: {
     name: 'High frequency',
+    fittings: [
+      { id: 'orange', name: 'orange electrode', says: 'mature skin', for: 'mature' },
+      { id: 'violet', name: 'violet electrode', says: 'breakouts, oily skin' },
+    ],
     tools: ['electrode'],
     stage: 'calm',
     minutes: span(2, 8, 3, 5),
@@ -18,9 +22,7 @@ export const CALMING = techniques({
     load: { hundredths: 2, per: 'handsMinute' },
     effects: { congestion: 2, shine: 1, breakouts: 2 },
     manner: 'spread',
-    hand:
-      'Violet for breakouts, orange for mature skin. Finger on the glass while landing and ' +
-      'lifting; always moving; a spark on a spot for seconds only.',
+    hand: 'Finger on the glass while landing and lifting; always moving; a spark on a spot for seconds only.',
     cue: 'Evenly warm, no zone warmer than another.',
     seen: 'Evenly warm',
     notYet: 'Keep the glass moving over the cooler zone.',

@@ -4,6 +4,10 @@ import { BARE, CLEAN, INTACT, OIL_FREE, span, techniques } from './row'
 export const MACHINE = techniques({
   tip: {
     name: 'Diamond tip',
+    fittings: [
+      { id: 'wide', name: 'wide head', says: 'cheeks, forehead, jaw' },
+      { id: 'small', name: 'small head', says: 'creases, beside the nose' },
+    ],
     tools: ['diamondTip'],
     stage: 'machine',
     rung: 3,
@@ -21,7 +25,7 @@ export const MACHINE = techniques({
     effects: { dullness: 3, congestion: 2, firmness: 1, marks: 1, lines: 1 },
     manner: 'machine',
     bySides: true,
-    hand: 'Skin taut between two fingers, the head flat; the smaller one in creases. Never a third pass.',
+    hand: 'Skin taut between two fingers, the head flat. Never a third pass.',
     cue: 'Even pink, not hot.',
     seen: 'Even pink',
     notYet: 'Leave it: what one pass did not lift waits for the next visit.',
@@ -86,6 +90,10 @@ export const MACHINE = techniques({
   },
   vacuumDry: {
     name: 'Suction on bare skin',
+    fittings: [
+      { id: 'wide', name: 'wide head', says: 'cheeks, forehead, jaw' },
+      { id: 'small', name: 'small head', says: 'creases, beside the nose' },
+    ],
     tools: ['vacuumCup'],
     stage: 'machine',
     byChoice: true,
@@ -101,7 +109,7 @@ export const MACHINE = techniques({
     load: { hundredths: 14, per: 'handsMinute' },
     effects: { congestion: 2 },
     manner: 'machine',
-    hand: 'The small head beside the nose, the wide one elsewhere; skin taut, always moving, never on slack skin.',
+    hand: 'Skin taut, the head always moving, never on slack skin.',
     cue: 'Faint pink, no ring left behind.',
     seen: 'Faint pink',
     notYet: 'One stroke more at the same level; never twice on one spot.',

@@ -132,6 +132,17 @@ interface Prompt {
   say: string
 }
 
+/** A head or an electrode, and for whom it is put on unasked. */
+export interface Fitting {
+  id: FittingId
+  name: string
+  /** What it is for, in words. */
+  says: string
+  for?: 'mature'
+}
+export const FITTING_IDS = ['wide', 'small', 'violet', 'orange'] as const
+type FittingId = (typeof FITTING_IDS)[number]
+
 /** What is taken along on zones of its own: balm on the lips before a mask sets. */
 export interface AlsoOn {
   kind: ProductKind
@@ -192,6 +203,8 @@ export interface TechniqueOf<Id extends string> {
   /** What it takes from the shelf beside that: without a bottle of each it cannot be done. */
   takesAlso?: readonly (ProductKind | AlsoOn)[]
   device?: DeviceKind
+  /** Heads or electrodes of which one is put on: the first that fits this client, then by hand. */
+  fittings?: readonly Fitting[]
   /** What touches the skin and is made clean before it is used again. */
   tools?: readonly ToolId[]
   licence: LicenceId

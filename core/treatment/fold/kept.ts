@@ -30,6 +30,7 @@ const COUNTS = [
   'swept',
   'calm',
   'deviceSaid',
+  'fitted',
 ] as const
 type Counted = Extract<Kept, { kind: (typeof COUNTS)[number] }>
 const counts = (kept: Kept): kept is Counted =>
@@ -53,6 +54,9 @@ function add(draft: Draft, at: number, kept: Counted): void {
       return
     case 'swept':
       draft.swept.push({ at, key: kept.key, spots: kept.spots })
+      return
+    case 'fitted':
+      draft.fitted[kept.key] = [...(draft.fitted[kept.key] ?? []), kept.fitting]
       return
     case 'calm':
       draft.calm[kept.key] = { at, setting: kept.setting }
@@ -87,6 +91,9 @@ export function keep(draft: Draft, at: number, kept: Kept): void {
       return
     case 'absorbed':
       draft.absorbed[kept.key] = { ...draft.absorbed[kept.key], [kept.region]: kept.grade }
+      return
+    case 'felt':
+      draft.felt[kept.key] = kept.feel
       return
     case 'settingChanged':
       // The same level said once more does not begin its minute anew.

@@ -1,4 +1,5 @@
 import type { AbsorbedGrade } from '../../catalogue/products/watering'
+import type { Feel } from '../../catalogue/rules/feel'
 import type { PadGrade } from '../../catalogue/rules/pads'
 import type { FamilyId } from '../../catalogue/kinds'
 import type { SpotId } from '../../catalogue/techniques/residue'
@@ -113,6 +114,10 @@ export interface RoomState {
   deviceSaid: Readonly<
     Record<string, readonly { at: number; level: number | null; fault: string | null }[]>
   >
+  /** Heads and electrodes that were put on, by step, in their order. */
+  fitted: Readonly<Record<string, readonly string[]>>
+  /** How the skin felt to the client after it, by step. */
+  felt: Readonly<Record<string, Feel>>
   /** What was counted for a step as a whole. */
   counts: Readonly<Record<string, number>>
   /** Which side the hand was on, by step, by milliseconds into it. */
@@ -187,6 +192,8 @@ export const emptyRoom = (): Draft => ({
   settingSince: {},
   calm: {},
   deviceSaid: {},
+  fitted: {},
+  felt: {},
   absorbed: {},
   products: {},
   taken: {},

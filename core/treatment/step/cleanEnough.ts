@@ -9,11 +9,11 @@ import {
   type PadGrade,
 } from '../../catalogue/rules/pads'
 import type { PlanStep } from '../../catalogue/techniques/step'
-import { TECHNIQUES } from '../../catalogue/techniques/techniques'
+import { TECHNIQUES, type Technique } from '../../catalogue/techniques/techniques'
 import type { Minutes } from '../../units'
 
 interface CleanEnough {
-  act: 'wipeAgain' | 'addCleanse' | 'goOn'
+  act: 'wipeAgain' | 'soakMore' | 'addCleanse' | 'goOn'
   say: string
   rule: string
   /** What another cleanse costs, where it is asked for. */
@@ -47,10 +47,14 @@ export function usualPads(
 /**
  * What the pads say, the latest last: clean is enough; soiled twice asks for another cleanse, once
  * as many were used as this make-up takes anyway; so does a pad that is not clean after as many
- * wipes as skin should bear.
+ * wipes as skin should bear. At the eyes it is more soak that is asked for, and no cleanse.
  * @returns undefined while no pad was graded
  */
-export function cleanEnough(grades: readonly PadGrade[], usual?: Usual): CleanEnough | undefined {
+export function cleanEnough(
+  grades: readonly PadGrade[],
+  usual?: Usual,
+  { stage }: Pick<Technique, 'stage'> = { stage: 'surfaceCleanse' },
+): CleanEnough | undefined {
   const last = grades[grades.length - 1]
   if (last === undefined) return undefined
   const rule = PAD_RULE.id
@@ -61,6 +65,8 @@ export function cleanEnough(grades: readonly PadGrade[], usual?: Usual): CleanEn
   if (twice || grades.length >= Math.max(MOST_WIPES, expected)) {
     const { least } = TECHNIQUES[CLEANSE_AGAIN].minutes
     const why = twice ? 'Soiled twice' : `Not clean after ${wipes(grades.length)}`
+    if (stage === 'eyesOff')
+      return { act: 'soakMore', say: `${why}: fresh remover, hold it half a minute longer.`, rule }
     return {
       act: 'addCleanse',
       say: `${why}: another cleanse, ${least} min.`,

@@ -2,6 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { PAD_GRADES, type PadGrade } from '../../catalogue/rules/pads'
 import { usualStep } from '../../testing/steps'
+import { TECHNIQUES } from '../../catalogue/techniques/techniques'
 import { cleanEnough } from './cleanEnough'
 import { countTrouble, missedZones, unevenSides, zoneCountOf } from './counting'
 import { emptyRoom } from '../fold/roomState'
@@ -52,6 +53,22 @@ describe('strokes and passes', () => {
 })
 
 describe('clean enough', () => {
+  it('that stay soiled ask for more soak at the eyes, and for another cleanse on the face', () => {
+    // Common practice: lashes are never scrubbed, and a face is not soaked.
+    for (const grades of [
+      [2, 3],
+      [3, 2, 2],
+      [1, 1, 1, 1],
+    ] as const) {
+      const eyes = cleanEnough(grades, undefined, TECHNIQUES.eyesOff)
+      expect(eyes?.act).toBe('soakMore')
+      expect(eyes?.say).toMatch(/fresh remover/)
+      expect(eyes?.minutes).toBeUndefined()
+      for (const id of ['milk', 'micellar', 'secondCleanse', 'creamCleanse'] as const)
+        expect(cleanEnough(grades, undefined, TECHNIQUES[id])?.act, id).toBe('addCleanse')
+    }
+    expect(cleanEnough([2, 0], undefined, TECHNIQUES.eyesOff)?.act).toBe('goOn')
+  })
   it('is a clean pad; soiled twice is another cleanse, and it says what that costs', () => {
     expect(cleanEnough([])).toBeUndefined()
     expect(cleanEnough([2, 1, 0])?.act).toBe('goOn')

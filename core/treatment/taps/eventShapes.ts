@@ -1,8 +1,10 @@
 import { z } from 'zod'
 import { ABSORBED_GRADES } from '../../catalogue/products/watering'
+import { FEELS } from '../../catalogue/rules/feel'
 import { PAD_GRADES } from '../../catalogue/rules/pads'
 import { SIGN_IDS, STOP_STEPS } from '../../catalogue/rules/stopRules'
 import { SPOT_IDS } from '../../catalogue/techniques/residue'
+import { FITTING_IDS } from '../../catalogue/techniques/technique'
 import { TECHNIQUE_IDS } from '../../catalogue/techniques/techniques'
 import { id, line, regionId, regions, said } from '../../shapes'
 import { grade, readings } from '../../skin/readingShapes'
@@ -92,6 +94,10 @@ export const eventBody = z.discriminatedUnion('kind', [
     region: regionId,
     grade: z.literal([...ABSORBED_GRADES]),
   }),
+  /** Another head or electrode is on. */
+  z.strictObject({ kind: z.literal('fitted'), key, fitting: z.enum(FITTING_IDS) }),
+  /** How the skin feels, as the client says. */
+  z.strictObject({ kind: z.literal('felt'), key, feel: z.enum(FEELS) }),
   z.strictObject({ kind: z.literal('settingChanged'), key, setting: level }),
   z.strictObject({ kind: z.literal('productSwapped'), key, productId: said(60), reason: note }),
   z.strictObject({

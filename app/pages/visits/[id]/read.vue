@@ -106,6 +106,7 @@ async function onward() {
       />
       <AgainstLastTime :bundle="bundle" :zones="zones" :any-read="today.profile.confidence > 0" />
       <WholePanel :whole="whole" :zones="zones" :disabled="!may" @change="painting.change" />
+      <PoreSweepPanel :whole="whole" :bundle="bundle" :disabled="!may" @change="painting.change" />
       <MeterPanel />
       <HalvesPanel moment="before" />
     </section>
