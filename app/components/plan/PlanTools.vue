@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { OFFERED_LENGTHS, VISIT_MINUTES } from '#core/catalogue/rules/visit'
 import { isVisitLength } from '#core/timing/places'
-import { SCHOOLS, SCHOOL_IDS, type SchoolId } from '#core/catalogue/schools/schools'
+import { methodOf, SCHOOLS, SCHOOL_IDS, type SchoolId } from '#core/catalogue/schools/schools'
 import { TECHNIQUES, TECHNIQUE_IDS, type TechniqueId } from '#core/catalogue/techniques/techniques'
 import { useVisit } from '~/stores/visit'
 
@@ -14,11 +14,17 @@ const emit = defineEmits<{
 const visit = useVisit()
 const bundle = computed(() => visit.bundle)
 const schools = SCHOOL_IDS.map((id) => ({ value: id, title: SCHOOLS[id].name }))
-const addable = computed(() =>
-  TECHNIQUE_IDS.filter(
-    (technique) => !TECHNIQUES[technique].idle && !bundle.value?.policy.without.includes(technique),
-  ).map((technique) => ({ value: technique, title: TECHNIQUES[technique].name })),
-)
+/** Ways that this house or school works with come before those that it may choose for once. */
+const addable = computed(() => {
+  const { policy, visit: own } = bundle.value ?? {}
+  const uses = own ? methodOf(own.school, policy).uses : new Set<TechniqueId>()
+  const may = TECHNIQUE_IDS.filter((id) => !TECHNIQUES[id].idle && !policy?.without.includes(id))
+  const other = (id: TechniqueId) => TECHNIQUES[id].byChoice === true && !uses.has(id)
+  return [...may.filter((id) => !other(id)), ...may.filter(other)].map((technique) => ({
+    value: technique,
+    title: TECHNIQUES[technique].name,
+  }))
+})
 /** The field is a fresh one after each step that was added: its search is over. */
 const added = ref(0)
 function add(id: TechniqueId | null) {

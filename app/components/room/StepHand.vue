@@ -12,6 +12,7 @@ import { linenOfStep, linenWords, offByLabel } from '#core/tray/linen'
 import { SECOND_MS, toMilliseconds } from '#core/units'
 import { elapsed } from '~/composables/dates'
 import { useRoom } from '~/stores/room'
+import { useVisit } from '~/stores/visit'
 
 /** What the hand does and where it is by now: the house's own way, the mask's, the soak's. */
 const props = defineProps<{
@@ -45,8 +46,12 @@ const usual = computed(
 )
 const soak = computed(() => soakAt(props.step, props.worn, props.minute))
 const where = computed(() => placeOf(props.step))
+/** Where halves are compared the worked one comes first. */
+const firstSide = computed(
+  () => useVisit().bundle?.halves.findLast(({ moment }) => moment === 'before')?.worked ?? 'L',
+)
 const sequence = computed(() =>
-  sequenceOf(props.step, room.input ? tensionOf(room.input.profile) : {}),
+  sequenceOf(props.step, room.input ? tensionOf(room.input.profile) : {}, firstSide.value),
 )
 const here = computed(() =>
   props.step.minutes >= ZONE_NAMED_FROM

@@ -198,8 +198,8 @@ export const MACHINE = techniques({
     effects: { firmness: 3, dullness: 2, lines: 3, marks: 1 },
     manner: 'machine',
     hand:
-      'New sterile cartridge opened in front of the client; two to three directions, lift ' +
-      'before you turn; not on lids, lips, moles, spots.',
+      'New sterile cartridge, opened in sight; two to three directions, lift before you turn; ' +
+      'not on lids, lips, moles, spots.',
     cue: 'Even pink. Blood or beading: stop.',
     seen: 'Even pink',
     notYet: 'Leave it: no further direction.',

@@ -123,6 +123,7 @@ describe('half against half', () => {
     expect(canSplit({ ...massage, regions: ['cheekL', 'cheekR'] })).toBe(true)
     for (const id of ['milk', 'grain', 'clay', 'tip', 'acidMask'] as const)
       expect(canSplit(usualStep(id)), id).toBe(true)
+    expect(canSplit(usualStep('eyesOff'))).toBe(false)
     expect(canSplit(usualStep('wait'))).toBe(false)
     expect(canSplit(usualStep('steam'))).toBe(false)
   })

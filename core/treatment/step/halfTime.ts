@@ -21,11 +21,12 @@ interface HalfTimes {
 
 /**
  * Whether a step can be done one half after the other: the hand goes over zones of which there is a left
- * and a right. Forehead, nose, mouth, chin and neck have both by themselves; a step that is over in a
- * moment has no halves.
+ * and a right. Forehead, nose, mouth, chin and neck have both by themselves. Eyes are wiped each by itself
+ * anyway, and a step that is over in a moment has no halves.
  */
 export function canSplit(step: PlanStep): boolean {
-  if (aimOf(step) === undefined || step.minutes < SPLIT_FROM) return false
+  const aim = aimOf(step)
+  if (aim === undefined || aim === 'wipe' || step.minutes < SPLIT_FROM) return false
   const sides = new Set(step.regions.flatMap((region) => sideOf(region) ?? (['L', 'R'] as const)))
   return sides.size === 2
 }
