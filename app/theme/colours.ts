@@ -136,13 +136,18 @@ export const FACE_COLOURS = {
     lid: '#14100C',
     text: '#F8EBD6',
   },
-  resting: '#4E7F86',
   worked: '#8A7550',
   ended: '#7A3A2A',
   reaction: '#C26F55',
   planned: '#A8CFCB',
   barred: '#E2B3A6',
 } as const
+
+/**
+ * What rests in the room, in the order in which it was laid: on the face and in its vessel, so that an eye
+ * two metres off tells them apart; the name always stands beside it.
+ */
+export const RESTING_COLOURS = ['#4E7F86', '#8B6A94', '#8F7A35', '#5F7E4E'] as const
 
 /** What a visit is for, the first first: beside its steps, and on the face; its number stands with it. */
 export const INTENTION_COLOURS = [

@@ -15,9 +15,9 @@ test.use({ hasTouch: true })
 /** A visit under way at one step of a plan of its own. */
 async function at(page: Page, id: string, step: TechniqueId, wanted: readonly Wanted[]) {
   const steps = await withSteps(id, wanted)
-  await tell(id, { kind: 'started' }, 30)
+  await tell(id, { kind: 'started' })
   const place = steps.findIndex(({ technique }) => technique === step)
-  for (const own of steps.slice(0, place)) await tell(id, done(own), 10)
+  for (const own of steps.slice(0, place)) await tell(id, done(own))
   await letIn(page, 'owner')
   await open(page, `/visits/${id}/treat`)
   await expect(bigButton(page)).toBeVisible()

@@ -4,6 +4,8 @@ import { nameRegions } from '#core/face/regions'
 import type { RestingOnFace } from '#core/treatment/order/atHand'
 import { LATE_WORDS } from '#core/treatment/order/offNext'
 import { elapsed } from '~/composables/dates'
+import { restingColour } from '~/composables/room/restingColours'
+import { useRoom } from '~/stores/room'
 
 /** One mask as a vessel that drains: the dashes are its earliest minute, the floor its latest. */
 const props = defineProps<{ resting: RestingOnFace }>()
@@ -15,6 +17,8 @@ const WORDS = {
   late: 'late: off now',
 } as const
 const clip = useId()
+const room = useRoom()
+const colour = computed(() => restingColour(room.state, props.resting.key))
 /** To the half minute. */
 const whole = (minutes: number) => Math.round(minutes * 2) / 2
 const share = (minutes: number) => Math.min(1, minutes / props.resting.latest) * HEIGHT
@@ -30,7 +34,7 @@ const earliest = computed(() => `translate(0 ${share(props.resting.earliest)})`)
       </clipPath>
       <g :clip-path="`url(#${clip})`">
         <rect width="84" height="300" fill="var(--cellar)" />
-        <rect width="84" height="300" fill="var(--enamel-water)" :y="drained" />
+        <rect width="84" height="300" :fill="colour" :y="drained" />
       </g>
       <path
         d="M2 2v256c0 22 18 40 40 40s40-18 40-40V2"

@@ -9,6 +9,7 @@ import type { RestingOnFace } from '#core/treatment/order/atHand'
 import { countTrouble, countWords, zoneCountOf } from '#core/treatment/step/counting'
 import { spotAt, type Sweep } from '#core/treatment/step/sweep'
 import { directionsOf } from '#core/treatment/step/sequence'
+import { restingColour } from '~/composables/room/restingColours'
 import { useRoom } from '~/stores/room'
 import { FACE_COLOURS } from '~/theme/colours'
 
@@ -28,7 +29,8 @@ const ended = computed(() => room.state?.endedZones[props.step.key] ?? [])
 const fill = computed(() => {
   const zones: Partial<Record<ZoneId, string>> = {}
   for (const one of props.resting)
-    for (const zone of one.regions.flatMap(zonesOf)) zones[zone] = FACE_COLOURS.resting
+    for (const zone of one.regions.flatMap(zonesOf))
+      zones[zone] = restingColour(room.state, one.key)
   for (const region of props.step.regions)
     for (const zone of zonesOf(region))
       zones[zone] = ended.value.includes(region) ? FACE_COLOURS.ended : FACE_COLOURS.worked

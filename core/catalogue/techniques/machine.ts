@@ -197,9 +197,7 @@ export const MACHINE = techniques({
     load: { hundredths: 900, per: 'setting' },
     effects: { firmness: 3, dullness: 2, lines: 3, marks: 1 },
     manner: 'machine',
-    hand:
-      'New sterile cartridge, opened in sight; two to three directions, lift before you turn; ' +
-      'not on lids, lips, moles, spots.',
+    hand: 'New sterile cartridge, opened in sight; lift before you turn; not on lids, lips, moles, spots.',
     cue: 'Even pink. Blood or beading: stop.',
     seen: 'Even pink',
     notYet: 'Leave it: no further direction.',
