@@ -1,7 +1,9 @@
+import { minutes } from '../../units'
+import { allNo, TODAY, planInput, readAll, RESILIENT } from '../../testing/fixtures'
+import { screen } from '../../screening/verdict/verdict'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { TECHNIQUE_IDS, TECHNIQUES } from '../../catalogue/techniques/techniques'
-import { planInput, readAll, RESILIENT } from '../../testing/fixtures'
 import { usualStep } from '../../testing/steps'
 import { propose } from '../answer/propose'
 import { applyEdits } from '../steps/edit'
@@ -71,5 +73,24 @@ describe('what stands exactly on a bound', () => {
         expect(mended[0]?.setting, id).toBe(end)
       }
     }
+  })
+  it('a towel that softens again is offered where it may lie on every zone of the work, and else not', () => {
+    const out = usualStep('extraction', { regions: ['nose', 'chin'] })
+    const visit = [
+      ...(['milk', 'secondReading', 'secondCleanse', 'steam'] as const).map((id) => usualStep(id)),
+      // Long enough for warmth to fade.
+      usualStep('shouldersScalp', { minutes: minutes(15) }),
+      out,
+    ]
+    const mends = (answers: typeof input.answers) => {
+      const asked = planInput({ ...input, answers, verdict: screen(answers, TODAY) })
+      const { findings } = checkPlan(asked, visit)
+      return findings
+        .filter(({ key }) => key === out.key)
+        .flatMap((own) => own.mends.map(({ label }) => label))
+    }
+    expect(mends(input.answers).join()).toContain('Warm towel')
+    const burnt = allNo({ sunburn: { say: 'yes', zones: ['chin'] } })
+    expect(mends(burnt).join()).not.toContain('Warm towel')
   })
 })

@@ -1,3 +1,7 @@
+import type { PlanStep } from '../../catalogue/techniques/step'
+import { usualStep } from '../../testing/steps'
+import { fold } from './fold'
+import { contextOf, STARTED, taps } from '../../testing/room'
 import { describe, expect, it } from 'vitest'
 import { BEGUN_AFTER_MINUTES } from '../../catalogue/rules/room'
 import { toMilliseconds } from '../../units'
@@ -51,5 +55,16 @@ describe('what has begun', () => {
     expect(isUnderWay(NOTHING, 'own', whole)).toBe(true)
     expect(isUnderWay(NOTHING, 'own', whole - 1)).toBe(false)
     expect(isUnderWay(one({ counts: { own: 1 } }), 'own', 0)).toBe(true)
+  })
+  it('of a step that a new plan keeps goes on, and of one that it leaves out is broken off', () => {
+    const [scrub, cream, other] = [usualStep('grain'), usualStep('moisturiser'), usualStep('serum')]
+    const taps2 = taps(STARTED, [3, { kind: 'replanned', version: 2, reason: 'redder than read' }])
+    const after = (second: readonly PlanStep[]) =>
+      fold(taps2, contextOf([scrub, cream], { plans: { 1: [scrub, cream], 2: second } }))
+    expect(after([scrub, other]).done).toEqual([])
+    const left = after([other])
+    expect(left.done.map(({ key, brokenOff }) => [key, brokenOff])).toEqual([
+      [scrub.key, 'left out of the new plan'],
+    ])
   })
 })

@@ -127,4 +127,8 @@ describe('half against half', () => {
     expect(canSplit(usualStep('wait'))).toBe(false)
     expect(canSplit(usualStep('steam'))).toBe(false)
   })
+  it('is written down of a step in which one side alone was timed', () => {
+    expect(halfRecord([{ side: 'L', ran: 0 }])).toBe('left 0 min, right 0 min')
+    expect(halfRecord([])).toBeUndefined()
+  })
 })

@@ -1,3 +1,5 @@
+import { usualStep } from '../../testing/steps'
+import { roomOf } from '../../testing/room'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import type { TechniqueId } from '../../catalogue/techniques/techniques'
@@ -84,5 +86,22 @@ describe('stop rules', () => {
     ]
     expect(new Set(words).size).toBe(words.length)
     expect(words[2]).toContain('read it bare')
+  })
+  it('once stopped, a sign that asks for help calls for it, and nothing takes that back', () => {
+    const scrub = usualStep('grain')
+    const sign = (own: 'heat' | 'swelling'): EventBody => ({
+      kind: 'sign',
+      sign: own,
+      region: null,
+      key: null,
+    })
+    const stopped = (...signs: readonly ('heat' | 'swelling')[]) =>
+      roomOf(
+        [scrub],
+        signs.map((own, i) => [i + 1, sign(own)] as const),
+      ).stopped?.callHelp
+    expect(stopped('heat')).toBe(false)
+    expect(stopped('heat', 'swelling')).toBe(true)
+    expect(stopped('swelling', 'heat')).toBe(true)
   })
 })

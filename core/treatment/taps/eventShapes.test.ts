@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { treatmentEvent } from './eventShapes'
+import { eventBody, treatmentEvent } from './eventShapes'
 
 const tap = {
   id: '11111111-2222-4333-8444-555555555555',
@@ -74,5 +74,11 @@ describe('what a tap may say', () => {
   })
   it('a moment of a working house', () => {
     expect([1, 1_599_999_999_999, 4_000_000_000_001].some((at) => fits({ at }))).toBe(false)
+  })
+  it('counts one more or one fewer, and nothing else', () => {
+    const counted = (by: number) =>
+      eventBody.safeParse({ kind: 'counted', key: 'tip-1', region: null, by }).success
+    expect([1, -1].map(counted)).toEqual([true, true])
+    expect([0, 2, -2, 0.5].map(counted)).toEqual([false, false, false, false])
   })
 })
