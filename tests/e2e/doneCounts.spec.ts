@@ -56,7 +56,7 @@ test('what was done counts from the room on: record, card, stock, ledger, Day, f
   const before = await bundleOf(call, id)
   await letIn(page, 'owner')
   await open(page, `/visits/${id}/treat`)
-  await expect(page.getByText('late: off now')).toBeVisible()
+  await expect(page.getByText(/^(late: |over its time)/)).toBeVisible()
   const heading = page.getByRole('heading', { level: 1 })
 
   // One cheek reddens under what exfoliates: it ends there, and only there.

@@ -75,7 +75,10 @@ test('suction on bare skin: levels, a head for the creases, a zone that is left 
     'true',
   )
   await heads.getByRole('button', { name: 'small head' }).tap()
-  await expect(heads).toContainText('creases, beside the nose')
+  await expect(heads.getByRole('button', { name: 'small head' })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  )
   await zone(page, 'cheekL').tap()
   await expect(page.getByRole('alert')).toContainText(/left cheek/i)
   for (const own of ['forehead', 'nose', 'chin'])

@@ -2,7 +2,7 @@
 import { fromMilliseconds } from '#core/units'
 import { nameRegions } from '#core/face/regions'
 import type { RestingOnFace } from '#core/treatment/order/atHand'
-import { LATE_WORDS } from '#core/treatment/order/offNext'
+import { LATE_WORDS, REST_WORDS } from '#core/treatment/order/offNext'
 import { elapsed } from '~/composables/dates'
 import { restingColour } from '~/composables/room/restingColours'
 import { useRoom } from '~/stores/room'
@@ -10,12 +10,6 @@ import { useRoom } from '~/stores/room'
 /** One mask as a vessel that drains: the dashes are its earliest minute, the floor its latest. */
 const props = defineProps<{ resting: RestingOnFace }>()
 const HEIGHT = 298
-const WORDS = {
-  working: 'working',
-  mayComeOff: 'may come off',
-  due: 'off now',
-  late: 'late: off now',
-} as const
 const clip = useId()
 const room = useRoom()
 const colour = computed(() => restingColour(room.state, props.resting.key))
@@ -56,7 +50,7 @@ const earliest = computed(() => `translate(0 ${share(props.resting.earliest)})`)
       </p>
       <p class="row line">
         <span class="clock serif figures">{{ elapsed(resting.ms) }}</span>
-        <span class="word">{{ WORDS[resting.word] }}</span>
+        <span class="word">{{ REST_WORDS[resting.late][resting.word] }}</span>
         <b v-if="resting.joules !== undefined" class="figures"
           >{{ resting.joules.toFixed(1) }} J/cm²</b
         >

@@ -20,18 +20,15 @@ const on = computed(() =>
       :key="fitting.id"
       :tone="fitting.id === on?.id ? 'go' : undefined"
       :aria-pressed="fitting.id === on?.id"
+      :title="fitting.says"
       @click="room.tap({ kind: 'fitted', key: step.key, fitting: fitting.id })"
       >{{ fitting.name }}</RoomButton
     >
-    <span class="dim">{{ on?.says }}</span>
   </div>
 </template>
 
 <style scoped>
 .row {
   gap: 6px 12px;
-}
-.dim {
-  color: var(--candle-dim);
 }
 </style>

@@ -97,12 +97,12 @@ const turnTo = (setting: number) =>
     <template v-if="begun">
       <div v-if="technique.device" class="row device">
         <StepDial v-if="dial" :dial="dial" :step="step" @dial="turnTo" />
+        <StepFitting :step="step" />
         <StepDevice :step="step" :dial="dial" />
       </div>
       <StepUnready />
       <StepSlip :step="step" :ran="ran" />
       <StepHalves :step="step" />
-      <StepFitting :step="step" />
       <StepCount :step="step" @cleanse="emit('cleanse')" />
       <StepFeel :step="step" />
     </template>

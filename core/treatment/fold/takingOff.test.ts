@@ -5,6 +5,7 @@ import { TECHNIQUES, TECHNIQUE_IDS } from '../../catalogue/techniques/techniques
 import { usualStep } from '../../testing/steps'
 import { minutes } from '../../units'
 import { cleanEnough, usualPads } from '../step/cleanEnough'
+import { REST_WORDS } from '../order/offNext'
 import { cueOf, restCueOf } from '../step/cue'
 import { promptAt, promptsOf } from '../step/prompts'
 import { soakAt } from '../step/soak'
@@ -78,5 +79,14 @@ describe('the cue of a bottle whose colour turns', () => {
       const { cue, seen, notYet } = TECHNIQUES[id]
       expect(cueOf(usualStep(id))).toEqual({ cue, seen, notYet })
     }
+  })
+})
+
+describe('what the clock of something that rests says', () => {
+  it('never calls off what lateness does no harm to, and never lets lie what is late', () => {
+    expect(Object.values(REST_WORDS.harmless).join()).not.toMatch(/off now|late/)
+    for (const late of ['rewet', 'removeNow'] as const)
+      expect(REST_WORDS[late].late, late).toMatch(/^late: .*off/)
+    expect(REST_WORDS.rewet.late).toMatch(/wet it/)
   })
 })

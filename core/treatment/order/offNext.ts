@@ -3,6 +3,7 @@ import type { PlanStep } from '../../catalogue/techniques/step'
 import { comingOff, type ComingOff, type OffTask } from '../../timing/comingOff'
 import { removalMinutes } from '../../timing/removal'
 import { fromMilliseconds } from '../../units'
+import type { restingAt } from '../fold/clocks'
 import type { RoomState } from '../fold/roomState'
 
 /**
@@ -38,3 +39,27 @@ export const LATE_WORDS = {
   rewet: 'late: wet it first',
   removeNow: 'never late: off on time',
 } as const
+
+/** What the clock of something that rests says by now, by what lateness means for it. */
+export const REST_WORDS: Readonly<
+  Record<keyof typeof LATE_WORDS, Record<ReturnType<typeof restingAt>['word'], string>>
+> = {
+  harmless: {
+    working: 'working',
+    mayComeOff: 'may come off',
+    due: 'time is up',
+    late: 'over its time',
+  },
+  rewet: {
+    working: 'working',
+    mayComeOff: 'may come off',
+    due: 'off now',
+    late: 'late: wet it, then off',
+  },
+  removeNow: {
+    working: 'working',
+    mayComeOff: 'may come off',
+    due: 'off now',
+    late: 'late: off now',
+  },
+}

@@ -81,8 +81,10 @@ const PLURALS: Readonly<Record<ZoneCount['what'], string>> = {
 /** What is counted, as one or as several. */
 export const many = (what: ZoneCount['what'], count: number): string =>
   count === 1 ? what : PLURALS[what]
-/** "1 pass a zone, never more than 2": what is counted, in words. */
+/** "1 pass a zone planned, 2 at most": what is counted, in words. */
 export const countWords = ({ what, least, most }: Pick<ZoneCount, 'what' | 'least' | 'most'>) =>
   least === most
     ? `${least} ${many(what, least)} a zone`
-    : `${least} to ${most} ${many(what, most)} a zone, never more`
+    : what === 'pass'
+      ? `${least} ${many(what, least)} a zone planned, ${most} at most`
+      : `${least} to ${most} ${many(what, most)} a zone, never more`
