@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { AFTERCARE } from '../catalogue/rules/aftercare'
-import { TECHNIQUES, TECHNIQUE_IDS } from '../catalogue/techniques/techniques'
+import { TECHNIQUES, TECHNIQUE_IDS, type TechniqueId } from '../catalogue/techniques/techniques'
 import { suggestNext } from '../course/next'
 import { aftercareCard, endsWithDay } from './card'
 
@@ -94,5 +94,14 @@ describe('next visit', () => {
       rule: 'course-usual',
     })
     expect(suggestNext(['tip'], '2026-03-10').day >= '2026-04-07').toBe(true)
+  })
+})
+
+describe('a mask slept in', () => {
+  it('is left on until the morning, which the card says, and no card of another visit', () => {
+    const says = (...done: readonly TechniqueId[]) =>
+      aftercareCard(done, false, 0).map(({ sentence }) => sentence)
+    expect(says('moisturiser', 'sleepMask').join()).toContain('Leave the mask on overnight')
+    expect(says('moisturiser', 'hydratingMask').join()).not.toContain('overnight')
   })
 })

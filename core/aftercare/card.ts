@@ -37,9 +37,10 @@ export function aftercareCard(
     ...done.flatMap((technique) => TECHNIQUES[technique].families),
     ...held,
   ])
+  const overnight = done.some((technique) => TECHNIQUES[technique].overnight === true)
   const fits = (aftercare: AftercareRow) =>
     typeof aftercare.after === 'string'
-      ? { any: done.length > 0, stopped, halfLeft }[aftercare.after]
+      ? { any: done.length > 0, stopped, halfLeft, overnight }[aftercare.after]
       : aftercare.after.some((family) => families.has(family))
   const fitting = rows.filter(fits)
   return TOPIC_IDS.flatMap((topic) =>

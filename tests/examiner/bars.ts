@@ -114,6 +114,11 @@ const ROWS: readonly Row[] = [
   { told: 'melasma', steam: 3, passes: 1, tolerance: 75 },
   { told: 'visibleVessels', deeds: ['rubs', 'abrades', 'sucks', 'heats'], where: 'told' },
   { told: 'inflamedAcne', deeds: OVER_PUSTULES, where: 'told' },
+  {
+    told: 'shavingRash',
+    deeds: ['rubs', 'acid', 'peel', 'abrades', 'needles', 'cuts', 'sucks', 'extracts'],
+    where: 'told',
+  },
   { told: 'eczema', deeds: BLAND_ONLY, bland: true, where: 'told' },
   { told: 'sunburn', deeds: BLAND_ONLY, bland: true, where: 'told' },
   { told: 'sunburn', deeds: [...STRONG_TAKES_OFF, 'cuts', 'peel'] },

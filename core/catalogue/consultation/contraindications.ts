@@ -516,6 +516,17 @@ export const CONTRAINDICATIONS: readonly Contraindication[] = [
     lifts: 'therapist',
   }),
   row({
+    id: 'shaving-rash-local',
+    finding: 'shavingRash',
+    does: 'local',
+    families: ['friction', 'acid', 'peel', 'abrasion', 'needling', 'blade', 'vacuum', 'extraction'],
+    where: 'answered',
+    sentence:
+      'Shaving rash: no grain, acid, tip, blade, suction or extraction there; soften and calm.',
+    reason: 'hair roots are open and sore; an ingrown hair is not dug for',
+    lifts: 'therapist',
+  }),
+  row({
     id: 'eczema-local',
     finding: 'eczema',
     does: 'local',

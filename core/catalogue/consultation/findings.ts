@@ -31,6 +31,7 @@ export const FINDING_IDS = [
   'darkMarks',
   'visibleVessels',
   'inflamedAcne',
+  'shavingRash',
   'eczema',
   'sunburn',
   'wound',
@@ -295,6 +296,15 @@ const ROWS: Finding[] = [
     'visible vessels',
   ),
   finding('inflamedAcne', 'skin', 'inflamed spots', 'Inflamed spots or cysts?', ['zones']),
+  finding(
+    'shavingRash',
+    'skin',
+    'shaving rash',
+    'Shaving rash, ingrown hairs or inflamed hair roots now?',
+    ['zones'],
+    true,
+    'shaving rash',
+  ),
   finding('eczema', 'skin', 'eczema or psoriasis now', 'Eczema, dermatitis or psoriasis now?', [
     'zones',
   ]),

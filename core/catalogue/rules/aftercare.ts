@@ -31,6 +31,7 @@ type AftercarePart =
   | 'pillow'
   | 'press'
   | 'finishIt'
+  | 'leaveOn'
 
 /**
  * What a piece of work asks of the client afterwards. A row stands unless another of the visit asks
@@ -38,8 +39,8 @@ type AftercarePart =
  */
 export interface AftercareRow {
   id: string
-  /** Work of these families, any work, a stop, or a piece of which half is left. */
-  after: readonly FamilyId[] | 'any' | 'stopped' | 'halfLeft'
+  /** Work of these families, any work, a stop, half of a piece that is left, a mask slept in. */
+  after: readonly FamilyId[] | 'any' | 'stopped' | 'halfLeft' | 'overnight'
   topic: AftercareTopic
   hours: number
   asks: readonly AftercarePart[]
@@ -68,6 +69,15 @@ const row = (
 })
 
 export const AFTERCARE: readonly AftercareRow[] = [
+  row(
+    'mask-overnight',
+    'overnight',
+    'touch',
+    12,
+    ['leaveOn'],
+    'Leave the mask on overnight; wash it off with lukewarm water in the morning.',
+    'it works while you sleep',
+  ),
   row(
     'half-ampoule',
     'halfLeft',

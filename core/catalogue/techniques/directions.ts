@@ -2,7 +2,7 @@ import type { RegionId } from '../../face/zones'
 import type { MannerId } from './strokes'
 
 /** What a stroke is for. */
-export type AimOfStroke = 'spread' | 'lift' | 'drain' | 'wipe'
+export type AimOfStroke = 'spread' | 'lift' | 'drain' | 'wipeOff'
 
 export const AIM_OF: Readonly<Record<MannerId, AimOfStroke>> = {
   spread: 'spread',
@@ -10,7 +10,7 @@ export const AIM_OF: Readonly<Record<MannerId, AimOfStroke>> = {
   lift: 'lift',
   fromNose: 'spread',
   fromForehead: 'spread',
-  wipeDown: 'wipe',
+  wipeDown: 'wipeOff',
   ring: 'spread',
   glide: 'lift',
   drain: 'drain',
@@ -56,7 +56,7 @@ export const DIRECTIONS: Readonly<Record<AimOfStroke, ByRegion>> = {
     ...bothSides('cheekL', 'cheekR', 0.8, 0.8),
     ...bothSides('jawL', 'jawR', 1, 0.5),
   },
-  wipe: { eyes: to(0, -1) },
+  wipeOff: { eyes: to(0, -1) },
   drain: {
     forehead: to(1, -0.2),
     temples: to(0.3, -1),

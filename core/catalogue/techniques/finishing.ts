@@ -178,6 +178,7 @@ export const FINISHING = techniques({
   },
   sleepMask: {
     name: 'Leave-on mask, overnight',
+    overnight: true,
     stage: 'oil',
     byChoice: true,
     only: 'evening',

@@ -196,6 +196,8 @@ export interface TechniqueOf<Id extends string> {
   warmedBy?: Id
   /** Only by day, only in the evening, only where eyes or lips are made-up. */
   only?: 'byDay' | 'evening' | 'eyesMadeUp'
+  /** It stays on until the next morning. */
+  overnight?: true
   /** No talking while it rests. */
   quiet?: true
   groups: readonly GroupId[]

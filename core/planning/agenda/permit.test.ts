@@ -41,7 +41,13 @@ describe('what of the agenda a skin bears', () => {
       fc.property(person, fc.array(caution, { minLength: 1, maxLength: 3 }), (one, all) => {
         // Spots, and a calm that nobody asked for, change what the visit is for.
         const who: Person = { ...one, licences: LICENCE_IDS }
-        const cautions = all.filter(({ name }) => !/^(spots|sensitivity|redness|unread)/.test(name))
+        // To name an allergy that was told without a name is to know more, and no caution.
+        const unnamed = who.told.includes('allergy') && who.allergies.length === 0
+        const cautions = all.filter(
+          ({ name }) =>
+            !/^(spots|sensitivity|redness|unread)/.test(name) &&
+            !(unnamed && /^allergic/.test(name)),
+        )
         const [less, more] = [
           inputOfPerson(who),
           inputOfPerson(cautions.reduce<Person>((own, { of }) => of(own), who)),

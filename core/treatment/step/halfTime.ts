@@ -26,7 +26,7 @@ interface HalfTimes {
  */
 export function canSplit(step: PlanStep): boolean {
   const aim = aimOf(step)
-  if (aim === undefined || aim === 'wipe' || step.minutes < SPLIT_FROM) return false
+  if (aim === undefined || aim === 'wipeOff' || step.minutes < SPLIT_FROM) return false
   const sides = new Set(step.regions.flatMap((region) => sideOf(region) ?? (['L', 'R'] as const)))
   return sides.size === 2
 }
