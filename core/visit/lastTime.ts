@@ -91,11 +91,11 @@ export function lastTimeWords({
     .join(', ')
 }
 
-/** "felt tight: a milder one today". */
+/** "felt tight: try a milder one". */
 const feltWords = (felt: Feel | undefined): string =>
   felt === undefined
     ? ''
-    : `felt ${felt}${TOOK_TOO_MUCH.includes(felt) ? ': a milder one today' : ''}`
+    : `felt ${felt}${TOOK_TOO_MUCH.includes(felt) ? ': try a milder one' : ''}`
 
 const drankIn = (absorbed: Absorbed): RegionId[] =>
   REGION_IDS.filter((region) => (absorbed[region] ?? 0) >= DRANK_FROM)

@@ -129,7 +129,7 @@ test('one half cleansed against the other, the worked one first, each timed', as
   await expect(sides).toContainText(/right side: 0:\d\d more/)
   const feel = page.getByRole('group', { name: 'How the skin feels' })
   await feel.getByRole('button', { name: 'tight' }).tap()
-  await expect(feel).toContainText('milder next time')
+  await expect(feel).toContainText('the next visit will say so')
   const told = await eventsOf(id)
   expect(told.some(({ body }) => body.kind === 'felt' && body.feel === 'tight')).toBe(true)
   expect(told.some(({ body }) => body.kind === 'side' && body.side === 'R')).toBe(true)

@@ -11,7 +11,7 @@ const asked = computed(() => FELT_AFTER.includes(TECHNIQUES[props.step.technique
 const said = computed(() => room.state?.felt[props.step.key])
 const words = computed(() => {
   if (said.value === undefined) return 'Ask how it feels now.'
-  return TOOK_TOO_MUCH.includes(said.value) ? 'Noted: milder next time.' : 'Noted.'
+  return TOOK_TOO_MUCH.includes(said.value) ? 'Noted: the next visit will say so.' : 'Noted.'
 })
 </script>
 

@@ -5,5 +5,5 @@ export const FEELS = ['soft', 'tight', 'dry'] as const
 export type Feel = (typeof FEELS)[number]
 /** Stages of which the client is asked how it feels. */
 export const FELT_AFTER: readonly StageId[] = ['deepCleanse', 'close']
-/** What tells that a cleanse took too much: the next is milder. */
+/** What tells that a cleanse took too much: a milder one is advised at the next visit. */
 export const TOOK_TOO_MUCH: readonly Feel[] = ['tight', 'dry']
