@@ -1,9 +1,9 @@
 import { DateTime } from 'luxon'
+import { dayOfMoment } from '#core/screening/asking/told'
 import { clockOfMinute, minuteOfClock } from '#core/timing/places'
 
 /** The practice's own day of a moment, ISO. */
-export const dayIn = (zone: string, at: number | Date) =>
-  DateTime.fromMillis(typeof at === 'number' ? at : at.getTime(), { zone }).toISODate() ?? ''
+export const dayIn = (zone: string, at: number | Date): string => dayOfMoment(Number(at), zone)
 
 /** First and last millisecond of a day in the practice's zone. */
 export function dayBounds(zone: string, day: string): { from: Date; to: Date } {

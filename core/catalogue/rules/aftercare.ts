@@ -12,7 +12,7 @@ export const AFTERCARE_TITLES: Readonly<Record<AftercareTopic, string>> = {
 }
 
 /** What a line forbids or asks for, in parts: a line goes only where another holds all of it. */
-type AftercarePart =
+export type AftercarePart =
   | 'strongSun'
   | 'sunProtection'
   | 'makeUp'

@@ -14,3 +14,7 @@ export function toldMoment(id: ToldMomentId, today: string, timeZone: string): n
     .set({ hour })
     .toMillis()
 }
+
+/** The ISO day of a moment by the clock of the house. @param at milliseconds since 1970 */
+export const dayOfMoment = (at: number, timeZone: string): string =>
+  DateTime.fromMillis(at, { zone: timeZone }).toISODate() ?? ''

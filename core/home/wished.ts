@@ -1,0 +1,184 @@
+import { HOME_POURINGS, HOME_REGIONS } from '../catalogue/consultation/home'
+import {
+  HOME_STRENGTHS,
+  NIGHTS,
+  TAKES_OFF_APART,
+  type NightId,
+} from '../catalogue/home/nightRows'
+import { halfLifeHours, remainingAt, type Poured } from '../load/ledger'
+import { toleranceOf } from '../load/tolerance'
+import type { Bar, Verdict } from '../screening/verdict/verdict'
+import type { Profile } from '../skin/profile'
+import { addDays } from '../screening/asking/days'
+import { ALL_PERCENT, DAY_HOURS, percentOf, WEEK_DAYS } from '../units'
+import { isNew, type HomeAsked, type HomeWish } from './asked'
+import { barsOn, eveningOf, firstNights, offEvenings, type EveningsSource, type Off } from './evenings'
+import { assignNights, type NightQuestion, type NightWish } from './nights'
+
+/** What the evenings are reckoned from beside what keeps them free. */
+export interface NightsSource extends EveningsSource {
+  wishes: readonly HomeWish[]
+  profile: Profile
+  /** What is in the basins by the end of the visit, its own work among it. */
+  poured: readonly Poured[]
+}
+/** A wish that got fewer evenings than it asked for, or none, and why. */
+export interface Short {
+  id: NightId
+  wanted: number
+  got: number
+  why: string[]
+}
+export interface NightsGiven {
+  /** By night what it is for; null is the care of every evening. */
+  nights: (NightId | null)[]
+  short: Short[]
+}
+
+const POURS = Object.fromEntries(HOME_POURINGS.map((row) => [row.finding, row.hundredths]))
+/** What one evening pours in, hundredths. */
+export const pouredBy = ({ id, strength }: Pick<HomeWish, 'id' | 'strength'>): number => {
+  const { finding } = NIGHTS[id]
+  const usual = finding === undefined ? 0 : (POURS[finding] ?? 0)
+  return Math.round(percentOf(usual, HOME_STRENGTHS[strength].percent))
+}
+
+/** What the consultation or the skin says against it altogether. */
+export function barOf(id: NightId, verdict: Verdict): Bar | undefined {
+  const [prevented] = verdict.prevented
+  if (prevented) return prevented
+  const told = verdict.substances.find(
+    ({ family }) => family !== undefined && NIGHTS[id].holds.includes(family),
+  )
+  return (
+    barsOn(id, verdict).find(({ until }) => until === undefined) ??
+    verdict.bars.find(({ rule }) => rule === told?.rule)
+  )
+}
+
+/** What is free of each basin by evening, the least of the face, hundredths. */
+function roomBy({ today, timeZone, profile, verdict, poured }: NightsSource, nights: number) {
+  const half = halfLife(profile)
+  return Array.from({ length: nights }, (_, night) => {
+    const left = remainingAt(poured, eveningOf(addDays(today, night), timeZone), half)
+    return Math.min(
+      ...HOME_REGIONS.map(
+        (region) =>
+          toleranceOf(profile, region, verdict.limit.tolerancePercent).hundredths - left[region],
+      ),
+    )
+  })
+}
+const halfLife = (profile: Profile): number =>
+  halfLifeHours(profile.age, profile.conditions.includes('dehydrated'))
+
+/** A wish as the search reads it. @param off why it is off, by night */
+function asWish(
+  wish: HomeWish,
+  off: readonly (Off | undefined)[],
+  first: number,
+  asked: HomeAsked,
+): NightWish {
+  const row = NIGHTS[wish.id]
+  const { begins } = row
+  const gap = wish.strength === 'mild' ? (row.mildGap ?? row.gap) : row.gap
+  const perWeekOn =
+    begins && isNew(asked, wish.id)
+      ? off.map((_, night) =>
+          Math.min(
+            wish.perWeek,
+            begins.perWeek + Math.max(0, Math.floor((night - first) / begins.addAfter)),
+          ),
+        )
+      : undefined
+  return {
+    perWeek: Math.min(wish.perWeek, row.mostAWeek),
+    ...(perWeekOn ? { perWeekOn } : {}),
+    hundredths: pouredBy(wish),
+    gap: Math.max(gap, Math.floor(WEEK_DAYS / wish.perWeek)),
+    takesOff: row.takesOff,
+    off: off.map((own, night) => own !== undefined || night < first),
+  }
+}
+
+/**
+ * The evenings until the next visit: each wish as often as it may, what matters most first, and what
+ * did not fit with its reasons.
+ */
+export function giveNights(source: NightsSource): NightsGiven {
+  const barred = source.wishes.flatMap((wish) => {
+    const bar = barOf(wish.id, source.verdict)
+    return bar ? [{ id: wish.id, bar }] : []
+  })
+  const wishes = source.wishes.filter(({ id }) => !barred.some((own) => own.id === id))
+  const off = wishes.map(({ id }) => offEvenings(id, source))
+  const nights = off[0]?.length ?? 0
+  const first = firstNights(wishes, off, source.asked)
+  const question: NightQuestion = {
+    nights,
+    wishes: wishes.map((wish, place) =>
+      asWish(wish, off[place] ?? [], first[place] ?? 0, source.asked),
+    ),
+    room: roomBy(source, nights),
+    keeps: keepsOf(source.profile),
+    apart: TAKES_OFF_APART,
+  }
+  const given = assignNights(question)
+  const short = wishes.flatMap((wish, place) => {
+    const got = given.filter((own) => own === place).length
+    const wanted = Math.floor((wish.perWeek * nights) / WEEK_DAYS)
+    if (got >= wanted) return []
+    const why = reasons(question, place, { got, off: off[place] ?? [], first: first[place] ?? 0 })
+    return [{ id: wish.id, wanted, got, why }]
+  })
+  return {
+    nights: given.map((own) => (own === null ? null : (wishes[own]?.id ?? null))),
+    short: [
+      ...barred.map(({ id, bar }) => ({ id, wanted: 0, got: 0, why: [bar.sentence] })),
+      ...short,
+    ],
+  }
+}
+/** What is left of a pouring after a day. */
+const keepsOf = (profile: Profile): number => (1 / 2) ** (DAY_HOURS / halfLife(profile))
+
+/**
+ * Why a wish has fewer evenings than it asked for: each thing without which it would have had more,
+ * found by taking it away.
+ */
+function reasons(
+  question: NightQuestion,
+  place: number,
+  { got, off, first }: { got: number; off: readonly (Off | undefined)[]; first: number },
+): string[] {
+  const wish = question.wishes[place]
+  if (!wish) return []
+  const alone = (changed: Partial<NightWish>, room = question.room) =>
+    assignNights({ ...question, wishes: [{ ...wish, ...changed }], room }).filter(
+      (own) => own !== null,
+    ).length
+  const own = alone({})
+  if (own > got) return ['other evenings come first: one thing a night, and no more than it tolerates']
+  const why: string[] = []
+  for (const because of new Set(off.map((one) => one?.because)))
+    if (because !== undefined) {
+      const without = off.map(
+        (one, night) => (one !== undefined && one.because !== because) || night < first,
+      )
+      if (alone({ off: without }) > own) why.push(lastOf(off, because))
+    }
+  if (first > 0 && alone({ off: off.map((one) => one !== undefined) }) > own)
+    why.push('one new thing at a time, a week apart')
+  const { perWeekOn: _slow, ...atOnce } = wish
+  if (wish.perWeekOn && countOf({ ...question, wishes: [atOnce] }) > own)
+    why.push('begun with two evenings a week, one more every two weeks while the skin stays calm')
+  if (alone({}, question.room.map(() => WIDE)) > own) why.push('more than this skin tolerates')
+  if (alone({ gap: 1 }) > own) why.push(`at least ${wish.gap - 1} free between two`)
+  return why.length > 0 ? why : ['several of these rules together leave no other evening']
+}
+const WIDE = ALL_PERCENT * ALL_PERCENT
+const countOf = (question: NightQuestion): number =>
+  assignNights(question).filter((own) => own !== null).length
+/** The longest of the reasons of one kind: the one that keeps it off last. */
+const lastOf = (off: readonly (Off | undefined)[], because: Off['because']): string =>
+  off.findLast((one) => one?.because === because)?.why ?? ''
