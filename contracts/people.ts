@@ -25,8 +25,14 @@ export const clientFields = {
   faceHeightMm: millimetres(100, 300),
   faceWidthMm: millimetres(80, 250),
 }
-export const clientCreate = z.strictObject({ id, ...clientFields })
-export const clientPatch = z.strictObject({ version, ...clientFields })
+/** How they want to be written to; left out, they are not, or it stays as it is. */
+const messages = z.enum(['none', 'mail', 'text']).optional()
+export const clientCreate = z.strictObject({ id, ...clientFields, messages })
+export const clientPatch = z.strictObject({
+  version,
+  ...clientFields,
+  messages,
+})
 export type ClientFields = Omit<z.infer<typeof clientCreate>, 'id'>
 
 export const signIn = z.strictObject({

@@ -10,6 +10,7 @@ import { METER_KINDS } from '#core/catalogue/skin/meters'
 import type { FindingId } from '#core/catalogue/consultation/findings'
 import { readings } from '#core/skin/readingShapes'
 import { consentKinds, wholeReading } from './care'
+import { homeAsked } from './home'
 import { protocolRef } from './method'
 import { aims, day, id, line, moment, regions, said, school, version, zoneId } from './common'
 
@@ -71,9 +72,14 @@ export const answersPut = z.strictObject({
   medicinesSeen: line(2000).optional(),
 })
 export const linkPost = z.strictObject({ id })
-const token = z.string().regex(/^[A-Za-z0-9_-]{43}$/, 'not a link of this practice')
+export const token = z.string().regex(/^[A-Za-z0-9_-]{43}$/, 'not a link of this practice')
 export const formOpen = z.strictObject({ token })
-export const formSubmit = z.strictObject({ token, answers, medicines: line(2000) })
+export const formSubmit = z.strictObject({
+  token,
+  answers,
+  medicines: line(2000),
+  home: homeAsked.nullable().default(null),
+})
 export const consentPost = z.discriminatedUnion('method', [
   z.strictObject({
     id,

@@ -13,6 +13,7 @@ const NOT_CARRIED = [
   'login_attempts',
   'staff_links',
   'client_links',
+  'home_links',
   'backups',
   'pulse',
 ]

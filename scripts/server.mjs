@@ -13,6 +13,7 @@ const AGAIN_MS = 10 * 60_000
  * @property {number} wanted the port, or the next free one
  * @property {string} [address] what the browser sees; defaults to the loopback address
  * @property {string} [meters] host:port of a bench of meters
+ * @property {string} [post] host:port of a post office
  * @property {string} [setupKey] opens the first hour of a house that nobody has begun
  * @property {boolean} [quiet] print errors only
  * @property {(text: string) => void} [heard] called with all that it prints, instead of letting it
@@ -28,7 +29,7 @@ const AGAIN_MS = 10 * 60_000
  */
 export async function runServer(
   cluster,
-  { wanted, address, meters, setupKey, quiet = false, heard, env = {} },
+  { wanted, address, meters, post, setupKey, quiet = false, heard, env = {} },
 ) {
   const port = (await portFree(wanted)) ? wanted : await freePort(wanted)
   const own = address ?? `http://127.0.0.1:${port}`
@@ -54,6 +55,7 @@ export async function runServer(
       NUXT_ORIGIN: own,
       NUXT_TELEMETRY_DISABLED: '1',
       ...(meters ? { NUXT_METERS: meters } : {}),
+      ...(post ? { NUXT_POST: post } : {}),
       NUXT_SETUP_KEY: setupKey ?? '',
       ...env,
     },

@@ -2,6 +2,7 @@ import { randomBytes } from 'node:crypto'
 import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { openMeterBench } from '../devices/meterBench.mjs'
+import { openPostOffice } from '../devices/postOffice.mjs'
 import { Cluster } from './cluster.mjs'
 import { ensurePostgres } from './postgres.mjs'
 import { ask, furnish } from './furnish.mjs'
@@ -23,6 +24,8 @@ Environment
   OAK_DATA         name of the data folder, for more than one house (default: house)
   OAK_METERS       host:port of the meters' bench (docs/formats/meter-line.md); the demo brings a
                    simulated one
+  OAK_POST         host:port of the post office (docs/formats/post-line.md); the demo brings a
+                   simulated one, which sends nothing anywhere
   OAK_ORIGIN       https address of the TLS proxy in front, where others than this machine
                    shall reach it. Demo accounts are then refused.
   NUXT_TRUSTED_PROXY
@@ -114,8 +117,10 @@ async function open(cluster) {
   // The demo has a bench of simulated meters; a real one is named by OAK_METERS.
   const bench = accounts.length > 0 && !process.env.OAK_METERS ? await openMeterBench() : undefined
   const meters = process.env.OAK_METERS ?? (bench && `127.0.0.1:${bench.port}`)
+  const office = accounts.length > 0 && !process.env.OAK_POST ? await openPostOffice() : undefined
+  const post = process.env.OAK_POST ?? (office && `127.0.0.1:${office.port}`)
   const address = process.env.OAK_ORIGIN
-  const run = await runServer(cluster, { wanted, address, meters, setupKey })
+  const run = await runServer(cluster, { wanted, address, meters, post, setupKey })
   if (run.port !== wanted) say(`· Port ${wanted} is taken; using ${run.port}`)
   const note = () =>
     writeFileSync(
@@ -125,7 +130,7 @@ async function open(cluster) {
   note()
   const clocks = [keepNightly(cluster, dataName), keepUp(cluster)]
   if (accounts.length > 0) clocks.push(keepDemoToday(cluster.url('owner')))
-  const end = endingOf({ cluster, run, bench, clocks, note })
+  const end = endingOf({ cluster, run, doors: [bench, office], clocks, note })
   try {
     await whenReady(run.port, run.child)
   } catch (error) {
@@ -180,7 +185,7 @@ async function endLeftBehind({ server }) {
 }
 
 /** How it ends: by Ctrl-C, by being told to, or because the server ended by itself; once. */
-function endingOf({ cluster, run, bench, clocks, note }) {
+function endingOf({ cluster, run, doors, clocks, note }) {
   let ending = false
   const end = async (code) => {
     if (ending) return
@@ -188,7 +193,7 @@ function endingOf({ cluster, run, bench, clocks, note }) {
     say('\n· Stopping')
     for (const stop of clocks) stop()
     await endChild(run.child)
-    await bench?.close()
+    for (const door of doors) await door?.close()
     cluster.down()
     rmSync(runFile, { force: true })
     process.exit(code)

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { FINDING_IDS } from '#core/catalogue/consultation/findings'
 import { FAMILY_IDS } from '#core/catalogue/kinds'
 import type { Poured } from '#core/load/ledger'
 import type { Answers } from '#core/screening/asking/answers'
@@ -9,7 +10,12 @@ import { answers } from '../visit'
 import { at, count, id, isoDay, loads, maybe, onRegions, paged, text } from './common'
 import { callDue } from './day'
 
-export const poured: z.ZodType<Poured> = z.strictObject({ at, label: text, loads })
+export const poured: z.ZodType<Poured> = z.strictObject({
+  at,
+  label: text,
+  loads,
+  planned: z.enum(FINDING_IDS).optional(),
+})
 export const pastReaction: z.ZodType<PastReaction> = z.strictObject({
   at,
   day: isoDay,
@@ -74,6 +80,7 @@ export const clientFile = z.strictObject({
     notes: text,
     faceHeightMm: count,
     faceWidthMm: count,
+    messages: z.enum(['none', 'mail', 'text']),
     version: z.int(),
     erased: z.boolean(),
   }),

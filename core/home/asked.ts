@@ -1,9 +1,4 @@
-import {
-  NIGHT_IDS,
-  NIGHTS,
-  type HomeStrength,
-  type NightId,
-} from '../catalogue/home/nightRows'
+import { NIGHT_IDS, NIGHTS, type HomeStrength, type NightId } from '../catalogue/home/nightRows'
 import type { HomeSince } from '../catalogue/home/homeWords'
 import type { HomeStepCount } from '../catalogue/home/homeSteps'
 import type { Profile } from '../skin/profile'
@@ -70,7 +65,9 @@ export function offeredWishes(asked: HomeAsked, profile: Profile): HomeWishes {
   const nights = NIGHT_IDS.flatMap((id): HomeWish[] => {
     const used = asked.uses[id]
     if (used && used.perWeek > 0)
-      return [{ id, perWeek: Math.min(used.perWeek, NIGHTS[id].mostAWeek), strength: used.strength }]
+      return [
+        { id, perWeek: Math.min(used.perWeek, NIGHTS[id].mostAWeek), strength: used.strength },
+      ]
     const { forSkin } = NIGHTS[id]
     const fits =
       forSkin !== undefined &&

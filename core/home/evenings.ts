@@ -62,7 +62,7 @@ export function blandEvening(day: string, asked: HomeAsked): BlandEvening | unde
   return asked.shaves.includes(weekdayOf(day)) ? 'shave' : undefined
 }
 /** 1 is Monday, 7 is Sunday. @param day ISO day */
-export const weekdayOf = (day: string): number => ((daysBetween(A_MONDAY, day) % 7) + 7) % 7 + 1
+export const weekdayOf = (day: string): number => (((daysBetween(A_MONDAY, day) % 7) + 7) % 7) + 1
 const A_MONDAY = '2024-01-01'
 
 /** By night why a wish is off then, before anything is assigned. */

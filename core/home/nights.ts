@@ -63,7 +63,8 @@ export function assignNights(question: NightQuestion): (number | null)[] {
     ...wish,
     off: Array.from(
       { length: nights },
-      (_, night) => wish.off[night] === true || first[night] !== null || (wish.takesOff && near(night)),
+      (_, night) =>
+        wish.off[night] === true || first[night] !== null || (wish.takesOff && near(night)),
     ),
   }))
   const second = bestNights({ ...question, wishes: left })

@@ -158,9 +158,7 @@ describe('a routine for anybody', () => {
           const wished = own.wishes.nights.find((one) => one.id === id)
           if (!wished || pouredBy(wished) === 0) continue
           const at = eveningOf(day, ZONE)
-          const loads = Object.fromEntries(
-            HOME_REGIONS.map((region) => [region, pouredBy(wished)]),
-          )
+          const loads = Object.fromEntries(HOME_REGIONS.map((region) => [region, pouredBy(wished)]))
           home.push({ at, label: '', loads })
           const left = remainingAt([...own.poured, ...home], at, half)
           for (const region of HOME_REGIONS)
@@ -264,7 +262,9 @@ describe('written routines (common practice)', () => {
     expect(first(false)).toBe('cleanse')
   })
   it('offer what is used and what this skin gains by, never a new acid or retinoid', () => {
-    const dry = planInput({ readings: readAll({ ...RESILIENT, water: 0, oil: 0, congestion: 0 }) }).profile
+    const dry = planInput({
+      readings: readAll({ ...RESILIENT, water: 0, oil: 0, congestion: 0 }),
+    }).profile
     const offered = offeredWishes({ ...NOTHING_ASKED, uses: since('acid', 5) }, dry)
     expect(offered.nights.map(({ id }) => id)).toEqual(['acid', 'waterMask'])
     expect(offered.nights[0]?.perWeek).toBe(NIGHTS.acid.mostAWeek)

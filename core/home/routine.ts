@@ -196,7 +196,10 @@ function nightOf(id: NightId | null, day: string, question: HomeQuestion): HomeN
   const bland = blandEvening(day, question.asked)
   return { day, id, bland: bland === undefined || bland === 'shave' ? null : BLAND_WORDS[bland] }
 }
-const BLAND_WORDS = { away: 'away: cleanser and cream', sun: 'only water and cream tonight' } as const
+const BLAND_WORDS = {
+  away: 'away: cleanser and cream',
+  sun: 'only water and cream tonight',
+} as const
 
 function notesOf({ asked, input, wishes }: HomeQuestion): string[] {
   const { profile, season, today } = input
@@ -213,7 +216,10 @@ function notesOf({ asked, input, wishes }: HomeQuestion): string[] {
 }
 
 /** A month on, a month off: which it is, and until when. @param today ISO day */
-export function phaseWords({ name, since }: { name: string; since: string }, today: string): string {
+export function phaseWords(
+  { name, since }: { name: string; since: string },
+  today: string,
+): string {
   const days = Math.max(0, daysBetween(since, today))
   const on = Math.floor(days / PHASE_DAYS) % 2 === 0
   const turns = addDays(today, PHASE_DAYS - (days % PHASE_DAYS))

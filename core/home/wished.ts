@@ -1,10 +1,5 @@
 import { HOME_POURINGS, HOME_REGIONS } from '../catalogue/consultation/home'
-import {
-  HOME_STRENGTHS,
-  NIGHTS,
-  TAKES_OFF_APART,
-  type NightId,
-} from '../catalogue/home/nightRows'
+import { HOME_STRENGTHS, NIGHTS, TAKES_OFF_APART, type NightId } from '../catalogue/home/nightRows'
 import { halfLifeHours, remainingAt, type Poured } from '../load/ledger'
 import { toleranceOf } from '../load/tolerance'
 import type { Bar, Verdict } from '../screening/verdict/verdict'
@@ -12,7 +7,14 @@ import type { Profile } from '../skin/profile'
 import { addDays } from '../screening/asking/days'
 import { ALL_PERCENT, DAY_HOURS, percentOf, WEEK_DAYS } from '../units'
 import { isNew, type HomeAsked, type HomeWish } from './asked'
-import { barsOn, eveningOf, firstNights, offEvenings, type EveningsSource, type Off } from './evenings'
+import {
+  barsOn,
+  eveningOf,
+  firstNights,
+  offEvenings,
+  type EveningsSource,
+  type Off,
+} from './evenings'
 import { assignNights, type NightQuestion, type NightWish } from './nights'
 
 /** What the evenings are reckoned from beside what keeps them free. */
@@ -158,7 +160,8 @@ function reasons(
       (own) => own !== null,
     ).length
   const own = alone({})
-  if (own > got) return ['other evenings come first: one thing a night, and no more than it tolerates']
+  if (own > got)
+    return ['other evenings come first: one thing a night, and no more than it tolerates']
   const why: string[] = []
   for (const because of new Set(off.map((one) => one?.because)))
     if (because !== undefined) {
@@ -172,7 +175,13 @@ function reasons(
   const { perWeekOn: _slow, ...atOnce } = wish
   if (wish.perWeekOn && countOf({ ...question, wishes: [atOnce] }) > own)
     why.push('begun with two evenings a week, one more every two weeks while the skin stays calm')
-  if (alone({}, question.room.map(() => WIDE)) > own) why.push('more than this skin tolerates')
+  if (
+    alone(
+      {},
+      question.room.map(() => WIDE),
+    ) > own
+  )
+    why.push('more than this skin tolerates')
   if (alone({ gap: 1 }) > own) why.push(`at least ${wish.gap - 1} free between two`)
   return why.length > 0 ? why : ['several of these rules together leave no other evening']
 }

@@ -1,4 +1,5 @@
 import { EMPTY_BELOW, HALF_LIFE } from '../catalogue/rules/recovery'
+import type { FindingId } from '../catalogue/consultation/findings'
 import { HOUR_MS, ROUNDING } from '../units'
 import { REGION_IDS, type RegionId } from '../face/zones'
 
@@ -7,6 +8,8 @@ export interface Poured {
   at: number
   label: string
   loads: Partial<Record<RegionId, number>>
+  /** An evening that a routine had planned: what the client says of it counts instead. */
+  planned?: FindingId
 }
 
 /**

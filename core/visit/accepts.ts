@@ -32,6 +32,10 @@ const ACCEPTED = {
   taps: ['treating', 'closing', 'sealed'],
   device: ['treating'],
   photographs: ['treating', 'closing'],
+  /** Home is asked before and written after; a routine is changed between visits too. */
+  home: NOT_FALLEN_AWAY,
+  /** What comes after a treatment: questions to the client, notes for a doctor. */
+  afterwards: ['treating', 'closing', 'sealed'],
   recordText: ['treating', 'closing'],
   seal: ['closing'],
   amendment: ['sealed'],

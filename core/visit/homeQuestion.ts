@@ -30,8 +30,16 @@ export function homeQuestionOf(
     card: aftercare.map(({ rule, sentence, until }) => ({
       ...{ rule, sentence, until: Date.parse(until) },
     })),
-    work: work && { day: dayOfMoment(visit.at, practice.timeZone), families: work.families, regions: work.regions },
-    poured: [...bundle.poured, ...home, ...own],
+    work: work && {
+      day: dayOfMoment(visit.at, practice.timeZone),
+      families: work.families,
+      regions: work.regions,
+    },
+    poured: [
+      ...bundle.poured.filter(({ planned }) => planned === undefined || !bundle.answers[planned]),
+      ...home,
+      ...own,
+    ],
   }
 }
 

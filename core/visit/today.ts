@@ -192,5 +192,6 @@ function residualOf(
 ): Record<RegionId, number> {
   const half = halfLifeHours(client.age ?? undefined, profile.conditions.includes('dehydrated'))
   const atHome = pouredAtHome(answers, today, practice.timeZone, { until: visit.at })
-  return remainingAt([...poured, ...atHome], visit.at, half)
+  const before = poured.filter(({ planned }) => planned === undefined || !answers[planned])
+  return remainingAt([...before, ...atHome], visit.at, half)
 }

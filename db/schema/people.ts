@@ -119,6 +119,10 @@ export const clients = pgTable(
     medicines: text('medicines').notNull().default(''),
     notes: text('notes').notNull().default(''),
     preferences: jsonb('preferences').$type<Preferences>().notNull().default({}),
+    /** How this client wants to be written to, if at all. */
+    messages: text('messages', { enum: ['none', 'mail', 'text'] })
+      .notNull()
+      .default('none'),
     faceHeightMm: integer('face_height_mm').notNull().default(190),
     faceWidthMm: integer('face_width_mm').notNull().default(140),
     createdBy: uuid('created_by')
@@ -134,6 +138,7 @@ export const clients = pgTable(
   (table) => [
     index('clients_import').on(table.importId),
     index('clients_name').on(sql`lower(${table.name})`),
+    check('clients_messages', sql`${table.messages} in ('none','mail','text')`),
     check('clients_name_there', sql`length(${table.name}) between 1 and 120`),
     check(
       'clients_face',

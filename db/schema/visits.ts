@@ -18,6 +18,7 @@ import type { MakeUpId } from '#core/catalogue/consultation/makeUp'
 import type { ConsentId } from '#core/catalogue/consultation/consents'
 import type { ConcernId } from '#core/catalogue/kinds'
 import type { SchoolId } from '#core/catalogue/schools/schools'
+import type { HomeAsked } from '#core/home/asked'
 import type { Basin } from '#core/planning/checks/basins'
 import type { PlanStep } from '#core/catalogue/techniques/step'
 import type { TechniqueId } from '#core/catalogue/techniques/techniques'
@@ -68,6 +69,8 @@ export const visits = pgTable(
     fellAwayBecause: text('fell_away_because'),
     /** Minutes the client came late: that much less can be planned. */
     lateMinutes: integer('late_minutes').notNull().default(0),
+    /** How it was taken, as asked at its end; null is not asked. */
+    taken: text('taken', { enum: ['well', 'badly'] }),
     version: integer('version').notNull().default(1),
   },
   (table) => [
@@ -75,6 +78,7 @@ export const visits = pgTable(
     index('visits_client').on(table.clientId, table.startsAt),
     index('visits_staff').on(table.staffId),
     check('visits_make_up', sql`jsonb_typeof(${table.makeUp}) = 'array'`),
+    check('visits_taken', sql`${table.taken} in ('well','badly')`),
     check('visits_late', sql`${table.lateMinutes} between 0 and 120`),
     check('visits_minutes', sql`${table.minutes} between 15 and 180`),
     check(
@@ -154,6 +158,8 @@ export const clientLinks = pgTable(
     submittedAt: at('submitted_at'),
     answers: jsonb('answers').$type<Answers | null>(),
     medicines: text('medicines'),
+    /** What they say of home; null where they said nothing. */
+    home: jsonb('home').$type<HomeAsked | null>(),
     by: uuid('by')
       .notNull()
       .references(() => staff.id),

@@ -11,7 +11,8 @@ export const HOME_SINCE_IDS = Object.keys(HOME_SINCE) as [HomeSince, ...HomeSinc
 
 /** What the season asks of a routine. Common practice. */
 export const SEASON_NOTES: Readonly<Partial<Record<Season, string>>> = {
-  winter: 'Frost and heated rooms: a richer cream, and the hydrating mask once more if it feels tight.',
+  winter:
+    'Frost and heated rooms: a richer cream, and the hydrating mask once more if it feels tight.',
   summer: 'Strong sun: sun protection again every two hours outdoors, a hat, and a lighter cream.',
 }
 /** What else is said where it fits. Common practice. */

@@ -11,6 +11,6 @@ export default route(
     reply: ok,
   },
   async ({ event, body }) => {
-    await submitForm(event, body.token, body.answers, body.medicines)
+    await submitForm(event, body.token, body.answers, body.medicines, body.home)
   },
 )

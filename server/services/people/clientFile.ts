@@ -85,6 +85,7 @@ const clientPart = (client: Client, today: string): ClientFile['client'] => ({
   notes: client.notes,
   faceHeightMm: client.faceHeightMm,
   faceWidthMm: client.faceWidthMm,
+  messages: client.messages,
   version: client.version,
   erased: client.erasedAt !== null,
 })

@@ -1,6 +1,6 @@
 import { and, eq, inArray, ne } from 'drizzle-orm'
 import { learnedFrom } from '#core/dosing/learned'
-import type { PastWork } from '#core/load/rest'
+import type { PastWork, Taken } from '#core/load/rest'
 import { takenIn } from '#core/record/taken'
 import type { SealedWork } from '#core/record/work'
 import type { VisitBundle } from '#core/visit/bundle'
@@ -8,6 +8,8 @@ import { lastTimes } from '#core/visit/lastTime'
 import { clientDocument, visitDocument, workElsewhere } from '#contracts/exchange'
 import { readParts, recordParts } from '#core/visit/record'
 import { imports, visits } from '#db/schema'
+import { toldAfterwards } from '../after/told'
+import { plannedBefore } from '../after/planned'
 import { readBare } from '../visits/bareBundle'
 import { database } from '../database'
 import { dayIn } from '../dates'
@@ -30,30 +32,34 @@ export async function earlierOf(
   but?: string,
 ): Promise<Earlier> {
   const { timeZone } = await thePractice()
-  const [sealed, open, elsewhere, home] = await Promise.all([
+  const [sealed, open, elsewhere, home, planned, told] = await Promise.all([
     sealedBefore(clientId, before),
     openBefore(me, clientId, before, but),
     elsewhereBefore(clientId, before),
     atHomeBefore(clientId, before),
+    plannedBefore(clientId, before),
+    toldAfterwards(clientId),
   ])
   const ours = [...sealed, ...open].sort((one, other) => other.at.getTime() - one.at.getTime())
   const all = [...ours, ...elsewhere].sort((one, other) => other.at.getTime() - one.at.getTime())
-  const worked = all.flatMap(({ at, work }) => (work ? [{ at, work }] : []))
+  const worked = all.flatMap(({ id, at, work }) => (work ? [{ id, at, work }] : []))
   const poured = worked.map(({ at, work: { label, loads } }) => ({
     ...{ at: at.getTime(), label, loads },
   }))
   return {
-    past: worked.map(({ at, work }) => pastOf(dayIn(timeZone, at), work)),
-    poured: [...poured, ...home].sort((one, other) => one.at - other.at),
+    past: worked.map(({ id, at, work }) => pastOf(dayIn(timeZone, at), work, told.get(id ?? ''))),
+    poured: [...poured, ...home, ...planned].sort((one, other) => one.at - other.at),
     lastTime: lastTimeOf(ours, timeZone),
     learned: learnedFrom([...ours].reverse().map(({ treatment }) => takenIn(treatment))),
   }
 }
 
-const pastOf = (day: string, { families, regions, techniques, taken }: SealedWork): PastWork => ({
-  ...{ day, families, regions, techniques },
-  ...(taken === undefined ? {} : { taken }),
-})
+/** @param told how it was taken by what the client said of it afterwards */
+function pastOf(day: string, work: SealedWork, told: Taken | undefined): PastWork {
+  const { families, regions, techniques } = work
+  const taken = [work.taken, told].includes('badly') ? 'badly' : (told ?? work.taken)
+  return { ...{ day, families, regions, techniques }, ...(taken === undefined ? {} : { taken }) }
+}
 
 /** How each technique went at the last visit that was treated here. */
 function lastTimeOf(ours: readonly Treated[], zone: string): VisitBundle['lastTime'] {
@@ -89,6 +95,7 @@ async function openBefore(
         recordParts({ ...bare, past: [], poured: [], lastTime: null, learned: {} }, ''),
       )
       return {
+        id: visit.id,
         at: momentOf(visit),
         makeUp: visit.makeUp,
         work,

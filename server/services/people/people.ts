@@ -18,6 +18,7 @@ export const values = (clientFields: ClientFields) => ({
   notes: clientFields.notes,
   faceHeightMm: clientFields.faceHeightMm,
   faceWidthMm: clientFields.faceWidthMm,
+  ...(clientFields.messages === undefined ? {} : { messages: clientFields.messages }),
 })
 
 export async function addClient(me: Staff, id: string, fields: ClientFields): Promise<void> {

@@ -1,6 +1,7 @@
 import { and, desc, eq, sql } from 'drizzle-orm'
+import { signWords } from '#core/aftercare/grading'
 import type { PastReaction } from '#core/screening/products/reactions'
-import { products, visitEvents, visits } from '#db/schema'
+import { checkIns, products, visitEvents, visits } from '#db/schema'
 import { database } from '../database'
 import { dayIn } from '../dates'
 import { thePractice } from '../practice'
@@ -21,7 +22,7 @@ export async function reactionsOf(clientId: string): Promise<PastReaction[]> {
     .where(and(eq(visits.clientId, clientId), isReaction))
     .orderBy(desc(visitEvents.at))
     .limit(MOST)
-  return rows.flatMap(({ at, body, product }) =>
+  const inTheRoom = rows.flatMap(({ at, body, product }) =>
     body?.kind === 'contraAction'
       ? [
           {
@@ -35,6 +36,32 @@ export async function reactionsOf(clientId: string): Promise<PastReaction[]> {
         ]
       : [],
   )
+  return [...inTheRoom, ...(await reactionsAtHome(clientId, timeZone))].sort(
+    (one, other) => other.at - one.at,
+  )
+}
+
+/** What was answered from home and put down to a product, by whoever saw to it. */
+async function reactionsAtHome(clientId: string, timeZone: string): Promise<PastReaction[]> {
+  const rows = await database()
+    .select({ answer: checkIns, product: products })
+    .from(checkIns)
+    .innerJoin(visits, eq(visits.id, checkIns.visitId))
+    .innerJoin(products, eq(products.id, checkIns.suspected))
+    .where(eq(visits.clientId, clientId))
+    .orderBy(desc(checkIns.at))
+    .limit(MOST)
+  return rows.map(({ answer, product }) => {
+    const at = answer.answeredAt ?? answer.at
+    return {
+      at: at.getTime(),
+      day: dayIn(timeZone, at),
+      productId: product.id,
+      productName: product.name,
+      inci: product.inci,
+      what: `at home: ${signWords(answer.answers ?? {}).join(', ') || 'told by the client'}`,
+    }
+  })
 }
 
 /** In how many reactions each product was suspected, whoever's they were. */

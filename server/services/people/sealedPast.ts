@@ -14,6 +14,8 @@ const MOST = 60
 
 /** A visit that was treated, with what its record or its taps say of it. */
 export interface Treated {
+  /** Of this house's own visit; one of another house has none. */
+  id?: string
   at: Date
   makeUp: (typeof visits.$inferSelect)['makeUp']
   work: SealedWork | null
@@ -37,7 +39,7 @@ export async function sealedBefore(clientId: string, before: Date): Promise<Trea
     .limit(MOST * PARTS_MOST)
   const found = new Map<string, Treated>()
   for (const { id, at, makeUp, name, content } of rows) {
-    const own = found.get(id) ?? { at, makeUp, work: null, treatment: null }
+    const own = found.get(id) ?? { id, at, makeUp, work: null, treatment: null }
     const { work, treatment } = readParts([{ name, content }])
     found.set(id, { ...own, work: work ?? own.work, treatment: treatment ?? own.treatment })
   }

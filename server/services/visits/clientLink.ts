@@ -2,6 +2,7 @@ import { HOUR_MS, toMilliseconds } from '#core/units'
 import { createHash, randomBytes } from 'node:crypto'
 import { and, desc, eq, gt, isNotNull, isNull } from 'drizzle-orm'
 import type { H3Event } from 'h3'
+import type { HomeAsked } from '#core/home/asked'
 import type { Answers } from '#core/screening/asking/answers'
 import { clientLinks, visits } from '#db/schema'
 import { ProblemError } from '../../problem/problem'
@@ -85,11 +86,12 @@ export async function submitForm(
   token: string,
   answers: Answers,
   medicines: string,
+  home: HomeAsked | null,
 ): Promise<void> {
   const link = await alive(event, token)
   const done = await database()
     .update(clientLinks)
-    .set({ submittedAt: new Date(), answers, medicines })
+    .set({ submittedAt: new Date(), answers, medicines, home })
     .where(
       and(
         eq(clientLinks.id, link.id),

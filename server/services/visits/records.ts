@@ -9,6 +9,7 @@ import { amended } from '#core/record/amendment'
 import { GENESIS, seal as sealParts } from '#core/record/seal'
 import { sealedPart } from '#core/record/walk'
 import { amendments, sealItems, seals, staff, visitEvents, visits } from '#db/schema'
+import { askAfter } from '../after/checkIns'
 import { conflict, refused } from '../../problem/problem'
 import type { Visit } from '../access'
 import { readBundle } from './bundle'
@@ -97,6 +98,7 @@ async function sealAsRead(
       .set({ status: 'sealed', recordText: text, version: visit.version + 1 })
       .where(eq(visits.id, visit.id))
     await drawDown(tx, me, bundle, parts)
+    await askAfter(tx, visit.id, bundle.today, readParts(parts).work)
     await keepCost(tx, bundle)
     return true
   })
