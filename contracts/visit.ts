@@ -46,6 +46,8 @@ export const visitPatch = z.strictObject({
   allowedBecause: said(200).optional(),
   fellAway: z.strictObject({ as: z.enum(['calledOff', 'noShow']), because: line(200) }).optional(),
   lateMinutes: z.int('whole minutes').min(0, '0 to 120').max(120, '0 to 120').optional(),
+  /** How it was taken, as the client says at its end. */
+  taken: z.enum(['well', 'badly']).nullable().optional(),
 })
 export type VisitPatch = z.infer<typeof visitPatch>
 

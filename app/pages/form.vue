@@ -8,6 +8,7 @@ import {
   type TopicId,
 } from '#core/catalogue/consultation/findings'
 import type { Answer, Answers } from '#core/screening/asking/answers'
+import { NOTHING_ASKED, type HomeAsked } from '#core/home/asked'
 import { isProblem, sayProblem, useApi } from '~/composables/useApi'
 import { keepBy } from '~/composables/keep'
 import { useDraft } from '~/composables/useDraft'
@@ -23,16 +24,19 @@ const token = ref('')
 const house = ref<{ practice: string; expiresAt: number; today: string } | null>(null)
 const answers = ref<Answers>({})
 const medicines = ref('')
+/** What is used at home; sent along only where it was opened. */
+const home = ref<HomeAsked | null>(null)
 const trouble = ref('')
 const sent = ref(false)
 const busy = ref(false)
 let draftKey = ''
 const draft = useDraft({
   key: () => draftKey,
-  value: () => ({ answers: answers.value, medicines: medicines.value }),
+  value: () => ({ answers: answers.value, medicines: medicines.value, home: home.value }),
   restore: (kept) => {
     answers.value = kept.answers
     medicines.value = kept.medicines
+    home.value = kept.home
   },
   open: () => !sent.value,
 })
@@ -85,13 +89,19 @@ async function send() {
   try {
     await api('/api/form/submit', {
       method: 'POST',
-      body: { token: token.value, answers: answers.value, medicines: medicines.value },
+      body: {
+        token: token.value,
+        answers: answers.value,
+        medicines: medicines.value,
+        home: home.value,
+      },
     })
     sent.value = true
     sessionStorage.removeItem(TAB)
     await draft.drop()
     answers.value = {}
     medicines.value = ''
+    home.value = null
   } catch (error) {
     trouble.value = sayProblem(error)
   } finally {
@@ -130,6 +140,13 @@ async function send() {
       <section class="panel">
         <h2>Medicines</h2>
         <VTextarea v-model="medicines" label="Medicines, in your own words" :maxlength="2000" />
+      </section>
+      <section class="panel stack">
+        <h2>At home</h2>
+        <HomeAskForm v-if="home" v-model="home" :disabled="false" />
+        <VBtn v-else variant="outlined" @click="home = NOTHING_ASKED">
+          Tell what you use at home
+        </VBtn>
       </section>
       <p v-if="trouble" role="alert" class="tag stop">{{ trouble }}</p>
       <p v-if="asksOpen && open" role="alert" class="tag watch">

@@ -148,6 +148,7 @@ export const visitBundle: z.ZodType<VisitBundle> = z.strictObject({
     version: z.int(),
     recordText: text,
     nextVisitAt: at.nullable(),
+    taken: z.enum(['well', 'badly']).nullable(),
   }),
   client: z.strictObject({
     id,

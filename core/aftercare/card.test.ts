@@ -58,9 +58,19 @@ describe('aftercare card', () => {
   })
   it('speaks of the other half where one is left, and of none otherwise', () => {
     const rules = (left: boolean) =>
-      aftercareCard(['ampoule'], false, 0, undefined, [], left).map((line) => line.rule)
+      aftercareCard(['ampoule'], false, 0, { halfLeft: left }).map((line) => line.rule)
     expect(rules(true)).toContain('half-ampoule')
     expect(rules(false)).not.toContain('half-ampoule')
+  })
+  it('is stricter on sun, longer, where the skin marks or minds the light, after work alone', () => {
+    const sun = (done: TechniqueId[], marks: boolean) =>
+      topic(aftercareCard(done, false, 0, { marks }), 'sun')
+    expect(sun(['acidMask'], true)?.until).toBeGreaterThan(sun(['acidMask'], false)?.until ?? 0)
+    expect(sun(['milk'], true)).toEqual(sun(['milk'], false))
+  })
+  it('counts extraction, acid and a shave of the brows for make-up', () => {
+    for (const done of ['extraction', 'acidMask', 'enzyme'] as const)
+      expect(topic(aftercareCard([done], false, 0), 'makeUp')?.until).toBe(12 * hour)
   })
   it('has a case for every row, and misses it when the row is gone', () => {
     for (const row of AFTERCARE) {
@@ -76,9 +86,8 @@ describe('aftercare card', () => {
             [technique],
             row.after === 'stopped',
             0,
+            { halfLeft: row.after === 'halfLeft', marks: row.marks === true },
             rows,
-            [],
-            row.after === 'halfLeft',
           ).some((aftercareLine) => aftercareLine.rule === row.id),
         )
       expect(fires(AFTERCARE), row.id).toBe(true)

@@ -17,21 +17,28 @@ export interface AftercareLine {
   until: number
 }
 
+/** What else a card is written from, beside the techniques. */
+interface CardMore {
+  /** What the bottles in use belong to by what they hold. */
+  held?: readonly FamilyId[]
+  /** Half of a piece that was opened is left, for tomorrow morning. */
+  halfLeft?: boolean
+  /** This skin marks easily, or something makes it mind the light. */
+  marks?: boolean
+}
+
 /**
  * What the client does at home, from what was really done: every row that fits, less those of which
  * another asks all, for as long; each with its end.
  * @param done techniques done and not skipped
  * @param endedAt milliseconds since 1970 at the end of the visit
- * @param held what the bottles in use belong to by what they hold
- * @param halfLeft half of a piece that was opened is left, for tomorrow morning
  */
 export function aftercareCard(
   done: readonly TechniqueId[],
   stopped: boolean,
   endedAt: number,
+  { held = [], halfLeft = false, marks = false }: CardMore = {},
   rows: readonly AftercareRow[] = AFTERCARE,
-  held: readonly FamilyId[] = [],
-  halfLeft = false,
 ): AftercareLine[] {
   const families = new Set<FamilyId>([
     ...done.flatMap((technique) => TECHNIQUES[technique].families),
@@ -42,7 +49,7 @@ export function aftercareCard(
     typeof aftercare.after === 'string'
       ? { any: done.length > 0, stopped, halfLeft, overnight }[aftercare.after]
       : aftercare.after.some((family) => families.has(family))
-  const fitting = rows.filter(fits)
+  const fitting = rows.filter((row) => fits(row) && (row.marks === undefined || marks))
   return TOPIC_IDS.flatMap((topic) =>
     fitting
       .filter((row) => row.topic === topic && !fitting.some((other) => goesFor(other, row, rows)))

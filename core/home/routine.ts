@@ -112,7 +112,8 @@ function stepsOf(time: TimeOfDay, { asked, wishes, input }: HomeQuestion) {
   })
   const byRank = wanted.toSorted((one, other) => (one.rank[time] ?? 0) - (other.rank[time] ?? 0))
   const few = byRank.slice(asked.steps)
-  left.push(...few.map(({ name }) => ({ name, why: `${asked.steps} steps were asked for` })))
+  const why = `${asked.steps} steps each time were asked for`
+  left.push(...few.map(({ name }) => ({ name: `${name} in the ${time}`, why })))
   return { kept: layered(byRank.slice(0, asked.steps)), left }
 }
 

@@ -25,16 +25,32 @@ export interface SealedWork {
   taken?: Taken
 }
 
-/** How a visit was taken, from what happened in the room. */
-function takenOf({ stopped, contraActions, reactions }: RoomState): Taken {
+/**
+ * How a visit was taken: badly by what happened in the room or by what the client says at its end;
+ * well only where they say so. Silence says nothing, and neither does a visit that was tapped through.
+ */
+function takenOf(
+  { stopped, contraActions, reactions }: RoomState,
+  told: Taken | undefined,
+  rushed: boolean,
+): Taken | undefined {
   const felt = reactions.some(
     ({ body }) => body.kind === 'sensation' && body.grade >= TOO_MUCH_FELT,
   )
-  return stopped !== undefined || contraActions.length > 0 || felt ? 'badly' : 'well'
+  if (stopped !== undefined || contraActions.length > 0 || felt) return 'badly'
+  return rushed && told === 'well' ? undefined : told
 }
 
-/** @param done the planned steps that were done */
-export function workOf(input: PlanInput, done: readonly PlanStep[], state: RoomState): SealedWork {
+/**
+ * @param done the planned steps that were done
+ * @param told how it was taken, as the client says at its end
+ */
+export function workOf(
+  input: PlanInput,
+  done: readonly PlanStep[],
+  state: RoomState,
+  told?: Taken,
+): SealedWork {
   const familiesOf = (step: PlanStep) => familiesOfStep(step, input.shelf)
   const strong = done.filter((step) => familiesOf(step).length > 0)
   // What asks for rest later is remembered with its zones; the label names only what takes
@@ -49,9 +65,9 @@ export function workOf(input: PlanInput, done: readonly PlanStep[], state: RoomS
       exfoliates(step.technique) ||
       TECHNIQUES[step.technique].families.some((family) => NAMED_BESIDES.includes(family)),
   )
-  const poured = rushedThrough(state, done)
-    ? loadsPlanned(input, done)
-    : loadsDone(input, done, state)
+  const rushed = rushedThrough(state, done) !== undefined
+  const taken = takenOf(state, told, rushed)
+  const poured = rushed ? loadsPlanned(input, done) : loadsDone(input, done, state)
   const loads: Partial<Record<RegionId, number>> = {}
   for (const region of REGION_IDS) if (poured[region] > 0) loads[region] = poured[region]
   return {
@@ -63,6 +79,6 @@ export function workOf(input: PlanInput, done: readonly PlanStep[], state: RoomS
         ? worked.map((step) => shortName(step.technique).toLowerCase()).join(', ')
         : 'gentle facial',
     techniques: [...new Set(done.map((step) => step.technique))],
-    taken: takenOf(state),
+    ...(taken === undefined ? {} : { taken }),
   }
 }

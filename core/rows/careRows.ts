@@ -7,6 +7,7 @@ import { SUIT_IDS, SUITS } from '../catalogue/products/suits'
 import { AFTERCARE, AFTERCARE_TITLES } from '../catalogue/rules/aftercare'
 import { REST_INTERVALS } from '../catalogue/rules/restIntervals'
 import { STOP_RULES } from '../catalogue/rules/stopRules'
+import { homeRows } from './homeRows'
 import { rowsOf, type Row } from './row'
 
 const patched = INGREDIENT_IDS.filter((id) => INGREDIENTS[id].patch !== undefined)
@@ -62,4 +63,5 @@ export const careRows = (): Row[] => [
     reason: own.why,
     source: own.source,
   })),
+  ...homeRows(),
 ]

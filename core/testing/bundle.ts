@@ -57,6 +57,7 @@ export function visitBundle(more: Partial<VisitBundle> = {}): VisitBundle {
       version: 1,
       recordText: '',
       nextVisitAt: null,
+      taken: null,
     },
     client: {
       id: 'client',

@@ -7,7 +7,7 @@ import type { TechniqueId } from '../catalogue/techniques/techniques'
 import type { ZoneId } from '../face/zones'
 import type { MeterKind } from '../catalogue/skin/meters'
 import type { Poured } from '../load/ledger'
-import type { PastWork } from '../load/rest'
+import type { PastWork, Taken } from '../load/rest'
 import type { Answers } from '../screening/asking/answers'
 import type { Preferences } from '../catalogue/consultation/preferences'
 import type { Signature, Withdrawal } from '../screening/consent/consent'
@@ -91,6 +91,8 @@ export interface VisitBundle {
     version: number
     recordText: string
     nextVisitAt: number | null
+    /** How the client says it was taken, at its end; null is not asked. */
+    taken: Taken | null
   }
   client: {
     id: string

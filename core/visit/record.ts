@@ -1,6 +1,6 @@
 import { familiesOfStep } from '../catalogue/products/families'
 import type { Lot } from '../catalogue/products/products'
-import { AFTERCARE } from '../catalogue/rules/aftercare'
+import { AFTERCARE, MINDS_LIGHT } from '../catalogue/rules/aftercare'
 import { goodUntil } from '../hygiene/opened'
 import { alongside } from '../planning/today/alongside'
 import { openedFor } from '../dosing/amount'
@@ -53,11 +53,14 @@ export function recordParts(
     done.map((step) => step.technique),
     state.stopped !== undefined,
     state.finishedAt ?? bundle.now,
-    undefined,
-    done.flatMap((step) => familiesOfStep(asUsed(step, state), bundle.shelf)),
-    // A half that is kept here goes home with nobody.
-    !bundle.openHalves.some(({ visitId }) => visitId === bundle.visit.id) &&
-      done.some((step) => halfIsLeft(asUsed(step, state), state, input)),
+    {
+      held: done.flatMap((step) => familiesOfStep(asUsed(step, state), bundle.shelf)),
+      // A half that is kept here goes home with nobody.
+      halfLeft:
+        !bundle.openHalves.some(({ visitId }) => visitId === bundle.visit.id) &&
+        done.some((step) => halfIsLeft(asUsed(step, state), state, input)),
+      marks: mindsLight(input),
+    },
   )
   const aftercare = card.map((line) => {
     const until = line.rule === HALF_LEFT ? halfUntil(bundle, state) : line.until
@@ -76,6 +79,7 @@ export function recordParts(
         input,
         done.map((step) => asUsed(step, state)),
         state,
+        bundle.visit.taken ?? undefined,
       ),
     ),
   ]
@@ -85,6 +89,11 @@ const HALF_LEFT = AFTERCARE.find(({ after }) => after === 'halfLeft')?.id
 /** Until when half of a piece is good that was opened at this visit. */
 const halfUntil = ({ now, practice }: VisitBundle, { finishedAt }: RoomState): number =>
   goodUntil('half', finishedAt ?? now, practice.timeZone)
+
+/** Whether this skin marks easily, or what the client has or takes makes it mind the light. */
+const mindsLight = ({ profile, answers }: Pick<PlanInput, 'profile' | 'answers'>): boolean =>
+  profile.conditions.includes('marksEasily') ||
+  MINDS_LIGHT.some((finding) => ![undefined, 'no'].includes(answers[finding]?.say))
 
 /** Half of what was opened for a step was not used: a stop leaves nothing to go home with. */
 function halfIsLeft(step: PlanStep, { taken, stopped }: RoomState, input: PlanInput): boolean {
@@ -115,6 +124,7 @@ const visitPart = ({ visit, client, staff, room, practice }: VisitBundle) => ({
   therapist: staff.name,
   room: room.name,
   practice: practice.name,
+  taken: visit.taken,
 })
 
 const consultationPart = (bundle: VisitBundle) => ({

@@ -36,6 +36,7 @@ export function demoBundle(
       version: 1,
       recordText: '',
       nextVisitAt: null,
+      taken: 'well',
     },
     client: {
       id: demoId(demoClient.key),

@@ -51,6 +51,7 @@ export async function seedPast(db: Database, demoClient: DemoClient, today: stri
       school: demoClient.school,
       status: 'closing',
       recordText: 'Went well.',
+      taken: 'well',
     })
     await db.insert(tables.consultations).values({
       id: demoId(`${key}-ask`),

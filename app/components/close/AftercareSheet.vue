@@ -1,53 +1,40 @@
 <script setup lang="ts">
-import { endsWithDay } from '#core/aftercare/card'
+import { forecastOfVisit } from '#core/visit/forecast'
+import { tonightOf } from '#core/visit/tonight'
 import type { AftercareOnRecord } from '#core/visit/record'
 import type { VisitBundle } from '#core/visit/bundle'
-import { dayAndClock, dayWords } from '~/composables/dates'
+import { dayAndClock, fullDay } from '~/composables/dates'
 
 /** What the client does at home and until when: one page to take along. */
 const props = defineProps<{ bundle: VisitBundle; lines: readonly AftercareOnRecord[] }>()
 const ended = computed(() =>
   Math.max(props.bundle.visit.at, ...props.bundle.events.map((event) => event.at)),
 )
-const untilWords = (until: string) => {
-  const at = Date.parse(until)
-  const { timeZone } = props.bundle.practice
-  return endsWithDay(at, ended.value) ? dayWords(at, timeZone) : dayAndClock(at, timeZone)
-}
+const care = computed(() => props.lines.map((line) => ({ ...line, until: Date.parse(line.until) })))
+const forecast = computed(() => forecastOfVisit(props.bundle))
+const tonight = computed(() => tonightOf(props.bundle))
+const zone = computed(() => props.bundle.practice.timeZone)
 </script>
 
 <template>
-  <article class="panel sheet aftercare">
+  <article class="panel sheet aftercare stack">
     <h2>At home, and until when</h2>
     <p class="soft onlyprint">
-      {{ bundle.client.name }} · {{ bundle.practice.name }}, {{ bundle.practice.phone }}
+      {{ bundle.client.name }} · {{ fullDay(bundle.visit.at, zone) }} · {{ bundle.staff.name }},
+      {{ bundle.practice.name }}, {{ bundle.practice.phone }}
     </p>
-    <ul class="plainlist">
-      <li v-for="line in lines" :key="line.rule" class="care">
-        <b>{{ line.sentence }}</b>
-        <span class="figures until">until {{ untilWords(line.until) }}</span>
-        <span class="soft">{{ line.why }}</span>
-      </li>
-    </ul>
-    <p>
-      Burning, swelling, blisters, or redness that grows: cool water, nothing on it, call
-      {{ bundle.practice.phone || 'us' }}. Trouble breathing: {{ bundle.practice.emergency }}.
+    <CallBox :practice="bundle.practice" />
+    <CareLines :lines="care" :ended="ended" :zone="zone" />
+    <p><b>Tonight:</b> {{ tonight.evening }}<br /><b>Tomorrow morning:</b> {{ tonight.morning }}</p>
+    <ForecastLines :lines="forecast" :zone="zone" />
+    <p v-if="bundle.nextBooked">
+      <b>Next visit:</b> {{ dayAndClock(bundle.nextBooked.startsAt, zone) }}
     </p>
     <p v-if="bundle.practice.cardText">{{ bundle.practice.cardText }}</p>
   </article>
 </template>
 
 <style scoped>
-.care {
-  display: flex;
-  flex-direction: column;
-  padding: 7px 0;
-  border-bottom: 1px solid var(--line);
-}
-.until {
-  color: var(--basin);
-  font-weight: 650;
-}
 .onlyprint {
   display: none;
 }

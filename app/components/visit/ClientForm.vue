@@ -12,6 +12,7 @@ interface Fields {
   notes: string
   faceHeightMm: string
   faceWidthMm: string
+  messages: string
 }
 const props = withDefaults(
   defineProps<{
@@ -34,6 +35,7 @@ const blank = (): Fields => ({
   notes: '',
   faceHeightMm: '190',
   faceWidthMm: '140',
+  messages: 'none',
 })
 const form = reactive<Fields>(
   props.client
@@ -86,6 +88,12 @@ async function discard() {
   await draft.drop()
   emit('close')
 }
+/** Only a link is sent, never a word of skin or health; and only to whoever wants it. */
+const MESSAGES = [
+  { value: 'none', title: 'none' },
+  { value: 'mail', title: 'by e-mail' },
+  { value: 'text', title: 'as a text message' },
+]
 const err = (field: keyof Fields) => fieldProblem(trouble.value, field)
 </script>
 
@@ -118,6 +126,12 @@ const err = (field: keyof Fields) => fieldProblem(trouble.value, field)
             :error-messages="err('phone')"
           /><VTextField v-model="form.email" label="E-mail" :error-messages="err('email')" />
         </div>
+        <VSelect
+          v-model="form.messages"
+          :items="MESSAGES"
+          label="Messages after a visit"
+          :error-messages="err('messages')"
+        />
         <VTextarea
           v-model="form.medicines"
           label="Medicines, in the client's words"

@@ -15,6 +15,7 @@ const { data, error, refresh } = await useAsyncData('practice', () =>
     <div class="between">
       <h1>Practice</h1>
       <span class="row">
+        <VBtn variant="outlined" to="/practice/messages">Messages</VBtn>
         <VBtn variant="outlined" to="/practice/money">Costs and prices</VBtn>
         <VBtn variant="outlined" to="/practice/house">Set up the practice</VBtn>
       </span>

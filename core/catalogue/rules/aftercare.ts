@@ -1,3 +1,4 @@
+import type { FindingId } from '../consultation/findings'
 import { COMMON_PRACTICE, type FamilyId } from '../kinds'
 
 export const TOPIC_IDS = ['sun', 'makeUp', 'exfoliation', 'heat', 'products', 'touch'] as const
@@ -39,6 +40,8 @@ export type AftercarePart =
  */
 export interface AftercareRow {
   id: string
+  /** Only for skin that marks, or with what makes it mind the light. */
+  marks?: true
   /** Work of these families, any work, a stop, half of a piece that is left, a mask slept in. */
   after: readonly FamilyId[] | 'any' | 'stopped' | 'halfLeft' | 'overnight'
   topic: AftercareTopic
@@ -93,16 +96,28 @@ export const AFTERCARE: readonly AftercareRow[] = [
     'sun',
     48,
     ['strongSun', 'sunProtection'],
-    'Keep out of strong sun; sun protection every morning.',
+    'Keep out of strong sun; sun protection every morning, two fingers long, again every two hours outdoors.',
     'fresh skin burns and marks',
   ),
+  {
+    ...row(
+      'sun-marks',
+      ['abrasion', 'needling', 'blade', 'peel', 'acid', 'enzyme', 'retinoid', 'friction', 'heat'],
+      'sun',
+      336,
+      ['strongSun', 'sunProtection'],
+      'Keep out of strong sun, wear a hat; sun protection every morning, two fingers long, again every two hours outdoors.',
+      'your skin marks easily, and light brings the marks back',
+    ),
+    marks: true,
+  },
   row(
     'sun-acid',
     ['acid', 'enzyme', 'retinoid'],
     'sun',
     168,
     ['sunProtection'],
-    'Sun protection every morning.',
+    'Sun protection every morning, two fingers long, again every two hours outdoors.',
     'the surface is thinner for some days',
     'FDA guidance on AHA labelling, 2005 (value from memory) for acids; common practice for enzyme',
   ),
@@ -112,7 +127,7 @@ export const AFTERCARE: readonly AftercareRow[] = [
     'sun',
     24,
     ['sunProtection'],
-    'Sun protection tomorrow morning.',
+    'Sun protection tomorrow morning, two fingers long for face and neck.',
     'freshly cleansed skin burns more easily',
   ),
   row(
@@ -123,6 +138,15 @@ export const AFTERCARE: readonly AftercareRow[] = [
     ['makeUp'],
     'No make-up for a day.',
     'nothing to be worked into fresh skin',
+  ),
+  row(
+    'makeup-worked',
+    ['extraction', 'acid', 'enzyme', 'browBlade', 'vacuum'],
+    'makeUp',
+    12,
+    ['makeUp'],
+    'No make-up today.',
+    'pores and skin were worked on and stay open to what is put on',
   ),
   row(
     'makeup-any',
@@ -277,6 +301,16 @@ export const AFTERCARE: readonly AftercareRow[] = [
     'Keep the face out of the sun.',
     'irritated skin marks',
   ),
+]
+
+/** Answers with which the lines on sun are stricter. Common practice. */
+export const MINDS_LIGHT: readonly FindingId[] = [
+  'melasma',
+  'darkMarks',
+  'lightMedicine',
+  'lightDisease',
+  'retinoid',
+  'isotretinoin',
 ]
 
 /** A rest at least so long is one of days: it ends with its day, a shorter one at its hour. */

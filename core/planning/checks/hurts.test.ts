@@ -194,7 +194,7 @@ describe('an acid, enzyme or retinoid is one in whatever bottle it sits', () => 
         expect(of(rate), `${kind}`).toBeGreaterThan(of(0))
         const step = usualStep(technique, { productId: 'held' })
         const held = familiesOfStep(step, [{ product: own }])
-        const card = aftercareCard([technique], false, 0, undefined, held)
+        const card = aftercareCard([technique], false, 0, { held })
         const plain = aftercareCard([technique], false, 0)
         expect(card, kind).not.toEqual(plain)
       }

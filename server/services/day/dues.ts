@@ -20,6 +20,7 @@ import {
 import { database } from '../database'
 import { dayBounds, dayIn } from '../dates'
 import { inCare } from '../access'
+import { answersDue } from './answers'
 import { isOwnHouse, lastBackupAt } from '../backups'
 import { thePractice } from '../practice'
 import type { Staff } from '../session/session'
@@ -27,6 +28,7 @@ import type { Staff } from '../session/session'
 /** What a day asks for beside its visits: patches to read, licences, devices and bottles that end. */
 export async function duesOn(me: Staff, day: string): Promise<DueLine[]> {
   const lines = await Promise.all([
+    answersDue(me, day),
     patchesToRead(me, day),
     licencesEnding(me, day),
     servicesDue(day),

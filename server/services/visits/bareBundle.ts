@@ -104,6 +104,7 @@ const visitPart = (visit: Visit): VisitBundle['visit'] => ({
   version: visit.version,
   recordText: visit.recordText,
   nextVisitAt: visit.nextVisitAt?.getTime() ?? null,
+  taken: visit.taken,
 })
 
 function peopleParts({ client, holder, room }: BundleRows, house: House, today: string) {

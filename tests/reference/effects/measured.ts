@@ -1,3 +1,4 @@
+import { homeMeasured } from './homeMeasured'
 import { AFTERCARE } from '#core/catalogue/rules/aftercare'
 import { CONTRAINDICATIONS } from '#core/catalogue/consultation/contraindications'
 import { ADAPTATIONS } from '#core/catalogue/skin/adaptations'
@@ -173,11 +174,18 @@ export const MEASURES: Readonly<Record<string, Measure>> = {
         const { after } = row
         const families = typeof after === 'string' ? [] : after
         const left = after === 'halfLeft'
-        const card = aftercareCard(['milk'], after === 'stopped', 0, [row], families, left)
+        const card = aftercareCard(
+          ['milk'],
+          after === 'stopped',
+          0,
+          { held: families, halfLeft: left },
+          [row],
+        )
         return card.map(({ until }) => until / HOUR_MS)
       },
     ]),
   ),
+  ...homeMeasured(),
   ...Object.fromEntries(
     PRODUCT_KINDS.map((kind) => [
       `dose ${kind}`,

@@ -195,6 +195,7 @@ async function onward() {
         </p>
       </section>
       <PreferencesPanel />
+      <HomeAskPanel />
       <ClientFormPanel
         v-if="may && !bundle.fromClient"
         :answers="answers"

@@ -17,7 +17,7 @@ const bundle = computed(() => visit.bundle)
 const sealed = computed(() => bundle.value?.seal ?? null)
 const text = ref(visit.bundle?.visit.recordText ?? '')
 const { trouble, busy, attempt } = useAttempt()
-const printing = ref<'record' | 'aftercare'>('record')
+const printing = ref<'record' | 'aftercare' | 'note'>('record')
 const amending = ref(false)
 const draft = useDraft({
   key: () => `close-${bundle.value?.visit.id ?? ''}`,
@@ -67,7 +67,7 @@ const exportIt = () =>
     const document = JSON.stringify(await api<unknown>(path('export')), null, 2)
     offerFile(document, 'visit.json', 'application/json')
   })
-const print = (what: 'record' | 'aftercare') =>
+const print = (what: 'record' | 'aftercare' | 'note') =>
   attempt(async () => {
     await visit.send('/printed', 'POST')
     printing.value = what
@@ -92,7 +92,15 @@ const followed = () =>
   <div v-if="bundle" class="close" :class="`print-${printing}`">
     <StopAction>
       <template v-if="parts">
-        <VBtn variant="outlined" @click="print('aftercare')">Print aftercare</VBtn>
+        <VBtn
+          variant="outlined"
+          :disabled="!bundle.practice.phone"
+          :title="
+            bundle.practice.phone ? '' : 'A card needs a number to call: enter it under Practice'
+          "
+          @click="print('aftercare')"
+          >Print aftercare</VBtn
+        >
         <VBtn variant="outlined" @click="print('record')">Print record</VBtn>
       </template>
       <VBtn
@@ -138,7 +146,9 @@ const followed = () =>
         </section>
         <PictureList v-if="bundle.photographs.length" :bundle="bundle" />
         <HalvesPanel class="noprint" moment="after" />
+        <TakenQuestion v-if="!sealed" :bundle="bundle" />
         <NextVisitPanel :bundle="bundle" @calendar="calendar" />
+        <AfterPanel @print-note="print('note')" />
         <VisitMoneyPanel
           v-if="session.me?.role === 'owner'"
           :visit-id="bundle.visit.id"
@@ -198,7 +208,11 @@ const followed = () =>
     padding: 0;
   }
   .print-record :deep(.aftercare),
-  .print-aftercare :deep(.record) {
+  .print-record :deep(.referral),
+  .print-aftercare :deep(.record),
+  .print-aftercare :deep(.referral),
+  .print-note :deep(.record),
+  .print-note :deep(.aftercare) {
     display: none;
   }
 }

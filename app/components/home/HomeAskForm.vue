@@ -1,0 +1,162 @@
+<script setup lang="ts">
+import { HOME_STEP_COUNTS } from '#core/catalogue/home/homeSteps'
+import { toggled } from '#core/screening/asking/answers'
+import { WEEK_DAYS } from '#core/units'
+import type { HomeAsked } from '#core/home/asked'
+import { isoDayWords } from '~/composables/dates'
+
+/** What is used at home and what the client will really do; the same questions for both to fill in. */
+const asked = defineModel<HomeAsked>({ required: true })
+defineProps<{ disabled: boolean }>()
+const set = (change: Partial<HomeAsked>) => {
+  asked.value = { ...asked.value, ...change }
+}
+const FIRST_MONDAY = Date.UTC(2024, 0, 1)
+const weekdayName = (day: number) =>
+  new Intl.DateTimeFormat('en-GB', { weekday: 'short', timeZone: 'UTC' }).format(
+    new Date(FIRST_MONDAY).setUTCDate(day),
+  )
+const WEEKDAYS = Array.from({ length: WEEK_DAYS }, (_, place) => place + 1)
+const setAway = (end: 'from' | 'to', day: string) => {
+  const { from, to } = asked.value.away ?? { from: day, to: day }
+  const away = { from, to, [end]: day }
+  set({ away: day === '' ? null : away.from <= away.to ? away : { from: day, to: day } })
+}
+const addSun = (day: string) => {
+  if (day !== '' && !asked.value.sunDays.includes(day))
+    set({ sunDays: [...asked.value.sunDays, day].sort() })
+}
+const setPhased = (change: Partial<{ name: string; since: string }>) => {
+  const next = { ...phasing.value, ...change }
+  phasing.value = next
+  set({ phased: next.name.trim() && next.since ? next : null })
+}
+/** What is typed of it so far: it counts once both are there. */
+const phasing = ref(asked.value.phased ?? { name: '', since: '' })
+</script>
+
+<template>
+  <div class="stack">
+    <div role="group" aria-label="Steps each time" class="row">
+      <span>Steps they will really do, morning and evening</span>
+      <ToggleChip
+        v-for="count in HOME_STEP_COUNTS"
+        :key="count"
+        :on="asked.steps === count"
+        :disabled="disabled"
+        @click="set({ steps: count })"
+        >{{ count }}</ToggleChip
+      >
+    </div>
+    <h3>In the evening now</h3>
+    <HomeUses :uses="asked.uses" :disabled="disabled" @change="(uses) => set({ uses })" />
+    <div class="checks">
+      <VCheckbox
+        :model-value="asked.vitaminC"
+        label="Vitamin C in the morning"
+        hide-details
+        density="compact"
+        :disabled="disabled"
+        @update:model-value="(on) => set({ vitaminC: Boolean(on) })"
+      />
+      <VCheckbox
+        :model-value="asked.wearsCover"
+        label="Make-up or sun protection most days"
+        hide-details
+        density="compact"
+        :disabled="disabled"
+        @update:model-value="(on) => set({ wearsCover: Boolean(on) })"
+      />
+      <VCheckbox
+        :model-value="asked.outdoors"
+        label="Outdoors most of the day"
+        hide-details
+        density="compact"
+        :disabled="disabled"
+        @update:model-value="(on) => set({ outdoors: Boolean(on) })"
+      />
+    </div>
+    <VTextField
+      :model-value="asked.usesNow"
+      label="What else is used: cleanser, creams, oils"
+      :maxlength="600"
+      hide-details
+      :disabled="disabled"
+      @update:model-value="(usesNow: string) => set({ usesNow })"
+    />
+    <div class="row" role="group" aria-label="Shaving days">
+      <span>Shaves on</span>
+      <ToggleChip
+        v-for="day in WEEKDAYS"
+        :key="day"
+        :on="asked.shaves.includes(day)"
+        :disabled="disabled"
+        @click="set({ shaves: toggled(asked.shaves, [day]).sort() })"
+        >{{ weekdayName(day) }}</ToggleChip
+      >
+    </div>
+    <div class="pair">
+      <DayField
+        :model-value="asked.away?.from ?? ''"
+        label="Away from home, first day"
+        whole
+        :disabled="disabled"
+        @update:model-value="(day: string) => setAway('from', day)"
+      />
+      <DayField
+        :model-value="asked.away?.to ?? ''"
+        label="Away from home, last day"
+        whole
+        :disabled="disabled"
+        @update:model-value="(day: string) => setAway('to', day)"
+      />
+      <DayField
+        :key="asked.sunDays.join()"
+        model-value=""
+        label="Day of a flight or long sun: add"
+        whole
+        :disabled="disabled"
+        @update:model-value="addSun"
+      />
+      <div class="row">
+        <VChip
+          v-for="day in asked.sunDays"
+          :key="day"
+          closable
+          :disabled="disabled"
+          @click:close="set({ sunDays: asked.sunDays.filter((own) => own !== day) })"
+          >{{ isoDayWords(day) }}</VChip
+        >
+      </div>
+      <VTextField
+        :model-value="phasing.name"
+        label="A serum taken a month on, a month off"
+        :maxlength="80"
+        hide-details
+        :disabled="disabled"
+        @update:model-value="(name: string) => setPhased({ name })"
+      />
+      <DayField
+        :model-value="phasing.since"
+        label="First day of it"
+        whole
+        :disabled="disabled"
+        @update:model-value="(since: string) => setPhased({ since })"
+      />
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.pair {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(240px, 1fr));
+  gap: 8px 12px;
+  align-items: start;
+}
+.checks {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 20px;
+}
+</style>

@@ -1,0 +1,178 @@
+<script setup lang="ts">
+import { HOME_STEPS, HOME_STEP_IDS } from '#core/catalogue/home/homeSteps'
+import { NIGHTS } from '#core/catalogue/home/nightRows'
+import { NOTHING_ASKED, offeredWishes, type HomeAsked, type HomeWishes } from '#core/home/asked'
+import { namesFor, routineFor } from '#core/home/routine'
+import { accepts } from '#core/visit/accepts'
+import { homeQuestionOf } from '#core/visit/homeQuestion'
+import { useAfterwards } from '~/composables/afterwards'
+import { dayAndClock } from '~/composables/dates'
+import { useDraft } from '~/composables/useDraft'
+import { useVisit } from '~/stores/visit'
+
+/** Writes the routine for home: asked first, then worked out as it is typed. */
+const visit = useVisit()
+const bundle = computed(() => visit.bundle)
+const { after, trouble, busy, send, attempt } = await useAfterwards()
+const may = computed(
+  () => bundle.value?.may.write === true && accepts(bundle.value.visit.status, 'home'),
+)
+const last = computed(() => after.value?.routine ?? null)
+const asked = ref<HomeAsked>(after.value?.asked?.asked ?? last.value?.asked ?? NOTHING_ASKED)
+const wishes = ref<HomeWishes>(
+  last.value?.wishes ??
+    (visit.input
+      ? offeredWishes(asked.value, visit.input.profile)
+      : { nights: [], vitaminC: false, named: {} }),
+)
+const draft = useDraft({
+  key: () => `home-${bundle.value?.visit.id ?? ''}`,
+  value: () => ({ asked: asked.value, wishes: wishes.value }),
+  restore: (kept) => {
+    asked.value = kept.asked
+    wishes.value = kept.wishes
+  },
+})
+onMounted(draft.start)
+const question = computed(
+  () => bundle.value && homeQuestionOf(bundle.value, asked.value, wishes.value),
+)
+const routine = computed(() => question.value && routineFor(question.value))
+const offerAnew = () => {
+  if (visit.input) wishes.value = offeredWishes(asked.value, visit.input.profile)
+}
+/** Steps of this routine for which the shelf has a product, and what may be named for each. */
+const names = computed(() => {
+  const shown = new Set(
+    [...(routine.value?.morning ?? []), ...(routine.value?.evening ?? [])].map(({ id }) => id),
+  )
+  return HOME_STEP_IDS.filter((id) => shown.has(id)).flatMap((id) => {
+    const fit = question.value ? namesFor(id, question.value) : []
+    const items = [
+      { value: '', title: 'the kind only' },
+      ...fit.map((own) => ({ value: own.id, title: own.name })),
+    ]
+    return fit.length > 0 ? [{ id, name: HOME_STEPS[id].name, items, first: fit[0]?.id ?? '' }] : []
+  })
+})
+const name = (id: string, value: string) => {
+  const named = { ...wishes.value.named, [id]: value === '' ? null : value }
+  wishes.value = { ...wishes.value, named }
+}
+const chosenName = (id: string, first: string) => {
+  const own = wishes.value.named[id]
+  return own === null ? '' : (own ?? first)
+}
+const versionWords = computed(() => {
+  const [latest] = after.value?.versions ?? []
+  if (!latest || !bundle.value) return 'Not written yet.'
+  const count = after.value?.versions.length ?? 0
+  const when = dayAndClock(latest.at, bundle.value.practice.timeZone)
+  return `Version ${count}, ${when} by ${latest.by}.`
+})
+const keep = async () => {
+  const body = { id: crypto.randomUUID(), asked: asked.value, wishes: wishes.value }
+  if (await send('/routine', body)) await draft.drop()
+}
+const print = () =>
+  attempt(async () => {
+    await visit.send('/printed', 'POST')
+    await nextTick()
+    window.print()
+  })
+</script>
+
+<template>
+  <div v-if="bundle && routine" class="page">
+    <StopAction>
+      <VBtn variant="outlined" @click="print">Print for the mirror</VBtn>
+      <VBtn v-if="may" color="primary" :loading="busy" @click="keep">Save the routine</VBtn>
+    </StopAction>
+    <div class="stack noprint">
+      <p v-if="trouble" role="alert" class="tag stop">{{ trouble }}</p>
+      <p class="soft">
+        <VBtn variant="text" size="small" :to="`/visits/${bundle.visit.id}/close`"
+          >Back to Close</VBtn
+        >
+        {{ versionWords }}
+      </p>
+      <section class="panel stack">
+        <div class="between">
+          <h2>What the evenings are for</h2>
+          <VBtn v-if="may" variant="text" size="small" @click="offerAnew">Offer anew</VBtn>
+        </div>
+        <WishList v-model="wishes" :disabled="!may" />
+      </section>
+      <section v-if="routine.short.length || routine.left.length" class="panel">
+        <h2>What did not fit</h2>
+        <ul class="plainlist">
+          <li v-for="own in routine.short" :key="own.id">
+            <b>{{ NIGHTS[own.id].name }}</b><span v-if="own.wanted"
+              >: {{ own.got }} of {{ own.wanted }} evenings</span
+            >
+            <span v-for="why in own.why" :key="why" class="soft why-line">{{ why }}</span>
+          </li>
+          <li v-for="own in routine.left" :key="own.name">
+            <b>{{ own.name }}</b> <span class="soft">{{ own.why }}</span>
+          </li>
+        </ul>
+      </section>
+      <details class="panel">
+        <summary><h2>Products by name</h2></summary>
+        <VSelect
+          v-for="own in names"
+          :key="own.id"
+          class="mt-2"
+          :model-value="chosenName(own.id, own.first)"
+          :items="own.items"
+          :label="own.name"
+          density="compact"
+          hide-details
+          :disabled="!may"
+          @update:model-value="(value: string) => name(own.id, value)"
+        />
+      </details>
+      <details class="panel" :open="after?.asked === null">
+        <summary><h2>What was asked</h2></summary>
+        <HomeAskForm v-model="asked" :disabled="!may" />
+      </details>
+    </div>
+    <section class="panel sheet">
+      <RoutineSheet :routine="routine" :client="bundle.client.name" :practice="bundle.practice" />
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.page {
+  display: grid;
+  grid-template-columns: 430px minmax(0, 1fr);
+  gap: 16px;
+  padding: 8px 24px 30px;
+  align-items: start;
+}
+summary {
+  cursor: pointer;
+}
+summary h2 {
+  display: inline;
+}
+.why-line {
+  display: block;
+}
+@media (max-width: 1000px) {
+  .page {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+@media print {
+  .page {
+    display: block;
+    padding: 0;
+  }
+  .sheet {
+    border: 0;
+    padding: 0;
+  }
+}
+</style>

@@ -1,0 +1,50 @@
+import { HOME_STEPS, LAYER_WAITS } from '../catalogue/home/homeSteps'
+import { NIGHTS } from '../catalogue/home/nightRows'
+import { FORECASTS } from '../catalogue/rules/forecast'
+import { OUTCOMES, SIGNS } from '../catalogue/rules/grading'
+import { DAY_HOURS } from '../units'
+import { rowsOf, type Row } from './row'
+
+/** Home, and what comes after: the routine's steps and evenings, what may come, answers from home. */
+export const homeRows = (): Row[] => [
+  ...rowsOf('Steps at home', Object.values(HOME_STEPS), (own) => ({
+    id: `home-${own.id}`,
+    title: own.name,
+    sentence: `${own.times.join(' and ')}: ${own.amount}. ${own.how}`,
+    reason: own.why,
+    source: own.source,
+  })),
+  ...rowsOf('Evenings at home', Object.values(NIGHTS), (own) => ({
+    id: `night-${own.id}`,
+    title: own.name,
+    sentence: `At most ${own.mostAWeek} evenings a week, ${own.gap} nights from one to the next, off ${own.offBefore} nights before the next visit.`,
+    reason: own.why,
+    source: own.source,
+  })),
+  ...rowsOf('Pauses between layers', LAYER_WAITS, (own) => ({
+    id: own.id,
+    title: `${own.minutes} min`,
+    sentence: own.sentence,
+    source: own.source,
+  })),
+  ...rowsOf('What may come', FORECASTS, (own) => ({
+    id: `may-come-${own.id}`,
+    title: own.sentence,
+    sentence: `${hoursWords(own.fromHours)} to ${hoursWords(own.untilHours)} after it. ${own.advice}`,
+    source: own.source,
+  })),
+  ...rowsOf('Answers from home', SIGNS, (own) => ({
+    id: `sign-${own.id}`,
+    title: own.asks,
+    sentence: own.choices
+      .map(({ word, expected, after }) =>
+        expected === after
+          ? `${word}: ${OUTCOMES[after].word}`
+          : `${word}: ${OUTCOMES[expected].word} while foreseen, then ${OUTCOMES[after].word}`,
+      )
+      .join('; '),
+    source: own.source,
+  })),
+]
+const hoursWords = (hours: number): string =>
+  hours >= 2 * DAY_HOURS ? `day ${hours / DAY_HOURS}` : `${hours} h`
