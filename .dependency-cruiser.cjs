@@ -17,6 +17,8 @@ const ROOMS = [
   'record',
   'aftercare',
   'course',
+  'home',
+  'claims',
   'visit',
   'cost',
   'stock',

@@ -102,6 +102,13 @@ function sayKept(when, { file, passphrase }) {
   if (passphrase) say(`  It opens with: ${passphrase}   (shown this once: write it down)`)
 }
 
+/** Where a device is spoken to: as it was named, else a stand-in in the demo, else nowhere. */
+async function doorOf(named, isDemo, openStandIn) {
+  if (named || !isDemo) return { door: named, opened: undefined }
+  const opened = await openStandIn()
+  return { door: `127.0.0.1:${opened.port}`, opened }
+}
+
 /** Tables, data, server: from here on a failure also takes the database down again. */
 async function open(cluster) {
   // A newer version changes tables only after what they hold is kept.
@@ -114,13 +121,18 @@ async function open(cluster) {
   // Opens the first hour, to whoever reads this terminal and to nobody else.
   const setupKey = waits ? randomBytes(24).toString('base64url') : ''
   const wanted = Number(process.env.OAK_PORT ?? FIRST_PORT)
-  // The demo has a bench of simulated meters; a real one is named by OAK_METERS.
-  const bench = accounts.length > 0 && !process.env.OAK_METERS ? await openMeterBench() : undefined
-  const meters = process.env.OAK_METERS ?? (bench && `127.0.0.1:${bench.port}`)
-  const office = accounts.length > 0 && !process.env.OAK_POST ? await openPostOffice() : undefined
-  const post = process.env.OAK_POST ?? (office && `127.0.0.1:${office.port}`)
+  const isDemo = accounts.length > 0
+  // The demo has simulated meters and a simulated post office; real ones are named from outside.
+  const bench = await doorOf(process.env.OAK_METERS, isDemo, openMeterBench)
+  const office = await doorOf(process.env.OAK_POST, isDemo, openPostOffice)
   const address = process.env.OAK_ORIGIN
-  const run = await runServer(cluster, { wanted, address, meters, post, setupKey })
+  const run = await runServer(cluster, {
+    wanted,
+    address,
+    meters: bench.door,
+    post: office.door,
+    setupKey,
+  })
   if (run.port !== wanted) say(`· Port ${wanted} is taken; using ${run.port}`)
   const note = () =>
     writeFileSync(
@@ -129,8 +141,8 @@ async function open(cluster) {
     )
   note()
   const clocks = [keepNightly(cluster, dataName), keepUp(cluster)]
-  if (accounts.length > 0) clocks.push(keepDemoToday(cluster.url('owner')))
-  const end = endingOf({ cluster, run, doors: [bench, office], clocks, note })
+  if (isDemo) clocks.push(keepDemoToday(cluster.url('owner')))
+  const end = endingOf({ cluster, run, doors: [bench.opened, office.opened], clocks, note })
   try {
     await whenReady(run.port, run.child)
   } catch (error) {

@@ -1,7 +1,7 @@
-import { USUAL_DAYS } from '../catalogue/rules/visit'
+import { NEXT_OFFERED, USUAL_DAYS } from '../catalogue/rules/visit'
 import { TECHNIQUES, type TechniqueId } from '../catalogue/techniques/techniques'
 import { earliestAgain } from '../load/rest'
-import { addDays } from '../screening/asking/days'
+import { addDays, weekdayOf } from '../screening/asking/days'
 
 interface NextVisit {
   day: string
@@ -20,4 +20,32 @@ export function suggestNext(done: readonly TechniqueId[], day: string): NextVisi
   )
   if (rest && rest.day > usual) return { day: rest.day, reason: rest.sentence, rule: rest.rule }
   return { day: usual, reason: 'one facial every four weeks', rule: 'course-usual' }
+}
+
+/** When somebody usually comes: 1 is Monday, minutes from midnight. */
+export interface UsualTime {
+  weekday: number
+  minute: number
+}
+
+/**
+ * Free places for the next visit, the nearest to this client's own weekday and hour first, one a day;
+ * never before the day that the rests allow.
+ * @param earliest ISO day
+ */
+export function nearPlaces<Place extends { day: string; startsAt: number }>(
+  places: readonly Place[],
+  earliest: string,
+  usual: UsualTime,
+  minuteOf: (startsAt: number) => number,
+): Place[] {
+  const away = (place: Place) => Math.abs(minuteOf(place.startsAt) - usual.minute)
+  const other = (place: Place) => Number(weekdayOf(place.day) !== usual.weekday)
+  const sorted = places
+    .filter(({ day }) => day >= earliest)
+    .toSorted(
+      (one, two) => other(one) - other(two) || away(one) - away(two) || one.startsAt - two.startsAt,
+    )
+  const seen = new Set<string>()
+  return sorted.filter(({ day }) => !seen.has(day) && seen.add(day)).slice(0, NEXT_OFFERED)
 }

@@ -1,6 +1,6 @@
 import { NIGHT_IDS, NIGHTS, type HomeStrength, type NightId } from '../catalogue/home/nightRows'
 import type { HomeSince } from '../catalogue/home/homeWords'
-import type { HomeStepCount } from '../catalogue/home/homeSteps'
+import { USUAL_STEPS, type HomeStepCount } from '../catalogue/home/homeSteps'
 import type { Profile } from '../skin/profile'
 
 /** How something is used at home now. */
@@ -32,7 +32,7 @@ export interface HomeAsked {
 }
 /** Nothing said yet: the careful start of a form. */
 export const NOTHING_ASKED: HomeAsked = {
-  steps: 4,
+  steps: USUAL_STEPS,
   wearsCover: true,
   uses: {},
   vitaminC: false,

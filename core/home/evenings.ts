@@ -9,7 +9,7 @@ import {
 import { HOME_POURINGS, HOME_REGIONS } from '../catalogue/consultation/home'
 import { REST_INTERVALS } from '../catalogue/rules/restIntervals'
 import type { PastWork } from '../load/rest'
-import { addDays, dayInWords, daysBetween } from '../screening/asking/days'
+import { addDays, dayInWords, daysBetween, weekdayOf } from '../screening/asking/days'
 import { toldMoment } from '../screening/asking/told'
 import type { Bar, Verdict } from '../screening/verdict/verdict'
 import { isNew, type HomeAsked, type HomeWish } from './asked'
@@ -61,10 +61,6 @@ export function blandEvening(day: string, asked: HomeAsked): BlandEvening | unde
   if (away && away.from <= day && day <= away.to) return 'away'
   return asked.shaves.includes(weekdayOf(day)) ? 'shave' : undefined
 }
-/** 1 is Monday, 7 is Sunday. @param day ISO day */
-export const weekdayOf = (day: string): number => (((daysBetween(A_MONDAY, day) % 7) + 7) % 7) + 1
-const A_MONDAY = '2024-01-01'
-
 /** By night why a wish is off then, before anything is assigned. */
 export function offEvenings(id: NightId, source: EveningsSource): (Off | undefined)[] {
   const nights = Math.max(0, daysBetween(source.today, source.until))

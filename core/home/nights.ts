@@ -109,6 +109,10 @@ export function bestNights(question: NightQuestion): (number | null)[] {
 export const keptOvernight = (hundredths: number, keeps: number): number =>
   Math.ceil(hundredths * keeps - ROUNDING)
 
+/** Nights that two different things are kept apart: only what takes something off is. */
+const apartOf = (one: NightWish, other: NightWish | undefined, apart: number): number =>
+  one.takesOff && other?.takesOff === true ? apart : 0
+
 /** Whether a wish may have tonight, after what the last nights held. */
 export function mayTonight(
   { wishes, room, apart }: Pick<NightQuestion, 'wishes' | 'room' | 'apart'>,
@@ -118,19 +122,17 @@ export function mayTonight(
   past: number,
   poured: number,
 ): boolean {
-  if (wish.off[night] === true) return false
-  if (wish.hundredths > 0 && poured > (room[night] ?? 0)) return false
+  const over = wish.hundredths > 0 && poured > (room[night] ?? 0)
+  if (over || wish.off[night] === true) return false
   const base = wishes.length + 1
   let had = 0
   for (let back = 1, left = past; back <= BACK; back++) {
     const was = (left % base) - 1
     left = Math.floor(left / base)
     if (was < 0) continue
-    if (was === place) {
-      if (back < WEEK_DAYS) had++
-      if (back < wish.gap) return false
-    }
-    if (wish.takesOff && wishes[was]?.takesOff === true && back < apart) return false
+    if (was === place && back < WEEK_DAYS) had++
+    const least = Math.max(was === place ? wish.gap : 0, apartOf(wish, wishes[was], apart))
+    if (back < least) return false
   }
   return had < (wish.perWeekOn?.[night] ?? wish.perWeek)
 }

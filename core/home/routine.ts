@@ -64,7 +64,7 @@ export interface HomeQuestion extends Omit<EveningsSource, 'today' | 'verdict'> 
  * Pure: the same question gives the same routine in the page and on the server.
  */
 export function routineFor(question: HomeQuestion): HomeRoutine {
-  const { asked, wishes, input, until } = question
+  const { wishes, input, until } = question
   const { today } = input
   const source: NightsSource = {
     ...question,

@@ -2,6 +2,7 @@ import { HOME_STEPS, LAYER_WAITS } from '../catalogue/home/homeSteps'
 import { NIGHTS } from '../catalogue/home/nightRows'
 import { FORECASTS } from '../catalogue/rules/forecast'
 import { OUTCOMES, SIGNS } from '../catalogue/rules/grading'
+import { CLAIMS } from '../catalogue/rules/claims'
 import { DAY_HOURS } from '../units'
 import { rowsOf, type Row } from './row'
 
@@ -17,7 +18,11 @@ export const homeRows = (): Row[] => [
   ...rowsOf('Evenings at home', Object.values(NIGHTS), (own) => ({
     id: `night-${own.id}`,
     title: own.name,
-    sentence: `At most ${own.mostAWeek} evenings a week, ${own.gap} nights from one to the next, off ${own.offBefore} nights before the next visit.`,
+    sentence: [
+      `at most ${own.mostAWeek} evenings a week`,
+      `${own.gap} nights from one to the next`,
+      `off ${own.offBefore} nights before the next visit`,
+    ].join(', '),
     reason: own.why,
     source: own.source,
   })),
@@ -43,6 +48,13 @@ export const homeRows = (): Row[] => [
           : `${word}: ${OUTCOMES[expected].word} while foreseen, then ${OUTCOMES[after].word}`,
       )
       .join('; '),
+    source: own.source,
+  })),
+  ...rowsOf('Claims in words for clients', CLAIMS, (own) => ({
+    id: `claim-${own.id}`,
+    title: own.words.join(', ').replaceAll('*', '…'),
+    sentence: `${own.grade}: say “${own.instead}”`,
+    reason: own.why,
     source: own.source,
   })),
 ]

@@ -71,6 +71,7 @@ const MORE_WORDS: Partial<Record<Written, Partial<Record<VisitStatus, string>>>>
     booked: 'Pictures belong to a treatment: none can be added before it begins.',
     sealed: 'Pictures belong to a treatment: none can be added after the record is sealed.',
   },
+  afterwards: { booked: 'That belongs after a treatment: it has not been started.' },
   seal: { treating: 'The treatment is not finished yet.' },
   amendment: {
     treating: 'Only a sealed record is amended; this one can still be edited.',

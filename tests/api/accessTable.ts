@@ -32,6 +32,8 @@ export const TABLE: readonly Row[] = [
   { route: 'GET /api/shelf', own: ALL },
   { route: 'GET /api/day', own: ALL },
   { route: 'GET /api/meters', own: ALL },
+  { route: 'GET /api/messages', own: ALL },
+  { route: 'POST /api/messages/[id]', own: ALL, body: () => ({ does: 'stop' }) },
   ...HOUSE_ROUTES,
   ...VISIT_ROUTES,
   { route: 'GET /api/practice', own: OWNER },

@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto'
+import { NOTHING_ASKED } from '#core/home/asked'
 import { tap } from '../support/visit'
 import { ALL, OWNER, SENIOR, type Row } from './rights'
 
@@ -29,6 +30,67 @@ export const VISIT_ROUTES: readonly Row[] = [
     own: ALL,
     other: OWNER,
     query: `photograph=${randomUUID()}`,
+  },
+  { route: 'GET /api/visits/[id]/home', object: 'visit', own: ALL, other: OWNER },
+  {
+    route: 'GET /api/visits/[id]/answer-picture',
+    object: 'visit',
+    own: ALL,
+    other: OWNER,
+    query: `photograph=${randomUUID()}`,
+  },
+  {
+    route: 'POST /api/visits/[id]/home-asked',
+    object: 'visit',
+    own: ALL,
+    other: OWNER,
+    body: () => ({ id: randomUUID(), asked: NOTHING_ASKED }),
+  },
+  {
+    route: 'POST /api/visits/[id]/routine',
+    object: 'visit',
+    own: ALL,
+    other: OWNER,
+    body: () => ({
+      id: randomUUID(),
+      asked: NOTHING_ASKED,
+      wishes: { nights: [], vitaminC: false, named: {} },
+    }),
+  },
+  {
+    route: 'POST /api/visits/[id]/card-link',
+    object: 'visit',
+    own: ALL,
+    other: OWNER,
+    body: () => ({ id: randomUUID(), send: false }),
+  },
+  {
+    route: 'POST /api/visits/[id]/told',
+    object: 'visit',
+    own: ALL,
+    other: OWNER,
+    body: () => ({ checkInId: randomUUID(), answers: {} }),
+  },
+  {
+    route: 'POST /api/visits/[id]/seen-to',
+    object: 'visit',
+    own: ALL,
+    other: OWNER,
+    body: () => ({ checkInId: randomUUID(), note: 'x', suspected: null }),
+  },
+  {
+    route: 'POST /api/visits/[id]/referrals',
+    object: 'visit',
+    own: ALL,
+    other: OWNER,
+    body: () => ({ id: randomUUID(), regions: ['chin'], seen: 'x', since: 'x' }),
+  },
+  {
+    route: 'POST /api/visits/[id]/referral-answers',
+    object: 'visit',
+    own: ALL,
+    other: OWNER,
+    body: () => ({ referralId: randomUUID(), answer: 'x' }),
   },
   { route: 'GET /api/visits/[id]/export', object: 'visit', own: SENIOR, other: OWNER },
   {

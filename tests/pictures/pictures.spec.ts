@@ -51,9 +51,6 @@ test('the desk', async ({ page }) => {
   await page.goto('/practice')
   await expect(page.getByText(/all valid$|seal valid/)).toBeVisible()
   await shoot(page, 'practice')
-  await page.goto('/practice/house')
-  await expect(page.getByRole('heading', { name: 'People who work here' })).toBeVisible()
-  await shoot(page, 'house')
 })
 
 test('the six stops, for the rower', async ({ page }) => {
@@ -87,6 +84,10 @@ test('the record', async ({ page }) => {
   await sealIt(page)
   await expect(page.getByText(/^\s*Seal \d+/)).toBeVisible()
   await shoot(page, 'close')
+  await page.getByRole('link', { name: 'Write the routine' }).click()
+  await page.getByRole('button', { name: '+ Retinoid' }).click()
+  await expect(page.getByRole('heading', { name: 'Evening: Retinoid' })).toBeVisible()
+  await shoot(page, 'routine')
 })
 
 for (const [client, name] of [['Signe Holmvik', 'plan-ferry']] as const) {

@@ -35,7 +35,7 @@ const EXCEPTIONS: readonly Exception[] = [
   },
   {
     why: 'bounds of the search, hashes and grids: they change how long it takes, not what it finds',
-    file: /^core\/(planning\/(search|steps)\/|timing\/stagger|screening\/asking\/days)/,
+    file: /^core\/(planning\/(search|steps)\/|timing\/stagger|screening\/asking\/days|home\/nights)/,
   },
   {
     why: 'how much may be said at once, and which moments a clock may name',

@@ -21,6 +21,11 @@ const make = (send: boolean) =>
     link.value = made.sent ? '' : `${location.origin}/card#${made.token}`
     emit('changed')
   })
+const noneWords = computed(() =>
+  props.after.contact.messages === 'none'
+    ? 'This client gets no messages. That is changed in the file.'
+    : 'No address for messages in the file.',
+)
 const CARRIES = { question: 'Question', card: 'Card' } as const
 const STATUS = { waiting: 'waits', sent: 'sent', failed: 'not sent', stopped: 'stopped' } as const
 const words = (own: Message) => {
@@ -40,11 +45,7 @@ const words = (own: Message) => {
       <VBtn variant="outlined" :loading="busy" @click="make(false)">Link to the card</VBtn>
     </div>
     <p v-if="!address" class="soft">
-      {{
-        after.contact.messages === 'none'
-          ? 'This client gets no messages. That is changed in the file.'
-          : 'No address for messages in the file.'
-      }}
+      {{ noneWords }}
     </p>
     <VTextField v-if="link" :model-value="link" label="Link, for this client alone" readonly />
     <ul v-if="after.messages.length" class="plainlist figures soft">

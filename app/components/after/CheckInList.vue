@@ -76,7 +76,7 @@ const tagOf = ({ outcome }: CheckIn) =>
           variant="outlined"
           :disabled="busy"
           @click="tell(own.id)"
-          >They told me</VBtn
+          >Answered by telephone</VBtn
         >
         <VBtn
           v-if="own.answeredAt && own.outcome !== 'expected'"

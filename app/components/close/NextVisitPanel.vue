@@ -70,6 +70,8 @@ const set = (movesNext: boolean) =>
     ...(movesNext ? { movesNext } : {}),
     ...(because.value.trim() ? { allowedBecause: because.value.trim() } : {}),
   })
+const book = (startsAt: number) =>
+  put({ nextVisitAt: DateTime.fromMillis(startsAt).toUTC().toISO({ suppressMilliseconds: true }) })
 /** One is booked already: it is moved only when that is said. */
 const asksToMove = computed(() => fieldProblem(problem.value, 'movesNext').length > 0)
 /** Something is in the way: an owner may say why it stands anyway. */
@@ -85,6 +87,13 @@ const inTheWay = computed(
       Booked: <NuxtLink class="own" :to="`/visits/${booked.id}/ask`">{{ booked.words }}</NuxtLink>
     </p>
     <p v-if="suggested" class="soft">{{ suggested }}</p>
+    <NextPlaces
+      v-if="!booked && suggestion"
+      :bundle="bundle"
+      :from="suggestion.day"
+      :disabled="busy || !bundle.may.write"
+      @choose="book"
+    />
     <div class="row">
       <DayField v-model="day" whole label="Day" density="compact" />
       <TimeField v-model="time" label="Time" density="compact" />

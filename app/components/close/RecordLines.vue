@@ -26,7 +26,7 @@ const amount = (product: BottleOnRecord) => {
     <tbody>
       <tr v-for="line in lines" :key="line.key">
         <td>
-          <b>{{ line.name }}</b>{{ line.passes ? `, ${line.passes} ×` : '' }}
+          <b>{{ line.name }}</b>
           <span v-if="countedWords(line)" class="soft seen">{{ countedWords(line) }}</span>
           <span v-if="line.confirmed" class="soft seen"
             >confirmed: {{ line.confirmed.join('; ').toLowerCase() }}</span

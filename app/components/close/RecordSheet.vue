@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { wornWords } from '#core/catalogue/consultation/makeUp'
 import type { RecordDraft } from '#core/record/build'
+import type { AftercareOnRecord } from '#core/visit/record'
 import type { VisitBundle } from '#core/visit/bundle'
 import { clock, dayAndClock } from '~/composables/dates'
 
@@ -10,6 +11,8 @@ const props = defineProps<{
   treatment: RecordDraft | null
   /** The notes as they were sealed. */
   sealedNotes: string | null
+  /** The lines of the card. */
+  sentHome: readonly AftercareOnRecord[]
 }>()
 const notes = defineModel<string>('notes', { required: true })
 const zone = computed(() => props.bundle.practice.timeZone)
@@ -88,6 +91,7 @@ const amended = ({ at, by, reason }: VisitBundle['amendments'][number]) =>
       <h3>Noted in the room</h3>
       <p>{{ noted }}</p>
     </template>
+    <RecordMore :bundle="bundle" :sent-home="sentHome" />
     <h3>Notes</h3>
     <VTextarea
       v-if="!bundle.seal"

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { HOME_STEP_COUNTS } from '#core/catalogue/home/homeSteps'
+import { addDays } from '#core/screening/asking/days'
 import { toggled } from '#core/screening/asking/answers'
 import { WEEK_DAYS } from '#core/units'
 import type { HomeAsked } from '#core/home/asked'
@@ -11,11 +12,9 @@ defineProps<{ disabled: boolean }>()
 const set = (change: Partial<HomeAsked>) => {
   asked.value = { ...asked.value, ...change }
 }
-const FIRST_MONDAY = Date.UTC(2024, 0, 1)
-const weekdayName = (day: number) =>
-  new Intl.DateTimeFormat('en-GB', { weekday: 'short', timeZone: 'UTC' }).format(
-    new Date(FIRST_MONDAY).setUTCDate(day),
-  )
+/** Any Monday names the days. */
+const A_MONDAY = '2024-01-01'
+const weekdayName = (day: number) => isoDayWords(addDays(A_MONDAY, day - 1)).replace(/ .*/, '')
 const WEEKDAYS = Array.from({ length: WEEK_DAYS }, (_, place) => place + 1)
 const setAway = (end: 'from' | 'to', day: string) => {
   const { from, to } = asked.value.away ?? { from: day, to: day }
@@ -138,7 +137,7 @@ const phasing = ref(asked.value.phased ?? { name: '', since: '' })
       />
       <DayField
         :model-value="phasing.since"
-        label="First day of it"
+        label="First day"
         whole
         :disabled="disabled"
         @update:model-value="(since: string) => setPhased({ since })"

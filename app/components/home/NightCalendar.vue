@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import { NIGHTS } from '#core/catalogue/home/nightRows'
-import { addDays, daysBetween } from '#core/screening/asking/days'
+import { addDays, daysBetween, weekdayOf } from '#core/screening/asking/days'
 import { WEEK_DAYS } from '#core/units'
-import { weekdayOf } from '#core/home/evenings'
 import type { HomeNight } from '#core/home/routine'
 import { isoDayWords } from '~/composables/dates'
 
@@ -21,7 +20,7 @@ const weeks = computed(() => {
     }),
   )
 })
-const dayWord = (day: string) => isoDayWords(day).split(' ').slice(1, 3).join(' ')
+const dayWord = (day: string) => isoDayWords(day).replace(/^\S+ | \d{4}$/g, '')
 const WEEKDAYS = computed(
   () => weeks.value[0]?.map(({ day }) => isoDayWords(day).slice(0, 3)) ?? [],
 )

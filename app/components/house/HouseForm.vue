@@ -98,6 +98,7 @@ const err = (field: string) => fieldProblem(trouble.value, field)
         maxlength="400"
         :error-messages="err('cardText')"
       />
+      <ClaimsRead v-model="form.cardText" />
       <VCheckbox
         v-model="form.ownersSecondFactor"
         label="Owners sign in with a second factor"

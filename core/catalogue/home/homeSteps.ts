@@ -162,6 +162,8 @@ export const HOME_STEPS: Readonly<Record<HomeStepId, HomeStep>> = {
 /** How many steps a client says they will really do, each time. */
 export const HOME_STEP_COUNTS = [2, 4, 6] as const
 export type HomeStepCount = (typeof HOME_STEP_COUNTS)[number]
+/** What a form begins with. House value. */
+export const USUAL_STEPS: HomeStepCount = 4
 
 /** Two layers that roll up where the second comes too soon. Common practice. */
 export interface LayerWait {

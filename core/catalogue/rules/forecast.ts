@@ -48,7 +48,7 @@ export const FORECASTS: readonly ForecastRow[] = [
     'dots-taken-out',
     ['extraction'],
     [0, 24],
-    'Small red dots where something was taken out.',
+    'Small red dots where pores were cleared.',
     'Do not press or cover them.',
     RED,
   ),

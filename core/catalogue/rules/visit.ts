@@ -9,6 +9,8 @@ export const PLACE_STEP = 15
  * never for lack of rest.
  */
 export const USUAL_DAYS = 28
+/** How many places are offered for a next visit. House value. */
+export const NEXT_OFFERED = 3
 
 /** Lengths that are offered for a visit, minutes. House values. */
 export const OFFERED_LENGTHS: readonly number[] = [30, 45, 60, 75, 90]

@@ -1,5 +1,5 @@
 /** Calendar days as ISO strings, without clocks or zones: `2026-03-01`. */
-import { DAY_MS } from '../../units'
+import { DAY_MS, WEEK_DAYS } from '../../units'
 
 const SHAPE = /^\d{4}-\d{2}-\d{2}$/
 
@@ -47,3 +47,8 @@ export function addDays(day: string, days: number): string {
   if (from === null) throw new RangeError(`not a day: ${day}`)
   return new Date((from + days) * DAY_MS).toISOString().slice(0, 10)
 }
+
+const A_MONDAY = '2024-01-01'
+/** 1 is Monday, 7 is Sunday. @param day ISO day */
+export const weekdayOf = (day: string): number =>
+  (((daysBetween(A_MONDAY, day) % WEEK_DAYS) + WEEK_DAYS) % WEEK_DAYS) + 1

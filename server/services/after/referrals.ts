@@ -6,6 +6,7 @@ import { referrals, staff } from '#db/schema'
 import { conflict } from '../../problem/problem'
 import type { Visit } from '../access'
 import { database } from '../database'
+import { mustAccept } from '../visits/holding'
 import type { Staff } from '../session/session'
 
 /** Notes for a doctor of one visit, each with its answer once there is one. */
@@ -31,6 +32,7 @@ export async function writeReferral(
   visit: Visit,
   { id, regions, seen, since }: z.infer<typeof referralPost>,
 ): Promise<void> {
+  mustAccept(visit, 'afterwards')
   await database()
     .insert(referrals)
     .values({ id, visitId: visit.id, regions: [...regions], seen, since, by: me.id })

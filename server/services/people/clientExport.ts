@@ -3,11 +3,16 @@ import type { z } from 'zod'
 import { clientDocument } from '#contracts/exchange'
 import {
   amendments,
+  checkIns,
   clientLinks,
   consents,
   consultations,
   followUps,
   halfFaces,
+  homeAsked,
+  homeRoutines,
+  messages,
+  referrals,
   photographs,
   homeUse,
   imports,
@@ -51,16 +56,19 @@ export async function exportClient(client: Client): Promise<z.output<typeof clie
 /** Tables that name the client themselves. */
 async function storedByClient(clientId: string) {
   const db = database()
-  const [visitRows, told, signed, read, home, imported, metered, back] = await Promise.all([
-    db.select().from(visits).where(eq(visits.clientId, clientId)).orderBy(asc(visits.startsAt)),
-    db.select().from(consultations).where(eq(consultations.clientId, clientId)),
-    db.select().from(consents).where(eq(consents.clientId, clientId)),
-    db.select().from(readings).where(eq(readings.clientId, clientId)),
-    db.select().from(homeUse).where(eq(homeUse.clientId, clientId)),
-    db.select().from(imports).where(eq(imports.clientId, clientId)),
-    db.select().from(meterReadings).where(eq(meterReadings.clientId, clientId)),
-    db.select().from(withdrawals).where(eq(withdrawals.clientId, clientId)),
-  ])
+  const [visitRows, told, signed, read, home, imported, metered, back, askedRows, routines] =
+    await Promise.all([
+      db.select().from(visits).where(eq(visits.clientId, clientId)).orderBy(asc(visits.startsAt)),
+      db.select().from(consultations).where(eq(consultations.clientId, clientId)),
+      db.select().from(consents).where(eq(consents.clientId, clientId)),
+      db.select().from(readings).where(eq(readings.clientId, clientId)),
+      db.select().from(homeUse).where(eq(homeUse.clientId, clientId)),
+      db.select().from(imports).where(eq(imports.clientId, clientId)),
+      db.select().from(meterReadings).where(eq(meterReadings.clientId, clientId)),
+      db.select().from(withdrawals).where(eq(withdrawals.clientId, clientId)),
+      db.select().from(homeAsked).where(eq(homeAsked.clientId, clientId)),
+      db.select().from(homeRoutines).where(eq(homeRoutines.clientId, clientId)),
+    ])
   return {
     visits: visitRows,
     consultations: told,
@@ -70,6 +78,8 @@ async function storedByClient(clientId: string) {
     imports: imported,
     meterReadings: metered,
     withdrawals: back,
+    homeAsked: askedRows,
+    homeRoutines: routines,
   }
 }
 
@@ -77,7 +87,7 @@ async function storedByClient(clientId: string) {
 async function storedByVisit(clientId: string) {
   const db = database()
   const own = db.select({ id: visits.id }).from(visits).where(eq(visits.clientId, clientId))
-  const [events, record, planned, sealed, amended, calls, forms, aside, halves, pictures] =
+  const [events, record, planned, sealed, amended, calls, forms, aside, halves, pictures, later] =
     await Promise.all([
       db.select().from(visitEvents).where(inArray(visitEvents.visitId, own)),
       db.select().from(sealItems).where(inArray(sealItems.visitId, own)),
@@ -89,6 +99,7 @@ async function storedByVisit(clientId: string) {
       db.select().from(lifts).where(inArray(lifts.visitId, own)),
       db.select().from(halfFaces).where(inArray(halfFaces.visitId, own)),
       db.select().from(photographs).where(inArray(photographs.visitId, own)),
+      storedAfterwards(clientId),
     ])
   return {
     events,
@@ -100,8 +111,26 @@ async function storedByVisit(clientId: string) {
     setAside: aside,
     halfFaces: halves,
     photographs: pictures,
+    ...later,
     // The link's own secret stays here, hashed as it is.
     ownForms: forms.map(({ tokenHash: _hash, ...form }) => form),
+  }
+}
+
+/** What the days after a visit have brought. */
+async function storedAfterwards(clientId: string) {
+  const db = database()
+  const own = db.select({ id: visits.id }).from(visits).where(eq(visits.clientId, clientId))
+  const [answers, sent, notes] = await Promise.all([
+    db.select().from(checkIns).where(inArray(checkIns.visitId, own)),
+    db.select().from(messages).where(eq(messages.clientId, clientId)),
+    db.select().from(referrals).where(inArray(referrals.visitId, own)),
+  ])
+  return {
+    checkIns: answers,
+    // A message that waits holds a link that opens something: that stays here.
+    messages: sent.map(({ words: _words, ...message }) => message),
+    referrals: notes,
   }
 }
 

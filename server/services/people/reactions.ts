@@ -59,7 +59,7 @@ async function reactionsAtHome(clientId: string, timeZone: string): Promise<Past
       productId: product.id,
       productName: product.name,
       inci: product.inci,
-      what: `at home: ${signWords(answer.answers ?? {}).join(', ') || 'told by the client'}`,
+      what: `at home: ${signWords(answer.answers ?? {}).join(', ') || 'as the client says'}`,
     }
   })
 }

@@ -12,6 +12,7 @@ import {
 import { addDays } from '#core/screening/asking/days'
 import { toMilliseconds } from '#core/units'
 import { checkIns, clients, messages, visits } from '#db/schema'
+import { codeOf } from '../../problem/fromDatabase'
 import { conflict, refused } from '../../problem/problem'
 import { makeHomeLink } from '../after/homeLinks'
 import { inCare, type Visit } from '../access'
@@ -20,6 +21,7 @@ import { dayIn } from '../dates'
 import { log } from '../log'
 import { thePractice } from '../practice'
 import type { Staff } from '../session/session'
+import { mustAccept } from '../visits/holding'
 import { postIs, putInPost } from './postLine'
 
 /** How many messages one look takes along. */
@@ -40,16 +42,17 @@ export function mayGoAt(from: number, timeZone: string): Date {
 const addressFor = ({ messages: way, email, phone }: typeof clients.$inferSelect) =>
   way === 'mail' ? (email ?? undefined) : way === 'text' ? (phone ?? undefined) : undefined
 
+type House = Awaited<ReturnType<typeof thePractice>>
 /** Puts a message on its way: a link, and no word of skin or health. */
 async function write(
   tx: Transaction,
+  house: House,
   client: typeof clients.$inferSelect,
   visitId: string,
   checkInId: string | null,
 ): Promise<boolean> {
   const sentTo = addressFor(client)
   if (sentTo === undefined || client.messages === 'none') return false
-  const house = await thePractice()
   const token = await makeHomeLink(tx, visitId, checkInId)
   const { origin } = useRuntimeConfig()
   const [kind, page] =
@@ -69,14 +72,15 @@ export async function sendCard(
   visit: Visit,
   send: boolean,
 ): Promise<{ token: string; sent: boolean }> {
-  const { phone } = await thePractice()
-  if (phone === '')
+  mustAccept(visit, 'afterwards')
+  const house = await thePractice()
+  if (house.phone === '')
     throw refused('The card has no number to call. Enter the practice’s telephone number first.', [
       { field: 'phone', given: '', allowed: 'a number, under Practice' },
     ])
   return database().transaction(async (tx) => {
     const [client] = await tx.select().from(clients).where(eq(clients.id, visit.clientId))
-    const sent = send && client !== undefined && (await write(tx, client, visit.id, null))
+    const sent = send && client !== undefined && (await write(tx, house, client, visit.id, null))
     const token = sent ? '' : await makeHomeLink(tx, visit.id, null)
     return { token, sent }
   })
@@ -84,7 +88,8 @@ export async function sendCard(
 
 /** Writes the questions that are due and can be asked in writing. */
 async function writeDue(): Promise<void> {
-  const { timeZone } = await thePractice()
+  const house = await thePractice()
+  const { timeZone } = house
   const today = dayIn(timeZone, Date.now())
   if (DateTime.now().setZone(timeZone).hour < ASKED_FROM_HOUR) return
   const due = await database()
@@ -106,7 +111,7 @@ async function writeDue(): Promise<void> {
     )
     .limit(BATCH)
   for (const { id, visitId, client } of due)
-    await database().transaction((tx) => write(tx, client, visitId, id))
+    await database().transaction((tx) => write(tx, house, client, visitId, id))
 }
 
 /**
@@ -146,7 +151,7 @@ async function sendOne(message: typeof messages.$inferSelect): Promise<void> {
     return
   }
   if (message.words === null) {
-    await end('failed', 'its words are not here any more')
+    await end('failed', 'its text was not kept')
     return
   }
   try {
@@ -168,7 +173,8 @@ export async function lookThrough(): Promise<void> {
     await writeDue()
     await sendWaiting()
   } catch (error) {
-    log.warn({ kind: error instanceof Error ? error.name : 'unknown' }, 'outbox')
+    const kind = error instanceof Error ? error.name : 'unknown'
+    log.warn({ kind, code: codeOf(error) }, 'outbox')
   } finally {
     busy = false
   }

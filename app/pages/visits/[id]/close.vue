@@ -128,6 +128,7 @@ const followed = () =>
         :bundle="bundle"
         :treatment="parts.treatment"
         :sealed-notes="parts.notes"
+        :sent-home="parts.aftercare"
       />
       <div class="stack side">
         <AftercareSheet :bundle="bundle" :lines="parts.aftercare" />
