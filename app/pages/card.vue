@@ -24,7 +24,7 @@ const zone = computed(() => card.value?.practice.timeZone ?? 'UTC')
 <template>
   <div class="paper stack">
     <template v-if="card">
-      <h1>At home</h1>
+      <h1>After your visit</h1>
       <p class="soft">
         {{ card.practice.name }}, with {{ card.therapist }} · {{ dayAndClock(card.at, zone) }}
       </p>

@@ -40,9 +40,17 @@ const readings = computed(() => {
       if (other === undefined || one === other) return String(one)
       return one === undefined ? String(other) : `${one} → ${other}`
     })
-    return [{ zone, name: ZONES[zone].name, cells }]
+    return [{ name: ZONES[zone].name, cells, as: cells.join('|') }]
   })
 })
+/** Zones that read alike stand in one line. */
+const alike = computed(() =>
+  [...new Set(readings.value.map((own) => own.as))].map((as) => {
+    const same = readings.value.filter((own) => own.as === as)
+    const names = same.map(({ name }, at) => (at === 0 ? name : name.toLowerCase())).join(', ')
+    return { as, names, cells: same[0]?.cells ?? [] }
+  }),
+)
 const consents = computed(() =>
   standingHere(props.bundle).map(
     ({ kind, until }) => `${CONSENTS[kind].name}, until ${isoDayWords(until)}`,
@@ -81,8 +89,8 @@ const home = computed(() => props.sentHome.map(({ sentence }) => sentence).join(
         </tr>
       </thead>
       <tbody>
-        <tr v-for="own in readings" :key="own.zone">
-          <td>{{ own.name }}</td>
+        <tr v-for="own in alike" :key="own.as">
+          <td>{{ own.names }}</td>
           <td v-for="(cell, at) in own.cells" :key="at" class="figures">{{ cell }}</td>
         </tr>
       </tbody>

@@ -24,6 +24,11 @@ const dayWord = (day: string) => isoDayWords(day).replace(/^\S+ | \d{4}$/g, '')
 const WEEKDAYS = computed(
   () => weeks.value[0]?.map(({ day }) => isoDayWords(day).slice(0, 3)) ?? [],
 )
+/** The evenings that are for something, as a list for a small screen. */
+const special = computed(() =>
+  props.nights.filter(({ id, bland }) => id !== null || bland !== null),
+)
+const lineOf = (night: HomeNight) => `${isoDayWords(night.day)}: ${night.bland ?? wordOf(night)}`
 const wordOf = (night: HomeNight) =>
   night.id === null ? (night.bland === null ? 'care' : 'only care') : NIGHTS[night.id].name
 </script>
@@ -53,6 +58,9 @@ const wordOf = (night: HomeNight) =>
       </tr>
     </tbody>
   </table>
+  <ul class="narrow plainlist">
+    <li v-for="night in special" :key="night.day">{{ lineOf(night) }}</li>
+  </ul>
 </template>
 
 <style scoped>
@@ -74,6 +82,17 @@ td {
   height: 48px;
   line-height: 1.2;
   overflow-wrap: anywhere;
+}
+.narrow {
+  display: none;
+}
+@media screen and (max-width: 560px) {
+  .nights {
+    display: none;
+  }
+  .narrow {
+    display: block;
+  }
 }
 td b {
   font-weight: 500;

@@ -29,6 +29,11 @@ const startWords = (from: string | null) => (from === null ? '' : ` · from ${is
 </template>
 
 <style scoped>
+@media print {
+  .lines {
+    break-inside: avoid;
+  }
+}
 ol {
   margin: 4px 0 0;
   padding-left: 1.3em;

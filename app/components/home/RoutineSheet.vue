@@ -15,6 +15,9 @@ const special = computed(() =>
     return lines ? [{ id, title: `Evening: ${NIGHTS[id].name}`, lines }] : []
   }),
 )
+const whose = computed(() =>
+  [props.client, `${props.practice.name} ${props.practice.phone}`].filter(Boolean).join(' · '),
+)
 const calendarWords = computed(() => `Evenings until ${isoDayWords(props.routine.until)}`)
 const usual = computed(() => (special.value.length > 0 ? 'Evening, on all other days' : 'Evening'))
 </script>
@@ -23,7 +26,7 @@ const usual = computed(() => (special.value.length > 0 ? 'Evening, on all other 
   <article class="routine stack">
     <div>
       <h2>At home</h2>
-      <p class="soft">{{ client }} · {{ practice.name }} {{ practice.phone }}</p>
+      <p class="soft">{{ whose }}</p>
     </div>
     <div class="cols">
       <RoutineLines title="Morning" :lines="routine.morning" />
