@@ -18,7 +18,11 @@ const NOT_CARRIED = [
   'pulse',
 ]
 /** A secret that is locked with the house's key opens nowhere else. */
-const BLANKED = { staff: { totp_secret: null, totp_step: 0 } }
+const BLANKED = {
+  staff: { totp_secret: null, totp_step: 0 },
+  // What waits to be sent holds a link of this house.
+  messages: { words: null },
+}
 const FORMAT = 'oak-basin/house'
 const VERSION = 1
 const BATCH = 500

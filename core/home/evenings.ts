@@ -2,6 +2,7 @@ import { AFTERCARE, type AftercarePart } from '../catalogue/rules/aftercare'
 import {
   BLAND_EVENINGS,
   NEW_APART,
+  NIGHTS_MOST,
   NIGHTS,
   type BlandEvening,
   type NightId,
@@ -61,10 +62,13 @@ export function blandEvening(day: string, asked: HomeAsked): BlandEvening | unde
   if (away && away.from <= day && day <= away.to) return 'away'
   return asked.shaves.includes(weekdayOf(day)) ? 'shave' : undefined
 }
+/** How many evenings there are until the next visit. */
+export const nightsUntil = ({ today, until }: Pick<EveningsSource, 'today' | 'until'>): number =>
+  Math.min(NIGHTS_MOST, Math.max(0, daysBetween(today, until)))
+
 /** By night why a wish is off then, before anything is assigned. */
 export function offEvenings(id: NightId, source: EveningsSource): (Off | undefined)[] {
-  const nights = Math.max(0, daysBetween(source.today, source.until))
-  return Array.from({ length: nights }, (_, night) =>
+  return Array.from({ length: nightsUntil(source) }, (_, night) =>
     offOn(id, addDays(source.today, night), source),
   )
 }

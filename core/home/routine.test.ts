@@ -278,6 +278,12 @@ describe('written routines (common practice)', () => {
     expect(nights[4]?.id).toBe('retinoid')
     expect(nights[5]?.bland).toContain('water')
   })
+  it('have their evenings where nothing is wished for, and no more than six weeks of them', () => {
+    const plain = routineFor(question({ done: ['tip'] }))
+    expect(plain.nights).toHaveLength(28)
+    expect(plain.nights.filter(({ bland }) => bland !== null)).toHaveLength(2)
+    expect(routineFor(question({ weeks: 20 })).nights).toHaveLength(42)
+  })
   it('say which month a serum taken a month on, a month off is in', () => {
     expect(phaseWords({ name: 'Serum', since: TODAY }, addDays(TODAY, 27))).toMatch(/: on until/)
     expect(phaseWords({ name: 'Serum', since: TODAY }, addDays(TODAY, 28))).toMatch(/: off until/)

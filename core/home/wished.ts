@@ -11,6 +11,7 @@ import {
   barsOn,
   eveningOf,
   firstNights,
+  nightsUntil,
   offEvenings,
   type EveningsSource,
   type Off,
@@ -114,7 +115,7 @@ export function giveNights(source: NightsSource): NightsGiven {
   })
   const wishes = source.wishes.filter(({ id }) => !barred.some((own) => own.id === id))
   const off = wishes.map(({ id }) => offEvenings(id, source))
-  const nights = off[0]?.length ?? 0
+  const nights = nightsUntil(source)
   const first = firstNights(wishes, off, source.asked)
   const question: NightQuestion = {
     nights,
