@@ -68,6 +68,10 @@ describe('aftercare card', () => {
     expect(sun(['acidMask'], true)?.until).toBeGreaterThan(sun(['acidMask'], false)?.until ?? 0)
     expect(sun(['milk'], true)).toEqual(sun(['milk'], false))
   })
+  it('names no evening or day in words beside the hour it ends at', () => {
+    for (const { id, sentence, hours } of AFTERCARE)
+      if (hours > 0.5) expect(sentence, id).not.toMatch(/\b(tonight|today|for a day)\b/)
+  })
   it('counts extraction, acid and a shave of the brows for make-up', () => {
     for (const done of ['extraction', 'acidMask', 'enzyme'] as const)
       expect(topic(aftercareCard([done], false, 0), 'makeUp')?.until).toBe(12 * hour)

@@ -27,7 +27,7 @@ const USUAL = new Map([
   ['nothing there to take out', 'extraction'],
   ['takes out what is ripe and softened', 'extraction'],
   [
-    'Do not touch your face or press where something was taken out; fresh pillowcase tonight.',
+    'Do not touch your face or press where something was taken out; a fresh pillowcase.',
     'extraction, said to the client',
   ],
 ])

@@ -136,7 +136,7 @@ export const AFTERCARE: readonly AftercareRow[] = [
     'makeUp',
     24,
     ['makeUp'],
-    'No make-up for a day.',
+    'No make-up.',
     'nothing to be worked into fresh skin',
   ),
   row(
@@ -145,7 +145,7 @@ export const AFTERCARE: readonly AftercareRow[] = [
     'makeUp',
     12,
     ['makeUp'],
-    'No make-up today.',
+    'No make-up.',
     'pores and skin were worked on and stay open to what is put on',
   ),
   row(
@@ -199,7 +199,7 @@ export const AFTERCARE: readonly AftercareRow[] = [
     'exfoliation',
     24,
     ['scrub', 'acid'],
-    'No scrub or acid tonight.',
+    'No scrub or acid.',
     'your skin was cleansed deeply today',
   ),
   row(
@@ -217,7 +217,7 @@ export const AFTERCARE: readonly AftercareRow[] = [
     'heat',
     24,
     ['sauna', 'bath'],
-    'No sauna or hot bath tonight.',
+    'No sauna or hot bath.',
     'your skin was warmed today',
   ),
   row(
@@ -262,7 +262,7 @@ export const AFTERCARE: readonly AftercareRow[] = [
     'touch',
     24,
     ['hands', 'pillow', 'press'],
-    'Do not touch your face or press where something was taken out; fresh pillowcase tonight.',
+    'Do not touch your face or press where something was taken out; a fresh pillowcase.',
     'cleared pores close on their own',
   ),
   row(
@@ -271,7 +271,7 @@ export const AFTERCARE: readonly AftercareRow[] = [
     'touch',
     12,
     ['hands', 'pillow'],
-    'Do not touch your face; fresh pillowcase tonight.',
+    'Do not touch your face; a fresh pillowcase.',
     'clean skin stays clean',
   ),
   row(
