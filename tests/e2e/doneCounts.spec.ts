@@ -110,7 +110,12 @@ test('what was done counts from the room on: record, card, stock, ledger, Day, f
   )
   await expect(page.getByText(/ended on the left cheek/).first()).toBeVisible()
   await expect(page.getByText('Burning under the cream').first()).toBeVisible()
-  await expect(page.getByText(/plainest cream/).filter({ visible: true }).first()).toBeVisible()
+  await expect(
+    page
+      .getByText(/plainest cream/)
+      .filter({ visible: true })
+      .first(),
+  ).toBeVisible()
   await sealIt(page)
   await expect(page.getByText(/^\s*Seal \d+/)).toBeVisible()
   await page.getByLabel('Day', { exact: true }).fill('2031-09-17')
