@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import type { SignAnswers } from '#core/aftercare/grading'
+import { unanswered, type SignAnswers } from '#core/aftercare/grading'
 import { SIGN_IDS, SIGNS, type SignId } from '#core/catalogue/rules/grading'
 import { HOME_SINCE_IDS } from '#core/catalogue/home/homeWords'
 import { HOME_STEP_COUNTS } from '#core/catalogue/home/homeSteps'
@@ -63,6 +63,8 @@ export const signAnswers: z.ZodType<SignAnswers> = z
       }),
     'answers of the question',
   )
+  // Silence is no answer: what was not said is not graded.
+  .refine((answers) => unanswered(answers).length === 0, 'every question answered')
 export const ANSWER_LIMIT = PHOTOGRAPH_LIMIT + 10_000
 export const howOpen = z.strictObject({ token: z.string().max(60) })
 export const howSubmit = z.strictObject({

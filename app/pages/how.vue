@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import type { HowOpened } from '#contracts/replies/home'
 import type { OutcomeId } from '#core/catalogue/rules/grading'
-import { SIGNS } from '#core/catalogue/rules/grading'
-import type { SignAnswers } from '#core/aftercare/grading'
+import { unanswered, type SignAnswers } from '#core/aftercare/grading'
 import { useAttempt } from '~/composables/attempt'
 import { useLinkKey } from '~/composables/linkKey'
 import { smallJpeg } from '~/composables/picture'
@@ -24,9 +23,7 @@ watch(key, (token) => {
     house.value = await api<HowOpened>('/api/how/open', { method: 'POST', body: { token } })
   })
 })
-const open = computed(
-  () => SIGNS.filter(({ id }) => id !== 'spotsWhere' && !answers.value[id]).length,
-)
+const open = computed(() => unanswered(answers.value).length)
 const call = computed(() => `tel:${(house.value?.phone ?? '').replace(/[^+\d]/g, '')}`)
 const emergencyCall = computed(() => `tel:${(house.value?.emergency ?? '').replace(/[^+\d]/g, '')}`)
 const send = () =>

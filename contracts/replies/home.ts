@@ -84,7 +84,11 @@ export const message = z.strictObject({
   endedAt: at.nullable(),
 })
 export type Message = z.infer<typeof message>
-export const messagesReply = z.strictObject({ connected: z.boolean(), messages: z.array(message) })
+export const messagesReply = z.strictObject({
+  connected: z.boolean(),
+  timeZone: text,
+  messages: z.array(message),
+})
 export type MessagesReply = z.infer<typeof messagesReply>
 export const referral = z.strictObject({
   id,

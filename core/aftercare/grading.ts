@@ -37,6 +37,13 @@ export function outcomeOf(answers: SignAnswers, allowed: readonly string[]): Out
   return [...bySign, ...byPair].reduce(worse)
 }
 
+/** Signs that are still to be answered; where spots are is asked of whoever has some. */
+export const unanswered = (answers: SignAnswers): SignId[] =>
+  SIGNS.filter(
+    ({ id, askedWith }) =>
+      answers[id] === undefined && (askedWith === undefined || placeOf(askedWith, answers) > 0),
+  ).map(({ id }) => id)
+
 /** What was answered beside the mildest, in the words of the question, for whoever calls back. */
 export const signWords = (answers: SignAnswers): string[] =>
   SIGNS.flatMap(({ id, asks, choices }) => {

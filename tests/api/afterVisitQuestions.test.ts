@@ -5,7 +5,7 @@ import type { HomeReply } from '#contracts/replies/home'
 import type { DayPage } from '#contracts/replies/day'
 import { NOTHING_ASKED } from '#core/home/asked'
 import { caller, signedIn, testUrl, type Caller } from '../support/http'
-import { bundleOf, prepared, sealedVisit, someone } from '../support/visit'
+import { ALL_CALM as CALM, bundleOf, prepared, sealedVisit, someone } from '../support/visit'
 
 const base = testUrl()
 const db = postgres(process.env.OAK_TEST_OWNER_DB ?? '', { max: 2 })
@@ -36,17 +36,6 @@ async function linkTo(checkInId: string): Promise<string> {
   await db`insert into home_links (id, visit_id, check_in_id, token_hash, expires_at)
     values (${randomUUID()}, ${visit}, ${checkInId}, ${hash}, now() + interval '1 day')`
   return token
-}
-const CALM = {
-  feel: 'soft',
-  redness: 'none',
-  itch: 'none',
-  swelling: 'none',
-  spots: 'none',
-  blisters: 'no',
-  eyes: 'no',
-  fever: 'no',
-  breath: 'no',
 }
 const submit = (token: string, answers: object) =>
   client('/api/how/submit', { method: 'POST', body: { token, answers, jpeg: null } })
@@ -116,7 +105,11 @@ describe('the days after a visit', () => {
     const guess = randomBytes(32).toString('base64url')
     expect((await submit(guess, CALM)).status).toBe(404)
     expect((await submit('short', CALM)).status).toBe(404)
-    expect((await submit(await linkTo(checkInId), { feel: 'great' })).status).toBe(400)
+    expect((await submit(await linkTo(checkInId), { ...CALM, feel: 'great' })).status).toBe(400)
+    // Silence is no answer, and neither are spots without their place.
+    expect((await submit(await linkTo(checkInId), {})).status).toBe(400)
+    const spots = { ...CALM, spots: 'few' }
+    expect((await submit(await linkTo(checkInId), spots)).status).toBe(400)
   })
 })
 

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import { NOTHING_ASKED } from '#core/home/asked'
-import { tap } from '../support/visit'
+import { ALL_CALM, tap } from '../support/visit'
 import { ALL, OWNER, SENIOR, type Row } from './rights'
 
 /** Rows of the routes of one visit. `own`: the caller holds it. */
@@ -69,7 +69,7 @@ export const VISIT_ROUTES: readonly Row[] = [
     object: 'visit',
     own: ALL,
     other: OWNER,
-    body: () => ({ checkInId: randomUUID(), answers: {} }),
+    body: () => ({ checkInId: randomUUID(), answers: ALL_CALM }),
   },
   {
     route: 'POST /api/visits/[id]/seen-to',

@@ -3,6 +3,7 @@ import type { ConcernId } from '#core/catalogue/kinds'
 import type { SchoolId } from '#core/catalogue/schools/schools'
 import type { TechniqueId } from '#core/catalogue/techniques/techniques'
 import type { PlanStep } from '#core/catalogue/techniques/step'
+import { SIGNS } from '#core/catalogue/rules/grading'
 import { randomUUID } from 'node:crypto'
 import { DateTime } from 'luxon'
 import { toPlanInput } from '#core/visit/planInput'
@@ -230,3 +231,10 @@ export const byTheWall = (day: string, time: string): string =>
   DateTime.fromISO(`${day}T${time}`, { zone: process.env.OAK_DEMO_ZONE ?? 'UTC' })
     .toUTC()
     .toISO({ suppressMilliseconds: true }) ?? ''
+
+/** An answer from home in which nothing is amiss. */
+export const ALL_CALM = Object.fromEntries(
+  SIGNS.flatMap(({ id, choices, askedWith }) =>
+    askedWith === undefined ? [[id, choices[0]?.value]] : [],
+  ),
+)

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { RegionId } from '#core/face/zones'
+import { dayOfMoment } from '#core/screening/asking/told'
 import { accepts } from '#core/visit/accepts'
 import { useAfterwards } from '~/composables/afterwards'
 import { useVisit } from '~/stores/visit'
@@ -45,7 +46,7 @@ const routineWords = computed(() => {
         :check-ins="after.checkIns"
         :visit-id="bundle.visit.id"
         :zone="bundle.practice.timeZone"
-        :today="new Date(bundle.now).toISOString().slice(0, 10)"
+        :today="dayOfMoment(bundle.now, bundle.practice.timeZone)"
         :products="used"
         :busy="busy"
         @told="(checkInId, answers) => send('/told', { checkInId, answers })"

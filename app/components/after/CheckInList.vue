@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { OUTCOMES, SIGNS } from '#core/catalogue/rules/grading'
+import { OUTCOMES } from '#core/catalogue/rules/grading'
 import type { CheckIn } from '#contracts/replies/home'
-import type { SignAnswers } from '#core/aftercare/grading'
+import { unanswered, type SignAnswers } from '#core/aftercare/grading'
 import { dayAndClock, isoDayWords } from '~/composables/dates'
 
 /** What the client says in the days after the visit, and what the house did about it. */
@@ -22,7 +22,7 @@ const seeing = ref('')
 const answers = ref<SignAnswers>({})
 const note = ref('')
 const suspected = ref<string | null>(null)
-const all = computed(() => SIGNS.every(({ id }) => id === 'spotsWhere' || answers.value[id]))
+const all = computed(() => unanswered(answers.value).length === 0)
 function tell(id: string) {
   telling.value = telling.value === id ? '' : id
   answers.value = {}

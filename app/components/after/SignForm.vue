@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { SIGNS, type SignId } from '#core/catalogue/rules/grading'
-import type { SignAnswers } from '#core/aftercare/grading'
+import { unanswered, type SignAnswers } from '#core/aftercare/grading'
 
 /** The questions after a visit, large enough for a thumb; the client and whoever telephones see the same. */
 const answers = defineModel<SignAnswers>({ required: true })
@@ -9,12 +9,11 @@ const set = (id: SignId, value: string) => {
   answers.value = { ...answers.value, [id]: value }
   emit('touched')
 }
-/** Where spots are is asked of whoever has some. */
-const asked = computed(() =>
-  SIGNS.filter(
-    ({ id }) => id !== 'spotsWhere' || ![undefined, 'none'].includes(answers.value.spots),
-  ),
-)
+/** What was answered stays in sight, and so does what is still to be. */
+const asked = computed(() => {
+  const open = unanswered(answers.value)
+  return SIGNS.filter(({ id }) => open.includes(id) || answers.value[id] !== undefined)
+})
 </script>
 
 <template>

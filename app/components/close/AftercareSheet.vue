@@ -3,6 +3,7 @@ import { forecastOfVisit } from '#core/visit/forecast'
 import { tonightOf } from '#core/visit/tonight'
 import type { AftercareOnRecord } from '#core/visit/record'
 import type { VisitBundle } from '#core/visit/bundle'
+import { useAfterwards } from '~/composables/afterwards'
 import { dayAndClock, fullDay } from '~/composables/dates'
 
 /** What the client does at home and until when: one page to take along. */
@@ -12,7 +13,12 @@ const ended = computed(() =>
 )
 const care = computed(() => props.lines.map((line) => ({ ...line, until: Date.parse(line.until) })))
 const forecast = computed(() => forecastOfVisit(props.bundle))
-const tonight = computed(() => tonightOf(props.bundle))
+const { after } = await useAfterwards()
+const written = computed(() => {
+  const own = after.value?.routine
+  return own?.visitId === props.bundle.visit.id ? own.routine : null
+})
+const tonight = computed(() => tonightOf(props.bundle, written.value))
 const zone = computed(() => props.bundle.practice.timeZone)
 </script>
 

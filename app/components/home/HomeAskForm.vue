@@ -37,7 +37,7 @@ const phasing = ref(asked.value.phased ?? { name: '', since: '' })
 <template>
   <div class="stack">
     <div role="group" aria-label="Steps each time" class="row">
-      <span>Steps they will really do, morning and evening</span>
+      <span>Steps that will really be done, each time</span>
       <ToggleChip
         v-for="count in HOME_STEP_COUNTS"
         :key="count"
@@ -84,7 +84,7 @@ const phasing = ref(asked.value.phased ?? { name: '', since: '' })
       @update:model-value="(usesNow: string) => set({ usesNow })"
     />
     <div class="row" role="group" aria-label="Shaving days">
-      <span>Shaves on</span>
+      <span>Shaving days</span>
       <ToggleChip
         v-for="day in WEEKDAYS"
         :key="day"

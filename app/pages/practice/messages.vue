@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { MESSAGE_HOURS } from '#core/catalogue/rules/messages'
 import type { Message, MessagesReply } from '#contracts/replies/home'
 import { useAttempt } from '~/composables/attempt'
 import { dayAndClock } from '~/composables/dates'
@@ -11,7 +12,8 @@ const { trouble, busy, attempt } = useAttempt()
 const { data, error, refresh } = await useAsyncData('messages', () =>
   api<MessagesReply>('/api/messages'),
 )
-const zone = Intl.DateTimeFormat().resolvedOptions().timeZone
+const zone = computed(() => data.value?.timeZone ?? 'UTC')
+const hours = `from ${MESSAGE_HOURS.from}:00 to ${MESSAGE_HOURS.to}:00`
 const CARRIES = { question: 'a question', card: 'the card' } as const
 const STATUS = { waiting: 'waits', sent: 'sent', failed: 'not sent', stopped: 'stopped' } as const
 const TAG = { waiting: 'watch', sent: 'good', failed: 'stop', stopped: 'calm' } as const
@@ -22,8 +24,8 @@ const decide = (own: Message, does: 'again' | 'stop') =>
   })
 const whenWords = (own: Message) =>
   own.endedAt === null
-    ? `${own.tries === 0 ? 'goes out' : `tried ${own.tries} times, again`} ${dayAndClock(own.nextAt, zone)}`
-    : dayAndClock(own.endedAt, zone)
+    ? `${own.tries === 0 ? 'goes out' : `tried ${own.tries} times, again`} ${dayAndClock(own.nextAt, zone.value)}`
+    : dayAndClock(own.endedAt, zone.value)
 </script>
 
 <template>
@@ -33,8 +35,8 @@ const whenWords = (own: Message) =>
       <VBtn variant="outlined" to="/practice">To the Practice page</VBtn>
     </div>
     <p class="soft">
-      Each holds a link and the name of the practice, no word of skin or health. They go out from
-      nine to twenty o’clock, only to clients who want them.
+      Each holds a link and the name of the practice, no word of skin or health. They go out
+      {{ hours }}, only to clients who want them.
     </p>
     <p v-if="error || trouble" role="alert" class="tag stop">
       {{ trouble || sayProblem(error) }}

@@ -44,6 +44,8 @@ export interface SignRow {
     expected: OutcomeId
     after: OutcomeId
   }[]
+  /** Asked only beside this one, where it is not at its mildest. */
+  askedWith?: SignId
   /** Forecast rows that allow for it. */
   allows: readonly string[]
   source: string
@@ -122,13 +124,16 @@ export const SIGNS: readonly SignRow[] = [
     ['many', 'many', 'watch', 'call'],
     ['painful', 'painful or deep ones', 'call'],
   ),
-  sign(
-    'spotsWhere',
-    'Where are the spots?',
-    [],
-    ['usual', 'where I usually get them, or none', 'expected'],
-    ['new', 'in new places', 'call'],
-  ),
+  {
+    ...sign(
+      'spotsWhere',
+      'Where are the spots?',
+      [],
+      ['usual', 'where I usually get them, or none', 'expected'],
+      ['new', 'in new places', 'call'],
+    ),
+    askedWith: 'spots',
+  },
   sign(
     'blisters',
     'Blisters, weeping or crusts?',

@@ -202,6 +202,7 @@ export async function messagesOf(of: { visitId: string } | { me: Staff }): Promi
 
 export const allMessages = async (me: Staff): Promise<MessagesReply> => ({
   connected: postIs(),
+  timeZone: (await thePractice()).timeZone,
   messages: await messagesOf({ me }),
 })
 
