@@ -67,7 +67,7 @@ test('close, routine, an answer by link on a small screen, due on Day, seen to, 
   await page.setViewportSize({ width: 1280, height: 800 })
   await open(page, '/')
   await page.getByRole('link', { name: `${name}: call today` }).click()
-  await expect(page.getByText('Redness: strong', { exact: false })).toBeVisible()
+  await expect(page.locator('#afterwards').getByText('Redness: strong')).toBeVisible()
   await page.getByRole('button', { name: 'Seen to' }).click()
   await page.getByLabel('What was advised or agreed').fill('cool water, no retinoid this week')
   await page.getByRole('button', { name: 'Save', exact: true }).click()
