@@ -2,8 +2,9 @@ import { z } from 'zod'
 import { unanswered, type SignAnswers } from '#core/aftercare/grading'
 import { SIGN_IDS, SIGNS, type SignId } from '#core/catalogue/rules/grading'
 import { HOME_SINCE_IDS } from '#core/catalogue/home/homeWords'
-import { HOME_STEP_COUNTS } from '#core/catalogue/home/homeSteps'
+import { HOME_STEP_COUNTS, HOME_STEP_IDS } from '#core/catalogue/home/homeSteps'
 import { HOME_STRENGTH_IDS, NIGHT_IDS } from '#core/catalogue/home/nightRows'
+import { PACK_LEFT_IDS } from '#core/catalogue/rules/adherence'
 import { MOST_A_WEEK } from '#core/catalogue/rules/recovery'
 import type { HomeAsked, HomeUse, HomeWishes } from '#core/home/asked'
 import { WEEK_DAYS } from '#core/units'
@@ -27,6 +28,9 @@ export const homeAsked: z.ZodType<HomeAsked> = z.strictObject({
   steps: z.literal(HOME_STEP_COUNTS),
   wearsCover: z.boolean(),
   uses: z.partialRecord(nightId, use),
+  // What older rows do not hold was not asked then.
+  oilCleanse: z.boolean().default(false),
+  packs: z.partialRecord(z.enum(HOME_STEP_IDS), z.enum(PACK_LEFT_IDS)).default({}),
   vitaminC: z.boolean(),
   usesNow: line(600),
   shaves: z.array(weekday).max(WEEK_DAYS).refine(once, 'each day once'),

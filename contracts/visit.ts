@@ -1,3 +1,4 @@
+import { HOME_STRENGTH_IDS } from '#core/catalogue/home/nightRows'
 import { STEP_MOST, VISIT_MINUTES } from '#core/catalogue/rules/visit'
 import { isWholeTicks, SHORTEST_STEP, type Minutes } from '#core/units'
 import { z } from 'zod'
@@ -61,6 +62,7 @@ const answer = z.strictObject({
   substances: z.array(said(60)).max(20).optional(),
   work: z.array(z.enum(WORK_ELSEWHERE_IDS)).max(5).optional(),
   perWeek: z.int('a whole number').min(1, 'from 1').max(14, 'to 14').optional(),
+  strength: z.enum(HOME_STRENGTH_IDS).optional(),
 })
 export const answers = z.partialRecord(
   z.enum(FINDING_IDS) as unknown as z.ZodEnum<{ [K in FindingId]: K }>,

@@ -1,7 +1,6 @@
 import { useIdle, useIntervalFn } from '@vueuse/core'
 import { toMilliseconds } from '#core/units'
 import { useSession } from '~/stores/session'
-import { useVisit } from '~/stores/visit'
 
 const LOOK_MS = 5000
 
@@ -12,10 +11,9 @@ const LOOK_MS = 5000
  */
 export function useSelfLock(): void {
   const session = useSession()
-  const visit = useVisit()
   const route = useRoute()
   const { lastActive } = useIdle()
-  const inTheRoom = () => route.path.endsWith('/treat') && visit.bundle?.visit.status === 'treating'
+  const inTheRoom = () => route.path.endsWith('/treat') && session.treating
   useIntervalFn(() => {
     const { me } = session
     if (!me || me.locked || inTheRoom()) return

@@ -143,7 +143,7 @@ async function send() {
       </section>
       <section class="panel stack">
         <h2>At home</h2>
-        <HomeAskForm v-if="home" v-model="home" :disabled="false" />
+        <HomeAskForm v-if="home" v-model="home" :answers="answers" :disabled="false" />
         <VBtn v-else variant="outlined" @click="home = NOTHING_ASKED">
           Tell what you use at home
         </VBtn>

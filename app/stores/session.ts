@@ -1,6 +1,5 @@
 import { defineStore } from 'pinia'
 import { isOutOfReach, isProblem, useApi } from '~/composables/useApi'
-import { useVisit } from '~/stores/visit'
 import type { Me } from '#core/visit/bundle'
 
 const LOCK_AGAIN_MS = 3000
@@ -8,6 +7,8 @@ const LOCK_AGAIN_MS = 3000
 export const useSession = defineStore('session', () => {
   const me = ref<Me | null>(null)
   const asked = ref(false)
+  /** A treatment runs on this device. Kept by the visit's store, which is not on every page. */
+  const treating = ref(false)
   const api = useApi()
 
   async function load() {
@@ -50,8 +51,8 @@ export const useSession = defineStore('session', () => {
    */
   async function lock() {
     if (me.value) me.value = { ...me.value, locked: true }
-    // The page lets go first: whatever the device's store does, nothing of a client stays in sight.
-    useVisit().bundle = null
+    // The page lets go first (the visit's store of its own accord): whatever the device's store
+    // does, nothing of a client stays in sight.
     clearNuxtData()
     const { forgetKey } = await import('~/composables/keep')
     await forgetKey()
@@ -72,5 +73,5 @@ export const useSession = defineStore('session', () => {
     await api('/api/session/unlock', { method: 'POST', body: given })
     if (me.value) me.value = { ...me.value, locked: false }
   }
-  return { me, asked, load, signIn, signOut, lock, unlock }
+  return { me, asked, treating, load, signIn, signOut, lock, unlock }
 })

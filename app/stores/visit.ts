@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia'
 import { isOutOfReach, useApi } from '~/composables/useApi'
 import { useVisitChanges } from '~/composables/visitChanges'
+import { useSession } from '~/stores/session'
 import { toPlanInput } from '#core/visit/planInput'
 import type { VisitBundle } from '#core/visit/bundle'
 import { openPoints } from '#core/visit/ready'
@@ -11,6 +12,23 @@ import type { PlanStep } from '#core/catalogue/techniques/step'
 export const useVisit = defineStore('visit', () => {
   const bundle = ref<VisitBundle | null>(null)
   const api = useApi()
+  const session = useSession()
+  // A locked device holds nothing of a client; and one that treats does not lock itself. Said from
+  // here, so that a page without a visit carries nothing of visits.
+  watch(
+    () => session.me?.locked,
+    (locked) => {
+      if (locked) bundle.value = null
+    },
+    { flush: 'sync' },
+  )
+  watch(
+    () => bundle.value?.visit.status === 'treating',
+    (treating) => {
+      session.treating = treating
+    },
+    { flush: 'sync' },
+  )
 
   /** The house's clock less this device's, milliseconds: measured whenever a reply says its time. */
   const clockOffset = ref(0)

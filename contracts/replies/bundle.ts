@@ -1,3 +1,4 @@
+import { homeAsked } from '../home'
 import { z } from 'zod'
 import { CONSENT_IDS } from '#core/catalogue/consultation/consents'
 import { MAKE_UP_IDS } from '#core/catalogue/consultation/makeUp'
@@ -182,6 +183,7 @@ export const visitBundle: z.ZodType<VisitBundle> = z.strictObject({
   consent: z
     .strictObject({ method: z.enum(['pen', 'typed']), name: maybe, at, guardian: yes })
     .nullable(),
+  homeAsked: homeAsked.nullable(),
   signatures: z.array(signature),
   withdrawals: z.array(withdrawal),
   readings: z.strictObject({ madeUp: read.nullable(), bare: read.nullable() }),

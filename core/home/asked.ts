@@ -1,6 +1,13 @@
 import { NIGHT_IDS, NIGHTS, type HomeStrength, type NightId } from '../catalogue/home/nightRows'
 import type { HomeSince } from '../catalogue/home/homeWords'
-import { USUAL_STEPS, type HomeStepCount } from '../catalogue/home/homeSteps'
+import {
+  FEWEST_STEPS,
+  USUAL_STEPS,
+  type HomeStepCount,
+  type HomeStepId,
+} from '../catalogue/home/homeSteps'
+import type { KeptLevel, PackLeft } from '../catalogue/rules/adherence'
+import type { Answers } from '../screening/asking/answers'
 import type { Profile } from '../skin/profile'
 
 /** How something is used at home now. */
@@ -16,6 +23,10 @@ export interface HomeAsked {
   /** Make-up or sun protection is worn most days. */
   wearsCover: boolean
   uses: Partial<Record<NightId, HomeUse>>
+  /** An oil, a balm or a milk takes the day off in the evening: cleansing like the room's. */
+  oilCleanse: boolean
+  /** What is left of the packs of the last routine. */
+  packs: Partial<Record<HomeStepId, PackLeft>>
   /** Vitamin C in the morning: used already. */
   vitaminC: boolean
   /** What else is used, in their own words. */
@@ -30,11 +41,15 @@ export interface HomeAsked {
   /** A serum that is taken a month on, a month off, since when. */
   phased: { name: string; since: string } | null
 }
+/** How something is used of which no more is said. */
+export const USUAL_USE: HomeUse = { perWeek: 0, strength: 'usual', since: 'weeks' }
 /** Nothing said yet: the careful start of a form. */
 export const NOTHING_ASKED: HomeAsked = {
   steps: USUAL_STEPS,
   wearsCover: true,
   uses: {},
+  oilCleanse: false,
+  packs: {},
   vitaminC: false,
   usesNow: '',
   shaves: [],
@@ -42,6 +57,25 @@ export const NOTHING_ASKED: HomeAsked = {
   sunDays: [],
   outdoors: false,
   phased: null,
+}
+
+/**
+ * Home as it is used, with what the consultation has asked already: how often a retinoid, an acid or
+ * a scrub is used and how strong it is are asked there, once, and pour into the basins from there. Unsure, or no rhythm
+ * named, counts as one evening a week: the cautious side.
+ * @returns the same, with the rhythm of the answers where there is one
+ */
+export function asUsed(asked: HomeAsked, answers: Answers): HomeAsked {
+  const uses = { ...asked.uses }
+  for (const id of NIGHT_IDS) {
+    const { finding } = NIGHTS[id]
+    const answer = finding && answers[finding]
+    if (!answer) continue
+    const perWeek = answer.say === 'no' ? 0 : Math.ceil(answer.perWeek ?? (uses[id]?.perWeek || 1))
+    const strength = answer.strength ?? uses[id]?.strength ?? USUAL_USE.strength
+    uses[id] = { ...(uses[id] ?? USUAL_USE), perWeek, strength }
+  }
+  return { ...asked, uses }
 }
 
 /** What the routine should hold beside the care of every day, what matters most first. */
@@ -59,9 +93,14 @@ export interface HomeWishes {
 
 /**
  * A first offer: what is used goes on as often as it may, and what this skin gains by is added. New
- * acids and retinoids are never offered: they are asked for.
+ * acids and retinoids are never offered: they are asked for. Where the last routine was not kept,
+ * nothing is added.
  */
-export function offeredWishes(asked: HomeAsked, profile: Profile): HomeWishes {
+export function offeredWishes(
+  asked: HomeAsked,
+  profile: Profile,
+  kept: KeptLevel = 'unknown',
+): HomeWishes {
   const nights = NIGHT_IDS.flatMap((id): HomeWish[] => {
     const used = asked.uses[id]
     if (used && used.perWeek > 0)
@@ -70,6 +109,7 @@ export function offeredWishes(asked: HomeAsked, profile: Profile): HomeWishes {
       ]
     const { forSkin } = NIGHTS[id]
     const fits =
+      kept !== 'not' &&
       forSkin !== undefined &&
       (forSkin.types.includes(profile.type) ||
         forSkin.conditions.some((own) => profile.conditions.includes(own)))
@@ -77,6 +117,10 @@ export function offeredWishes(asked: HomeAsked, profile: Profile): HomeWishes {
   })
   return { nights, vitaminC: asked.vitaminC, named: {} }
 }
+
+/** Steps that are offered next: the fewest where the last routine was not kept. */
+export const offeredSteps = ({ steps }: HomeAsked, kept: KeptLevel): HomeStepCount =>
+  kept === 'not' ? FEWEST_STEPS : steps
 
 /** Whether it is not used yet: it begins slowly, and a week from any other new thing. */
 export const isNew = (asked: HomeAsked, id: NightId): boolean => {

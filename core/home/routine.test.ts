@@ -67,6 +67,8 @@ const asked = fc.record({
       since: fc.constantFrom(...HOME_SINCE_IDS),
     }),
   ),
+  oilCleanse: fc.boolean(),
+  packs: fc.constant({}),
   vitaminC: fc.boolean(),
   usesNow: fc.constant(''),
   shaves: fc.uniqueArray(fc.integer({ min: 1, max: 7 }), { maxLength: 3 }),

@@ -1,11 +1,12 @@
 import { HOME_POURINGS, HOME_REGIONS } from '../catalogue/consultation/home'
-import { HOME_STRENGTHS, NIGHTS, TAKES_OFF_APART, type NightId } from '../catalogue/home/nightRows'
+import { NIGHTS, TAKES_OFF_APART, type NightId } from '../catalogue/home/nightRows'
+import { pouredByStrength } from '../load/home'
 import { halfLifeHours, remainingAt, type Poured } from '../load/ledger'
 import { toleranceOf } from '../load/tolerance'
 import type { Bar, Verdict } from '../screening/verdict/verdict'
 import type { Profile } from '../skin/profile'
 import { addDays } from '../screening/asking/days'
-import { ALL_PERCENT, DAY_HOURS, percentOf, WEEK_DAYS } from '../units'
+import { ALL_PERCENT, DAY_HOURS, WEEK_DAYS } from '../units'
 import { isNew, type HomeAsked, type HomeWish } from './asked'
 import {
   barsOn,
@@ -43,7 +44,7 @@ const POURS = Object.fromEntries(HOME_POURINGS.map((row) => [row.finding, row.hu
 export const pouredBy = ({ id, strength }: Pick<HomeWish, 'id' | 'strength'>): number => {
   const { finding } = NIGHTS[id]
   const usual = finding === undefined ? 0 : (POURS[finding] ?? 0)
-  return Math.round(percentOf(usual, HOME_STRENGTHS[strength].percent))
+  return pouredByStrength(usual, strength)
 }
 
 /** What the consultation or the skin says against it altogether. */

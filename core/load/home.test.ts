@@ -95,6 +95,22 @@ describe('what is used at home', () => {
   })
 })
 
+describe('how strong it is', () => {
+  it('pours more the stronger it is, and the usual where nothing is said', () => {
+    const poured = (strength?: 'mild' | 'usual' | 'strong') =>
+      pouredAtHome(
+        allNo({
+          homeAcid: { say: 'yes', date: TODAY, ...(strength === undefined ? {} : { strength }) },
+        }),
+        TODAY,
+        'UTC',
+      )[0]?.loads.chin ?? 0
+    expect(poured('mild')).toBeLessThan(poured('usual'))
+    expect(poured('usual')).toBeLessThan(poured('strong'))
+    expect(poured()).toBe(poured('usual'))
+  })
+})
+
 describe('a rhythm that was told', () => {
   it('is a habit only from once a week on; unsaid it is one evening, said it is all of four weeks', () => {
     const told = (perWeek?: number) =>

@@ -1,6 +1,7 @@
 import { HABIT_WEEKS } from '../catalogue/rules/recovery'
-import { WEEK_DAYS } from '../units'
+import { percentOf, WEEK_DAYS } from '../units'
 import { HOME_POURINGS } from '../catalogue/consultation/home'
+import { HOME_STRENGTHS, type HomeStrength } from '../catalogue/home/nightRows'
 import type { Answer, Answers } from '../screening/asking/answers'
 import { addDays, daysBetween, isDay } from '../screening/asking/days'
 import { toldMoment } from '../screening/asking/told'
@@ -13,6 +14,9 @@ export const habitsAtHome = (answers: Answers): string[] =>
     return answer && answer.say !== 'no' && (answer.perWeek ?? 0) > 0 ? [row.label] : []
   })
 
+/** What an evening pours in, hundredths a region, by how strong it is. */
+export const pouredByStrength = (hundredths: number, strength: HomeStrength = 'usual'): number =>
+  Math.round(percentOf(hundredths, HOME_STRENGTHS[strength].percent))
 /** The last evening that was named; last night where none was, or none that can be. */
 const lastEvening = ({ date }: Answer, today: string): string =>
   date !== undefined && isDay(date) && date <= today ? date : addDays(today, -1)
@@ -48,6 +52,7 @@ export function pouredAtHome(
     const last = lastEvening(answer, today)
     const gap = daysApart(answer)
     const nights = gap === undefined ? 1 : Math.floor((HABIT_WEEKS * WEEK_DAYS) / gap)
+    const hundredths = pouredByStrength(row.hundredths, answer.strength)
     const since = goesOn && gap !== undefined ? sinceThen(last, today, gap) : 0
     const evening = (night: number) =>
       toldMoment('night', addDays(last, 1 - Math.round(night * (gap ?? 0))), timeZone)
@@ -55,7 +60,7 @@ export function pouredAtHome(
       out.push({
         at: Math.min(until, night === 0 && answer.at !== undefined ? answer.at : evening(night)),
         label: row.label,
-        loads: Object.fromEntries(row.regions.map((region) => [region, row.hundredths])),
+        loads: Object.fromEntries(row.regions.map((region) => [region, hundredths])),
       })
   }
   return out

@@ -6,6 +6,7 @@ const NOON = Date.parse(`${TODAY}T12:00:00Z`)
 
 /** Nothing signed, tested, treated or written before. */
 const NOTHING_BEFORE = {
+  homeAsked: null,
   signatures: [],
   withdrawals: [],
   whole: {},

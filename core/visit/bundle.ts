@@ -24,6 +24,7 @@ import type { Readings } from '../skin/readings'
 import type { TreatmentEvent } from '../treatment/taps/events'
 import type { Learned } from '../dosing/learned'
 import type { OpenHalf } from './halves'
+import type { HomeAsked } from '../home/asked'
 import type { LastTime } from './lastTime'
 import type { VisitStatus } from './status'
 import type { Photograph } from './photographs'
@@ -135,6 +136,8 @@ export interface VisitBundle {
    */
   fromClient: { at: number; answers: Answers; medicines: string } | null
   consent: { method: 'pen' | 'typed'; name: string | null; at: number; guardian: boolean } | null
+  /** What was last said of home; null where it was never asked. */
+  homeAsked: HomeAsked | null
   /** Every signature of this client and what was taken back, whichever visit it was given at. */
   signatures: Signature[]
   withdrawals: Withdrawal[]

@@ -1,5 +1,5 @@
 import { suggestNext } from '../course/next'
-import type { HomeAsked, HomeWishes } from '../home/asked'
+import { asUsed, type HomeAsked, type HomeWishes } from '../home/asked'
 import type { HomeQuestion } from '../home/routine'
 import { pouredAtHome } from '../load/home'
 import { fold } from '../treatment/fold/fold'
@@ -25,7 +25,7 @@ export function homeQuestionOf(
   const home = pouredAtHome(bundle.answers, today, practice.timeZone, { until: visit.at })
   const own = work ? [{ at: visit.at, label: work.label, loads: work.loads }] : []
   return {
-    ...{ asked, wishes, input, until: nextDayOf(bundle) },
+    ...{ asked: asUsed(asked, bundle.answers), wishes, input, until: nextDayOf(bundle) },
     timeZone: practice.timeZone,
     card: aftercare.map(({ rule, sentence, until }) => ({
       ...{ rule, sentence, until: Date.parse(until) },

@@ -1,8 +1,7 @@
-import { habitsAtHome } from '../load/home'
 import { readWater, waterForecast, type WaterForecast } from '../treatment/step/water'
 import type { VisitBundle } from './bundle'
 
-type Known = Pick<VisitBundle, 'past' | 'lastTime' | 'answers'>
+type Known = Pick<VisitBundle, 'past' | 'lastTime' | 'homeAsked'>
 
 /**
  * The forecast of water additions for this client: by the number of the visit, by what was counted
@@ -14,9 +13,12 @@ export function waterExpected(bundle: Known): WaterForecast {
   return waterForecast(visit, homeCareKept(bundle, visit, last), last)
 }
 
-/** What was counted last time says it; before that, whether anything is told of use at home. */
-function homeCareKept({ answers }: Known, visit: number, last: number | undefined): boolean {
-  if (last === undefined) return habitsAtHome(answers).length > 0
+/**
+ * What was counted last time says it; before that, whether the day is taken off at home the way it is
+ * taken off here. A retinoid or an acid at home says nothing of cleansing.
+ */
+function homeCareKept({ homeAsked }: Known, visit: number, last: number | undefined): boolean {
+  if (last === undefined) return homeAsked?.oilCleanse === true
   const { reads } = readWater(last, waterForecast(Math.max(1, visit - 1), true))
   return reads !== 'more'
 }

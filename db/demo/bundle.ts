@@ -66,6 +66,7 @@ export function demoBundle(
     previousAnswers: null,
     fromClient: null,
     consent: { method: 'pen', name: null, at: startsAt, guardian: false },
+    homeAsked: null,
     signatures: [],
     withdrawals: [],
     whole: demoClient.whole ?? {},

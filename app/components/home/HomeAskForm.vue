@@ -1,17 +1,23 @@
 <script setup lang="ts">
 import { HOME_STEP_COUNTS } from '#core/catalogue/home/homeSteps'
 import { addDays } from '#core/screening/asking/days'
-import { toggled } from '#core/screening/asking/answers'
+import { toggled, type Answers } from '#core/screening/asking/answers'
 import { WEEK_DAYS } from '#core/units'
 import type { HomeAsked } from '#core/home/asked'
 import { isoDayWords } from '~/composables/dates'
 
 /** What is used at home and what the client will really do; the same questions for both to fill in. */
 const asked = defineModel<HomeAsked>({ required: true })
-defineProps<{ disabled: boolean }>()
+defineProps<{ answers: Answers; disabled: boolean }>()
 const set = (change: Partial<HomeAsked>) => {
   asked.value = { ...asked.value, ...change }
 }
+const CHECKS = [
+  { of: 'vitaminC', label: 'Vitamin C in the morning' },
+  { of: 'oilCleanse', label: 'Oil, balm or milk takes the day off' },
+  { of: 'wearsCover', label: 'Make-up or sun protection most days' },
+  { of: 'outdoors', label: 'Outdoors most of the day' },
+] as const
 /** Any Monday names the days. */
 const A_MONDAY = '2024-01-01'
 const weekdayName = (day: number) => isoDayWords(addDays(A_MONDAY, day - 1)).replace(/ .*/, '')
@@ -48,31 +54,22 @@ const phasing = ref(asked.value.phased ?? { name: '', since: '' })
       >
     </div>
     <h3>In the evening now</h3>
-    <HomeUses :uses="asked.uses" :disabled="disabled" @change="(uses) => set({ uses })" />
+    <HomeUses
+      :asked="asked"
+      :answers="answers"
+      :disabled="disabled"
+      @change="(uses) => set({ uses })"
+    />
     <div class="checks">
       <VCheckbox
-        :model-value="asked.vitaminC"
-        label="Vitamin C in the morning"
+        v-for="check in CHECKS"
+        :key="check.of"
+        :model-value="asked[check.of]"
+        :label="check.label"
         hide-details
         density="compact"
         :disabled="disabled"
-        @update:model-value="(on) => set({ vitaminC: Boolean(on) })"
-      />
-      <VCheckbox
-        :model-value="asked.wearsCover"
-        label="Make-up or sun protection most days"
-        hide-details
-        density="compact"
-        :disabled="disabled"
-        @update:model-value="(on) => set({ wearsCover: Boolean(on) })"
-      />
-      <VCheckbox
-        :model-value="asked.outdoors"
-        label="Outdoors most of the day"
-        hide-details
-        density="compact"
-        :disabled="disabled"
-        @update:model-value="(on) => set({ outdoors: Boolean(on) })"
+        @update:model-value="(on) => set({ [check.of]: Boolean(on) })"
       />
     </div>
     <VTextField

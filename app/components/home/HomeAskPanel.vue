@@ -1,12 +1,15 @@
 <script setup lang="ts">
 import { NIGHTS, NIGHT_IDS } from '#core/catalogue/home/nightRows'
 import { accepts } from '#core/visit/accepts'
-import { NOTHING_ASKED, type HomeAsked } from '#core/home/asked'
+import { asUsed, NOTHING_ASKED, type HomeAsked } from '#core/home/asked'
+import type { Answers } from '#core/screening/asking/answers'
 import { useAfterwards } from '~/composables/afterwards'
 import { daysAgo } from '~/composables/dates'
 import { useVisit } from '~/stores/visit'
 
 /** Home, asked in Ask: what is used, what they will do; a routine is written from it in Close. */
+/** The questions as they are answered on the page beside it. */
+const props = defineProps<{ answers: Answers }>()
 const visit = useVisit()
 const { after, trouble, busy, send } = await useAfterwards()
 const may = computed(
@@ -17,7 +20,8 @@ const before = computed(() => after.value?.asked ?? null)
 const words = computed(() => {
   const own = before.value
   if (!own) return 'not asked yet'
-  const used = NIGHT_IDS.filter((id) => (own.asked.uses[id]?.perWeek ?? 0) > 0)
+  const { uses } = asUsed(own.asked, props.answers)
+  const used = NIGHT_IDS.filter((id) => (uses[id]?.perWeek ?? 0) > 0)
   const list = used.map((id) => NIGHTS[id].name.toLowerCase()).join(', ') || 'nothing strong'
   return `${list} · asked ${daysAgo(own.at)} by ${own.by}`
 })
@@ -39,7 +43,7 @@ const take = () => {
         The client has filled this in.
         <VBtn variant="text" size="small" @click="take">Take their answers</VBtn>
       </p>
-      <HomeAskForm v-model="asked" :disabled="!may" />
+      <HomeAskForm v-model="asked" :answers="answers" :disabled="!may" />
       <p v-if="trouble" role="alert" class="tag stop">{{ trouble }}</p>
       <div v-if="may">
         <VBtn variant="outlined" :loading="busy" @click="keep">Save what is used at home</VBtn>

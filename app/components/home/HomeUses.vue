@@ -8,21 +8,34 @@ import {
 } from '#core/catalogue/home/nightRows'
 import { HOME_SINCE, HOME_SINCE_IDS } from '#core/catalogue/home/homeWords'
 import { WEEK_DAYS } from '#core/units'
-import type { HomeAsked, HomeUse } from '#core/home/asked'
+import { asUsed, USUAL_USE, type HomeAsked, type HomeUse } from '#core/home/asked'
+import type { Answers } from '#core/screening/asking/answers'
+import { timesAWeek } from '~/composables/homeWords'
 
-/** What is used in the evening now: how often, how strong, since when. */
-const props = defineProps<{ uses: HomeAsked['uses']; disabled: boolean }>()
+/**
+ * What is used in the evening now: how often, how strong, since when. What the questions have asked
+ * already is shown, not asked again.
+ */
+const props = defineProps<{ asked: HomeAsked; answers: Answers; disabled: boolean }>()
 const emit = defineEmits<{ change: [uses: HomeAsked['uses']] }>()
 const TIMES = Array.from({ length: WEEK_DAYS + 1 }, (_, times) => ({
   value: times,
-  title: times === 0 ? 'not used' : times === 1 ? 'once a week' : `${times} times a week`,
+  title: timesAWeek(times),
 }))
 const STRENGTHS = HOME_STRENGTH_IDS.map((id) => ({ value: id, title: HOME_STRENGTHS[id].word }))
 const SINCE = HOME_SINCE_IDS.map((id) => ({ value: id, title: HOME_SINCE[id] }))
-const START: HomeUse = { perWeek: 0, strength: 'usual', since: 'weeks' }
-const useOf = (id: NightId) => props.uses[id] ?? START
+const used = computed(() => asUsed(props.asked, props.answers).uses)
+const useOf = (id: NightId) => used.value[id] ?? USUAL_USE
+/** What the questions say of it; nothing where they do not ask, or have not yet. */
+const saidOf = (id: NightId): string | undefined => {
+  const { finding } = NIGHTS[id]
+  if (finding === undefined) return undefined
+  if (!props.answers[finding]) return 'asked among the questions'
+  const { perWeek, strength } = useOf(id)
+  return perWeek === 0 ? timesAWeek(0) : `${timesAWeek(perWeek)}, ${HOME_STRENGTHS[strength].word}`
+}
 const set = (id: NightId, change: Partial<HomeUse>) => {
-  emit('change', { ...props.uses, [id]: { ...useOf(id), ...change } })
+  emit('change', { ...props.asked.uses, [id]: { ...useOf(id), ...change } })
 }
 </script>
 
@@ -30,7 +43,9 @@ const set = (id: NightId, change: Partial<HomeUse>) => {
   <ul class="plainlist">
     <li v-for="id in NIGHT_IDS" :key="id" class="use">
       <b>{{ NIGHTS[id].name }}</b>
+      <span v-if="saidOf(id)" class="soft">{{ saidOf(id) }}</span>
       <VSelect
+        v-else
         :model-value="useOf(id).perWeek"
         :items="TIMES"
         :label="`${NIGHTS[id].name}: evenings`"
@@ -41,6 +56,7 @@ const set = (id: NightId, change: Partial<HomeUse>) => {
       />
       <template v-if="useOf(id).perWeek > 0">
         <VSelect
+          v-if="!NIGHTS[id].finding"
           :model-value="useOf(id).strength"
           :items="STRENGTHS"
           label="How strong"

@@ -8,6 +8,7 @@ import {
   type NightId,
 } from '#core/catalogue/home/nightRows'
 import type { HomeWish, HomeWishes } from '#core/home/asked'
+import { timesAWeek } from '~/composables/homeWords'
 
 /** What the evenings should hold, what matters most first. */
 const wishes = defineModel<HomeWishes>({ required: true })
@@ -37,7 +38,7 @@ function raise(place: number) {
 const timesOf = (id: NightId) =>
   Array.from({ length: NIGHTS[id].mostAWeek }, (_, place) => ({
     value: place + 1,
-    title: place === 0 ? 'once a week' : `${place + 1} times a week`,
+    title: timesAWeek(place + 1),
   }))
 const STRENGTHS = HOME_STRENGTH_IDS.map((id) => ({ value: id, title: HOME_STRENGTHS[id].word }))
 </script>

@@ -37,9 +37,12 @@ const padWords = computed(
 )
 const additions = computed(() => room.state?.counts[props.step.key] ?? 0)
 const forecast = computed(() => visit.bundle && waterExpected(visit.bundle))
-const water = computed(() =>
-  forecast.value && additions.value > 0 ? readWater(additions.value, forecast.value).say : '',
-)
+/** More than expected can be said at once; fewer only once no more is added, when it is over. */
+const water = computed(() => {
+  if (!forecast.value) return ''
+  const { reads, say } = readWater(additions.value, forecast.value)
+  return reads === 'more' ? say : ''
+})
 const zones = computed(() => (room.state ? zoneCountOf(room.state, props.step) : undefined))
 const behind = computed(() => {
   if (!zones.value) return ''

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { HOME_STRENGTHS } from '#core/catalogue/home/nightRows'
 import { WORK_ELSEWHERE_NAMES } from '#core/catalogue/consultation/elsewhere'
 import { FINDINGS, FINDING_ORDER, type FindingId } from '#core/catalogue/consultation/findings'
 import { listRegions, regionsTold } from '#core/face/regions'
@@ -57,6 +58,7 @@ const detail = (answer: Answer) =>
     (answer.substances ?? []).join(', '),
     (answer.work ?? []).map((work) => WORK_ELSEWHERE_NAMES[work]).join(', '),
     answer.perWeek ? `${answer.perWeek} evenings a week` : '',
+    answer.strength ? HOME_STRENGTHS[answer.strength].word : '',
   ]
     .filter(Boolean)
     .join(' · ')

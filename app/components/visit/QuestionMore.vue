@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { MOST_A_WEEK } from '#core/catalogue/rules/recovery'
 import { WORK_ELSEWHERE_IDS, WORK_ELSEWHERE_NAMES } from '#core/catalogue/consultation/elsewhere'
+import { HOME_STRENGTHS, HOME_STRENGTH_IDS } from '#core/catalogue/home/nightRows'
 import { TOLD_MOMENTS, TOLD_MOMENT_IDS } from '#core/catalogue/consultation/told'
 import type { Finding } from '#core/catalogue/consultation/findings'
 import { INGREDIENTS, INGREDIENT_IDS } from '#core/catalogue/products/ingredients'
@@ -9,6 +10,7 @@ import { REGION_IDS, type RegionId } from '#core/face/zones'
 import { DateTime } from 'luxon'
 import { useVisit } from '~/stores/visit'
 import { perWeekFrom, toggled, type Answer } from '#core/screening/asking/answers'
+import { USUAL_USE } from '#core/home/asked'
 import { addDays } from '#core/screening/asking/days'
 import { toldMoment } from '#core/screening/asking/told'
 
@@ -126,6 +128,16 @@ const setOften = (typed: string) => emit('more', { perWeek: perWeekFrom(typed) }
       class="when"
       @update:model-value="setOften"
     />
+    <div v-if="wants('strength')" class="zones" role="group" aria-label="How strong">
+      <ToggleChip
+        v-for="id in HOME_STRENGTH_IDS"
+        :key="id"
+        :on="(answer.strength ?? USUAL_USE.strength) === id"
+        :disabled="disabled"
+        @click="emit('more', { strength: id })"
+        >{{ HOME_STRENGTHS[id].word }}</ToggleChip
+      >
+    </div>
     <div v-if="wants('work')" class="zones" role="group" aria-label="What">
       <span class="soft">What:</span>
       <ToggleChip

@@ -72,9 +72,11 @@ export interface Finding {
   short: string
   /**
    * What a "yes" must add: the day it happened, the day it will be, the zones, a substance, what
-   * was done elsewhere, how often in a week.
+   * was done elsewhere, how often in a week and how strong.
    */
-  asks: readonly ('date' | 'hour' | 'ahead' | 'zones' | 'substances' | 'work' | 'perWeek')[]
+  asks: readonly (
+    'date' | 'hour' | 'ahead' | 'zones' | 'substances' | 'work' | 'perWeek' | 'strength'
+  )[]
   /** Can have changed since last time, so it is asked again at each visit. */
   changes: boolean
   /** What a label on the client's file says; empty when it is not an alert. */
@@ -338,6 +340,7 @@ const ROWS: Finding[] = [
     'date',
     'hour',
     'perWeek',
+    'strength',
   ]),
   finding(
     'steroidCream',
@@ -351,14 +354,14 @@ const ROWS: Finding[] = [
     'lately',
     'acid or benzoyl peroxide at home',
     'An acid, enzyme or benzoyl peroxide at home in the last three days?',
-    ['date', 'hour', 'perWeek'],
+    ['date', 'hour', 'perWeek', 'strength'],
   ),
   finding(
     'homeScrub',
     'lately',
     'scrub or brush at home',
     'A scrub, brush, rough cloth, roll-off or drying mask at home in the last three days?',
-    ['date', 'hour', 'perWeek'],
+    ['date', 'hour', 'perWeek', 'strength'],
   ),
   finding('eventSoon', 'lately', 'event ahead', 'A wedding, a stage, photographs coming up?', [
     'ahead',

@@ -30,6 +30,8 @@ export interface HomeStep {
   rank: Readonly<Partial<Record<TimeOfDay, number>>>
   kinds: readonly ProductKind[]
   amount: string
+  /** The same in millilitres, each time. House value. */
+  millilitres: number
   how: string
   why: string
   /** Only skin of these kinds gains by it; left out, every skin does. */
@@ -51,6 +53,7 @@ export const HOME_STEPS: Readonly<Record<HomeStepId, HomeStep>> = {
     rank: { evening: 3 },
     kinds: ['cleansingOil', 'milk'],
     amount: 'two pumps',
+    millilitres: 2,
     how: 'On the dry face, then rinsed or taken off with a damp cloth.',
     why: 'it takes off make-up and sun protection',
   }),
@@ -63,6 +66,7 @@ export const HOME_STEPS: Readonly<Record<HomeStepId, HomeStep>> = {
     rank: { morning: 4, evening: 1 },
     kinds: ['gelCleanser', 'creamCleanser', 'milk'],
     amount: 'a hazelnut',
+    millilitres: 1,
     how: 'With wet hands, a minute, rinsed lukewarm; leave the skin damp.',
     why: 'clean skin takes up what follows',
   }),
@@ -75,6 +79,7 @@ export const HOME_STEPS: Readonly<Record<HomeStepId, HomeStep>> = {
     rank: { morning: 5, evening: 5 },
     kinds: ['toner', 'mist'],
     amount: 'five sprays, or one wet pad',
+    millilitres: 0.7,
     how: 'Pressed in; the skin stays damp for the next layer.',
     why: 'damp skin drinks and spreads further',
   }),
@@ -87,6 +92,7 @@ export const HOME_STEPS: Readonly<Record<HomeStepId, HomeStep>> = {
     rank: { morning: 3 },
     kinds: ['serum'],
     amount: 'three drops',
+    millilitres: 0.15,
     how: 'Pressed in, before everything heavier.',
     why: 'it works with the sun protection over it',
   }),
@@ -99,6 +105,7 @@ export const HOME_STEPS: Readonly<Record<HomeStepId, HomeStep>> = {
     rank: { morning: 6, evening: 4 },
     kinds: ['serum'],
     amount: 'three drops',
+    millilitres: 0.15,
     how: 'Pressed into damp skin.',
     why: 'water goes in before the cream keeps it there',
   }),
@@ -111,6 +118,7 @@ export const HOME_STEPS: Readonly<Record<HomeStepId, HomeStep>> = {
     rank: { morning: 7, evening: 6 },
     kinds: ['eyeProduct'],
     amount: 'a rice grain a side',
+    millilitres: 0.05,
     how: 'With the ring finger, on the bone only.',
     why: 'the ring round the eye is thin and dries first',
     forSkin: { types: [], conditions: ['mature', 'dehydrated'] },
@@ -124,6 +132,7 @@ export const HOME_STEPS: Readonly<Record<HomeStepId, HomeStep>> = {
     rank: { morning: 2, evening: 2 },
     kinds: ['moisturiser'],
     amount: 'a pea',
+    millilitres: 0.3,
     how: 'Warmed in the palms and pressed on, the neck too.',
     why: 'it keeps in what was given',
   }),
@@ -136,6 +145,7 @@ export const HOME_STEPS: Readonly<Record<HomeStepId, HomeStep>> = {
     rank: { evening: 7 },
     kinds: ['facialOil'],
     amount: 'two drops, four at most',
+    millilitres: 0.08,
     how: 'Pressed over the cream, last of all.',
     why: 'it slows the loss of water overnight',
     forSkin: { types: ['dry'], conditions: ['dehydrated', 'mature'] },
@@ -154,6 +164,7 @@ export const HOME_STEPS: Readonly<Record<HomeStepId, HomeStep>> = {
     rank: { morning: 1 },
     kinds: ['sunProtection'],
     amount: 'two fingers long, face and neck',
+    millilitres: 1.2,
     how: 'Last of all; again every two hours outdoors.',
     why: 'what was won is lost again in the sun',
   }),
@@ -162,6 +173,8 @@ export const HOME_STEPS: Readonly<Record<HomeStepId, HomeStep>> = {
 /** How many steps a client says they will really do, each time. */
 export const HOME_STEP_COUNTS = [2, 4, 6] as const
 export type HomeStepCount = (typeof HOME_STEP_COUNTS)[number]
+/** What is offered where more was not done. */
+export const FEWEST_STEPS: HomeStepCount = 2
 /** What a form begins with. House value. */
 export const USUAL_STEPS: HomeStepCount = 4
 

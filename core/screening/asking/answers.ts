@@ -1,6 +1,7 @@
 import { MOST_A_WEEK } from '../../catalogue/rules/recovery'
 import type { WorkElsewhereId } from '../../catalogue/consultation/elsewhere'
 import type { FindingId } from '../../catalogue/consultation/findings'
+import type { HomeStrength } from '../../catalogue/home/nightRows'
 import { FINDING_ORDER } from '../../catalogue/consultation/findings'
 import type { ZoneId } from '../../face/zones'
 
@@ -17,6 +18,8 @@ export interface Answer {
   work?: readonly WorkElsewhereId[]
   /** Evenings a week, for what is done at home. */
   perWeek?: number
+  /** How strong what is used at home is; the usual where nothing is said of it. */
+  strength?: HomeStrength
 }
 export type Answers = Partial<Record<FindingId, Answer>>
 

@@ -1,6 +1,6 @@
 import { and, desc, eq, isNotNull } from 'drizzle-orm'
 import type { z } from 'zod'
-import type { homeAskedPost, routinePost } from '#contracts/home'
+import { homeAsked as homeAskedShape, type homeAskedPost, type routinePost } from '#contracts/home'
 import type { HomeReply } from '#contracts/replies/home'
 import { routineFor } from '#core/home/routine'
 import { homeQuestionOf } from '#core/visit/homeQuestion'
@@ -10,6 +10,7 @@ import { database } from '../database'
 import type { Staff } from '../session/session'
 import { readBundle } from '../visits/bundle'
 import { mustAccept } from '../visits/holding'
+import { lastAsked } from './asked'
 import { checkInsOf } from './checkIns'
 import { messagesOf } from '../post/outbox'
 import { referralsOf } from './referrals'
@@ -50,13 +51,7 @@ export async function saveRoutine(
 export async function afterwardsOf(visit: Visit): Promise<HomeReply> {
   const db = database()
   const [asked, forms, versions, checkIns, sent, referrals, contact] = await Promise.all([
-    db
-      .select({ at: homeAsked.at, by: staff.name, asked: homeAsked.asked })
-      .from(homeAsked)
-      .innerJoin(staff, eq(staff.id, homeAsked.by))
-      .where(eq(homeAsked.clientId, visit.clientId))
-      .orderBy(desc(homeAsked.at))
-      .limit(1),
+    lastAsked(visit.clientId),
     db
       .select({ home: clientLinks.home })
       .from(clientLinks)
@@ -80,14 +75,14 @@ export async function afterwardsOf(visit: Visit): Promise<HomeReply> {
   ])
   const [latest] = versions
   return {
-    asked: asked[0] ? { ...asked[0], at: asked[0].at.getTime() } : null,
-    fromClient: forms[0]?.home ?? null,
+    asked,
+    fromClient: forms[0]?.home ? homeAskedShape.parse(forms[0].home) : null,
     routine: latest
       ? {
           at: latest.routine.at.getTime(),
           by: latest.by,
           visitId: latest.routine.visitId,
-          asked: latest.routine.asked,
+          asked: homeAskedShape.parse(latest.routine.asked),
           wishes: latest.routine.wishes,
           routine: latest.routine.routine,
         }

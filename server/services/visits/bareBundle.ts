@@ -5,6 +5,7 @@ import { overlay, type Readings } from '#core/skin/readings'
 import { visitRights, type Visit } from '../access'
 import { bundleRows, type BundleRows } from './bundleRows'
 import { careOf } from '../people/careOf'
+import { lastAsked } from '../after/asked'
 import { fromClient } from './clientLink'
 import { ageOn, dayIn } from '../dates'
 import { metersOf } from './meters'
@@ -30,21 +31,35 @@ export async function readBare(me: Staff, visit: Visit): Promise<BareBundle> {
   const at = momentOf(visit)
   const today = dayIn(house.timeZone, at)
   const openHalves = await halvesOf(visit.clientId, house.timeZone)
-  const [rows, shelf, events, may, meters, filledIn, care, policy, protocols, next, held, laid] =
-    await Promise.all([
-      bundleRows(visit),
-      readShelf(),
-      eventsOf(visit.id),
-      visitRights(me, visit),
-      metersOf(visit),
-      fromClient(visit),
-      careOf(visit),
-      policyNow(),
-      offeredProtocols(),
-      nextBooked(visit.clientId, at, true),
-      heldFor(visit, today),
-      laidFor(visit.id),
-    ])
+  const [
+    rows,
+    shelf,
+    events,
+    may,
+    meters,
+    filledIn,
+    care,
+    policy,
+    protocols,
+    next,
+    held,
+    laid,
+    home,
+  ] = await Promise.all([
+    bundleRows(visit),
+    readShelf(),
+    eventsOf(visit.id),
+    visitRights(me, visit),
+    metersOf(visit),
+    fromClient(visit),
+    careOf(visit),
+    policyNow(),
+    offeredProtocols(),
+    nextBooked(visit.clientId, at, true),
+    heldFor(visit, today),
+    laidFor(visit.id),
+    lastAsked(visit.clientId),
+  ])
   return {
     now: Date.now(),
     today,
@@ -58,6 +73,7 @@ export async function readBare(me: Staff, visit: Visit): Promise<BareBundle> {
     },
     ...toldParts(rows, visit, house),
     fromClient: filledIn,
+    homeAsked: home?.asked ?? null,
     ...readParts(rows, visit, house),
     ...care,
     meters,

@@ -195,7 +195,7 @@ async function onward() {
         </p>
       </section>
       <PreferencesPanel />
-      <HomeAskPanel />
+      <HomeAskPanel :answers="answers" />
       <ClientFormPanel
         v-if="may && !bundle.fromClient"
         :answers="answers"

@@ -1,9 +1,18 @@
 <script setup lang="ts">
 import { HOME_STEPS, HOME_STEP_IDS } from '#core/catalogue/home/homeSteps'
 import { NIGHTS } from '#core/catalogue/home/nightRows'
-import { NOTHING_ASKED, offeredWishes, type HomeAsked, type HomeWishes } from '#core/home/asked'
+import {
+  asUsed,
+  NOTHING_ASKED,
+  offeredSteps,
+  offeredWishes,
+  type HomeAsked,
+  type HomeWishes,
+} from '#core/home/asked'
 import { namesFor, routineFor } from '#core/home/routine'
+import type { Adherence } from '#core/home/adherence'
 import { accepts } from '#core/visit/accepts'
+import { adherenceAt } from '#core/visit/adherence'
 import { homeQuestionOf } from '#core/visit/homeQuestion'
 import { useAfterwards } from '~/composables/afterwards'
 import { dayAndClock } from '~/composables/dates'
@@ -19,12 +28,26 @@ const may = computed(
 )
 const last = computed(() => after.value?.routine ?? null)
 const asked = ref<HomeAsked>(after.value?.asked?.asked ?? last.value?.asked ?? NOTHING_ASKED)
-const wishes = ref<HomeWishes>(
-  last.value?.wishes ??
-    (visit.input
-      ? offeredWishes(asked.value, visit.input.profile)
-      : { nights: [], vitaminC: false, named: {} }),
+const kept = computed<Adherence>(() =>
+  bundle.value
+    ? adherenceAt(bundle.value, last.value?.routine ?? null, asked.value)
+    : { level: 'unknown', signs: [] },
 )
+const offered = (): HomeWishes =>
+  visit.input
+    ? offeredWishes(
+        asUsed(asked.value, bundle.value?.answers ?? {}),
+        visit.input.profile,
+        kept.value.level,
+      )
+    : { nights: [], vitaminC: false, named: {} }
+const wishes = ref<HomeWishes>(last.value?.wishes ?? offered())
+const packs = computed({
+  get: () => asked.value.packs,
+  set: (left) => {
+    asked.value = { ...asked.value, packs: left }
+  },
+})
 const draft = useDraft({
   key: () => `home-${bundle.value?.visit.id ?? ''}`,
   value: () => ({ asked: asked.value, wishes: wishes.value }),
@@ -39,7 +62,8 @@ const question = computed(
 )
 const routine = computed(() => question.value && routineFor(question.value))
 const offerAnew = () => {
-  if (visit.input) wishes.value = offeredWishes(asked.value, visit.input.profile)
+  asked.value = { ...asked.value, steps: offeredSteps(asked.value, kept.value.level) }
+  wishes.value = offered()
 }
 /** Steps of this routine for which the shelf has a product, and what may be named for each. */
 const names = computed(() => {
@@ -96,6 +120,12 @@ const print = () =>
         >
         {{ versionWords }}
       </p>
+      <KeptPanel
+        v-model="packs"
+        :adherence="kept"
+        :routine="last?.routine ?? null"
+        :disabled="!may"
+      />
       <section class="panel stack">
         <div class="between">
           <h2>What the evenings are for</h2>
@@ -134,7 +164,7 @@ const print = () =>
       </details>
       <details class="panel" :open="after?.asked === null">
         <summary><h2>What was asked</h2></summary>
-        <HomeAskForm v-model="asked" :disabled="!may" />
+        <HomeAskForm v-model="asked" :answers="bundle?.answers ?? {}" :disabled="!may" />
       </details>
     </div>
     <section class="panel sheet">
