@@ -23,6 +23,7 @@ export const AUDIT_ACTIONS = {
   'client.erase': 'erased the client',
   'visit.look': 'opened the visit',
   'visit.book': 'booked a visit',
+  'visit.course': 'booked a course of visits',
   'visit.print': 'printed',
   'visit.picture': 'looked at a picture',
   'visit.export': 'exported the visit',

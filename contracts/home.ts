@@ -29,7 +29,7 @@ export const homeAsked: z.ZodType<HomeAsked> = z.strictObject({
   wearsCover: z.boolean(),
   uses: z.partialRecord(nightId, use),
   // What older rows do not hold was not asked then.
-  oilCleanse: z.boolean().default(false),
+  oilAtHome: z.boolean().default(false),
   packs: z.partialRecord(z.enum(HOME_STEP_IDS), z.enum(PACK_LEFT_IDS)).default({}),
   vitaminC: z.boolean(),
   usesNow: line(600),

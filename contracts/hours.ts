@@ -1,7 +1,7 @@
 import { z } from 'zod'
-import { VISIT_MINUTES } from '#core/catalogue/rules/visit'
+import { COURSE, VISIT_MINUTES } from '#core/catalogue/rules/visit'
 import { isVisitLength } from '#core/timing/places'
-import { day, id, said } from './common'
+import { day, id, moment, said } from './common'
 
 const minute = (least: number) =>
   z.int('whole minutes').min(least, 'from 00:00').max(1440, 'to 24:00')
@@ -36,6 +36,9 @@ export type Opening = z.infer<typeof opening>
 export type AbsenceLine = z.infer<typeof absencePost>
 
 const LONGEST_SEARCH_DAYS = 28
+/** Places that are offered at once; more where the best of several days is looked for. */
+export const OFFERED_USUAL = 60
+export const OFFERED_LONGEST = 2000
 export const placesQuery = z.strictObject({
   from: day,
   days: z.coerce.number().int().min(1).max(LONGEST_SEARCH_DAYS).default(7),
@@ -43,8 +46,26 @@ export const placesQuery = z.strictObject({
     .number()
     .int()
     .refine(isVisitLength, `${VISIT_MINUTES.least} to ${VISIT_MINUTES.most} minutes`),
+  /** Days are added until there are so many places. */
+  most: z.coerce.number().int().min(1).max(OFFERED_LONGEST).default(OFFERED_USUAL),
   staffId: id.optional(),
   roomId: id.optional(),
   /** The visit that is moved: it does not stand in its own way. */
   visitId: id.optional(),
+})
+
+const whole = (least: number, most: number) => z.coerce.number().int().min(least).max(most)
+/** Where a course of visits could stand, from a day on. */
+export const courseQuery = z.strictObject({
+  from: day,
+  count: whole(COURSE.least, COURSE.most),
+  weeks: whole(COURSE.weeksLeast, COURSE.weeksMost),
+})
+/** A course of visits, booked whole or not at all. */
+export const coursePost = z.strictObject({
+  places: z
+    .array(z.strictObject({ id, startsAt: moment, roomId: id }))
+    .min(1, 'at least one')
+    .max(COURSE.most, `at most ${COURSE.most}`)
+    .refine((list) => new Set(list.map(({ id: own }) => own)).size === list.length, 'each once'),
 })

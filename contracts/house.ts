@@ -1,4 +1,6 @@
 import { z } from 'zod'
+import { privateWords } from '#core/aftercare/messages'
+import { MESSAGE_LETTERS } from '#core/catalogue/rules/messages'
 import { DEVICE_KINDS } from '#core/catalogue/kinds'
 import { day, id, licences, line, said, school, version } from './common'
 
@@ -23,6 +25,11 @@ const timeZone = z.string().max(60).refine(isZone, 'a time zone like Europe/Hels
 const currencies = new Set(Intl.supportedValuesOf('currency'))
 const currency = z.string().refine((code) => currencies.has(code), 'three letters, like EUR')
 const token = z.string().regex(/^[A-Za-z0-9_-]{43}$/, 'not a link of this practice')
+
+/** The house's own words of a message: it may be read over a shoulder. */
+const message = line(MESSAGE_LETTERS)
+  .refine((text) => privateWords(text).length === 0, 'no word of skin or health')
+  .default('')
 
 /** The first account and the name of the house: all that is needed to begin. */
 export const setupPost = z.strictObject({
@@ -49,6 +56,8 @@ export const practicePut = z.strictObject({
   lockMinutes: z.int('whole minutes').min(1, '1 to 120').max(120, '1 to 120').default(10),
   ownersSecondFactor: z.boolean().default(false),
   cardText: line(400).default(''),
+  questionMessage: message,
+  cardMessage: message,
 })
 export const roomPut = z.strictObject({ id, name: said(60), closed: z.boolean() })
 export const devicePut = z.strictObject({

@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { visitDocument } from './exchange'
 import { planCaseDocument } from './planCase'
+import { routineDocument } from './routineFile'
 
 /**
  * The open formats as JSON Schema 2020-12, by the file they are published in under `docs/formats`.
@@ -13,6 +14,14 @@ export function publishedSchemas(): Record<string, object> {
       description:
         'One sealed visit with its parts, their salted commitments and its later amendments.',
       ...z.toJSONSchema(visitDocument, { target: 'draft-2020-12' }),
+    },
+    'routine.schema.json': {
+      $id: 'urn:oak-basin:format:routine:1',
+      title: 'A routine for home',
+      description:
+        'Mornings and evenings in layering order, what each night until the next visit is for, ' +
+        'what did not fit and why.',
+      ...z.toJSONSchema(routineDocument, { target: 'draft-2020-12' }),
     },
     'plan-case.schema.json': {
       $id: 'urn:oak-basin:format:plan-case:1',

@@ -1,4 +1,4 @@
-import { asc, count, eq, gt, inArray, isNotNull } from 'drizzle-orm'
+import { asc, eq, gt, inArray, isNotNull, max } from 'drizzle-orm'
 import type { AmendmentLink } from '#core/record/amendment'
 import type { SealRow } from '#core/record/walk'
 import type { Database } from './owner'
@@ -60,7 +60,7 @@ function saidBy(own: typeof amendments.$inferSelect, seal: string): AmendmentLin
   return { id, seal, before, after, reason, by, at: at.toISOString() }
 }
 
-/** How many seals and amendments there are, and the heads that stand at two numbers. */
+/** How far the seals and the amendments go, by their numbers, and the heads that stand at two numbers. */
 export async function headsAt(
   db: Reader,
   at: { seals: number; amendments: number },
@@ -71,8 +71,8 @@ export async function headsAt(
   amendmentsHead: string | undefined
 }> {
   const [[sealed], [amended], [seal], [amendment]] = await Promise.all([
-    db.select({ total: count() }).from(seals),
-    db.select({ total: count() }).from(amendments).where(isNotNull(amendments.number)),
+    db.select({ total: max(seals.number) }).from(seals),
+    db.select({ total: max(amendments.number) }).from(amendments),
     db.select({ head: seals.head }).from(seals).where(eq(seals.number, at.seals)),
     db
       .select({ head: amendments.head })

@@ -1,53 +1,17 @@
-import Dexie, { type Table } from 'dexie'
 import type { TreatmentEvent } from '#core/treatment/taps/events'
-import { keyFrom, keyOf, seal, unseal, type Key, type Sealed } from './sealing'
+import type { Keep } from './keepTables'
+import { keyFrom, keyOf, seal, unseal, type Key } from './sealing'
 
-/**
- * What this device holds back: drafts not saved yet and taps not acknowledged yet, each locked with
- * the key of whoever typed or tapped it. Nothing else is stored in the browser.
- */
-interface Draft extends Sealed {
-  key: string
-  staffId: string
-  at: number
-}
-interface Unsent extends Sealed {
-  id: string
-  visitId: string
-  staffId: string
-}
-
-/**
- * The treatment under way on this tablet, so that a reload out of reach of the house finds it; and
- * the key it is locked with, which the browser gives to no script. Both go at lock and sign-out.
- */
-interface Running extends Sealed {
-  id: string
-  staffId: string
-}
-interface OwnKey {
-  id: 'own'
-  staffId: string
-  key: Key
-}
-
-class Keep extends Dexie {
-  running!: Table<Running, string>
-  keys!: Table<OwnKey, string>
-  drafts!: Table<Draft, string>
-  taps!: Table<Unsent, string>
-  constructor() {
-    super('oak-basin')
-    this.version(1).stores({ drafts: 'key', taps: 'id, visitId' })
-    // What an earlier version kept was not locked: it is not carried over.
-    this.version(2)
-      .stores({ drafts: 'key', taps: 'id, visitId' })
-      .upgrade((old) => Promise.all([old.table('drafts').clear(), old.table('taps').clear()]))
-    this.version(3).stores({ drafts: 'key', taps: 'id, visitId', running: 'id', keys: 'id' })
-  }
-}
-let opened: Keep | undefined
-const keep = () => (opened ??= new Keep())
+let opened: Promise<Keep> | undefined
+/** The tables are opened when they are first wanted: most pages hold nothing back. */
+const keep = () =>
+  (opened ??= import('./keepTables').then(
+    (module) => new module.Keep(),
+    (error: unknown) => {
+      opened = undefined
+      throw error
+    },
+  ))
 
 interface Own {
   staffId: string
@@ -66,7 +30,7 @@ async function askKey(): Promise<Own> {
   const reply = await fetch('/api/session/key').catch(() => undefined)
   if (!reply) {
     // Out of reach: while a treatment runs here its key is on the device.
-    const here = await keep().keys.get('own')
+    const here = await (await keep()).keys.get('own')
     if (here) return here
     throw new Error('no key: out of reach')
   }
@@ -88,7 +52,12 @@ const notForEver = (work: Promise<unknown>) =>
 export async function forgetKey(): Promise<void> {
   own = undefined
   // A device without a store holds nothing to clear; signing in or out goes on.
-  await notForEver(after(() => Promise.all([keep().running.clear(), keep().keys.clear()])))
+  await notForEver(
+    after(async () => {
+      const { running, keys } = await keep()
+      await Promise.all([running.clear(), keys.clear()])
+    }),
+  )
 }
 
 /** The visit that runs on this tablet, with who works on it. */
@@ -97,25 +66,25 @@ export function keepRunning(id: string, value: unknown) {
   return after(async () => {
     const { staffId, key } = await ownKey()
     const sealed = await seal(key, now)
-    await keep().keys.put({ id: 'own', staffId, key })
-    return keep().running.put({ id, staffId, ...sealed })
+    await (await keep()).keys.put({ id: 'own', staffId, key })
+    return (await keep()).running.put({ id, staffId, ...sealed })
   })
 }
 export async function readRunning<T>(id: string): Promise<T | undefined> {
   const { key } = await ownKey()
-  const row = await keep().running.get(id)
+  const row = await (await keep()).running.get(id)
   return row && ((await unseal(key, row)) as T | undefined)
 }
 /** Of whatever visit runs here: who works on it. */
 export async function anyRunning<T>(): Promise<T | undefined> {
-  const row = await keep().running.toCollection().first()
+  const row = await (await keep()).running.toCollection().first()
   return row && readRunning<T>(row.id)
 }
 /** It is over, or goes on elsewhere. */
 export const dropRunning = (id: string) =>
   after(async () => {
-    await keep().running.delete(id)
-    if ((await keep().running.count()) === 0) await keep().keys.clear()
+    await (await keep()).running.delete(id)
+    if ((await (await keep()).running.count()) === 0) await (await keep()).keys.clear()
   })
 
 /**
@@ -132,7 +101,7 @@ function after<T>(work: () => Promise<T>): Promise<T> {
 const placeOf = ({ staffId }: Own, key: string) => `${staffId} ${key}`
 export async function readDraft<T>(key: string): Promise<T | undefined> {
   const me = await ownKey()
-  const draft = await keep().drafts.get(placeOf(me, key))
+  const draft = await (await keep()).drafts.get(placeOf(me, key))
   return draft && ((await unseal(me.key, draft)) as T | undefined)
 }
 /** Plain data only: what cannot be cloned is first turned into JSON. */
@@ -142,35 +111,38 @@ export function writeDraft(key: string, value: unknown) {
     const me = await ownKey()
     const sealed = await seal(me.key, now)
     const { staffId } = me
-    return keep().drafts.put({ key: placeOf(me, key), staffId, at: Date.now(), ...sealed })
+    return (await keep()).drafts.put({ key: placeOf(me, key), staffId, at: Date.now(), ...sealed })
   })
 }
 export const dropDraft = (key: string) =>
-  after(async () => keep().drafts.delete(placeOf(await ownKey(), key)))
+  after(async () => (await keep()).drafts.delete(placeOf(await ownKey(), key)))
 const plain = (value: unknown): unknown => JSON.parse(JSON.stringify(value))
 
 export const keepTap = (visitId: string, tap: TreatmentEvent) =>
   after(async () => {
     const { staffId, key } = await ownKey()
     const sealed = await seal(key, plain(tap))
-    return keep().taps.put({ id: tap.id, visitId, staffId, ...sealed })
+    return (await keep()).taps.put({ id: tap.id, visitId, staffId, ...sealed })
   })
 /** One's own, in the order they were tapped. */
 export async function unsentTaps(visitId: string): Promise<TreatmentEvent[]> {
   const { staffId, key } = await ownKey()
-  const rows = await keep().taps.where('visitId').equals(visitId).toArray()
+  const rows = await (await keep()).taps.where('visitId').equals(visitId).toArray()
   const mine = rows.filter((row) => row.staffId === staffId)
   const taps = await Promise.all(mine.map((row) => unseal(key, row)))
   return (taps.filter(Boolean) as TreatmentEvent[]).sort((one, other) => one.seq - other.seq)
 }
 /** After what is still being written: a tap that the house has is not written behind its back. */
-export const dropTaps = (ids: string[]) => after(() => keep().taps.bulkDelete(ids))
+export const dropTaps = (ids: string[]) => after(async () => (await keep()).taps.bulkDelete(ids))
 /** How much of one's own is held back. */
 export const unsentCount = () =>
   after(async () => {
     const { staffId } = await ownKey()
     const mine = (row: { staffId: string }) => row.staffId === staffId
-    return (await keep().taps.filter(mine).count()) + (await keep().drafts.filter(mine).count())
+    return (
+      (await (await keep()).taps.filter(mine).count()) +
+      (await (await keep()).drafts.filter(mine).count())
+    )
   })
 
 /**
@@ -184,8 +156,8 @@ export async function wipeDevice(): Promise<void> {
       const me = await ownKey().catch(() => undefined)
       if (!me) return
       const mine = (row: { staffId: string }) => row.staffId === me.staffId
-      await keep().drafts.filter(mine).delete()
-      await keep().taps.filter(mine).delete()
+      await (await keep()).drafts.filter(mine).delete()
+      await (await keep()).taps.filter(mine).delete()
     }),
   )
   await forgetKey()

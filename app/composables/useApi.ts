@@ -1,4 +1,5 @@
-import { problem, type Problem } from '#contracts/problem'
+import type { Problem } from '#contracts/problem'
+import { asProblem } from '#contracts/asProblem'
 
 /** A refusal from the server, in words for the person. */
 export class ApiProblem extends Error {
@@ -48,8 +49,8 @@ function toProblem(error: unknown): ApiProblem {
     typeof error === 'object' && error !== null && 'data' in error
       ? (error as { data: unknown }).data
       : undefined
-  const parsed = problem.safeParse(data)
-  if (parsed.success) return new ApiProblem(parsed.data)
+  const refused = asProblem(data)
+  if (refused) return new ApiProblem(refused)
   return new ApiProblem({
     type: 'about:blank',
     title: 'No connection',

@@ -2,6 +2,7 @@
 import type { CardReply } from '#contracts/replies/home'
 import { useAttempt } from '~/composables/attempt'
 import { dayAndClock } from '~/composables/dates'
+import { offerFile } from '~/composables/files'
 import { useLinkKey } from '~/composables/linkKey'
 import { useApi } from '~/composables/useApi'
 
@@ -18,6 +19,12 @@ watch(key, (token) => {
     card.value = await api<CardReply>('/api/card/open', { method: 'POST', body: { token } })
   })
 })
+/** The practice among the contacts of the telephone: nothing of the visit is in it. */
+async function saveNumber() {
+  if (!card.value) return
+  const { contactCard } = await import('~/composables/contactCard')
+  offerFile(contactCard(card.value.practice), 'practice.vcf', 'text/vcard')
+}
 const zone = computed(() => card.value?.practice.timeZone ?? 'UTC')
 </script>
 
@@ -29,6 +36,7 @@ const zone = computed(() => card.value?.practice.timeZone ?? 'UTC')
         {{ card.practice.name }}, with {{ card.therapist }} · {{ dayAndClock(card.at, zone) }}
       </p>
       <CallBox :practice="card.practice" />
+      <VBtn variant="outlined" @click="saveNumber">Save the practice’s number</VBtn>
       <CareLines :lines="card.lines" :ended="card.at" :zone="zone" />
       <ForecastLines :lines="card.forecast" :zone="zone" />
       <p v-if="card.next"><b>Your next visit:</b> {{ dayAndClock(card.next, zone) }}</p>

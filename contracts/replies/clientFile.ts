@@ -5,6 +5,7 @@ import type { Poured } from '#core/load/ledger'
 import type { Answers } from '#core/screening/asking/answers'
 import type { PastReaction } from '#core/screening/products/reactions'
 import type { Earliest } from '#core/screening/verdict/earliest'
+import { OUTCOME_IDS } from '#core/catalogue/rules/grading'
 import { VISIT_STATUSES } from '#core/visit/status'
 import { answers } from '../visit'
 import { at, count, id, isoDay, loads, maybe, onRegions, paged, text } from './common'
@@ -63,6 +64,20 @@ const fileImport = z.strictObject({
 })
 export type FileImport = z.infer<typeof fileImport>
 
+/** What a client said after a visit, and what was done about it. */
+const afterAnswer = z.strictObject({
+  id,
+  visitId: id,
+  /** When the visit was. */
+  visitAt: at,
+  /** When the client answered. */
+  at,
+  outcome: z.enum(OUTCOME_IDS),
+  said: z.array(text),
+  note: maybe,
+})
+export type AfterAnswer = z.infer<typeof afterAnswer>
+
 /** A client's file: who they are, what stands on top, past and next visits, the ledger. */
 export const clientFile = z.strictObject({
   now: at,
@@ -97,6 +112,8 @@ export const clientFile = z.strictObject({
   next: z.strictObject({ id, startsAt: at, minutes: count, room: text, staff: text }).nullable(),
   poured: z.array(poured),
   imports: z.array(fileImport),
+  /** How it went at home after earlier visits, the latest first. */
+  afterwards: z.array(afterAnswer),
 })
 export type ClientFile = z.infer<typeof clientFile>
 

@@ -24,7 +24,7 @@ export interface HomeAsked {
   wearsCover: boolean
   uses: Partial<Record<NightId, HomeUse>>
   /** An oil, a balm or a milk takes the day off in the evening: cleansing like the room's. */
-  oilCleanse: boolean
+  oilAtHome: boolean
   /** What is left of the packs of the last routine. */
   packs: Partial<Record<HomeStepId, PackLeft>>
   /** Vitamin C in the morning: used already. */
@@ -48,7 +48,7 @@ export const NOTHING_ASKED: HomeAsked = {
   steps: USUAL_STEPS,
   wearsCover: true,
   uses: {},
-  oilCleanse: false,
+  oilAtHome: false,
   packs: {},
   vitaminC: false,
   usesNow: '',

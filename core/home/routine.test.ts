@@ -67,7 +67,7 @@ const asked = fc.record({
       since: fc.constantFrom(...HOME_SINCE_IDS),
     }),
   ),
-  oilCleanse: fc.boolean(),
+  oilAtHome: fc.boolean(),
   packs: fc.constant({}),
   vitaminC: fc.boolean(),
   usesNow: fc.constant(''),

@@ -16,7 +16,7 @@ import { addDays, dayInWords, daysBetween } from '../screening/asking/days'
 import type { Profile } from '../skin/profile'
 import { isNew, type HomeWishes } from './asked'
 import { blandEvening, cardLineOn, eveningOf, type EveningsSource } from './evenings'
-import { baseOfLabel, layered, waitBetween } from './layers'
+import { baseOfLabel, layered, waitBetween } from '../surface/layering'
 import { giveNights, type NightsSource, type Short } from './wished'
 
 /** One line of the card for the mirror. */

@@ -18,7 +18,7 @@ export function waterExpected(bundle: Known): WaterForecast {
  * taken off here. A retinoid or an acid at home says nothing of cleansing.
  */
 function homeCareKept({ homeAsked }: Known, visit: number, last: number | undefined): boolean {
-  if (last === undefined) return homeAsked?.oilCleanse === true
+  if (last === undefined) return homeAsked?.oilAtHome === true
   const { reads } = readWater(last, waterForecast(Math.max(1, visit - 1), true))
   return reads !== 'more'
 }

@@ -2,6 +2,10 @@ import { eq, sql } from 'drizzle-orm'
 import { DateTime } from 'luxon'
 import { costOfDone } from '#core/cost/ofVisit'
 import { sumOf } from '#core/cost/visitCost'
+import type { SignAnswers } from '#core/aftercare/grading'
+import { ASKED_DAYS } from '#core/catalogue/rules/forecast'
+import { SIGNS } from '#core/catalogue/rules/grading'
+import { WEEK_DAYS } from '#core/units'
 import { toPlanInput } from '#core/visit/planInput'
 import { readParts, recordParts } from '#core/visit/record'
 import { addDays } from '#core/screening/asking/days'
@@ -133,6 +137,7 @@ export async function seedPast(db: Database, demoClient: DemoClient, today: stri
       .insert(tables.visitPrices)
       .values({ visitId: id, priceId: PAST_PRICE.id, cents: PAST_PRICE.cents, by })
     await db.update(tables.visits).set({ status: 'sealed' }).where(eq(tables.visits.id, id))
+    await seedAnswers(db, key, id, addDays(today, -visit.weeks * WEEK_DAYS))
   }
   if (demoClient.home) {
     const rows = Array.from({ length: 12 }, (_, i) => ({
@@ -148,4 +153,23 @@ export async function seedPast(db: Database, demoClient: DemoClient, today: stri
     }))
     await db.insert(tables.homeUse).values(rows).onConflictDoNothing()
   }
+}
+
+/** The mildest answer to each question: what comes second in the demo is a little tightness. */
+const CALM: SignAnswers = Object.fromEntries(
+  SIGNS.map(({ id, choices }) => [id, choices[0]?.value]),
+)
+const TIGHT: SignAnswers = { ...CALM, feel: 'tight' }
+
+/** Answered on the next morning and on the third day, as most are. */
+async function seedAnswers(db: Database, key: string, visitId: string, day: string): Promise<void> {
+  const rows = ASKED_DAYS.always.map((later, place) => ({
+    id: demoId(`${key}-asked-${later}`),
+    visitId,
+    dueOn: addDays(day, later),
+    answers: place === 0 ? TIGHT : CALM,
+    outcome: 'expected' as const,
+    answeredAt: DateTime.fromISO(addDays(day, later), { zone: ZONE }).set({ hour: 10 }).toJSDate(),
+  }))
+  await db.insert(tables.checkIns).values(rows).onConflictDoNothing()
 }

@@ -44,6 +44,9 @@ export const practice = pgTable(
     ownersSecondFactor: boolean('owners_second_factor').notNull().default(false),
     /** The house's own words at the foot of what a client takes home. */
     cardText: text('card_text').notNull().default(''),
+    /** The house's own words of a message with a question, and of one with the card. */
+    questionMessage: text('question_message').notNull().default(''),
+    cardMessage: text('card_message').notNull().default(''),
     version: integer('version').notNull().default(1),
   },
   (table) => [
@@ -137,7 +140,9 @@ export const clients = pgTable(
   },
   (table) => [
     index('clients_import').on(table.importId),
-    index('clients_name').on(sql`lower(${table.name})`),
+    index('clients_name').on(sql`lower(${table.name})`, table.id),
+    index('clients_name_parts').using('gin', sql`${table.name} gin_trgm_ops`),
+    index('clients_work_parts').using('gin', sql`${table.work} gin_trgm_ops`),
     check('clients_messages', sql`${table.messages} in ('none','mail','text')`),
     check('clients_name_there', sql`length(${table.name}) between 1 and 120`),
     check(
@@ -162,5 +167,10 @@ export const audit = pgTable(
   (table) => [
     index('audit_client').on(table.clientId, table.at),
     index('audit_staff').on(table.staffId, table.action, table.at),
+    index('audit_at').on(table.at, table.id),
+    index('audit_action').on(table.action, table.at, table.id),
+    index('audit_refused')
+      .on(table.at, table.id)
+      .where(sql`not ${table.allowed}`),
   ],
 )

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { DateTime } from 'luxon'
+import { OFFERED_LONGEST } from '#contracts/hours'
 import type { Place } from '#contracts/replies/house'
 import { nearPlaces } from '#core/course/next'
 import { HOUR_MINUTES } from '#core/units'
@@ -26,6 +27,8 @@ watch(
       from,
       minutes: String(minutes),
       staffId: props.bundle.staff.id,
+      roomId: props.bundle.room.id,
+      most: String(OFFERED_LONGEST),
     })
     places.value = await api<Place[]>(`/api/places?${query}`).catch(() => [])
   },

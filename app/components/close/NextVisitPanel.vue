@@ -129,6 +129,7 @@ const inTheWay = computed(
         Calendar file
       </VBtn>
     </div>
+    <CoursePanel v-if="suggestion" :bundle="bundle" :from="suggestion.day" />
   </section>
 </template>
 

@@ -14,7 +14,7 @@ const set = (change: Partial<HomeAsked>) => {
 }
 const CHECKS = [
   { of: 'vitaminC', label: 'Vitamin C in the morning' },
-  { of: 'oilCleanse', label: 'Oil, balm or milk takes the day off' },
+  { of: 'oilAtHome', label: 'Oil, balm or milk takes the day off' },
   { of: 'wearsCover', label: 'Make-up or sun protection most days' },
   { of: 'outdoors', label: 'Outdoors most of the day' },
 ] as const

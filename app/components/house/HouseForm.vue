@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { HouseFields } from '#contracts/house'
+import { MESSAGE_LETTERS, MESSAGE_WORDS } from '#core/catalogue/rules/messages'
 import { SCHOOL_IDS, SCHOOLS } from '#core/catalogue/schools/schools'
 import { fieldProblem, sayProblem, useApi } from '~/composables/useApi'
 
@@ -15,6 +16,10 @@ watch(
   () => props.house,
   (house) => Object.assign(form, house),
 )
+const MESSAGES = [
+  { field: 'questionMessage', label: 'Message with a question', usual: MESSAGE_WORDS.question },
+  { field: 'cardMessage', label: 'Message with the card', usual: MESSAGE_WORDS.card },
+] as const
 const schools = SCHOOL_IDS.map((id) => ({ value: id, title: SCHOOLS[id].name }))
 const zones = Intl.supportedValuesOf('timeZone')
 const currencies = Intl.supportedValuesOf('currency')
@@ -99,6 +104,16 @@ const err = (field: string) => fieldProblem(trouble.value, field)
         :error-messages="err('cardText')"
       />
       <ClaimsRead v-model="form.cardText" />
+      <VTextField
+        v-for="own in MESSAGES"
+        :key="own.field"
+        v-model="form[own.field]"
+        :label="own.label"
+        :placeholder="own.usual"
+        persistent-placeholder
+        :maxlength="MESSAGE_LETTERS"
+        :error-messages="err(own.field)"
+      />
       <VCheckbox
         v-model="form.ownersSecondFactor"
         label="Owners sign in with a second factor"

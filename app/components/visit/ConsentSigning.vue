@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import SignaturePad from 'signature_pad'
+import type SignaturePad from 'signature_pad'
 import { CONSENT_SENTENCE, CONSENTS, type ConsentId } from '#core/catalogue/consultation/consents'
 import { barredConsents, needsGuardian, offeredConsents } from '#core/screening/consent/consent'
 import type { Bar } from '#core/screening/verdict/verdict'
@@ -49,9 +49,10 @@ function tick(kind: ConsentId) {
   ticked.value = without.length < ticked.value.length ? without : [...ticked.value, kind]
 }
 let pad: SignaturePad | undefined
-watch([canvas, method], () => {
-  if (canvas.value)
-    pad = new SignaturePad(canvas.value, { penColor: DESK.ink, minWidth: 1, maxWidth: 2.4 })
+watch([canvas, method], async () => {
+  if (!canvas.value) return
+  const { default: Pad } = await import('signature_pad')
+  if (canvas.value) pad = new Pad(canvas.value, { penColor: DESK.ink, minWidth: 1, maxWidth: 2.4 })
 })
 /** The pen's way as one path, to a tenth of a pixel. */
 const strokesOf = (signature: SignaturePad) =>

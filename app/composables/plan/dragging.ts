@@ -1,5 +1,5 @@
 import type { Ref } from 'vue'
-import Sortable from 'sortablejs'
+import type Sortable from 'sortablejs'
 
 /** Where a list of the strip begins in the plan: each part of the visit is a list of its own. */
 const firstOf = (list: HTMLElement): number => Number(list.dataset.first ?? 0)
@@ -15,16 +15,22 @@ export function useDragging(
   moved: (from: number, to: number) => void,
 ): void {
   let sortable: Sortable | undefined
+  let turn = 0
   const end = () => {
+    turn++
     sortable?.destroy()
     sortable = undefined
   }
   watch(
     [list, may],
-    () => {
+    async () => {
       end()
       if (!list.value || !may()) return
-      sortable = Sortable.create(list.value, {
+      const own = turn
+      const { default: library } = await import('sortablejs')
+      // Meanwhile the list may have gone, or come once more.
+      if (own !== turn || !list.value) return
+      sortable = library.create(list.value, {
         group: 'steps',
         animation: 120,
         delay: 120,

@@ -101,6 +101,7 @@ async function edited() {
             <h2>Not before</h2>
             <NotBefore :waits="file.waits" />
           </div>
+          <FileAfterwards :file="file" />
           <div v-if="file.client.notes" class="panel">
             <h2>Notes</h2>
             <p class="prewrap">{{ file.client.notes }}</p>

@@ -38,7 +38,7 @@ export const KEPT_LEVELS = {
   partly: { words: 'partly kept', advice: 'Ask which steps go well, and write those.' },
   not: {
     words: 'not kept so far',
-    advice: 'Ask what stands in the way. Two steps that are done beat six that are not.',
+    advice: 'Ask what makes it hard. Two steps that are done beat six that are not.',
   },
   unknown: { words: 'nothing to go by yet', advice: '' },
 } as const

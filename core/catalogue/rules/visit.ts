@@ -11,6 +11,8 @@ export const PLACE_STEP = 15
 export const USUAL_DAYS = 28
 /** How many places are offered for a next visit. House value. */
 export const NEXT_OFFERED = 3
+/** A course of visits booked at once: how many, and weeks from one to the next. House values. */
+export const COURSE = { least: 2, usual: 4, most: 12, weeksLeast: 1, weeksMost: 12 } as const
 
 /** Lengths that are offered for a visit, minutes. House values. */
 export const OFFERED_LENGTHS: readonly number[] = [30, 45, 60, 75, 90]

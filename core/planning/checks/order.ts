@@ -1,6 +1,8 @@
 import { LAST_ON_SKIN, NOT_UNDER_IT } from '../../catalogue/rules/backbone'
 import { GIVING, MANY_LAYERS } from '../../catalogue/rules/restraint'
 import { ingredientsIn } from '../../catalogue/products/ingredients'
+import type { LayerBase } from '../../catalogue/home/homeSteps'
+import type { Product } from '../../catalogue/products/products'
 import { STAGE_IDS } from '../../catalogue/kinds'
 import type { PlanStep } from '../../catalogue/techniques/step'
 import type { Film } from '../../catalogue/techniques/technique'
@@ -8,12 +10,19 @@ import { TECHNIQUES } from '../../catalogue/techniques/techniques'
 import { stageRank } from '../../catalogue/techniques/stages'
 import { exfoliates, isMain } from '../../catalogue/techniques/traits'
 import type { RegionId } from '../../face/zones'
+import { baseOfLabel, waitBetween } from '../../surface/layering'
 import { finding, remove, type Checking, type Mend, type PlanFinding } from './finding'
 
 const before = (step: PlanStep, other: PlanStep): Mend => ({
   label: `Move before ${TECHNIQUES[other.technique].name.toLowerCase()}`,
   minutes: 0,
   edits: [{ do: 'move', key: step.key, before: other.key }],
+})
+
+const take = (step: PlanStep, { id, name }: Pick<Product, 'id' | 'name'>): Mend => ({
+  label: `Take ${name}`,
+  minutes: 0,
+  edits: [{ do: 'set', key: step.key, patch: { productId: id } }],
 })
 
 /** Exfoliation comes before massage and mask: what was given is not rubbed off again. */
@@ -96,22 +105,15 @@ export function finishFindings({ input, steps, rules, allow }: Checking): PlanFi
       ...out,
       ...finding(rules, 'lighter-cream', undefined, {
         key: step.key,
-        mends: lighter
-          ? [
-              {
-                label: `Take ${lighter.name}`,
-                minutes: 0,
-                edits: [{ do: 'set', key: step.key, patch: { productId: lighter.id } }],
-              },
-            ]
-          : [],
+        mends: lighter ? [take(step, lighter)] : [],
       }),
     ]
   })
 }
 
 /** Leave-on layers go on thinnest first, zone by zone; no oil under sun protection. */
-export function layerFindings({ input, steps, rules }: Checking): PlanFinding[] {
+export function layerFindings(checking: Checking): PlanFinding[] {
+  const { input, steps, rules } = checking
   const out: PlanFinding[] = []
   let laid: { step: PlanStep; on: readonly RegionId[] }[] = []
   const weightOf = ({ technique }: PlanStep) => TECHNIQUES[technique].leaves.layer ?? 0
@@ -145,9 +147,36 @@ export function layerFindings({ input, steps, rules }: Checking): PlanFinding[] 
           mends: [before(step, heavier.step)],
         }),
       )
+    out.push(...rollingUp(step, laid, checking))
     laid.push({ step, on: step.regions })
   }
   return out
 }
+/** A layer of water or cream over one of silicone: the bottle under it is another, or it goes last. */
+function rollingUp(
+  step: PlanStep,
+  laid: readonly { step: PlanStep; on: readonly RegionId[] }[],
+  { input, rules, allow }: Checking,
+): PlanFinding[] {
+  const baseOf = (own: PlanStep): LayerBase | undefined => {
+    const product = input.shelf.find((item) => item.product.id === own.productId)?.product
+    const usual = own.technique === LAST_ON_SKIN ? 'filter' : 'water'
+    return product && baseOfLabel(product.inci, usual)
+  }
+  const over = baseOf(step)
+  const under = laid.find(
+    (below) =>
+      baseOf(below.step) === 'silicone' && below.on.some((region) => step.regions.includes(region)),
+  )
+  if (!under || over === undefined || !waitBetween('silicone', over)) return []
+  const other = allow(under.step.technique).products.find(
+    ({ product }) => baseOfLabel(product.inci, 'water') !== 'silicone',
+  )?.product
+  return finding(rules, 'silicone-under', undefined, {
+    key: under.step.key,
+    mends: other ? [take(under.step, other)] : [],
+  })
+}
+
 /** What takes the layers off, or begins anew over them. */
 const OVER_LAYERS: readonly Film[] = ['mask', 'oil', 'none']

@@ -21,6 +21,7 @@ const input = planInput({
   readings: readAll({ ...RESILIENT, congestion: 3 }),
 })
 const good = propose(input).steps
+const SILICONE = product('serum', 'silky-serum', { inci: ['Cyclopentasiloxane', 'Dimethicone'] })
 const before = (key: string, step: PlanStep): PlanStep[] => {
   const i = good.findIndex((other) => other.technique === key)
   return [...good.slice(0, i), step, ...good.slice(i)]
@@ -129,6 +130,10 @@ const BROKEN: Record<string, () => [PlanInput, readonly PlanStep[]]> = {
     ],
   ],
   'oil-under-sun': () => [input, before('sunProtection', step('facialOil'))],
+  'silicone-under': () => [
+    { ...input, shelf: [...input.shelf, { product: SILICONE, lots: [lot(SILICONE.id)] }] },
+    before('moisturiser', step('serum', { productId: SILICONE.id })),
+  ],
   'thin-to-thick': () => [input, before('close', step('serum'))],
   'one-exfoliation': () => [
     { ...input, policy: { camps: { works: 'one' }, without: [] } },

@@ -1,7 +1,8 @@
 import { randomUUID } from 'node:crypto'
-import { and, asc, eq, isNull } from 'drizzle-orm'
+import { and, asc, desc, eq, isNotNull, isNull } from 'drizzle-orm'
 import type { z } from 'zod'
 import type { answeredPost, toldPost } from '#contracts/home'
+import type { AfterAnswer } from '#contracts/replies/clientFile'
 import type { CheckIn } from '#contracts/replies/home'
 import { outcomeOf, signWords, type SignAnswers } from '#core/aftercare/grading'
 import { ASKED_DAYS } from '#core/catalogue/rules/forecast'
@@ -16,6 +17,7 @@ import type { Visit } from '../access'
 import { database, type Transaction } from '../database'
 import { dayIn } from '../dates'
 import { thePractice } from '../practice'
+import { MOMENT } from '../visits/moment'
 import type { Staff } from '../session/session'
 import { forecastKept } from './forecastKept'
 
@@ -54,6 +56,32 @@ export async function checkInsOf(visitId: string): Promise<CheckIn[]> {
     suspected: product,
   }))
 }
+
+/** Answers of one client after all their visits, the latest first. */
+export async function answersOf(clientId: string): Promise<AfterAnswer[]> {
+  const rows = await database()
+    .select({ own: checkIns, visitAt: MOMENT })
+    .from(checkIns)
+    .innerJoin(visits, eq(visits.id, checkIns.visitId))
+    .where(and(eq(visits.clientId, clientId), isNotNull(checkIns.answeredAt)))
+    .orderBy(desc(checkIns.answeredAt))
+    .limit(SHOWN)
+  return rows.flatMap(({ own, visitAt }) =>
+    own.answeredAt && own.outcome
+      ? [
+          {
+            ...{ id: own.id, visitId: own.visitId, outcome: own.outcome },
+            visitAt: new Date(visitAt).getTime(),
+            at: own.answeredAt.getTime(),
+            said: own.answers ? signWords(own.answers) : [],
+            note: own.note,
+          },
+        ]
+      : [],
+  )
+}
+/** More of them are not shown in a file. */
+const SHOWN = 20
 
 /**
  * Takes an answer in, once, graded by what was foreseen; one to be watched is asked again tomorrow.

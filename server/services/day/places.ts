@@ -23,8 +23,6 @@ interface Taken {
 }
 /** Longest visit: so far back one may begin that still runs. */
 const LONGEST_MS = VISIT_MINUTES.most * MINUTE_MS
-/** Days are added until there are so many; the last of them is offered whole. */
-const OFFERED_MOST = 60
 
 const takenBetween = (from: Date, to: Date): Promise<Taken[]> =>
   database()
@@ -71,7 +69,7 @@ export async function freePlaces(query: z.infer<typeof placesQuery>): Promise<Pl
   const others = taken.filter(({ id }) => id !== query.visitId)
   const today = dayIn(timeZone, Date.now())
   const out: Place[] = []
-  for (let at = 0; at < query.days && out.length < OFFERED_MOST; at++) {
+  for (let at = 0; at < query.days && out.length < query.most; at++) {
     const day = addDays(query.from, at)
     if (day < today) continue
     const house = offeredOn(hours, day)
@@ -148,6 +146,8 @@ async function inTheWay(
         ne(visits.status, 'cancelled'),
         eq(visits.imported, false),
         lt(visits.startsAt, new Date(ends.getTime() + cleaned)),
+        // Nothing that began longer ago can still run: the index ends the search there.
+        gt(visits.startsAt, new Date(wanted.startsAt.getTime() - LONGEST_MS - cleaned)),
         gt(
           sql`${visits.startsAt} + make_interval(mins => ${visits.minutes})`,
           new Date(wanted.startsAt.getTime() - cleaned).toISOString(),

@@ -7,6 +7,7 @@ import { pouredAtHome } from '#core/load/home'
 import { askedHere, beforeToday, earlierBars } from '#core/visit/today'
 import { consultations, imports, readings, visits } from '#db/schema'
 import type { Client } from '../access'
+import { answersOf } from '../after/checkIns'
 import { database } from '../database'
 import { ageOn, dayBounds, dayIn } from '../dates'
 import { callsDue } from '../day/calls'
@@ -27,19 +28,31 @@ export async function readFile(me: Staff, client: Client): Promise<ClientFile> {
   const { timeZone } = await thePractice()
   const now = new Date()
   const today = dayIn(timeZone, now)
-  const [history, { past, poured }, told, next, imported, reactions, tests, read, rules, calls] =
-    await Promise.all([
-      visitsOf(client.id, 1),
-      earlierOf(me, client.id, now),
-      lastTold(client.id),
-      nextBooked(client.id, dayBounds(timeZone, today).from),
-      importedFor(client.id),
-      reactionsOf(client.id),
-      testsOf(client.id),
-      lastRead(client.id, timeZone),
-      houseRulesNow(),
-      callsDue(LATEST, client.id),
-    ])
+  const [
+    history,
+    { past, poured },
+    told,
+    next,
+    imported,
+    reactions,
+    tests,
+    read,
+    rules,
+    calls,
+    afterwards,
+  ] = await Promise.all([
+    visitsOf(client.id, 1),
+    earlierOf(me, client.id, now),
+    lastTold(client.id),
+    nextBooked(client.id, dayBounds(timeZone, today).from),
+    importedFor(client.id),
+    reactionsOf(client.id),
+    testsOf(client.id),
+    lastRead(client.id, timeZone),
+    houseRulesNow(),
+    callsDue(LATEST, client.id),
+    answersOf(client.id),
+  ])
   const atHome = pouredAtHome(told?.answers ?? {}, today, timeZone, { goesOn: true })
   return {
     now: now.getTime(),
@@ -70,6 +83,7 @@ export async function readFile(me: Staff, client: Client): Promise<ClientFile> {
     next,
     poured: [...poured, ...atHome].sort((one, other) => one.at - other.at),
     imports: imported,
+    afterwards,
   }
 }
 

@@ -1,14 +1,10 @@
+import { messageText } from '#core/aftercare/messages'
 import { randomUUID } from 'node:crypto'
 import { and, desc, eq, gte, isNull, lte, ne, sql } from 'drizzle-orm'
 import { DateTime } from 'luxon'
 import type { Message, MessagesReply } from '#contracts/replies/home'
 import { ASKED_FROM_HOUR } from '#core/catalogue/rules/forecast'
-import {
-  MESSAGE_HOURS,
-  MESSAGE_WORDS,
-  QUESTION_DAYS,
-  TRY_AGAIN_MINUTES,
-} from '#core/catalogue/rules/messages'
+import { MESSAGE_HOURS, QUESTION_DAYS, TRY_AGAIN_MINUTES } from '#core/catalogue/rules/messages'
 import { addDays } from '#core/screening/asking/days'
 import { toMilliseconds } from '#core/units'
 import { checkIns, clients, messages, visits } from '#db/schema'
@@ -57,12 +53,13 @@ async function write(
   const { origin } = useRuntimeConfig()
   const [kind, page] =
     checkInId === null ? (['card', 'card'] as const) : (['question', 'how'] as const)
-  const words = MESSAGE_WORDS[kind](house.name, `${origin}/${page}#${token}`)
+  const own = kind === 'card' ? house.cardMessage : house.questionMessage
+  const words = messageText(kind, own, house.name, `${origin}/${page}#${token}`)
   const nextAt = mayGoAt(Date.now(), house.timeZone)
-  const own = { id: randomUUID(), visitId, clientId: client.id, checkInId, sentTo, words, nextAt }
+  const row = { id: randomUUID(), visitId, clientId: client.id, checkInId, sentTo, words, nextAt }
   await tx
     .insert(messages)
-    .values({ ...own, channel: client.messages })
+    .values({ ...row, channel: client.messages })
     .onConflictDoNothing()
   return true
 }

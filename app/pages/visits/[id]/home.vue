@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ROUTINE_FORMAT, type RoutineDocument } from '#contracts/routineFile'
 import { HOME_STEPS, HOME_STEP_IDS } from '#core/catalogue/home/homeSteps'
 import { NIGHTS } from '#core/catalogue/home/nightRows'
 import {
@@ -16,6 +17,7 @@ import { adherenceAt } from '#core/visit/adherence'
 import { homeQuestionOf } from '#core/visit/homeQuestion'
 import { useAfterwards } from '~/composables/afterwards'
 import { dayAndClock } from '~/composables/dates'
+import { offerFile } from '~/composables/files'
 import { useDraft } from '~/composables/useDraft'
 import { useVisit } from '~/stores/visit'
 
@@ -98,6 +100,17 @@ const keep = async () => {
   const body = { id: crypto.randomUUID(), asked: asked.value, wishes: wishes.value }
   if (await send('/routine', body)) await draft.drop()
 }
+/** The routine as it was saved last, for another house. */
+function exportFile() {
+  if (!last.value || !bundle.value) return
+  const document: RoutineDocument = {
+    format: ROUTINE_FORMAT,
+    practice: bundle.value.practice.name,
+    writtenAt: new Date(last.value.at).toISOString(),
+    routine: last.value.routine,
+  }
+  offerFile(JSON.stringify(document, null, 2), 'routine.json', 'application/json')
+}
 const print = () =>
   attempt(async () => {
     await visit.send('/printed', 'POST')
@@ -109,6 +122,7 @@ const print = () =>
 <template>
   <div v-if="bundle && routine" class="page">
     <StopAction>
+      <VBtn v-if="last" variant="outlined" @click="exportFile">Routine as a file</VBtn>
       <VBtn variant="outlined" @click="print">Print for the mirror</VBtn>
       <VBtn v-if="may" color="primary" :loading="busy" @click="keep">Save the routine</VBtn>
     </StopAction>

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { HOME_STEPS, HOME_STEP_IDS } from '../catalogue/home/homeSteps'
 import { PRODUCT_KINDS } from '../catalogue/kinds'
 import { TECHNIQUES } from '../catalogue/techniques/techniques'
-import { baseOfLabel, layered, waitBetween } from './layers'
+import { baseOfLabel, layered, waitBetween } from './layering'
 
 describe('layers at home', () => {
   it('lie in the order of the room: for each two kinds that both lay, the lighter is under', () => {

@@ -1,0 +1,12 @@
+import { z } from 'zod'
+import { homeRoutine } from './replies/home'
+
+export const ROUTINE_FORMAT = 'oak-basin/routine/1'
+/** A routine for home as another house reads it: no name and no answer of the client is in it. */
+export const routineDocument = z.strictObject({
+  format: z.literal(ROUTINE_FORMAT),
+  practice: z.string(),
+  writtenAt: z.iso.datetime(),
+  routine: homeRoutine,
+})
+export type RoutineDocument = z.infer<typeof routineDocument>
