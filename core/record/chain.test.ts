@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { amended, amendmentHolds, AMENDMENTS_BEGIN, type AmendmentLink } from './amendment'
-import { GENESIS, seal } from './seal'
+import { digest, digestByLibrary, GENESIS, seal } from './seal'
 import { heldAgainst, readHead, signHead } from './signedHead'
 import { sealedPart, walkAmendments, walkSeals, WALK_BEGINS, type SealRow } from './walk'
 
@@ -154,5 +154,17 @@ describe('a head that was signed and kept apart', () => {
         expect(heldAgainst(kept, standing(kept, rows, more.slice(0, left))).holds).toBe(false)
       }),
     )
+  })
+})
+
+describe('the hash', () => {
+  it('is the same by the platform and by the library, on any text', () => {
+    fc.assert(
+      fc.property(fc.string({ unit: 'binary' }), (text) => {
+        expect(digest(text)).toBe(digestByLibrary(text))
+      }),
+    )
+    // FIPS 180-4, example of one block.
+    expect(digest('abc')).toBe('ba7816bf8f01cfea414140de5dae2223b00361a396177a9cb410ff61f20015ad')
   })
 })

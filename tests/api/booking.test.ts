@@ -184,3 +184,62 @@ describe('hours, closures and leave', () => {
     expect((await add(owner, wanted(day, '08:00'))).status).toBe(200)
   })
 })
+
+describe('a course of visits', () => {
+  const from = aTuesday()
+  let visitId = ''
+  let path = ''
+  beforeAll(async () => {
+    const own = wanted(from, '09:00', { clientId: demoId('other-33') })
+    expect((await add(owner, own)).status).toBe(200)
+    visitId = own.id
+    path = `/api/visits/${visitId}/course`
+  })
+  const find = async (count: number, weekCount: number) =>
+    (
+      await owner(
+        `${path}?from=${DateTime.fromISO(from).plus({ weeks: 2 }).toISODate()}&count=${count}&weeks=${weekCount}`,
+      )
+    ).body as Place[]
+  const bookedFor = async (places: readonly Place[]) => {
+    const days = await Promise.all(places.map(({ day }) => dayOf(day)))
+    return days.flatMap(({ visits }) =>
+      visits.filter(({ clientId }) => clientId === demoId('other-33')),
+    ).length
+  }
+  const asBody = (places: readonly Place[]) => ({
+    places: places.map(({ startsAt, roomId }) => ({
+      ...{ id: randomUUID(), roomId },
+      startsAt: new Date(startsAt).toISOString(),
+    })),
+  })
+  const send = (body: object) => owner(path, { method: 'POST', body })
+
+  it('is found on the same weekday, so many weeks apart, and booked once however often it is sent', async () => {
+    const places = await find(3, 4)
+    expect(places).toHaveLength(3)
+    const days = places.map(({ day }) => DateTime.fromISO(day))
+    expect(new Set(days.map(({ weekday }) => weekday))).toEqual(new Set([2]))
+    for (const [at, day] of days.entries())
+      if (days[at - 1]) expect(day.diff(days[at - 1] ?? day, 'weeks').weeks).toBe(4)
+    const body = asBody(places)
+    expect((await send(body)).status).toBe(200)
+    expect((await send(body)).status).toBe(200)
+    expect(await bookedFor(places)).toBe(3)
+  })
+  it('is booked whole or not at all', async () => {
+    const [taken] = await find(2, 1)
+    const free = await find(2, 5)
+    if (!taken) throw new Error('no place')
+    expect((await send(asBody([taken]))).status).toBe(200)
+    const before = await bookedFor(free)
+    const refused = await send(asBody([...free, taken]))
+    expect(refused.status).toBe(409)
+    expect(refused.text).toContain('taken')
+    expect(await bookedFor(free)).toBe(before)
+  })
+  it('lies ahead', async () => {
+    const over = { id: randomUUID(), roomId: ROOM, startsAt: '2020-01-07T09:00:00Z' }
+    expect((await send({ places: [over] })).status).toBe(422)
+  })
+})

@@ -96,6 +96,24 @@ describe('the outbox', () => {
       where visit_id = ${visit}`
     expect(kept?.words).toBeNull()
   })
+  it("speaks in the house's own words where it has some, and refuses words of skin or health", async () => {
+    const { house } = (await owner('/api/house')).body as { house: Record<string, unknown> }
+    const put = (questionMessage: string) =>
+      owner('/api/house', { method: 'PUT', body: { ...house, questionMessage } })
+    const refused = await put('How is your skin? {link}')
+    expect(refused.status).toBe(422)
+    expect(refused.text).toContain('no word of skin or health')
+    await db`update practice set question_message = 'All well? {house} asks: {link}'`
+    try {
+      const { who, visit } = await due()
+      await begin()
+      await until(visit, 'sent')
+      const [own] = office.sent().filter(({ to }) => to.startsWith(who))
+      expect(own?.words).toMatch(/^All well\? .+ asks: http.*\/how#[\w-]{43}$/)
+    } finally {
+      await db`update practice set question_message = ''`
+    }
+  })
   it('writes to nobody who does not want it, and to nobody who changed their mind', async () => {
     const silent = await due('none')
     office.fail('refuses')

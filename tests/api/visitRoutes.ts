@@ -22,6 +22,28 @@ export const VISIT_ROUTES: readonly Row[] = [
     other: OWNER,
     body: () => ({ key: 'product-x', laid: true }),
   },
+  {
+    route: 'GET /api/visits/[id]/course',
+    object: 'visit',
+    own: ALL,
+    other: OWNER,
+    query: 'from=2031-06-02&count=2&weeks=4',
+  },
+  {
+    route: 'POST /api/visits/[id]/course',
+    object: 'visit',
+    own: ALL,
+    other: OWNER,
+    body: () => ({
+      places: [
+        {
+          id: randomUUID(),
+          startsAt: new Date(Date.UTC(2031, 6, (day += 1), 10)).toISOString(),
+          roomId: demoId('room-lake'),
+        },
+      ],
+    }),
+  },
   { route: 'GET /api/visits/[id]/next', object: 'visit', own: ALL, other: OWNER },
   { route: 'GET /api/visits/[id]/stream', object: 'visit', own: ALL, other: OWNER },
   {

@@ -28,31 +28,19 @@ export async function readFile(me: Staff, client: Client): Promise<ClientFile> {
   const { timeZone } = await thePractice()
   const now = new Date()
   const today = dayIn(timeZone, now)
-  const [
-    history,
-    { past, poured },
-    told,
-    next,
-    imported,
-    reactions,
-    tests,
-    read,
-    rules,
-    calls,
-    afterwards,
-  ] = await Promise.all([
-    visitsOf(client.id, 1),
-    earlierOf(me, client.id, now),
-    lastTold(client.id),
-    nextBooked(client.id, dayBounds(timeZone, today).from),
-    importedFor(client.id),
-    reactionsOf(client.id),
-    testsOf(client.id),
-    lastRead(client.id, timeZone),
-    houseRulesNow(),
-    callsDue(LATEST, client.id),
-    answersOf(client.id),
-  ])
+  const [history, { past, poured }, told, next, imported, reactions, tests, read, rules, calls] =
+    await Promise.all([
+      visitsOf(client.id, 1),
+      earlierOf(me, client.id, now),
+      lastTold(client.id),
+      nextBooked(client.id, dayBounds(timeZone, today).from),
+      importedFor(client.id),
+      reactionsOf(client.id),
+      testsOf(client.id),
+      lastRead(client.id, timeZone),
+      houseRulesNow(),
+      callsDue(LATEST, client.id),
+    ])
   const atHome = pouredAtHome(told?.answers ?? {}, today, timeZone, { goesOn: true })
   return {
     now: now.getTime(),
@@ -83,7 +71,7 @@ export async function readFile(me: Staff, client: Client): Promise<ClientFile> {
     next,
     poured: [...poured, ...atHome].sort((one, other) => one.at - other.at),
     imports: imported,
-    afterwards,
+    afterwards: await answersOf(client.id),
   }
 }
 

@@ -31,61 +31,36 @@ export async function readBare(me: Staff, visit: Visit): Promise<BareBundle> {
   const at = momentOf(visit)
   const today = dayIn(house.timeZone, at)
   const openHalves = await halvesOf(visit.clientId, house.timeZone)
-  const [
-    rows,
-    shelf,
-    events,
-    may,
-    meters,
-    filledIn,
-    care,
-    policy,
-    protocols,
-    next,
-    held,
-    laid,
-    home,
-  ] = await Promise.all([
-    bundleRows(visit),
-    readShelf(),
-    eventsOf(visit.id),
-    visitRights(me, visit),
-    metersOf(visit),
-    fromClient(visit),
-    careOf(visit),
-    policyNow(),
-    offeredProtocols(),
-    nextBooked(visit.clientId, at, true),
-    heldFor(visit, today),
-    laidFor(visit.id),
-    lastAsked(visit.clientId),
-  ])
+  const [rows, shelf, events, may, meters, said, care, policy, protocols, next, held, laid] =
+    await Promise.all([
+      bundleRows(visit),
+      readShelf(),
+      eventsOf(visit.id),
+      mayOf(me, visit),
+      metersOf(visit),
+      saidBefore(visit),
+      careOf(visit),
+      policyNow(),
+      offeredProtocols(),
+      nextOf(visit, at),
+      heldFor(visit, today),
+      laidFor(visit.id),
+    ])
   return {
     now: Date.now(),
     today,
     visit: visitPart(visit),
     ...peopleParts(rows, house, today),
-    may: {
-      write: may.write,
-      seal: may.seal,
-      countersign: may.countersign,
-      export: may.export,
-    },
+    may,
     ...toldParts(rows, visit, house),
-    fromClient: filledIn,
-    homeAsked: home?.asked ?? null,
+    ...said,
     ...readParts(rows, visit, house),
     ...care,
     meters,
     ...planParts(rows),
     policy,
     protocols,
-    nextBooked: next && {
-      id: next.id,
-      startsAt: next.startsAt,
-      room: next.room,
-      staff: next.staff,
-    },
+    nextBooked: next,
     shelf: withHalves(shelf, openHalves, { id: visit.id, at: at.getTime() }),
     openHalves,
     devices: devicesAtHand(rows, visit),
@@ -94,6 +69,20 @@ export async function readBare(me: Staff, visit: Visit): Promise<BareBundle> {
     events,
     ...recordParts(rows),
   }
+}
+
+async function mayOf(me: Staff, visit: Visit): Promise<VisitBundle['may']> {
+  const { write, seal, countersign, export: takeOut } = await visitRights(me, visit)
+  return { write, seal, countersign, export: takeOut }
+}
+/** What was said beforehand: by the client on their own device, and of home the last time. */
+async function saidBefore(visit: Visit): Promise<Pick<VisitBundle, 'fromClient' | 'homeAsked'>> {
+  const [filledIn, home] = await Promise.all([fromClient(visit), lastAsked(visit.clientId)])
+  return { fromClient: filledIn, homeAsked: home?.asked ?? null }
+}
+async function nextOf({ clientId }: Visit, at: Date): Promise<VisitBundle['nextBooked']> {
+  const next = await nextBooked(clientId, at, true)
+  return next && { id: next.id, startsAt: next.startsAt, room: next.room, staff: next.staff }
 }
 
 /** Kinds of device that are ready here: what stands in another room is not at hand in this one. */

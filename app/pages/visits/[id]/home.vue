@@ -104,7 +104,7 @@ const keep = async () => {
 function exportFile() {
   if (!last.value || !bundle.value) return
   const document: RoutineDocument = {
-    format: ROUTINE_FORMAT,
+    ...ROUTINE_FORMAT,
     practice: bundle.value.practice.name,
     writtenAt: new Date(last.value.at).toISOString(),
     routine: last.value.routine,
