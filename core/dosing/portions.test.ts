@@ -75,3 +75,19 @@ describe('a dose shared among its zones', () => {
     expect(cheeks(['cheekL', 'cheekR'])).toBeGreaterThan(cheeks([]))
   })
 })
+
+describe('few measures', () => {
+  const pump = product('milk', 'm', { dispenser: { kind: 'pump', millilitres: 1 } })
+  const share = (count: number) => portionsOf(['forehead', 'chin'], pump, { count }, {})
+  it('go whole to all of it where there is one, nowhere where there is none', () => {
+    expect(share(1)).toEqual([{ regions: ['forehead', 'chin'], count: 1 }])
+    expect(share(0)).toEqual([])
+  })
+  it('give more to the larger zone: never the smaller one more than the larger', () => {
+    for (let count = 2; count <= 20; count++) {
+      const [first = { count: 0 }, second = { count: 0 }] = share(count)
+      expect(first.count).toBeGreaterThanOrEqual(second.count)
+      expect(first.count + second.count).toBe(count)
+    }
+  })
+})

@@ -141,6 +141,9 @@ export const clients = pgTable(
   (table) => [
     index('clients_import').on(table.importId),
     index('clients_name').on(sql`lower(${table.name})`, table.id),
+    index('clients_here')
+      .on(table.id)
+      .where(sql`${table.erasedAt} is null`),
     index('clients_name_parts').using('gin', sql`${table.name} gin_trgm_ops`),
     index('clients_work_parts').using('gin', sql`${table.work} gin_trgm_ops`),
     check('clients_messages', sql`${table.messages} in ('none','mail','text')`),

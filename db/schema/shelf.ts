@@ -100,5 +100,10 @@ export const lotMovements = pgTable(
     by: uuid('by').references(() => staff.id),
     at: timestamp('at', { withTimezone: true, mode: 'date' }).notNull().defaultNow(),
   },
-  (table) => [index('lot_movements_lot').on(table.lotId, table.at)],
+  (table) => [
+    index('lot_movements_lot').on(table.lotId, table.at),
+    index('lot_movements_recalled')
+      .on(table.at, table.lotId)
+      .where(sql`${table.kind} = 'recalled'`),
+  ],
 )

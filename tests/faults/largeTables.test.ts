@@ -12,7 +12,16 @@ import { prepared, ROOM, sealedVisit, STAFF, tap, treating } from '../support/vi
  */
 const LARGE = [
   ...['clients', 'visits', 'audit', 'visit_events', 'seals', 'seal_items', 'consultations'],
-  ...['consents', 'readings', 'plans', 'check_ins', 'messages', 'lot_movements', 'amendments'],
+  ...[
+    'consents',
+    'readings',
+    'plans',
+    'check_ins',
+    'messages',
+    'lot_movements',
+    'lots',
+    'amendments',
+  ],
 ]
 let house: Awaited<ReturnType<typeof openHouse>> & { address?: string }
 let owner: Caller

@@ -1,0 +1,2 @@
+CREATE INDEX "clients_here" ON "clients" USING btree ("id") WHERE "clients"."erased_at" is null;--> statement-breakpoint
+CREATE INDEX "lot_movements_recalled" ON "lot_movements" USING btree ("at","lot_id") WHERE "lot_movements"."kind" = 'recalled';
