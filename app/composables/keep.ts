@@ -42,8 +42,8 @@ async function askKey(): Promise<Own> {
 export function keepBy(token: string): void {
   own = keyOf(token).then((key) => ({ staffId: 'form', key }))
 }
-/** Asked for while the house is in reach, so that it is there when it is not. */
-export const openKeep = () => ownKey().then(() => {})
+/** Key and tables, while the house is in reach: so that they are there when it is not. */
+export const openKeep = () => Promise.all([ownKey(), keep()]).then(() => {})
 /** A store that does not answer holds nobody up: what lies there is locked, and its key is gone. */
 const STORE_MS = 3000
 const notForEver = (work: Promise<unknown>) =>

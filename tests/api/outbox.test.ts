@@ -101,7 +101,7 @@ describe('the outbox', () => {
     const put = (questionMessage: string) =>
       owner('/api/house', { method: 'PUT', body: { ...house, questionMessage } })
     const refused = await put('How is your skin? {link}')
-    expect(refused.status).toBe(422)
+    expect(refused.status).toBe(400)
     expect(refused.text).toContain('no word of skin or health')
     await db`update practice set question_message = 'All well? {house} asks: {link}'`
     try {

@@ -1,7 +1,11 @@
 import { randomUUID } from 'node:crypto'
 import { NOTHING_ASKED } from '#core/home/asked'
 import { ALL_CALM, tap } from '../support/visit'
+import { demoId } from '#db/demo/ids'
 import { ALL, OWNER, SENIOR, type Row } from './rights'
+
+/** A day of its own for each course of the table. */
+let day = 0
 
 /** Rows of the routes of one visit. `own`: the caller holds it. */
 export const VISIT_ROUTES: readonly Row[] = [
