@@ -75,7 +75,7 @@ export function offEvenings(id: NightId, source: EveningsSource): (Off | undefin
 
 function offOn(id: NightId, day: string, source: EveningsSource): Off | undefined {
   const row = NIGHTS[id]
-  const line = cardLineOn(source.card, eveningOf(day, source.timeZone), row.offBy)
+  const line = cardLineOn(source.card, eveningOf(day, source.timeZone), [...row.offBy, 'leaveOn'])
   if (line) return { because: 'card', why: `after the visit: ${line.sentence}` }
   const rest = restOn(id, day, source.work) ?? barUntil(id, day, source.verdict)
   if (rest !== undefined) return { because: 'rest', why: rest }

@@ -7,6 +7,7 @@ import {
 } from '../catalogue/home/homeSteps'
 import { HOME_NOTES, SEASON_NOTES } from '../catalogue/home/homeWords'
 import { NIGHTS, PHASE_DAYS, type NightId } from '../catalogue/home/nightRows'
+import type { AftercarePart } from '../catalogue/rules/aftercare'
 import type { Product } from '../catalogue/products/products'
 import { ingredientsIn } from '../catalogue/products/ingredients'
 import { leavesActive } from '../catalogue/products/families'
@@ -179,19 +180,28 @@ export const namesFor = (
 const servesAt = (id: HomeStepId | NightId, product: Product): boolean =>
   id === 'vitaminC' ? ingredientsIn(product.inci).includes('vitaminC') : !leavesActive(product)
 
+/** What the card leaves of a morning while it asks for plain care only. */
+export const PLAIN_CARE: readonly Step['id'][] = ['firstCleanse', 'cleanse', 'cream', 'sun']
+/** Lines of the card that leave only that. */
+export const PLAIN_LINES: readonly AftercarePart[] = ['everything', 'allButPlain']
+
 /** From which day a step is taken, where the card keeps what it holds off until then. */
 function startsOn(id: Step['id'], question: HomeQuestion): string | null {
-  if (id !== 'vitaminC') return null
+  if (PLAIN_CARE.includes(id)) return null
   const { card, timeZone, input } = question
+  const offBy = id === 'vitaminC' ? NIGHTS.retinoid.offBy : PLAIN_LINES
   const kept = (day: string) =>
-    cardLineOn(card, eveningOf(addDays(day, -1), timeZone), NIGHTS.retinoid.offBy) !== undefined
+    cardLineOn(card, eveningOf(addDays(day, -1), timeZone), offBy) !== undefined
   let day = addDays(input.today, 1)
   while (kept(day) && day < question.until) day = addDays(day, 1)
   return day > addDays(input.today, 1) ? day : null
 }
 
 function nightOf(id: NightId | null, day: string, question: HomeQuestion): HomeNight {
-  const line = cardLineOn(question.card, eveningOf(day, question.timeZone), NIGHTS.waterMask.offBy)
+  const line = cardLineOn(question.card, eveningOf(day, question.timeZone), [
+    ...NIGHTS.waterMask.offBy,
+    'leaveOn',
+  ])
   if (line) return { day, id: null, bland: line.sentence }
   if (id !== null) return { day, id, bland: null }
   const bland = blandEvening(day, question.asked)

@@ -104,10 +104,45 @@ describe('a closing, read as client and as colleague', () => {
     const { evening, morning } = tonightOf(bundle)
     const plain = aftercare.find(({ rule }) => /^products-(calm|needling)$/.test(rule))
     if (plain) expect(evening).toMatch(/^(Put nothing more|After that only|Only your)/)
-    else expect(evening).toMatch(/cream\.$/)
+    else expect(evening).toMatch(/cream\.$|^Leave the mask on/)
     expect(morning).toMatch(/sun protection\.$/)
     // How it was taken is not known before somebody says so.
     expect(work?.taken).toBeUndefined()
+  })
+  it('says for tonight and tomorrow nothing that a line of the card forbids', () => {
+    for (const [name, did, answers] of CLOSINGS) {
+      const bundle = closing(did, answers)
+      const { aftercare } = readParts(recordParts(bundle, ''))
+      const { evening, morning } = tonightOf(bundle)
+      const plain = aftercare.some(({ sentence }) => /only your|Only your/.test(sentence))
+      if (plain) expect(morning, name).toMatch(/^lukewarm water, then [^,]*, then [^,]*\.$/)
+      else expect(morning, name).not.toContain('lukewarm water')
+      const overnight = aftercare.find(({ rule }) => rule === 'mask-overnight')
+      if (!overnight) continue
+      // A mask that is slept in stays on until there has been a morning, and nothing goes over it.
+      expect(evening).toBe(overnight.sentence)
+      expect(Date.parse(overnight.until)).toBeGreaterThanOrEqual(
+        Date.parse(`${addDays(bundle.today, 1)}T06:00:00+01:00`),
+      )
+    }
+  })
+  it('takes nothing up on a day on which the card still keeps it off', () => {
+    for (const [name, did, answers] of CLOSINGS) {
+      const bundle = closing(did, answers)
+      const { aftercare } = readParts(recordParts(bundle, ''))
+      const wishes = { nights: [], vitaminC: true, named: {} }
+      const { morning } = routineFor(homeQuestionOf(bundle, NOTHING_ASKED, wishes))
+      for (const { id, from } of morning) {
+        if (['cleanse', 'firstCleanse', 'cream', 'sun'].includes(id)) continue
+        const eve = eveningOf(addDays(from ?? addDays(bundle.today, 1), -1), 'Europe/Oslo')
+        const asks = aftercare
+          .filter(({ until }) => eve < Date.parse(until))
+          .flatMap(({ rule }) => AFTERCARE.find((row) => row.id === rule)?.asks ?? [])
+        expect(asks, `${name}: ${id}`).not.toContain('allButPlain')
+        expect(asks, `${name}: ${id}`).not.toContain('everything')
+        if (id === 'vitaminC') expect(asks, name).not.toContain('actives')
+      }
+    }
   })
   it('is stricter on sun where the skin marks or a medicine minds the light', () => {
     const sun = (did: readonly TechniqueId[], answers: Answers) =>

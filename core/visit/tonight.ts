@@ -1,5 +1,7 @@
 import { NOTHING_ASKED } from '../home/asked'
-import { routineFor, type HomeLine, type HomeRoutine } from '../home/routine'
+import { cardLineOn, eveningOf } from '../home/evenings'
+import { PLAIN_LINES, routineFor, type HomeLine, type HomeRoutine } from '../home/routine'
+import { addDays } from '../screening/asking/days'
 import type { VisitBundle } from './bundle'
 import { homeQuestionOf } from './homeQuestion'
 
@@ -11,14 +13,22 @@ export function tonightOf(
   written: HomeRoutine | null = null,
 ): { evening: string; morning: string } {
   const none = { nights: [], vitaminC: false, named: {} }
-  const { evening, morning, nights, byNight } =
-    written ?? routineFor(homeQuestionOf(bundle, NOTHING_ASKED, none))
+  const question = homeQuestionOf(bundle, NOTHING_ASKED, none)
+  const { evening, morning, nights, byNight } = written ?? routineFor(question)
   const [tonight] = nights
+  const { today } = bundle
+  const tomorrow = morning.filter(({ from }) => from === null || from <= addDays(today, 1))
+  const line = cardLineOn(question.card, eveningOf(today, question.timeZone), PLAIN_LINES)
   return {
     evening: tonight?.bland ?? `${listed((tonight?.id && byNight[tonight.id]) ?? evening)}.`,
-    morning: `${listed(morning)}.`,
+    // While the card asks for plain care, the skin is only rinsed.
+    morning: line
+      ? `${RINSED}, then ${listed(tomorrow.filter(({ id }) => !CLEANSES.includes(id)))}.`
+      : `${listed(tomorrow)}.`,
   }
 }
+const RINSED = 'lukewarm water'
+const CLEANSES: readonly HomeLine['id'][] = ['firstCleanse', 'cleanse']
 const listed = (lines: readonly HomeLine[]): string =>
   lines
     .map(({ name, product }) => (product === null ? name.toLowerCase() : product))

@@ -76,7 +76,7 @@ export const AFTERCARE: readonly AftercareRow[] = [
     'mask-overnight',
     'overnight',
     'touch',
-    12,
+    24,
     ['leaveOn'],
     'Leave the mask on overnight; wash it off with lukewarm water in the morning.',
     'it works while you sleep',
@@ -218,7 +218,7 @@ export const AFTERCARE: readonly AftercareRow[] = [
     24,
     ['sauna', 'bath'],
     'No sauna or hot bath.',
-    'your skin was warmed today',
+    'heat reddens skin that was warmed or worked on',
   ),
   row(
     'products-tip',
@@ -253,7 +253,7 @@ export const AFTERCARE: readonly AftercareRow[] = [
     'products',
     48,
     ['actives'],
-    'No retinoid or acid; your gentle cleanser and cream.',
+    'No retinoid or acid; only gentle things that you know.',
     'two actives at once irritate',
   ),
   row(
