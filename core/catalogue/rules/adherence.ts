@@ -1,5 +1,4 @@
 import { COMMON_PRACTICE } from '../kinds'
-import type { AnyReadingId } from '../../skin/readings'
 
 /** What shows whether a routine at home is kept. House values within common practice. */
 export const KEPT_RULES = {
@@ -12,9 +11,7 @@ export const KEPT_RULES = {
    * show one.
    */
   skin: {
-    better: { water: 1, congestion: -1, redness: -1 } satisfies Partial<
-      Record<AnyReadingId, 1 | -1>
-    >,
+    better: { water: 1, congestion: -1, redness: -1 },
     grades: 2,
     zones: 2,
   },
