@@ -76,6 +76,11 @@ const asksAll = (one: AftercareRow, other: AftercareRow): boolean =>
       one.asks.includes(part) || (one.asks.includes('everything') && other.topic === one.topic),
   )
 
+/** Rows whose sentence names its own time. */
+export const SAYS_WHEN: ReadonlySet<string> = new Set(
+  AFTERCARE.filter(({ saysWhen }) => saysWhen).map(({ id }) => id),
+)
+
 /** Whether a line ends with its day, or at an hour. @param endedAt end of the visit, both in ms */
 export const endsWithDay = (until: number, endedAt: number): boolean =>
   until - endedAt > DAYS_FROM_HOURS * HOUR_MS

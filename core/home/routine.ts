@@ -7,7 +7,7 @@ import {
 } from '../catalogue/home/homeSteps'
 import { HOME_NOTES, SEASON_NOTES } from '../catalogue/home/homeWords'
 import { NIGHTS, PHASE_DAYS, type NightId } from '../catalogue/home/nightRows'
-import type { AftercarePart } from '../catalogue/rules/aftercare'
+import { PLAIN_CARE_ONLY } from '../catalogue/rules/aftercare'
 import type { Product } from '../catalogue/products/products'
 import { ingredientsIn } from '../catalogue/products/ingredients'
 import { leavesActive } from '../catalogue/products/families'
@@ -180,16 +180,11 @@ export const namesFor = (
 const servesAt = (id: HomeStepId | NightId, product: Product): boolean =>
   id === 'vitaminC' ? ingredientsIn(product.inci).includes('vitaminC') : !leavesActive(product)
 
-/** What the card leaves of a morning while it asks for plain care only. */
-export const PLAIN_CARE: readonly Step['id'][] = ['firstCleanse', 'cleanse', 'cream', 'sun']
-/** Lines of the card that leave only that. */
-export const PLAIN_LINES: readonly AftercarePart[] = ['everything', 'allButPlain']
-
 /** From which day a step is taken, where the card keeps what it holds off until then. */
 function startsOn(id: Step['id'], question: HomeQuestion): string | null {
-  if (PLAIN_CARE.includes(id)) return null
+  if (id in HOME_STEPS && HOME_STEPS[id as HomeStepId].plainCare) return null
   const { card, timeZone, input } = question
-  const offBy = id === 'vitaminC' ? NIGHTS.retinoid.offBy : PLAIN_LINES
+  const offBy = id === 'vitaminC' ? NIGHTS.retinoid.offBy : PLAIN_CARE_ONLY
   const kept = (day: string) =>
     cardLineOn(card, eveningOf(addDays(day, -1), timeZone), offBy) !== undefined
   let day = addDays(input.today, 1)

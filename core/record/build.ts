@@ -16,6 +16,7 @@ import { leftWords, withoutLeft } from '../treatment/stop/leftZones'
 import { suspectedWords } from '../treatment/stop/suspects'
 import { alongOn, productOn, type BottleOnRecord, type BottleSource } from './bottles'
 import { rushedThrough } from './rushed'
+import { asksWhy } from './asksWhy'
 import { deviationsOf, half } from './deviations'
 
 export interface RecordLine {
@@ -51,6 +52,8 @@ export interface RecordLine {
   /** What was seen to before it, in the words it was asked in. */
   confirmed?: readonly string[]
   deviation: string | null
+  /** A colleague would ask why, and nobody has said it yet. */
+  asksWhy?: true
 }
 export interface RecordDraft {
   startedAt: string | null
@@ -85,6 +88,8 @@ interface RecordSource extends BottleSource {
   state: RoomState
   firstPlan: readonly PlanStep[]
   lastPlan: readonly PlanStep[]
+  /** The client goes out into daylight after it. */
+  daylight?: boolean
   /** What was done, whichever version it stood in, on the zones it was done on. */
   done: readonly PlanStep[]
 }
@@ -147,11 +152,11 @@ function linesOf(src: RecordSource): RecordLine[] {
   const gone = firstPlan.filter(({ key }) => !there.some((kept) => kept.key === key))
   return [
     ...there.map((step) => lineFor(step, src)),
-    ...gone.map((step) => ({
-      ...lineFor(step, src),
-      actualMinutes: null,
-      deviation: 'planned at first, then left out',
-    })),
+    ...gone.map((step) => {
+      // Whoever made the new plan has said why.
+      const { asksWhy: _, ...line } = lineFor(step, src)
+      return { ...line, actualMinutes: null, deviation: 'planned at first, then left out' }
+    }),
   ]
 }
 
@@ -165,6 +170,7 @@ function lineFor(step: PlanStep, src: RecordSource): RecordLine {
     ...(planned ? [] : ['added later']),
     ...(done ? [] : notDone(step, state)),
     ...deviationsOf(step, actual, state),
+    ...(state.reasons[step.key] ? [`because: ${state.reasons[step.key]}`] : []),
   ]
   return {
     key: step.key,
@@ -178,6 +184,7 @@ function lineFor(step: PlanStep, src: RecordSource): RecordLine {
     ...countedIn(step, state),
     ...(done ? { ...setTo(step, state), ...saidWith(step, src) } : {}),
     deviation: deviations.length > 0 ? deviations.join('; ') : null,
+    ...(asksWhy(step, state, src.daylight === true) ? { asksWhy: true } : {}),
   }
 }
 

@@ -39,13 +39,27 @@ function otherMinutes({ step, actual }: Done): string[] {
   return [`${actual > step.minutes ? '+' : '−'}${Math.abs(actual - step.minutes)} min`]
 }
 
+/** Minutes that it rested, and the window it had; undefined where it never came to rest. */
+function restOf({ key }: PlanStep, { resting }: RoomState) {
+  const rest = resting.find((one) => one.key === key)
+  if (rest?.endedAt === undefined) return undefined
+  return { ...rest, dwell: half(rest.endedAt - rest.since) }
+}
+/** Words of a rest that went beyond its latest minute. */
+export function restedTooLong(step: PlanStep, state: RoomState): string | undefined {
+  const rest = restOf(step, state)
+  return rest && rest.dwell > rest.latest
+    ? `rested ${rest.dwell} min, latest ${rest.latest}`
+    : undefined
+}
 /** It rested longer than it may, or shorter than it should. */
 function otherRest({ step, state }: Done): string[] {
-  const rest = state.resting.find(({ key }) => key === step.key)
-  if (rest?.endedAt === undefined) return []
-  const dwell = half(rest.endedAt - rest.since)
-  if (dwell > rest.latest) return [`rested ${dwell} min, latest ${rest.latest}`]
-  return dwell < rest.earliest ? [`rested ${dwell} min, earliest ${rest.earliest}`] : []
+  const tooLong = restedTooLong(step, state)
+  if (tooLong !== undefined) return [tooLong]
+  const rest = restOf(step, state)
+  return rest && rest.dwell < rest.earliest
+    ? [`rested ${rest.dwell} min, earliest ${rest.earliest}`]
+    : []
 }
 
 function otherProduct({ step, state }: Done): string[] {

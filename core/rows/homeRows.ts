@@ -1,5 +1,6 @@
 import { HOME_STEPS, LAYER_WAITS } from '../catalogue/home/homeSteps'
 import { NIGHTS } from '../catalogue/home/nightRows'
+import { KEPT_RULES } from '../catalogue/rules/adherence'
 import { FORECASTS } from '../catalogue/rules/forecast'
 import { OUTCOMES, SIGNS } from '../catalogue/rules/grading'
 import { CLAIMS } from '../catalogue/rules/claims'
@@ -38,6 +39,12 @@ export const homeRows = (): Row[] => [
     sentence: `${hoursWords(own.fromHours)} to ${hoursWords(own.untilHours)} after it. ${own.advice}`,
     source: own.source,
   })),
+  ...rowsOf('Is the routine kept?', keptSentences(), ([id, title, sentence]) => ({
+    id: `kept-${id}`,
+    title,
+    sentence,
+    source: KEPT_RULES.source,
+  })),
   ...rowsOf('Answers from home', SIGNS, (own) => ({
     id: `sign-${own.id}`,
     title: own.asks,
@@ -58,5 +65,23 @@ export const homeRows = (): Row[] => [
     source: own.source,
   })),
 ]
+/** Each sign with what speaks for it and against it. */
+function keptSentences(): [string, string, string][] {
+  const { evenings, packOff, skin } = KEPT_RULES
+  const readings = Object.keys(skin.better).join(', ')
+  return [
+    [
+      'evenings',
+      'Evenings as written',
+      `from ${evenings.keptFrom} % of them: for; below ${evenings.notBelow} %: against`,
+    ],
+    ['pack', 'What is left of a pack', `more than ${packOff} % of it too much: against; else: for`],
+    [
+      'skin',
+      'The skin itself',
+      `${readings} by ${skin.grades} grades in ${skin.zones} zones: better for, worse against`,
+    ],
+  ]
+}
 const hoursWords = (hours: number): string =>
   hours >= 2 * DAY_HOURS ? `day ${hours / DAY_HOURS}` : `${hours} h`

@@ -149,6 +149,7 @@ const readingPart = (bundle: VisitBundle) => ({
 const treatmentPart = (bundle: VisitBundle, state: RoomState, input: PlanInput) =>
   buildRecord({
     skin: input.profile,
+    daylight: input.daylight,
     state,
     firstPlan: bundle.plans.find((plan) => plan.version === 1)?.steps ?? [],
     done: stepsDone(bundle, state),

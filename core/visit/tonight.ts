@@ -1,6 +1,9 @@
+import { HOME_STEPS } from '../catalogue/home/homeSteps'
+import { RINSED_ONLY } from '../catalogue/home/homeWords'
+import { PLAIN_CARE_ONLY } from '../catalogue/rules/aftercare'
 import { NOTHING_ASKED } from '../home/asked'
 import { cardLineOn, eveningOf } from '../home/evenings'
-import { PLAIN_LINES, routineFor, type HomeLine, type HomeRoutine } from '../home/routine'
+import { routineFor, type HomeLine, type HomeRoutine } from '../home/routine'
 import { addDays } from '../screening/asking/days'
 import type { VisitBundle } from './bundle'
 import { homeQuestionOf } from './homeQuestion'
@@ -18,17 +21,17 @@ export function tonightOf(
   const [tonight] = nights
   const { today } = bundle
   const tomorrow = morning.filter(({ from }) => from === null || from <= addDays(today, 1))
-  const line = cardLineOn(question.card, eveningOf(today, question.timeZone), PLAIN_LINES)
+  const line = cardLineOn(question.card, eveningOf(today, question.timeZone), PLAIN_CARE_ONLY)
   return {
     evening: tonight?.bland ?? `${listed((tonight?.id && byNight[tonight.id]) ?? evening)}.`,
     // While the card asks for plain care, the skin is only rinsed.
     morning: line
-      ? `${RINSED}, then ${listed(tomorrow.filter(({ id }) => !CLEANSES.includes(id)))}.`
+      ? `${RINSED_ONLY}, then ${listed(tomorrow.filter((line) => !isWashedOff(line)))}.`
       : `${listed(tomorrow)}.`,
   }
 }
-const RINSED = 'lukewarm water'
-const CLEANSES: readonly HomeLine['id'][] = ['firstCleanse', 'cleanse']
+const isWashedOff = ({ id }: HomeLine): boolean =>
+  id in HOME_STEPS && HOME_STEPS[id as keyof typeof HOME_STEPS].base === 'washedOff'
 const listed = (lines: readonly HomeLine[]): string =>
   lines
     .map(({ name, product }) => (product === null ? name.toLowerCase() : product))

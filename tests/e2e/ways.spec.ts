@@ -130,9 +130,10 @@ test('one half cleansed against the other, the worked one first, each timed', as
   const feel = page.getByRole('group', { name: 'How the skin feels' })
   await feel.getByRole('button', { name: 'tight' }).tap()
   await expect(feel).toContainText('the next visit will say so')
-  const told = await eventsOf(id)
-  expect(told.some(({ body }) => body.kind === 'felt' && body.feel === 'tight')).toBe(true)
-  expect(told.some(({ body }) => body.kind === 'side' && body.side === 'R')).toBe(true)
+  const sent = async () => (await eventsOf(id)).map(({ body }) => body)
+  const felt = expect.objectContaining({ kind: 'felt', feel: 'tight' })
+  await expect.poll(sent).toContainEqual(felt)
+  expect(await sent()).toContainEqual(expect.objectContaining({ kind: 'side', side: 'R' }))
 })
 
 test('after crystals the skin is cleansed again; a mask slept in is the last layer', async ({

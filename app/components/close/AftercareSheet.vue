@@ -7,9 +7,14 @@ import { useAfterwards } from '~/composables/afterwards'
 import { dayAndClock, fullDay } from '~/composables/dates'
 
 /** What the client does at home and until when: one page to take along. */
-const props = defineProps<{ bundle: VisitBundle; lines: readonly AftercareOnRecord[] }>()
+const props = defineProps<{
+  bundle: VisitBundle
+  lines: readonly AftercareOnRecord[]
+  /** End of the treatment, an ISO moment; null where it never began. */
+  finishedAt: string | null
+}>()
 const ended = computed(() =>
-  Math.max(props.bundle.visit.at, ...props.bundle.events.map((event) => event.at)),
+  props.finishedAt === null ? props.bundle.visit.at : Date.parse(props.finishedAt),
 )
 const care = computed(() => props.lines.map((line) => ({ ...line, until: Date.parse(line.until) })))
 const forecast = computed(() => forecastOfVisit(props.bundle))

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { endsWithDay } from '#core/aftercare/card'
+import { endsWithDay, SAYS_WHEN } from '#core/aftercare/card'
 import { dayAndClock, dayWords } from '~/composables/dates'
 
 /** What is asked of the client, each line with its true end. */
@@ -16,7 +16,9 @@ const untilWords = (until: number) =>
   <ul class="plainlist">
     <li v-for="line in lines" :key="line.rule" class="care">
       <b>{{ line.sentence }}</b>
-      <span class="figures until">until {{ untilWords(line.until) }}</span>
+      <span v-if="!SAYS_WHEN.has(line.rule)" class="figures until"
+        >until {{ untilWords(line.until) }}</span
+      >
       <span class="soft">{{ line.why }}</span>
     </li>
   </ul>

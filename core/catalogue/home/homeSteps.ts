@@ -34,6 +34,8 @@ export interface HomeStep {
   millilitres: number
   how: string
   why: string
+  /** It stays while the card asks for plain care only. */
+  plainCare?: true
   /** Only skin of these kinds gains by it; left out, every skin does. */
   forSkin?: { types: readonly SkinType[]; conditions: readonly ConditionId[] }
   /** Not on skin like this. */
@@ -56,6 +58,7 @@ export const HOME_STEPS: Readonly<Record<HomeStepId, HomeStep>> = {
     millilitres: 2,
     how: 'On the dry face, then rinsed or taken off with a damp cloth.',
     why: 'it takes off make-up and sun protection',
+    plainCare: true,
   }),
   cleanse: step({
     id: 'cleanse',
@@ -69,6 +72,7 @@ export const HOME_STEPS: Readonly<Record<HomeStepId, HomeStep>> = {
     millilitres: 1,
     how: 'With wet hands, a minute, rinsed lukewarm; leave the skin damp.',
     why: 'clean skin takes up what follows',
+    plainCare: true,
   }),
   damp: step({
     id: 'damp',
@@ -135,6 +139,7 @@ export const HOME_STEPS: Readonly<Record<HomeStepId, HomeStep>> = {
     millilitres: 0.3,
     how: 'Warmed in the palms and pressed on, the neck too.',
     why: 'it keeps in what was given',
+    plainCare: true,
   }),
   oil: step({
     id: 'oil',
@@ -167,6 +172,7 @@ export const HOME_STEPS: Readonly<Record<HomeStepId, HomeStep>> = {
     millilitres: 1.2,
     how: 'Last of all; again every two hours outdoors.',
     why: 'what was won is lost again in the sun',
+    plainCare: true,
   }),
 }
 

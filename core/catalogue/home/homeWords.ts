@@ -15,6 +15,9 @@ export const SEASON_NOTES: Readonly<Partial<Record<Season, string>>> = {
     'Frost and heated rooms: a richer cream, and the hydrating mask once more if it feels tight.',
   summer: 'Strong sun: sun protection again every two hours outdoors, a hat, and a lighter cream.',
 }
+/** Instead of a cleanser, on the morning after work that leaves the skin plain care only. */
+export const RINSED_ONLY = 'lukewarm water'
+
 /** What else is said where it fits. Common practice. */
 export const HOME_NOTES = {
   away: 'Away from home: cleanser, cream and sun protection are enough; everything else waits.',

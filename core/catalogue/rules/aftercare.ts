@@ -33,6 +33,8 @@ export type AftercarePart =
   | 'press'
   | 'finishIt'
   | 'leaveOn'
+/** While one of these is asked for, the skin has plain care only. */
+export const PLAIN_CARE_ONLY: readonly AftercarePart[] = ['everything', 'allButPlain']
 
 /**
  * What a piece of work asks of the client afterwards. A row stands unless another of the visit asks
@@ -46,6 +48,8 @@ export interface AftercareRow {
   after: readonly FamilyId[] | 'any' | 'stopped' | 'halfLeft' | 'overnight'
   topic: AftercareTopic
   hours: number
+  /** The sentence names its own time, "tomorrow morning": no end is said beside it. */
+  saysWhen?: true
   asks: readonly AftercarePart[]
   sentence: string
   why: string
@@ -72,24 +76,30 @@ const row = (
 })
 
 export const AFTERCARE: readonly AftercareRow[] = [
-  row(
-    'mask-overnight',
-    'overnight',
-    'touch',
-    24,
-    ['leaveOn'],
-    'Leave the mask on overnight; wash it off with lukewarm water in the morning.',
-    'it works while you sleep',
-  ),
-  row(
-    'half-ampoule',
-    'halfLeft',
-    'products',
-    24,
-    ['finishIt'],
-    'The other half of the ampoule: tomorrow morning, then throw it away.',
-    'once opened it keeps until next morning',
-  ),
+  {
+    ...row(
+      'mask-overnight',
+      'overnight',
+      'touch',
+      24,
+      ['leaveOn'],
+      'Leave the mask on overnight; wash it off with lukewarm water in the morning.',
+      'it works while you sleep',
+    ),
+    saysWhen: true,
+  },
+  {
+    ...row(
+      'half-ampoule',
+      'halfLeft',
+      'products',
+      24,
+      ['finishIt'],
+      'The other half of the ampoule: tomorrow morning, then throw it away.',
+      'once opened it keeps until next morning',
+    ),
+    saysWhen: true,
+  },
   row(
     'sun-tip',
     ['abrasion', 'needling', 'blade', 'peel'],
@@ -121,15 +131,18 @@ export const AFTERCARE: readonly AftercareRow[] = [
     'the surface is thinner for some days',
     'FDA guidance on AHA labelling, 2005 (value from memory) for acids; common practice for enzyme',
   ),
-  row(
-    'sun-any',
-    'any',
-    'sun',
-    24,
-    ['sunProtection'],
-    'Sun protection tomorrow morning, two fingers long for face and neck.',
-    'freshly cleansed skin burns more easily',
-  ),
+  {
+    ...row(
+      'sun-any',
+      'any',
+      'sun',
+      24,
+      ['sunProtection'],
+      'Sun protection tomorrow morning, two fingers long for face and neck.',
+      'freshly cleansed skin burns more easily',
+    ),
+    saysWhen: true,
+  },
   row(
     'makeup-tip',
     ['abrasion', 'needling', 'blade', 'peel'],

@@ -151,6 +151,14 @@ export const SKIP_REASONS = [
   'product ran out',
   'device not ready',
 ] as const
+/** Why a step went otherwise than planned, where a colleague would ask. */
+export const OTHERWISE_REASONS = [
+  'as the skin took it',
+  'client asked',
+  'called away',
+  'tapped late',
+  'by mistake',
+] as const
 
 /** What remains of a visit after a stop: all off, cool, a plain calming finish. In this order. */
 export const AFTER_STOP: readonly {

@@ -93,16 +93,10 @@ export function keep(draft: Draft, at: number, kept: Kept): void {
       draft.absorbed[kept.key] = { ...draft.absorbed[kept.key], [kept.region]: kept.grade }
       return
     case 'felt':
-      draft.felt[kept.key] = kept.feel
-      return
     case 'settingChanged':
-      // The same level said once more does not begin its minute anew.
-      if (draft.settings[kept.key] !== kept.setting) draft.settingSince[kept.key] = at
-      draft.settings[kept.key] = kept.setting
-      return
     case 'productSwapped':
-      draft.products[kept.key] = { productId: kept.productId, reason: kept.reason }
-      return
+    case 'reasonGiven':
+      return replace(draft, at, kept)
     case 'amountTaken':
       draft.taken[kept.key] = {
         at,
@@ -127,6 +121,32 @@ export function keep(draft: Draft, at: number, kept: Kept): void {
       return
     default:
       // Does not compile while a kind of tap has nothing that follows from it.
+      kept satisfies never
+  }
+}
+
+/** What is said of a step in place of what was said before. */
+function replace(
+  draft: Draft,
+  at: number,
+  kept: Extract<Kept, { kind: 'felt' | 'settingChanged' | 'productSwapped' | 'reasonGiven' }>,
+): void {
+  switch (kept.kind) {
+    case 'felt':
+      draft.felt[kept.key] = kept.feel
+      return
+    case 'settingChanged':
+      // The same level said once more does not begin its minute anew.
+      if (draft.settings[kept.key] !== kept.setting) draft.settingSince[kept.key] = at
+      draft.settings[kept.key] = kept.setting
+      return
+    case 'productSwapped':
+      draft.products[kept.key] = { productId: kept.productId, reason: kept.reason }
+      return
+    case 'reasonGiven':
+      draft.reasons[kept.key] = kept.reason
+      return
+    default:
       kept satisfies never
   }
 }

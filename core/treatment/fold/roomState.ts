@@ -140,6 +140,8 @@ export interface RoomState {
   >
   /** What was confirmed before a step, by step. */
   confirmed: Readonly<Record<string, { at: number; rules: readonly string[] }>>
+  /** Why a step went otherwise than planned, by step, as it was last said. */
+  reasons: Readonly<Record<string, string>>
   /** Steps ended although something was not confirmed before. */
   unconfirmed: readonly string[]
   notes: readonly { at: number; text: string }[]
@@ -198,6 +200,7 @@ export const emptyRoom = (): Draft => ({
   products: {},
   taken: {},
   confirmed: {},
+  reasons: {},
   unconfirmed: [],
   notes: [],
   replans: [],

@@ -116,6 +116,8 @@ export const eventBody = z.discriminatedUnion('kind', [
     rules: z.array(line(60)).max(12).readonly(),
   }),
   z.strictObject({ kind: z.literal('note'), text: note }),
+  /** Why a step went otherwise than planned, said once the record is read. */
+  z.strictObject({ kind: z.literal('reasonGiven'), key, reason: note }),
   z.strictObject({ kind: z.literal('finished') }),
 ])
 /** Milliseconds since 1970. */

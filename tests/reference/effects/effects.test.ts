@@ -1,6 +1,7 @@
 import { existsSync, readFileSync, writeFileSync } from 'node:fs'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { KEPT_RULES } from '#core/catalogue/rules/adherence'
 import { AFTERCARE } from '#core/catalogue/rules/aftercare'
 import { CONTRAINDICATIONS } from '#core/catalogue/consultation/contraindications'
 import { REST_INTERVALS } from '#core/catalogue/rules/restIntervals'
@@ -68,6 +69,9 @@ const LEAVES: readonly Leaf[] = [
   ...ADAPTATIONS.flatMap((row) => leavesOf(row, `adaptation ${row.id}`)),
   ...AFTERCARE.flatMap((row) => leavesOf(row, `card ${row.id}`)),
   ...REST_INTERVALS.flatMap((row) => leavesOf(row, `rest after ${row.after[0] ?? ''}`)),
+  ...leavesOf(KEPT_RULES.evenings, 'is it kept: evenings'),
+  ...leavesOf(KEPT_RULES, 'is it kept: packs').filter(({ key }) => key === 'packOff'),
+  ...leavesOf(KEPT_RULES.skin, 'is it kept: skin'),
   ...WATER_ROWS.flatMap((row) => leavesOf(row, 'how many waters')),
   ...[...SENSITIVITY_FACTORS, ...REDNESS_FACTORS, ...WATER_FACTORS, ...AGE_FACTORS].flatMap((row) =>
     leavesOf(row, 'what a skin bears'),

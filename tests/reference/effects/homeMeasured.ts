@@ -1,3 +1,4 @@
+import { adherenceOf } from '#core/home/adherence'
 import { forecastOf } from '#core/aftercare/forecast'
 import { outcomeOf } from '#core/aftercare/grading'
 import { HOME_REGIONS } from '#core/catalogue/consultation/home'
@@ -9,10 +10,54 @@ import { NOTHING_ASKED } from '#core/home/asked'
 import { layered, waitBetween } from '#core/surface/layering'
 import { routineFor } from '#core/home/routine'
 import { addDays } from '#core/screening/asking/days'
-import { planInput, TODAY } from '#core/testing/fixtures'
+import { planInput, readAll, RESILIENT, TODAY } from '#core/testing/fixtures'
+import type { Grade } from '#core/skin/readings'
 import { HOUR_MS } from '#core/units'
 
 const WEEKS = 6
+const each = <T>(count: number, of: (at: number) => T): T[] =>
+  Array.from({ length: count }, (_, at) => of(at))
+
+/** What one sign alone gives: evenings told, a pack that is full after days, zones that changed. */
+function keptBy(more: {
+  told?: number
+  days?: number
+  zones?: number
+  grades?: number
+  reading?: 'water' | 'congestion' | 'redness'
+}): string {
+  const { told, days, zones = 0, grades = 0, reading = 'water' } = more
+  const line = { ...HOME_STEPS.cream, product: null, wait: null, from: null }
+  const from = addDays(TODAY, -(days ?? 10))
+  const id = told === undefined ? null : 'homeAcid'
+  const skin = (by: number) =>
+    Object.fromEntries(
+      Object.entries(readAll({ ...RESILIENT, [reading]: (2 + by) as Grade })).slice(0, zones),
+    )
+  return adherenceOf({
+    routine: {
+      ...{ from, until: TODAY, morning: [line], evening: [], byNight: {} },
+      nights: each(10, (at) => ({ day: addDays(from, at), id: id && 'acid', bland: null })),
+      ...{ short: [], left: [], notes: [] },
+    },
+    today: TODAY,
+    answers: id && told !== undefined ? { [id]: { say: 'yes', perWeek: told } } : {},
+    packs: days === undefined ? {} : { cream: 'full' },
+    packMillilitres: { cream: 50 },
+    water: null,
+    skin: { before: skin(0), now: skin(grades) },
+  }).level
+}
+/** What shows whether a routine is kept, one sign at a time. */
+const keptMeasured = (): Record<string, () => unknown> => ({
+  'is it kept: evenings': () => each(141, (told) => keptBy({ told: told / 20 })),
+  'is it kept: packs': () => each(61, (days) => keptBy({ days })),
+  'is it kept: skin': () =>
+    (['water', 'congestion', 'redness'] as const).map((reading) =>
+      each(5, (zones) => each(5, (grades) => keptBy({ zones, grades: grades - 2, reading }))),
+    ),
+})
+
 /** What of home and of the days after a visit a changed row would move. */
 export const homeMeasured = (): Record<string, () => unknown> => ({
   ...Object.fromEntries(
@@ -40,6 +85,7 @@ export const homeMeasured = (): Record<string, () => unknown> => ({
       ]),
     ),
   ),
+  ...keptMeasured(),
   'layers at home': () => layered(Object.values(HOME_STEPS)).map(({ id }) => id),
   ...Object.fromEntries(
     LAYER_WAITS.map((row) => [

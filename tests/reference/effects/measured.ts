@@ -175,10 +175,10 @@ export const MEASURES: Readonly<Record<string, Measure>> = {
         const families = typeof after === 'string' ? [] : after
         const left = after === 'halfLeft'
         const card = aftercareCard(
-          ['milk'],
+          [after === 'overnight' ? 'sleepMask' : 'milk'],
           after === 'stopped',
           0,
-          { held: families, halfLeft: left },
+          { held: families, halfLeft: left, marks: row.marks === true },
           [row],
         )
         return card.map(({ until }) => until / HOUR_MS)

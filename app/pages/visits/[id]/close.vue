@@ -131,7 +131,16 @@ const followed = () =>
         :sent-home="parts.aftercare"
       />
       <div class="stack side">
-        <AftercareSheet :bundle="bundle" :lines="parts.aftercare" />
+        <WhyPanel
+          v-if="parts.treatment && !sealed && bundle.may.write"
+          :bundle="bundle"
+          :lines="parts.treatment.lines"
+        />
+        <AftercareSheet
+          :bundle="bundle"
+          :lines="parts.aftercare"
+          :finished-at="parts.treatment?.finishedAt ?? null"
+        />
         <KeptPieces
           v-if="parts.treatment && !sealed && bundle.may.write"
           :bundle="bundle"

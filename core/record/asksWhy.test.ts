@@ -1,0 +1,99 @@
+import { describe, expect, it } from 'vitest'
+import { fold } from '../treatment/fold/fold'
+import { usualStep } from '../testing/steps'
+import { MINUTE_MS } from '../units'
+import type { PlanStep } from '../catalogue/techniques/step'
+import type { EventBody } from '../treatment/taps/events'
+import { buildRecord } from './build'
+
+const mask = usualStep('hydratingMask', { key: 'mask' })
+const off = usualStep('maskOff', { key: 'off' })
+const tip = usualStep('tip', { key: 'tip', setting: 2 })
+const sun = usualStep('sunProtection', { key: 'sun' })
+const hands = usualStep('handsArms', { key: 'hands' })
+const cream = usualStep('moisturiser', { key: 'cream' })
+const PLAN: readonly PlanStep[] = [tip, mask, hands, off, cream, sun]
+const LATEST = 12
+
+/** Taps at minutes of the visit. */
+const recordOf = (taps: readonly (readonly [number, EventBody])[], daylight = true) => {
+  const events = taps.map(([minute, body], no) => ({
+    id: `tap-${no}`,
+    at: minute * MINUTE_MS,
+    deviceId: 'tablet',
+    seq: no,
+    planVersion: 1,
+    body,
+  }))
+  const context = {
+    plans: { 1: PLAN },
+    dwellOf: (step: PlanStep) =>
+      step.key === 'mask' ? { earliest: 8, latest: LATEST, needsAttention: false } : undefined,
+    baseline: {},
+  }
+  const state = fold(events, context as Parameters<typeof fold>[1])
+  return buildRecord({
+    state,
+    daylight,
+    firstPlan: PLAN,
+    lastPlan: PLAN,
+    done: PLAN.filter(({ key }) => state.done.some((one) => one.key === key)),
+    shelf: [],
+    dose: { faceSize: { height: 19, width: 14 } },
+    lotOf: () => null,
+    alongOf: () => [],
+  }).lines
+}
+const asked = (...of: Parameters<typeof recordOf>) =>
+  recordOf(...of).flatMap(({ key, asksWhy }) => (asksWhy ? [key] : []))
+const done = (key: string): EventBody => ({ kind: 'stepDone', key, cue: true })
+/** A visit as planned, its mask off after so many minutes. */
+const visit = (rest: number, ...more: (readonly [number, EventBody])[]) =>
+  [
+    [0, { kind: 'started' }] as const,
+    ...more,
+    [tip.minutes, done('tip')] as const,
+    [tip.minutes + 2, done('mask')] as const,
+    [tip.minutes + 2 + rest, done('hands')] as const,
+    [tip.minutes + 3 + rest, done('off')] as const,
+    [tip.minutes + 4 + rest, done('cream')] as const,
+    [tip.minutes + 6 + rest, done('sun')] as const,
+    [tip.minutes + 7 + rest, { kind: 'finished' }] as const,
+  ] as readonly (readonly [number, EventBody])[]
+
+describe('a reason is asked where a colleague would ask for one', () => {
+  it('and for nothing that went as planned, or a minute over', () => {
+    expect(asked(visit(10))).toEqual([])
+    expect(asked(visit(9, [1, { kind: 'note', text: 'warm hands' }]))).toEqual([])
+  })
+  it('a mask beyond its latest minute', () => {
+    expect(asked(visit(LATEST + 4))).toEqual(['mask'])
+  })
+  it('a level above the plan, not one below it', () => {
+    const turned = (setting: number) =>
+      visit(10, [1, { kind: 'settingChanged', key: 'tip', setting }])
+    expect(asked(turned(3))).toEqual(['tip'])
+    expect(asked(turned(1))).toEqual([])
+  })
+  it('by day without sun protection, however it was left out without a word', () => {
+    const without = visit(10).filter(([, body]) => !('key' in body && body.key === 'sun'))
+    expect(asked(without)).toEqual(['sun'])
+    expect(asked(without, false)).toEqual([])
+    const end = without.at(-1) ?? ([0, { kind: 'finished' }] as const)
+    const skipped = [
+      ...without.slice(0, -1),
+      [end[0], { kind: 'stepSkipped', key: 'sun', reason: 'client asked' }] as const,
+      end,
+    ]
+    expect(asked(skipped)).toEqual([])
+  })
+  it('and what was said stands on the record, as it was said last', () => {
+    const said = recordOf([
+      ...visit(LATEST + 4),
+      [60, { kind: 'reasonGiven', key: 'mask', reason: 'by mistake' }],
+      [61, { kind: 'reasonGiven', key: 'mask', reason: 'tapped late' }],
+    ])
+    expect(said.some(({ asksWhy }) => asksWhy)).toBe(false)
+    expect(said.find(({ key }) => key === 'mask')?.deviation).toMatch(/because: tapped late$/)
+  })
+})
