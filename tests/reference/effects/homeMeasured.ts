@@ -58,6 +58,20 @@ const keptMeasured = (): Record<string, () => unknown> => ({
     ),
 })
 
+/** Each answer from home while it is foreseen, and where it is not. */
+const signsMeasured = (): Record<string, () => unknown> => ({
+  ...Object.fromEntries(
+    SIGNS.map((sign) => [
+      `sign ${sign.id}`,
+      () =>
+        sign.choices.map(({ value }) => [
+          outcomeOf({ [sign.id]: value }, sign.allows),
+          outcomeOf({ [sign.id]: value }, []),
+        ]),
+    ]),
+  ),
+})
+
 /** What of home and of the days after a visit a changed row would move. */
 export const homeMeasured = (): Record<string, () => unknown> => ({
   ...Object.fromEntries(
@@ -109,14 +123,5 @@ export const homeMeasured = (): Record<string, () => unknown> => ({
       },
     ]),
   ),
-  ...Object.fromEntries(
-    SIGNS.map((sign) => [
-      `sign ${sign.id}`,
-      () =>
-        sign.choices.map(({ value }) => [
-          outcomeOf({ [sign.id]: value }, sign.allows),
-          outcomeOf({ [sign.id]: value }, []),
-        ]),
-    ]),
-  ),
+  ...signsMeasured(),
 })
