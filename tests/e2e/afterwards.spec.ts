@@ -35,8 +35,11 @@ test('close, routine, an answer by link on a small screen, due on Day, seen to, 
   await page.getByRole('button', { name: '+ Retinoid' }).click()
   await expect(page.getByRole('heading', { name: 'Evening: Retinoid' })).toBeVisible()
   await expect(page.getByText(/off for 5 nights before the next visit/)).toBeVisible()
+  // What goes home on paper is what is on file.
+  await expect(page.getByRole('button', { name: 'Save and print' })).toBeVisible()
   await page.getByRole('button', { name: 'Save the routine' }).click()
   await expect(page.getByText('Version 1,')).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Print for the mirror' })).toBeVisible()
   expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([])
 
   // The client answers on a telephone.

@@ -4,8 +4,9 @@ import type { Download, Page } from '@playwright/test'
 import { expect, test } from '../support/browserTest'
 import { demoId } from '#db/demo/ids'
 import { asOwner, open } from '../support/house'
-import { book, bundleOf, sealedVisit, someone } from '../support/visit'
-import { letIn } from '../support/walk'
+import { done, tell, withSteps } from '../support/ownPlan'
+import { book, bundleOf, sealedVisit, someone, treating } from '../support/visit'
+import { letIn, sealIt } from '../support/walk'
 
 const textOf = async (download: Download) => readFile(await download.path(), 'utf8')
 async function download(page: Page, button: string): Promise<string> {
@@ -80,6 +81,38 @@ test("a sealed record is amended in the open, the next visit goes into the clien
   await expect(page).toHaveTitle('printed')
   await open(page, '/practice')
   await expect(page.getByRole('cell', { name: 'printed' }).first()).toBeVisible()
+})
+
+test('a mask that rested too long asks why, one tap says it, and the sealed record holds it', async ({
+  page,
+}) => {
+  const owner = await asOwner()
+  const id = await treating(owner, 'owner', await someone(owner, 'Asked Why'))
+  const [milk, mask, stay, off, cream] = await withSteps(id, [
+    ...([['milk'], ['hydratingMask'], ['stay'], ['maskOff']] as const),
+    ['moisturiser'],
+  ])
+  const minutesAgo = [58, 55, 10, 8, 6]
+  await tell(id, { kind: 'started' }, 60)
+  for (const [at, step] of [milk, mask, stay, off, cream].entries())
+    if (step) await tell(id, done(step), minutesAgo[at])
+  await tell(id, { kind: 'finished' }, 5)
+  await letIn(page, 'owner')
+  await open(page, `/visits/${id}/close`)
+  const why = page.getByRole('group', { name: 'Why: Hydrating mask on' })
+  await expect(page.getByRole('heading', { name: 'Why was it different?' })).toBeVisible()
+  // Nothing else is asked for: the rest went as planned, or was said by the plan that left it out.
+  await expect(page.getByRole('group', { name: /^Why: / })).toHaveCount(1)
+  await why.getByRole('button', { name: 'called away' }).click()
+  await expect(page.locator('.record').getByText(/because: called away/)).toBeVisible()
+  await why.getByRole('button', { name: 'as the skin took it' }).click()
+  await expect(page.locator('.record').getByText(/because: as the skin took it/)).toBeVisible()
+  await sealIt(page)
+  // With the seal the questions of the next days come to be, in sight at once.
+  await expect(page.locator('#afterwards').getByText('not yet').first()).toBeVisible()
+  await page.reload()
+  await expect(page.locator('.record').getByText(/because: as the skin took it/)).toBeVisible()
+  await expect(page.getByRole('group', { name: /^Why: / })).toHaveCount(0)
 })
 
 test('consent is signed with the pen', async ({ page }) => {

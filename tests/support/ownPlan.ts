@@ -17,21 +17,34 @@ export type Wanted = readonly [TechniqueId, (readonly RegionId[])?]
  * @returns the steps, in their order
  */
 export async function withSteps(id: string, wanted: readonly Wanted[]): Promise<PlanStep[]> {
+  return placePlan(
+    id,
+    wanted.map(([technique, regions], place): PlanStep => {
+      const own = TECHNIQUES[technique]
+      return {
+        key: `${technique}-8${place}`,
+        technique,
+        minutes: minutes(own.minutes.choices[0] ?? own.minutes.least),
+        regions: regions ?? GROUPS[own.groups[0] ?? 'body'],
+        why: [],
+        ...(own.passes ? { passes: 1 } : {}),
+        ...(own.setting ? { setting: own.setting.start } : {}),
+      }
+    }),
+  )
+}
+
+/**
+ * The same with steps that were planned elsewhere, each with the house's own bottle of its kind.
+ * @returns the steps, in their order
+ */
+export async function placePlan(id: string, planned: readonly PlanStep[]): Promise<PlanStep[]> {
   const owner = await asOwner()
   const { shelf } = await bundleOf(owner, id)
-  const steps = wanted.map(([technique, regions], place): PlanStep => {
-    const own = TECHNIQUES[technique]
-    const bottle = shelf.find(({ product }) => product.kind === own.product)
-    return {
-      key: `${technique}-8${place}`,
-      technique,
-      minutes: minutes(own.minutes.choices[0] ?? own.minutes.least),
-      regions: regions ?? GROUPS[own.groups[0] ?? 'body'],
-      why: [],
-      ...(bottle ? { productId: bottle.product.id } : {}),
-      ...(own.passes ? { passes: 1 } : {}),
-      ...(own.setting ? { setting: own.setting.start } : {}),
-    }
+  const steps = planned.map(({ productId: _, ...step }): PlanStep => {
+    const { product: kind } = TECHNIQUES[step.technique]
+    const bottle = shelf.find(({ product }) => product.kind === kind)
+    return { ...step, ...(bottle ? { productId: bottle.product.id } : {}) }
   })
   const db = postgres(process.env.OAK_TEST_OWNER_DB ?? '', { max: 1, onnotice: () => {} })
   await db`insert into plans (visit_id, version, steps, reason, by)

@@ -10,6 +10,13 @@ const emit = defineEmits<{ printNote: [] }>()
 const visit = useVisit()
 const bundle = computed(() => visit.bundle)
 const { after, trouble, busy, send, refresh } = await useAfterwards()
+// With the seal the questions of the next days come to be.
+watch(
+  () => bundle.value?.seal?.number,
+  (number) => {
+    if (number !== undefined) void refresh()
+  },
+)
 const may = computed(
   () => bundle.value?.may.write === true && accepts(bundle.value.visit.status, 'afterwards'),
 )

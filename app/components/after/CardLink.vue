@@ -23,8 +23,8 @@ const make = (send: boolean) =>
   })
 const noneWords = computed(() =>
   props.after.contact.messages === 'none'
-    ? 'This client gets no messages. That is changed in the file.'
-    : 'No address for messages in the file.',
+    ? 'This client gets no messages.'
+    : 'There is no address to send to.',
 )
 const CARRIES = { question: 'Question', card: 'Card' } as const
 const STATUS = { waiting: 'waits', sent: 'sent', failed: 'not sent', stopped: 'stopped' } as const
@@ -46,6 +46,9 @@ const words = (own: Message) => {
     </div>
     <p v-if="!address" class="soft">
       {{ noneWords }}
+      <NuxtLink v-if="visit.bundle" :to="`/people/${visit.bundle.client.id}`"
+        >Change it in the client's file</NuxtLink
+      >
     </p>
     <VTextField v-if="link" :model-value="link" label="Link, for this client alone" readonly />
     <ul v-if="after.messages.length" class="plainlist figures soft">

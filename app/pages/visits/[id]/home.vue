@@ -11,6 +11,7 @@ import {
   type HomeWishes,
 } from '#core/home/asked'
 import { namesFor, routineFor } from '#core/home/routine'
+import { canonical } from '#core/record/canonical'
 import type { Adherence } from '#core/home/adherence'
 import { accepts } from '#core/visit/accepts'
 import { adherenceAt } from '#core/visit/adherence'
@@ -96,10 +97,17 @@ const versionWords = computed(() => {
   const when = dayAndClock(latest.at, bundle.value.practice.timeZone)
   return `Version ${count}, ${when} by ${latest.by}.`
 })
+/** @returns whether it was kept */
 const keep = async () => {
   const body = { id: crypto.randomUUID(), asked: asked.value, wishes: wishes.value }
-  if (await send('/routine', body)) await draft.drop()
+  const kept = await send('/routine', body)
+  if (kept) await draft.drop()
+  return kept
 }
+const isSaved = computed(() => {
+  const asSaved = last.value && { asked: last.value.asked, wishes: last.value.wishes }
+  return canonical(asSaved) === canonical({ asked: asked.value, wishes: wishes.value })
+})
 /** The routine as it was saved last, for another house. */
 function exportFile() {
   if (!last.value || !bundle.value) return
@@ -111,19 +119,24 @@ function exportFile() {
   }
   offerFile(JSON.stringify(document, null, 2), 'routine.json', 'application/json')
 }
-const print = () =>
-  attempt(async () => {
+/** What goes home on paper is what is on file. */
+async function print() {
+  if (may.value && !isSaved.value && !(await keep())) return
+  await attempt(async () => {
     await visit.send('/printed', 'POST')
     await nextTick()
     window.print()
   })
+}
 </script>
 
 <template>
   <div v-if="bundle && routine" class="page">
     <StopAction>
       <VBtn v-if="last" variant="outlined" @click="exportFile">Routine as a file</VBtn>
-      <VBtn variant="outlined" @click="print">Print for the mirror</VBtn>
+      <VBtn variant="outlined" @click="print">{{
+        may && !isSaved ? 'Save and print' : 'Print for the mirror'
+      }}</VBtn>
       <VBtn v-if="may" color="primary" :loading="busy" @click="keep">Save the routine</VBtn>
     </StopAction>
     <div class="stack noprint">
@@ -157,7 +170,7 @@ const print = () =>
             <span v-for="why in own.why" :key="why" class="soft why-line">{{ why }}</span>
           </li>
           <li v-for="own in routine.left" :key="own.name">
-            <b>{{ own.name }}</b> <span class="soft">{{ own.why }}</span>
+            <b>{{ own.name }}</b><span class="soft why-line">{{ own.why }}</span>
           </li>
         </ul>
       </section>
