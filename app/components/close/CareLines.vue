@@ -31,6 +31,11 @@ const untilWords = (until: number) =>
   padding: 7px 0;
   border-bottom: 1px solid var(--line);
 }
+@media print {
+  .care {
+    padding: 3px 0;
+  }
+}
 .until {
   color: var(--basin);
   font-weight: 650;

@@ -47,6 +47,8 @@ const readings = computed(() => {
 const alike = computed(() =>
   [...new Set(readings.value.map((own) => own.as))].map((as) => {
     const same = readings.value.filter((own) => own.as === as)
+    if (same.length === ZONE_IDS.length)
+      return { as, names: 'Every zone', cells: same[0]?.cells ?? [] }
     const names = same.map(({ name }, at) => (at === 0 ? name : name.toLowerCase())).join(', ')
     return { as, names, cells: same[0]?.cells ?? [] }
   }),

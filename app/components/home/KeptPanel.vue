@@ -14,13 +14,13 @@ import type { HomeRoutine } from '#core/home/routine'
 const packs = defineModel<HomeAsked['packs']>({ required: true })
 const props = defineProps<{
   adherence: Adherence
-  routine: HomeRoutine | null
+  routine: HomeRoutine
   disabled: boolean
 }>()
 const level = computed(() => KEPT_LEVELS[props.adherence.level])
 /** Steps of the routine for which a product was named. */
 const named = computed(() => {
-  const lines = [...(props.routine?.morning ?? []), ...(props.routine?.evening ?? [])]
+  const lines = [...props.routine.morning, ...props.routine.evening]
   return HOME_STEP_IDS.flatMap((id) => {
     const product = lines.find((line) => line.id === id)?.product
     return product ? [{ id, label: `${HOME_STEPS[id].name}: ${product}` }] : []

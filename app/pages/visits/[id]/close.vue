@@ -123,13 +123,32 @@ const followed = () =>
       {{ begun ? 'The treatment is still going on.' : 'The treatment has not begun.' }}
     </p>
     <template v-else>
-      <RecordSheet
-        v-model:notes="text"
-        :bundle="bundle"
-        :treatment="parts.treatment"
-        :sealed-notes="parts.notes"
-        :sent-home="parts.aftercare"
-      />
+      <div class="main">
+        <RecordSheet
+          v-model:notes="text"
+          :bundle="bundle"
+          :treatment="parts.treatment"
+          :sealed-notes="parts.notes"
+          :sent-home="parts.aftercare"
+        />
+        <div class="below">
+          <AfterPanel @print-note="print('note')" />
+          <VisitMoneyPanel
+            v-if="session.me?.role === 'owner'"
+            :visit-id="bundle.visit.id"
+            :currency="bundle.practice.currency"
+            :sealed="sealed !== null"
+          />
+          <section v-if="sealed" class="panel noprint row">
+            <VBtn variant="outlined" :disabled="!bundle.may.seal" @click="amending = true">
+              Amend
+            </VBtn>
+            <VBtn v-if="bundle.may.export" variant="outlined" @click="exportIt">
+              Export the visit
+            </VBtn>
+          </section>
+        </div>
+      </div>
       <div class="stack side">
         <WhyPanel
           v-if="parts.treatment && !sealed && bundle.may.write"
@@ -158,21 +177,6 @@ const followed = () =>
         <HalvesPanel class="noprint" moment="after" />
         <TakenQuestion v-if="!sealed" :bundle="bundle" />
         <NextVisitPanel :bundle="bundle" @calendar="calendar" />
-        <AfterPanel @print-note="print('note')" />
-        <VisitMoneyPanel
-          v-if="session.me?.role === 'owner'"
-          :visit-id="bundle.visit.id"
-          :currency="bundle.practice.currency"
-          :sealed="sealed !== null"
-        />
-        <section v-if="sealed" class="panel noprint row">
-          <VBtn variant="outlined" :disabled="!bundle.may.seal" @click="amending = true">
-            Amend
-          </VBtn>
-          <VBtn v-if="bundle.may.export" variant="outlined" @click="exportIt">
-            Export the visit
-          </VBtn>
-        </section>
       </div>
     </template>
     <RushedDialog
@@ -203,9 +207,24 @@ const followed = () =>
 .wide {
   grid-column: 1 / -1;
 }
+.main,
+.below {
+  display: grid;
+  gap: 16px;
+  align-items: start;
+}
+.below {
+  grid-template-columns: repeat(2, minmax(0, 1fr));
+}
 @media (max-width: 1000px) {
   .close {
     grid-template-columns: minmax(0, 1fr);
+  }
+  .main {
+    display: contents;
+  }
+  .below {
+    order: 1;
   }
 }
 @media print {

@@ -148,9 +148,10 @@ async function print() {
         {{ versionWords }}
       </p>
       <KeptPanel
+        v-if="last"
         v-model="packs"
         :adherence="kept"
-        :routine="last?.routine ?? null"
+        :routine="last.routine"
         :disabled="!may"
       />
       <section class="panel stack">
