@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { PRODUCT_KINDS } from '../catalogue/kinds'
 import { ACIDS, planInput, product } from '../testing/fixtures'
 import { usableProducts } from '../planning/today/bottles'
-import { acidUnknown, freeAcidOf, strongestLawful } from './freeAcid'
+import { acidUnknown, freeAcidOf, freeAcidPercent, strongestLawful } from './freeAcid'
 
 describe('an acid whose strength is not on file', () => {
   it('counts as the strongest its kind may lawfully be, never as none', () => {
@@ -28,5 +28,24 @@ describe('an acid whose strength is not on file', () => {
   it('is not made up for what is no acid', () => {
     for (const kind of PRODUCT_KINDS)
       if (!/acid|peel|resurfacing/i.test(kind)) expect(freeAcidOf(product(kind))).toBe(0)
+  })
+})
+
+describe('the ends of the scale', () => {
+  it('nothing of an acid is free of it, all of it at most; outside is refused', () => {
+    for (const pH of [0, 14]) {
+      expect(freeAcidPercent('glycolic', 0, pH)).toBe(0)
+      expect(freeAcidPercent('glycolic', 100, pH)).toBeGreaterThan(0)
+      expect(freeAcidPercent('glycolic', 100, pH)).toBeLessThanOrEqual(100)
+    }
+    for (const [percent, pH] of [
+      [-0.1, 4],
+      [100.1, 4],
+      [10, -0.1],
+      [10, 14.1],
+      [Number.NaN, 4],
+      [10, Number.NaN],
+    ] as const)
+      expect(() => freeAcidPercent('glycolic', percent, pH), `${percent} ${pH}`).toThrow(RangeError)
   })
 })

@@ -15,8 +15,8 @@ const cream = usualStep('moisturiser', { key: 'cream' })
 const PLAN: readonly PlanStep[] = [tip, mask, hands, off, cream, sun]
 const LATEST = 12
 
-/** Taps at minutes of the visit. */
-const recordOf = (taps: readonly (readonly [number, EventBody])[], daylight = true) => {
+/** The record of taps at minutes of the visit. */
+const draftOf = (taps: readonly (readonly [number, EventBody])[], daylight = true) => {
   const events = taps.map(([minute, body], no) => ({
     id: `tap-${no}`,
     at: minute * MINUTE_MS,
@@ -42,8 +42,9 @@ const recordOf = (taps: readonly (readonly [number, EventBody])[], daylight = tr
     dose: { faceSize: { height: 19, width: 14 } },
     lotOf: () => null,
     alongOf: () => [],
-  }).lines
+  })
 }
+const recordOf = (...of: Parameters<typeof draftOf>) => draftOf(...of).lines
 const asked = (...of: Parameters<typeof recordOf>) =>
   recordOf(...of).flatMap(({ key, asksWhy }) => (asksWhy ? [key] : []))
 const done = (key: string): EventBody => ({ kind: 'stepDone', key, cue: true })
@@ -95,5 +96,20 @@ describe('a reason is asked where a colleague would ask for one', () => {
     ])
     expect(said.some(({ asksWhy }) => asksWhy)).toBe(false)
     expect(said.find(({ key }) => key === 'mask')?.deviation).toMatch(/because: tapped late$/)
+  })
+})
+
+describe('the minutes of a whole visit', () => {
+  it('are known once it has begun and ended, and not before', () => {
+    const whole = visit(10)
+    expect(draftOf([]).startedAt).toBeNull()
+    expect(draftOf(whole.slice(0, -1))).toMatchObject({ finishedAt: null, actualMinutes: null })
+    const last = whole.at(-1)?.[0] ?? 0
+    expect(draftOf(whole)).toMatchObject({
+      startedAt: new Date(0).toISOString(),
+      finishedAt: new Date(last * MINUTE_MS).toISOString(),
+      actualMinutes: last,
+      plannedMinutes: PLAN.reduce((sum, step) => sum + step.minutes, 0),
+    })
   })
 })

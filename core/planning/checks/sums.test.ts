@@ -4,6 +4,9 @@ import { SCHOOL_IDS } from '../../catalogue/schools/schools'
 import { TECHNIQUES } from '../../catalogue/techniques/techniques'
 import { screen } from '../../screening/verdict/verdict'
 import { allNo, planInput, readAll, RESILIENT, TODAY } from '../../testing/fixtures'
+import { usualStep } from '../../testing/steps'
+import { minutes } from '../../units'
+import { checkPlan } from './check'
 import { compile } from '../question/compile'
 import type { Option } from '../question/planCase'
 import { sumMost } from './sums'
@@ -49,5 +52,21 @@ describe('sums over a visit', () => {
     if (!heat) throw new Error('no sum of heat')
     expect(sumMost(heat, planInput())).toBe(12)
     expect(sumMost(heat, { verdict: screen(pregnant, TODAY) })).toBe(5)
+  })
+  it('are found from the first minute over, by the last step that is one too many', () => {
+    const heats = (...lengths: readonly number[]) => {
+      const steps = lengths.map((length, at) =>
+        usualStep('steam', { key: `steam-${at}`, minutes: minutes(length) }),
+      )
+      const heat = VISIT_SUMS[0]
+      return checkPlan(planInput({ slotMinutes: 90 }), steps).findings.filter(
+        ({ rule }) => rule === heat?.id,
+      )
+    }
+    expect(heats(6, 6)).toEqual([])
+    expect(heats(6, 6.5).map(({ key }) => key)).toEqual(['steam-1'])
+    expect(heats(6, 6.5)[0]?.text).toContain('12.5 min of 12.')
+    // One step alone has a limit of its own; it is no sum.
+    expect(heats(20)).toEqual([])
   })
 })

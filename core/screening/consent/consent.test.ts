@@ -3,6 +3,9 @@ import { describe, expect, it } from 'vitest'
 import { CONSENT_IDS, CONSENTS } from '../../catalogue/consultation/consents'
 import { allNo, TODAY } from '../../testing/fixtures'
 import { screen } from '../verdict/verdict'
+import { FAMILY_IDS } from '../../catalogue/kinds'
+import { REGION_IDS } from '../../face/zones'
+import type { Bar } from '../verdict/verdict'
 import {
   barredConsents,
   consentsFor,
@@ -111,5 +114,37 @@ describe('what is offered for signing', () => {
     expect(offeredConsents(['basic', 'needling05'], [])).toContain('needling')
     expect(offeredConsents(['basic'], [])).not.toContain('needling')
     expect(offeredConsents(['basic'], [{ technique: 'needling' }])).toContain('needling')
+  })
+})
+
+describe('what today leaves nowhere to be done', () => {
+  const bar = (families: Bar['families'], more: Partial<Bar> = {}): Bar => ({
+    ...{ rule: 'x', does: 'prevents', families, regions: REGION_IDS, reason: 'r' },
+    ...{ lifts: 'nobody', source: 's', sentence: 'Not today.', ...more },
+  })
+  const barred = (...bars: readonly Bar[]) => Object.keys(barredConsents(bars))
+  it('is signed for by nobody, with the first reason said', () => {
+    const { families } = CONSENTS.needling
+    expect(barred(bar([...families]))).toContain('needling')
+    expect(barredConsents([bar([...families])]).needling).toBe('Not today.')
+  })
+  it('unless some of it can be done, somewhere, or after asking', () => {
+    const { families } = CONSENTS.needling
+    expect(barred()).toEqual([])
+    expect(barred(bar([...families], { regions: REGION_IDS.slice(1) }))).toEqual([])
+    expect(barred(bar([...families], { ask: 'unsure' }))).toEqual([])
+    expect(barred(bar([...families], { does: 'restricts' }))).toEqual([])
+  })
+  it('and a kind that is named by no family never is', () => {
+    const every = FAMILY_IDS.map((family) => bar([family]))
+    for (const kind of CONSENT_IDS)
+      expect(barred(...every).includes(kind), kind).toBe(CONSENTS[kind].families.length > 0)
+  })
+  it('all of its families must be barred', () => {
+    for (const kind of CONSENT_IDS) {
+      const { families } = CONSENTS[kind]
+      for (const left of families.length > 1 ? families : [])
+        expect(barred(bar(families.filter((family) => family !== left)))).not.toContain(kind)
+    }
   })
 })

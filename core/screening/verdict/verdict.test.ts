@@ -218,3 +218,16 @@ describe('days', () => {
     expect(() => addDays('2026-13-01', 1)).toThrow(RangeError)
   })
 })
+
+describe('substances told', () => {
+  const words = (said: string) =>
+    screen(allNo({ allergy: { say: 'yes', substances: [said] } }), TODAY).substances.map(
+      ({ word }) => word,
+    )
+  it('are one word each, however they are written on one line, and none is empty', () => {
+    expect(new Set(words('Honey, lanolin; nuts and beeswax'))).toEqual(
+      new Set(['honey', 'lanolin', 'nuts', 'beeswax']),
+    )
+    expect(words(', ; and ')).toEqual([])
+  })
+})

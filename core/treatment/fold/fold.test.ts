@@ -136,6 +136,16 @@ describe('the room as a fold', () => {
 })
 
 describe('what a reaction does', () => {
+  it('counts redness from clear skin where nothing was read before', () => {
+    const red = (grade: 1 | 2, region: 'cheekL' | 'chin') =>
+      fold(
+        [ev(0, { kind: 'started' }), ev(1, { kind: 'redness', region, grade, key: 'grain-1' })],
+        { ...context, baseline: { chin: 1 } },
+      ).reactions[0]?.judgement.act
+    expect(red(1, 'cheekL')).toBe('endZone')
+    expect(red(1, 'chin')).toBe('keep')
+    expect(red(2, 'chin')).toBe('endZone')
+  })
   it('ends the step on a zone, or everything, in the fold', () => {
     const roomState = fold(
       [

@@ -207,14 +207,17 @@ const followed = () =>
 .wide {
   grid-column: 1 / -1;
 }
-.main,
-.below {
+.main {
   display: grid;
   gap: 16px;
-  align-items: start;
 }
 .below {
-  grid-template-columns: repeat(2, minmax(0, 1fr));
+  columns: 2 300px;
+  column-gap: 16px;
+}
+.below > :deep(*) {
+  break-inside: avoid;
+  margin-bottom: 16px;
 }
 @media (max-width: 1000px) {
   .close {
