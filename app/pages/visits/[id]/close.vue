@@ -4,7 +4,6 @@ import { hasBegun, wasTreated } from '#core/visit/status'
 import { readParts, recordParts } from '#core/visit/record'
 import { offerFile } from '~/composables/files'
 import { useAttempt } from '~/composables/attempt'
-import { isoDayWords } from '~/composables/dates'
 import { useApi } from '~/composables/useApi'
 import { useDraft } from '~/composables/useDraft'
 import { useSession } from '~/stores/session'
@@ -165,14 +164,7 @@ const followed = () =>
           :bundle="bundle"
           :treatment="parts.treatment"
         />
-        <section v-if="bundle.followUp" class="panel noprint between">
-          <p>
-            <b>Follow-up due {{ isoDayWords(bundle.followUp.dueOn) }}</b
-            ><br />{{ bundle.followUp.reason }}
-          </p>
-          <VBtn v-if="!bundle.followUp.done" variant="outlined" @click="followed">Called</VBtn>
-          <span v-else class="tag good">called</span>
-        </section>
+        <FollowUpLine v-if="bundle.followUp" v-bind="bundle.followUp" @called="followed" />
         <PictureList v-if="bundle.photographs.length" :bundle="bundle" />
         <HalvesPanel class="noprint" moment="after" />
         <TakenQuestion v-if="!sealed" :bundle="bundle" />
