@@ -10,9 +10,9 @@ const mask = usualStep('hydratingMask', { key: 'mask' })
 const off = usualStep('maskOff', { key: 'off' })
 const tip = usualStep('tip', { key: 'tip', setting: 2 })
 const sun = usualStep('sunProtection', { key: 'sun' })
-const hands = usualStep('handsArms', { key: 'hands' })
+const massage = usualStep('massage', { key: 'massage' })
 const cream = usualStep('moisturiser', { key: 'cream' })
-const PLAN: readonly PlanStep[] = [tip, mask, hands, off, cream, sun]
+const PLAN: readonly PlanStep[] = [tip, mask, massage, off, cream, sun]
 const LATEST = 12
 
 /** The record of taps at minutes of the visit. */
@@ -55,7 +55,7 @@ const visit = (rest: number, ...more: (readonly [number, EventBody])[]) =>
     ...more,
     [tip.minutes, done('tip')] as const,
     [tip.minutes + 2, done('mask')] as const,
-    [tip.minutes + 2 + rest, done('hands')] as const,
+    [tip.minutes + 2 + rest, done('massage')] as const,
     [tip.minutes + 3 + rest, done('off')] as const,
     [tip.minutes + 4 + rest, done('cream')] as const,
     [tip.minutes + 6 + rest, done('sun')] as const,
@@ -75,6 +75,11 @@ describe('a reason is asked where a colleague would ask for one', () => {
       visit(10, [1, { kind: 'settingChanged', key: 'tip', setting }])
     expect(asked(turned(3))).toEqual(['tip'])
     expect(asked(turned(1))).toEqual([])
+  })
+  it('work after a stop, once for all of it', () => {
+    // In the middle of the tip; the mask and the massage after it are two steps of work.
+    const stopped = visit(10, [1, { kind: 'stopped', reason: 'hand up' }])
+    expect(asked(stopped)).toEqual(['mask'])
   })
   it('by day without sun protection, however it was left out without a word', () => {
     const without = visit(10).filter(([, body]) => !('key' in body && body.key === 'sun'))

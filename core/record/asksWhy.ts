@@ -15,7 +15,10 @@ const WHERE_IT_MATTERS: readonly ((done: Done) => boolean)[] = [
   ({ step, state }) => restedTooLong(step, state) !== undefined,
   ({ step, state }) => (state.settings[step.key] ?? 0) > (step.setting ?? Infinity),
   ({ step, state }) => state.unconfirmed.includes(step.key),
-  ({ step, state }) => state.breaches.some(({ key }) => key === step.key),
+  ({ step, state }) =>
+    state.breaches.some(({ key, what }) => what !== 'afterStop' && key === step.key),
+  // All that was done after a stop is asked about once, at its first step.
+  ({ step, state }) => state.breaches.find(({ what }) => what === 'afterStop')?.key === step.key,
   ({ step, state, byDay }) =>
     byDay && step.technique === LAST_ON_SKIN && !state.done.some(({ key }) => key === step.key),
 ]
