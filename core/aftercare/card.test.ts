@@ -27,6 +27,14 @@ describe('aftercare card', () => {
     for (const hours of [41, 48, 168])
       expect(endsWithDay(1000 * hour + hours * hour, 1000 * hour)).toBe(true)
   })
+  it('keeps what reacts to light out of the sun for twelve hours, whatever else was done', () => {
+    const rules = (lightReactive: boolean) =>
+      aftercareCard(['milk', 'tip'], false, 0, { lightReactive }).flatMap(({ rule, until }) =>
+        rule === 'sun-citrus' ? [until / hour] : [],
+      )
+    expect(rules(true)).toEqual([12])
+    expect(rules(false)).toEqual([])
+  })
   it('asks for the plainest care after a stop', () => {
     const rules = aftercareCard(['milk'], true, 0).map((line) => line.rule)
     expect(rules).toContain('stopped-products')
@@ -90,7 +98,11 @@ describe('aftercare card', () => {
             [technique],
             row.after === 'stopped',
             0,
-            { halfLeft: row.after === 'halfLeft', marks: row.marks === true },
+            {
+              halfLeft: row.after === 'halfLeft',
+              lightReactive: row.after === 'lightReactive',
+              marks: row.marks === true,
+            },
             rows,
           ).some((aftercareLine) => aftercareLine.rule === row.id),
         )

@@ -23,6 +23,8 @@ interface CardMore {
   held?: readonly FamilyId[]
   /** Half of a piece that was opened is left, for tomorrow morning. */
   halfLeft?: boolean
+  /** Something that reacts to light was on the skin. */
+  lightReactive?: boolean
   /** This skin marks easily, or something makes it mind the light. */
   marks?: boolean
 }
@@ -37,7 +39,7 @@ export function aftercareCard(
   done: readonly TechniqueId[],
   stopped: boolean,
   endedAt: number,
-  { held = [], halfLeft = false, marks = false }: CardMore = {},
+  { held = [], halfLeft = false, lightReactive = false, marks = false }: CardMore = {},
   rows: readonly AftercareRow[] = AFTERCARE,
 ): AftercareLine[] {
   const families = new Set<FamilyId>([
@@ -47,7 +49,7 @@ export function aftercareCard(
   const overnight = done.some((technique) => TECHNIQUES[technique].overnight === true)
   const fits = (aftercare: AftercareRow) =>
     typeof aftercare.after === 'string'
-      ? { any: done.length > 0, stopped, halfLeft, overnight }[aftercare.after]
+      ? { any: done.length > 0, stopped, halfLeft, overnight, lightReactive }[aftercare.after]
       : aftercare.after.some((family) => families.has(family))
   const fitting = rows.filter((row) => fits(row) && (row.marks === undefined || marks))
   return TOPIC_IDS.flatMap((topic) =>

@@ -10,6 +10,7 @@ import { aftercareCard, type AftercareLine } from '../aftercare/card'
 import type { PlanStep } from '../catalogue/techniques/step'
 import { buildRecord, type RecordDraft } from '../record/build'
 import { workOf, type SealedWork } from '../record/work'
+import { reactsToLight } from '../screening/products/kitchen'
 import type { PlanInput, ShelfItem } from '../planning/input'
 import { fold, type RoomState } from '../treatment/fold/fold'
 import { standingHere } from './ready'
@@ -59,6 +60,11 @@ export function recordParts(
       halfLeft:
         !bundle.openHalves.some(({ visitId }) => visitId === bundle.visit.id) &&
         done.some((step) => halfIsLeft(asUsed(step, state), state, input)),
+      lightReactive: done.some((step) =>
+        bundle.shelf.some(
+          ({ product }) => product.id === asUsed(step, state).productId && reactsToLight(product),
+        ),
+      ),
       marks: mindsLight(input),
     },
   )

@@ -51,7 +51,13 @@ const minute = computed(() => {
   return fromMilliseconds(ran.value) - ticks.reduce((sum, own) => sum + own.minutes, 0)
 })
 const worn = computed(() => visit.bundle?.visit.makeUp ?? UNASKED_MAKE_UP)
-const prompt = computed(() => promptAt(props.step, Math.max(0, minute.value), worn.value))
+const inHand = computed(() => {
+  const id = room.state?.products[props.step.key]?.productId ?? props.step.productId
+  return visit.bundle?.shelf.find(({ product }) => product.id === id)?.product
+})
+const prompt = computed(() =>
+  promptAt(props.step, Math.max(0, minute.value), worn.value, inHand.value),
+)
 /** How the client lies, and what else holds for the whole visit. */
 const said = computed(() => props.warn || room.trouble || room.refused || room.unkept)
 const always = computed(() => room.input?.verdict.throughout.map(({ say }) => say) ?? [])

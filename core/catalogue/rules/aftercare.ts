@@ -15,6 +15,7 @@ export const AFTERCARE_TITLES: Readonly<Record<AftercareTopic, string>> = {
 /** What a line forbids or asks for, in parts: a line goes only where another holds all of it. */
 export type AftercarePart =
   | 'strongSun'
+  | 'anySun'
   | 'sunProtection'
   | 'makeUp'
   | 'scrub'
@@ -44,8 +45,11 @@ export interface AftercareRow {
   id: string
   /** Only for skin that marks, or with what makes it mind the light. */
   marks?: true
-  /** Work of these families, any work, a stop, half of a piece that is left, a mask slept in. */
-  after: readonly FamilyId[] | 'any' | 'stopped' | 'halfLeft' | 'overnight'
+  /**
+   * Work of these families, any work, a stop, half of a piece that is left, a mask slept in, something
+   * that reacts to light.
+   */
+  after: readonly FamilyId[] | 'any' | 'stopped' | 'halfLeft' | 'overnight' | 'lightReactive'
   topic: AftercareTopic
   hours: number
   /** The sentence names its own time, "tomorrow morning": no end is said beside it. */
@@ -121,6 +125,16 @@ export const AFTERCARE: readonly AftercareRow[] = [
     ),
     marks: true,
   },
+  row(
+    'sun-citrus',
+    'lightReactive',
+    'sun',
+    12,
+    ['anySun'],
+    'No sun on your face, not even through a window.',
+    'something with citrus was used, and it reacts to light',
+    'Tisserand & Young, Essential Oil Safety, 2nd ed. 2014 (value from memory)',
+  ),
   row(
     'sun-acid',
     ['acid', 'enzyme', 'retinoid'],

@@ -1,9 +1,20 @@
 import type { PreferenceId } from '../consultation/preferences'
-import type { StageId } from '../kinds'
+import type { BottleFamily, StageId } from '../kinds'
 import type { AbsorbedGrade } from '../products/watering'
 
 /** From so long on a step at hand is taken to have begun, minutes (common practice). */
 export const BEGUN_AFTER_MINUTES = 0.5
+/** What is told of a bottle that holds something, before the client goes. Common practice. */
+export const BOTTLE_SAYS: readonly { holds: BottleFamily | 'lightReactive'; say: string }[] = [
+  {
+    holds: 'retinoid',
+    say: 'This one makes skin mind the sun: sun protection every morning from tomorrow.',
+  },
+  {
+    holds: 'lightReactive',
+    say: 'There is citrus in this: no sun on your face for the next twelve hours.',
+  },
+]
 /** Words are said this long before their moment, so that they are not late. Minutes, house value. */
 export const SAID_AHEAD_MINUTES = 0.1
 /** Drainage that is worth a node opened first, minutes. House value. */

@@ -86,6 +86,7 @@ export const MACHINE = techniques({
     notYet: 'More slip, one stroke more at the same level.',
     counter: { what: 'stroke', least: 3, most: 4 },
     say: 'It hums now, a light pull.',
+    prompts: [{ at: 'end', say: 'Small dots may show here for some days; they fade.' }],
     reason: 'moves fluid and loosens pores',
   },
   vacuumDry: {
@@ -115,6 +116,7 @@ export const MACHINE = techniques({
     notYet: 'One stroke more at the same level; never twice on one spot.',
     counter: { what: 'stroke', least: 3, most: 4 },
     say: 'It hums now, a light pull.',
+    prompts: [{ at: 'end', say: 'Small dots may show here for some days; they fade.' }],
     reason: 'draws out what is loose in the pores',
   },
   spatula: {
@@ -226,6 +228,7 @@ export const MACHINE = techniques({
     notYet: 'Leave it: what two tries did not bring stays in.',
     counter: { what: 'try', least: 0, most: 2 },
     say: 'A little pressure now.',
+    prompts: [{ at: 'end', say: 'A few small spots may come in the next days; leave them alone.' }],
     reason: 'takes out what is ripe and softened',
   },
 })

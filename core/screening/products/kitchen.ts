@@ -57,6 +57,10 @@ export function kitchenBars(
   })
 }
 
+/** Whether it holds what reacts to light: citrus peel, lime, bergamot, fig. */
+export const reactsToLight = (product: Read): boolean =>
+  harmsIn(product).some(({ harm }) => harm === 'light')
+
 /** What of a mix of the house's own asks for a dab on the arm first, whatever the skin reads. */
 export const kitchenPatch = (product: Read): string | undefined =>
   harmsIn(product).flatMap(({ harm }) => KITCHEN_HARM_ROWS[harm].patch ?? [])[0]

@@ -124,20 +124,30 @@ const SAID: Partial<Record<TechniqueId, readonly [RegExp, number | 'otherSide']>
   blade: [/still/, 0],
 }
 
+/** What may come of it, as the hand ends. */
+const SAID_LAST: typeof SAID = {
+  vacuumGlide: [/Small dots may show/, 1],
+  vacuumDry: [/Small dots may show/, 1],
+  extraction: [/small spots may come/, 1],
+}
+
 describe('what is said', () => {
-  it.each(Object.entries(SAID))('at %s, at its moment and not before', (id, [words, when]) => {
-    const step = usualStep(id as TechniqueId)
-    const share = when === 'otherSide' ? (otherSideAt(step) ?? 0) / step.minutes : when
-    if (when === 'otherSide') expect(share).toBeGreaterThan(0.3)
-    const said = promptsOf(step).filter(({ say }) => words.test(say))
-    expect(said).toHaveLength(1)
-    expect(said[0]?.at).toBeCloseTo(share * step.minutes)
-    const at = promptsOf(step)
-      .filter((own) => own.at <= share * step.minutes)
-      .at(-1)
-    expect(promptAt(step, share * step.minutes)).toContain(at?.say)
-    if (share > 0) expect(promptAt(step, 0) ?? '').not.toMatch(words)
-  })
+  it.each([...Object.entries(SAID), ...Object.entries(SAID_LAST)])(
+    'at %s, at its moment and not before',
+    (id, [words, when]) => {
+      const step = usualStep(id as TechniqueId)
+      const share = when === 'otherSide' ? (otherSideAt(step) ?? 0) / step.minutes : when
+      if (when === 'otherSide') expect(share).toBeGreaterThan(0.3)
+      const said = promptsOf(step).filter(({ say }) => words.test(say))
+      expect(said).toHaveLength(1)
+      expect(said[0]?.at).toBeCloseTo(share * step.minutes)
+      const at = promptsOf(step)
+        .filter((own) => own.at <= share * step.minutes)
+        .at(-1)
+      expect(promptAt(step, share * step.minutes)).toContain(at?.say)
+      if (share > 0) expect(promptAt(step, 0) ?? '').not.toMatch(words)
+    },
+  )
   it('names the noise of what makes one, before it makes it', () => {
     const LOUD: readonly TechniqueId[] = [
       'tip',

@@ -178,7 +178,12 @@ export const MEASURES: Readonly<Record<string, Measure>> = {
           [after === 'overnight' ? 'sleepMask' : 'milk'],
           after === 'stopped',
           0,
-          { held: families, halfLeft: left, marks: row.marks === true },
+          {
+            held: families,
+            halfLeft: left,
+            marks: row.marks === true,
+            lightReactive: after === 'lightReactive',
+          },
           [row],
         )
         return card.map(({ until }) => until / HOUR_MS)

@@ -117,8 +117,14 @@ const SAYS: Readonly<Record<string, (look: Look) => unknown>> = {
     const ladder = ladderAt(state, step.key, dial, state.current?.since ?? now, now)
     return [dial.least, dial.value, dial.most, JSON.stringify(ladder)]
   },
-  prompt: ({ step, ran, bundle }) =>
-    step && promptAt(step, fromMilliseconds(ran), bundle.visit.makeUp ?? []),
+  prompt: ({ step, ran, bundle, input }) =>
+    step &&
+    promptAt(
+      step,
+      fromMilliseconds(ran),
+      bundle.visit.makeUp ?? [],
+      productIn(input.shelf, step.productId),
+    ),
   'where now': ({ step, ran }) => step && placeAt(sequenceOf(step), fromMilliseconds(ran))?.say,
   medium: ({ step, ran, input }) => {
     const bottle = step && productIn(input.shelf, step.productId)
