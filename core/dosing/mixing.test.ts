@@ -103,6 +103,20 @@ describe('a recipe of the house', () => {
       ),
     )
   })
+  it('says of a recipe how much of an oil it holds and how much it may', () => {
+    const own = product('powderMask', 'p', {
+      recipe: {
+        parts: 90,
+        by: 'volume',
+        others: [
+          { name: 'water', parts: 9, density: 1, measure: 'teaspoon', label: 'Aqua' },
+          { name: 'lemongrass', parts: 1, density: 1, measure: 'drop', label: '' },
+        ],
+        workingMinutes: 5,
+      },
+    })
+    expect(tooMuchOil(own)).toEqual(['lemongrass oil: 1.00 % of this recipe, 0.7 % at most'])
+  })
   it('gram flour, rose water and honey by the spoon: one, one and a half', () => {
     const gram = KITCHEN_RECIPES.find(({ id }) => id === 'gramFlour')
     if (!gram) throw new Error('no recipe')

@@ -237,6 +237,24 @@ describe('two tablets', () => {
       { numRuns: 300 },
     )
   })
+  it('stand in one order: by time, then by device, then by count, then by id; doubles once', () => {
+    const one = (at: number, deviceId: string, seq: number, id: string): TreatmentEvent => ({
+      ...{ at, deviceId, seq, id, planVersion: 1, body: { kind: 'held' } },
+    })
+    const right = [
+      one(1, 'b', 9, 'z'),
+      one(2, 'a', 3, 'y'),
+      one(2, 'a', 4, 'b'),
+      one(2, 'a', 4, 'c'),
+      one(2, 'b', 0, 'a'),
+      one(3, 'a', 0, 'x'),
+    ]
+    fc.assert(
+      fc.property(fc.shuffledSubarray(right, { minLength: right.length }), (any) => {
+        expect(inOrder([...any, ...any])).toEqual(right)
+      }),
+    )
+  })
   it('ends no step twice and counts no clock below zero', () => {
     fc.assert(
       fc.property(taps, (list) => {

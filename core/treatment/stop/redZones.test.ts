@@ -27,6 +27,17 @@ const step = (technique: TechniqueId, key = `${technique}-2`) =>
   usualStep(technique, { key, regions: [...FACE] })
 
 describe('a zone that is red, has reddened or stung leaves every later step that its state bars', () => {
+  it('a step on that one zone is done against the rule, and said so; beside it, it is not', () => {
+    const on = (...regions: RegionId[]) => {
+      const work = usualStep('grain', { key: 'grain-2', regions })
+      const read: TapAt = [1, { kind: 'reading', zones: bare(3, 'chin') }]
+      const room = roomOf([reading, work], [read, [2, done(reading)], [9, done(work)]])
+      return room.breaches.map(({ what }) => what)
+    }
+    expect(on('chin')).toEqual(['leftZone'])
+    expect(on('chin', 'nose')).toEqual([])
+    expect(on('nose')).toEqual([])
+  })
   it('from the bare reading on, whichever plan is kept', () => {
     fc.assert(
       fc.property(
