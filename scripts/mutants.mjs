@@ -138,8 +138,12 @@ const asked = (room) => [
 const VITEST = ['node_modules/vitest/vitest.mjs', 'run', '--bail', '1']
 /** Properties are looked at in haste: a change that only the last of thousands shows counts as unseen. */
 const HASTE = { ...process.env, OAK_HASTE: '1' }
-const isRed = async (copy, tests) =>
-  (await run(process.execPath, [...VITEST, ...tests], { cwd: copy, env: HASTE })).code !== 0
+/** A change that makes the tests run without an end is noticed as well. */
+const MOST_OF_ONE_MS = 240_000
+const isRed = async (copy, tests) => {
+  const options = { cwd: copy, env: HASTE, endAfterMs: MOST_OF_ONE_MS }
+  return (await run(process.execPath, [...VITEST, ...tests], options)).code !== 0
+}
 async function isNoticed(copy, { room, file, text }) {
   // Put back from the copy itself: the tree that it was made of may have been worked on since.
   const before = readFileSync(join(copy, file), 'utf8')

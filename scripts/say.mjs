@@ -34,15 +34,18 @@ export const toldOfRuns = (told) => {
 const running = new Set()
 /** Ends whatever is being run here, with all that it started. */
 export function endRunning(signal = 'SIGTERM') {
-  for (const { pid } of running)
-    try {
-      process.kill(-pid, signal)
-    } catch {
-      /* gone already */
-    }
+  for (const child of running) endGroup(child, signal)
+}
+function endGroup({ pid }, signal) {
+  try {
+    process.kill(-pid, signal)
+  } catch {
+    /* gone already */
+  }
 }
 
-export function run(command, args, options = {}) {
+/** @param options as of spawn; `endAfterMs`: it is ended after so long, and counts as failed */
+export function run(command, args, { endAfterMs, ...options } = {}) {
   return new Promise((resolve, reject) => {
     const child = spawn(command, args, {
       cwd: ROOT,
@@ -53,7 +56,11 @@ export function run(command, args, options = {}) {
     })
     running.add(child)
     onRun(child)
-    child.once('close', () => running.delete(child))
+    const ending = endAfterMs && setTimeout(() => endGroup(child, 'SIGKILL'), endAfterMs)
+    child.once('close', () => {
+      clearTimeout(ending)
+      running.delete(child)
+    })
     let output = ''
     child.stdout.on('data', (chunk) => {
       output += chunk

@@ -237,10 +237,17 @@ export const ADAPTATIONS: readonly Adaptation[] = [
   ),
   row(
     'peel-sensitive',
-    ['salonPeel', 'resurfacingMask'],
+    ['salonPeel'],
     sensitive,
     { leaveOut: true },
     'sensitive: no strong acid there',
+  ),
+  row(
+    'resurfacing-sensitive',
+    ['resurfacingMask'],
+    verySensitive,
+    { leaveOut: true },
+    'very sensitive: no strong acid there',
   ),
   row(
     'peel-marks',

@@ -64,6 +64,27 @@ describe('dwell at the short end', () => {
       20,
     )
   })
+  it('serves: a resurfacing mask of five to ten minutes on sensitive skin that bore its patch test', () => {
+    const input = (sensitivity: 1 | 2 | 3, patch: PlanInput['patch'] = {}) => ({
+      ...planInput({
+        aims: ['dullness', 'marks'],
+        wanted: ['resurfacingMask'],
+        readings: readAll({ ...RESILIENT, dullness: 3, sensitivity }),
+        slotMinutes: 90,
+      }),
+      patch,
+    })
+    const rested = (own: PlanInput) => {
+      const { resting } = trace(own, propose(own).steps).schedule
+      return resting.find(({ technique }) => technique === 'resurfacingMask')
+    }
+    const mask = rested(input(2))
+    expect(mask && mask.end - mask.start).toBeGreaterThanOrEqual(5)
+    expect(mask && mask.end - mask.start).toBeLessThanOrEqual(10)
+    // Very sensitive, or its patch test not read yet: not at all.
+    expect(rested(input(3))).toBeUndefined()
+    expect(rested(input(2, { resurfacingMask: 'not read yet' }))).toBeUndefined()
+  })
   it('never makes a plan that the checker objects to', () => {
     for (const usedBefore of [[], ['hydratingMask'], ['clay', 'creamMask']]) {
       const input = { ...calm, usedBefore }
