@@ -75,7 +75,7 @@ function keptSentences(): [string, string, string][] {
       'Evenings as written',
       `from ${evenings.keptFrom} % of them: for; below ${evenings.notBelow} %: against`,
     ],
-    ['pack', 'What is left of a pack', `more than ${packOff} % of it too much: against; else: for`],
+    ['pack', 'What is left of a pack', `${packOff} % more left than expected: against; else: for`],
     [
       'skin',
       'The skin itself',

@@ -10,7 +10,7 @@ import { useApi } from '~/composables/useApi'
 
 /** Free places near the suggested day, at this client's own weekday and hour first: one tap books. */
 const props = defineProps<{ bundle: VisitBundle; from: string; disabled: boolean }>()
-const emit = defineEmits<{ choose: [startsAt: number] }>()
+const emit = defineEmits<{ choose: [startsAt: number]; found: [startsAt: number] }>()
 const api = useApi()
 const places = ref<Place[]>([])
 const zone = computed(() => props.bundle.practice.timeZone)
@@ -39,6 +39,9 @@ const offered = computed(() => {
   const there = DateTime.fromMillis(booked, { zone: zone.value })
   const usual = { weekday: there.weekday, minute: minuteOf(booked) }
   return nearPlaces(places.value, props.from, usual, minuteOf)
+})
+watch(offered, ([first]) => {
+  if (first) emit('found', first.startsAt)
 })
 </script>
 

@@ -40,7 +40,9 @@ const booked = computed(() => {
   )
 })
 const day = ref('')
-const time = ref('10:00')
+/** Where no place is known to be free. */
+const USUAL_TIME = '10:00'
+const time = ref(USUAL_TIME)
 watch(
   [() => props.bundle.visit.nextVisitAt, suggestion],
   ([at]) => {
@@ -52,6 +54,14 @@ watch(
   },
   { immediate: true },
 )
+/** The fields begin at the first place that is free, unless somebody has set them already. */
+const isAsOffered = () => day.value === suggestion.value?.day && time.value === USUAL_TIME
+function beginAt(startsAt: number) {
+  if (props.bundle.visit.nextVisitAt !== null || !isAsOffered()) return
+  const when = DateTime.fromMillis(startsAt, { zone: zone.value })
+  day.value = when.toISODate() ?? ''
+  time.value = when.toFormat('HH:mm')
+}
 const because = ref('')
 /** The moment that was asked for, as the wire has it. */
 const wanted = computed(() =>
@@ -93,6 +103,7 @@ const inTheWay = computed(
       :from="suggestion.day"
       :disabled="busy || !bundle.may.write"
       @choose="book"
+      @found="beginAt"
     />
     <div class="row">
       <DayField v-model="day" whole label="Day" density="compact" />
