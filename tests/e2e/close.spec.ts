@@ -59,6 +59,10 @@ test("a sealed record is amended in the open, the next visit goes into the clien
   await page.getByRole('button', { name: 'Add the amendment' }).click()
   await expect(page.getByRole('heading', { name: 'Amendments, beside the original' })).toBeVisible()
   await expect(page.locator('s').getByText('Went well.')).toBeVisible()
+  // The fields begin at the first place that is free, not at an hour that may be taken.
+  const place = page.getByRole('group', { name: 'Free places' }).getByRole('button').first()
+  const clock = /\d\d:\d\d/.exec(await place.innerText())?.[0] ?? 'none'
+  await expect(page.getByLabel('Time', { exact: true })).toHaveValue(clock)
   await page.getByLabel('Day', { exact: true }).fill('2031-08-20')
   await page.getByRole('button', { name: 'Book the next visit' }).click()
   await expect

@@ -108,12 +108,6 @@ const headOf = (own: Referral) =>
 </template>
 
 <style scoped>
-summary {
-  cursor: pointer;
-}
-summary h2 {
-  display: inline;
-}
 .note {
   border-top: 1px solid var(--line);
   padding-top: 8px;

@@ -93,9 +93,6 @@ const book = () =>
 </template>
 
 <style scoped>
-summary {
-  cursor: pointer;
-}
 .place {
   display: flex;
   justify-content: space-between;

@@ -111,7 +111,6 @@ const home = computed(() => props.sentHome.map(({ sentence }) => sentence).join(
   margin-top: 12px;
 }
 summary {
-  cursor: pointer;
   font-weight: 650;
 }
 h3 {

@@ -53,12 +53,6 @@ const take = () => {
 </template>
 
 <style scoped>
-summary {
-  cursor: pointer;
-}
-summary h2 {
-  display: inline;
-}
 .count {
   font-family: var(--sans);
   font-size: 0.9rem;

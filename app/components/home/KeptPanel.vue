@@ -9,6 +9,7 @@ import {
 import type { Adherence } from '#core/home/adherence'
 import type { HomeAsked } from '#core/home/asked'
 import type { HomeRoutine } from '#core/home/routine'
+import { isoDayWords } from '~/composables/dates'
 
 /** How the last routine went, by what can be seen; and what is left of its packs. */
 const packs = defineModel<HomeAsked['packs']>({ required: true })
@@ -49,6 +50,7 @@ function set(id: HomeStepId, left: PackLeft | null) {
     <p v-if="level.advice">{{ level.advice }}</p>
     <details v-if="named.length">
       <summary>What is left of the packs</summary>
+      <p class="soft">Counted as new on {{ isoDayWords(routine.from) }}.</p>
       <VSelect
         v-for="own in named"
         :key="own.id"
@@ -67,9 +69,6 @@ function set(id: HomeStepId, left: PackLeft | null) {
 </template>
 
 <style scoped>
-summary {
-  cursor: pointer;
-}
 .count {
   font-family: var(--sans);
   font-size: 0.9rem;

@@ -2,6 +2,7 @@
 import type { HouseFields } from '#contracts/house'
 import { MESSAGE_LETTERS, MESSAGE_WORDS } from '#core/catalogue/rules/messages'
 import { SCHOOL_IDS, SCHOOLS } from '#core/catalogue/schools/schools'
+import { takeOver } from '~/composables/takeOver'
 import { fieldProblem, sayProblem, useApi } from '~/composables/useApi'
 
 /** All that the house says of itself: on cards, in the calendar, in the record. */
@@ -12,9 +13,14 @@ const form = reactive({ ...props.house })
 const trouble = ref<unknown>(null)
 const busy = ref(false)
 const kept = ref(false)
+/** What the fields showed when they were last as the house has them. */
+let base = { ...props.house }
 watch(
   () => props.house,
-  (house) => Object.assign(form, house),
+  (house) => {
+    takeOver(form, house, base)
+    base = { ...house }
+  },
 )
 const MESSAGES = [
   { field: 'questionMessage', label: 'Message with a question', usual: MESSAGE_WORDS.question },
@@ -28,15 +34,17 @@ async function save() {
   busy.value = true
   trouble.value = null
   kept.value = false
+  const sent = { ...form }
   try {
     const body = {
-      ...form,
-      cleaningMinutes: Number(form.cleaningMinutes),
-      retentionYears: Number(form.retentionYears),
-      lockMinutes: Number(form.lockMinutes),
+      ...sent,
+      cleaningMinutes: Number(sent.cleaningMinutes),
+      retentionYears: Number(sent.retentionYears),
+      lockMinutes: Number(sent.lockMinutes),
     }
     await api('/api/house', { method: 'PUT', body })
     kept.value = true
+    base = sent
     emit('changed')
   } catch (error) {
     trouble.value = error

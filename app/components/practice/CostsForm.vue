@@ -2,6 +2,7 @@
 import type { MoneyPage } from '#contracts/replies/money'
 import { COST_IDS, COST_NAMES, type CostId } from '#core/catalogue/rules/costs'
 import { fromHundredths, toHundredths } from '#core/units'
+import { takeOver } from '~/composables/takeOver'
 import { useAttempt } from '~/composables/attempt'
 import { useApi } from '~/composables/useApi'
 
@@ -10,22 +11,28 @@ const props = defineProps<{ costs: MoneyPage['costs']; currency: string }>()
 const emit = defineEmits<{ changed: [] }>()
 const api = useApi()
 const { busy, trouble, attempt } = useAttempt()
-const typed = ref<Record<string, string>>({})
+const asTyped = ({ cents }: MoneyPage['costs']): Record<string, string> =>
+  Object.fromEntries(
+    COST_IDS.map((id) => [id, cents[id] === undefined ? '' : String(fromHundredths(cents[id]))]),
+  )
+/** What the fields showed when they were last as the house has them. */
+let base = asTyped(props.costs)
+const typed = ref(asTyped(props.costs))
 watch(
   () => props.costs,
-  ({ cents }) => {
-    typed.value = Object.fromEntries(
-      COST_IDS.map((id) => [id, cents[id] === undefined ? '' : String(fromHundredths(cents[id]))]),
-    )
+  (costs) => {
+    const now = asTyped(costs)
+    takeOver(typed.value, now, base)
+    base = now
   },
-  { immediate: true },
 )
 const number = (id: CostId) => Number((typed.value[id] ?? '').trim().replace(',', '.'))
 const wrong = (id: CostId) => (number(id) >= 0 ? [] : ['an amount, like 0.45'])
 const bad = computed(() => COST_IDS.some((id) => wrong(id).length > 0))
 const save = () =>
   attempt(async () => {
-    const told = COST_IDS.filter((id) => (typed.value[id] ?? '').trim() !== '')
+    const sent = { ...typed.value }
+    const told = COST_IDS.filter((id) => (sent[id] ?? '').trim() !== '')
     await api('/api/money/costs', {
       method: 'PUT',
       body: {
@@ -33,6 +40,7 @@ const save = () =>
         cents: Object.fromEntries(told.map((id) => [id, toHundredths(number(id))])),
       },
     })
+    base = sent
     emit('changed')
   })
 </script>

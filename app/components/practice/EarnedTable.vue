@@ -110,7 +110,4 @@ const ml = (amount: number) => `${amount.toFixed(1)} mL`
 a {
   color: var(--ink);
 }
-summary {
-  cursor: pointer;
-}
 </style>

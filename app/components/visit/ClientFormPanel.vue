@@ -161,7 +161,4 @@ const whatItIs = computed(() =>
 p {
   margin: 0;
 }
-summary {
-  cursor: pointer;
-}
 </style>

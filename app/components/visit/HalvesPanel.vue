@@ -151,9 +151,6 @@ const gradeOf = (event: Event) => Number((event.target as HTMLSelectElement).val
 </template>
 
 <style scoped>
-summary {
-  cursor: pointer;
-}
 p {
   margin: 0;
 }

@@ -159,9 +159,6 @@ const PHASES = [
 </template>
 
 <style scoped>
-summary {
-  cursor: pointer;
-}
 li {
   padding: 4px 0;
 }

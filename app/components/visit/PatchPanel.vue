@@ -178,12 +178,6 @@ const howMany = computed(() => {
 </template>
 
 <style scoped>
-summary {
-  cursor: pointer;
-}
-summary h2 {
-  display: inline;
-}
 .count {
   font-family: var(--sans);
   font-size: 0.9rem;

@@ -64,9 +64,6 @@ function move(to: ZoneId) {
 </template>
 
 <style scoped>
-summary {
-  cursor: pointer;
-}
 p {
   margin: 0;
 }

@@ -156,7 +156,6 @@ const whatKeepingDoes = computed(() =>
 
 <style scoped>
 summary {
-  cursor: pointer;
   padding: 3px 0;
 }
 p {

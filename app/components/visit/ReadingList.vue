@@ -53,9 +53,6 @@ const pick = (zone: ZoneId, reading: AnyReadingId, event: Event) => {
 </template>
 
 <style scoped>
-summary {
-  cursor: pointer;
-}
 .scroll {
   overflow-x: auto;
   font-size: 0.875rem;

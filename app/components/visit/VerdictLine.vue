@@ -125,9 +125,6 @@ summary .soft {
   padding: 4px 0 4px 10px;
   margin: 6px 0;
 }
-summary {
-  cursor: pointer;
-}
 p {
   margin: 4px 0;
 }

@@ -105,9 +105,6 @@ const notLookedAt = computed(() => {
 </template>
 
 <style scoped>
-summary {
-  cursor: pointer;
-}
 p {
   margin: 0;
 }

@@ -209,12 +209,6 @@ async function print() {
   padding: 8px 24px 30px;
   align-items: start;
 }
-summary {
-  cursor: pointer;
-}
-summary h2 {
-  display: inline;
-}
 .why-line {
   display: block;
 }
