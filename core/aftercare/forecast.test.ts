@@ -5,7 +5,7 @@ import { OUTCOME_IDS, SIGN_IDS, SIGNS, type SignId } from '../catalogue/rules/gr
 import { FORECASTS } from '../catalogue/rules/forecast'
 import { REGION_IDS } from '../face/zones'
 import { forecastOf } from './forecast'
-import { outcomeOf, saysNotWell, signWords, type SignAnswers } from './grading'
+import { outcomeOf, saysNotWell, signWords, unanswered, type SignAnswers } from './grading'
 
 const HOUR = 3_600_000
 const answers = fc.record(
@@ -97,5 +97,19 @@ describe('an answer from home', () => {
     expect(OUTCOME_IDS.filter(saysNotWell)).toEqual(['call', 'doctor', 'emergency'])
     const ids: string[] = SIGNS.map(({ id }) => id)
     expect(ids).toEqual([...(SIGN_IDS satisfies readonly SignId[])])
+  })
+})
+
+describe('what is still to be asked', () => {
+  const alone = SIGNS.filter(({ askedWith }) => askedWith === undefined)
+  const mild = Object.fromEntries(alone.map(({ id, choices }) => [id, choices[0]?.value]))
+  it('is everything at first, nothing once all is answered, and where they are of whoever has some', () => {
+    expect(unanswered({})).toEqual(alone.map(({ id }) => id))
+    expect(unanswered(mild)).toEqual([])
+    for (const { id, askedWith } of SIGNS)
+      if (askedWith !== undefined) {
+        const some = SIGNS.find((sign) => sign.id === askedWith)?.choices[1]?.value
+        expect(unanswered({ ...mild, [askedWith]: some })).toEqual([id])
+      }
   })
 })

@@ -6,6 +6,18 @@ import { asCounted, byMeasures, countedIn, heldWords, measuresWords } from './by
 const product = fc.constantFrom(...starterProducts(() => 'own'))
 
 describe('one measure more or less', () => {
+  it('goes on from a part of a measure to the whole one, however small it is', () => {
+    for (const one of [0.05, 1, 5]) {
+      const own = {
+        kind: 'facialOil' as const,
+        dispenser: { kind: 'drop' as const, millilitres: one },
+      }
+      expect(byMeasures(own, one * 0.6, 1)).toBeCloseTo(one)
+      expect(byMeasures(own, one * 0.6, -1)).toBe(0)
+      expect(byMeasures(own, 0, 1)).toBeCloseTo(one)
+      expect(byMeasures(own, one, 1)).toBeCloseTo(2 * one)
+    }
+  })
   it('more and then less is what it was, and nothing is never less than nothing', () => {
     fc.assert(
       fc.property(product, fc.integer({ min: 0, max: 12 }), (own, count) => {

@@ -104,6 +104,17 @@ describe('a reason is asked where a colleague would ask for one', () => {
   })
 })
 
+describe('a rest within its window', () => {
+  const deviation = (rest: number) =>
+    recordOf(visit(rest)).find(({ key }) => key === 'mask')?.deviation ?? null
+  it('is none at its first and its last minute, and one before and after them', () => {
+    expect(deviation(8)).toBeNull()
+    expect(deviation(LATEST)).toBeNull()
+    expect(deviation(7)).toBe('rested 7 min, earliest 8')
+    expect(deviation(LATEST + 1)).toBe('rested 13 min, latest 12')
+  })
+})
+
 describe('the minutes of a whole visit', () => {
   it('are known once it has begun and ended, and not before', () => {
     const whole = visit(10)

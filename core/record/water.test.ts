@@ -5,7 +5,7 @@ import type { TreatmentEvent } from '../treatment/taps/events'
 import { buildRecord } from './build'
 import { countedWords } from './countedWords'
 
-const step = usualStep('oilCleanse', { key: 'oil' })
+const oil = usualStep('oilCleanse', { key: 'oil' })
 const tap = (no: number, body: TreatmentEvent['body']): TreatmentEvent => ({
   id: `tap-${no}`,
   at: no * 1000,
@@ -14,7 +14,7 @@ const tap = (no: number, body: TreatmentEvent['body']): TreatmentEvent => ({
   planVersion: 1,
   body,
 })
-const lineAfter = (waters: number) => {
+const lineAfter = (waters: number, step = oil) => {
   const events = [
     tap(1, { kind: 'started' }),
     ...Array.from({ length: waters }, (_, i) =>
@@ -39,6 +39,8 @@ describe('water that was counted', () => {
   it('stands in the record as often as it was added, and in its words', () => {
     for (const waters of [1, 7]) expect(lineAfter(waters)?.water).toBe(waters)
     expect(lineAfter(0)?.water).toBeUndefined()
+    // Of anything else that is counted there is no water on the record.
+    expect(lineAfter(3, usualStep('tip', { key: 'oil' }))?.water).toBeUndefined()
     expect(countedWords({ water: 7 })).toBe('water added 7 times')
   })
 })

@@ -86,6 +86,8 @@ describe('where the hand begins', () => {
     const faceOnly = { ...usualStep('moisturiser'), regions: GROUPS.tZone }
     expect(orderWords(faceOnly)).not.toMatch(/neck|cheek/)
     expect(orderWords(faceOnly)).toMatch(/^From chin to nose/)
+    // One zone has no way from one to another.
+    expect(orderWords({ ...faceOnly, regions: ['chin'] })).not.toMatch(/\bfrom\b/i)
   })
   it('is outside first and the nose last with a tip, each side by itself', () => {
     const zones = sequenceOf(usualStep('tip')).flatMap(({ place }) =>

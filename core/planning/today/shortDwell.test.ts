@@ -69,7 +69,7 @@ describe('dwell at the short end', () => {
       ...planInput({
         aims: ['dullness', 'marks'],
         wanted: ['resurfacingMask'],
-        readings: readAll({ ...RESILIENT, dullness: 3, sensitivity }),
+        readings: readAll({ ...RESILIENT, texture: 3, sensitivity }),
         slotMinutes: 90,
       }),
       patch,

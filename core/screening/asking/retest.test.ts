@@ -19,6 +19,11 @@ const NEW = [
 ]
 
 describe('a patch test is repeated', () => {
+  it('after an illness that the first consultation of all names; a medicine named there is not new', () => {
+    expect(askAgain([told(100, '', { fever: { say: 'yes' } })])?.at).toBe(100)
+    expect(askAgain([told(100, 'thyroid tablet')])).toBeUndefined()
+    expect(askAgain([])).toBeUndefined()
+  })
   it('after an illness and after a medicine not named before, from the latest of them', () => {
     expect(askAgain(ILL)).toEqual({ at: 200, why: 'an illness since the last test' })
     expect(askAgain([...NEW].reverse())).toEqual({

@@ -125,6 +125,15 @@ describe('verdict', () => {
       unsure.bars.filter((bar) => bar.ask === 'unsure').flatMap((bar) => bar.families),
     ).toContain('highFrequency')
   })
+  it('says what to ask before in a sentence that begins with its subject, whole', () => {
+    for (const id of FINDING_IDS)
+      for (const bar of screen(allNo({ [id]: { say: 'unsure' } }), TODAY).bars)
+        if (bar.ask === 'unsure' && bar.finding === id) {
+          const { short } = FINDINGS[id]
+          const subject = short.slice(0, 1).toUpperCase() + short.slice(1)
+          expect(bar.sentence.startsWith(`${subject}: ask before. `), id).toBe(true)
+        }
+  })
   it('combines several findings to the strictest', () => {
     const verdict = screen(allNo({ darkMarks: yes(), steroids: yes(), asthma: yes() }), TODAY)
     expect(verdict.limit).toEqual({ steamMost: 3, passesMost: 1, tolerancePercent: 37 })
