@@ -123,6 +123,8 @@ export const homeReply = z.strictObject({
     email: maybe,
     messages: z.enum(['none', 'mail', 'text']),
   }),
+  /** There is a post office on a line: without one nothing is sent. */
+  sends: z.boolean(),
 })
 export type HomeReply = z.infer<typeof homeReply>
 export const howOpened = z.strictObject({

@@ -164,6 +164,14 @@ describe('hours, closures and leave', () => {
     expect(of(STAFF.owner, ROOM)[0]).toBe('10:15')
     expect(of(STAFF.owner, ROOM).at(-1)).toBe('12:00')
     expect(of(STAFF.therapist, demoId('room-stove'))[0]).toBe('11:00')
+    // Nobody is in two rooms at once: for this client the hour of their own visit is no place.
+    const mine = wanted(day, '09:00').clientId
+    const firstOf = async (more: string) => {
+      const free = (await owner(`/api/places?${asked}&staffId=${STAFF.trainee}${more}`)).body
+      return (free as Place[]).map(({ startsAt }) => clock.format(startsAt))[0]
+    }
+    expect(await firstOf('')).toBe('09:00')
+    expect(await firstOf(`&clientId=${mine}`)).toBe('10:00')
     const [, tuesday] = (await owner(`/api/week?date=${day}`)).body as WeekDay[]
     expect(tuesday).toMatchObject({ day, visits: 1, takenMinutes: 60, openMinutes: 480 })
   })

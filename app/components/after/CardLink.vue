@@ -11,6 +11,7 @@ const visit = useVisit()
 const { trouble, busy, attempt } = useAttempt()
 const link = ref('')
 const address = computed(() => {
+  if (!props.after.sends) return null
   const { messages, email, phone } = props.after.contact
   return messages === 'mail' ? email : messages === 'text' ? phone : null
 })
@@ -21,11 +22,12 @@ const make = (send: boolean) =>
     link.value = made.sent ? '' : `${location.origin}/card#${made.token}`
     emit('changed')
   })
-const noneWords = computed(() =>
-  props.after.contact.messages === 'none'
+const noneWords = computed(() => {
+  if (!props.after.sends) return 'No post office is connected: hand the link over yourself.'
+  return props.after.contact.messages === 'none'
     ? 'This client gets no messages.'
-    : 'There is no address to send to.',
-)
+    : 'There is no address to send to.'
+})
 const CARRIES = { question: 'Question', card: 'Card' } as const
 const STATUS = { waiting: 'waits', sent: 'sent', failed: 'not sent', stopped: 'stopped' } as const
 const words = (own: Message) => {
@@ -46,7 +48,7 @@ const words = (own: Message) => {
     </div>
     <p v-if="!address" class="soft">
       {{ noneWords }}
-      <NuxtLink v-if="visit.bundle" :to="`/people/${visit.bundle.client.id}`"
+      <NuxtLink v-if="visit.bundle && after.sends" :to="`/people/${visit.bundle.client.id}`"
         >Change it in the client's file</NuxtLink
       >
     </p>

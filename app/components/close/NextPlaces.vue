@@ -28,6 +28,7 @@ watch(
       minutes: String(minutes),
       staffId: props.bundle.staff.id,
       roomId: props.bundle.room.id,
+      clientId: props.bundle.client.id,
       most: String(OFFERED_LONGEST),
     })
     places.value = await api<Place[]>(`/api/places?${query}`).catch(() => [])

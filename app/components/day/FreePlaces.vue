@@ -10,6 +10,8 @@ const props = defineProps<{
   from: string
   minutes: number
   staffId: string
+  /** Whom it is for, once that is known. */
+  clientId: string
   /** The visit that is moved, if one is. */
   visitId: string | undefined
   zone: string
@@ -35,12 +37,13 @@ const byDay = computed(() => {
   return [...days].map(([day, own]) => ({ day, words: isoDayWords(day), places: own }))
 })
 watchDebounced(
-  () => [props.from, props.minutes, props.staffId] as const,
-  async ([from, minutes, staffId]) => {
+  () => [props.from, props.minutes, props.staffId, props.clientId] as const,
+  async ([from, minutes, staffId, clientId]) => {
     trouble.value = ''
     if (!/^\d{4}-\d{2}-\d{2}$/.test(from) || !isVisitLength(minutes)) return
     const query = new URLSearchParams({ from, minutes: String(minutes) })
     if (staffId) query.set('staffId', staffId)
+    if (clientId) query.set('clientId', clientId)
     if (props.visitId) query.set('visitId', props.visitId)
     try {
       places.value = await api<Place[]>(`/api/places?${query}`)

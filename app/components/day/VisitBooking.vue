@@ -16,6 +16,7 @@ const props = defineProps<{
     roomId: string
     startsAt: number
     minutes: number
+    clientId: string
     client: string
   } | null
   day: string
@@ -45,7 +46,7 @@ const at = props.visit
   ? DateTime.fromMillis(props.visit.startsAt, { zone: props.zone })
   : usualMoment()
 const form = reactive({
-  clientId: props.client?.id ?? '',
+  clientId: props.client?.id ?? props.visit?.clientId ?? '',
   staffId: props.visit?.staffId ?? '',
   roomId: props.visit?.roomId ?? props.wished?.roomId ?? props.rooms[0]?.id ?? '',
   day: at.toISODate() ?? props.day,
@@ -181,6 +182,7 @@ async function save() {
           :from="form.day"
           :minutes="Number(form.minutes)"
           :staff-id="form.staffId"
+          :client-id="form.clientId"
           :visit-id="visit?.id"
           :zone="zone"
           @choose="choose"

@@ -13,6 +13,7 @@ import { mustAccept } from '../visits/holding'
 import { lastAsked } from './asked'
 import { checkInsOf } from './checkIns'
 import { messagesOf } from '../post/outbox'
+import { postIs } from '../post/postLine'
 import { referralsOf } from './referrals'
 
 /** How many versions of a routine are shown. */
@@ -92,5 +93,6 @@ export async function afterwardsOf(visit: Visit): Promise<HomeReply> {
     messages: sent,
     referrals,
     contact: contact[0] ?? { phone: null, email: null, messages: 'none' },
+    sends: postIs(),
   }
 }

@@ -31,9 +31,9 @@ export async function coursePlaces(
   const out: Place[] = []
   let earliest = from
   while (out.length < count) {
-    const { minutes, staffId } = visit
+    const { minutes, staffId, clientId } = visit
     const free = await freePlaces({
-      ...{ from: earliest, days: WEEK_DAYS, minutes, staffId },
+      ...{ from: earliest, days: WEEK_DAYS, minutes, staffId, clientId },
       most: OFFERED_LONGEST,
     })
     const own = free.filter(({ roomId }) => roomId === visit.roomId)

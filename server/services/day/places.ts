@@ -16,6 +16,7 @@ import { thePractice } from '../practice'
 /** A visit as it stands in the way of another. */
 interface Taken {
   id: string
+  clientId: string
   roomId: string
   staffId: string
   startsAt: Date
@@ -28,6 +29,7 @@ const takenBetween = (from: Date, to: Date): Promise<Taken[]> =>
   database()
     .select({
       id: visits.id,
+      clientId: visits.clientId,
       roomId: visits.roomId,
       staffId: visits.staffId,
       startsAt: visits.startsAt,
@@ -81,7 +83,9 @@ export async function freePlaces(query: z.infer<typeof placesQuery>): Promise<Pl
           house,
           person: openThatDay(hours, person.id, day),
           inRoom: on.filter(({ roomId }) => roomId === room.id),
-          ofPerson: on.filter(({ staffId }) => staffId === person.id),
+          ofPerson: on.filter(
+            ({ staffId, clientId }) => staffId === person.id || clientId === query.clientId,
+          ),
           cleaningMinutes,
           ...(day === today ? { notBefore: minuteIn(timeZone, Date.now()) } : {}),
         }))
