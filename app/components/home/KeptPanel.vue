@@ -50,7 +50,7 @@ function set(id: HomeStepId, left: PackLeft | null) {
     <p v-if="level.advice">{{ level.advice }}</p>
     <details v-if="named.length">
       <summary>What is left of the packs</summary>
-      <p class="soft">Counted as new on {{ isoDayWords(routine.from) }}.</p>
+      <p class="soft">Counted from new packs on {{ isoDayWords(routine.from) }}.</p>
       <VSelect
         v-for="own in named"
         :key="own.id"

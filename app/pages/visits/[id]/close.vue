@@ -223,9 +223,14 @@ const followed = () =>
   }
 }
 @media print {
-  .close {
+  .close,
+  .main {
     display: block;
     padding: 0;
+  }
+  /* A note for a doctor takes the whole width of its sheet. */
+  .below {
+    columns: auto;
   }
   .close :deep(.panel) {
     border: 0;
