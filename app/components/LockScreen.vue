@@ -29,7 +29,7 @@ async function open() {
         type="password"
         :inputmode="hasCode ? 'numeric' : 'text'"
         autocomplete="off"
-        autofocus
+        v-caret
         :error-messages="trouble ? [trouble] : []"
       />
       <VBtn type="submit" color="primary" block>Unlock</VBtn>

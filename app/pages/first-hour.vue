@@ -56,7 +56,7 @@ const err = (field: string) => fieldProblem(trouble.value, field)
       <VTextField
         v-model="form.house"
         label="Name of the practice"
-        autofocus
+        v-caret
         :error-messages="err('house')"
       />
       <VTextField

@@ -75,7 +75,7 @@ const noFieldsFault = computed(
         v-model="code"
         label="Six digits, or a recovery code"
         autocomplete="one-time-code"
-        autofocus
+        v-caret
       />
       <p v-if="noFieldsFault" role="alert" class="tag stop">
         {{ sayProblem(trouble) }}

@@ -47,6 +47,30 @@ const input = planInput()
 const poured = (...list: [number, EventBody][]) =>
   loadsDone(input, STEPS, fold(taps([0, { kind: 'started' }], ...list), context))
 
+describe('how a visit was taken', () => {
+  const takenAfter = (told: 'well' | undefined, ...list: [number, EventBody][]) =>
+    workOf(
+      input,
+      STEPS,
+      fold(taps([0, { kind: 'started' }], ...list, [20, done('cleanse')]), context),
+      told,
+    ).taken
+  it('badly by any single sign of the room, whatever is said at its end', () => {
+    for (const sign of [
+      { kind: 'stopped', reason: 'a hand up' },
+      { kind: 'sensation', region: 'chin', grade: 7, key: null },
+    ] as const)
+      expect(takenAfter('well', [3, sign]), sign.kind).toBe('badly')
+  })
+  it('well where it is said, and not from silence', () => {
+    expect(takenAfter('well')).toBe('well')
+    expect(takenAfter(undefined)).toBeUndefined()
+    expect(
+      takenAfter('well', [3, { kind: 'sensation', region: 'chin', grade: 2, key: null }]),
+    ).toBe('well')
+  })
+})
+
 describe('what was done is poured into the ledger', () => {
   it('a bottle that has gone from the shelf pours nothing of its own', () => {
     const gone = [{ ...(STEPS[0] as PlanStep), productId: 'gone' }]

@@ -215,6 +215,36 @@ test('a day is typed as people write it, or chosen from a calendar; a time by 24
   await expect(page.getByText('A time like 14:30.')).toBeVisible()
 })
 
+test('a form that opens begins at its first field, and takes the caret from no other', async ({
+  page,
+}) => {
+  await letIn(page, 'owner')
+  await open(page, '/people')
+  const name = page.getByLabel('Name', { exact: true })
+  await page.getByRole('button', { name: 'Add a client' }).click()
+  await expect(name).toBeFocused()
+  await page.getByRole('button', { name: 'Discard' }).click()
+  await expect(name).toBeHidden()
+  // A hand that is quicker than the form: at its own field in the first frame that shows it.
+  const at = await page.evaluate(async () => {
+    const frame = () => new Promise((done) => requestAnimationFrame(done))
+    const field = () =>
+      [...document.querySelectorAll('input')].find((own) =>
+        own.labels?.[0]?.textContent?.startsWith('Born'),
+      )
+    const opens = [...document.querySelectorAll('button')]
+    opens.find((own) => own.textContent?.trim() === 'Add a client')?.click()
+    for (let frames = 0; frames < 600 && document.activeElement !== field(); frames += 1) {
+      await frame()
+      field()?.focus()
+    }
+    const own = document.activeElement
+    for (let frames = 0; frames < 60; frames += 1) await frame()
+    return own === field() && document.activeElement === own
+  })
+  expect(at, 'the caret stays where the hand has put it').toBe(true)
+})
+
 test('a visit is added and moved, by hand and by keyboard; what is in the way is said and stands for a reason only', async ({
   page,
 }) => {

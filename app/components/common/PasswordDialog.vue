@@ -28,7 +28,7 @@ const whole = computed(() => password.value !== '' && (!props.factor || code.val
           label="Your password, once more"
           type="password"
           autocomplete="current-password"
-          autofocus
+          v-caret
         />
         <VTextField
           v-if="factor"

@@ -38,7 +38,7 @@ const fall = (as: 'calledOff' | 'noShow') => patch({ fellAway: { as, because: be
       </VBtn>
     </div>
     <template v-if="asking">
-      <VTextField v-model="because" label="Reason, if known" density="compact" autofocus />
+      <VTextField v-model="because" label="Reason, if known" density="compact" v-caret />
       <div class="row">
         <VBtn variant="outlined" color="error" :loading="busy" @click="fall('calledOff')">
           Cancelled

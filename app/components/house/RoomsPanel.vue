@@ -31,7 +31,7 @@ const add = () => keep({ id: crypto.randomUUID(), name: name.value, closed: fals
             class="name"
             label="Name of the room"
             density="compact"
-            autofocus
+            v-caret
           />
           <VBtn type="submit" variant="outlined" :loading="busy">Save</VBtn>
         </form>

@@ -148,7 +148,7 @@ function endFactor({ id, name }: StaffLine) {
       {{ link.until }}:<br /><code>{{ link.address }}</code>
     </p>
     <form v-if="form" class="stack" novalidate @submit.prevent="save">
-      <VTextField v-model="form.name" label="Name" autofocus />
+      <VTextField v-model="form.name" label="Name" v-caret />
       <VTextField v-model="form.email" label="E-mail" type="email" />
       <VSelect v-model="form.role" label="Role" :items="ROLES" />
       <VSelect

@@ -46,7 +46,7 @@ const err = (field: string) => fieldProblem(trouble.value, field)
         <VTextField
           v-model="code"
           label="Code on the bottle"
-          autofocus
+          v-caret
           :error-messages="err('code')"
         />
         <DayField v-model="expires" label="Good until" :error-messages="err('expires')" />

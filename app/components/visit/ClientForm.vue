@@ -110,7 +110,7 @@ const err = (field: keyof Fields) => fieldProblem(trouble.value, field)
       <form class="stack pa-5" novalidate @submit.prevent="save">
         <h2>{{ client ? 'Edit the client' : 'Add a client' }}</h2>
         <p v-if="restored" class="tag calm">Your unsaved entries are back.</p>
-        <VTextField v-model="form.name" label="Name" :error-messages="err('name')" autofocus />
+        <VTextField v-model="form.name" label="Name" :error-messages="err('name')" v-caret />
         <div class="pair">
           <DayField
             v-model="form.born"

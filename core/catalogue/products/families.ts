@@ -3,6 +3,7 @@ import { ingredientsIn, type IngredientId } from './ingredients'
 import { ACID_KINDS } from './productRules'
 import type { PlanStep } from '../techniques/step'
 import { TECHNIQUES } from '../techniques/techniques'
+import { oncePer } from '../../once'
 import type { Product } from './products'
 
 /** What stays on the skin after the visit. */
@@ -28,28 +29,21 @@ const ENZYME_KIND: ProductKind = 'enzymeMask'
 type Held = Pick<Product, 'kind' | 'inci' | 'acid'>
 const holdsAcid = ({ kind, acid }: Held): boolean => acid !== undefined || ACID_KINDS.includes(kind)
 
-/** A bottle's label does not change: what it holds is read from it once. */
-const read = new WeakMap<Held, readonly BottleFamily[]>()
-
 /** Kinds of work that a bottle belongs to by what it holds, whatever technique it is used in. */
-export function familiesOfBottle(product: Held): readonly BottleFamily[] {
-  const found = read.get(product) ?? familiesHeld(product)
-  read.set(product, found)
-  return found
-}
+export const familiesOfBottle = oncePer(familiesHeld)
 
 /**
  * The same, as far as two kinds of work may not share a visit: an acid that stays on is an acid. It is an
  * active beside an acid only with something else in it.
  */
-export function familiesInPairs(product: Held): BottleFamily[] {
+export const familiesInPairs = oncePer((product: Held): readonly BottleFamily[] => {
   const held = ingredientsIn(product.inci).filter(
     (id) => !(id === 'salicylate' && product.acid?.name === 'salicylic'),
   )
   return familiesOfBottle(product).filter(
     (family) => family !== 'leaveOnActive' || ACTIVES.some((id) => held.includes(id)),
   )
-}
+})
 
 function familiesHeld(product: Held): BottleFamily[] {
   const held = ingredientsIn(product.inci)

@@ -1,4 +1,4 @@
-import type { FamilyId } from '../../catalogue/kinds'
+import type { FamilyId, ProductKind } from '../../catalogue/kinds'
 import { WORKING_STAGES } from '../../catalogue/rules/intentions'
 import { ASKED_ONLY, STRESSES, type StressId } from '../../catalogue/rules/stresses'
 import type { Product } from '../../catalogue/products/products'
@@ -8,27 +8,33 @@ import { bottleRateOf } from '../../dosing/bottleRate'
 import { freeAcidOf } from '../../dosing/freeAcid'
 import type { RegionId } from '../../face/zones'
 import { loadOn } from '../../load/loads'
+import { once, oncePer } from '../../once'
 import type { PlanInput } from '../input'
 import { restsInHouse } from './restsInHouse'
 
 /** What of a bottle works by itself on the skin: its free acid and what it pours. */
-export function activeIn(product: Product): number {
-  const found = actives.get(product) ?? freeAcidOf(product) + bottleRateOf(product)
-  actives.set(product, found)
-  return found
-}
-const actives = new WeakMap<Product, number>()
+export const activeIn = oncePer(
+  (product: Product): number => freeAcidOf(product) + bottleRateOf(product),
+)
 
 /** The weakest bottle of a kind that stands in the house, whoever may have it. */
 export function weakestActive(
   { product: kind }: Pick<Technique, 'product'>,
   { shelf, today }: Pick<PlanInput, 'shelf' | 'today'>,
 ): Product | undefined {
-  const own = shelf.filter(
-    ({ product, lots }) => product.kind === kind && lots.some(({ expires }) => expires >= today),
-  )
-  return own.map(({ product }) => product).sort((one, other) => activeIn(one) - activeIn(other))[0]
+  return kind && inDate(shelf)(today).get(kind)?.[0]
 }
+/** What stands there in date, of each kind the weakest first. */
+const inDate = oncePer((shelf: PlanInput['shelf']) =>
+  once((today: string) => {
+    const kinds = new Map<ProductKind, Product[]>()
+    for (const { product, lots } of shelf)
+      if (lots.some(({ expires }) => expires >= today))
+        kinds.set(product.kind, [...(kinds.get(product.kind) ?? []), product])
+    for (const own of kinds.values()) own.sort((one, other) => activeIn(one) - activeIn(other))
+    return kinds
+  }),
+)
 
 const REFERENCE: RegionId = 'forehead'
 /**

@@ -1,5 +1,6 @@
 import { AGENDA_VALUE } from '../../catalogue/rules/value'
 import { TECHNIQUES, type TechniqueId } from '../../catalogue/techniques/techniques'
+import { once } from '../../once'
 import { minutes } from '../../units'
 import type { PlanInput } from '../input'
 import type { Allow, Allowance } from '../today/allowance'
@@ -19,14 +20,14 @@ export const NO_INTENTION = {
  * bears it, each with what it is worth there; care as it is.
  */
 export function forToday(input: PlanInput, allow: Allow, agenda: readonly Work[]): Allow {
-  const mild: Allow = (id) => noStronger(allow(id), input)
+  const mild: Allow = once((id: TechniqueId) => noStronger(allow(id), input))
   const permitted = permittedOf(input, mild, agenda)
   const byHand = new Set<TechniqueId>(
     [input.protocol ?? [], input.pins ?? []].flatMap((steps) =>
       steps.map(({ technique }) => technique),
     ),
   )
-  return (id) => {
+  return once((id: TechniqueId) => {
     const allowance = mild(id)
     if (byHand.has(id)) return allow(id)
     if (!isChosen(TECHNIQUES[id], input))
@@ -43,7 +44,7 @@ export function forToday(input: PlanInput, allow: Allow, agenda: readonly Work[]
     if (own) return withWork(allowance, own)
     if (!isWork(TECHNIQUES[id])) return allowance
     return { ...allowance, never: [...allowance.never, NO_INTENTION] }
-  }
+  })
 }
 
 function withWork(allowance: Allowance, own: Permitted): Allowance {

@@ -20,6 +20,12 @@ describe('a cleanse too few', () => {
       do: 'insert',
       step: { technique: 'secondCleanse', minutes: least },
     })
+    const mended = applyEdits(good, mend?.edits ?? []).map(({ technique }) => technique)
+    const cleanses = mended.flatMap((own, at) =>
+      TECHNIQUES[own].stage === 'deepCleanse' ? at : [],
+    )
+    expect(cleanses.length).toBeGreaterThan(1)
+    expect((cleanses.at(-1) ?? 0) - (cleanses.at(-2) ?? 0), 'right after the other').toBe(1)
     expect(
       checkPlan(own, applyEdits(good, mend?.edits ?? [])).findings.map(({ rule }) => rule),
     ).not.toContain('cleanse-layers')

@@ -10,6 +10,7 @@ import { REGION_IDS, type RegionId } from '../../face/zones'
 import { confirmationsFor } from '../../screening/consent/confirm'
 import { heldWords } from '../../hygiene/tools'
 import type { Bar } from '../../screening/verdict/verdict'
+import { once } from '../../once'
 import type { PlanInput } from '../input'
 import { isStrong } from '../../catalogue/techniques/traits'
 import { hadBefore, tookWell } from '../../load/had'
@@ -274,18 +275,6 @@ export function allowances(input: PlanInput): Allow {
   const bars = stopping(input.verdict)
   const bottles = once((kind: ProductKind) => usableProducts(kind, input, ADAPTATIONS, bars))
   return once((id: TechniqueId) => allowance(id, input, bars, ADAPTATIONS, bottles))
-}
-
-/** A function that works each answer out once. */
-function once<Asked, Answer>(work: (asked: Asked) => Answer): (asked: Asked) => Answer {
-  const known = new Map<Asked, Answer>()
-  return (asked) => {
-    const found = known.get(asked)
-    if (found !== undefined) return found
-    const fresh = work(asked)
-    known.set(asked, fresh)
-    return fresh
-  }
 }
 
 const isAbove = ({ rung }: Technique, { rungMost }: typeof YOUNG): boolean => (rung ?? 0) > rungMost

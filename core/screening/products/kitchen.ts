@@ -10,6 +10,7 @@ import {
   type KitchenRow,
 } from '../../catalogue/products/kitchen'
 import type { Product } from '../../catalogue/products/products'
+import { oncePer } from '../../once'
 import type { Profile } from '../../skin/profile'
 import type { ProductBar } from './products'
 
@@ -25,12 +26,13 @@ const wordsOf = ({ inci, recipe }: Read): string[] => [
 export const kitchenIn = (words: readonly string[]): KitchenRow[] =>
   KITCHEN.filter(({ said }) => words.some((word) => said.test(word)))
 
-const harmsIn = (product: Read): { row: KitchenRow; harm: KitchenHarm }[] =>
+const harmsIn = oncePer((product: Read): { row: KitchenRow; harm: KitchenHarm }[] =>
   kitchenIn(wordsOf(product)).flatMap((row) =>
     row.harms
       .filter((harm) => product.recipe !== undefined || IN_BOTTLES.includes(harm))
       .map((harm) => ({ row, harm })),
-  )
+  ),
+)
 
 const milderWords = ({ milder }: KitchenRow) => (milder ? `; milder: ${milder}` : '')
 

@@ -76,6 +76,12 @@ describe('house rules', () => {
     expect(bar?.regions).toHaveLength(12)
     expect(bar?.sentence).toContain('House rule: 42 days')
   })
+  it('may name one limit only', () => {
+    const rows = tightened(CONTRAINDICATIONS, [
+      { rule: 'marks-gentle', change: { limit: { steamMost: 1 } }, reason: 'seen' },
+    ])
+    expect(rows.find(({ id }) => id === 'marks-gentle')?.limit?.steamMost).toBe(1)
+  })
   it('never allow more, whatever is written into them', () => {
     const change = fc.record({
       days: fc.option(fc.integer({ min: 1, max: 400 }), { nil: undefined }),
