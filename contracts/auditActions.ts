@@ -62,6 +62,7 @@ export const AUDIT_ACTIONS = {
   'visit.late': 'entered lateness',
   'visit.cancel': 'cancelled a visit',
   'visit.no-show': 'entered a no-show',
+  'visit.back': 'took back a cancellation',
   'visit.next': 'set the next visit',
   'visit.change': 'changed what the visit is for',
   'visit.answers': 'saved answers',

@@ -45,7 +45,11 @@ export const visitPatch = z.strictObject({
   /** The one that is booked already is moved to there. */
   movesNext: z.boolean().optional(),
   allowedBecause: said(200).optional(),
-  fellAway: z.strictObject({ as: z.enum(['calledOff', 'noShow']), because: line(200) }).optional(),
+  /** Nothing: it stands again, where its place is still free. */
+  fellAway: z
+    .strictObject({ as: z.enum(['calledOff', 'noShow']), because: line(200) })
+    .nullable()
+    .optional(),
   lateMinutes: z.int('whole minutes').min(0, '0 to 120').max(120, '0 to 120').optional(),
   /** How it was taken, as the client says at its end. */
   taken: z.enum(['well', 'badly']).nullable().optional(),

@@ -4,8 +4,10 @@ import type { DayPage, DayVisit } from '#contracts/replies/day'
 import { merged, without, type Stretch } from '#core/timing/places'
 import { clock } from '~/composables/dates'
 
-/** Pixels for one hour of the day. */
-export const HOUR_PX = 62
+/** More rooms than these stand narrow, side by side. */
+export const ROOMS_WIDE = 3
+/** Pixels for one hour of the day; narrow cards need more lines. */
+const HOUR_PX = { wide: 62, narrow: 92 }
 const SIDE_PX = 30
 
 /** A stretch of a room's day in which nothing is booked yet. */
@@ -20,6 +22,7 @@ export const minuteWords = (minute: number): string =>
 /** Where everything of a day lies: by the hour, in the house's own time. */
 export function dayLayout(page: DayPage) {
   const { visits, timeZone, cleaningMinutes, open } = page
+  const hourPx = page.rooms.length > ROOMS_WIDE ? HOUR_PX.narrow : HOUR_PX.wide
   const minuteOf = (at: number) => {
     const [hour = 0, minute = 0] = clock(at, timeZone).split(':').map(Number)
     return hour * HOUR_MINUTES + minute
@@ -37,7 +40,7 @@ export function dayLayout(page: DayPage) {
     DAY_HOURS,
     Math.max(USUAL_HOURS.to, ...all.map(({ to }) => Math.ceil(to / HOUR_MINUTES))),
   )
-  const px = (minute: number) => ((minute - first * HOUR_MINUTES) / HOUR_MINUTES) * HOUR_PX
+  const px = (minute: number) => ((minute - first * HOUR_MINUTES) / HOUR_MINUTES) * hourPx
   /** Two visits at once in one room stand side by side, so that neither hides the other. */
   const beside = (visit: DayVisit) =>
     visits.filter(
@@ -50,11 +53,14 @@ export function dayLayout(page: DayPage) {
     ).length
   const place = ({ from, to }: Stretch) => ({
     top: `${px(from)}px`,
-    height: `${((to - from) / HOUR_MINUTES) * HOUR_PX}px`,
+    height: `${((to - from) / HOUR_MINUTES) * hourPx}px`,
   })
   return {
-    hours: Array.from({ length: last - first }, (_, i) => first + i),
-    height: `${(last - first) * HOUR_PX}px`,
+    hours: Array.from({ length: last - first }, (_, i) => ({
+      hour: first + i,
+      top: `${i * hourPx}px`,
+    })),
+    height: `${(last - first) * hourPx}px`,
     minuteOf,
     top: (minute: number) => `${px(minute)}px`,
     styleOf: (visit: DayVisit) => ({
@@ -87,7 +93,7 @@ export function dayLayout(page: DayPage) {
     /** The minute that a height on the cloth means, on the quarter hour. */
     minuteAt: (y: number) =>
       first * HOUR_MINUTES +
-      Math.max(0, Math.round(((y / HOUR_PX) * HOUR_MINUTES) / PLACE_STEP)) * PLACE_STEP,
+      Math.max(0, Math.round(((y / hourPx) * HOUR_MINUTES) / PLACE_STEP)) * PLACE_STEP,
   }
 }
 export type DayLayout = ReturnType<typeof dayLayout>

@@ -2,11 +2,10 @@
 import { mdiMapMarkerPlusOutline } from '@mdi/js'
 import type { DayPage, DayVisit } from '#contracts/replies/day'
 import type { WeekDay } from '#contracts/replies/house'
-import { DEVICE_NAMES } from '#core/catalogue/kinds'
 import { DAY_MINUTES } from '#core/timing/places'
-import { clock, fullDay, noonOf } from '~/composables/dates'
-import { dayLayout, HOUR_PX, minuteWords } from '~/composables/dayLayout'
-import { useMoving } from '~/composables/day/moving'
+import { fullDay, noonOf } from '~/composables/dates'
+import { dayLayout, minuteWords, ROOMS_WIDE } from '~/composables/dayLayout'
+import { useChanging, type Wish } from '~/composables/day/changing'
 import { sayProblem, useApi } from '~/composables/useApi'
 import { useSession } from '~/stores/session'
 
@@ -32,7 +31,9 @@ const { data: week, refresh: refreshWeek } = await useAsyncData(
 const mine = ref(false)
 const editing = ref<DayVisit | 'new' | null>(null)
 /** Where a new visit is looked for: a room and a moment, when open weave was tapped. */
-const wished = ref<{ roomId: string; time: string } | null>(null)
+const wished = ref<Wish | null>(null)
+/** Why a place was refused that a visit was dropped on. */
+const refused = ref<unknown>(null)
 /** The visit that is moved, as it stands now: the day may be read anew under the dialog. */
 const moving = computed(() => {
   const own = editing.value
@@ -69,21 +70,20 @@ const now = computed(() => {
   return day < today ? DAY_MINUTES : layout.value.minuteOf(at)
 })
 const running = computed(() => now.value > 0 && now.value < DAY_MINUTES)
-const named = (id: string) => {
-  const visit = page.value?.visits.find((one) => one.id === id)
-  return visit ? `${clock(visit.startsAt, page.value?.timeZone ?? 'UTC')} ${visit.client}` : ''
-}
-const conflicts = computed(() =>
-  (page.value?.conflicts ?? []).map(({ kind, a: one, b: other, device, sentence }) => ({
-    key: kind + one + other,
-    text: `${device ? `${DEVICE_NAMES[device]}: ` : ''}${sentence} ${named(one)} · ${named(other)}`,
-  })),
-)
 const reload = async () => {
   await Promise.all([refresh(), refreshWeek()])
 }
-const { moved, trouble, drop, takeBack } = useMoving(page, reload)
+const { done, trouble, change, drop, takeBack } = useChanging(page, reload, (visit, wish, why) => {
+  refused.value = why
+  wished.value = wish
+  editing.value = visit
+})
+function move(visit: DayVisit) {
+  refused.value = wished.value = null
+  editing.value = visit
+}
 function add(wish: typeof wished.value) {
+  refused.value = null
   wished.value = wish
   editing.value = 'new'
 }
@@ -95,6 +95,7 @@ async function saved(day?: string) {
   editing.value = null
   await (day && day !== page.value?.day ? goTo(day) : reload())
 }
+const print = () => window.print()
 const goTo = (day: string) => day && navigateTo(`/?date=${day}`)
 </script>
 
@@ -106,29 +107,21 @@ const goTo = (day: string) => day && navigateTo(`/?date=${day}`)
         <p class="soft">{{ counted }}</p>
       </div>
       <WeekBowls v-if="week && page" :week="week" :day="page.day" />
-      <VBtn color="primary" :prepend-icon="mdiMapMarkerPlusOutline" @click="add(null)">
-        Add a visit
-      </VBtn>
+      <div class="row">
+        <VBtn variant="outlined" @click="print">Print</VBtn>
+        <VBtn color="primary" :prepend-icon="mdiMapMarkerPlusOutline" @click="add(null)">
+          Add a visit
+        </VBtn>
+      </div>
     </header>
     <p v-if="error || trouble" role="alert" class="tag stop">{{ trouble || sayProblem(error) }}</p>
-    <p v-if="moved" role="status" class="row moved">
-      <span>{{ moved.words }}</span>
-      <VBtn variant="outlined" size="small" @click="takeBack">Undo</VBtn>
+    <p v-if="done" role="status" class="row moved">
+      <span>{{ done.words }}</span>
+      <VBtn variant="outlined" size="small" @click="takeBack()">Undo</VBtn>
     </p>
-    <div v-if="page && layout" class="body">
+    <div v-if="page && layout" class="body" :class="{ many: page.rooms.length > ROOMS_WIDE }">
       <div class="rooms">
-        <div class="hours" :style="{ height: layout.height }" aria-hidden="true">
-          <span
-            v-for="(hour, i) in layout.hours"
-            :key="hour"
-            class="figures soft"
-            :style="{ top: `${i * HOUR_PX - 9}px` }"
-            >{{ hour }}</span
-          >
-          <b v-if="running" class="now figures" :style="{ top: layout.top(now) }">{{
-            minuteWords(now)
-          }}</b>
-        </div>
+        <DayHours :layout="layout" :now="running ? now : null" />
         <RoomCloth
           v-for="room in page.rooms"
           :key="room.id"
@@ -137,18 +130,13 @@ const goTo = (day: string) => day && navigateTo(`/?date=${day}`)
           :layout="layout"
           :now="now"
           :visits="visits.filter((visit) => visit.roomId === room.id)"
-          @move="(visit) => (editing = visit)"
+          @move="move"
+          @change="change"
           @drop="(id, minute) => drop(id, room.id, minute)"
           @book="(gap) => book(room.id, gap.from)"
         />
       </div>
-      <DueToday
-        :calls="page.calls"
-        :dues="page.dues"
-        :conflicts="conflicts"
-        :away="page.away"
-        @made="refresh"
-      >
+      <DueToday :page="page" @made="refresh" @back="takeBack">
         <div class="row tools">
           <DayField
             whole
@@ -180,6 +168,7 @@ const goTo = (day: string) => day && navigateTo(`/?date=${day}`)
       :zone="standing.timeZone"
       :rooms="standing.rooms"
       :wished="wished"
+      :refused="refused"
       @close="editing = null"
       @saved="saved"
     />
@@ -224,26 +213,13 @@ const goTo = (day: string) => day && navigateTo(`/?date=${day}`)
   padding: 0 0 20px 20px;
   overflow-x: auto;
 }
-.hours {
-  position: relative;
-  margin-top: 39px;
-}
-.hours span,
-.now {
-  position: absolute;
-  right: 14px;
-  font-size: 0.875rem;
-}
-.hours span:first-child {
-  top: 0 !important;
-}
-.now {
-  color: var(--basin);
-  transform: translateY(-50%);
-  background: var(--linen);
-}
 @media (max-width: 1000px) {
   .body {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+@media (max-width: 1500px) {
+  .many {
     grid-template-columns: minmax(0, 1fr);
   }
 }

@@ -60,6 +60,17 @@ export const dayVisit = z.strictObject({
 })
 export type DayVisit = z.infer<typeof dayVisit>
 
+/** A visit that was cancelled, or to which nobody came. */
+export const fallenVisit = z.strictObject({
+  id,
+  version: z.int(),
+  client: text,
+  startsAt: at,
+  as: z.enum(['calledOff', 'noShow']),
+  because: text,
+})
+export type FallenVisit = z.infer<typeof fallenVisit>
+
 /** A call after a stop that was not made yet. */
 export const callDue = z.strictObject({
   visitId: id,
@@ -87,6 +98,7 @@ export const dayPage = z.strictObject({
   cleaningMinutes: count,
   rooms: z.array(named),
   visits: z.array(dayVisit),
+  fallen: z.array(fallenVisit),
   /** When the house is open that day, in minutes from midnight; none while it is shut. */
   open: z.array(stretch),
   /** Why it is shut. */

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto'
-import { beforeAll, describe, expect, it } from 'vitest'
+import postgres from 'postgres'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { AuditLine, AuditPage } from '#contracts/replies/audit'
 import { NO_POLICY } from '#core/catalogue/schools/schools'
 import { ACCOUNTS } from '../support/accounts'
@@ -18,6 +19,8 @@ import {
 } from '../support/visit'
 
 const base = testUrl()
+const app = postgres(process.env.OAK_TEST_APP_DB ?? '', { max: 1, onnotice: () => {} })
+afterAll(() => app.end())
 let owner: Caller
 let therapist: Caller
 beforeAll(async () => {
@@ -38,6 +41,7 @@ describe('the audit says what was done, after it was', () => {
     const trained = await prepared(owner, 'trainee', client)
     await countersigned(owner, trained)
     await patch(trained, { lateMinutes: 5 })
+    await app`update visits set starts_at = now() - interval '1 minute' where id = ${trained}`
     await patch(trained, { fellAway: { as: 'noShow', because: 'no word' } })
     const id = await sealedVisit(owner, 'owner', client)
     const amendment = { id: randomUUID(), after: 'better', reason: 'a word' }
@@ -46,6 +50,7 @@ describe('the audit says what was done, after it was', () => {
     const other = await book(owner, 'owner', client)
     await patch(other, { startsAt: byTheWall('2035-04-01', '12:00') })
     await patch(other, { fellAway: { as: 'calledOff', because: '' } })
+    await patch(other, { fellAway: null })
     const actions = (await linesOf(`clientId=${client}`)).map(({ action }) => action)
     for (const action of [
       'client.add',
@@ -63,6 +68,7 @@ describe('the audit says what was done, after it was', () => {
       'visit.next',
       'visit.move',
       'visit.cancel',
+      'visit.back',
     ])
       expect(actions, action).toContain(action)
   })

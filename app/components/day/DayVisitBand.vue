@@ -4,6 +4,7 @@ import { CONCERN_NAMES, DEVICE_SHORT, type DeviceKind } from '#core/catalogue/ki
 import type { StripKind } from '#core/timing/dayStrip'
 import { openStop, STOP_NAMES } from '#core/visit/stops'
 import { clock } from '~/composables/dates'
+import type { VisitChange } from '~/composables/day/changing'
 import { STRIP_COLOURS } from '~/theme/colours'
 
 /** A visit as a folded band: its plan on the left edge, who and what for, how full the bowls get. */
@@ -11,17 +12,20 @@ const props = defineProps<{
   visit: DayVisit
   zone: string
   clash: boolean
+  /** Milliseconds since 1970. */ now: number
   /** Devices of it that are wanted twice at once. */
   twice: readonly DeviceKind[]
 }>()
-const emit = defineEmits<{ move: [] }>()
+const emit = defineEmits<{ move: []; change: [change: VisitChange] }>()
 const stop = computed(() => openStop(props.visit.status, props.visit.stops))
 const to = computed(() => `/visits/${props.visit.id}/${stop.value}`)
-const when = computed(() => {
-  const { startsAt, staff, minutes, lateMinutes } = props.visit
-  const late = lateMinutes > 0 ? `, ${lateMinutes} late` : ''
-  return `${clock(startsAt, props.zone)} · ${minutes} min${late} · ${staff.split(' ')[0]}`
-})
+const when = computed(
+  () => `${clock(props.visit.startsAt, props.zone)} · ${props.visit.minutes} min`,
+)
+const first = computed(() => props.visit.staff.split(' ')[0])
+const late = computed(() =>
+  props.visit.lateMinutes > 0 ? `${props.visit.lateMinutes} min late` : '',
+)
 /** Why it stands although something is in the way goes before what it is for. */
 const forWhat = computed(
   () => props.visit.allowedBecause ?? props.visit.aims.map((aim) => CONCERN_NAMES[aim]).join(', '),
@@ -66,28 +70,28 @@ function take(event: DragEvent) {
       <i v-for="part in parts" :key="part.at" :style="part.style" :title="part.title" />
     </div>
     <div class="words">
+      <NuxtLink :to="to" class="open"
+        ><b
+          ><bdi>{{ visit.client }}</bdi></b
+        ></NuxtLink
+      >
       <div class="line">
-        <NuxtLink :to="to" class="open"
-          ><b
-            ><bdi>{{ visit.client }}</bdi></b
-          ></NuxtLink
+        <span class="when"
+          >{{ when }}<span class="who"> · {{ first }}</span></span
         >
-        <span class="next">{{ next }}</span>
-        <VBtn
-          v-if="held"
-          class="shiftbtn"
-          size="small"
-          height="26"
-          variant="text"
-          @click="emit('move')"
-          >Move</VBtn
-        >
-      </div>
-      <div class="line">
-        <span class="when">{{ when }}</span>
         <MiniBasins v-if="visit.basins" :basins="visit.basins" />
+        <VisitChanges
+          v-if="held"
+          :visit="visit"
+          :zone="zone"
+          :now="now"
+          @move="emit('move')"
+          @change="(change) => emit('change', change)"
+        />
       </div>
       <div class="line">
+        <b v-if="late" class="late">{{ late }}</b>
+        <span class="next">{{ next }}</span>
         <em>{{ forWhat }}</em>
       </div>
     </div>
@@ -156,7 +160,6 @@ function take(event: DragEvent) {
   min-height: 18px;
   white-space: nowrap;
 }
-.open,
 .when,
 em {
   flex: 1;
@@ -164,26 +167,29 @@ em {
   overflow: hidden;
   text-overflow: ellipsis;
 }
+/* Whose hour it is, is read at every width: the name takes the lines that it needs. */
 .open {
+  display: block;
   color: var(--ink);
   text-decoration: none;
+  overflow-wrap: anywhere;
 }
 .open:hover b {
   text-decoration: underline;
 }
 .when,
-.next {
+.next,
+.late {
   font-size: 0.8125rem;
   color: var(--ink-soft);
+}
+.late {
+  color: var(--berry);
 }
 em {
   font-family: var(--serif);
   font-size: 0.875rem;
   color: var(--basin);
-}
-.shiftbtn {
-  min-width: 0;
-  margin: -4px -6px;
 }
 .pegs {
   list-style: none;
@@ -208,10 +214,16 @@ em {
 .pegs .twice {
   background: var(--berry);
 }
-@media (max-width: 1000px) {
-  .next,
-  .line svg {
+@container cloth (max-width: 230px) {
+  .who,
+  em,
+  .line > svg,
+  .line :deep(.word) {
     display: none;
+  }
+  .strip {
+    width: 6px;
+    margin-right: -4px;
   }
 }
 </style>

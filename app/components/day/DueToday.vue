@@ -1,37 +1,72 @@
 <script setup lang="ts">
-import type { CallDue, DueLine } from '#contracts/replies/day'
+import type { DayPage, FallenVisit } from '#contracts/replies/day'
+import { DEVICE_NAMES } from '#core/catalogue/kinds'
+import { clock } from '~/composables/dates'
 
 /** What the day asks for beside its visits: calls, patches, what is wanted twice, what ends. */
-defineProps<{
-  calls: readonly CallDue[]
-  dues: readonly DueLine[]
-  conflicts: readonly { key: string; text: string }[]
-  away: readonly { staff: string; word: string }[]
+const props = defineProps<{ page: DayPage }>()
+const emit = defineEmits<{
+  made: []
+  back: [visit: { id: string; version: number; back: { fellAway: null } }]
 }>()
-const emit = defineEmits<{ made: [] }>()
+const at = (moment: number) => clock(moment, props.page.timeZone)
+const named = (id: string) => {
+  const visit = props.page.visits.find((one) => one.id === id)
+  return visit ? `${at(visit.startsAt)} ${visit.client}` : ''
+}
+const conflicts = computed(() =>
+  props.page.conflicts.map(({ kind, a: one, b: other, device, sentence }) => ({
+    key: kind + one + other,
+    text: `${device ? `${DEVICE_NAMES[device]}: ` : ''}${sentence} ${named(one)} · ${named(other)}`,
+  })),
+)
+const nothing = computed(() =>
+  [props.page.calls, props.page.dues, conflicts.value, props.page.away].every(
+    (list) => list.length === 0,
+  ),
+)
+const FELL_AWAY = { calledOff: 'cancelled', noShow: 'did not come' }
+const fellAway = ({ as, because }: FallenVisit) => FELL_AWAY[as] + (because ? `: ${because}` : '')
 </script>
 
 <template>
   <aside class="due" aria-label="Due">
     <slot />
     <h2>Due</h2>
-    <CallsDue :calls="calls" @made="emit('made')" />
+    <CallsDue :calls="page.calls" @made="emit('made')" />
     <ul v-if="conflicts.length" class="plainlist" aria-label="Double booked">
       <li v-for="conflict in conflicts" :key="conflict.key" class="stop">{{ conflict.text }}</li>
     </ul>
     <ul class="plainlist">
-      <li v-for="own in dues" :key="own.title + own.text" :class="own.kind">
+      <li v-for="own in page.dues" :key="own.title + own.text" :class="own.kind">
         <NuxtLink v-if="own.to" :to="own.to">{{ own.title }}</NuxtLink>
         <b v-else>{{ own.title }}</b>
         <br /><span class="soft">{{ own.text }}</span>
       </li>
-      <li v-for="own in away" :key="own.staff" class="watch">
+      <li v-for="own in page.away" :key="own.staff" class="watch">
         <b>{{ own.staff }} is away</b><br /><span class="soft">{{ own.word }}</span>
       </li>
     </ul>
-    <p v-if="!calls.length && !dues.length && !conflicts.length && !away.length" class="soft">
-      Nothing is due.
-    </p>
+    <p v-if="nothing" class="soft">Nothing is due.</p>
+    <template v-if="page.fallen.length">
+      <h2>Cancelled and no-shows</h2>
+      <ul class="plainlist" aria-label="Cancelled and no-shows">
+        <li v-for="own in page.fallen" :key="own.id" class="watch row fell">
+          <span
+            ><b
+              >{{ at(own.startsAt) }} <bdi>{{ own.client }}</bdi></b
+            ><br /><span class="soft">{{ fellAway(own) }}</span></span
+          >
+          <VBtn
+            variant="text"
+            size="small"
+            :aria-label="`Book ${own.client} again`"
+            @click="emit('back', { ...own, back: { fellAway: null } })"
+            >Book again</VBtn
+          >
+        </li>
+      </ul>
+    </template>
   </aside>
 </template>
 
@@ -55,6 +90,10 @@ const emit = defineEmits<{ made: [] }>()
 }
 .due .watch {
   border-left-color: var(--amber);
+}
+.fell {
+  flex-wrap: nowrap;
+  justify-content: space-between;
 }
 .due a {
   color: var(--ink);

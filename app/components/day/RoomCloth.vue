@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import type { DayPage, DayVisit } from '#contracts/replies/day'
+import type { VisitChange } from '~/composables/day/changing'
 import type { DayLayout, OpenGap } from '~/composables/dayLayout'
-import { minuteWords } from '~/composables/dayLayout'
+import { minuteWords, ROOMS_WIDE } from '~/composables/dayLayout'
 
 /**
  * A room as a cloth from morning down to evening: visits folded into it, a seam for cleaning after
@@ -17,6 +18,7 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{
   move: [visit: DayVisit]
+  change: [visit: DayVisit, change: VisitChange]
   drop: [visitId: string, minute: number]
   book: [gap: OpenGap]
 }>()
@@ -43,7 +45,7 @@ function drop(event: DragEvent) {
 </script>
 
 <template>
-  <section class="room" :aria-label="room.name">
+  <section class="room" :class="{ many: page.rooms.length > ROOMS_WIDE }" :aria-label="room.name">
     <h2>{{ room.name }}</h2>
     <div class="rod" />
     <div
@@ -70,9 +72,11 @@ function drop(event: DragEvent) {
           :visit="visit"
           :zone="page.timeZone"
           :clash="clashes(visit.id)"
+          :now="page.now"
           :twice="twice(visit.id)"
           :style="layout.styleOf(visit)"
           @move="emit('move', visit)"
+          @change="(change) => emit('change', visit, change)"
         />
         <div class="seam" :style="layout.seamOf(visit)" />
       </template>
@@ -86,9 +90,18 @@ function drop(event: DragEvent) {
   min-width: 250px;
   padding-right: 76px;
 }
+.many {
+  min-width: 136px;
+  padding-right: 12px;
+}
 h2 {
   padding: 0 0 4px 12px;
   font-size: 1.15rem;
+}
+.many h2 {
+  padding-inline: 0;
+  font-size: 1rem;
+  overflow-wrap: anywhere;
 }
 .rod {
   height: 7px;
@@ -98,6 +111,7 @@ h2 {
 }
 .weave {
   position: relative;
+  container: cloth / inline-size;
   background-color: var(--linen-shade);
   background-image:
     linear-gradient(to right, rgb(221 205 179 / 45%) 1px, transparent 1px),

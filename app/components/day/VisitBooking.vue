@@ -24,6 +24,8 @@ const props = defineProps<{
   rooms: { id: string; name: string }[]
   /** Where open weave was tapped. */
   wished?: { roomId: string; time: string } | null
+  /** Why the place that it was dropped on was refused. */
+  refused?: unknown
   /** Whom it is for, where that is known already. */
   client?: { id: string; name: string }
 }>()
@@ -48,14 +50,14 @@ const at = props.visit
 const form = reactive({
   clientId: props.client?.id ?? props.visit?.clientId ?? '',
   staffId: props.visit?.staffId ?? '',
-  roomId: props.visit?.roomId ?? props.wished?.roomId ?? props.rooms[0]?.id ?? '',
+  roomId: props.wished?.roomId ?? props.visit?.roomId ?? props.rooms[0]?.id ?? '',
   day: at.toISODate() ?? props.day,
   time: props.wished?.time ?? at.toFormat('HH:mm'),
   minutes: String(props.visit?.minutes ?? USUAL_MINUTES),
   because: '',
 })
 const id = crypto.randomUUID()
-const trouble = ref<unknown>(null)
+const trouble = ref<unknown>(props.refused ?? null)
 const busy = ref(false)
 onMounted(async () => {
   ;[staff.value, people.value] = await Promise.all([
@@ -84,9 +86,13 @@ const inTheWay = computed(
     trouble.value.status === 409,
 )
 const insists = ref(false)
-watch(inTheWay, (is) => {
-  insists.value ||= is
-})
+watch(
+  inTheWay,
+  (is) => {
+    insists.value ||= is
+  },
+  { immediate: true },
+)
 function choose(place: Place) {
   const when = DateTime.fromMillis(place.startsAt, { zone: props.zone })
   form.day = place.day
@@ -200,7 +206,6 @@ async function save() {
           }}</VBtn><VBtn variant="outlined" @click="emit('close')">Close</VBtn>
         </div>
       </form>
-      <FellAway v-if="visit" :visit="visit" class="mt-4" @saved="emit('saved')" />
     </VCard>
   </VDialog>
 </template>

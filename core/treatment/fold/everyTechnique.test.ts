@@ -14,6 +14,7 @@ import {
   directionsOf,
   drainTrouble,
   otherSideAt,
+  orderWords,
   sequenceOf,
   shareWords,
 } from '../step/sequence'
@@ -230,6 +231,7 @@ describe('which way the hand goes', () => {
     const says = sequence.map(({ say }) => say)
     expect(says[0]).toBe('Open the collarbone')
     expect(says.at(-1)).toBe('End at the collarbone')
+    expect(orderWords(step)).toMatch(/^Open the collarbone.*; end at the collarbone/)
     expect(drainTrouble(step, sequence)).toBeUndefined()
     expect(drainTrouble(step, sequence.slice(2))).toContain('Open the collarbone first')
     expect(drainTrouble(step, sequence.slice(0, -2))).toContain('End downwards')

@@ -26,6 +26,22 @@ async function visitsBetween(from: Date, to: Date) {
     .orderBy(asc(visits.startsAt))
 }
 
+/** What was booked there and fell away, in the order it would have begun. */
+const fallenBetween = (from: Date, to: Date) =>
+  database()
+    .select({
+      id: visits.id,
+      version: visits.version,
+      client: clients.name,
+      startsAt: visits.startsAt,
+      as: visits.fellAway,
+      because: visits.fellAwayBecause,
+    })
+    .from(visits)
+    .innerJoin(clients, eq(clients.id, visits.clientId))
+    .where(and(gte(visits.startsAt, from), lt(visits.startsAt, to), eq(visits.status, 'cancelled')))
+    .orderBy(asc(visits.startsAt))
+
 /** What was told, signed, read and planned for these visits and by their clients. */
 async function workedOn(visitIds: string[], clientIds: string[]) {
   if (visitIds.length === 0)
@@ -61,8 +77,9 @@ async function workedOn(visitIds: string[], clientIds: string[]) {
 /** Every row that a day is made of: a few questions, however many visits there are. */
 export async function dayRows(from: Date, to: Date) {
   const db = database()
-  const [booked, roomRows, deviceRows, rules, people] = await Promise.all([
+  const [booked, fallen, roomRows, deviceRows, rules, people] = await Promise.all([
     visitsBetween(from, to),
+    fallenBetween(from, to),
     db.select().from(rooms).orderBy(asc(rooms.name)),
     db.select().from(devices),
     houseRulesNow(),
@@ -75,6 +92,6 @@ export async function dayRows(from: Date, to: Date) {
   // A closed room is shown only on days on which something was in it.
   const used = new Set(booked.map((row) => row.v.roomId))
   const open = roomRows.filter((room) => !room.closed || used.has(room.id))
-  return { booked, roomRows: open, deviceRows, rules, people, ...work }
+  return { booked, fallen, roomRows: open, deviceRows, rules, people, ...work }
 }
 export type DayRows = Awaited<ReturnType<typeof dayRows>>

@@ -62,6 +62,12 @@ export async function readDay(me: Staff, day: string): Promise<DayPage> {
     cleaningMinutes,
     rooms: rows.roomRows.map(({ id, name }) => ({ id, name })),
     visits: rows.booked.map((row) => visitOf(row, rows, day, timeZone)),
+    fallen: rows.fallen.map(({ startsAt, as, because, ...own }) => ({
+      ...own,
+      startsAt: startsAt.getTime(),
+      as: as ?? 'calledOff',
+      because: because ?? '',
+    })),
     open: offeredOn(hours, day),
     shut: shutThatDay(hours, null, day) ?? null,
     away: rows.people.flatMap(({ id, name }) => {

@@ -6,8 +6,9 @@ import type { z } from 'zod'
 import type { placesQuery } from '#contracts/hours'
 import { addDays } from '#core/screening/asking/days'
 import { DAY_MINUTES, inBoth, placesFor, USUAL_DAY, type Stretch } from '#core/timing/places'
+import { isOver } from '#core/visit/status'
 import { rooms, staff, visits } from '#db/schema'
-import { ProblemError } from '../../problem/problem'
+import { ProblemError, refused } from '../../problem/problem'
 import { database, type Transaction } from '../database'
 import { dayBounds, dayIn, minuteIn, momentAt, weekdayOf } from '../dates'
 import { openThatDay, readHours, shutThatDay } from '../house/hours'
@@ -194,6 +195,14 @@ function outsideHours(page: HoursPage, wanted: Wanted, zone: string, usual: bool
       : ['The practice is not open then.']),
     ...(lies(openThatDay(page, wanted.staffId, day)) ? [] : ['The therapist does not work then.']),
   ]
+}
+
+/** @throws ProblemError 422 for a place that lies behind */
+export function mustLieAhead({ startsAt, minutes }: Pick<Wanted, 'startsAt' | 'minutes'>): void {
+  if (isOver(startsAt.getTime(), minutes, Date.now()))
+    throw refused('That time is over. Choose a later one.', [
+      { field: 'startsAt', given: startsAt.toISOString(), allowed: 'a time to come' },
+    ])
 }
 
 /** What is in the way of a visit that is treated then all the same: it is kept beside it. */

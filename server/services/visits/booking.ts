@@ -1,12 +1,13 @@
 import { and, eq } from 'drizzle-orm'
 import type { z } from 'zod'
 import { asWorn } from '#core/catalogue/consultation/makeUp'
+import { isDue } from '#core/visit/status'
 import type { visitCreate, visitPatch } from '#contracts/visit'
 import { clients, staff, visits } from '#db/schema'
 import { conflict, forbidden, refused } from '../../problem/problem'
 import { clientFor, type Visit } from '../access'
 import { bookNext } from './nextVisit'
-import { hoursAround, placeFor } from '../day/places'
+import { hoursAround, mustLieAhead, placeFor } from '../day/places'
 import { thePractice } from '../practice'
 import { database } from '../database'
 import { dayIn } from '../dates'
@@ -37,6 +38,7 @@ export async function addVisit(me: Staff, body: z.infer<typeof visitCreate>): Pr
     ])
   const { id, clientId, staffId, roomId, minutes } = body
   const wanted = { id, clientId, staffId, roomId, minutes, startsAt: new Date(body.startsAt) }
+  mustLieAhead(wanted)
   const hours = await hoursAround(wanted.startsAt)
   await database().transaction(async (tx) => {
     const [sent] = await tx.select({ id: visits.id }).from(visits).where(eq(visits.id, id))
@@ -53,11 +55,57 @@ export async function addVisit(me: Staff, body: z.infer<typeof visitCreate>): Pr
   })
 }
 
-const fallen = ({ as, because }: NonNullable<z.infer<typeof visitPatch>['fellAway']>) => ({
-  status: 'cancelled' as const,
-  fellAway: as,
-  fellAwayBecause: because,
-})
+type FellAway = NonNullable<z.infer<typeof visitPatch>['fellAway']>
+/** @throws ProblemError 422 for a no-show of somebody who is not due yet */
+function fallen(
+  { startsAt }: Visit,
+  { as, because }: FellAway,
+): Pick<Visit, 'status' | 'fellAway' | 'fellAwayBecause'> {
+  if (as === 'noShow' && !isDue(startsAt.getTime(), Date.now()))
+    throw refused('This visit has not begun yet: it can be cancelled, but is no no-show.', [
+      { field: 'fellAway', given: 'noShow', allowed: `from ${startsAt.toISOString()} on` },
+    ])
+  return { status: 'cancelled', fellAway: as, fellAwayBecause: because }
+}
+
+/** A visit that fell away is booked again, where its place is still free. */
+async function bookedAgain(
+  me: Staff,
+  visit: Visit,
+  { version, allowedBecause }: z.infer<typeof visitPatch>,
+): Promise<{ version: number }> {
+  if (visit.status !== 'cancelled') throw refused('This visit was not cancelled.')
+  const hours = await hoursAround(visit.startsAt)
+  const because = allowedBecause ?? visit.allowedBecause ?? undefined
+  const done = await database().transaction(async (tx) => {
+    const place = await placeFor(tx, visit, hours, { role: me.role, because })
+    return tx
+      .update(visits)
+      .set({
+        status: 'booked',
+        fellAway: null,
+        fellAwayBecause: null,
+        allowedBecause: place,
+        version: version + 1,
+      })
+      .where(and(eq(visits.id, visit.id), eq(visits.version, version)))
+      .returning({ v: visits.version })
+  })
+  return seenVersion(done, visit, version)
+}
+
+/** @throws ProblemError 409 where nothing was changed: somebody else was quicker */
+function seenVersion(
+  changed: readonly unknown[],
+  visit: Visit,
+  version: number,
+): { version: number } {
+  if (changed.length === 0)
+    throw conflict('A colleague has changed this visit. Check it once more.', [
+      { field: 'version', given: String(version), allowed: String(visit.version) },
+    ])
+  return { version: version + 1 }
+}
 
 /**
  * Moves or changes a visit that has not begun. An edit that has seen an older version is refused.
@@ -67,6 +115,7 @@ export async function changeVisit(
   visit: Visit,
   body: z.infer<typeof visitPatch>,
 ): Promise<{ version: number }> {
+  if (body.fellAway === null) return bookedAgain(me, visit, body)
   const { version, startsAt, nextVisitAt, movesNext, fellAway, allowedBecause, makeUp, ...own } =
     body
   const rest = { ...own, ...(makeUp === undefined ? {} : { makeUp: asWorn(makeUp) }) }
@@ -79,6 +128,7 @@ export async function changeVisit(
   const moves =
     wanted.startsAt.getTime() !== visit.startsAt.getTime() ||
     [staffId, roomId, minutes].join() !== [visit.staffId, visit.roomId, visit.minutes].join()
+  if (wanted.startsAt.getTime() !== visit.startsAt.getTime()) mustLieAhead(wanted)
   const next = nextVisitAt ? new Date(nextVisitAt) : null
   const [hours, nextHours] = await Promise.all([
     hoursAround(wanted.startsAt),
@@ -94,7 +144,7 @@ export async function changeVisit(
         ...place,
         startsAt: wanted.startsAt,
         ...(nextVisitAt === undefined ? {} : { nextVisitAt: next }),
-        ...(fellAway ? fallen(fellAway) : {}),
+        ...(fellAway ? fallen(visit, fellAway) : {}),
         version: version + 1,
       })
       .where(and(eq(visits.id, visit.id), eq(visits.version, version)))
@@ -105,11 +155,7 @@ export async function changeVisit(
     if (changed.length > 0 && why) await unsign(tx, visit.id, why)
     return changed
   })
-  if (done.length === 0)
-    throw conflict('A colleague has changed this visit. Check it once more.', [
-      { field: 'version', given: String(version), allowed: String(visit.version) },
-    ])
-  return { version: version + 1 }
+  return seenVersion(done, visit, version)
 }
 
 /** @throws ProblemError 403 or 422 where the visit, as it stands, takes no such change of this person */

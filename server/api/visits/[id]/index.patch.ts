@@ -13,6 +13,7 @@ const changeOf = ({
   lateMinutes,
   nextVisitAt,
 }: VisitPatch) => {
+  if (fellAway === null) return 'visit.back'
   if (fellAway) return fellAway.as === 'noShow' ? 'visit.no-show' : 'visit.cancel'
   if (startsAt ?? roomId ?? staffId) return 'visit.move'
   if (lateMinutes !== undefined) return 'visit.late'
