@@ -63,9 +63,15 @@ export const passwordAgain = z.strictObject({
 export type Again = z.infer<typeof passwordAgain>
 
 const PAGE_SIZE = 50
+/** What the list of people can be put in order by. */
+export const PEOPLE_ORDERS = ['name', 'work', 'last', 'next'] as const
+export type PeopleOrder = (typeof PEOPLE_ORDERS)[number]
 /** A page of the list of people: what is sought in name or work, and which page, from 1. */
 export const peopleQuery = z.object({
   q: line(60).default(''),
+  order: z.enum(PEOPLE_ORDERS).default('name'),
+  /** The last of the order first. */
+  down: z.stringbool().default(false),
   page: z.coerce.number().int('a whole number').min(1, 'from 1').max(100_000).default(1),
   size: z.coerce.number().int('a whole number').min(1).max(100).default(PAGE_SIZE),
 })

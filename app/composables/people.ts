@@ -1,15 +1,42 @@
+import type { PeopleOrder } from '#contracts/people'
 import type { PeoplePage, PersonLine } from '#contracts/replies/people'
+import { fieldDay } from './dates'
 import type { useApi } from './useApi'
 
 type Api = ReturnType<typeof useApi>
 
+/** What a list is put in order by, and whether the last comes first. */
+export interface Order {
+  by: PeopleOrder
+  down: boolean
+}
+const BY_NAME: Order = { by: 'name', down: false }
+
 /** A page of the people in one's care, as the server finds and cuts them. */
-export function peoplePage(api: Api, words: string, page = 1): Promise<PeoplePage> {
-  const asked = new URLSearchParams({ q: words.trim().slice(0, 60), page: String(page) })
+export function peoplePage(
+  api: Api,
+  words: string,
+  page = 1,
+  { by, down }: Order = BY_NAME,
+): Promise<PeoplePage> {
+  const q = words.trim().slice(0, 60)
+  const asked = new URLSearchParams({ q, page: String(page), order: by, down: String(down) })
   return api<PeoplePage>(`/api/people?${asked}`)
 }
 
 /** The first people that fit, for choosing one. */
 export async function findPeople(api: Api, words: string): Promise<PersonLine[]> {
   return (await peoplePage(api, words)).people
+}
+
+/** What tells two people of one name apart: "born 3 Feb 1988"; empty where the name is enough. */
+export function apartWords({
+  alike,
+  born,
+  phone,
+  work,
+}: Pick<PersonLine, 'alike' | 'born' | 'phone' | 'work'>): string {
+  if (!alike) return ''
+  if (born) return `born ${fieldDay(born)}`
+  return phone ?? work ?? 'no birthday or phone on file'
 }

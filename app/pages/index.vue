@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { mdiMapMarkerPlusOutline } from '@mdi/js'
+import { mdiMapMarkerPlusOutline, mdiPrinterOutline } from '@mdi/js'
 import type { DayPage, DayVisit } from '#contracts/replies/day'
 import type { WeekDay } from '#contracts/replies/house'
 import { DAY_MINUTES } from '#core/timing/places'
@@ -108,7 +108,13 @@ const goTo = (day: string) => day && navigateTo(`/?date=${day}`)
       </div>
       <WeekBowls v-if="week && page" :week="week" :day="page.day" />
       <div class="row">
-        <VBtn variant="outlined" @click="print">Print</VBtn>
+        <VBtn
+          variant="outlined"
+          :icon="mdiPrinterOutline"
+          size="small"
+          aria-label="Print the day"
+          @click="print"
+        />
         <VBtn color="primary" :prepend-icon="mdiMapMarkerPlusOutline" @click="add(null)">
           Add a visit
         </VBtn>

@@ -32,6 +32,8 @@ export const dayVisit = z.strictObject({
   id,
   clientId: id,
   client: text,
+  /** Their birthday, where somebody of the same name comes that day. */
+  born: isoDay.nullable(),
   staffId: id,
   staff: text,
   roomId: id,

@@ -12,6 +12,9 @@ const personLine = z.strictObject({
   name: text,
   work: maybe,
   born: isoDay.nullable(),
+  phone: maybe,
+  /** Somebody else on file has the same name. */
+  alike: z.boolean(),
   /** Day of the last visit that was begun, in the house's time. */
   last: isoDay.nullable(),
   /** Day of the next visit that is booked. */

@@ -77,6 +77,10 @@ export const visits = pgTable(
     index('visits_starts').on(table.startsAt),
     index('visits_client').on(table.clientId, table.startsAt),
     index('visits_staff').on(table.staffId),
+    /** What waits to be written up: few of many. */
+    index('visits_unfinished')
+      .on(table.startsAt)
+      .where(sql`${table.status} in ('treating','closing')`),
     check('visits_make_up', sql`jsonb_typeof(${table.makeUp}) = 'array'`),
     check('visits_taken', sql`${table.taken} in ('well','badly')`),
     check('visits_late', sql`${table.lateMinutes} between 0 and 120`),

@@ -44,6 +44,28 @@ describe('a long list', () => {
     expect((await page('q=ROWER')).people.length).toBeGreaterThan(0)
     expect((await page('q=%25')).total).toBe(0)
   })
+  it('is put in order by every column, either way round, whoever has nothing there last', async () => {
+    const ids = []
+    for (const name of ['Sorted a', 'Sorted B', 'Sorted c']) ids.push(await someone(owner, name))
+    await book(owner, 'owner', ids[1])
+    await treating(owner, 'owner', ids[2])
+    const names = async (query: string) =>
+      (await page(`q=Sorted&${query}`)).people.map(({ name }) => name.slice(-1))
+    expect(await names('')).toEqual(['a', 'B', 'c'])
+    expect(await names('order=name&down=true')).toEqual(['c', 'B', 'a'])
+    for (const down of [true, false]) {
+      expect((await names(`order=next&down=${down}`))[0]).toBe('B')
+      expect((await names(`order=last&down=${down}`))[0]).toBe('c')
+    }
+    expect((await owner('/api/people?order=born')).status).toBe(400)
+  })
+  it('says of whom there is another of the same name', async () => {
+    await someone(owner, 'Twice Named')
+    await someone(owner, 'TWICE named')
+    await someone(owner, 'Twice Named Else')
+    const { people } = await page('q=Twice Named')
+    expect(people.map(({ alike }) => alike)).toEqual([true, true, false])
+  })
   it('says which field is wrong', async () => {
     const reply = await owner('/api/people?page=0')
     expect(reply.status).toBe(400)

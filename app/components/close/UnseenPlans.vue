@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { changedWords } from '#core/planning/steps/changed'
 import { planHash } from '#core/record/planHash'
 import { useAttempt } from '~/composables/attempt'
 import { useVisit } from '~/stores/visit'
@@ -7,6 +8,13 @@ import { useVisit } from '~/stores/visit'
 const visit = useVisit()
 const { trouble, busy, attempt } = useAttempt()
 const unseen = computed(() => visit.bundle?.plans.filter((plan) => plan.unseen) ?? [])
+/** Against the version before it, in words. */
+function changesOf(version: number): readonly string[] {
+  const stepsOf = (wanted: number) =>
+    visit.bundle?.plans.find((plan) => plan.version === wanted)?.steps ?? []
+  const lines = changedWords(stepsOf(version - 1), stepsOf(version))
+  return lines.length > 0 ? lines : ['Nothing but waits and connecting steps changed.']
+}
 const may = computed(() => visit.bundle?.may.countersign === true)
 const sign = (version: number) =>
   attempt(async () => {
@@ -22,10 +30,15 @@ const sign = (version: number) =>
     <h2>Made in the room by a trainee</h2>
     <p v-if="trouble" role="alert" class="tag stop">{{ trouble }}</p>
     <div v-for="plan in unseen" :key="plan.version" class="between">
-      <p>
-        Version {{ plan.version }}, {{ plan.steps.length }}
-        {{ plan.steps.length === 1 ? 'step' : 'steps' }}: {{ plan.reason }}
-      </p>
+      <div>
+        <p>
+          <b>Version {{ plan.version }}</b
+          >: {{ plan.reason }}
+        </p>
+        <ul>
+          <li v-for="line in changesOf(plan.version)" :key="line">{{ line }}</li>
+        </ul>
+      </div>
       <VBtn v-if="may" color="secondary" :loading="busy" @click="sign(plan.version)"
         >Countersign version {{ plan.version }}</VBtn
       >

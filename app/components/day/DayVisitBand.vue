@@ -3,7 +3,7 @@ import type { DayVisit } from '#contracts/replies/day'
 import { CONCERN_NAMES, DEVICE_SHORT, type DeviceKind } from '#core/catalogue/kinds'
 import type { StripKind } from '#core/timing/dayStrip'
 import { openStop, STOP_NAMES } from '#core/visit/stops'
-import { clock } from '~/composables/dates'
+import { clock, fieldDay } from '~/composables/dates'
 import type { VisitChange } from '~/composables/day/changing'
 import { STRIP_COLOURS } from '~/theme/colours'
 
@@ -73,12 +73,15 @@ function take(event: DragEvent) {
       <NuxtLink :to="to" class="open"
         ><b
           ><bdi>{{ visit.client }}</bdi></b
-        ></NuxtLink
+        ><span v-if="visit.born" class="soft"> born {{ fieldDay(visit.born) }}</span></NuxtLink
       >
-      <div class="line">
-        <span class="when"
-          >{{ when }}<span class="who"> · {{ first }}</span></span
-        >
+      <span class="state"
+        ><b v-if="late">{{ late }}</b> {{ next }}</span
+      >
+      <span class="when"
+        >{{ when }}<span class="who"> · {{ first }}</span></span
+      >
+      <span class="acts">
         <MiniBasins v-if="visit.basins" :basins="visit.basins" />
         <VisitChanges
           v-if="held"
@@ -88,12 +91,8 @@ function take(event: DragEvent) {
           @move="emit('move')"
           @change="(change) => emit('change', change)"
         />
-      </div>
-      <div class="line">
-        <b v-if="late" class="late">{{ late }}</b>
-        <span class="next">{{ next }}</span>
-        <em>{{ forWhat }}</em>
-      </div>
+      </span>
+      <em>{{ forWhat }}</em>
     </div>
     <ul v-if="pegs.length" class="pegs" aria-label="Devices">
       <li v-for="peg in pegs" :key="peg.kind" :class="{ twice: peg.twice }">
@@ -152,24 +151,18 @@ function take(event: DragEvent) {
   flex: 1;
   min-width: 0;
   overflow: hidden;
-}
-.line {
-  display: flex;
+  display: grid;
+  grid-template:
+    'name state' auto
+    'when acts' 18px
+    'aims aims' 18px / minmax(0, 1fr) auto;
+  gap: 0 8px;
   align-items: center;
-  gap: 8px;
-  min-height: 18px;
-  white-space: nowrap;
-}
-.when,
-em {
-  flex: 1;
-  min-width: 0;
-  overflow: hidden;
-  text-overflow: ellipsis;
+  align-content: start;
 }
 /* Whose hour it is, is read at every width: the name takes the lines that it needs. */
 .open {
-  display: block;
+  grid-area: name;
   color: var(--ink);
   text-decoration: none;
   overflow-wrap: anywhere;
@@ -178,15 +171,34 @@ em {
   text-decoration: underline;
 }
 .when,
-.next,
-.late {
+em {
+  min-width: 0;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.when {
+  grid-area: when;
+}
+.when,
+.state {
   font-size: 0.8125rem;
   color: var(--ink-soft);
 }
-.late {
+.state {
+  grid-area: state;
+}
+.state b {
   color: var(--berry);
 }
+.acts {
+  grid-area: acts;
+  display: flex;
+  align-items: center;
+  gap: 8px;
+}
 em {
+  grid-area: aims;
   font-family: var(--serif);
   font-size: 0.875rem;
   color: var(--basin);
@@ -214,11 +226,18 @@ em {
 .pegs .twice {
   background: var(--berry);
 }
-@container cloth (max-width: 230px) {
+@container cloth (max-width: 300px) {
+  .acts > svg,
+  .acts :deep(.word) {
+    display: none;
+  }
+}
+@container cloth (max-width: 180px) {
+  .words {
+    grid-template-areas: 'name name' 'when acts' 'state state';
+  }
   .who,
-  em,
-  .line > svg,
-  .line :deep(.word) {
+  em {
     display: none;
   }
   .strip {

@@ -4,7 +4,7 @@ import { watchDebounced } from '@vueuse/core'
 import { DateTime } from 'luxon'
 import type { Place } from '#contracts/replies/house'
 import type { PersonLine } from '#contracts/replies/people'
-import { findPeople } from '~/composables/people'
+import { apartWords, findPeople } from '~/composables/people'
 import { fieldProblem, isProblem, sayProblem, useApi } from '~/composables/useApi'
 import { useSession } from '~/stores/session'
 
@@ -33,7 +33,7 @@ const emit = defineEmits<{ close: []; saved: [day?: string] }>()
 const api = useApi()
 const session = useSession()
 const staff = ref<{ id: string; name: string }[]>([])
-const people = ref<Pick<PersonLine, 'id' | 'name'>[]>([])
+const people = ref<PersonLine[]>([])
 const sought = ref('')
 /** Ten o'clock; where that is over today, the next half hour. */
 function usualMoment() {
@@ -154,6 +154,7 @@ async function save() {
           no-filter
           item-title="name"
           item-value="id"
+          :item-props="(own: PersonLine) => ({ subtitle: apartWords(own) || undefined })"
           :error-messages="fieldProblem(trouble, 'clientId')"
         />
         <div class="row fields">

@@ -111,6 +111,7 @@ const err = (field: keyof Fields) => fieldProblem(trouble.value, field)
         <h2>{{ client ? 'Edit the client' : 'Add a client' }}</h2>
         <p v-if="restored" class="tag calm">Your unsaved entries are back.</p>
         <VTextField v-model="form.name" label="Name" :error-messages="err('name')" v-caret />
+        <OfThisName v-if="!client" :name="form.name" />
         <div class="pair">
           <DayField
             v-model="form.born"

@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { mdiMagnify, mdiPlus } from '@mdi/js'
+import { mdiArrowDown, mdiArrowUp, mdiMagnify, mdiPlus } from '@mdi/js'
 import { refDebounced } from '@vueuse/core'
 import { isoDayWords } from '~/composables/dates'
-import { peoplePage } from '~/composables/people'
+import { apartWords, peoplePage, type Order } from '~/composables/people'
 import { sayProblem, useApi } from '~/composables/useApi'
 import { useSession } from '~/stores/session'
 
@@ -12,13 +12,28 @@ const session = useSession()
 const search = ref('')
 const sought = refDebounced(search, 200)
 const page = ref(1)
-watch(sought, () => {
+const order = ref<Order>({ by: 'name', down: false })
+watch([sought, order], () => {
   page.value = 1
 })
+const COLUMNS = [
+  { by: 'name', title: 'Name' },
+  { by: 'work', title: 'Work' },
+  { by: 'last', title: 'Last visit' },
+  { by: 'next', title: 'Next visit' },
+] as const
+/** Once for this column, once more for the other way round. */
+function sortBy(by: Order['by']) {
+  order.value = { by, down: order.value.by === by && !order.value.down }
+}
+const sorted = (by: Order['by']) => {
+  if (order.value.by !== by) return 'none'
+  return order.value.down ? 'descending' : 'ascending'
+}
 const { data: list, error } = await useAsyncData(
   'people',
-  () => peoplePage(api, sought.value ?? '', page.value),
-  { watch: [sought, page] },
+  () => peoplePage(api, sought.value ?? '', page.value, order.value),
+  { watch: [sought, page, order] },
 )
 const adding = ref(false)
 const counted = computed(() => {
@@ -58,10 +73,16 @@ const nobody = computed(() =>
       <VTable density="comfortable" class="list">
         <thead>
           <tr>
-            <th>Name</th>
-            <th>Work</th>
-            <th>Last visit</th>
-            <th>Next visit</th>
+            <th v-for="{ by, title } in COLUMNS" :key="by" :aria-sort="sorted(by)">
+              <button type="button" class="sort" @click="sortBy(by)">
+                {{ title
+                }}<VIcon
+                  v-if="order.by === by"
+                  :icon="order.down ? mdiArrowDown : mdiArrowUp"
+                  size="16"
+                />
+              </button>
+            </th>
           </tr>
         </thead>
         <tbody>
@@ -72,6 +93,7 @@ const nobody = computed(() =>
                   ><bdi>{{ person.name }}</bdi></b
                 >
               </NuxtLink>
+              <span v-if="person.alike" class="soft apart">{{ apartWords(person) }}</span>
             </td>
             <td>{{ person.work }}</td>
             <td class="figures">{{ person.last ? isoDayWords(person.last) : 'none yet' }}</td>
@@ -111,6 +133,20 @@ const nobody = computed(() =>
 }
 .list {
   background: transparent;
+}
+.sort {
+  display: inline-flex;
+  align-items: center;
+  gap: 4px;
+  min-height: 32px;
+  border: 0;
+  background: none;
+  color: inherit;
+  font: inherit;
+  cursor: pointer;
+}
+.apart {
+  margin-left: 10px;
 }
 a {
   color: var(--ink);

@@ -88,6 +88,7 @@ function visitOf(row: Booked, rows: DayRows, day: string, timeZone: string): Day
     id: row.v.id,
     clientId: row.v.clientId,
     client: row.client.name,
+    born: rows.booked.some((other) => sameName(row, other)) ? row.client.born : null,
     staffId: row.v.staffId,
     staff: row.staff,
     roomId: row.v.roomId,
@@ -111,6 +112,9 @@ function visitOf(row: Booked, rows: DayRows, day: string, timeZone: string): Day
     },
   }
 }
+
+const sameName = ({ client: one }: Booked, { client: other }: Booked): boolean =>
+  one.id !== other.id && one.name.toLowerCase() === other.name.toLowerCase()
 
 const setAtOf = ({ v }: Booked, steps: readonly PlanStep[]): number => {
   const devices = deviceTimes(steps).map(({ kind, from }) => ({

@@ -21,6 +21,7 @@ import { database } from '../database'
 import { dayBounds, dayIn } from '../dates'
 import { inCare } from '../access'
 import { answersDue } from './answers'
+import { unfinished } from './unfinished'
 import { isOwnHouse, lastBackupAt } from '../backups'
 import { thePractice } from '../practice'
 import type { Staff } from '../session/session'
@@ -29,6 +30,7 @@ import type { Staff } from '../session/session'
 export async function duesOn(me: Staff, day: string): Promise<DueLine[]> {
   const lines = await Promise.all([
     answersDue(me, day),
+    unfinished(me, day),
     patchesToRead(me, day),
     licencesEnding(me, day),
     servicesDue(day),

@@ -1,6 +1,6 @@
 import type { PeoplePage } from '#contracts/replies/people'
-import { and, asc, count, ilike, inArray, isNull, or, sql } from 'drizzle-orm'
-import type { PeopleQuery } from '#contracts/people'
+import { and, asc, count, desc, ilike, inArray, isNull, or, sql, type SQL } from 'drizzle-orm'
+import type { PeopleOrder, PeopleQuery } from '#contracts/people'
 import { clients, visits } from '#db/schema'
 import { inCare } from '../access'
 import { database } from '../database'
@@ -8,14 +8,17 @@ import { dayBounds, dayIn } from '../dates'
 import { thePractice } from '../practice'
 import type { Staff } from '../session/session'
 
+const ZERO = { last: null, next: null }
+
 /**
- * A page of the clients in one's care, by name; beside them the days of the last visit that was
- * begun and of the next that is booked, in the house's own time. Visits are looked up for the page's
- * clients only, so that the length of the list does not matter.
+ * A page of the clients in one's care, in the order that is asked for; beside them the days of the
+ * last visit that was begun and of the next that is booked, in the house's own time. Visits are looked
+ * up for the page's clients only, unless the list is put in order by them, so that the length of the
+ * list does not matter.
  */
 export async function listPeople(
   me: Staff,
-  { q: words, page, size }: PeopleQuery,
+  { q: words, page, size, order, down }: PeopleQuery,
 ): Promise<PeoplePage> {
   const like = `%${words.replace(/[%_\\]/g, '\\$&')}%`
   const wanted = and(
@@ -23,41 +26,69 @@ export async function listPeople(
     isNull(clients.erasedAt),
     words === '' ? undefined : or(ilike(clients.name, like), ilike(clients.work, like)),
   )
+  const { timeZone } = await thePractice()
+  const today = dayBounds(timeZone, dayIn(timeZone, new Date())).from
+  const byName = asc(sql`lower(${clients.name})`)
+  const by = down ? desc(keyOf(order, today)) : asc(keyOf(order, today))
+  // Whoever has nothing there comes last, whichever way.
+  const first = order === 'name' ? by : sql`${by} nulls last`
   const [[all], rows] = await Promise.all([
     database().select({ total: count() }).from(clients).where(wanted),
     database()
-      .select({ id: clients.id, name: clients.name, work: clients.work, born: clients.born })
+      .select({
+        id: clients.id,
+        name: clients.name,
+        work: clients.work,
+        born: clients.born,
+        phone: clients.phone,
+        alike: ofTheSameName,
+      })
       .from(clients)
       .where(wanted)
-      .orderBy(asc(sql`lower(${clients.name})`), asc(clients.id))
+      .orderBy(first, byName, asc(clients.id))
       .limit(size)
       .offset((page - 1) * size),
   ])
-  const days = await visitDays(rows.map((row) => row.id))
+  const days = await visitDays(
+    rows.map((row) => row.id),
+    timeZone,
+    today,
+  )
   const total = all?.total ?? 0
   return {
-    people: rows.map((row) => ({ ...row, ...(days.get(row.id) ?? { last: null, next: null }) })),
+    people: rows.map((row) => ({ ...row, ...(days.get(row.id) ?? ZERO) })),
     total,
     page,
     pages: Math.max(1, Math.ceil(total / size)),
   }
 }
 
-async function visitDays(ids: readonly string[]) {
+/** Whether somebody else on file has the same name. */
+const ofTheSameName = sql<boolean>`exists (
+  select 1 from clients other
+  where lower(other.name) = lower(${clients.name})
+    and other.id <> ${clients.id} and other.erased_at is null)`
+
+/** The moment of the last visit that was begun, and of the next that is booked. */
+const lastBegun = sql<string | null>`max(coalesce(${visits.begunAt}, ${visits.startsAt}))
+  filter (where ${visits.status} in ('treating', 'closing', 'sealed'))`
+const nextBooked = (today: Date) => sql<string | null>`min(${visits.startsAt})
+  filter (where ${visits.status} = 'booked'
+    and ${visits.startsAt} >= ${today.toISOString()}::timestamptz)`
+
+/** What a list is put in order by. */
+function keyOf(order: PeopleOrder, today: Date): SQL {
+  if (order === 'name') return sql`lower(${clients.name})`
+  if (order === 'work') return sql`lower(nullif(${clients.work}, ''))`
+  const moment = order === 'last' ? lastBegun : nextBooked(today)
+  return sql`(select ${moment} from ${visits} where ${visits.clientId} = ${clients.id})`
+}
+
+async function visitDays(ids: readonly string[], timeZone: string, today: Date) {
   if (ids.length === 0) return new Map<string, { last: string | null; next: string | null }>()
-  const { timeZone } = await thePractice()
-  const { from } = dayBounds(timeZone, dayIn(timeZone, new Date()))
-  const begun = sql`${visits.status} in ('treating', 'closing', 'sealed')`
-  const ahead = sql`${visits.status} = 'booked' and ${visits.startsAt} >= ${from.toISOString()}::timestamptz`
   const day = (at: string | null) => (at ? dayIn(timeZone, new Date(at)) : null)
   const rows = await database()
-    .select({
-      id: visits.clientId,
-      last: sql<
-        string | null
-      >`max(coalesce(${visits.begunAt}, ${visits.startsAt})) filter (where ${begun})`,
-      next: sql<string | null>`min(${visits.startsAt}) filter (where ${ahead})`,
-    })
+    .select({ id: visits.clientId, last: lastBegun, next: nextBooked(today) })
     .from(visits)
     .where(inArray(visits.clientId, [...ids]))
     .groupBy(visits.clientId)

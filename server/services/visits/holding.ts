@@ -73,11 +73,11 @@ const SIGNED_AT = sql`(extract(epoch from coalesce(${plans.countersignedAt}, ${p
  * and what has changed since. What is not signed is left as it is.
  */
 export async function unsign(
-  tx: Pick<Transaction, 'update'>,
+  tx: Pick<Transaction, 'update' | 'execute'>,
   visitId: string,
   why: Unsigning,
 ): Promise<void> {
-  await tx
+  const gone = await tx
     .update(plans)
     .set({
       countersignedBy: null,
@@ -87,4 +87,6 @@ export async function unsign(
         'because', ${CHANGED[why]}::text)`,
     })
     .where(and(eq(plans.visitId, visitId), eq(plans.version, 0), isNotNull(plans.countersignedBy)))
+    .returning({ version: plans.version })
+  if (gone.length > 0) await tx.execute(sql`select pg_notify('visit', ${visitId}::text)`)
 }

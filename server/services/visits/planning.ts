@@ -1,4 +1,4 @@
-import { and, eq } from 'drizzle-orm'
+import { and, eq, sql } from 'drizzle-orm'
 import type { z } from 'zod'
 import type { countersignPost, planPut } from '#contracts/visit'
 import { toPlanInput } from '#core/visit/planInput'
@@ -95,6 +95,7 @@ export async function countersign(
       .update(plans)
       .set({ countersignedBy: me.id, countersignedHash: hash, countersignedAt: new Date() })
       .where(and(eq(plans.visitId, visit.id), eq(plans.version, version)))
+    await tx.execute(sql`select pg_notify('visit', ${visit.id}::text)`)
   })
 }
 

@@ -10,6 +10,7 @@ import { isFit } from '#core/planning/checks/check'
 import { useAttempt } from '~/composables/attempt'
 import { dayAndClock } from '~/composables/dates'
 import { useLength } from '~/composables/plan/length'
+import { useHeardSignature } from '~/composables/plan/signature'
 import { usePlan } from '~/stores/plan'
 import { useVisit } from '~/stores/visit'
 
@@ -40,6 +41,9 @@ const signed = computed(
   () => bundle.value?.plans.find((plan) => plan.version === 0)?.countersignedBy ?? null,
 )
 onMounted(() => void plan.open())
+/** A trainee's plan, before the treatment: it is signed, or signed anew after a change. */
+const forSignature = computed(() => bundle.value?.staff.role === 'trainee' && !frozen.value)
+useHeardSignature(() => forSignature.value)
 const school = async (chosenSchool: SchoolId) => {
   await attempt(() => visit.change({ school: chosenSchool }))
   await plan.propose()
@@ -123,7 +127,7 @@ const missing = computed(() =>
         ></template
       >
       <VBtn
-        v-if="bundle.may.countersign && !signed && !frozen"
+        v-if="bundle.may.countersign && shown.length > 0 && !signed && !frozen"
         color="secondary"
         @click="countersign"
         >Countersign</VBtn
@@ -138,11 +142,7 @@ const missing = computed(() =>
       <p v-if="trouble || plan.trouble || plan.failed" role="alert" class="tag stop">
         {{ trouble || plan.trouble || plan.failed }}
       </p>
-      <p
-        v-if="bundle.staff.role === 'trainee' && !frozen"
-        class="tag"
-        :class="signed ? 'good' : 'watch'"
-      >
+      <p v-if="forSignature" role="status" class="tag" :class="signed ? 'good' : 'watch'">
         {{ signing }}
       </p>
       <p v-if="frozen" class="tag calm">

@@ -1,0 +1,1 @@
+CREATE INDEX "visits_unfinished" ON "visits" USING btree ("starts_at") WHERE "visits"."status" in ('treating','closing');
