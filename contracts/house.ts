@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { ROLES } from '#core/visit/roles'
 import { privateWords } from '#core/aftercare/messages'
 import { MESSAGE_LETTERS } from '#core/catalogue/rules/messages'
 import { DEVICE_KINDS } from '#core/catalogue/kinds'
@@ -82,7 +83,7 @@ export const devicePut = z.strictObject({
     .max(30, 'at most 30 parts')
     .optional(),
 })
-const role = z.enum(['owner', 'therapist', 'trainee'])
+const role = z.enum(ROLES)
 /** Asked again of whoever takes in an owner, or changes address, role or who works here. */
 const again = z.strictObject({
   password: z.string().min(1, 'must not be empty').max(200),

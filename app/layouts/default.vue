@@ -18,8 +18,12 @@ const unsent = ref(0)
 const places = computed(() => [
   { to: '/', name: 'Day', icon: mdiCalendarOutline },
   { to: '/people', name: 'People', icon: mdiAccountGroupOutline },
-  { to: '/shelf', name: 'Shelf', icon: mdiBottleTonicPlusOutline },
-  { to: '/method', name: 'Method', icon: mdiBookOpenVariantOutline },
+  ...(session.atDesk
+    ? []
+    : [
+        { to: '/shelf', name: 'Shelf', icon: mdiBottleTonicPlusOutline },
+        { to: '/method', name: 'Method', icon: mdiBookOpenVariantOutline },
+      ]),
   ...(session.me?.role === 'owner'
     ? [{ to: '/practice', name: 'Practice', icon: mdiHomeCityOutline }]
     : []),

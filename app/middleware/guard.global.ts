@@ -1,5 +1,8 @@
 import { useSession } from '~/stores/session'
 
+/** The pages on which nothing of anybody's health stands. */
+const OF_THE_DESK = ['/', '/people', '/you', '/tablet']
+
 /**
  * Nobody sees a page of the house without being signed in; after signing in one lands where one
  * wanted to go.
@@ -18,4 +21,5 @@ export default defineNuxtRouteMiddleware(async (to) => {
   // An owner whose house asks for a second factor sets it up before anything else.
   if (session.me?.needsFactor && to.path !== '/you') return navigateTo('/you')
   if (session.me && to.path === '/sign-in') return navigateTo('/')
+  if (session.atDesk && !OF_THE_DESK.includes(to.path)) return navigateTo('/')
 })

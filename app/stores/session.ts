@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia'
 import { isOutOfReach, isProblem, useApi } from '~/composables/useApi'
 import type { Me } from '#core/visit/bundle'
+import { treats } from '#core/visit/roles'
 
 const LOCK_AGAIN_MS = 3000
 
@@ -73,5 +74,7 @@ export const useSession = defineStore('session', () => {
     await api('/api/session/unlock', { method: 'POST', body: given })
     if (me.value) me.value = { ...me.value, locked: false }
   }
-  return { me, asked, treating, load, signIn, signOut, lock, unlock }
+  /** Whoever books and sees nothing of health. */
+  const atDesk = computed(() => me.value !== null && !treats(me.value.role))
+  return { me, atDesk, asked, treating, load, signIn, signOut, lock, unlock }
 })

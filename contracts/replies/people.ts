@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { LICENCE_IDS } from '#core/catalogue/kinds'
 import type { Me } from '#core/visit/bundle'
+import { ROLES } from '#core/visit/roles'
 import { at, by, id, isoDay, maybe, paged, text } from './common'
 
 /** Shown once: each opens once in place of the second factor. */
@@ -25,7 +26,7 @@ export type PersonLine = z.infer<typeof personLine>
 export const peoplePage = z.strictObject({ people: z.array(personLine), ...paged })
 export type PeoplePage = z.infer<typeof peoplePage>
 
-export const role = z.enum(['owner', 'therapist', 'trainee'])
+export const role = z.enum(ROLES)
 export const meReply: z.ZodType<Me> = z.strictObject({
   id,
   name: text,

@@ -26,10 +26,10 @@ import type { Learned } from '../dosing/learned'
 import type { OpenHalf } from './halves'
 import type { HomeAsked } from '../home/asked'
 import type { LastTime } from './lastTime'
+import type { Role } from './roles'
 import type { VisitStatus } from './status'
 import type { Photograph } from './photographs'
 
-type Role = 'owner' | 'therapist' | 'trainee'
 export interface Me {
   id: string
   name: string

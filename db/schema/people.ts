@@ -15,6 +15,7 @@ import {
 import type { SchoolId } from '#core/catalogue/schools/schools'
 import type { LicenceId } from '#core/catalogue/kinds'
 import type { Preferences } from '#core/catalogue/consultation/preferences'
+import { ROLES } from '#core/visit/roles'
 
 const at = (name: string) => timestamp(name, { withTimezone: true, mode: 'date' })
 
@@ -63,7 +64,7 @@ export const staff = pgTable(
     id: uuid('id').primaryKey(),
     name: text('name').notNull(),
     email: text('email').notNull(),
-    role: text('role', { enum: ['owner', 'therapist', 'trainee'] }).notNull(),
+    role: text('role', { enum: ROLES }).notNull(),
     licences: jsonb('licences').$type<LicenceId[]>().notNull(),
     /** Last day of each licence that has one. */
     licenceUntil: jsonb('licence_until')
@@ -87,7 +88,7 @@ export const staff = pgTable(
   },
   (table) => [
     uniqueIndex('staff_email').on(sql`lower(${table.email})`),
-    check('staff_role', sql`${table.role} in ('owner','therapist','trainee')`),
+    check('staff_role', sql`${table.role} in ('owner','therapist','trainee','receptionist')`),
   ],
 )
 

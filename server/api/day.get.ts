@@ -6,7 +6,10 @@ import { dayIn } from '../services/dates'
 import { readDay } from '../services/day/diary'
 import { thePractice } from '../services/practice'
 
-export default route({ query: dayQuery, reply: dayPage }, async ({ me, query: { date } }) => {
-  await auditLook(me, 'day.look', LOOK_MS.list)
-  return readDay(me, date ?? dayIn((await thePractice()).timeZone, Date.now()))
-})
+export default route(
+  { desk: true, query: dayQuery, reply: dayPage },
+  async ({ me, query: { date } }) => {
+    await auditLook(me, 'day.look', LOOK_MS.list)
+    return readDay(me, date ?? dayIn((await thePractice()).timeZone, Date.now()))
+  },
+)

@@ -4,7 +4,7 @@ import { route } from '../http/route'
 import { addClient } from '../services/people/people'
 
 export default route(
-  { does: 'client.add', body: clientCreate, reply: made },
+  { desk: true, does: 'client.add', body: clientCreate, reply: made },
   async ({ me, body }) => {
     const { id, ...fields } = body
     await addClient(me, id, fields)

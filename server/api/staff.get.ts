@@ -4,7 +4,7 @@ import { staffList } from '#contracts/replies/people'
 import { route } from '../http/route'
 import { database } from '../services/database'
 
-export default route({ reply: staffList }, () =>
+export default route({ desk: true, reply: staffList }, () =>
   database()
     .select({ id: staff.id, name: staff.name, role: staff.role })
     .from(staff)

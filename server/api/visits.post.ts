@@ -4,7 +4,7 @@ import { route } from '../http/route'
 import { addVisit } from '../services/visits/booking'
 
 export default route(
-  { does: 'visit.book', body: visitCreate, reply: made },
+  { desk: true, does: 'visit.book', body: visitCreate, reply: made },
   async ({ me, body }) => {
     await addVisit(me, body)
     return { id: body.id }

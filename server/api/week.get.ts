@@ -3,4 +3,6 @@ import { week } from '#contracts/replies/house'
 import { route } from '../http/route'
 import { readWeek } from '../services/day/places'
 
-export default route({ query: weekQuery, reply: week }, ({ query: { date } }) => readWeek(date))
+export default route({ desk: true, query: weekQuery, reply: week }, ({ query: { date } }) =>
+  readWeek(date),
+)

@@ -11,6 +11,7 @@ import { codeOf, databaseAway, fromDatabase } from '../problem/fromDatabase'
 import { forbidden, fromZod, notFound, ProblemError, sendProblem } from '../problem/problem'
 import type { AuditAction } from '#contracts/auditActions'
 import { ok } from '#contracts/replies/common'
+import { treats } from '#core/visit/roles'
 import { writeAudit } from '../services/access'
 import { audited, type Subject } from '../services/auditing'
 import { log } from '../services/log'
@@ -26,6 +27,8 @@ export interface Spec<Body extends Schema, Query extends Schema, Reply extends z
    * still has to set up the second factor their house asks for.
    */
   who?: 'staff' | 'bare' | 'locked' | 'anyone'
+  /** Answers the reception desk as well; what does not say so is of somebody's health. */
+  desk?: true
   /**
    * What is written down of it in the audit, after the deed, and where it was refused; by what was
    * asked for, where one route does several things.
@@ -71,7 +74,7 @@ export function route<
   const answer = defineEventHandler(async (event) => {
     setResponseHeader(event, 'cache-control', 'no-store')
     try {
-      const me = await whoCame(event, spec.who ?? 'staff')
+      const me = await whoCame(event, spec)
       const id = getRouterParam(event, 'id') ?? ''
       if (id !== '' && !UUID.test(id)) throw notFound()
       const query = spec.query ? readQuery(event, spec.query) : undefined
@@ -95,12 +98,14 @@ export function route<
 /** Who is signed in, where the route asks for somebody. @throws ProblemError 401, 403 */
 async function whoCame(
   event: H3Event,
-  who: 'staff' | 'bare' | 'locked' | 'anyone',
+  { who = 'staff', desk }: Pick<Spec<Schema, Schema, z.ZodType>, 'who' | 'desk'>,
 ): Promise<Staff | undefined> {
   if (who === 'anyone') return undefined
   const me = await inTime(currentStaff(event, who === 'locked'))
   if (who === 'staff' && (await lacksFactor(me)))
     throw forbidden('Owners need a second factor here: set it up under You.')
+  if (who === 'staff' && !desk && !treats(me.role))
+    throw forbidden('The desk books visits. Ask a therapist for this.')
   return me
 }
 

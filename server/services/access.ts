@@ -1,6 +1,7 @@
 import { and, eq, exists, gt, or } from 'drizzle-orm'
 import { audit, clients, staff, visits } from '#db/schema'
 import type { AuditAction } from '#contracts/auditActions'
+import { treats } from '#core/visit/roles'
 import { forbidden, notFound, ProblemError } from '../problem/problem'
 import { subjectNow } from './auditing'
 import { database } from './database'
@@ -8,7 +9,7 @@ import type { Staff } from './session/session'
 
 export type Visit = typeof visits.$inferSelect
 export type Client = typeof clients.$inferSelect
-export type VisitRight = 'read' | 'write' | 'seal' | 'countersign' | 'export'
+export type VisitRight = 'read' | 'write' | 'book' | 'seal' | 'countersign' | 'export'
 
 /** One line for every look at, print of and export from a client's file, and for those refused. */
 export async function writeAudit(
@@ -34,7 +35,7 @@ export async function auditLook(me: Staff, action: AuditAction, withinMs: number
 
 /**
  * Whether a person cares for a client: the owner for all; others for those they see, have seen or
- * have entered.
+ * have entered; the desk for nobody, but it books for all.
  * @throws ProblemError 404 for an unknown client, 403 (and an audit line) for one who is not theirs
  */
 export async function clientFor(me: Staff, clientId: string, action: AuditAction): Promise<Client> {
@@ -42,7 +43,10 @@ export async function clientFor(me: Staff, clientId: string, action: AuditAction
   if (!client) throw notFound()
   if (client.erasedAt) throw erased()
   const allowed =
-    me.role === 'owner' || client.createdBy === me.id || (await seesClient(me, clientId))
+    me.role === 'owner' ||
+    (treats(me.role)
+      ? client.createdBy === me.id || (await seesClient(me, clientId))
+      : action === 'visit.book')
   const subject = subjectNow()
   // A deed has its line when it is over, a look has it now.
   if (subject) subject.clientId = clientId
@@ -67,7 +71,8 @@ async function seesClient(me: Staff, clientId: string): Promise<boolean> {
 /**
  * Rights on one visit. The owner may do all. A therapist reads the visits of clients in their care
  * and those of trainees, writes and seals their own,
- * and countersigns trainees. A trainee reads and writes their own, and never seals or exports.
+ * and countersigns trainees. A trainee reads and writes their own, and never seals or exports. The
+ * desk books and moves, and reads nothing.
  * Nobody countersigns themselves.
  */
 export async function visitRights(me: Staff, visit: Visit): Promise<Record<VisitRight, boolean>> {
@@ -77,13 +82,30 @@ export async function visitRights(me: Staff, visit: Visit): Promise<Record<Visit
     : await database().select().from(staff).where(eq(staff.id, visit.staffId))
   const forTrainee = holder?.role === 'trainee'
   if (me.role === 'owner')
-    return { read: true, write: true, seal: true, countersign: forTrainee, export: true }
+    return {
+      read: true,
+      write: true,
+      book: true,
+      seal: true,
+      countersign: forTrainee,
+      export: true,
+    }
+  if (!treats(me.role))
+    return {
+      read: false,
+      write: false,
+      book: true,
+      seal: false,
+      countersign: false,
+      export: false,
+    }
   if (me.role === 'trainee')
-    return { read: own, write: own, seal: false, countersign: false, export: false }
+    return { read: own, write: own, book: own, seal: false, countersign: false, export: false }
   const cares = own || forTrainee || (await seesClient(me, visit.clientId))
   return {
     read: cares,
     write: own,
+    book: own,
     seal: own || forTrainee,
     countersign: forTrainee && !own,
     export: own,
@@ -110,7 +132,14 @@ export async function visitFor(
   if (subject) Object.assign(subject, { clientId: visit.clientId, visitId: visit.id })
   const rights = await visitRights(me, visit)
   if (!rights[right]) {
-    if (!subject) await writeAudit(me, action ?? right, false, visit.clientId, visit.id)
+    if (!subject)
+      await writeAudit(
+        me,
+        action ?? (right === 'book' ? 'write' : right),
+        false,
+        visit.clientId,
+        visit.id,
+      )
     throw forbidden()
   }
   if (action && !subject) await writeAudit(me, action, true, visit.clientId, visit.id)
@@ -119,7 +148,7 @@ export async function visitFor(
 
 /** Clients a person may open, as a condition for lists. */
 export function inCare(me: Staff) {
-  if (me.role === 'owner') return undefined
+  if (me.role === 'owner' || !treats(me.role)) return undefined
   const treated = database()
     .select({ id: visits.id })
     .from(visits)

@@ -123,6 +123,7 @@ test('a recipe of three parts is made on the shelf, and its tray lays all of the
   await open(page, '/shelf')
   await page.getByLabel('Name, kind or ingredient').fill('Gram Flour Of The House')
   await page.getByRole('button', { name: /^Change Gram Flour/ }).click()
+  await page.getByText('Change the product', { exact: true }).click()
   await expect(page.getByLabel('Ingredients, as printed on the box')).toHaveValue(
     'Cicer Arietinum Seed Powder',
   )

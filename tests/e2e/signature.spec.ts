@@ -15,7 +15,6 @@ test("a trainee's open plan says at once that it is signed, and that a change ha
   await expect(state).toContainText("needs a colleague's countersign")
   await expect(page.getByRole('button', { name: 'Countersign' })).toHaveCount(0)
   // Signed elsewhere: nothing is tapped here.
-  await page.waitForTimeout(500)
   expect((await countersigned(owner, id)).status).toBe(200)
   await expect(state).toContainText('countersigned by')
   await owner(`/api/visits/${id}`, {

@@ -5,6 +5,7 @@ import type { StripKind } from '#core/timing/dayStrip'
 import { openStop, STOP_NAMES } from '#core/visit/stops'
 import { clock, fieldDay } from '~/composables/dates'
 import type { VisitChange } from '~/composables/day/changing'
+import { useSession } from '~/stores/session'
 import { STRIP_COLOURS } from '~/theme/colours'
 
 /** A visit as a folded band: its plan on the left edge, who and what for, how full the bowls get. */
@@ -17,6 +18,8 @@ const props = defineProps<{
   twice: readonly DeviceKind[]
 }>()
 const emit = defineEmits<{ move: []; change: [change: VisitChange] }>()
+const session = useSession()
+const NuxtLink = defineNuxtLink({})
 const stop = computed(() => openStop(props.visit.status, props.visit.stops))
 const to = computed(() => `/visits/${props.visit.id}/${stop.value}`)
 const when = computed(
@@ -26,7 +29,7 @@ const first = computed(() => props.visit.staff.split(' ')[0])
 const late = computed(() =>
   props.visit.lateMinutes > 0 ? `${props.visit.lateMinutes} min late` : '',
 )
-/** Why it stands although something is in the way goes before what it is for. */
+/** Why it is booked anyway goes before what it is for. */
 const forWhat = computed(
   () => props.visit.allowedBecause ?? props.visit.aims.map((aim) => CONCERN_NAMES[aim]).join(', '),
 )
@@ -70,13 +73,13 @@ function take(event: DragEvent) {
       <i v-for="part in parts" :key="part.at" :style="part.style" :title="part.title" />
     </div>
     <div class="words">
-      <NuxtLink :to="to" class="open"
+      <component :is="session.atDesk ? 'span' : NuxtLink" :to="to" class="open"
         ><b
           ><bdi>{{ visit.client }}</bdi></b
-        ><span v-if="visit.born" class="soft"> born {{ fieldDay(visit.born) }}</span></NuxtLink
+        ><span v-if="visit.born" class="soft"> born {{ fieldDay(visit.born) }}</span></component
       >
-      <span class="state"
-        ><b v-if="late">{{ late }}</b> {{ next }}</span
+      <span v-if="!session.atDesk || late" class="state"
+        ><b v-if="late">{{ late }}</b> {{ session.atDesk ? '' : next }}</span
       >
       <span class="when"
         >{{ when }}<span class="who"> · {{ first }}</span></span
@@ -112,8 +115,6 @@ function take(event: DragEvent) {
   gap: 8px;
   padding: 3px 8px 3px 6px;
   line-height: 1.2;
-  /* The fold of the cloth at the upper corners. */
-  clip-path: none;
 }
 .visit::before,
 .visit::after {

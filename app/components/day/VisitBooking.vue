@@ -3,6 +3,7 @@ import { FIRST_OFFERED, USUAL_MINUTES } from '#core/catalogue/rules/visit'
 import { watchDebounced } from '@vueuse/core'
 import { DateTime } from 'luxon'
 import type { Place } from '#contracts/replies/house'
+import { treats, type Role } from '#core/visit/roles'
 import type { PersonLine } from '#contracts/replies/people'
 import { apartWords, findPeople } from '~/composables/people'
 import { fieldProblem, isProblem, sayProblem, useApi } from '~/composables/useApi'
@@ -60,12 +61,15 @@ const id = crypto.randomUUID()
 const trouble = ref<unknown>(props.refused ?? null)
 const busy = ref(false)
 onMounted(async () => {
-  ;[staff.value, people.value] = await Promise.all([
-    api<{ id: string; name: string }[]>('/api/staff'),
+  const [everybody, found] = await Promise.all([
+    api<{ id: string; name: string; role: Role }[]>('/api/staff'),
     findPeople(api, ''),
   ])
+  staff.value = everybody.filter(({ role }) => treats(role))
+  people.value = found
   // Whoever books is meant, unless another is named.
-  if (!form.staffId) form.staffId = session.me?.id ?? staff.value[0]?.id ?? ''
+  const own = staff.value.find(({ id }) => id === session.me?.id) ?? staff.value[0]
+  if (!form.staffId) form.staffId = own?.id ?? ''
 })
 
 // The server finds people: the list may be longer than any page.

@@ -2,6 +2,7 @@
 import type { StaffLine, StaffLink } from '#contracts/replies/house'
 import type { Again } from '#contracts/people'
 import { LICENCE_IDS, LICENCE_NAMES, type LicenceId } from '#core/catalogue/kinds'
+import { treats } from '#core/visit/roles'
 import { useAttempt } from '~/composables/attempt'
 import { dayAndClock } from '~/composables/dates'
 import { useApi } from '~/composables/useApi'
@@ -14,6 +15,7 @@ const { busy, trouble, attempt } = useAttempt()
 const ROLES = [
   { value: 'therapist', title: 'therapist' },
   { value: 'trainee', title: 'trainee: plans are countersigned' },
+  { value: 'receptionist', title: 'receptionist: books, and sees nothing of health' },
   { value: 'owner', title: 'owner: may do everything' },
 ]
 const form = ref<StaffLine | null>(null)
@@ -152,14 +154,16 @@ function endFactor({ id, name }: StaffLine) {
       <VTextField v-model="form.email" label="E-mail" type="email" />
       <VSelect v-model="form.role" label="Role" :items="ROLES" />
       <VSelect
-        v-if="isNew"
+        v-if="isNew && treats(form.role)"
         v-model="licences"
         label="Trained and licensed for"
         :items="LICENCES"
         multiple
         chips
       />
-      <p class="soft">Licences, with their last day, are kept under Scope on the Practice page.</p>
+      <p v-if="treats(form.role)" class="soft">
+        Licences, with their last day, are kept under Scope on the Practice page.
+      </p>
       <div class="row">
         <VBtn type="submit" color="primary" :loading="busy">Save</VBtn>
         <VBtn variant="text" @click="form = null">Close</VBtn>

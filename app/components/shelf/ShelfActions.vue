@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { mdiDotsVertical } from '@mdi/js'
 import type { ShelfRow } from '#contracts/replies/shelf'
 
 /** What may be done with a product and one of its bottles. */
@@ -7,22 +8,20 @@ const emit = defineEmits<{ edit: []; receive: []; bottle: [] }>()
 </script>
 
 <template>
-  <div class="row actions">
-    <VBtn v-if="hasBottle" size="small" height="38" variant="text" @click="emit('bottle')"
-      >Bottle<span class="sr"> of {{ row.product.name }}</span></VBtn
-    >
-    <VBtn size="small" height="38" variant="text" @click="emit('receive')"
-      >Receive<span class="sr"> {{ row.product.name }}</span></VBtn
-    >
-    <VBtn size="small" height="38" variant="text" @click="emit('edit')"
-      >Change<span class="sr"> {{ row.product.name }}</span></VBtn
-    >
-  </div>
+  <VMenu>
+    <template #activator="{ props: opens }">
+      <VBtn
+        v-bind="opens"
+        :icon="mdiDotsVertical"
+        variant="text"
+        size="small"
+        :aria-label="`Change ${row.product.name}`"
+      />
+    </template>
+    <VList>
+      <VListItem v-if="hasBottle" title="This bottle" @click="emit('bottle')" />
+      <VListItem title="Receive a bottle" @click="emit('receive')" />
+      <VListItem title="Change the product" @click="emit('edit')" />
+    </VList>
+  </VMenu>
 </template>
-
-<style scoped>
-.actions {
-  gap: 0;
-  flex-wrap: nowrap;
-}
-</style>

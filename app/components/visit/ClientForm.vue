@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { fieldProblem, sayProblem, useApi } from '~/composables/useApi'
 import { useDraft } from '~/composables/useDraft'
+import { useSession } from '~/stores/session'
 
 interface Fields {
   name: string
@@ -23,6 +24,7 @@ const props = withDefaults(
 )
 const emit = defineEmits<{ close: []; saved: [id: string] }>()
 const api = useApi()
+const session = useSession()
 const id = ref(props.client?.id ?? '')
 const text = (value: unknown) => (value === null || value === undefined ? '' : String(value))
 const blank = (): Fields => ({
@@ -134,12 +136,18 @@ const err = (field: keyof Fields) => fieldProblem(trouble.value, field)
           :error-messages="err('messages')"
         />
         <VTextarea
+          v-if="!session.atDesk"
           v-model="form.medicines"
           label="Medicines, in the client's words"
           :error-messages="err('medicines')"
         />
-        <VTextarea v-model="form.notes" label="Notes" :error-messages="err('notes')" />
-        <div class="pair">
+        <VTextarea
+          v-if="!session.atDesk"
+          v-model="form.notes"
+          label="Notes"
+          :error-messages="err('notes')"
+        />
+        <div v-if="!session.atDesk" class="pair">
           <VTextField
             v-model="form.faceHeightMm"
             label="Face height, hairline to chin"

@@ -13,7 +13,9 @@ export function useHeardSignature(waits: () => boolean) {
     const id = visit.bundle?.visit.id
     if (!is || !id) return
     stream = new EventSource(`/api/visits/${id}/stream`)
-    stream.addEventListener('taps', () => void visit.reload().catch(() => {}))
+    const lookAgain = () => void visit.reload().catch(() => {})
+    // Also once the line stands: what was signed before it is not said on it.
+    for (const word of ['open', 'taps']) stream.addEventListener(word, lookAgain)
   }
   onMounted(() => watch(waits, listen, { immediate: true }))
   onScopeDispose(close)

@@ -30,12 +30,23 @@ const sorted = (by: Order['by']) => {
   if (order.value.by !== by) return 'none'
   return order.value.down ? 'descending' : 'ascending'
 }
-const { data: list, error } = await useAsyncData(
+const {
+  data: list,
+  error,
+  refresh,
+} = await useAsyncData(
   'people',
   () => peoplePage(api, sought.value ?? '', page.value, order.value),
   { watch: [sought, page, order] },
 )
 const adding = ref(false)
+/** The desk sees names only; whoever treats goes on in the file. */
+async function added(id: string) {
+  adding.value = false
+  if (!session.atDesk) await navigateTo(`/people/${id}`)
+  else search.value = ''
+  if (session.atDesk) await refresh()
+}
 const counted = computed(() => {
   const total = list.value?.total ?? 0
   return `${total} ${total === 1 ? 'person' : 'people'}${sought.value ? ' found' : ''}`
@@ -88,7 +99,8 @@ const nobody = computed(() =>
         <tbody>
           <tr v-for="person in list?.people" :key="person.id">
             <td>
-              <NuxtLink :to="`/people/${person.id}`">
+              <bdi v-if="session.atDesk">{{ person.name }}</bdi>
+              <NuxtLink v-else :to="`/people/${person.id}`">
                 <b
                   ><bdi>{{ person.name }}</bdi></b
                 >
@@ -112,12 +124,7 @@ const nobody = computed(() =>
         aria-label="Pages of people"
       />
     </div>
-    <LazyClientForm
-      v-if="adding"
-      :start-name="search"
-      @close="adding = false"
-      @saved="(id: string) => navigateTo(`/people/${id}`)"
-    />
+    <LazyClientForm v-if="adding" :start-name="search" @close="adding = false" @saved="added" />
   </div>
 </template>
 

@@ -8,7 +8,7 @@ import { acidUnknown, freeAcidOf } from '#core/dosing/freeAcid'
 import { daysBetween } from '#core/screening/asking/days'
 import { NOT_COPIED } from '#core/catalogue/products/starter'
 import { useShelfPage } from '~/composables/shelf/shelfPage'
-import { isoDayWords } from '~/composables/dates'
+import { fieldDay, isoDayWords } from '~/composables/dates'
 import { sayProblem } from '~/composables/useApi'
 import { useSession } from '~/stores/session'
 
@@ -129,7 +129,7 @@ function activesOf(product: Product): string {
                 >
               </td>
               <td class="figures">
-                {{ isoDayWords(lot.expires) }}
+                {{ fieldDay(lot.expires) }}
                 <span v-if="lot.trouble" class="tag stop">{{
                   lot.trouble.split(/,? since/)[0]
                 }}</span><span v-else-if="endsSoon(left(lot))" class="tag watch"

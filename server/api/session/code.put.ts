@@ -3,6 +3,9 @@ import { ok } from '#contracts/replies/common'
 import { route } from '../../http/route'
 import { setCode } from '../../services/session/signIn'
 
-export default route({ does: 'session.code', body: schema, reply: ok }, async ({ me, body }) => {
-  await setCode(me, body.code, body.password)
-})
+export default route(
+  { desk: true, does: 'session.code', body: schema, reply: ok },
+  async ({ me, body }) => {
+    await setCode(me, body.code, body.password)
+  },
+)

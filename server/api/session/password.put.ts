@@ -4,7 +4,7 @@ import { route } from '../../http/route'
 import { changePassword } from '../../services/staff/staffing'
 
 export default route(
-  { does: 'session.password', body: passwordPut, reply: ok },
+  { desk: true, does: 'session.password', body: passwordPut, reply: ok },
   async ({ event, me, body }) => {
     await changePassword(event, me, body.now, body.next)
   },

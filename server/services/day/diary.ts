@@ -14,6 +14,7 @@ import { warmUpOf } from '#core/catalogue/techniques/linen'
 import { setFrom } from '#core/tray/ready'
 import { toMilliseconds } from '#core/units'
 import { openInAsk } from '#core/visit/openPoints'
+import { treats } from '#core/visit/roles'
 import { wasTreated } from '#core/visit/status'
 import { callsDue } from './calls'
 import { ageOn, dayBounds, dayIn } from '../dates'
@@ -31,11 +32,12 @@ export async function readDay(me: Staff, day: string): Promise<DayPage> {
   const house = await thePractice()
   const { timeZone, cleaningMinutes } = house
   const { from, to } = dayBounds(timeZone, day)
+  const atDesk = !treats(me.role)
   const isPast = day < dayIn(timeZone, Date.now())
   const [rows, calls, dues, hours] = await Promise.all([
     dayRows(from, to),
-    isPast ? [] : callsDue(day),
-    isPast ? [] : duesOn(me, day),
+    isPast || atDesk ? [] : callsDue(day),
+    isPast || atDesk ? [] : duesOn(me, day),
     readHours(day),
   ])
   const stepsOf = (row: Booked) => rows.planned.find((plan) => plan.id === row.v.id)?.steps ?? []
@@ -61,7 +63,9 @@ export async function readDay(me: Staff, day: string): Promise<DayPage> {
     timeZone,
     cleaningMinutes,
     rooms: rows.roomRows.map(({ id, name }) => ({ id, name })),
-    visits: rows.booked.map((row) => visitOf(row, rows, day, timeZone)),
+    visits: rows.booked
+      .map((row) => visitOf(row, rows, day, timeZone))
+      .map((visit) => (atDesk ? { ...visit, ...NOTHING_OF_HEALTH } : visit)),
     fallen: rows.fallen.map(({ startsAt, as, because, ...own }) => ({
       ...own,
       startsAt: startsAt.getTime(),
@@ -78,6 +82,15 @@ export async function readDay(me: Staff, day: string): Promise<DayPage> {
     calls,
     dues,
   }
+}
+
+/** What the desk sees of a visit beside its name and its time: nothing. */
+const NOTHING_OF_HEALTH: Pick<DayVisit, 'aims' | 'strip' | 'basins' | 'devices' | 'setAt'> = {
+  aims: [],
+  strip: [],
+  basins: null,
+  devices: [],
+  setAt: null,
 }
 
 /** One visit of the day, as its band shows it. */

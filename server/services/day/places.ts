@@ -65,7 +65,11 @@ export async function freePlaces(query: z.infer<typeof placesQuery>): Promise<Pl
   const last = addDays(query.from, query.days)
   const [roomRows, people, hours, taken] = await Promise.all([
     database().select().from(rooms).where(eq(rooms.closed, false)).orderBy(asc(rooms.name)),
-    database().select().from(staff).where(eq(staff.active, true)).orderBy(asc(staff.name)),
+    database()
+      .select()
+      .from(staff)
+      .where(and(eq(staff.active, true), ne(staff.role, 'receptionist')))
+      .orderBy(asc(staff.name)),
     readHours(query.from),
     takenBetween(dayBounds(timeZone, query.from).from, dayBounds(timeZone, last).from),
   ])

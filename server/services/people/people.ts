@@ -1,7 +1,8 @@
 import { and, eq, sql } from 'drizzle-orm'
 import type { ClientFields } from '#contracts/people'
 import { clients } from '#db/schema'
-import { conflict } from '../../problem/problem'
+import { treats } from '#core/visit/roles'
+import { conflict, forbidden } from '../../problem/problem'
 import type { Client } from '../access'
 import { about } from '../auditing'
 import { database } from '../database'
@@ -22,6 +23,8 @@ export const values = (clientFields: ClientFields) => ({
 })
 
 export async function addClient(me: Staff, id: string, fields: ClientFields): Promise<void> {
+  if (!treats(me.role) && (fields.medicines !== '' || fields.notes !== ''))
+    throw forbidden('Medicines and notes are for whoever treats. Leave them empty.')
   await database()
     .insert(clients)
     .values({ id, ...values(fields), createdBy: me.id })

@@ -66,8 +66,8 @@ export async function listPeople(
 /** Whether somebody else on file has the same name. */
 const ofTheSameName = sql<boolean>`exists (
   select 1 from clients other
-  where lower(other.name) = lower(${clients.name})
-    and other.id <> ${clients.id} and other.erased_at is null)`
+  where lower(other.name) = lower(clients.name)
+    and other.id <> clients.id and other.erased_at is null)`
 
 /** The moment of the last visit that was begun, and of the next that is booked. */
 const lastBegun = sql<string | null>`max(coalesce(${visits.begunAt}, ${visits.startsAt}))
@@ -81,7 +81,7 @@ function keyOf(order: PeopleOrder, today: Date): SQL {
   if (order === 'name') return sql`lower(${clients.name})`
   if (order === 'work') return sql`lower(nullif(${clients.work}, ''))`
   const moment = order === 'last' ? lastBegun : nextBooked(today)
-  return sql`(select ${moment} from ${visits} where ${visits.clientId} = ${clients.id})`
+  return sql`(select ${moment} from ${visits} where ${visits.clientId} = clients.id)`
 }
 
 async function visitDays(ids: readonly string[], timeZone: string, today: Date) {

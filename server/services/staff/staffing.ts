@@ -1,12 +1,13 @@
 import type { StaffLink } from '#contracts/replies/house'
 import { createHash, randomBytes } from 'node:crypto'
-import { and, eq, gt, isNull, sql } from 'drizzle-orm'
+import { and, eq, gt, inArray, isNull, sql } from 'drizzle-orm'
 import type { H3Event } from 'h3'
 import type { z } from 'zod'
 import type { staffPatch, staffPost } from '#contracts/house'
-import { staff, staffLinks } from '#db/schema'
+import { treats } from '#core/visit/roles'
+import { staff, staffLinks, visits } from '#db/schema'
 import { notFound, ProblemError, refused } from '../../problem/problem'
-import { database } from '../database'
+import { database, type Transaction } from '../database'
 import { refuseCommon } from '../session/commonPasswords'
 import { hashSecret } from '../session/passwords'
 import { thePractice } from '../practice'
@@ -141,6 +142,7 @@ export async function changeStaff(
   if (before.role !== role || before.email !== email || before.active !== body.active)
     await askAgain(me, again, 'Nothing was changed.')
   await database().transaction(async (tx) => {
+    if (treats(before.role) && !treats(role)) await mustHoldNothing(tx, id)
     const done = await tx
       .update(staff)
       .set({ ...person, email })
@@ -150,6 +152,18 @@ export async function changeStaff(
     await tx.execute(roleOf(me, id, role))
     if (!body.active) await endSessions(id, { on: tx })
   })
+}
+
+/** @throws ProblemError 422 where visits are still in this person's hands */
+async function mustHoldNothing(tx: Transaction, id: string): Promise<void> {
+  const open = ['booked', 'treating', 'closing'] as const
+  const [held] = await tx
+    .select({ id: visits.id })
+    .from(visits)
+    .where(and(eq(visits.staffId, id), inArray(visits.status, open)))
+    .limit(1)
+  if (held)
+    throw refused('Visits are still in their hands: move them to a therapist, or seal them, first.')
 }
 
 /** An owner ends somebody's second factor, where its device and its codes are lost. */

@@ -1,6 +1,7 @@
 import { and, eq } from 'drizzle-orm'
 import type { z } from 'zod'
 import { asWorn } from '#core/catalogue/consultation/makeUp'
+import { treats } from '#core/visit/roles'
 import { isDue } from '#core/visit/status'
 import type { visitCreate, visitPatch } from '#contracts/visit'
 import { clients, staff, visits } from '#db/schema'
@@ -28,14 +29,7 @@ export async function addVisit(me: Staff, body: z.infer<typeof visitCreate>): Pr
     throw refused('This client is not on file.', [
       { field: 'clientId', given: body.clientId, allowed: 'a client on file' },
     ])
-  const [holder] = await database()
-    .select()
-    .from(staff)
-    .where(and(eq(staff.id, body.staffId), eq(staff.active, true)))
-  if (!holder)
-    throw refused('This person does not work here.', [
-      { field: 'staffId', given: body.staffId, allowed: 'someone who works here' },
-    ])
+  mustTreat(await worksHere(body.staffId), body.staffId)
   const { id, clientId, staffId, roomId, minutes } = body
   const wanted = { id, clientId, staffId, roomId, minutes, startsAt: new Date(body.startsAt) }
   mustLieAhead(wanted)
@@ -53,6 +47,22 @@ export async function addVisit(me: Staff, body: z.infer<typeof visitCreate>): Pr
       // Nothing is chosen for anybody: what it is for and what is worn is asked.
       .values({ ...wanted, allowedBecause, school: house.school, aims: [] })
   })
+}
+
+async function worksHere(staffId: string) {
+  const [person] = await database()
+    .select({ role: staff.role })
+    .from(staff)
+    .where(and(eq(staff.id, staffId), eq(staff.active, true)))
+  return person
+}
+/** @throws ProblemError 422 where nobody is treated by this person */
+function mustTreat(person: Pick<Staff, 'role'> | undefined, staffId: string): void {
+  if (person && treats(person.role)) return
+  throw refused(
+    person ? 'This person treats nobody. Choose a therapist.' : 'This person does not work here.',
+    [{ field: 'staffId', given: staffId, allowed: 'somebody who treats clients here' }],
+  )
 }
 
 type FellAway = NonNullable<z.infer<typeof visitPatch>['fellAway']>
@@ -120,6 +130,8 @@ export async function changeVisit(
     body
   const rest = { ...own, ...(makeUp === undefined ? {} : { makeUp: asWorn(makeUp) }) }
   mayChange(me, visit, body)
+  if (rest.staffId !== undefined && rest.staffId !== visit.staffId)
+    mustTreat(await worksHere(rest.staffId), rest.staffId)
   const { staffId = visit.staffId, roomId = visit.roomId, minutes = visit.minutes } = rest
   const wanted = {
     ...{ id: visit.id, clientId: visit.clientId, staffId, roomId, minutes },
@@ -158,9 +170,22 @@ export async function changeVisit(
   return seenVersion(done, visit, version)
 }
 
+/** What of a visit the desk may change. */
+const OF_THE_DESK: readonly string[] = [
+  'version',
+  'startsAt',
+  'minutes',
+  'staffId',
+  'roomId',
+  'lateMinutes',
+  'fellAway',
+]
+
 /** @throws ProblemError 403 or 422 where the visit, as it stands, takes no such change of this person */
 function mayChange(me: Staff, visit: Visit, body: z.infer<typeof visitPatch>): void {
   const { version: _seen, nextVisitAt: _at, movesNext: _moves, allowedBecause: _why, ...own } = body
+  if (!treats(me.role) && Object.keys(body).some((field) => !OF_THE_DESK.includes(field)))
+    throw forbidden('The desk changes time, room, therapist and lateness. Ask a therapist.')
   if (me.role === 'trainee' && own.staffId !== undefined && own.staffId !== me.id)
     throw forbidden('Trainees cannot hand on a visit. Ask a colleague.')
   const booking = own.startsAt ?? own.fellAway ?? own.roomId ?? own.staffId ?? own.minutes

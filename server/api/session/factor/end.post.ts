@@ -5,7 +5,7 @@ import { askPassword } from '../../../services/session/askPassword'
 import { endFactor } from '../../../services/session/secondFactor'
 
 export default route(
-  { does: 'session.factor-end', body: passwordAgain, reply: ok },
+  { desk: true, does: 'session.factor-end', body: passwordAgain, reply: ok },
   async ({ me, body }) => {
     await askPassword(me, body.password, 'Nothing was changed.')
     await endFactor(me, body.code)

@@ -21,6 +21,6 @@ const changeOf = ({
 }
 
 export default route(
-  { does: changeOf, body: visitPatch, reply: versioned },
-  async ({ me, id, body }) => changeVisit(me, await visitFor(me, id, 'write'), body),
+  { desk: true, does: changeOf, body: visitPatch, reply: versioned },
+  async ({ me, id, body }) => changeVisit(me, await visitFor(me, id, 'book'), body),
 )
