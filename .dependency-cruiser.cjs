@@ -1,6 +1,7 @@
 /** The core's rooms from the top of the hill to the bottom: a room imports itself and those before it, never those after. */
 const ROOMS = [
   'units',
+  'once',
   'face',
   'shapes',
   'catalogue',
@@ -24,7 +25,7 @@ const ROOMS = [
   'stock',
   'rows',
 ]
-const FILES = ['units', 'shapes']
+const FILES = ['units', 'shapes', 'once']
 const within = (room) => (FILES.includes(room) ? `^core/${room}\\.ts$` : `^core/${room}/`)
 const downhill = ROOMS.map((room, i) => ({
   name: `core-${room}`,

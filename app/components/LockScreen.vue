@@ -25,11 +25,11 @@ async function open() {
       <p class="soft">{{ session.me?.name }}</p>
       <VTextField
         v-model="code"
+        v-caret
         :label="hasCode ? 'Quick code' : 'Password'"
         type="password"
         :inputmode="hasCode ? 'numeric' : 'text'"
         autocomplete="off"
-        v-caret
         :error-messages="trouble ? [trouble] : []"
       />
       <VBtn type="submit" color="primary" block>Unlock</VBtn>

@@ -19,8 +19,12 @@ export function peoplePage(
   page = 1,
   { by, down }: Order = BY_NAME,
 ): Promise<PeoplePage> {
-  const q = words.trim().slice(0, 60)
-  const asked = new URLSearchParams({ q, page: String(page), order: by, down: String(down) })
+  const asked = new URLSearchParams({
+    q: words.trim().slice(0, 60),
+    page: String(page),
+    order: by,
+    down: String(down),
+  })
   return api<PeoplePage>(`/api/people?${asked}`)
 }
 

@@ -16,10 +16,15 @@ export default defineNuxtRouteMiddleware(async (to) => {
     const { openKeep } = await import('~/composables/keep')
     void openKeep().catch(() => {})
   }
-  if (!session.me && to.path !== '/sign-in')
+  if (session.me) return wayOf(to.path, session.me.needsFactor, session.atDesk)
+  if (to.path !== '/sign-in')
     return navigateTo({ path: '/sign-in', query: to.fullPath === '/' ? {} : { to: to.fullPath } })
-  // An owner whose house asks for a second factor sets it up before anything else.
-  if (session.me?.needsFactor && to.path !== '/you') return navigateTo('/you')
-  if (session.me && to.path === '/sign-in') return navigateTo('/')
-  if (session.atDesk && !OF_THE_DESK.includes(to.path)) return navigateTo('/')
 })
+
+/** Where somebody who is signed in goes instead of a page; nowhere where it is theirs. */
+function wayOf(path: string, needsFactor: boolean, atDesk: boolean) {
+  // An owner whose house asks for a second factor sets it up before anything else.
+  if (needsFactor && path !== '/you') return navigateTo('/you')
+  const elsewhere = path === '/sign-in' || (atDesk && !OF_THE_DESK.includes(path))
+  return elsewhere ? navigateTo('/') : undefined
+}

@@ -55,8 +55,8 @@ const err = (field: string) => fieldProblem(trouble.value, field)
       </p>
       <VTextField
         v-model="form.house"
-        label="Name of the practice"
         v-caret
+        label="Name of the practice"
         :error-messages="err('house')"
       />
       <VTextField

@@ -73,9 +73,9 @@ const noFieldsFault = computed(
       <VTextField
         v-if="wantsCode"
         v-model="code"
+        v-caret
         label="Six digits, or a recovery code"
         autocomplete="one-time-code"
-        v-caret
       />
       <p v-if="noFieldsFault" role="alert" class="tag stop">
         {{ sayProblem(trouble) }}

@@ -41,7 +41,7 @@ describe('the audit says what was done, after it was', () => {
     const trained = await prepared(owner, 'trainee', client)
     await countersigned(owner, trained)
     await patch(trained, { lateMinutes: 5 })
-    await app`update visits set starts_at = now() - interval '1 minute' where id = ${trained}`
+    await app`update visits set starts_at = now() - interval '402 days' where id = ${trained}`
     await patch(trained, { fellAway: { as: 'noShow', because: 'no word' } })
     const id = await sealedVisit(owner, 'owner', client)
     const amendment = { id: randomUUID(), after: 'better', reason: 'a word' }

@@ -2,12 +2,11 @@ import { randomUUID } from 'node:crypto'
 import { DateTime } from 'luxon'
 import postgres from 'postgres'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import type { DayPage } from '#contracts/replies/day'
 import type { HoursPage, Place, WeekDay } from '#contracts/replies/house'
-import { toPlanInput } from '#core/visit/planInput'
 import { demoId } from '#db/demo/ids'
+import { add, dayOf, tuesdaysOf, wanted } from '../support/bookings'
 import { signedIn, testUrl, type Caller } from '../support/http'
-import { bundleOf, ROOM, someone, STAFF } from '../support/visit'
+import { ROOM, someone, STAFF } from '../support/visit'
 
 const app = postgres(process.env.OAK_TEST_APP_DB ?? '', { max: 2, onnotice: () => {} })
 /** Where the house stands. */
@@ -22,20 +21,7 @@ beforeAll(async () => {
 })
 afterAll(() => app.end())
 
-/** Years ahead, a day of its own for each test; a Tuesday in the house's own time. */
-let weeks = 0
-const aTuesday = () => new Date(Date.UTC(2041, 0, 1 + 7 * ++weeks)).toISOString().slice(0, 10)
-const wanted = (day: string, clock: string, more: object = {}) => ({
-  id: randomUUID(),
-  clientId: demoId('other-30'),
-  staffId: STAFF.owner,
-  roomId: ROOM,
-  startsAt: `${day}T${clock}:00Z`,
-  minutes: 60,
-  ...more,
-})
-const add = (call: Caller, body: object) => call('/api/visits', { method: 'POST', body })
-const dayOf = async (day: string) => (await owner(`/api/day?date=${day}`)).body as DayPage
+const aTuesday = tuesdaysOf(2041)
 
 describe('a room, a person and a client are in one visit at a time', () => {
   it('is refused with what is in the way, also where there is no time to clean', async () => {
@@ -58,7 +44,7 @@ describe('a room, a person and a client are in one visit at a time', () => {
     )
     expect(client.text).toContain('The client has a visit')
     expect((await add(owner, wanted(day, '09:10', other))).status).toBe(200)
-    expect((await dayOf(day)).visits).toHaveLength(2)
+    expect((await dayOf(owner, day)).visits).toHaveLength(2)
   })
   it('holds for any number at once, and for the database alone', async () => {
     const day = aTuesday()
@@ -68,7 +54,7 @@ describe('a room, a person and a client are in one visit at a time', () => {
     const replies = await Promise.all(many)
     expect(replies.filter(({ status }) => status === 200)).toHaveLength(1)
     expect(replies.filter(({ status }) => status === 409)).toHaveLength(11)
-    const [stands] = (await dayOf(day)).visits
+    const [stands] = (await dayOf(owner, day)).visits
     await expect(
       app`insert into visits (id, client_id, staff_id, room_id, starts_at, minutes, school)
         select gen_random_uuid(), client_id, staff_id, room_id, starts_at, 30, school
@@ -85,7 +71,7 @@ describe('a room, a person and a client are in one visit at a time', () => {
         .status,
     ).not.toBe(200)
     expect((await add(owner, wanted(day, '08:00', sister))).status).toBe(200)
-    const told = (await dayOf(day)).visits.map(({ allowedBecause }) => allowedBecause)
+    const told = (await dayOf(owner, day)).visits.map(({ allowedBecause }) => allowedBecause)
     expect(told).toContain('sisters, side by side')
   })
   it('is asked when a visit moves, and a trainee hands none on', async () => {
@@ -104,78 +90,6 @@ describe('a room, a person and a client are in one visit at a time', () => {
     })
     expect((await add(trainee, own)).status).toBe(200)
     expect((await patch(own.id, { staffId: STAFF.owner }, trainee)).status).toBe(403)
-  })
-})
-
-describe('a visit that does not go as booked', () => {
-  it('falls away with how and why, and its place is free again', async () => {
-    const day = aTuesday()
-    const visit = wanted(day, '08:00')
-    await add(owner, visit)
-    const fellAway = { as: 'calledOff', because: 'the ferry was late' }
-    const body = { version: 1, fellAway }
-    expect((await owner(`/api/visits/${visit.id}`, { method: 'PATCH', body })).status).toBe(200)
-    expect((await dayOf(day)).visits).toHaveLength(0)
-    expect((await add(owner, wanted(day, '08:00'))).status).toBe(200)
-    const [row] = await app`select fell_away, fell_away_because from visits where id = ${visit.id}`
-    expect(row).toEqual({ fell_away: 'calledOff', fell_away_because: 'the ferry was late' })
-  })
-  it('is no no-show before its time has come', async () => {
-    const visit = wanted(aTuesday(), '08:00')
-    await add(owner, visit)
-    const noShow = (version: number) =>
-      owner(`/api/visits/${visit.id}`, {
-        method: 'PATCH',
-        body: { version, fellAway: { as: 'noShow', because: '' } },
-      })
-    const early = await noShow(1)
-    expect(early.status).toBe(422)
-    expect(early.text).toContain('has not begun yet')
-    await app`update visits set starts_at = now() - interval '1 minute' where id = ${visit.id}`
-    expect((await noShow(1)).status).toBe(200)
-  })
-  it('is booked again where its place is still free, and seen on its day until then', async () => {
-    const day = aTuesday()
-    const visit = wanted(day, '08:00')
-    await add(owner, visit)
-    const change = (body: object, call = owner) =>
-      call(`/api/visits/${visit.id}`, { method: 'PATCH', body })
-    expect((await change({ version: 1, fellAway: null })).status, 'nothing to take back').toBe(422)
-    await change({ version: 1, fellAway: { as: 'calledOff', because: 'ill' } })
-    const { fallen } = await dayOf(day)
-    expect(fallen).toMatchObject([{ id: visit.id, version: 2, as: 'calledOff', because: 'ill' }])
-    const other = wanted(day, '08:00')
-    await add(owner, other)
-    expect((await change({ version: 2, fellAway: null }, therapist)).status).toBe(409)
-    const off = { version: 1, fellAway: { as: 'calledOff', because: '' } }
-    await owner(`/api/visits/${other.id}`, { method: 'PATCH', body: off })
-    expect((await change({ version: 1, fellAway: null })).status, 'seen too early').toBe(409)
-    expect((await change({ version: 2, fellAway: null })).status).toBe(200)
-    const { visits, fallen: left } = await dayOf(day)
-    expect(visits.map(({ id }) => id)).toEqual([visit.id])
-    expect(left.map(({ id }) => id)).toEqual([other.id])
-  })
-  it('is booked and moved to a time to come only; who walks in during it still is', async () => {
-    const behind = (minutes: number) => new Date(Date.now() - minutes * 60_000).toISOString()
-    const over = wanted(aTuesday(), '08:00', { startsAt: behind(61) })
-    const late = await add(owner, over)
-    expect([late.status, late.text.includes('That time is over')]).toEqual([422, true])
-    const walkIn = wanted(aTuesday(), '08:00', {
-      startsAt: behind(5),
-      allowedBecause: 'walked in',
-    })
-    expect((await add(owner, walkIn)).status).toBe(200)
-    const body = { version: 1, startsAt: behind(90) }
-    expect((await owner(`/api/visits/${walkIn.id}`, { method: 'PATCH', body })).status).toBe(422)
-    await app`update visits set status = 'cancelled' where id = ${walkIn.id}`
-  })
-  it('a client who came late has a shorter plan', async () => {
-    const visit = wanted(aTuesday(), '08:00')
-    await add(owner, visit)
-    const before = toPlanInput(await bundleOf(owner, visit.id)).slotMinutes
-    const body = { version: 1, lateMinutes: 20 }
-    expect((await owner(`/api/visits/${visit.id}`, { method: 'PATCH', body })).status).toBe(200)
-    expect(toPlanInput(await bundleOf(owner, visit.id)).slotMinutes).toBe(before - 20)
   })
 })
 
@@ -204,7 +118,7 @@ describe('hours, closures and leave', () => {
     const places = (await owner(`/api/places?${asked}`)).body as Place[]
     const clock = new Intl.DateTimeFormat('en-GB', {
       timeStyle: 'short',
-      timeZone: (await dayOf(day)).timeZone,
+      timeZone: (await dayOf(owner, day)).timeZone,
     })
     const of = (staffId: string, roomId: string) =>
       places
@@ -231,10 +145,10 @@ describe('hours, closures and leave', () => {
     await keep(null, [])
     expect((await owner('/api/absences', { method: 'POST', body: away })).status).toBe(200)
     expect((await add(owner, wanted(day, '08:00'))).text).toContain('away that day: a course')
-    expect((await dayOf(day)).away).toEqual([{ staff: 'Ilse Varga', word: 'a course' }])
+    expect((await dayOf(owner, day)).away).toEqual([{ staff: 'Ilse Varga', word: 'a course' }])
     const shut = { ...away, id: randomUUID(), staffId: null, word: 'the feast' }
     await owner('/api/absences', { method: 'POST', body: shut })
-    expect((await dayOf(day)).shut).toBe('the feast')
+    expect((await dayOf(owner, day)).shut).toBe('the feast')
     const hours = (await owner('/api/hours')).body as HoursPage
     for (const own of hours.absences)
       expect((await owner(`/api/absences/${own.id}`, { method: 'DELETE' })).status).toBe(200)
@@ -261,7 +175,7 @@ describe('a course of visits', () => {
       )
     ).body as Place[]
   const bookedFor = async (places: readonly Place[]) => {
-    const days = await Promise.all(places.map(({ day }) => dayOf(day)))
+    const days = await Promise.all(places.map(({ day }) => dayOf(owner, day)))
     return days.flatMap(({ visits }) => visits.filter(({ clientId }) => clientId === who)).length
   }
   const asBody = (places: readonly Place[]) => ({

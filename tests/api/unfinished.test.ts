@@ -2,7 +2,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import postgres from 'postgres'
 import type { DayPage } from '#contracts/replies/day'
 import { signedIn, testUrl, type Caller } from '../support/http'
-import { bundleOf, countersigned, prepared, sealedVisit, someone, treating } from '../support/visit'
+import { bundleOf, countersigned, prepared, someone, treating } from '../support/visit'
 
 const app = postgres(process.env.OAK_TEST_APP_DB ?? '', { max: 1, onnotice: () => {} })
 let owner: Caller
@@ -30,26 +30,20 @@ describe('what waits for a hand is due on Day', () => {
     expect(await dueTo(trainee, name)).toEqual([`${name}: your plan is not signed yet`])
     expect((await countersigned(owner, id)).status).toBe(200)
     for (const call of [owner, therapist, trainee]) expect(await dueTo(call, name)).toEqual([])
-    // Another plan than was signed waits again.
-    const { steps } = (await bundleOf(owner, id)).plans[0] ?? { steps: [] }
-    const shorter = steps.map((step, at) => (at === 0 ? { ...step, minutes: 3 } : step))
-    await trainee(`/api/visits/${id}/plan`, { method: 'PUT', body: { steps: shorter } })
+    // What was signed has become something else: it waits again.
+    const { version } = (await bundleOf(owner, id)).visit
+    const body = { version, evening: true }
+    expect((await trainee(`/api/visits/${id}`, { method: 'PATCH', body })).status).toBe(200)
     expect(await dueTo(owner, name)).toEqual([`Sign the plan for ${name}`])
   })
   it('a treatment of days ago that was never ended or sealed, to its therapist and the owner', async () => {
     const name = 'Left Unsealed'
     const id = await treating(owner, 'owner', await someone(owner, name))
     expect(await dueTo(owner, name), 'of today the card says so').toEqual([])
-    await app`update visits set starts_at = now() - interval '3 days' where id = ${id}`
+    await app`update visits set starts_at = now() - interval '403 days' where id = ${id}`
     expect(await dueTo(owner, name)).toEqual([`${name}: the treatment was never ended`])
     expect(await dueTo(therapist, name)).toEqual([])
     await app`update visits set status = 'closing' where id = ${id}`
     expect(await dueTo(owner, name)).toEqual([`${name}: the record is not sealed`])
-  })
-  it('nothing of a record that is sealed', async () => {
-    const name = 'Sealed And Done'
-    const id = await sealedVisit(owner, 'owner', await someone(owner, name))
-    await app`update visits set starts_at = now() - interval '3 days' where id = ${id}`
-    expect(await dueTo(owner, name)).toEqual([])
   })
 })

@@ -25,10 +25,10 @@ const whole = computed(() => password.value !== '' && (!props.factor || code.val
         <slot />
         <VTextField
           v-model="password"
+          v-caret
           label="Your password, once more"
           type="password"
           autocomplete="current-password"
-          v-caret
         />
         <VTextField
           v-if="factor"

@@ -28,10 +28,10 @@ const add = () => keep({ id: crypto.randomUUID(), name: name.value, closed: fals
         <form v-if="renaming?.id === room.id" class="row" @submit.prevent="keep(renaming)">
           <VTextField
             v-model="renaming.name"
+            v-caret
             class="name"
             label="Name of the room"
             density="compact"
-            v-caret
           />
           <VBtn type="submit" variant="outlined" :loading="busy">Save</VBtn>
         </form>

@@ -150,7 +150,7 @@ function endFactor({ id, name }: StaffLine) {
       {{ link.until }}:<br /><code>{{ link.address }}</code>
     </p>
     <form v-if="form" class="stack" novalidate @submit.prevent="save">
-      <VTextField v-model="form.name" label="Name" v-caret />
+      <VTextField v-model="form.name" v-caret label="Name" />
       <VTextField v-model="form.email" label="E-mail" type="email" />
       <VSelect v-model="form.role" label="Role" :items="ROLES" />
       <VSelect

@@ -59,7 +59,7 @@ async function keep(retired = props.row?.retired ?? false) {
       <form class="stack pa-5" novalidate @submit.prevent="keep()">
         <h2>{{ row ? 'Change the product' : 'Add a product' }}</h2>
         <div class="pair">
-          <VTextField v-model="form.name" label="Name" v-caret :error-messages="err('name')" />
+          <VTextField v-model="form.name" v-caret label="Name" :error-messages="err('name')" />
           <VTextField v-model="form.line" label="Line" :error-messages="err('line')" />
           <VSelect v-model="form.kind" label="Kind" :items="kinds" />
           <VSelect

@@ -36,7 +36,7 @@ const stopped = computed(() =>
       <div class="stack pa-5">
         <h2>Recall a lot</h2>
         <form v-if="!found" class="stack" novalidate @submit.prevent="stop">
-          <VTextField v-model="code" label="Code on the bottles" v-caret />
+          <VTextField v-model="code" v-caret label="Code on the bottles" />
           <VTextField v-model="reason" label="Reason" />
           <p v-if="trouble" role="alert" class="tag stop">{{ trouble }}</p>
           <VBtn

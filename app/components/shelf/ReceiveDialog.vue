@@ -45,8 +45,8 @@ const err = (field: string) => fieldProblem(trouble.value, field)
         <h2>Receive: {{ product.name }}</h2>
         <VTextField
           v-model="code"
-          label="Code on the bottle"
           v-caret
+          label="Code on the bottle"
           :error-messages="err('code')"
         />
         <DayField v-model="expires" label="Good until" :error-messages="err('expires')" />

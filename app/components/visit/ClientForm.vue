@@ -112,7 +112,7 @@ const err = (field: keyof Fields) => fieldProblem(trouble.value, field)
       <form class="stack pa-5" novalidate @submit.prevent="save">
         <h2>{{ client ? 'Edit the client' : 'Add a client' }}</h2>
         <p v-if="restored" class="tag calm">Your unsaved entries are back.</p>
-        <VTextField v-model="form.name" label="Name" :error-messages="err('name')" v-caret />
+        <VTextField v-model="form.name" v-caret label="Name" :error-messages="err('name')" />
         <OfThisName v-if="!client" :name="form.name" />
         <div class="pair">
           <DayField
