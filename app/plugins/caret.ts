@@ -1,3 +1,5 @@
+import { SECOND_MS } from '#core/units'
+
 /**
  * `v-caret` on the first field of a form that opens: writing begins there. A hand that is already at
  * another field of that form keeps it; a caret that jumps would put the words into the wrong field.
@@ -10,7 +12,7 @@ export default defineNuxtPlugin((nuxt) => {
       const field = root.matches(FIELD) ? root : root.querySelector<HTMLElement>(FIELD)
       const form = root.closest('form,[role=dialog]')
       // A dialog that is still unfolding takes no caret: asked again with each frame until it does.
-      const unfolded = performance.now() + 1000
+      const unfolded = performance.now() + SECOND_MS
       const begin = () => {
         const at = document.activeElement
         if (!field?.isConnected || (at?.matches(FIELD) && form?.contains(at))) return

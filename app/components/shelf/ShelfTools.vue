@@ -59,11 +59,14 @@ const set = (key: 'retired' | 'empty' | 'low', on: boolean | null) => {
   margin: 10px 0 14px;
   align-items: center;
 }
+/* Widths that nothing loaded later changes: a row that wraps moves the whole shelf. */
 .search {
-  min-width: 260px;
+  flex: 1 1 0;
+  min-width: 180px;
   max-width: 380px;
 }
 .sort {
-  max-width: 190px;
+  flex: none;
+  width: 173px;
 }
 </style>
