@@ -106,8 +106,8 @@ const goTo = (day: string) => day && navigateTo(`/?date=${day}`)
         <h1>{{ heading }}</h1>
         <p class="soft">{{ counted }}</p>
       </div>
-      <WeekBowls v-if="week && page" :week="week" :day="page.day" />
-      <div class="row">
+      <WeekBowls v-if="week && page" class="noprint" :week="week" :day="page.day" />
+      <div class="row noprint">
         <VBtn
           variant="outlined"
           :icon="mdiPrinterOutline"
@@ -121,7 +121,7 @@ const goTo = (day: string) => day && navigateTo(`/?date=${day}`)
       </div>
     </header>
     <p v-if="error || trouble" role="alert" class="tag stop">{{ trouble || sayProblem(error) }}</p>
-    <p v-if="done" role="status" class="row moved">
+    <p v-if="done" role="status" class="row moved noprint">
       <span>{{ done.words }}</span>
       <VBtn variant="outlined" size="small" @click="takeBack()">Undo</VBtn>
     </p>
@@ -143,7 +143,7 @@ const goTo = (day: string) => day && navigateTo(`/?date=${day}`)
         />
       </div>
       <DueToday :page="page" @made="refresh" @back="takeBack">
-        <div class="row tools">
+        <div class="row tools noprint">
           <DayField
             whole
             :model-value="page.day"
@@ -157,14 +157,21 @@ const goTo = (day: string) => day && navigateTo(`/?date=${day}`)
         </div>
         <VTextField
           v-model="sought"
-          class="mt-3"
+          class="mt-3 noprint"
           type="search"
           label="Find on this day"
           density="compact"
           maxlength="60"
           hide-details
         />
-        <VSwitch v-model="mine" label="Only mine" hide-details density="compact" color="primary" />
+        <VSwitch
+          v-model="mine"
+          class="noprint"
+          label="Only mine"
+          hide-details
+          density="compact"
+          color="primary"
+        />
       </DueToday>
     </div>
     <LazyVisitBooking
@@ -212,6 +219,7 @@ const goTo = (day: string) => day && navigateTo(`/?date=${day}`)
   flex: 1;
 }
 .rooms {
+  --room-name: 32px;
   display: grid;
   grid-auto-flow: column;
   grid-auto-columns: minmax(0, 1fr);
@@ -222,6 +230,14 @@ const goTo = (day: string) => day && navigateTo(`/?date=${day}`)
 @media (max-width: 1000px) {
   .body {
     grid-template-columns: minmax(0, 1fr);
+  }
+}
+.many .rooms {
+  --room-name: 44px;
+}
+@media (max-width: 1100px) {
+  h1 {
+    font-size: 1.45rem;
   }
 }
 @media (max-width: 1500px) {

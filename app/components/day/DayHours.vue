@@ -19,7 +19,7 @@ defineProps<{ layout: DayLayout; now: number | null }>()
 <style scoped>
 .hours {
   position: relative;
-  margin-top: 39px;
+  margin-top: calc(var(--room-name) + 7px);
 }
 .hours span,
 .now {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { DayVisit } from '#contracts/replies/day'
-import { CONCERN_NAMES, DEVICE_SHORT, type DeviceKind } from '#core/catalogue/kinds'
+import { CONCERN_NAMES, type DeviceKind } from '#core/catalogue/kinds'
 import type { StripKind } from '#core/timing/dayStrip'
 import { openStop, STOP_NAMES } from '#core/visit/stops'
 import { clock, fieldDay } from '~/composables/dates'
@@ -53,13 +53,6 @@ const parts = computed(() =>
     style: { flexGrow: minutes, background: STRIP_COLOURS[kind] },
   })),
 )
-const pegs = computed(() =>
-  [...new Set(props.visit.devices.map(({ kind }) => kind))].map((kind) => ({
-    kind,
-    name: DEVICE_SHORT[kind],
-    twice: props.twice.includes(kind),
-  })),
-)
 const held = computed(() => props.visit.status === 'booked')
 function take(event: DragEvent) {
   event.dataTransfer?.setData('text/plain', props.visit.id)
@@ -73,35 +66,35 @@ function take(event: DragEvent) {
       <i v-for="part in parts" :key="part.at" :style="part.style" :title="part.title" />
     </div>
     <div class="words">
-      <component :is="session.atDesk ? 'span' : NuxtLink" :to="to" class="open"
-        ><b
-          ><bdi>{{ visit.client }}</bdi></b
-        ><span v-if="visit.born" class="soft"> born {{ fieldDay(visit.born) }}</span></component
-      >
-      <span v-if="!session.atDesk || late" class="state"
-        ><b v-if="late">{{ late }}</b> {{ session.atDesk ? '' : next }}</span
-      >
-      <span class="when"
-        >{{ when }}<span class="who"> · {{ first }}</span></span
-      >
-      <span class="acts">
-        <MiniBasins v-if="visit.basins" :basins="visit.basins" />
-        <VisitChanges
-          v-if="held"
-          :visit="visit"
-          :zone="zone"
-          :now="now"
-          @move="emit('move')"
-          @change="(change) => emit('change', change)"
-        />
-      </span>
+      <div class="line top">
+        <component :is="session.atDesk ? 'span' : NuxtLink" :to="to" class="open"
+          ><b
+            ><bdi>{{ visit.client }}</bdi></b
+          ><span v-if="visit.born" class="soft"> born {{ fieldDay(visit.born) }}</span></component
+        >
+        <span v-if="!session.atDesk || late" class="state"
+          ><b v-if="late">{{ late }}</b> {{ session.atDesk ? '' : next }}</span
+        >
+      </div>
+      <div class="line">
+        <span class="when"
+          >{{ when }}<span class="who"> · {{ first }}</span></span
+        >
+        <span class="acts">
+          <MiniBasins v-if="visit.basins" :basins="visit.basins" />
+          <VisitChanges
+            v-if="held"
+            :visit="visit"
+            :zone="zone"
+            :now="now"
+            @move="emit('move')"
+            @change="(change) => emit('change', change)"
+          />
+        </span>
+      </div>
       <em>{{ forWhat }}</em>
     </div>
-    <ul v-if="pegs.length" class="pegs" aria-label="Devices">
-      <li v-for="peg in pegs" :key="peg.kind" :class="{ twice: peg.twice }">
-        {{ peg.name }}<span v-if="peg.twice" class="sr"> wanted twice</span>
-      </li>
-    </ul>
+    <DevicePegs :devices="visit.devices" :twice="twice" />
   </article>
 </template>
 
@@ -152,18 +145,15 @@ function take(event: DragEvent) {
   flex: 1;
   min-width: 0;
   overflow: hidden;
-  display: grid;
-  grid-template:
-    'name state' auto
-    'when acts' 18px
-    'aims aims' 18px / minmax(0, 1fr) auto;
-  gap: 0 8px;
+}
+.line {
+  display: flex;
   align-items: center;
-  align-content: start;
+  justify-content: space-between;
+  gap: 0 8px;
 }
 /* Whose hour it is, is read at every width: the name takes the lines that it needs. */
 .open {
-  grid-area: name;
   color: var(--ink);
   text-decoration: none;
   overflow-wrap: anywhere;
@@ -178,54 +168,24 @@ em {
   text-overflow: ellipsis;
   white-space: nowrap;
 }
-.when {
-  grid-area: when;
-}
 .when,
 .state {
   font-size: 0.8125rem;
   color: var(--ink-soft);
 }
-.state {
-  grid-area: state;
-}
 .state b {
   color: var(--berry);
 }
 .acts {
-  grid-area: acts;
   display: flex;
   align-items: center;
   gap: 8px;
 }
 em {
-  grid-area: aims;
+  display: block;
   font-family: var(--serif);
   font-size: 0.875rem;
   color: var(--basin);
-}
-.pegs {
-  list-style: none;
-  padding: 0;
-  margin: 0;
-  position: absolute;
-  left: calc(100% + 2px);
-  top: 8px;
-  z-index: 1;
-}
-.pegs li {
-  background: var(--oak);
-  color: var(--chalk);
-  font-size: 0.75rem;
-  line-height: 1.3;
-  padding: 0 7px 0 10px;
-  margin-bottom: 2px;
-  white-space: nowrap;
-  border-radius: 2px 7px 7px 2px;
-  clip-path: polygon(8px 0, 100% 0, 100% 100%, 8px 100%, 0 50%);
-}
-.pegs .twice {
-  background: var(--berry);
 }
 @container cloth (max-width: 300px) {
   .acts > svg,
@@ -234,8 +194,17 @@ em {
   }
 }
 @container cloth (max-width: 180px) {
-  .words {
-    grid-template-areas: 'name name' 'when acts' 'state state';
+  .visit {
+    right: 3px;
+    margin-left: -7px;
+    gap: 4px;
+    padding-inline: 4px 2px;
+  }
+  .top {
+    display: block;
+  }
+  .when {
+    font-size: 0.75rem;
   }
   .who,
   em {
@@ -243,7 +212,11 @@ em {
   }
   .strip {
     width: 6px;
-    margin-right: -4px;
+  }
+}
+@media print {
+  .acts {
+    display: none;
   }
 }
 </style>

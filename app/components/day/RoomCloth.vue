@@ -99,8 +99,13 @@ h2 {
   font-size: 1.15rem;
 }
 .many h2 {
+  height: var(--room-name);
   padding-inline: 0;
+  display: flex;
+  align-items: flex-end;
   font-size: 1rem;
+  line-height: 1.15;
+  overflow: hidden;
   overflow-wrap: anywhere;
 }
 .rod {
@@ -108,6 +113,9 @@ h2 {
   margin-inline: -12px;
   border-radius: 4px;
   background: var(--oak-deep);
+}
+.many .rod {
+  margin-inline: -5px;
 }
 .weave {
   position: relative;

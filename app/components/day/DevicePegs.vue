@@ -1,0 +1,56 @@
+<script setup lang="ts">
+import { DEVICE_SHORT, type DeviceKind } from '#core/catalogue/kinds'
+
+/** The devices that a visit wants, pegged to the side of its card. */
+const props = defineProps<{
+  devices: readonly { kind: DeviceKind }[]
+  /** Those that are wanted twice at once. */
+  twice: readonly DeviceKind[]
+}>()
+const pegs = computed(() =>
+  [...new Set(props.devices.map(({ kind }) => kind))].map((kind) => ({
+    kind,
+    name: DEVICE_SHORT[kind],
+    twice: props.twice.includes(kind),
+  })),
+)
+</script>
+
+<template>
+  <ul v-if="pegs.length" class="pegs" aria-label="Devices">
+    <li v-for="peg in pegs" :key="peg.kind" :class="{ twice: peg.twice }">
+      {{ peg.name }}<span v-if="peg.twice" class="sr"> wanted twice</span>
+    </li>
+  </ul>
+</template>
+
+<style scoped>
+.pegs {
+  list-style: none;
+  padding: 0;
+  margin: 0;
+  position: absolute;
+  left: calc(100% + 2px);
+  top: 8px;
+  z-index: 1;
+}
+.pegs li {
+  background: var(--oak);
+  color: var(--chalk);
+  font-size: 0.75rem;
+  line-height: 1.3;
+  padding: 0 7px 0 10px;
+  margin-bottom: 2px;
+  white-space: nowrap;
+  border-radius: 2px 7px 7px 2px;
+  clip-path: polygon(8px 0, 100% 0, 100% 100%, 8px 100%, 0 50%);
+}
+.pegs .twice {
+  background: var(--berry);
+}
+@container cloth (max-width: 180px) {
+  .pegs {
+    inset: auto 4px 2px auto;
+  }
+}
+</style>
