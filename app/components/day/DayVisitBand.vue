@@ -200,18 +200,17 @@ em {
     gap: 4px;
     padding-inline: 4px 2px;
   }
-  .top {
+  .top,
+  .state {
     display: block;
   }
   .when {
     font-size: 0.75rem;
   }
   .who,
+  .strip,
   em {
     display: none;
-  }
-  .strip {
-    width: 6px;
   }
 }
 @media print {

@@ -49,8 +49,12 @@ const pegs = computed(() =>
   background: var(--berry);
 }
 @container cloth (max-width: 180px) {
+  /* A narrow room has no side to peg to: what is wanted twice is said on the card's edge. */
   .pegs {
-    inset: auto 4px 2px auto;
+    inset: auto auto calc(100% - 6px) 4px;
+  }
+  .pegs li:not(.twice) {
+    display: none;
   }
 }
 </style>
