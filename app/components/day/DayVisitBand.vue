@@ -13,7 +13,6 @@ const props = defineProps<{
   visit: DayVisit
   zone: string
   clash: boolean
-  /** Milliseconds since 1970. */ now: number
   /** Devices of it that are wanted twice at once. */
   twice: readonly DeviceKind[]
 }>()
@@ -86,7 +85,6 @@ function take(event: DragEvent) {
             v-if="held"
             :visit="visit"
             :zone="zone"
-            :now="now"
             @move="emit('move')"
             @change="(change) => emit('change', change)"
           />
@@ -187,9 +185,13 @@ em {
   font-size: 0.875rem;
   color: var(--basin);
 }
-@container cloth (max-width: 300px) {
-  .acts > svg,
+@container cloth (max-width: 420px) {
   .acts :deep(.word) {
+    display: none;
+  }
+}
+@container cloth (max-width: 300px) {
+  .acts > svg {
     display: none;
   }
 }

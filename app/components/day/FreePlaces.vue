@@ -10,6 +10,8 @@ const props = defineProps<{
   from: string
   minutes: number
   staffId: string
+  /** The room that is thought of: where it is free, it is the one that is offered. */
+  roomId: string
   /** Whom it is for, once that is known. */
   clientId: string
   /** The visit that is moved, if one is. */
@@ -18,19 +20,27 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ choose: [place: Place] }>()
 /** So many are shown; the day and the person narrow them. */
-const SHOWN = 12
+const SHOWN = 20
 const HALF_HOUR_MS = 1_800_000
 const api = useApi()
 const places = ref<Place[]>([])
 const trouble = ref('')
 const asked = ref(false)
 const words = (place: Place) => `${clock(place.startsAt, props.zone)} ${place.room}`
+/** Each moment once, so that a day is seen whole in a house of many rooms. */
+const moments = computed(() => {
+  const own = new Map<number, Place>()
+  for (const place of places.value)
+    if (!own.has(place.startsAt) || place.roomId === props.roomId) own.set(place.startsAt, place)
+  return [...own.values()]
+})
 /** Where there are many, those on the half hours. */
 const offered = computed(() => {
-  const halves = places.value.filter(({ startsAt }) => startsAt % HALF_HOUR_MS === 0)
-  return (places.value.length > SHOWN && halves.length > 0 ? halves : places.value).slice(0, SHOWN)
+  const halves = moments.value.filter(({ startsAt }) => startsAt % HALF_HOUR_MS === 0)
+  const many = moments.value.length > SHOWN && halves.length > 0
+  return (many ? halves : moments.value).slice(0, SHOWN)
 })
-/** One line a day; a moment free in two rooms stands twice. */
+/** One line a day. */
 const byDay = computed(() => {
   const days = new Map<string, Place[]>()
   for (const place of offered.value) days.set(place.day, [...(days.get(place.day) ?? []), place])

@@ -72,7 +72,6 @@ function drop(event: DragEvent) {
           :visit="visit"
           :zone="page.timeZone"
           :clash="clashes(visit.id)"
-          :now="page.now"
           :twice="twice(visit.id)"
           :style="layout.styleOf(visit)"
           @move="emit('move', visit)"

@@ -193,6 +193,7 @@ async function save() {
           :from="form.day"
           :minutes="Number(form.minutes)"
           :staff-id="form.staffId"
+          :room-id="form.roomId"
           :client-id="form.clientId"
           :visit-id="visit?.id"
           :zone="zone"
@@ -219,5 +220,9 @@ async function save() {
 .fields > * {
   flex: 1;
   min-width: 120px;
+}
+/* A day of another year is read whole. */
+.fields > :first-child {
+  flex: 1.4;
 }
 </style>

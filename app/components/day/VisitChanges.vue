@@ -6,12 +6,13 @@ import { clock } from '~/composables/dates'
 import type { VisitChange } from '~/composables/day/changing'
 
 /** A visit that does not go as booked: it is moved, begins late, or falls away with how and why. */
-const props = defineProps<{ visit: DayVisit; zone: string; now: number }>()
+const props = defineProps<{ visit: DayVisit; zone: string }>()
 const emit = defineEmits<{ move: []; change: [change: VisitChange] }>()
 const open = ref(false)
 const because = ref('')
 const late = ref('10')
-const due = computed(() => isDue(props.visit.startsAt, props.now))
+/** Looked at when the menu opens: the page may have stood there for hours. */
+const due = computed(() => open.value && isDue(props.visit.startsAt, Date.now()))
 function change(own: VisitChange) {
   open.value = false
   emit('change', own)

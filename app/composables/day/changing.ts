@@ -28,18 +28,15 @@ export function useChanging(
   const api = useApi()
   const done = ref<{ id: string; version: number; words: string; back: Body } | null>(null)
   const trouble = ref('')
-  const busy = ref(false)
 
   async function put(id: string, version: number, body: Body) {
     trouble.value = ''
-    busy.value = true
     try {
       return await api<{ version: number }>(`/api/visits/${id}`, {
         method: 'PATCH',
         body: { version, ...body },
       })
     } finally {
-      busy.value = false
       await reload()
     }
   }
@@ -81,5 +78,5 @@ export function useChanging(
       trouble.value = sayProblem(problem)
     }
   }
-  return { done, busy, trouble, change, drop, takeBack }
+  return { done, trouble, change, drop, takeBack }
 }

@@ -146,6 +146,7 @@ const nobody = computed(() =>
   align-items: center;
   gap: 4px;
   min-height: 32px;
+  padding: 0;
   border: 0;
   background: none;
   color: inherit;
