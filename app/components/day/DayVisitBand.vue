@@ -144,11 +144,13 @@ function take(event: DragEvent) {
   min-width: 0;
   overflow: hidden;
 }
+/* As high before its button is there as after. */
 .line {
   display: flex;
   align-items: center;
   justify-content: space-between;
   gap: 0 8px;
+  min-height: 18px;
 }
 /* Whose hour it is, is read at every width: the name takes the lines that it needs. */
 .open {
@@ -181,6 +183,7 @@ em {
 }
 em {
   display: block;
+  min-height: 18px;
   font-family: var(--serif);
   font-size: 0.875rem;
   color: var(--basin);

@@ -86,6 +86,7 @@ function move() {
 
 <style scoped>
 .change {
+  height: 26px;
   min-width: 26px;
   padding: 0 4px;
   margin-block: -4px;
