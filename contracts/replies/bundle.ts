@@ -209,6 +209,9 @@ export const visitBundle: z.ZodType<VisitBundle> = z.strictObject({
   usedProducts: z.array(text),
   shelf: z.array(shelfItem),
   devices: z.array(z.enum(DEVICE_KINDS)),
+  inUse: z.array(
+    z.strictObject({ kind: z.enum(DEVICE_KINDS), from: z.number(), to: z.number(), words: text }),
+  ),
   held: z.array(z.enum(TOOL_IDS)),
   laid: z.array(text),
   events: z.array(keptTap),

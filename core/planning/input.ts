@@ -14,10 +14,16 @@ import type { PastWork } from '../load/rest'
 import type { Answers } from '../screening/asking/answers'
 import type { Verdict } from '../screening/verdict/verdict'
 import type { Profile } from '../skin/profile'
+import type { DeviceTime } from '../timing/sharedDevices'
 
 export interface ShelfItem {
   product: Product
   lots: readonly Lot[]
+}
+
+/** A device that another room uses for a while: "in the Stove room from 10:20 to 10:35". */
+export interface DeviceInUse extends DeviceTime {
+  words: string
 }
 
 /**
@@ -50,6 +56,8 @@ export interface PlanInput {
   /** Products suspected of a reaction of this client, each with why it stays on the shelf. */
   suspected: Readonly<Record<string, string>>
   devices: readonly DeviceKind[]
+  /** Devices that other rooms use during this visit: minutes from its start, and where and when in words. */
+  inUse?: readonly DeviceInUse[]
   /** Tools of which none is clean: nothing that needs one can be done. */
   held?: readonly ToolId[]
   licences: readonly LicenceId[]

@@ -94,6 +94,7 @@ export function visitBundle(more: Partial<VisitBundle> = {}): VisitBundle {
     ...NOTHING_BEFORE,
     shelf: [...shelf],
     devices: [...devices],
+    inUse: [],
     held: [],
     laid: [],
     ...more,

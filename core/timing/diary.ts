@@ -2,6 +2,14 @@ import { MINUTE_MS } from '../units'
 import type { DeviceKind } from '../catalogue/kinds'
 import type { PlanStep } from '../catalogue/techniques/step'
 import { TECHNIQUES } from '../catalogue/techniques/techniques'
+import {
+  clashesOf,
+  inUseFor,
+  type DeviceTime,
+  type StepDevice,
+  type DeviceUse,
+  type OwnDevice,
+} from './sharedDevices'
 
 /**
  * A booked visit as the day's diary sees it. Times are milliseconds since 1970; cleaning follows
@@ -16,7 +24,7 @@ export interface Booking {
   minutes: number
   cleaningMinutes: number
   /** Devices shared between rooms that the visit needs, and when: minutes from its start. */
-  devices: readonly { kind: DeviceKind; from: number; to: number }[]
+  devices: readonly DeviceTime[]
 }
 
 export interface DiaryConflict {
@@ -29,12 +37,25 @@ export interface DiaryConflict {
 
 const overlap = (a0: number, a1: number, b0: number, b1: number) => a0 < b1 && b0 < a1
 
+/** When a booking wants its devices, in minutes since 1970. */
+const usesOf = ({ roomId, start, devices }: Booking): DeviceUse[] =>
+  devices.map(({ kind, from, to }) => ({
+    ...{ kind, roomId },
+    from: start / MINUTE_MS + from,
+    to: start / MINUTE_MS + to,
+  }))
+
+/** The devices of a booking as another room sees them. */
+const roomsUse = (booking: Booking, roomId: string): DeviceUse[] =>
+  booking.roomId === roomId ? [] : usesOf(booking)
+
 /**
- * Everything taken twice among the bookings. `shared` counts how many of a device the practice has.
+ * Everything taken twice among the bookings.
+ * @param own the devices of the house
  */
 export function diaryConflicts(
   bookings: readonly Booking[],
-  shared: Partial<Record<DeviceKind, number>> = {},
+  own: readonly OwnDevice[] = [],
 ): DiaryConflict[] {
   const out: DiaryConflict[] = []
   const sorted = [...bookings].sort(
@@ -58,33 +79,28 @@ export function diaryConflicts(
         )
       if (both && booking.staffId === later.staffId) hit('person', 'The therapist is booked twice.')
       if (both && booking.clientId === later.clientId) hit('client', 'The client is booked twice.')
-      for (const da of booking.devices)
-        for (const db of later.devices) {
-          if (da.kind !== db.kind || (shared[da.kind] ?? 1) > 1) continue
-          if (
-            overlap(
-              booking.start + da.from * MINUTE_MS,
-              booking.start + da.to * MINUTE_MS,
-              later.start + db.from * MINUTE_MS,
-              later.start + db.to * MINUTE_MS,
-            )
-          )
-            hit('device', 'A shared device is needed twice at the same time.', da.kind)
-        }
+      const taken = inUseFor(
+        booking.roomId,
+        sorted.flatMap((other) => (other === booking ? [] : usesOf(other))),
+        own,
+      )
+      for (const { wanted } of clashesOf(usesOf(booking), taken))
+        if (clashesOf([wanted], roomsUse(later, booking.roomId)).length > 0)
+          hit('device', 'A shared device is needed twice at the same time.', wanted.kind)
     }),
   )
   return out
 }
 
-/** When a plan needs each device, in minutes from its start. */
+/** When a plan needs each device, in minutes from its start, and for which step. */
 export function deviceTimes(
-  steps: readonly Pick<PlanStep, 'technique' | 'minutes'>[],
-): Booking['devices'] {
-  const out: { kind: DeviceKind; from: number; to: number }[] = []
+  steps: readonly Pick<PlanStep, 'key' | 'technique' | 'minutes'>[],
+): StepDevice[] {
+  const out: StepDevice[] = []
   let clock = 0
-  for (const { technique, minutes } of steps) {
+  for (const { key, technique, minutes } of steps) {
     const { device } = TECHNIQUES[technique]
-    if (device) out.push({ kind: device, from: clock, to: clock + minutes })
+    if (device) out.push({ key, kind: device, from: clock, to: clock + minutes })
     clock += minutes
   }
   return out

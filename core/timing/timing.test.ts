@@ -77,10 +77,12 @@ describe('diary', () => {
         devices: [{ kind: 'steamer', from: 19, to: 25 }],
       }),
     ]
-    expect(diaryConflicts(two, { steamer: 1 })).toMatchObject([
-      { kind: 'device', device: 'steamer' },
-    ])
-    expect(diaryConflicts(two, { steamer: 2 })).toEqual([])
+    const steamer = { kind: 'steamer', ready: true, roomIds: [] } as const
+    expect(diaryConflicts(two, [steamer])).toMatchObject([{ kind: 'device', device: 'steamer' }])
+    expect(diaryConflicts(two, [steamer, steamer])).toEqual([])
+    expect(diaryConflicts(two, [steamer, { ...steamer, ready: false }])).toHaveLength(1)
+    expect(diaryConflicts(two, [steamer, { ...steamer, roomIds: ['third'] }])).toHaveLength(1)
+    expect(diaryConflicts(two, [steamer, { ...steamer, roomIds: ['lake'] }])).toEqual([])
   })
   it('finds the same conflicts in any order of the bookings', () => {
     const list = [

@@ -1,4 +1,4 @@
-import type { ShelfItem } from '../planning/input'
+import type { DeviceInUse, ShelfItem } from '../planning/input'
 import type { ConcernId, DeviceKind, LicenceId } from '../catalogue/kinds'
 import type { HousePolicy, SchoolId } from '../catalogue/schools/schools'
 import type { PlanStep, ProtocolStep } from '../catalogue/techniques/step'
@@ -176,6 +176,8 @@ export interface VisitBundle {
   usedProducts: string[]
   shelf: ShelfItem[]
   devices: DeviceKind[]
+  /** Devices that other rooms use during this visit, in minutes from its start. */
+  inUse: DeviceInUse[]
   /** Tools of which none is clean for this visit. */
   held: ToolId[]
   /** What is laid out already, by the keys of the tray. */

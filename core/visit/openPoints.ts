@@ -67,7 +67,10 @@ export function readyToTreat(source: ReadySource): OpenPoint[] {
 function openInPlan({ input, trainee, countersigned }: ReadySource, steps: readonly PlanStep[]) {
   const point = (text: string): OpenPoint => ({ stop: 'plan', text })
   if (steps.length === 0) return [point('There is no plan.')]
-  const stops = checkPlan(input, steps).findings.filter((finding) => finding.strength === 'stop')
+  // A device that another room has at the moment keeps nobody out: it may be free by then.
+  const stops = checkPlan(input, steps).findings.filter(
+    ({ strength, rule }) => strength === 'stop' && rule !== 'device-taken',
+  )
   const [first] = stops
   const more = stops.length > 1 ? ` (and ${stops.length - 1} more).` : ''
   return [

@@ -42,6 +42,7 @@ export function toPlanInput(
     patch,
     suspected,
     devices: bundle.devices,
+    inUse: bundle.inUse,
     held: bundle.held,
     licences: bundle.staff.licences,
     school: visit.school,

@@ -103,5 +103,6 @@ export function demoBundle(
     lastTime: null,
     learned: {},
     openHalves: [],
+    inUse: [],
   }
 }

@@ -3,7 +3,7 @@ import type { Ref } from 'vue'
 import type { PlanStep } from '#core/catalogue/techniques/step'
 import { planHash } from '#core/record/planHash'
 import { dropDraft, readDraft, writeDraft } from '~/composables/keep'
-import { isOvertaken, sayProblem } from '~/composables/useApi'
+import { isOvertaken, isProblem, sayProblem } from '~/composables/useApi'
 import { useVisit } from '~/stores/visit'
 
 const SETTLE_MS = 700
@@ -13,6 +13,9 @@ export interface ProtocolUsed {
   id: string
   version: number
 }
+
+const isDeviceTaken = (error: unknown): boolean =>
+  isProblem(error) && error.problem.fields.some(({ given }) => given === 'device-taken')
 
 /**
  * Keeps a plan: on this device at once, in the house when the hand rests. What breaks a locked rule
@@ -67,6 +70,8 @@ export function useSaving(
       saved.value = 'refused'
       trouble.value = sayProblem(error)
       if (isOvertaken(error)) await takeTheirs()
+      // Another room has it since: who has it and until when is read, so that the step says it.
+      if (isDeviceTaken(error)) await visit.reload()
     }
   }
   /** A colleague was quicker: their plan is shown, one's own is a step back. */

@@ -124,6 +124,7 @@ const ROWS = [
   rule('left-on', 'stop', 'It is never taken off.', true),
   rule('attended', 'stop', 'Nobody is left alone under steam, a peel or a lamp.', true),
   rule('over-slot', 'adapt', 'Longer than the visit.'),
+  rule('device-taken', 'stop', 'One device serves one room at a time.', true),
   rule('minutes-range', 'adapt', 'Outside the usual minutes.'),
   rule('setting-range', 'stop', 'Outside the safe range of the setting.', true),
 ] as const

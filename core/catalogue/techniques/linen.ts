@@ -5,16 +5,19 @@ import { COMMON_PRACTICE, type DeviceKind, type TrayItemId } from '../kinds'
 export interface WarmUp {
   device: DeviceKind
   minutes: number
+  /** One of it serves several rooms at once: its contents are fetched. */
+  servesAll?: true
   source: string
 }
-const warm = (device: DeviceKind, minutes: number): WarmUp => ({
+const warm = (device: DeviceKind, minutes: number, more: { servesAll?: true } = {}): WarmUp => ({
   device,
   minutes,
+  ...more,
   source: COMMON_PRACTICE,
 })
 export const WARM_UPS: readonly WarmUp[] = [
   warm('steamer', 8),
-  warm('towelCabinet', 20),
+  warm('towelCabinet', 20, { servesAll: true }),
   warm('tipMachine', 1),
   warm('highFrequencyWand', 1),
   warm('crystalMachine', 1),
@@ -29,6 +32,10 @@ export const WARM_UPS: readonly WarmUp[] = [
  */
 export const warmUpOf = (device: DeviceKind, rows: readonly WarmUp[] = WARM_UPS): number =>
   rows.find((row) => row.device === device)?.minutes ?? 0
+
+/** Whether one of a device serves several rooms at once. */
+export const servesAll = (device: DeviceKind): boolean =>
+  WARM_UPS.some((row) => row.device === device && row.servesAll === true)
 
 /** A thing on the tray, one of it and several. */
 export type Thing = readonly [one: string, several: string]

@@ -1,3 +1,4 @@
+import { DEVICE_NAMES } from '../../catalogue/kinds'
 import { ASKS_FROM, MORE_ROOM_TICKS } from '../../catalogue/rules/value'
 import { orderRule } from '../../catalogue/rules/orderRules'
 import type { PlanStep, Why } from '../../catalogue/techniques/step'
@@ -47,6 +48,8 @@ export function leftOut(
   const solved = solveFor(input, allow)
   const { planCase } = solved
   const before = heldIn(planCase, solved.solution)
+  // What would be done if each device stood here all the time.
+  const otherwise = new Set(solved.solution?.moves.map((move) => move.technique))
   const out = asked
     .filter((technique) => !used.has(technique))
     .map((technique): LeftOut => {
@@ -54,6 +57,8 @@ export function leftOut(
       const allowance = allow(technique)
       const never = allowance.never[0]
       if (never) return { technique, name, ...barredBy(never, input) }
+      const elsewhere = otherwise.has(technique) ? inAnotherRoom(technique, input) : undefined
+      if (elsewhere) return { technique, name, why: elsewhere }
       const first = firstBar(allowance)
       if (
         !planCase.stages.some((stage) =>
@@ -95,6 +100,13 @@ function placed({ rule, text }: Why, regions: readonly RegionId[]): Why {
   const where = listRegions(regions)
   const said = text.charAt(0).toLowerCase() + text.slice(1)
   return { rule, text: said.includes(': ') ? `${where}, ${said}` : `${where}: ${said}` }
+}
+
+/** Where the device of a technique is meanwhile that the plan would have but for that. */
+function inAnotherRoom(technique: TechniqueId, { inUse = [] }: PlanInput): Why | undefined {
+  const { device } = TECHNIQUES[technique]
+  const use = inUse.find(({ kind }) => kind === device)
+  return use && { rule: 'device-taken', text: `the ${DEVICE_NAMES[use.kind]} is ${use.words}` }
 }
 
 /** Its usual time is more than today allows; by hand it may be added short. */

@@ -1,3 +1,4 @@
+import { DEVICE_NAMES } from '../../catalogue/kinds'
 import { familiesInPairs } from '../../catalogue/products/families'
 import { stageRank } from '../../catalogue/techniques/stages'
 import { hasPlace, isStrong } from '../../catalogue/techniques/traits'
@@ -7,7 +8,7 @@ import { forToday } from '../agenda/narrow'
 import type { Allow } from '../today/allowance'
 import { allowances } from '../today/allowed'
 import { freshKey } from '../steps/edit'
-import type { PlanInput } from '../input'
+import type { DeviceInUse, PlanInput } from '../input'
 import { solveFor } from './cameFor'
 import { reasonsFor } from './reasons'
 import { gapIn, refusalOf } from './refusal'
@@ -16,6 +17,8 @@ import { marksOf, type SolveFrom } from '../question/planCase'
 import type { Solution } from '../search/solve'
 import type { PlacedMove } from '../search/moves'
 import { trace } from '../steps/trace'
+import { deviceTimes } from '../../timing/diary'
+import { clashesOf } from '../../timing/sharedDevices'
 import { fromTicks, ticksWithin, minutes } from '../../units'
 
 export interface Proposal {
@@ -28,11 +31,35 @@ export interface Proposal {
 }
 
 /**
- * The best protocol for this skin, slot, house and shelf.
+ * The best protocol for this skin, slot, house and shelf; without a device that another room uses at
+ * the time.
  * @param done steps already done (kept as they are); the rest is planned from where they leave the
  *   skin.
  */
 export function propose(input: PlanInput, done: readonly PlanStep[] = []): Proposal {
+  const best = bestFor(input, done)
+  const [taken, ...others] = takenFrom(best.steps.slice(done.length), input, done)
+  if (!taken) return best
+  const kinds = [taken, ...others].map(({ kind }) => kind)
+  const devices = input.devices.filter((kind) => !kinds.includes(kind))
+  const without = propose({ ...input, devices }, done)
+  if (!without.failed) return without
+  const text = `the ${DEVICE_NAMES[taken.kind]} is ${taken.words}`
+  return { ...without, failed: { rule: 'device-taken', text } }
+}
+
+/** Devices at hand that steps to come want while another room has them. */
+const takenFrom = (
+  coming: readonly PlanStep[],
+  { inUse = [], devices }: PlanInput,
+  done: readonly PlanStep[],
+): DeviceInUse[] =>
+  clashesOf(deviceTimes([...done, ...coming]), inUse)
+    .filter(({ wanted }) => coming.some(({ key }) => key === wanted.key))
+    .filter(({ wanted }) => devices.includes(wanted.kind))
+    .map(({ by }) => by)
+
+function bestFor(input: PlanInput, done: readonly PlanStep[]): Proposal {
   const stop =
     input.verdict.prevented.find((bar) => bar.ask === undefined) ?? input.verdict.prevented[0]
   if (stop && done.length === 0)

@@ -7,6 +7,7 @@ import { allowances } from '../today/allowed'
 import { afterSunFindings, backboneFindings, coverFindings, endFindings } from './backbone'
 import { cleanseFindings } from './cleanses'
 import { clockFindings } from './clock'
+import { deviceFindings } from './devices'
 import type { Checking, PlanFinding, Rules } from './finding'
 import { floorFindings } from './floor'
 import { loadFindings } from './load'
@@ -70,6 +71,7 @@ export function checkPlan(
     ...loadFindings(checking),
     ...sumFindings(checking),
     ...clockFindings(checking),
+    ...deviceFindings(checking),
     ...exfoliationFindings(checking),
     ...warmthFindings(checking),
     ...layerFindings(checking),

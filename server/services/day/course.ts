@@ -13,7 +13,8 @@ import { dayIn, minuteIn, weekdayOf } from '../dates'
 import { thePractice } from '../practice'
 import type { Staff } from '../session/session'
 import { momentOf } from '../visits/moment'
-import { freePlaces, hoursAround, placeFor } from './places'
+import { hoursAround, placeFor } from './inTheWay'
+import { freePlaces } from './places'
 
 /**
  * A place for each visit of a course: with the same hands, nearest to this client's weekday and hour,

@@ -1,6 +1,5 @@
 import type { DayPage, DayVisit } from '#contracts/replies/day'
 import { CONTRAINDICATIONS } from '#core/catalogue/consultation/contraindications'
-import { DEVICE_KINDS } from '#core/catalogue/kinds'
 import { needsGuardian, standing } from '#core/screening/consent/consent'
 import { withMedicines } from '#core/screening/asking/medicines'
 import { tightened } from '#core/screening/verdict/houseRules'
@@ -21,7 +20,7 @@ import { ageOn, dayBounds, dayIn } from '../dates'
 import { duesOn } from './dues'
 import { dayRows, type DayRows } from './dayRows'
 import { readHours, shutThatDay } from '../house/hours'
-import { offeredOn } from './places'
+import { offeredOn } from './openings'
 import type { Staff } from '../session/session'
 import { thePractice } from '../practice'
 
@@ -51,12 +50,6 @@ export async function readDay(me: Staff, day: string): Promise<DayPage> {
     cleaningMinutes,
     devices: deviceTimes(stepsOf(row)),
   }))
-  const counts = Object.fromEntries(
-    DEVICE_KINDS.map((kind) => [
-      kind,
-      rows.deviceRows.filter((deviceRow) => deviceRow.kind === kind).length,
-    ]),
-  )
   return {
     day,
     now: Date.now(),
@@ -78,7 +71,7 @@ export async function readDay(me: Staff, day: string): Promise<DayPage> {
       const word = shutThatDay(hours, id, day)
       return word === undefined ? [] : [{ staff: name, word }]
     }),
-    conflicts: diaryConflicts(bookings, counts),
+    conflicts: diaryConflicts(bookings, rows.deviceRows),
     calls,
     dues,
   }
@@ -114,7 +107,7 @@ function visitOf(row: Booked, rows: DayRows, day: string, timeZone: string): Day
     allowedBecause: row.v.allowedBecause,
     strip: stripParts(steps),
     basins: plan?.basins ?? null,
-    devices: deviceTimes(steps),
+    devices: deviceTimes(steps).map(({ kind, from, to }) => ({ kind, from, to })),
     setAt: steps.length > 0 && row.v.status === 'booked' ? setAtOf(row, steps) : null,
     stops: {
       ask: askIsReady(row, rows, day, timeZone),

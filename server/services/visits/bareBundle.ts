@@ -7,6 +7,8 @@ import { bundleRows, type BundleRows } from './bundleRows'
 import { careOf } from '../people/careOf'
 import { lastAsked } from '../after/asked'
 import { fromClient } from './clientLink'
+import { database } from '../database'
+import { devicesInUse } from '../day/deviceUse'
 import { ageOn, dayIn } from '../dates'
 import { metersOf } from './meters'
 import { offeredProtocols, policyNow } from '../house/method'
@@ -31,7 +33,7 @@ export async function readBare(me: Staff, visit: Visit): Promise<BareBundle> {
   const at = momentOf(visit)
   const today = dayIn(house.timeZone, at)
   const openHalves = await halvesOf(visit.clientId, house.timeZone)
-  const [rows, shelf, events, may, meters, said, care, policy, protocols, next, held, laid] =
+  const [rows, shelf, events, may, meters, said, care, policy, protocols, next, held, laid, inUse] =
     await Promise.all([
       bundleRows(visit),
       readShelf(),
@@ -45,6 +47,7 @@ export async function readBare(me: Staff, visit: Visit): Promise<BareBundle> {
       nextOf(visit, at),
       heldFor(visit, today),
       laidFor(visit.id),
+      devicesInUse(database(), visit, house.timeZone),
     ])
   return {
     now: Date.now(),
@@ -64,6 +67,7 @@ export async function readBare(me: Staff, visit: Visit): Promise<BareBundle> {
     shelf: withHalves(shelf, openHalves, { id: visit.id, at: at.getTime() }),
     openHalves,
     devices: devicesAtHand(rows, visit),
+    inUse,
     held,
     laid,
     events,

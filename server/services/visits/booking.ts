@@ -8,7 +8,8 @@ import { clients, staff, visits } from '#db/schema'
 import { conflict, forbidden, refused } from '../../problem/problem'
 import { clientFor, type Visit } from '../access'
 import { bookNext } from './nextVisit'
-import { hoursAround, mustLieAhead, placeFor } from '../day/places'
+import { holdDevices } from '../day/deviceUse'
+import { hoursAround, mustLieAhead, placeFor } from '../day/inTheWay'
 import { thePractice } from '../practice'
 import { database } from '../database'
 import { dayIn } from '../dates'
@@ -147,6 +148,7 @@ export async function changeVisit(
     hoursAround(next ?? wanted.startsAt),
   ])
   const done = await database().transaction(async (tx) => {
+    if (moves || next) await holdDevices(tx)
     const by = { role: me.role, because: allowedBecause }
     const place = moves ? { allowedBecause: await placeFor(tx, wanted, hours, by) } : {}
     const changed = await tx

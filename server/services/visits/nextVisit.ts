@@ -4,7 +4,7 @@ import { rooms, staff, visits } from '#db/schema'
 import type { Visit } from '../access'
 import { ProblemError, refused } from '../../problem/problem'
 import { database, type Transaction } from '../database'
-import { placeFor, type HouseHours } from '../day/places'
+import { placeFor, type HouseHours } from '../day/inTheWay'
 import type { Staff } from '../session/session'
 
 /** A visit that is booked ahead, with where and by whom. */

@@ -2,15 +2,20 @@ import { and, eq, sql } from 'drizzle-orm'
 import type { z } from 'zod'
 import type { countersignPost, planPut } from '#contracts/visit'
 import { toPlanInput } from '#core/visit/planInput'
+import { DEVICE_NAMES } from '#core/catalogue/kinds'
 import { basinsOf } from '#core/planning/checks/basins'
 import { checkPlan, type PlanFinding } from '#core/planning/checks/check'
 import type { PlanStep } from '#core/catalogue/techniques/step'
+import { deviceTimes } from '#core/timing/diary'
+import { clashesOf } from '#core/timing/sharedDevices'
 import { planHash } from '#core/record/planHash'
 import { plans } from '#db/schema'
 import { conflict, refused } from '../../problem/problem'
 import type { Visit } from '../access'
 import { readBundle } from './bundle'
 import { database, type Transaction } from '../database'
+import { devicesInUse, holdDevices } from '../day/deviceUse'
+import { thePractice } from '../practice'
 import { holdFor, holdVisit, mustAccept, unsign } from './holding'
 import type { Staff } from '../session/session'
 
@@ -40,13 +45,23 @@ export async function saveDraft(
     (finding) => finding.strength === 'stop' && finding.locked,
   )
   const basins = basinsOf(input, steps)
+  const { timeZone } = await thePractice()
   await database().transaction(async (tx) => {
-    await holdFor(tx, visit.id, 'plan', 'update')
+    await holdDevices(tx)
+    const now = await holdFor(tx, visit.id, 'plan', 'update')
     if (locked.length > 0)
       throw refused(
         `Not saved: ${locked[0]?.text ?? ''}. The plan on your screen is kept.`,
         said(locked),
       )
+    // A room may have planned the device while this plan was looked at.
+    const [taken] = clashesOf(deviceTimes(steps), await devicesInUse(tx, now, timeZone))
+    if (taken) {
+      const words = `The ${DEVICE_NAMES[taken.by.kind]} is ${taken.by.words}`
+      throw refused(`Not saved: ${words}. The plan on your screen is kept.`, [
+        { field: taken.wanted.key, given: 'device-taken', allowed: words },
+      ])
+    }
     const there = await draftOf(tx, visit.id)
     const stands = there?.steps ? planHash(there.steps) : null
     // The same plan sent twice is saved once.
@@ -99,6 +114,9 @@ export async function countersign(
   })
 }
 
+/** What a treatment that runs may have come to, and has to be told as it is. */
+const HAPPENED: readonly string[] = ['over-tolerance', 'device-taken']
+
 /**
  * A later version during treatment. The number is claimed by whoever is first; the other tablet is
  * told.
@@ -124,7 +142,7 @@ export async function saveVersion(
     (finding) =>
       finding.strength === 'stop' &&
       finding.locked &&
-      finding.rule !== 'over-tolerance' &&
+      !HAPPENED.includes(finding.rule) &&
       !(finding.key !== undefined && done.has(finding.key)) &&
       !(stopped && finding.key === undefined),
   )

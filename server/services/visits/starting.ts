@@ -9,7 +9,7 @@ import { readBundle } from './bundle'
 import { database } from '../database'
 import { dayIn } from '../dates'
 import { holdVisit, toldCount } from './holding'
-import { hoursAround, wordsInTheWay } from '../day/places'
+import { hoursAround, wordsInTheWay } from '../day/inTheWay'
 import { draftOf } from './planning'
 import type { Staff } from '../session/session'
 
