@@ -3,8 +3,14 @@ import { asProblem } from '#contracts/asProblem'
 
 /** A refusal from the server, in words for the person. */
 export class ApiProblem extends Error {
+  /** The same under the name that a page rendered on the server hands on to the browser. */
+  readonly data: Problem
   constructor(readonly problem: Problem) {
     super(problem.detail)
+    this.data = problem
+  }
+  get statusCode() {
+    return this.problem.status || undefined
   }
   get status() {
     return this.problem.status
@@ -61,10 +67,12 @@ function toProblem(error: unknown): ApiProblem {
 }
 
 export const isProblem = (event: unknown): event is ApiProblem => event instanceof ApiProblem
+/** The refusal in an error, whichever side of the line it was thrown on. */
+const refusalIn = (event: unknown): Problem | undefined =>
+  typeof event === 'object' && event !== null && 'data' in event ? asProblem(event.data) : undefined
 export const sayProblem = (event: unknown): string =>
-  isProblem(event)
-    ? event.message
-    : 'Something went wrong on this page. What you saved is kept; try again, or reload the page.'
+  refusalIn(event)?.detail ??
+  'Something went wrong on this page. What you saved is kept; try again, or reload the page.'
 /** The message for one field of a refused form. */
 export const fieldProblem = (event: unknown, field: string): string[] =>
   isProblem(event)

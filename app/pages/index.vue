@@ -73,11 +73,15 @@ const running = computed(() => now.value > 0 && now.value < DAY_MINUTES)
 const reload = async () => {
   await Promise.all([refresh(), refreshWeek()])
 }
-const { done, trouble, change, drop, takeBack } = useChanging(page, reload, (visit, wish, why) => {
-  refused.value = why
-  wished.value = wish
-  editing.value = visit
-})
+const { done, trouble, change, drop, dropOnDay, takeBack } = useChanging(
+  page,
+  reload,
+  (visit, wish, why) => {
+    refused.value = why
+    wished.value = wish
+    editing.value = visit
+  },
+)
 function move(visit: DayVisit) {
   refused.value = wished.value = null
   editing.value = visit
@@ -106,7 +110,13 @@ const goTo = (day: string) => day && navigateTo(`/?date=${day}`)
         <h1>{{ heading }}</h1>
         <p class="soft">{{ counted }}</p>
       </div>
-      <WeekBowls v-if="week && page" class="noprint" :week="week" :day="page.day" />
+      <WeekBowls
+        v-if="week && page"
+        class="noprint"
+        :week="week"
+        :day="page.day"
+        @drop="dropOnDay"
+      />
       <div class="row noprint">
         <VBtn
           variant="outlined"

@@ -24,7 +24,7 @@ const props = defineProps<{
   zone: string
   rooms: { id: string; name: string }[]
   /** Where open weave was tapped. */
-  wished?: { roomId: string; time: string } | null
+  wished?: { roomId: string; time: string; day?: string } | null
   /** Why the place that it was dropped on was refused. */
   refused?: unknown
   /** Whom it is for, where that is known already. */
@@ -52,7 +52,7 @@ const form = reactive({
   clientId: props.client?.id ?? props.visit?.clientId ?? '',
   staffId: props.visit?.staffId ?? '',
   roomId: props.wished?.roomId ?? props.visit?.roomId ?? props.rooms[0]?.id ?? '',
-  day: at.toISODate() ?? props.day,
+  day: props.wished?.day ?? at.toISODate() ?? props.day,
   time: props.wished?.time ?? at.toFormat('HH:mm'),
   minutes: String(props.visit?.minutes ?? USUAL_MINUTES),
   because: '',

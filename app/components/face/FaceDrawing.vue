@@ -2,6 +2,7 @@
 import { FACE_COLOURS } from '~/theme/colours'
 import type { Direction } from '#core/catalogue/techniques/directions'
 import { ZONES, type ZoneId } from '#core/face/zones'
+import { neighbour } from './neighbour'
 import { MIDDLE, SHAPES, SHOULDERS, SILHOUETTE } from './outlines'
 
 /**
@@ -47,8 +48,16 @@ const ear = (side: number) => {
   ].join(' ')
 }
 
+/** The whole face is one stop of the tab key; arrows go from zone to zone within it. */
+const at = ref<ZoneId>(SHAPES[0]?.zone ?? 'nose')
 function key(event: KeyboardEvent, zone: ZoneId) {
-  if (event.key === 'Enter' || event.key === ' ') {
+  const next = neighbour(zone, event.key, props.fromHead === true)
+  if (next) {
+    event.preventDefault()
+    at.value = next
+    const face = (event.currentTarget as SVGElement).ownerSVGElement
+    face?.querySelector<SVGElement>(`[data-zone="${next}"]`)?.focus()
+  } else if (event.key === 'Enter' || event.key === ' ') {
     event.preventDefault()
     emit('zone', zone)
   } else if (/^[0-4]$/.test(event.key)) {
@@ -90,9 +99,10 @@ const let_go = (event: PointerEvent) => {
         :data-zone="side.zone"
         :class="{ pickable: pick, chosen: chosen.includes(side.zone) }"
         :role="pick ? 'button' : undefined"
-        :tabindex="pick ? 0 : undefined"
+        :tabindex="pick ? (side.zone === at ? 0 : -1) : undefined"
         :aria-label="pick ? name(side.zone) : undefined"
         :aria-pressed="pick ? chosen.includes(side.zone) : undefined"
+        @focus="at = side.zone"
         @click="pick && emit('zone', side.zone)"
         @keydown="pick && key($event, side.zone)"
       />

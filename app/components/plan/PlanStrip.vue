@@ -146,6 +146,10 @@ function onKey(event: KeyboardEvent, place: number) {
 
 <template>
   <div ref="root" class="strip" :style="{ '--rests': `${restsWidth}px` }">
+    <span id="strip-keys" class="sr"
+      >Enter opens the step. Plus and minus change its minutes, Alt and an arrow move it, Delete
+      removes it.</span
+    >
     <div class="cloth">
       <div class="times figures" aria-hidden="true">
         <span v-for="time in sides.times" :key="time.key" :style="{ top: `${time.top}px` }">{{

@@ -72,6 +72,7 @@ function styleOf({ whole, height, below, intention, findings }: StripLine) {
         :style="styleOf(line)"
         :class="marksOf(line)"
         :aria-label="labelOf(line)"
+        :aria-describedby="may ? 'strip-keys' : undefined"
         :aria-current="line.step.key === chosen ? 'true' : undefined"
         @click="emit('choose', line.step.key)"
         @keydown.self="emit('key', $event, line.place)"

@@ -2,7 +2,7 @@ import { DateTime } from 'luxon'
 import type { VisitPatch } from '#contracts/visit'
 import type { DayPage, DayVisit } from '#contracts/replies/day'
 import { clockOfMinute } from '#core/timing/places'
-import { clock } from '~/composables/dates'
+import { clock, dayAndClock } from '~/composables/dates'
 import { fieldProblem, isProblem, sayProblem, useApi } from '~/composables/useApi'
 
 type Body = Omit<VisitPatch, 'version'>
@@ -16,6 +16,8 @@ export interface VisitChange {
 export interface Wish {
   roomId: string
   time: string
+  /** Another day than the one that is shown. */
+  day?: string
 }
 
 /** Changes of a day's visits, made on the cards by hand: each with one step back. */
@@ -48,24 +50,39 @@ export function useChanging(
       trouble.value = sayProblem(problem)
     }
   }
+  const booked = (id: string) =>
+    page.value?.visits.find((own) => own.id === id && own.status === 'booked')
   async function drop(id: string, roomId: string, minute: number) {
-    const visit = page.value?.visits.find((own) => own.id === id)
-    if (!page.value || visit?.status !== 'booked') return
+    const visit = booked(id)
+    if (!page.value || !visit) return
     const { timeZone, day } = page.value
-    const at = DateTime.fromISO(day, { zone: timeZone }).set(clockOfMinute(minute))
+    await place(visit, roomId, DateTime.fromISO(day, { zone: timeZone }).set(clockOfMinute(minute)))
+  }
+  /** To another day, at the same hour by the clock on the wall. */
+  async function dropOnDay(id: string, day: string) {
+    const visit = booked(id)
+    if (!page.value || !visit) return
+    const zone = page.value.timeZone
+    const { hour, minute } = DateTime.fromMillis(visit.startsAt, { zone })
+    await place(visit, visit.roomId, DateTime.fromISO(day, { zone }).set({ hour, minute }))
+  }
+  async function place(visit: DayVisit, roomId: string, at: DateTime) {
+    if (!page.value) return
+    const { timeZone, day } = page.value
     const startsAt = at.toMillis()
     if (startsAt === visit.startsAt && roomId === visit.roomId) return
-    const place = (own: { startsAt: number; roomId: string }): Body => ({
+    const bodyOf = (own: { startsAt: number; roomId: string }): Body => ({
       roomId: own.roomId,
       startsAt: new Date(own.startsAt).toISOString(),
     })
-    const words = `${visit.client} moved to ${clock(startsAt, timeZone)}.`
+    const when = at.toISODate() === day ? clock : dayAndClock
+    const words = `${visit.client} moved to ${when(startsAt, timeZone)}.`
     try {
-      const now = await put(id, visit.version, place({ startsAt, roomId }))
-      done.value = { id, version: now.version, words, back: place(visit) }
+      const now = await put(visit.id, visit.version, bodyOf({ startsAt, roomId }))
+      done.value = { id: visit.id, version: now.version, words, back: bodyOf(visit) }
     } catch (problem) {
       if (isProblem(problem) && fieldProblem(problem, 'startsAt').length > 0)
-        refused(visit, { roomId, time: at.toFormat('HH:mm') }, problem)
+        refused(visit, { roomId, time: at.toFormat('HH:mm'), day: at.toISODate() ?? day }, problem)
       else trouble.value = sayProblem(problem)
     }
   }
@@ -78,5 +95,5 @@ export function useChanging(
       trouble.value = sayProblem(problem)
     }
   }
-  return { done, trouble, change, drop, takeBack }
+  return { done, trouble, change, drop, dropOnDay, takeBack }
 }

@@ -1,5 +1,4 @@
 import { MINUTE_MS } from '#core/units'
-import { VISIT_MINUTES } from '#core/catalogue/rules/visit'
 import { DEVICE_NAMES } from '#core/catalogue/kinds'
 import type { HoursPage } from '#contracts/replies/house'
 import { and, eq, gt, lt, ne, sql } from 'drizzle-orm'

@@ -109,21 +109,20 @@ async function devicesFor(
   }
 }
 
-/** The seven days from a Monday: how open and how full each is. */
-export async function readWeek(anyDay: string): Promise<WeekDay[]> {
+/** So many weeks of days from a Monday on: how open and how full each is. */
+export async function readWeeks(anyDay: string, weeks: number): Promise<WeekDay[]> {
   const { timeZone } = await thePractice()
   const monday = addDays(anyDay, 1 - weekdayOf(anyDay))
+  const days = weeks * WEEK_DAYS
   const [roomRows, hours, taken] = await Promise.all([
     database().select({ id: rooms.id }).from(rooms).where(eq(rooms.closed, false)),
     readHours(monday),
-    takenBetween(
-      dayBounds(timeZone, monday).from,
-      dayBounds(timeZone, addDays(monday, WEEK_DAYS)).from,
-    ),
+    takenBetween(dayBounds(timeZone, monday).from, dayBounds(timeZone, addDays(monday, days)).from),
   ])
-  return Array.from({ length: WEEK_DAYS }, (_, at) => {
+  const byDay = Map.groupBy(taken, ({ startsAt }) => dayIn(timeZone, startsAt))
+  return Array.from({ length: days }, (_, at) => {
     const day = addDays(monday, at)
-    const own = taken.filter(({ startsAt }) => dayIn(timeZone, startsAt) === day)
+    const own = byDay.get(day) ?? []
     const open = offeredOn(hours, day)
     return {
       day,

@@ -84,6 +84,7 @@ useRoomKeys(
 
 <template>
   <div v-if="visit.bundle && room.state" class="treat" :class="{ pulse: due }">
+    <RoomSaid :resting="resting" :stopping="stopping" />
     <RoomTold v-if="running" class="told" :step-shown="Boolean(step) && !silent" />
     <RoomMessage
       v-if="visit.bundle.visit.status === 'booked'"
