@@ -21,6 +21,8 @@ export const AUDIT_ACTIONS = {
   'client.export': 'exported the file',
   'client.import': 'imported a visit',
   'client.erase': 'erased the client',
+  'client.join': 'joined two files',
+  'client.part': 'separated two files',
   'visit.look': 'opened the visit',
   'visit.book': 'booked a visit',
   'visit.course': 'booked a course of visits',

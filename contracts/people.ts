@@ -27,12 +27,20 @@ export const clientFields = {
 }
 /** How they want to be written to; left out, they are not, or it stays as it is. */
 const messages = z.enum(['none', 'mail', 'text']).optional()
-export const clientCreate = z.strictObject({ id, ...clientFields, messages })
+/** Tags that one client carries at most, and how long one is. */
+const TAGS = { most: 12, length: 30 }
+/** The house's own words for a client; left out, they stay as they are. */
+const tags = z.array(said(TAGS.length)).max(TAGS.most, `at most ${TAGS.most} tags`).optional()
+export const clientCreate = z.strictObject({ id, ...clientFields, messages, tags })
 export const clientPatch = z.strictObject({
   version,
   ...clientFields,
   messages,
+  tags,
 })
+/** Another file of the same person, to be joined into one; and what is parted again. */
+export const joinPost = z.strictObject({ id, otherId: id })
+export const partPost = z.strictObject({ joinId: id })
 export type ClientFields = Omit<z.infer<typeof clientCreate>, 'id'>
 
 export const signIn = z.strictObject({
@@ -69,6 +77,8 @@ export type PeopleOrder = (typeof PEOPLE_ORDERS)[number]
 /** A page of the list of people: what is sought in name or work, and which page, from 1. */
 export const peopleQuery = z.object({
   q: line(60).default(''),
+  /** Only those who carry this tag. */
+  tag: line(TAGS.length).default(''),
   order: z.enum(PEOPLE_ORDERS).default('name'),
   /** The last of the order first. */
   down: z.stringbool().default(false),

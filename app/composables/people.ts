@@ -18,14 +18,21 @@ export function peoplePage(
   words: string,
   page = 1,
   { by, down }: Order = BY_NAME,
+  tag = '',
 ): Promise<PeoplePage> {
   const asked = new URLSearchParams({
     q: words.trim().slice(0, 60),
+    tag,
     page: String(page),
     order: by,
     down: String(down),
   })
   return api<PeoplePage>(`/api/people?${asked}`)
+}
+
+/** Tags that are in use. */
+export async function findPeoplesTags(api: Api): Promise<string[]> {
+  return (await peoplePage(api, '')).tags
 }
 
 /** The first people that fit, for choosing one. */

@@ -93,6 +93,7 @@ export const clientFile = z.strictObject({
     work: maybe,
     medicines: text,
     notes: text,
+    tags: z.array(text),
     faceHeightMm: count,
     faceWidthMm: count,
     messages: z.enum(['none', 'mail', 'text']),

@@ -16,6 +16,8 @@ const personLine = z.strictObject({
   phone: maybe,
   /** Somebody else on file has the same name. */
   alike: z.boolean(),
+  /** The house's own words for them. */
+  tags: z.array(text),
   /** Day of the last visit that was begun, in the house's time. */
   last: isoDay.nullable(),
   /** Day of the next visit that is booked. */
@@ -23,8 +25,29 @@ const personLine = z.strictObject({
 })
 export type PersonLine = z.infer<typeof personLine>
 /** A page of the clients; `total` counts those on the other pages too. */
-export const peoplePage = z.strictObject({ people: z.array(personLine), ...paged })
+export const peoplePage = z.strictObject({
+  people: z.array(personLine),
+  /** Every tag that is in use, by the alphabet. */
+  tags: z.array(text),
+  ...paged,
+})
 export type PeoplePage = z.infer<typeof peoplePage>
+
+/** Files that may be of the same person, and those that were joined into this one. */
+export const filesOfOne = z.strictObject({
+  likely: z.array(
+    z.strictObject({
+      id,
+      name: text,
+      born: isoDay.nullable(),
+      phone: maybe,
+      email: maybe,
+      work: maybe,
+    }),
+  ),
+  joined: z.array(z.strictObject({ id, name: text, at, by: text })),
+})
+export type FilesOfOne = z.infer<typeof filesOfOne>
 
 export const role = z.enum(ROLES)
 export const meReply: z.ZodType<Me> = z.strictObject({

@@ -1,4 +1,5 @@
 export * from './people'
+export * from './joins'
 export * from './places'
 export * from './shelf'
 export * from './trolley'

@@ -127,6 +127,8 @@ export const clients = pgTable(
     messages: text('messages', { enum: ['none', 'mail', 'text'] })
       .notNull()
       .default('none'),
+    /** The house's own words for a client: "regular", "gift card". */
+    tags: jsonb('tags').$type<string[]>().notNull().default([]),
     faceHeightMm: integer('face_height_mm').notNull().default(190),
     faceWidthMm: integer('face_width_mm').notNull().default(140),
     createdBy: uuid('created_by')
@@ -145,8 +147,12 @@ export const clients = pgTable(
     index('clients_here')
       .on(table.id)
       .where(sql`${table.erasedAt} is null`),
+    index('clients_tags')
+      .using('gin', table.tags)
+      .where(sql`${table.tags} <> '[]'`),
     index('clients_name_parts').using('gin', sql`${table.name} gin_trgm_ops`),
     index('clients_work_parts').using('gin', sql`${table.work} gin_trgm_ops`),
+    check('clients_tags_list', sql`jsonb_typeof(${table.tags}) = 'array'`),
     check('clients_messages', sql`${table.messages} in ('none','mail','text')`),
     check('clients_name_there', sql`length(${table.name}) between 1 and 120`),
     check(

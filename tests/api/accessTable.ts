@@ -83,6 +83,21 @@ export const TABLE: readonly Row[] = [
     other: OWNER,
     body: () => ({ id: randomUUID(), text: '{' }),
   },
+  { route: 'GET /api/people/[id]/joins', object: 'client', own: OWNER, other: OWNER },
+  {
+    route: 'POST /api/people/[id]/join',
+    object: 'client',
+    own: OWNER,
+    other: OWNER,
+    body: () => ({ id: randomUUID(), otherId: randomUUID() }),
+  },
+  {
+    route: 'POST /api/people/[id]/part',
+    object: 'client',
+    own: OWNER,
+    other: OWNER,
+    body: () => ({ joinId: randomUUID() }),
+  },
   {
     route: 'POST /api/people/[id]/erase',
     object: 'client',

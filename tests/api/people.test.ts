@@ -1,4 +1,5 @@
 import { beforeAll, describe, expect, it } from 'vitest'
+import type { ClientFile } from '#contracts/replies/clientFile'
 import type { PeoplePage } from '#contracts/replies/people'
 import { signedIn, testUrl, type Caller } from '../support/http'
 import { book, someone, treating } from '../support/visit'
@@ -65,6 +66,28 @@ describe('a long list', () => {
     await someone(owner, 'Twice Named Else')
     const { people } = await page('q=Twice Named')
     expect(people.map(({ alike }) => alike)).toEqual([true, true, false])
+  })
+  it('is cut to a tag of the house, which the desk neither sees nor gives', async () => {
+    const [one, other] = [await someone(owner, 'Tagged One'), await someone(owner, 'Tagged Two')]
+    const put = async (id: string, tags: string[]) => {
+      const { client } = (await owner(`/api/people/${id}`)).body as ClientFile
+      const { version, name, born } = client
+      const rest = { phone: '', email: '', work: '', medicines: '', notes: '' }
+      const body = { version, name, born, ...rest, faceHeightMm: 190, faceWidthMm: 140, tags }
+      return owner(`/api/people/${id}`, { method: 'PATCH', body })
+    }
+    expect((await put(one, ['gift card', 'mornings'])).status).toBe(200)
+    expect((await put(other, ['mornings', 'mornings'])).status).toBe(200)
+    expect((await put(other, ['x'.repeat(31)])).status).toBe(400)
+    const named = async (tag: string) =>
+      (await page(`q=Tagged&tag=${encodeURIComponent(tag)}`)).people.map(({ name }) => name)
+    expect(await named('gift card')).toEqual(['Tagged One'])
+    expect(await named('mornings')).toEqual(['Tagged One', 'Tagged Two'])
+    expect(await named('morning')).toEqual([])
+    expect(await named("'] or 1=1")).toEqual([])
+    const { tags } = await page('q=Tagged')
+    expect(tags).toEqual(expect.arrayContaining(['gift card', 'mornings']))
+    expect((await page('q=Tagged Two')).people[0]?.tags).toEqual(['mornings'])
   })
   it('says which field is wrong', async () => {
     const reply = await owner('/api/people?page=0')

@@ -58,6 +58,20 @@ test('a visit is added and moved, by hand and by keyboard; what is in the way is
   await expect(page.getByLabel('Reason for booking anyway')).toBeVisible()
   await dialog.getByRole('button', { name: 'Close' }).click()
   await expect(bandOf('Ada Korsen')).toContainText('14:00')
+  // Dropped on another day of the week it keeps its hour there; one step brings it back.
+  const week = page.getByRole('navigation', { name: 'The week' })
+  const target = week.locator('a:has(> svg):not([aria-current])').first()
+  await bandOf('Ada Korsen').dragTo(target)
+  await expect(page.getByRole('status').filter({ hasText: /moved to .*14:00/ })).toBeVisible()
+  await expect(bandOf('Ada Korsen')).toHaveCount(0)
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(bandOf('Ada Korsen')).toContainText('14:00')
+  // The month at a glance leads to any of its days.
+  await week.getByRole('button', { name: 'The month' }).click()
+  const month = page.getByRole('dialog')
+  await expect(month.getByRole('link').nth(27)).toBeVisible()
+  await page.keyboard.press('Escape')
+  await expect(month).toBeHidden()
   // Late, and on time after all, by keyboard alone.
   await change.focus()
   await page.keyboard.press('Enter')

@@ -44,3 +44,48 @@ test('the list goes by any column, either way, by keyboard too', async ({ page }
   await expect(column('Name')).toHaveAttribute('aria-sort', 'none')
   await expect(first).not.toContainText('none yet')
 })
+
+test('two files of one person are joined, and separated again', async ({ page }) => {
+  const owner = await asOwner()
+  const kept = await someone(owner, 'Joined By Hand')
+  const other = await someone(owner, 'Joined By Hand')
+  await letIn(page, 'owner')
+  await open(page, `/people/${kept}`)
+  const likely = page.getByRole('list', { name: 'Perhaps the same person' })
+  await likely.getByRole('button', { name: 'Join' }).click()
+  await page.getByRole('button', { name: 'Join the files' }).click()
+  const joined = page.getByRole('list', { name: 'Joined files' })
+  await expect(joined).toContainText('Joined By Hand')
+  await expect(likely).toBeHidden()
+  await joined.getByRole('button', { name: 'Separate' }).click()
+  await expect(likely).toBeVisible()
+  // One that nobody would guess is looked for by its name.
+  const far = await someone(owner, 'Née Otherwise')
+  await page.getByRole('button', { name: 'Join another file' }).click()
+  await page.getByRole('combobox', { name: 'The other file' }).fill('Née Otherwise')
+  await page.getByRole('option').first().click()
+  await page.getByRole('button', { name: 'Join the files' }).click()
+  await expect(joined).toContainText('Née Otherwise')
+  for (const [id, status] of [
+    [far, 404],
+    [other, 200],
+  ] as const)
+    expect((await owner(`/api/people/${id}`)).status).toBe(status)
+})
+
+test('a tag of the house is given, seen and looked for', async ({ page }) => {
+  const owner = await asOwner()
+  const id = await someone(owner, 'Tagged By Hand')
+  await letIn(page, 'owner')
+  await open(page, `/people/${id}`)
+  await page.getByRole('button', { name: 'Edit' }).click()
+  await page.getByRole('combobox', { name: 'Tags' }).fill('ferry days')
+  await page.keyboard.press('Enter')
+  await page.getByRole('button', { name: 'Save' }).click()
+  await expect(page.getByText('ferry days')).toBeVisible()
+  await open(page, '/people')
+  await page.getByRole('combobox', { name: 'Tag', exact: true }).click()
+  await page.getByRole('option', { name: 'ferry days' }).click()
+  await expect(page.getByRole('row').filter({ hasText: 'Tagged By Hand' })).toBeVisible()
+  await expect(page.locator('tbody tr')).toHaveCount(1)
+})

@@ -68,7 +68,7 @@ const EXCEPTIONS: readonly Exception[] = [
   {
     why: 'places on paper',
     file: new RegExp(
-      '^app/components/(face/|course/LedgerChart|common/BasinBowl|day/(MiniBasins|WeekBowls)|' +
+      '^app/components/(face/|course/LedgerChart|common/BasinBowl|day/(MiniBasins|DayBowl)|' +
         'room/(RednessCourse|RestingVessel|RoomButton)|plan/(PlanStrip|ComparePlans)|' +
         'visit/ConsentSigning)',
     ),

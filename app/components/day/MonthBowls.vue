@@ -2,6 +2,7 @@
 import { mdiCalendarMonthOutline, mdiChevronLeft, mdiChevronRight } from '@mdi/js'
 import { MOST_WEEKS } from '#contracts/day'
 import type { WeekDay } from '#contracts/replies/house'
+import { WEEK_DAYS } from '#core/units'
 import { DateTime } from 'luxon'
 import { sayProblem, useApi } from '~/composables/useApi'
 
@@ -17,10 +18,11 @@ const heading = computed(() =>
 )
 /** Whole weeks that touch the month. */
 const shown = computed(() =>
-  days.value.filter((_, at) => {
-    const week = days.value.slice(at - (at % 7), at - (at % 7) + 7)
-    return week.some((own) => isOfMonth(own.day))
-  }),
+  Array.from({ length: MOST_WEEKS }, (_, at) =>
+    days.value.slice(at * WEEK_DAYS, (at + 1) * WEEK_DAYS),
+  )
+    .filter((week) => week.some((own) => isOfMonth(own.day)))
+    .flat(),
 )
 const isOfMonth = (day: string) => day.slice(0, 7) === first.value.slice(0, 7)
 let asked = 0
@@ -83,7 +85,7 @@ watch(
           :key="own.day"
           :own="own"
           :here="own.day === day"
-          :name="String(Number(own.day.slice(8)))"
+          :name="String(DateTime.fromISO(own.day).day)"
           :class="{ other: !isOfMonth(own.day) }"
         />
       </div>

@@ -17,7 +17,10 @@ interface Fields {
 }
 const props = withDefaults(
   defineProps<{
-    client?: { id: string; version: number } & Record<keyof Fields, string | number | null>
+    client?: { id: string; version: number; tags: readonly string[] } & Record<
+      keyof Fields,
+      string | number | null
+    >
     startName?: string
   }>(),
   { client: undefined, startName: '' },
@@ -46,15 +49,17 @@ const form = reactive<Fields>(
       ) as unknown as Fields)
     : blank(),
 )
+const tags = ref<string[]>([...(props.client?.tags ?? [])])
 const trouble = ref<unknown>(null)
 const busy = ref(false)
 const restored = ref(false)
 
-const draft = useDraft<Fields & { id: string }>({
+const draft = useDraft<Fields & { id: string; tags: string[] }>({
   key: () => (props.client ? `client-${props.client.id}` : 'client-new'),
-  value: () => ({ ...form, id: id.value }),
-  restore: ({ id: kept, ...fields }) => {
+  value: () => ({ ...form, id: id.value, tags: tags.value }),
+  restore: ({ id: kept, tags: kinds, ...fields }) => {
     id.value = kept
+    tags.value = kinds ?? []
     Object.assign(form, fields)
     restored.value = true
   },
@@ -68,6 +73,7 @@ async function save() {
   trouble.value = null
   const fields = {
     ...form,
+    tags: tags.value,
     faceHeightMm: Number(form.faceHeightMm),
     faceWidthMm: Number(form.faceWidthMm),
   }
@@ -96,7 +102,7 @@ const MESSAGES = [
   { value: 'mail', title: 'by e-mail' },
   { value: 'text', title: 'as a text message' },
 ]
-const err = (field: keyof Fields) => fieldProblem(trouble.value, field)
+const err = (field: keyof Fields | 'tags') => fieldProblem(trouble.value, field)
 </script>
 
 <template>
@@ -135,6 +141,7 @@ const err = (field: keyof Fields) => fieldProblem(trouble.value, field)
           label="Messages after a visit"
           :error-messages="err('messages')"
         />
+        <TagsField v-if="!session.atDesk" v-model="tags" :error-messages="err('tags')" />
         <VTextarea
           v-if="!session.atDesk"
           v-model="form.medicines"

@@ -63,6 +63,7 @@ async function edited() {
               <span class="tag good">no alerts at the last consultation</span>
             </AlertTags>
             <span v-else class="tag watch">never consulted</span>
+            <span v-for="own in file.client.tags" :key="own" class="tag calm">{{ own }}</span>
             <span v-if="file.client.medicines" class="tag watch">
               medicines: {{ file.client.medicines }}
             </span>
@@ -106,6 +107,14 @@ async function edited() {
             <h2>Notes</h2>
             <p class="prewrap">{{ file.client.notes }}</p>
           </div>
+          <FilesOfOne
+            v-if="session.me?.role === 'owner'"
+            :client-id="id"
+            :name="file.client.name"
+            :zone="file.timeZone"
+            @said="(text) => (said = text)"
+            @changed="refresh"
+          />
           <FileActions
             :client-id="id"
             :name="file.client.name"

@@ -13,7 +13,9 @@ const search = ref('')
 const sought = refDebounced(search, 200)
 const page = ref(1)
 const order = ref<Order>({ by: 'name', down: false })
-watch([sought, order], () => {
+/** Only those who carry this tag of the house's own. */
+const tag = ref<string | null>(null)
+watch([sought, order, tag], () => {
   page.value = 1
 })
 const COLUMNS = [
@@ -36,8 +38,8 @@ const {
   refresh,
 } = await useAsyncData(
   'people',
-  () => peoplePage(api, sought.value ?? '', page.value, order.value),
-  { watch: [sought, page, order] },
+  () => peoplePage(api, sought.value ?? '', page.value, order.value, tag.value ?? ''),
+  { watch: [sought, page, order, tag] },
 )
 const adding = ref(false)
 /** The desk sees names only; whoever treats goes on in the file. */
@@ -49,10 +51,10 @@ async function added(id: string) {
 }
 const counted = computed(() => {
   const total = list.value?.total ?? 0
-  return `${total} ${total === 1 ? 'person' : 'people'}${sought.value ? ' found' : ''}`
+  return `${total} ${total === 1 ? 'person' : 'people'}${sought.value || tag.value ? ' found' : ''}`
 })
 const nobody = computed(() =>
-  sought.value ? 'No client matches.' : 'No clients yet. Add your first client.',
+  sought.value || tag.value ? 'No client matches.' : 'No clients yet. Add your first client.',
 )
 </script>
 
@@ -76,6 +78,15 @@ const nobody = computed(() =>
         type="search"
         maxlength="60"
         hide-details
+      />
+      <VSelect
+        v-if="list?.tags.length"
+        v-model="tag"
+        :items="list.tags"
+        label="Tag"
+        clearable
+        hide-details
+        class="tagged"
       />
       <span class="soft figures" role="status">{{ counted }}</span>
     </div>
@@ -106,6 +117,7 @@ const nobody = computed(() =>
                 >
               </NuxtLink>
               <span v-if="person.alike" class="soft apart">{{ apartWords(person) }}</span>
+              <span v-for="own in person.tags" :key="own" class="tag calm apart">{{ own }}</span>
             </td>
             <td>{{ person.work }}</td>
             <td class="figures">{{ person.last ? isoDayWords(person.last) : 'none yet' }}</td>
@@ -137,6 +149,9 @@ const nobody = computed(() =>
 }
 .search > :first-child {
   flex: 0 1 420px;
+}
+.tagged {
+  flex: 0 1 200px;
 }
 .list {
   background: transparent;

@@ -66,6 +66,7 @@ function activesOf(product: Product): string {
         <VBtn variant="outlined" to="/shelf/cleaning">Cleaning</VBtn>
         <VBtn variant="outlined" to="/shelf/order">To order</VBtn>
         <template v-if="may">
+          <VBtn variant="outlined" to="/shelf/delivery">Delivery</VBtn>
           <VBtn variant="outlined" to="/shelf/count">Count the shelf</VBtn>
           <VBtn variant="outlined" to="/shelf/file">Import or export</VBtn>
           <VBtn variant="outlined" @click="recalling = true">Recall a lot</VBtn>

@@ -85,6 +85,7 @@ const clientPart = (client: Client, today: string): ClientFile['client'] => ({
   work: client.work,
   medicines: client.medicines,
   notes: client.notes,
+  tags: client.tags,
   faceHeightMm: client.faceHeightMm,
   faceWidthMm: client.faceWidthMm,
   messages: client.messages,

@@ -20,11 +20,13 @@ export const values = (clientFields: ClientFields) => ({
   faceHeightMm: clientFields.faceHeightMm,
   faceWidthMm: clientFields.faceWidthMm,
   ...(clientFields.messages === undefined ? {} : { messages: clientFields.messages }),
+  ...(clientFields.tags === undefined ? {} : { tags: [...new Set(clientFields.tags)] }),
 })
 
 export async function addClient(me: Staff, id: string, fields: ClientFields): Promise<void> {
-  if (!treats(me.role) && (fields.medicines !== '' || fields.notes !== ''))
-    throw forbidden('Medicines and notes are for whoever treats. Leave them empty.')
+  const { medicines, notes, tags = [] } = fields
+  if (!treats(me.role) && (medicines !== '' || notes !== '' || tags.length > 0))
+    throw forbidden('Medicines, notes and tags are for whoever treats. Leave them empty.')
   await database()
     .insert(clients)
     .values({ id, ...values(fields), createdBy: me.id })

@@ -1,6 +1,7 @@
 import type { PeoplePage } from '#contracts/replies/people'
 import { and, asc, count, desc, ilike, inArray, isNull, or, sql, type SQL } from 'drizzle-orm'
 import type { PeopleOrder, PeopleQuery } from '#contracts/people'
+import { treats } from '#core/visit/roles'
 import { clients, visits } from '#db/schema'
 import { inCare } from '../access'
 import { database } from '../database'
@@ -18,12 +19,13 @@ const ZERO = { last: null, next: null }
  */
 export async function listPeople(
   me: Staff,
-  { q: words, page, size, order, down }: PeopleQuery,
+  { q: words, tag, page, size, order, down }: PeopleQuery,
 ): Promise<PeoplePage> {
   const like = `%${words.replace(/[%_\\]/g, '\\$&')}%`
   const wanted = and(
     inCare(me),
     isNull(clients.erasedAt),
+    tag === '' || !treats(me.role) ? undefined : carries(tag),
     words === '' ? undefined : or(ilike(clients.name, like), ilike(clients.work, like)),
   )
   const { timeZone } = await thePractice()
@@ -32,8 +34,9 @@ export async function listPeople(
   const by = down ? desc(keyOf(order, today)) : asc(keyOf(order, today))
   // Whoever has nothing there comes last, whichever way.
   const first = order === 'name' ? by : sql`${by} nulls last`
-  const [[all], rows] = await Promise.all([
+  const [[all], inUse, rows] = await Promise.all([
     database().select({ total: count() }).from(clients).where(wanted),
+    tagsInUse(me),
     database()
       .select({
         id: clients.id,
@@ -42,6 +45,7 @@ export async function listPeople(
         born: clients.born,
         phone: clients.phone,
         alike: ofTheSameName,
+        tags: clients.tags,
       })
       .from(clients)
       .where(wanted)
@@ -56,11 +60,33 @@ export async function listPeople(
   )
   const total = all?.total ?? 0
   return {
-    people: rows.map((row) => ({ ...row, ...(days.get(row.id) ?? ZERO) })),
+    people: rows.map((row) => ({
+      ...row,
+      tags: treats(me.role) ? row.tags : [],
+      ...(days.get(row.id) ?? ZERO),
+    })),
+    tags: inUse,
     total,
     page,
     pages: Math.max(1, Math.ceil(total / size)),
   }
+}
+
+const carries = (tag: string): SQL =>
+  sql`${clients.tags} <> '[]' and ${clients.tags} @> ${JSON.stringify([tag])}::jsonb`
+
+/** So many tags are offered at most. */
+const SHOWN = 60
+/** Every tag of the clients in one's care; the desk sees none: a tag may speak of health. */
+async function tagsInUse(me: Staff): Promise<string[]> {
+  if (!treats(me.role)) return []
+  const tag = sql<string>`jsonb_array_elements_text(${clients.tags})`
+  const rows = await database()
+    .selectDistinct({ tag })
+    .from(clients)
+    .where(and(inCare(me), isNull(clients.erasedAt), sql`${clients.tags} <> '[]'`))
+    .limit(SHOWN)
+  return rows.map((row) => row.tag).sort((one, other) => one.localeCompare(other, 'en'))
 }
 
 /** Whether somebody else on file has the same name. */
