@@ -166,6 +166,8 @@ async function send() {
 
 <style scoped>
 .paper {
+  /* A thumb on a telephone, or a hand that is not steady. */
+  --say-height: 44px;
   max-width: 760px;
   margin: 0 auto;
   padding: 24px 16px 60px;

@@ -2,10 +2,10 @@
 import { mdiMapMarkerPlusOutline, mdiPrinterOutline } from '@mdi/js'
 import type { DayPage, DayVisit } from '#contracts/replies/day'
 import type { WeekDay } from '#contracts/replies/house'
-import { DAY_MINUTES } from '#core/timing/places'
 import { fullDay, noonOf } from '~/composables/dates'
 import { dayLayout, minuteWords, ROOMS_WIDE } from '~/composables/dayLayout'
 import { useChanging, type Wish } from '~/composables/day/changing'
+import { useNow } from '~/composables/day/now'
 import { sayProblem, useApi } from '~/composables/useApi'
 import { useSession } from '~/stores/session'
 
@@ -61,15 +61,7 @@ const counted = computed(() => {
   const shut = page.value?.shut ? `, shut: ${page.value.shut}` : ''
   return `${count}, ${page.value?.cleaningMinutes ?? 0} min cleaning after each${shut}`
 })
-/** The minute of now on the day shown: 0 before it, the end of the day once it is over. */
-const now = computed(() => {
-  if (!page.value || !layout.value) return 0
-  const { day, now: at, timeZone } = page.value
-  const today = new Intl.DateTimeFormat('en-CA', { timeZone }).format(at)
-  if (day > today) return 0
-  return day < today ? DAY_MINUTES : layout.value.minuteOf(at)
-})
-const running = computed(() => now.value > 0 && now.value < DAY_MINUTES)
+const { now, running } = useNow(page, layout)
 const reload = async () => {
   await Promise.all([refresh(), refreshWeek()])
 }

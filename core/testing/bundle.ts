@@ -36,6 +36,7 @@ const NOTHING_BEFORE = {
   lastTime: null,
   learned: {},
   openHalves: [],
+  inUse: [],
 } satisfies Partial<VisitBundle>
 
 /** A visit as the house would give it: asked, read, not yet planned. Nothing here is a fact. */
@@ -94,7 +95,6 @@ export function visitBundle(more: Partial<VisitBundle> = {}): VisitBundle {
     ...NOTHING_BEFORE,
     shelf: [...shelf],
     devices: [...devices],
-    inUse: [],
     held: [],
     laid: [],
     ...more,

@@ -124,6 +124,14 @@ test('a client fills in the form on their own device, once, and the therapist ta
   expect(
     (await new AxeBuilder({ page: phone }).analyze()).violations.map((violation) => violation.id),
   ).toEqual([])
+  // Each target takes a thumb.
+  expect(
+    await phone.evaluate(() =>
+      [...document.querySelectorAll<HTMLElement>('.says label, button, a[href]')]
+        .filter((own) => own.offsetParent !== null && own.getBoundingClientRect().height < 43.5)
+        .map((own) => `${own.innerText} ${own.getBoundingClientRect().height}`),
+    ),
+  ).toEqual([])
   expect(
     asked.some((url) => url.includes(link.split('#')[1] ?? 'x')),
     'the secret is in no address that is asked for',

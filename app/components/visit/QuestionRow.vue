@@ -82,7 +82,7 @@ const asksMore = computed(() => props.answer?.say === 'yes' && props.finding.ask
 .says label {
   padding: 7px 14px;
   cursor: pointer;
-  min-height: 38px;
+  min-height: var(--say-height, 38px);
   display: flex;
   align-items: center;
 }
@@ -110,6 +110,11 @@ const asksMore = computed(() => props.answer?.say === 'yes' && props.finding.ask
 }
 .says .on.unsure {
   background: var(--amber-pale);
+}
+@media (pointer: coarse) {
+  .says {
+    --say-height: 44px;
+  }
 }
 @media (max-width: 620px) {
   .line {

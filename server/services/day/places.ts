@@ -119,10 +119,10 @@ export async function readWeeks(anyDay: string, weeks: number): Promise<WeekDay[
     readHours(monday),
     takenBetween(dayBounds(timeZone, monday).from, dayBounds(timeZone, addDays(monday, days)).from),
   ])
-  const byDay = Map.groupBy(taken, ({ startsAt }) => dayIn(timeZone, startsAt))
+  const placed = taken.map((own) => ({ ...own, on: dayIn(timeZone, own.startsAt) }))
   return Array.from({ length: days }, (_, at) => {
     const day = addDays(monday, at)
-    const own = byDay.get(day) ?? []
+    const own = placed.filter(({ on }) => on === day)
     const open = offeredOn(hours, day)
     return {
       day,

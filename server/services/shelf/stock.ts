@@ -113,6 +113,11 @@ const received = (tx: Transaction, me: Staff, lotId: string, millilitres: number
 
 /** A bottle that has come in. The same id twice is the same bottle. */
 export async function receiveLot(me: Staff, body: z.infer<typeof lotPost>): Promise<void> {
+  const today = dayIn((await thePractice()).timeZone, Date.now())
+  if (body.expires < today)
+    throw refused('This date is over. Look at the bottle once more; send it back if it is so.', [
+      { field: 'expires', given: body.expires, allowed: `from ${today} on` },
+    ])
   await database().transaction(async (tx) => {
     const { id, millilitres, ...lot } = body
     const added = await tx
