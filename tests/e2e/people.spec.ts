@@ -84,7 +84,7 @@ test('a tag of the house is given, seen and looked for', async ({ page }) => {
   await page.getByRole('button', { name: 'Save' }).click()
   await expect(page.getByText('ferry days')).toBeVisible()
   await open(page, '/people')
-  await page.getByRole('combobox', { name: 'Tag', exact: true }).click()
+  await page.getByRole('combobox', { name: 'Tag', exact: true }).click({ force: true })
   await page.getByRole('option', { name: 'ferry days' }).click()
   await expect(page.getByRole('row').filter({ hasText: 'Tagged By Hand' })).toBeVisible()
   await expect(page.locator('tbody tr')).toHaveCount(1)

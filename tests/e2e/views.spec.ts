@@ -27,6 +27,7 @@ const VIEWS: readonly [string, () => string][] = [
   ['Clients from a file', () => '/people/import'],
   ['Shelf', () => '/shelf'],
   ['Count the shelf', () => '/shelf/count'],
+  ['Delivery', () => '/shelf/delivery'],
   ['Products from a file', () => '/shelf/file'],
   ['Cleaning', () => '/shelf/cleaning'],
   ['You', () => '/you'],

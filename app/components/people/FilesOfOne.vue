@@ -5,7 +5,7 @@ import { dayWords, fieldDay } from '~/composables/dates'
 import { useApi } from '~/composables/useApi'
 
 /** Two files of one person: those that are likely, joining them, and taking that back. */
-const props = defineProps<{ clientId: string; name: string; zone: string }>()
+const props = defineProps<{ clientId: string; zone: string }>()
 const emit = defineEmits<{ said: [text: string]; changed: [] }>()
 const api = useApi()
 const path = (what: 'joins' | 'join' | 'part') => `/api/people/${props.clientId}/${what}`
@@ -50,7 +50,7 @@ const part = ({ id, name }: FilesOfOne['joined'][number]) =>
 
 <template>
   <div class="panel stack">
-    <h2>One person, one file</h2>
+    <h2 v-if="files.likely.length || files.joined.length">One person, one file</h2>
     <p v-if="trouble && !asking" role="alert" class="tag stop">{{ trouble }}</p>
     <ul v-if="files.likely.length" class="plainlist" aria-label="Perhaps the same person">
       <li v-for="other in files.likely" :key="other.id" class="between">
@@ -79,7 +79,6 @@ const part = ({ id, name }: FilesOfOne['joined'][number]) =>
       v-if="asking"
       v-model:other="joining"
       :client-id="clientId"
-      :name="name"
       :busy="busy"
       :trouble="trouble"
       @join="join"

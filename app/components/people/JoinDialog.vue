@@ -5,7 +5,7 @@ import { apartWords, findPeople } from '~/composables/people'
 import { useApi } from '~/composables/useApi'
 
 /** What joining two files does, and which other file it is. */
-const props = defineProps<{ clientId: string; name: string; busy: boolean; trouble: string }>()
+const props = defineProps<{ clientId: string; busy: boolean; trouble: string }>()
 const other = defineModel<{ id: string; name: string } | null>('other', { required: true })
 defineEmits<{ join: []; close: [] }>()
 const api = useApi()
@@ -50,9 +50,9 @@ watchDebounced(
           @update:model-value="choose"
         />
         <p v-if="other">
-          Visits, answers, signatures and pictures of <bdi>{{ other.name }}</bdi> move into the file
-          of <bdi>{{ name }}</bdi>. Details of this file stay. What it does not say is taken from
-          the other, with medicines and notes of both.
+          Everything in the other file, of <bdi>{{ other.name }}</bdi>, moves into this one: visits,
+          answers, signatures, pictures. Details of this file stay. What it does not say is taken
+          from the other. Medicines and notes of both are kept.
         </p>
         <p class="soft">You can separate them again on this page.</p>
         <p v-if="trouble" role="alert" class="tag stop">{{ trouble }}</p>

@@ -14,7 +14,7 @@ const plain = (name: string) => name.trim().replace(/\s+/g, ' ').toLowerCase()
 watchDebounced(
   () => plain(props.name),
   async (name) => {
-    const people = name === '' ? [] : await findPeople(api, props.name)
+    const people = name === '' ? [] : await findPeople(api, name)
     found.value = people.filter((own) => plain(own.name) === name)
   },
   { debounce: 300, immediate: true },

@@ -110,7 +110,6 @@ async function edited() {
           <FilesOfOne
             v-if="session.me?.role === 'owner'"
             :client-id="id"
-            :name="file.client.name"
             :zone="file.timeZone"
             @said="(text) => (said = text)"
             @changed="refresh"

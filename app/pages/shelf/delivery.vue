@@ -26,20 +26,22 @@ const { busy, trouble, products, lines, typed, done, missing, add, choose, remov
       /><VBtn type="submit" variant="outlined">Add a line</VBtn>
     </form>
     <form class="stack" novalidate @submit.prevent="receiveAll">
-      <ul v-if="lines.length" class="plainlist panel" aria-label="Bottles of the delivery">
-        <DeliveryRow
-          v-for="line in lines"
-          :key="line.id"
-          v-model:code="line.code"
-          v-model:expires="line.expires"
-          v-model:held="line.held"
-          :product-id="line.productId"
-          :products="products"
-          :problems="(field) => fieldProblem(line.problem, field)"
-          @product="(id) => choose(line, id)"
-          @remove="remove(line.id)"
-        />
-      </ul>
+      <div v-if="lines.length" class="panel">
+        <ul class="plainlist" aria-label="Bottles of the delivery">
+          <DeliveryRow
+            v-for="line in lines"
+            :key="line.id"
+            v-model:code="line.code"
+            v-model:expires="line.expires"
+            v-model:held="line.held"
+            :product-id="line.productId"
+            :products="products"
+            :problems="(field) => fieldProblem(line.problem, field)"
+            @product="(id) => choose(line, id)"
+            @remove="remove(line.id)"
+          />
+        </ul>
+      </div>
       <p v-else class="soft">
         A scanner that types works here. A printed code with lot and date fills in both.
       </p>
