@@ -1,14 +1,10 @@
 import { join } from 'node:path'
 import { backUp, lastBackup, thinOut } from './dump.mjs'
 import { ROOT, say } from './say.mjs'
+import { backupIsDue, LOOK_MS } from './nightlyDue.mjs'
 import { load } from './setup.mjs'
 
-const LOOK_MS = 15 * 60_000
-const NIGHT_HOURS = 20
 const KEPT_DAYS = 14
-const HOUR_MS = 3_600_000
-/** Before this hour of the machine's own day, when nobody treats. */
-const UNTIL_HOUR = 6
 
 /**
  * Backs the house up once a night while it runs, and at the first look after a night it slept
@@ -23,9 +19,7 @@ export function keepNightly(cluster, name) {
     if (busy || !passphrase) return
     busy = true
     try {
-      const age = Date.now() - (await lastBackup(cluster))
-      const isNight = new Date().getHours() < UNTIL_HOUR
-      if (age > NIGHT_HOURS * HOUR_MS && (isNight || age > (NIGHT_HOURS + UNTIL_HOUR) * HOUR_MS)) {
+      if (backupIsDue(new Date(), await lastBackup(cluster))) {
         await backUp(cluster, folder, passphrase, 'nightly')
         thinOut(folder, KEPT_DAYS)
       }

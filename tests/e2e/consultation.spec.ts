@@ -99,6 +99,14 @@ test('a new client is asked and read by keyboard alone', async ({ page }) => {
     await page.keyboard.press('Enter')
   }
   await expect(page.getByText('every zone read')).toBeVisible()
+  // The face is one stop of the tab key; arrows go from zone to zone.
+  const stop = page.locator('svg.face[role=group] [data-zone][tabindex="0"]')
+  await expect(stop).toHaveCount(1)
+  const first = await stop.getAttribute('data-zone')
+  await stop.focus()
+  await page.keyboard.press('ArrowDown')
+  await expect(stop).toBeFocused()
+  expect(await stop.getAttribute('data-zone')).not.toBe(first)
   await to(/Save reading/)
   await page.keyboard.press('Enter')
   await page.waitForURL(/\/plan$/)

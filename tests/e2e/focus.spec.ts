@@ -73,3 +73,16 @@ test('a dialog that closes gives the focus back to what opened it', async ({ pag
   await expect(page.getByRole('dialog')).toHaveCount(0)
   await expect(opener).toBeFocused()
 })
+
+test('a connection lost and found is said aloud, once each', async ({ page }) => {
+  const id = await runningVisit('other-24')
+  await letIn(page, 'owner')
+  await open(page, `/visits/${id}/treat`)
+  await expect(page.getByRole('timer')).toBeVisible()
+  const said = (words: RegExp) => page.getByRole('status').filter({ hasText: words })
+  await page.context().setOffline(true)
+  await page.keyboard.press('h')
+  await expect(said(/^No connection\. Every tap is kept/)).toHaveCount(1)
+  await page.context().setOffline(false)
+  await expect(said(/^Connected again/)).toHaveCount(1)
+})

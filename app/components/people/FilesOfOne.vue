@@ -42,7 +42,7 @@ const join = () =>
 const part = ({ id, name }: FilesOfOne['joined'][number]) =>
   attempt(async () => {
     await api(path('part'), { method: 'POST', body: { joinId: id } })
-    emit('said', `The file of ${name} stands by itself again.`)
+    emit('said', `The file of ${name} is separate again.`)
     emit('changed')
     await look()
   })

@@ -19,10 +19,11 @@ export interface DeliveryLine {
 export const bottlesOf = (count: number) => `${count} ${count === 1 ? 'bottle' : 'bottles'}`
 
 /** The sheet of a delivery: what is scanned becomes a line, then all lines come in. */
-export async function useDelivery() {
+export function useDelivery() {
   const api = useApi()
   const { busy, trouble, attempt } = useAttempt()
-  const { data } = await useAsyncData('delivery', () => wholeShelf(api))
+  const ready = useAsyncData('delivery', () => wholeShelf(api))
+  const { data } = ready
   const products = computed<Product[]>(() => (data.value ?? []).map(({ product }) => product))
   const lines = ref<DeliveryLine[]>([])
   const typed = ref('')
@@ -104,5 +105,18 @@ export async function useDelivery() {
   const remove = (id: string) => {
     lines.value = lines.value.filter((own) => own.id !== id)
   }
-  return { busy, trouble, products, lines, typed, done, missing, add, choose, remove, receiveAll }
+  return {
+    ready,
+    busy,
+    trouble,
+    products,
+    lines,
+    typed,
+    done,
+    missing,
+    add,
+    choose,
+    remove,
+    receiveAll,
+  }
 }

@@ -4,8 +4,9 @@ import { fieldProblem } from '~/composables/useApi'
 
 /** A delivery of many bottles on one sheet: each code scanned or typed becomes a line, then all come in. */
 useHead({ title: 'Delivery · Oak Basin' })
-const { busy, trouble, products, lines, typed, done, missing, add, choose, remove, receiveAll } =
-  await useDelivery()
+const { ready, busy, trouble, products, lines, typed, done, missing, ...sheet } = useDelivery()
+const { add, choose, remove, receiveAll } = sheet
+await ready
 </script>
 
 <template>
