@@ -85,6 +85,8 @@ export const HOUR_MS = 3_600_000
 export const DAY_MS = 86_400_000
 export const DAY_HOURS = 24
 export const WEEK_DAYS = 7
+/** Weeks that a month touches at most. */
+export const MONTH_WEEKS = 6
 export const HOUR_MINUTES = 60
 /** What a share of all is said in. */
 export const ALL_PERCENT = 100

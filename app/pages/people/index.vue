@@ -79,15 +79,7 @@ const nobody = computed(() =>
         maxlength="60"
         hide-details
       />
-      <VSelect
-        v-if="list?.tags.length"
-        v-model="tag"
-        :items="list.tags"
-        label="Tag"
-        clearable
-        hide-details
-        class="tagged"
-      />
+      <LazyTagFilter v-if="list?.tags.length" v-model="tag" :tags="list.tags" class="tagged" />
       <span class="soft figures" role="status">{{ counted }}</span>
     </div>
     <p v-if="error" role="alert" class="tag stop">{{ sayProblem(error) }}</p>
