@@ -1,8 +1,6 @@
 <script setup lang="ts">
-import { mdiMapMarkerPlusOutline, mdiPrinterOutline } from '@mdi/js'
 import type { DayPage, DayVisit } from '#contracts/replies/day'
 import type { WeekDay } from '#contracts/replies/house'
-import { fullDay, noonOf } from '~/composables/dates'
 import { dayLayout, minuteWords, ROOMS_WIDE } from '~/composables/dayLayout'
 import { useChanging, type Wish } from '~/composables/day/changing'
 import { useNow } from '~/composables/day/now'
@@ -54,13 +52,6 @@ const visits = computed(() =>
   ),
 )
 const layout = computed(() => page.value && dayLayout(page.value))
-const heading = computed(() => (page.value ? fullDay(noonOf(page.value.day), 'UTC') : 'Day'))
-const counted = computed(() => {
-  const { length } = visits.value
-  const count = `${length} ${length === 1 ? 'visit' : 'visits'}`
-  const shut = page.value?.shut ? `, shut: ${page.value.shut}` : ''
-  return `${count}, ${page.value?.cleaningMinutes ?? 0} min cleaning after each${shut}`
-})
 const { now, running } = useNow(page, layout)
 const reload = async () => {
   await Promise.all([refresh(), refreshWeek()])
@@ -91,37 +82,18 @@ async function saved(day?: string) {
   editing.value = null
   await (day && day !== page.value?.day ? goTo(day) : reload())
 }
-const print = () => window.print()
 const goTo = (day: string) => day && navigateTo(`/?date=${day}`)
 </script>
 
 <template>
   <div class="day">
-    <header class="head">
-      <div>
-        <h1>{{ heading }}</h1>
-        <p class="soft">{{ counted }}</p>
-      </div>
-      <WeekBowls
-        v-if="week && page"
-        class="noprint"
-        :week="week"
-        :day="page.day"
-        @drop="dropOnDay"
-      />
-      <div class="row noprint">
-        <VBtn
-          variant="outlined"
-          :icon="mdiPrinterOutline"
-          size="small"
-          aria-label="Print the day"
-          @click="print"
-        />
-        <VBtn color="primary" :prepend-icon="mdiMapMarkerPlusOutline" @click="add(null)">
-          Add a visit
-        </VBtn>
-      </div>
-    </header>
+    <DayHead
+      :page="page"
+      :week="week ?? null"
+      :visits="visits.length"
+      @drop="dropOnDay"
+      @add="add(null)"
+    />
     <p v-if="error || trouble" role="alert" class="tag stop">{{ trouble || sayProblem(error) }}</p>
     <p v-if="done" role="status" class="row moved noprint">
       <span>{{ done.words }}</span>
@@ -196,14 +168,6 @@ const goTo = (day: string) => day && navigateTo(`/?date=${day}`)
   flex-direction: column;
   min-height: 100dvh;
 }
-.head {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  justify-content: space-between;
-  gap: 8px 20px;
-  padding: 16px 20px 8px 28px;
-}
 .tools {
   align-items: center;
   flex-wrap: nowrap;
@@ -236,11 +200,6 @@ const goTo = (day: string) => day && navigateTo(`/?date=${day}`)
 }
 .many .rooms {
   --room-name: 44px;
-}
-@media (max-width: 1100px) {
-  h1 {
-    font-size: 1.45rem;
-  }
 }
 @media (max-width: 1500px) {
   .many {

@@ -44,8 +44,7 @@ const beside = (weeks: number) => `/?date=${addDays(props.day, weeks * WEEK_DAYS
 <style scoped>
 .week {
   display: flex;
-  flex-wrap: wrap;
   align-items: center;
-  gap: 4px;
+  gap: 2px;
 }
 </style>

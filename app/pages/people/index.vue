@@ -79,9 +79,9 @@ const nobody = computed(() =>
         maxlength="60"
         hide-details
       />
-      <LazyTagFilter v-if="list?.tags.length" v-model="tag" :tags="list.tags" class="tagged" />
       <span class="soft figures" role="status">{{ counted }}</span>
     </div>
+    <TagFilter v-if="list?.tags.length" v-model="tag" :tags="list.tags" />
     <p v-if="error" role="alert" class="tag stop">{{ sayProblem(error) }}</p>
     <div class="panel">
       <VTable density="comfortable" class="list">
@@ -141,9 +141,6 @@ const nobody = computed(() =>
 }
 .search > :first-child {
   flex: 0 1 420px;
-}
-.tagged {
-  flex: 0 1 200px;
 }
 .list {
   background: transparent;
