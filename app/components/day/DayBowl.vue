@@ -43,7 +43,7 @@ function drop(event: DragEvent) {
     @dragleave="over = false"
     @drop.prevent="drop"
   >
-    <svg viewBox="0 0 34 28" aria-hidden="true">
+    <svg viewBox="0 0 34 28" width="34" height="28" aria-hidden="true">
       <clipPath :id="clip"><path d="M4 3h26c0 13-5 21-13 21S4 16 4 3z" /></clipPath>
       <g :clip-path="`url(#${clip})`">
         <rect width="34" height="28" :fill="BASIN_COLOURS.desk.bowl" />

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { mdiCalendarMonthOutline } from '@mdi/js'
 
-/** The month at a glance, under a button: only then it is loaded. */
+/** The month at a glance, under a button. */
 const props = defineProps<{ day: string }>()
 const open = ref(false)
 watch(
@@ -21,6 +21,6 @@ watch(
         aria-label="The month"
       />
     </template>
-    <LazyMonthCard v-if="open" :day="day" />
+    <MonthCard v-if="open" :day="day" />
   </VMenu>
 </template>
