@@ -174,7 +174,8 @@ describe('what a visit costs and earns', () => {
     expect(later.cents, 'costs of later days').toBe(sealed.cents)
     expect(later.price?.cents, 'a price of later days').toBe(9950)
 
-    const month = new Date().toISOString().slice(0, 7)
+    // The month of the house's own clock, which may be another one than that of UTC.
+    const month = (await bundleOf(owner, id)).today.slice(0, 7)
     const earned = (await owner(`/api/money/earned?month=${month}`)).body as Earned
     expect(earned.visits.find((visit) => visit.id === id)).toMatchObject({
       client: 'Costs Something',
