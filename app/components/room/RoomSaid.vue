@@ -37,6 +37,6 @@ watch(offline, (is) => {
 <template>
   <div class="sr">
     <p role="status">{{ calm }}</p>
-    <p role="alert">{{ urgent }}</p>
+    <p v-if="urgent" role="alert">{{ urgent }}</p>
   </div>
 </template>
