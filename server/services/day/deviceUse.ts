@@ -15,6 +15,7 @@ interface Standing {
   startsAt: Date
   minutes: number
   lateMinutes?: number
+  begunAt?: Date | null
 }
 
 export const clockIn = (timeZone: string): Intl.DateTimeFormat =>
@@ -50,6 +51,7 @@ export async function usesBetween(
       roomId: visits.roomId,
       startsAt: visits.startsAt,
       lateMinutes: visits.lateMinutes,
+      begunAt: visits.begunAt,
       steps: plans.steps,
     })
     .from(plans)
@@ -74,9 +76,13 @@ export async function usesBetween(
   })
 }
 
-/** When the hands begin, minutes since 1970: a client who came late is begun with later. */
-const startOf = ({ startsAt, lateMinutes = 0 }: Pick<Standing, 'startsAt' | 'lateMinutes'>) =>
-  startsAt.getTime() / MINUTE_MS + lateMinutes
+/** When the hands began, or will: minutes since 1970; a client who came late is begun with later. */
+const startOf = ({
+  startsAt,
+  lateMinutes = 0,
+  begunAt,
+}: Pick<Standing, 'startsAt' | 'lateMinutes' | 'begunAt'>): number =>
+  begunAt ? Math.floor(begunAt.getTime() / MINUTE_MS) : startsAt.getTime() / MINUTE_MS + lateMinutes
 
 /**
  * Devices that other rooms use around a visit, in minutes from its start: "in the Stove room from 10:20
