@@ -93,6 +93,7 @@ export const AUDIT_ACTIONS = {
   'visit.meter': 'read a meter',
   'house.rule': 'made a rule stricter',
   'house.rule-end': 'ended a stricter rule',
+  'house.own': 'changed a technique or device of its own',
   'house.policy': 'changed the policy',
   'house.scope': 'changed licences',
   'house.protocol': "changed the practice's protocols",

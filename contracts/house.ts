@@ -2,8 +2,8 @@ import { z } from 'zod'
 import { ROLES } from '#core/visit/roles'
 import { privateWords } from '#core/aftercare/messages'
 import { MESSAGE_LETTERS } from '#core/catalogue/rules/messages'
-import { DEVICE_KINDS } from '#core/catalogue/kinds'
 import { day, id, licences, line, said, school, version } from './common'
+import { deviceKey } from './ownWays'
 
 /** Characters a password has at least (NIST SP 800-63B asks for eight; a shared tablet for more). */
 export const LEAST_PASSWORD = 12
@@ -63,7 +63,7 @@ export const practicePut = z.strictObject({
 export const roomPut = z.strictObject({ id, name: said(60), closed: z.boolean() })
 export const devicePut = z.strictObject({
   id,
-  kind: z.enum(DEVICE_KINDS),
+  kind: deviceKey,
   name: said(60),
   serial: line(60),
   serviceDue: day.nullable(),

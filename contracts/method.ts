@@ -3,6 +3,7 @@ import { campOf, POINTS, type PointId } from '#core/catalogue/schools/camps'
 import { TECHNIQUE_IDS } from '#core/catalogue/techniques/techniques'
 import { canPin } from '#core/catalogue/techniques/traits'
 import { id, line, said } from './common'
+import { ownWay } from './ownWays'
 
 const has = (point: PointId, camp: string): boolean => {
   try {
@@ -42,7 +43,13 @@ const minutes = z
   .max(90, 'at most 90 minutes')
   .refine((minutes) => Number.isInteger(minutes * 2), 'whole half-minutes')
 export const protocolSteps = z
-  .array(z.strictObject({ technique: technique.refine(canPin, 'a step of its own'), minutes }))
+  .array(
+    z.strictObject({
+      technique: technique.refine(canPin, 'a step of its own'),
+      own: ownWay.optional(),
+      minutes,
+    }),
+  )
   .min(1, 'at least one step')
   .max(40, 'at most 40 steps')
   .refine(

@@ -14,6 +14,7 @@ import { consentKinds, wholeReading } from './care'
 import { homeAsked } from './home'
 import { protocolRef } from './method'
 import { aims, day, id, line, moment, regions, said, school, version, zoneId } from './common'
+import { ownWay } from './ownWays'
 
 const visitMinutes = z
   .int('whole minutes')
@@ -125,9 +126,11 @@ const halfMinutes = z
   .min(SHORTEST_STEP, 'at least half a minute')
   .max(STEP_MOST.minutes, `at most ${STEP_MOST.minutes} minutes`)
   .refine(isWholeTicks, 'whole half-minutes') as unknown as z.ZodType<Minutes, number>
-export const planStep = z.strictObject({
+const bareStep = z.strictObject({
   key: z.string().regex(/^[a-zA-Z]{3,30}-\d{1,3}$/, 'a step key'),
   technique: z.enum(TECHNIQUE_IDS),
+  /** The practice's own way of it. */
+  own: ownWay.optional(),
   regions,
   minutes: halfMinutes,
   passes: z.int().min(1).max(STEP_MOST.passes).optional(),
@@ -136,6 +139,10 @@ export const planStep = z.strictObject({
   pinned: z.boolean().optional(),
   why: z.array(z.strictObject({ rule: said(60), text: line(300) })).max(12),
 })
+export const planStep = bareStep.refine(
+  ({ own, technique }) => own === undefined || own.from === technique,
+  'a way of this technique',
+)
 export const planSteps = z
   .array(planStep)
   .max(80, 'at most 80 steps')

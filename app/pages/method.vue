@@ -20,8 +20,8 @@ const policy = computed(() => data.value?.policy as HousePolicy | undefined)
     <p v-if="error" role="alert" class="tag stop">{{ sayProblem(error) }}</p>
     <VTabs v-model="tab" aria-label="Method"
       ><VTab value="rows">Rules and techniques</VTab><VTab value="reach">What an answer stops</VTab
-      ><VTab value="schools">Schools and this practice</VTab
-      ><VTab value="protocols">Protocols</VTab></VTabs
+      ><VTab value="schools">Schools and this practice</VTab><VTab value="protocols">Protocols</VTab
+      ><VTab value="own">Our own</VTab></VTabs
     >
     <RowSearch v-if="tab === 'rows'" />
     <BarReach v-else-if="tab === 'reach'" />
@@ -29,6 +29,12 @@ const policy = computed(() => data.value?.policy as HousePolicy | undefined)
       v-else-if="tab === 'schools' && data && policy"
       :policy="policy"
       :history="data.history"
+      :may-decide="data.mayDecide"
+      @changed="refresh"
+    />
+    <OwnPanel
+      v-else-if="tab === 'own' && data"
+      :own="data.own"
       :may-decide="data.mayDecide"
       @changed="refresh"
     />

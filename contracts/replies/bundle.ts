@@ -2,13 +2,7 @@ import { homeAsked } from '../home'
 import { z } from 'zod'
 import { CONSENT_IDS } from '#core/catalogue/consultation/consents'
 import { MAKE_UP_IDS } from '#core/catalogue/consultation/makeUp'
-import {
-  CONCERN_IDS,
-  DEVICE_KINDS,
-  FAMILY_IDS,
-  LICENCE_IDS,
-  PRODUCT_KINDS,
-} from '#core/catalogue/kinds'
+import { CONCERN_IDS, FAMILY_IDS, LICENCE_IDS, PRODUCT_KINDS } from '#core/catalogue/kinds'
 import { SCHOOL_IDS } from '#core/catalogue/schools/schools'
 import { METER_KINDS } from '#core/catalogue/skin/meters'
 import { FEELS } from '#core/catalogue/rules/feel'
@@ -33,6 +27,7 @@ import { halves, preferences, wholeReading } from '../care'
 import { answers, planStep } from '../visit'
 import { pastReaction, poured } from './clientFile'
 import { at, by, count, id, isoDay, maybe, named, onRegions, text } from './common'
+import { deviceKey, ownWay } from '../ownWays'
 import { policy, protocolStep } from './method'
 import { role } from './people'
 import { scopeLine, tightening } from './practice'
@@ -208,9 +203,16 @@ export const visitBundle: z.ZodType<VisitBundle> = z.strictObject({
   patchAgain: z.strictObject({ at, why: text }).nullable(),
   usedProducts: z.array(text),
   shelf: z.array(shelfItem),
-  devices: z.array(z.enum(DEVICE_KINDS)),
+  devices: z.array(deviceKey),
+  ways: z.array(ownWay),
   inUse: z.array(
-    z.strictObject({ kind: z.enum(DEVICE_KINDS), from: z.number(), to: z.number(), words: text }),
+    z.strictObject({
+      kind: deviceKey,
+      name: text,
+      from: z.number(),
+      to: z.number(),
+      words: text,
+    }),
   ),
   held: z.array(z.enum(TOOL_IDS)),
   laid: z.array(text),

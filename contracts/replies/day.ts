@@ -1,11 +1,12 @@
 import { z } from 'zod'
-import { CONCERN_IDS, DEVICE_KINDS } from '#core/catalogue/kinds'
+import { CONCERN_IDS } from '#core/catalogue/kinds'
 import type { Basin } from '#core/planning/checks/basins'
 import type { StripPart } from '#core/timing/dayStrip'
 import type { DiaryConflict } from '#core/timing/diary'
 import type { Stretch } from '#core/timing/places'
 import { STOP_IDS, type StopId } from '#core/visit/stops'
 import { VISIT_STATUSES } from '#core/visit/status'
+import { deviceKey } from '../ownWays'
 import { at, count, id, isoDay, maybe, named, text } from './common'
 
 export const basin: z.ZodType<Basin> = z.strictObject({
@@ -21,7 +22,7 @@ const conflict: z.ZodType<DiaryConflict> = z.strictObject({
   kind: z.enum(['room', 'person', 'client', 'device', 'cleaning']),
   a: text,
   b: text,
-  device: z.enum(DEVICE_KINDS).optional(),
+  device: deviceKey.optional(),
   sentence: text,
 })
 const stretch: z.ZodType<Stretch> = z.strictObject({ from: z.number(), to: z.number() })
@@ -50,7 +51,7 @@ export const dayVisit = z.strictObject({
   strip: z.array(stripPart),
   basins: z.array(basin).nullable(),
   devices: z
-    .array(z.strictObject({ kind: z.enum(DEVICE_KINDS), from: z.number(), to: z.number() }))
+    .array(z.strictObject({ kind: deviceKey, name: text, from: z.number(), to: z.number() }))
     .readonly(),
   /** When the first hand is needed for it, while it is planned and not begun. */
   setAt: at.nullable(),

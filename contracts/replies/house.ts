@@ -1,7 +1,7 @@
 import { z } from 'zod'
-import { DEVICE_KINDS } from '#core/catalogue/kinds'
 import { practicePut } from '../house'
 import { absencePost, opening } from '../hours'
+import { deviceKey } from '../ownWays'
 import { at, count, id, isoDay, maybe, text } from './common'
 import { role } from './people'
 
@@ -19,7 +19,7 @@ const devicePart = z.strictObject({
 export type DevicePart = z.infer<typeof devicePart>
 const deviceLine = z.strictObject({
   id,
-  kind: z.enum(DEVICE_KINDS),
+  kind: deviceKey,
   name: text,
   serial: text,
   serviceDue: isoDay.nullable(),
@@ -44,6 +44,8 @@ export const housePage = z.strictObject({
   house: practicePut,
   rooms: z.array(roomLine),
   devices: z.array(deviceLine),
+  /** Kinds of device of the practice's own. */
+  ownKinds: z.array(z.strictObject({ kind: deviceKey, name: text })),
   people: z.array(staffLine),
   /** Products on the shelf that are kept. */
   products: count,

@@ -3,7 +3,8 @@ import { TECHNIQUE_IDS } from '#core/catalogue/techniques/techniques'
 import type { HousePolicy } from '#core/catalogue/schools/schools'
 import type { ProtocolStep } from '#core/catalogue/techniques/step'
 import { POINTS } from '#core/catalogue/schools/camps'
-import { at, by, id, text } from './common'
+import { ownDevice, ownWay } from '../ownWays'
+import { at, by, count, id, text } from './common'
 
 export const policy: z.ZodType<HousePolicy> = z.strictObject({
   camps: by(
@@ -14,6 +15,7 @@ export const policy: z.ZodType<HousePolicy> = z.strictObject({
 })
 export const protocolStep: z.ZodType<ProtocolStep> = z.strictObject({
   technique: z.enum(TECHNIQUE_IDS),
+  own: ownWay.optional(),
   minutes: z.number(),
 })
 
@@ -39,6 +41,10 @@ export const methodReply = z.strictObject({
   policy,
   history: z.array(policyLine),
   protocols: z.array(protocol),
+  own: z.strictObject({
+    devices: z.array(z.strictObject({ device: ownDevice, version: count, retired: z.boolean() })),
+    ways: z.array(z.strictObject({ way: ownWay, version: count, retired: z.boolean() })),
+  }),
   mayDecide: z.boolean(),
   mayKeep: z.boolean(),
 })

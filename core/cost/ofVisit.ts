@@ -23,7 +23,7 @@ export function plannedCost(
       return product ? [{ product, millilitres, half: half !== null }] : []
     }),
     linen,
-    devices: devices.map(({ kind }) => kind),
+    devices,
     minutes,
     costs,
   })
@@ -50,7 +50,7 @@ export function costOfDone(
       return product ? [{ product, millilitres, half }] : []
     }),
     linen,
-    devices: devices.map(({ kind }) => kind),
+    devices,
     minutes: Math.max(minutes, actualMinutes ?? 0),
     costs,
   })

@@ -26,7 +26,7 @@ const source = fc.record({
     }),
     { maxLength: 6 },
   ),
-  devices: fc.subarray([...DEVICE_KINDS]),
+  devices: fc.subarray(DEVICE_KINDS.map((name) => ({ name }))),
   minutes: fc.integer({ min: 15, max: 180 }),
   costs: fc.dictionary(fc.constantFrom(...COST_IDS), fc.integer({ min: 0, max: 9000 })),
 })
@@ -61,7 +61,7 @@ describe('what a visit costs', () => {
         },
       ],
       linen: [{ name: 'fresh cloths', count: 4, costs: 'wash' }],
-      devices: ['steamer'],
+      devices: [{ name: 'steamer' }],
       minutes: 90,
       costs: { roomHour: 1200, personHour: 2000, wash: 35, deviceUse: 150 },
     })
@@ -79,7 +79,7 @@ describe('what a visit costs', () => {
       costOf({
         poured: [],
         linen: [{ name: 'pads', count: 3, costs: 'pad' }],
-        devices: ['lamp'],
+        devices: [{ name: 'lamp' }],
         minutes: 60,
         costs: {},
       }),

@@ -1,6 +1,5 @@
 import { COST_NAMES, type CostId } from '../catalogue/rules/costs'
 import type { Product } from '../catalogue/products/products'
-import { DEVICE_NAMES, type DeviceKind } from '../catalogue/kinds'
 import { pouredCents } from '../dosing/amount'
 import { drawnFor } from '../record/bottles'
 import type { Linen } from '../tray/linen'
@@ -23,7 +22,7 @@ interface CostSource {
     half?: boolean
   }[]
   linen: readonly Linen[]
-  devices: readonly DeviceKind[]
+  devices: readonly { name: string }[]
   /** Minutes that room and therapist are there for it. */
   minutes: number
   /** What the house has told of its costs; what it has not told costs nothing and is not listed. */
@@ -54,9 +53,9 @@ export function costOf({ poured, linen, devices, minutes, costs }: CostSource): 
             },
           ],
     ),
-    ...devices.map((kind) => ({
+    ...devices.map(({ name }) => ({
       what: 'device' as const,
-      name: DEVICE_NAMES[kind],
+      name,
       cents: costs.deviceUse ?? 0,
     })),
     { what: 'room', name: COST_NAMES.roomHour, cents: byHour('roomHour') },

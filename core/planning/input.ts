@@ -1,4 +1,5 @@
-import type { ConcernId, DeviceKind, LicenceId } from '../catalogue/kinds'
+import type { ConcernId, LicenceId } from '../catalogue/kinds'
+import type { DeviceKey } from '../catalogue/techniques/ownShapes'
 import type { Lot, Product } from '../catalogue/products/products'
 import type { MakeUpId } from '../catalogue/consultation/makeUp'
 import type { Preferences } from '../catalogue/consultation/preferences'
@@ -7,7 +8,7 @@ import type { HousePolicy, SchoolId } from '../catalogue/schools/schools'
 import type { Learned } from '../dosing/learned'
 import type { PlanStep, ProtocolStep } from '../catalogue/techniques/step'
 import type { ToolId } from '../catalogue/techniques/tools'
-import type { TechniqueId } from '../catalogue/techniques/techniques'
+import type { OwnWay, TechniqueId } from '../catalogue/techniques/techniques'
 import type { FaceSize } from '../face/regions'
 import type { RegionId } from '../face/zones'
 import type { PastWork } from '../load/rest'
@@ -55,7 +56,9 @@ export interface PlanInput {
   lastSettings?: Partial<Record<TechniqueId, number>>
   /** Products suspected of a reaction of this client, each with why it stays on the shelf. */
   suspected: Readonly<Record<string, string>>
-  devices: readonly DeviceKind[]
+  devices: readonly DeviceKey[]
+  /** Techniques as this house does them. */
+  ways?: readonly OwnWay[]
   /** Devices that other rooms use during this visit: minutes from its start, and where and when in words. */
   inUse?: readonly DeviceInUse[]
   /** Tools of which none is clean: nothing that needs one can be done. */

@@ -1,6 +1,7 @@
 import { CONTRAINDICATIONS } from '../catalogue/consultation/contraindications'
 import { UNKNOWN_WORD } from '../screening/verdict/verdict'
 import type { PlanStep } from '../catalogue/techniques/step'
+import { techniqueOf } from '../catalogue/techniques/ownWay'
 import { TECHNIQUES } from '../catalogue/techniques/techniques'
 import { SIGN_NAMES, STOP_STEP_WORDS } from '../catalogue/rules/stopRules'
 import { placeOf } from '../catalogue/techniques/traits'
@@ -160,6 +161,14 @@ function linesOf(src: RecordSource): RecordLine[] {
   ]
 }
 
+/** A house's own name says what it is, so that another house can read it. */
+function nameHere(step: PlanStep): string {
+  const { own } = step
+  if (!own) return TECHNIQUES[step.technique].name
+  const by = own.device ? `, with ${own.device.name}` : ''
+  return `${own.name} (${TECHNIQUES[own.from].name.toLowerCase()}${by})`
+}
+
 function lineFor(step: PlanStep, src: RecordSource): RecordLine {
   const { state, firstPlan } = src
   const done = state.done.find(({ key }) => key === step.key)
@@ -175,7 +184,7 @@ function lineFor(step: PlanStep, src: RecordSource): RecordLine {
   return {
     key: step.key,
     technique: step.technique,
-    name: TECHNIQUES[step.technique].name,
+    name: nameHere(step),
     zones: placeOf(step),
     plannedMinutes: planned ? planned.minutes : null,
     actualMinutes: actual,
@@ -252,7 +261,7 @@ const BREACH_WORDS: Readonly<Record<Breach['what'], string>> = {
 }
 function breachLine({ at, key, what, by }: Breach, { firstPlan, lastPlan }: RecordSource) {
   const step = [...lastPlan, ...firstPlan].find((own) => own.key === key)
-  const name = step ? TECHNIQUES[step.technique].name : key
+  const name = step ? techniqueOf(step).name : key
   return { at: iso(at), what: `${name}: ${BREACH_WORDS[what]}`, who: by ?? null }
 }
 

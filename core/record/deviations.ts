@@ -1,5 +1,5 @@
 import { MINUTE_MS, nearestTick } from '../units'
-import { TECHNIQUES } from '../catalogue/techniques/techniques'
+import { techniqueOf } from '../catalogue/techniques/ownWay'
 import type { PlanStep } from '../catalogue/techniques/step'
 import { REGION_NAMES } from '../face/regions'
 import { unevenSides, zoneCountOf } from '../treatment/step/counting'
@@ -68,7 +68,7 @@ function otherProduct({ step, state }: Done): string[] {
 }
 
 function otherSetting({ step, state }: Done): string[] {
-  const { setting: dial } = TECHNIQUES[step.technique]
+  const { setting: dial } = techniqueOf(step)
   const turned = state.settings[step.key]
   if (turned === undefined || turned === step.setting) return []
   return [`${dial?.label.toLowerCase() ?? 'setting'} ${turned} ${dial?.unit ?? ''}`.trim()]

@@ -1,5 +1,5 @@
 import { MINUTE_MS, nearestTick, toTicks } from '../units'
-import { TECHNIQUES } from '../catalogue/techniques/techniques'
+import { techniqueOf } from '../catalogue/techniques/ownWay'
 import type { PlanStep } from '../catalogue/techniques/step'
 import { freeAcidOf } from '../dosing/freeAcid'
 import { REGION_IDS, type RegionId } from '../face/zones'
@@ -42,7 +42,7 @@ export function loadsDone(
   for (const done of state.done) {
     const step = steps.find((own) => own.key === done.key)
     if (!step || done.skipped !== undefined) continue
-    const technique = TECHNIQUES[step.technique]
+    const technique = techniqueOf(step)
     for (const region of step.regions)
       totals[region] += loadOn(
         region,

@@ -4,7 +4,7 @@ import { exfoliates, shortName } from '../catalogue/techniques/traits'
 import type { FamilyId } from '../catalogue/kinds'
 import { REST_INTERVALS } from '../catalogue/rules/restIntervals'
 import type { PlanStep } from '../catalogue/techniques/step'
-import { TECHNIQUES } from '../catalogue/techniques/techniques'
+import { techniqueOf } from '../catalogue/techniques/ownWay'
 import { REGION_IDS, type RegionId } from '../face/zones'
 import type { Taken } from '../load/rest'
 import type { PlanInput } from '../planning/input'
@@ -63,7 +63,7 @@ export function workOf(
   const worked = strong.filter(
     (step) =>
       exfoliates(step.technique) ||
-      TECHNIQUES[step.technique].families.some((family) => NAMED_BESIDES.includes(family)),
+      techniqueOf(step).families.some((family) => NAMED_BESIDES.includes(family)),
   )
   const rushed = rushedThrough(state, done) !== undefined
   const taken = takenOf(state, told, rushed)
@@ -76,7 +76,7 @@ export function workOf(
     loads,
     label:
       worked.length > 0
-        ? worked.map((step) => shortName(step.technique).toLowerCase()).join(', ')
+        ? worked.map((step) => shortName(step).toLowerCase()).join(', ')
         : 'gentle facial',
     techniques: [...new Set(done.map((step) => step.technique))],
     ...(taken === undefined ? {} : { taken }),

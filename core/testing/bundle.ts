@@ -95,6 +95,7 @@ export function visitBundle(more: Partial<VisitBundle> = {}): VisitBundle {
     ...NOTHING_BEFORE,
     shelf: [...shelf],
     devices: [...devices],
+    ways: [],
     held: [],
     laid: [],
     ...more,

@@ -1,7 +1,7 @@
 import { MINUTE_MS } from '../units'
-import type { DeviceKind } from '../catalogue/kinds'
+import type { DeviceKey } from '../catalogue/techniques/ownShapes'
 import type { PlanStep } from '../catalogue/techniques/step'
-import { TECHNIQUES } from '../catalogue/techniques/techniques'
+import { deviceOf, techniqueOf } from '../catalogue/techniques/ownWay'
 import {
   clashesOf,
   inUseFor,
@@ -31,7 +31,7 @@ export interface DiaryConflict {
   kind: 'room' | 'person' | 'client' | 'device' | 'cleaning'
   a: string
   b: string
-  device?: DeviceKind
+  device?: DeviceKey
   sentence: string
 }
 
@@ -39,8 +39,8 @@ const overlap = (a0: number, a1: number, b0: number, b1: number) => a0 < b1 && b
 
 /** When a booking wants its devices, in minutes since 1970. */
 const usesOf = ({ roomId, start, devices }: Booking): DeviceUse[] =>
-  devices.map(({ kind, from, to }) => ({
-    ...{ kind, roomId },
+  devices.map(({ kind, name, from, to }) => ({
+    ...{ kind, name, roomId },
     from: start / MINUTE_MS + from,
     to: start / MINUTE_MS + to,
   }))
@@ -66,7 +66,7 @@ export function diaryConflicts(
       const aEnd = booking.start + booking.minutes * MINUTE_MS
       const bEnd = later.start + later.minutes * MINUTE_MS
       const both = overlap(booking.start, aEnd, later.start, bEnd)
-      const hit = (kind: DiaryConflict['kind'], sentence: string, device?: DeviceKind) =>
+      const hit = (kind: DiaryConflict['kind'], sentence: string, device?: DeviceKey) =>
         out.push({ kind, a: booking.id, b: later.id, sentence, ...(device ? { device } : {}) })
       if (both && booking.roomId === later.roomId) hit('room', 'The room is taken twice.')
       else if (
@@ -86,7 +86,7 @@ export function diaryConflicts(
       )
       for (const { wanted } of clashesOf(usesOf(booking), taken))
         if (clashesOf([wanted], roomsUse(later, booking.roomId)).length > 0)
-          hit('device', 'A shared device is needed twice at the same time.', wanted.kind)
+          hit('device', `The ${wanted.name} is needed twice at the same time.`, wanted.kind)
     }),
   )
   return out
@@ -94,14 +94,15 @@ export function diaryConflicts(
 
 /** When a plan needs each device, in minutes from its start, and for which step. */
 export function deviceTimes(
-  steps: readonly Pick<PlanStep, 'key' | 'technique' | 'minutes'>[],
+  steps: readonly Pick<PlanStep, 'key' | 'technique' | 'own' | 'minutes'>[],
 ): StepDevice[] {
   const out: StepDevice[] = []
   let clock = 0
-  for (const { key, technique, minutes } of steps) {
-    const { device } = TECHNIQUES[technique]
-    if (device) out.push({ key, kind: device, from: clock, to: clock + minutes })
-    clock += minutes
+  for (const step of steps) {
+    const device = deviceOf(techniqueOf(step))
+    const to = clock + step.minutes
+    if (device) out.push({ key: step.key, ...device, from: clock, to })
+    clock = to
   }
   return out
 }

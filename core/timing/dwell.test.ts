@@ -6,15 +6,18 @@ import { dwellOf, restWindow } from './dwell'
 describe('the minutes of a label', () => {
   const bottle = (from: number, to: number) => ({ rests: { from, to } })
   it('narrow those of the kind, and never make them wider', () => {
-    expect(dwellOf('clay', bottle(8, 10))).toMatchObject({ earliest: 8, latest: 10 })
-    expect(dwellOf('clay', bottle(1, 60))).toMatchObject({ earliest: 5, latest: 12 })
-    expect(dwellOf('clay', undefined)).toEqual(TECHNIQUES.clay.dwell)
-    expect(dwellOf('clay', {})).toEqual(TECHNIQUES.clay.dwell)
-    expect(dwellOf('milk', bottle(1, 2))).toBeUndefined()
+    expect(dwellOf(TECHNIQUES.clay, bottle(8, 10))).toMatchObject({ earliest: 8, latest: 10 })
+    expect(dwellOf(TECHNIQUES.clay, bottle(1, 60))).toMatchObject({ earliest: 5, latest: 12 })
+    expect(dwellOf(TECHNIQUES.clay, undefined)).toEqual(TECHNIQUES.clay.dwell)
+    expect(dwellOf(TECHNIQUES.clay, {})).toEqual(TECHNIQUES.clay.dwell)
+    expect(dwellOf(TECHNIQUES.milk, bottle(1, 2))).toBeUndefined()
   })
   it('at the short end stay in their first third, and within what tender skin bears', () => {
-    expect(dwellOf('hydratingMask', bottle(9, 15))?.sensitive).toEqual({ earliest: 9, latest: 11 })
-    expect(dwellOf('clay', bottle(8, 10))?.sensitive).toEqual({ earliest: 7, latest: 7 })
+    expect(dwellOf(TECHNIQUES.hydratingMask, bottle(9, 15))?.sensitive).toEqual({
+      earliest: 9,
+      latest: 11,
+    })
+    expect(dwellOf(TECHNIQUES.clay, bottle(8, 10))?.sensitive).toEqual({ earliest: 7, latest: 7 })
   })
   it('hold for everything that rests: inside the kind, the short end inside the label', () => {
     const resting = TECHNIQUE_IDS.filter((id) => TECHNIQUES[id].dwell)
@@ -24,7 +27,7 @@ describe('the minutes of a label', () => {
         fc.integer({ min: 1, max: 60 }),
         fc.integer({ min: 0, max: 30 }),
         (id, from, more) => {
-          const own = dwellOf(id, bottle(from, from + more))
+          const own = dwellOf(TECHNIQUES[id], bottle(from, from + more))
           const kind = TECHNIQUES[id].dwell
           if (!own || !kind) throw new Error('rests')
           expect(own.earliest).toBeLessThanOrEqual(own.latest)

@@ -2,7 +2,7 @@ import type { Product } from '../catalogue/products/products'
 import { SHORT_END } from '../catalogue/techniques/resting'
 import type { DwellWindow } from '../catalogue/techniques/technique'
 import type { ProductKind } from '../catalogue/kinds'
-import { TECHNIQUES, techniquesWhere, type TechniqueId } from '../catalogue/techniques/techniques'
+import { TECHNIQUES, techniquesWhere, type Technique } from '../catalogue/techniques/techniques'
 import { floorTick, minutes, type Minutes } from '../units'
 
 const within = (own: number, least: Minutes, most: Minutes): Minutes =>
@@ -13,8 +13,10 @@ const within = (own: number, least: Minutes, most: Minutes): Minutes =>
  * it. A label never makes it wider, and never takes tender skin past what its kind bears there.
  * @returns undefined for what does not rest
  */
-export function dwellOf(id: TechniqueId, bottle?: Pick<Product, 'rests'>): DwellWindow | undefined {
-  const { dwell } = TECHNIQUES[id]
+export function dwellOf(
+  { dwell }: Pick<Technique, 'dwell'>,
+  bottle?: Pick<Product, 'rests'>,
+): DwellWindow | undefined {
   const rests = bottle?.rests
   if (!dwell || !rests) return dwell
   const latest = within(rests.to, dwell.earliest, dwell.latest)

@@ -1,5 +1,5 @@
 import type { Product } from '../catalogue/products/products'
-import { TECHNIQUES } from '../catalogue/techniques/techniques'
+import { techniqueOf } from '../catalogue/techniques/ownWay'
 import type { PlanStep } from '../catalogue/techniques/step'
 import type { DwellWindow } from '../catalogue/techniques/technique'
 import type { RegionId } from '../face/zones'
@@ -20,6 +20,7 @@ interface StepTime {
 export interface Resting {
   key: string
   technique: PlanStep['technique']
+  own?: PlanStep['own']
   regions: readonly RegionId[]
   start: number
   end: number
@@ -50,7 +51,7 @@ export function dwellWindow(
   sensitive: (region: RegionId) => boolean,
   bottle?: Pick<Product, 'rests'>,
 ): ReturnType<DwellFor> {
-  const dwell = dwellOf(step.technique, bottle)
+  const dwell = dwellOf(techniqueOf(step), bottle)
   if (!dwell) return undefined
   const window = step.regions.some(sensitive) ? dwell.sensitive : dwell
   return { earliest: window.earliest, latest: window.latest, late: dwell.late }
@@ -90,7 +91,7 @@ export function schedule(steps: readonly PlanStep[], dwellOf: DwellFor): Schedul
   for (const step of steps) {
     times.push({ key: step.key, start: clock, end: clock + step.minutes })
     clock += step.minutes
-    if (TECHNIQUES[step.technique].idle) idle += step.minutes
+    if (techniqueOf(step).idle) idle += step.minutes
   }
   const resting: Resting[] = []
   steps.forEach((step, i) => {
@@ -102,6 +103,7 @@ export function schedule(steps: readonly PlanStep[], dwellOf: DwellFor): Schedul
       resting.push({
         key: step.key,
         technique: step.technique,
+        ...(step.own ? { own: step.own } : {}),
         regions,
         start: time.end,
         end: removal?.start ?? clock,

@@ -17,7 +17,7 @@ const time = fc
     from: fc.integer({ min: 0, max: 30 }),
     long: fc.integer({ min: 1, max: 12 }),
   })
-  .map(({ kind, from, long }): DeviceTime => ({ kind, from, to: from + long }))
+  .map(({ kind, from, long }): DeviceTime => ({ kind, name: kind, from, to: from + long }))
 const use = fc
   .tuple(time, fc.constantFrom(...ROOMS.slice(1)))
   .map(([own, roomId]): DeviceUse => ({ ...own, roomId }))
@@ -113,7 +113,13 @@ describe('a device that rooms share', () => {
   })
   it('is a towel cabinet: towels are fetched from it by every room', () => {
     const cabinet = { kind: 'towelCabinet', ready: true, roomIds: [] } as const
-    const towels = { kind: 'towelCabinet', from: 0, to: 9, roomId: 'stove' } as const
+    const towels = {
+      kind: 'towelCabinet',
+      name: 'towels',
+      from: 0,
+      to: 9,
+      roomId: 'stove',
+    } as const
     expect(inUseFor('lake', [towels], [cabinet])).toEqual([])
   })
 })

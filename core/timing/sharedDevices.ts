@@ -1,20 +1,24 @@
 import type { DeviceKind } from '../catalogue/kinds'
+import type { DeviceKey } from '../catalogue/techniques/ownShapes'
 import { servesAll } from '../catalogue/techniques/linen'
 import { merged, type Stretch } from './places'
 
 /** A device of the house: the rooms it stands in; none: it goes where it is wanted. */
 export interface OwnDevice {
-  kind: DeviceKind
+  kind: DeviceKey
   ready: boolean
   roomIds: readonly string[]
 }
 /** When a device is wanted, in minutes from any one moment. */
 export interface DeviceTime extends Stretch {
-  kind: DeviceKind
+  kind: DeviceKey
+  name: string
 }
 /** The same for one step of a plan. */
 export interface StepDevice extends DeviceTime {
   key: string
+  /** The kind that it works like. */
+  like: DeviceKind
 }
 /** The same in a room. */
 export interface DeviceUse extends DeviceTime {
@@ -49,7 +53,7 @@ export function inUseFor(
     })
     return merged(taken).map(({ from, to }) => {
       const use = own.find((other) => other.from < to && from < other.to)
-      return { kind, from, to, roomId: use?.roomId ?? roomId }
+      return { kind, name: use?.name ?? '', from, to, roomId: use?.roomId ?? roomId }
     })
   })
 }

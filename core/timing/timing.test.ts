@@ -70,11 +70,11 @@ describe('diary', () => {
   })
   it('sees one steamer wanted in two rooms at once, and allows it with two', () => {
     const two = [
-      booking('a', at(9), { devices: [{ kind: 'steamer', from: 15, to: 20 }] }),
+      booking('a', at(9), { devices: [{ kind: 'steamer', name: 'steamer', from: 15, to: 20 }] }),
       booking('b', at(9), {
         roomId: 'stove',
         staffId: 'tomas',
-        devices: [{ kind: 'steamer', from: 19, to: 25 }],
+        devices: [{ kind: 'steamer', name: 'steamer', from: 19, to: 25 }],
       }),
     ]
     const steamer = { kind: 'steamer', ready: true, roomIds: [] } as const

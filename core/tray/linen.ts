@@ -5,7 +5,7 @@ import type { CostId } from '../catalogue/rules/costs'
 import { REMOVAL_LINEN, type Thing, type TrayRule } from '../catalogue/techniques/linen'
 import { REMOVAL_WAYS, wayOffOf } from '../catalogue/techniques/removalWays'
 import type { PlanStep } from '../catalogue/techniques/step'
-import { TECHNIQUES } from '../catalogue/techniques/techniques'
+import { techniqueOf } from '../catalogue/techniques/ownWay'
 import { shortName } from '../catalogue/techniques/traits'
 import type { PlanInput } from '../planning/input'
 import { spotRegions } from '../planning/today/adapt'
@@ -43,7 +43,7 @@ export function linenOfStep(input: PlanInput, steps: readonly PlanStep[], place:
 function countsOf(input: PlanInput, steps: readonly PlanStep[], place: number): Counts {
   const step = steps[place]
   if (!step) return NONE
-  const { linen = {}, stage, straightAfter } = TECHNIQUES[step.technique]
+  const { linen = {}, stage, straightAfter } = techniqueOf(step)
   const off = takenOff(input, steps, place)
   const forEyes = stage === 'eyesOff' && !straightAfter ? takeOff(input.makeUp).eyePads : 0
   const wiped = off.masks > 0 ? Math.ceil(off.wipes / cloths.faces) : (linen.cloths ?? 0)
@@ -59,11 +59,11 @@ function countsOf(input: PlanInput, steps: readonly PlanStep[], place: number): 
 /** The masks that a step takes off, each with the way off of its bottle. */
 function waysAt({ shelf }: Pick<PlanInput, 'shelf'>, steps: readonly PlanStep[], place: number) {
   return steps.slice(0, place).flatMap((laid, i) => {
-    if (!TECHNIQUES[laid.technique].dwell || !offWhere(steps, i).has(place)) return []
-    const { product } = TECHNIQUES[laid.technique]
+    if (!techniqueOf(laid).dwell || !offWhere(steps, i).has(place)) return []
+    const { product } = techniqueOf(laid)
     const row = REMOVAL_WAYS.find(({ kind }) => kind === product)
     const { takes, say } = wayOffOf(productIn(shelf, laid.productId))
-    return row ? [{ takes, say, name: shortName(laid.technique), most: row.wipes[1] }] : []
+    return row ? [{ takes, say, name: shortName(laid), most: row.wipes[1] }] : []
   })
 }
 
@@ -143,7 +143,7 @@ export const linenWords = (linen: readonly Linen[]): string =>
   linen.map(({ name, count }) => `${count} ${name}`).join(', ')
 
 function countOf(rule: TrayRule, steps: readonly PlanStep[]): number {
-  const laid = steps.filter((step) => TECHNIQUES[step.technique].lays?.includes(rule.id)).length
+  const laid = steps.filter((step) => techniqueOf(step).lays?.includes(rule.id)).length
   if (laid === 0) return 0
   return rule.per === 'visit' ? rule.count : rule.count * laid
 }

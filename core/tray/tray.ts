@@ -1,7 +1,9 @@
 import { FINGERTIP_KINDS, JARS, MILK } from '../catalogue/rules/dosing'
-import { DEVICE_NAMES, KIND_NAMES, type DeviceKind } from '../catalogue/kinds'
+import { KIND_NAMES } from '../catalogue/kinds'
 import type { Product } from '../catalogue/products/products'
 import type { PlanStep } from '../catalogue/techniques/step'
+import type { DeviceKey } from '../catalogue/techniques/ownShapes'
+import { deviceOf, techniqueOf } from '../catalogue/techniques/ownWay'
 import { TECHNIQUES } from '../catalogue/techniques/techniques'
 import { TOOLS, type ToolId } from '../catalogue/techniques/tools'
 import { TRAY_RULES, warmUpOf, type TrayRule } from '../catalogue/techniques/linen'
@@ -36,7 +38,7 @@ export interface TrayProduct {
   instead: readonly { id: string; name: string }[]
 }
 interface TrayDevice {
-  kind: DeviceKind
+  kind: DeviceKey
   name: string
   switchOnMinute: number
   neededMinute: number
@@ -111,7 +113,7 @@ function confirmsIn({ verdict }: PlanInput, steps: readonly PlanStep[]) {
   const waiting = new Map<string, Set<string>>()
   for (const { say } of verdict.throughout) waiting.set(say, new Set())
   for (const step of steps) {
-    const technique = TECHNIQUES[step.technique]
+    const technique = techniqueOf(step)
     for (const { say } of confirmationsFor(technique, verdict))
       waiting.set(say, (waiting.get(say) ?? new Set()).add(technique.name))
   }
@@ -124,17 +126,19 @@ function devicesFor(
   steps: readonly PlanStep[],
   startOf: (place: number) => number,
 ): TrayDevice[] {
-  const devices = new Map<DeviceKind, TrayDevice>()
+  const devices = new Map<DeviceKey, TrayDevice>()
   steps.forEach((step, place) => {
-    const { device } = TECHNIQUES[step.technique]
-    if (!device || devices.has(device)) return
+    const device = deviceOf(techniqueOf(step))
+    if (!device || devices.has(device.kind)) return
     const neededMinute = startOf(place)
-    devices.set(device, {
-      kind: device,
-      name: DEVICE_NAMES[device],
-      switchOnMinute: neededMinute - warmUpOf(device),
+    const { kind, name, like } = device
+    devices.set(kind, {
+      kind,
+      name,
+      switchOnMinute: neededMinute - warmUpOf(like),
       neededMinute,
-      ready: input.devices.includes(device),
+      ready: input.devices.includes(kind),
+      ...(step.own?.device ? { cleaning: step.own.device.cleaning } : {}),
     })
   })
   return [...devices.values()].sort((one, other) => one.switchOnMinute - other.switchOnMinute)
@@ -148,7 +152,7 @@ interface Laid {
 
 /** The bottle of one step, how much of it, and what it lacks. */
 function productFor(step: PlanStep, start: number, input: PlanInput): Laid {
-  const technique = TECHNIQUES[step.technique]
+  const technique = techniqueOf(step)
   if (!technique.product) return { missing: [] }
   const item = input.shelf.find((one) => one.product.id === step.productId)
   if (!item) return { missing: [`${technique.name}: no product`] }
@@ -172,7 +176,7 @@ function layOut({ step, product, lots, amount, trouble }: Taken, input: PlanInpu
     product: {
       key: `${step.key}-${product.kind}`,
       stepKey: step.key,
-      step: TECHNIQUES[step.technique].name,
+      step: techniqueOf(step).name,
       productId: product.id,
       name: product.name,
       amount,
@@ -192,7 +196,7 @@ function layOut({ step, product, lots, amount, trouble }: Taken, input: PlanInpu
 
 /** Other bottles that the step may be done with; what comes along is chosen anew by itself. */
 function insteadOf(step: PlanStep, productId: string, input: PlanInput): TrayProduct['instead'] {
-  const { product: kind } = TECHNIQUES[step.technique]
+  const { product: kind } = techniqueOf(step)
   if (step.productId !== productId) return []
   return standIns(kind, productId, input).map(({ id, name }) => ({ id, name }))
 }
@@ -213,7 +217,7 @@ const alongsideFor = (step: PlanStep, input: PlanInput): Laid[] =>
           { step, product: from.product, lots: from.lots, amount: from.amount, trouble: null },
           input,
         )
-      : { missing: [`${TECHNIQUES[step.technique].name}: no ${KIND_NAMES[kind]}`] },
+      : { missing: [`${techniqueOf(step).name}: no ${KIND_NAMES[kind]}`] },
   )
 
 const shortWords = (name: string, left: number, needed: number) =>

@@ -1,9 +1,10 @@
 import type { DeviceInUse, ShelfItem } from '../planning/input'
-import type { ConcernId, DeviceKind, LicenceId } from '../catalogue/kinds'
+import type { ConcernId, LicenceId } from '../catalogue/kinds'
+import type { DeviceKey } from '../catalogue/techniques/ownShapes'
 import type { HousePolicy, SchoolId } from '../catalogue/schools/schools'
 import type { PlanStep, ProtocolStep } from '../catalogue/techniques/step'
 import type { ToolId } from '../catalogue/techniques/tools'
-import type { TechniqueId } from '../catalogue/techniques/techniques'
+import type { OwnWay, TechniqueId } from '../catalogue/techniques/techniques'
 import type { ZoneId } from '../face/zones'
 import type { MeterKind } from '../catalogue/skin/meters'
 import type { Poured } from '../load/ledger'
@@ -175,7 +176,9 @@ export interface VisitBundle {
   /** Products that were used here before. */
   usedProducts: string[]
   shelf: ShelfItem[]
-  devices: DeviceKind[]
+  devices: DeviceKey[]
+  /** Techniques as this house does them. */
+  ways: OwnWay[]
   /** Devices that other rooms use during this visit, in minutes from its start. */
   inUse: DeviceInUse[]
   /** Tools of which none is clean for this visit. */

@@ -42,6 +42,7 @@ export function toPlanInput(
     patch,
     suspected,
     devices: bundle.devices,
+    ...(bundle.ways.length > 0 ? { ways: bundle.ways } : {}),
     inUse: bundle.inUse,
     held: bundle.held,
     licences: bundle.staff.licences,

@@ -1,6 +1,6 @@
 import { familiesOfStep } from '../catalogue/products/families'
 import { productIn } from '../catalogue/products/products'
-import { TECHNIQUES } from '../catalogue/techniques/techniques'
+import { techniqueOf } from '../catalogue/techniques/ownWay'
 import { REGION_IDS, type RegionId } from '../face/zones'
 import type { PlanInput } from '../planning/input'
 import { shortDwell } from '../planning/today/adapt'
@@ -31,7 +31,7 @@ export function foldContext(bundle: VisitBundle, input: PlanInput): FoldContext 
     },
     familiesOf: (step) => familiesOfStep(step, bundle.shelf),
     confirmsOf: (step) =>
-      confirmationsFor(TECHNIQUES[step.technique], input.verdict).map(({ rule }) => rule),
+      confirmationsFor(techniqueOf(step), input.verdict).map(({ rule }) => rule),
     baseline,
     readBare,
   }

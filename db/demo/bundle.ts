@@ -92,6 +92,7 @@ export function demoBundle(
     poured: [],
     shelf,
     devices: DEVICES.map(([kind]) => kind as 'steamer'),
+    ways: [],
     held: [],
     laid: [],
     events,

@@ -10,7 +10,9 @@ import {
   uuid,
 } from 'drizzle-orm/pg-core'
 import type { HousePolicy } from '#core/catalogue/schools/schools'
+import type { OwnKind } from '#core/catalogue/techniques/ownShapes'
 import type { ProtocolStep } from '#core/catalogue/techniques/step'
+import type { OwnWay } from '#core/catalogue/techniques/techniques'
 import { staff } from './people'
 
 const at = (name: string) => timestamp(name, { withTimezone: true, mode: 'date' })
@@ -58,3 +60,26 @@ export const protocolVersions = pgTable(
     check('protocol_versions_number', sql`${table.version} >= 1`),
   ],
 )
+
+/**
+ * Kinds of device of the house's own. One that is retired is no longer offered; what was planned and done
+ * with it stands, in the plans themselves.
+ */
+export const ownDevices = pgTable('own_devices', {
+  id: text('id').primaryKey(),
+  device: jsonb('device').$type<OwnKind>().notNull(),
+  retiredAt: at('retired_at'),
+  version: integer('version').notNull().default(1),
+  by: by(),
+  at: at('at').notNull().defaultNow(),
+})
+/** Techniques as the house does them; the device is found by its id, so that it has one telling. */
+export const ownWays = pgTable('own_ways', {
+  id: uuid('id').primaryKey(),
+  way: jsonb('way').$type<Omit<OwnWay, 'device'>>().notNull(),
+  deviceId: text('device_id').references(() => ownDevices.id),
+  retiredAt: at('retired_at'),
+  version: integer('version').notNull().default(1),
+  by: by(),
+  at: at('at').notNull().defaultNow(),
+})

@@ -1,6 +1,6 @@
 import { sql } from 'drizzle-orm'
 import { boolean, check, date, integer, jsonb, pgTable, text, uuid } from 'drizzle-orm/pg-core'
-import type { DeviceKind } from '#core/catalogue/kinds'
+import type { DeviceKey } from '#core/catalogue/techniques/ownShapes'
 
 /** What this data folder is for; written once, when it is begun, and never changed. */
 export const houseKind = pgTable(
@@ -21,7 +21,7 @@ export const rooms = pgTable('rooms', {
 
 export const devices = pgTable('devices', {
   id: uuid('id').primaryKey(),
-  kind: text('kind').$type<DeviceKind>().notNull(),
+  kind: text('kind').$type<DeviceKey>().notNull(),
   name: text('name').notNull(),
   serial: text('serial').notNull().default(''),
   serviceDue: date('service_due', { mode: 'string' }),

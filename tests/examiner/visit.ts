@@ -1,4 +1,4 @@
-import type { DeviceKind, LicenceId } from '#core/catalogue/kinds'
+import type { LicenceId } from '#core/catalogue/kinds'
 import type { MakeUpId } from '#core/catalogue/consultation/makeUp'
 import type { Lot, Product } from '#core/catalogue/products/products'
 import type { HousePolicy, SchoolId } from '#core/catalogue/schools/schools'
@@ -34,7 +34,7 @@ export interface Visit {
   shelf: readonly { product: Product; lots: readonly Lot[] }[]
   patch: Readonly<Record<string, string>>
   suspected: Readonly<Record<string, string>>
-  devices: readonly DeviceKind[]
+  devices: readonly string[]
   licences: readonly LicenceId[]
   school: SchoolId
   /** The house's own ways, and what it does not offer. */

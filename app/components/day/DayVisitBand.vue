@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { DayVisit } from '#contracts/replies/day'
-import { CONCERN_NAMES, type DeviceKind } from '#core/catalogue/kinds'
+import { CONCERN_NAMES } from '#core/catalogue/kinds'
+import type { DeviceKey } from '#core/catalogue/techniques/ownShapes'
 import type { StripKind } from '#core/timing/dayStrip'
 import { openStop, STOP_NAMES } from '#core/visit/stops'
 import { clock, fieldDay } from '~/composables/dates'
@@ -14,7 +15,7 @@ const props = defineProps<{
   zone: string
   clash: boolean
   /** Devices of it that are wanted twice at once. */
-  twice: readonly DeviceKind[]
+  twice: readonly DeviceKey[]
 }>()
 const emit = defineEmits<{ move: []; change: [change: VisitChange] }>()
 const session = useSession()

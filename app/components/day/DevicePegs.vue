@@ -1,16 +1,17 @@
 <script setup lang="ts">
-import { DEVICE_SHORT, type DeviceKind } from '#core/catalogue/kinds'
+import { DEVICE_SHORT } from '#core/catalogue/kinds'
+import type { DeviceKey } from '#core/catalogue/techniques/ownShapes'
 
 /** The devices that a visit wants, pegged to the side of its card. */
 const props = defineProps<{
-  devices: readonly { kind: DeviceKind }[]
+  devices: readonly { kind: DeviceKey; name: string }[]
   /** Those that are wanted twice at once. */
-  twice: readonly DeviceKind[]
+  twice: readonly DeviceKey[]
 }>()
 const pegs = computed(() =>
-  [...new Set(props.devices.map(({ kind }) => kind))].map((kind) => ({
+  [...new Map(props.devices.map((device) => [device.kind, device.name]))].map(([kind, name]) => ({
     kind,
-    name: DEVICE_SHORT[kind],
+    name: kind in DEVICE_SHORT ? DEVICE_SHORT[kind as keyof typeof DEVICE_SHORT] : name,
     twice: props.twice.includes(kind),
   })),
 )

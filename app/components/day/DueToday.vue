@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import type { DayPage, FallenVisit } from '#contracts/replies/day'
-import { DEVICE_NAMES } from '#core/catalogue/kinds'
 import { clock } from '~/composables/dates'
 
 /** What the day asks for beside its visits: calls, patches, what is wanted twice, what ends. */
@@ -15,9 +14,9 @@ const named = (id: string) => {
   return visit ? `${at(visit.startsAt)} ${visit.client}` : ''
 }
 const conflicts = computed(() =>
-  props.page.conflicts.map(({ kind, a: one, b: other, device, sentence }) => ({
+  props.page.conflicts.map(({ kind, a: one, b: other, sentence }) => ({
     key: kind + one + other,
-    text: `${device ? `${DEVICE_NAMES[device]}: ` : ''}${sentence} ${named(one)} · ${named(other)}`,
+    text: `${sentence} ${named(one)} · ${named(other)}`,
   })),
 )
 const nothing = computed(() =>

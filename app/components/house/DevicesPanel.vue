@@ -1,18 +1,27 @@
 <script setup lang="ts">
-import type { DeviceLine, RoomLine } from '#contracts/replies/house'
+import type { DeviceLine, HousePage, RoomLine } from '#contracts/replies/house'
 import { DEVICE_KINDS, DEVICE_NAMES } from '#core/catalogue/kinds'
 import { useAttempt } from '~/composables/attempt'
 import { isoDayWords } from '~/composables/dates'
 import { useApi } from '~/composables/useApi'
 
 /** What stands in the house; what is away or in repair cannot be planned with. */
-const props = defineProps<{ devices: DeviceLine[]; rooms: RoomLine[] }>()
+const props = defineProps<{
+  devices: DeviceLine[]
+  rooms: RoomLine[]
+  ownKinds: HousePage['ownKinds']
+}>()
 const emit = defineEmits<{ changed: [] }>()
 const api = useApi()
 const { busy, trouble, attempt } = useAttempt()
 const form = ref<DeviceLine | null>(null)
 const isNew = ref(false)
-const kinds = DEVICE_KINDS.map((kind) => ({ value: kind, title: DEVICE_NAMES[kind] }))
+const kinds = computed(() => [
+  ...DEVICE_KINDS.map((kind) => ({ value: kind, title: DEVICE_NAMES[kind] })),
+  ...props.ownKinds.map(({ kind, name }) => ({ value: kind, title: name })),
+])
+const kindName = (kind: DeviceLine['kind']) =>
+  kinds.value.find(({ value }) => value === kind)?.title ?? ''
 function begin() {
   isNew.value = true
   form.value = {
@@ -33,7 +42,7 @@ function edit(device: DeviceLine) {
 /** The name follows the kind until somebody has typed another. */
 function pick(kind: DeviceLine['kind']) {
   if (!form.value) return
-  if (form.value.name === DEVICE_NAMES[form.value.kind]) form.value.name = DEVICE_NAMES[kind]
+  if (form.value.name === kindName(form.value.kind)) form.value.name = kindName(kind)
   form.value.kind = kind
 }
 const keep = (body: DeviceLine) =>
@@ -60,7 +69,7 @@ const roomNames = (ids: readonly string[]) =>
     .join(', ')
 const about = ({ kind, serial, serviceDue, roomIds, parts }: DeviceLine) =>
   [
-    DEVICE_NAMES[kind],
+    kindName(kind),
     serial,
     serviceDue === null ? '' : `service due ${isoDayWords(serviceDue)}`,
     roomIds.length === 0 ? '' : `in ${roomNames(roomIds)}`,

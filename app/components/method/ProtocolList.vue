@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { techniqueOf } from '#core/catalogue/techniques/ownWay'
 import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
 import { changedProtocol, protocolMinutes } from '#core/planning/question/protocol'
 import type { Protocol } from '#contracts/replies/method'
@@ -100,7 +101,7 @@ function show(id: string, version: number) {
       </p>
       <ol class="steps figures">
         <li v-for="step in at(protocol)?.steps" :key="step.technique">
-          {{ TECHNIQUES[step.technique].name.replace(/ on$/, '') }}
+          {{ techniqueOf(step).name.replace(/ on$/, '') }}
           <span class="soft">{{ step.minutes }}</span>
         </li>
       </ol>

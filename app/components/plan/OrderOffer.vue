@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { PlanStep } from '#core/catalogue/techniques/step'
-import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
+import { techniqueOf } from '#core/catalogue/techniques/ownWay'
 import { putInOrder } from '#core/planning/answer/putInOrder'
 import type { Edit } from '#core/planning/steps/edit'
 import type { PlanInput } from '#core/planning/input'
@@ -12,7 +12,7 @@ const offer = computed(() => putInOrder(props.input, props.steps))
 const names = computed(() => {
   const moved = offer.value?.moved ?? []
   const steps = props.steps.filter((step) => moved.includes(step.key))
-  return steps.map((step) => TECHNIQUES[step.technique].name.toLowerCase()).join(', ')
+  return steps.map((step) => techniqueOf(step).name.toLowerCase()).join(', ')
 })
 </script>
 

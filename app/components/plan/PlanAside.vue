@@ -3,7 +3,8 @@ import { mdiPin, mdiPinOutline } from '@mdi/js'
 import { handOf, methodOf } from '#core/catalogue/schools/schools'
 import { offByLabel } from '#core/tray/linen'
 import type { PlanStep } from '#core/catalogue/techniques/step'
-import { TECHNIQUES, type TechniqueId } from '#core/catalogue/techniques/techniques'
+import { techniqueOf } from '#core/catalogue/techniques/ownWay'
+import type { TechniqueId } from '#core/catalogue/techniques/techniques'
 import { canPin, placeOf } from '#core/catalogue/techniques/traits'
 import { zonesOf } from '#core/face/regions'
 import { ZONES, type ZoneId } from '#core/face/zones'
@@ -34,7 +35,7 @@ const emit = defineEmits<{
 const check = computed(() => checkPlan(props.input, props.steps))
 const place = computed(() => props.steps.findIndex((one) => one.key === props.chosen))
 const step = computed(() => props.steps[place.value])
-const technique = computed(() => (step.value ? TECHNIQUES[step.value.technique] : undefined))
+const technique = computed(() => (step.value ? techniqueOf(step.value) : undefined))
 const hand = computed(() => {
   const method = methodOf(props.input.school, props.input.policy)
   const labels = offByLabel(props.input, props.steps, place.value)

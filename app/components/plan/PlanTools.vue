@@ -2,6 +2,7 @@
 import { OFFERED_LENGTHS, VISIT_MINUTES } from '#core/catalogue/rules/visit'
 import { isVisitLength } from '#core/timing/places'
 import { methodOf, SCHOOLS, SCHOOL_IDS, type SchoolId } from '#core/catalogue/schools/schools'
+import type { DoneAs } from '#core/catalogue/techniques/ownWay'
 import { TECHNIQUES, TECHNIQUE_IDS, type TechniqueId } from '#core/catalogue/techniques/techniques'
 import { useVisit } from '~/stores/visit'
 
@@ -9,7 +10,7 @@ import { useVisit } from '~/stores/visit'
 const emit = defineEmits<{
   school: [school: SchoolId]
   length: [minutes: number]
-  add: [id: TechniqueId]
+  add: [way: TechniqueId | DoneAs]
 }>()
 const visit = useVisit()
 const bundle = computed(() => visit.bundle)
@@ -20,17 +21,23 @@ const addable = computed(() => {
   const uses = own ? methodOf(own.school, policy).uses : new Set<TechniqueId>()
   const may = TECHNIQUE_IDS.filter((id) => !TECHNIQUES[id].idle && !policy?.without.includes(id))
   const other = (id: TechniqueId) => TECHNIQUES[id].byChoice === true && !uses.has(id)
-  return [...may.filter((id) => !other(id)), ...may.filter(other)].map((technique) => ({
-    value: technique,
-    title: TECHNIQUES[technique].name,
-  }))
+  const ways = bundle.value?.ways ?? []
+  return [
+    ...[...may.filter((id) => !other(id)), ...may.filter(other)].map((technique) => ({
+      value: technique,
+      title: TECHNIQUES[technique].name,
+    })),
+    ...ways
+      .filter(({ from }) => may.includes(from))
+      .map((own) => ({ value: { technique: own.from, own }, title: own.name })),
+  ]
 })
 /** The field is a fresh one after each step that was added: its search is over. */
 const added = ref(0)
-function add(id: TechniqueId | null) {
-  if (!id) return
+function add(way: TechniqueId | DoneAs | null) {
+  if (!way) return
   added.value += 1
-  emit('add', id)
+  emit('add', way)
 }
 const wrong = ref('')
 function setLength(given: string | number | null) {

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { STEP_MOST } from '#core/catalogue/rules/visit'
 import type { PlanStep } from '#core/catalogue/techniques/step'
+import { inWay, techniqueOf } from '#core/catalogue/techniques/ownWay'
 import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
 import { roundingWords } from '#core/dosing/amount'
 import { doseOf } from '#core/dosing/layers'
@@ -12,7 +13,20 @@ import { minutes, SHORTEST_STEP } from '#core/units'
 /** Minutes, passes, setting and bottle of the chosen step. */
 const props = defineProps<{ step: PlanStep; input: PlanInput; may: boolean }>()
 const emit = defineEmits<{ set: [patch: Partial<PlanStep>] }>()
-const technique = computed(() => TECHNIQUES[props.step.technique])
+const technique = computed(() => techniqueOf(props.step))
+/** The technique itself, and the practice's own ways of it; a way no longer offered while it is in use. */
+const ways = computed(() => {
+  const { own, technique: from } = props.step
+  const offered = (props.input.ways ?? []).filter((way) => way.from === from)
+  const all = own && !offered.some(({ id }) => id === own.id) ? [own, ...offered] : offered
+  if (all.length === 0) return []
+  return [
+    { value: '', title: TECHNIQUES[from].name, way: undefined },
+    ...all.map((way) => ({ value: way.id, title: way.name, way })),
+  ]
+})
+const setWay = (id: string) =>
+  emit('set', inWay(props.step, ways.value.find(({ value }) => value === id)?.way))
 const bottles = computed(() => {
   const kind = technique.value.product
   if (!kind) return []
@@ -34,6 +48,15 @@ const amount = computed(() => {
 </script>
 
 <template>
+  <VSelect
+    v-if="ways.length > 0"
+    :model-value="step.own?.id ?? ''"
+    :items="ways"
+    label="Done as"
+    density="compact"
+    :disabled="!may"
+    @update:model-value="setWay"
+  />
   <div class="row edit">
     <NumberEdit
       :key="`${step.key} minutes`"

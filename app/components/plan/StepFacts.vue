@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { PlanStep } from '#core/catalogue/techniques/step'
 import { mannerOf, strokesFor } from '#core/catalogue/techniques/strokes'
-import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
+import { techniqueOf } from '#core/catalogue/techniques/ownWay'
 import { lightDose } from '#core/dosing/light'
 import { nameRegions } from '#core/face/regions'
 import type { PlanInput } from '#core/planning/input'
@@ -18,7 +18,7 @@ const props = defineProps<{
   /** Minutes it rests on the skin, where it rests. */
   rests: number | undefined
 }>()
-const technique = computed(() => TECHNIQUES[props.step.technique])
+const technique = computed(() => techniqueOf(props.step))
 const manner = computed(() => mannerOf(technique.value))
 const strokes = computed(() => strokesFor(technique.value, props.step.regions))
 const dose = computed(() => {
@@ -29,7 +29,7 @@ const dose = computed(() => {
 })
 /** The device's range for this client and these hands. */
 const range = computed(() => {
-  const own = allowance(props.step.technique, props.input).setting
+  const own = allowance(props.step, props.input).setting
   const { setting } = technique.value
   if (!own || !setting) return ''
   const words = own.least === own.most ? own.most : `${own.least}–${own.most}`

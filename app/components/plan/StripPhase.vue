@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { mdiUnfoldLessHorizontal, mdiUnfoldMoreHorizontal } from '@mdi/js'
-import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
+import { techniqueOf } from '#core/catalogue/techniques/ownWay'
 import type { Edit } from '#core/planning/steps/edit'
 import { isLink } from '#core/planning/steps/link'
 import { useDragging } from '~/composables/plan/dragging'
@@ -35,8 +35,7 @@ const marksOf = ({ step, findings, whole }: StripLine) => ({
   adapt: findings.length > 0,
 })
 const labelOf = ({ step, start, findings }: StripLine) =>
-  `${start} min: ${TECHNIQUES[step.technique].name}, ${step.minutes} min. ` +
-  (findings[0]?.text ?? '')
+  `${start} min: ${techniqueOf(step).name}, ${step.minutes} min. ` + (findings[0]?.text ?? '')
 function styleOf({ whole, height, below, intention, findings }: StripLine) {
   if (!whole) return { marginBottom: `${below}px` }
   const edge = findings.length > 0 ? undefined : INTENTION_COLOURS[intention ?? -1]?.edge

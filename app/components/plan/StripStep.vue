@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { mdiPin } from '@mdi/js'
-import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
+import { techniqueOf } from '#core/catalogue/techniques/ownWay'
 import { shortName } from '#core/catalogue/techniques/traits'
 import type { Edit } from '#core/planning/steps/edit'
 import type { StripLine } from '~/composables/plan/strip'
@@ -9,7 +9,7 @@ import type { StripLine } from '~/composables/plan/strip'
 const props = defineProps<{ line: StripLine; may: boolean }>()
 const emit = defineEmits<{ edit: [edits: Edit[]] }>()
 const step = computed(() => props.line.step)
-const technique = computed(() => TECHNIQUES[step.value.technique])
+const technique = computed(() => techniqueOf(step.value))
 const first = computed(() => props.line.findings[0])
 const mend = computed(() => (props.may ? first.value?.mends[0] : undefined))
 </script>
@@ -38,7 +38,7 @@ const mend = computed(() => (props.may ? first.value?.mends[0] : undefined))
   </template>
   <template v-else>
     <VIcon v-if="step.pinned" :icon="mdiPin" size="12" aria-label="pinned" />
-    <b>{{ shortName(step.technique) }}</b>
+    <b>{{ shortName(step) }}</b>
     <span class="figures min">{{ step.minutes }}</span>
   </template>
 </template>

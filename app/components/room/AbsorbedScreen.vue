@@ -52,7 +52,7 @@ const again = computed(() => (Object.keys(tapped.value).length > 0 ? 'Save, go o
       />
     </template>
     <h2>Where was it absorbed?</h2>
-    <p class="dim">{{ shortName(step.technique) }}: how it was taken up, zone by zone.</p>
+    <p class="dim">{{ shortName(step) }}: how it was taken up, zone by zone.</p>
     <div class="row" role="group" aria-label="How it was taken up">
       <RoomButton
         v-for="own in ABSORBED_GRADES"

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
+import { techniqueOf } from '#core/catalogue/techniques/ownWay'
 import type { StepChange } from '#core/planning/steps/edit'
 import { useRoom } from '~/stores/room'
 
@@ -25,7 +25,7 @@ const leave = () => {
     <template v-if="!room.thinking">
       <ul class="plainlist changes">
         <li v-for="change in changes.slice(0, SHOWN)" :key="change.key + change.change">
-          <b>{{ TECHNIQUES[change.technique].name }}</b> {{ words(change) }}
+          <b>{{ techniqueOf(change).name }}</b> {{ words(change) }}
         </li>
       </ul>
       <div class="row">

@@ -15,7 +15,7 @@ const second = computed(() => Math.floor(room.now / SECOND_MS) * SECOND_MS)
 const next = computed(() => room.state && offNext(room.state, room.everyStep, second.value))
 const nameOf = (key: string) => {
   const step = room.everyStep.find((own) => own.key === key)
-  return step ? shortName(step.technique) : key
+  return step ? shortName(step) : key
 }
 /** How what is still to go on fits in with what rests. */
 const lay = computed(() => {

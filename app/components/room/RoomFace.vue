@@ -95,9 +95,7 @@ function tapZone(zone: ZoneId) {
 }
 /** Why a zone is no part of the step: what bars it today, or that it was not planned. */
 function notHere(region: RegionId): string {
-  const [why] = room.input
-    ? (allowance(props.step.technique, room.input).barred.get(region) ?? [])
-    : []
+  const [why] = room.input ? (allowance(props.step, room.input).barred.get(region) ?? []) : []
   const name = REGION_NAMES[region]
   return why ? `Not on ${name}: ${why.text}` : `${name} is not part of this step.`
 }

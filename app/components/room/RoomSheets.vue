@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ROOM_NOTES, SKIP_REASONS, SWAP_REASONS } from '#core/catalogue/rules/stopRules'
-import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
+import { techniqueOf } from '#core/catalogue/techniques/ownWay'
 import type { PlanStep } from '#core/catalogue/techniques/step'
 import { useRoom } from '~/stores/room'
 
@@ -16,9 +16,7 @@ const props = defineProps<{
 const emit = defineEmits<{ close: [] }>()
 const room = useRoom()
 const asChoices = (words: readonly string[]) => words.map((word) => ({ value: word, word }))
-const skipTitle = computed(
-  () => `Skip ${TECHNIQUES[props.step.technique].name.toLowerCase()}, because`,
-)
+const skipTitle = computed(() => `Skip ${techniqueOf(props.step).name.toLowerCase()}, because`)
 function skip(reason: string) {
   void room.tap({ kind: 'stepSkipped', key: props.step.key, reason })
   emit('close')

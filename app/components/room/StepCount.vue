@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { PAD_GRADES, PAD_WORDS, WORST_PAD } from '#core/catalogue/rules/pads'
 import { UNASKED_MAKE_UP } from '#core/catalogue/consultation/makeUp'
-import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
+import { techniqueOf } from '#core/catalogue/techniques/ownWay'
 import type { PlanStep } from '#core/catalogue/techniques/step'
 import { cleanEnough, usualPads } from '#core/treatment/step/cleanEnough'
 import { missedZones, unevenSides, zoneCountOf } from '#core/treatment/step/counting'
@@ -16,7 +16,7 @@ const emit = defineEmits<{ cleanse: [] }>()
 const room = useRoom()
 const visit = useVisit()
 const what = computed(() => {
-  const { counter } = TECHNIQUES[props.step.technique]
+  const { counter } = techniqueOf(props.step)
   return counter === 'none' ? '' : counter.what
 })
 /** Pads of the same step last time, and what was worn then. */
@@ -28,9 +28,7 @@ const last = computed(() => {
 const worn = computed(() => visit.bundle?.visit.makeUp ?? UNASKED_MAKE_UP)
 const pads = computed(() => room.state?.pads[props.step.key] ?? [])
 const usual = computed(() => usualPads(props.step, worn.value, last.value))
-const enough = computed(() =>
-  cleanEnough(pads.value, usual.value, TECHNIQUES[props.step.technique]),
-)
+const enough = computed(() => cleanEnough(pads.value, usual.value, techniqueOf(props.step)))
 /** What the last pad means, or what the numbers stand for. */
 const padWords = computed(
   () => enough.value?.say ?? `pad: 0 ${PAD_WORDS[0]} to ${WORST_PAD} ${PAD_WORDS[WORST_PAD]}`,

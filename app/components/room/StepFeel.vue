@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { FEELS, FELT_AFTER, TOOK_TOO_MUCH } from '#core/catalogue/rules/feel'
 import type { PlanStep } from '#core/catalogue/techniques/step'
-import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
+import { techniqueOf } from '#core/catalogue/techniques/ownWay'
 import { useRoom } from '~/stores/room'
 
 /** How the skin feels, as the client says: asked after cleansing and at the end. */
 const props = defineProps<{ step: PlanStep }>()
 const room = useRoom()
-const asked = computed(() => FELT_AFTER.includes(TECHNIQUES[props.step.technique].stage))
+const asked = computed(() => FELT_AFTER.includes(techniqueOf(props.step).stage))
 const said = computed(() => room.state?.felt[props.step.key])
 const words = computed(() => {
   if (said.value === undefined) return 'Ask how it feels now.'

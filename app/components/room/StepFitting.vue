@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import type { PlanStep } from '#core/catalogue/techniques/step'
-import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
+import { techniqueOf } from '#core/catalogue/techniques/ownWay'
 import { fittingNow } from '#core/treatment/step/fitting'
 import { useRoom } from '~/stores/room'
 
 /** Which head or electrode is on: the one for this client, until another is put on. */
 const props = defineProps<{ step: PlanStep }>()
 const room = useRoom()
-const fittings = computed(() => TECHNIQUES[props.step.technique].fittings ?? [])
+const fittings = computed(() => techniqueOf(props.step).fittings ?? [])
 const on = computed(() =>
   room.state && room.input ? fittingNow(room.state, props.step, room.input.profile) : undefined,
 )

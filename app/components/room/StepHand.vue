@@ -3,7 +3,7 @@ import { ZONE_NAMED_FROM } from '#core/catalogue/rules/room'
 import type { MakeUpId } from '#core/catalogue/consultation/makeUp'
 import { handOf, methodOf } from '#core/catalogue/schools/schools'
 import type { PlanStep } from '#core/catalogue/techniques/step'
-import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
+import { techniqueOf } from '#core/catalogue/techniques/ownWay'
 import { placeOf } from '#core/catalogue/techniques/traits'
 import { drainTrouble, placeAt, sequenceOf, tensionOf } from '#core/treatment/step/sequence'
 import { soakAt } from '#core/treatment/step/soak'
@@ -22,7 +22,7 @@ const props = defineProps<{
   worn: readonly MakeUpId[]
 }>()
 const room = useRoom()
-const technique = computed(() => TECHNIQUES[props.step.technique])
+const technique = computed(() => techniqueOf(props.step))
 /** What the hand does, as this house or this school does it. */
 const hand = computed(() => {
   const { school, policy } = room.input ?? {}

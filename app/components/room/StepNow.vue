@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { fromMilliseconds, toMilliseconds } from '#core/units'
 import { UNASKED_MAKE_UP } from '#core/catalogue/consultation/makeUp'
-import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
+import { techniqueOf } from '#core/catalogue/techniques/ownWay'
 import type { PlanStep } from '#core/catalogue/techniques/step'
 import { lastTimeWords } from '#core/visit/lastTime'
 import { attendedNow, stayWords } from '#core/treatment/fold/attended'
@@ -18,7 +18,7 @@ const props = defineProps<{ step: PlanStep; warn: string; first: readonly string
 const emit = defineEmits<{ notYet: []; cleanse: []; swap: []; skip: [] }>()
 const room = useRoom()
 const visit = useVisit()
-const technique = computed(() => TECHNIQUES[props.step.technique])
+const technique = computed(() => techniqueOf(props.step))
 /** Something from the shelf: of its own, or beside what it does, as oil over what comes off. */
 const takes = computed(() => Boolean(technique.value.product ?? technique.value.takesAlso?.length))
 const client = computed(() => visit.bundle?.client.name.split(' ')[0] ?? '')

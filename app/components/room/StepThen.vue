@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
+import { techniqueOf } from '#core/catalogue/techniques/ownWay'
 import { nameRegions } from '#core/face/regions'
 import type { RegionId } from '#core/face/zones'
 import { minutesAhead } from '#core/treatment/order/pace'
@@ -22,9 +22,7 @@ const sent = computed(() => {
   return `${count} ${count === 1 ? 'tap' : 'taps'} kept here, sent when the server answers`
 })
 const emit = defineEmits<{ fit: [] }>()
-const next = computed(() =>
-  room.next ? TECHNIQUES[room.next.technique].name.toLowerCase() : 'finished',
-)
+const next = computed(() => (room.next ? techniqueOf(room.next).name.toLowerCase() : 'finished'))
 const pace = computed(() => {
   const ahead = room.state ? minutesAhead(room.state, room.steps, room.now) : 0
   if (ahead === 0) return 'on time'

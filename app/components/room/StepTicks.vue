@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
+import { techniqueOf } from '#core/catalogue/techniques/ownWay'
 import type { PlanStep } from '#core/catalogue/techniques/step'
 import { useRoom } from '~/stores/room'
 
@@ -7,7 +7,7 @@ import { useRoom } from '~/stores/room'
 defineProps<{ ticks: readonly PlanStep[] }>()
 const room = useRoom()
 const isDone = (key: string) => room.state?.done.some((own) => own.key === key) ?? false
-const name = (step: PlanStep) => TECHNIQUES[step.technique].name
+const name = (step: PlanStep) => techniqueOf(step).name
 const tick = ({ key }: PlanStep) => room.tap({ kind: 'stepDone', key, cue: true })
 </script>
 

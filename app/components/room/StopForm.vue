@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { STOP_STEP_WORDS } from '#core/catalogue/rules/stopRules'
-import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
+import { techniqueOf } from '#core/catalogue/techniques/ownWay'
 import { nameRegions } from '#core/face/regions'
 import { stopRegions } from '#core/treatment/order/atHand'
 import { suspectBottles, suspectedWords, suspectWork } from '#core/treatment/stop/suspects'
@@ -19,9 +19,7 @@ const suspects = computed(() =>
 const where = computed(() => (room.state ? stopRegions(room.state) : []))
 const whereWords = computed(() => (where.value.length ? nameRegions(where.value) : 'not marked'))
 const onSkinWords = computed(
-  () =>
-    lying.value.map((step) => TECHNIQUES[step.technique].name.toLowerCase()).join(', ') ||
-    'nothing',
+  () => lying.value.map((step) => techniqueOf(step).name.toLowerCase()).join(', ') || 'nothing',
 )
 const what = ref(props.reason)
 const works = computed(() =>

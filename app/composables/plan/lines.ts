@@ -1,4 +1,5 @@
 import type { PlanStep } from '#core/catalogue/techniques/step'
+import { techniqueOf } from '#core/catalogue/techniques/ownWay'
 import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
 import { placeOf, shortName } from '#core/catalogue/techniques/traits'
 import { doseOf } from '#core/dosing/layers'
@@ -52,7 +53,7 @@ const linesFor = (pixels: number, width: number): number => Math.max(1, Math.cei
 
 /** What a step needs that is shown in full: its name with its particulars, and its reason or finding. */
 export function heightOf({ step, detail, why: own, findings }: Line, width: number): number {
-  const { name } = TECHNIQUES[step.technique]
+  const { name } = techniqueOf(step)
   const head = name.length * LETTER.name + AROUND.minutes + detail.length * LETTER.detail
   const [finding] = findings
   const why = finding?.text ?? own
@@ -70,7 +71,7 @@ export function wrapped(lines: readonly Line[], width: number): number {
   let rows = 1
   let left = width
   for (const { step } of lines) {
-    const own = shortName(step.technique).length * LETTER.chip + AROUND.chip
+    const own = shortName(step).length * LETTER.chip + AROUND.chip
     if (own > left && left < width) {
       rows += 1
       left = width

@@ -1,6 +1,6 @@
 import { restKind } from '#core/catalogue/techniques/resting'
 import type { PlanStep } from '#core/catalogue/techniques/step'
-import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
+import { techniqueOf } from '#core/catalogue/techniques/ownWay'
 import { shortName } from '#core/catalogue/techniques/traits'
 import type { PhaseId } from '#core/catalogue/techniques/phases'
 import type { PhaseOfPlan } from '#core/planning/answer/composed'
@@ -144,8 +144,8 @@ export function stripSides({ blocks, total }: StripWords, { trace }: Check) {
     rests: resting.map((rest, i) => ({
       ...rest,
       lane: resting.slice(0, i).filter((other) => other.end > rest.start).length,
-      kind: restKind(TECHNIQUES[rest.technique]),
-      name: shortName(rest.technique).replace(/^Setting |( mask| peel)$/g, ''),
+      kind: restKind(techniqueOf(rest)),
+      name: shortName(rest).replace(/^Setting |( mask| peel)$/g, ''),
       top: yOf(rest.start),
       height: Math.max(LEAST_REST, yOf(rest.end) - yOf(rest.start)),
       outside: rest.end - rest.start > rest.latest || rest.end - rest.start < rest.earliest,

@@ -1,4 +1,4 @@
-import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
+import { techniqueOf } from '#core/catalogue/techniques/ownWay'
 import { standIns } from '#core/planning/today/bottles'
 import { absorbedOf } from '#core/treatment/step/absorption'
 import { isStopping, productUsed, restingNow } from '#core/treatment/order/atHand'
@@ -48,7 +48,7 @@ export function useRoomView() {
   /** Products that may stand in at this step. */
   const swaps = computed(() => {
     if (!room.current || !room.state || !room.input) return []
-    const kind = TECHNIQUES[room.current.technique].product
+    const kind = techniqueOf(room.current).product
     const products = standIns(kind, productUsed(room.state, room.current), room.input)
     return products.map(({ id, name }) => ({ value: id, word: name }))
   })

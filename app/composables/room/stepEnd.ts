@@ -1,4 +1,4 @@
-import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
+import { techniqueOf } from '#core/catalogue/techniques/ownWay'
 import { confirmationsFor } from '#core/screening/consent/confirm'
 import { wantsReading } from '#core/treatment/order/atHand'
 import { attendedNow, beforeHold } from '#core/treatment/fold/attended'
@@ -28,8 +28,8 @@ export function useStepEnd(openReading: () => void, isReading: () => boolean, sh
   const waits = computed(() => {
     if (!step.value || !room.state || !room.context || !room.input) return []
     const rules = unconfirmed(room.state, room.context, step.value)
-    return confirmationsFor(TECHNIQUES[step.value.technique], room.input.verdict).filter(
-      ({ rule }) => rules.includes(rule),
+    return confirmationsFor(techniqueOf(step.value), room.input.verdict).filter(({ rule }) =>
+      rules.includes(rule),
     )
   })
   const reads = computed(() =>
@@ -63,7 +63,7 @@ export function useStepEnd(openReading: () => void, isReading: () => boolean, sh
     if (reads.value) return 'Read the bare skin'
     if (sweepFirst.value) return 'Spots clear: begin'
     if (soiled.value) return `Not clean, ${last.value ? 'finish' : 'next'} anyway`
-    const { seen } = room.cue ?? TECHNIQUES[step.value.technique]
+    const { seen } = room.cue ?? techniqueOf(step.value)
     const spots = unticked.value.length > 0 ? `Spots clear, ${seen.toLowerCase()}` : seen
     return `${spots}, ${last.value ? 'finish' : 'next'}`
   })

@@ -38,7 +38,12 @@ const steps = computed(() => {
           <StarterShelf :products="data.products" @changed="refresh" />
           <HoursPanel :people="data.people" />
           <RoomsPanel :rooms="data.rooms" @changed="refresh" />
-          <DevicesPanel :devices="data.devices" :rooms="data.rooms" @changed="refresh" />
+          <DevicesPanel
+            :devices="data.devices"
+            :rooms="data.rooms"
+            :own-kinds="data.ownKinds"
+            @changed="refresh"
+          />
         </div>
         <div class="stack">
           <HouseForm :house="data.house" @changed="refresh" />

@@ -2,7 +2,7 @@ import type { BottleFamily, FamilyId, ProductKind } from '../kinds'
 import { ingredientsIn, type IngredientId } from './ingredients'
 import { ACID_KINDS } from './productRules'
 import type { PlanStep } from '../techniques/step'
-import { TECHNIQUES } from '../techniques/techniques'
+import { techniqueOf } from '../techniques/ownWay'
 import { oncePer } from '../../once'
 import type { Product } from './products'
 
@@ -72,11 +72,11 @@ export const strayFamilies = (product: Held): BottleFamily[] =>
 
 /** What a step is to the rules: by its technique, and by its bottle whatever it is used in. */
 export function familiesOfStep(
-  { technique, productId }: Pick<PlanStep, 'technique' | 'productId'>,
+  step: Pick<PlanStep, 'technique' | 'own' | 'productId'>,
   shelf: readonly { product: Held & { id: string } }[],
 ): FamilyId[] {
-  const bottle = shelf.find(({ product }) => product.id === productId)?.product
-  const own = TECHNIQUES[technique].families
+  const bottle = shelf.find(({ product }) => product.id === step.productId)?.product
+  const own = techniqueOf(step).families
   return [...new Set([...own, ...(bottle ? familiesOfBottle(bottle) : [])])]
 }
 

@@ -1,4 +1,5 @@
 import type { CostId } from '../rules/costs'
+import type { DeviceKey } from './ownShapes'
 import { COMMON_PRACTICE, type DeviceKind, type TrayItemId } from '../kinds'
 
 /** Minutes that a device takes until it is ready: the cautious end of what makers say. */
@@ -34,7 +35,7 @@ export const warmUpOf = (device: DeviceKind, rows: readonly WarmUp[] = WARM_UPS)
   rows.find((row) => row.device === device)?.minutes ?? 0
 
 /** Whether one of a device serves several rooms at once. */
-export const servesAll = (device: DeviceKind): boolean =>
+export const servesAll = (device: DeviceKey): boolean =>
   WARM_UPS.some((row) => row.device === device && row.servesAll === true)
 
 /** A thing on the tray, one of it and several. */

@@ -1,6 +1,6 @@
 import type { RegionId } from '../../face/zones'
 import type { Minutes } from '../../units'
-import type { TechniqueId } from './techniques'
+import type { OwnWay, TechniqueId } from './techniques'
 
 /** Why a step is there or is as it is: the rule's id and one short sentence. */
 export interface Why {
@@ -13,6 +13,8 @@ export interface PlanStep {
   /** Stable through edits and versions, so that events and drags can point at it. */
   key: string
   technique: TechniqueId
+  /** The house's own way of it, as it was when this was planned. */
+  own?: OwnWay
   regions: readonly RegionId[]
   minutes: Minutes
   passes?: number
@@ -28,5 +30,6 @@ export interface PlanStep {
  */
 export interface ProtocolStep {
   technique: TechniqueId
+  own?: OwnWay
   minutes: number
 }

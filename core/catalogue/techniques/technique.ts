@@ -2,6 +2,7 @@ import type { Minutes } from '../../units'
 import type { GroupId } from '../../face/regions'
 import type { Rung } from '../rules/rungs'
 import type { RegionId } from '../../face/zones'
+import type { OwnWayOf } from './ownShapes'
 import type { MannerId } from './strokes'
 import type { ToolId } from './tools'
 import type {
@@ -161,6 +162,8 @@ export type LayoutId = 'one' | 'byZone' | 'spots'
 export interface TechniqueOf<Id extends string> {
   id: Id
   name: string
+  /** The house's own way of it, where this is the row as that narrows it. */
+  own?: OwnWayOf<Id>
   /** Where it stands in the visit. */
   stage: StageId
   /** A further stage in which it may be done as well. */

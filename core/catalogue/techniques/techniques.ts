@@ -6,6 +6,7 @@ import { MASKS } from './masks'
 import { MASSAGE } from './massage'
 import { OPENING } from './opening'
 import { PREPARING } from './preparing'
+import type { OwnWayOf } from './ownShapes'
 import type { RowsOf } from './row'
 import type { TechniqueOf } from './technique'
 
@@ -23,6 +24,7 @@ const ROWS = {
 /** The closed list of techniques: made by the rows, so that a new one is one row. */
 export type TechniqueId = keyof typeof ROWS
 export type Technique = TechniqueOf<TechniqueId>
+export type OwnWay = OwnWayOf<TechniqueId>
 
 /** In the order of the visit, as the rows stand. */
 export const TECHNIQUE_IDS = Object.keys(ROWS) as [TechniqueId, ...TechniqueId[]]

@@ -1,3 +1,4 @@
+import { techniqueOf, type DoneAs } from './ownWay'
 import { nameRegions } from '../../face/regions'
 import { EXFOLIATING, STRONG, type StageId } from '../kinds'
 import type { PlanStep } from './step'
@@ -39,7 +40,8 @@ export const canPin = (id: TechniqueId): boolean => TECHNIQUES[id].part !== 'fol
 export const hasPlace = (id: TechniqueId): boolean => canPin(id) && !TECHNIQUES[id].floats
 
 /** The name without its "on" or its particulars: `setting clay` of "Setting clay on". */
-export const shortName = (id: TechniqueId): string => TECHNIQUES[id].name.replace(/ on$|,.*$/, '')
+export const shortName = (way: TechniqueId | DoneAs): string =>
+  (typeof way === 'string' ? TECHNIQUES[way] : techniqueOf(way)).name.replace(/ on$|,.*$/, '')
 
 /** Only connects: put in where the skin wants it, and nowhere else. */
 export const onlyConnects = (id: TechniqueId): boolean =>

@@ -2,7 +2,8 @@ import type { FamilyId, ProductKind } from '../../catalogue/kinds'
 import { WORKING_STAGES } from '../../catalogue/rules/intentions'
 import { ASKED_ONLY, STRESSES, type StressId } from '../../catalogue/rules/stresses'
 import type { Product } from '../../catalogue/products/products'
-import { TECHNIQUES, type Technique, type TechniqueId } from '../../catalogue/techniques/techniques'
+import { techniqueToday, type WaysToday } from '../../catalogue/techniques/ownWay'
+import type { Technique, TechniqueId } from '../../catalogue/techniques/techniques'
 import { isMain } from '../../catalogue/techniques/traits'
 import { bottleRateOf } from '../../dosing/bottleRate'
 import { freeAcidOf } from '../../dosing/freeAcid'
@@ -36,17 +37,15 @@ const inDate = oncePer((shelf: PlanInput['shelf']) =>
   }),
 )
 
+/** What of a visit says how a house does its work. */
+type OfHouse = Pick<PlanInput, 'shelf' | 'today' | keyof WaysToday>
 const REFERENCE: RegionId = 'forehead'
 /**
  * What a technique asks of the reference zone at the most that it is planned with, hundredths.
  * @param standIn in the place of another it comes off at the short end of its window
  */
-function usualLoad(
-  id: TechniqueId,
-  input: Pick<PlanInput, 'shelf' | 'today'>,
-  standIn: boolean,
-): number {
-  const technique = TECHNIQUES[id]
+function usualLoad(id: TechniqueId, input: OfHouse, standIn: boolean): number {
+  const technique = techniqueToday(id, input)
   const { minutes, passes, setting } = technique
   const dwell = restsInHouse(id, input)
   const bottle = weakestActive(technique, input)
@@ -70,10 +69,10 @@ const has = ({ families }: Pick<Technique, 'families'>, own: readonly FamilyId[]
 export function isMilder(
   id: TechniqueId,
   than: TechniqueId,
-  input: Pick<PlanInput, 'shelf' | 'today'>,
+  input: OfHouse,
   thanStandsIn: boolean,
 ): boolean {
-  const [one, other] = [TECHNIQUES[id], TECHNIQUES[than]]
+  const [one, other] = [techniqueToday(id, input), techniqueToday(than, input)]
   const none = (Object.keys(STRESSES) as StressId[]).every(
     (stress) => !has(one, STRESSES[stress]) || has(other, STRESSES[stress]),
   )
@@ -91,7 +90,7 @@ export function isMilder(
 export function ladderOf(
   chosen: TechniqueId,
   others: readonly TechniqueId[],
-  input: Pick<PlanInput, 'shelf' | 'today'>,
+  input: OfHouse,
 ): [TechniqueId, ...TechniqueId[]] {
   const ladder: [TechniqueId, ...TechniqueId[]] = [chosen]
   const milder = others

@@ -1,5 +1,6 @@
 import { ADAPTATIONS } from '../../catalogue/skin/adaptations'
 import { LEAST_SHARE, REGION_SHARE, STANDARD_FROM_MINUTES } from '../../catalogue/rules/value'
+import { techniqueToday } from '../../catalogue/techniques/ownWay'
 import { TECHNIQUES, type TechniqueId } from '../../catalogue/techniques/techniques'
 import type { FamilyId } from '../../catalogue/kinds'
 import { GROUPS } from '../../face/regions'
@@ -145,7 +146,7 @@ const rungOf = (id: TechniqueId): number => TECHNIQUES[id].rung ?? 0
 
 /** How much of its usual rest and passes a worker has. */
 function shareOf(id: TechniqueId, { dwellMost, passes }: Taken, input: PlanInput): number {
-  const { passes: own } = TECHNIQUES[id]
+  const { passes: own } = techniqueToday(id, input)
   const dwell = restsInHouse(id, input)
   const rested = dwell && dwellMost !== undefined ? dwellMost / dwell.latest : 1
   const passed = own && passes !== undefined ? passes / own.usual : 1

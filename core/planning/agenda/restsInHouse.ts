@@ -1,6 +1,7 @@
 import type { DwellWindow } from '../../catalogue/techniques/technique'
 import type { ProductKind } from '../../catalogue/kinds'
-import { TECHNIQUES, type TechniqueId } from '../../catalogue/techniques/techniques'
+import { techniqueToday, type WaysToday } from '../../catalogue/techniques/ownWay'
+import type { TechniqueId } from '../../catalogue/techniques/techniques'
 import type { RegionId } from '../../face/zones'
 import { dwellOf } from '../../timing/dwell'
 import { removalMinutes } from '../../timing/removal'
@@ -13,20 +14,22 @@ import type { PlanInput } from '../input'
  */
 export function restsInHouse(
   id: TechniqueId,
-  { shelf, today }: Pick<PlanInput, 'shelf' | 'today'>,
+  input: Pick<PlanInput, 'shelf' | 'today' | keyof WaysToday>,
 ): DwellWindow | undefined {
-  const { dwell, product: kind } = TECHNIQUES[id]
+  const { shelf, today } = input
+  const technique = techniqueToday(id, input)
+  const { dwell, product: kind, own } = technique
   if (!dwell || kind === undefined) return dwell
   const known = windows.get(shelf) ?? new Map<string, DwellWindow>()
   windows.set(shelf, known)
-  const window = known.get(`${id} ${today}`) ?? widest(id, dwell, kind, shelf, today)
-  known.set(`${id} ${today}`, window)
+  const key = `${own?.id ?? id} ${today}`
+  const window = known.get(key) ?? widest(dwell, kind, shelf, today)
+  known.set(key, window)
   return window
 }
 const windows = new WeakMap<PlanInput['shelf'], Map<string, DwellWindow>>()
 
 function widest(
-  id: TechniqueId,
   dwell: DwellWindow,
   kind: ProductKind,
   shelf: PlanInput['shelf'],
@@ -36,7 +39,7 @@ function widest(
     ({ product, lots }) => product.kind === kind && lots.some(({ expires }) => expires >= today),
   )
   if (!own.some(({ product }) => product.rests)) return dwell
-  const each = own.flatMap(({ product }) => dwellOf(id, product) ?? [])
+  const each = own.flatMap(({ product }) => dwellOf({ dwell }, product) ?? [])
   const most = (of: (window: DwellWindow) => Minutes): Minutes => minutes(Math.max(...each.map(of)))
   return {
     earliest: most(({ earliest }) => earliest),
@@ -57,7 +60,7 @@ export function restReserved(
   id: TechniqueId,
   regions: readonly RegionId[],
   { least, standIn }: { least: boolean; standIn: boolean },
-  input: Pick<PlanInput, 'shelf' | 'today'>,
+  input: Parameters<typeof restsInHouse>[1],
 ): number {
   const dwell = restsInHouse(id, input)
   if (!dwell) return 0

@@ -1,5 +1,6 @@
 import { LEAST_ROOM, STANDARD_FROM_MINUTES } from '../../catalogue/rules/value'
 import type { DwellWindow } from '../../catalogue/techniques/technique'
+import { techniqueToday } from '../../catalogue/techniques/ownWay'
 import { TECHNIQUES, type TechniqueId } from '../../catalogue/techniques/techniques'
 import { bottleRateOf } from '../../dosing/bottleRate'
 import { freeAcidOf } from '../../dosing/freeAcid'
@@ -62,7 +63,7 @@ function down(key: 'dwellMost' | 'passes', { [key]: own }: Taken, { [key]: least
 
 /** The least of a technique that is worth the doing. */
 export function leastOf(id: TechniqueId, input: PlanInput): Taken {
-  const { minutes, passes } = TECHNIQUES[id]
+  const { minutes, passes } = techniqueToday(id, input)
   const dwell = restsInHouse(id, input)
   return {
     minutes: minutes.least,
@@ -117,7 +118,7 @@ export function loadHere(
   input: PlanInput,
   dial: 'start' | 'least' = 'start',
 ): number {
-  const technique = TECHNIQUES[id]
+  const technique = techniqueToday(id, input)
   const bottle = weakestActive(technique, input)
   return loadOn(
     region,
@@ -146,11 +147,11 @@ export function mostLoad(work: Work, region: RegionId, input: PlanInput): number
 
 /** A worker of a piece at all that this hour could have it for, whatever the skin. */
 export function fullOf({ long }: Work, id: TechniqueId, input: PlanInput, short: boolean): Taken {
-  const { passes } = TECHNIQUES[id]
+  const { passes } = techniqueToday(id, input)
   const dwell = restsInHouse(id, input)
   const express = input.slotMinutes < STANDARD_FROM_MINUTES
   return {
-    minutes: handsMinutes(TECHNIQUES[id], { express, long }),
+    minutes: handsMinutes(techniqueToday(id, input), { express, long }),
     ...(dwell ? { dwellMost: restOf(dwell, express, short) } : {}),
     ...(passes ? { passes: passes.usual } : {}),
   }

@@ -10,6 +10,7 @@ import {
 } from '../../catalogue/rules/value'
 import { CONCERN_IDS, type ConcernId } from '../../catalogue/kinds'
 import { floorOf, hasOccasion, stageRank } from '../../catalogue/techniques/stages'
+import { deviceOf, techniqueToday } from '../../catalogue/techniques/ownWay'
 import { TECHNIQUES, type Technique, type TechniqueId } from '../../catalogue/techniques/techniques'
 import { REGION_IDS, type RegionId } from '../../face/zones'
 import type { PlanInput } from '../input'
@@ -101,7 +102,7 @@ function namedWork(input: PlanInput): Work[] {
     ...new Set([...(input.wanted ?? []), ...(input.named ?? []), ...hostsOfPins(input)]),
   ]
   return names.flatMap((id, place): Work[] => {
-    const technique = TECHNIQUES[id]
+    const technique = techniqueToday(id, input)
     const found = lineOf(
       id,
       intentionsOf(input).map((own) => own.id),
@@ -113,7 +114,7 @@ function namedWork(input: PlanInput): Work[] {
     if (regions.length === 0) return []
     const { intention, line } = found
     const others = line.workers.filter(
-      (other) => other !== id && isInHouse(TECHNIQUES[other], input),
+      (other) => other !== id && isInHouse(techniqueToday(other, input), input),
     )
     const ladder = ladderOf(id, others, input)
     return [
@@ -138,7 +139,7 @@ function hostsOfPins(input: PlanInput): TechniqueId[] {
     const hosts = TECHNIQUES[technique].straightAfter ?? []
     if (pins.some((pin) => hosts.includes(pin.technique))) return []
     return hosts
-      .filter((id) => isWork(TECHNIQUES[id]) && isInHouse(TECHNIQUES[id], input))
+      .filter((id) => isWork(TECHNIQUES[id]) && isInHouse(techniqueToday(id, input), input))
       .slice(0, 1)
   })
 }
@@ -191,7 +192,7 @@ function workOf(
   const asking = regions ?? regionsAsking(input, intention, line)
   if (asking.length === 0) return undefined
   const usual = line.workers
-    .filter((id) => isInHouse(TECHNIQUES[id], input))
+    .filter((id) => isInHouse(techniqueToday(id, input), input))
     .filter((id) => isAsBroad(TECHNIQUES[id], line, asking))
     .filter((id) => reachOf(TECHNIQUES[id], asking).length > 0)
   const before = (id: TechniqueId) => input.within?.some(({ technique }) => technique === id)
@@ -240,12 +241,13 @@ function regionsAsking(
 /** The house does it, has the device and a bottle for it, and it has its occasion today. */
 export function isInHouse(technique: Technique, input: PlanInput): boolean {
   const { policy = NO_POLICY, devices } = input
-  const { product, device, id } = technique
+  const { product, id } = technique
+  const device = deviceOf(technique)
   return (
     !policy.without.includes(id) &&
     hasOccasion(technique, input) &&
     isChosen(technique, input) &&
-    (device === undefined || devices.includes(device)) &&
+    (device === undefined || devices.includes(device.kind)) &&
     (product === undefined || weakestActive(technique, input) !== undefined) &&
     (!namedOnly(technique) || isNamed(id, input))
   )
@@ -263,8 +265,9 @@ function reserveOf({ ladder, regions, long }: Work, input: PlanInput): number {
   const express = input.slotMinutes < STANDARD_FROM_MINUTES
   return Math.max(
     ...ladder.map((id, place) => {
-      const { minutes, after, then } = TECHNIQUES[id]
-      const hands = handsMinutes(TECHNIQUES[id], { express, long })
+      const technique = techniqueToday(id, input)
+      const { minutes, after, then } = technique
+      const hands = handsMinutes(technique, { express, long })
       const least = express || !isWork(TECHNIQUES[id])
       const rests = restReserved(id, regions, { least, standIn: place > 0 }, input)
       const around = [after, then].reduce(

@@ -1,5 +1,6 @@
 import { FILLERS, STAY } from '../../catalogue/techniques/roles'
 import type { PlanStep } from '../../catalogue/techniques/step'
+import { doneAs, techniqueOf, techniqueToday, type DoneAs } from '../../catalogue/techniques/ownWay'
 import { TECHNIQUES, type TechniqueId } from '../../catalogue/techniques/techniques'
 import { hasPlace } from '../../catalogue/techniques/traits'
 import { removalMinutes, removalOf, takesOff } from '../../timing/removal'
@@ -21,9 +22,14 @@ const BY_HAND = [{ rule: 'by-hand', text: 'added by hand' }]
  * to the nearest place where the least speaks against it, and what connects is put in anew.
  * @returns the edits; the technique is put in even where it is barred, and the checker then says why
  */
-export function addByHand(input: PlanInput, steps: readonly PlanStep[], id: TechniqueId): Edit[] {
+export function addByHand(
+  input: PlanInput,
+  steps: readonly PlanStep[],
+  way: TechniqueId | DoneAs,
+): Edit[] {
+  const id = typeof way === 'string' ? way : way.technique
   if (TECHNIQUES[id].removes) return [wayOff(input, steps, id)]
-  const block = blockOf(id, input)
+  const block = blockOf(way, input)
   const own = steps.filter((step) => !isLink(step))
   const usual = placeFor(id, own)
   const at = usual === null ? own.length : own.findIndex(({ key }) => key === usual)
@@ -97,9 +103,10 @@ function editsAt(
 }
 
 /** A technique with what belongs to it, in order. */
-function blockOf(id: TechniqueId, input: PlanInput): NewStep[] {
-  const { dwell, after, then } = TECHNIQUES[id]
-  const step = stepOf(id, input)
+function blockOf(way: TechniqueId | DoneAs, input: PlanInput): NewStep[] {
+  const technique = typeof way === 'string' ? techniqueToday(way, input) : techniqueOf(way)
+  const { id, dwell, after, then } = technique
+  const step = stepOf(way, input)
   const around = (other: TechniqueId | undefined) =>
     other ? [{ ...stepOf(other, input), regions: step.regions }] : []
   const rest = dwell
@@ -109,9 +116,7 @@ function blockOf(id: TechniqueId, input: PlanInput): NewStep[] {
           technique: removalOf(id),
           regions: step.regions,
           minutes: removalMinutes(id, step.regions),
-          why: [
-            { rule: 'by-hand', text: `takes off what ${TECHNIQUES[id].name.toLowerCase()} laid` },
-          ],
+          why: [{ rule: 'by-hand', text: `takes off what ${technique.name.toLowerCase()} laid` }],
         },
       ]
     : []
@@ -119,13 +124,17 @@ function blockOf(id: TechniqueId, input: PlanInput): NewStep[] {
 }
 
 /** As it would be added by hand; with nothing filled in where it is barred. */
-const stepOf = (id: TechniqueId, input: PlanInput): NewStep =>
-  freshStep(id, input) ?? {
-    technique: id,
-    regions: [],
-    minutes: TECHNIQUES[id].minutes.choices[0] ?? minutes(TECHNIQUES[id].minutes.least),
-    why: BY_HAND,
-  }
+function stepOf(way: TechniqueId | DoneAs, input: PlanInput): NewStep {
+  const row = typeof way === 'string' ? techniqueToday(way, input) : techniqueOf(way)
+  return (
+    freshStep(way, input) ?? {
+      ...doneAs(row),
+      regions: [],
+      minutes: row.minutes.choices[0] ?? row.minutes.least,
+      why: BY_HAND,
+    }
+  )
+}
 
 /** What the hands do for as long as something has to rest. */
 function fillerFor(rest: number, input: PlanInput): NewStep {

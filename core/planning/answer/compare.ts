@@ -36,7 +36,7 @@ function under(input: PlanInput, name: string): Alternative {
       .filter((step) => tellsApart(step.technique))
       .map((step) => ({
         technique: step.technique,
-        name: shortName(step.technique),
+        name: shortName(step),
         minutes: skin.get(step.key) ?? step.minutes,
       })),
   }

@@ -1,6 +1,6 @@
 import { connectorWants, MADE_READY } from '../../catalogue/techniques/roles'
 import type { PlanStep } from '../../catalogue/techniques/step'
-import { TECHNIQUES } from '../../catalogue/techniques/techniques'
+import { techniqueOf } from '../../catalogue/techniques/ownWay'
 import type { RegionId } from '../../face/zones'
 import { applyTechnique, startSurface } from '../../surface/surface'
 import { minutes, toTicks } from '../../units'
@@ -17,7 +17,7 @@ export function connected(input: PlanInput, steps: readonly PlanStep[]): PlanSte
   let resting = false
   const out: PlanStep[] = []
   for (const [at, step] of steps.entries()) {
-    const technique = TECHNIQUES[step.technique]
+    const technique = techniqueOf(step)
     const on = (regions: readonly RegionId[]) => connect(surface, technique, regions, without)
     // What is laid side by side is made ready for together: nothing connects while one rests.
     const laid = MADE_READY.includes(step.technique) ? at + 1 : technique.dwell ? at : undefined
@@ -32,12 +32,7 @@ export function connected(input: PlanInput, steps: readonly PlanStep[]): PlanSte
         ...(bottle === undefined ? {} : { productId: bottle }),
         why: [{ rule: 'surface', text: why }],
       })
-      surface = applyTechnique(
-        surface,
-        TECHNIQUES[link.technique],
-        link.regions,
-        toTicks(link.minutes),
-      )
+      surface = applyTechnique(surface, techniqueOf(link), link.regions, toTicks(link.minutes))
     }
     out.push(step)
     surface = applyTechnique(surface, technique, step.regions, toTicks(step.minutes))
@@ -52,7 +47,7 @@ function joinWaits(steps: readonly PlanStep[]): PlanStep[] {
   const out: PlanStep[] = []
   for (const step of steps) {
     const last = out[out.length - 1]
-    const waits = TECHNIQUES[step.technique].connects?.handsOff === true
+    const waits = techniqueOf(step).connects?.handsOff === true
     if (last && waits && last.technique === step.technique && isLink(step))
       out[out.length - 1] = { ...last, minutes: minutes(last.minutes + step.minutes) }
     else out.push(step)

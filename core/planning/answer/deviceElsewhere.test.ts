@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { DEVICE_KINDS, type DeviceKind } from '../../catalogue/kinds'
+import { DEVICE_KINDS, DEVICE_NAMES, type DeviceKind } from '../../catalogue/kinds'
 import type { PlanStep } from '../../catalogue/techniques/step'
 import { TECHNIQUES } from '../../catalogue/techniques/techniques'
 import { planInput } from '../../testing/fixtures'
@@ -10,7 +10,10 @@ import { leftOut } from './leftOut'
 import { propose } from './propose'
 
 const words = 'in use in the Stove room from 10:20 to 10:35'
-const use = (kind: DeviceKind, from: number, to: number): DeviceInUse => ({ kind, from, to, words })
+const use = (kind: DeviceKind, from: number, to: number): DeviceInUse => ({
+  ...{ kind, name: DEVICE_NAMES[kind] },
+  ...{ from, to, words },
+})
 const input = planInput({ slotMinutes: 90, aims: ['congestion', 'shine'] })
 
 /** Minute by minute: what each step holds in hand. */

@@ -1,4 +1,4 @@
-import { DEVICE_NAMES } from '../../catalogue/kinds'
+import { deviceOf, techniqueToday } from '../../catalogue/techniques/ownWay'
 import { ASKS_FROM, MORE_ROOM_TICKS } from '../../catalogue/rules/value'
 import { orderRule } from '../../catalogue/rules/orderRules'
 import type { PlanStep, Why } from '../../catalogue/techniques/step'
@@ -103,10 +103,10 @@ function placed({ rule, text }: Why, regions: readonly RegionId[]): Why {
 }
 
 /** Where the device of a technique is meanwhile that the plan would have but for that. */
-function inAnotherRoom(technique: TechniqueId, { inUse = [] }: PlanInput): Why | undefined {
-  const { device } = TECHNIQUES[technique]
-  const use = inUse.find(({ kind }) => kind === device)
-  return use && { rule: 'device-taken', text: `the ${DEVICE_NAMES[use.kind]} is ${use.words}` }
+function inAnotherRoom(technique: TechniqueId, input: PlanInput): Why | undefined {
+  const device = deviceOf(techniqueToday(technique, input))
+  const use = input.inUse?.find(({ kind }) => kind === device?.kind)
+  return use && { rule: 'device-taken', text: `the ${use.name} is ${use.words}` }
 }
 
 /** Its usual time is more than today allows; by hand it may be added short. */

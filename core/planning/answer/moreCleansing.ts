@@ -1,6 +1,7 @@
 import { CLEANSE_AGAIN } from '../../catalogue/techniques/roles'
 import { PAD_RULE } from '../../catalogue/rules/pads'
 import type { PlanStep } from '../../catalogue/techniques/step'
+import { techniqueOf } from '../../catalogue/techniques/ownWay'
 import { TECHNIQUES } from '../../catalogue/techniques/techniques'
 import { GROUPS } from '../../face/regions'
 import type { PlanInput } from '../input'
@@ -30,6 +31,6 @@ export function withCleanse(
     ...(bottle ? { productId: bottle.product.id } : {}),
     why: [{ rule: PAD_RULE.id, text: PAD_RULE.sentence }],
   }
-  const place = TECHNIQUES[here.technique].stage === 'tone' ? at : at + 1
+  const place = techniqueOf(here).stage === 'tone' ? at : at + 1
   return [...steps.slice(0, place), cleanse, ...steps.slice(place)]
 }

@@ -1,8 +1,8 @@
-import { DEVICE_NAMES } from '../../catalogue/kinds'
 import { familiesInPairs } from '../../catalogue/products/families'
 import { stageRank } from '../../catalogue/techniques/stages'
 import { hasPlace, isStrong } from '../../catalogue/techniques/traits'
 import type { PlanStep, Why } from '../../catalogue/techniques/step'
+import { techniqueOf } from '../../catalogue/techniques/ownWay'
 import { TECHNIQUES } from '../../catalogue/techniques/techniques'
 import { forToday } from '../agenda/narrow'
 import type { Allow } from '../today/allowance'
@@ -44,7 +44,7 @@ export function propose(input: PlanInput, done: readonly PlanStep[] = []): Propo
   const devices = input.devices.filter((kind) => !kinds.includes(kind))
   const without = propose({ ...input, devices }, done)
   if (!without.failed) return without
-  const text = `the ${DEVICE_NAMES[taken.kind]} is ${taken.words}`
+  const text = `the ${taken.name} is ${taken.words}`
   return { ...without, failed: { rule: 'device-taken', text } }
 }
 
@@ -109,7 +109,7 @@ function startAfter(input: PlanInput, done: readonly PlanStep[]): SolveFrom {
     marks: marksOf([
       ...(replayed.exfoliations.length > 0 ? (['exfoliated'] as const) : []),
       ...done.flatMap((step) => [
-        ...TECHNIQUES[step.technique].families,
+        ...techniqueOf(step).families,
         ...input.shelf
           .filter(({ product }) => product.id === step.productId)
           .flatMap(({ product }) => familiesInPairs(product)),
@@ -141,6 +141,7 @@ function materialise(
     steps.push({
       key: freshKey(steps, move.technique),
       technique: move.technique,
+      ...(move.own ? { own: move.own } : {}),
       regions: move.regions,
       minutes: move.minutes,
       ...(move.passes === undefined ? {} : { passes: move.passes }),
@@ -170,6 +171,6 @@ function joinWaits(moves: readonly PlacedMove[]): PlacedMove[] {
 
 function nextMain(moves: readonly PlacedMove[], i: number): PlacedMove | undefined {
   const [next, following] = moves.slice(i + 1).filter((move) => !move.mend)
-  const prepares = following && TECHNIQUES[following.technique].after === next?.technique
+  const prepares = following && techniqueOf(following).after === next?.technique
   return prepares ? following : next
 }

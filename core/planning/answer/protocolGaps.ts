@@ -1,5 +1,6 @@
 import type { PlanStep, ProtocolStep, Why } from '../../catalogue/techniques/step'
-import { TECHNIQUES, type TechniqueId } from '../../catalogue/techniques/techniques'
+import { techniqueOf } from '../../catalogue/techniques/ownWay'
+import type { TechniqueId } from '../../catalogue/techniques/techniques'
 import type { PlanInput } from '../input'
 import { leftOut } from './leftOut'
 
@@ -26,7 +27,7 @@ export function notTaken(
   )
   return missing.map((step) => ({
     technique: step.technique,
-    name: TECHNIQUES[step.technique].name,
+    name: techniqueOf(step).name,
     why: priced.find((leftOut) => leftOut.technique === step.technique)?.why ?? {
       rule: 'protocol',
       text: 'not possible with the rest of the plan',

@@ -1,6 +1,7 @@
 import { MADE_READY } from '../../catalogue/techniques/roles'
 import { stageRank } from '../../catalogue/techniques/stages'
 import type { PlanStep } from '../../catalogue/techniques/step'
+import { techniqueOf } from '../../catalogue/techniques/ownWay'
 import { TECHNIQUES, type TechniqueId } from '../../catalogue/techniques/techniques'
 import { hasPlace } from '../../catalogue/techniques/traits'
 import { checkPlan, type Check } from '../checks/check'
@@ -105,7 +106,7 @@ const amiss = (rule: string): boolean => OUT_OF_ORDER.includes(rule)
 function warmedAgain(steps: readonly PlanStep[]): PlanStep[] {
   let out = [...steps]
   for (const step of steps) {
-    const { warmedBy } = TECHNIQUES[step.technique]
+    const { warmedBy } = techniqueOf(step)
     const warming = out.find(({ technique }) => technique === warmedBy)
     if (!warming) continue
     out = out.filter((own) => own !== warming)
@@ -131,7 +132,7 @@ function blocksOf(steps: readonly PlanStep[], apart: ReadonlySet<string>): PlanS
   let open: PlanStep[] = []
   let resting = 0
   for (const [i, step] of steps.entries()) {
-    const { dwell, removes } = TECHNIQUES[step.technique]
+    const { dwell, removes } = techniqueOf(step)
     const mixed = open.some(({ technique }) => isMadeReady(technique))
     if ((resting > 0 || mixed) && !besideRest(step)) {
       out.push([step])
@@ -157,7 +158,7 @@ function goesAhead(
   apart: ReadonlySet<string>,
 ): boolean {
   if (!next) return false
-  if (TECHNIQUES[next.technique].warmedBy === technique) return true
+  if (techniqueOf(next).warmedBy === technique) return true
   const floats = !hasPlace(technique) && TECHNIQUES[technique].part !== 'follows'
   return floats && !apart.has(key) && stageRank(next.technique) >= stageRank(technique)
 }

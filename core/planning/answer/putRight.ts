@@ -1,6 +1,6 @@
 import { connectorWants } from '../../catalogue/techniques/roles'
 import type { PlanStep } from '../../catalogue/techniques/step'
-import { TECHNIQUES } from '../../catalogue/techniques/techniques'
+import { techniqueOf } from '../../catalogue/techniques/ownWay'
 import type { PlanInput } from '../input'
 import { freshKey } from '../steps/edit'
 import { wantsWords, type Connection } from '../steps/mend'
@@ -34,7 +34,7 @@ export function withFirst(
       why: [
         {
           rule: 'surface',
-          text: wantsWords(TECHNIQUES[here.technique], connectorWants(technique)),
+          text: wantsWords(techniqueOf(here), connectorWants(technique)),
         },
       ],
     })

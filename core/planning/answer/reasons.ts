@@ -7,7 +7,7 @@ import { CONCERN_NAMES } from '../../catalogue/kinds'
 import { productIn } from '../../catalogue/products/products'
 import { CALM_WORDS } from '../../catalogue/rules/intentions'
 import type { Why } from '../../catalogue/techniques/step'
-import { TECHNIQUES } from '../../catalogue/techniques/techniques'
+import { techniqueOf } from '../../catalogue/techniques/ownWay'
 import { GROUPS, listRegions } from '../../face/regions'
 import type { RegionId } from '../../face/zones'
 import type { Profile } from '../../skin/profile'
@@ -27,9 +27,9 @@ export function reasonsFor(
   allowance: Allowance,
   input: PlanInput,
 ): Why[] {
-  const technique = TECHNIQUES[move.technique]
+  const technique = techniqueOf(move)
   if (move.mend) {
-    const wants = next ? TECHNIQUES[next.technique] : undefined
+    const wants = next ? techniqueOf(next) : undefined
     return [
       {
         rule: 'surface',
@@ -50,11 +50,12 @@ export function reasonsFor(
 }
 
 /** How long it rests, by what its label says, and why it comes off at the short end. */
-function restWords({ dwell, productId, technique }: PlacedMove, input: PlanInput): Why[] {
+function restWords(move: PlacedMove, input: PlanInput): Why[] {
+  const { dwell, productId } = move
   if (dwell === undefined) return []
   const { rests } = productIn(input.shelf, productId) ?? {}
   const label = rests ? `, ${rests.from} to ${rests.to} by its label` : ''
-  const window = dwellOf(technique)
+  const window = dwellOf(techniqueOf(move))
   const narrows = window && window.sensitive.latest < window.latest
   const isNew = productId !== undefined && !input.usedBefore.includes(productId)
   return [

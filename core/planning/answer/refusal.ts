@@ -2,6 +2,7 @@ import { KIND_NAMES, STAGE_IDS, type StageId } from '../../catalogue/kinds'
 import { VISIT_MINUTES } from '../../catalogue/rules/visit'
 import type { Why } from '../../catalogue/techniques/step'
 import { techniquesOf } from '../../catalogue/techniques/stages'
+import { techniqueOf } from '../../catalogue/techniques/ownWay'
 import { TECHNIQUES, type TechniqueId } from '../../catalogue/techniques/techniques'
 import { shortName } from '../../catalogue/techniques/traits'
 import { nameRegions } from '../../face/regions'
@@ -53,8 +54,8 @@ const NO_ORDER: Why = {
 
 /** Says that what is pinned in a stage leaves no way to do it; undefined where nothing is. */
 function pinsOf(input: PlanInput, stage: StageId): Why | undefined {
-  const own = (input.pins ?? []).filter((pin) => TECHNIQUES[pin.technique].stage === stage)
-  const names = own.map((pin) => TECHNIQUES[pin.technique].name).join(' and ')
+  const own = (input.pins ?? []).filter((pin) => techniqueOf(pin).stage === stage)
+  const names = own.map((pin) => techniqueOf(pin).name).join(' and ')
   return own.length === 0
     ? undefined
     : {

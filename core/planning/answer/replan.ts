@@ -1,4 +1,5 @@
 import type { PlanStep } from '../../catalogue/techniques/step'
+import { techniqueOf } from '../../catalogue/techniques/ownWay'
 import { TECHNIQUES } from '../../catalogue/techniques/techniques'
 import { removalMinutes, removalOf, takesOff } from '../../timing/removal'
 import { freshKey } from '../steps/edit'
@@ -22,14 +23,14 @@ export function untouchable(
   const ended = new Set(stands.map((step) => step.key))
   const coming = plan.filter((step) => !ended.has(step.key))
   const lays = (step: PlanStep) =>
-    resting.includes(step.key) || (step === atHand && TECHNIQUES[step.technique].dwell)
+    resting.includes(step.key) || (step === atHand && techniqueOf(step).dwell)
   const laid = stands.filter(lays)
   const offAt = laid.map((step) => coming.findIndex((later) => lifts(later, step)))
   let end = Math.max(-1, ...offAt) + 1
   // What is laid on the way there comes off its own way too: a second mask is not left lying.
   for (let at = 0; at < end; at++) {
     const step = coming[at]
-    if (!step || TECHNIQUES[step.technique].dwell === undefined) continue
+    if (!step || techniqueOf(step).dwell === undefined) continue
     const off = coming.findIndex((later, place) => place > at && lifts(later, step))
     end = Math.max(end, off + 1)
   }

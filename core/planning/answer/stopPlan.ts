@@ -1,5 +1,6 @@
 import { AFTER_STOP } from '../../catalogue/rules/stopRules'
 import { leavesActive } from '../../catalogue/products/families'
+import { doneAs } from '../../catalogue/techniques/ownWay'
 import type { PlanStep, Why } from '../../catalogue/techniques/step'
 import { GROUPS } from '../../face/regions'
 import { allowance } from '../today/allowed'
@@ -25,7 +26,7 @@ export function planAfterStop(input: PlanInput, done: readonly PlanStep[]): Plan
       allowed.products.find(({ product }) => !leavesActive(product))
     steps.push({
       key: freshKey(steps, technique),
-      technique,
+      ...doneAs(allowed.technique),
       minutes,
       regions,
       ...(product ? { productId: product.product.id } : {}),

@@ -7,11 +7,12 @@ import {
   LAST_ON_SKIN,
 } from '../../catalogue/rules/backbone'
 import type { PlanStep } from '../../catalogue/techniques/step'
+import { techniqueOf } from '../../catalogue/techniques/ownWay'
 import { TECHNIQUES } from '../../catalogue/techniques/techniques'
 import { GROUPS, nameRegions } from '../../face/regions'
 import { finding, remove, type Checking, type Mend, type PlanFinding } from './finding'
 
-const nameOf = (step: PlanStep) => TECHNIQUES[step.technique].name.toLowerCase()
+const nameOf = (step: PlanStep) => techniqueOf(step).name.toLowerCase()
 const moveBefore = (step: PlanStep, other: PlanStep): Mend => ({
   label: `Move before ${nameOf(other)}`,
   minutes: 0,
@@ -43,7 +44,7 @@ export function endFindings({ steps, rules }: Checking): PlanFinding[] {
   const up = steps[at]
   if (!up) return first
   const late = steps.slice(at + 1).flatMap((step) =>
-    finding(rules, 'close-last', `${TECHNIQUES[step.technique].name} after sitting up`, {
+    finding(rules, 'close-last', `${techniqueOf(step).name} after sitting up`, {
       key: step.key,
       mends: [step.technique === LAST_OF_ALL ? remove(step) : moveBefore(step, up)],
     }),
@@ -62,7 +63,7 @@ export function afterSunFindings({ steps, rules }: Checking): PlanFinding[] {
       : finding(
           rules,
           'sun-last',
-          `${TECHNIQUES[step.technique].name} after ${TECHNIQUES[LAST_ON_SKIN].name.toLowerCase()}`,
+          `${techniqueOf(step).name} after ${TECHNIQUES[LAST_ON_SKIN].name.toLowerCase()}`,
           {
             key: step.key,
             mends: [moveBefore(step, sun), remove(step)],

@@ -1,4 +1,5 @@
 import { STAY } from '../../catalogue/techniques/roles'
+import { techniqueOf } from '../../catalogue/techniques/ownWay'
 import { TECHNIQUES } from '../../catalogue/techniques/techniques'
 import { shortName } from '../../catalogue/techniques/traits'
 import type { PlanStep } from '../../catalogue/techniques/step'
@@ -42,7 +43,7 @@ export function clockFindings(checking: Checking): PlanFinding[] {
 function offNothing({ steps, walked, rules }: Checking): PlanFinding[] {
   const { resting, steps: times } = walked.schedule
   return steps.flatMap((step, i) => {
-    if (TECHNIQUES[step.technique].removes !== true) return []
+    if (techniqueOf(step).removes !== true) return []
     const ends = resting.some(({ removed, end }) => removed && end === times[i]?.start)
     return ends
       ? []
@@ -50,7 +51,7 @@ function offNothing({ steps, walked, rules }: Checking): PlanFinding[] {
   })
 }
 
-const nameOf = (rest: Resting) => shortName(rest.technique)
+const nameOf = (rest: Resting) => shortName(rest)
 
 function leftOn(rest: Resting, { steps, rules }: Checking): PlanFinding[] {
   const removal = TECHNIQUES[removalOf(rest.technique)]
@@ -90,13 +91,11 @@ function during(rest: Resting, { steps, walked }: Checking): PlanStep[] {
 function windowFindings(rest: Resting, checking: Checking): PlanFinding[] {
   const { steps, walked, rules } = checking
   const dwell = rest.end - rest.start
-  const inside = during(rest, checking).find(
-    (step) => TECHNIQUES[step.technique].besideResting === true,
-  )
+  const inside = during(rest, checking).find((step) => techniqueOf(step).besideResting === true)
   const last = (to: number): Mend | undefined =>
     inside && to >= SHORTEST_STEP
       ? {
-          label: `${TECHNIQUES[inside.technique].name} ${to} min`,
+          label: `${techniqueOf(inside).name} ${to} min`,
           minutes: to - inside.minutes,
           edits: [{ do: 'set', key: inside.key, patch: { minutes: minutes(to) } }],
         }
@@ -141,12 +140,12 @@ function windowFindings(rest: Resting, checking: Checking): PlanFinding[] {
  * Under a peel the hands stay; under a hardening mask nobody talks and nothing is done to the face.
  */
 function meanwhileFindings(rest: Resting, checking: Checking): PlanFinding[] {
-  const row = TECHNIQUES[rest.technique]
+  const row = techniqueOf(rest)
   if (!row.attended && !row.quiet) return []
   const wrong = during(rest, checking).find((step) =>
     row.attended
-      ? !TECHNIQUES[step.technique].idle && TECHNIQUES[step.technique].besideResting === true
-      : TECHNIQUES[step.technique].besideResting !== true && !TECHNIQUES[step.technique].removes,
+      ? !techniqueOf(step).idle && techniqueOf(step).besideResting === true
+      : techniqueOf(step).besideResting !== true && !techniqueOf(step).removes,
   )
   if (!wrong) return []
   const stay: Mend = {
@@ -176,7 +175,7 @@ function meanwhileFindings(rest: Resting, checking: Checking): PlanFinding[] {
 const begunDuring = (rest: Resting, { steps, walked }: Checking): PlanStep[] =>
   steps.filter((step, i) => {
     const time = walked.schedule.steps[i]
-    const { removes, idle } = TECHNIQUES[step.technique]
+    const { removes, idle } = techniqueOf(step)
     return (
       time !== undefined && time.start >= rest.start && time.start < rest.end && !removes && !idle
     )
@@ -184,12 +183,12 @@ const begunDuring = (rest: Resting, { steps, walked }: Checking): PlanStep[] =>
 
 /** Nothing lies on an acid or enzyme while it works there: no balm, globe, stone or cold. */
 function onWorking(rest: Resting, checking: Checking): PlanFinding[] {
-  const { families } = TECHNIQUES[rest.technique]
+  const { families } = techniqueOf(rest)
   if (!families.some((family) => WORKING.includes(family))) return []
   return begunDuring(rest, checking).flatMap((step) => {
     const there = touched(step).filter((region) => rest.regions.includes(region))
     if (there.length === 0) return []
-    const words = `${TECHNIQUES[step.technique].name} on the ${nameOf(rest).toLowerCase()} that works there`
+    const words = `${techniqueOf(step).name} on the ${nameOf(rest).toLowerCase()} that works there`
     return finding(checking.rules, 'on-working', words, {
       key: step.key,
       regions: there,
@@ -204,7 +203,7 @@ const touched = ({ technique, regions }: PlanStep): readonly RegionId[] =>
 
 /** What must be neutralised is not only rinsed. */
 function wayOff(rest: Resting, { steps, walked, rules }: Checking): PlanFinding[] {
-  const { removedBy, leaves } = TECHNIQUES[rest.technique]
+  const { removedBy, leaves } = techniqueOf(rest)
   if (removedBy === undefined || leaves.film !== 'mask') return []
   const at = walked.schedule.steps.findIndex(({ start }) => start === rest.end)
   const off = steps
@@ -215,7 +214,7 @@ function wayOff(rest: Resting, { steps, walked, rules }: Checking): PlanFinding[
   return finding(
     rules,
     'own-way-off',
-    `${nameOf(rest)}: ${name.toLowerCase()}, not only ${TECHNIQUES[off.technique].name.toLowerCase()}`,
+    `${nameOf(rest)}: ${name.toLowerCase()}, not only ${techniqueOf(off).name.toLowerCase()}`,
     {
       key: off.key,
       regions: rest.regions,
@@ -244,7 +243,7 @@ function wayOff(rest: Resting, { steps, walked, rules }: Checking): PlanFinding[
 function nextAfter(steps: readonly PlanStep[], key: string, minutes: number): string | null {
   let sum = 0
   for (const step of steps.slice(steps.findIndex((step) => step.key === key) + 1)) {
-    if (sum >= minutes || TECHNIQUES[step.technique].besideResting !== true) return step.key
+    if (sum >= minutes || techniqueOf(step).besideResting !== true) return step.key
     sum += step.minutes
   }
   return null

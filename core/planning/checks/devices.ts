@@ -1,4 +1,3 @@
-import { DEVICE_NAMES } from '../../catalogue/kinds'
 import { deviceTimes } from '../../timing/diary'
 import { clashesOf, freeAfter } from '../../timing/sharedDevices'
 import { finding, remove, type Checking, type PlanFinding } from './finding'
@@ -8,9 +7,8 @@ export function deviceFindings({ input, steps, rules }: Checking): PlanFinding[]
   const inUse = input.inUse ?? []
   const wanted = deviceTimes(steps)
   const later = Math.ceil(freeAfter(wanted, inUse))
-  return clashesOf(wanted, inUse).flatMap(({ wanted: { key, kind }, by }) => {
+  return clashesOf(wanted, inUse).flatMap(({ wanted: { key, name }, by }) => {
     const step = steps.find((own) => own.key === key)
-    const name = DEVICE_NAMES[kind]
     return finding(
       rules,
       'device-taken',

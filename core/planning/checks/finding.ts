@@ -1,10 +1,10 @@
 import { ORDER_RULES, type OrderRule } from '../../catalogue/rules/orderRules'
 import type { Strength } from '../../catalogue/kinds'
 import type { PlanStep, Why } from '../../catalogue/techniques/step'
-import { TECHNIQUES } from '../../catalogue/techniques/techniques'
+import { techniqueOf } from '../../catalogue/techniques/ownWay'
 import type { RegionId } from '../../face/zones'
 import type { Tolerance } from '../../load/tolerance'
-import type { Allow } from '../today/allowance'
+import type { AllowStep } from '../today/allowance'
 import type { Edit } from '../steps/edit'
 import type { PlanInput } from '../input'
 import type { Trace } from '../steps/trace'
@@ -32,7 +32,7 @@ export interface Checking {
   steps: readonly PlanStep[]
   walked: Trace
   tolerances: Readonly<Record<RegionId, Tolerance>>
-  allow: Allow
+  allow: AllowStep
   /** The rows that are worked with; all of them but in a check of single rows. */
   rules: Rules
 }
@@ -73,7 +73,7 @@ export function finding(
 }
 /** The mend that takes a step out. */
 export const remove = (step: PlanStep): Mend => ({
-  label: `Remove ${TECHNIQUES[step.technique].name.toLowerCase()}`,
+  label: `Remove ${techniqueOf(step).name.toLowerCase()}`,
   minutes: -step.minutes,
   edits: [{ do: 'remove', key: step.key }],
 })

@@ -6,6 +6,7 @@ import type { Product } from '../../catalogue/products/products'
 import { STAGE_IDS } from '../../catalogue/kinds'
 import type { PlanStep } from '../../catalogue/techniques/step'
 import type { Film } from '../../catalogue/techniques/technique'
+import { techniqueOf } from '../../catalogue/techniques/ownWay'
 import { TECHNIQUES } from '../../catalogue/techniques/techniques'
 import { stageRank } from '../../catalogue/techniques/stages'
 import { exfoliates, isMain } from '../../catalogue/techniques/traits'
@@ -14,7 +15,7 @@ import { baseOfLabel, waitBetween } from '../../surface/layering'
 import { finding, remove, type Checking, type Mend, type PlanFinding } from './finding'
 
 const before = (step: PlanStep, other: PlanStep): Mend => ({
-  label: `Move before ${TECHNIQUES[other.technique].name.toLowerCase()}`,
+  label: `Move before ${techniqueOf(other).name.toLowerCase()}`,
   minutes: 0,
   edits: [{ do: 'move', key: step.key, before: other.key }],
 })
@@ -28,12 +29,12 @@ const take = (step: PlanStep, { id, name }: Pick<Product, 'id' | 'name'>): Mend 
 /** Exfoliation comes before massage and mask: what was given is not rubbed off again. */
 export function exfoliationFindings({ steps, rules }: Checking): PlanFinding[] {
   return steps.flatMap((step, i) => {
-    if (!exfoliates(step.technique) || TECHNIQUES[step.technique].stage === 'mask') return []
+    if (!exfoliates(step.technique) || techniqueOf(step).stage === 'mask') return []
     const given = steps
       .slice(0, i)
       .find(
         (later) =>
-          GIVING.includes(TECHNIQUES[later.technique].stage) &&
+          GIVING.includes(techniqueOf(later).stage) &&
           later.regions.some((region) => step.regions.includes(region)) &&
           isMain(later.technique),
       )
@@ -41,7 +42,7 @@ export function exfoliationFindings({ steps, rules }: Checking): PlanFinding[] {
       ? finding(
           rules,
           'exfoliate-before',
-          `${TECHNIQUES[step.technique].name} after ${TECHNIQUES[given.technique].name.toLowerCase().replace(/ on$/, '')}`,
+          `${techniqueOf(step).name} after ${techniqueOf(given).name.toLowerCase().replace(/ on$/, '')}`,
           { key: step.key, mends: [before(step, given)] },
         )
       : []
@@ -51,7 +52,7 @@ export function exfoliationFindings({ steps, rules }: Checking): PlanFinding[] {
 /** Warmth opens the work: after the mask, or on the finish, it only reddens. */
 export function warmthFindings({ steps, rules }: Checking): PlanFinding[] {
   return steps.flatMap((step, i) => {
-    if (TECHNIQUES[step.technique].leaves.warmth !== 'warm') return []
+    if (techniqueOf(step).leaves.warmth !== 'warm') return []
     const later = steps
       .slice(0, i)
       .find(
@@ -62,7 +63,7 @@ export function warmthFindings({ steps, rules }: Checking): PlanFinding[] {
       ? finding(
           rules,
           'cool-to-end',
-          `${TECHNIQUES[step.technique].name} after ${TECHNIQUES[later.technique].name.toLowerCase().replace(/ on$/, '')}`,
+          `${techniqueOf(step).name} after ${techniqueOf(later).name.toLowerCase().replace(/ on$/, '')}`,
           { key: step.key, mends: [remove(step)] },
         )
       : []
@@ -71,7 +72,7 @@ export function warmthFindings({ steps, rules }: Checking): PlanFinding[] {
 const FINISH = STAGE_IDS.indexOf('mask')
 
 /** What stays on the skin as a layer of its own: what is only water does not count. */
-const staysOn = (step: PlanStep): boolean => (TECHNIQUES[step.technique].leaves.layer ?? 0) >= 2
+const staysOn = (step: PlanStep): boolean => (techniqueOf(step).leaves.layer ?? 0) >= 2
 
 /** Vitamin C goes first, and after many products the cream is a light one. */
 export function finishFindings({ input, steps, rules, allow }: Checking): PlanFinding[] {
@@ -93,12 +94,12 @@ export function finishFindings({ input, steps, rules, allow }: Checking): PlanFi
           })
         : []
     if (
-      TECHNIQUES[step.technique].stage !== 'moisturise' ||
+      techniqueOf(step).stage !== 'moisturise' ||
       below.length < MANY_LAYERS ||
       own.suits.includes('oily')
     )
       return out
-    const lighter = allow(step.technique).products.find((product) =>
+    const lighter = allow(step).products.find((product) =>
       product.product.suits.includes('oily'),
     )?.product
     return [
@@ -118,7 +119,7 @@ export function layerFindings(checking: Checking): PlanFinding[] {
   let laid: { step: PlanStep; on: readonly RegionId[] }[] = []
   const weightOf = ({ technique }: PlanStep) => TECHNIQUES[technique].leaves.layer ?? 0
   for (const step of steps) {
-    const technique = TECHNIQUES[step.technique]
+    const technique = techniqueOf(step)
     const { layer, film } = technique.leaves
     if (layer === undefined) {
       if (film !== undefined && OVER_LAYERS.includes(film))
@@ -169,7 +170,7 @@ function rollingUp(
       baseOf(below.step) === 'silicone' && below.on.some((region) => step.regions.includes(region)),
   )
   if (!under || over === undefined || !waitBetween('silicone', over)) return []
-  const other = allow(under.step.technique).products.find(
+  const other = allow(under.step).products.find(
     ({ product }) => baseOfLabel(product.inci, 'water') !== 'silicone',
   )?.product
   return finding(rules, 'silicone-under', undefined, {

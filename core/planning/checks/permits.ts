@@ -2,7 +2,7 @@ import type { FamilyId } from '../../catalogue/kinds'
 import { familiesInPairs } from '../../catalogue/products/families'
 import { PAIRS, type Pair } from '../../catalogue/rules/pairs'
 import type { PlanStep } from '../../catalogue/techniques/step'
-import { TECHNIQUES } from '../../catalogue/techniques/techniques'
+import { techniqueOf } from '../../catalogue/techniques/ownWay'
 import { nameRegions } from '../../face/regions'
 import type { PlanInput } from '../input'
 import { minutesMostOn, type Allowance } from '../today/allowance'
@@ -15,7 +15,7 @@ const OWN_RULE: readonly string[] = ['scope', 'no-device', 'no-product']
 
 /** Whether a step may be done at all, there, so long, so often and so strongly. */
 export function permitFindings(step: PlanStep, { allow, input, rules }: Checking): PlanFinding[] {
-  const allowance = allow(step.technique)
+  const allowance = allow(step)
   const technique = allowance.technique
   if (allowance.never.length > 0)
     return allowance.never.flatMap((reason) =>
@@ -173,8 +173,7 @@ export function pairFindings(
   }
   const of = (family: Pair['a']) =>
     steps.filter(
-      (step) =>
-        TECHNIQUES[step.technique].families.includes(family) || bottleOf(step).includes(family),
+      (step) => techniqueOf(step).families.includes(family) || bottleOf(step).includes(family),
     )
   return pairs.flatMap((pair) => {
     if (pairWaived(pair, input)) return []
@@ -185,7 +184,7 @@ export function pairFindings(
     return finding(
       rules,
       'pair',
-      `${TECHNIQUES[one.technique].name} and ${TECHNIQUES[other.technique].name.toLowerCase()}: ${pair.sentence}`,
+      `${techniqueOf(one).name} and ${techniqueOf(other).name.toLowerCase()}: ${pair.sentence}`,
       {
         key: later.key,
         regions: later.regions,

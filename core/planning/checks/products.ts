@@ -12,7 +12,7 @@ const use = (step: PlanStep, product: { id: string; name: string }): Mend => ({
 
 /** Whether the bottle of a step is there, of the right kind, and fit for this client. */
 export function productFindings(step: PlanStep, { input, allow, rules }: Checking): PlanFinding[] {
-  const allowance = allow(step.technique)
+  const allowance = allow(step)
   const wanted = allowance.technique.product
   if (!wanted) return []
   const best = allowance.products[0]?.product
@@ -56,7 +56,7 @@ export function calmFindings(
   { input, walked, allow, rules }: Checking,
 ): PlanFinding[] {
   const before = walked.states[i]?.before
-  const allowance = allow(step.technique)
+  const allowance = allow(step)
   const item = input.shelf.find((item) => item.product.id === step.productId)
   const worked = before ? step.regions.filter((region) => before[region].skin !== 'intact') : []
   if (!allowance.technique.product || !item || item.product.calming || worked.length === 0)

@@ -241,7 +241,13 @@ const BROKEN: Record<string, () => [PlanInput, readonly PlanStep[]]> = {
   'minutes-range': () => [input, before('close', step('massage', { minutes: minutes(45) }))],
   'setting-range': () => [input, before('close', step('tip', { setting: 60 }))],
 }
-const TIP_ELSEWHERE = { kind: 'tipMachine', from: 0, to: 180, words: 'in another room' } as const
+const TIP_ELSEWHERE = {
+  kind: 'tipMachine',
+  name: 'tip and vacuum machine',
+  from: 0,
+  to: 180,
+  words: 'in another room',
+} as const
 const withBottle = (bottle: ReturnType<typeof product>): PlanInput => ({
   ...input,
   shelf: [...input.shelf, { product: bottle, lots: [lot(bottle.id)] }],

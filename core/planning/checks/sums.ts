@@ -1,6 +1,6 @@
 import { VISIT_SUMS, type VisitSum } from '../../catalogue/rules/sums'
 import type { PlanStep } from '../../catalogue/techniques/step'
-import { TECHNIQUES } from '../../catalogue/techniques/techniques'
+import { techniqueOf } from '../../catalogue/techniques/ownWay'
 import type { PlanInput } from '../input'
 import { finding, remove, type Checking, type PlanFinding } from './finding'
 
@@ -19,7 +19,7 @@ export function sumFindings({ input, steps, walked, rules }: Checking): PlanFind
   }
   return VISIT_SUMS.flatMap((sum) => {
     const own = steps.filter((step) =>
-      TECHNIQUES[step.technique].families.some((family) => sum.families.includes(family)),
+      techniqueOf(step).families.some((family) => sum.families.includes(family)),
     )
     const last = own[own.length - 1]
     const total = own.reduce((minutes, step) => minutes + minutesOf(step), 0)

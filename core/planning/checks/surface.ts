@@ -1,6 +1,7 @@
 import { HANDS_ELSEWHERE, NOT_ON_WORKED, REWARM_MINUTES } from '../../catalogue/rules/backbone'
 import { connectorWants } from '../../catalogue/techniques/roles'
 import type { PlanStep } from '../../catalogue/techniques/step'
+import { techniqueOf } from '../../catalogue/techniques/ownWay'
 import { TECHNIQUES, type TechniqueId } from '../../catalogue/techniques/techniques'
 import { describeUnmet } from '../../surface/words'
 import type { Edit } from '../steps/edit'
@@ -17,7 +18,7 @@ export function surfaceFindings(step: PlanStep, i: number, checking: Checking): 
   const state = walked.states[i]
   const first = state?.unmet[0]
   if (!state || !first) return []
-  const row = TECHNIQUES[step.technique]
+  const row = techniqueOf(step)
   const worked = state.unmet.find((unmet) => unmet.part === 'skin')
   if (worked && row.families.some((family) => NOT_ON_WORKED.includes(family)))
     return finding(rules, 'machine-no-massage', undefined, {
@@ -90,12 +91,12 @@ const elsewhere = (step: PlanStep): Mend => ({
 })
 
 function warming(step: PlanStep, { input }: Checking): Mend[] {
-  const by = TECHNIQUES[step.technique].warmedBy
+  const by = techniqueOf(step).warmedBy
   const towel = by && freshStep(by, input)
   return towel && step.regions.every((region) => towel.regions.includes(region))
     ? [
         {
-          label: `${TECHNIQUES[towel.technique].name}, ${REWARM_MINUTES} min`,
+          label: `${techniqueOf(towel).name}, ${REWARM_MINUTES} min`,
           minutes: REWARM_MINUTES,
           edits: [
             {
@@ -120,7 +121,7 @@ export function beforeFindings(
   i: number,
   { input, steps, rules }: Checking,
 ): PlanFinding[] {
-  const technique = TECHNIQUES[step.technique]
+  const technique = techniqueOf(step)
   if (!technique.after) return []
   const last = steps[i - 1]
   if (
@@ -157,7 +158,7 @@ export function afterFindings(
   i: number,
   { input, steps, rules }: Checking,
 ): PlanFinding[] {
-  const { then, name } = TECHNIQUES[step.technique]
+  const { then, name } = techniqueOf(step)
   const following = steps.slice(i + 1)
   if (!then || following.find((own) => own.technique === then || !isLink(own))?.technique === then)
     return []
@@ -184,7 +185,7 @@ export function followFindings(
   i: number,
   { steps, rules }: Checking,
 ): PlanFinding[] {
-  const { straightAfter, name } = TECHNIQUES[step.technique]
+  const { straightAfter, name } = techniqueOf(step)
   if (!straightAfter) return []
   const isHost = ({ technique }: PlanStep) => straightAfter.includes(technique)
   if (steps.slice(0, i).some(isHost)) return []
@@ -196,7 +197,7 @@ export function followFindings(
       ...(host
         ? [
             {
-              label: `Move after ${TECHNIQUES[host.technique].name.toLowerCase()}`,
+              label: `Move after ${techniqueOf(host).name.toLowerCase()}`,
               minutes: 0,
               edits: [{ do: 'move' as const, key: step.key, before: next?.key ?? null }],
             },

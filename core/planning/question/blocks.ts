@@ -3,6 +3,7 @@ import { exfoliates } from '../../catalogue/techniques/traits'
 import type { RegionId } from '../../face/zones'
 import { removalMinutes, removalOf } from '../../timing/removal'
 import { productIn } from '../../catalogue/products/products'
+import { doneAs } from '../../catalogue/techniques/ownWay'
 import { dwellOf } from '../../timing/dwell'
 import { dwellWindow } from '../../timing/schedule'
 import { stagger, type MaskTask, type Stagger } from '../../timing/stagger'
@@ -141,13 +142,13 @@ export class BlockMaker {
     const bottle = own[calm ? own.length - 1 : 0] ?? {}
     const { productId } = bottle
     const product = productIn(this.make.input.shelf, productId)
-    const step = { key: '', technique: technique.id, regions, minutes: on, why: [] }
+    const step = { key: '', ...doneAs(technique), regions, minutes: on, why: [] }
     const window = dwellWindow(
       step,
       this.short({ ...step, ...(productId === undefined ? {} : { productId }) }),
       product,
     )
-    const dwell = dwellOf(technique.id, product)
+    const dwell = dwellOf(technique, product)
     const before = this.make.before(technique, regions)
     if (!window || !dwell || !before) return undefined
     return {

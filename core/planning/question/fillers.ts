@@ -1,5 +1,6 @@
 import { BODY_WHOLE_MINUTES } from '../../catalogue/rules/value'
 import { FILLERS, STAY } from '../../catalogue/techniques/roles'
+import { techniqueOf } from '../../catalogue/techniques/ownWay'
 import { TECHNIQUES, type TechniqueId } from '../../catalogue/techniques/techniques'
 import { toTicks, minutes } from '../../units'
 import type { Allowance } from '../today/allowance'
@@ -64,12 +65,12 @@ function fillerOf(
   const share = (move: Move) => Math.min(1, move.minutes / BODY_WHOLE_MINUTES)
   const liking = (move: Move) =>
     (make.method.taste[move.technique] ?? 0) + make.allow(move.technique).favour
-  const idleTicks = (move: Move) => (TECHNIQUES[move.technique].idle ? toTicks(move.minutes) : 0)
+  const idleTicks = (move: Move) => (techniqueOf(move).idle ? toTicks(move.minutes) : 0)
   return {
     name: name ?? 'none',
     moves,
     effects: moves
-      .map((move) => make.effects.of(TECHNIQUES[move.technique], [], share(move)))
+      .map((move) => make.effects.of(techniqueOf(move), [], share(move)))
       .reduce<readonly number[]>(plus, base),
     liking: moves.reduce((sum, move) => sum + liking(move), 0),
     idle: moves.reduce((sum, move) => sum + idleTicks(move), 0),

@@ -1,5 +1,5 @@
 import type { ProtocolStep } from '../../catalogue/techniques/step'
-import { TECHNIQUES } from '../../catalogue/techniques/techniques'
+import { techniqueOf } from '../../catalogue/techniques/ownWay'
 import { ticksWithin } from '../../units'
 import type { Option } from './planCase'
 
@@ -30,7 +30,7 @@ export function inARow([first, ...others]: readonly Option[]): Option | undefine
 export function rowOf(options: readonly Option[], protocol: readonly ProtocolStep[]): Option[] {
   const own = protocol.flatMap((step, i) => {
     const first = protocol.findIndex(({ technique }) => technique === step.technique)
-    if (TECHNIQUES[step.technique].dwell || first < i) return []
+    if (techniqueOf(step).dwell || first < i) return []
     const ways = options.filter(({ main }) => main.length === 1 && main[0] === step.technique)
     return bestFor(ways, step) ?? []
   })

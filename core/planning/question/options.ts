@@ -4,6 +4,7 @@ import { CLEANSE_AGAIN } from '../../catalogue/techniques/roles'
 import type { ConcernId, FamilyId } from '../../catalogue/kinds'
 import { familiesInPairs } from '../../catalogue/products/families'
 import type { Method } from '../../catalogue/schools/schools'
+import { doneAs, techniqueOf } from '../../catalogue/techniques/ownWay'
 import { TECHNIQUES, type Technique, type TechniqueId } from '../../catalogue/techniques/techniques'
 import type { LayoutId } from '../../catalogue/techniques/technique'
 import { countsAsExfoliation, exfoliates } from '../../catalogue/techniques/traits'
@@ -177,9 +178,9 @@ export class OptionMaker {
         marks:
           option.marks |
           marksOf(
-            moves.flatMap(({ technique }) => [
-              ...TECHNIQUES[technique].families,
-              ...(exfoliates(technique) ? (['exfoliated'] as const) : []),
+            moves.flatMap((move) => [
+              ...techniqueOf(move).families,
+              ...(exfoliates(move.technique) ? (['exfoliated'] as const) : []),
             ]),
           ),
       }
@@ -208,9 +209,10 @@ export class OptionMaker {
   /** What stands straight after a technique. */
   then({ then }: Technique, regions: readonly RegionId[]): Move[] {
     if (!then) return []
-    const { minutes: own } = TECHNIQUES[then]
-    const bottle = bottles(this.allow(then))[0] ?? {}
-    return [this.move(this.allow(then), regions, own.choices[0] ?? own.least, bottle)]
+    const allowed = this.allow(then)
+    const { minutes: own } = allowed.technique
+    const bottle = bottles(allowed)[0] ?? {}
+    return [this.move(allowed, regions, own.choices[0] ?? own.least, bottle)]
   }
 
   move(
@@ -221,7 +223,7 @@ export class OptionMaker {
     passes?: number,
   ): Move {
     return {
-      technique: allowance.technique.id,
+      ...doneAs(allowance.technique),
       regions,
       minutes,
       ...(passes === undefined ? {} : { passes }),
@@ -255,7 +257,7 @@ export class OptionMaker {
       exfoliates: takesOff,
       marks: marksOf([
         ...(takesOff ? (['exfoliated'] as const) : []),
-        ...main.flatMap((technique) => TECHNIQUES[technique].families),
+        ...main.flatMap((technique) => this.allow(technique).technique.families),
         ...moves.flatMap((move) => this.held.get(move.productId ?? '') ?? []),
       ]),
     }

@@ -1,5 +1,6 @@
 import type { StageId } from '../../catalogue/kinds'
 import type { PlanStep } from '../../catalogue/techniques/step'
+import { techniqueOf } from '../../catalogue/techniques/ownWay'
 import { TECHNIQUES } from '../../catalogue/techniques/techniques'
 import { canPin, countsAsExfoliation } from '../../catalogue/techniques/traits'
 import type { BlockMaker } from './blocks'
@@ -22,13 +23,13 @@ export function pinnedOptions(
   const byStage = new Map<StageId, PlanStep[]>()
   for (const pin of input.pins ?? [])
     // What goes straight after another step is kept with that.
-    if (canPin(pin.technique) && !TECHNIQUES[pin.technique].straightAfter) {
-      const id = TECHNIQUES[pin.technique].stage
+    if (canPin(pin.technique) && !techniqueOf(pin).straightAfter) {
+      const id = techniqueOf(pin).stage
       byStage.set(id, [...(byStage.get(id) ?? []), pin])
     }
   const out = new Map<StageId, Option[]>()
   for (const [stage, steps] of byStage) {
-    const resting = steps.filter((step) => TECHNIQUES[step.technique].dwell)
+    const resting = steps.filter((step) => techniqueOf(step).dwell)
     if (resting.length > 0)
       out.set(
         stage,
@@ -66,11 +67,12 @@ function together(steps: readonly PlanStep[], input: PlanInput, make: OptionMake
 }
 
 function single(step: PlanStep, input: PlanInput, make: OptionMaker): Option {
-  const row = TECHNIQUES[step.technique]
+  const row = techniqueOf(step)
   const allowance = make.allowByHand(step.technique)
   const bottle = input.shelf.find((item) => item.product.id === step.productId)?.product
   const move: Move = {
     technique: step.technique,
+    ...(step.own ? { own: step.own } : {}),
     regions: step.regions,
     minutes: step.minutes,
     ...(step.passes === undefined ? {} : { passes: step.passes }),
@@ -113,7 +115,7 @@ export function pinTrouble(
     if (why)
       return {
         rule: why.rule,
-        text: `${TECHNIQUES[pin.technique].name} is pinned, but ${why.text.replace(/\.$/, '')}.`,
+        text: `${techniqueOf(pin).name} is pinned, but ${why.text.replace(/\.$/, '')}.`,
       }
   }
   return pinsApart(input.pins ?? [])
@@ -130,7 +132,7 @@ export function lostPin(
       !steps.some((step) => step.technique === technique),
   )
   if (!lost) return undefined
-  const { name, straightAfter = [] } = TECHNIQUES[lost.technique]
+  const { name, straightAfter = [] } = techniqueOf(lost)
   const hosts = straightAfter.map((id) => TECHNIQUES[id].name.toLowerCase()).join(' or ')
   return {
     rule: 'pinned',
@@ -141,24 +143,22 @@ export function lostPin(
 /** Pins of one stage that no plan can hold together, in words; undefined where all can stand. */
 function pinsApart(pins: readonly PlanStep[]): { rule: string; text: string } | undefined {
   const named = (steps: readonly PlanStep[]) =>
-    steps.map((step) => TECHNIQUES[step.technique].name).join(' and ')
+    steps.map((step) => techniqueOf(step).name).join(' and ')
   const alone = pins.find((pin) => hasNoHost(pin, pins))
   if (alone)
     return {
       rule: 'pinned',
       text: `${named([alone])} is pinned, and what it goes with is not among the steps pinned there. Unpin one.`,
     }
-  for (const stage of new Set(pins.map((pin) => TECHNIQUES[pin.technique].stage))) {
-    const own = pins.filter(
-      (pin) => canPin(pin.technique) && TECHNIQUES[pin.technique].stage === stage,
-    )
+  for (const stage of new Set(pins.map((pin) => techniqueOf(pin).stage))) {
+    const own = pins.filter((pin) => canPin(pin.technique) && techniqueOf(pin).stage === stage)
     const exfoliating = own.filter((pin) => countsAsExfoliation(pin.technique))
     if (exfoliating.length > 1)
       return {
         rule: 'pinned',
         text: `${named(exfoliating)} are pinned, and only one of them is possible: each takes something off the same skin. Unpin one.`,
       }
-    const resting = own.filter((pin) => TECHNIQUES[pin.technique].dwell)
+    const resting = own.filter((pin) => techniqueOf(pin).dwell)
     if (resting.length > 0 && resting.length < own.length)
       return {
         rule: 'pinned',
@@ -173,10 +173,7 @@ function hasNoHost({ technique }: PlanStep, pins: readonly PlanStep[]): boolean 
   const hosts = TECHNIQUES[technique].straightAfter
   if (!hosts) return false
   const pinnedIn = (stage: StageId) =>
-    pins.filter(
-      (pin) =>
-        TECHNIQUES[pin.technique].stage === stage && !TECHNIQUES[pin.technique].straightAfter,
-    )
+    pins.filter((pin) => techniqueOf(pin).stage === stage && !techniqueOf(pin).straightAfter)
   return hosts.every((host) => {
     const own = pinnedIn(TECHNIQUES[host].stage)
     return own.length > 0 && !own.some((pin) => pin.technique === host)

@@ -1,6 +1,7 @@
 import { PROTOCOL_VALUE } from '../../catalogue/rules/value'
 import type { PlanStep, ProtocolStep } from '../../catalogue/techniques/step'
 import type { StageId } from '../../catalogue/kinds'
+import { techniqueOf } from '../../catalogue/techniques/ownWay'
 import { TECHNIQUES, type TechniqueId } from '../../catalogue/techniques/techniques'
 import { stageRank } from '../../catalogue/techniques/stages'
 import { canPin, onlyConnects } from '../../catalogue/techniques/traits'
@@ -80,7 +81,7 @@ export const protocolMinutes = (steps: readonly ProtocolStep[]): number =>
 
 /** The short warming straight before what wants it comes with that, and is not a step of its own. */
 const warmsUp = ({ technique }: PlanStep, next: PlanStep | undefined): boolean =>
-  next !== undefined && TECHNIQUES[next.technique].warmedBy === technique
+  next !== undefined && techniqueOf(next).warmedBy === technique
 
 /**
  * What a plan would be kept as: its main steps with their minutes on the hands, or on the skin
@@ -93,5 +94,9 @@ export function asProtocol(
   return steps
     .filter((step, i) => !warmsUp(step, steps[i + 1]))
     .filter((step) => canPin(step.technique) && !onlyConnects(step.technique))
-    .map((step) => ({ technique: step.technique, minutes: restedFor(step.key) ?? step.minutes }))
+    .map((step) => ({
+      technique: step.technique,
+      ...(step.own ? { own: step.own } : {}),
+      minutes: restedFor(step.key) ?? step.minutes,
+    }))
 }

@@ -1,4 +1,5 @@
 import { CLEANSE_AGAIN, MADE_READY } from '../../catalogue/techniques/roles'
+import { techniqueOf } from '../../catalogue/techniques/ownWay'
 import { TECHNIQUE_IDS, type TechniqueId, TECHNIQUES } from '../../catalogue/techniques/techniques'
 import { REGION_IDS, type RegionId } from '../../face/zones'
 import { feelsHeat, HEATED, loadOn, type Work } from '../../load/loads'
@@ -166,7 +167,7 @@ class RegionStates {
             no: numberOf(step.technique),
             minutes: step.minutes,
             ticks: toTicks(step.minutes),
-            there: !TECHNIQUES[step.technique].connects?.handsOff,
+            there: !techniqueOf(step).connects?.handsOff,
           }))
         : null
       this.chains.set(key, found)
@@ -206,9 +207,7 @@ const WASH = REGION_IDS.map((region) =>
 
 const asksWarmth = (option: Option): boolean =>
   option.moves.some(
-    (move) =>
-      TECHNIQUES[move.technique].needs.warmth !== undefined ||
-      feelsHeat(TECHNIQUES[move.technique]),
+    (move) => techniqueOf(move).needs.warmth !== undefined || feelsHeat(techniqueOf(move)),
   )
 
 const SETS = new WeakMap<readonly RegionId[], string>()
@@ -239,7 +238,7 @@ const moveKey = (move: Move): string =>
 
 /** A move made ready: what it loads is reckoned once, cool and warm. */
 function ready(move: Move): Ready {
-  const row = TECHNIQUES[move.technique]
+  const row = techniqueOf(move)
   const on = (heat: number) =>
     REGION_IDS.map((region) =>
       move.regions.includes(region) ? loadOn(region, row, workOf(move), heat) : 0,

@@ -1,3 +1,4 @@
+import { doneAs, techniqueOf, type DoneAs } from '../../catalogue/techniques/ownWay'
 import type { PlanStep } from '../../catalogue/techniques/step'
 import type { TechniqueId } from '../../catalogue/techniques/techniques'
 
@@ -64,9 +65,8 @@ export function applyEdits(steps: readonly PlanStep[], edits: readonly Edit[]): 
   return edits.reduce<PlanStep[]>((sum, edit) => applyEdit(sum, edit), [...steps])
 }
 
-export interface StepChange {
+export interface StepChange extends DoneAs {
   key: string
-  technique: TechniqueId
   change: 'added' | 'removed' | 'changed'
   text: string
 }
@@ -83,22 +83,17 @@ export function diffPlans(before: readonly PlanStep[], after: readonly PlanStep[
     if (!old) {
       out.push({
         key: step.key,
-        technique: step.technique,
+        ...doneAs(techniqueOf(step)),
         change: 'added',
         text: `${step.minutes} min`,
       })
       continue
     }
-    const parts: string[] = []
-    if (old.minutes !== step.minutes) parts.push(`${old.minutes} → ${step.minutes} min`)
-    if ((old.passes ?? 0) !== (step.passes ?? 0))
-      parts.push(`${old.passes ?? 0} → ${step.passes ?? 0} passes`)
-    if (old.regions.join() !== step.regions.join()) parts.push('other zones')
-    if (old.productId !== step.productId) parts.push('other product')
+    const parts = changesOf(old, step)
     if (parts.length > 0)
       out.push({
         key: step.key,
-        technique: step.technique,
+        ...doneAs(techniqueOf(step)),
         change: 'changed',
         text: parts.join(', '),
       })
@@ -106,9 +101,21 @@ export function diffPlans(before: readonly PlanStep[], after: readonly PlanStep[
   for (const step of unmatched)
     out.push({
       key: step.key,
-      technique: step.technique,
+      ...doneAs(techniqueOf(step)),
       change: 'removed',
       text: `${step.minutes} min`,
     })
   return out
+}
+
+/** What of a step is another, in words. */
+function changesOf(old: PlanStep, step: PlanStep): string[] {
+  const parts: string[] = []
+  if (old.minutes !== step.minutes) parts.push(`${old.minutes} → ${step.minutes} min`)
+  if ((old.passes ?? 0) !== (step.passes ?? 0))
+    parts.push(`${old.passes ?? 0} → ${step.passes ?? 0} passes`)
+  if (old.regions.join() !== step.regions.join()) parts.push('other zones')
+  if (old.productId !== step.productId) parts.push('other product')
+  if (old.own?.id !== step.own?.id) parts.push(`as ${techniqueOf(step).name.toLowerCase()}`)
+  return parts
 }

@@ -1,7 +1,7 @@
 import type { PlanStep } from '../../catalogue/techniques/step'
 import { productIn } from '../../catalogue/products/products'
 import { freeAcidOf } from '../../dosing/freeAcid'
-import { TECHNIQUES } from '../../catalogue/techniques/techniques'
+import { techniqueOf } from '../../catalogue/techniques/ownWay'
 import { isOtherHalf } from '../../face/sides'
 import { REGION_IDS, type RegionId } from '../../face/zones'
 import { bottleRateOf } from '../../dosing/bottleRate'
@@ -60,7 +60,7 @@ export function trace(input: PlanInput, steps: readonly PlanStep[]): Trace {
   const states: StepState[] = []
   let surface = start
   for (const step of steps) {
-    const technique = TECHNIQUES[step.technique]
+    const technique = techniqueOf(step)
     const before = surface
     const strength = strengthIn(input, step)
     const loads = Object.fromEntries(

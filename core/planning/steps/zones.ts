@@ -1,5 +1,5 @@
 import type { PlanStep } from '../../catalogue/techniques/step'
-import { TECHNIQUES } from '../../catalogue/techniques/techniques'
+import { techniqueOf } from '../../catalogue/techniques/ownWay'
 import type { RegionId } from '../../face/zones'
 import { offWhere } from '../../timing/schedule'
 import type { Edit } from './edit'
@@ -22,7 +22,7 @@ export function zoneEdits(steps: readonly PlanStep[], key: string, region: Regio
     return [{ do: 'set', key: own.key, patch: { regions } }]
   }
   const before = steps[place - 1]
-  const mixed = before && TECHNIQUES[step.technique].after === before.technique ? set(before) : []
+  const mixed = before && techniqueOf(step).after === before.technique ? set(before) : []
   return [...set(step), ...mixed, ...offEdits(steps, place, region, adds, set)]
 }
 
@@ -35,7 +35,7 @@ function offEdits(
   set: (own: PlanStep) => Edit[],
 ): Edit[] {
   const step = steps[place]
-  if (!step || !TECHNIQUES[step.technique].dwell) return []
+  if (!step || !techniqueOf(step).dwell) return []
   const off = [...offWhere(steps, place)].filter(([at]) => at >= 0)
   if (adds) {
     const last = steps[Math.max(-1, ...off.map(([at]) => at))]
@@ -46,7 +46,7 @@ function offEdits(
     const others = steps.some(
       (other, i) =>
         i !== place &&
-        TECHNIQUES[other.technique].dwell !== undefined &&
+        techniqueOf(other).dwell !== undefined &&
         offWhere(steps, i).get(at)?.includes(region),
     )
     return taking && regions.includes(region) && !others ? set(taking) : []

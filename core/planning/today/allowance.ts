@@ -2,6 +2,7 @@ import type { ConcernId } from '../../catalogue/kinds'
 import type { Why } from '../../catalogue/techniques/step'
 import type { LayoutId } from '../../catalogue/techniques/technique'
 import { OUTSIDE_ORBIT } from '../../catalogue/techniques/reach'
+import type { DoneAs } from '../../catalogue/techniques/ownWay'
 import type { Technique, TechniqueId } from '../../catalogue/techniques/techniques'
 import type { RegionId } from '../../face/zones'
 import { minutes, type Minutes } from '../../units'
@@ -50,6 +51,8 @@ export interface AgendaWork {
 
 /** What each technique may do today. */
 export type Allow = (id: TechniqueId) => Allowance
+/** The same of a step, in the way in which it names it. */
+export type AllowStep = (way: TechniqueId | DoneAs) => Allowance
 
 /** The minutes that a technique may take on some zones: what shows elsewhere does not shorten it. */
 export const minutesMostOn = (

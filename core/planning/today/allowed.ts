@@ -1,10 +1,16 @@
 import { ADAPTATIONS, type Adaptation } from '../../catalogue/skin/adaptations'
-import { DEVICE_NAMES, KIND_NAMES, LICENCE_NAMES, type ProductKind } from '../../catalogue/kinds'
+import { KIND_NAMES, LICENCE_NAMES, type ProductKind } from '../../catalogue/kinds'
 import type { Why } from '../../catalogue/techniques/step'
 import type { LayoutId } from '../../catalogue/techniques/technique'
 import { OUTSIDE_ORBIT, outOfReach } from '../../catalogue/techniques/reach'
 import { dayInWords } from '../../screening/asking/days'
-import { TECHNIQUES, type Technique, type TechniqueId } from '../../catalogue/techniques/techniques'
+import {
+  deviceOf,
+  techniqueOf,
+  techniqueToday,
+  type DoneAs,
+} from '../../catalogue/techniques/ownWay'
+import type { Technique, TechniqueId } from '../../catalogue/techniques/techniques'
 import { GROUPS } from '../../face/regions'
 import { REGION_IDS, type RegionId } from '../../face/zones'
 import { confirmationsFor } from '../../screening/consent/confirm'
@@ -21,7 +27,7 @@ import { isNamed, NAMED_ONLY, namedOnly, strongAcid } from './named'
 import { regionsMeeting } from './adapt'
 import { rangeOf, type Range } from './deviceRange'
 import { stopping, meets } from './bars'
-import type { Allow, Allowance } from './allowance'
+import type { Allowance, AllowStep } from './allowance'
 import { takenAlong } from './alongside'
 import { usableProducts, type Choice } from './bottles'
 
@@ -30,19 +36,33 @@ import { usableProducts, type Choice } from './bottles'
  * @param rows the adaptations that are worked with; all of them but in a check of single rows
  */
 export function allowance(
-  id: TechniqueId,
+  way: TechniqueId | DoneAs,
   input: PlanInput,
   bars: readonly Bar[] = stopping(input.verdict),
   rows: readonly Adaptation[] = ADAPTATIONS,
   bottles: (kind: ProductKind) => readonly Choice[] = (kind) =>
     usableProducts(kind, input, rows, bars),
 ): Allowance {
-  const draft = new Draft(TECHNIQUES[id], input)
+  return narrowedBy(rowFor(way, input), input, bars, rows, bottles)
+}
+
+/** A technique as it is done: as the step says, or as it would be done today. */
+const rowFor = (way: TechniqueId | DoneAs, input: PlanInput): Technique =>
+  typeof way === 'string' ? techniqueToday(way, input) : techniqueOf(way)
+
+function narrowedBy(
+  technique: Technique,
+  input: PlanInput,
+  bars: readonly Bar[],
+  rows: readonly Adaptation[],
+  bottles: (kind: ProductKind) => readonly Choice[],
+): Allowance {
+  const draft = new Draft(technique, input)
   draft.byHouse()
   draft.byTools()
   draft.byBars(bars)
   draft.byEvent()
-  for (const row of rowsOn(id, rows)) draft.byRow(row)
+  for (const row of rowsOn(technique.id, rows)) draft.byRow(row)
   draft.byVerdict()
   draft.byReach()
   return draft.done(bottles)
@@ -94,10 +114,13 @@ class Draft {
   /** What stands ready: the device, and tools that are clean. */
   byTools(): void {
     const { technique, input, never } = this
-    if (technique.device && !input.devices.includes(technique.device))
-      never.push({ rule: 'no-device', text: `no ${DEVICE_NAMES[technique.device]} ready` })
+    const device = deviceOf(technique)
+    if (device && !input.devices.includes(device.kind))
+      never.push({ rule: 'no-device', text: `no ${device.name} ready` })
     for (const tool of technique.tools ?? [])
       if (input.held?.includes(tool)) never.push({ rule: 'not-clean', text: heldWords(tool) })
+    for (const region of technique.own?.never ?? [])
+      this.bar(region, { rule: 'house-never', text: 'never there in this practice' })
   }
 
   byBars(bars: readonly Bar[]): void {
@@ -271,10 +294,13 @@ class Draft {
 }
 
 /** What each technique may do today, worked out where it is asked after and only once. */
-export function allowances(input: PlanInput): Allow {
+export function allowances(input: PlanInput): AllowStep {
   const bars = stopping(input.verdict)
   const bottles = once((kind: ProductKind) => usableProducts(kind, input, ADAPTATIONS, bars))
-  return once((id: TechniqueId) => allowance(id, input, bars, ADAPTATIONS, bottles))
+  const of = once((technique: Technique) =>
+    narrowedBy(technique, input, bars, ADAPTATIONS, bottles),
+  )
+  return (way) => of(rowFor(way, input))
 }
 
 const isAbove = ({ rung }: Technique, { rungMost }: typeof YOUNG): boolean => (rung ?? 0) > rungMost

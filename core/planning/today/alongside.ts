@@ -4,6 +4,7 @@ import { MIXES } from '../../catalogue/products/mixes'
 import type { Product } from '../../catalogue/products/products'
 import type { PlanStep } from '../../catalogue/techniques/step'
 import type { AlsoOn } from '../../catalogue/techniques/technique'
+import { techniqueOf } from '../../catalogue/techniques/ownWay'
 import { TECHNIQUES, type Technique } from '../../catalogue/techniques/techniques'
 import { GROUPS } from '../../face/regions'
 import { amountFor, amountOfMeasures, type Amount } from '../../dosing/amount'
@@ -33,7 +34,7 @@ export interface Alongside {
 
 /** Everything a step takes beside its own product, each with its own amount. */
 export function alongside(step: PlanStep, input: PlanInput): Alongside[] {
-  const { takesAlso = [] } = TECHNIQUES[step.technique]
+  const { takesAlso = [] } = techniqueOf(step)
   return takesAlso.map((also) => {
     const kind = kindOf(also)
     const on = typeof also === 'string' ? step : { ...step, regions: GROUPS[also.on] }

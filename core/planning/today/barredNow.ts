@@ -1,4 +1,4 @@
-import { TECHNIQUES } from '../../catalogue/techniques/techniques'
+import { techniqueOf } from '../../catalogue/techniques/ownWay'
 import type { PlanStep } from '../../catalogue/techniques/step'
 import { nameRegions } from '../../face/regions'
 import type { PlanInput, ShelfItem } from '../input'
@@ -23,11 +23,11 @@ const isForClient = ({ product, lots }: ShelfItem, input: PlanInput): boolean =>
  * @example barredNow(steam, input, undefined) // 'Not on the cheeks now: keep heat off lesions.'
  */
 export function barredNow(step: PlanStep, input: PlanInput, usedId: string | undefined): string {
-  if (TECHNIQUES[step.technique].removes) return ''
+  if (techniqueOf(step).removes) return ''
   const [prevented] = input.verdict.prevented
   if (prevented) return `Stop here. ${prevented.sentence}`
   const told = new Set(input.verdict.bars.map(({ rule }) => rule))
-  const { never, barred, products } = allowance(step.technique, input)
+  const { never, barred, products } = allowance(step, input)
   const nowhere = never.find(({ rule }) => told.has(rule))
   if (nowhere) return `Not this step now: ${nowhere.text}`
   const hit = step.regions.flatMap((region) => {

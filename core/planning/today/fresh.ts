@@ -1,4 +1,5 @@
 import type { PlanStep } from '../../catalogue/techniques/step'
+import { doneAs, type DoneAs } from '../../catalogue/techniques/ownWay'
 import type { TechniqueId } from '../../catalogue/techniques/techniques'
 import { GROUPS } from '../../face/regions'
 import { REGION_IDS, type RegionId } from '../../face/zones'
@@ -11,15 +12,18 @@ import { minutes } from '../../units'
  * A step as it would be added by hand: the usual minutes, the widest zones allowed, the best suited
  * product. Undefined when it is barred everywhere.
  */
-export function freshStep(id: TechniqueId, input: PlanInput): Omit<PlanStep, 'key'> | undefined {
-  const allowed = allowance(id, input)
+export function freshStep(
+  way: TechniqueId | DoneAs,
+  input: PlanInput,
+): Omit<PlanStep, 'key'> | undefined {
+  const allowed = allowance(way, input)
   if (allowed.never.length > 0) return undefined
   const row = allowed.technique
   const regions = widest(allowed)
   if (regions.length === 0 && row.groups[0] !== 'body') return undefined
   const longest = row.minutes.choices.findLast((choice) => choice <= allowed.minutesMost)
   return {
-    technique: id,
+    ...doneAs(row),
     regions,
     minutes: minutes(Math.max(longest ?? allowed.minutesMost, allowed.minutesLeast)),
     ...(row.passes ? { passes: Math.min(row.passes.usual, allowed.passesMost) } : {}),

@@ -4,7 +4,7 @@ import { REGION_IDS } from '../../face/zones'
 import type { Bar } from '../verdict/verdict'
 import { CONSENT_IDS, CONSENTS, type ConsentId } from '../../catalogue/consultation/consents'
 import type { PlanStep } from '../../catalogue/techniques/step'
-import { TECHNIQUES } from '../../catalogue/techniques/techniques'
+import { techniqueOf } from '../../catalogue/techniques/ownWay'
 import { addDays } from '../asking/days'
 
 /**
@@ -87,9 +87,7 @@ export function consentsFor(steps: readonly Pick<PlanStep, 'technique'>[]): Cons
     (kind) =>
       kind === 'care' ||
       steps.some((step) =>
-        TECHNIQUES[step.technique].families.some((family) =>
-          CONSENTS[kind].families.includes(family),
-        ),
+        techniqueOf(step).families.some((family) => CONSENTS[kind].families.includes(family)),
       ),
   )
 }

@@ -26,7 +26,7 @@ export function attendedNow(
 
 /** "Stay beside: steam. Nobody is left alone …", or nothing. */
 export function stayWords(attended: readonly PlanStep[]): string {
-  const names = [...new Set(attended.map(({ technique }) => shortName(technique).toLowerCase()))]
+  const names = [...new Set(attended.map((step) => shortName(step).toLowerCase()))]
   if (names.length === 0) return ''
   return `Stay beside (${names.join(', ')}). ${ORDER_RULES.get(RULE)?.sentence ?? ''}`
 }

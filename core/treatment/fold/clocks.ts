@@ -1,6 +1,6 @@
 import { MINUTE_MS } from '../../units'
 import type { PlanStep } from '../../catalogue/techniques/step'
-import { TECHNIQUES } from '../../catalogue/techniques/techniques'
+import { techniqueOf } from '../../catalogue/techniques/ownWay'
 import type { FoldContext, RestingNow, RoomState } from './fold'
 
 /** Milliseconds a step has run at `now`, holds taken out. */
@@ -42,6 +42,6 @@ export function onSkin(roomState: RoomState, context: FoldContext): PlanStep[] {
     ...roomState.done.slice(-1).map((step) => step.key),
   ])
   return (context.plans[roomState.version] ?? []).filter(
-    (plan) => keys.has(plan.key) && TECHNIQUES[plan.technique].product !== undefined,
+    (plan) => keys.has(plan.key) && techniqueOf(plan).product !== undefined,
   )
 }

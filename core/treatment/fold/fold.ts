@@ -7,7 +7,7 @@ import { emptyRoom, type Draft, type FoldContext, type RoomState } from './roomS
 import { offNow, react, stop } from './reacting'
 import { isCalmed } from '../stop/stop'
 import { whatCounts } from '../taps/takenBack'
-import { findStep, momentNow, nextStep, ranAt, techniqueOf, type Clock } from './walking'
+import { findStep, momentNow, nextStep, ranAt, type Clock } from './walking'
 
 export type { Breach, DoneStep, FoldContext, Reaction, RestingNow, RoomState } from './roomState'
 
@@ -37,9 +37,9 @@ function apply(draft: Draft, clock: Clock, event: TreatmentEvent, context: FoldC
     draft.unknown.push({ at: event.at, kind: eventBody.kind, names })
     return
   }
-  const technique =
-    'key' in eventBody && eventBody.key !== null && techniqueOf(draft, context, eventBody.key)
-  if (technique) draft.breaches.push(...breachesOf(draft, event, technique))
+  const step =
+    'key' in eventBody && eventBody.key !== null && findStep(draft, context, eventBody.key)
+  if (step) draft.breaches.push(...breachesOf(draft, event, step))
   switch (eventBody.kind) {
     case 'started':
       if (draft.startedAt !== undefined) return

@@ -1,5 +1,5 @@
 import type { TechniqueId } from '../../catalogue/techniques/techniques'
-import { TECHNIQUES } from '../../catalogue/techniques/techniques'
+import { techniqueOf } from '../../catalogue/techniques/ownWay'
 import { shortName } from '../../catalogue/techniques/traits'
 import { RED_FROM } from '../../catalogue/rules/redSkin'
 import type { RegionId } from '../../face/zones'
@@ -9,7 +9,7 @@ import type { EventBody, TreatmentEvent } from '../taps/events'
 import { leave } from '../stop/leftZones'
 import type { Draft, FoldContext, Reaction, RestingNow } from './roomState'
 import { isCalmed, judge } from '../stop/stop'
-import { findStep, momentNow, nextStep, techniqueOf, type Clock } from './walking'
+import { findStep, momentNow, nextStep, techniqueAt, type Clock } from './walking'
 
 type Reacted = Reaction['body']
 
@@ -78,7 +78,7 @@ function offFirst(
 ): void {
   const here = (regions: readonly RegionId[]) => region === null || regions.includes(region)
   const atHand = momentNow(draft, context)?.main
-  const laying = atHand && TECHNIQUES[atHand.technique].dwell && here(atHand.regions)
+  const laying = atHand && techniqueOf(atHand).dwell && here(atHand.regions)
   if (laying) breakOff(draft, clock, event, { why: CAME_OFF_FIRST, byClock: true }, context)
   markOff(draft, event.at, ({ regions }) => here(regions))
   if (atHand && !laying && nextStep(draft, context)?.key !== atHand.key)
@@ -110,13 +110,13 @@ export function offNow(
   context: FoldContext,
 ): void {
   const laid = draft.resting.some((own) => own.key === key && own.endedAt === undefined)
-  const technique = techniqueOf(draft, context, key)
-  if (!laid || !technique) return
+  const step = findStep(draft, context, key)
+  if (!laid || !step) return
   const atHand = momentNow(draft, context)?.main
   markOff(draft, event.at, (resting) => resting.key === key)
   if (atHand && nextStep(draft, context)?.key !== atHand.key)
     breakOffOther(draft, clock, event, atHand.key, CAME_OFF_FIRST, context)
-  draft.notes.push({ at: event.at, text: `${shortName(technique)} taken off early: ${because}` })
+  draft.notes.push({ at: event.at, text: `${shortName(step)} taken off early: ${because}` })
 }
 
 /** The step that the hands were at gives way, if it had begun. */
@@ -150,7 +150,7 @@ function lyingOn(
     .filter((one) => region === null || one.regions.includes(region))
     .map((one) => one.key)
   return [...(key === null ? [] : [key]), ...keys].flatMap(
-    (own) => techniqueOf(draft, context, own) ?? [],
+    (own) => techniqueAt(draft, context, own) ?? [],
   )
 }
 

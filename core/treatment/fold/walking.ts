@@ -23,7 +23,7 @@ export const findStep = (draft: Draft, context: FoldContext, key: string): PlanS
     .find((plan) => plan.key === key)
 
 /** The technique of a step that a tap names; nothing where there is no such step. */
-export const techniqueOf = (
+export const techniqueAt = (
   draft: Draft,
   context: FoldContext,
   key: string,
@@ -42,7 +42,7 @@ export function nextStep(draft: Draft, context: FoldContext): PlanStep | undefin
   const coming = stillToCome(draft, context)
   const stings = draft.resting.filter((own) => own.endedAt === undefined && own.comesOffFirst)
   const off = stings.flatMap((own) => {
-    const laid = techniqueOf(draft, context, own.key)
+    const laid = techniqueAt(draft, context, own.key)
     const lifts = (step: PlanStep) =>
       laid !== undefined &&
       takesOff(step.technique, laid) &&

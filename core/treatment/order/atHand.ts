@@ -2,7 +2,7 @@ import { WISH_SAID_AT } from '../../catalogue/rules/room'
 import { preferenceNotes, type Preferences } from '../../catalogue/consultation/preferences'
 import type { StageId } from '../../catalogue/kinds'
 import type { PlanStep } from '../../catalogue/techniques/step'
-import { TECHNIQUES } from '../../catalogue/techniques/techniques'
+import { techniqueOf } from '../../catalogue/techniques/ownWay'
 import { shortName } from '../../catalogue/techniques/traits'
 import type { RegionId } from '../../face/zones'
 import { lightDose } from '../../dosing/light'
@@ -48,9 +48,9 @@ export function restingNow(
     .filter((resting) => resting.endedAt === undefined)
     .map((resting) => {
       const step = steps.find((one) => one.key === resting.key)
-      const name = step ? shortName(step.technique) : 'a step of an earlier plan'
+      const name = step ? shortName(step) : 'a step of an earlier plan'
       const cue = step ? restCueOf(step, bottleOf(step)) : ''
-      const { quiet = false } = step ? TECHNIQUES[step.technique] : {}
+      const { quiet = false } = step ? techniqueOf(step) : {}
       const clock = restingAt(resting, now)
       const joules = step ? joulesOf(state, step, clock.ms) : undefined
       return { ...resting, ...clock, name, cue, quiet, ...(joules === undefined ? {} : { joules }) }
@@ -58,7 +58,7 @@ export function restingNow(
 }
 
 function joulesOf(state: RoomState, step: PlanStep, ms: number): number | undefined {
-  const { device, setting } = TECHNIQUES[step.technique]
+  const { device, setting } = techniqueOf(step)
   if (device !== 'lamp' || !setting) return undefined
   const said = (state.deviceSaid[step.key] ?? []).flatMap(({ level }) => level ?? []).at(-1)
   const irradiance = said ?? state.settings[step.key] ?? step.setting ?? setting.start
@@ -80,10 +80,10 @@ export interface Dial {
  * The device's dial at a step: unit, range for this client, where it stands; none without a setting.
  */
 export function dialOf(state: RoomState, step: PlanStep, input: PlanInput): Dial | undefined {
-  const { setting } = TECHNIQUES[step.technique]
+  const { setting } = techniqueOf(step)
   if (!setting) return undefined
   const { label, unit, step: by, least, most, start } = setting
-  const own = allowance(step.technique, input).setting
+  const own = allowance(step, input).setting
   return {
     label,
     unit,
@@ -118,4 +118,4 @@ export const stopRegions = (state: RoomState): RegionId[] => [
 
 /** The second reading is still to be done, at its step. */
 export const wantsReading = (state: RoomState, step: PlanStep): boolean =>
-  TECHNIQUES[step.technique].stage === 'reading' && !state.readings && !state.stopped
+  techniqueOf(step).stage === 'reading' && !state.readings && !state.stopped

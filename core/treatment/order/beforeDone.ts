@@ -1,6 +1,6 @@
 import type { PlanStep } from '../../catalogue/techniques/step'
 import { SIDE_NAMES } from '../../face/sides'
-import { TECHNIQUES } from '../../catalogue/techniques/techniques'
+import { techniqueOf } from '../../catalogue/techniques/ownWay'
 import { shortName } from '../../catalogue/techniques/traits'
 import { takesOff } from '../../timing/removal'
 import { fromMilliseconds } from '../../units'
@@ -25,7 +25,7 @@ export function askedBeforeDone(
     const laid = steps.find(({ key }) => key === resting.key)
     if (resting.endedAt !== undefined || !laid) return []
     // Its time is not up while the hands fill it, nor when it is about to come off.
-    const fills = TECHNIQUES[step.technique].fillsFrom !== undefined
+    const fills = techniqueOf(step).fillsFrom !== undefined
     const off =
       takesOff(step.technique, laid.technique) &&
       resting.regions.some((region) => step.regions.includes(region))
@@ -33,7 +33,7 @@ export function askedBeforeDone(
     const { word, ms } = restingAt(resting, now)
     if (word !== 'working') return []
     const left = Math.ceil(resting.earliest - fromMilliseconds(ms))
-    return [`${shortName(laid.technique)}: ${left} min to its earliest.`]
+    return [`${shortName(laid)}: ${left} min to its earliest.`]
   })
   const halves = halfTimesNow(state, step.key, now)
   const count = zoneCountOf(state, step)

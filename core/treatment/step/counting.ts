@@ -1,6 +1,6 @@
 import type { Counter } from '../../catalogue/techniques/technique'
 import type { PlanStep } from '../../catalogue/techniques/step'
-import { TECHNIQUES } from '../../catalogue/techniques/techniques'
+import { techniqueOf } from '../../catalogue/techniques/ownWay'
 import { nameRegions, REGION_NAMES } from '../../face/regions'
 import { REGION_IDS, type RegionId } from '../../face/zones'
 import type { RoomState } from '../fold/roomState'
@@ -17,7 +17,7 @@ interface ZoneCount {
 
 /** What is counted by zone; undefined where nothing is, or only for the step as a whole. */
 export function zoneCountOf(state: RoomState, step: PlanStep): ZoneCount | undefined {
-  const { counter, passes } = TECHNIQUES[step.technique]
+  const { counter, passes } = techniqueOf(step)
   if (counter === 'none' || counter.what === 'pad' || counter.what === 'water') return undefined
   const bounds =
     counter.what === 'pass'

@@ -1,6 +1,7 @@
 import { MATURE_FROM } from '../../catalogue/rules/room'
 import type { PlanStep } from '../../catalogue/techniques/step'
 import type { Fitting } from '../../catalogue/techniques/technique'
+import { techniqueOf } from '../../catalogue/techniques/ownWay'
 import { TECHNIQUES } from '../../catalogue/techniques/techniques'
 import type { Profile } from '../../skin/profile'
 import type { RoomState } from '../fold/roomState'
@@ -24,7 +25,7 @@ export function fittingsOf(
   step: Pick<PlanStep, 'key' | 'technique' | 'regions'>,
   profile: Pick<Profile, 'age' | 'regions'>,
 ): Fitting[] {
-  const all = TECHNIQUES[step.technique].fittings ?? []
+  const all = techniqueOf(step).fittings ?? []
   const first = usualFitting(step, profile)
   const put = (fitted[step.key] ?? []).flatMap((id) => all.find((own) => own.id === id) ?? [])
   // What was put on before anything was done with it is not counted twice.
@@ -38,6 +39,6 @@ export const fittingNow = (
   profile: Pick<Profile, 'age' | 'regions'>,
 ): Fitting | undefined => {
   const last = (fitted[step.key] ?? []).at(-1)
-  const all = TECHNIQUES[step.technique].fittings ?? []
+  const all = techniqueOf(step).fittings ?? []
   return all.find(({ id }) => id === last) ?? usualFitting(step, profile)
 }

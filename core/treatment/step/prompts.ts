@@ -3,7 +3,7 @@ import type { MakeUpId } from '../../catalogue/consultation/makeUp'
 import { familiesOfBottle } from '../../catalogue/products/families'
 import type { Product } from '../../catalogue/products/products'
 import { reactsToLight } from '../../screening/products/kitchen'
-import { TECHNIQUES } from '../../catalogue/techniques/techniques'
+import { techniqueOf } from '../../catalogue/techniques/ownWay'
 import type { PlanStep } from '../../catalogue/techniques/step'
 import { otherSideAt } from './sequence'
 import { afterSoak, soakPrompts } from './soak'
@@ -18,7 +18,7 @@ export function promptsOf(
   worn: readonly MakeUpId[] = [],
   bottle?: Bottle,
 ): { at: number; say: string }[] {
-  const { say, prompts = [] } = TECHNIQUES[step.technique]
+  const { say, prompts = [] } = techniqueOf(step)
   const timed = prompts.flatMap(({ at, say: words }) => {
     const moment = momentOf(at, step)
     return moment === undefined ? [] : [{ at: moment, say: words }]

@@ -13,6 +13,7 @@ import {
 import { KNEADING } from '../../catalogue/rules/byHand'
 import type { PlanStep } from '../../catalogue/techniques/step'
 import { MANNERS, type MannerId } from '../../catalogue/techniques/strokes'
+import { techniqueOf } from '../../catalogue/techniques/ownWay'
 import { TECHNIQUES } from '../../catalogue/techniques/techniques'
 import { areaOf, nameRegions, REGION_NAMES } from '../../face/regions'
 import { OTHER_SIDE, SIDE_NAMES, sideOf, type Side } from '../../face/sides'
@@ -92,7 +93,7 @@ const zoneName = ({ region, side }: Zone) =>
  * @param first the side that is worked first, where it goes by sides
  */
 export function sequenceOf(step: PlanStep, tension: Tension = {}, first: Side = 'L'): InSequence[] {
-  const { manner } = TECHNIQUES[step.technique]
+  const { manner } = techniqueOf(step)
   if (manner === 'none') return []
   const zones = zonesInOrder(step, manner, first)
   const nodes = nodesOf(step, manner)
@@ -131,7 +132,7 @@ const nodesOf = ({ regions, minutes }: PlanStep, manner: MannerId): NodeId[] =>
 
 /** When the hand comes to the other side, minutes from the start; undefined where it goes by no sides. */
 export function otherSideAt(step: PlanStep): number | undefined {
-  if (!TECHNIQUES[step.technique].bySides) return undefined
+  if (!techniqueOf(step).bySides) return undefined
   let ran = 0
   let had: Side | undefined
   for (const { place, minutes } of sequenceOf(step)) {
@@ -145,7 +146,7 @@ export function otherSideAt(step: PlanStep): number | undefined {
 
 /** Where the hand begins, how it goes on and where it ends, in one line; empty where that is one zone. */
 export function orderWords(step: PlanStep): string {
-  const { manner, bySides } = TECHNIQUES[step.technique]
+  const { manner, bySides } = techniqueOf(step)
   if (manner === 'none') return ''
   const nodes = nodesOf(step, manner).map((id) => NODES[id].name)
   const zones = zonesInOrder(step, manner, 'L')

@@ -1,6 +1,6 @@
 import { SKIN_NOW } from '../../catalogue/rules/byHand'
 import type { PlanStep } from '../../catalogue/techniques/step'
-import { TECHNIQUES } from '../../catalogue/techniques/techniques'
+import { techniqueOf } from '../../catalogue/techniques/ownWay'
 import type { PlanInput } from '../../planning/input'
 import { connect, unavailableLinks, type Connection } from '../../planning/steps/mend'
 import { allowance } from '../../planning/today/allowed'
@@ -40,7 +40,7 @@ export function surfaceAt(
     const step = steps.find((own) => own.key === key)
     if (!step) continue
     const ticks = tickOf(endedAt) - until
-    surface = applyTechnique(surface, TECHNIQUES[step.technique], step.regions, ticks)
+    surface = applyTechnique(surface, techniqueOf(step), step.regions, ticks)
     until += ticks
   }
   return passTime(surface, tickOf(at) - until)
@@ -75,14 +75,14 @@ export function notReady(
   const main = open[open.length - 1]
   // After a stop nothing more is asked of the skin, least of all another cleanse.
   if (!main || !state.current || state.stopped) return undefined
-  const technique = TECHNIQUES[main.technique]
+  const technique = techniqueOf(main)
   const since = state.current.since - toMilliseconds(SKIN_NOW.grace)
   const last = Math.max(0, ...state.done.map(({ endedAt }) => endedAt))
   const found = open
     .slice(0, -1)
     .reduce(
       (surface, tick) =>
-        applyTechnique(surface, TECHNIQUES[tick.technique], tick.regions, toTicks(tick.minutes)),
+        applyTechnique(surface, techniqueOf(tick), tick.regions, toTicks(tick.minutes)),
       surfaceAt(state, every, input.makeUp.length > 0, Math.max(since, last)),
     )
   const unmet = unmetNeeds(found, technique, main.regions)

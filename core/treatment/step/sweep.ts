@@ -1,6 +1,7 @@
 import { SPOTS, SPOT_IDS, type SpotId } from '../../catalogue/techniques/residue'
 import type { ZoneId } from '../../face/zones'
 import type { PlanStep } from '../../catalogue/techniques/step'
+import { techniqueOf } from '../../catalogue/techniques/ownWay'
 import { TECHNIQUES } from '../../catalogue/techniques/techniques'
 import type { RoomState } from '../fold/roomState'
 
@@ -18,7 +19,7 @@ export function spotsDue(state: RoomState, steps: readonly PlanStep[]): SpotId[]
   return SPOT_IDS.filter((spot) =>
     state.done.some(({ key, skipped, endedAt }) => {
       const step = steps.find((own) => own.key === key)
-      const kind = step && TECHNIQUES[step.technique].product
+      const kind = step && techniqueOf(step).product
       if (!step || !kind || skipped !== undefined || leavesOn(step)) return false
       return SPOTS[spot].kinds.includes(kind) && endedAt > lookedAt(spot)
     }),
@@ -56,7 +57,7 @@ function lookedFor(
 ): SpotId[] {
   if (leavesOn(step)) return spotsDue(state, steps)
   if (!next || !leavesOn(next)) return []
-  const kind = TECHNIQUES[step.technique].product
+  const kind = techniqueOf(step).product
   const own = SPOT_IDS.filter((spot) => kind !== undefined && SPOTS[spot].kinds.includes(kind))
   return [...spotsDue(state, steps), ...own]
 }

@@ -1,7 +1,7 @@
 import { productIn } from '../../catalogue/products/products'
 import { REMOVAL_WAYS, wayOffOf } from '../../catalogue/techniques/removalWays'
 import type { PlanStep } from '../../catalogue/techniques/step'
-import { TECHNIQUES } from '../../catalogue/techniques/techniques'
+import { techniqueOf } from '../../catalogue/techniques/ownWay'
 import { shortName } from '../../catalogue/techniques/traits'
 import { takesOff } from '../../timing/removal'
 import type { ShelfItem } from '../../planning/input'
@@ -28,8 +28,8 @@ export function wayOff(
       return []
     const bottle = productIn(shelf, state.products[laid.key]?.productId ?? laid.productId)
     const { say } = wayOffOf(bottle)
-    if (say) return [`${shortName(laid.technique)}: ${say}.`]
-    const { product } = TECHNIQUES[laid.technique]
+    if (say) return [`${shortName(laid)}: ${say}.`]
+    const { product } = techniqueOf(laid)
     const way = REMOVAL_WAYS.find(({ kind }) => kind === product)
     if (!way) return []
     const { first, water, wipes } = way
@@ -38,6 +38,6 @@ export function wayOff(
     const dried = resting.late === 'rewet' && restingAt(resting, now).word === 'late'
     const words = dried ? 'dry by now: a wet cloth on it for a minute' : first
     const times = most === 1 ? 'one wipe' : `${count} wipes`
-    return [`${shortName(laid.technique)}: ${words}; ${water} water, ${times}.`]
+    return [`${shortName(laid)}: ${words}; ${water} water, ${times}.`]
   })
 }

@@ -1,6 +1,7 @@
 import { RED_FROM, RED_SKIN_BARS, STUNG_SKIN_BARS } from '../../catalogue/rules/redSkin'
 import type { FamilyId } from '../../catalogue/kinds'
 import type { PlanStep } from '../../catalogue/techniques/step'
+import { techniqueOf } from '../../catalogue/techniques/ownWay'
 import { TECHNIQUES } from '../../catalogue/techniques/techniques'
 import { GROUPS, nameRegions } from '../../face/regions'
 import { REGION_IDS, type RegionId } from '../../face/zones'
@@ -38,7 +39,7 @@ export function leftOut(
   }
   const out = step.regions.filter(bars)
   // What reaches the whole face cannot go round a zone of it.
-  const reaches = TECHNIQUES[step.technique].wholeFace && GROUPS.face.some(bars)
+  const reaches = techniqueOf(step).wholeFace && GROUPS.face.some(bars)
   return reaches ? [...step.regions] : out
 }
 

@@ -4,7 +4,7 @@ import {
   LOOK_AGAIN_MINUTES,
 } from '../../catalogue/rules/rednessCourse'
 import type { PlanStep } from '../../catalogue/techniques/step'
-import { TECHNIQUES } from '../../catalogue/techniques/techniques'
+import { techniqueOf } from '../../catalogue/techniques/ownWay'
 import type { RegionId } from '../../face/zones'
 import { fromMilliseconds, toMilliseconds } from '../../units'
 import type { RoomState } from '../fold/roomState'
@@ -42,7 +42,7 @@ export function expectedRedness(
   at: number,
 ): number {
   const rednessOf = (step: PlanStep | undefined) =>
-    step?.regions.includes(region) ? (TECHNIQUES[step.technique].leaves.redness ?? 0) : 0
+    step?.regions.includes(region) ? (techniqueOf(step).leaves.redness ?? 0) : 0
   // What the hand is at reddens from its own first minute on, and has not begun to fade.
   const { current } = state
   const atHand = current && at >= current.since ? rednessOf(stepOf(steps, current.key)) : 0

@@ -1,4 +1,5 @@
 import type { PlanStep } from '../../catalogue/techniques/step'
+import { techniqueOf } from '../../catalogue/techniques/ownWay'
 import { TECHNIQUES } from '../../catalogue/techniques/techniques'
 import { shortName } from '../../catalogue/techniques/traits'
 import { productUsed } from '../order/atHand'
@@ -40,7 +41,7 @@ export function suspectWork(state: RoomState, context: FoldContext): SuspectedWo
     .filter(({ skipped }) => skipped === undefined)
     .flatMap(({ key }) => steps.find((step) => step.key === key) ?? [])
   const all = used.flatMap((step): SuspectedWork[] => {
-    const { device, setting, leaves } = TECHNIQUES[step.technique]
+    const { device, setting, leaves } = techniqueOf(step)
     const { technique } = step
     const level = setting ? (state.settings[step.key] ?? step.setting ?? setting.start) : null
     return [

@@ -27,5 +27,5 @@ export const liesBarred = (
     const step = steps.find((own) => own.key === key)
     if (endedAt !== undefined || comesOffFirst || !step) return []
     const why = barredNow({ ...step, regions }, input, productUsed(state, step))
-    return why === '' ? [] : [{ key, name: shortName(step.technique), why }]
+    return why === '' ? [] : [{ key, name: shortName(step), why }]
   })

@@ -68,8 +68,8 @@ export async function usesBetween(
     .orderBy(plans.visitId, desc(plans.version))
   return rows.flatMap(({ roomId, steps, ...own }) => {
     const start = startOf(own)
-    return deviceTimes(steps ?? []).map(({ kind, from: after, to: until }) => ({
-      ...{ kind, roomId },
+    return deviceTimes(steps ?? []).map(({ kind, name, from: after, to: until }) => ({
+      ...{ kind, name, roomId },
       from: start + after,
       to: start + until,
     }))
@@ -102,9 +102,9 @@ export async function devicesInUse(
   ])
   const clock = clockIn(timeZone)
   const at = (minute: number) => clock.format(new Date(minute * MINUTE_MS))
-  return inUseFor(visit.roomId, uses, own).map(({ kind, from, to: until, roomId }) => {
+  return inUseFor(visit.roomId, uses, own).map(({ kind, name, from, to: until, roomId }) => {
     const room = names.find(({ id }) => id === roomId)?.name ?? 'another room'
     const words = `in use in ${room} from ${at(from)} to ${at(until)}`
-    return { kind, from: from - start, to: until - start, words }
+    return { kind, name, from: from - start, to: until - start, words }
   })
 }

@@ -107,7 +107,7 @@ function visitOf(row: Booked, rows: DayRows, day: string, timeZone: string): Day
     allowedBecause: row.v.allowedBecause,
     strip: stripParts(steps),
     basins: plan?.basins ?? null,
-    devices: deviceTimes(steps).map(({ kind, from, to }) => ({ kind, from, to })),
+    devices: deviceTimes(steps).map(({ kind, name, from, to }) => ({ kind, name, from, to })),
     setAt: steps.length > 0 && row.v.status === 'booked' ? setAtOf(row, steps) : null,
     stops: {
       ask: askIsReady(row, rows, day, timeZone),
@@ -123,8 +123,8 @@ const sameName = ({ client: one }: Booked, { client: other }: Booked): boolean =
   one.id !== other.id && one.name.toLowerCase() === other.name.toLowerCase()
 
 const setAtOf = ({ v }: Booked, steps: readonly PlanStep[]): number => {
-  const devices = deviceTimes(steps).map(({ kind, from }) => ({
-    switchOnMinute: from - warmUpOf(kind),
+  const devices = deviceTimes(steps).map(({ like, from }) => ({
+    switchOnMinute: from - warmUpOf(like),
   }))
   return v.startsAt.getTime() + toMilliseconds(setFrom({ devices }, LAY_MINUTES))
 }

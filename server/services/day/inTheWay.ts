@@ -1,5 +1,4 @@
 import { MINUTE_MS } from '#core/units'
-import { DEVICE_NAMES } from '#core/catalogue/kinds'
 import type { HoursPage } from '#contracts/replies/house'
 import { and, eq, gt, lt, ne, sql } from 'drizzle-orm'
 import { clashesOf, freeAfter } from '#core/timing/sharedDevices'
@@ -105,9 +104,7 @@ async function devicesElsewhere(
   const inUse = await devicesInUse(tx, wanted, timeZone)
   const later = new Date(wanted.startsAt.getTime() + freeAfter(own, inUse) * MINUTE_MS)
   const from = clockIn(timeZone).format(later)
-  const said = clashesOf(own, inUse).map(
-    ({ by: { kind, words } }) => `The ${DEVICE_NAMES[kind]} is ${words}.`,
-  )
+  const said = clashesOf(own, inUse).map(({ by: { name, words } }) => `The ${name} is ${words}.`)
   return said.length > 0 ? [...new Set(said), `Free for its plan from ${from} on.`] : []
 }
 

@@ -1,7 +1,7 @@
 import type { z } from 'zod'
 import type { devicePost } from '#contracts/visit'
 import { DEVICE_NAMES, type DeviceKind } from '#core/catalogue/kinds'
-import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
+import { techniqueOf } from '#core/catalogue/techniques/ownWay'
 import { dialOf, type Dial } from '#core/treatment/order/atHand'
 import { deviceSays, type DeviceSays } from '#core/treatment/step/onTheLine'
 import { fold } from '#core/treatment/fold/fold'
@@ -52,7 +52,7 @@ async function stepOf(me: Staff, visit: Visit, key: string) {
   const state = fold(bundle.events, foldContext(bundle, input))
   const plan = bundle.plans.find(({ version }) => version === state.version)
   const step = plan?.steps.find((own) => own.key === key)
-  const device = step && TECHNIQUES[step.technique].device
+  const device = step && techniqueOf(step).device
   if (!step || !device) throw refused('This step works with no device.')
   return { device, dial: dialOf(state, step, input) }
 }

@@ -3,9 +3,11 @@ import { and, count, eq, sql } from 'drizzle-orm'
 import { timingSafeEqual } from 'node:crypto'
 import type { z } from 'zod'
 import type { devicePut, practicePut, roomPut, setupPost } from '#contracts/house'
-import { deviceParts, devices, practice, products, rooms, staff } from '#db/schema'
+import { DEVICE_KINDS } from '#core/catalogue/kinds'
+import type { DeviceKey } from '#core/catalogue/techniques/ownShapes'
+import { deviceParts, devices, ownDevices, practice, products, rooms, staff } from '#db/schema'
 import { conflict, ProblemError, refused } from '../../problem/problem'
-import { database } from '../database'
+import { database, type Transaction } from '../database'
 import { refuseCommon } from '../session/commonPasswords'
 import { hashSecret } from '../session/passwords'
 import { thePractice } from '../practice'
@@ -74,13 +76,14 @@ export async function beginHouse(body: z.infer<typeof setupPost>): Promise<void>
 /** What the house is furnished with. */
 export async function readHouse(): Promise<HousePage> {
   const db = database()
-  const [house, places, machines, people, parts, [shelf]] = await Promise.all([
+  const [house, places, machines, people, parts, [shelf], kinds] = await Promise.all([
     thePractice(),
     db.select().from(rooms).orderBy(rooms.name),
     db.select().from(devices).orderBy(devices.name),
     db.select().from(staff).orderBy(staff.name),
     db.select().from(deviceParts).orderBy(deviceParts.name),
     db.select({ n: count() }).from(products).where(eq(products.retired, false)),
+    db.select().from(ownDevices).orderBy(ownDevices.at),
   ])
   const { id: _one, allows: _scope, ...fields } = house
   return {
@@ -90,6 +93,7 @@ export async function readHouse(): Promise<HousePage> {
       ...device,
       parts: parts.filter(({ deviceId }) => deviceId === device.id).map(partLine),
     })),
+    ownKinds: kinds.map(({ device: { id: kind, name } }) => ({ kind, name })),
     people: people.map(({ id, name, email, role, active, passwordHash, ...own }) => ({
       id,
       name,
@@ -141,10 +145,21 @@ export async function keepRoom(body: z.infer<typeof roomPut>): Promise<void> {
   })
 }
 
+async function mustBeKind(tx: Transaction, kind: DeviceKey): Promise<void> {
+  if (isKind(kind)) return
+  const [own] = await tx.select().from(ownDevices).where(eq(ownDevices.id, kind))
+  if (!own)
+    throw refused('This kind of device is not on your list.', [
+      { field: 'kind', given: kind, allowed: 'a kind of the list' },
+    ])
+}
+const isKind = (kind: string): boolean => DEVICE_KINDS.some((own) => own === kind)
+
 /** A device with its parts, new or changed; what kind of thing it is stands. */
 export async function keepDevice(body: z.infer<typeof devicePut>): Promise<void> {
   const { id, kind, parts, ...set } = body
   await database().transaction(async (tx) => {
+    await mustBeKind(tx, kind)
     await tx
       .insert(devices)
       .values({ id, kind, ...set })

@@ -6,6 +6,7 @@ import { NO_POLICY, type HousePolicy } from '#core/catalogue/schools/schools'
 import { housePolicies, protocols, protocolVersions, staff } from '#db/schema'
 import { conflict, notFound } from '../../problem/problem'
 import { database } from '../database'
+import { readOwn } from './ownWays'
 import type { Staff } from '../session/session'
 
 /** What the house has decided last. */
@@ -112,7 +113,7 @@ export async function offeredProtocols(): Promise<
 }
 
 export async function readMethod(me: Staff): Promise<MethodReply> {
-  const [rows, own] = await Promise.all([
+  const [rows, kept, own] = await Promise.all([
     database()
       .select({ p: housePolicies, by: staff.name })
       .from(housePolicies)
@@ -120,6 +121,7 @@ export async function readMethod(me: Staff): Promise<MethodReply> {
       .orderBy(desc(housePolicies.at))
       .limit(20),
     allProtocols(),
+    readOwn(),
   ])
   return {
     policy: rows[0]?.p.policy ?? NO_POLICY,
@@ -129,7 +131,8 @@ export async function readMethod(me: Staff): Promise<MethodReply> {
       reason: point.reason,
       policy: point.policy,
     })),
-    protocols: own,
+    protocols: kept,
+    own,
     mayDecide: me.role === 'owner',
     mayKeep: me.role !== 'trainee',
   }

@@ -12,6 +12,7 @@ import { devicesInUse } from '../day/deviceUse'
 import { ageOn, dayIn } from '../dates'
 import { metersOf } from './meters'
 import { offeredProtocols, policyNow } from '../house/method'
+import { waysNow } from '../house/ownWays'
 import { momentOf } from './moment'
 import { nextBooked } from './nextVisit'
 import { eventsOf } from '../people/sealedPast'
@@ -33,7 +34,7 @@ export async function readBare(me: Staff, visit: Visit): Promise<BareBundle> {
   const at = momentOf(visit)
   const today = dayIn(house.timeZone, at)
   const openHalves = await halvesOf(visit.clientId, house.timeZone)
-  const [rows, shelf, events, may, meters, said, care, policy, protocols, next, held, laid, inUse] =
+  const [rows, shelf, events, may, meters, said, care, work, next, held, laid, inUse] =
     await Promise.all([
       bundleRows(visit),
       readShelf(),
@@ -42,8 +43,7 @@ export async function readBare(me: Staff, visit: Visit): Promise<BareBundle> {
       metersOf(visit),
       saidBefore(visit),
       careOf(visit),
-      policyNow(),
-      offeredProtocols(),
+      workHere(),
       nextOf(visit, at),
       heldFor(visit, today),
       laidFor(visit.id),
@@ -61,8 +61,7 @@ export async function readBare(me: Staff, visit: Visit): Promise<BareBundle> {
     ...care,
     meters,
     ...planParts(rows),
-    policy,
-    protocols,
+    ...work,
     nextBooked: next,
     shelf: withHalves(shelf, openHalves, { id: visit.id, at: at.getTime() }),
     openHalves,
@@ -75,6 +74,11 @@ export async function readBare(me: Staff, visit: Visit): Promise<BareBundle> {
   }
 }
 
+/** How this house works: what it has decided, its protocols, its own ways. */
+async function workHere(): Promise<Pick<VisitBundle, 'policy' | 'protocols' | 'ways'>> {
+  const [policy, protocols, ways] = await Promise.all([policyNow(), offeredProtocols(), waysNow()])
+  return { policy, protocols, ways }
+}
 async function mayOf(me: Staff, visit: Visit): Promise<VisitBundle['may']> {
   const { write, seal, countersign, export: takeOut } = await visitRights(me, visit)
   return { write, seal, countersign, export: takeOut }

@@ -2,7 +2,6 @@ import { and, eq, sql } from 'drizzle-orm'
 import type { z } from 'zod'
 import type { countersignPost, planPut } from '#contracts/visit'
 import { toPlanInput } from '#core/visit/planInput'
-import { DEVICE_NAMES } from '#core/catalogue/kinds'
 import { basinsOf } from '#core/planning/checks/basins'
 import { checkPlan, type PlanFinding } from '#core/planning/checks/check'
 import type { PlanStep } from '#core/catalogue/techniques/step'
@@ -15,6 +14,7 @@ import type { Visit } from '../access'
 import { readBundle } from './bundle'
 import { database, type Transaction } from '../database'
 import { devicesInUse, holdDevices } from '../day/deviceUse'
+import { refuseStrangeWays } from '../house/ownWays'
 import { thePractice } from '../practice'
 import { holdFor, holdVisit, mustAccept, unsign } from './holding'
 import type { Staff } from '../session/session'
@@ -41,6 +41,7 @@ export async function saveDraft(
   { steps, seen, protocol }: z.infer<typeof planPut>,
 ): Promise<void> {
   const input = toPlanInput(await readBundle(me, visit))
+  await refuseStrangeWays(steps)
   const locked = checkPlan(input, steps).findings.filter(
     (finding) => finding.strength === 'stop' && finding.locked,
   )
@@ -57,7 +58,7 @@ export async function saveDraft(
     // A room may have planned the device while this plan was looked at.
     const [taken] = clashesOf(deviceTimes(steps), await devicesInUse(tx, now, timeZone))
     if (taken) {
-      const words = `The ${DEVICE_NAMES[taken.by.kind]} is ${taken.by.words}`
+      const words = `The ${taken.by.name} is ${taken.by.words}`
       throw refused(`Not saved: ${words}. The plan on your screen is kept.`, [
         { field: taken.wanted.key, given: 'device-taken', allowed: words },
       ])
@@ -129,6 +130,7 @@ export async function saveVersion(
   steps: PlanStep[],
 ): Promise<void> {
   mustAccept(visit, 'version')
+  await refuseStrangeWays(steps)
   const bundle = await readBundle(me, visit)
   const stopped = bundle.events.some(
     (event) => event.body.kind === 'stopped' || event.body.kind === 'sign',

@@ -3,6 +3,7 @@ import { accepts } from '#core/visit/accepts'
 import { planHash } from '#core/record/planHash'
 import { mdiRedo, mdiUndo } from '@mdi/js'
 import { SCHOOLS, type SchoolId } from '#core/catalogue/schools/schools'
+import type { DoneAs } from '#core/catalogue/techniques/ownWay'
 import type { TechniqueId } from '#core/catalogue/techniques/techniques'
 import { composedOf } from '#core/planning/answer/composed'
 import { addByHand } from '#core/planning/answer/addByHand'
@@ -50,8 +51,8 @@ const school = async (chosenSchool: SchoolId) => {
 }
 const { given, setLength } = useLength()
 const length = (minutes: number) => attempt(() => setLength(minutes))
-const add = (id: TechniqueId) => {
-  if (visit.input) plan.edit(addByHand(visit.input, plan.steps, id))
+const add = (way: TechniqueId | DoneAs) => {
+  if (visit.input) plan.edit(addByHand(visit.input, plan.steps, way))
 }
 function onKey(event: KeyboardEvent) {
   if (!(event.ctrlKey || event.metaKey) || !may.value) return

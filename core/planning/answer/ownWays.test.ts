@@ -1,0 +1,153 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { NEAREST } from '../../catalogue/techniques/ownTrouble'
+import { techniqueOf } from '../../catalogue/techniques/ownWay'
+import type { PlanStep } from '../../catalogue/techniques/step'
+import { TECHNIQUES, type OwnWay, type TechniqueId } from '../../catalogue/techniques/techniques'
+import { planInput } from '../../testing/fixtures'
+import { atLeastLooked } from '../../testing/looked'
+import { keptWay } from '../../testing/ownWays'
+import { inputOfPerson, person } from '../../testing/randomPeople'
+import { checkPlan, isFit } from '../checks/check'
+import type { PlanInput } from '../input'
+import { applyEdits } from '../steps/edit'
+import { addByHand } from './addByHand'
+import { leftOut } from './leftOut'
+import { propose } from './propose'
+
+/** Techniques that plans often hold, with and without a device, a rest, passes and a dial. */
+const OFTEN: readonly TechniqueId[] = [
+  ...(['steam', 'enzyme', 'massage', 'hydratingMask', 'clay', 'creamMask', 'tip'] as const),
+  ...(['extraction', 'highFrequency', 'redLamp', 'acidMask', 'spatula', 'cold'] as const),
+]
+const way = fc.constantFrom(...OFTEN).chain(keptWay)
+/** Somebody, and a way of something that their plan holds. */
+const metBy = person.chain((who) => {
+  const held = propose(inputOfPerson(who)).steps.map(({ technique }) => technique)
+  const own = held.filter((id) => NEAREST.includes(id))
+  return fc.tuple(
+    fc.constant(who),
+    fc.constantFrom(...(own.length > 0 ? own : OFTEN)).chain(keptWay),
+  )
+})
+/** A house that also has a device of each kind of its own. */
+const withWay = (input: PlanInput, own: OwnWay): PlanInput => ({
+  ...input,
+  ways: [own],
+  devices: [...input.devices, ...(own.device ? [own.device.id] : [])],
+})
+const plain = (steps: readonly PlanStep[]): PlanStep[] =>
+  steps.map(({ own: _own, ...step }) => step)
+const stops = (input: PlanInput, steps: readonly PlanStep[]) =>
+  checkPlan(input, steps).findings.filter(({ strength }) => strength === 'stop')
+
+describe("plans with a technique of the house's own", () => {
+  it('are fit, and no less fit where the technique itself is done instead', () => {
+    let looked = 0
+    fc.assert(
+      fc.property(metBy, ([who, own]) => {
+        const input = inputOfPerson(who)
+        const house = withWay(input, own)
+        const { steps, failed } = propose(house)
+        if (failed) return
+        const mine = steps.filter((step) => step.own)
+        looked += mine.length
+        expect(stops(house, steps)).toEqual([])
+        // A house whose own device stands in for one that it has not got: the nearest is put there.
+        const device = TECHNIQUES[own.from].device
+        const devices = [...input.devices, ...(device ? [device] : [])]
+        expect(stops({ ...input, devices }, plain(steps))).toEqual([])
+        for (const step of steps) if (step.technique === own.from) expect(step.own).toEqual(own)
+        for (const step of mine) {
+          const row = techniqueOf(step)
+          expect(step.minutes).toBeGreaterThanOrEqual(row.minutes.least)
+          expect(step.minutes).toBeLessThanOrEqual(row.minutes.most)
+          expect(step.passes ?? 0).toBeLessThanOrEqual(row.passes?.limit ?? 0)
+          expect(step.regions.filter((region) => own.never.includes(region))).toEqual([])
+          const rest = checkPlan(house, steps).trace.schedule.resting.find(
+            ({ key }) => key === step.key,
+          )
+          if (rest) expect(rest.end - rest.start).toBeLessThanOrEqual(row.dwell?.latest ?? 0)
+        }
+      }),
+      { numRuns: 60 },
+    )
+    expect(looked).toBeGreaterThan(atLeastLooked(10))
+  })
+
+  it('are as they were while it is only taken by hand', () => {
+    fc.assert(
+      fc.property(person, way, (who, own) => {
+        const input = inputOfPerson(who)
+        const device = TECHNIQUES[own.from].device
+        const usual = { ...own, usual: false }
+        const ready = device === undefined || input.devices.includes(device)
+        if (!ready && own.device) return
+        expect(propose(withWay(input, usual)).steps).toEqual(propose(input).steps)
+      }),
+      { numRuns: 20 },
+    )
+  })
+
+  it('say by hand what is beyond its bounds', () => {
+    fc.assert(
+      fc.property(way, (own) => {
+        const input = withWay(planInput({ slotMinutes: 120 }), own)
+        const edits = addByHand(input, propose(input).steps, { technique: own.from, own })
+        const steps = applyEdits(propose(input).steps, edits)
+        const step = steps.find((other) => other.own)
+        if (!step) throw new Error('it was put in')
+        const { minutes, passes } = techniqueOf(step)
+        const over = (patch: Partial<PlanStep>) =>
+          checkPlan(
+            input,
+            steps.map((other) => (other.key === step.key ? { ...other, ...patch } : other)),
+          ).findings.flatMap(({ key, rule }) => (key === step.key ? [rule] : []))
+        const longer = (minutes.most + 0.5) as PlanStep['minutes']
+        const tooLong = ['minutes-range', 'heat-limit']
+        expect(over({ minutes: longer }).some((rule) => tooLong.includes(rule))).toBe(true)
+        if (passes) expect(over({ passes: passes.limit + 1 })).toContain('pass-limit')
+        if (own.never[0]) expect(over({ regions: [own.never[0]] })).toContain('house-never')
+      }),
+      { numRuns: 60 },
+    )
+  })
+
+  const dome: OwnWay = {
+    ...{ id: 'way-1', name: 'Amber steam', from: 'steam', usual: false, never: [] },
+    device: {
+      ...{ id: 'own-1', name: 'Amber dome', from: 'steamer', also: [] },
+      ...{ loadPercent: 100, cleaning: 'Wiped.' },
+    },
+  }
+  const house = planInput({
+    slotMinutes: 90,
+    aims: ['congestion'],
+    named: ['steam'],
+    ways: [dome],
+  })
+  const steamOf = (input: PlanInput) =>
+    propose(input).steps.find(({ technique }) => technique === 'steam')
+
+  it('take the device of their own where the nearest does not stand ready', () => {
+    const without = { ...house, devices: house.devices.filter((kind) => kind !== 'steamer') }
+    expect(steamOf(house)?.own).toBeUndefined()
+    expect(steamOf(house)).toBeDefined()
+    expect(steamOf({ ...without, devices: [...without.devices, 'own-1'] })?.own).toEqual(dome)
+    expect(steamOf(without)).toBeUndefined()
+  })
+
+  it('leave it out while another room has its device, and say so', () => {
+    const usual = { ...dome, usual: true }
+    const inUse = [
+      { kind: 'own-1' as const, name: 'Amber dome', from: 0, to: 90, words: 'in the Stove room' },
+    ]
+    const devices = [...house.devices.filter((kind) => kind !== 'steamer'), 'own-1' as const]
+    const busy = { ...house, ways: [usual], devices, inUse }
+    expect(steamOf(busy)).toBeUndefined()
+    const said = leftOut(busy, propose(busy).steps).flatMap(({ technique, why }) =>
+      technique === 'steam' ? [why.text] : [],
+    )
+    expect(said).toEqual(['the Amber dome is in the Stove room'])
+  })
+})
