@@ -1,4 +1,4 @@
-import { asc, eq, gt, inArray, isNotNull, max } from 'drizzle-orm'
+import { asc, count, eq, gt, inArray, isNotNull, max } from 'drizzle-orm'
 import type { AmendmentLink } from '#core/record/amendment'
 import type { SealRow } from '#core/record/walk'
 import type { Database } from './owner'
@@ -33,6 +33,12 @@ export async function sealRows(db: Reader, after: number, most: number): Promise
     byVisit.set(visitId, own)
   }
   return rows.map((row) => ({ ...row, items: byVisit.get(row.visitId) ?? [] }))
+}
+
+/** How many seals there are to walk. */
+export async function sealCount(db: Reader): Promise<number> {
+  const [row] = await db.select({ n: count() }).from(seals)
+  return row?.n ?? 0
 }
 
 /** The amendments of a house that stand in their chain, each with the seal it stands on. */

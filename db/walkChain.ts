@@ -2,7 +2,7 @@ import { AMENDMENTS_BEGIN } from '#core/record/amendment'
 import { GENESIS } from '#core/record/seal'
 import { heldAgainst, readHead } from '#core/record/signedHead'
 import { walkAmendments, walkSeals, WALK_BEGINS, type Walk } from '#core/record/walk'
-import { amendmentLinks, headsAt, sealRows } from './chainRows'
+import { amendmentLinks, headsAt, sealCount, sealRows } from './chainRows'
 import { withOwner } from './owner'
 
 /** Seals held in memory at a time. */
@@ -11,14 +11,20 @@ const STRETCH = 500
 /**
  * Walks every seal and amendment of a house, one after the other, as the owner of the tables: for
  * the tool at the terminal, which needs no running server.
+ * @param far is told how many seals are walked, of how many
  * @returns how many hold, and the number of the first seal or amendment that does not
  */
-export async function walkChain(url: string) {
+export async function walkChain(
+  url: string,
+  far: (done: number, whole: number) => void = () => {},
+) {
   return withOwner(url, async (db) => {
+    const whole = await sealCount(db)
     let walk: Walk = WALK_BEGINS
     for (;;) {
       const rows = await sealRows(db, walk.walked, STRETCH)
       walk = walkSeals(walk, rows)
+      far(walk.walked, whole)
       if (walk.broken !== null || rows.length < STRETCH) break
     }
     const amended = walkAmendments(await amendmentLinks(db))

@@ -101,10 +101,11 @@ function readHeader(file) {
  * Opens a backup. The dump is written to a file of its own, and is to be used only because this
  * returned: until the last byte was proved nothing of it is true.
  * @param to where the dump is put
+ * @param far is told how many bytes of how many are read
  * @returns the manifest
  * @throws Trouble for a wrong passphrase and a cut or changed file alike
  */
-export async function unlockBackup(file, passphrase, to) {
+export async function unlockBackup(file, passphrase, to, far = () => {}) {
   const { header, line, tag, size } = readHeader(file)
   const key = keyOf(passphrase, Buffer.from(header.salt, 'base64'))
   const decipher = createDecipheriv('aes-256-gcm', key, Buffer.from(header.iv, 'base64'))
@@ -112,6 +113,7 @@ export async function unlockBackup(file, passphrase, to) {
   decipher.setAuthTag(tag)
   let head = Buffer.alloc(0)
   let manifest
+  let read = 0
   const split = (chunk) => {
     if (manifest !== undefined) return chunk
     head = Buffer.concat([head, chunk])
@@ -123,6 +125,8 @@ export async function unlockBackup(file, passphrase, to) {
   }
   const open = new Transform({
     transform(chunk, _, done) {
+      read += chunk.length
+      far(read, size)
       done(null, split(decipher.update(chunk)))
     },
     flush(done) {

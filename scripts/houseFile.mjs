@@ -87,7 +87,7 @@ async function* rowsOf(sql, config) {
  * not locked: whoever reads it reads everything.
  * @returns the tables with their rows and sums
  */
-export async function writeHouse(cluster, file) {
+export async function writeHouse(cluster, file, far = () => {}) {
   const tables = await carriedTables()
   // What is there already is not ours to write over, nor to take away.
   const out = (await open(file, 'wx', 0o600)).createWriteStream()
@@ -112,6 +112,7 @@ export async function writeHouse(cluster, file) {
         }
         await put(']')
         done[config.name] = sum()
+        far(at + 1, tables.length)
       }
       await put(`\n},"sums":${JSON.stringify(done)}}\n`)
       return done

@@ -7,7 +7,7 @@ import { ensurePostgres } from './postgres.mjs'
 import { backUp, digestsOf, endOpenDoors, putBack } from './dump.mjs'
 import { askHidden } from './furnish.mjs'
 import { takeHouse, writeHouse } from './houseFile.mjs'
-import { ROOT, say, Trouble } from './say.mjs'
+import { ROOT, say, task, Trouble } from './say.mjs'
 import { ensurePackages, load, migrate } from './setup.mjs'
 
 const HELP = `./house backup [FOLDER]   one locked file of the whole house, into .data/backups or FOLDER;
@@ -69,10 +69,14 @@ async function backup() {
   const folder = given ? resolve(given) : join(ROOT, '.data', 'backups', dataName)
   const word = await passphrase(true)
   await withCluster(async (cluster) => {
-    const { file, bytes } = await backUp(cluster, folder, word)
-    say(`Kept: ${file} (${mb(bytes)}). Without the passphrase nobody opens it, you neither.`)
+    const { file, bytes } = await task('Backing up', () => backUp(cluster, folder, word))
+    say(`Saved: ${file} (${mb(bytes)}). Without the passphrase nobody opens it, you neither.`)
   })
 }
+
+/** Opens the backup that was named, and says how far it is. */
+const opened = (word, to) =>
+  task('Opening the backup', (far) => unlockBackup(resolve(given), word, to, far))
 
 /** Into a fresh cluster, and away with it again where what came back is not what was kept. */
 async function restore() {
@@ -86,11 +90,14 @@ async function restore() {
   const folder = mkdtempSync(join(tmpdir(), 'oak-restore-'))
   const dump = join(cluster.home, 'restore.dump')
   try {
-    const manifest = await unlockBackup(resolve(given), await passphrase(), join(folder, 'dump'))
+    const word = await passphrase()
+    const manifest = await opened(word, join(folder, 'dump'))
     cluster.keepSession(manifest.secrets.session)
     await cluster.up()
     cluster.takeIn(join(folder, 'dump'), dump)
-    await putBack(cluster, dump, manifest)
+    await task('Putting the tables back, then comparing each', () =>
+      putBack(cluster, dump, manifest),
+    )
     await migrate(cluster.url('owner'))
     await endOpenDoors(cluster)
     say(`Restored: the house of ${manifest.at}. ${countWords(manifest)}, all equal.`)
@@ -124,7 +131,7 @@ async function verify() {
   if (given) {
     const folder = mkdtempSync(join(tmpdir(), 'oak-verify-'))
     try {
-      const manifest = await unlockBackup(resolve(given), await passphrase(), join(folder, 'dump'))
+      const manifest = await opened(await passphrase(), join(folder, 'dump'))
       say(`Whole: the house of ${manifest.at}. ${countWords(manifest)}.`)
       say(`Head of the seals: ${manifest.head ?? 'none yet'}`)
     } finally {
@@ -134,13 +141,13 @@ async function verify() {
   }
   const { walkChain } = await load('db/walkChain.ts')
   await withCluster(async (cluster) => {
-    const walked = await walkChain(cluster.url('owner'))
-    if (walked.broken !== null) throw new Trouble(`Seal ${walked.broken} does not hold.`)
+    const walked = await task('Checking the seals', (far) => walkChain(cluster.url('owner'), far))
+    if (walked.broken !== null) throw new Trouble(`Seal ${walked.broken} is broken.`)
     if (walked.brokenAmendment !== null)
-      throw new Trouble(`Amendment ${walked.brokenAmendment} does not hold.`)
+      throw new Trouble(`Amendment ${walked.brokenAmendment} is broken.`)
     const { seals, head } = await digestsOf(cluster)
     const amended = `${walked.amendments} ${walked.amendments === 1 ? 'amendment' : 'amendments'}`
-    say(`All ${seals} seals and ${amended} hold. Head: ${head ?? 'none yet'}`)
+    say(`All ${seals} seals and ${amended} are valid. Head: ${head ?? 'none yet'}`)
   })
 }
 
@@ -148,7 +155,8 @@ async function verify() {
 async function exportHouse() {
   if (!given) throw new Trouble('Into which file? ./house export FILE.json')
   await withCluster(async (cluster) => {
-    const sums = await writeHouse(cluster, resolve(given)).catch((error) => {
+    const writing = task('Writing the tables', (far) => writeHouse(cluster, resolve(given), far))
+    const sums = await writing.catch((error) => {
       if (error.code !== 'EEXIST') throw error
       throw new Trouble(`${given} is there already; nothing is written over it.`)
     })
@@ -164,15 +172,17 @@ async function importHouse() {
   const cluster = new Cluster(await ensurePostgres(), dataName)
   if (cluster.there())
     throw new Trouble(
-      `The data folder ${dataName} holds a house already; nothing is taken in over it.\n` +
-        'Take it in beside it: OAK_DATA=taken ./house import FILE.json',
+      `The data folder ${dataName} holds a house already; nothing is imported over it.\n` +
+        'Import it beside it: OAK_DATA=taken ./house import FILE.json',
     )
   try {
     await cluster.up()
     await migrate(cluster.url('owner'))
-    const sums = await takeHouse(cluster, resolve(given))
+    const sums = await task('Importing the tables, then comparing each', () =>
+      takeHouse(cluster, resolve(given)),
+    )
     const rows = Object.values(sums).reduce((sum, table) => sum + table.rows, 0)
-    say(`Taken in: ${rows} rows in ${Object.keys(sums).length} tables, all equal.`)
+    say(`Imported: ${rows} rows in ${Object.keys(sums).length} tables, all equal.`)
     say('Everybody signs in anew; a second factor is set up anew.')
     cluster.down()
   } catch (error) {
@@ -186,7 +196,7 @@ async function tellPassphrase() {
   const cluster = new Cluster(await ensurePostgres(), dataName)
   if (!cluster.there()) throw new Trouble(`There is no house in the data folder ${dataName}.`)
   cluster.keepPassphrase(word)
-  say('Told. While ./start runs, the house is backed up every night; fourteen nights are kept.')
+  say('Saved. While ./start runs, the house is backed up every night; fourteen nights are kept.')
   say('Write the passphrase down and keep it elsewhere: with this disk it is lost too.')
 }
 

@@ -26,6 +26,34 @@ export async function step(title, command, args, options = {}) {
   }
 }
 
+const SHARE_STEP = 10
+/**
+ * Work of our own that may take long: its title, then how far it is in tens of per cent, or a dot every
+ * few seconds where nobody knows; it may be left with Ctrl-C, and leaves nothing half done.
+ * @param work is given a function that is told how much of how much is done
+ */
+export async function task(title, work) {
+  const began = Date.now()
+  process.stdout.write(`· ${title} `)
+  let shown = 0
+  const far = (done, whole) => {
+    const share = whole > 0 ? Math.floor((done / whole) * (100 / SHARE_STEP)) * SHARE_STEP : 0
+    if (share > shown && share < 100) process.stdout.write(`${share} % `)
+    shown = Math.max(shown, share)
+  }
+  const dots = setInterval(() => process.stdout.write('.'), 4000)
+  try {
+    const result = await work(far)
+    process.stdout.write(`done, ${Math.round((Date.now() - began) / 1000)} s\n`)
+    return result
+  } catch (error) {
+    process.stdout.write('stopped\n')
+    throw error
+  } finally {
+    clearInterval(dots)
+  }
+}
+
 let onRun = () => {}
 /** Told of every child that is run: who keeps them wants to know. */
 export const toldOfRuns = (told) => {

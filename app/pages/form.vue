@@ -145,7 +145,7 @@ async function send() {
         <h2>At home</h2>
         <HomeAskForm v-if="home" v-model="home" :answers="answers" :disabled="false" />
         <VBtn v-else variant="outlined" @click="home = NOTHING_ASKED">
-          Tell what you use at home
+          Say what you use at home
         </VBtn>
       </section>
       <p v-if="trouble" role="alert" class="tag stop">{{ trouble }}</p>

@@ -61,7 +61,7 @@ async function choose() {
       </VBtn>
     </form>
     <div v-else-if="trouble" class="stack">
-      <h1>Not open</h1>
+      <h1>This link does not work</h1>
       <p role="alert">{{ sayProblem(trouble) }}</p>
       <VBtn color="primary" to="/sign-in">Sign in</VBtn>
     </div>

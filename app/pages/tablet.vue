@@ -38,7 +38,7 @@ const SOUND_WORDS: Readonly<Record<Sound, string>> = {
 <template>
   <div class="tablet stack">
     <h1>This tablet</h1>
-    <p class="soft">Kept on this device alone, whoever is signed in.</p>
+    <p class="soft">Saved on this device only, for everyone who signs in.</p>
     <section class="panel stack">
       <h2>Its name</h2>
       <VTextField v-model="name" label="Name of this tablet" maxlength="40" />

@@ -49,7 +49,7 @@ const everywhere = () =>
         <OwnPassword />
         <section class="panel stack">
           <h2>Signed in elsewhere?</h2>
-          <p class="soft">Ends every session of yours at once, this one too.</p>
+          <p class="soft">Signs you out on every device, this one too.</p>
           <VBtn variant="outlined" :loading="busy" @click="everywhere">Sign out everywhere</VBtn>
           <p v-if="trouble" role="alert" class="tag stop">{{ trouble }}</p>
         </section>

@@ -45,7 +45,7 @@ export const housePage = z.strictObject({
   rooms: z.array(roomLine),
   devices: z.array(deviceLine),
   /** Kinds of device of the practice's own. */
-  ownKinds: z.array(z.strictObject({ kind: deviceKey, name: text })),
+  ownKinds: z.array(z.strictObject({ kind: deviceKey, name: text, retired: z.boolean() })),
   people: z.array(staffLine),
   /** Products on the shelf that are kept. */
   products: count,

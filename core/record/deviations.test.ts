@@ -37,7 +37,7 @@ describe('what a step was besides its minutes', () => {
         [3, back],
         [4, done(cream)],
       ]),
-    ).toContain('its end was taken back once')
+    ).toContain('its end was undone once')
     const fault: EventBody = {
       kind: 'deviceSaid',
       key: cream.key,

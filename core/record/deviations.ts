@@ -102,7 +102,7 @@ const RULES: readonly ((done: Done) => string[])[] = [
   ({ step, state }) =>
     (state.deviceSaid[step.key] ?? []).flatMap(({ fault }) => (fault === null ? [] : [fault])),
   ({ step, state }) =>
-    state.takenBack.some(({ key }) => key === step.key) ? ['its end was taken back once'] : [],
+    state.takenBack.some(({ key }) => key === step.key) ? ['its end was undone once'] : [],
 ]
 
 /**

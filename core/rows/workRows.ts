@@ -178,7 +178,7 @@ const trayRows = (): Row[] => [
     title: own.name,
     sentence:
       `Washed: ${own.wash}. Then disinfected: ${own.disinfect}, wet for ` +
-      `${own.contactMinutes} min or as the label says. Until it is dried it is on no tray.` +
+      `${own.contactMinutes} min or as the label says. Until it is dried it is never laid out.` +
       (own.wears
         ? ` Its ${own.wears.part} is changed after ${own.wears.after} visits, or as its maker says.`
         : '') +

@@ -37,6 +37,7 @@ const NOTHING_BEFORE = {
   learned: {},
   openHalves: [],
   inUse: [],
+  ways: [],
 } satisfies Partial<VisitBundle>
 
 /** A visit as the house would give it: asked, read, not yet planned. Nothing here is a fact. */
@@ -95,7 +96,6 @@ export function visitBundle(more: Partial<VisitBundle> = {}): VisitBundle {
     ...NOTHING_BEFORE,
     shelf: [...shelf],
     devices: [...devices],
-    ways: [],
     held: [],
     laid: [],
     ...more,

@@ -123,6 +123,27 @@ export const TABLE: readonly Row[] = [
     body: () => ({ id: randomUUID(), policy: { camps: {}, without: [] }, reason: 'table test' }),
   },
   {
+    route: 'PUT /api/own/devices',
+    own: OWNER,
+    body: () => ({
+      device: {
+        ...{ id: `own-${randomUUID()}`, name: 'Table Test', from: 'lamp', also: [] },
+        ...{ loadPercent: 100, cleaning: 'Wiped.' },
+      },
+      version: 0,
+      retired: true,
+    }),
+  },
+  {
+    route: 'PUT /api/own/ways',
+    own: OWNER,
+    body: () => ({
+      way: { id: randomUUID(), name: 'Table Test', from: 'enzyme', usual: false, never: [] },
+      version: 0,
+      retired: true,
+    }),
+  },
+  {
     route: 'POST /api/protocols',
     own: SENIOR,
     body: () => ({

@@ -12,7 +12,7 @@ const amount = (product: BottleOnRecord) => {
 </script>
 
 <template>
-  <VTable density="compact" class="lines">
+  <VTable v-scrolls density="compact" class="lines">
     <thead>
       <tr>
         <th>Step</th>

@@ -83,7 +83,7 @@ const home = computed(() => props.sentHome.map(({ sentence }) => sentence).join(
     <p v-for="line in answers" :key="line">{{ line }}</p>
     <p v-if="bundle.client.medicines">Medicines: {{ bundle.client.medicines }}</p>
     <h3>Skin, before and bare</h3>
-    <VTable v-if="readings.length" density="compact" class="plain readings">
+    <VTable v-if="readings.length" v-scrolls density="compact" class="plain readings">
       <thead>
         <tr>
           <th>Zone</th>

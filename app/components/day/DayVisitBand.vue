@@ -37,7 +37,7 @@ const next = computed(() => {
   const { status, setAt } = props.visit
   if (status === 'sealed') return 'sealed'
   if (setAt !== null && props.visit.stops.ask && props.visit.stops.read)
-    return `set from ${clock(setAt, props.zone)}`
+    return `set up from ${clock(setAt, props.zone)}`
   return `next: ${STOP_NAMES[stop.value].toLowerCase()}`
 })
 const PART_WORDS: Record<StripKind, string> = {

@@ -16,12 +16,14 @@ const api = useApi()
 const { busy, trouble, attempt } = useAttempt()
 const form = ref<DeviceLine | null>(null)
 const isNew = ref(false)
-const kinds = computed(() => [
-  ...DEVICE_KINDS.map((kind) => ({ value: kind, title: DEVICE_NAMES[kind] })),
-  ...props.ownKinds.map(({ kind, name }) => ({ value: kind, title: name })),
+/** The practice's own stand first: they are the fewest, and the ones looked for. */
+const all = computed(() => [
+  ...props.ownKinds.map(({ kind, name, retired }) => ({ value: kind, title: name, retired })),
+  ...DEVICE_KINDS.map((kind) => ({ value: kind, title: DEVICE_NAMES[kind], retired: false })),
 ])
+const kinds = computed(() => all.value.filter(({ retired }) => !retired))
 const kindName = (kind: DeviceLine['kind']) =>
-  kinds.value.find(({ value }) => value === kind)?.title ?? ''
+  all.value.find(({ value }) => value === kind)?.title ?? ''
 function begin() {
   isNew.value = true
   form.value = {

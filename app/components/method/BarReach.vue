@@ -30,7 +30,7 @@ const toggle = (id: string) => (open.value = open.value === id ? null : id)
       label="Search answers and techniques"
       type="search"
     />
-    <VTable density="compact" class="plain" fixed-header height="calc(100dvh - 290px)">
+    <VTable v-scrolls density="compact" class="plain" fixed-header height="calc(100dvh - 290px)">
       <thead>
         <tr>
           <th>Answer</th>

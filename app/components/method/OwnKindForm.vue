@@ -139,7 +139,7 @@ async function keep() {
           :items="families"
           multiple
           clearable
-          hint="Whatever bars these bars it too."
+          hint="Whatever stops these also stops it."
           persistent-hint
           :error-messages="err('also')"
         />

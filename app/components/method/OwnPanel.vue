@@ -62,6 +62,9 @@ function saved() {
   kindForm.value = null
   emit('changed')
 }
+/** What is in use stands first. */
+const inUseFirst = <Line extends { retired: boolean }>(lines: readonly Line[]): Line[] =>
+  [...lines].sort((one, other) => Number(one.retired) - Number(other.retired))
 const kinds = computed(() =>
   props.own.devices.flatMap(({ device, retired }) => (retired ? [] : [device])),
 )
@@ -78,7 +81,7 @@ const kinds = computed(() =>
       <h2>Our techniques</h2>
       <p v-if="own.ways.length === 0" class="soft">None yet.</p>
       <ul class="plainlist stack">
-        <li v-for="line in own.ways" :key="line.way.id" class="between">
+        <li v-for="line in inUseFirst(own.ways)" :key="line.way.id" class="between">
           <span
             ><b>{{ line.way.name }}</b
             >{{ ' ' }}<span v-if="line.retired" class="tag">not in use</span
@@ -102,7 +105,7 @@ const kinds = computed(() =>
       <h2>Our kinds of device</h2>
       <p v-if="own.devices.length === 0" class="soft">None yet.</p>
       <ul class="plainlist stack">
-        <li v-for="line in own.devices" :key="line.device.id" class="between">
+        <li v-for="line in inUseFirst(own.devices)" :key="line.device.id" class="between">
           <span
             ><b>{{ line.device.name }}</b
             >{{ ' ' }}<span v-if="line.retired" class="tag">not in use</span><br /><span
@@ -147,5 +150,9 @@ const kinds = computed(() =>
 }
 .plainlist li {
   align-items: center;
+  flex-wrap: nowrap;
+}
+.plainlist li > :last-child {
+  flex: none;
 }
 </style>

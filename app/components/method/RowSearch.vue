@@ -25,7 +25,7 @@ const groups = computed(() => {
       <h2>
         {{ group.name }} <span class="soft n figures">{{ group.rows.length }}</span>
       </h2>
-      <VTable density="compact" class="plain">
+      <VTable v-scrolls density="compact" class="plain">
         <tbody>
           <tr v-for="row in group.rows" :key="row.id">
             <td class="t">

@@ -101,7 +101,7 @@ async function decide() {
           else each visit follows its school.
         </p>
       </div>
-      <VTable density="compact" class="plain points">
+      <VTable v-scrolls density="compact" class="plain points">
         <thead>
           <tr>
             <th>Point</th>

@@ -44,7 +44,7 @@ const seal = ({ ours, holds }: FileImport) => {
     <p v-if="next">{{ next }}</p>
     <p v-else class="soft">None booked.</p>
     <h2 class="mt-4">Visits</h2>
-    <VTable density="compact" class="list">
+    <VTable v-scrolls density="compact" class="list">
       <thead>
         <tr>
           <th>Day</th>

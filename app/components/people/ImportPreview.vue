@@ -64,7 +64,7 @@ const wrongWords = (row: ReadRow) =>
 
 <template>
   <section class="panel" aria-label="What the file holds">
-    <VTable density="compact" class="plain">
+    <VTable v-scrolls density="compact" class="plain">
       <thead>
         <tr>
           <th>Import</th>

@@ -23,7 +23,7 @@ onMounted(async () => {
   try {
     found.value = await compareAside(props.input)
   } catch {
-    trouble.value = 'It could not be compared. Try again.'
+    trouble.value = 'The comparison failed. Try again.'
   }
 })
 const now = computed(() => new Set(props.steps.map((step) => step.technique)))
@@ -79,10 +79,10 @@ const bars = computed(() => {
         <VBtn variant="text" @click="emit('close')">Close</VBtn>
       </div>
       <p v-if="trouble" role="alert" class="tag stop">{{ trouble }}</p>
-      <p v-else-if="!found" class="soft" role="status">Working them out…</p>
+      <p v-else-if="!found" class="soft" role="status">Comparing…</p>
       <template v-else>
         <section v-if="last">
-          <h3>Beside the last visit, {{ last.ago }}</h3>
+          <h3>Against the last visit, {{ last.ago }}</h3>
           <ul class="plainlist last">
             <li
               v-for="row in last.rows"

@@ -20,7 +20,7 @@ onMounted(async () => {
   <section>
     <h3>Where schools differ, on this plan</h3>
     <p v-if="trouble" role="alert" class="tag stop">{{ trouble }}</p>
-    <p v-else-if="!found" class="soft" role="status">Working them out…</p>
+    <p v-else-if="!found" class="soft" role="status">Comparing…</p>
     <dl v-else class="points">
       <div v-for="one in found" :key="one.point">
         <dt>

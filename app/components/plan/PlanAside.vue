@@ -159,6 +159,9 @@ const passOn = (edits: Edit[]) => emit('edit', edits)
   flex-direction: column;
   gap: 8px;
 }
+.aside > :deep(.v-input) {
+  flex: none;
+}
 .hand {
   font-size: 0.9375rem;
 }

@@ -4,6 +4,7 @@ import { isVisitLength } from '#core/timing/places'
 import { methodOf, SCHOOLS, SCHOOL_IDS, type SchoolId } from '#core/catalogue/schools/schools'
 import type { DoneAs } from '#core/catalogue/techniques/ownWay'
 import { TECHNIQUES, TECHNIQUE_IDS, type TechniqueId } from '#core/catalogue/techniques/techniques'
+import { usePlan } from '~/stores/plan'
 import { useVisit } from '~/stores/visit'
 
 /** What the plan is made by: a protocol, a school, a length; and a step more. */
@@ -13,6 +14,8 @@ const emit = defineEmits<{
   add: [way: TechniqueId | DoneAs]
 }>()
 const visit = useVisit()
+/** What is added while a plan is still on its way would be lost with it. */
+const plan = usePlan()
 const bundle = computed(() => visit.bundle)
 const schools = SCHOOL_IDS.map((id) => ({ value: id, title: SCHOOLS[id].name }))
 /** Ways that this house or school works with come before those that it may choose for once. */
@@ -74,6 +77,7 @@ function setLength(given: string | number | null) {
       :model-value="null"
       :items="addable"
       label="Add a step"
+      :disabled="plan.thinking"
       density="compact"
       class="add"
       @update:model-value="add"
@@ -94,6 +98,11 @@ function setLength(given: string | number | null) {
   width: 104px;
 }
 .add {
-  width: 132px;
+  width: 168px;
+}
+@media (max-width: 1000px) {
+  .bar {
+    flex-wrap: wrap;
+  }
 }
 </style>

@@ -79,7 +79,7 @@ function toFile() {
       <DayField v-model="until" whole label="Up to" density="compact" hide-details />
       <VCheckbox v-model="refused" label="Only refused" density="compact" hide-details />
     </div>
-    <VTable density="compact" class="plain figures">
+    <VTable v-scrolls density="compact" class="plain figures">
       <thead>
         <tr>
           <th>When</th>

@@ -25,7 +25,7 @@ const ml = (amount: number) => `${amount.toFixed(1)} mL`
 <template>
   <p v-if="!earned.visits.length" class="soft">No visit was sealed in this month.</p>
   <template v-else>
-    <VTable density="compact" class="plain">
+    <VTable v-scrolls density="compact" class="plain">
       <thead>
         <tr>
           <th>Billed as</th>
@@ -54,7 +54,7 @@ const ml = (amount: number) => `${amount.toFixed(1)} mL`
     </VTable>
     <details>
       <summary>Visit by visit</summary>
-      <VTable density="compact" class="plain">
+      <VTable v-scrolls density="compact" class="plain">
         <tbody>
           <tr v-for="visit in earned.visits" :key="visit.id" class="figures">
             <td>{{ dayWords(visit.at, zone) }}</td>
@@ -69,9 +69,9 @@ const ml = (amount: number) => `${amount.toFixed(1)} mL`
       </VTable>
     </details>
   </template>
-  <h3>Taken beyond the plan, and thrown out</h3>
+  <h3>Used beyond the plan, and thrown out</h3>
   <p v-if="!wasted.length" class="soft">Nothing.</p>
-  <VTable v-else density="compact" class="plain">
+  <VTable v-else v-scrolls density="compact" class="plain">
     <thead>
       <tr>
         <th>Product</th>
@@ -96,7 +96,7 @@ const ml = (amount: number) => `${amount.toFixed(1)} mL`
     <ul class="plainlist">
       <li v-for="product in less" :key="product.name" class="figures">
         <b>{{ product.name }}</b>: {{ ml(product.takenMl) }} of {{ ml(product.plannedMl) }} were
-        taken. Begin with {{ product.percent }} % less.
+        used. Begin with {{ product.percent }} % less.
       </li>
     </ul>
   </template>

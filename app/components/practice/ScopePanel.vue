@@ -70,7 +70,7 @@ const editingWhat = computed(() =>
 <template>
   <section class="panel stack">
     <h2>Scope</h2>
-    <VTable density="compact" class="plain">
+    <VTable v-scrolls density="compact" class="plain">
       <tbody>
         <tr>
           <td><b>This place</b><br /><span class="soft">as the local code allows</span></td>

@@ -168,6 +168,22 @@ h1 {
 .of {
   font-size: 1.7rem;
 }
+/* On a low screen, or at twice the size, what is tapped stays above the bar; words follow below. */
+@media (max-height: 480px) {
+  .now {
+    padding-top: 8px;
+  }
+  .top,
+  h1 {
+    order: -2;
+  }
+  .time {
+    order: -1;
+  }
+  .clock {
+    font-size: 2.6rem;
+  }
+}
 .first {
   color: var(--coal-ink);
   background: var(--glow);

@@ -102,7 +102,7 @@ const sum = computed(() =>
         </div>
         <p v-if="trouble" role="alert" class="tag stop">{{ trouble }}</p>
         <template v-if="history">
-          <VTable density="compact" class="plain figures">
+          <VTable v-scrolls density="compact" class="plain figures">
             <thead>
               <tr>
                 <th>When</th>

@@ -39,7 +39,7 @@ const set = (key: 'retired' | 'empty' | 'low', on: boolean | null) => {
     <template v-if="may">
       <VCheckbox
         :model-value="also.empty"
-        label="empty bottles, too"
+        label="empty bottles too"
         hide-details
         @update:model-value="set('empty', $event)"
       />

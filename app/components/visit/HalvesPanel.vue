@@ -102,7 +102,7 @@ const gradeOf = (event: Event) => Number((event.target as HTMLSelectElement).val
         :disabled="!may"
         :maxlength="120"
       />
-      <VTable density="compact" class="plain">
+      <VTable v-scrolls density="compact" class="plain">
         <thead>
           <tr>
             <th>{{ moment === 'before' ? 'Before' : 'After' }}</th>

@@ -170,8 +170,8 @@ const howMany = computed(() => {
         /><VBtn variant="outlined" :disabled="!other" @click="other && put(other)">Place it</VBtn>
       </div>
       <p class="soft fine">
-        Read at 24 h and again at 48 h; late reactions up to 96 h are possible: say so. A clear test
-        holds six months for that product.
+        Read at 24 h and again at 48 h; late reactions up to 96 h are possible: tell the client. A
+        clear test holds six months for that product.
       </p>
     </div>
   </details>

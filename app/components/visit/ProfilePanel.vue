@@ -111,8 +111,8 @@ const whatKeepingDoes = computed(() =>
         <b>Tolerates {{ tolerance.share }} of what resilient skin does</b>
       </summary>
       <p class="soft">
-        Least: {{ tolerance.where }}{{ tolerance.why ? ` (${tolerance.why})` : '' }}. House scale,
-        adjust it to your room.
+        Least: {{ tolerance.where }}{{ tolerance.why ? ` (${tolerance.why})` : '' }}. An estimate:
+        adjust it to what you see.
       </p>
     </details>
     <form v-if="open" class="stack other" novalidate @submit.prevent="keep">

@@ -24,7 +24,7 @@ const pick = (zone: ZoneId, reading: AnyReadingId, event: Event) => {
   <details class="panel">
     <summary><b>By list</b> <span class="soft">every zone, every reading</span></summary>
     <div class="scroll">
-      <VTable density="compact" class="plain">
+      <VTable v-scrolls density="compact" class="plain">
         <thead>
           <tr>
             <th>Zone</th>

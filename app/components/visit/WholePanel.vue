@@ -29,7 +29,7 @@ const known = computed(() => {
 const agreement = computed(() =>
   type.value?.agree
     ? (PHOTOTYPES[type.value.sun - 1]?.words ?? '')
-    : 'the two answers differ: each takes its cautious side',
+    : 'the two answers differ: the cautious one counts',
 )
 const notLookedAt = computed(() => {
   const missing = acne.value?.missing.map((place) => PLACES[place]) ?? []

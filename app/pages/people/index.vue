@@ -84,7 +84,7 @@ const nobody = computed(() =>
     <TagFilter v-if="list?.tags.length" v-model="tag" :tags="list.tags" />
     <p v-if="error" role="alert" class="tag stop">{{ sayProblem(error) }}</p>
     <div class="panel">
-      <VTable density="comfortable" class="list">
+      <VTable v-scrolls density="comfortable" class="list">
         <thead>
           <tr>
             <th v-for="{ by, title } in COLUMNS" :key="by" :aria-sort="sorted(by)">

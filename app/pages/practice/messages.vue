@@ -45,7 +45,7 @@ const whenWords = (own: Message) =>
       No post office is connected: nothing is sent. Links can be handed over from Close.
     </p>
     <section class="panel">
-      <VTable v-if="data?.messages.length" class="plain">
+      <VTable v-if="data?.messages.length" v-scrolls class="plain">
         <thead>
           <tr>
             <th>Client</th>

@@ -78,7 +78,7 @@ const print = () => {
     </div>
     <p class="soft noprint">
       After each client a tool is washed, kept wet with disinfectant for the time on its label, and
-      dried. Until then it is on no tray.
+      dried. Until then it is never laid out.
     </p>
     <p v-if="error" role="alert" class="tag stop">{{ sayProblem(error) }}</p>
     <p v-if="trouble" role="alert" class="tag stop">{{ trouble }}</p>
@@ -119,7 +119,7 @@ const print = () => {
       <section class="panel">
         <h2>Log</h2>
         <p v-if="!tools.log.length" class="soft">Nothing has been cleaned yet.</p>
-        <VTable v-else density="compact" class="plain">
+        <VTable v-else v-scrolls density="compact" class="plain">
           <thead>
             <tr>
               <th>When</th>

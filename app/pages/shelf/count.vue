@@ -64,14 +64,14 @@ const keep = () =>
       <VBtn variant="outlined" to="/shelf">To the shelf</VBtn>
     </div>
     <p>
-      Type what is in each bottle. What you leave empty stays as it is; what differs becomes a line
-      of that bottle, with your name.
+      Type how much is in each bottle. An empty field changes nothing. A difference is saved for
+      that bottle, with your name.
     </p>
     <p v-if="trouble" role="alert" class="tag stop">{{ trouble }}</p>
     <p v-if="done" role="status" class="tag good">{{ done }}</p>
     <form class="stack" @submit.prevent="keep">
       <div class="panel">
-        <VTable density="compact" class="plain">
+        <VTable v-scrolls density="compact" class="plain">
           <thead>
             <tr>
               <th>Product</th>

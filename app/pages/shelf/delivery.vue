@@ -44,7 +44,7 @@ await ready
         </ul>
       </div>
       <p v-else class="soft">
-        A scanner that types works here. A printed code with lot and date fills in both.
+        A keyboard scanner works here. A printed code with lot and date fills in both.
       </p>
       <div v-if="lines.length" class="panel row keep">
         <VBtn type="submit" color="primary" :loading="busy" :disabled="missing !== ''">

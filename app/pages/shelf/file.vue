@@ -96,7 +96,7 @@ const out = () =>
         @change="mapping = $event"
       />
       <section class="panel" aria-label="What the file holds">
-        <VTable density="compact" class="plain">
+        <VTable v-scrolls density="compact" class="plain">
           <thead>
             <tr>
               <th>Product</th>

@@ -84,7 +84,7 @@ function activesOf(product: Product): string {
     />
     <p v-if="error" role="alert" class="tag stop">{{ sayProblem(error) }}</p>
     <div class="panel">
-      <VTable density="compact" class="plain">
+      <VTable v-scrolls density="compact" class="plain">
         <thead>
           <tr>
             <th>Product</th>

@@ -43,8 +43,8 @@ const ENDS: Record<NonNullable<OpenedPage['ended'][number]['ended']>['how'], str
       </div>
     </div>
     <p class="soft">
-      What is good for a time only once it is opened, mixed, warmed or packed. What is over its time
-      is on no tray.
+      Things that keep only for a while once opened, mixed, warmed or packed. What is out of time is
+      never laid out.
     </p>
     <p v-if="error" role="alert" class="tag stop">{{ sayProblem(error) }}</p>
     <div v-if="opened" class="cols">

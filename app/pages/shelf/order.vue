@@ -68,7 +68,7 @@ function takeFile() {
           <VSwitch v-model="all" label="Everything on the shelf" hide-details density="compact" />
         </div>
         <p v-if="!lines.length" class="soft">Nothing runs out within a year.</p>
-        <VTable v-else density="compact" class="plain">
+        <VTable v-else v-scrolls density="compact" class="plain">
           <thead>
             <tr>
               <th>Product</th>

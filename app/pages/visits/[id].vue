@@ -93,6 +93,14 @@ const stops = computed(() =>
 .top > :last-child {
   flex: none;
 }
+@media (max-width: 600px) {
+  .top {
+    flex-wrap: wrap;
+  }
+  .top > :last-child {
+    flex: 1 1 100%;
+  }
+}
 .tight {
   align-items: center;
   gap: 4px 16px;

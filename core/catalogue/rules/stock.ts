@@ -2,8 +2,7 @@
 export const STOCK = {
   id: 'stock-ahead',
   sentence:
-    'Ordered so that it lasts six weeks by the bookings ahead, and by the use of the last eight ' +
-    'weeks where fewer are booked.',
+    'Enough for six weeks: by the bookings ahead, or by the last eight weeks where fewer are booked.',
   /** An order lasts so many days. */
   coverDays: 42,
   /** Use is reckoned from so many days back. */

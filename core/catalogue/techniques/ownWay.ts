@@ -82,6 +82,10 @@ export function techniqueToday(id: TechniqueId, input: WaysToday): Technique {
   if (usual) return usual
   return isReady(plain, input.devices) ? plain : (ready[0] ?? plain)
 }
+/** A technique as a step names it, or as it would be done today where only its id is known. */
+export const rowFor = (way: TechniqueId | DoneAs, input: WaysToday): Technique =>
+  typeof way === 'string' ? techniqueToday(way, input) : techniqueOf(way)
+
 const isReady = (technique: Technique, devices: readonly DeviceKey[]): boolean => {
   const device = deviceOf(technique)
   return device === undefined || devices.includes(device.kind)

@@ -1,6 +1,6 @@
 import { FILLERS, STAY } from '../../catalogue/techniques/roles'
 import type { PlanStep } from '../../catalogue/techniques/step'
-import { doneAs, techniqueOf, techniqueToday, type DoneAs } from '../../catalogue/techniques/ownWay'
+import { doneAs, rowFor, type DoneAs } from '../../catalogue/techniques/ownWay'
 import { TECHNIQUES, type TechniqueId } from '../../catalogue/techniques/techniques'
 import { hasPlace } from '../../catalogue/techniques/traits'
 import { removalMinutes, removalOf, takesOff } from '../../timing/removal'
@@ -104,7 +104,7 @@ function editsAt(
 
 /** A technique with what belongs to it, in order. */
 function blockOf(way: TechniqueId | DoneAs, input: PlanInput): NewStep[] {
-  const technique = typeof way === 'string' ? techniqueToday(way, input) : techniqueOf(way)
+  const technique = rowFor(way, input)
   const { id, dwell, after, then } = technique
   const step = stepOf(way, input)
   const around = (other: TechniqueId | undefined) =>
@@ -125,7 +125,7 @@ function blockOf(way: TechniqueId | DoneAs, input: PlanInput): NewStep[] {
 
 /** As it would be added by hand; with nothing filled in where it is barred. */
 function stepOf(way: TechniqueId | DoneAs, input: PlanInput): NewStep {
-  const row = typeof way === 'string' ? techniqueToday(way, input) : techniqueOf(way)
+  const row = rowFor(way, input)
   return (
     freshStep(way, input) ?? {
       ...doneAs(row),

@@ -132,7 +132,7 @@ function unasked(technique: TechniqueId, input: PlanInput, used: ReadonlySet<Tec
     (region) => askFor(TECHNIQUES[technique], region, input) >= ASKS_FROM,
   )
   if (keptToNeed(TECHNIQUES[technique]) && !asks)
-    return { rule: 'no-need', text: 'nothing on this skin asks for it' }
+    return { rule: 'no-need', text: 'this skin does not need it' }
   const lines = intentionsOf(input).flatMap(({ id }) => INTENTIONS[id].lines)
   const own = lines.filter(({ workers }) => workers.includes(technique))
   const [first] = own

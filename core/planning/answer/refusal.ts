@@ -36,7 +36,7 @@ export function refusalOf(
   if ((input.pins ?? []).length > 0)
     return {
       rule: 'pinned',
-      text: `With what is pinned no plan fits ${input.slotMinutes} minutes and this skin. Unpin something, or make it longer.`,
+      text: `No plan with the pinned steps fits ${input.slotMinutes} minutes and this skin. Unpin one, or make the visit longer.`,
     }
   return tooShort(input, planCase, start) ?? tooMuch(planCase) ?? NO_ORDER
 }
@@ -48,7 +48,7 @@ const NO_SCOPE: Why = {
 const NO_ORDER: Why = {
   rule: 'no-order',
   text:
-    'What every visit has cannot be brought into an order that this skin allows today. ' +
+    'The basic steps cannot be put in an order that this skin allows today. ' +
     'Plan it by hand: each step says what is wrong with it.',
 }
 

@@ -81,7 +81,7 @@ function needFindings(
   const idle = step.regions.filter((region) => !ask.includes(region))
   if (idle.length === 0) return []
   const where = nameRegions(idle)
-  return finding(rules, 'no-need', `${technique.name}: nothing on ${where} asks for it`, {
+  return finding(rules, 'no-need', `${technique.name}: not needed on ${where}`, {
     key: step.key,
     regions: idle,
     mends: [ask.length > 0 ? set(step, `Leave out ${where}`, { regions: [...ask] }) : remove(step)],

@@ -4,12 +4,7 @@ import type { Why } from '../../catalogue/techniques/step'
 import type { LayoutId } from '../../catalogue/techniques/technique'
 import { OUTSIDE_ORBIT, outOfReach } from '../../catalogue/techniques/reach'
 import { dayInWords } from '../../screening/asking/days'
-import {
-  deviceOf,
-  techniqueOf,
-  techniqueToday,
-  type DoneAs,
-} from '../../catalogue/techniques/ownWay'
+import { deviceOf, doneAs, rowFor, type DoneAs } from '../../catalogue/techniques/ownWay'
 import type { Technique, TechniqueId } from '../../catalogue/techniques/techniques'
 import { GROUPS } from '../../face/regions'
 import { REGION_IDS, type RegionId } from '../../face/zones'
@@ -43,20 +38,7 @@ export function allowance(
   bottles: (kind: ProductKind) => readonly Choice[] = (kind) =>
     usableProducts(kind, input, rows, bars),
 ): Allowance {
-  return narrowedBy(rowFor(way, input), input, bars, rows, bottles)
-}
-
-/** A technique as it is done: as the step says, or as it would be done today. */
-const rowFor = (way: TechniqueId | DoneAs, input: PlanInput): Technique =>
-  typeof way === 'string' ? techniqueToday(way, input) : techniqueOf(way)
-
-function narrowedBy(
-  technique: Technique,
-  input: PlanInput,
-  bars: readonly Bar[],
-  rows: readonly Adaptation[],
-  bottles: (kind: ProductKind) => readonly Choice[],
-): Allowance {
+  const technique = rowFor(way, input)
   const draft = new Draft(technique, input)
   draft.byHouse()
   draft.byTools()
@@ -298,7 +280,7 @@ export function allowances(input: PlanInput): AllowStep {
   const bars = stopping(input.verdict)
   const bottles = once((kind: ProductKind) => usableProducts(kind, input, ADAPTATIONS, bars))
   const of = once((technique: Technique) =>
-    narrowedBy(technique, input, bars, ADAPTATIONS, bottles),
+    allowance(doneAs(technique), input, bars, ADAPTATIONS, bottles),
   )
   return (way) => of(rowFor(way, input))
 }

@@ -31,7 +31,7 @@ export function layWords(
   nameOf: (key: string) => string,
   planned: string | undefined,
 ): string {
-  if (!next.inTime) return 'What is still to go on cannot come off in time: leave it out.'
+  if (!next.inTime) return 'The next mask would not come off in time: leave it out.'
   if (!next.first) return ''
   const name = nameOf(next.first.key)
   const waits = next.begin > 0 ? `, in ${next.begin} min` : ''

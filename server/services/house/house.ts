@@ -93,7 +93,10 @@ export async function readHouse(): Promise<HousePage> {
       ...device,
       parts: parts.filter(({ deviceId }) => deviceId === device.id).map(partLine),
     })),
-    ownKinds: kinds.map(({ device: { id: kind, name } }) => ({ kind, name })),
+    ownKinds: kinds.map(({ device: { id: kind, name }, retiredAt }) => ({
+      ...{ kind, name },
+      retired: retiredAt !== null,
+    })),
     people: people.map(({ id, name, email, role, active, passwordHash, ...own }) => ({
       id,
       name,

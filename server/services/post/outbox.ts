@@ -216,5 +216,5 @@ export async function decide(me: Staff, id: string, does: 'again' | 'stop'): Pro
     .set(set)
     .where(and(eq(messages.id, id), eq(messages.status, 'waiting')))
     .returning({ id: messages.id })
-  if (done.length === 0) throw conflict('It is not waiting any more.')
+  if (done.length === 0) throw conflict('It is no longer waiting.')
 }

@@ -21,7 +21,7 @@ function repeated(word: string): string {
 /** @throws ProblemError 422 for a password that is tried first */
 export function refuseCommon(password: string): void {
   if (isCommon(password) || repeated(password).length <= LEAST_REPEATED)
-    throw refused('This password is among those that are tried first: take another.', [
+    throw refused('This password is a common one: choose another.', [
       { field: 'password', given: 'a common one', allowed: 'four words are good' },
     ])
 }

@@ -133,7 +133,7 @@ export async function changeStaff(
   body: z.infer<typeof staffPatch>,
 ): Promise<void> {
   if (id === me.id && (!body.active || body.role !== 'owner'))
-    throw refused('You cannot take your own keys away: another owner does that.')
+    throw refused('You cannot remove your own role of owner: another owner does that.')
   const email = body.email.toLowerCase()
   const { role, again, ...person } = body
   const [before] = await database().select().from(staff).where(eq(staff.id, id))
@@ -163,7 +163,7 @@ async function mustHoldNothing(tx: Transaction, id: string): Promise<void> {
     .where(and(eq(visits.staffId, id), inArray(visits.status, open)))
     .limit(1)
   if (held)
-    throw refused('Visits are still in their hands: move them to a therapist, or seal them, first.')
+    throw refused('They still have open visits: first move these to a therapist, or seal them.')
 }
 
 /** An owner ends somebody's second factor, where its device and its codes are lost. */

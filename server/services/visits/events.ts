@@ -43,7 +43,7 @@ function byTheHouse(taps: readonly Tap[], sentAt: number | undefined): Tap[] {
     throw new ProblemError(
       422,
       'Not yet',
-      'A tap lies in the future: check the clock of this device.',
+      'A tap is dated in the future: check the clock of this device.',
       [{ field: 'events', given: String(late.at), allowed: 'a moment that has been' }],
     )
   return [...taps]
