@@ -2,6 +2,7 @@
 const ROOMS = [
   'units',
   'once',
+  'words',
   'face',
   'shapes',
   'catalogue',
@@ -25,7 +26,7 @@ const ROOMS = [
   'stock',
   'rows',
 ]
-const FILES = ['units', 'shapes', 'once']
+const FILES = ['units', 'shapes', 'once', 'words']
 const within = (room) => (FILES.includes(room) ? `^core/${room}\\.ts$` : `^core/${room}/`)
 const downhill = ROOMS.map((room, i) => ({
   name: `core-${room}`,

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { howMany } from '#core/words'
 import { useEventListener } from '@vueuse/core'
 import { SOUNDS, useTablet, type Sound } from '~/composables/tablet'
 import { playTone } from '~/composables/room/sounds'
@@ -58,9 +59,7 @@ const SOUND_WORDS: Readonly<Record<Sound, string>> = {
       </div>
       <p v-if="trouble" role="alert" class="tag stop">{{ trouble }}</p>
       <p v-if="pedal !== '' && !learning" role="status">
-        {{
-          heard === 0 ? 'Press it to try it.' : `Heard ${heard} ${heard === 1 ? 'time' : 'times'}.`
-        }}
+        {{ heard === 0 ? 'Press it to try it.' : `Heard ${howMany(heard, 'time')}.` }}
       </p>
     </section>
     <section class="panel stack">

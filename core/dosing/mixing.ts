@@ -1,3 +1,4 @@
+import { howMany } from '../words'
 import { WASTE_PERCENT, WATER_DROP_ML, MEASURE_PARTS } from '../catalogue/rules/dosing'
 import { ALL_PERCENT, ML_PER_TEASPOON, percentOf, ROUNDING } from '../units'
 import { KITCHEN_LIFE_ROWS } from '../catalogue/products/kitchen'
@@ -130,7 +131,7 @@ function measureOf(
     return {
       each: WATER_DROP_ML,
       share: 1,
-      say: (count) => `${count} ${count === 1 ? 'drop' : 'drops'}`,
+      say: (count) => howMany(count, 'drop'),
     }
   return { each: 1 / density, share: MEASURE_PARTS.scoop, say: (count) => `${count} g` }
 }

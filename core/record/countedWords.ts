@@ -1,3 +1,4 @@
+import { howMany } from '../words'
 import { TECHNIQUES } from '../catalogue/techniques/techniques'
 import type { RecordLine } from './build'
 
@@ -19,10 +20,10 @@ export function countedWords({
   Partial<Pick<RecordLine, 'passes'>>): string {
   return [
     pads && pads.length > 0 ? `pads ${pads.join(', ')}` : '',
-    water === undefined ? '' : `water added ${water} ${water === 1 ? 'time' : 'times'}`,
+    water === undefined ? '' : `water added ${howMany(water, 'time')}`,
     fittings.join(', then '),
     settingWords(technique, setting),
-    passes ? `${passes} ${passes === 1 ? 'pass' : 'passes'}` : '',
+    passes ? howMany(passes, 'pass') : '',
     dwellMinutes === undefined ? '' : `rested ${dwellMinutes} min`,
     deviceLevel === undefined ? '' : `device at ${deviceLevel}`,
     felt === undefined ? '' : `felt ${felt}`,

@@ -1,3 +1,4 @@
+import { howMany } from '../words'
 import type { RecordDraft, RecordLine } from '../record/build'
 import { isMain, shortName } from '../catalogue/techniques/traits'
 import { TECHNIQUES, TECHNIQUE_IDS, type TechniqueId } from '../catalogue/techniques/techniques'
@@ -82,7 +83,7 @@ export function lastTimeWords({
     dwell === undefined ? '' : `rested ${dwell}`,
     setting === undefined || !dial ? '' : `${dial.label.toLowerCase()} ${setting} ${dial.unit}`,
     millilitres === undefined ? '' : `${millilitres} mL`,
-    pads === undefined ? '' : `${pads} ${pads === 1 ? 'pad' : 'pads'}`,
+    pads === undefined ? '' : howMany(pads, 'pad'),
     water === undefined ? '' : `water added ${water} times`,
     drank.length === 0 ? '' : `${nameRegions(drank)} absorbed it at once`,
     feltWords(felt),

@@ -1,3 +1,4 @@
+import { howMany } from '../words'
 import { CONSENTS, type ConsentId } from '../catalogue/consultation/consents'
 import type { PlanStep } from '../catalogue/techniques/step'
 import { checkPlan } from '../planning/checks/check'
@@ -36,9 +37,7 @@ export function openInAsk({ verdict, steps, consented, signed, age }: AskSource)
   const count = verdict.open.length
   return [
     ...(known ? [known.sentence] : []),
-    ...(count > 0
-      ? [`${count} ${count === 1 ? 'question is' : 'questions are'} not answered.`]
-      : []),
+    ...(count > 0 ? [`${howMany(count, 'question is')} not answered.`] : []),
     ...(unsure ? [unsure.sentence] : []),
     ...unsignedWords(unsigned, signed && needsGuardian(age)),
   ]

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { howMany } from '#core/words'
 defineProps<{ unsent: number }>()
 const emit = defineEmits<{ stay: []; leave: [] }>()
 </script>
@@ -8,8 +9,8 @@ const emit = defineEmits<{ stay: []; leave: [] }>()
     <VCard class="pa-5">
       <h2>Something on this device is not saved yet</h2>
       <p class="my-3">
-        {{ unsent }} {{ unsent === 1 ? 'draft or tap has' : 'drafts or taps have' }} not reached the
-        server. Signing out wipes them from this device.
+        {{ howMany(unsent, 'draft or tap has') }} not reached the server. Signing out wipes them
+        from this device.
       </p>
       <div class="row">
         <VBtn color="primary" @click="emit('stay')">Stay</VBtn

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { howMany } from '#core/words'
 import type { WeekDay } from '#contracts/replies/house'
 import { isoDayWords } from '~/composables/dates'
 import { BASIN_COLOURS } from '~/theme/colours'
@@ -15,11 +16,7 @@ const empty = computed(() => {
 })
 const shutWord = computed(() => props.own.shut ?? (props.own.openMinutes === 0 ? 'shut' : ''))
 const title = computed(() =>
-  [
-    isoDayWords(props.own.day),
-    `${props.own.visits} ${props.own.visits === 1 ? 'visit' : 'visits'}`,
-    shutWord.value,
-  ]
+  [isoDayWords(props.own.day), howMany(props.own.visits, 'visit'), shutWord.value]
     .filter(Boolean)
     .join(', '),
 )

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { howMany } from '#core/words'
 import { mdiMapMarkerPlusOutline, mdiPrinterOutline } from '@mdi/js'
 import type { DayPage } from '#contracts/replies/day'
 import type { WeekDay } from '#contracts/replies/house'
@@ -14,7 +15,7 @@ const props = defineProps<{
 defineEmits<{ drop: [visitId: string, day: string]; add: [] }>()
 const heading = computed(() => (props.page ? fullDay(noonOf(props.page.day), 'UTC') : 'Day'))
 const counted = computed(() => {
-  const count = `${props.visits} ${props.visits === 1 ? 'visit' : 'visits'}`
+  const count = howMany(props.visits, 'visit')
   const shut = props.page?.shut ? `, shut: ${props.page.shut}` : ''
   return `${count}, ${props.page?.cleaningMinutes ?? 0} min cleaning after each${shut}`
 })

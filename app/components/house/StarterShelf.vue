@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { howMany } from '#core/words'
 import { KIND_NAMES, PRODUCT_KINDS } from '#core/catalogue/kinds'
 import { notStarted, STARTER_DAYS, STARTER_SHELF } from '#core/catalogue/products/starter'
 import { useAttempt } from '~/composables/attempt'
@@ -11,7 +12,7 @@ const api = useApi()
 const { busy, trouble, attempt } = useAttempt()
 const missing = notStarted(PRODUCT_KINDS).join(', ')
 const kinds = STARTER_SHELF.map(({ kind }) => KIND_NAMES[kind]).join(', ')
-const count = computed(() => `${props.products} ${props.products === 1 ? 'product' : 'products'}`)
+const count = computed(() => howMany(props.products, 'product'))
 const putUp = () =>
   attempt(async () => {
     await api('/api/shelf/starter', { method: 'POST' })

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { howMany } from '#core/words'
 import { mdiPin, mdiPinOutline } from '@mdi/js'
 import { handOf, methodOf } from '#core/catalogue/schools/schools'
 import { offByLabel } from '#core/tray/linen'
@@ -137,9 +138,7 @@ const passOn = (edits: Edit[]) => emit('edit', edits)
       @compare="emit('compare')"
     />
     <details v-if="waits.length" class="waiting">
-      <summary>
-        Not before: {{ waits.length }} {{ waits.length === 1 ? 'kind' : 'kinds' }} of work
-      </summary>
+      <summary>Not before: {{ howMany(waits.length, 'kind') }} of work</summary>
       <NotBefore :waits="waits" />
     </details>
     <PlanSums :steps="steps" :input="input" :check="check" />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { nounOf } from '#core/words'
 import type { PlanStep } from '#core/catalogue/techniques/step'
 import type { Check } from '#core/planning/checks/check'
 import type { PlanInput } from '#core/planning/input'
@@ -29,7 +30,7 @@ const count = computed(() => props.check.findings.length)
     </div>
     <div :class="{ bad: stopped }">
       <dt>{{ count }}</dt>
-      <dd>{{ count === 1 ? 'finding' : 'findings' }}</dd>
+      <dd>{{ nounOf(count, 'finding') }}</dd>
     </div>
   </dl>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { howMany } from '#core/words'
 import type { ChainStep } from '#contracts/replies/practice'
 import { sayProblem, useApi } from '~/composables/useApi'
 
@@ -34,7 +35,7 @@ const words = computed(() => {
   if (step.brokenAmendment !== null) return `broken at amendment ${step.brokenAmendment}`
   if (!step.done) return `${step.walked} of ${step.total} seals checked, all valid so far`
   if (step.total === 0) return 'no seal yet'
-  return `${step.total} ${step.total === 1 ? 'seal valid' : 'seals, all valid'}`
+  return howMany(step.total, 'seal valid')
 })
 const tone = computed(() => {
   if (!last.value?.done) return ''
@@ -46,9 +47,7 @@ const tone = computed(() => {
   <div>
     <p class="tag" :class="tone" aria-live="polite">{{ words }}</p>
     <p v-if="trouble" role="alert" class="tag stop">{{ trouble }}</p>
-    <p v-if="last?.done && erased" class="soft">
-      {{ erased }} {{ erased === 1 ? 'part' : 'parts' }} erased.
-    </p>
+    <p v-if="last?.done && erased" class="soft">{{ howMany(erased, 'part') }} erased.</p>
     <SignedHead />
   </div>
 </template>

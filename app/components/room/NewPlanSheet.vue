@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { howMany } from '#core/words'
 import { techniqueOf } from '#core/catalogue/techniques/ownWay'
 import type { StepChange } from '#core/planning/steps/edit'
 import { useRoom } from '~/stores/room'
@@ -11,7 +12,7 @@ const title = computed(() => {
   if (room.thinking) return 'Planning what is left…'
   const count = changes.value.length
   if (count === 0) return 'Nothing needs to change'
-  return `${count} ${count === 1 ? 'step changes' : 'steps change'}`
+  return howMany(count, 'step changes')
 })
 const words = (change: StepChange) =>
   change.change === 'changed' ? change.text : `${change.change}, ${change.text}`

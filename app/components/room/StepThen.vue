@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { howMany } from '#core/words'
 import { techniqueOf } from '#core/catalogue/techniques/ownWay'
 import { nameRegions } from '#core/face/regions'
 import type { RegionId } from '#core/face/zones'
@@ -19,7 +20,7 @@ const sent = computed(() => {
   if (room.line === 'sent') return 'saved, all taps sent'
   if (room.line === 'sending') return 'sending'
   const count = room.unsent.length
-  return `${count} ${count === 1 ? 'tap' : 'taps'} kept here, sent when the server answers`
+  return `${howMany(count, 'tap')} kept here, sent when the server answers`
 })
 const emit = defineEmits<{ fit: [] }>()
 const next = computed(() => (room.next ? techniqueOf(room.next).name.toLowerCase() : 'finished'))

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { howMany } from '#core/words'
 import { accepts } from '#core/visit/accepts'
 import {
   PATCH_PLACES,
@@ -91,9 +92,9 @@ const put = (productId: string) =>
   })
 const read = (testId: string, result: 'clear' | 'reaction') =>
   act(() => visit.send('/patch-reads', 'POST', { id: crypto.randomUUID(), testId, result }))
-const howMany = computed(() => {
+const summary = computed(() => {
   const count = lines.value.length
-  if (count > 0) return `${count} ${count === 1 ? 'product' : 'products'}`
+  if (count > 0) return howMany(count, 'product')
   return visit.input?.profile.confidence === 0 ? 'known once the skin is read' : 'none needed'
 })
 </script>
@@ -103,7 +104,7 @@ const howMany = computed(() => {
     <summary>
       <h2>
         Patch tests
-        <span class="soft count">{{ howMany }}</span>
+        <span class="soft count">{{ summary }}</span>
       </h2>
     </summary>
     <div class="stack mt-3">

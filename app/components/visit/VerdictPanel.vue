@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { howMany } from '#core/words'
 import { DRANK_RULE } from '#core/catalogue/products/watering'
 import { CONTRAINDICATIONS } from '#core/catalogue/consultation/contraindications'
 import { FINDINGS } from '#core/catalogue/consultation/findings'
@@ -81,7 +82,7 @@ const lowered = computed(() => {
       ? []
       : [`${nameOf(rule)}${doubt(rule)}`],
   )
-  const unknown = open.length === 1 ? 'one question is open' : `${open.length} questions are open`
+  const unknown = howMany(open.length, 'question is open')
   return [...told, ...(open.length > 0 ? [unknown] : [])].join(', ')
 })
 const lifts = computed(() => visit.bundle?.lifts ?? [])
@@ -133,10 +134,10 @@ const firstShelved = computed(() => {
     </div>
     <details v-if="shelved.length" class="shelved">
       <summary>
-        <b
-          >{{ shelved.length }} {{ shelved.length === 1 ? 'product stays' : 'products stay' }} on
-          the shelf</b
-        ><br /><span class="soft">{{ firstShelved }}</span>
+        <b>{{ howMany(shelved.length, 'product stays') }} on the shelf</b><br /><span
+          class="soft"
+          >{{ firstShelved }}</span
+        >
       </summary>
       <ul class="plainlist">
         <li v-for="product in shelved" :key="product.id">
@@ -158,8 +159,7 @@ const firstShelved = computed(() => {
       </ul>
     </div>
     <p v-if="verdict.open.length" class="tag watch">
-      {{ verdict.open.length }} {{ verdict.open.length === 1 ? 'question' : 'questions' }} open:
-      until answered, each counts as ask before
+      {{ howMany(verdict.open.length, 'question') }} open: until answered, each counts as ask before
     </p>
     <p
       v-else-if="!known.length && !stopped.length && !asking.length && !waits.length"

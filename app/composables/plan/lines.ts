@@ -1,3 +1,4 @@
+import { howMany } from '#core/words'
 import type { PlanStep } from '#core/catalogue/techniques/step'
 import { techniqueOf } from '#core/catalogue/techniques/ownWay'
 import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
@@ -19,8 +20,7 @@ export function detailOf(step: PlanStep, input: PlanInput): string {
   const amount = item && step.regions.length > 0 ? doseOf(step, item.product, input).words : ''
   return [placeOf(step), amount, passesOf(step), settingOf(step)].filter(Boolean).join(' · ')
 }
-const passesOf = ({ passes }: PlanStep): string =>
-  passes ? `${passes} ${passes === 1 ? 'pass' : 'passes'}` : ''
+const passesOf = ({ passes }: PlanStep): string => (passes ? howMany(passes, 'pass') : '')
 function settingOf({ technique, setting }: PlanStep): string {
   const own = TECHNIQUES[technique].setting
   if (!own || setting === undefined) return ''

@@ -1,3 +1,4 @@
+import { howMany } from '#core/words'
 import { scanned } from '#contracts/scannedCode'
 import { asCounted, countedIn } from '#core/dosing/byHand'
 import type { Product } from '#core/catalogue/products/products'
@@ -16,7 +17,7 @@ export interface DeliveryLine {
   /** Why it could not come in. */
   problem?: unknown
 }
-export const bottlesOf = (count: number) => `${count} ${count === 1 ? 'bottle' : 'bottles'}`
+export const bottlesOf = (count: number) => howMany(count, 'bottle')
 
 /** The sheet of a delivery: what is scanned becomes a line, then all lines come in. */
 export function useDelivery() {

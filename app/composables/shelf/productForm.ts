@@ -1,3 +1,4 @@
+import { howMany } from '#core/words'
 import { fromHundredths, toHundredths } from '#core/units'
 import { PRODUCT_KINDS } from '#core/catalogue/kinds'
 import { USUAL_OPEN_MONTHS, type Product } from '#core/catalogue/products/products'
@@ -78,7 +79,7 @@ export function useProductForm(row?: ShelfRow) {
     const label = [form.label, ...parts].flatMap(readLabel)
     if (label.length === 0) return 'Without its label nothing can be held against allergies.'
     const flagged = ingredientsIn(label).map((own) => INGREDIENTS[own].name)
-    const read = `${label.length} ${label.length === 1 ? 'ingredient' : 'ingredients'} read`
+    const read = `${howMany(label.length, 'ingredient')} read`
     return flagged.length > 0
       ? `${read}. Flagged: ${flagged.join(', ')}.`
       : `${read}, none of them flagged.`

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { howMany } from '#core/words'
 import type { ImportLine } from '#contracts/replies/clientFile'
 import { IMPORT_FIELDS, type Mapping } from '#contracts/addressBook/columns'
 import { ENCODING_IDS, ENCODINGS, type Encoding } from '#contracts/addressBook/text'
@@ -36,9 +37,12 @@ async function choose(event: Event) {
 }
 const remap = (to: Mapping) => attempt(() => reading.remap(to))
 const recode = (to: Encoding) => attempt(() => reading.recode(to))
-const words = (count: number) => `${count} ${count === 1 ? 'client' : 'clients'}`
+const words = (count: number) => howMany(count, 'client')
+/** Said while it runs: all of it comes in, or none. */
+const taking = ref('')
 const take = () =>
   attempt(async () => {
+    taking.value = `Importing ${howMany(good.value.length, 'client')}. You may leave this page: it goes on.`
     const body = {
       id: crypto.randomUUID(),
       rows: good.value.map(({ fields }) => ({ id: crypto.randomUUID(), ...fields })),
@@ -50,6 +54,8 @@ const take = () =>
     done.value = `${words(clients)} imported.`
     reading.forget()
     await refresh()
+  }).finally(() => {
+    taking.value = ''
   })
 const undo = (id: string) =>
   attempt(async () => {
@@ -77,6 +83,7 @@ const undo = (id: string) =>
     </label>
     <p v-if="trouble" role="alert" class="tag stop">{{ trouble }}</p>
     <p v-if="done" role="status" class="tag good">{{ done }}</p>
+    <p v-else-if="taking" role="status" class="tag calm">{{ taking }}</p>
     <template v-if="file">
       <div class="row">
         <VSelect

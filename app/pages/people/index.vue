@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { howMany } from '#core/words'
 import { mdiArrowDown, mdiArrowUp, mdiMagnify, mdiPlus } from '@mdi/js'
 import { refDebounced } from '@vueuse/core'
 import { isoDayWords } from '~/composables/dates'
@@ -51,7 +52,7 @@ async function added(id: string) {
 }
 const counted = computed(() => {
   const total = list.value?.total ?? 0
-  return `${total} ${total === 1 ? 'person' : 'people'}${sought.value || tag.value ? ' found' : ''}`
+  return `${howMany(total, 'person')}${sought.value || tag.value ? ' found' : ''}`
 })
 const nobody = computed(() =>
   sought.value || tag.value ? 'No client matches.' : 'No clients yet. Add your first client.',

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { howMany } from '#core/words'
 import { KIND_NAMES } from '#core/catalogue/kinds'
 import { asCounted, countedIn } from '#core/dosing/byHand'
 import { useAttempt } from '~/composables/attempt'
@@ -39,7 +40,7 @@ const wrong = (lotId: string) => {
   return typed !== '' && !(number(typed) >= 0) ? ['a number'] : []
 }
 const bad = computed(() => counted.value.some(({ millilitres }) => !(millilitres >= 0)))
-const bottles = (count: number) => `${count} ${count === 1 ? 'bottle' : 'bottles'}`
+const bottles = (count: number) => howMany(count, 'bottle')
 const keep = () =>
   attempt(async () => {
     const body = {

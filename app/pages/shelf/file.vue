@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { howMany } from '#core/words'
 import { readCsv, type ReadFile } from '#contracts/addressBook/csv'
 import { encodingOf, textOf } from '#contracts/addressBook/text'
 import {
@@ -32,10 +33,9 @@ const body = computed(() => ({
   change: rows.value.flatMap(({ change }) => change ?? []),
 }))
 const bad = computed(() => rows.value.filter(({ wrong }) => wrong.length > 0).length)
-const words = (count: number, what: string) => `${count} ${what}${count === 1 ? '' : 's'}`
 const doing = computed(
   () =>
-    `Import ${words(body.value.add.length, 'new product')}, change ${words(body.value.change.length, 'product')}`,
+    `Import ${howMany(body.value.add.length, 'new product')}, change ${howMany(body.value.change.length, 'product')}`,
 )
 const columns = PRODUCT_COLUMNS.map((value) => ({ value, title: value }))
 
@@ -61,7 +61,7 @@ const take = () =>
       method: 'POST',
       body: body.value,
     })
-    done.value = `${words(said.added, 'product')} imported, ${said.changed} changed.`
+    done.value = `${howMany(said.added, 'product')} imported, ${said.changed} changed.`
     file.value = null
   })
 const out = () =>
@@ -125,7 +125,7 @@ const out = () =>
           @click="take"
           >{{ doing }}</VBtn
         >
-        <span v-if="bad" class="soft">{{ words(bad, 'row') }} cannot be imported.</span>
+        <span v-if="bad" class="soft">{{ howMany(bad, 'row') }} cannot be imported.</span>
       </div>
     </template>
   </div>

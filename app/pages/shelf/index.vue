@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { howMany } from '#core/words'
 import { INGREDIENTS, ingredientsIn } from '#core/catalogue/products/ingredients'
 import { KIND_NAMES } from '#core/catalogue/kinds'
 import type { ShelfLot, ShelfRow } from '#contracts/replies/shelf'
@@ -36,7 +37,7 @@ const nothing = computed(() => {
 })
 const counted = computed(() => {
   const total = data.value?.total ?? 0
-  return `${total} ${total === 1 ? 'product' : 'products'}${sought.value ? ' found' : ''}`
+  return `${howMany(total, 'product')}${sought.value ? ' found' : ''}`
 })
 const lowWords = (row: ShelfRow) =>
   `${Math.round(row.leftMillilitres)} mL left, order at ${row.reorderMillilitres} mL`
@@ -48,8 +49,7 @@ function strength(product: Product): string {
   const { percent, name } = product.acid
   return `${percent} % ${name} acid, ${sour || 'pH not known'}: ${freeAcidOf(product).toFixed(1)} % free`
 }
-const suspectedWords = (count: number) =>
-  `suspected of ${count === 1 ? 'a reaction' : `${count} reactions`}`
+const suspectedWords = (count: number) => `suspected of ${howMany(count, 'reaction')}`
 const left = (lot: Lot) => (data.value ? daysBetween(data.value.today, lot.expires) : 0)
 function activesOf(product: Product): string {
   const names = ingredientsIn(product.inci).map((active) => INGREDIENTS[active].name)

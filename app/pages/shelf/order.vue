@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { howMany } from '#core/words'
 import type { OrderPage } from '#contracts/replies/shelf'
 import Papa from 'papaparse'
 import { STOCK } from '#core/catalogue/rules/stock'
@@ -23,7 +24,7 @@ const toOrder = computed(() => (data.value?.lines ?? []).filter(({ packs }) => p
 const sum = computed(() => toOrder.value.reduce((total, line) => total + line.cents, 0))
 const money = (amount: number) => cents(amount, data.value?.currency ?? 'EUR')
 const ml = (amount: number) => `${Math.round(amount)} mL`
-const packs = (count: number) => `${count} ${count === 1 ? 'pack' : 'packs'}`
+const packs = (count: number) => howMany(count, 'pack')
 const unusedWords = ({ code, day, millilitres }: OrderPage['lines'][number]['unused'][number]) =>
   `${ml(millilitres)} of ${code} will be over on ${isoDayWords(day)}`
 function takeFile() {
@@ -61,8 +62,7 @@ function takeFile() {
         <div class="between">
           <h2>
             <template v-if="toOrder.length"
-              >{{ toOrder.length }} {{ toOrder.length === 1 ? 'product' : 'products' }},
-              {{ money(sum) }}</template
+              >{{ howMany(toOrder.length, 'product') }}, {{ money(sum) }}</template
             ><template v-else>Nothing has to be ordered</template>
           </h2>
           <VSwitch v-model="all" label="Everything on the shelf" hide-details density="compact" />

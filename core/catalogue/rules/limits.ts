@@ -1,3 +1,4 @@
+import { howMany } from '../../words'
 /** What may be limited over all work of a visit: minutes, passes, per cent of the tolerance. */
 export interface Limit {
   /** Minutes of steam or any heat. */
@@ -20,7 +21,7 @@ export const LIMIT_WORDS: Readonly<
     notAbove: (value) => `steam not longer than ${value} min`,
   },
   passesMost: {
-    most: (value) => `${value} ${value === 1 ? 'pass' : 'passes'} at most`,
+    most: (value) => `${howMany(value, 'pass')} at most`,
     notAbove: (value) => `not more than ${value} passes`,
   },
   tolerancePercent: {

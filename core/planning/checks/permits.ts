@@ -1,3 +1,4 @@
+import { howMany } from '../../words'
 import type { FamilyId } from '../../catalogue/kinds'
 import { familiesInPairs } from '../../catalogue/products/families'
 import { PAIRS, type Pair } from '../../catalogue/rules/pairs'
@@ -122,7 +123,7 @@ function passFindings(step: PlanStep, allowance: Allowance, rules: Rules): PlanF
     {
       key: step.key,
       mends: [
-        set(step, `${allowance.passesMost} ${allowance.passesMost === 1 ? 'pass' : 'passes'}`, {
+        set(step, howMany(allowance.passesMost, 'pass'), {
           passes: allowance.passesMost,
         }),
       ],

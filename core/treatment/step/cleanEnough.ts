@@ -1,3 +1,4 @@
+import { howMany } from '../../words'
 import { PADDED } from '../../catalogue/rules/room'
 import { CLEANSE_AGAIN } from '../../catalogue/techniques/roles'
 import { asWorn, takeOff, type MakeUpId } from '../../catalogue/consultation/makeUp'
@@ -82,4 +83,4 @@ export function cleanEnough(
         : ` This make-up usually takes ${wipes(expected)}.`
   return { act: 'wipeAgain', say: `Wipe again with a fresh pad.${known}`, rule }
 }
-const wipes = (count: number) => `${count} ${count === 1 ? 'pad' : 'pads'}`
+const wipes = (count: number) => howMany(count, 'pad')

@@ -1,3 +1,4 @@
+import { nounOf } from '../../words'
 import type { Counter } from '../../catalogue/techniques/technique'
 import type { PlanStep } from '../../catalogue/techniques/step'
 import { techniqueOf } from '../../catalogue/techniques/ownWay'
@@ -69,18 +70,8 @@ export function missedZones({ regions, done, least, what }: ZoneCount): string |
   return `${nameRegions(missed)}: not ${least} ${many(what, least)} yet`
 }
 
-const PLURALS: Readonly<Record<ZoneCount['what'], string>> = {
-  pass: 'passes',
-  stroke: 'strokes',
-  glide: 'glides',
-  direction: 'directions',
-  round: 'rounds',
-  coat: 'coats',
-  try: 'tries',
-}
 /** What is counted, as one or as several. */
-export const many = (what: ZoneCount['what'], count: number): string =>
-  count === 1 ? what : PLURALS[what]
+export const many = (what: ZoneCount['what'], count: number): string => nounOf(count, what)
 /** "1 pass a zone planned, 2 at most": what is counted, in words. */
 export const countWords = ({ what, least, most }: Pick<ZoneCount, 'what' | 'least' | 'most'>) =>
   least === most
