@@ -224,4 +224,10 @@ em {
     display: none;
   }
 }
+@media (forced-colors: active) {
+  .visit::before,
+  .visit::after {
+    display: none;
+  }
+}
 </style>

@@ -183,4 +183,9 @@ const let_go = (event: PointerEvent) => {
 .dark .chosen:not(:focus-visible) {
   stroke: var(--glow);
 }
+@media (forced-colors: active) {
+  .face > g > text {
+    fill: CanvasText;
+  }
+}
 </style>

@@ -10,6 +10,7 @@ import {
 } from '#core/catalogue/kinds'
 import { ALSO_FAMILIES } from '#core/catalogue/techniques/ownWay'
 import { TECHNIQUE_IDS, TECHNIQUES } from '#core/catalogue/techniques/techniques'
+import { ALL_PERCENT } from '#core/units'
 import { useAttempt } from '~/composables/attempt'
 import { fieldProblem, useApi } from '~/composables/useApi'
 
@@ -27,7 +28,7 @@ const form = reactive({
   most: text(kind?.levels?.most),
   step: text(kind?.levels?.step),
   also: [...(kind?.also ?? [])],
-  loadPercent: text(kind?.loadPercent ?? 100),
+  loadPercent: text(kind?.loadPercent ?? ALL_PERCENT),
   medium: kind?.medium ?? null,
   cleaning: kind?.cleaning ?? '',
 })

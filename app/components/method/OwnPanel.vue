@@ -4,6 +4,7 @@ import { DEVICE_NAMES, FAMILY_NAMES, KIND_NAMES } from '#core/catalogue/kinds'
 import type { OwnKind } from '#core/catalogue/techniques/ownShapes'
 import { TECHNIQUES, type OwnWay } from '#core/catalogue/techniques/techniques'
 import { nameRegions } from '#core/face/regions'
+import { ALL_PERCENT } from '#core/units'
 import { useAttempt } from '~/composables/attempt'
 import { useApi } from '~/composables/useApi'
 
@@ -38,7 +39,7 @@ const ofKind = ({ from, levels, also, loadPercent, medium }: OwnKind) =>
     `works like a ${DEVICE_NAMES[from]}`,
     levels ? `set to ${levels.least} to ${levels.most}, in steps of ${levels.step}` : '',
     also.length === 0 ? '' : `also counts as ${also.map((id) => FAMILY_NAMES[id]).join(', ')}`,
-    loadPercent === 100 ? '' : `skin load ${loadPercent} %`,
+    loadPercent === ALL_PERCENT ? '' : `skin load ${loadPercent} %`,
     medium ? `needs ${KIND_NAMES[medium]}` : '',
   ]
     .filter(Boolean)
@@ -144,7 +145,7 @@ const kinds = computed(() =>
 }
 .sides {
   display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(340px, 1fr));
+  grid-template-columns: repeat(auto-fit, minmax(min(340px, 100%), 1fr));
   gap: 16px;
   align-items: start;
 }
@@ -154,5 +155,10 @@ const kinds = computed(() =>
 }
 .plainlist li > :last-child {
   flex: none;
+}
+@media (max-width: 600px) {
+  .plainlist li {
+    flex-wrap: wrap;
+  }
 }
 </style>

@@ -225,4 +225,9 @@ function onKey(event: KeyboardEvent, place: number) {
     display: none;
   }
 }
+@media (forced-colors: active) {
+  .skin div {
+    forced-color-adjust: none;
+  }
+}
 </style>

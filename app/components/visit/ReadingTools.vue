@@ -165,4 +165,18 @@ p {
 .notice .small {
   flex: 1 1 100%;
 }
+/* A grade is known by its colour on the face: it keeps it where a theme sets all others. */
+@media (forced-colors: active) {
+  .grades label {
+    forced-color-adjust: none;
+    background: Canvas;
+    color: CanvasText;
+    border-color: CanvasText;
+    border-left-color: var(--tone);
+  }
+  label.on {
+    outline: 3px solid Highlight;
+    outline-offset: -3px;
+  }
+}
 </style>

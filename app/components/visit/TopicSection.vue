@@ -74,6 +74,17 @@ const maySweep = computed(
   padding: 0 8px;
   margin-left: -4px;
 }
+@media (max-width: 600px) {
+  .fold {
+    height: auto;
+    min-height: 44px;
+    max-width: 100%;
+    text-align: left;
+  }
+  .fold :deep(.v-btn__content) {
+    white-space: normal;
+  }
+}
 .count {
   font-family: var(--sans);
   font-size: 0.9rem;

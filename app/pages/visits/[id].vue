@@ -99,6 +99,7 @@ const stops = computed(() =>
   }
   .top > :last-child {
     flex: 1 1 100%;
+    align-items: center;
   }
 }
 .tight {
@@ -169,6 +170,11 @@ const stops = computed(() =>
   border-radius: 50%;
   border: 2px solid var(--oak-grain);
   background: var(--paper);
+}
+@media (forced-colors: active) {
+  .stops i {
+    forced-color-adjust: none;
+  }
 }
 .stops .done i {
   background: var(--oak-grain);
