@@ -6,9 +6,39 @@ import { clock } from '~/composables/dates'
 
 /** More rooms than these stand narrow, side by side. */
 export const ROOMS_WIDE = 3
-/** Pixels for one hour of the day; narrow cards need more lines. */
-const HOUR_PX = { wide: 62, narrow: 92 }
+/** Pixels for one hour of the day: as a rule, and at most; narrow cards need more lines. */
+const HOUR_PX = { wide: 62, narrow: 92, most: 240 }
+/** Letters of a name that fit on a line of its card. */
+const LETTERS = { wide: 18, narrow: 13 }
+/** Pixels of a line of a name, of the state that stands below it on a narrow card, of the menu, of the edge. */
+const CARD_PX = { line: 19, state: { wide: 0, narrow: 16 }, menu: 22, edge: 8 }
 const SIDE_PX = 30
+
+/** Lines that a name takes where so many letters fit on one; a longer word is broken. */
+function linesOf(name: string, letters: number): number {
+  let lines = 1
+  let used = 0
+  for (const word of name.split(' ')) {
+    if (used > 0 && used + 1 + word.length > letters) {
+      lines += 1
+      used = 0
+    }
+    lines += Math.max(0, Math.ceil(word.length / letters) - 1)
+    used += (used > 0 ? 1 : 0) + (word.length % letters || Math.min(word.length, letters))
+  }
+  return lines
+}
+
+/** The day is drawn so tall that every visit, however short, shows its whole name and its menu. */
+function hourPxOf({ rooms, visits }: DayPage): number {
+  const size = rooms.length > ROOMS_WIDE ? 'narrow' : 'wide'
+  const needed = visits.map(({ client, minutes }) => {
+    const name = linesOf(client, LETTERS[size]) * CARD_PX.line
+    const rest = CARD_PX.state[size] + CARD_PX.menu + CARD_PX.edge
+    return ((name + rest) / minutes) * HOUR_MINUTES
+  })
+  return Math.min(HOUR_PX.most, Math.max(HOUR_PX[size], ...needed.map(Math.ceil)))
+}
 
 /** A stretch of a room's day in which nothing is booked yet. */
 export interface OpenGap extends Stretch {
@@ -22,7 +52,7 @@ export const minuteWords = (minute: number): string =>
 /** Where everything of a day lies: by the hour, in the house's own time. */
 export function dayLayout(page: DayPage) {
   const { visits, timeZone, cleaningMinutes, open } = page
-  const hourPx = page.rooms.length > ROOMS_WIDE ? HOUR_PX.narrow : HOUR_PX.wide
+  const hourPx = hourPxOf(page)
   const minuteOf = (at: number) => {
     const [hour = 0, minute = 0] = clock(at, timeZone).split(':').map(Number)
     return hour * HOUR_MINUTES + minute

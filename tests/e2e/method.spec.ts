@@ -65,7 +65,7 @@ test('the house decides a point, keeps a plan as a protocol, plans by it, and pi
   await page.reload()
   await expect(said).toBeVisible()
   await page.getByRole('button', { name: 'Compare' }).click()
-  await expect(page.getByRole('heading', { name: /Beside the last visit/ })).toBeVisible({
+  await expect(page.getByRole('heading', { name: /Against the last visit/ })).toBeVisible({
     timeout: 30_000,
   })
   await page.getByRole('button', { name: 'Close' }).last().click()

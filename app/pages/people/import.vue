@@ -143,6 +143,9 @@ const undo = (id: string) =>
   padding: 20px 28px;
   max-width: 1100px;
 }
+.choose input {
+  max-width: 100%;
+}
 .choose {
   display: flex;
   gap: 14px;
