@@ -58,7 +58,9 @@ export const protocolSteps = z
   )
 export const protocolPost = z.strictObject({
   id,
-  name: said(60),
+  name: said(80),
+  /** The full protocol that this is the short one of. */
+  expressOf: id.nullable().default(null),
   note: line(300),
   steps: protocolSteps,
 })

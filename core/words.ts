@@ -29,6 +29,7 @@ const NOUNS = {
   round: ['round', 'rounds'],
   row: ['row', 'rows'],
   'seal valid': ['seal valid', 'seals, all valid'],
+  step: ['step', 'steps'],
   'step changes': ['step changes', 'steps change'],
   stroke: ['stroke', 'strokes'],
   tap: ['tap', 'taps'],

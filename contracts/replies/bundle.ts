@@ -195,7 +195,13 @@ export const visitBundle: z.ZodType<VisitBundle> = z.strictObject({
   lifts: z.array(lift),
   policy,
   protocols: z.array(
-    z.strictObject({ id, name: text, version: z.int(), steps: z.array(protocolStep) }),
+    z.strictObject({
+      id,
+      name: text,
+      expressOf: id.nullable(),
+      version: z.int(),
+      steps: z.array(protocolStep),
+    }),
   ),
   previousPlan: z.strictObject({ at, steps }).nullable(),
   patchTests: z.array(patchTest),

@@ -23,6 +23,7 @@ export const protocolStep: z.ZodType<ProtocolStep> = z.strictObject({
 const protocol = z.strictObject({
   id,
   name: text,
+  expressOf: id.nullable(),
   retired: z.boolean(),
   versions: z.array(
     z.strictObject({

@@ -165,7 +165,14 @@ export interface VisitBundle {
    * The house's own protocols that are offered, each in its latest version, and the one this plan
    * was made from.
    */
-  protocols: { id: string; name: string; version: number; steps: ProtocolStep[] }[]
+  protocols: {
+    id: string
+    name: string
+    /** The full protocol that this is the short one of. */
+    expressOf: string | null
+    version: number
+    steps: ProtocolStep[]
+  }[]
   /** What was done at the visit before, as planned last. */
   previousPlan: { at: number; steps: PlanStep[] } | null
   patchTests: PatchTest[]

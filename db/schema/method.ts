@@ -1,6 +1,7 @@
 import { sql } from 'drizzle-orm'
 import {
   check,
+  type AnyPgColumn,
   integer,
   jsonb,
   pgTable,
@@ -40,6 +41,8 @@ export const housePolicies = pgTable('house_policies', {
 export const protocols = pgTable('protocols', {
   id: uuid('id').primaryKey(),
   name: text('name').notNull(),
+  /** The short one of a pair: what is worked by it where the hour is an express one. */
+  expressOf: uuid('express_of').references((): AnyPgColumn => protocols.id),
   retiredAt: at('retired_at'),
 })
 /** Each keeping is a new version; insert only. */

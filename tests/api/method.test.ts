@@ -127,6 +127,33 @@ describe('protocols of the house', () => {
       ).status,
     ).toBe(404)
   })
+  it('go in pairs, a full one and one express of it, and no more', async () => {
+    const full = randomUUID()
+    const keep = (more: object, call = owner) =>
+      call('/api/protocols', {
+        method: 'POST',
+        body: { id: randomUUID(), name: 'Lake facial', note: '', steps: STEPS, ...more },
+      })
+    expect((await keep({ id: full })).status).toBe(200)
+    const short = { name: 'Lake facial, express', expressOf: full, steps: STEPS.slice(0, 1) }
+    // Two save it at the same moment: one of them is told.
+    const both = await Promise.all([keep(short), keep(short, therapist)])
+    expect(both.map(({ status }) => status).sort()).toEqual([200, 409])
+    expect((await keep(short)).status).toBe(409)
+    const pairs = async () =>
+      (await bundleOf(owner, await book(owner, 'owner', 'other-27'))).protocols.filter(
+        ({ id: own, expressOf }) => own === full || expressOf === full,
+      )
+    const [express] = (await pairs()).filter(({ expressOf }) => expressOf === full)
+    expect(express).toMatchObject({ name: 'Lake facial, express', steps: STEPS.slice(0, 1) })
+    // An express one has none of its own, and nothing goes with what is not there.
+    expect((await keep({ expressOf: express?.id })).status).toBe(422)
+    expect((await keep({ expressOf: randomUUID() })).status).toBe(422)
+    // Without its full one it is not offered.
+    await owner(`/api/protocols/${full}/retire`, { method: 'POST', body: {} })
+    expect(await pairs()).toEqual([])
+    expect((await keep(short)).status).toBe(422)
+  })
   it('are remembered by the plan with their version, also once they are no longer offered', async () => {
     const visit = await prepared(owner, 'owner', 'other-29')
     const bundle = await bundleOf(owner, visit)

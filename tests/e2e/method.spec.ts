@@ -1,7 +1,7 @@
 import type { Locator, Page } from '@playwright/test'
 import { expect, test } from '../support/browserTest'
 import { asOwner } from '../support/house'
-import { alive, askAsBefore, goTo, openVisit, readAsBefore, letIn } from '../support/walk'
+import { alive, askAsBefore, choose, goTo, openVisit, readAsBefore, letIn } from '../support/walk'
 
 /**
  * Takes a word from the menu of protocols, once more where nothing came of it: a menu that is laid
@@ -61,6 +61,18 @@ test('the house decides a point, keeps a plan as a protocol, plans by it, and pi
   await expect(keep).toBeHidden()
   const said = page.getByText(/By the protocol Quiet oil, version 1/)
   await fromMenu(page, 'Quiet oil', said)
+  // The express one of it: what a short visit is planned by, without choosing again.
+  await fromMenu(page, 'Save this plan as a protocol…', keep)
+  await choose(page, 'Save as', 'The express one of Quiet oil')
+  await keep.getByRole('button', { name: 'Save' }).click()
+  await expect(keep).toBeHidden()
+  const length = page.getByRole('combobox', { name: 'Minutes' })
+  await length.fill('44')
+  await length.press('Enter')
+  await expect(page.getByText(/By the protocol Quiet oil, express, version 1/)).toBeVisible()
+  await length.fill('60')
+  await length.press('Enter')
+  await expect(said).toBeVisible()
   await expect(page.getByText('saved', { exact: true })).toBeVisible()
   await page.reload()
   await expect(said).toBeVisible()
@@ -73,7 +85,10 @@ test('the house decides a point, keeps a plan as a protocol, plans by it, and pi
   await page.goto('/method')
   await alive(page)
   await page.getByRole('tab', { name: 'Protocols' }).click()
-  const own = page.locator('section').filter({ hasText: 'Quiet oil' })
+  const own = page
+    .locator('section')
+    .filter({ hasText: 'Quiet oil' })
+    .filter({ hasNotText: 'express' })
   await expect(own).toContainText('the first version')
   await own.getByRole('button', { name: 'Stop offering' }).click()
   await expect(own).toContainText('no longer offered')

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { asProtocol } from '#core/planning/question/protocol'
+import { howMany } from '#core/words'
+import { asProtocol, protocolFor } from '#core/planning/question/protocol'
 import { sayProblem, useApi } from '~/composables/useApi'
 import { usePlan } from '~/stores/plan'
 import { useVisit } from '~/stores/visit'
@@ -15,6 +16,15 @@ const keeping = ref(false)
 const trouble = ref('')
 const form = reactive({ over: null as string | null, name: '', note: '' })
 const offered = computed(() => visit.bundle?.protocols ?? [])
+const minutes = computed(() => visit.bundle?.visit.minutes ?? 0)
+/** One line for a pair: the length of the visit says which of the two is worked. */
+const listed = computed(() =>
+  offered.value
+    .filter(({ expressOf }) => expressOf === null)
+    .map((full) => ({ full, now: protocolFor(offered.value, full.id, minutes.value) ?? full })),
+)
+/** Before the id of a full protocol: the short one of it is saved. */
+const EXPRESS = 'express of '
 const steps = computed(() =>
   asProtocol(plan.steps, (key) => {
     const resting = plan.check?.trace.schedule.resting.find((item) => item.key === key)
@@ -33,6 +43,7 @@ async function keep() {
   trouble.value = ''
   try {
     const old = offered.value.find((protocol) => protocol.id === form.over)
+    const full = offered.value.find(({ id }) => `${EXPRESS}${id}` === form.over)
     if (old)
       await api(`/api/protocols/${old.id}/versions`, {
         method: 'POST',
@@ -41,7 +52,13 @@ async function keep() {
     else
       await api('/api/protocols', {
         method: 'POST',
-        body: { id: crypto.randomUUID(), name: form.name, note: form.note, steps: steps.value },
+        body: {
+          id: crypto.randomUUID(),
+          name: full ? `${full.name}, express` : form.name,
+          expressOf: full?.id ?? null,
+          note: form.note,
+          steps: steps.value,
+        },
       })
     keeping.value = false
     await visit.reload()
@@ -55,7 +72,11 @@ const places = computed(() => [
     value: protocol.id,
     title: `Version ${protocol.version + 1} of ${protocol.name}`,
   })),
+  ...offered.value
+    .filter(({ id, expressOf }) => expressOf === null && !hasExpress(id))
+    .map(({ id, name }) => ({ value: `${EXPRESS}${id}`, title: `The express one of ${name}` })),
 ])
+const hasExpress = (id: string) => offered.value.some(({ expressOf }) => expressOf === id)
 </script>
 
 <template>
@@ -67,11 +88,11 @@ const places = computed(() => [
     >
     <VList density="compact">
       <VListItem
-        v-for="protocol in offered"
-        :key="protocol.id"
-        :title="protocol.name"
-        :subtitle="`version ${protocol.version}, ${protocol.steps.length} steps`"
-        @click="plan.propose(protocol)"
+        v-for="{ full, now } in listed"
+        :key="full.id"
+        :title="now.name"
+        :subtitle="`version ${now.version}, ${howMany(now.steps.length, 'step')}`"
+        @click="plan.propose(now)"
       />
       <VListItem v-if="!offered.length" title="None saved yet" disabled />
       <VListItem

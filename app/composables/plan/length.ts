@@ -1,4 +1,5 @@
 import { changedMains } from '#core/planning/answer/compare'
+import { protocolFor } from '#core/planning/question/protocol'
 import { usePlan } from '~/stores/plan'
 import { useVisit } from '~/stores/visit'
 
@@ -8,6 +9,14 @@ export function useLength() {
   const plan = usePlan()
   const given = ref('')
   let going: number | undefined
+
+  /** The protocol that the plan follows goes on, by the one of its pair that is for this length. */
+  const followed = (minutes: number) => {
+    const { protocol } = plan
+    return protocol
+      ? (protocolFor(visit.bundle?.protocols ?? [], protocol.id, minutes) ?? null)
+      : null
+  }
 
   async function setLength(minutes: number): Promise<void> {
     // The field tells a choice once more when it is left; one that failed may be told again.
@@ -19,7 +28,7 @@ export function useLength() {
     } finally {
       going = undefined
     }
-    await plan.propose()
+    await plan.propose(followed(minutes))
     const gone = changedMains(before, plan.steps).filter((change) => change.is === null)
     const names = gone.map((change) => change.name.toLowerCase()).join(', ')
     given.value = names && !plan.failed ? `${minutes} min: given up ${names}.` : ''

@@ -4,7 +4,7 @@ import { allNo, planInput, readAll, RESILIENT, TODAY } from '../../testing/fixtu
 import { checkPlan, isFit } from '../checks/check'
 import { changedMains } from '../answer/compare'
 import { leftOut } from '../answer/leftOut'
-import { asProtocol, changedProtocol, protocolMinutes } from './protocol'
+import { asProtocol, changedProtocol, protocolFor, protocolMinutes } from './protocol'
 import { notTaken } from '../answer/protocolGaps'
 import { propose } from '../answer/propose'
 import { schedule } from '../../timing/schedule'
@@ -152,6 +152,24 @@ describe('protocols of the house', () => {
     expect(again.map((step) => step.technique).sort()).toEqual(
       own.map((step) => step.technique).sort(),
     )
+  })
+})
+
+describe('a full protocol and its express one', () => {
+  const full = { id: 'lake', expressOf: null }
+  const express = { id: 'lake-express', expressOf: 'lake' }
+  const other = { id: 'stove', expressOf: null }
+  const offered = [express, other, full]
+  it('is one of the two by the length of the visit, whichever of them was named', () => {
+    for (const id of ['lake', 'lake-express'])
+      for (let minutes = 15; minutes <= 180; minutes += 5)
+        expect(protocolFor(offered, id, minutes), `${minutes}`).toBe(minutes < 45 ? express : full)
+  })
+  it('is the full one where there is no other, and none where nothing is offered', () => {
+    expect(protocolFor(offered, 'stove', 30)).toBe(other)
+    expect(protocolFor([full], 'lake', 30)).toBe(full)
+    expect(protocolFor([express], 'lake-express', 90)).toBe(express)
+    expect(protocolFor(offered, 'gone', 60)).toBeUndefined()
   })
 })
 

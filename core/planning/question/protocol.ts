@@ -1,4 +1,4 @@
-import { PROTOCOL_VALUE } from '../../catalogue/rules/value'
+import { PROTOCOL_VALUE, STANDARD_FROM_MINUTES } from '../../catalogue/rules/value'
 import type { PlanStep, ProtocolStep } from '../../catalogue/techniques/step'
 import type { StageId } from '../../catalogue/kinds'
 import { techniqueOf } from '../../catalogue/techniques/ownWay'
@@ -48,6 +48,27 @@ function awayFrom(option: Option, protocol: readonly ProtocolStep[]): number {
       sum + (move && wish ? ticksWithin(Math.abs((move.dwell ?? move.minutes) - wish.minutes)) : 0)
     )
   }, 0)
+}
+
+/** A protocol as a house offers it; the short one of a pair names the full one. */
+interface Offered {
+  id: string
+  expressOf: string | null
+}
+/**
+ * Of a protocol and the short one that goes with it, the one for a visit of this length; the full one
+ * where a house keeps no short one.
+ * @param id of either of the two
+ */
+export function protocolFor<Own extends Offered>(
+  offered: readonly Own[],
+  id: string,
+  minutes: number,
+): Own | undefined {
+  const named = offered.find((own) => own.id === id)
+  const full = offered.find((own) => own.id === named?.expressOf) ?? named
+  const express = offered.find((own) => own.expressOf !== null && own.expressOf === full?.id)
+  return express && minutes < STANDARD_FROM_MINUTES ? express : full
 }
 
 /**

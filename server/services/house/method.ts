@@ -1,11 +1,12 @@
+import type { VisitBundle } from '#core/visit/bundle'
 import type { MethodReply, Protocol } from '#contracts/replies/method'
-import { and, asc, desc, eq, isNull, max } from 'drizzle-orm'
+import { and, asc, desc, eq, isNull, max, ne } from 'drizzle-orm'
 import type { z } from 'zod'
 import type { policyPut, protocolPost, protocolVersionPost } from '#contracts/method'
 import { NO_POLICY, type HousePolicy } from '#core/catalogue/schools/schools'
 import { housePolicies, protocols, protocolVersions, staff } from '#db/schema'
-import { conflict, notFound } from '../../problem/problem'
-import { database } from '../database'
+import { conflict, notFound, refused } from '../../problem/problem'
+import { database, type Transaction } from '../database'
 import { readOwn } from './ownWays'
 import type { Staff } from '../session/session'
 
@@ -29,12 +30,36 @@ export async function decidePolicy(me: Staff, body: z.infer<typeof policyPut>): 
 
 export async function keepProtocol(me: Staff, body: z.infer<typeof protocolPost>): Promise<void> {
   await database().transaction(async (tx) => {
-    await tx.insert(protocols).values({ id: body.id, name: body.name }).onConflictDoNothing()
+    await mustPair(tx, body)
+    await tx
+      .insert(protocols)
+      .values({ id: body.id, name: body.name, expressOf: body.expressOf })
+      .onConflictDoNothing()
     await tx
       .insert(protocolVersions)
       .values({ protocolId: body.id, version: 1, steps: body.steps, note: body.note, by: me.id })
       .onConflictDoNothing()
   })
+}
+
+/** One short protocol goes with a full one; two kept at once are told of each other. */
+async function mustPair(
+  tx: Transaction,
+  { id, expressOf }: z.infer<typeof protocolPost>,
+): Promise<void> {
+  if (expressOf === null) return
+  const [full] = await tx.select().from(protocols).where(eq(protocols.id, expressOf)).for('update')
+  if (!full || full.expressOf !== null || full.retiredAt !== null)
+    throw refused('The full protocol is not offered any longer.', [
+      { field: 'expressOf', given: expressOf, allowed: 'a full protocol that is offered' },
+    ])
+  const [other] = await tx
+    .select()
+    .from(protocols)
+    .where(
+      and(eq(protocols.expressOf, expressOf), isNull(protocols.retiredAt), ne(protocols.id, id)),
+    )
+  if (other) throw conflict('This protocol has an express one already. Save a version of that.')
 }
 
 /** A further version. The number is claimed by whoever is first. */
@@ -80,6 +105,7 @@ export async function allProtocols(): Promise<Protocol[]> {
   return heads.map((head) => ({
     id: head.id,
     name: head.name,
+    expressOf: head.expressOf,
     retired: head.retiredAt !== null,
     versions: versions
       .filter(({ v: version }) => version.protocolId === head.id)
@@ -93,23 +119,14 @@ export async function allProtocols(): Promise<Protocol[]> {
   }))
 }
 
-/** Those that are offered for a plan, each in its latest version. */
-export async function offeredProtocols(): Promise<
-  { id: string; name: string; version: number; steps: Protocol['versions'][number]['steps'] }[]
-> {
-  return (await allProtocols()).flatMap((allProtocol) => {
-    const latest = allProtocol.versions[0]
-    return allProtocol.retired || !latest
-      ? []
-      : [
-          {
-            id: allProtocol.id,
-            name: allProtocol.name,
-            version: latest.version,
-            steps: latest.steps,
-          },
-        ]
-  })
+/** Those that are offered for a plan, each in its latest version; a short one only with its full one. */
+export async function offeredProtocols(): Promise<VisitBundle['protocols']> {
+  const live = (await allProtocols()).filter(({ retired }) => !retired)
+  return live.flatMap(({ id, name, expressOf, versions: [latest] }) =>
+    latest && (expressOf === null || live.some((full) => full.id === expressOf))
+      ? [{ id, name, expressOf, version: latest.version, steps: latest.steps }]
+      : [],
+  )
 }
 
 export async function readMethod(me: Staff): Promise<MethodReply> {

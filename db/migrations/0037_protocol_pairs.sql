@@ -1,0 +1,2 @@
+ALTER TABLE "protocols" ADD COLUMN "express_of" uuid;--> statement-breakpoint
+ALTER TABLE "protocols" ADD CONSTRAINT "protocols_express_of_protocols_id_fk" FOREIGN KEY ("express_of") REFERENCES "public"."protocols"("id") ON DELETE no action ON UPDATE no action DEFERRABLE INITIALLY DEFERRED;
