@@ -1,5 +1,5 @@
 import type { PeopleOrder } from '#contracts/people'
-import type { PeoplePage, PersonLine } from '#contracts/replies/people'
+import type { FileLine, PeoplePage, PersonLine } from '#contracts/replies/people'
 import { fieldDay } from './dates'
 import type { useApi } from './useApi'
 
@@ -51,3 +51,8 @@ export function apartWords({
   if (born) return `born ${fieldDay(born)}`
   return phone ?? work ?? 'no birthday or phone on file'
 }
+
+/** What tells a file from another of the same name. */
+export const aboutFile = ({ born, phone, email, work }: FileLine): string =>
+  [born && `born ${fieldDay(born)}`, phone, email, work].filter(Boolean).join(', ') ||
+  'no birthday or phone on file'

@@ -33,18 +33,22 @@ export const peoplePage = z.strictObject({
 })
 export type PeoplePage = z.infer<typeof peoplePage>
 
+/** What tells a file from another. */
+const fileLine = z.strictObject({
+  id,
+  name: text,
+  born: isoDay.nullable(),
+  phone: maybe,
+  email: maybe,
+  work: maybe,
+})
+export type FileLine = z.infer<typeof fileLine>
+/** Files of the practice that may be of one person, two and two. */
+export const likelyPairs = z.array(z.strictObject({ one: fileLine, other: fileLine }))
+export type LikelyPairs = z.infer<typeof likelyPairs>
 /** Files that may be of the same person, and those that were joined into this one. */
 export const filesOfOne = z.strictObject({
-  likely: z.array(
-    z.strictObject({
-      id,
-      name: text,
-      born: isoDay.nullable(),
-      phone: maybe,
-      email: maybe,
-      work: maybe,
-    }),
-  ),
+  likely: z.array(fileLine),
   joined: z.array(z.strictObject({ id, name: text, at, by: text })),
 })
 export type FilesOfOne = z.infer<typeof filesOfOne>

@@ -70,6 +70,7 @@ export const HOUSE_ROUTES: readonly Row[] = [
     body: () => ({ id: randomUUID(), name: randomUUID(), closed: true }),
   },
   { route: 'GET /api/clients/imports', own: OWNER },
+  { route: 'GET /api/clients/doubles', own: OWNER },
   {
     route: 'POST /api/clients/imports',
     own: OWNER,

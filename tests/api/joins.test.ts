@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto'
 import postgres from 'postgres'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { ClientFile } from '#contracts/replies/clientFile'
-import type { FilesOfOne, PeoplePage } from '#contracts/replies/people'
+import type { FilesOfOne, LikelyPairs, PeoplePage } from '#contracts/replies/people'
 import { signedIn, testUrl, type Caller } from '../support/http'
 import { asked, bundleOf, prepared, someone } from '../support/visit'
 
@@ -50,6 +50,26 @@ async function hangingOn(clientId: string): Promise<Record<string, number>> {
 }
 
 describe('two files of one person', () => {
+  it('are listed two and two for the owner, each pair once, until they are joined', async () => {
+    const born = '1971-11-12'
+    const names = ['Pair Listed', 'PAIR listed', 'Other Name Here']
+    const [one, other, third] = await Promise.all(names.map((name) => someone(owner, name, born)))
+    const pairsOf = async () => {
+      const all = (await owner('/api/clients/doubles')).body as LikelyPairs
+      return all
+        .map((pair) => [pair.one.id, pair.other.id].sort())
+        .filter((ids) => ids.some((id) => [one, other, third].includes(id)))
+    }
+    expect(await pairsOf()).toEqual([[one, other].sort()])
+    // Another name with the same birthday and telephone; written differently.
+    await told(one ?? '', { phone: '+000 555 0177' })
+    await told(third ?? '', { phone: '000-555-0177' })
+    expect((await pairsOf()).sort()).toEqual([[one, other].sort(), [one, third].sort()].sort())
+    expect((await join(one ?? '', other ?? '')).status).toBe(200)
+    expect(await pairsOf()).toEqual([[one, third].sort()])
+    const therapist = await signedIn(base, 'therapist')
+    expect((await therapist('/api/clients/doubles')).status).toBe(403)
+  })
   it('are offered where name and birthday agree, and not where the birthday is another', async () => {
     const name = `Twice ${randomUUID().slice(0, 8)}`
     const [one, two, younger] = [

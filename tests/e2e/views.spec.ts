@@ -25,6 +25,7 @@ const VIEWS: readonly [string, () => string][] = [
   ['People', () => '/people'],
   ["A client's file", () => `/people/${demoId('rower')}`],
   ['Clients from a file', () => '/people/import'],
+  ['Likely doubles', () => '/people/doubles'],
   ['Shelf', () => '/shelf'],
   ['Count the shelf', () => '/shelf/count'],
   ['Delivery', () => '/shelf/delivery'],

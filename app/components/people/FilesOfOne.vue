@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import type { FilesOfOne } from '#contracts/replies/people'
 import { useAttempt } from '~/composables/attempt'
-import { dayWords, fieldDay } from '~/composables/dates'
+import { dayWords } from '~/composables/dates'
+import { aboutFile } from '~/composables/people'
 import { useApi } from '~/composables/useApi'
 
 /** Two files of one person: those that are likely, joining them, and taking that back. */
@@ -18,9 +19,6 @@ const look = async () => {
 }
 const read = () => attempt(look)
 onMounted(read)
-const about = ({ born, phone, email, work }: FilesOfOne['likely'][number]) =>
-  [born && `born ${fieldDay(born)}`, phone, email, work].filter(Boolean).join(', ') ||
-  'no birthday or phone on file'
 
 let sent = crypto.randomUUID()
 function ask(other: { id: string; name: string } | null) {
@@ -58,7 +56,7 @@ const part = ({ id, name }: FilesOfOne['joined'][number]) =>
           Perhaps the same person:
           <NuxtLink :to="`/people/${other.id}`"
             ><bdi>{{ other.name }}</bdi></NuxtLink
-          >, {{ about(other) }}
+          >, {{ aboutFile(other) }}
         </span>
         <VBtn variant="outlined" size="small" @click="ask(other)">Join</VBtn>
       </li>

@@ -65,6 +65,7 @@ const nobody = computed(() =>
       <h1>People</h1>
       <div class="row">
         <template v-if="session.me?.role === 'owner'">
+          <VBtn variant="outlined" to="/people/doubles">Likely doubles</VBtn>
           <VBtn variant="outlined" to="/people/import">Import</VBtn>
           <ExportClients />
         </template>

@@ -1,5 +1,6 @@
-import { and, desc, eq, isNull, ne, or, sql } from 'drizzle-orm'
-import type { FilesOfOne } from '#contracts/replies/people'
+import { and, desc, eq, isNull, lt, ne, sql, type SQL } from 'drizzle-orm'
+import { alias } from 'drizzle-orm/pg-core'
+import type { FilesOfOne, LikelyPairs } from '#contracts/replies/people'
 import { clientJoins, clients, staff } from '#db/schema'
 import { codeOf } from '../../problem/fromDatabase'
 import { conflict, forbidden, notFound, ProblemError, refused } from '../../problem/problem'
@@ -8,7 +9,7 @@ import { database } from '../database'
 import type { Staff } from '../session/session'
 
 /** So many likely doubles are shown at most. */
-const SHOWN = 10
+const SHOWN = 50
 /** Fewer digits are an extension, not a telephone. */
 const TELLING_DIGITS = 6
 /** Raised by the database's own functions where there is nothing to join or part. */
@@ -28,41 +29,50 @@ export async function fileOfOwner(
   return clientFor(me, clientId, action)
 }
 
+const one = alias(clients, 'one')
+const other = alias(clients, 'other')
 const digitsOf = (column: unknown) => sql`regexp_replace(coalesce(${column}, ''), '\\D', '', 'g')`
-
 /**
- * Files that may be of the same person: the same name with no other birthday, or the same birthday with
- * the same telephone or address. And what was joined into this file already.
+ * Two files are likely one person's: the same name with no other birthday, or the same birthday with
+ * the same telephone or address. Two rules apart, so that each finds its pairs by its own index.
  */
+const SAME_NAME = sql`lower(${one.name}) = lower(${other.name})
+  and (${one.born} is null or ${other.born} is null or ${one.born} = ${other.born})`
+const SAME_BIRTHDAY = sql`${one.born} = ${other.born} and (
+  (length(${digitsOf(one.phone)}) >= ${TELLING_DIGITS}
+    and ${digitsOf(one.phone)} = ${digitsOf(other.phone)})
+  or (${one.email} <> '' and lower(${one.email}) = lower(${other.email})))`
+
+const ofFile = (file: typeof one | typeof other) => ({
+  id: file.id,
+  name: file.name,
+  born: file.born,
+  phone: file.phone,
+  email: file.email,
+  work: file.work,
+})
+/** Pairs of files that one rule finds, each once with what is asked of it. */
+const pairsBy = (rule: SQL, asked: SQL | undefined) =>
+  database()
+    .select({ one: ofFile(one), other: ofFile(other) })
+    .from(one)
+    .innerJoin(other, rule)
+    .where(and(isNull(one.erasedAt), isNull(other.erasedAt), ne(one.id, other.id), asked))
+    .orderBy(sql`lower(${one.name})`, one.id, other.id)
+    .limit(SHOWN)
+async function pairs(asked: SQL | undefined): Promise<LikelyPairs> {
+  const found = await Promise.all([SAME_NAME, SAME_BIRTHDAY].map((rule) => pairsBy(rule, asked)))
+  const each = new Map(found.flat().map((pair) => [`${pair.one.id} ${pair.other.id}`, pair]))
+  return [...each.values()].slice(0, SHOWN)
+}
+
+/** Files of the house that may be of one person, two and two. */
+export const likelyPairs = (): Promise<LikelyPairs> => pairs(lt(one.id, other.id))
+
+/** Files that may be of the same person as this one, and what was joined into it already. */
 export async function filesOfOne(client: Client): Promise<FilesOfOne> {
-  const sameName = sql`lower(${clients.name}) = lower(${client.name})`
-  const sameBirthday = client.born === null ? sql`false` : eq(clients.born, client.born)
-  const noOtherBirthday =
-    client.born === null ? sql`true` : or(isNull(clients.born), eq(clients.born, client.born))
-  const phone = (client.phone ?? '').replace(/\D/g, '')
-  const samePhone =
-    phone.length < TELLING_DIGITS ? sql`false` : sql`${digitsOf(clients.phone)} = ${phone}`
-  const sameMail = client.email ? sql`lower(${clients.email}) = lower(${client.email})` : sql`false`
   const [likely, joins] = await Promise.all([
-    database()
-      .select({
-        id: clients.id,
-        name: clients.name,
-        born: clients.born,
-        phone: clients.phone,
-        email: clients.email,
-        work: clients.work,
-      })
-      .from(clients)
-      .where(
-        and(
-          isNull(clients.erasedAt),
-          ne(clients.id, client.id),
-          or(and(sameName, noOtherBirthday), and(sameBirthday, or(samePhone, sameMail))),
-        ),
-      )
-      .orderBy(sql`lower(${clients.name})`, clients.id)
-      .limit(SHOWN),
+    pairs(eq(one.id, client.id)),
     database()
       .select({
         id: clientJoins.id,
@@ -76,7 +86,7 @@ export async function filesOfOne(client: Client): Promise<FilesOfOne> {
       .orderBy(desc(clientJoins.at)),
   ])
   return {
-    likely,
+    likely: likely.map((pair) => pair.other),
     joined: joins.flatMap(({ joined, at, ...own }) =>
       joined ? [{ ...own, name: String(joined.name), at: at.getTime() }] : [],
     ),
