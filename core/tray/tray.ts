@@ -43,6 +43,8 @@ interface TrayDevice {
   switchOnMinute: number
   neededMinute: number
   ready: boolean
+  /** How it is made clean after the visit, where the house has said so of a kind of its own. */
+  cleaning?: string
 }
 interface TrayMix {
   key: string

@@ -144,6 +144,13 @@ describe('techniques and kinds of device of the practice', () => {
     expect((await save(owner, id, steps)).status).toBe(200)
     const start = await owner(`/api/visits/${id}/start`, { method: 'POST', body: {} })
     expect(start.status, start.text).toBe(200)
+    // The line that answers is the nearest kind's: it is never spoken to in place of this one.
+    const spoken = await owner(`/api/visits/${id}/device`, {
+      method: 'POST',
+      body: { key: step?.key },
+    })
+    expect(spoken.status).toBe(422)
+    expect(spoken.text).toContain('The Amber dome is not connected')
     await throughTheRoom(owner, id)
     const sealed = await owner(`/api/visits/${id}/seal`, { method: 'POST', body: { text: '' } })
     expect(sealed.status, sealed.text).toBe(200)

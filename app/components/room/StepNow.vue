@@ -104,7 +104,7 @@ const turnTo = (setting: number) =>
       <div v-if="technique.device" class="row device">
         <StepDial v-if="dial" :dial="dial" :step="step" @dial="turnTo" />
         <StepFitting :step="step" />
-        <StepDevice :step="step" :dial="dial" />
+        <StepDevice v-if="!step.own?.device" :step="step" :dial="dial" />
       </div>
       <StepUnready />
       <StepSlip :step="step" :ran="ran" />

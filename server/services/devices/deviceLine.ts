@@ -54,6 +54,9 @@ async function stepOf(me: Staff, visit: Visit, key: string) {
   const step = plan?.steps.find((own) => own.key === key)
   const device = step && techniqueOf(step).device
   if (!step || !device) throw refused('This step works with no device.')
+  // What answers on the line is a device of the nearest kind, not the one in the hand.
+  const own = step.own?.device
+  if (own) throw refused(`The ${own.name} is not connected: ${BY_HAND}.`)
   return { device, dial: dialOf(state, step, input) }
 }
 

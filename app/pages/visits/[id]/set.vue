@@ -53,7 +53,12 @@ const devices = computed(() =>
       if (!device) return chore
       return {
         ...chore,
-        beside: `needed at ${at(device.neededMinute)}`,
+        beside: [
+          `needed at ${at(device.neededMinute)}`,
+          device.cleaning && `after: ${device.cleaning}`,
+        ]
+          .filter(Boolean)
+          .join(' · '),
         time: at(device.switchOnMinute),
       }
     }),
