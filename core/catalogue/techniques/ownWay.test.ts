@@ -26,6 +26,9 @@ describe("a technique of a house's own", () => {
           expect(choice).toBeGreaterThanOrEqual(row.minutes.least)
           expect(choice).toBeLessThanOrEqual(row.minutes.most)
         }
+        // What has a usual time gets that or is left out: so it is among the choices.
+        if (row.minutes.usual !== undefined)
+          expect(row.minutes.choices).toContain(row.minutes.usual)
         expect(row.dwell?.latest ?? 0).toBeLessThanOrEqual(from.dwell?.latest ?? 0)
         expect(row.dwell?.sensitive.latest ?? 0).toBeLessThanOrEqual(
           from.dwell?.sensitive.latest ?? 0,

@@ -151,12 +151,17 @@ function askedMore(
 function narrowMinutes({ minutes: from }: Technique, own: OwnWay): Technique['minutes'] {
   const least = between(from.least, own.minutesLeast ?? from.least, from.most)
   const most = between(least, own.minutesMost ?? from.most, from.most)
-  const choices = from.choices.filter((choice) => choice >= least && choice <= most)
+  // Its usual time is one that may be chosen: what has one gets that, or is left out.
+  const usual = from.usual === undefined ? undefined : between(least, from.usual, most)
+  const listed = from.choices.filter((choice) => choice >= least && choice <= most)
+  const choices = new Set<number>([...listed, ...(usual === undefined ? [] : [usual])])
   return {
     least: minutes(least),
     most: minutes(most),
-    choices: choices.length > 0 ? choices : [minutes(most)],
-    ...(from.usual === undefined ? {} : { usual: minutes(between(least, from.usual, most)) }),
+    choices: (choices.size > 0 ? [...choices] : [most])
+      .sort((one, other) => one - other)
+      .map(minutes),
+    ...(usual === undefined ? {} : { usual: minutes(usual) }),
   }
 }
 

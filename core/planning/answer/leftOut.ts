@@ -11,6 +11,7 @@ import { intentionsOf } from '../agenda/intentions'
 import { NO_INTENTION } from '../agenda/narrow'
 import { firstBar } from '../today/allowance'
 import { allowances } from '../today/allowed'
+import type { Allowance } from '../today/allowance'
 import { underUsual } from '../question/lengths'
 import { isChosen, NOT_CHOSEN } from '../today/named'
 import { askFor, keptToNeed } from '../today/need'
@@ -72,8 +73,9 @@ export function leftOut(
             why: { rule: 'oil-under-sun', text: orderRule('oil-under-sun').sentence },
           }
         const { minutesMost } = allowance
-        if (underUsual(TECHNIQUES[technique], minutesMost, input.slotMinutes))
-          return { technique, name, why: tooShort(technique, minutesMost, allowance.adapted[0]) }
+        const row = allowance.technique
+        if (underUsual(row, minutesMost, input.slotMinutes))
+          return { technique, name, why: tooShort(row, minutesMost, allowance.adapted[0]) }
         {
           const why = first ?? unasked(technique, input, used)
           return { technique, name, ...barredBy(why, input) }
@@ -110,9 +112,13 @@ function inAnotherRoom(technique: TechniqueId, input: PlanInput): Why | undefine
 }
 
 /** Its usual time is more than today allows; by hand it may be added short. */
-const tooShort = (technique: TechniqueId, most: number, cause: Why | undefined): Why => ({
+const tooShort = (
+  { minutes }: Allowance['technique'],
+  most: number,
+  cause: Why | undefined,
+): Why => ({
   rule: cause?.rule ?? 'usual-minutes',
-  text: `its usual ${TECHNIQUES[technique].minutes.usual ?? 0} min are more than today's ${most}`,
+  text: `its usual ${minutes.usual ?? 0} min are more than today's ${most}`,
 })
 
 /**

@@ -75,6 +75,19 @@ describe("plans with a technique of the house's own", () => {
     expect(looked).toBeGreaterThan(atLeastLooked(10))
   })
 
+  it('differ by nothing but its name where it has no bound of its own', () => {
+    fc.assert(
+      fc.property(metBy, ([who, { id, name, from }]) => {
+        const input = inputOfPerson(who)
+        const own: OwnWay = { id, name, from, usual: true, never: [] }
+        const { steps } = propose(withWay(input, own))
+        const named = (step: PlanStep) => ({ ...step, why: step.why.map(({ rule }) => rule) })
+        expect(plain(steps).map(named)).toEqual(propose(input).steps.map(named))
+      }),
+      { numRuns: 40 },
+    )
+  })
+
   it('are as they were while it is only taken by hand', () => {
     fc.assert(
       fc.property(person, way, (who, own) => {
@@ -135,6 +148,18 @@ describe("plans with a technique of the house's own", () => {
     expect(steamOf(house)).toBeDefined()
     expect(steamOf({ ...without, devices: [...without.devices, 'own-1'] })?.own).toEqual(dome)
     expect(steamOf(without)).toBeUndefined()
+  })
+
+  it('give it its own longest time where that is shorter than the usual one', () => {
+    const usual = { name: 'Evening massage', from: 'massage', usual: true, never: [] } as const
+    for (const minutesMost of [4, 8, 8.5, 12]) {
+      const own: OwnWay = { id: 'way-2', ...usual, minutesMost }
+      const { steps } = propose(planInput({ slotMinutes: 60, aims: ['rest'], ways: [own] }))
+      const step = steps.find(({ technique }) => technique === 'massage')
+      expect(step, `${minutesMost}`).toMatchObject({ own })
+      expect(step?.minutes).toBeLessThanOrEqual(minutesMost)
+      expect(step?.minutes).toBeGreaterThanOrEqual(Math.min(minutesMost, 10))
+    }
   })
 
   it('leave it out while another room has its device, and say so', () => {
