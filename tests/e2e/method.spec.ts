@@ -1,7 +1,7 @@
 import type { Locator, Page } from '@playwright/test'
 import { expect, test } from '../support/browserTest'
 import { asOwner } from '../support/house'
-import { alive, askAsBefore, choose, goTo, openVisit, readAsBefore, letIn } from '../support/walk'
+import { alive, askAsBefore, goTo, openVisit, readAsBefore, letIn } from '../support/walk'
 
 /**
  * Takes a word from the menu of protocols, once more where nothing came of it: a menu that is laid
@@ -63,7 +63,8 @@ test('the house decides a point, keeps a plan as a protocol, plans by it, and pi
   await fromMenu(page, 'Quiet oil', said)
   // The express one of it: what a short visit is planned by, without choosing again.
   await fromMenu(page, 'Save this plan as a protocol…', keep)
-  await choose(page, 'Save as', 'The express one of Quiet oil')
+  await keep.getByRole('combobox', { name: 'Save as' }).press('ArrowDown')
+  await page.getByRole('option', { name: 'The express one of Quiet oil' }).click()
   await keep.getByRole('button', { name: 'Save' }).click()
   await expect(keep).toBeHidden()
   const length = page.getByRole('combobox', { name: 'Minutes' })

@@ -125,7 +125,7 @@ const kinds = computed(() =>
       </ul>
       <VBtn v-if="mayDecide" variant="outlined" @click="kindForm = {}">Add a kind of device</VBtn>
       <p v-if="own.devices.length > 0" class="soft">
-        Add the device itself under Practice, Furnish: then plans can use it.
+        Add the device itself under Practice, Set up the practice: then plans can use it.
       </p>
     </section>
   </div>

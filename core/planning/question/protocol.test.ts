@@ -155,6 +155,16 @@ describe('protocols of the house', () => {
   })
 })
 
+describe('a plan kept as a protocol', () => {
+  it('names each technique once, however often the plan has it', () => {
+    const own = propose(input).steps
+    const twice = [...own, ...own.map((step) => ({ ...step, key: `${step.key}9` }))]
+    const kept = asProtocol(twice, () => undefined)
+    expect(new Set(kept.map(({ technique }) => technique)).size).toBe(kept.length)
+    expect(kept).toEqual(asProtocol(own, () => undefined))
+  })
+})
+
 describe('a full protocol and its express one', () => {
   const full = { id: 'lake', expressOf: null }
   const express = { id: 'lake-express', expressOf: 'lake' }

@@ -112,12 +112,16 @@ export function asProtocol(
   steps: readonly PlanStep[],
   restedFor: (key: string) => number | undefined,
 ): ProtocolStep[] {
-  return steps
-    .filter((step, i) => !warmsUp(step, steps[i + 1]))
-    .filter((step) => canPin(step.technique) && !onlyConnects(step.technique))
-    .map((step) => ({
-      technique: step.technique,
-      ...(step.own ? { own: step.own } : {}),
-      minutes: restedFor(step.key) ?? step.minutes,
-    }))
+  return (
+    steps
+      .filter((step, i) => !warmsUp(step, steps[i + 1]))
+      .filter((step) => canPin(step.technique) && !onlyConnects(step.technique))
+      // A protocol names each technique once; what a plan has twice is named by its first place.
+      .filter((step, i, all) => all.findIndex((own) => own.technique === step.technique) === i)
+      .map((step) => ({
+        technique: step.technique,
+        ...(step.own ? { own: step.own } : {}),
+        minutes: restedFor(step.key) ?? step.minutes,
+      }))
+  )
 }

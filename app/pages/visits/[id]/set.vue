@@ -53,16 +53,13 @@ const devices = computed(() =>
       if (!device) return chore
       return {
         ...chore,
-        beside: [
-          `needed at ${at(device.neededMinute)}`,
-          device.cleaning && `after: ${device.cleaning}`,
-        ]
-          .filter(Boolean)
-          .join(' · '),
+        beside: besideWords(at(device.neededMinute), device.cleaning),
         time: at(device.switchOnMinute),
       }
     }),
 )
+const besideWords = (at: string, cleaning?: string) =>
+  `needed at ${at}${cleaning ? ` · after: ${cleaning}` : ''}`
 const linen = computed(() => chores.value.filter(({ what }) => what === 'linen'))
 const far = computed(() => tray.value && readiness(tray.value, isLaid))
 /** Something is wrong with a bottle: another for the same step, or a new one that has come in. */
