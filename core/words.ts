@@ -21,7 +21,7 @@ const NOUNS = {
   pass: ['pass', 'passes'],
   person: ['person', 'people'],
   product: ['product', 'products'],
-  'product stays': ['product stays', 'products stay'],
+  'product is': ['product is', 'products are'],
   question: ['question', 'questions'],
   'question is': ['question is', 'questions are'],
   'question is open': ['question is open', 'questions are open'],

@@ -134,10 +134,9 @@ const firstShelved = computed(() => {
     </div>
     <details v-if="shelved.length" class="shelved">
       <summary>
-        <b>{{ howMany(shelved.length, 'product stays') }} on the shelf</b><br /><span
-          class="soft"
-          >{{ firstShelved }}</span
-        >
+        <b>{{ howMany(shelved.length, 'product is') }} not used today</b><br /><span class="soft">{{
+          firstShelved
+        }}</span>
       </summary>
       <ul class="plainlist">
         <li v-for="product in shelved" :key="product.id">

@@ -135,7 +135,7 @@ export const ENDED_BECAUSE = [
   'enough for this skin',
   'client asked',
   'no time left',
-  'seen otherwise',
+  'judged differently',
 ] as const
 /** Why another bottle is used than the one planned. */
 export const SWAP_REASONS = [
