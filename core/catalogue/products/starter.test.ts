@@ -3,6 +3,7 @@ import { SCHOOL_IDS } from '../schools/schools'
 import { propose } from '../../planning/answer/propose'
 import { checkPlan } from '../../planning/checks/check'
 import { planInput, readAll, RESILIENT, TODAY } from '../../testing/fixtures'
+import { GROUPS } from '../../face/regions'
 import { amountFor } from '../../dosing/amount'
 import { addDays } from '../../screening/asking/days'
 import { readLabel } from './label'
@@ -45,6 +46,20 @@ describe('the starter shelf', () => {
       expect(amountFor(product, ['forehead', 'cheekL', 'cheekR']).count).toBeGreaterThan(0)
     }
   })
+})
+
+describe('a measure of the starter shelf', () => {
+  const FACE = GROUPS.faceNeck
+  it.each(shelf.map(({ product }) => [product.name, product] as const))(
+    '%s is one that a hand would take for a face',
+    (_name, product) => {
+      const { count, measure, roundingPercent } = amountFor(product, FACE)
+      // Ten small pumps are nobody's way to take a cream; one big one is more than an oil wants.
+      if (measure === 'pump') expect(count).toBeLessThanOrEqual(6)
+      if (measure === 'pump' || measure === 'drop')
+        expect(Math.abs(roundingPercent)).toBeLessThanOrEqual(35)
+    },
+  )
 })
 
 describe('a label as it is printed', () => {

@@ -18,8 +18,10 @@ interface Starter {
 }
 
 const PUMP: Dispenser = { kind: 'pump', millilitres: 1 }
-const SMALL_PUMP: Dispenser = { kind: 'pump', millilitres: 0.2 }
+/** Of an airless pack. */
+const SMALL_PUMP: Dispenser = { kind: 'pump', millilitres: 0.5 }
 const DROP: Dispenser = { kind: 'drop', millilitres: 0.05 }
+const OIL_DROP: Dispenser = { kind: 'drop', millilitres: 0.035 }
 const POUR: Dispenser = { kind: 'pour', millilitres: 1 }
 const SPATULA: Dispenser = { kind: 'spatula', millilitres: 2.5 }
 const SCOOP: Dispenser = { kind: 'scoop', millilitres: 10 }
@@ -67,9 +69,9 @@ export const STARTER_SHELF: readonly Starter[] = [
     calming: true,
   }),
   row('powderMask', 'Mask powder', 'Kaolin, Avena Sativa Kernel Flour', SCOOP, 500, 12),
-  row('massageOil', 'Massage oil', 'Helianthus Annuus Seed Oil', PUMP, 400, 12),
+  row('massageOil', 'Massage oil', 'Helianthus Annuus Seed Oil', OIL_DROP, 100, 12),
   row('waterGel', 'Watery gel', 'Aqua, Glycerin, Xanthan Gum', PUMP, 250, 6),
-  row('conductiveGel', 'Conductive gel', 'Aqua, Glycerin, Carbomer', PUMP, 250, 6),
+  row('conductiveGel', 'Conductive gel', 'Aqua, Glycerin, Carbomer', SPATULA, 250, 6),
   row('skinDisinfectant', 'Skin disinfectant', 'Aqua, Chlorhexidine Digluconate', POUR, 250, 12),
   row('needlingSerum', 'Sterile serum', 'Aqua, Sodium Hyaluronate', VIAL, 20, 1, { calming: true }),
   row('ampoule', 'Ampoule', 'Aqua, Sodium Hyaluronate, Panthenol', VIAL, 20, 1, {
@@ -83,7 +85,7 @@ export const STARTER_SHELF: readonly Starter[] = [
   row('moisturiser', 'Light cream', 'Aqua, Glycerin, Squalane', SMALL_PUMP, 50, 12, {
     calming: true,
   }),
-  row('facialOil', 'Facial oil', 'Squalane', DROP, 30, 12),
+  row('facialOil', 'Facial oil', 'Squalane', OIL_DROP, 30, 12),
   row('sunProtection', 'Sun protection', 'Aqua, Zinc Oxide, Glycerin', SMALL_PUMP, 50, 12, {
     calming: true,
   }),
