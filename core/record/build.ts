@@ -266,11 +266,11 @@ function breachLine({ at, key, what, by }: Breach, { firstPlan, lastPlan }: Reco
 }
 
 /** What was ticked before a step, in the words of the rows that asked for it. */
-const confirmedWords = ({ technique }: PlanStep, rules: readonly string[]): string[] =>
+const confirmedWords = (step: PlanStep, rules: readonly string[]): string[] =>
   rules.flatMap((rule) => {
     const row = CONTRAINDICATIONS.find((contraindication) => contraindication.id === rule)
     if (rule === UNKNOWN_WORD) return ['every label read for the allergies named']
-    return row?.confirm ?? TECHNIQUES[technique].confirm ?? []
+    return row?.confirm ?? techniqueOf(step).confirm ?? []
   })
 
 function reactionLine(reaction: Reaction): { at: string; text: string; verdict: string } {

@@ -30,17 +30,17 @@ describe('what was seen to before a step', () => {
     confirmsOf: () => ['piercing-out', own],
     baseline: {},
   }
-  const lineAfter = (rules: string[]) => {
+  const lineAfter = (rules: string[], of: PlanStep = step) => {
     const events = [
       tap(1, { kind: 'started' }),
       ...(rules.length > 0 ? [tap(2, { kind: 'confirmed', key: 'hf', rules })] : []),
       tap(200, { kind: 'stepDone', key: 'hf', cue: true }),
     ]
     return buildRecord({
-      state: fold(events, context),
-      firstPlan: [step],
-      lastPlan: [step],
-      done: [step],
+      state: fold(events, { ...context, plans: { 1: [of] } }),
+      firstPlan: [of],
+      lastPlan: [of],
+      done: [of],
       shelf: [],
       dose: { faceSize: { height: 19, width: 14 } },
       lotOf: () => null,
@@ -51,6 +51,19 @@ describe('what was seen to before a step', () => {
     const confirmed = lineAfter([own])?.confirmed ?? []
     expect(confirmed).toEqual(TECHNIQUES.highFrequency.confirm)
     expect(confirmed.length).toBeGreaterThan(0)
+  })
+  it('with what the practice asks of its own way', () => {
+    const mine: PlanStep = {
+      ...step,
+      own: {
+        ...{ id: 'way-1', name: 'Soft current', from: 'highFrequency', usual: false },
+        ...{ never: [], confirm: 'Hair tied back' },
+      },
+    }
+    expect(lineAfter([own], mine)?.confirmed).toEqual([
+      ...(TECHNIQUES.highFrequency.confirm ?? []),
+      'Hair tied back',
+    ])
   })
   it('and what was not, as done without it', () => {
     expect(lineAfter([])?.confirmed).toBeUndefined()
