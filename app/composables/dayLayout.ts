@@ -12,7 +12,8 @@ const HOUR_PX = { wide: 62, narrow: 92, most: 240 }
 const LETTERS = { wide: 18, narrow: 13 }
 /** Pixels of a line of a name, of the state that stands below it on a narrow card, of the menu, of the edge. */
 const CARD_PX = { line: 19, state: { wide: 0, narrow: 16 }, menu: 22, edge: 8 }
-const SIDE_PX = 30
+/** Pixels left free on either side of a card. */
+const SIDE_PX = 10
 
 /** Lines that a name takes where so many letters fit on one; a longer word is broken. */
 function linesOf(name: string, letters: number): number {
@@ -49,6 +50,46 @@ export interface OpenGap extends Stretch {
 export const minuteWords = (minute: number): string =>
   `${String(Math.floor(minute / HOUR_MINUTES)).padStart(2, '0')}:${String(minute % HOUR_MINUTES).padStart(2, '0')}`
 
+interface Column {
+  at: number
+  of: number
+}
+/** Visits that run at once in one room stand side by side and share its width: neither hides the other. */
+function columnsOf(
+  visits: readonly DayVisit[],
+  stretchOf: (visit: DayVisit) => Stretch,
+): ReadonlyMap<string, Column> {
+  const columns = new Map<string, Column>()
+  for (const roomId of new Set(visits.map((visit) => visit.roomId))) {
+    const own = visits
+      .filter((visit) => visit.roomId === roomId)
+      .map((visit) => ({ id: visit.id, ...stretchOf(visit) }))
+      .sort((one, other) => one.from - other.from || (one.id < other.id ? -1 : 1))
+    let together: { id: string; at: number }[] = []
+    let ends: number[] = []
+    const close = () => {
+      for (const { id, at } of together) columns.set(id, { at, of: ends.length })
+      together = []
+      ends = []
+    }
+    for (const { id, from, to } of own) {
+      if (ends.every((end) => end <= from)) close()
+      const free = ends.findIndex((end) => end <= from)
+      const at = free < 0 ? ends.length : free
+      ends[at] = to
+      together.push({ id, at })
+    }
+    close()
+  }
+  return columns
+}
+
+/** One alone keeps the edges that its card has. */
+const sideOf = ({ at, of }: Column = { at: 0, of: 1 }) => {
+  const edge = (share: number) => `calc(${SIDE_PX}px + (100% - ${2 * SIDE_PX}px) * ${share / of})`
+  return of === 1 ? { left: `${SIDE_PX}px` } : { left: edge(at), right: edge(of - 1 - at) }
+}
+
 /** Where everything of a day lies: by the hour, in the house's own time. */
 export function dayLayout(page: DayPage) {
   const { visits, timeZone, cleaningMinutes, open } = page
@@ -71,16 +112,7 @@ export function dayLayout(page: DayPage) {
     Math.max(USUAL_HOURS.to, ...all.map(({ to }) => Math.ceil(to / HOUR_MINUTES))),
   )
   const px = (minute: number) => ((minute - first * HOUR_MINUTES) / HOUR_MINUTES) * hourPx
-  /** Two visits at once in one room stand side by side, so that neither hides the other. */
-  const beside = (visit: DayVisit) =>
-    visits.filter(
-      (other) =>
-        other.roomId === visit.roomId &&
-        other.id !== visit.id &&
-        stretchOf(other).from <= stretchOf(visit).from &&
-        stretchOf(other).to > stretchOf(visit).from &&
-        (other.startsAt < visit.startsAt || other.id < visit.id),
-    ).length
+  const columns = columnsOf(visits, stretchOf)
   const place = ({ from, to }: Stretch) => ({
     top: `${px(from)}px`,
     height: `${((to - from) / HOUR_MINUTES) * hourPx}px`,
@@ -95,7 +127,7 @@ export function dayLayout(page: DayPage) {
     top: (minute: number) => `${px(minute)}px`,
     styleOf: (visit: DayVisit) => ({
       ...place(stretchOf(visit)),
-      left: `${10 + beside(visit) * SIDE_PX}px`,
+      ...sideOf(columns.get(visit.id)),
     }),
     seamOf: (visit: DayVisit) => {
       const { to } = stretchOf(visit)
