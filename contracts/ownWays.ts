@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { DEVICE_KINDS, PRODUCT_KINDS } from '#core/catalogue/kinds'
 import type { DeviceKey, OwnKind, OwnKindId } from '#core/catalogue/techniques/ownShapes'
-import { ALSO_FAMILIES } from '#core/catalogue/techniques/ownWay'
+import { ALSO_FAMILIES, OWN_LOAD } from '#core/catalogue/techniques/ownWay'
 import { TECHNIQUE_IDS, type OwnWay } from '#core/catalogue/techniques/techniques'
 import { isWholeTicks } from '#core/units'
 import { id, line, regions, said, version } from './common'
@@ -15,6 +15,7 @@ export const ownDeviceId = z
 /** A kind of device, of the catalogue or of the practice. */
 export const deviceKey: z.ZodType<DeviceKey> = z.union([z.enum(DEVICE_KINDS), ownDeviceId])
 
+const LOAD_WORDS = `${OWN_LOAD.least} to ${OWN_LOAD.most} %`
 const level = z.number().min(0, 'at least 0').max(1000, 'at most 1,000')
 const levels = z
   .strictObject({
@@ -29,7 +30,10 @@ export const ownDevice: z.ZodType<OwnKind> = z.strictObject({
   from: z.enum(DEVICE_KINDS),
   levels: levels.optional(),
   also: z.array(z.enum(ALSO_FAMILIES)).max(ALSO_FAMILIES.length),
-  loadPercent: z.int('whole per cent').min(100, '100 to 300 %').max(300, '100 to 300 %'),
+  loadPercent: z
+    .int('whole per cent')
+    .min(OWN_LOAD.least, LOAD_WORDS)
+    .max(OWN_LOAD.most, LOAD_WORDS),
   medium: z.enum(PRODUCT_KINDS).optional(),
   cleaning: said(300),
 })

@@ -140,10 +140,18 @@ function take(event: DragEvent) {
   display: flex;
   flex-direction: column;
 }
+/* A line that has no room is left out whole: half a line is read as nothing. */
 .words {
   flex: 1;
   min-width: 0;
   overflow: hidden;
+  display: flex;
+  flex-flow: column wrap;
+  align-content: flex-start;
+}
+.words > * {
+  width: 100%;
+  flex: none;
 }
 /* As high before its button is there as after. */
 .line {

@@ -29,6 +29,9 @@ export const ALSO_FAMILIES = [
   'alcohol',
 ] as const satisfies readonly FamilyId[]
 
+/** Skin load of a kind of a house's own, per cent of the nearest kind's: never less. */
+export const OWN_LOAD = { least: 100, most: 300 }
+
 /** The technique of a step as it is done: the catalogue's row, narrowed by the house's own way. */
 export const techniqueOf = ({ technique, own }: DoneAs): Technique =>
   own ? narrowed(own, technique) : TECHNIQUES[technique]
@@ -54,6 +57,21 @@ export function deviceOf({
   return own?.device
     ? { kind: own.device.id, name: own.device.name, like: device }
     : { kind: device, name: DEVICE_NAMES[device], like: device }
+}
+
+/**
+ * Steps in the ways that a house has now: what it has made stricter since holds for them too. One that
+ * is no longer offered stays as it was planned.
+ */
+export function asWorkedNow<Step extends DoneAs>(
+  steps: readonly Step[],
+  ways: readonly OwnWay[] | undefined,
+): readonly Step[] {
+  if (!ways || !steps.some(({ own }) => own)) return steps
+  return steps.map((step) => {
+    const now = ways.find(({ id }) => id === step.own?.id)
+    return now ? { ...step, own: now } : step
+  })
 }
 
 /** What a house has ready, and which way it was asked for: what the way of today hangs on. */
@@ -140,7 +158,7 @@ function askedMore(
   device: OwnKind | undefined,
 ): Pick<Technique, 'families'> & Partial<Pick<Technique, 'load'>> {
   if (!device) return { families }
-  const percent = Math.max(100, device.loadPercent)
+  const percent = Math.max(OWN_LOAD.least, device.loadPercent)
   const hundredths = Math.ceil(((load?.hundredths ?? 0) * percent) / 100)
   return {
     families: [...new Set([...families, ...device.also])],

@@ -4,7 +4,8 @@ import { NEAREST } from '../../catalogue/techniques/ownTrouble'
 import { techniqueOf } from '../../catalogue/techniques/ownWay'
 import type { PlanStep } from '../../catalogue/techniques/step'
 import { TECHNIQUES, type OwnWay, type TechniqueId } from '../../catalogue/techniques/techniques'
-import { planInput } from '../../testing/fixtures'
+import { screen } from '../../screening/verdict/verdict'
+import { allNo, planInput } from '../../testing/fixtures'
 import { atLeastLooked } from '../../testing/looked'
 import { keptWay } from '../../testing/ownWays'
 import { inputOfPerson, person } from '../../testing/randomPeople'
@@ -148,6 +149,38 @@ describe("plans with a technique of the house's own", () => {
     expect(steamOf(house)).toBeDefined()
     expect(steamOf({ ...without, devices: [...without.devices, 'own-1'] })?.own).toEqual(dome)
     expect(steamOf(without)).toBeUndefined()
+  })
+
+  it('hold a step to what the house has made stricter since it was planned', () => {
+    const own: OwnWay = { ...dome, usual: true, minutesMost: 8 }
+    const devices = [...house.devices, 'own-1' as const]
+    const { steps } = propose({ ...house, ways: [own], devices })
+    const planned = steps.map((step) =>
+      step.own ? { ...step, minutes: 7 as PlanStep['minutes'] } : step,
+    )
+    const said = (ways: OwnWay[]) =>
+      checkPlan({ ...house, ways, devices }, planned).findings.map(({ text }) => text)
+    expect(said([own]).filter((text) => text.startsWith('Amber steam'))).toEqual([])
+    expect(said([{ ...own, minutesMost: 5 }])).toContain('Amber steam: 5 min at most')
+    expect(said([{ ...own, never: ['forehead'] }]).join()).toContain(
+      'Amber steam on forehead: never there in this practice',
+    )
+    // One that is no longer offered stays as it was planned.
+    expect(said([]).filter((text) => text.startsWith('Amber steam'))).toEqual([])
+  })
+
+  it('bar what its device counts as besides, want what lies under it, and start at its levels', () => {
+    const levels = { least: 35, most: 45, step: 5 }
+    const kind = { ...dome.device, levels, also: ['covering'], medium: 'waterGel' } as const
+    const own = { ...dome, usual: true, device: kind } as OwnWay
+    const devices = [...house.devices, 'own-1' as const]
+    const mine = { ...house, ways: [own], devices }
+    expect(steamOf(mine)?.setting).toBeGreaterThanOrEqual(levels.least)
+    const noGel = mine.shelf.filter(({ product: { kind: own } }) => own !== 'waterGel')
+    expect(steamOf({ ...mine, shelf: noGel })?.own).toBeUndefined()
+    const answers = allNo({ closedSpaces: { say: 'yes' } })
+    const uneasy = { ...mine, answers, verdict: screen(answers, mine.today) }
+    expect(steamOf(uneasy)?.own).toBeUndefined()
   })
 
   it('give it its own longest time where that is shorter than the usual one', () => {

@@ -1,5 +1,6 @@
 import { ORDER_RULES } from '../../catalogue/rules/orderRules'
 import { PAIRS, type Pair } from '../../catalogue/rules/pairs'
+import { asWorkedNow } from '../../catalogue/techniques/ownWay'
 import type { PlanStep } from '../../catalogue/techniques/step'
 import { REGION_IDS, type RegionId } from '../../face/zones'
 import { toleranceOf, type Tolerance } from '../../load/tolerance'
@@ -36,10 +37,11 @@ export interface Check {
  */
 export function checkPlan(
   input: PlanInput,
-  steps: readonly PlanStep[],
+  planned: readonly PlanStep[],
   rules: Rules = ORDER_RULES,
   pairs: readonly Pair[] = PAIRS,
 ): Check {
+  const steps = asWorkedNow(planned, input.ways)
   const walked = trace(input, steps)
   const tolerances = Object.fromEntries(
     REGION_IDS.map((region) => [

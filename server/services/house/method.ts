@@ -4,10 +4,12 @@ import { and, asc, desc, eq, isNull, max, ne } from 'drizzle-orm'
 import type { z } from 'zod'
 import type { policyPut, protocolPost, protocolVersionPost } from '#contracts/method'
 import { NO_POLICY, type HousePolicy } from '#core/catalogue/schools/schools'
+import type { ProtocolStep } from '#core/catalogue/techniques/step'
+import type { OwnWay } from '#core/catalogue/techniques/techniques'
 import { housePolicies, protocols, protocolVersions, staff } from '#db/schema'
 import { conflict, notFound, refused } from '../../problem/problem'
 import { database, type Transaction } from '../database'
-import { readOwn } from './ownWays'
+import { readOwn, waysNow } from './ownWays'
 import type { Staff } from '../session/session'
 
 /** What the house has decided last. */
@@ -119,12 +121,20 @@ export async function allProtocols(): Promise<Protocol[]> {
   }))
 }
 
+/** Each in the way that is worked now; one that was put away is the technique itself again. */
+const inWays = (steps: readonly ProtocolStep[], ways: readonly OwnWay[]): ProtocolStep[] =>
+  steps.map(({ own, ...step }) => {
+    const now = ways.find(({ id }) => id === own?.id)
+    return { ...step, ...(now ? { own: now } : {}) }
+  })
+
 /** Those that are offered for a plan, each in its latest version; a short one only with its full one. */
 export async function offeredProtocols(): Promise<VisitBundle['protocols']> {
-  const live = (await allProtocols()).filter(({ retired }) => !retired)
+  const [all, ways] = await Promise.all([allProtocols(), waysNow()])
+  const live = all.filter(({ retired }) => !retired)
   return live.flatMap(({ id, name, expressOf, versions: [latest] }) =>
     latest && (expressOf === null || live.some((full) => full.id === expressOf))
-      ? [{ id, name, expressOf, version: latest.version, steps: latest.steps }]
+      ? [{ id, name, expressOf, version: latest.version, steps: inWays(latest.steps, ways) }]
       : [],
   )
 }
