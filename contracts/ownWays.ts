@@ -8,12 +8,12 @@ import { id, line, regions, said, version } from './common'
 
 const OWN_DEVICE = /^own-[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/
 /** A kind of device of the practice's own. */
-export const ownDeviceId = z
+export const ownKindId = z
   .string()
   .regex(OWN_DEVICE, 'not a kind of device')
   .transform((text) => text as OwnKindId)
 /** A kind of device, of the catalogue or of the practice. */
-export const deviceKey: z.ZodType<DeviceKey> = z.union([z.enum(DEVICE_KINDS), ownDeviceId])
+export const deviceKey: z.ZodType<DeviceKey> = z.union([z.enum(DEVICE_KINDS), ownKindId])
 
 const LOAD_WORDS = `${OWN_LOAD.least} to ${OWN_LOAD.most} %`
 const level = z.number().min(0, 'at least 0').max(1000, 'at most 1,000')
@@ -24,8 +24,8 @@ const levels = z
     step: z.number().min(0.01, 'at least 0.01').max(1000, 'at most 1,000'),
   })
   .refine(({ least, most }) => least <= most, 'lowest level first')
-export const ownDevice: z.ZodType<OwnKind> = z.strictObject({
-  id: ownDeviceId,
+export const ownKind: z.ZodType<OwnKind> = z.strictObject({
+  id: ownKindId,
   name: said(60),
   from: z.enum(DEVICE_KINDS),
   levels: levels.optional(),
@@ -58,12 +58,12 @@ const way = {
   confirm: line(200).optional(),
 }
 /** A technique as the practice does it, as a plan keeps it. */
-export const ownWay: z.ZodType<OwnWay> = z.strictObject({ ...way, device: ownDevice.optional() })
+export const ownWay: z.ZodType<OwnWay> = z.strictObject({ ...way, device: ownKind.optional() })
 
 /** Kept, or taken off the list: what was done with it stands. */
-export const ownDevicePut = z.strictObject({ device: ownDevice, version, retired: z.boolean() })
+export const ownKindPut = z.strictObject({ kind: ownKind, version, retired: z.boolean() })
 export const ownWayPut = z.strictObject({
-  way: z.strictObject({ ...way, deviceId: ownDeviceId.optional() }),
+  way: z.strictObject({ ...way, deviceId: ownKindId.optional() }),
   version,
   retired: z.boolean(),
 })

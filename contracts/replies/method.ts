@@ -3,7 +3,7 @@ import { TECHNIQUE_IDS } from '#core/catalogue/techniques/techniques'
 import type { HousePolicy } from '#core/catalogue/schools/schools'
 import type { ProtocolStep } from '#core/catalogue/techniques/step'
 import { POINTS } from '#core/catalogue/schools/camps'
-import { ownDevice, ownWay } from '../ownWays'
+import { ownKind, ownWay } from '../ownWays'
 import { at, by, count, id, text } from './common'
 
 export const policy: z.ZodType<HousePolicy> = z.strictObject({
@@ -43,7 +43,7 @@ export const methodReply = z.strictObject({
   history: z.array(policyLine),
   protocols: z.array(protocol),
   own: z.strictObject({
-    devices: z.array(z.strictObject({ device: ownDevice, version: count, retired: z.boolean() })),
+    kinds: z.array(z.strictObject({ kind: ownKind, version: count, retired: z.boolean() })),
     ways: z.array(z.strictObject({ way: ownWay, version: count, retired: z.boolean() })),
   }),
   mayDecide: z.boolean(),

@@ -1,1 +1,1 @@
-GRANT SELECT, INSERT, UPDATE ON own_devices, own_ways TO oak_app;
+GRANT SELECT, INSERT, UPDATE ON own_kinds, own_ways TO oak_app;

@@ -68,9 +68,9 @@ export const protocolVersions = pgTable(
  * Kinds of device of the house's own. One that is retired is no longer offered; what was planned and done
  * with it stands, in the plans themselves.
  */
-export const ownDevices = pgTable('own_devices', {
+export const ownKinds = pgTable('own_kinds', {
   id: text('id').primaryKey(),
-  device: jsonb('device').$type<OwnKind>().notNull(),
+  kind: jsonb('kind').$type<OwnKind>().notNull(),
   retiredAt: at('retired_at'),
   version: integer('version').notNull().default(1),
   by: by(),
@@ -80,7 +80,7 @@ export const ownDevices = pgTable('own_devices', {
 export const ownWays = pgTable('own_ways', {
   id: uuid('id').primaryKey(),
   way: jsonb('way').$type<Omit<OwnWay, 'device'>>().notNull(),
-  deviceId: text('device_id').references(() => ownDevices.id),
+  deviceId: text('device_id').references(() => ownKinds.id),
   retiredAt: at('retired_at'),
   version: integer('version').notNull().default(1),
   by: by(),

@@ -123,10 +123,10 @@ export const TABLE: readonly Row[] = [
     body: () => ({ id: randomUUID(), policy: { camps: {}, without: [] }, reason: 'table test' }),
   },
   {
-    route: 'PUT /api/own/devices',
+    route: 'PUT /api/own/kinds',
     own: OWNER,
     body: () => ({
-      device: {
+      kind: {
         ...{ id: `own-${randomUUID()}`, name: 'Table Test', from: 'lamp', also: [] },
         ...{ loadPercent: 100, cleaning: 'Wiped.' },
       },

@@ -32,21 +32,21 @@ const way = (more: Partial<Way> = {}): Way => ({
   ...more,
 })
 const keepKind = (device: OwnKind, version = 0, retired = false, call = owner) =>
-  call('/api/own/devices', { method: 'PUT', body: { device, version, retired } })
+  call('/api/own/kinds', { method: 'PUT', body: { kind: device, version, retired } })
 const keepWay = (own: Way, version = 0, retired = false, call = owner) =>
   call('/api/own/ways', { method: 'PUT', body: { way: own, version, retired } })
 const ours = async () => ((await owner('/api/method')).body as MethodReply).own
 const made: Way[] = []
 const kinds: OwnKind[] = []
 afterAll(async () => {
-  const { ways, devices } = await ours()
+  const { ways, kinds: all } = await ours()
   for (const { way: own, version } of ways.filter((line) =>
     made.some(({ id }) => id === line.way.id),
   )) {
     const { device, ...rest } = own
     await keepWay({ ...rest, ...(device ? { deviceId: device.id } : {}) }, version, true)
   }
-  for (const { device, version } of devices) await keepKind(device, version, true)
+  for (const { kind: device, version } of all) await keepKind(device, version, true)
 })
 /** A technique with a device of the practice's own that stands ready in its rooms. */
 async function furnished(): Promise<{ own: OwnWay; device: OwnKind }> {
@@ -80,9 +80,9 @@ async function withOwn(call: Caller, id: string, own: OwnWay): Promise<PlanStep[
 describe('techniques and kinds of device of the practice', () => {
   it('are kept by the owner, once at a time, and shown to all', async () => {
     const { own, device } = await furnished()
-    const { ways, devices } = await ours()
+    const { ways, kinds: all } = await ours()
     expect(ways).toContainEqual({ way: own, version: 1, retired: false })
-    expect(devices).toContainEqual({ device, version: 1, retired: false })
+    expect(all).toContainEqual({ kind: device, version: 1, retired: false })
     const house = (await owner('/api/house')).body as HousePage
     expect(house.ownKinds).toContainEqual({
       ...{ kind: device.id, name: 'Amber dome' },

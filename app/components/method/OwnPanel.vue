@@ -14,7 +14,7 @@ const emit = defineEmits<{ changed: [] }>()
 const api = useApi()
 const { trouble, attempt } = useAttempt()
 type WayLine = MethodReply['own']['ways'][number]
-type KindLine = MethodReply['own']['devices'][number]
+type KindLine = MethodReply['own']['kinds'][number]
 const wayForm = ref<{ line?: WayLine } | null>(null)
 const kindForm = ref<{ line?: KindLine } | null>(null)
 
@@ -53,9 +53,9 @@ const keepWay = ({ way: { device, ...way }, version }: WayLine, retired: boolean
     })
     emit('changed')
   })
-const keepKind = ({ device, version }: KindLine, retired: boolean) =>
+const keepKind = ({ kind, version }: KindLine, retired: boolean) =>
   attempt(async () => {
-    await api('/api/own/devices', { method: 'PUT', body: { device, version, retired } })
+    await api('/api/own/kinds', { method: 'PUT', body: { kind, version, retired } })
     emit('changed')
   })
 function saved() {
@@ -67,7 +67,7 @@ function saved() {
 const inUseFirst = <Line extends { retired: boolean }>(lines: readonly Line[]): Line[] =>
   [...lines].sort((one, other) => Number(one.retired) - Number(other.retired))
 const kinds = computed(() =>
-  props.own.devices.flatMap(({ device, retired }) => (retired ? [] : [device])),
+  props.own.kinds.flatMap(({ kind, retired }) => (retired ? [] : [kind])),
 )
 </script>
 
@@ -104,27 +104,27 @@ const kinds = computed(() =>
     </section>
     <section class="panel stack" aria-label="Our kinds of device">
       <h2>Our kinds of device</h2>
-      <p v-if="own.devices.length === 0" class="soft">None yet.</p>
+      <p v-if="own.kinds.length === 0" class="soft">None yet.</p>
       <ul class="plainlist stack">
-        <li v-for="line in inUseFirst(own.devices)" :key="line.device.id" class="between">
+        <li v-for="line in inUseFirst(own.kinds)" :key="line.kind.id" class="between">
           <span
-            ><b>{{ line.device.name }}</b
+            ><b>{{ line.kind.name }}</b
             >{{ ' ' }}<span v-if="line.retired" class="tag">not in use</span><br /><span
               class="soft"
-              >{{ ofKind(line.device) }}</span
+              >{{ ofKind(line.kind) }}</span
             ></span
           ><span v-if="mayDecide" class="row">
             <VBtn variant="text" @click="kindForm = { line }"
-              >Change<span class="sr"> {{ line.device.name }}</span></VBtn
+              >Change<span class="sr"> {{ line.kind.name }}</span></VBtn
             ><VBtn variant="text" @click="keepKind(line, !line.retired)"
               >{{ line.retired ? 'Use again' : 'Stop using'
-              }}<span class="sr"> {{ line.device.name }}</span></VBtn
+              }}<span class="sr"> {{ line.kind.name }}</span></VBtn
             ></span
           >
         </li>
       </ul>
       <VBtn v-if="mayDecide" variant="outlined" @click="kindForm = {}">Add a kind of device</VBtn>
-      <p v-if="own.devices.length > 0" class="soft">
+      <p v-if="own.kinds.length > 0" class="soft">
         Add the device itself under Practice, Set up the practice: then plans can use it.
       </p>
     </section>

@@ -7,6 +7,7 @@ import { TECHNIQUES, type TechniqueId } from '#core/catalogue/techniques/techniq
 import { REGION_NAMES } from '#core/face/regions'
 import { REGION_IDS, type RegionId } from '#core/face/zones'
 import { useAttempt } from '~/composables/attempt'
+import { numberText, typedNumber } from '~/composables/typed'
 import { fieldProblem, useApi } from '~/composables/useApi'
 
 /** A technique of the practice's own: a name, the nearest technique, and what is stricter here. */
@@ -18,16 +19,15 @@ const emit = defineEmits<{ close: []; saved: [] }>()
 const api = useApi()
 const { problem, trouble, busy, attempt } = useAttempt()
 const way = props.line?.way
-const text = (number: number | undefined) => (number === undefined ? '' : String(number))
 const form = reactive({
   name: way?.name ?? '',
   from: way?.from as TechniqueId | undefined,
   deviceId: way?.device?.id ?? null,
   usual: way?.usual ?? false,
-  minutesLeast: text(way?.minutesLeast),
-  minutesMost: text(way?.minutesMost),
-  restMost: text(way?.restMost),
-  passesMost: text(way?.passesMost),
+  minutesLeast: numberText(way?.minutesLeast),
+  minutesMost: numberText(way?.minutesMost),
+  restMost: numberText(way?.restMost),
+  passesMost: numberText(way?.passesMost),
   never: [...(way?.never ?? [])] as RegionId[],
   hand: way?.hand ?? '',
   say: way?.say ?? '',
@@ -58,11 +58,6 @@ const err = (...fields: string[]) =>
     ...fieldProblem(problem.value, `way.${field}`),
     ...fieldProblem(problem.value, field),
   ])
-/** An empty field is as the technique has it; what is no number is refused where it stands. */
-const number = (key: 'minutesLeast' | 'minutesMost' | 'restMost' | 'passesMost') => {
-  const given = form[key].trim().replace(',', '.')
-  return given === '' ? {} : { [key]: Number.isNaN(Number(given)) ? given : Number(given) }
-}
 const words = (key: 'hand' | 'say' | 'confirm') =>
   form[key].trim() === '' ? {} : { [key]: form[key] }
 async function keep() {
@@ -77,10 +72,10 @@ async function keep() {
           usual: form.usual,
           never: form.never,
           ...(form.deviceId ? { deviceId: form.deviceId } : {}),
-          ...number('minutesLeast'),
-          ...number('minutesMost'),
-          ...number('restMost'),
-          ...number('passesMost'),
+          minutesLeast: typedNumber(form.minutesLeast),
+          minutesMost: typedNumber(form.minutesMost),
+          restMost: typedNumber(form.restMost),
+          passesMost: typedNumber(form.passesMost),
           ...words('hand'),
           ...words('say'),
           ...words('confirm'),
@@ -95,111 +90,101 @@ async function keep() {
 </script>
 
 <template>
-  <VDialog
-    :model-value="true"
-    scrollable
-    max-width="760"
-    persistent
-    :aria-label="line ? 'Change the technique' : 'Add a technique'"
-    @keydown.esc="emit('close')"
+  <FormDialog
+    :title="line ? 'Change the technique' : 'Add a technique'"
+    save="Save technique"
+    :busy="busy"
+    :trouble="trouble"
+    @submit="keep"
+    @close="emit('close')"
   >
-    <VCard>
-      <form class="stack pa-5" novalidate @submit.prevent="keep">
-        <h2>{{ line ? 'Change the technique' : 'Add a technique' }}</h2>
-        <div class="pair">
-          <VTextField
-            v-model="form.name"
-            v-caret
-            label="Name here (required)"
-            :error-messages="err('name')"
-          />
-          <VAutocomplete
-            v-model="form.from"
-            label="Nearest technique (required)"
-            :items="nearest"
-            :disabled="line !== undefined"
-            :error-messages="err('from')"
-          />
-        </div>
-        <template v-if="from">
-          <VSelect
-            v-if="devices.length > 0"
-            v-model="form.deviceId"
-            label="Done with"
-            :items="devices"
-            :error-messages="err('device', 'deviceId')"
-          />
-          <VCheckbox
-            v-model="form.usual"
-            :label="`Plan this instead of ${from.name.toLowerCase()}`"
-            hide-details
-          />
-          <div class="pair">
-            <VTextField
-              v-model="form.minutesLeast"
-              label="Shortest, min"
-              inputmode="decimal"
-              :placeholder="String(from.minutes.least)"
-              persistent-placeholder
-              :error-messages="err('minutesLeast')"
-            />
-            <VTextField
-              v-model="form.minutesMost"
-              label="Longest, min"
-              inputmode="decimal"
-              :placeholder="String(from.minutes.most)"
-              persistent-placeholder
-              :error-messages="err('minutesMost')"
-            />
-            <VTextField
-              v-if="from.dwell"
-              v-model="form.restMost"
-              label="Rests at most, min"
-              inputmode="decimal"
-              :placeholder="String(from.dwell.latest)"
-              persistent-placeholder
-              :error-messages="err('restMost')"
-            />
-            <VTextField
-              v-if="from.passes"
-              v-model="form.passesMost"
-              label="Passes at most"
-              inputmode="numeric"
-              :placeholder="String(from.passes.limit)"
-              persistent-placeholder
-              :error-messages="err('passesMost')"
-            />
-          </div>
-          <VSelect
-            v-model="form.never"
-            label="Never on"
-            :items="zones"
-            multiple
-            clearable
-            :error-messages="err('never')"
-          />
-          <VTextField
-            v-model="form.hand"
-            label="What the hand does here"
-            :hint="`Said before: ${from.hand}`"
-            persistent-hint
-            :error-messages="err('hand')"
-          />
-          <VTextField v-model="form.say" label="Tell the client" :error-messages="err('say')" />
-          <VTextField
-            v-model="form.confirm"
-            label="To be ticked first"
-            :error-messages="err('confirm')"
-          />
-        </template>
-        <p v-if="trouble" role="alert" class="tag stop">{{ trouble }}</p>
-        <div class="row">
-          <VBtn type="submit" color="primary" :loading="busy">Save technique</VBtn>
-          <VBtn variant="text" @click="emit('close')">Close</VBtn>
-        </div>
-      </form>
-    </VCard>
-  </VDialog>
+    <div class="pair">
+      <VTextField
+        v-model="form.name"
+        v-caret
+        label="Name here (required)"
+        :error-messages="err('name')"
+      />
+      <VAutocomplete
+        v-model="form.from"
+        label="Nearest technique (required)"
+        :items="nearest"
+        :disabled="line !== undefined"
+        :error-messages="err('from')"
+      />
+    </div>
+    <template v-if="from">
+      <VSelect
+        v-if="devices.length > 0"
+        v-model="form.deviceId"
+        label="Done with"
+        :items="devices"
+        :error-messages="err('device', 'deviceId')"
+      />
+      <VCheckbox
+        v-model="form.usual"
+        :label="`Plan this instead of ${from.name.toLowerCase()}`"
+        hide-details
+      />
+      <div class="pair">
+        <VTextField
+          v-model="form.minutesLeast"
+          label="Shortest, min"
+          inputmode="decimal"
+          :placeholder="String(from.minutes.least)"
+          persistent-placeholder
+          :error-messages="err('minutesLeast')"
+        />
+        <VTextField
+          v-model="form.minutesMost"
+          label="Longest, min"
+          inputmode="decimal"
+          :placeholder="String(from.minutes.most)"
+          persistent-placeholder
+          :error-messages="err('minutesMost')"
+        />
+        <VTextField
+          v-if="from.dwell"
+          v-model="form.restMost"
+          label="Rests at most, min"
+          inputmode="decimal"
+          :placeholder="String(from.dwell.latest)"
+          persistent-placeholder
+          :error-messages="err('restMost')"
+        />
+        <VTextField
+          v-if="from.passes"
+          v-model="form.passesMost"
+          label="Passes at most"
+          inputmode="numeric"
+          :placeholder="String(from.passes.limit)"
+          persistent-placeholder
+          :error-messages="err('passesMost')"
+        />
+      </div>
+      <VSelect
+        v-model="form.never"
+        label="Never on"
+        :items="zones"
+        multiple
+        clearable
+        :error-messages="err('never')"
+      />
+      <VTextField
+        v-model="form.hand"
+        label="What the hand does here"
+        :hint="`Said before: ${from.hand}`"
+        persistent-hint
+        :error-messages="err('hand')"
+      />
+      <VTextField v-model="form.say" label="Tell the client" :error-messages="err('say')" />
+      <VTextField
+        v-model="form.confirm"
+        label="To be ticked first"
+        :error-messages="err('confirm')"
+      />
+    </template>
+  </FormDialog>
 </template>
 
 <style scoped>

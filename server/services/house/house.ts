@@ -5,7 +5,7 @@ import type { z } from 'zod'
 import type { devicePut, practicePut, roomPut, setupPost } from '#contracts/house'
 import { DEVICE_KINDS } from '#core/catalogue/kinds'
 import type { DeviceKey } from '#core/catalogue/techniques/ownShapes'
-import { deviceParts, devices, ownDevices, practice, products, rooms, staff } from '#db/schema'
+import { deviceParts, devices, ownKinds, practice, products, rooms, staff } from '#db/schema'
 import { conflict, ProblemError, refused } from '../../problem/problem'
 import { database, type Transaction } from '../database'
 import { refuseCommon } from '../session/commonPasswords'
@@ -83,7 +83,7 @@ export async function readHouse(): Promise<HousePage> {
     db.select().from(staff).orderBy(staff.name),
     db.select().from(deviceParts).orderBy(deviceParts.name),
     db.select({ n: count() }).from(products).where(eq(products.retired, false)),
-    db.select().from(ownDevices).orderBy(ownDevices.at),
+    db.select().from(ownKinds).orderBy(ownKinds.at),
   ])
   const { id: _one, allows: _scope, ...fields } = house
   return {
@@ -93,8 +93,8 @@ export async function readHouse(): Promise<HousePage> {
       ...device,
       parts: parts.filter(({ deviceId }) => deviceId === device.id).map(partLine),
     })),
-    ownKinds: kinds.map(({ device: { id: kind, name }, retiredAt }) => ({
-      ...{ kind, name },
+    ownKinds: kinds.map(({ kind: { id, name }, retiredAt }) => ({
+      ...{ kind: id, name },
       retired: retiredAt !== null,
     })),
     people: people.map(({ id, name, email, role, active, passwordHash, ...own }) => ({
@@ -150,7 +150,7 @@ export async function keepRoom(body: z.infer<typeof roomPut>): Promise<void> {
 
 async function mustBeKind(tx: Transaction, kind: DeviceKey): Promise<void> {
   if (isKind(kind)) return
-  const [own] = await tx.select().from(ownDevices).where(eq(ownDevices.id, kind))
+  const [own] = await tx.select().from(ownKinds).where(eq(ownKinds.id, kind))
   if (!own)
     throw refused('This kind of device is not on your list.', [
       { field: 'kind', given: kind, allowed: 'a kind of the list' },

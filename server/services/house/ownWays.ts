@@ -1,12 +1,12 @@
 import { and, asc, eq, inArray, isNull, sql } from 'drizzle-orm'
 import type { z } from 'zod'
-import type { ownDevicePut, ownWayPut } from '#contracts/ownWays'
+import type { ownKindPut, ownWayPut } from '#contracts/ownWays'
 import type { MethodReply } from '#contracts/replies/method'
 import type { OwnKind } from '#core/catalogue/techniques/ownShapes'
 import { ownTrouble } from '#core/catalogue/techniques/ownTrouble'
 import type { DoneAs } from '#core/catalogue/techniques/ownWay'
 import type { OwnWay } from '#core/catalogue/techniques/techniques'
-import { ownDevices, ownWays } from '#db/schema'
+import { ownKinds, ownWays } from '#db/schema'
 import { conflict, refused } from '../../problem/problem'
 import { database, type Transaction } from '../database'
 import type { Staff } from '../session/session'
@@ -15,13 +15,13 @@ const CHANGED = 'A colleague has changed this. Check their version, then save ag
 
 /** Every kind of device and every technique of the house's own, those no longer offered too. */
 export async function readOwn(): Promise<MethodReply['own']> {
-  const [devices, ways] = await Promise.all([
-    database().select().from(ownDevices).orderBy(asc(ownDevices.at)),
+  const [kinds, ways] = await Promise.all([
+    database().select().from(ownKinds).orderBy(asc(ownKinds.at)),
     waysWhere(),
   ])
   return {
-    devices: devices.map(({ device, version, retiredAt }) => ({
-      ...{ device, version },
+    kinds: kinds.map(({ kind, version, retiredAt }) => ({
+      ...{ kind, version },
       retired: retiredAt !== null,
     })),
     ways: ways.map(({ own, device, retired }) => ({
@@ -40,9 +40,9 @@ export const waysNow = async (): Promise<OwnWay[]> =>
 
 async function waysWhere() {
   const rows = await database()
-    .select({ own: ownWays, device: ownDevices.device, deviceGone: ownDevices.retiredAt })
+    .select({ own: ownWays, device: ownKinds.kind, deviceGone: ownKinds.retiredAt })
     .from(ownWays)
-    .leftJoin(ownDevices, eq(ownDevices.id, ownWays.deviceId))
+    .leftJoin(ownKinds, eq(ownKinds.id, ownWays.deviceId))
     .orderBy(asc(ownWays.at))
   return rows.map(({ own, device, deviceGone }) => ({
     ...{ own, device },
@@ -55,30 +55,26 @@ const whole = (way: Omit<OwnWay, 'device'>, device: OwnKind | null): OwnWay => (
 })
 
 /** Keeps a kind of device; what it works like stands once it is there. */
-export async function keepOwnDevice(
+export async function keepOwnKind(
   me: Staff,
-  { device, version, retired }: z.infer<typeof ownDevicePut>,
+  { kind, version, retired }: z.infer<typeof ownKindPut>,
 ): Promise<void> {
   await database().transaction(async (tx) => {
-    const [there] = await tx
-      .select()
-      .from(ownDevices)
-      .where(eq(ownDevices.id, device.id))
-      .for('update')
+    const [there] = await tx.select().from(ownKinds).where(eq(ownKinds.id, kind.id)).for('update')
     if ((there?.version ?? 0) !== version) throw conflict(CHANGED)
-    if (there && there.device.from !== device.from)
+    if (there && there.kind.from !== kind.from)
       throw refused('What it works like cannot be changed. Add another kind instead.', [
-        { field: 'from', given: device.from, allowed: there.device.from },
+        { field: 'from', given: kind.from, allowed: there.kind.from },
       ])
-    const row = { device, retiredAt: retired ? new Date() : null, by: me.id }
+    const row = { kind, retiredAt: retired ? new Date() : null, by: me.id }
     await tx
-      .insert(ownDevices)
-      .values({ id: device.id, ...row })
+      .insert(ownKinds)
+      .values({ id: kind.id, ...row })
       .onConflictDoUpdate({
-        target: ownDevices.id,
-        set: { ...row, version: sql`${ownDevices.version} + 1` },
+        target: ownKinds.id,
+        set: { ...row, version: sql`${ownKinds.version} + 1` },
       })
-    await holdToDevice(tx, device)
+    await holdToDevice(tx, kind)
   })
 }
 
@@ -130,13 +126,13 @@ async function deviceIn(tx: Transaction, id: string | undefined): Promise<OwnKin
   if (id === undefined) return null
   const [row] = await tx
     .select()
-    .from(ownDevices)
-    .where(and(eq(ownDevices.id, id), isNull(ownDevices.retiredAt)))
+    .from(ownKinds)
+    .where(and(eq(ownKinds.id, id), isNull(ownKinds.retiredAt)))
   if (!row)
     throw refused('This kind of device is not on your list.', [
       { field: 'deviceId', given: id, allowed: 'one of your own kinds' },
     ])
-  return row.device
+  return row.kind
 }
 
 function refuseLooser(own: OwnWay): void {
