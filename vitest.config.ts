@@ -30,6 +30,7 @@ export default defineConfig({
       project('reference', ['tests/reference/**/*.test.ts'], { ...pure, testTimeout: 120_000 }),
       project('solver', ['tests/solver/**/*.test.ts'], { ...pure, testTimeout: 3_600_000 }),
       project('api', ['tests/api/**/*.test.ts'], {
+        ...pure,
         fileParallelism: false,
         testTimeout: 60_000,
         hookTimeout: 120_000,

@@ -97,13 +97,8 @@ async function onTheBuild(wanted, built) {
     await inAHouse(['test', 24610, 4390], (env) =>
       vitest(tally, 'api', 'Over the wire, on real PostgreSQL', { env }),
     )
-  if (wanted.has('faults'))
-    await vitest(tally, 'faults', 'Cut, filled and fuzzed', {
-      only: {
-        name: '-rest',
-        args: [MONTH, ...WAITING].flatMap((path) => ['--exclude', `${path}/**`]),
-      },
-    })
+  if (wanted.has('solver'))
+    await vitest(tally, 'solver', 'Against trying everything and an outside solver')
 }
 const MONTH = 'tests/faults/month'
 /** What mostly waits for something to die or to come up again. */
@@ -112,16 +107,19 @@ const WAITING = ['tests/faults/restarts']
 /** What takes long by waiting more than by reckoning: the machine is free for the others meanwhile. */
 async function besideIt(wanted, built) {
   await built
-  if (wanted.has('faults')) {
-    await vitest(tally, 'faults', 'Killed and started again', {
-      only: { name: '-waiting', args: WAITING },
-    })
-    await vitest(tally, 'faults', 'A month of a small house', {
-      only: { name: '-month', args: [MONTH] },
-    })
-  }
-  if (wanted.has('solver'))
-    await vitest(tally, 'solver', 'Against trying everything and an outside solver')
+  if (!wanted.has('faults')) return
+  await vitest(tally, 'faults', 'Killed and started again', {
+    only: { name: '-waiting', args: WAITING },
+  })
+  await vitest(tally, 'faults', 'A month of a small house', {
+    only: { name: '-month', args: [MONTH] },
+  })
+  await vitest(tally, 'faults', 'Cut, filled and fuzzed', {
+    only: {
+      name: '-rest',
+      args: [MONTH, ...WAITING].flatMap((path) => ['--exclude', `${path}/**`]),
+    },
+  })
 }
 
 /**

@@ -5,7 +5,12 @@ import { prepared, treating } from './visit'
 
 /** A visit of its own for a test in the browser, made over the wire. */
 let owner: Caller | undefined
-export const asOwner = async (): Promise<Caller> => (owner ??= await signedIn(testUrl(), 'owner'))
+/** Signed in once, and again where another test has ended this session. */
+export async function asOwner(): Promise<Caller> {
+  if (!owner || (await owner('/api/session')).status !== 200)
+    owner = await signedIn(testUrl(), 'owner')
+  return owner
+}
 export async function plannedVisit(client: string): Promise<string> {
   return prepared(await asOwner(), 'owner', client)
 }
