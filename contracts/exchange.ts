@@ -130,6 +130,10 @@ export const clientFilePost = z.strictObject({
   id,
   text: z.string().max(CLIENT_BYTES, 'at most 20 MB'),
 })
+/** A file of a visit or a whole client, as text, only to be read. */
+export const fileHandedIn = z.strictObject({
+  text: z.string().max(CLIENT_BYTES, 'at most 20 MB'),
+})
 export const IMPORT_DEPTH = 24
 
 /**

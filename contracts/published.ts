@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { visitDocument } from './exchange'
+import { clientDocument, visitDocument } from './exchange'
 import { planCaseDocument } from './planCase'
 import { routineDocument } from './routineFile'
 
@@ -14,6 +14,14 @@ export function publishedSchemas(): Record<string, object> {
       description:
         'One sealed visit with its parts, their salted commitments and its later amendments.',
       ...z.toJSONSchema(visitDocument, { target: 'draft-2020-12' }),
+    },
+    'client.schema.json': {
+      $id: 'urn:oak-basin:format:client:1',
+      title: 'A whole client',
+      description:
+        'Everything a practice holds of one client, as it is stored. What another practice needs ' +
+        'to import it stands here; everything else in the file is kept.',
+      ...z.toJSONSchema(clientDocument, { target: 'draft-2020-12', io: 'input' }),
     },
     'routine.schema.json': {
       $id: 'urn:oak-basin:format:routine:1',

@@ -61,7 +61,11 @@ describe('aftercare card', () => {
     const rules = aftercareCard(['tip', 'acidMask'], false, 0).map((line) => line.rule)
     expect(rules).toEqual(expect.arrayContaining(['sun-tip', 'sun-acid']))
     const fresh = aftercareCard(['tip'], false, 0).filter((line) => line.topic === 'products')
-    expect(fresh.map((line) => line.rule)).toEqual(['products-tip', 'products-calm'])
+    expect(fresh.map((line) => line.rule)).toEqual([
+      'products-tip',
+      'products-calm',
+      'products-strong',
+    ])
     expect(rules).not.toContain('sun-any')
   })
   it('speaks of the other half where one is left, and of none otherwise', () => {

@@ -255,7 +255,7 @@ describe('written routines (common practice)', () => {
     const full = routineFor(question({ vitaminC: true, done: ['tip'], asked: { steps: 6 } }))
     const ids = full.morning.map(({ id }) => id)
     expect(ids.indexOf('vitaminC')).toBeLessThan(ids.indexOf('cream'))
-    expect(full.morning.find(({ id }) => id === 'vitaminC')?.from).toBe(addDays(TODAY, 3))
+    expect(full.morning.find(({ id }) => id === 'vitaminC')?.from).toBe(addDays(TODAY, 8))
   })
   it('take two cleanses in the evening under cover, one where none is worn', () => {
     const first = (wearsCover: boolean) =>

@@ -146,9 +146,12 @@ export function giveNights(source: NightsSource): NightsGiven {
 /** What is left of a pouring after a day. */
 const keepsOf = (profile: Profile): number => (1 / 2) ** (DAY_HOURS / halfLife(profile))
 
+/** What may stand between a wish and its evenings: a kind of evening that is off, or a rule of its own. */
+type Cause = Off['because'] | 'begins' | 'tolerance' | 'gap'
+
 /**
  * Why a wish has fewer evenings than it asked for: each thing without which it would have had more,
- * found by taking it away.
+ * found by taking it away; where no single one does it, those that do it together.
  */
 function reasons(
   question: NightQuestion,
@@ -157,35 +160,61 @@ function reasons(
 ): string[] {
   const wish = question.wishes[place]
   if (!wish) return []
-  const alone = (changed: Partial<NightWish>, room = question.room) =>
-    assignNights({ ...question, wishes: [{ ...wish, ...changed }], room }).filter(
-      (own) => own !== null,
-    ).length
-  const own = alone({})
+  const without = (gone: ReadonlySet<Cause>): number =>
+    countOf(relaxed(question, wish, { off, first }, gone))
+  const own = without(new Set())
   if (own > got)
     return ['other evenings come first: one thing a night, and no more than it tolerates']
-  const why: string[] = []
-  for (const because of new Set(off.map((one) => one?.because)))
-    if (because !== undefined) {
-      const without = off.map(
-        (one, night) => (one !== undefined && one.because !== because) || night < first,
-      )
-      if (alone({ off: without }) > own) why.push(lastOf(off, because))
-    }
-  if (first > 0 && alone({ off: off.map((one) => one !== undefined) }) > own)
-    why.push('one new thing at a time, a week apart')
-  const { perWeekOn: _slow, ...atOnce } = wish
-  if (wish.perWeekOn && countOf({ ...question, wishes: [atOnce] }) > own)
-    why.push('begun with two evenings a week, one more every two weeks while the skin stays calm')
-  if (
-    alone(
-      {},
-      question.room.map(() => WIDE),
-    ) > own
-  )
-    why.push('more than this skin tolerates')
-  if (alone({ gap: 1 }) > own) why.push(`at least ${wish.gap - 1} free between two`)
-  return why.length > 0 ? why : ['several of these rules together leave no other evening']
+  const causes: Cause[] = [
+    ...new Set(off.flatMap((one) => one?.because ?? [])),
+    ...(first > 0 ? (['new'] as const) : []),
+    ...(wish.perWeekOn ? (['begins'] as const) : []),
+    'tolerance',
+    'gap',
+  ]
+  const alone = causes.filter((cause) => without(new Set([cause])) > own)
+  const found = alone.length > 0 ? alone : together(causes, (gone) => without(gone) > own)
+  return found.map((cause) => causeWords(cause, wish, off))
+}
+
+/** The wish alone, with some of what stands in its way taken away. */
+function relaxed(
+  question: NightQuestion,
+  { perWeekOn, ...wish }: NightWish,
+  { off, first }: { off: readonly (Off | undefined)[]; first: number },
+  gone: ReadonlySet<Cause>,
+): NightQuestion {
+  const slow = perWeekOn && !gone.has('begins') ? { perWeekOn } : {}
+  const open: NightWish = {
+    ...wish,
+    ...slow,
+    gap: gone.has('gap') ? 1 : wish.gap,
+    off: off.map(
+      (one, night) =>
+        (one !== undefined && !gone.has(one.because)) || (night < first && !gone.has('new')),
+    ),
+  }
+  const room = gone.has('tolerance') ? question.room.map(() => WIDE) : question.room
+  return { ...question, wishes: [open], room }
+}
+
+/** Causes that only together stand in the way: each of them that is needed for it. */
+function together(causes: readonly Cause[], helps: (gone: ReadonlySet<Cause>) => boolean): Cause[] {
+  const needed = new Set(causes)
+  for (const cause of causes) {
+    const fewer = new Set(needed)
+    fewer.delete(cause)
+    if (helps(fewer)) needed.delete(cause)
+  }
+  return [...needed]
+}
+
+function causeWords(cause: Cause, { gap }: NightWish, off: readonly (Off | undefined)[]): string {
+  if (cause === 'new') return 'one new thing at a time, a week apart'
+  if (cause === 'begins')
+    return 'begun with two evenings a week, one more every two weeks while the skin stays calm'
+  if (cause === 'tolerance') return 'more than this skin tolerates'
+  return cause === 'gap' ? `at least ${gap - 1} free between two` : lastOf(off, cause)
 }
 const WIDE = ALL_PERCENT * ALL_PERCENT
 const countOf = (question: NightQuestion): number =>

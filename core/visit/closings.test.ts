@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest'
+import { NIGHT_IDS, type NightId } from '../catalogue/home/nightRows'
 import { AFTERCARE } from '../catalogue/rules/aftercare'
 import { TECHNIQUES, type TechniqueId } from '../catalogue/techniques/techniques'
 import { NOTHING_ASKED } from '../home/asked'
-import { eveningOf } from '../home/evenings'
+import { eveningOf, offEvenings } from '../home/evenings'
 import { routineFor } from '../home/routine'
 import { addDays } from '../screening/asking/days'
 import type { Answers } from '../screening/asking/answers'
@@ -92,6 +93,10 @@ describe('a closing, read as client and as colleague', () => {
     const asked = { ...NOTHING_ASKED, uses: { acid: used, scrub: used, retinoid: used } }
     const routine = routineFor(homeQuestionOf(bundle, asked, wishes))
     expect(routine.until).toBe(next)
+    for (const { why } of routine.short) {
+      expect(why.length).toBeGreaterThan(0)
+      for (const one of why) expect(one.length).toBeGreaterThan(10)
+    }
     expect(routine.nights.at(-1)?.day).toBe(addDays(next, -1))
     for (const { day, id } of routine.nights) {
       const on = aftercare.filter(({ until }) => eveningOf(day, 'Europe/Oslo') < Date.parse(until))
@@ -102,7 +107,7 @@ describe('a closing, read as client and as colleague', () => {
     }
     // Tonight never says more than the card allows, and tomorrow ends with sun protection.
     const { evening, morning } = tonightOf(bundle)
-    const plain = aftercare.find(({ rule }) => /^products-(calm|needling)$/.test(rule))
+    const plain = aftercare.find(({ rule }) => /^products-(calm|needling|peel)$/.test(rule))
     if (plain) expect(evening).toMatch(/^(Put nothing more|After that only|Only your)/)
     else expect(evening).toMatch(/cream\.$|^Leave the mask on/)
     expect(morning).toMatch(/sun protection\.$/)
@@ -125,6 +130,46 @@ describe('a closing, read as client and as colleague', () => {
         Date.parse(`${addDays(bundle.today, 1)}T06:00:00+01:00`),
       )
     }
+  })
+  it('names one thing once: no line gives it back while another still keeps it off', () => {
+    const THINGS = ['acid', 'scrub', 'retinoid', 'vitamin C', 'make-up', 'sauna', 'bath', 'peel']
+    for (const [name, did, answers] of CLOSINGS) {
+      const { aftercare } = readParts(recordParts(closing(did, answers), ''))
+      for (const thing of THINGS) {
+        const ends = aftercare
+          .filter(({ sentence }) => new RegExp(`\\b${thing}\\b`, 'i').test(sentence))
+          .map(({ until }) => until)
+        expect(new Set(ends).size, `${name}: ${thing}`).toBeLessThanOrEqual(1)
+      }
+    }
+  })
+  it('keeps evenings off after stronger work at least as long as after milder', () => {
+    const offAfter = (technique: TechniqueId, id: NightId) => {
+      const wishes = { nights: [], vitaminC: false, named: {} }
+      const bundle = closing(['milk', technique, 'moisturiser'])
+      const question = homeQuestionOf(bundle, NOTHING_ASKED, wishes)
+      const { today, verdict } = question.input
+      return offEvenings(id, { ...question, today, verdict }).map((off) => off !== undefined)
+    }
+    const LADDERS: readonly (readonly TechniqueId[])[] = [
+      ['grain', 'acidMask', 'salonPeel'],
+      ['enzyme', 'acidMask', 'salonPeel'],
+      ['enzyme', 'tip'],
+      ['acidMask', 'tip'],
+      ['acidMask', 'needling'],
+    ]
+    for (const ladder of LADDERS)
+      for (const id of NIGHT_IDS)
+        for (const [step, stronger] of ladder.slice(1).entries()) {
+          const milder = ladder[step] as TechniqueId
+          const strong = offAfter(stronger, id)
+          offAfter(milder, id).forEach((off, night) => {
+            if (off) expect(strong[night], `${id}, night ${night}: ${stronger}`).toBe(true)
+          })
+        }
+    // A retinoid waits a week after whatever made the skin new.
+    for (const technique of ['tip', 'needling', 'salonPeel'] as const)
+      expect(offAfter(technique, 'retinoid').slice(0, 7), technique).not.toContain(false)
   })
   it('takes nothing up on a day on which the card still keeps it off', () => {
     for (const [name, did, answers] of CLOSINGS) {

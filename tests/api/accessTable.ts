@@ -47,6 +47,7 @@ export const TABLE: readonly Row[] = [
     own: SENIOR,
     body: () => ({ id: randomUUID(), text: '{' }),
   },
+  { route: 'POST /api/people/files/read', own: ALL, body: () => ({ text: '{' }) },
   {
     route: 'POST /api/visits',
     object: 'client',
@@ -76,6 +77,7 @@ export const TABLE: readonly Row[] = [
     body: () => ({ version: 99, ...client }),
   },
   { route: 'GET /api/people/[id]/export', object: 'client', own: SENIOR, other: OWNER },
+  { route: 'GET /api/people/[id]/imports', object: 'client', own: ALL, other: OWNER },
   {
     route: 'POST /api/people/[id]/imports',
     object: 'client',

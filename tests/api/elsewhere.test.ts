@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import { beforeAll, describe, expect, it } from 'vitest'
 import type { VisitDocument } from '#contracts/exchange'
+import type { FilesRead, HandedIn } from '#contracts/replies/visitFile'
 import { canonical } from '#core/record/canonical'
 import { signedIn, testUrl, type Caller } from '../support/http'
 import { withAcid } from '../support/ownPlan'
@@ -95,5 +96,51 @@ describe('a visit from another house', () => {
     expect(
       (await owner('/api/people/files', { method: 'POST', body: { id, text: '{}' } })).status,
     ).toBe(400)
+  })
+  it('is read before it is kept, and after: what was done, whose it is, whether the seal holds', async () => {
+    const { client, doc } = await fileWithAcid('Read First')
+    const read = (text: string) =>
+      owner('/api/people/files/read', { method: 'POST', body: { text } })
+    const handed = (await read(JSON.stringify(doc))).body as HandedIn
+    expect(handed.file).toMatchObject({ kind: 'visit', client: { name: 'Read First' } })
+    const [visit] = handed.file.visits
+    expect(visit?.seal).toEqual({ holds: true, why: '', ours: true })
+    expect(visit?.unread, 'every part of our own record is read').toEqual([])
+    const recorded = doc.parts.find(({ name }) => name === 'treatment')?.content as {
+      lines: { name: string; product: { name: string } | null }[]
+    }
+    expect(visit?.lines.map(({ name }) => name)).toEqual(recorded.lines.map(({ name }) => name))
+    for (const [place, { product }] of recorded.lines.entries())
+      if (product) expect(visit?.lines[place]?.products[0]).toContain(product.name)
+    expect(visit?.sentHome.length).toBeGreaterThan(2)
+    expect(Object.keys(visit?.readings.madeUp ?? {}).length).toBeGreaterThan(5)
+    // Nothing was kept by reading it.
+    const other = await someone(owner, 'Read First')
+    const elsewhere = async () => (await owner(`/api/people/${other}/imports`)).body as FilesRead
+    expect((await elsewhere()).files).toEqual([])
+    // Of another house's hand: changed, half unknown, and a part that nobody here can read.
+    const strange = {
+      ...doc,
+      parts: doc.parts.map((part) =>
+        part.name === 'treatment' ? { ...part, content: { lines: 'by hand', more: [1] } } : part,
+      ),
+    }
+    const taken = await take(other, strange, { confirmed: true })
+    expect(taken.status, taken.text).toBe(200)
+    const [kept] = (await elsewhere()).files
+    expect(kept?.visits[0]).toMatchObject({
+      seal: { holds: false, ours: false, why: 'The treatment is not what was sealed.' },
+      lines: [],
+      unread: [],
+    })
+    // A whole client: each of the sealed visits.
+    const whole = (await read((await owner(`/api/people/${client}/export`)).text)).body as HandedIn
+    expect(whole.file.kind).toBe('client')
+    expect(whole.file.visits.map(({ id, seal }) => [id, seal.holds])).toEqual([
+      [doc.visit.id, true],
+    ])
+    expect(whole.file.visits[0]?.lines).toEqual(visit?.lines)
+    for (const text of ['', '{', '[]', 'null', '{"format":"oak-basin/visit"}'])
+      expect((await read(text)).status, text).toBe(400)
   })
 })

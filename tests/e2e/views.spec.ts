@@ -26,6 +26,8 @@ const VIEWS: readonly [string, () => string][] = [
   ["A client's file", () => `/people/${demoId('rower')}`],
   ['Clients from a file', () => '/people/import'],
   ['Likely doubles', () => '/people/doubles'],
+  ['Read a file', () => '/people/reader'],
+  ['From other practices', () => `/people/${demoId('rower')}/elsewhere`],
   ['Shelf', () => '/shelf'],
   ['Count the shelf', () => '/shelf/count'],
   ['Delivery', () => '/shelf/delivery'],

@@ -3,7 +3,7 @@ import addFormats from 'ajv-formats'
 import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
 import { publishedSchemas } from '#contracts/published'
-import { IMPORT_DEPTH, jsonDepth, visitDocument } from '#contracts/exchange'
+import { clientDocument, IMPORT_DEPTH, jsonDepth, visitDocument } from '#contracts/exchange'
 import { allRows, rowsPage } from '#core/rows/rows'
 import { compile } from '#core/planning/question/compile'
 import { network } from '#core/planning/published/network'
@@ -79,6 +79,40 @@ describe('the published visit file, JSON Schema 2020-12, by an independent valid
       expect(valid(change(document))).toBe(false)
       expect(visitDocument.safeParse(change(document)).success).toBe(false)
     })
+})
+
+describe('the published file of a whole client, by an independent validator', () => {
+  const schema = JSON.parse(readFileSync('docs/formats/client.schema.json', 'utf8')) as object
+  const valid = ajv.compile(schema)
+  const client = {
+    format: 'oak-basin/client',
+    formatVersion: 1,
+    client: {
+      ...{ name: 'A client', born: null, phone: null, email: null, work: null },
+      ...{ medicines: '', notes: '', faceHeightMm: 190, faceWidthMm: 140, likes: 'warm cloths' },
+    },
+    visits: [{ id, startsAt: '2026-03-10T09:00:00.000Z', begunAt: null, more: [1] }],
+    seals: [{ visitId: id, prev: sealed.prev, head: sealed.head }],
+    record: sealed.items.map((item, place) => ({ visitId: id, place, ...item })),
+    somethingElse: {},
+  }
+  it("is the contract's own schema; what stands beside it in a file is no trouble", () => {
+    expect(schema).toEqual(JSON.parse(JSON.stringify(publishedSchemas()['client.schema.json'])))
+    expect(valid(client), JSON.stringify(valid.errors)).toBe(true)
+    expect(clientDocument.safeParse(client).success).toBe(true)
+  })
+  const broken: [string, object][] = [
+    ['another format', { format: 'oak-basin/visit' }],
+    ['no records', { record: undefined }],
+    ['a visit without its id', { visits: [{ startsAt: '2026-03-10' }] }],
+    ['a face of a metre', { client: { ...client.client, faceHeightMm: 1000 } }],
+    ['a head that is none', { seals: [{ visitId: id, prev: sealed.prev, head: 'xyz' }] }],
+  ]
+  it.each(broken)('refuses %s, as our own reader does', (_, change) => {
+    const bad = JSON.parse(JSON.stringify({ ...client, ...change })) as object
+    expect(valid(bad)).toBe(false)
+    expect(clientDocument.safeParse(bad).success).toBe(false)
+  })
 })
 
 describe('depth of a file before it is parsed', () => {

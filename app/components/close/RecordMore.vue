@@ -2,8 +2,6 @@
 import { CONSENTS } from '#core/catalogue/consultation/consents'
 import { FINDINGS, FINDING_ORDER } from '#core/catalogue/consultation/findings'
 import { CONCERN_NAMES } from '#core/catalogue/kinds'
-import { ZONES, ZONE_IDS } from '#core/face/zones'
-import { READING_IDS, READING_NAMES } from '#core/skin/readings'
 import { standingHere } from '#core/visit/ready'
 import type { AftercareOnRecord } from '#core/visit/record'
 import type { VisitBundle } from '#core/visit/bundle'
@@ -28,31 +26,6 @@ const answers = computed(() => {
     `No to ${no} of ${FINDING_ORDER.length} questions.`,
   ]
 })
-/** Each zone with what was read before and on the bare skin: "2" twice alike, "1 → 2" where it differed. */
-const readings = computed(() => {
-  const { madeUp, bare } = props.bundle.readings
-  return ZONE_IDS.flatMap((zone) => {
-    const [before, after] = [madeUp?.[zone], bare?.[zone]]
-    if (!before && !after) return []
-    const cells = READING_IDS.map((id) => {
-      const [one, other] = [before?.[id], after?.[id]]
-      if (one === undefined && other === undefined) return '–'
-      if (other === undefined || one === other) return String(one)
-      return one === undefined ? String(other) : `${one} → ${other}`
-    })
-    return [{ name: ZONES[zone].name, cells, as: cells.join('|') }]
-  })
-})
-/** Zones that read alike stand in one line. */
-const alike = computed(() =>
-  [...new Set(readings.value.map((own) => own.as))].map((as) => {
-    const same = readings.value.filter((own) => own.as === as)
-    if (same.length === ZONE_IDS.length)
-      return { as, names: 'Every zone', cells: same[0]?.cells ?? [] }
-    const names = same.map(({ name }, at) => (at === 0 ? name : name.toLowerCase())).join(', ')
-    return { as, names, cells: same[0]?.cells ?? [] }
-  }),
-)
 const consents = computed(() =>
   standingHere(props.bundle).map(
     ({ kind, until }) => `${CONSENTS[kind].name}, until ${isoDayWords(until)}`,
@@ -83,21 +56,7 @@ const home = computed(() => props.sentHome.map(({ sentence }) => sentence).join(
     <p v-for="line in answers" :key="line">{{ line }}</p>
     <p v-if="bundle.client.medicines">Medicines: {{ bundle.client.medicines }}</p>
     <h3>Skin, before and bare</h3>
-    <VTable v-if="readings.length" v-scrolls density="compact" class="plain readings">
-      <thead>
-        <tr>
-          <th>Zone</th>
-          <th v-for="id in READING_IDS" :key="id">{{ READING_NAMES[id] }}</th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="own in alike" :key="own.as">
-          <td>{{ own.names }}</td>
-          <td v-for="(cell, at) in own.cells" :key="at" class="figures">{{ cell }}</td>
-        </tr>
-      </tbody>
-    </VTable>
-    <p v-else>Not read.</p>
+    <ReadingsTable :made-up="bundle.readings.madeUp" :bare="bundle.readings.bare" />
     <h3>Consents</h3>
     <p v-for="line in consents" :key="line">{{ line }}</p>
     <p>{{ signed }}</p>
@@ -115,8 +74,5 @@ summary {
 }
 h3 {
   margin-top: 8px;
-}
-.readings {
-  font-size: 0.8125rem;
 }
 </style>

@@ -80,6 +80,9 @@ const seal = ({ ours, holds }: FileImport) => {
     <p v-if="trouble" role="alert" class="tag stop">{{ trouble }}</p>
     <template v-if="file.imports.length">
       <h2 class="mt-4">From other practices</h2>
+      <p>
+        <NuxtLink :to="`/people/${file.client.id}/elsewhere`">Read what they recorded</NuxtLink>
+      </p>
       <ul class="plainlist">
         <li v-for="imported in file.imports" :key="imported.id">
           {{ imported.startsAt.slice(0, 10) }} · {{ imported.house }} · <b>{{ seal(imported) }}</b>

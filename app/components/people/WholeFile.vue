@@ -54,6 +54,7 @@ const takeAnyway = () => attempt(async () => take(known.value?.text ?? ''))
     <h2>A whole client file</h2>
     <p class="soft">
       A client file exported by a practice. Its answers and treatments count from now on.
+      <NuxtLink to="/people/reader">Read it first</NuxtLink>
     </p>
     <label class="choose">
       <b>Choose a client's file</b>

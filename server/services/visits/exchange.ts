@@ -1,8 +1,6 @@
 import { asc, eq } from 'drizzle-orm'
-import { createEvents } from 'ics'
-import { DateTime } from 'luxon'
+import { calendarFile } from '#contracts/calendarFile'
 import { IMPORT_DEPTH, jsonDepth, visitDocument, type VisitDocument } from '#contracts/exchange'
-import { foldLines } from '#contracts/foldLines'
 import { canonical } from '#core/record/canonical'
 import { unlikeSeal } from '#core/record/sealedFile'
 import { amendments, imports, seals, staff, visits } from '#db/schema'
@@ -150,7 +148,7 @@ export function samePerson(
  * Whether a document is, word for word, one of our own: only the moment it was written out may be
  * another, and amendments may have come since.
  */
-async function isOurs(me: Staff, doc: VisitDocument): Promise<boolean> {
+export async function isOurs(me: Staff, doc: VisitDocument): Promise<boolean> {
   const [known] = await database()
     .select({ visit: visits })
     .from(seals)
@@ -169,24 +167,9 @@ async function isOurs(me: Staff, doc: VisitDocument): Promise<boolean> {
  */
 export async function nextVisitCalendar(visit: Visit): Promise<string> {
   if (!visit.nextVisitAt) throw refused('No next visit is set yet.')
-  const house = await thePractice()
-  const at = DateTime.fromJSDate(visit.nextVisitAt).toUTC()
-  const { error, value } = createEvents([
-    {
-      uid: `${visit.id}-next@oak-basin`,
-      productId: 'Oak Basin',
-      title: `Appointment, ${house.name}`,
-      location: house.address,
-      description: `Phone ${house.phone}`,
-      start: [at.year, at.month, at.day, at.hour, at.minute],
-      startInputType: 'utc',
-      startOutputType: 'utc',
-      duration: { minutes: visit.minutes },
-      classification: 'PRIVATE',
-      busyStatus: 'BUSY',
-    },
-  ])
-  if (error || !value)
+  const { id, nextVisitAt: at, minutes } = visit
+  const written = calendarFile({ id, at, minutes }, await thePractice())
+  if (written === null)
     throw new ProblemError(500, 'Server error', 'The calendar file could not be written.')
-  return foldLines(value)
+  return written
 }

@@ -1,0 +1,114 @@
+import { z } from 'zod'
+import { FINDING_ORDER, FINDINGS } from '#core/catalogue/consultation/findings'
+import { readings } from '#core/skin/readingShapes'
+
+/*
+ * A file is read as it is written: whatever of it this house has no words for is left aside and
+ * named, never guessed at.
+ */
+const words = z.string().catch('')
+const number = z.number().nullable().catch(null)
+const listOf = <Item extends z.ZodType>(item: Item) => z.array(item).catch([])
+const bottle = z
+  .object({
+    name: words,
+    lot: z.string().nullable().catch(null),
+    takenMl: number,
+    plannedMl: number,
+  })
+  .nullable()
+  .catch(null)
+const treatment = z.object({
+  plannedMinutes: number,
+  actualMinutes: number,
+  stopped: z.object({ reason: words }).nullable().catch(null),
+  lines: listOf(
+    z.object({
+      name: words,
+      zones: words,
+      plannedMinutes: number,
+      actualMinutes: number,
+      product: bottle,
+      along: listOf(bottle),
+      deviation: z.string().nullable().catch(null),
+    }),
+  ),
+  reactions: listOf(z.object({ at: words, text: words, verdict: words })),
+  contraActions: listOf(z.object({ what: words, where: words, done: words })),
+})
+const sentHome = z.array(z.object({ sentence: words, why: words, until: words }))
+const consultation = z.object({
+  medicines: words,
+  answers: z.record(z.string(), z.object({ say: words }).catch({ say: '' })).catch({}),
+})
+const skin = z.object({
+  madeUp: readings.nullable().catch(null),
+  bare: readings.nullable().catch(null),
+})
+/** Parts that are read here; what else a record holds stands in its file. */
+const READ_HERE = ['treatment', 'aftercare', 'consultation', 'reading', 'notes'] as const
+/** Parts that say the same as the others, for a house to count with. */
+const NOTHING_MORE: readonly string[] = ['visit', 'work']
+
+interface Part {
+  name: string
+  salt: string | null
+  content: unknown
+}
+
+const bottleWords = (of: z.output<typeof bottle>): string[] => {
+  if (!of || of.name === '') return []
+  const amount = of.takenMl ?? of.plannedMl
+  return [[of.name, amount === null ? '' : `${amount} mL`, of.lot ?? ''].filter(Boolean).join(', ')]
+}
+
+/** What was said yes to, and what nobody was sure of, in our own words for the questions. */
+const answerWords = (answers: Record<string, { say: string }>): string[] =>
+  FINDING_ORDER.flatMap((id) => {
+    const say = answers[id]?.say
+    if (say === 'yes') return [FINDINGS[id].short]
+    return say === 'unsure' ? [`${FINDINGS[id].short} (unsure)`] : []
+  })
+
+/** What the sealed parts of one visit say. */
+export function partsRead(parts: readonly Part[]) {
+  const find = (name: string) => parts.find((part) => part.name === name)?.content
+  const did = treatment.safeParse(find('treatment'))
+  const home = sentHome.safeParse(find('aftercare'))
+  const asked = consultation.safeParse(find('consultation'))
+  const notes = z.string().safeParse(find('notes'))
+  const seen = skin.safeParse(find('reading'))
+  const known = { treatment: did, aftercare: home, consultation: asked, reading: seen, notes }
+  const isRead = (name: string) => READ_HERE.some((own) => own === name && known[own].success)
+  const unread = parts
+    .filter(({ name, salt }) => salt === null || !(NOTHING_MORE.includes(name) || isRead(name)))
+    .map(({ name }) => name)
+  return {
+    plannedMinutes: did.data?.plannedMinutes ?? null,
+    actualMinutes: did.data?.actualMinutes ?? null,
+    stopped: did.data?.stopped?.reason ?? null,
+    lines: (did.data?.lines ?? []).map(({ product, along, ...line }) => ({
+      ...line,
+      products: [product, ...along].flatMap(bottleWords),
+    })),
+    reactions: (did.data?.reactions ?? []).map(({ text, verdict }) => `${text} → ${verdict}`),
+    contraActions: (did.data?.contraActions ?? []).map(
+      ({ what, where, done }) => `${what} (${where}). Done: ${done}`,
+    ),
+    sentHome: home.data ?? [],
+    medicines: asked.data?.medicines ?? '',
+    answers: answerWords(asked.data?.answers ?? {}),
+    readings: { madeUp: seen.data?.madeUp ?? null, bare: seen.data?.bare ?? null },
+    notes: notes.data ?? '',
+    unread,
+  }
+}
+
+/** Where, when and with whom: what is sealed of it, not what stands beside the parts. */
+export const headPart = z.object({
+  practice: words,
+  therapist: words,
+  room: words,
+  minutes: number,
+  startsAt: words,
+})
