@@ -27,6 +27,9 @@ interface SealedFile {
   }[]
 }
 
+/** What differs from what was sealed, said. */
+export const unlikeWords = (what: string): string => `Not as it was sealed: the ${what}.`
+
 /**
  * What of a file is not what was sealed: a part, the chain, or anything that stands beside the parts
  * and says otherwise than they do; in words. Empty where the seal answers for all of it.
@@ -40,7 +43,7 @@ export function unlikeSeal(file: SealedFile): string {
   }))
   const { prev, head } = file.seal
   const proof = verify({ prev, head, items })
-  if (!proof.ok) return `The ${proof.at} is not what was sealed.`
+  if (!proof.ok) return unlikeWords(proof.at)
   return headTrouble(file) || amendmentTrouble(file)
 }
 
@@ -71,7 +74,7 @@ function headTrouble(file: SealedFile): string {
       ]
     : []
   const unlike = [...said, ...made].find(([, here, there]) => here !== there)
-  return unlike ? `The ${unlike[0]} is not what was sealed.` : ''
+  return unlike ? unlikeWords(unlike[0]) : ''
 }
 
 /** Each amendment says what it said when it was made, on this seal. */

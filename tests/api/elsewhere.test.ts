@@ -70,7 +70,7 @@ describe('a visit from another house', () => {
     for (const more of bent)
       expect((await take(client, { ...whole, ...more })).body, JSON.stringify(more)).toMatchObject({
         holds: false,
-        why: expect.stringMatching(/not what was/),
+        why: expect.stringMatching(/^Not as it was sealed|not what was said/),
       })
     expect((await take(client, whole)).body).toEqual({ holds: true, ours: true, why: '' })
   })
@@ -129,9 +129,9 @@ describe('a visit from another house', () => {
     expect(taken.status, taken.text).toBe(200)
     const [kept] = (await elsewhere()).files
     expect(kept?.visits[0]).toMatchObject({
-      seal: { holds: false, ours: false, why: 'The treatment is not what was sealed.' },
+      seal: { holds: false, ours: false, why: 'Not as it was sealed: the treatment.' },
       lines: [],
-      unread: [],
+      unread: ['treatment'],
     })
     // A whole client: each of the sealed visits.
     const whole = (await read((await owner(`/api/people/${client}/export`)).text)).body as HandedIn

@@ -43,6 +43,21 @@ test('a sealed visit leaves as a file and comes back as ours; changed by a word 
     .getByLabel('Import a visit')
     .setInputFiles({ name: 'visit.json', mimeType: 'application/json', buffer: Buffer.from('{') })
   await expect(page.getByText('not JSON').first()).toBeVisible()
+  // What another practice recorded is read in the client's file, and before anything is imported.
+  await page.getByRole('link', { name: 'Read what they recorded' }).click()
+  await expect(page.getByText('Not as it was sealed: the notes.')).toBeVisible()
+  await expect(page.getByText('Went badly.')).toBeVisible()
+  await open(page, '/people/reader')
+  const choose = (name: string, content: string) =>
+    page.getByLabel('Choose a file').setInputFiles({
+      ...{ name, mimeType: 'application/json', buffer: Buffer.from(content) },
+    })
+  await choose('visit.json', text)
+  await expect(page.getByText('our own record, unchanged')).toBeVisible()
+  await expect(page.getByRole('cell', { name: 'Sun protection' })).toBeVisible()
+  await choose('other.json', '{"format":"oak-basin/visit"}')
+  await expect(page.getByRole('alert')).toBeVisible()
+  await expect(page.getByText('our own record, unchanged')).toBeHidden()
 })
 
 test("a sealed record is amended in the open, the next visit goes into the client's calendar, and printing says so in the audit", async ({

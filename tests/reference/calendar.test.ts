@@ -10,12 +10,12 @@ const read = (at: Date, minutes = 75) => {
   return { text, event: new ICAL.Event(event ?? undefined) }
 }
 /** Nights on which clocks go forward and back, by zone, and a year's end. */
-const MOMENTS = [
+const MOMENTS: readonly (readonly [zone: string, ...walls: string[]])[] = [
   ['Europe/Oslo', '2027-03-28T01:30', '2027-03-28T03:30', '2027-10-31T01:30', '2027-10-31T10:00'],
   ['America/New_York', '2027-03-14T09:00', '2027-11-07T01:30', '2027-11-07T09:00'],
   ['Australia/Lord_Howe', '2027-04-04T09:00', '2027-10-03T09:00'],
   ['Pacific/Auckland', '2027-12-31T23:30', '2028-01-01T00:15', '2028-02-29T09:00'],
-] as const
+]
 
 describe('an appointment for a calendar (RFC 5545), by an independent parser', () => {
   it.each(MOMENTS)(

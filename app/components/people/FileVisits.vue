@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { ClientFile, FileImport, FileVisit, FileVisits } from '#contracts/replies/clientFile'
 import { stopOf } from '#core/visit/stops'
-import { dayAndClock, dayWords } from '~/composables/dates'
+import { dayAndClock, dayWords, isoDayWords } from '~/composables/dates'
 import { useAttempt } from '~/composables/attempt'
 import { useApi } from '~/composables/useApi'
 
@@ -32,6 +32,9 @@ const next = computed(() => {
   return [when, visit.room, visit.staff, `${visit.minutes} min`].join(' · ')
 })
 const to = ({ id, status }: FileVisit) => `/visits/${id}/${stopOf(status)}`
+/** A whole client's file is of no one day. */
+const about = ({ startsAt, house }: FileImport) =>
+  startsAt ? `${isoDayWords(startsAt.slice(0, 10))} · ${house}` : 'a whole client file'
 const seal = ({ ours, holds }: FileImport) => {
   if (ours) return 'our own seal'
   return holds ? 'other practice’s seal, valid' : 'seal broken'
@@ -85,7 +88,7 @@ const seal = ({ ours, holds }: FileImport) => {
       </p>
       <ul class="plainlist">
         <li v-for="imported in file.imports" :key="imported.id">
-          {{ imported.startsAt.slice(0, 10) }} · {{ imported.house }} · <b>{{ seal(imported) }}</b>
+          {{ about(imported) }} · <b>{{ seal(imported) }}</b>
         </li>
       </ul>
     </template>

@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { FINDING_ORDER, FINDINGS } from '#core/catalogue/consultation/findings'
+import { SEALED_PART } from '#core/record/walk'
 import { readings } from '#core/skin/readingShapes'
 
 /*
@@ -22,7 +23,7 @@ const treatment = z.object({
   plannedMinutes: number,
   actualMinutes: number,
   stopped: z.object({ reason: words }).nullable().catch(null),
-  lines: listOf(
+  lines: z.array(
     z.object({
       name: words,
       zones: words,
@@ -48,7 +49,7 @@ const skin = z.object({
 /** Parts that are read here; what else a record holds stands in its file. */
 const READ_HERE = ['treatment', 'aftercare', 'consultation', 'reading', 'notes'] as const
 /** Parts that say the same as the others, for a house to count with. */
-const NOTHING_MORE: readonly string[] = ['visit', 'work']
+const NOTHING_MORE: readonly string[] = ['visit', 'work', SEALED_PART]
 
 interface Part {
   name: string
@@ -70,37 +71,45 @@ const answerWords = (answers: Record<string, { say: string }>): string[] =>
     return say === 'unsure' ? [`${FINDINGS[id].short} (unsure)`] : []
   })
 
+/** A part as it is understood here; what it would be if it said nothing, where it is not. */
+function understood<Shape extends z.ZodType>(shape: Shape, content: unknown, none: unknown) {
+  const read = shape.safeParse(content)
+  return { ok: read.success, value: (read.data ?? shape.parse(none)) as z.output<Shape> }
+}
+
 /** What the sealed parts of one visit say. */
 export function partsRead(parts: readonly Part[]) {
-  const find = (name: string) => parts.find((part) => part.name === name)?.content
-  const did = treatment.safeParse(find('treatment'))
-  const home = sentHome.safeParse(find('aftercare'))
-  const asked = consultation.safeParse(find('consultation'))
-  const notes = z.string().safeParse(find('notes'))
-  const seen = skin.safeParse(find('reading'))
-  const known = { treatment: did, aftercare: home, consultation: asked, reading: seen, notes }
-  const isRead = (name: string) => READ_HERE.some((own) => own === name && known[own].success)
-  const unread = parts
-    .filter(({ name, salt }) => salt === null || !(NOTHING_MORE.includes(name) || isRead(name)))
-    .map(({ name }) => name)
+  const find = (name: (typeof READ_HERE)[number]) =>
+    parts.find((part) => part.name === name)?.content
+  const known = {
+    treatment: understood(treatment, find('treatment'), { lines: [] }),
+    aftercare: understood(sentHome, find('aftercare'), []),
+    consultation: understood(consultation, find('consultation'), {}),
+    reading: understood(skin, find('reading'), {}),
+    notes: understood(z.string(), find('notes'), ''),
+  }
+  const isRead = (name: string) => READ_HERE.some((own) => own === name && known[own].ok)
+  const { plannedMinutes, actualMinutes, stopped, ...did } = known.treatment.value
   return {
-    plannedMinutes: did.data?.plannedMinutes ?? null,
-    actualMinutes: did.data?.actualMinutes ?? null,
-    stopped: did.data?.stopped?.reason ?? null,
-    lines: (did.data?.lines ?? []).map(({ product, along, ...line }) => ({
+    plannedMinutes,
+    actualMinutes,
+    stopped: stopped?.reason ?? null,
+    lines: did.lines.map(({ product, along, ...line }) => ({
       ...line,
       products: [product, ...along].flatMap(bottleWords),
     })),
-    reactions: (did.data?.reactions ?? []).map(({ text, verdict }) => `${text} → ${verdict}`),
-    contraActions: (did.data?.contraActions ?? []).map(
+    reactions: did.reactions.map(({ text, verdict }) => `${text} → ${verdict}`),
+    contraActions: did.contraActions.map(
       ({ what, where, done }) => `${what} (${where}). Done: ${done}`,
     ),
-    sentHome: home.data ?? [],
-    medicines: asked.data?.medicines ?? '',
-    answers: answerWords(asked.data?.answers ?? {}),
-    readings: { madeUp: seen.data?.madeUp ?? null, bare: seen.data?.bare ?? null },
-    notes: notes.data ?? '',
-    unread,
+    sentHome: known.aftercare.value,
+    medicines: known.consultation.value.medicines,
+    answers: answerWords(known.consultation.value.answers),
+    readings: known.reading.value,
+    notes: known.notes.value,
+    unread: parts
+      .filter(({ name, salt }) => salt === null || !(NOTHING_MORE.includes(name) || isRead(name)))
+      .map(({ name }) => name),
   }
 }
 

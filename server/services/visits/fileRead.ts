@@ -3,7 +3,7 @@ import type { z } from 'zod'
 import { clientDocument, visitDocument, type VisitDocument } from '#contracts/exchange'
 import type { FileRead, FilesRead, VisitRead } from '#contracts/replies/visitFile'
 import { verify } from '#core/record/seal'
-import { unlikeSeal } from '#core/record/sealedFile'
+import { unlikeSeal, unlikeWords } from '#core/record/sealedFile'
 import { imports } from '#db/schema'
 import { fromZod } from '../../problem/problem'
 import type { Client } from '../access'
@@ -36,31 +36,29 @@ async function visitOf(me: Staff, doc: VisitDocument): Promise<VisitRead> {
 }
 
 /** The sealed visits of a whole client's file. */
-function visitsOf(doc: z.output<typeof clientDocument>): VisitRead[] {
-  return doc.seals.map(({ visitId, prev, head }) => {
+const visitsOf = (doc: z.output<typeof clientDocument>): VisitRead[] =>
+  doc.seals.map(({ visitId, prev, head }) => {
     const items = doc.record
       .filter((item) => item.visitId === visitId)
       .sort((one, other) => one.place - other.place)
     const proof = verify({ prev, head, items })
-    const { data: about } = headPart.safeParse(items.find(({ name }) => name === 'visit')?.content)
-    const booked = doc.visits.find((visit) => visit.id === visitId)
+    const { startsAt, minutes, practice, therapist, room } = headPart
+      .catch(headPart.parse({}))
+      .parse(items.find(({ name }) => name === 'visit')?.content)
+    const told = doc.visits.find(({ id }) => id === visitId)
     return {
       id: visitId,
-      at: momentOf(about?.startsAt ?? booked?.begunAt ?? booked?.startsAt ?? ''),
-      minutes: about?.minutes ?? null,
-      house: about?.practice ?? '',
-      therapist: about?.therapist ?? '',
-      room: about?.room ?? '',
+      at: momentOf(startsAt || (told?.begunAt ?? told?.startsAt ?? '')),
+      ...{ minutes, house: practice, therapist, room },
       seal: {
         holds: proof.ok,
-        why: proof.ok ? '' : `The ${proof.at} is not what was sealed.`,
+        why: proof.ok ? '' : unlikeWords(proof.at),
         ours: false,
       },
       ...partsRead(items),
       amendments: [],
     }
   })
-}
 
 /** @returns what a document says; null where it is neither a visit nor a client */
 async function documentRead(me: Staff, document: unknown): Promise<FileRead | null> {
