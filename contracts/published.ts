@@ -20,7 +20,7 @@ export function publishedSchemas(): Record<string, object> {
       title: 'A whole client',
       description:
         'Everything a practice holds of one client, as it is stored. What another practice needs ' +
-        'to import it stands here; everything else in the file is kept.',
+        'to import it is described here; everything else in the file is kept.',
       ...z.toJSONSchema(clientDocument, { target: 'draft-2020-12', io: 'input' }),
     },
     'routine.schema.json': {

@@ -70,7 +70,7 @@ const questionOf = (mostNights: number, mostWishes: number) =>
       wishes: fc.array(wishOf(nights), { minLength: 1, maxLength: mostWishes }),
       room: fc.array(fc.integer({ min: 0, max: 200 }), { minLength: nights, maxLength: nights }),
       keeps: fc.constantFrom(0.3, 0.5, 0.8),
-      apart: fc.integer({ min: 1, max: 3 }),
+      apart: fc.constantFrom(1, 2, 3, 7),
     }),
   )
 

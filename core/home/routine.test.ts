@@ -14,7 +14,7 @@ import { allNo, planInput, readAll, RESILIENT, TODAY } from '../testing/fixtures
 import { inputOfPerson, person } from '../testing/randomPeople'
 import { isNew, NOTHING_ASKED, offeredWishes, type HomeAsked, type HomeWish } from './asked'
 import { eveningOf } from './evenings'
-import { routineFor, phaseWords, type HomeQuestion } from './routine'
+import { routineFor, phaseWords, type HomeNight, type HomeQuestion } from './routine'
 import { pouredBy } from './wished'
 
 const ZONE = 'Europe/Oslo'
@@ -190,6 +190,53 @@ describe('a routine for anybody', () => {
       }),
       { numRuns: 60 },
     )
+  })
+  it('takes no more off at home than the practice lets, and less where it lets less', () => {
+    const takesOff = (night: { id: NightId | null }) =>
+      night.id !== null && NIGHTS[night.id].takesOff
+    const by = (one: HomeQuestion, camp: string) =>
+      routineFor({
+        ...one,
+        input: { ...one.input, policy: { camps: { homeRhythm: camp }, without: [] } },
+      }).nights
+    fc.assert(
+      fc.property(random, (one) => {
+        const [load, thirds, weekly, none] = ['byLoad', 'thirds', 'weekly', 'none'].map((camp) =>
+          by(one, camp),
+        ) as [HomeNight[], HomeNight[], HomeNight[], HomeNight[]]
+        const often = [load, thirds, weekly].map((nights) => nights.filter(takesOff).length)
+        expect(often).toEqual(often.toSorted((one, other) => other - one))
+        for (const [nights, apart] of [
+          [thirds, 3],
+          [weekly, 7],
+        ] as const)
+          nights.forEach((night, at) => {
+            if (!takesOff(night)) return
+            expect(nights.slice(at + 1, at + apart).some(takesOff)).toBe(false)
+          })
+        expect(none.some(({ id }) => id === 'acid' || id === 'scrub')).toBe(false)
+      }),
+      { numRuns: 60 },
+    )
+  })
+  it('goes on over the end of a year, a leap day and both changes of the clocks', () => {
+    for (const today of ['2027-12-20', '2028-02-20', '2027-03-20', '2027-10-20']) {
+      const one = question({ nights: [{ id: 'acid', perWeek: 2, strength: 'usual' }], weeks: 4 })
+      const until = addDays(today, 28)
+      const { nights } = routineFor({
+        ...one,
+        until,
+        work: null,
+        card: [],
+        input: { ...one.input, today },
+      })
+      expect(nights.map(({ day }) => day)).toEqual(
+        Array.from({ length: 28 }, (_, night) =>
+          new Date(Date.parse(today) + night * 86_400_000).toISOString().slice(0, 10),
+        ),
+      )
+      expect(nights.filter(({ id }) => id === 'acid').length).toBeGreaterThan(4)
+    }
   })
   it('says why of each wish that has fewer evenings than it asked for', () => {
     fc.assert(

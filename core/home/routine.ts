@@ -8,6 +8,7 @@ import {
 import { HOME_NOTES, SEASON_NOTES } from '../catalogue/home/homeWords'
 import { NIGHTS, PHASE_DAYS, type NightId } from '../catalogue/home/nightRows'
 import { PLAIN_CARE_ONLY } from '../catalogue/rules/aftercare'
+import { methodOf } from '../catalogue/schools/schools'
 import type { Product } from '../catalogue/products/products'
 import { ingredientsIn } from '../catalogue/products/ingredients'
 import { leavesActive } from '../catalogue/products/families'
@@ -73,6 +74,7 @@ export function routineFor(question: HomeQuestion): HomeRoutine {
     wishes: wishes.nights,
     profile: input.profile,
     verdict: input.verdict,
+    rhythm: methodOf(input.school, input.policy).camps.homeRhythm,
   }
   const given = giveNights(source)
   const { kept: morning, left: outMorning } = stepsOf('morning', question)

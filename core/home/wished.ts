@@ -1,3 +1,4 @@
+import type { Camp } from '../catalogue/schools/camps'
 import { HOME_POURINGS, HOME_REGIONS } from '../catalogue/consultation/home'
 import { NIGHTS, TAKES_OFF_APART, type NightId } from '../catalogue/home/nightRows'
 import { pouredByStrength } from '../load/home'
@@ -7,7 +8,7 @@ import type { Bar, Verdict } from '../screening/verdict/verdict'
 import type { Profile } from '../skin/profile'
 import { addDays } from '../screening/asking/days'
 import { ALL_PERCENT, DAY_HOURS, WEEK_DAYS } from '../units'
-import { isNew, type HomeAsked, type HomeWish } from './asked'
+import { isNew, type HomeWish } from './asked'
 import {
   barsOn,
   eveningOf,
@@ -21,6 +22,8 @@ import { assignNights, type NightQuestion, type NightWish } from './nights'
 
 /** What the evenings are reckoned from beside what keeps them free. */
 export interface NightsSource extends EveningsSource {
+  /** How often this practice lets something be taken off at home. */
+  rhythm: Camp
   wishes: readonly HomeWish[]
   profile: Profile
   /** What is in the basins by the end of the visit, its own work among it. */
@@ -60,6 +63,12 @@ export function barOf(id: NightId, verdict: Verdict): Bar | undefined {
   )
 }
 
+/** What this practice keeps to the room: work that pours in, not a mask of clay. */
+const notHere = (id: NightId, { homeNone, sentence }: Camp): string | undefined =>
+  homeNone && NIGHTS[id].takesOff && NIGHTS[id].finding
+    ? `in this practice: ${sentence}`
+    : undefined
+
 /** What is free of each basin by evening, the least of the face, hundredths. */
 function roomBy({ today, timeZone, profile, verdict, poured }: NightsSource, nights: number) {
   const half = halfLife(profile)
@@ -81,7 +90,7 @@ function asWish(
   wish: HomeWish,
   off: readonly (Off | undefined)[],
   first: number,
-  asked: HomeAsked,
+  { asked, rhythm }: Pick<NightsSource, 'asked' | 'rhythm'>,
 ): NightWish {
   const row = NIGHTS[wish.id]
   const { begins } = row
@@ -99,7 +108,11 @@ function asWish(
     perWeek: Math.min(wish.perWeek, row.mostAWeek),
     ...(perWeekOn ? { perWeekOn } : {}),
     hundredths: pouredBy(wish),
-    gap: Math.max(gap, Math.floor(WEEK_DAYS / wish.perWeek)),
+    gap: Math.max(
+      gap,
+      Math.floor(WEEK_DAYS / wish.perWeek),
+      row.takesOff ? (rhythm.homeApart ?? 0) : 0,
+    ),
     takesOff: row.takesOff,
     off: off.map((own, night) => own !== undefined || night < first),
   }
@@ -111,8 +124,8 @@ function asWish(
  */
 export function giveNights(source: NightsSource): NightsGiven {
   const barred = source.wishes.flatMap((wish) => {
-    const bar = barOf(wish.id, source.verdict)
-    return bar ? [{ id: wish.id, bar }] : []
+    const why = barOf(wish.id, source.verdict)?.sentence ?? notHere(wish.id, source.rhythm)
+    return why === undefined ? [] : [{ id: wish.id, why }]
   })
   const wishes = source.wishes.filter(({ id }) => !barred.some((own) => own.id === id))
   const off = wishes.map(({ id }) => offEvenings(id, source))
@@ -120,12 +133,10 @@ export function giveNights(source: NightsSource): NightsGiven {
   const first = firstNights(wishes, off, source.asked)
   const question: NightQuestion = {
     nights,
-    wishes: wishes.map((wish, place) =>
-      asWish(wish, off[place] ?? [], first[place] ?? 0, source.asked),
-    ),
+    wishes: wishes.map((wish, place) => asWish(wish, off[place] ?? [], first[place] ?? 0, source)),
     room: roomBy(source, nights),
     keeps: keepsOf(source.profile),
-    apart: TAKES_OFF_APART,
+    apart: source.rhythm.homeApart ?? TAKES_OFF_APART,
   }
   const given = assignNights(question)
   const short = wishes.flatMap((wish, place) => {
@@ -137,10 +148,7 @@ export function giveNights(source: NightsSource): NightsGiven {
   })
   return {
     nights: given.map((own) => (own === null ? null : (wishes[own]?.id ?? null))),
-    short: [
-      ...barred.map(({ id, bar }) => ({ id, wanted: 0, got: 0, why: [bar.sentence] })),
-      ...short,
-    ],
+    short: [...barred.map(({ id, why }) => ({ id, wanted: 0, got: 0, why: [why] })), ...short],
   }
 }
 /** What is left of a pouring after a day. */

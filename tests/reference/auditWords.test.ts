@@ -23,6 +23,7 @@ describe('the audit', () => {
       'how/open.post.ts',
       'how/submit.post.ts',
       'join/open.post.ts',
+      'people/files/read.post.ts',
       'session.post.ts',
       'visits/[id]/device.post.ts',
       'visits/[id]/events.post.ts',

@@ -31,6 +31,7 @@ const decided = (i: PlanInput) => {
     compile(i),
     Object.values(TECHNIQUES).map((technique) => handOf(method, technique)),
     method.camps.removal.linen,
+    method.camps.homeRhythm,
   ])
 }
 

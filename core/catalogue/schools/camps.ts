@@ -27,6 +27,7 @@ export const POINT_IDS = [
   'lastTouch',
   'finish',
   'courses',
+  'homeRhythm',
   'pace',
   'firstVisit',
 ] as const
@@ -53,6 +54,10 @@ export interface Camp {
   unhurried?: true
   /** Strong work at a first visit here, by licensed hands. */
   boldFirst?: true
+  /** Nights at home from one thing that takes something off to the next, at least. */
+  homeApart?: number
+  /** No acid and no scrub at home between visits. */
+  homeNone?: true
   /** A second mask after the first. */
   inTurn?: true
   /** Only the earliest, or only the latest, of a mask's minutes. */
@@ -576,6 +581,36 @@ export const POINTS: readonly Point[] = [
         sentence: 'Few products.',
         reason: 'less to react to',
         taste: { serum: 300, ampoule: -200 },
+      },
+    ],
+  },
+  {
+    id: 'homeRhythm',
+    title: 'Exfoliation at home',
+    default: 'byLoad',
+    camps: [
+      {
+        id: 'byLoad',
+        sentence: 'As often as the skin load allows.',
+        reason: 'what the room pours in and what home pours in are one load',
+      },
+      {
+        id: 'thirds',
+        sentence: 'Every third evening at most.',
+        reason: 'two quiet evenings after each',
+        homeApart: 3,
+      },
+      {
+        id: 'weekly',
+        sentence: 'Once a week at most.',
+        reason: 'the rest is done in the room',
+        homeApart: 7,
+      },
+      {
+        id: 'none',
+        sentence: 'No acid and no scrub between visits.',
+        reason: 'a machine once a month is enough',
+        homeNone: true,
       },
     ],
   },
