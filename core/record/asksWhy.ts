@@ -23,11 +23,20 @@ const WHERE_IT_MATTERS: readonly ((done: Done) => boolean)[] = [
     byDay && step.technique === LAST_ON_SKIN && !state.done.some(({ key }) => key === step.key),
 ]
 
+/** What a colleague would ask of a step: nothing, why it was, or nothing more, since it was said. */
+export interface WhyOnRecord {
+  /** A colleague would ask why, and nobody has said it yet. */
+  asksWhy?: true
+  /** The reason that was asked for and given. */
+  saidWhy?: string
+}
+
 /**
- * Whether a colleague would ask why this step went otherwise than planned, and nobody has said it:
- * only then is a reason asked for. A minute more of a hand, or another bottle with its reason said
- * in the room, asks for none.
+ * Whether a colleague would ask why this step went otherwise than planned: only then is a reason asked
+ * for. A minute more of a hand, or another bottle with its reason said in the room, asks for none.
  */
-export const asksWhy = (step: PlanStep, state: RoomState, byDay: boolean): boolean =>
-  state.reasons[step.key] === undefined &&
-  WHERE_IT_MATTERS.some((matters) => matters({ step, state, byDay }))
+export function whyOf(step: PlanStep, state: RoomState, byDay: boolean): WhyOnRecord {
+  if (!WHERE_IT_MATTERS.some((matters) => matters({ step, state, byDay }))) return {}
+  const said = state.reasons[step.key]
+  return said === undefined ? { asksWhy: true } : { saidWhy: said }
+}

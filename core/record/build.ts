@@ -17,10 +17,10 @@ import { leftWords, withoutLeft } from '../treatment/stop/leftZones'
 import { suspectedWords } from '../treatment/stop/suspects'
 import { alongOn, productOn, type BottleOnRecord, type BottleSource } from './bottles'
 import { rushedThrough } from './rushed'
-import { asksWhy } from './asksWhy'
+import { whyOf, type WhyOnRecord } from './asksWhy'
 import { deviationsOf, half } from './deviations'
 
-export interface RecordLine {
+export interface RecordLine extends WhyOnRecord {
   key: string
   /** Records of earlier versions do not say. */
   technique?: string
@@ -53,8 +53,6 @@ export interface RecordLine {
   /** What was seen to before it, in the words it was asked in. */
   confirmed?: readonly string[]
   deviation: string | null
-  /** A colleague would ask why, and nobody has said it yet. */
-  asksWhy?: true
 }
 export interface RecordDraft {
   startedAt: string | null
@@ -155,7 +153,7 @@ function linesOf(src: RecordSource): RecordLine[] {
     ...there.map((step) => lineFor(step, src)),
     ...gone.map((step) => {
       // Whoever made the new plan has said why.
-      const { asksWhy: _, ...line } = lineFor(step, src)
+      const { asksWhy: _asks, saidWhy: _said, ...line } = lineFor(step, src)
       return { ...line, actualMinutes: null, deviation: 'planned at first, then left out' }
     }),
   ]
@@ -193,7 +191,7 @@ function lineFor(step: PlanStep, src: RecordSource): RecordLine {
     ...countedIn(step, state),
     ...(done ? { ...setTo(step, state), ...saidWith(step, src) } : {}),
     deviation: deviations.length > 0 ? deviations.join('; ') : null,
-    ...(asksWhy(step, state, src.daylight === true) ? { asksWhy: true } : {}),
+    ...whyOf(step, state, src.daylight === true),
   }
 }
 

@@ -124,6 +124,12 @@ test('a mask that rested too long asks why, one tap says it, and the sealed reco
   await expect(page.getByRole('group', { name: /^Why: / })).toHaveCount(1)
   await why.getByRole('button', { name: 'called away' }).click()
   await expect(page.locator('.record').getByText(/because: called away/)).toBeVisible()
+  // What was said can still be changed after the page was opened anew.
+  await page.reload()
+  await expect(why.getByRole('button', { name: 'called away' })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  )
   await why.getByRole('button', { name: 'as the skin took it' }).click()
   await expect(page.locator('.record').getByText(/because: as the skin took it/)).toBeVisible()
   await sealIt(page)

@@ -5,27 +5,19 @@ import type { VisitBundle } from '#core/visit/bundle'
 import { useTapLine } from '~/composables/room/tapLine'
 
 /**
- * Steps that went further than planned or allowed: one word why. Shown only where there are any;
- * what was said a moment ago can still be changed.
+ * Steps that went further than planned or allowed: one word why. Shown only where there are any, until
+ * the record is sealed; what was said can still be changed.
  */
 const props = defineProps<{ bundle: VisitBundle; lines: readonly RecordLine[] }>()
 const taps = useTapLine(() => Math.max(1, ...props.bundle.plans.map(({ version }) => version)))
-/** Steps that asked when the page was opened, or since. */
-const keys = ref<ReadonlySet<string>>(new Set())
-watch(
-  () => props.lines.flatMap(({ key, asksWhy }) => (asksWhy ? [key] : [])),
-  (asking) => {
-    keys.value = new Set([...keys.value, ...asking])
-  },
-  { immediate: true },
-)
-const asked = computed(() => props.lines.filter(({ key }) => keys.value.has(key)))
+const asked = computed(() => props.lines.filter(({ asksWhy, saidWhy }) => asksWhy || saidWhy))
 /** What was tapped here, shown at once. */
-const said = ref<Readonly<Record<string, string>>>({})
+const tapped = ref<Readonly<Record<string, string>>>({})
+const said = ({ key, saidWhy }: RecordLine) => tapped.value[key] ?? saidWhy
 onMounted(taps.open)
 onBeforeUnmount(taps.close)
 async function say(key: string, reason: string) {
-  said.value = { ...said.value, [key]: reason }
+  tapped.value = { ...tapped.value, [key]: reason }
   await taps.tap({ kind: 'reasonGiven', key, reason })
 }
 </script>
@@ -41,7 +33,7 @@ async function say(key: string, reason: string) {
         <ToggleChip
           v-for="reason in OTHERWISE_REASONS"
           :key="reason"
-          :on="said[line.key] === reason"
+          :on="said(line) === reason"
           @click="say(line.key, reason)"
           >{{ reason }}</ToggleChip
         >
