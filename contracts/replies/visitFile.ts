@@ -9,8 +9,8 @@ const line = z.strictObject({
   zones: text,
   plannedMinutes: z.number().nullable(),
   actualMinutes: z.number().nullable(),
-  /** Each product with its amount and the code of its bottle, in words. */
-  products: z.array(text),
+  /** Each product; its amount and the code of its bottle in words. */
+  products: z.array(z.strictObject({ name: text, amount: text })),
   /** What went otherwise than planned, in words. */
   deviation: maybe,
 })

@@ -2,66 +2,35 @@
 import { productsOf, type BottleOnRecord } from '#core/record/bottles'
 import type { RecordLine } from '#core/record/build'
 import { countedWords } from '#core/record/countedWords'
+import type { StepRow } from './StepTable.vue'
 
 /** Planned against done, step by step. */
-defineProps<{ lines: readonly RecordLine[] }>()
-const amount = (product: BottleOnRecord) => {
-  const millilitres = product.takenMl ?? product.plannedMl
-  return `${millilitres} mL${product.lot ? `, ${product.lot}` : ''}`
+const props = defineProps<{ lines: readonly RecordLine[] }>()
+const amount = ({ takenMl, plannedMl, lot }: BottleOnRecord) =>
+  `${takenMl ?? plannedMl} mL${lot ? `, ${lot}` : ''}`
+const seen = (line: RecordLine) => {
+  const { confirmed } = line
+  const said = confirmed ? `confirmed: ${confirmed.join('; ').toLowerCase()}` : ''
+  return [countedWords(line), said].filter(Boolean)
 }
+const rows = computed(() =>
+  props.lines.map((line): StepRow => {
+    const { key, name, zones, plannedMinutes: planned, actualMinutes: took } = line
+    const products = productsOf(line).map((own) => ({ name: own.name, amount: amount(own) }))
+    return {
+      key,
+      name,
+      seen: seen(line),
+      zones,
+      planned,
+      took,
+      products,
+      different: line.deviation,
+    }
+  }),
+)
 </script>
 
 <template>
-  <VTable v-scrolls density="compact" class="lines">
-    <thead>
-      <tr>
-        <th>Step</th>
-        <th>Zones</th>
-        <th>Planned</th>
-        <th>Took</th>
-        <th>Product, bottle</th>
-        <th>Different</th>
-      </tr>
-    </thead>
-    <tbody>
-      <tr v-for="line in lines" :key="line.key">
-        <td>
-          <b>{{ line.name }}</b>
-          <span v-if="countedWords(line)" class="soft seen">{{ countedWords(line) }}</span>
-          <span v-if="line.confirmed" class="soft seen"
-            >confirmed: {{ line.confirmed.join('; ').toLowerCase() }}</span
-          >
-        </td>
-        <td class="soft">{{ line.zones }}</td>
-        <td class="figures">{{ line.plannedMinutes ?? '–' }}</td>
-        <td class="figures">{{ line.actualMinutes ?? '–' }}</td>
-        <td>
-          <div v-for="product in productsOf(line)" :key="product.id">
-            {{ product.name }} <span class="soft figures">{{ amount(product) }}</span>
-          </div>
-        </td>
-        <td class="different">{{ line.deviation }}</td>
-      </tr>
-    </tbody>
-  </VTable>
+  <StepTable :rows="rows" />
 </template>
-
-<style scoped>
-.seen {
-  display: block;
-  font-size: 0.8125rem;
-}
-.lines {
-  background: transparent;
-  font-size: 0.875rem;
-}
-.lines :is(th, td) {
-  padding: 4px 8px;
-}
-.lines td {
-  height: auto;
-}
-.different {
-  color: var(--clay-deep);
-}
-</style>

@@ -42,8 +42,13 @@ const breaches = computed(() =>
 const suspected = (id: string | null) =>
   props.bundle.shelf.find((item) => item.product.id === id)?.product.name ?? 'none'
 const noted = computed(() => (props.treatment?.notes ?? []).map((note) => note.text).join(' · '))
-const amended = ({ at, by, reason }: VisitBundle['amendments'][number]) =>
-  `${dayAndClock(at, zone.value)}, ${by}: ${reason}`
+const amended = computed(() =>
+  props.bundle.amendments.map(({ at, by, reason, before, after }) => ({
+    key: `${at} ${by}`,
+    said: `${dayAndClock(at, zone.value)}, ${by}: ${reason}`,
+    ...{ before: before ?? '', after: after ?? '' },
+  })),
+)
 </script>
 
 <template>
@@ -102,16 +107,7 @@ const amended = ({ at, by, reason }: VisitBundle['amendments'][number]) =>
       :disabled="!bundle.may.write"
     />
     <p v-else class="prewrap">{{ sealedNotes || 'none' }}</p>
-    <template v-if="bundle.amendments.length">
-      <h3>Amendments, beside the original</h3>
-      <div v-for="amendment in bundle.amendments" :key="amendment.at" class="amend">
-        <p class="soft">{{ amended(amendment) }}</p>
-        <p>
-          <s>{{ amendment.before || 'nothing' }}</s>
-        </p>
-        <p>{{ amendment.after }}</p>
-      </div>
-    </template>
+    <AmendmentList v-if="amended.length" :amendments="amended" />
     <p v-if="bundle.seal" class="seal figures">
       Seal {{ bundle.seal.number }} · {{ dayAndClock(bundle.seal.at, zone) }} · {{ bundle.seal.by
       }}<br />{{ bundle.seal.head }}
@@ -136,10 +132,5 @@ h3 {
   font-size: 0.8125rem;
   color: var(--ink-soft);
   word-break: break-all;
-}
-.amend {
-  border-left: 4px solid var(--amber);
-  padding-left: 10px;
-  margin: 6px 0;
 }
 </style>

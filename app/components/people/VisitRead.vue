@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { VisitRead } from '#contracts/replies/visitFile'
+import type { StepRow } from '~/components/close/StepTable.vue'
 import { dayAndClock } from '~/composables/dates'
 
 /** One visit as a file tells it: read, not changed. */
@@ -20,8 +21,27 @@ const took = computed(() => {
   const { plannedMinutes, actualMinutes } = props.visit
   return `Planned ${plannedMinutes ?? '–'} min, took ${actualMinutes ?? '–'} min`
 })
-const amended = ({ at, by, reason }: VisitRead['amendments'][number]) =>
-  [at === null ? '' : dayAndClock(at, props.zone), by].filter(Boolean).join(', ') + `: ${reason}`
+const rows = computed(() =>
+  props.visit.lines.map((line, place): StepRow => {
+    const { name, zones, plannedMinutes: planned, actualMinutes: took, products } = line
+    return {
+      key: String(place),
+      name,
+      seen: [],
+      zones,
+      planned,
+      took,
+      products,
+      different: line.deviation,
+    }
+  }),
+)
+const amended = computed(() =>
+  props.visit.amendments.map(({ at, by, reason, before, after }, place) => {
+    const who = [at === null ? '' : dayAndClock(at, props.zone), by].filter(Boolean).join(', ')
+    return { key: String(place), said: `${who}: ${reason}`, before, after }
+  }),
+)
 const lists = computed(() => {
   const { reactions, contraActions, answers, medicines, notes } = props.visit
   const rows: readonly (readonly [string, readonly string[]])[] = [
@@ -44,32 +64,7 @@ const lists = computed(() => {
     <div class="stack body">
       <p v-if="visit.stopped" class="tag stop">Stopped: {{ visit.stopped }}</p>
       <p class="figures">{{ took }}</p>
-      <VTable v-if="visit.lines.length" v-scrolls density="compact" class="plain">
-        <thead>
-          <tr>
-            <th>Step</th>
-            <th>Zones</th>
-            <th>Planned</th>
-            <th>Took</th>
-            <th>Product, bottle</th>
-            <th>Different</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="(line, place) in visit.lines" :key="place">
-            <td>
-              <b>{{ line.name }}</b>
-            </td>
-            <td class="soft">{{ line.zones }}</td>
-            <td class="figures">{{ line.plannedMinutes ?? '–' }}</td>
-            <td class="figures">{{ line.actualMinutes ?? '–' }}</td>
-            <td>
-              <div v-for="product in line.products" :key="product">{{ product }}</div>
-            </td>
-            <td>{{ line.deviation }}</td>
-          </tr>
-        </tbody>
-      </VTable>
+      <StepTable v-if="rows.length" :rows="rows" />
       <p v-else>The file says nothing of steps.</p>
       <div v-for="[title, lines] in lists" :key="title">
         <h3>{{ title }}</h3>
@@ -83,16 +78,7 @@ const lists = computed(() => {
         <h3>Sent home</h3>
         <p v-for="line in visit.sentHome" :key="line.sentence">{{ line.sentence }}</p>
       </div>
-      <div v-if="visit.amendments.length">
-        <h3>Amendments, beside the original</h3>
-        <div v-for="(amendment, place) in visit.amendments" :key="place">
-          <p class="soft">{{ amended(amendment) }}</p>
-          <p>
-            <s>{{ amendment.before || 'nothing' }}</s>
-          </p>
-          <p>{{ amendment.after }}</p>
-        </div>
-      </div>
+      <AmendmentList v-if="amended.length" :amendments="amended" />
       <p v-if="visit.unread.length" class="tag watch">
         In the file, and not shown here: {{ visit.unread.join(', ') }}.
       </p>

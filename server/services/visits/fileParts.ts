@@ -57,10 +57,11 @@ interface Part {
   content: unknown
 }
 
-const bottleWords = (of: z.output<typeof bottle>): string[] => {
+const bottleWords = (of: z.output<typeof bottle>): { name: string; amount: string }[] => {
   if (!of || of.name === '') return []
-  const amount = of.takenMl ?? of.plannedMl
-  return [[of.name, amount === null ? '' : `${amount} mL`, of.lot ?? ''].filter(Boolean).join(', ')]
+  const taken = of.takenMl ?? of.plannedMl
+  const amount = [taken === null ? '' : `${taken} mL`, of.lot ?? ''].filter(Boolean).join(', ')
+  return [{ name: of.name, amount }]
 }
 
 /** What was said yes to, and what nobody was sure of, in our own words for the questions. */
