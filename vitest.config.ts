@@ -15,7 +15,7 @@ const project = (name: string, include: string[], more: object = {}) => ({
   },
 })
 
-/** Nothing that is pure has anything to leave behind: its files share one set of loaded modules. */
+/** What has nothing to leave behind shares one set of loaded modules among its files. */
 const pure = { isolate: false }
 
 export default defineConfig({
@@ -31,6 +31,7 @@ export default defineConfig({
       project('solver', ['tests/solver/**/*.test.ts'], { ...pure, testTimeout: 3_600_000 }),
       project('api', ['tests/api/**/*.test.ts'], {
         ...pure,
+        setupFiles: [at('./tests/support/seed.ts'), at('./tests/support/eachFile.ts')],
         fileParallelism: false,
         testTimeout: 60_000,
         hookTimeout: 120_000,

@@ -104,6 +104,7 @@ describe('a closing, read as client and as colleague', () => {
       if (id === 'acid' || id === 'scrub') expect(asks).not.toContain(id)
       if (id !== null) expect(asks).not.toContain('everything')
       if (id === 'acid' || id === 'retinoid') expect(asks).not.toContain('actives')
+      if (id === 'retinoid') expect(asks).not.toContain('retinoid')
     }
     // Tonight never says more than the card allows, and tomorrow ends with sun protection.
     const { evening, morning } = tonightOf(bundle)

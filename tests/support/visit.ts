@@ -23,13 +23,18 @@ export const STAFF = {
   trainee: demoId('amara'),
 } as const
 export const ROOM = demoId('room-lake')
-/** Bookings are spread over these days from today on: no bottle on the shelf is over by then. */
-const DAYS = { first: 41, last: 160 }
-/** A moment that is likely free: each booking on a later day than the one before, round and round. */
-let bookings = 0
+/**
+ * A moment that is likely free: each booking of a file on a later day than the one before, at an
+ * hour that other files have hardly taken.
+ */
+const FIRST_DAY = 40
+let lastDay = FIRST_DAY
+/** Each file begins with the same days, whatever ran before it. */
+export function beginBookings(): void {
+  lastDay = FIRST_DAY
+}
 function someMoment(): string {
-  const ahead = DAYS.first + (bookings++ % (DAYS.last - DAYS.first))
-  const day = new Date(Date.now() + ahead * 86_400_000).toISOString().slice(0, 10)
+  const day = new Date(Date.now() + ++lastDay * 86_400_000).toISOString().slice(0, 10)
   const minute = 5 * 60 + 75 * Math.floor(Math.random() * 12)
   const clock = [Math.floor(minute / 60), minute % 60].map((part) => String(part).padStart(2, '0'))
   return `${day}T${clock.join(':')}:00Z`

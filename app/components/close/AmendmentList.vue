@@ -17,6 +17,12 @@ defineProps<{
 </template>
 
 <style scoped>
+h3 {
+  margin-top: 10px;
+}
+p {
+  margin: 4px 0;
+}
 .amend {
   border-left: 4px solid var(--amber);
   padding-left: 10px;

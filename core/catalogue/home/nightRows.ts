@@ -63,7 +63,7 @@ export const NIGHTS: Readonly<Record<NightId, NightRow>> = {
     kinds: [],
     families: ['retinoid'],
     holds: ['retinoid'],
-    offBy: ACTIVE_OFF,
+    offBy: [...ACTIVE_OFF, 'retinoid'],
     mostAWeek: 7,
     gap: 1,
     offBefore: 5,

@@ -28,6 +28,7 @@ export type AftercarePart =
   | 'everything'
   | 'allButPlain'
   | 'actives'
+  | 'retinoid'
   | 'fragrance'
   | 'hands'
   | 'pillow'
@@ -261,7 +262,7 @@ export const AFTERCARE: readonly AftercareRow[] = [
     ['abrasion', 'needling'],
     'products',
     48,
-    ['actives', 'fragrance', 'allButPlain'],
+    ['actives', 'retinoid', 'fragrance', 'allButPlain'],
     'After that only your calming cream.',
     'fresh skin absorbs more than it should',
   ),
@@ -270,7 +271,7 @@ export const AFTERCARE: readonly AftercareRow[] = [
     ['needling'],
     'products',
     168,
-    ['actives', 'fragrance', 'allButPlain'],
+    ['actives', 'retinoid', 'fragrance', 'allButPlain'],
     'Only your bland cream; no vitamin C, retinoid or fragrance.',
     'the channels close within a day, the skin settles over a week',
   ),
@@ -279,7 +280,7 @@ export const AFTERCARE: readonly AftercareRow[] = [
     ['peel'],
     'products',
     168,
-    ['actives', 'fragrance', 'allButPlain'],
+    ['actives', 'retinoid', 'fragrance', 'allButPlain'],
     'Only your plain cream; no vitamin C, retinoid or fragrance.',
     'the new surface is thin for a week',
   ),
@@ -288,7 +289,7 @@ export const AFTERCARE: readonly AftercareRow[] = [
     ['abrasion'],
     'products',
     168,
-    ['actives'],
+    ['actives', 'retinoid'],
     'No retinoid or vitamin C.',
     'fresh skin lets in more of them than it should',
   ),
@@ -297,9 +298,18 @@ export const AFTERCARE: readonly AftercareRow[] = [
     ['acid', 'enzyme'],
     'products',
     48,
-    ['actives'],
+    ['actives', 'retinoid'],
     'No retinoid or vitamin C; only gentle things that you know.',
     'two actives at once irritate',
+  ),
+  row(
+    'products-any',
+    'any',
+    'products',
+    24,
+    ['retinoid'],
+    'No retinoid.',
+    'freshly cleansed skin absorbs more of it',
   ),
   row(
     'touch-extraction',
@@ -324,7 +334,7 @@ export const AFTERCARE: readonly AftercareRow[] = [
     'stopped',
     'products',
     72,
-    ['actives', 'fragrance', 'allButPlain'],
+    ['actives', 'retinoid', 'fragrance', 'allButPlain'],
     'Only cool water and your plainest cream.',
     'the skin reacted today',
   ),
