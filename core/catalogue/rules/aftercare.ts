@@ -309,7 +309,7 @@ export const AFTERCARE: readonly AftercareRow[] = [
     24,
     ['retinoid'],
     'No retinoid.',
-    'freshly cleansed skin absorbs more of it',
+    'freshly cleansed skin absorbs more',
   ),
   row(
     'touch-extraction',
