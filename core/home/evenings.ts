@@ -115,7 +115,7 @@ const barUntil = (id: NightId, day: string, verdict: Verdict): string | undefine
 
 /**
  * From which night on each wish may begin: what is new comes one at a time, a week after the first
- * evening that the new one before it may have.
+ * evening that the new one before it may have. What has no evening at all holds nothing back.
  */
 export function firstNights(
   wishes: readonly HomeWish[],
@@ -127,8 +127,8 @@ export function firstNights(
     if (!isNew(asked, wish.id)) return 0
     const own = off[place] ?? []
     const free = own.findIndex((reason, night) => night >= earliest && reason === undefined)
-    const first = free < 0 ? own.length : free
-    earliest = first + NEW_APART
-    return first
+    if (free < 0) return earliest
+    earliest = free + NEW_APART
+    return free
   })
 }

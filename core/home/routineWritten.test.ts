@@ -34,6 +34,15 @@ describe('written routines (common practice)', () => {
     expect(after(['tip'], 4)).toEqual([])
     expect(after(['tip'], 6)[0]).toBe(28)
   })
+  it('begin what may begin, where a new thing wished for before it has no evening at all', () => {
+    const both = homeQuestion({ done: ['tip'], nights: [wish('scrub', 1), wish('retinoid', 2)] })
+    expect(nightsOf(both, 'scrub')).toEqual([])
+    const alone = homeQuestion({ done: ['tip'], nights: [wish('retinoid', 2)] })
+    expect(nightsOf(alone, 'retinoid').length).toBeGreaterThan(2)
+    expect(nightsOf(both, 'retinoid')).toEqual(nightsOf(alone, 'retinoid'))
+    const { short } = routineFor(both)
+    expect(short.find(({ id }) => id === 'scrub')?.why.join()).not.toContain('one new thing')
+  })
   it('bring new things one at a time, a week apart', () => {
     const own = homeQuestion({
       nights: [wish('acid', 1), wish('scrub', 1), wish('clearingMask', 1)],

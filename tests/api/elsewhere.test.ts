@@ -142,5 +142,6 @@ describe('a visit from another house', () => {
     expect(whole.file.visits[0]?.lines).toEqual(visit?.lines)
     for (const text of ['', '{', '[]', 'null', '{"format":"oak-basin/visit"}'])
       expect((await read(text)).status, text).toBe(400)
+    expect((await read('[1]')).text).toContain('not the file of a visit')
   })
 })

@@ -5,7 +5,7 @@ import type { FileRead, FilesRead, VisitRead } from '#contracts/replies/visitFil
 import { verify } from '#core/record/seal'
 import { unlikeSeal, unlikeWords } from '#core/record/sealedFile'
 import { imports } from '#db/schema'
-import { fromZod } from '../../problem/problem'
+import { fromZod, ProblemError } from '../../problem/problem'
 import type { Client } from '../access'
 import { database } from '../database'
 import { thePractice } from '../practice'
@@ -84,9 +84,18 @@ export async function readFile(me: Staff, text: string): Promise<FileRead> {
   const raw = readJson(text)
   const read = await documentRead(me, raw)
   if (read) return read
-  const ofClient = (raw as { format?: unknown } | null)?.format === 'oak-basin/client'
-  const { error } = ofClient ? clientDocument.safeParse(raw) : visitDocument.safeParse(raw)
-  throw fromZod(error as z.ZodError, raw)
+  const format = (raw as { format?: unknown } | null)?.format
+  const known = [visitDocument, clientDocument].find((own) => own.shape.format.value === format)
+  const error = known?.safeParse(raw).error
+  if (error) throw fromZod(error, raw)
+  const words = 'This is not the file of a visit or of a client. Nothing was imported.'
+  throw new ProblemError(400, 'Not accepted', words, [
+    {
+      field: 'file',
+      given: 'another file',
+      allowed: 'a visit or a client, as a practice exports it',
+    },
+  ])
 }
 
 /** Everything that came into a client's file from elsewhere, the latest visit first. */
