@@ -6,8 +6,8 @@ import {
   type TimeOfDay,
 } from '../catalogue/home/homeSteps'
 import { HOME_NOTES, SEASON_NOTES } from '../catalogue/home/homeWords'
-import { NIGHTS, PHASE_DAYS, type NightId } from '../catalogue/home/nightRows'
-import { PLAIN_CARE_ONLY } from '../catalogue/rules/aftercare'
+import { ACTIVE_OFF, NIGHTS, PHASE_DAYS, type NightId } from '../catalogue/home/nightRows'
+import { PLAIN_CARE_ONLY, type AftercarePart } from '../catalogue/rules/aftercare'
 import { methodOf } from '../catalogue/schools/schools'
 import type { Product } from '../catalogue/products/products'
 import { ingredientsIn } from '../catalogue/products/ingredients'
@@ -83,7 +83,7 @@ export function routineFor(question: HomeQuestion): HomeRoutine {
   return {
     from: today,
     until,
-    morning: linesOf(morning, question),
+    morning: linesOf(morning, question).map((line) => rinsedFirst(line, question)),
     evening: linesOf(evening, question),
     byNight: Object.fromEntries(used.map((id) => [id, nightLines(id, evening, question)])),
     nights: given.nights.map((id, night) => nightOf(id, addDays(today, night), question)),
@@ -185,12 +185,22 @@ const servesAt = (id: HomeStepId | NightId, product: Product): boolean =>
 /** From which day a step is taken, where the card keeps what it holds off until then. */
 function startsOn(id: Step['id'], question: HomeQuestion): string | null {
   if (id in HOME_STEPS && HOME_STEPS[id as HomeStepId].plainCare) return null
-  const { card, timeZone, input } = question
-  const offBy = id === 'vitaminC' ? NIGHTS.retinoid.offBy : PLAIN_CARE_ONLY
+  return firstDay(id === 'vitaminC' ? ACTIVE_OFF : PLAIN_CARE_ONLY, question)
+}
+
+/** While the card asks for plain care only, a morning begins with water: the cleanser waits. */
+const rinsedFirst = (line: HomeLine, question: HomeQuestion): HomeLine =>
+  line.id === 'cleanse' ? { ...line, from: firstDay(PLAIN_CARE_ONLY, question) } : line
+
+/** The first morning on which no line of the card asks for one of these; null where that is tomorrow. */
+function firstDay(
+  offBy: readonly AftercarePart[],
+  { card, timeZone, input, until }: HomeQuestion,
+): string | null {
   const kept = (day: string) =>
     cardLineOn(card, eveningOf(addDays(day, -1), timeZone), offBy) !== undefined
   let day = addDays(input.today, 1)
-  while (kept(day) && day < question.until) day = addDays(day, 1)
+  while (kept(day) && day < until) day = addDays(day, 1)
   return day > addDays(input.today, 1) ? day : null
 }
 

@@ -34,6 +34,15 @@ describe('written routines (common practice)', () => {
     expect(after(['tip'], 4)).toEqual([])
     expect(after(['tip'], 6)[0]).toBe(28)
   })
+  it('begin mornings with water while the card asks for plain care only, and vitamin C at once after care', () => {
+    const from = (done: Parameters<typeof homeQuestion>[0]['done'], id: string) =>
+      routineFor(
+        homeQuestion({ ...(done ? { done } : {}), vitaminC: true, asked: { steps: 6 } }),
+      ).morning.find((line) => line.id === id)?.from
+    expect(from(['tip'], 'cleanse')).toBe(addDays(TODAY, 3))
+    expect(from(['milk'], 'cleanse')).toBeNull()
+    expect(from(['milk'], 'vitaminC')).toBeNull()
+  })
   it('begin what may begin, where a new thing wished for before it has no evening at all', () => {
     const both = homeQuestion({ done: ['tip'], nights: [wish('scrub', 1), wish('retinoid', 2)] })
     expect(nightsOf(both, 'scrub')).toEqual([])

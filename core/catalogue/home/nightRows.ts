@@ -48,7 +48,8 @@ const night = (own: Omit<NightRow, 'source'>): NightRow => ({
   ...own,
   source: `${COMMON_PRACTICE}; house values`,
 })
-const ACTIVE_OFF: readonly AftercarePart[] = ['actives', 'everything', 'allButPlain']
+/** Parts of a card that keep every active off. */
+export const ACTIVE_OFF: readonly AftercarePart[] = ['actives', 'everything', 'allButPlain']
 
 export const NIGHTS: Readonly<Record<NightId, NightRow>> = {
   retinoid: night({
