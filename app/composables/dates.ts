@@ -1,23 +1,12 @@
+import { asRead } from '#core/dateForms'
 import { dayInWords } from '#core/screening/asking/days'
 import { DAY_MS, HOUR_MINUTES, MINUTE_SECONDS, SECOND_MS, WEEK_DAYS } from '#core/units'
 /** Dates and times as they are read in the house's own zone. */
-export const clock = (at: number, zone: string) =>
-  new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', timeZone: zone }).format(
-    at,
-  )
+export const clock = (at: number, zone: string) => asRead('clock', at, zone)
 /** The year is said where it is not this one. */
 export const dayWords = (at: number, zone: string) => {
-  const year = (instant: number) =>
-    new Intl.DateTimeFormat('en-GB', { year: 'numeric', timeZone: zone }).format(instant)
-  return new Intl.DateTimeFormat('en-GB', {
-    weekday: 'short',
-    day: 'numeric',
-    month: 'short',
-    timeZone: zone,
-    ...(year(at) === year(Date.now()) ? {} : { year: 'numeric' as const }),
-  })
-    .format(at)
-    .replace(',', '')
+  const ofThisYear = asRead('year', at, zone) === asRead('year', Date.now(), zone)
+  return asRead(ofThisYear ? 'day' : 'dayOfYear', at, zone).replace(',', '')
 }
 /** An ISO day of the house in words; a day has no zone. */
 export const isoDayWords = (day: string) => dayWords(noonOf(day), 'UTC')
@@ -28,14 +17,7 @@ export const fieldDay = (day: string) =>
     : dayInWords(day).replace(/^\S+ /, '')
 /** The noon of an ISO day, from which its words are made. */
 export const noonOf = (day: string) => Date.parse(`${day}T12:00:00Z`)
-export const fullDay = (at: number, zone: string) =>
-  new Intl.DateTimeFormat('en-GB', {
-    weekday: 'long',
-    day: 'numeric',
-    month: 'long',
-    year: 'numeric',
-    timeZone: zone,
-  }).format(at)
+export const fullDay = (at: number, zone: string) => asRead('fullDay', at, zone)
 export const dayAndClock = (at: number, zone: string) => `${dayWords(at, zone)}, ${clock(at, zone)}`
 /** "12 min", "3 h 18 min": a span of whole minutes. */
 export const spanWords = (minutes: number): string => {

@@ -1,5 +1,5 @@
 import { AsyncLocalStorage } from 'node:async_hooks'
-import { drizzle, type PostgresJsDatabase } from 'drizzle-orm/postgres-js'
+import { drizzle, PostgresJsSession, type PostgresJsDatabase } from 'drizzle-orm/postgres-js'
 import postgres, { type Sql } from 'postgres'
 import * as schema from '#db/schema'
 
@@ -11,6 +11,21 @@ const inside = new AsyncLocalStorage<true>()
 const CONNECT_SECONDS = 5
 const STATEMENT_MS = 20_000
 const LOCK_MS = 15_000
+
+/** Above that many values a statement is one of its kind: a list of names, a box of readings. */
+const MOST_VALUES = 24
+
+/**
+ * Every statement of few values is parsed and planned once a connection and run by its name from then
+ * on. Drizzle asks the driver for that only where each has been named by hand.
+ */
+function runByName() {
+  const { prepareQuery } = PostgresJsSession.prototype
+  PostgresJsSession.prototype.prepareQuery = function (query, fields, name, ...rest) {
+    const named = name ?? (query.params.length <= MOST_VALUES ? 'by its text' : undefined)
+    return prepareQuery.call(this, query, fields, named, ...rest)
+  }
+}
 
 function open() {
   if (!opened) {
@@ -27,6 +42,7 @@ function open() {
         idle_in_transaction_session_timeout: STATEMENT_MS,
       },
     })
+    runByName()
     const db = drizzle(sql, { schema })
     const begin = db.transaction.bind(db)
     db.transaction = (work, config) => begin((tx) => inside.run(true, () => work(tx)), config)

@@ -1,4 +1,5 @@
 import type { DayPage } from '#contracts/replies/day'
+import { dayOfMoment } from '#core/screening/asking/told'
 import { DAY_MINUTES } from '#core/timing/places'
 import type { DayLayout } from '~/composables/dayLayout'
 
@@ -13,7 +14,7 @@ export function useNow(
   const now = computed(() => {
     if (!page.value || !layout.value) return 0
     const { day, now: at, timeZone } = page.value
-    const today = new Intl.DateTimeFormat('en-CA', { timeZone }).format(at)
+    const today = dayOfMoment(at, timeZone)
     if (day > today) return 0
     return day < today ? DAY_MINUTES : layout.value.minuteOf(at)
   })

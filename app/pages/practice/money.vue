@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { asRead } from '#core/dateForms'
 import type { HousePage } from '#contracts/replies/house'
 import type { Earned, MoneyPage } from '#contracts/replies/money'
 import { sayProblem, useApi } from '~/composables/useApi'
@@ -22,11 +23,7 @@ function turn(by: 1 | -1) {
   at.setUTCMonth(at.getUTCMonth() + by)
   month.value = at.toISOString().slice(0, 7)
 }
-const monthWords = computed(() =>
-  new Intl.DateTimeFormat('en-GB', { month: 'long', year: 'numeric', timeZone: 'UTC' }).format(
-    new Date(`${month.value}-01T00:00:00Z`),
-  ),
-)
+const monthWords = computed(() => asRead('month', Date.parse(`${month.value}-01T00:00:00Z`), 'UTC'))
 </script>
 
 <template>

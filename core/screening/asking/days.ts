@@ -1,4 +1,5 @@
 /** Calendar days as ISO strings, without clocks or zones: `2026-03-01`. */
+import { asRead } from '../../dateForms'
 import { DAY_MS, WEEK_DAYS } from '../../units'
 
 const SHAPE = /^\d{4}-\d{2}-\d{2}$/
@@ -22,16 +23,9 @@ function dayNumber(text: string): number | null {
 /** Whether a text is a calendar day, YYYY-MM-DD. */
 export const isDay = (text: string): boolean => dayNumber(text) !== null
 
-const WORDS = new Intl.DateTimeFormat('en-GB', {
-  weekday: 'short',
-  day: 'numeric',
-  month: 'short',
-  year: 'numeric',
-  timeZone: 'UTC',
-})
 /** A calendar day as it is read: 'Sat 28 Nov 2026'. What is no day stays as it is. */
 export const dayInWords = (day: string): string =>
-  isDay(day) ? WORDS.format(Date.parse(`${day}T00:00:00Z`)).replace(',', '') : day
+  isDay(day) ? asRead('dayOfYear', Date.parse(`${day}T00:00:00Z`), 'UTC').replace(',', '') : day
 
 /** @throws RangeError when either is not a calendar day. */
 export function daysBetween(from: string, to: string): number {

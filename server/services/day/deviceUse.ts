@@ -1,5 +1,6 @@
 import { and, desc, eq, gt, inArray, lt, ne, sql } from 'drizzle-orm'
 import type { DeviceInUse } from '#core/planning/input'
+import { asRead } from '#core/dateForms'
 import { deviceTimes } from '#core/timing/diary'
 import { inUseFor, type DeviceTime, type DeviceUse } from '#core/timing/sharedDevices'
 import { MINUTE_MS } from '#core/units'
@@ -17,9 +18,6 @@ interface Standing {
   lateMinutes?: number
   begunAt?: Date | null
 }
-
-export const clockIn = (timeZone: string): Intl.DateTimeFormat =>
-  new Intl.DateTimeFormat('en-GB', { timeStyle: 'short', timeZone })
 
 /**
  * Whoever gives out devices does it alone until the transaction ends: two plans saved at once never get
@@ -100,8 +98,7 @@ export async function devicesInUse(
     db.select().from(devices),
     db.select({ id: rooms.id, name: rooms.name }).from(rooms),
   ])
-  const clock = clockIn(timeZone)
-  const at = (minute: number) => clock.format(new Date(minute * MINUTE_MS))
+  const at = (minute: number) => asRead('clock', minute * MINUTE_MS, timeZone)
   return inUseFor(visit.roomId, uses, own).map(({ kind, name, from, to: until, roomId }) => {
     const room = names.find(({ id }) => id === roomId)?.name ?? 'another room'
     const words = `in use in ${room} from ${at(from)} to ${at(until)}`

@@ -1,3 +1,4 @@
+import { asRead } from '#core/dateForms'
 import { MINUTE_MS } from '#core/units'
 import type { HoursPage } from '#contracts/replies/house'
 import { and, eq, gt, lt, ne, sql } from 'drizzle-orm'
@@ -10,7 +11,7 @@ import type { Transaction } from '../database'
 import { dayIn } from '../dates'
 import { openThatDay, readHours, shutThatDay } from '../house/hours'
 import { thePractice } from '../practice'
-import { clockIn, devicesInUse, holdDevices, wantedBy } from './deviceUse'
+import { devicesInUse, holdDevices, wantedBy } from './deviceUse'
 import { LONGEST_MS, offeredOn, stretchOf } from './openings'
 
 /** A visit as it is to stand. */
@@ -70,9 +71,8 @@ async function inTheWay(
       ),
     )
   const words = near.flatMap(({ from, minutes, ...other }) => {
-    const clock = clockIn(timeZone)
     const till = new Date(from.getTime() + minutes * MINUTE_MS)
-    const when = `${clock.format(from)} to ${clock.format(till)}`
+    const when = `${asRead('clock', from, timeZone)} to ${asRead('clock', till, timeZone)}`
     const both = from < ends && till > wanted.startsAt
     const out: string[] = []
     if (other.roomId === wanted.roomId)
@@ -103,7 +103,7 @@ async function devicesElsewhere(
   if (own.length === 0) return []
   const inUse = await devicesInUse(tx, wanted, timeZone)
   const later = new Date(wanted.startsAt.getTime() + freeAfter(own, inUse) * MINUTE_MS)
-  const from = clockIn(timeZone).format(later)
+  const from = asRead('clock', later, timeZone)
   const said = clashesOf(own, inUse).map(({ by: { name, words } }) => `The ${name} is ${words}.`)
   return said.length > 0 ? [...new Set(said), `Free for its plan from ${from} on.`] : []
 }

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import { and, asc, eq, gt, gte } from 'drizzle-orm'
+import { asRead } from '#core/dateForms'
 import { rooms, staff, visits } from '#db/schema'
 import type { Visit } from '../access'
 import { ProblemError, refused } from '../../problem/problem'
@@ -113,12 +114,4 @@ export async function bookNext(
 }
 
 /** "Sat 28 Nov, 10:00", by the house's clock. */
-const whenIn = (timeZone: string, at: Date): string =>
-  new Intl.DateTimeFormat('en-GB', {
-    weekday: 'short',
-    day: 'numeric',
-    month: 'short',
-    hour: '2-digit',
-    minute: '2-digit',
-    timeZone,
-  }).format(at)
+const whenIn = (timeZone: string, at: Date): string => asRead('dayAndClock', at, timeZone)
