@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto'
 import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { ROOT, step, Trouble } from './say.mjs'
+import { LONG_WORK, ROOT, step, Trouble } from './say.mjs'
 
 const hashOf = (text) => createHash('sha256').update(text).digest('hex')
 
@@ -54,7 +54,7 @@ export async function ensureBuild() {
       env: {
         ...process.env,
         NUXT_TELEMETRY_DISABLED: '1',
-        NODE_OPTIONS: '--max-old-space-size=4096',
+        NODE_OPTIONS: LONG_WORK,
       },
     },
   )

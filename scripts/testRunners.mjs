@@ -1,7 +1,7 @@
 import { existsSync, readFileSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
 import { compileAll, follow, pages } from './additions/follow.mjs'
-import { ROOT, run, say } from './say.mjs'
+import { LONG_WORK, ROOT, run, say } from './say.mjs'
 
 export const OUT = join(ROOT, '.data', 'test-results')
 const bin = (name) => join(ROOT, 'node_modules', '.bin', name)
@@ -34,7 +34,7 @@ export class Tally {
 /** A command that passes or fails as a whole. */
 export async function gate(tally, title, command, args) {
   const began = Date.now()
-  const env = { ...process.env, NODE_OPTIONS: '--max-old-space-size=6144' }
+  const env = { ...process.env, NODE_OPTIONS: LONG_WORK }
   const { code, output } = await run(command, args, { env })
   tally.end(title, began, code === 0, code === 0 ? 'ok' : 'FAILED', output)
 }
@@ -44,8 +44,8 @@ export const lint = async (tally) => {
   await gate(tally, 'Lint', bin('eslint'), ['.'])
   await gate(tally, 'Lengths', process.execPath, [join(ROOT, 'scripts/figures.mjs')])
 }
-/** As `nuxt typecheck` does, on the types that the installation or the build has written. */
-export const types = (tally) => gate(tally, 'Types', bin('vue-tsc'), ['-b', '--noEmit'])
+/** All of it at once, so that no file is looked through for each of those that use it. */
+export const types = (tally) => gate(tally, 'Types', bin('vue-tsc'), ['-p', 'tsconfig.whole.json'])
 export const imports = async (tally) => {
   await gate(tally, 'Imports run downhill', bin('depcruise'), [
     '--config',
@@ -84,7 +84,8 @@ async function followed(tally, title, work) {
 async function counted(tally, title, { report, args, env, read }) {
   const began = Date.now()
   rmSync(report, { force: true })
-  const { code, output } = await run(process.execPath, args, { env: { ...process.env, ...env } })
+  const own = { ...process.env, NODE_OPTIONS: LONG_WORK, ...env }
+  const { code, output } = await run(process.execPath, args, { env: own })
   if (!existsSync(report)) {
     tally.end(title, began, false, 'FAILED before any test ran', output)
     return

@@ -21,10 +21,15 @@ const MOST_VALUES = 24
  */
 function runByName() {
   const { prepareQuery } = PostgresJsSession.prototype
-  PostgresJsSession.prototype.prepareQuery = function (query, fields, name, ...rest) {
+  type Prepare = typeof prepareQuery
+  const byItsText = function (
+    this: unknown,
+    ...[query, fields, name, ...rest]: Parameters<Prepare>
+  ) {
     const named = name ?? (query.params.length <= MOST_VALUES ? 'by its text' : undefined)
-    return prepareQuery.call(this, query, fields, named, ...rest)
+    return prepareQuery.call(this as never, query, fields, named, ...rest)
   }
+  PostgresJsSession.prototype.prepareQuery = byItsText as Prepare
 }
 
 function open() {

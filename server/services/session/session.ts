@@ -42,7 +42,9 @@ interface Standing {
  * @throws ProblemError 401 when nobody is, 423 when the tablet is locked
  */
 export async function currentStaff(event: H3Event, evenLocked = false): Promise<Staff> {
-  const { me, session } = await lookUp(event, evenLocked)
+  const standing = await lookUp(event, evenLocked)
+  const { me, session } = standing
+  event.context.standing = standing
   const now = Date.now()
   if (now - session.seenAt.getTime() > SEEN_AGAIN_MS)
     await database()
@@ -96,9 +98,12 @@ export const meOf = (
   }
 }
 
-export async function isLocked(event: H3Event): Promise<boolean> {
-  return (await lookUp(event, true)).session.locked
+/** The session that asks, as it was when this request came in: it is read once a request. */
+const asItCame = async (event: H3Event): Promise<Standing['session']> => {
+  const came = event.context.standing as Standing | undefined
+  return (came ?? (await lookUp(event, true))).session
 }
+export const isLocked = async (event: H3Event): Promise<boolean> => (await asItCame(event)).locked
 
 /** A session of their own for somebody who has shown who they are; one that stood here ends. */
 export async function openSession(event: H3Event, staffId: string): Promise<void> {
@@ -154,5 +159,4 @@ export async function endSessions(
 }
 
 /** The session that asks. */
-export const thisSession = async (event: H3Event): Promise<string> =>
-  (await lookUp(event, true)).session.id
+export const thisSession = async (event: H3Event): Promise<string> => (await asItCame(event)).id
