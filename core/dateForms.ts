@@ -16,15 +16,12 @@ const FORMS = {
 } as const satisfies Record<string, Intl.DateTimeFormatOptions>
 
 const LANGUAGE = 'en-GB'
-/** Zones whose formatters are kept: a house has one, a reader of files sees a few. */
-const MOST_ZONES = 16
 const made = new Map<string, Map<keyof typeof FORMS, Intl.DateTimeFormat>>()
 
 /** A formatter is dear to make, and one page asks for hundreds: each is made once for its zone. */
 function formatter(form: keyof typeof FORMS, timeZone: string): Intl.DateTimeFormat {
   let ofZone = made.get(timeZone)
   if (!ofZone) {
-    if (made.size >= MOST_ZONES) made.clear()
     ofZone = new Map()
     made.set(timeZone, ofZone)
   }

@@ -11,6 +11,7 @@ import type { RegionId } from '../face/zones'
 import type { Profile } from '../skin/profile'
 import type { Readings } from '../skin/readings'
 import type { Breach, Reaction, RoomState } from '../treatment/fold/fold'
+import type { Fitting } from '../catalogue/techniques/technique'
 import { fittingsOf } from '../treatment/step/fitting'
 import type { Feel } from '../catalogue/rules/feel'
 import { leftWords, withoutLeft } from '../treatment/stop/leftZones'
@@ -46,6 +47,8 @@ export interface RecordLine extends WhyOnRecord {
   counted?: Partial<Record<RegionId, number>>
   /** Heads and electrodes that were on, in their order. */
   fittings?: readonly string[]
+  /** What it went over, in that order: toner, gauze. */
+  over?: readonly string[]
   /** How the skin felt to the client after it. */
   felt?: Feel
   /** The highest level that the device itself said. */
@@ -201,14 +204,21 @@ function setTo({ key, setting }: PlanStep, { settings }: RoomState): Pick<Record
   return own === undefined ? {} : { setting: own }
 }
 
-/** Heads and electrodes that were on, in words, and how the skin felt to the client. */
+/** Heads and electrodes that were on, what they went over, and how the skin felt to the client. */
 function saidWith(
   step: PlanStep,
   { state, skin }: RecordSource,
-): Pick<RecordLine, 'fittings' | 'felt'> {
-  const names = skin ? fittingsOf(state, step, skin).map(({ name }) => name) : []
+): Pick<RecordLine, 'fittings' | 'over' | 'felt'> {
+  const names = (is: Fitting['is']) =>
+    skin ? fittingsOf(state, step, skin, is).map(({ name }) => name) : []
+  const fittings = names('head')
+  const over = names('medium')
   const felt = state.felt[step.key]
-  return { ...(names.length > 0 ? { fittings: names } : {}), ...(felt ? { felt } : {}) }
+  return {
+    ...(fittings.length > 0 ? { fittings } : {}),
+    ...(over.length > 0 ? { over } : {}),
+    ...(felt ? { felt } : {}),
+  }
 }
 
 /** What was graded, rested, added and counted, confirmed, and what the device said of itself. */

@@ -12,16 +12,26 @@ export function countedWords({
   passes,
   dwellMinutes,
   fittings = [],
+  over = [],
   felt,
 }: Pick<
   RecordLine,
-  'pads' | 'water' | 'deviceLevel' | 'fittings' | 'felt' | 'technique' | 'setting' | 'dwellMinutes'
+  | 'pads'
+  | 'water'
+  | 'deviceLevel'
+  | 'fittings'
+  | 'over'
+  | 'felt'
+  | 'technique'
+  | 'setting'
+  | 'dwellMinutes'
 > &
   Partial<Pick<RecordLine, 'passes'>>): string {
   return [
     pads && pads.length > 0 ? `pads ${pads.join(', ')}` : '',
     water === undefined ? '' : `water added ${howMany(water, 'time')}`,
     fittings.join(', then '),
+    over.join(', then '),
     settingWords(technique, setting),
     passes ? howMany(passes, 'pass') : '',
     dwellMinutes === undefined ? '' : `rested ${dwellMinutes} min`,

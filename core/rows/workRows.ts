@@ -3,7 +3,7 @@ import { MAKE_UP, takeOffWords } from '../catalogue/consultation/makeUp'
 import { MIXES } from '../catalogue/products/mixes'
 import { ORDER_RULES } from '../catalogue/rules/orderRules'
 import { PAIRS } from '../catalogue/rules/pairs'
-import { KNEADING, LADDER, SKIN_NOW, SLIP } from '../catalogue/rules/byHand'
+import { LADDER, SKIN_NOW, SLIP, STAYS_LONGER } from '../catalogue/rules/byHand'
 import { PAD_RULE } from '../catalogue/rules/pads'
 import { COURSE_RULE } from '../catalogue/rules/rednessCourse'
 import { WATER_ROWS } from '../catalogue/rules/waterAdditions'
@@ -197,7 +197,7 @@ const ROOM_TITLES: Readonly<Record<string, string>> = {
   [PAD_RULE.id]: 'the pad',
   [COURSE_RULE.id]: 'redness',
   [SLIP.id]: 'the medium',
-  [KNEADING.id]: 'a massage',
+  ...Object.fromEntries(STAYS_LONGER.map(({ id, title }) => [id, title])),
   [SKIN_NOW.id]: 'the skin now',
   [LADDER.id]: 'a device',
 }
@@ -206,7 +206,7 @@ const ROOM_TITLES: Readonly<Record<string, string>> = {
 const roomRows = (): Row[] => [
   ...rowsOf(
     'What the room goes by',
-    [PAD_RULE, COURSE_RULE, SLIP, SKIN_NOW, KNEADING, LADDER],
+    [PAD_RULE, COURSE_RULE, SLIP, SKIN_NOW, ...STAYS_LONGER, LADDER],
     (own) => ({
       id: own.id,
       title: ROOM_TITLES[own.id] ?? own.id,

@@ -44,6 +44,7 @@ export const DEVICES: readonly (readonly [string, string])[] = [
   ['steamer', 'Steamer'],
   ['towelCabinet', 'Towel cabinet'],
   ['tipMachine', 'Tip and vacuum machine'],
+  ['crystalMachine', 'Crystal machine'],
   ['highFrequencyWand', 'High-frequency wand'],
   ['needlingPen', 'Needling pen'],
   ['lamp', 'Lamp'],

@@ -1,9 +1,13 @@
 import { TECHNIQUES, type TechniqueId } from '#core/catalogue/techniques/techniques'
-import type { Complaint, Steps } from './visit'
+import type { Complaint, Steps, Visit } from './visit'
+
+/** What an oily remover is made of, as labels say it. */
+const OILS = ['seed oil', 'isododecane', 'squalane', 'siloxane', 'paraffinum', 'triglyceride']
 
 /** Works with what another has laid or begun: it comes after that. */
 const AFTER: Partial<Record<TechniqueId, readonly TechniqueId[]>> = {
   lashRoots: ['eyesOff', 'eyesByCleanser'],
+  dampPads: ['eyesOff'],
   sonicBrush: ['secondCleanse', 'creamCleanse'],
   ridge: ['stones', 'stonesOnOil'],
   drainDown: ['stones', 'stonesOnOil'],
@@ -15,7 +19,7 @@ const AFTER: Partial<Record<TechniqueId, readonly TechniqueId[]>> = {
 }
 
 /** What belongs straight before or after something else. */
-export function chainComplaints(steps: Steps): Complaint[] {
+export function chainComplaints({ shelf }: Visit, steps: Steps): Complaint[] {
   return steps.flatMap((step, i): Complaint[] => {
     const last = steps[i - 1]?.technique
     const hosts = AFTER[step.technique]
@@ -29,6 +33,16 @@ export function chainComplaints(steps: Steps): Complaint[] {
     const before = want[step.technique]
     if (before !== undefined && last !== before)
       return [{ key: step.key, says: `nothing made ready for ${TECHNIQUES[step.technique].name}` }]
+    if (step.technique === 'eyesOff') {
+      const remover = shelf.find(({ product }) => product.id === step.productId)?.product
+      const oily = remover?.inci.some((name) =>
+        OILS.some((oil) => name.toLowerCase().includes(oil)),
+      )
+      const pads = steps.slice(i + 1).find(({ technique }) => !isLinking(technique))
+      return oily && pads?.technique !== 'dampPads'
+        ? [{ key: step.key, says: 'oil left at the eyes' }]
+        : []
+    }
     if (step.technique !== 'crystals') return []
     const next = steps.slice(i + 1).find(({ technique }) => !isLinking(technique))
     return next?.technique === 'secondCleanse' ? [] : [{ key: step.key, says: 'grit left lying' }]

@@ -73,6 +73,7 @@ const DOES: Partial<Record<TechniqueId, readonly Deed[]>> = {
   lipSerum: ['lips'],
   eyesByCleanser: ['nearEye'],
   lashRoots: ['nearEye'],
+  dampPads: ['nearEye'],
   creamCleanse: ['presses'],
   sonicBrush: ['rubs'],
   browTidy: ['trims'],

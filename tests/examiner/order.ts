@@ -21,7 +21,7 @@ const does =
   ({ technique }: Step) =>
     handDeeds(technique).some((deed) => deeds.includes(deed))
 
-const EYES_OFF = isOneOf('eyesOff', 'eyesByCleanser', 'lashRoots')
+const EYES_OFF = isOneOf('eyesOff', 'eyesByCleanser', 'lashRoots', 'dampPads')
 const SURFACE = isOneOf('milk', 'micellar', 'wipes')
 const CLEANSES = isOneOf('secondCleanse', 'oilCleanse', 'creamCleanse', 'sonicBrush')
 const LAYS_MASK = isOneOf(
@@ -125,7 +125,7 @@ export function orderComplaints(
     ...beforeComplaints(steps),
     ...togetherComplaints(visit, steps),
     ...exfoliationComplaints(visit, steps),
-    ...chainComplaints(steps),
+    ...chainComplaints(visit, steps),
     ...endComplaints(visit, steps),
     ...layerComplaints(steps),
     ...offNothing(steps, moments),

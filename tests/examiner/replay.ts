@@ -177,14 +177,17 @@ function shortEnd(visit: Visit, steps: Steps, step: Steps[number]): boolean {
 
 /**
  * The minutes of the bottle's label, as far as this skin bears them: never longer than either says, and
- * as long as the label wants where the skin bears that.
+ * as long as the label wants where the skin bears that. At the short end it is the first third of what the
+ * label says, in half minutes.
  */
 function byLabel(
   { earliest, latest }: { earliest: number; latest: number },
   label: { from: number; to: number } | undefined,
+  short: boolean,
 ): { earliest: number; latest: number } {
   if (!label) return { earliest, latest }
-  const most = Math.min(latest, label.to)
+  const third = Math.floor(((label.to - label.from) / 3) * 2) / 2
+  const most = Math.min(latest, short ? label.from + third : label.to)
   return { earliest: Math.min(most, Math.max(earliest, label.from)), latest: most }
 }
 
@@ -201,7 +204,8 @@ export function restComplaints(
     const say = (says: string) => [{ key: rest.key, says: `${name}: ${says}` }]
     if (rest.end === undefined) return say('never comes off')
     const label = visit.shelf.find(({ product }) => product.id === step.productId)?.product.rests
-    const window = byLabel(shortEnd(visit, steps, step) ? dwell.sensitive : dwell, label)
+    const short = shortEnd(visit, steps, step)
+    const window = byLabel(short ? dwell.sensitive : dwell, label, short)
     const minutes = rest.end - rest.start
     const { start, end } = rest
     const meanwhile = steps.filter((_, i) => {

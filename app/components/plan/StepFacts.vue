@@ -5,7 +5,7 @@ import { techniqueOf } from '#core/catalogue/techniques/ownWay'
 import { lightDose } from '#core/dosing/light'
 import { nameRegions } from '#core/face/regions'
 import type { PlanInput } from '#core/planning/input'
-import { orderWords, shareWords, tensionOf } from '#core/treatment/step/sequence'
+import { foundFor, orderWords, shareWords } from '#core/treatment/step/sequence'
 import { lastTimeWords } from '#core/visit/lastTime'
 import { daysAgo } from '~/composables/dates'
 import { useVisit } from '~/stores/visit'
@@ -35,8 +35,8 @@ const range = computed(() => {
   const words = own.least === own.most ? own.most : `${own.least}–${own.most}`
   return `${setting.label} today ${words} ${setting.unit}`
 })
-/** How a massage shares out its minutes. */
-const shares = computed(() => shareWords(props.step, tensionOf(props.input.profile)))
+/** How what stays longer on some zones shares out its minutes. */
+const shares = computed(() => shareWords(props.step, foundFor(props.step, props.input.profile)))
 /** How the same work went at the last visit of this client. */
 const before = computed(() => {
   const { lastTime } = useVisit().bundle ?? {}

@@ -4,22 +4,30 @@ import { techniqueOf } from '#core/catalogue/techniques/ownWay'
 import { fittingNow } from '#core/treatment/step/fitting'
 import { useRoom } from '~/stores/room'
 
-/** Which head or electrode is on: the one for this client, until another is put on. */
+/** Which head or electrode is on, and what it goes over: what suits this client, until another is taken. */
 const props = defineProps<{ step: PlanStep }>()
 const room = useRoom()
-const fittings = computed(() => techniqueOf(props.step).fittings ?? [])
-const on = computed(() =>
-  room.state && room.input ? fittingNow(room.state, props.step, room.input.profile) : undefined,
+const GROUPS = [
+  { is: 'head', title: 'Head or electrode' },
+  { is: 'medium', title: 'What it goes over' },
+] as const
+const groups = computed(() =>
+  GROUPS.map(({ is, title }) => ({
+    is,
+    title,
+    fittings: techniqueOf(props.step).fittings?.filter((own) => own.is === is) ?? [],
+    on: room.state && room.input && fittingNow(room.state, props.step, room.input.profile, is),
+  })).filter(({ fittings }) => fittings.length > 0),
 )
 </script>
 
 <template>
-  <div v-if="fittings.length" class="row" role="group" aria-label="Head or electrode">
+  <div v-for="group in groups" :key="group.is" class="row" role="group" :aria-label="group.title">
     <RoomButton
-      v-for="fitting in fittings"
+      v-for="fitting in group.fittings"
       :key="fitting.id"
-      :tone="fitting.id === on?.id ? 'go' : undefined"
-      :aria-pressed="fitting.id === on?.id"
+      :tone="fitting.id === group.on?.id ? 'go' : undefined"
+      :aria-pressed="fitting.id === group.on?.id"
       :title="fitting.says"
       @click="room.tap({ kind: 'fitted', key: step.key, fitting: fitting.id })"
       >{{ fitting.name }}</RoomButton

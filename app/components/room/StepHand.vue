@@ -5,7 +5,7 @@ import { handOf, methodOf } from '#core/catalogue/schools/schools'
 import type { PlanStep } from '#core/catalogue/techniques/step'
 import { techniqueOf } from '#core/catalogue/techniques/ownWay'
 import { placeOf } from '#core/catalogue/techniques/traits'
-import { drainTrouble, placeAt, sequenceOf, tensionOf } from '#core/treatment/step/sequence'
+import { drainTrouble, foundFor, placeAt, sequenceOf } from '#core/treatment/step/sequence'
 import { soakAt } from '#core/treatment/step/soak'
 import { wayOff } from '#core/treatment/step/wayOff'
 import { linenOfStep, linenWords, offByLabel } from '#core/tray/linen'
@@ -51,7 +51,11 @@ const firstSide = computed(
   () => useVisit().bundle?.halves.findLast(({ moment }) => moment === 'before')?.worked ?? 'L',
 )
 const sequence = computed(() =>
-  sequenceOf(props.step, room.input ? tensionOf(room.input.profile) : {}, firstSide.value),
+  sequenceOf(
+    props.step,
+    room.input ? foundFor(props.step, room.input.profile) : {},
+    firstSide.value,
+  ),
 )
 const here = computed(() =>
   props.step.minutes >= ZONE_NAMED_FROM

@@ -3,6 +3,7 @@ import { ingredientsIn, type IngredientId } from './ingredients'
 import { ACID_KINDS } from './productRules'
 import type { PlanStep } from '../techniques/step'
 import { techniqueOf } from '../techniques/ownWay'
+import type { TechniqueId } from '../techniques/techniques'
 import { oncePer } from '../../once'
 import type { Product } from './products'
 
@@ -23,6 +24,10 @@ const LEFT_ON: readonly ProductKind[] = [
 const ACTIVES: readonly IngredientId[] = ['retinoid', 'vitaminC', 'salicylate']
 /** Alcohol that dries off and catches fire; fatty alcohols are something else. */
 const SPIRIT = /^(alcohol( denat\.?)?|sd alcohol.*|isopropyl alcohol|ethanol)$/i
+
+/** Oil that stays as a film where it is not washed off, by its name on a label. Common practice. */
+const OIL =
+  /\boil$|squalane|paraffinum|isododecane|isohexadecane|triglyceride|dimethicone|siloxane|isopropyl (myristate|palmitate)/i
 
 const ENZYME_KIND: ProductKind = 'enzymeMask'
 
@@ -69,6 +74,20 @@ export const strayFamilies = (product: Held): BottleFamily[] =>
       !(family === 'acid' && ACID_KINDS.includes(product.kind)) &&
       !(family === 'enzyme' && product.kind === ENZYME_KIND),
   )
+
+/**
+ * What stands straight after a step, by its technique and by what its bottle leaves behind; undefined where
+ * nothing has to.
+ */
+export function thenOf(
+  { technique, own, productId }: Pick<PlanStep, 'technique' | 'own' | 'productId'>,
+  shelf: readonly { product: Held & { id: string } }[],
+): TechniqueId | undefined {
+  const { then, thenOiled } = techniqueOf({ technique, own })
+  if (then !== undefined || thenOiled === undefined) return then
+  const bottle = shelf.find(({ product }) => product.id === productId)?.product
+  return bottle?.inci.some((line) => OIL.test(line.trim())) ? thenOiled : undefined
+}
 
 /** What a step is to the rules: by its technique, and by its bottle whatever it is used in. */
 export function familiesOfStep(

@@ -28,6 +28,7 @@ const SCOOP: Dispenser = { kind: 'scoop', millilitres: 10 }
 const RICE: Dispenser = { kind: 'riceGrain', millilitres: 0.05 }
 const SPRAY: Dispenser = { kind: 'spray', millilitres: 0.12 }
 const SHEET: Dispenser = { kind: 'piece', millilitres: 20 }
+const WIPE: Dispenser = { kind: 'piece', millilitres: 5 }
 const VIAL: Dispenser = { kind: 'piece', millilitres: 2 }
 
 const row = (
@@ -43,6 +44,16 @@ const row = (
 export const STARTER_SHELF: readonly Starter[] = [
   row('eyeRemover', 'Eye make-up remover', 'Aqua, Poloxamer 184', POUR, 200, 6),
   row('milk', 'Cream cleanser', 'Aqua, Glycerin, Caprylic/Capric Triglyceride', PUMP, 400, 12),
+  row('micellarWater', 'Micellar water', 'Aqua, Poloxamer 184, Glycerin', POUR, 400, 6),
+  row('wipe', 'Cleansing wipes', 'Aqua, Glycerin, Coco-Glucoside', WIPE, 125, 3),
+  row(
+    'creamCleanser',
+    'Rich cleanser',
+    'Aqua, Glycerin, Squalane, Cetearyl Glucoside',
+    PUMP,
+    400,
+    12,
+  ),
   row('gelCleanser', 'Gel cleanser', 'Aqua, Coco-Glucoside, Glycerin', PUMP, 400, 12),
   row('cleansingOil', 'Cleansing oil', 'Helianthus Annuus Seed Oil', PUMP, 400, 12),
   row('emulsifier', 'Emulsifier', 'Aqua, Polyglyceryl-4 Oleate', PUMP, 200, 12),
@@ -72,6 +83,7 @@ export const STARTER_SHELF: readonly Starter[] = [
   row('massageOil', 'Massage oil', 'Helianthus Annuus Seed Oil', OIL_DROP, 100, 12),
   row('waterGel', 'Watery gel', 'Aqua, Glycerin, Xanthan Gum', PUMP, 250, 6),
   row('conductiveGel', 'Conductive gel', 'Aqua, Glycerin, Carbomer', SPATULA, 250, 6),
+  row('currentGel', 'Leave-on gel', 'Aqua, Glycerin, Sodium Hyaluronate', SPATULA, 150, 6),
   row('skinDisinfectant', 'Skin disinfectant', 'Aqua, Chlorhexidine Digluconate', POUR, 250, 12),
   row('needlingSerum', 'Sterile serum', 'Aqua, Sodium Hyaluronate', VIAL, 20, 1, { calming: true }),
   row('ampoule', 'Ampoule', 'Aqua, Sodium Hyaluronate, Panthenol', VIAL, 20, 1, {
@@ -89,6 +101,11 @@ export const STARTER_SHELF: readonly Starter[] = [
   row('sunProtection', 'Sun protection', 'Aqua, Zinc Oxide, Glycerin', SMALL_PUMP, 50, 12, {
     calming: true,
   }),
+  row('lipSerum', 'Lip serum', 'Aqua, Glycerin, Sodium Hyaluronate', DROP, 15, 6),
+  row('sleepMask', 'Overnight mask', 'Aqua, Glycerin, Squalane', SPATULA, 100, 12, {
+    calming: true,
+  }),
+  row('bodyCare', 'Arm and hand cream', 'Aqua, Glycerin, Cetearyl Alcohol', PUMP, 250, 12),
   row('lipCare', 'Lip balm', 'Butyrospermum Parkii Butter, Squalane', RICE, 15, 12),
 ]
 

@@ -1,5 +1,6 @@
 import { minutes } from '../../units'
-import { COMMON_PRACTICE } from '../kinds'
+import { COMMON_PRACTICE, type FamilyId, type StageId } from '../kinds'
+import { KNEADED } from './room'
 
 /**
  * How long a medium glides, by its film. House scale: skin takes up so many milligrams a square
@@ -21,18 +22,46 @@ export const SLIP = {
   source: COMMON_PRACTICE,
 } as const
 
-/**
- * How the minutes of a massage are shared out: by the area of each zone, and more where the muscle
- * is tense. House value: twice the time a square centimetre from firm (grade 2) on.
- */
-export const KNEADING = {
-  id: 'massage-shares',
-  sentence: 'A massage takes its minutes by area, and longer where the hand found tension.',
-  sharePerGrade: 0.5,
-  /** From this grade on it is said of a zone. */
-  saidFrom: 2,
-  source: COMMON_PRACTICE,
-} as const
+/** How the minutes of a step are shared out: by the area of each zone, and more by what was read there. */
+export interface StaysLonger {
+  id: string
+  title: string
+  sentence: string
+  /** The stage, or the family, of what is worked so. */
+  stage?: StageId
+  family?: FamilyId
+  /** Readings of which the highest counts, 0 to 4. */
+  on: readonly ('tension' | 'spots' | 'congestion')[]
+  /** Share of its time that each grade adds. */
+  sharePerGrade: number
+  /** From this grade on it is said of a zone, and how. */
+  saidFrom: number
+  says: string
+  source: string
+}
+/** House value: twice the time a square centimetre from grade 2 on. */
+const longer = { sharePerGrade: 0.5, saidFrom: 2, source: COMMON_PRACTICE }
+export const STAYS_LONGER: readonly StaysLonger[] = [
+  {
+    id: 'massage-shares',
+    title: 'a massage',
+    sentence: 'A massage takes its minutes by area, and longer where the hand found tension.',
+    stage: KNEADED,
+    on: ['tension'],
+    says: 'tense, longer here',
+    ...longer,
+  },
+  {
+    id: 'spark-shares',
+    title: 'high frequency',
+    sentence:
+      'High frequency takes its minutes by area, and longer where the skin breaks out or is congested.',
+    family: 'highFrequency',
+    on: ['spots', 'congestion'],
+    says: 'prone, longer here',
+    ...longer,
+  },
+]
 
 /** When the room says that a step does not find the skin as it needs it. House value. */
 export const SKIN_NOW = {

@@ -5,8 +5,22 @@ export const CALMING = techniques({
   highFrequency: {
     name: 'High frequency',
     fittings: [
-      { id: 'orange', name: 'orange electrode', says: 'mature skin', for: 'mature' },
-      { id: 'violet', name: 'violet electrode', says: 'breakouts, oily skin' },
+      { id: 'orange', is: 'head', name: 'orange electrode', says: 'mature skin', for: 'mature' },
+      { id: 'violet', is: 'head', name: 'violet electrode', says: 'breakouts, oily skin' },
+      { id: 'overToner', is: 'medium', name: 'over toner', says: 'a film of toner: most skin' },
+      { id: 'overSerum', is: 'medium', name: 'over serum', says: 'a serum without alcohol' },
+      {
+        id: 'overGauze',
+        is: 'medium',
+        name: 'over gauze',
+        says: 'dry gauze: it glides, and sparks on spots',
+      },
+      {
+        id: 'overMask',
+        is: 'medium',
+        name: 'over a hydrating mask',
+        says: 'a thin hydrating mask: dry skin',
+      },
     ],
     tools: ['electrode'],
     stage: 'calm',

@@ -5,8 +5,8 @@ export const MACHINE = techniques({
   tip: {
     name: 'Diamond tip',
     fittings: [
-      { id: 'wide', name: 'wide head', says: 'cheeks, forehead, jaw' },
-      { id: 'small', name: 'small head', says: 'creases, beside the nose' },
+      { id: 'wide', is: 'head', name: 'wide head', says: 'cheeks, forehead, jaw' },
+      { id: 'small', is: 'head', name: 'small head', says: 'creases, beside the nose' },
     ],
     tools: ['diamondTip'],
     stage: 'machine',
@@ -92,8 +92,8 @@ export const MACHINE = techniques({
   vacuumDry: {
     name: 'Suction on bare skin',
     fittings: [
-      { id: 'wide', name: 'wide head', says: 'cheeks, forehead, jaw' },
-      { id: 'small', name: 'small head', says: 'creases, beside the nose' },
+      { id: 'wide', is: 'head', name: 'wide head', says: 'cheeks, forehead, jaw' },
+      { id: 'small', is: 'head', name: 'small head', says: 'creases, beside the nose' },
     ],
     tools: ['vacuumCup'],
     stage: 'machine',

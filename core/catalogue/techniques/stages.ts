@@ -58,12 +58,17 @@ const OF_STAGE = new Map(
   ]),
 )
 
-/** What stands straight after a technique where somebody works so, in the order of the rows. */
+/**
+ * What stands straight after a technique where somebody works so, in the order of the rows. What its bottle
+ * asks for is nobody's way of working.
+ */
 export const followersOf = (id: TechniqueId): readonly TechniqueId[] => FOLLOWERS.get(id) ?? []
 const FOLLOWERS = new Map(
   TECHNIQUE_IDS.map((host): [TechniqueId, readonly TechniqueId[]] => [
     host,
-    techniquesWhere(({ straightAfter }) => straightAfter?.includes(host) === true),
+    techniquesWhere(({ straightAfter }) => straightAfter?.includes(host) === true).filter(
+      (id) => TECHNIQUES[host].thenOiled !== id,
+    ),
   ]),
 )
 

@@ -133,15 +133,28 @@ interface Prompt {
   say: string
 }
 
-/** A head or an electrode, and for whom it is put on unasked. */
+/**
+ * A head or an electrode, or what it goes over, and for whom it is taken unasked: the first of either that
+ * fits is.
+ */
 export interface Fitting {
   id: FittingId
+  is: 'head' | 'medium'
   name: string
   /** What it is for, in words. */
   says: string
   for?: 'mature'
 }
-export const FITTING_IDS = ['wide', 'small', 'violet', 'orange'] as const
+export const FITTING_IDS = [
+  'wide',
+  'small',
+  'violet',
+  'orange',
+  'overToner',
+  'overSerum',
+  'overGauze',
+  'overMask',
+] as const
 type FittingId = (typeof FITTING_IDS)[number]
 
 /** What is taken along on zones of its own: balm on the lips before a mask sets. */
@@ -191,6 +204,8 @@ export interface TechniqueOf<Id extends string> {
   after?: Id
   /** This one stands straight after it: what was strewn comes off at once. */
   then?: Id
+  /** The same, where its bottle leaves oil behind. */
+  thenOiled?: Id
   /** Planned only where the school or the house works so, a protocol holds it or a hand adds it. */
   byChoice?: true
   /** Stands straight after one of these, where it is chosen; never by itself. */
@@ -208,7 +223,7 @@ export interface TechniqueOf<Id extends string> {
   /** What it takes from the shelf beside that: without a bottle of each it cannot be done. */
   takesAlso?: readonly (ProductKind | AlsoOn)[]
   device?: DeviceKind
-  /** Heads or electrodes of which one is put on: the first that fits this client, then by hand. */
+  /** Heads or electrodes of which one is put on, and what it goes over: by hand, once it is on. */
   fittings?: readonly Fitting[]
   /** What touches the skin and is made clean before it is used again. */
   tools?: readonly ToolId[]

@@ -1,4 +1,5 @@
 import { FILLERS, STAY } from '../../catalogue/techniques/roles'
+import { thenOf } from '../../catalogue/products/families'
 import type { PlanStep } from '../../catalogue/techniques/step'
 import { doneAs, rowFor, type DoneAs } from '../../catalogue/techniques/ownWay'
 import { TECHNIQUES, type TechniqueId } from '../../catalogue/techniques/techniques'
@@ -105,7 +106,7 @@ function editsAt(
 /** A technique with what belongs to it, in order. */
 function blockOf(way: TechniqueId | DoneAs, input: PlanInput): NewStep[] {
   const technique = rowFor(way, input)
-  const { id, dwell, after, then } = technique
+  const { id, dwell, after } = technique
   const step = stepOf(way, input)
   const around = (other: TechniqueId | undefined) =>
     other ? [{ ...stepOf(other, input), regions: step.regions }] : []
@@ -120,7 +121,7 @@ function blockOf(way: TechniqueId | DoneAs, input: PlanInput): NewStep[] {
         },
       ]
     : []
-  return [...around(after), step, ...rest, ...around(then)]
+  return [...around(after), step, ...rest, ...around(thenOf(step, input.shelf))]
 }
 
 /** As it would be added by hand; with nothing filled in where it is barred. */

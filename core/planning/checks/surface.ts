@@ -1,5 +1,6 @@
 import { HANDS_ELSEWHERE, NOT_ON_WORKED, REWARM_MINUTES } from '../../catalogue/rules/backbone'
 import { connectorWants } from '../../catalogue/techniques/roles'
+import { thenOf } from '../../catalogue/products/families'
 import type { PlanStep } from '../../catalogue/techniques/step'
 import { techniqueOf } from '../../catalogue/techniques/ownWay'
 import { TECHNIQUES, type TechniqueId } from '../../catalogue/techniques/techniques'
@@ -158,7 +159,8 @@ export function afterFindings(
   i: number,
   { input, steps, rules }: Checking,
 ): PlanFinding[] {
-  const { then, name } = techniqueOf(step)
+  const { name } = techniqueOf(step)
+  const then = thenOf(step, input.shelf)
   const following = steps.slice(i + 1)
   if (!then || following.find((own) => own.technique === then || !isLink(own))?.technique === then)
     return []

@@ -2,7 +2,7 @@ import { REWARM_MINUTES } from '../../catalogue/rules/backbone'
 import { LINK_SHARE, SECOND_PASS_TIME, TASTE_SCALE } from '../../catalogue/rules/value'
 import { CLEANSE_AGAIN } from '../../catalogue/techniques/roles'
 import type { ConcernId, FamilyId } from '../../catalogue/kinds'
-import { familiesInPairs } from '../../catalogue/products/families'
+import { familiesInPairs, thenOf } from '../../catalogue/products/families'
 import type { Method } from '../../catalogue/schools/schools'
 import { doneAs, techniqueOf } from '../../catalogue/techniques/ownWay'
 import { TECHNIQUES, type Technique, type TechniqueId } from '../../catalogue/techniques/techniques'
@@ -112,7 +112,7 @@ export class OptionMaker {
               [
                 ...before,
                 this.move(allowance, regions, stretch, bottle, pass),
-                ...this.then(row, regions),
+                ...this.then({ ...doneAs(row), productId: bottle.productId }, regions),
               ],
               effects,
               0,
@@ -207,12 +207,16 @@ export class OptionMaker {
   }
 
   /** What stands straight after a technique. */
-  then({ then }: Technique, regions: readonly RegionId[]): Move[] {
+  then(step: Pick<Move, 'technique' | 'own' | 'productId'>, regions: readonly RegionId[]): Move[] {
+    const then = thenOf(step, this.input.shelf)
     if (!then) return []
     const allowed = this.allow(then)
+    if (allowed.never.length > 0) return []
     const { minutes: own } = allowed.technique
     const bottle = bottles(allowed)[0] ?? {}
-    return [this.move(allowed, regions, own.choices[0] ?? own.least, bottle)]
+    const pin = this.input.pins?.find(({ technique }) => technique === then)
+    const move = this.move(allowed, regions, pin?.minutes ?? own.choices[0] ?? own.least, bottle)
+    return [pin ? { ...move, pinned: true } : move]
   }
 
   move(

@@ -86,7 +86,7 @@ function single(step: PlanStep, input: PlanInput, make: OptionMaker): Option {
       : (bottles(allowance)[0] ?? {})),
     pinned: true,
   }
-  const moves = [...(make.before(row, step.regions) ?? []), move, ...make.then(row, step.regions)]
+  const moves = [...(make.before(row, step.regions) ?? []), move, ...make.then(move, step.regions)]
   const option = make.option(
     `pinned:${step.technique}`,
     make.traits([step.technique], moves),

@@ -86,6 +86,7 @@ const SAID: Partial<Record<TechniqueId, readonly [RegExp, number | 'otherSide']>
   eyesOff: [/jaw drop/, 0],
   eyesByCleanser: [/jaw drop/, 0],
   lashRoots: [/eyes closed/, 0],
+  dampPads: [/eyes closed/, 0],
   milk: [/beside your mouth/, 0.5],
   micellar: [/beside your mouth/, 0.5],
   wipes: [/beside your mouth/, 0.5],

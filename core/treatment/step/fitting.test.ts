@@ -58,6 +58,29 @@ describe('a head or an electrode', () => {
       }),
     )
   })
+  it('of high frequency goes over toner, until it is said otherwise; both stand on the record', () => {
+    // Common practice: over toner, serum, gauze or a hydrating mask.
+    expect(usualFitting(wand, skin(24, 0), 'medium')?.id).toBe('overToner')
+    const state = roomOf(
+      [wand],
+      [
+        [1, { kind: 'fitted', key: wand.key, fitting: 'overGauze' }],
+        [2, { kind: 'fitted', key: wand.key, fitting: 'orange' }],
+        [3, done(wand)],
+      ],
+    )
+    expect(fittingNow(state, wand, skin(24, 0))?.id).toBe('orange')
+    expect(fittingNow(state, wand, skin(24, 0), 'medium')?.id).toBe('overGauze')
+    const all = (is: 'head' | 'medium') =>
+      fittingsOf(state, wand, skin(24, 0), is).map(({ id }) => id)
+    expect(all('head')).toEqual(['violet', 'orange'])
+    expect(all('medium')).toEqual(['overToner', 'overGauze'])
+    const words = countedWords({
+      fittings: ['violet electrode'],
+      over: ['over toner', 'over gauze'],
+    })
+    expect(words).toBe('violet electrode; over toner, then over gauze')
+  })
   it('is let in by its own name alone', () => {
     for (const fitting of FITTING_IDS)
       expect(eventBody.safeParse({ kind: 'fitted', key: 'tip-1', fitting }).success).toBe(true)

@@ -7,26 +7,33 @@ import type { Profile } from '../../skin/profile'
 import type { RoomState } from '../fold/roomState'
 
 /**
- * The head or electrode that is put on unasked: the first of the row that is for this client. Common
- * practice: violet where the skin breaks out, orange on mature skin that does not.
+ * The head or electrode that is put on unasked, and what it goes over: the first of the row that is for this
+ * client. Common practice: violet where the skin breaks out, orange on mature skin that does not.
  */
 export function usualFitting(
   { technique, regions }: Pick<PlanStep, 'technique' | 'regions'>,
   profile: Pick<Profile, 'age' | 'regions'>,
+  is: Fitting['is'] = 'head',
 ): Fitting | undefined {
   const spots = regions.some((region) => (profile.regions[region].spots ?? 0) > 0)
   const mature = (profile.age ?? 0) >= MATURE_FROM && !spots
-  return TECHNIQUES[technique].fittings?.find((own) => own.for === undefined || mature)
+  return TECHNIQUES[technique].fittings?.find(
+    (own) => own.is === is && (own.for === undefined || mature),
+  )
 }
 
-/** The heads and electrodes of a step in the order in which they were put on. */
+const those = (step: Pick<PlanStep, 'technique'>, is: Fitting['is']): readonly Fitting[] =>
+  techniqueOf(step).fittings?.filter((own) => own.is === is) ?? []
+
+/** The heads and electrodes of a step, or what it went over, in the order in which they were taken. */
 export function fittingsOf(
   { fitted }: Pick<RoomState, 'fitted'>,
   step: Pick<PlanStep, 'key' | 'technique' | 'regions'>,
   profile: Pick<Profile, 'age' | 'regions'>,
+  is: Fitting['is'] = 'head',
 ): Fitting[] {
-  const all = techniqueOf(step).fittings ?? []
-  const first = usualFitting(step, profile)
+  const all = those(step, is)
+  const first = usualFitting(step, profile, is)
   const put = (fitted[step.key] ?? []).flatMap((id) => all.find((own) => own.id === id) ?? [])
   // What was put on before anything was done with it is not counted twice.
   return [...new Set(first ? [first, ...put] : put)]
@@ -37,8 +44,9 @@ export const fittingNow = (
   { fitted }: Pick<RoomState, 'fitted'>,
   step: Pick<PlanStep, 'key' | 'technique' | 'regions'>,
   profile: Pick<Profile, 'age' | 'regions'>,
+  is: Fitting['is'] = 'head',
 ): Fitting | undefined => {
-  const last = (fitted[step.key] ?? []).at(-1)
-  const all = techniqueOf(step).fittings ?? []
-  return all.find(({ id }) => id === last) ?? usualFitting(step, profile)
+  const all = those(step, is)
+  const last = (fitted[step.key] ?? []).findLast((id) => all.some((own) => own.id === id))
+  return all.find(({ id }) => id === last) ?? usualFitting(step, profile, is)
 }

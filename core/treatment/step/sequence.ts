@@ -1,4 +1,4 @@
-import { KNEADED, NODE_TICKS, NODES_FROM_MINUTES } from '../../catalogue/rules/room'
+import { NODE_TICKS, NODES_FROM_MINUTES } from '../../catalogue/rules/room'
 import {
   AFTER_BOTH_SIDES,
   AIM_OF,
@@ -10,7 +10,7 @@ import {
   type Direction,
   type NodeId,
 } from '../../catalogue/techniques/directions'
-import { KNEADING } from '../../catalogue/rules/byHand'
+import { STAYS_LONGER, type StaysLonger } from '../../catalogue/rules/byHand'
 import type { PlanStep } from '../../catalogue/techniques/step'
 import { MANNERS, type MannerId } from '../../catalogue/techniques/strokes'
 import { techniqueOf } from '../../catalogue/techniques/ownWay'
@@ -48,15 +48,30 @@ export function directionsOf(step: PlanStep): Partial<Record<RegionId, Direction
   )
 }
 
-/** How tense each zone was found under the hand, 0–4; what was not read is not tense. */
-type Tension = Readonly<Partial<Record<RegionId, number>>>
-/** Tension as it was read, 0 to 4 by region; none where it was not. */
-export const tensionOf = ({ regions }: Pick<Profile, 'regions'>): Tension =>
-  Object.fromEntries(REGION_IDS.map((region) => [region, regions[region].tension ?? 0]))
-
-/** Minutes are shared out by hand here, so that it stays longer where it finds tension. */
-const kneads = ({ technique }: Pick<PlanStep, 'technique'>) =>
-  TECHNIQUES[technique].stage === KNEADED
+/** What the hand stays longer for, as each zone was read, 0–4; what was not read is none. */
+type Found = Readonly<Partial<Record<RegionId, number>>>
+/** By what the minutes of a step are shared out beside the area of its zones; undefined for most. */
+function staysLonger({ technique }: Pick<PlanStep, 'technique'>): StaysLonger | undefined {
+  const { stage, families } = TECHNIQUES[technique]
+  return STAYS_LONGER.find(
+    (row) => row.stage === stage || (row.family !== undefined && families.includes(row.family)),
+  )
+}
+/** What the hand stays longer for in a step, as it was read, 0 to 4 by region; empty where it does not. */
+export function foundFor(
+  step: Pick<PlanStep, 'technique'>,
+  { regions }: Pick<Profile, 'regions'>,
+): Found {
+  const on = staysLonger(step)?.on ?? []
+  return Object.fromEntries(
+    on.length === 0
+      ? []
+      : REGION_IDS.map((region) => [
+          region,
+          Math.max(...on.map((sign) => regions[region][sign] ?? 0)),
+        ]),
+  )
+}
 
 /** A zone of the sequence, or the half of it that lies on one side. */
 interface Zone {
@@ -88,21 +103,22 @@ const zoneName = ({ region, side }: Zone) =>
 
 /**
  * The zones of a step in the order the hand takes them, with the minutes of each by its area; in a
- * massage also by the tension that was read there. What is said, drawn and timed of a step's way over the
+ * massage also by the tension, in high frequency by the spots that were read there. What is said, drawn and timed of a step's way over the
  * face is read off here.
  * @param first the side that is worked first, where it goes by sides
  */
-export function sequenceOf(step: PlanStep, tension: Tension = {}, first: Side = 'L'): InSequence[] {
+export function sequenceOf(step: PlanStep, found: Found = {}, first: Side = 'L'): InSequence[] {
   const { manner } = techniqueOf(step)
   if (manner === 'none') return []
   const zones = zonesInOrder(step, manner, first)
   const nodes = nodesOf(step, manner)
   const places = (AT_NODES[manner]?.opens ? 2 : 1) * nodes.length
   const ticks = toTicks(step.minutes) - places * NODE_TICKS
-  const found = (region: RegionId) => (kneads(step) ? (tension[region] ?? 0) : 0)
+  const longer = staysLonger(step)
+  const grade = (region: RegionId) => (longer ? (found[region] ?? 0) : 0)
   const weights = zones.map(
     ({ region, side }) =>
-      (areaOf([region]) * (1 + KNEADING.sharePerGrade * found(region))) / (side ? 2 : 1),
+      (areaOf([region]) * (1 + (longer?.sharePerGrade ?? 0) * grade(region))) / (side ? 2 : 1),
   )
   const shares = shareOut(weights, Math.max(0, ticks))
   const node = (id: NodeId, words: string): InSequence => ({
@@ -117,7 +133,7 @@ export function sequenceOf(step: PlanStep, tension: Tension = {}, first: Side = 
       minutes: fromTicks(shares[at] ?? 0),
       say: [
         `${zoneName(zone)}: ${MANNERS[manner].strokes[zone.region] ?? 'lightly'}`,
-        ...(found(zone.region) >= KNEADING.saidFrom ? ['tense, longer here'] : []),
+        ...(longer && grade(zone.region) >= longer.saidFrom ? [longer.says] : []),
       ].join('; '),
     })),
     ...[...nodes].reverse().map((id) => node(id, 'End at the')),
@@ -182,13 +198,13 @@ function shareOut(weights: readonly number[], ticks: number): number[] {
 }
 
 /**
- * The minutes of a massage by zone, longest first, in words; nothing for what is not kneaded.
+ * The minutes of a step by zone, longest first, in words; nothing where none is stayed on longer.
  * Both sides of a pair that get the same are named once.
  */
-export function shareWords(step: PlanStep, tension: Tension): string {
-  if (!kneads(step)) return ''
+export function shareWords(step: PlanStep, found: Found): string {
+  if (!staysLonger(step)) return ''
   const ofZone = new Map<RegionId, number>()
-  for (const { place, minutes } of sequenceOf(step, tension))
+  for (const { place, minutes } of sequenceOf(step, found))
     if ('region' in place) ofZone.set(place.region, (ofZone.get(place.region) ?? 0) + minutes)
   const byMinutes = new Map<number, RegionId[]>()
   for (const [region, minutes] of ofZone)
