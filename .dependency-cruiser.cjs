@@ -3,6 +3,7 @@ const ROOMS = [
   'units',
   'once',
   'words',
+  'dateForms',
   'face',
   'shapes',
   'catalogue',
@@ -26,7 +27,7 @@ const ROOMS = [
   'stock',
   'rows',
 ]
-const FILES = ['units', 'shapes', 'once', 'words']
+const FILES = ['units', 'shapes', 'once', 'words', 'dateForms']
 const within = (room) => (FILES.includes(room) ? `^core/${room}\\.ts$` : `^core/${room}/`)
 const downhill = ROOMS.map((room, i) => ({
   name: `core-${room}`,

@@ -5,7 +5,7 @@ import { REGION_IDS, ZONE_IDS } from './face/zones'
 export const line = (most: number) => z.string().trim().max(most, `at most ${most} characters`)
 /** A line that says something: trimmed, not empty, of at most so many characters. */
 export const said = (most: number) => line(most).min(1, 'must not be empty')
-export const id = z.uuid('not an id')
+export const id = z.uuid('choose one')
 export const regionId = z.enum(REGION_IDS)
 export const zoneId = z.enum(ZONE_IDS)
 export const regions = z.array(regionId).max(12)

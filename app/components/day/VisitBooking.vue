@@ -72,13 +72,27 @@ onMounted(async () => {
   if (!form.staffId) form.staffId = own?.id ?? ''
 })
 
-// The server finds people: the list may be longer than any page.
+// The server finds people: the list may be longer than any page. What was looked for before comes too late.
 watchDebounced(
   sought,
   async (words) => {
-    people.value = await findPeople(api, words)
+    const found = await findPeople(api, words)
+    if (words === sought.value) people.value = found
   },
   { debounce: 200 },
+)
+/** Whoever was chosen stays in the list, whatever is found after that. */
+const chosen = shallowRef<PersonLine>()
+watch(
+  () => form.clientId,
+  (is) => {
+    chosen.value = people.value.find((own) => own.id === is) ?? chosen.value
+  },
+)
+const offered = computed(() =>
+  chosen.value && !people.value.some((own) => own.id === chosen.value?.id)
+    ? [chosen.value, ...people.value]
+    : people.value,
 )
 
 /** Something is in the way: an owner may say why it stands all the same. */
@@ -154,7 +168,7 @@ async function save() {
           v-model="form.clientId"
           v-model:search="sought"
           label="Client"
-          :items="people"
+          :items="offered"
           no-filter
           item-title="name"
           item-value="id"

@@ -1,6 +1,7 @@
+import { isUnderWay } from './begun'
 import { breachesOf } from './breaches'
 import { breakOff, closeResting, endStep, resume, turnTo } from './ending'
-import { inOrder, type TreatmentEvent } from '../taps/events'
+import { inOrder, type EventBody, type TreatmentEvent } from '../taps/events'
 import { keep } from './kept'
 import { leaveRed } from '../stop/leftZones'
 import { emptyRoom, type Draft, type FoldContext, type RoomState } from './roomState'
@@ -56,6 +57,8 @@ function apply(draft: Draft, clock: Clock, event: TreatmentEvent, context: FoldC
       return resume(draft, clock, event.at)
     case 'side':
       return turnTo(draft, eventBody.key, eventBody.side, ranAt(draft, clock, event.at))
+    case 'fitted':
+      return fit(draft, clock, event.at, eventBody, context)
     case 'redness':
     case 'sensation':
     case 'sign':
@@ -83,6 +86,19 @@ function apply(draft: Draft, clock: Clock, event: TreatmentEvent, context: FoldC
     default:
       return keep(draft, event.at, eventBody)
   }
+}
+
+/** A head, an electrode or what it goes over is taken: before the step has begun, or in the middle of it. */
+function fit(
+  draft: Draft,
+  clock: Clock,
+  at: number,
+  { key, fitting }: Extract<EventBody, { kind: 'fitted' }>,
+  context: FoldContext,
+): void {
+  const atHand = nextStep(draft, context)?.key === key
+  const put = { fitting, begun: isUnderWay(draft, key, atHand ? ranAt(draft, clock, at) : 0) }
+  draft.fitted[key] = [...(draft.fitted[key] ?? []), put]
 }
 
 /** Another plan of the rest: work that is under way and has no place in it ends here, and counts. */

@@ -11,6 +11,7 @@ type Kept = Exclude<
       | 'stepSkipped'
       | 'held'
       | 'side'
+      | 'fitted'
       | 'resumed'
       | 'redness'
       | 'sensation'
@@ -30,7 +31,6 @@ const COUNTS = [
   'swept',
   'calm',
   'deviceSaid',
-  'fitted',
 ] as const
 type Counted = Extract<Kept, { kind: (typeof COUNTS)[number] }>
 const counts = (kept: Kept): kept is Counted =>
@@ -54,9 +54,6 @@ function add(draft: Draft, at: number, kept: Counted): void {
       return
     case 'swept':
       draft.swept.push({ at, key: kept.key, spots: kept.spots })
-      return
-    case 'fitted':
-      draft.fitted[kept.key] = [...(draft.fitted[kept.key] ?? []), kept.fitting]
       return
     case 'calm':
       draft.calm[kept.key] = { at, setting: kept.setting }

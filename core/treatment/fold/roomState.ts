@@ -114,8 +114,11 @@ export interface RoomState {
   deviceSaid: Readonly<
     Record<string, readonly { at: number; level: number | null; fault: string | null }[]>
   >
-  /** Heads and electrodes that were put on, by step, in their order. */
-  fitted: Readonly<Record<string, readonly string[]>>
+  /**
+   * Heads, electrodes and what they go over, as they were taken, by step, in their order; and whether the
+   * step had begun by then: what was on before that touched nobody.
+   */
+  fitted: Readonly<Record<string, readonly { fitting: string; begun: boolean }[]>>
   /** How the skin felt to the client after it, by step. */
   felt: Readonly<Record<string, Feel>>
   /** What was counted for a step as a whole. */

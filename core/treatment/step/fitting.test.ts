@@ -81,6 +81,24 @@ describe('a head or an electrode', () => {
     })
     expect(words).toBe('violet electrode; over toner, then over gauze')
   })
+  it('that was on before anything was done with it stands on no record', () => {
+    const tip = usualStep('tip')
+    const on = (...put: readonly (readonly [number, 'wide' | 'small'])[]) =>
+      fittingsOf(
+        roomOf(
+          [tip],
+          put.map(
+            ([minute, fitting]) => [minute, { kind: 'fitted', key: tip.key, fitting }] as const,
+          ),
+        ),
+        tip,
+        skin(30, 0),
+      ).map(({ id }) => id)
+    expect(on([0.1, 'small'])).toEqual(['small'])
+    expect(on([0.1, 'small'], [0.2, 'wide'])).toEqual(['wide'])
+    expect(on([0.1, 'small'], [3, 'wide'])).toEqual(['small', 'wide'])
+    expect(on([3, 'small'])).toEqual(['wide', 'small'])
+  })
   it('is let in by its own name alone', () => {
     for (const fitting of FITTING_IDS)
       expect(eventBody.safeParse({ kind: 'fitted', key: 'tip-1', fitting }).success).toBe(true)

@@ -34,9 +34,15 @@ export function fittingsOf(
 ): Fitting[] {
   const all = those(step, is)
   const first = usualFitting(step, profile, is)
-  const put = (fitted[step.key] ?? []).flatMap((id) => all.find((own) => own.id === id) ?? [])
-  // What was put on before anything was done with it is not counted twice.
-  return [...new Set(first ? [first, ...put] : put)]
+  const out = first ? [first] : []
+  for (const { fitting, begun } of fitted[step.key] ?? []) {
+    const own = all.find(({ id }) => id === fitting)
+    if (!own) continue
+    // What was on before anything was done touched nobody.
+    if (!begun) out.pop()
+    out.push(own)
+  }
+  return [...new Set(out)]
 }
 
 /** The one that is on now. */
@@ -47,6 +53,8 @@ export const fittingNow = (
   is: Fitting['is'] = 'head',
 ): Fitting | undefined => {
   const all = those(step, is)
-  const last = (fitted[step.key] ?? []).findLast((id) => all.some((own) => own.id === id))
-  return all.find(({ id }) => id === last) ?? usualFitting(step, profile, is)
+  const last = (fitted[step.key] ?? []).findLast(({ fitting }) =>
+    all.some(({ id }) => id === fitting),
+  )
+  return all.find(({ id }) => id === last?.fitting) ?? usualFitting(step, profile, is)
 }
