@@ -28,6 +28,12 @@ const everything = (
     named,
     school: 'brightLamp',
     policy: { camps: named.includes('armCare') ? { underMask: 'product' } : {}, without },
+    shelf: planInput().shelf.map((own) =>
+      // A remover that leaves oil behind is what damp pads are there for.
+      own.product.kind === 'eyeRemover' && named.includes('dampPads')
+        ? { ...own, product: { ...own.product, inci: ['Isododecane'] } }
+        : own,
+    ),
   })
 const offeredBy = (input: ReturnType<typeof planInput>) =>
   new Set(
