@@ -31,7 +31,7 @@ export function countedWords({
     pads && pads.length > 0 ? `pads ${pads.join(', ')}` : '',
     water === undefined ? '' : `water added ${howMany(water, 'time')}`,
     fittings.join(', then '),
-    over.join(', then '),
+    over.length === 0 ? '' : `over ${over.join(', then ')}`,
     settingWords(technique, setting),
     passes ? howMany(passes, 'pass') : '',
     dwellMinutes === undefined ? '' : `rested ${dwellMinutes} min`,

@@ -163,39 +163,33 @@ test('after crystals the skin is cleansed again; a mask slept in is the last lay
   recordEqualsTaps(bundle)
 })
 
-test('an oily remover is wiped off; high frequency goes over what is said, and says so on the record', async ({
-  page,
-}) => {
+test('an oily remover is wiped off with damp pads before anything else', async ({ page }) => {
   const id = await runningVisit('other-27')
-  const steps = await at(page, id, 'eyesOff', [
-    ['settle'],
-    ['eyesOff'],
-    ['dampPads'],
-    ['milk'],
-    ['secondReading'],
+  await at(page, id, 'eyesOff', [['settle'], ['eyesOff'], ['dampPads'], ['milk'], ...CLOSING])
+  await end(page, 'Damp pads at the eyes')
+  await expect(now(page)).toContainText('Well-wrung pads')
+  await end(page, 'Milk, face only')
+  recordEqualsTaps(await bundleOf(await asOwner(), id))
+})
+
+test('high frequency goes over what is said, and says so on the record', async ({ page }) => {
+  const id = await runningVisit('other-28')
+  const steps = await at(page, id, 'highFrequency', [
+    ...CLEAN,
     ['secondCleanse'],
     ['tone'],
     ['highFrequency', GROUPS.tZone],
     ...CLOSING,
   ])
-  await end(page, 'Damp pads at the eyes')
-  await expect(now(page)).toContainText('Well-wrung pads')
-  for (const next of ['Milk, face only', 'Second reading', 'Second cleanse, gel', 'Tone'])
-    await end(page, next)
-  await end(page, 'High frequency')
   // Metal and jewellery first: it is confirmed before anything else is shown.
   await expect(now(page)).toContainText(/jewellery/i)
   await bigButton(page).tap()
   const over = page.getByRole('group', { name: 'What it goes over' })
-  await expect(over.getByRole('button', { name: 'over toner' })).toHaveAttribute(
-    'aria-pressed',
-    'true',
-  )
-  await over.getByRole('button', { name: 'over gauze' }).tap()
-  await expect(over.getByRole('button', { name: 'over gauze' })).toHaveAttribute(
-    'aria-pressed',
-    'true',
-  )
+  const isOn = (name: string) =>
+    expect(over.getByRole('button', { name })).toHaveAttribute('aria-pressed', 'true')
+  await isOn('toner')
+  await over.getByRole('button', { name: 'gauze' }).tap()
+  await isOn('gauze')
   await end(page, 'Moisturiser')
   const own = steps.find(({ technique }) => technique === 'highFrequency')
   const put = (await eventsOf(id)).flatMap(({ body }) =>

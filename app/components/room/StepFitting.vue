@@ -8,13 +8,14 @@ import { useRoom } from '~/stores/room'
 const props = defineProps<{ step: PlanStep }>()
 const room = useRoom()
 const GROUPS = [
-  { is: 'head', title: 'Head or electrode' },
-  { is: 'medium', title: 'What it goes over' },
+  { is: 'head', title: 'Head or electrode', before: '' },
+  { is: 'medium', title: 'What it goes over', before: 'Over' },
 ] as const
 const groups = computed(() =>
-  GROUPS.map(({ is, title }) => ({
+  GROUPS.map(({ is, title, before }) => ({
     is,
     title,
+    before,
     fittings: techniqueOf(props.step).fittings?.filter((own) => own.is === is) ?? [],
     on: room.state && room.input && fittingNow(room.state, props.step, room.input.profile, is),
   })).filter(({ fittings }) => fittings.length > 0),
@@ -23,6 +24,7 @@ const groups = computed(() =>
 
 <template>
   <div v-for="group in groups" :key="group.is" class="row" role="group" :aria-label="group.title">
+    <span v-if="group.before">{{ group.before }}</span>
     <RoomButton
       v-for="fitting in group.fittings"
       :key="fitting.id"

@@ -9,9 +9,12 @@ const words = computed(() => {
   const own = room.unready?.words
   return own ? `${own.charAt(0).toUpperCase()}${own.slice(1)}.` : ''
 })
-const names = computed(() =>
-  (room.unready?.first ?? []).map(({ technique }) => TECHNIQUES[technique].name.toLowerCase()),
-)
+/** What is done twice, on other zones, is said once. */
+const names = computed(() => [
+  ...new Set(
+    (room.unready?.first ?? []).map(({ technique }) => TECHNIQUES[technique].name.toLowerCase()),
+  ),
+])
 async function putRight() {
   if (!room.unready || !room.current) return
   busy.value = true

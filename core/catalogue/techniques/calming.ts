@@ -7,18 +7,18 @@ export const CALMING = techniques({
     fittings: [
       { id: 'orange', is: 'head', name: 'orange electrode', says: 'mature skin', for: 'mature' },
       { id: 'violet', is: 'head', name: 'violet electrode', says: 'breakouts, oily skin' },
-      { id: 'overToner', is: 'medium', name: 'over toner', says: 'a film of toner: most skin' },
-      { id: 'overSerum', is: 'medium', name: 'over serum', says: 'a serum without alcohol' },
+      { id: 'overToner', is: 'medium', name: 'toner', says: 'a film of toner: most skin' },
+      { id: 'overSerum', is: 'medium', name: 'serum', says: 'a serum without alcohol' },
       {
         id: 'overGauze',
         is: 'medium',
-        name: 'over gauze',
+        name: 'gauze',
         says: 'dry gauze: it glides, and sparks on spots',
       },
       {
         id: 'overMask',
         is: 'medium',
-        name: 'over a hydrating mask',
+        name: 'hydrating mask',
         says: 'a thin hydrating mask: dry skin',
       },
     ],

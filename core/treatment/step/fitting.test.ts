@@ -77,9 +77,9 @@ describe('a head or an electrode', () => {
     expect(all('medium')).toEqual(['overToner', 'overGauze'])
     const words = countedWords({
       fittings: ['violet electrode'],
-      over: ['over toner', 'over gauze'],
+      over: ['toner', 'gauze'],
     })
-    expect(words).toBe('violet electrode; over toner, then over gauze')
+    expect(words).toBe('violet electrode; over toner, then gauze')
   })
   it('that was on before anything was done with it stands on no record', () => {
     const tip = usualStep('tip')
