@@ -72,7 +72,7 @@ const misses = computed(() => drainTrouble(props.step, sequence.value))
     <p v-if="where || linen" class="dim">
       {{ [where, linen].filter(Boolean).join(' · ')
       }}<template v-if="here">. Now: {{ here.say }}</template>
-      <b v-if="misses"> {{ misses }}</b>
+      <b v-if="misses">{{ `. ${misses}` }}</b>
     </p>
     <p v-if="soak" class="soak" role="status">
       <b v-if="soak.left" class="figures">{{ elapsed(toMilliseconds(soak.left)) }}</b>

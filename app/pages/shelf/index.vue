@@ -203,6 +203,28 @@ function activesOf(product: Product): string {
 .strength {
   display: block;
 }
+/* Widths that wait for no last row: none moves while the page comes in. */
+@media (min-width: 1001px) {
+  .plain :deep(table) {
+    table-layout: fixed;
+  }
+  th:nth-child(1) {
+    width: 21%;
+  }
+  th:nth-child(2),
+  th:nth-child(4) {
+    width: 14%;
+  }
+  th:nth-child(3) {
+    width: 17%;
+  }
+  th:nth-child(5) {
+    width: 11.5%;
+  }
+  th:nth-child(7) {
+    width: 60px;
+  }
+}
 @media (max-width: 1000px) {
   .left,
   .since {
