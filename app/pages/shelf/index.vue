@@ -204,7 +204,7 @@ function activesOf(product: Product): string {
   display: block;
 }
 /* Widths that wait for no last row: none moves while the page comes in. */
-@media (min-width: 1001px) {
+@media (min-width: 1200px) {
   .plain :deep(table) {
     table-layout: fixed;
   }
