@@ -1,4 +1,5 @@
 import type { HoursPage, Place, WeekDay } from '#contracts/replies/house'
+import { once } from '#core/once'
 import { MINUTE_MS, WEEK_DAYS } from '#core/units'
 import { and, asc, eq, ne } from 'drizzle-orm'
 import type { z } from 'zod'
@@ -67,6 +68,8 @@ function placesOn(day: string, search: Search): Place[] {
   if (day < today) return []
   const house = offeredOn(hours, day)
   const on = search.others.map((own) => ({ ...own, ...stretchOf(timeZone, day, own) }))
+  // The clock on the wall is asked once for each minute, not once for each room and person.
+  const momentOf = once((minute: number) => momentAt(timeZone, day, minute).getTime())
   const found: Place[] = []
   for (const person of search.people.filter(({ id }) => id === (query.staffId ?? id)))
     for (const room of search.rooms.filter(({ id }) => id === (query.roomId ?? id)))
@@ -80,7 +83,7 @@ function placesOn(day: string, search: Search): Place[] {
         cleaningMinutes,
         ...(day === today ? { notBefore: minuteIn(timeZone, Date.now()) } : {}),
       })) {
-        const startsAt = momentAt(timeZone, day, minute).getTime()
+        const startsAt = momentOf(minute)
         if (!search.hasDevices(room.id, startsAt)) continue
         const who = { staffId: person.id, staff: person.name }
         found.push({ startsAt, day, ...who, roomId: room.id, room: room.name })
