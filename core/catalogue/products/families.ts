@@ -25,9 +25,12 @@ const ACTIVES: readonly IngredientId[] = ['retinoid', 'vitaminC', 'salicylate']
 /** Alcohol that dries off and catches fire; fatty alcohols are something else. */
 const SPIRIT = /^(alcohol( denat\.?)?|sd alcohol.*|isopropyl alcohol|ethanol)$/i
 
-/** Oil that stays as a film where it is not washed off, by its name on a label. Common practice. */
+/**
+ * Oil that stays as a film where it is not washed off, by its name on a label; what was made to mix with
+ * water goes with it. Common practice.
+ */
 const OIL =
-  /\boil$|squalane|paraffinum|isododecane|isohexadecane|triglyceride|dimethicone|siloxane|isopropyl (myristate|palmitate)/i
+  /^(?!peg-|ppg-|polyglyceryl).*(\boil$|squalane|paraffinum|isododecane|isohexadecane|triglyceride|dimethicone|siloxane|isopropyl (myristate|palmitate))/i
 
 const ENZYME_KIND: ProductKind = 'enzymeMask'
 

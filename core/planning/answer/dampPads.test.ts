@@ -20,6 +20,7 @@ const OILY = [
 const WATERY = [
   ['Aqua', 'Poloxamer 184'],
   ['Aqua', 'Glycerin', 'Polysorbate 20'],
+  ['Aqua', 'PEG-40 Hydrogenated Castor Oil'],
 ]
 /** The same shelf with this remover for the eyes and no other. */
 function removedWith(input: PlanInput, inci: readonly string[]): PlanInput {
