@@ -29,8 +29,19 @@ const SPIRIT = /^(alcohol( denat\.?)?|sd alcohol.*|isopropyl alcohol|ethanol)$/i
  * Oil that stays as a film where it is not washed off, by its name on a label; what was made to mix with
  * water goes with it. Common practice.
  */
-const OIL =
-  /^(?!peg-|ppg-|polyglyceryl).*(\boil$|squalane|paraffinum|isododecane|isohexadecane|triglyceride|dimethicone|siloxane|isopropyl (myristate|palmitate))/i
+const MADE_FOR_WATER = '(?!peg-|ppg-|polyglyceryl)'
+const OILS = [
+  '\\boil$',
+  'squalane',
+  'paraffinum',
+  'isododecane',
+  'isohexadecane',
+  'triglyceride',
+  'dimethicone',
+  'siloxane',
+  'isopropyl (myristate|palmitate)',
+]
+const OIL = new RegExp(`^${MADE_FOR_WATER}.*(${OILS.join('|')})`, 'i')
 
 const ENZYME_KIND: ProductKind = 'enzymeMask'
 
