@@ -9,6 +9,7 @@ import { FINDING_IDS } from '#core/catalogue/consultation/findings'
 import { TECHNIQUE_IDS } from '#core/catalogue/techniques/techniques'
 import { METER_KINDS } from '#core/catalogue/skin/meters'
 import type { FindingId } from '#core/catalogue/consultation/findings'
+import { isOnSide, SIDE_IDS } from '#core/face/sides'
 import { readings } from '#core/skin/readingShapes'
 import { consentKinds, wholeReading } from './care'
 import { homeAsked } from './home'
@@ -132,6 +133,8 @@ const bareStep = z.strictObject({
   /** The practice's own way of it. */
   own: ownWay.optional(),
   regions,
+  /** Of zones with a left and a right only this half. */
+  half: z.enum(SIDE_IDS).optional(),
   minutes: halfMinutes,
   passes: z.int().min(1).max(STEP_MOST.passes).optional(),
   setting: z.number().min(0).max(STEP_MOST.setting).optional(),
@@ -139,10 +142,15 @@ const bareStep = z.strictObject({
   pinned: z.boolean().optional(),
   why: z.array(z.strictObject({ rule: said(60), text: line(300) })).max(12),
 })
-export const planStep = bareStep.refine(
-  ({ own, technique }) => own === undefined || own.from === technique,
-  'a way of this technique',
-)
+export const planStep = bareStep
+  .refine(
+    ({ own, technique }) => own === undefined || own.from === technique,
+    'a way of this technique',
+  )
+  .refine(
+    ({ half, regions }) => half === undefined || isOnSide({ half, regions }),
+    'zones of the half that is worked',
+  )
 export const planSteps = z
   .array(planStep)
   .max(80, 'at most 80 steps')

@@ -35,7 +35,7 @@ describe('a dose shared among its zones', () => {
         (own, regions, thirsty) => {
           const on = { thirsty }
           const dose = doseOf({ regions }, own, on)
-          const portions = portionsOf(regions, own, dose, on)
+          const portions = portionsOf({ regions }, own, dose, on)
           const sum = portions.reduce((total, { count }) => total + count, 0)
           expect(sum).toBeCloseTo(dose.count, 6)
           // Less than a measure goes where it goes.
@@ -53,7 +53,7 @@ describe('a dose shared among its zones', () => {
     const milk = product('milk', 'm', { dispenser: { kind: 'pump', millilitres: 0.2 } })
     const regions = [...REGION_IDS]
     const dose = doseOf({ regions }, milk, {})
-    for (const { regions: own, count } of portionsOf(regions, milk, dose, {})) {
+    for (const { regions: own, count } of portionsOf({ regions }, milk, dose, {})) {
       const share = (areaOf(own) / areaOf(regions)) * dose.count
       expect(Math.abs(count - share)).toBeLessThan(1)
     }
@@ -61,15 +61,15 @@ describe('a dose shared among its zones', () => {
   it('left and right are one portion; where there is but one, nothing is said', () => {
     const serum = product('serum', 's', { dispenser: { kind: 'drop', millilitres: 0.05 } })
     const regions = ['cheekL', 'cheekR', 'chin'] as const
-    const portions = portionsOf(regions, serum, { count: 4 }, {})
+    const portions = portionsOf({ regions }, serum, { count: 4 }, {})
     expect(portions[0]?.regions).toEqual(['cheekL', 'cheekR'])
     expect(portionWords(portions)).toMatch(/^cheeks \d · chin 1$/)
-    expect(portionWords(portionsOf(['chin'], serum, { count: 4 }, {}))).toBe('')
+    expect(portionWords(portionsOf({ regions: ['chin'] }, serum, { count: 4 }, {}))).toBe('')
   })
   it('a thirsty zone is given twice the share', () => {
     const serum = product('serum', 's', { dispenser: { kind: 'drop', millilitres: 0.05 } })
     const on = (thirsty: ('cheekL' | 'cheekR')[]) =>
-      portionsOf(['cheekL', 'cheekR', 'forehead'], serum, { count: 12 }, { thirsty })
+      portionsOf({ regions: ['cheekL', 'cheekR', 'forehead'] }, serum, { count: 12 }, { thirsty })
     const cheeks = (thirsty: ('cheekL' | 'cheekR')[]) =>
       on(thirsty).find(({ regions }) => regions.includes('cheekL'))?.count ?? 0
     expect(cheeks(['cheekL', 'cheekR'])).toBeGreaterThan(cheeks([]))
@@ -78,7 +78,8 @@ describe('a dose shared among its zones', () => {
 
 describe('few measures', () => {
   const pump = product('milk', 'm', { dispenser: { kind: 'pump', millilitres: 1 } })
-  const share = (count: number) => portionsOf(['forehead', 'chin'], pump, { count }, {})
+  const share = (count: number) =>
+    portionsOf({ regions: ['forehead', 'chin'] }, pump, { count }, {})
   it('go whole to all of it where there is one, nowhere where there is none', () => {
     expect(share(1)).toEqual([{ regions: ['forehead', 'chin'], count: 1 }])
     expect(share(0)).toEqual([])

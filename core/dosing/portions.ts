@@ -1,7 +1,7 @@
 import type { Product } from '../catalogue/products/products'
 import { SMALL } from '../catalogue/rules/dosing'
-import type { PlanStep } from '../catalogue/techniques/step'
-import { areaOf, listRegions } from '../face/regions'
+import { listRegions } from '../face/regions'
+import { areaOn, type Where } from '../face/sides'
 import { ROUNDING } from '../units'
 import type { RegionId } from '../face/zones'
 import { isMixed } from './mixing'
@@ -22,16 +22,20 @@ export interface Portion {
  * a measure of its own shares that of its neighbours.
  */
 export function portionsOf(
-  regions: readonly RegionId[],
+  where: Where,
   product: Pick<Product, 'kind' | 'dispenser'>,
   { count }: Pick<Amount, 'count'>,
   on: DoseFor,
 ): Portion[] {
-  const again = secondLayer({ regions }, product, on)
+  const { regions } = where
+  const again = secondLayer(where, product, on)
   const layers = (region: RegionId) => (again.includes(region) ? 1 + 1 : 1)
   const groups = together(regions).map((own) => ({
     regions: own,
-    weight: own.reduce((sum, id) => sum + areaOf([id], on.faceSize) * layers(id), 0),
+    weight: own.reduce(
+      (sum, id) => sum + areaOn({ ...where, regions: [id] }, on.faceSize) * layers(id),
+      0,
+    ),
   }))
   const whole = groups.reduce((sum, { weight }) => sum + weight, 0)
   const own = partOf(product)
@@ -77,14 +81,14 @@ export const portionWords = (portions: readonly Portion[]): string =>
  * @param millilitres as planned or as taken
  */
 export function besideAmount(
-  step: Pick<PlanStep, 'regions'>,
+  step: Where,
   product: Product,
   millilitres: number,
   on: DoseFor,
 ): string[] {
   const count = millilitres / product.dispenser.millilitres
   // What is stirred into a paste is not shared out by its powder.
-  const portions = isMixed(product) ? [] : portionsOf(step.regions, product, { count }, on)
+  const portions = isMixed(product) ? [] : portionsOf(step, product, { count }, on)
   return [layerWords(step, product, on), learnedWords(product, on), portionWords(portions)].filter(
     Boolean,
   )

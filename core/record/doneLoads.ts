@@ -2,12 +2,14 @@ import { MINUTE_MS, nearestTick, toTicks } from '../units'
 import { techniqueOf } from '../catalogue/techniques/ownWay'
 import type { PlanStep } from '../catalogue/techniques/step'
 import { freeAcidOf } from '../dosing/freeAcid'
+import { SIDE_IDS, sidesOn, type Side } from '../face/sides'
 import { REGION_IDS, type RegionId } from '../face/zones'
 import { bottleRateOf } from '../dosing/bottleRate'
 import { heatOf, loadOn } from '../load/loads'
 import type { PlanInput } from '../planning/input'
 import { trace } from '../planning/steps/trace'
-import { applyTechnique, passTime, startSurface } from '../surface/surface'
+import { faceOf, seenBy, waited, workOn } from '../surface/face'
+import { startSurface } from '../surface/surface'
 import type { DoneStep, RoomState } from '../treatment/fold/roomState'
 
 const ticksOf = (ms: number): number => toTicks(nearestTick(Math.max(0, ms) / MINUTE_MS))
@@ -28,23 +30,21 @@ export function loadsDone(
   steps: readonly PlanStep[],
   state: Room,
 ): Record<RegionId, number> {
-  const totals = Object.fromEntries(REGION_IDS.map((region) => [region, 0])) as Record<
-    RegionId,
-    number
-  >
+  const poured: Record<Side, Partial<Record<RegionId, number>>> = { L: {}, R: {} }
   const strengthIn = (productId: string | undefined) => {
     const bottle = shelf.find(({ product }) => product.id === productId)?.product
     return bottle
       ? { freeAcid: freeAcidOf(bottle), bottleRate: bottleRateOf(bottle) }
       : { freeAcid: 0, bottleRate: 0 }
   }
-  let surface = startSurface(makeUp.length > 0)
+  let face = faceOf(startSurface(makeUp.length > 0))
   for (const done of state.done) {
     const step = steps.find((own) => own.key === done.key)
     if (!step || done.skipped !== undefined) continue
     const technique = techniqueOf(step)
-    for (const region of step.regions)
-      totals[region] += loadOn(
+    const surface = seenBy(face, step)
+    for (const region of step.regions) {
+      const load = loadOn(
         region,
         technique,
         {
@@ -55,11 +55,18 @@ export function loadsDone(
         },
         heatOf(surface[region].warmth),
       )
+      for (const side of sidesOn(step, region))
+        poured[side][region] = (poured[side][region] ?? 0) + load
+    }
     const hands = ticksOf(done.endedAt - done.beganAt - done.heldMs)
-    surface = applyTechnique(surface, technique, step.regions, hands)
-    surface = passTime(surface, ticksOf(done.heldMs))
+    face = waited(workOn(face, technique, step, hands), ticksOf(done.heldMs))
   }
-  return totals
+  return Object.fromEntries(
+    REGION_IDS.map((region) => [
+      region,
+      Math.max(...SIDE_IDS.map((side) => poured[side][region] ?? 0)),
+    ]),
+  ) as Record<RegionId, number>
 }
 
 const passesOn = (region: RegionId, { key }: PlanStep, { passes }: Room): number =>

@@ -2,6 +2,7 @@ import type { Product } from '../catalogue/products/products'
 import { techniqueOf } from '../catalogue/techniques/ownWay'
 import type { PlanStep } from '../catalogue/techniques/step'
 import type { DwellWindow } from '../catalogue/techniques/technique'
+import { meet, type Side } from '../face/sides'
 import type { RegionId } from '../face/zones'
 import { dwellOf } from './dwell'
 import { takesOff } from './removal'
@@ -22,6 +23,7 @@ export interface Resting {
   technique: PlanStep['technique']
   own?: PlanStep['own']
   regions: readonly RegionId[]
+  half?: Side
   start: number
   end: number
   earliest: number
@@ -70,7 +72,7 @@ export function offWhere(steps: readonly PlanStep[], i: number): Map<number, Reg
       (later, j) =>
         j > i &&
         takesOff(later.technique, step.technique) &&
-        (region === undefined || later.regions.includes(region)),
+        (region === undefined || meet(later, { ...step, regions: [region] })),
     )
   if (step.regions.length === 0) return by.set(offAt(undefined), [])
   for (const region of step.regions) {
@@ -104,6 +106,7 @@ export function schedule(steps: readonly PlanStep[], dwellOf: DwellFor): Schedul
         key: step.key,
         technique: step.technique,
         ...(step.own ? { own: step.own } : {}),
+        ...(step.half ? { half: step.half } : {}),
         regions,
         start: time.end,
         end: removal?.start ?? clock,

@@ -1,10 +1,16 @@
 <script setup lang="ts">
 import type { Direction } from '#core/catalogue/techniques/directions'
+import type { Side } from '#core/face/sides'
 import { ZONES, type ZoneId } from '#core/face/zones'
 import { MIDDLE, SHAPES } from './outlines'
 
 /** Which way the hand goes: one arrow on each zone, on both sides of the middle. */
-const props = defineProps<{ arrows: Partial<Record<ZoneId, Direction>>; colour: string }>()
+const props = defineProps<{
+  arrows: Partial<Record<ZoneId, Direction>>
+  colour: string
+  /** The half that is worked, where it is one alone. */
+  half?: Side
+}>()
 const LENGTH = 26
 const BARB = 7
 const ASIDE = 20
@@ -18,9 +24,13 @@ const all = computed(() =>
     const direction = props.arrows[zone]
     if (!direction) return []
     const [x, y] = centre
-    if (ZONES[zone].side !== 'mid') return [arrow(zone, x, y, Math.sign(x - MIDDLE), direction)]
+    const own = ZONES[zone].side
+    if (own !== 'mid' && props.half && own !== props.half) return []
+    if (own !== 'mid') return [arrow(zone, x, y, Math.sign(x - MIDDLE), direction)]
     if (direction.out === 0) return [arrow(zone, x, y, 1, direction)]
-    return [1, -1].map((side) => arrow(`${zone}${side}`, MIDDLE + side * ASIDE, y, side, direction))
+    // The client's left is on the right of one who looks at us.
+    const sides = props.half ? [props.half === 'L' ? 1 : -1] : [1, -1]
+    return sides.map((side) => arrow(`${zone}${side}`, MIDDLE + side * ASIDE, y, side, direction))
   }),
 )
 function arrow(key: string, x: number, y: number, side: number, { out, up }: Direction): Arrow {

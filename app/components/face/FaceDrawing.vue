@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { FACE_COLOURS } from '~/theme/colours'
 import type { Direction } from '#core/catalogue/techniques/directions'
+import { SIDE_IDS, type Side } from '#core/face/sides'
 import { ZONES, type ZoneId } from '#core/face/zones'
 import { neighbour } from './neighbour'
 import { MIDDLE, SHAPES, SHOULDERS, SILHOUETTE } from './outlines'
@@ -12,17 +13,29 @@ import { MIDDLE, SHAPES, SHOULDERS, SILHOUETTE } from './outlines'
 const props = withDefaults(
   defineProps<{
     fill?: Partial<Record<ZoneId, string>>
+    /** Colours of one half of a zone in the middle. */
+    halves?: Partial<Record<Side, Partial<Record<ZoneId, string>>>>
     marks?: Partial<Record<ZoneId, string>>
     chosen?: readonly ZoneId[]
     /** Which way the hand goes there: away from the middle, and up. */
     arrows?: Partial<Record<ZoneId, Direction>>
+    /** The half that is worked, where it is one alone. */
+    half?: Side
     label: string
     pick?: boolean
     fromHead?: boolean
     dark?: boolean
     words?: (zone: ZoneId) => string
   }>(),
-  { fill: () => ({}), marks: () => ({}), chosen: () => [], arrows: () => ({}), words: undefined },
+  {
+    fill: () => ({}),
+    halves: () => ({}),
+    marks: () => ({}),
+    chosen: () => [],
+    arrows: () => ({}),
+    words: undefined,
+    half: undefined,
+  },
 )
 const emit = defineEmits<{
   zone: [zone: ZoneId]
@@ -30,6 +43,16 @@ const emit = defineEmits<{
   grade: [zone: ZoneId, grade: number]
 }>()
 
+const clip = useId()
+/** Halves with a colour of their own, over the zones that they are half of. */
+const halved = computed(() =>
+  SIDE_IDS.flatMap((side) =>
+    SHAPES.flatMap(({ zone, d }) => {
+      const own = props.halves[side]?.[zone]
+      return own === undefined ? [] : [{ key: side + zone, side, d, own }]
+    }),
+  ),
+)
 const tone = computed(() => FACE_COLOURS[props.dark ? 'room' : 'desk'])
 const colour = (zone: ZoneId) => props.fill[zone] ?? tone.value.base
 const name = (zone: ZoneId) => [ZONES[zone].name, props.words?.(zone)].filter(Boolean).join(', ')
@@ -107,6 +130,17 @@ const let_go = (event: PointerEvent) => {
         @keydown="pick && key($event, side.zone)"
       />
     </g>
+    <g v-if="halved.length" pointer-events="none">
+      <clipPath :id="`${clip}L`"><rect :x="MIDDLE" y="0" width="200" height="560" /></clipPath>
+      <clipPath :id="`${clip}R`"><rect x="0" y="0" :width="MIDDLE" height="560" /></clipPath>
+      <path
+        v-for="one in halved"
+        :key="one.key"
+        :d="one.d"
+        :fill="one.own"
+        :clip-path="`url(#${clip}${one.side})`"
+      />
+    </g>
     <g fill="none" :stroke="tone.line" stroke-linecap="round" pointer-events="none">
       <path :d="brow(1)" stroke-width="2.2" opacity=".55" />
       <path :d="brow(-1)" stroke-width="2.2" opacity=".55" />
@@ -135,7 +169,7 @@ const let_go = (event: PointerEvent) => {
           {{ marks[side.zone] }}
         </text>
       </template>
-      <FaceArrows :arrows="arrows" :colour="tone.text" />
+      <FaceArrows :arrows="arrows" :colour="tone.text" :half="half" />
       <text :transform="fromHead ? 'rotate(180 16 185)' : undefined" x="16" y="190" font-size="17">
         R
       </text>

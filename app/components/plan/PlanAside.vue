@@ -7,7 +7,6 @@ import type { PlanStep } from '#core/catalogue/techniques/step'
 import { techniqueOf } from '#core/catalogue/techniques/ownWay'
 import type { TechniqueId } from '#core/catalogue/techniques/techniques'
 import { canPin, placeOf } from '#core/catalogue/techniques/traits'
-import { zonesOf } from '#core/face/regions'
 import { ZONES, type ZoneId } from '#core/face/zones'
 import type { LeftOut } from '#core/planning/answer/leftOut'
 import { checkPlan } from '#core/planning/checks/check'
@@ -16,6 +15,7 @@ import { stopping } from '#core/planning/today/bars'
 import { earliestDays } from '#core/screening/verdict/earliest'
 import type { Edit } from '#core/planning/steps/edit'
 import { zoneEdits } from '#core/planning/steps/zones'
+import { layColour, noFill } from '~/composables/faceFill'
 import { FACE_COLOURS } from '~/theme/colours'
 
 /** The chosen step in full; with none chosen, what was left out. */
@@ -55,13 +55,12 @@ const ofStep = computed(() =>
   step.value ? check.value.findings.filter((finding) => finding.key === step.value?.key) : [],
 )
 
-const fill = computed(() => {
-  const zones: Partial<Record<ZoneId, string>> = {}
-  for (const zone of (step.value?.regions ?? []).flatMap(zonesOf))
-    zones[zone] = FACE_COLOURS.planned
-  for (const zone of ofStep.value.flatMap((finding) => finding.regions).flatMap(zonesOf))
-    zones[zone] = FACE_COLOURS.barred
-  return zones
+const colours = computed(() => {
+  const all = noFill()
+  if (step.value) layColour(all, step.value, FACE_COLOURS.planned)
+  const { half } = step.value ?? {}
+  for (const { regions } of ofStep.value) layColour(all, { regions, half }, FACE_COLOURS.barred)
+  return all
 })
 const waits = computed(() => earliestDays(stopping(props.input.verdict), props.input.today))
 const onBody = computed(() => technique.value?.groups[0] === 'body')
@@ -100,12 +99,13 @@ const passOn = (edits: Edit[]) => emit('edit', edits)
       <StepFacts :step="step" :input="input" :rests="rests" />
       <div class="facebox">
         <FaceDrawing
-          :fill="fill"
+          v-bind="colours"
           :pick="may && !onBody"
           :label="`Zones: ${placeOf(step) || 'none'}`"
           @zone="toggle"
         />
       </div>
+      <StepSides v-if="may && !onBody" :step="step" :steps="steps" @edit="passOn" />
       <div v-if="may" class="between">
         <VBtn
           v-if="canPin(step.technique)"

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { fromMilliseconds } from '#core/units'
-import { nameRegions } from '#core/face/regions'
+import { nameWhere } from '#core/face/sides'
 import type { RestingOnFace } from '#core/treatment/order/atHand'
 import { LATE_WORDS, REST_WORDS } from '#core/treatment/order/offNext'
 import { elapsed } from '~/composables/dates'
@@ -46,7 +46,7 @@ const earliest = computed(() => `translate(0 ${share(props.resting.earliest)})`)
     </svg>
     <div class="words">
       <p>
-        <b>{{ resting.name }}</b> <span class="dim">{{ nameRegions(resting.regions) }}</span>
+        <b>{{ resting.name }}</b> <span class="dim">{{ nameWhere(resting) }}</span>
       </p>
       <p class="row line">
         <span class="clock serif figures">{{ elapsed(resting.ms) }}</span>

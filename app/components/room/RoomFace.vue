@@ -9,6 +9,7 @@ import type { RestingOnFace } from '#core/treatment/order/atHand'
 import { countTrouble, countWords, zoneCountOf } from '#core/treatment/step/counting'
 import { spotAt, type Sweep } from '#core/treatment/step/sweep'
 import { directionsOf } from '#core/treatment/step/sequence'
+import { layColour, noFill } from '~/composables/faceFill'
 import { restingColour } from '~/composables/room/restingColours'
 import { useRoom } from '~/stores/room'
 import { FACE_COLOURS } from '~/theme/colours'
@@ -26,22 +27,23 @@ const room = useRoom()
 const count = computed(() => room.state && zoneCountOf(room.state, props.step))
 const counts = computed(() => count.value !== null && count.value !== undefined)
 const ended = computed(() => room.state?.endedZones[props.step.key] ?? [])
-const fill = computed(() => {
-  const zones: Partial<Record<ZoneId, string>> = {}
-  for (const one of props.resting)
-    for (const zone of one.regions.flatMap(zonesOf))
-      zones[zone] = restingColour(room.state, one.key)
-  for (const region of props.step.regions)
-    for (const zone of zonesOf(region))
-      zones[zone] = ended.value.includes(region) ? FACE_COLOURS.ended : FACE_COLOURS.worked
-  return zones
+const colours = computed(() => {
+  const all = noFill()
+  for (const one of props.resting) layColour(all, one, restingColour(room.state, one.key))
+  const { regions, half } = props.step
+  for (const region of regions) {
+    const over = ended.value.includes(region)
+    layColour(all, { regions: [region], half }, over ? FACE_COLOURS.ended : FACE_COLOURS.worked)
+  }
+  return all
 })
 const marks = computed(() => {
   if (!count.value) return {}
   const { done, least } = count.value
   return Object.fromEntries(
     props.step.regions.flatMap((region) => {
-      const [zone] = zonesOf(region)
+      const { half } = props.step
+      const zone = zonesOf(region).find((own) => !half || [half, 'mid'].includes(ZONES[own].side))
       return zone
         ? [[zone, least > 0 ? `${done[region] ?? 0}/${least}` : `${done[region] ?? 0}`]]
         : []
@@ -120,7 +122,8 @@ watch(
   <div class="head">
     <div class="facebox">
       <FaceDrawing
-        :fill="fill"
+        v-bind="colours"
+        :half="step.half"
         :marks="marks"
         :arrows="arrows"
         :chosen="chosen"

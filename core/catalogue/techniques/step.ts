@@ -1,3 +1,4 @@
+import type { Side } from '../../face/sides'
 import type { RegionId } from '../../face/zones'
 import type { Minutes } from '../../units'
 import type { OwnWay, TechniqueId } from './techniques'
@@ -16,6 +17,8 @@ export interface PlanStep {
   /** The house's own way of it, as it was when this was planned. */
   own?: OwnWay
   regions: readonly RegionId[]
+  /** Of zones with a left and a right only this half: something else, or nothing, goes on the other. */
+  half?: Side
   minutes: Minutes
   passes?: number
   setting?: number

@@ -1,5 +1,5 @@
 import { techniqueOf, type DoneAs } from './ownWay'
-import { nameRegions } from '../../face/regions'
+import { nameWhere } from '../../face/sides'
 import { EXFOLIATING, STRONG, type StageId } from '../kinds'
 import type { PlanStep } from './step'
 import { TECHNIQUES, type TechniqueId } from './techniques'
@@ -48,5 +48,8 @@ export const onlyConnects = (id: TechniqueId): boolean =>
   TECHNIQUES[id].connects !== undefined && !hasPlace(id)
 
 /** Where a step is done, in words: its place away from the face, or its zones; empty where neither. */
-export const placeOf = ({ technique, regions }: Pick<PlanStep, 'technique' | 'regions'>): string =>
-  TECHNIQUES[technique].place ?? (regions.length > 0 ? nameRegions(regions) : '')
+export const placeOf = ({
+  technique,
+  ...where
+}: Pick<PlanStep, 'technique' | 'regions' | 'half'>): string =>
+  TECHNIQUES[technique].place ?? (where.regions.length > 0 ? nameWhere(where) : '')

@@ -2,7 +2,8 @@ import { connectorWants, MADE_READY } from '../../catalogue/techniques/roles'
 import type { PlanStep } from '../../catalogue/techniques/step'
 import { techniqueOf } from '../../catalogue/techniques/ownWay'
 import type { RegionId } from '../../face/zones'
-import { applyTechnique, startSurface } from '../../surface/surface'
+import { faceOf, lackingOn, workOn } from '../../surface/face'
+import { startSurface } from '../../surface/surface'
 import { minutes, toTicks } from '../../units'
 import type { PlanInput } from '../input'
 import { isLink } from '../steps/link'
@@ -13,12 +14,13 @@ import { allowances } from '../today/allowed'
 export function connected(input: PlanInput, steps: readonly PlanStep[]): PlanStep[] {
   const allow = allowances(input)
   const without = unavailableLinks(allow)
-  let surface = startSurface(input.makeUp.length > 0)
+  let face = faceOf(startSurface(input.makeUp.length > 0))
   let resting = false
   const out: PlanStep[] = []
   for (const [at, step] of steps.entries()) {
     const technique = techniqueOf(step)
-    const on = (regions: readonly RegionId[]) => connect(surface, technique, regions, without)
+    const on = (regions: readonly RegionId[]) =>
+      connect(lackingOn(face, technique, { ...step, regions }), technique, regions, without)
     // What is laid side by side is made ready for together: nothing connects while one rests.
     const laid = MADE_READY.includes(step.technique) ? at + 1 : technique.dwell ? at : undefined
     const together = laid === undefined ? undefined : on(laidTogether(steps, laid))
@@ -32,10 +34,10 @@ export function connected(input: PlanInput, steps: readonly PlanStep[]): PlanSte
         ...(bottle === undefined ? {} : { productId: bottle }),
         why: [{ rule: 'surface', text: why }],
       })
-      surface = applyTechnique(surface, techniqueOf(link), link.regions, toTicks(link.minutes))
+      face = workOn(face, techniqueOf(link), link, toTicks(link.minutes))
     }
     out.push(step)
-    surface = applyTechnique(surface, technique, step.regions, toTicks(step.minutes))
+    face = workOn(face, technique, step, toTicks(step.minutes))
     if (technique.dwell) resting = true
     else if (technique.removes) resting = false
   }

@@ -1,3 +1,4 @@
+import { meet } from '../../face/sides'
 import { familiesInPairs } from '../../catalogue/products/families'
 import { stageRank } from '../../catalogue/techniques/stages'
 import { hasPlace, isStrong } from '../../catalogue/techniques/traits'
@@ -128,10 +129,7 @@ function materialise(
   const moves = joinWaits(solution.moves)
   moves.forEach((move, i) => {
     const allowance = allow(move.technique)
-    const worked = steps.some(
-      (step) =>
-        isStrong(step.technique) && step.regions.some((region) => move.regions.includes(region)),
-    )
+    const worked = steps.some((step) => isStrong(step.technique) && meet(step, move))
     const productId =
       move.productId ??
       (
@@ -143,6 +141,7 @@ function materialise(
       technique: move.technique,
       ...(move.own ? { own: move.own } : {}),
       regions: move.regions,
+      ...(move.half ? { half: move.half } : {}),
       minutes: move.minutes,
       ...(move.passes === undefined ? {} : { passes: move.passes }),
       ...(move.setting === undefined ? {} : { setting: move.setting }),

@@ -1,5 +1,6 @@
 import type { PlanStep } from '../../catalogue/techniques/step'
 import { techniqueOf } from '../../catalogue/techniques/ownWay'
+import { meet } from '../../face/sides'
 import { TECHNIQUES } from '../../catalogue/techniques/techniques'
 import { removalMinutes, removalOf, takesOff } from '../../timing/removal'
 import { freshKey } from '../steps/edit'
@@ -42,8 +43,7 @@ export function untouchable(
 }
 
 const lifts = (later: PlanStep, step: PlanStep): boolean =>
-  takesOff(later.technique, step.technique) &&
-  later.regions.some((region) => step.regions.includes(region))
+  takesOff(later.technique, step.technique) && meet(later, step)
 
 /** What takes a step's product off, where no step of the plan does. */
 function removal({ technique, regions }: PlanStep, steps: readonly PlanStep[]): PlanStep {

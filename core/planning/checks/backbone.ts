@@ -10,6 +10,7 @@ import type { PlanStep } from '../../catalogue/techniques/step'
 import { techniqueOf } from '../../catalogue/techniques/ownWay'
 import { TECHNIQUES } from '../../catalogue/techniques/techniques'
 import { GROUPS, nameRegions } from '../../face/regions'
+import { leftBare } from '../../face/sides'
 import { finding, remove, type Checking, type Mend, type PlanFinding } from './finding'
 
 const nameOf = (step: PlanStep) => techniqueOf(step).name.toLowerCase()
@@ -84,7 +85,7 @@ export function coverFindings({ input, steps, rules, allow }: Checking): PlanFin
     if (!last || (byDay && !input.daylight)) return []
     const { barred } = allow(technique)
     const wanted = GROUPS.faceNeckDecollete.filter((region) => !barred.has(region))
-    const bare = wanted.filter((region) => !own.some((step) => step.regions.includes(region)))
+    const bare = leftBare(wanted, own)
     if (bare.length === 0) return []
     const regions = wanted.filter(
       (region) => last.regions.includes(region) || bare.includes(region),
@@ -96,7 +97,7 @@ export function coverFindings({ input, steps, rules, allow }: Checking): PlanFin
         {
           label: `Add ${nameRegions(bare)}`,
           minutes: 0,
-          edits: [{ do: 'set', key: last.key, patch: { regions } }],
+          edits: [{ do: 'set', key: last.key, patch: { regions, half: undefined } }],
         },
       ],
     })

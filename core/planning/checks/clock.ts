@@ -5,6 +5,7 @@ import { shortName } from '../../catalogue/techniques/traits'
 import type { PlanStep } from '../../catalogue/techniques/step'
 import type { Resting } from '../../timing/schedule'
 import { WORKING } from '../../catalogue/kinds'
+import { common } from '../../face/sides'
 import type { RegionId } from '../../face/zones'
 import { removalMinutes, removalOf, takesOff } from '../../timing/removal'
 import { finding, remove, type Checking, type Mend, type PlanFinding } from './finding'
@@ -186,7 +187,7 @@ function onWorking(rest: Resting, checking: Checking): PlanFinding[] {
   const { families } = techniqueOf(rest)
   if (!families.some((family) => WORKING.includes(family))) return []
   return begunDuring(rest, checking).flatMap((step) => {
-    const there = touched(step).filter((region) => rest.regions.includes(region))
+    const there = common({ ...step, regions: touched(step) }, rest)
     if (there.length === 0) return []
     const words = `${techniqueOf(step).name} on the ${nameOf(rest).toLowerCase()} that works there`
     return finding(checking.rules, 'on-working', words, {

@@ -10,7 +10,7 @@ import { techniqueOf } from '../../catalogue/techniques/ownWay'
 import { TECHNIQUES } from '../../catalogue/techniques/techniques'
 import { stageRank } from '../../catalogue/techniques/stages'
 import { exfoliates, isMain } from '../../catalogue/techniques/traits'
-import type { RegionId } from '../../face/zones'
+import { common, meet, type Where } from '../../face/sides'
 import { baseOfLabel, waitBetween } from '../../surface/layering'
 import { finding, remove, type Checking, type Mend, type PlanFinding } from './finding'
 
@@ -34,9 +34,7 @@ export function exfoliationFindings({ steps, rules }: Checking): PlanFinding[] {
       .slice(0, i)
       .find(
         (later) =>
-          GIVING.includes(techniqueOf(later).stage) &&
-          later.regions.some((region) => step.regions.includes(region)) &&
-          isMain(later.technique),
+          GIVING.includes(techniqueOf(later).stage) && meet(later, step) && isMain(later.technique),
       )
     return given
       ? finding(
@@ -82,9 +80,7 @@ export function finishFindings({ input, steps, rules, allow }: Checking): PlanFi
   return laid.flatMap((step, i) => {
     const own = bottle(step)
     if (!own) return []
-    const below = laid
-      .slice(0, i)
-      .filter((lower) => lower.regions.some((region) => step.regions.includes(region)))
+    const below = laid.slice(0, i).filter((lower) => meet(lower, step))
     const first = below[0]
     const out =
       first && ingredientsIn(own.inci).includes('vitaminC')
@@ -112,21 +108,29 @@ export function finishFindings({ input, steps, rules, allow }: Checking): PlanFi
   })
 }
 
+/** A layer and where it still lies. */
+interface Laid {
+  step: PlanStep
+  on: Where
+}
+/** What is left of it where something took it off. */
+const without = (on: Where, off: Where): Where => {
+  const gone = common(on, off)
+  return { ...on, regions: on.regions.filter((region) => !gone.includes(region)) }
+}
+
 /** Leave-on layers go on thinnest first, zone by zone; no oil under sun protection. */
 export function layerFindings(checking: Checking): PlanFinding[] {
   const { input, steps, rules } = checking
   const out: PlanFinding[] = []
-  let laid: { step: PlanStep; on: readonly RegionId[] }[] = []
+  let laid: Laid[] = []
   const weightOf = ({ technique }: PlanStep) => TECHNIQUES[technique].leaves.layer ?? 0
   for (const step of steps) {
     const technique = techniqueOf(step)
     const { layer, film } = technique.leaves
     if (layer === undefined) {
       if (film !== undefined && OVER_LAYERS.includes(film))
-        laid = laid.map((own) => ({
-          ...own,
-          on: own.on.filter((region) => !step.regions.includes(region)),
-        }))
+        laid = laid.map((own) => ({ ...own, on: without(own.on, step) }))
       continue
     }
     if (
@@ -137,10 +141,7 @@ export function layerFindings(checking: Checking): PlanFinding[] {
       out.push(
         ...finding(rules, 'oil-under-sun', undefined, { key: step.key, mends: [remove(step)] }),
       )
-    const heavier = laid.find(
-      (below) =>
-        weightOf(below.step) > layer && below.on.some((region) => step.regions.includes(region)),
-    )
+    const heavier = laid.find((below) => weightOf(below.step) > layer && meet(below.on, step))
     if (heavier)
       out.push(
         ...finding(rules, 'thin-to-thick', `${technique.name} after a heavier layer`, {
@@ -149,14 +150,14 @@ export function layerFindings(checking: Checking): PlanFinding[] {
         }),
       )
     out.push(...rollingUp(step, laid, checking))
-    laid.push({ step, on: step.regions })
+    laid.push({ step, on: { regions: step.regions, half: step.half } })
   }
   return out
 }
 /** A layer of water or cream over one of silicone: the bottle under it is another, or it goes last. */
 function rollingUp(
   step: PlanStep,
-  laid: readonly { step: PlanStep; on: readonly RegionId[] }[],
+  laid: readonly Laid[],
   { input, rules, allow }: Checking,
 ): PlanFinding[] {
   const baseOf = (own: PlanStep): LayerBase | undefined => {
@@ -165,10 +166,7 @@ function rollingUp(
     return product && baseOfLabel(product.inci, usual)
   }
   const over = baseOf(step)
-  const under = laid.find(
-    (below) =>
-      baseOf(below.step) === 'silicone' && below.on.some((region) => step.regions.includes(region)),
-  )
+  const under = laid.find((below) => baseOf(below.step) === 'silicone' && meet(below.on, step))
   if (!under || over === undefined || !waitBetween('silicone', over)) return []
   const other = allow(under.step).products.find(
     ({ product }) => baseOfLabel(product.inci, 'water') !== 'silicone',

@@ -4,6 +4,7 @@ import { thenOf } from '../../catalogue/products/families'
 import type { PlanStep } from '../../catalogue/techniques/step'
 import { techniqueOf } from '../../catalogue/techniques/ownWay'
 import { TECHNIQUES, type TechniqueId } from '../../catalogue/techniques/techniques'
+import { common, whereOf } from '../../face/sides'
 import { describeUnmet } from '../../surface/words'
 import type { Edit } from '../steps/edit'
 import { isLink } from '../steps/link'
@@ -34,7 +35,7 @@ export function surfaceFindings(step: PlanStep, i: number, checking: Checking): 
       regions: first.regions,
       mends: [...warming(step, checking), remove(step)],
     })
-  const chain = connect(state.before, row, step.regions, unavailableLinks(checking.allow))
+  const chain = connect(state.lacking, row, step.regions, unavailableLinks(checking.allow))
   const bottle = (id: TechniqueId) => {
     const best = checking.allow(id).products[0]
     return best ? { productId: best.product.id } : {}
@@ -125,10 +126,7 @@ export function beforeFindings(
   const technique = techniqueOf(step)
   if (!technique.after) return []
   const last = steps[i - 1]
-  if (
-    last?.technique === technique.after &&
-    step.regions.every((region) => last.regions.includes(region))
-  )
+  if (last?.technique === technique.after && common(step, last).length === step.regions.length)
     return []
   const fresh = freshStep(technique.after, input)
   const name = TECHNIQUES[technique.after].name
@@ -143,9 +141,7 @@ export function beforeFindings(
             {
               label: name,
               minutes: fresh.minutes,
-              edits: [
-                { do: 'insert', before: step.key, step: { ...fresh, regions: step.regions } },
-              ],
+              edits: [{ do: 'insert', before: step.key, step: { ...fresh, ...whereOf(step) } }],
             },
           ]
         : [remove(step)],
@@ -174,7 +170,7 @@ export function afterFindings(
           {
             label: off,
             minutes: fresh.minutes,
-            edits: [{ do: 'insert', before: next, step: { ...fresh, regions: step.regions } }],
+            edits: [{ do: 'insert', before: next, step: { ...fresh, ...whereOf(step) } }],
           },
         ]
       : [remove(step)],

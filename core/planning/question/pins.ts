@@ -2,6 +2,7 @@ import type { StageId } from '../../catalogue/kinds'
 import type { PlanStep } from '../../catalogue/techniques/step'
 import { techniqueOf } from '../../catalogue/techniques/ownWay'
 import { TECHNIQUES } from '../../catalogue/techniques/techniques'
+import { isOtherHalf } from '../../face/sides'
 import { canPin, countsAsExfoliation } from '../../catalogue/techniques/traits'
 import type { BlockMaker } from './blocks'
 import { inARow } from './inARow'
@@ -47,16 +48,27 @@ export function pinnedOptions(
           )
           .map((option) => ({
             ...option,
-            moves: option.moves.map((move) =>
-              resting.some((step) => step.technique === move.technique)
-                ? { ...move, pinned: true as const }
-                : move,
-            ),
+            moves: option.moves.map((move) => {
+              const pin = pinOf(move, resting)
+              const { half } = pin ?? {}
+              return pin ? { ...move, ...(half ? { half } : {}), pinned: true as const } : move
+            }),
           })),
       )
     else out.set(stage, [together(steps, input, make)])
   }
   return out
+}
+
+/** The pin that a move stands for: where one technique is pinned twice, the one of its bottle and zones. */
+function pinOf(move: Move, pins: readonly PlanStep[]): PlanStep | undefined {
+  const own = pins.filter(({ technique }) => technique === move.technique)
+  return (
+    own.find(
+      ({ productId, regions }) =>
+        productId === move.productId && regions.join() === move.regions.join(),
+    ) ?? own[0]
+  )
 }
 
 /** All that is pinned in one stage, one after the other as pinned: every pin stands. */
@@ -74,6 +86,7 @@ function single(step: PlanStep, input: PlanInput, make: OptionMaker): Option {
     technique: step.technique,
     ...(step.own ? { own: step.own } : {}),
     regions: step.regions,
+    ...(step.half ? { half: step.half } : {}),
     minutes: step.minutes,
     ...(step.passes === undefined ? {} : { passes: step.passes }),
     ...(step.setting === undefined ? {} : { setting: step.setting }),
@@ -153,7 +166,10 @@ function pinsApart(pins: readonly PlanStep[]): { rule: string; text: string } | 
   for (const stage of new Set(pins.map((pin) => techniqueOf(pin).stage))) {
     const own = pins.filter((pin) => canPin(pin.technique) && techniqueOf(pin).stage === stage)
     const exfoliating = own.filter((pin) => countsAsExfoliation(pin.technique))
-    if (exfoliating.length > 1)
+    const apart = exfoliating.every(
+      (pin, i) => i === 0 || exfoliating.slice(0, i).every((own) => isOtherHalf(own, pin)),
+    )
+    if (!apart)
       return {
         rule: 'pinned',
         text: `${named(exfoliating)} are pinned, and only one of them is possible: each takes something off the same skin. Unpin one.`,

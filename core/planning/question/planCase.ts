@@ -9,7 +9,7 @@ import type { Surface } from '../../surface/surface'
 /** One hand step of an option. `dwell` is how long it rests before it is lifted, in minutes. */
 export interface Move extends Pick<
   PlanStep,
-  'technique' | 'own' | 'regions' | 'minutes' | 'passes' | 'setting' | 'productId'
+  'technique' | 'own' | 'regions' | 'half' | 'minutes' | 'passes' | 'setting' | 'productId'
 > {
   /** Free acid of the product, per cent. */
   freeAcid?: number

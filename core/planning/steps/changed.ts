@@ -1,9 +1,16 @@
 import type { PlanStep } from '../../catalogue/techniques/step'
 import { TECHNIQUES } from '../../catalogue/techniques/techniques'
+import { placeOf } from '../../catalogue/techniques/traits'
 import { listRegions } from '../../face/regions'
+import type { RegionId } from '../../face/zones'
 
 const nameOf = ({ technique }: PlanStep): string => TECHNIQUES[technique].name
 const counts = ({ technique }: PlanStep): boolean => TECHNIQUES[technique].connects === undefined
+
+const placesOf = (lost: readonly RegionId[], more: readonly RegionId[]): string[] => [
+  ...(lost.length > 0 ? [`not on ${listRegions(lost)}`] : []),
+  ...(more.length > 0 ? [`also on ${listRegions(more)}`] : []),
+]
 
 /** What is other in a step, part by part: "5 min, was 8", "not on nose". */
 function partsOf(before: PlanStep, after: PlanStep): string[] {
@@ -17,8 +24,7 @@ function partsOf(before: PlanStep, after: PlanStep): string[] {
     ...(after.setting === before.setting
       ? []
       : [`level ${after.setting ?? 'none'}, was ${before.setting ?? 'none'}`]),
-    ...(lost.length > 0 ? [`not on ${listRegions(lost)}`] : []),
-    ...(more.length > 0 ? [`also on ${listRegions(more)}`] : []),
+    ...(before.half === after.half ? placesOf(lost, more) : [`on ${placeOf(after)}`]),
     ...(after.productId === before.productId ? [] : ['another bottle']),
   ]
 }

@@ -114,7 +114,8 @@ function changesOf(old: PlanStep, step: PlanStep): string[] {
   if (old.minutes !== step.minutes) parts.push(`${old.minutes} → ${step.minutes} min`)
   if ((old.passes ?? 0) !== (step.passes ?? 0))
     parts.push(`${old.passes ?? 0} → ${step.passes ?? 0} passes`)
-  if (old.regions.join() !== step.regions.join()) parts.push('other zones')
+  if (old.regions.join() !== step.regions.join() || old.half !== step.half)
+    parts.push('other zones')
   if (old.productId !== step.productId) parts.push('other product')
   if (old.own?.id !== step.own?.id) parts.push(`as ${techniqueOf(step).name.toLowerCase()}`)
   return parts

@@ -2,17 +2,12 @@ import type { PlanStep } from '../../catalogue/techniques/step'
 import { productIn } from '../../catalogue/products/products'
 import { freeAcidOf } from '../../dosing/freeAcid'
 import { techniqueOf } from '../../catalogue/techniques/ownWay'
-import { isOtherHalf } from '../../face/sides'
+import { isOtherHalf, SIDE_IDS, sidesOn, type Side } from '../../face/sides'
 import { REGION_IDS, type RegionId } from '../../face/zones'
 import { bottleRateOf } from '../../dosing/bottleRate'
 import { heatOf, loadOn } from '../../load/loads'
-import {
-  applyTechnique,
-  startSurface,
-  unmetNeeds,
-  type Surface,
-  type Unmet,
-} from '../../surface/surface'
+import { faceOf, lackingOn, seenBy, workOn } from '../../surface/face'
+import { startSurface, unmetNeeds, type Surface, type Unmet } from '../../surface/surface'
 import { dwellWindow, schedule, type Resting, type Schedule } from '../../timing/schedule'
 import { shortDwell, takesOffSkin } from '../today/adapt'
 import type { PlanInput } from '../input'
@@ -20,6 +15,8 @@ import { toTicks } from '../../units'
 
 interface StepState {
   before: Surface
+  /** The half on which something is unmet; the same as before where none is. */
+  lacking: Surface
   after: Surface
   unmet: readonly Unmet[]
   loads: Readonly<Record<RegionId, number>>
@@ -56,12 +53,15 @@ export function trace(input: PlanInput, steps: readonly PlanStep[]): Trace {
   const times = schedule(steps, (step) =>
     dwellWindow(step, short(step), productIn(input.shelf, step.productId)),
   )
-  const totals = { ...input.residual }
+  const filled: Record<Side, Record<RegionId, number>> = {
+    L: { ...input.residual },
+    R: { ...input.residual },
+  }
   const states: StepState[] = []
-  let surface = start
+  let face = faceOf(start)
   for (const step of steps) {
     const technique = techniqueOf(step)
-    const before = surface
+    const before = seenBy(face, step)
     const strength = strengthIn(input, step)
     const loads = Object.fromEntries(
       REGION_IDS.map((region) => [
@@ -82,19 +82,21 @@ export function trace(input: PlanInput, steps: readonly PlanStep[]): Trace {
             ),
       ]),
     ) as Record<RegionId, number>
-    for (const region of REGION_IDS) totals[region] += loads[region]
-    surface = applyTechnique(before, technique, step.regions, toTicks(step.minutes))
-    states.push({
-      before,
-      after: surface,
-      unmet: unmetNeeds(before, technique, step.regions),
-      loads,
-    })
+    for (const region of REGION_IDS)
+      for (const side of sidesOn(step, region)) filled[side][region] += loads[region]
+    const lacking = lackingOn(face, technique, step)
+    const unmet = unmetNeeds(lacking, technique, step.regions)
+    face = workOn(face, technique, step, toTicks(step.minutes))
+    states.push({ before, lacking, after: seenBy(face, step), unmet, loads })
   }
+  // Half of a zone bears what is asked of that half.
+  const totals = Object.fromEntries(
+    REGION_IDS.map((region) => [region, Math.max(...SIDE_IDS.map((side) => filled[side][region]))]),
+  ) as Record<RegionId, number>
   const takers = steps.filter((step) => takesOffSkin(input, step))
   // The left half with one and the right with another is one exfoliation of a face.
   const exfoliations = takers
-    .filter((step, i) => !takers.slice(0, i).some((own) => isOtherHalf(own.regions, step.regions)))
+    .filter((step, i) => !takers.slice(0, i).some((own) => isOtherHalf(own, step)))
     .map((step) => step.key)
   return { start, states, schedule: times, totals, exfoliations }
 }

@@ -1,5 +1,6 @@
 import type { PlanStep } from '../../catalogue/techniques/step'
 import { techniqueOf } from '../../catalogue/techniques/ownWay'
+import { isOnSide } from '../../face/sides'
 import type { RegionId } from '../../face/zones'
 import { offWhere } from '../../timing/schedule'
 import type { Edit } from './edit'
@@ -19,7 +20,9 @@ export function zoneEdits(steps: readonly PlanStep[], key: string, region: Regio
     const regions = adds
       ? [...own.regions, region]
       : own.regions.filter((other) => other !== region)
-    return [{ do: 'set', key: own.key, patch: { regions } }]
+    // A zone of the other side makes it whole again.
+    const whole = adds && own.half !== undefined && !isOnSide({ regions, half: own.half })
+    return [{ do: 'set', key: own.key, patch: { regions, ...(whole ? { half: undefined } : {}) } }]
   }
   const before = steps[place - 1]
   const mixed = before && techniqueOf(step).after === before.technique ? set(before) : []

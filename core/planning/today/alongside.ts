@@ -7,6 +7,7 @@ import type { AlsoOn } from '../../catalogue/techniques/technique'
 import { techniqueOf } from '../../catalogue/techniques/ownWay'
 import { TECHNIQUES, type Technique } from '../../catalogue/techniques/techniques'
 import { GROUPS } from '../../face/regions'
+import { shareWorked } from '../../face/sides'
 import { amountFor, amountOfMeasures, type Amount } from '../../dosing/amount'
 import { doseOf, type DoseFor } from '../../dosing/layers'
 import type { PlanInput, ShelfItem } from '../input'
@@ -56,7 +57,7 @@ function amountBeside(
   const mixed = MIXES.find(({ kind, liquid }) => kind === own?.kind && liquid === product.kind)
   return own && mixed
     ? amountOfMeasures(product, own.dispenser, doseOf(step, own, input).count * mixed.liquidParts)
-    : amountFor(product, step.regions, input.faceSize)
+    : amountFor(product, step.regions, input.faceSize, shareWorked(step))
 }
 
 /**

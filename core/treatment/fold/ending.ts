@@ -1,3 +1,4 @@
+import { common, whereOf } from '../../face/sides'
 import type { PlanStep } from '../../catalogue/techniques/step'
 import { takesOff } from '../../timing/removal'
 import { toMilliseconds } from '../../units'
@@ -164,7 +165,8 @@ function ended(
   if (how.skipped !== undefined) return
   if (unconfirmed(draft, context, step).length > 0) draft.unconfirmed.push(step.key)
   const window = context.dwellOf(step, draft.products[step.key]?.productId)
-  if (window) draft.resting.push({ key: step.key, regions: where, since: at, ...window })
+  const lies = whereOf({ ...step, regions: where })
+  if (window) draft.resting.push({ key: step.key, ...lies, since: at, ...window })
   takeOff(draft, beganAt, step, context)
 }
 
@@ -175,8 +177,8 @@ function takeOff(draft: Draft, at: number, step: PlanStep, context: FoldContext)
     const lifts = laid !== undefined && takesOff(step.technique, laid.technique)
     if (resting.endedAt !== undefined || !lifts) return [resting]
     const endedAt = Math.max(at, resting.since)
-    const off = resting.regions.filter((region) => step.regions.includes(region))
-    const still = resting.regions.filter((region) => !step.regions.includes(region))
+    const off = common(resting, step)
+    const still = resting.regions.filter((region) => !off.includes(region))
     if (resting.regions.length === 0) return [{ ...resting, endedAt }]
     if (off.length === 0) return [resting]
     if (still.length === 0) return [{ ...resting, endedAt }]

@@ -43,6 +43,7 @@ export interface SideTurn {
 export interface RestingNow {
   key: string
   regions: readonly RegionId[]
+  half?: Side
   /** When it was on: a sting may bring its minutes nearer, its chemistry begins here. */
   since: number
   /** It stings or reddens: it comes off before anything else. */

@@ -1,3 +1,4 @@
+import { meet } from '../../face/sides'
 import type { PlanStep } from '../../catalogue/techniques/step'
 import type { TechniqueId } from '../../catalogue/techniques/techniques'
 import { takesOff } from '../../timing/removal'
@@ -44,9 +45,7 @@ export function nextStep(draft: Draft, context: FoldContext): PlanStep | undefin
   const off = stings.flatMap((own) => {
     const laid = techniqueAt(draft, context, own.key)
     const lifts = (step: PlanStep) =>
-      laid !== undefined &&
-      takesOff(step.technique, laid) &&
-      step.regions.some((region) => own.regions.includes(region))
+      laid !== undefined && takesOff(step.technique, laid) && meet(step, own)
     return coming.find(lifts) ?? []
   })
   return off[0] ?? coming[0]

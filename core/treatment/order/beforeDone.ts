@@ -1,5 +1,5 @@
 import type { PlanStep } from '../../catalogue/techniques/step'
-import { SIDE_NAMES } from '../../face/sides'
+import { meet, SIDE_NAMES } from '../../face/sides'
 import { techniqueOf } from '../../catalogue/techniques/ownWay'
 import { shortName } from '../../catalogue/techniques/traits'
 import { takesOff } from '../../timing/removal'
@@ -26,9 +26,7 @@ export function askedBeforeDone(
     if (resting.endedAt !== undefined || !laid) return []
     // Its time is not up while the hands fill it, nor when it is about to come off.
     const fills = techniqueOf(step).fillsFrom !== undefined
-    const off =
-      takesOff(step.technique, laid.technique) &&
-      resting.regions.some((region) => step.regions.includes(region))
+    const off = takesOff(step.technique, laid.technique) && meet(resting, step)
     if (!fills && !off) return []
     const { word, ms } = restingAt(resting, now)
     if (word !== 'working') return []

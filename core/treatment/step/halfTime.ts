@@ -8,7 +8,7 @@ import {
 } from '../../units'
 import type { PlanStep } from '../../catalogue/techniques/step'
 import { SPLIT_FROM } from '../../catalogue/rules/room'
-import { OTHER_SIDE, SIDE_NAMES, sideOf, type Side } from '../../face/sides'
+import { OTHER_SIDE, SIDE_NAMES, sidesOn, type Side } from '../../face/sides'
 import { runningMs } from '../fold/clocks'
 import type { RoomState, SideTurn } from '../fold/roomState'
 import { aimOf } from './sequence'
@@ -27,7 +27,7 @@ interface HalfTimes {
 export function canSplit(step: PlanStep): boolean {
   const aim = aimOf(step)
   if (aim === undefined || aim === 'wipeOff' || step.minutes < SPLIT_FROM) return false
-  const sides = new Set(step.regions.flatMap((region) => sideOf(region) ?? (['L', 'R'] as const)))
+  const sides = new Set(step.regions.flatMap((region) => sidesOn(step, region)))
   return sides.size === 2
 }
 

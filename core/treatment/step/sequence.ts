@@ -80,9 +80,13 @@ interface Zone {
 }
 
 /** The zones of a step in the order of its manner; one side after the other where it goes by sides. */
-function zonesInOrder({ technique, regions }: PlanStep, manner: MannerId, first: Side): Zone[] {
+function zonesInOrder(step: PlanStep, manner: MannerId, first: Side): Zone[] {
+  const { technique, regions, half } = step
   const order = ORDERS[manner].filter((region) => regions.includes(region))
-  if (!TECHNIQUES[technique].bySides) return order.map((region) => ({ region }))
+  if (half || !TECHNIQUES[technique].bySides)
+    return order.map((region) =>
+      half && sideOf(region) === undefined ? { region, side: half } : { region },
+    )
   const last = AFTER_BOTH_SIDES[manner] ?? []
   const onSide = (side: Side): Zone[] =>
     order.flatMap((region): Zone[] => {

@@ -28,7 +28,7 @@ describe('what lies on the skin, by what was done', () => {
     steps.forEach((step, place) => {
       const state = roomOf(steps, all.slice(0, place))
       const [minute] = all[place - 1] ?? [0]
-      expect(surfaceAt(state, steps, true, at(minute)), step.key).toEqual(
+      expect(surfaceAt(state, steps, true, at(minute)).L, step.key).toEqual(
         planned.states[place]?.before,
       )
       expect(notReady(state, steps, [step], input), step.key).toBeUndefined()

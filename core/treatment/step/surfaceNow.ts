@@ -4,14 +4,8 @@ import { techniqueOf } from '../../catalogue/techniques/ownWay'
 import type { PlanInput } from '../../planning/input'
 import { connect, unavailableLinks, type Connection } from '../../planning/steps/mend'
 import { allowance } from '../../planning/today/allowed'
-import {
-  applyTechnique,
-  passTime,
-  startSurface,
-  unmetNeeds,
-  type Surface,
-  type Unmet,
-} from '../../surface/surface'
+import { faceOf, lackingOn, waited, workOn, type Face } from '../../surface/face'
+import { startSurface, unmetNeeds, type Unmet } from '../../surface/surface'
 import { describeUnmet } from '../../surface/words'
 import { fromMilliseconds, ticksWithin, toMilliseconds, toTicks } from '../../units'
 import type { RoomState } from '../fold/roomState'
@@ -28,22 +22,22 @@ export function surfaceAt(
   steps: readonly PlanStep[],
   madeUp: boolean,
   at: number,
-): Surface {
+): Face {
   const began = state.startedAt ?? at
   const tickOf = (moment: number) => ticksWithin(fromMilliseconds(Math.max(0, moment - began)))
   const did = state.done
     .filter(({ skipped, endedAt }) => skipped === undefined && endedAt <= at)
     .sort((one, other) => one.endedAt - other.endedAt)
-  let surface = startSurface(madeUp)
+  let face = faceOf(startSurface(madeUp))
   let until = 0
   for (const { key, endedAt } of did) {
     const step = steps.find((own) => own.key === key)
     if (!step) continue
     const ticks = tickOf(endedAt) - until
-    surface = applyTechnique(surface, techniqueOf(step), step.regions, ticks)
+    face = workOn(face, techniqueOf(step), step, ticks)
     until += ticks
   }
-  return passTime(surface, tickOf(at) - until)
+  return waited(face, tickOf(at) - until)
 }
 
 /** In the room nobody chooses among soils: clean will do. */
@@ -81,15 +75,15 @@ export function notReady(
   const found = open
     .slice(0, -1)
     .reduce(
-      (surface, tick) =>
-        applyTechnique(surface, techniqueOf(tick), tick.regions, toTicks(tick.minutes)),
+      (face, tick) => workOn(face, techniqueOf(tick), tick, toTicks(tick.minutes)),
       surfaceAt(state, every, input.makeUp.length > 0, Math.max(since, last)),
     )
-  const unmet = unmetNeeds(found, technique, main.regions)
+  const lacking = lackingOn(found, technique, main)
+  const unmet = unmetNeeds(lacking, technique, main.regions)
   if (unmet.length === 0) return undefined
   const without = unavailableLinks((id) => allowance(id, input))
   return {
     words: unmet.map(inShort).join('; '),
-    first: connect(found, technique, main.regions, without)?.steps ?? [],
+    first: connect(lacking, technique, main.regions, without)?.steps ?? [],
   }
 }
