@@ -27,6 +27,7 @@ const addOther = () => emit('edit', otherHalfEdits(props.steps, props.step.key))
       color="primary"
       variant="outlined"
       density="compact"
+      role="group"
       aria-label="Sides of the face"
       @update:model-value="choose"
     >

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { mdiPin } from '@mdi/js'
 import { techniqueOf } from '#core/catalogue/techniques/ownWay'
-import { shortName } from '#core/catalogue/techniques/traits'
 import type { Edit } from '#core/planning/steps/edit'
+import { chipName } from '~/composables/plan/lines'
 import type { StripLine } from '~/composables/plan/strip'
 
 /** One step on the strip: what, how long, where and how much; what stands against it, or why it is. */
@@ -38,7 +38,7 @@ const mend = computed(() => (props.may ? first.value?.mends[0] : undefined))
   </template>
   <template v-else>
     <VIcon v-if="step.pinned" :icon="mdiPin" size="12" aria-label="pinned" />
-    <b>{{ shortName(step) }}</b>
+    <b>{{ chipName(step) }}</b>
     <span class="figures min">{{ step.minutes }}</span>
   </template>
 </template>

@@ -2,6 +2,7 @@
 import { howMany } from '#core/words'
 import { techniqueOf } from '#core/catalogue/techniques/ownWay'
 import { nameRegions } from '#core/face/regions'
+import { SIDE_NAMES } from '#core/face/sides'
 import type { RegionId } from '#core/face/zones'
 import { minutesAhead } from '#core/treatment/order/pace'
 import { clock } from '~/composables/dates'
@@ -23,7 +24,12 @@ const sent = computed(() => {
   return `${howMany(count, 'tap')} kept here, sent when the server answers`
 })
 const emit = defineEmits<{ fit: [] }>()
-const next = computed(() => (room.next ? techniqueOf(room.next).name.toLowerCase() : 'finished'))
+const next = computed(() => {
+  if (!room.next) return 'finished'
+  const { half } = room.next
+  const name = techniqueOf(room.next).name.toLowerCase()
+  return half ? `${name}, ${SIDE_NAMES[half]} half` : name
+})
 const pace = computed(() => {
   const ahead = room.state ? minutesAhead(room.state, room.steps, room.now) : 0
   if (ahead === 0) return 'on time'

@@ -3,6 +3,7 @@ import type { PlanStep } from '#core/catalogue/techniques/step'
 import { techniqueOf } from '#core/catalogue/techniques/ownWay'
 import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
 import { placeOf, shortName } from '#core/catalogue/techniques/traits'
+import { SIDE_NAMES } from '#core/face/sides'
 import { doseOf } from '#core/dosing/layers'
 import type { PlanInput } from '#core/planning/input'
 import { isLink } from '#core/planning/steps/link'
@@ -13,6 +14,10 @@ export const LINE = { head: 25, chip: 24, name: 19, why: 18, pad: 5, mend: 28 } 
 const LETTER = { name: 8.2, detail: 6.7, why: 6.7, chip: 7.2 } as const
 /** Room around a word: minutes beside a name, and the dot between two small steps. */
 const AROUND = { minutes: 56, chip: 46 } as const
+
+/** A small step by name, with the half that it is done on. */
+export const chipName = (step: PlanStep): string =>
+  [shortName(step), ...(step.half ? [SIDE_NAMES[step.half]] : [])].join(', ')
 
 /** Where, how much, how often and at which level: what stands beside a step's name. */
 export function detailOf(step: PlanStep, input: PlanInput): string {
@@ -71,7 +76,7 @@ export function wrapped(lines: readonly Line[], width: number): number {
   let rows = 1
   let left = width
   for (const { step } of lines) {
-    const own = shortName(step).length * LETTER.chip + AROUND.chip
+    const own = chipName(step).length * LETTER.chip + AROUND.chip
     if (own > left && left < width) {
       rows += 1
       left = width
