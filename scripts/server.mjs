@@ -34,9 +34,7 @@ export async function runServer(
   const port = (await portFree(wanted)) ? wanted : await freePort(wanted)
   const own = address ?? `http://127.0.0.1:${port}`
   const begin = () => {
-    const child = keepChild(
-      spawn(process.execPath, ['--enable-source-maps', ENTRY], { ...options }),
-    )
+    const child = keepChild(spawn(process.execPath, [ENTRY], { ...options }))
     for (const stream of [child.stdout, child.stderr])
       stream?.on('data', (bytes) => heard(String(bytes)))
     return child

@@ -39,13 +39,18 @@ export function nearPlaces<Place extends { day: string; startsAt: number }>(
   usual: UsualTime,
   minuteOf: (startsAt: number) => number,
 ): Place[] {
-  const away = (place: Place) => Math.abs(minuteOf(place.startsAt) - usual.minute)
-  const other = (place: Place) => Number(weekdayOf(place.day) !== usual.weekday)
   const sorted = places
     .filter(({ day }) => day >= earliest)
+    .map((place) => ({
+      place,
+      away: Math.abs(minuteOf(place.startsAt) - usual.minute),
+      other: Number(weekdayOf(place.day) !== usual.weekday),
+    }))
     .toSorted(
-      (one, two) => other(one) - other(two) || away(one) - away(two) || one.startsAt - two.startsAt,
+      (one, two) =>
+        one.other - two.other || one.away - two.away || one.place.startsAt - two.place.startsAt,
     )
+    .map(({ place }) => place)
   const seen = new Set<string>()
   return sorted.filter(({ day }) => !seen.has(day) && seen.add(day)).slice(0, NEXT_OFFERED)
 }

@@ -49,6 +49,19 @@ const usesOf = ({ roomId, start, devices }: Booking): DeviceUse[] =>
 const roomsUse = (booking: Booking, roomId: string): DeviceUse[] =>
   booking.roomId === roomId ? [] : usesOf(booking)
 
+type Hit = (kind: DiaryConflict['kind'], sentence: string, device?: DeviceKey) => void
+/** What two bookings both want at once: the room, the time to clean it, the therapist, the client. */
+function meetings(booking: Booking, later: Booking, hit: Hit): void {
+  const ends = booking.start + booking.minutes * MINUTE_MS
+  const both = overlap(booking.start, ends, later.start, later.start + later.minutes * MINUTE_MS)
+  const sameRoom = booking.roomId === later.roomId
+  if (both && sameRoom) hit('room', 'The room is taken twice.')
+  else if (sameRoom && later.start < ends + booking.cleaningMinutes * MINUTE_MS)
+    hit('cleaning', `No time to clean: ${booking.cleaningMinutes} min are needed between the two.`)
+  if (both && booking.staffId === later.staffId) hit('person', 'The therapist is booked twice.')
+  if (both && booking.clientId === later.clientId) hit('client', 'The client is booked twice.')
+}
+
 /**
  * Everything taken twice among the bookings.
  * @param own the devices of the house
@@ -61,34 +74,19 @@ export function diaryConflicts(
   const sorted = [...bookings].sort(
     (one, other) => one.start - other.start || (one.id < other.id ? -1 : 1),
   )
-  sorted.forEach((booking, i) =>
-    sorted.slice(i + 1).forEach((later) => {
-      const aEnd = booking.start + booking.minutes * MINUTE_MS
-      const bEnd = later.start + later.minutes * MINUTE_MS
-      const both = overlap(booking.start, aEnd, later.start, bEnd)
-      const hit = (kind: DiaryConflict['kind'], sentence: string, device?: DeviceKey) =>
+  sorted.forEach((booking, i) => {
+    const uses = usesOf(booking)
+    const others = sorted.flatMap((other) => (other === booking ? [] : usesOf(other)))
+    const short = uses.length === 0 ? [] : clashesOf(uses, inUseFor(booking.roomId, others, own))
+    for (const later of sorted.slice(i + 1)) {
+      const hit: Hit = (kind, sentence, device) =>
         out.push({ kind, a: booking.id, b: later.id, sentence, ...(device ? { device } : {}) })
-      if (both && booking.roomId === later.roomId) hit('room', 'The room is taken twice.')
-      else if (
-        booking.roomId === later.roomId &&
-        later.start < aEnd + booking.cleaningMinutes * MINUTE_MS
-      )
-        hit(
-          'cleaning',
-          `No time to clean: ${booking.cleaningMinutes} min are needed between the two.`,
-        )
-      if (both && booking.staffId === later.staffId) hit('person', 'The therapist is booked twice.')
-      if (both && booking.clientId === later.clientId) hit('client', 'The client is booked twice.')
-      const taken = inUseFor(
-        booking.roomId,
-        sorted.flatMap((other) => (other === booking ? [] : usesOf(other))),
-        own,
-      )
-      for (const { wanted } of clashesOf(usesOf(booking), taken))
+      meetings(booking, later, hit)
+      for (const { wanted } of short)
         if (clashesOf([wanted], roomsUse(later, booking.roomId)).length > 0)
           hit('device', `The ${wanted.name} is needed twice at the same time.`, wanted.kind)
-    }),
-  )
+    }
+  })
   return out
 }
 

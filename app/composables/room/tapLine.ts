@@ -10,7 +10,7 @@ const RETRY_MS = 2000
 /** A house that has not answered for so long is asked again: the same tap twice is one tap. */
 const ANSWER_MS = 10_000
 /** A clock is never further behind than this. */
-const TICK_MS = 100
+const TICK_MS = 250
 
 /** A tap that is wrong in itself: it will be refused however often it is sent. */
 const isBad = (error: unknown) => isProblem(error) && [400, 409, 422].includes(error.status)
