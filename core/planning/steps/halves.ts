@@ -39,9 +39,20 @@ export function sideEdits(steps: readonly PlanStep[], key: string, side: Side | 
   for (const region of differ) edits.push(...zoneEdits(applyEdits(steps, edits), key, region))
   const before = steps[place - 1]
   const mixed = before && techniqueOf(step).after === before.technique ? [before.key] : []
-  for (const own of [key, ...mixed])
+  for (const own of [key, ...mixed, ...onlyFor(steps, place)])
     edits.push({ do: 'set', key: own, patch: { half: wanted.half } })
   return edits
+}
+
+/** Keys of what takes off this step's product and nothing else. */
+function onlyFor(steps: readonly PlanStep[], place: number): string[] {
+  const takenOff = (i: number) =>
+    steps[i] && techniqueOf(steps[i]).dwell ? [...offWhere(steps, i).keys()] : []
+  const others = new Set(steps.flatMap((_, i) => (i === place ? [] : takenOff(i))))
+  return takenOff(place).flatMap((at) => {
+    const off = steps[at]
+    return off && !others.has(at) ? [off.key] : []
+  })
 }
 
 /**
@@ -72,5 +83,5 @@ export function otherHalfEdits(steps: readonly PlanStep[], key: string): Edit[] 
 const widen = ({ key, regions }: PlanStep, more: readonly RegionId[]): Edit => ({
   do: 'set',
   key,
-  patch: { regions: [...new Set([...regions, ...more])] },
+  patch: { regions: [...new Set([...regions, ...more])], half: undefined },
 })
