@@ -133,6 +133,26 @@ describe('the server checks what it saves with the same core', () => {
       (ownReply.body as { fields: { given: string }[] }).fields.map((field) => field.given),
     ).toContain('vessels-local')
   })
+  it('takes a step on one half, and none that is on one half and on the other', async () => {
+    const id = await prepared(owner, 'owner', 'other-24')
+    const { plans } = await bundleOf(owner, id)
+    const steps = plans.find(({ version }) => version === 0)?.steps ?? []
+    const put = async (half: string, regions: readonly string[], on = 'moisturiser') =>
+      owner(`/api/visits/${id}/plan`, {
+        method: 'PUT',
+        body: {
+          seen: await seenOf(owner, id),
+          steps: steps.map((step) => (step.technique === on ? { ...step, half, regions } : step)),
+        },
+      })
+    expect((await put('L', ['nose', 'cheekR'])).status).toBe(400)
+    expect((await put('middle', ['nose'])).status).toBe(400)
+    expect((await put('L', ['nose', 'cheekL'])).status).toBe(200)
+    // Sun protection on one half alone leaves the other bare.
+    const bare = await put('L', ['nose', 'cheekL'], 'sunProtection')
+    expect(bare.status).toBe(422)
+    expect(bare.text).toContain('sun-covers')
+  })
   it('does not start what is not ready, and names what is open', async () => {
     const id = await book(owner, 'owner', 'other-24')
     const reply = await owner(`/api/visits/${id}/start`, { method: 'POST' })

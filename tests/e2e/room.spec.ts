@@ -260,7 +260,7 @@ test('skin that has dried while hands were away is said, and damp again in one t
   await letIn(page, 'owner')
   await open(page, `/visits/${id}/treat`)
   await expect(page.getByText('Needs damp skin, finds dry.')).toBeVisible()
-  await page.getByRole('button', { name: 'First mist, pressed in' }).click()
+  await page.getByRole('button', { name: 'First: mist, pressed in' }).click()
   await expect(page.getByText('Needs damp skin, finds dry.')).toBeHidden()
   const inside = page.getByRole('list', { name: 'Inside this step' })
   await expect(inside).toContainText('Mist, pressed in')

@@ -27,7 +27,7 @@ async function putRight() {
   <div v-if="words" class="row unready" role="status">
     <b>{{ words }}</b>
     <RoomButton v-if="names.length" :disabled="busy" @click="putRight"
-      >First {{ names.join(', then ') }}</RoomButton
+      >First: {{ names.join(', then ') }}</RoomButton
     >
   </div>
 </template>
