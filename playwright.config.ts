@@ -20,8 +20,6 @@ export default defineConfig({
     // A person and the house they work in live by one clock.
     timezoneId: process.env.OAK_DEMO_ZONE,
     viewport: { width: 1280, height: 800 },
-    // What fades in is there at once, as it is for whoever asks for less motion.
-    contextOptions: { reducedMotion: 'reduce' },
     actionTimeout: 60_000,
     // A page's requests are seen as they are; the test of the shell lets its worker in.
     serviceWorkers: 'block',
