@@ -2,12 +2,12 @@ import { MINUTE_MS, nearestTick, toTicks } from '../units'
 import { techniqueOf } from '../catalogue/techniques/ownWay'
 import type { PlanStep } from '../catalogue/techniques/step'
 import { freeAcidOf } from '../dosing/freeAcid'
-import { SIDE_IDS, sidesOn, type Side } from '../face/sides'
+import { sidesOn, type Side } from '../face/sides'
 import { REGION_IDS, type RegionId } from '../face/zones'
 import { bottleRateOf } from '../dosing/bottleRate'
 import { heatOf, loadOn } from '../load/loads'
 import type { PlanInput } from '../planning/input'
-import { trace } from '../planning/steps/trace'
+import { fuller, trace } from '../planning/steps/trace'
 import { faceOf, seenBy, waited, workOn } from '../surface/face'
 import { startSurface } from '../surface/surface'
 import type { DoneStep, RoomState } from '../treatment/fold/roomState'
@@ -61,12 +61,7 @@ export function loadsDone(
     const hands = ticksOf(done.endedAt - done.beganAt - done.heldMs)
     face = waited(workOn(face, technique, step, hands), ticksOf(done.heldMs))
   }
-  return Object.fromEntries(
-    REGION_IDS.map((region) => [
-      region,
-      Math.max(...SIDE_IDS.map((side) => poured[side][region] ?? 0)),
-    ]),
-  ) as Record<RegionId, number>
+  return fuller(poured)
 }
 
 const passesOn = (region: RegionId, { key }: PlanStep, { passes }: Room): number =>

@@ -31,7 +31,7 @@ export function basinOf(
   const { states } = check.trace
   return {
     before: input.residual[region],
-    today: states.slice(0, steps).reduce((sum, state) => sum + state.loads[region], 0),
+    today: states[Math.min(steps, states.length) - 1]?.asked[region] ?? 0,
     tolerance: check.tolerances[region].hundredths,
   }
 }

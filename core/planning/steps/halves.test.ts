@@ -94,6 +94,7 @@ describe('what is asked of each half', () => {
           trace(input, [halved(step, half, step.key)]).totals.nose
         const apart = trace(input, [halved(first, 'L', first.key), halved(second, 'R', second.key)])
         const [asked = 0, also = 0] = apart.states.map(({ loads }) => loads.nose)
+        expect(apart.states.at(-1)?.asked.nose).toBe(Math.max(asked, also))
         expect(apart.totals.nose).toBe(Math.max(asked, also) + input.residual.nose)
         expect(asked).toBeGreaterThanOrEqual(alone(first, 'L') - input.residual.nose)
         const same = trace(input, [halved(first, 'L', first.key), halved(second, 'L', second.key)])

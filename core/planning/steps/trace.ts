@@ -20,6 +20,8 @@ interface StepState {
   after: Surface
   unmet: readonly Unmet[]
   loads: Readonly<Record<RegionId, number>>
+  /** What all steps so far asked of each region: of the half that was asked more. */
+  asked: Readonly<Record<RegionId, number>>
 }
 
 /** A plan walked through surface, load and clock, step by step; nothing is judged here. */
@@ -46,6 +48,17 @@ const restedOn = (resting: readonly Resting[], { key }: PlanStep, region: Region
   return rest ? Math.max(0, rest.end - rest.start) : 0
 }
 
+/** By region what the half has that has more. */
+export const fuller = (
+  halves: Readonly<Record<Side, Readonly<Partial<Record<RegionId, number>>>>>,
+): Record<RegionId, number> =>
+  Object.fromEntries(
+    REGION_IDS.map((region) => [
+      region,
+      Math.max(...SIDE_IDS.map((side) => halves[side][region] ?? 0)),
+    ]),
+  ) as Record<RegionId, number>
+
 /** A plan followed step by step: what lies on each region, when, and what each step pours. */
 export function trace(input: PlanInput, steps: readonly PlanStep[]): Trace {
   const start = startSurface(input.makeUp.length > 0)
@@ -57,6 +70,7 @@ export function trace(input: PlanInput, steps: readonly PlanStep[]): Trace {
     L: { ...input.residual },
     R: { ...input.residual },
   }
+  const poured: Record<Side, Partial<Record<RegionId, number>>> = { L: {}, R: {} }
   const states: StepState[] = []
   let face = faceOf(start)
   for (const step of steps) {
@@ -83,16 +97,17 @@ export function trace(input: PlanInput, steps: readonly PlanStep[]): Trace {
       ]),
     ) as Record<RegionId, number>
     for (const region of REGION_IDS)
-      for (const side of sidesOn(step, region)) filled[side][region] += loads[region]
+      for (const side of sidesOn(step, region)) {
+        filled[side][region] += loads[region]
+        poured[side][region] = (poured[side][region] ?? 0) + loads[region]
+      }
     const lacking = lackingOn(face, technique, step)
     const unmet = unmetNeeds(lacking, technique, step.regions)
     face = workOn(face, technique, step, toTicks(step.minutes))
-    states.push({ before, lacking, after: seenBy(face, step), unmet, loads })
+    states.push({ before, lacking, after: seenBy(face, step), unmet, loads, asked: fuller(poured) })
   }
   // Half of a zone bears what is asked of that half.
-  const totals = Object.fromEntries(
-    REGION_IDS.map((region) => [region, Math.max(...SIDE_IDS.map((side) => filled[side][region]))]),
-  ) as Record<RegionId, number>
+  const totals = fuller(filled)
   const takers = steps.filter((step) => takesOffSkin(input, step))
   // The left half with one and the right with another is one exfoliation of a face.
   const exfoliations = takers
