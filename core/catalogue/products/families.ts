@@ -81,13 +81,14 @@ function familiesHeld(product: Held): BottleFamily[] {
  * What a bottle holds beside what its kind is for: an acid mask is an acid where its technique says
  * so, zone by zone; an acid in a wash or a toner is one wherever that goes.
  */
-export const strayFamilies = (product: Held): BottleFamily[] =>
+export const strayFamilies = oncePer((product: Held): readonly BottleFamily[] =>
   familiesOfBottle(product).filter(
     (family) =>
       family !== 'alcohol' &&
       !(family === 'acid' && ACID_KINDS.includes(product.kind)) &&
       !(family === 'enzyme' && product.kind === ENZYME_KIND),
-  )
+  ),
+)
 
 /**
  * What stands straight after a step, by its technique and by what its bottle leaves behind; undefined where

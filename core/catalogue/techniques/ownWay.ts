@@ -88,6 +88,7 @@ export interface WaysToday {
  */
 export function techniqueToday(id: TechniqueId, input: WaysToday): Technique {
   const plain = TECHNIQUES[id]
+  if (!input.ways && !input.pins && !input.protocol) return plain
   const isIt = ({ technique }: DoneAs) => technique === id
   const asked = input.pins?.find(isIt) ?? input.protocol?.find(isIt)
   if (asked) return techniqueOf(asked)

@@ -13,10 +13,16 @@ import { once, oncePer } from '../../once'
 import type { PlanInput } from '../input'
 import { restsInHouse } from './restsInHouse'
 
-/** What of a bottle works by itself on the skin: its free acid and what it pours. */
-export const activeIn = oncePer(
-  (product: Product): number => freeAcidOf(product) + bottleRateOf(product),
-)
+/** What a bottle asks of the skin by itself: its free acid, and what it pours beside the technique. */
+export const poursOf = oncePer((product: Product) => ({
+  freeAcid: freeAcidOf(product),
+  bottleRate: bottleRateOf(product),
+}))
+/** What of a bottle works by itself on the skin. */
+export const activeIn = (product: Product): number => {
+  const { freeAcid, bottleRate } = poursOf(product)
+  return freeAcid + bottleRate
+}
 
 /** The weakest bottle of a kind that stands in the house, whoever may have it. */
 export function weakestActive(
@@ -54,7 +60,7 @@ function usualLoad(id: TechniqueId, input: OfHouse, standIn: boolean): number {
     dwellMinutes: (standIn ? dwell?.sensitive.latest : dwell?.latest) ?? 0,
     passes: passes?.usual ?? 0,
     ...(setting ? { setting: setting.start } : {}),
-    ...(bottle ? { freeAcid: freeAcidOf(bottle), bottleRate: bottleRateOf(bottle) } : {}),
+    ...(bottle ? poursOf(bottle) : {}),
   })
 }
 

@@ -2,13 +2,11 @@ import { LEAST_ROOM, STANDARD_FROM_MINUTES } from '../../catalogue/rules/value'
 import type { DwellWindow } from '../../catalogue/techniques/technique'
 import { techniqueToday } from '../../catalogue/techniques/ownWay'
 import { TECHNIQUES, type TechniqueId } from '../../catalogue/techniques/techniques'
-import { bottleRateOf } from '../../dosing/bottleRate'
-import { freeAcidOf } from '../../dosing/freeAcid'
 import type { RegionId } from '../../face/zones'
 import { HEATED, loadOn } from '../../load/loads'
 import { toleranceOf } from '../../load/tolerance'
 import type { PlanInput } from '../input'
-import { weakestActive } from './milder'
+import { poursOf, weakestActive } from './milder'
 import { restsInHouse } from './restsInHouse'
 import { reachOf } from './reach'
 import { handsMinutes, type Work } from './work'
@@ -128,7 +126,7 @@ export function loadHere(
       dwellMinutes: taken.dwellMost ?? 0,
       passes: taken.passes ?? 0,
       ...(technique.setting ? { setting: technique.setting[dial] } : {}),
-      ...(bottle ? { freeAcid: freeAcidOf(bottle), bottleRate: bottleRateOf(bottle) } : {}),
+      ...(bottle ? poursOf(bottle) : {}),
     },
     HEATED,
   )

@@ -9,6 +9,7 @@ import { REGION_IDS, type RegionId } from '../../face/zones'
 import { plannedGrade, type Profile } from '../../skin/profile'
 import type { FindingId } from '../../catalogue/consultation/findings'
 import type { PlanStep } from '../../catalogue/techniques/step'
+import { once, oncePer } from '../../once'
 import type { PlanInput } from '../input'
 
 /**
@@ -20,14 +21,21 @@ export function regionsMeeting(
   input: PlanInput,
   technique: Technique,
 ): RegionId[] {
-  const whole = reachOf(technique)
-  const reach = adaptation.only
-    ? whole.filter((region) => adaptation.only?.includes(region))
-    : whole
-  const { when } = adaptation
-  if ('reading' in when) return reach.filter((region) => meets(input.profile, region, when))
-  return holds(adaptation, input) ? reach : []
+  const { when, only } = adaptation
+  const met = 'reading' in when ? showing(input.profile)(when) : holds(adaptation, input)
+  if (met === false) return []
+  return reachOf(technique).filter(
+    (region) => (met === true || met.has(region)) && (only === undefined || only.includes(region)),
+  )
 }
+
+/** The zones of a skin that show what a row asks after: looked for once, whatever is planned there. */
+const showing = oncePer((profile: Profile) =>
+  once(
+    (test: SkinTest): ReadonlySet<RegionId> =>
+      new Set(REGION_IDS.filter((region) => meets(profile, region, test))),
+  ),
+)
 
 /** Whether a test of the whole client holds; a test of regions never does here. */
 function holds({ when }: Adaptation, input: PlanInput): boolean {

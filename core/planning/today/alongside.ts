@@ -10,6 +10,7 @@ import { GROUPS } from '../../face/regions'
 import { shareWorked } from '../../face/sides'
 import { amountFor, amountOfMeasures, type Amount } from '../../dosing/amount'
 import { doseOf, type DoseFor } from '../../dosing/layers'
+import { oncePer } from '../../once'
 import type { PlanInput, ShelfItem } from '../input'
 import { usableProducts } from './bottles'
 
@@ -17,12 +18,14 @@ import { usableProducts } from './bottles'
  * What a technique takes from the shelf beside its own product, and what takes it off again takes: a
  * mask that cannot come off is not laid. What takes off stands as it is: whatever lies there must go.
  */
-export const takenAlong = ({ takesAlso, removes, removedBy }: Technique): ProductKind[] =>
-  removes
-    ? []
-    : [...(takesAlso ?? []), ...(removedBy ? (TECHNIQUES[removedBy].takesAlso ?? []) : [])].map(
-        kindOf,
-      )
+export const takenAlong = oncePer(
+  ({ takesAlso, removes, removedBy }: Technique): readonly ProductKind[] =>
+    removes
+      ? []
+      : [...(takesAlso ?? []), ...(removedBy ? (TECHNIQUES[removedBy].takesAlso ?? []) : [])].map(
+          kindOf,
+        ),
+)
 const kindOf = (also: ProductKind | AlsoOn): ProductKind =>
   typeof also === 'string' ? also : also.kind
 

@@ -1,5 +1,6 @@
 import { BLAND_KINDS, SMALL_WORK, type FamilyId } from '../../catalogue/kinds'
 import type { Technique } from '../../catalogue/techniques/techniques'
+import { oncePer } from '../../once'
 import type { Bar, Verdict } from '../../screening/verdict/verdict'
 
 /** Bars that stop some work; those that only restrict it are limits by now. */
@@ -10,19 +11,21 @@ export const stopping = ({ bars }: Pick<Verdict, 'bars'>): Bar[] =>
  * Whether a bar speaks of a technique: of its kind of work, of whatever touches the skin, or of
  * whatever is laid on it beyond a bland cleanse and cream.
  */
-export const meets = (
-  { families }: Pick<Bar, 'families'>,
-  technique: Pick<Technique, 'families' | 'groups' | 'connects' | 'product'>,
-): boolean =>
-  families.some((family) => isOf(technique, family)) ||
-  (families.includes('touch') && technique.groups.length > 0 && !technique.connects?.handsOff) ||
-  (families.includes('care') &&
-    technique.product !== undefined &&
-    technique.groups.some((group) => group !== 'body') &&
-    !BLAND_KINDS.includes(technique.product))
-
-/** Work of a kind, or small work of it. */
-const isOf = ({ families }: Pick<Technique, 'families'>, family: FamilyId): boolean => {
-  const small = SMALL_WORK[family]
-  return families.includes(family) || (small !== undefined && families.includes(small))
+export const meets = ({ families }: Pick<Bar, 'families'>, technique: Barred): boolean => {
+  const own = kindsOf(technique)
+  return families.some((family) => own.has(family))
 }
+type Barred = Pick<Technique, 'families' | 'groups' | 'connects' | 'product'>
+
+/** Every kind of work that a technique is, small work of a kind counted, as bars speak of them. */
+const kindsOf = oncePer(
+  ({ families, groups, connects, product }: Barred): ReadonlySet<FamilyId> => {
+    const kinds = new Set(families)
+    for (const [family, small] of Object.entries(SMALL_WORK) as [FamilyId, FamilyId][])
+      if (families.includes(small)) kinds.add(family)
+    if (groups.length > 0 && !connects?.handsOff) kinds.add('touch')
+    const laid = product !== undefined && groups.some((group) => group !== 'body')
+    if (laid && !BLAND_KINDS.includes(product)) kinds.add('care')
+    return kinds
+  },
+)

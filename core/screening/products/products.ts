@@ -1,11 +1,12 @@
 import { MONTH_DAYS, UNNAMED_ALLERGY, WORD_LETTERS } from '../../catalogue/rules/screening'
-import { INGREDIENTS, ingredientsIn } from '../../catalogue/products/ingredients'
+import { INGREDIENTS, ingredientsIn, type IngredientId } from '../../catalogue/products/ingredients'
 import { strayFamilies } from '../../catalogue/products/families'
 import { BOTTLE_FAMILIES, type BottleFamily } from '../../catalogue/kinds'
 import type { Lot, Product } from '../../catalogue/products/products'
 import type { Answers } from '../asking/answers'
 import { addDays, dayInWords, daysBetween } from '../asking/days'
-import type { Bar, Verdict } from '../verdict/verdict'
+import { oncePer } from '../../once'
+import type { Bar, Named, Verdict } from '../verdict/verdict'
 
 export interface ProductBar {
   rule: string
@@ -20,10 +21,13 @@ export function productBars(product: Product, verdict: Verdict, answers: Answers
   const inside = ingredientsIn(product.inci)
   const out = substanceBars(product, verdict)
   const families = strayFamilies(product)
-  for (const bar of verdict.bars) {
+  const said = new Set(out.map(({ rule }) => rule))
+  // Most bottles hold only what their work is for: no bar speaks of them.
+  for (const bar of families.length === 0 ? [] : verdict.bars) {
     const held = bar.does === 'restricts' ? undefined : heldOf(bar, families)
-    if (held !== undefined && !out.some((own) => own.rule === bar.rule))
-      out.push({ rule: bar.rule, text: `${held}: ${bar.sentence}` })
+    if (held === undefined || said.has(bar.rule)) continue
+    said.add(bar.rule)
+    out.push({ rule: bar.rule, text: `${held}: ${bar.sentence}` })
   }
   const allergy = answers.allergy
   if (
@@ -46,20 +50,41 @@ function substanceBars(
   product: Product,
   { substances }: Pick<Verdict, 'substances'>,
 ): ProductBar[] {
-  const out: ProductBar[] = []
-  const inside = ingredientsIn(product.inci)
-  for (const { word, rule, family } of substances) {
-    const text =
-      family && inside.includes(family)
-        ? `holds ${INGREDIENTS[family].name}`
-        : holds(product, word)
-          ? `holds ${word}`
-          : undefined
-    if (text !== undefined && !out.some((own) => own.rule === rule && own.text === text))
-      out.push({ rule, text })
-  }
-  return out
+  const found = toldOnce(substances).flatMap(({ word, family, rules }) => {
+    const text = saidOf(product, word, family)
+    return text === undefined ? [] : [...rules].map(([rule, place]) => ({ rule, text, place }))
+  })
+  const inTurn = found.toSorted((one, other) => one.place - other.place)
+  // Two words of one family say the same.
+  return [...new Map(inTurn.map(({ rule, text }) => [`${rule} ${text}`, { rule, text }])).values()]
 }
+
+function saidOf(product: Product, word: string, family?: IngredientId): string | undefined {
+  if (family && ingredientsIn(product.inci).includes(family))
+    return `holds ${INGREDIENTS[family].name}`
+  return holds(product, word) ? `holds ${word}` : undefined
+}
+
+/** A word that was told, with the rules that stop it and where each of them stands among all. */
+interface Told extends Pick<Named, 'word' | 'family'> {
+  rules: Map<string, number>
+}
+
+/** Each word once, however many rules stop it: a shelf is read for the words and not for the rules. */
+const toldOnce = oncePer((substances: readonly Named[]): readonly Told[] => {
+  const told = new Map<string, Told>()
+  for (const [place, { word, rule, family }] of substances.entries()) {
+    const key = `${family ?? ''}:${word}`
+    const own = told.get(key) ?? {
+      word,
+      rules: new Map<string, number>(),
+      ...(family === undefined ? {} : { family }),
+    }
+    if (!own.rules.has(rule)) own.rules.set(rule, place)
+    told.set(key, own)
+  }
+  return [...told.values()]
+})
 
 /**
  * Why a dab of a product may not even be tried on this client: it holds what they are known not to
@@ -86,8 +111,9 @@ export function patchTrouble(
 }
 
 /** A word no family knows is matched as it stands. */
-const holds = (product: Product, word: string) =>
-  word.length >= WORD_LETTERS && product.inci.some((i) => i.toLowerCase().includes(word))
+const holds = ({ inci }: Product, word: string) =>
+  word.length >= WORD_LETTERS && inSmallLetters(inci).some((name) => name.includes(word))
+const inSmallLetters = oncePer((inci: readonly string[]) => inci.map((name) => name.toLowerCase()))
 
 /** Why a bottle may not be used today: recalled, out of date, open too long, empty. */
 export function lotBars(lot: Lot, product: Product, today: string): ProductBar[] {

@@ -43,7 +43,7 @@ export interface Bar {
 }
 
 /** An ingredient or family of ingredients that a row stops in products. */
-interface Named {
+export interface Named {
   word: string
   rule: string
   family?: IngredientId
