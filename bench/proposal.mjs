@@ -2,6 +2,7 @@ import { performance } from 'node:perf_hooks'
 import { openHouse } from '../scripts/house.mjs'
 import { bundled } from './bundled.mjs'
 import { FRAME_MS, ms, quantile, times } from './numbers.mjs'
+import { ownerCookie } from './owner.mjs'
 
 const ROUNDS = 40
 
@@ -65,14 +66,9 @@ export default async function proposal() {
   }
 }
 
-async function bundles({ address, accounts }) {
-  const owner = accounts.find((account) => account.role === 'owner')
-  const reply = await fetch(`${address}/api/session`, {
-    method: 'POST',
-    headers: { origin: address, 'content-type': 'application/json' },
-    body: JSON.stringify({ email: owner.email, password: owner.password }),
-  })
-  const cookie = (reply.headers.getSetCookie().at(-1) ?? '').split(';')[0]
+async function bundles(house) {
+  const { address } = house
+  const cookie = await ownerCookie(house)
   const get = async (path) => (await fetch(`${address}${path}`, { headers: { cookie } })).json()
   const { visits } = await get('/api/day')
   return Promise.all(visits.map((visit) => get(`/api/visits/${visit.id}`)))

@@ -1,6 +1,6 @@
 /**
  * Measures and prints; never asserts. `npm run bench`, or `npm run bench planner replan proposal
- * verdict page start test volume room` for some.
+ * verdict page start test volume events room` for some.
  */
 import { say } from '../scripts/say.mjs'
 
@@ -13,6 +13,7 @@ const PARTS = [
   'start',
   'test',
   'volume',
+  'events',
   'room',
 ]
 const asked = process.argv.slice(2)

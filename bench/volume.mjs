@@ -1,6 +1,7 @@
 import { performance } from 'node:perf_hooks'
 import { openHouse } from '../scripts/house.mjs'
 import { quantile, ms, times } from './numbers.mjs'
+import { ownerCookie } from './owner.mjs'
 
 /** A house after years: so many clients, twenty visits each. */
 const SMALL = 1_000
@@ -65,14 +66,9 @@ async function measured(clients) {
   }
 }
 
-async function signedIn({ address, accounts }) {
-  const owner = accounts.find((account) => account.role === 'owner')
-  const reply = await fetch(`${address}/api/session`, {
-    method: 'POST',
-    headers: { origin: address, 'content-type': 'application/json' },
-    body: JSON.stringify({ email: owner.email, password: owner.password }),
-  })
-  const cookie = (reply.headers.getSetCookie().at(-1) ?? '').split(';')[0]
+async function signedIn(house) {
+  const { address } = house
+  const cookie = await ownerCookie(house)
   return async (path) => {
     const answer = await fetch(`${address}${path}`, { headers: { cookie } })
     if (!answer.ok) throw new Error(`${path}: ${answer.status} ${await answer.text()}`)

@@ -50,6 +50,8 @@ export const placesQuery = z.strictObject({
   most: z.coerce.number().int().min(1).max(OFFERED_LONGEST).default(OFFERED_USUAL),
   staffId: id.optional(),
   roomId: id.optional(),
+  /** The room that is offered where it is free; any other where it is not. */
+  wishedRoomId: id.optional(),
   /** Whom it is for: nobody is in two rooms at once. */
   clientId: id.optional(),
   /** The visit that is moved: it does not stand in its own way. */

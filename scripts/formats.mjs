@@ -1,6 +1,7 @@
 /**
  * Writes what of the documents follows from the code: the published JSON Schemas of the open formats,
- * the pages of all rows, all routes, all tables and all words. `--check` only says whether they are current.
+ * the pages of all rows, all routes, all tables and all words. `--check` only says whether they are current;
+ * `--imports=FILE` takes what the import checker has found already.
  */
 import { existsSync, readFileSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
@@ -41,7 +42,9 @@ const files = [
   ['data-model.md', await laidOut(dataModelPage(await load('db/schema/index.ts'), tables))],
 ]
 const architecture = readFileSync(join(ROOT, 'docs', 'architecture.md'), 'utf8')
-files.push(['architecture.md', await laidOut(await withDrawing(architecture))])
+const IMPORTS = '--imports='
+const imports = process.argv.find((given) => given.startsWith(IMPORTS))?.slice(IMPORTS.length)
+files.push(['architecture.md', await laidOut(await withDrawing(architecture, imports))])
 let stale = 0
 for (const [file, text] of files) {
   const path = join(ROOT, 'docs', file)

@@ -46,20 +46,16 @@ export const lint = async (tally) => {
 }
 /** All of it at once, so that no file is looked through for each of those that use it. */
 export const types = (tally) => gate(tally, 'Types', bin('vue-tsc'), ['-p', 'tsconfig.whole.json'])
+/** The sources are read once for both: for whether imports run downhill, and for the drawing of them. */
 export const imports = async (tally) => {
-  await gate(tally, 'Imports run downhill', bin('depcruise'), [
-    '--config',
-    '.dependency-cruiser.cjs',
-    'core',
-    'contracts',
-    'db',
-    'server',
-    'app',
-    'devices',
-    'bench',
-    'tests',
+  const read = join(OUT, 'imports.json')
+  await gate(tally, 'Imports are read', bin('depcruise'), [
+    ...['--config', '.dependency-cruiser.cjs', '--output-type', 'json', '--output-to', read],
+    ...['core', 'contracts', 'db', 'server', 'app', 'devices', 'bench', 'tests'],
   ])
-  const formats = [join(ROOT, 'scripts/formats.mjs'), '--check']
+  const told = ['--output-type', 'err-long', '--exit-code', read]
+  await gate(tally, 'Imports run downhill', bin('depcruise-fmt'), told)
+  const formats = [join(ROOT, 'scripts/formats.mjs'), '--check', `--imports=${read}`]
   await gate(tally, 'What the documents say follows from the code', process.execPath, formats)
 }
 

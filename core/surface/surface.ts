@@ -71,13 +71,18 @@ export function ageRegion(surface: RegionSurface, ticks: number): RegionSurface 
   const dampAge = keeps ? surface.dampAge : Math.min(DRY_TICKS, surface.dampAge + ticks)
   const warmAge = surface.warmth === 'warm' ? surface.warmAge + ticks : 0
   const warm = surface.warmth === 'warm' && warmAge < WARM_TICKS
+  const { soil, film, skin, layer, redness } = surface
   return {
-    ...surface,
+    soil,
+    moisture: dampAge >= DRY_TICKS ? 'dry' : surface.moisture,
+    film,
+    warmth: surface.warmth === 'warm' && !warm ? 'neutral' : surface.warmth,
+    skin,
+    layer,
     settling: Math.max(0, surface.settling - ticks),
     dampAge: dampAge >= DRY_TICKS ? 0 : dampAge,
-    moisture: dampAge >= DRY_TICKS ? 'dry' : surface.moisture,
-    warmth: surface.warmth === 'warm' && !warm ? 'neutral' : surface.warmth,
     warmAge: warm ? warmAge : 0,
+    redness,
   }
 }
 

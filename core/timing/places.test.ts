@@ -1,7 +1,7 @@
 import { PLACE_STEP } from '../catalogue/rules/visit'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { openOn, placesFor, shutBecause, WHOLE_DAY, type Stretch } from './places'
+import { freeRoom, openOn, placesFor, shutBecause, WHOLE_DAY, type Stretch } from './places'
 
 const DAY_MINUTES = 24 * 60
 const stretch = fc
@@ -37,13 +37,14 @@ describe('free places', () => {
         const wanted: number[] = []
         for (let start = 0; start < DAY_MINUTES; start += PLACE_STEP)
           if (fits(start)) wanted.push(start)
+        const house = openOn(
+          { openings: day.house.map((own) => ({ ...own, weekday: 1 })), absences: [] },
+          '2026-11-30',
+          1,
+        )
         const found = placesFor(minutes, {
           ...day,
-          house: openOn(
-            { openings: day.house.map((own) => ({ ...own, weekday: 1 })), absences: [] },
-            '2026-11-30',
-            1,
-          ),
+          room: freeRoom(house, day.inRoom, day.cleaningMinutes),
           person: openOn(
             { openings: day.person.map((own) => ({ ...own, weekday: 1 })), absences: [] },
             '2026-11-30',
@@ -73,8 +74,9 @@ describe('hours', () => {
     expect(shutBecause({ absences }, '2026-12-27')).toBeUndefined()
   })
   it('keep the break: an hour does not lie across it', () => {
-    const day = { person: [WHOLE_DAY], inRoom: [], ofPerson: [], cleaningMinutes: 10 }
-    const starts = placesFor(60, { ...day, house: openOn({ openings, absences }, '2026-11-30', 1) })
+    const day = { person: [WHOLE_DAY], ofPerson: [] }
+    const house = openOn({ openings, absences }, '2026-11-30', 1)
+    const starts = placesFor(60, { ...day, room: freeRoom(house, [], 10) })
     expect(starts).toContain(720)
     expect(starts).not.toContain(735)
     expect(starts).toContain(840)

@@ -84,28 +84,36 @@ export function without(some: readonly Stretch[], taken: readonly Stretch[]): St
   return left
 }
 
+/**
+ * When of a day a room is free: it is wanted for a visit and for cleaning after it, and is cleaned after
+ * those before.
+ * @param open when the house is open
+ * @param visits those in this room
+ */
+export const freeRoom = (
+  open: readonly Stretch[],
+  visits: readonly Stretch[],
+  cleaningMinutes: number,
+): Stretch[] =>
+  without(
+    open,
+    visits.map(({ from, to }) => ({ from: from - cleaningMinutes, to: to + cleaningMinutes })),
+  )
+
 /** One day as places are sought in it. */
 interface DayAsked {
-  /** Hours of the house and of the person, each as it is open that day. */
-  house: readonly Stretch[]
+  /** When the room is free, and when the person is there. */
+  room: readonly Stretch[]
   person: readonly Stretch[]
-  /** Visits in the room and of the person; a room is cleaned after each. */
-  inRoom: readonly Stretch[]
+  /** Visits of the person. */
   ofPerson: readonly Stretch[]
-  cleaningMinutes: number
   /** Nothing before this minute: the day may have begun. */
   notBefore?: number
 }
 
 /** When a visit of so many minutes can begin, on the quarter hours, each minute of the day. */
 export function placesFor(minutes: number, day: DayAsked): number[] {
-  const { cleaningMinutes: cleaning } = day
-  // The room is wanted for the visit and for cleaning after it, and is cleaned after those before.
-  const room = without(
-    inBoth(day.house, day.person),
-    day.inRoom.map(({ from, to }) => ({ from: from - cleaning, to: to + cleaning })),
-  )
-  const free = without(room, day.ofPerson)
+  const free = without(inBoth(day.room, day.person), day.ofPerson)
   const earliest = Math.max(0, day.notBefore ?? 0)
   return free.flatMap(({ from, to }) => {
     const first = Math.ceil(Math.max(from, earliest) / PLACE_STEP) * PLACE_STEP

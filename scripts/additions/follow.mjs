@@ -31,7 +31,8 @@ export function blocksOf(page) {
   return [...page.matchAll(BLOCK)].map(([, how, file, after, text]) => ({ how, file, after, text }))
 }
 
-function copyTree(name) {
+/** @param tests which tests are looked through with the rest; all of them where none are named */
+function copyTree(name, tests) {
   const copy = join(COPIES, name)
   rmSync(copy, { recursive: true, force: true })
   const listed = spawnSync('git', ['ls-files', '-co', '--exclude-standard'], {
@@ -51,6 +52,7 @@ function copyTree(name) {
       extends: './.nuxt/tsconfig.shared.json',
       compilerOptions: { noEmit: true, types: ['node'], typeRoots: ['./node_modules/@types'] },
       include: ['core/**/*.ts', 'contracts/**/*.ts'],
+      ...(tests ? { exclude: ['**/*.test.ts'], files: tests } : {}),
     }),
   )
   return copy
@@ -92,10 +94,12 @@ const VITEST = ['node_modules/vitest/vitest.mjs', 'run', '--project', 'core']
  */
 export async function compileAll() {
   const read = pages().map(readPage)
-  const copy = copyTree('all')
+  const tests = read.map(({ test }) => test)
+  // The other tests are looked through where they stand: nothing of theirs is another here.
+  const copy = copyTree('all', tests)
   for (const { blocks } of read) for (const block of blocks) add(copy, block)
   await step(copy, 'types', TYPES)
-  await step(copy, 'their own tests', [...VITEST, ...read.map(({ test }) => test)])
+  await step(copy, 'their own tests', [...VITEST, ...tests])
   rmSync(copy, { recursive: true, force: true })
 }
 

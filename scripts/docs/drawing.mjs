@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { ROOT, run } from '../say.mjs'
 
@@ -16,12 +17,17 @@ function roomOf(file) {
   return `${place}/${room}`
 }
 
-/** Who imports whom, room by room, as the import checker reads the sources. */
-async function arrows() {
+/** What the import checker finds in the sources, as its JSON. */
+async function cruised() {
   const checker = join(ROOT, 'node_modules/dependency-cruiser/bin/dependency-cruise.mjs')
   const config = ['--config', '.dependency-cruiser.cjs', '--output-type', 'json']
   const { output } = await run(process.execPath, [checker, ...config, ...PLACES])
-  const { modules } = JSON.parse(output.slice(output.indexOf('{')))
+  return output.slice(output.indexOf('{'))
+}
+
+/** Who imports whom, room by room, as the import checker reads the sources or has read them already. */
+async function arrows(readAlready) {
+  const { modules } = JSON.parse(readAlready ? readFileSync(readAlready, 'utf8') : await cruised())
   const below = new Map()
   for (const { source, dependencies } of modules) {
     const room = roomOf(source)
@@ -65,14 +71,15 @@ const label = (room) => room.replace(/^core\/(planning\/)?/, '')
 /**
  * Puts the drawing of the rooms between its two marks.
  * @param page the page of the architecture, as Markdown
+ * @param readAlready file with what the import checker found, where it has run already
  * @throws Error where the marks are missing
  */
-export async function withDrawing(page) {
+export async function withDrawing(page, readAlready) {
   const from = page.indexOf(BEGIN)
   const to = page.indexOf(END)
   if (from < 0 || to < from)
     throw new Error('docs/architecture.md has lost the marks of its drawing')
-  const below = await arrows()
+  const below = await arrows(readAlready)
   const inside = (prefix) => [...below.keys()].filter((room) => room.startsWith(prefix)).sort()
   const boxes = (rooms) => rooms.map((room) => `${id(room)}["${label(room)}"]`)
   const planning = inside('core/planning/')

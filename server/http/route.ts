@@ -16,7 +16,7 @@ import { writeAudit } from '../services/access'
 import { audited, type Subject } from '../services/auditing'
 import { log } from '../services/log'
 import { lacksFactor } from '../services/session/secondFactor'
-import { currentStaff, type Staff } from '../services/session/session'
+import { asksOwners, currentStaff, type Staff } from '../services/session/session'
 import { readBody, refuseUnwritable } from './body'
 import { asAgreed } from './reply'
 
@@ -102,7 +102,7 @@ async function whoCame(
 ): Promise<Staff | undefined> {
   if (who === 'anyone') return undefined
   const me = await inTime(currentStaff(event, who === 'locked'))
-  if (who === 'staff' && (await lacksFactor(me)))
+  if (who === 'staff' && lacksFactor(me, asksOwners(event)))
     throw forbidden('Owners need a second factor here: set it up under You.')
   if (who === 'staff' && !desk && !treats(me.role))
     throw forbidden('The desk books visits. Ask a therapist for this.')

@@ -1,10 +1,11 @@
-import { and, eq, exists, gt, or } from 'drizzle-orm'
+import { and, eq, exists, gt, or, sql } from 'drizzle-orm'
 import { audit, clients, staff, visits } from '#db/schema'
 import type { AuditAction } from '#contracts/auditActions'
+import { oncePer } from '#core/once'
 import { treats } from '#core/visit/roles'
 import { forbidden, notFound, ProblemError } from '../problem/problem'
 import { subjectNow } from './auditing'
-import { database } from './database'
+import { database, type Database } from './database'
 import type { Staff } from './session/session'
 
 export type Visit = typeof visits.$inferSelect
@@ -112,6 +113,16 @@ export async function visitRights(me: Staff, visit: Visit): Promise<Record<Visit
   }
 }
 
+/** Asked on every request that is about a visit: put together once. */
+const withErasing = oncePer((db: Database) =>
+  db
+    .select({ visit: visits, erasedAt: clients.erasedAt })
+    .from(visits)
+    .innerJoin(clients, eq(clients.id, visits.clientId))
+    .where(eq(visits.id, sql.placeholder('id')))
+    .prepare('a visit'),
+)
+
 /** The visit, if this person has that right on it; refusals leave an audit line. */
 export async function visitFor(
   me: Staff,
@@ -119,11 +130,7 @@ export async function visitFor(
   right: VisitRight,
   action?: AuditAction,
 ): Promise<Visit> {
-  const [found] = await database()
-    .select({ visit: visits, erasedAt: clients.erasedAt })
-    .from(visits)
-    .innerJoin(clients, eq(clients.id, visits.clientId))
-    .where(eq(visits.id, visitId))
+  const [found] = await withErasing(database()).execute({ id: visitId })
   if (!found) throw notFound()
   const { visit, erasedAt } = found
   // One gate for everything that hangs on a client: nothing of the erased is read or taken in.

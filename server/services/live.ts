@@ -1,4 +1,5 @@
 import { sqlClient } from './database'
+import { heardIn, type Heard } from './visits/heard'
 
 /**
  * One listener a server; whoever watches a visit is called when a tap of it is committed, on this
@@ -7,11 +8,19 @@ import { sqlClient } from './database'
 interface Watcher {
   /** The tablet, by the name it was given and who is signed in on it. */
   name: string
-  taps: () => void
+  /** @param heard what is heard now, read once for all who watch */
+  taps: (heard: () => Promise<Heard>) => void
   /** Other tablets came or went. */
   others: () => void
 }
 const watchers = new Map<string, Set<Watcher>>()
+
+/** Tells all who watch a visit; what is new is read once, by the first of them who may hear it. */
+function tellTaps(visitId: string, set: ReadonlySet<Watcher>) {
+  let reading: Promise<Heard> | undefined
+  const heard = () => (reading ??= heardIn({ id: visitId }))
+  for (const { taps } of set) taps(heard)
+}
 let listening: Promise<unknown> | undefined
 
 function listen() {
@@ -19,10 +28,10 @@ function listen() {
     .listen(
       'visit',
       (visitId) => {
-        for (const { taps } of watchers.get(visitId) ?? []) taps()
+        tellTaps(visitId, watchers.get(visitId) ?? new Set())
       },
       () => {
-        for (const set of watchers.values()) for (const { taps } of set) taps()
+        for (const [visitId, set] of watchers) tellTaps(visitId, set)
       },
     )
     .catch(() => {

@@ -1,10 +1,17 @@
+import { oncePer } from '#core/once'
 import { practice } from '#db/schema'
 import { notFound } from '../problem/problem'
-import { database } from './database'
+import { database, type Database, type Transaction } from './database'
 
-/** The house: its one row. */
-export async function thePractice() {
-  const [house] = await database().select().from(practice)
+/** Asked by most requests: put together once. */
+const itsRow = oncePer((db: Database) => db.select().from(practice).prepare('the practice'))
+
+/**
+ * The house: its one row.
+ * @param tx the transaction, inside one
+ */
+export async function thePractice(tx?: Transaction) {
+  const [house] = await (tx ? tx.select().from(practice) : itsRow(database()).execute())
   if (!house) throw notFound()
   return house
 }

@@ -115,18 +115,40 @@ describe('hours, closures and leave', () => {
     expect((await add(owner, at('09:00', his))).text).toContain('does not work then')
     expect((await add(owner, at('09:00'))).status).toBe(200)
     const asked = `from=${day}&days=1&minutes=60`
-    const places = (await owner(`/api/places?${asked}`)).body as Place[]
+    const places = async (more: string) =>
+      (await owner(`/api/places?${asked}&${more}`)).body as Place[]
     const clock = new Intl.DateTimeFormat('en-GB', {
       timeStyle: 'short',
       timeZone: (await dayOf(owner, day)).timeZone,
     })
-    const of = (staffId: string, roomId: string) =>
-      places
-        .filter((place) => place.staffId === staffId && place.roomId === roomId)
-        .map(({ startsAt }) => clock.format(startsAt))
-    expect(of(STAFF.owner, ROOM)[0]).toBe('10:15')
-    expect(of(STAFF.owner, ROOM).at(-1)).toBe('12:00')
-    expect(of(STAFF.therapist, demoId('room-stove'))[0]).toBe('11:00')
+    const of = async (staffId: string, roomId: string) =>
+      (await places(`staffId=${staffId}&roomId=${roomId}`)).map(({ startsAt }) =>
+        clock.format(startsAt),
+      )
+    expect((await of(STAFF.owner, ROOM))[0]).toBe('10:15')
+    expect((await of(STAFF.owner, ROOM)).at(-1)).toBe('12:00')
+    expect((await of(STAFF.therapist, demoId('room-stove')))[0]).toBe('11:00')
+    // One of the rooms that are free then: the one that is wished for, and another where it is taken.
+    const rooms = async (wished: string) =>
+      (await places(`staffId=${STAFF.trainee}&wishedRoomId=${wished}`)).map(
+        ({ startsAt, roomId }) => `${clock.format(startsAt)} ${roomId === wished}`,
+      )
+    const wished = await rooms(ROOM)
+    expect(new Set(wished).size).toBe(wished.length)
+    expect(wished.filter((own) => own.startsWith('09:'))).toEqual(
+      ['09:00', '09:15', '09:30', '09:45'].map((own) => `${own} false`),
+    )
+    expect(wished).toContain('10:15 true')
+    // What is booked on a later day takes no place of this one.
+    const later = aTuesday()
+    const eleven = DateTime.fromISO(`${later}T11:00`, { zone }).toUTC().toISO()
+    expect((await add(owner, wanted(later, '', { startsAt: eleven }))).status).toBe(200)
+    const both = `from=${day}&days=8&minutes=60&most=2000&staffId=${STAFF.owner}&roomId=${ROOM}`
+    const twoTuesdays = (await owner(`/api/places?${both}`)).body as Place[]
+    const on = (own: string) =>
+      twoTuesdays.filter((place) => place.day === own).map((place) => clock.format(place.startsAt))
+    expect(on(day)).toContain('11:00')
+    expect(on(later)).not.toContain('11:00')
     // Nobody is in two rooms at once: for this client the hour of their own visit is no place.
     const mine = wanted(day, '09:00').clientId
     const firstOf = async (more: string) => {

@@ -27,7 +27,7 @@ const places = ref<Place[]>([])
 const trouble = ref('')
 const asked = ref(false)
 const words = (place: Place) => `${clock(place.startsAt, props.zone)} ${place.room}`
-/** Each moment once, so that a day is seen whole in a house of many rooms. */
+/** Each moment once, so that a day is seen whole in a house of many hands. */
 const moments = computed(() => {
   const own = new Map<number, Place>()
   for (const place of places.value)
@@ -47,13 +47,14 @@ const byDay = computed(() => {
   return [...days].map(([day, own]) => ({ day, words: isoDayWords(day), places: own }))
 })
 watchDebounced(
-  () => [props.from, props.minutes, props.staffId, props.clientId] as const,
-  async ([from, minutes, staffId, clientId]) => {
+  () => [props.from, props.minutes, props.staffId, props.clientId, props.roomId] as const,
+  async ([from, minutes, staffId, clientId, roomId]) => {
     trouble.value = ''
     if (!/^\d{4}-\d{2}-\d{2}$/.test(from) || !isVisitLength(minutes)) return
     const query = new URLSearchParams({ from, minutes: String(minutes) })
     if (staffId) query.set('staffId', staffId)
     if (clientId) query.set('clientId', clientId)
+    if (roomId) query.set('wishedRoomId', roomId)
     if (props.visitId) query.set('visitId', props.visitId)
     try {
       places.value = await api<Place[]>(`/api/places?${query}`)

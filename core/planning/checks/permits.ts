@@ -1,6 +1,7 @@
 import { howMany } from '../../words'
 import type { FamilyId } from '../../catalogue/kinds'
 import { familiesInPairs } from '../../catalogue/products/families'
+import { productIn } from '../../catalogue/products/products'
 import { PAIRS, type Pair } from '../../catalogue/rules/pairs'
 import type { PlanStep } from '../../catalogue/techniques/step'
 import { techniqueOf } from '../../catalogue/techniques/ownWay'
@@ -168,14 +169,11 @@ export function pairFindings(
   { input, steps, rules }: Checking,
   pairs: readonly Pair[] = PAIRS,
 ): PlanFinding[] {
-  const bottleOf = ({ productId }: PlanStep): readonly FamilyId[] => {
-    const item = input.shelf.find((own) => own.product.id === productId)
-    return item ? familiesInPairs(item.product) : []
-  }
-  const of = (family: Pair['a']) =>
-    steps.filter(
-      (step) => techniqueOf(step).families.includes(family) || bottleOf(step).includes(family),
-    )
+  const kinds = steps.map((step): readonly FamilyId[] => {
+    const bottle = productIn(input.shelf, step.productId)
+    return [...techniqueOf(step).families, ...(bottle ? familiesInPairs(bottle) : [])]
+  })
+  const of = (family: Pair['a']) => steps.filter((_, i) => kinds[i]?.includes(family))
   return pairs.flatMap((pair) => {
     if (pairWaived(pair, input)) return []
     const one = of(pair.a)[0]

@@ -49,15 +49,44 @@ const restedOn = (resting: readonly Resting[], { key }: PlanStep, region: Region
 }
 
 /** By region what the half has that has more. */
-export const fuller = (
+export function fuller(
   halves: Readonly<Record<Side, Readonly<Partial<Record<RegionId, number>>>>>,
-): Record<RegionId, number> =>
-  Object.fromEntries(
-    REGION_IDS.map((region) => [
+): Record<RegionId, number> {
+  const out = {} as Record<RegionId, number>
+  for (const region of REGION_IDS)
+    out[region] = Math.max(...SIDE_IDS.map((side) => halves[side][region] ?? 0))
+  return out
+}
+
+const NOTHING_POURED = Object.fromEntries(REGION_IDS.map((region) => [region, 0])) as Readonly<
+  Record<RegionId, number>
+>
+/** What one step pours into each basin. */
+function loadsOf(
+  step: PlanStep,
+  input: PlanInput,
+  before: Surface,
+  resting: readonly Resting[],
+): Readonly<Record<RegionId, number>> {
+  const technique = techniqueOf(step)
+  const strength = strengthIn(input, step)
+  if (!technique.load && strength.bottleRate === 0) return NOTHING_POURED
+  const out: Record<RegionId, number> = { ...NOTHING_POURED }
+  for (const region of step.regions)
+    out[region] = loadOn(
       region,
-      Math.max(...SIDE_IDS.map((side) => halves[side][region] ?? 0)),
-    ]),
-  ) as Record<RegionId, number>
+      technique,
+      {
+        handsMinutes: step.minutes,
+        dwellMinutes: restedOn(resting, step, region),
+        passes: step.passes ?? 0,
+        ...strength,
+        setting: step.setting ?? technique.setting?.start ?? 0,
+      },
+      heatOf(before[region].warmth),
+    )
+  return out
+}
 
 /** A plan followed step by step: what lies on each region, when, and what each step pours. */
 export function trace(input: PlanInput, steps: readonly PlanStep[]): Trace {
@@ -73,38 +102,21 @@ export function trace(input: PlanInput, steps: readonly PlanStep[]): Trace {
   const poured: Record<Side, Partial<Record<RegionId, number>>> = { L: {}, R: {} }
   const states: StepState[] = []
   let face = faceOf(start)
+  let asked: StepState['asked'] = NOTHING_POURED
   for (const step of steps) {
     const technique = techniqueOf(step)
     const before = seenBy(face, step)
-    const strength = strengthIn(input, step)
-    const loads = Object.fromEntries(
-      REGION_IDS.map((region) => [
-        region,
-        !step.regions.includes(region)
-          ? 0
-          : loadOn(
-              region,
-              technique,
-              {
-                handsMinutes: step.minutes,
-                dwellMinutes: restedOn(times.resting, step, region),
-                passes: step.passes ?? 0,
-                ...strength,
-                setting: step.setting ?? technique.setting?.start ?? 0,
-              },
-              heatOf(before[region].warmth),
-            ),
-      ]),
-    ) as Record<RegionId, number>
-    for (const region of REGION_IDS)
+    const loads = loadsOf(step, input, before, times.resting)
+    for (const region of REGION_IDS.filter((own) => loads[own] > 0))
       for (const side of sidesOn(step, region)) {
         filled[side][region] += loads[region]
         poured[side][region] = (poured[side][region] ?? 0) + loads[region]
       }
+    if (loads !== NOTHING_POURED) asked = fuller(poured)
     const lacking = lackingOn(face, technique, step)
     const unmet = unmetNeeds(lacking, technique, step.regions)
     face = workOn(face, technique, step, toTicks(step.minutes))
-    states.push({ before, lacking, after: seenBy(face, step), unmet, loads, asked: fuller(poured) })
+    states.push({ before, lacking, after: seenBy(face, step), unmet, loads, asked })
   }
   // Half of a zone bears what is asked of that half.
   const totals = fuller(filled)

@@ -32,9 +32,9 @@ export async function coursePlaces(
   const out: Place[] = []
   let earliest = from
   while (out.length < count) {
-    const { minutes, staffId, clientId } = visit
+    const { minutes, staffId, clientId, roomId: wishedRoomId } = visit
     const free = await freePlaces({
-      ...{ from: earliest, days: WEEK_DAYS, minutes, staffId, clientId },
+      ...{ from: earliest, days: WEEK_DAYS, minutes, staffId, clientId, wishedRoomId },
       most: OFFERED_LONGEST,
     })
     const own = free.filter(({ roomId }) => roomId === visit.roomId)

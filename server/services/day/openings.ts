@@ -41,14 +41,20 @@ export const takenBetween = (from: Date, to: Date): Promise<Taken[]> =>
       ),
     )
 
-/** When of a day a visit lies, minutes from its midnight. */
-export const stretchOf = (
+/** The day of a moment and its minute from midnight, by the clock of the house. */
+export const clockOf = (zone: string, at: Date): { day: string; minute: number } => ({
+  day: dayIn(zone, at),
+  minute: minuteIn(zone, at),
+})
+
+/** When of a day a visit that begins then or the day before lies, minutes from its midnight. */
+export function stretchOf(
   zone: string,
   day: string,
   { startsAt, minutes }: Pick<Taken, 'startsAt' | 'minutes'>,
-): Stretch => {
-  const from =
-    dayIn(zone, startsAt) < day ? minuteIn(zone, startsAt) - DAY_MINUTES : minuteIn(zone, startsAt)
+): Stretch {
+  const begins = clockOf(zone, startsAt)
+  const from = begins.day < day ? begins.minute - DAY_MINUTES : begins.minute
   return { from, to: from + minutes }
 }
 

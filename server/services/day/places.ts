@@ -5,7 +5,7 @@ import { and, asc, eq, ne } from 'drizzle-orm'
 import type { z } from 'zod'
 import type { placesQuery } from '#contracts/hours'
 import { addDays } from '#core/screening/asking/days'
-import { placesFor } from '#core/timing/places'
+import { DAY_MINUTES, freeRoom, placesFor } from '#core/timing/places'
 import { clashesOf, inUseFor, type DeviceTime } from '#core/timing/sharedDevices'
 import { devices, rooms, staff } from '#db/schema'
 import { database } from '../database'
@@ -13,7 +13,7 @@ import { dayBounds, dayIn, minuteIn, momentAt, weekdayOf } from '../dates'
 import { openThatDay, readHours, shutThatDay } from '../house/hours'
 import { thePractice } from '../practice'
 import { usesBetween, wantedBy } from './deviceUse'
-import { offeredOn, stretchOf, takenBetween, type Taken } from './openings'
+import { clockOf, offeredOn, takenBetween, type Taken } from './openings'
 
 type Asked = z.infer<typeof placesQuery>
 
@@ -26,13 +26,13 @@ interface Search {
   hours: HoursPage
   rooms: readonly (typeof rooms.$inferSelect)[]
   people: readonly (typeof staff.$inferSelect)[]
-  /** Visits that stand in the way. */
-  others: readonly Taken[]
+  /** Visits that stand in the way, each with its day and minute by the clock of the house. */
+  others: readonly (Taken & { day: string; minute: number })[]
   /** Whether the moved visit's own plan has its devices in a room from a moment on. */
   hasDevices: (roomId: string, startsAt: number) => boolean
 }
 
-/** The free places for a length: by day, then hour; with whom and where is free then. */
+/** The free places for a length: by day, then hour; with whom that is free then, and where. */
 export async function freePlaces(query: Asked): Promise<Place[]> {
   const { timeZone, cleaningMinutes } = await thePractice()
   const bounds = {
@@ -54,7 +54,9 @@ export async function freePlaces(query: Asked): Promise<Place[]> {
     ...{ query, timeZone, cleaningMinutes, hours, people, hasDevices },
     today: dayIn(timeZone, Date.now()),
     rooms: roomRows,
-    others: taken.filter(({ id }) => id !== query.visitId),
+    others: taken
+      .filter(({ id }) => id !== query.visitId)
+      .map((own) => ({ ...own, ...clockOf(timeZone, own.startsAt) })),
   }
   const out: Place[] = []
   for (let at = 0; at < query.days && out.length < query.most; at++)
@@ -62,33 +64,56 @@ export async function freePlaces(query: Asked): Promise<Place[]> {
   return out
 }
 
-/** The free places of one day, the earliest first. */
+/** The free places of one day, the earliest first; of the rooms that are free then, one. */
 function placesOn(day: string, search: Search): Place[] {
-  const { query, timeZone, cleaningMinutes, today, hours } = search
+  const { query, timeZone, today, people } = search
   if (day < today) return []
-  const house = offeredOn(hours, day)
-  const on = search.others.map((own) => ({ ...own, ...stretchOf(timeZone, day, own) }))
+  const on = takenOn(day, search)
+  const rooms = freeRooms(day, on, search)
   // The clock on the wall is asked once for each minute, not once for each room and person.
   const momentOf = once((minute: number) => momentAt(timeZone, day, minute).getTime())
-  const found: Place[] = []
-  for (const person of search.people.filter(({ id }) => id === (query.staffId ?? id)))
-    for (const room of search.rooms.filter(({ id }) => id === (query.roomId ?? id)))
+  const notBefore = day === today ? minuteIn(timeZone, Date.now()) : 0
+  const found = new Map<string, Place>()
+  for (const person of people.filter(({ id }) => id === (query.staffId ?? id))) {
+    const open = openThatDay(search.hours, person.id, day)
+    const ofPerson = on.filter(
+      ({ staffId, clientId }) => staffId === person.id || clientId === query.clientId,
+    )
+    for (const { room, free } of rooms)
       for (const minute of placesFor(query.minutes, {
-        house,
-        person: openThatDay(hours, person.id, day),
-        inRoom: on.filter(({ roomId }) => roomId === room.id),
-        ofPerson: on.filter(
-          ({ staffId, clientId }) => staffId === person.id || clientId === query.clientId,
-        ),
-        cleaningMinutes,
-        ...(day === today ? { notBefore: minuteIn(timeZone, Date.now()) } : {}),
+        room: free,
+        person: open,
+        ofPerson,
+        notBefore,
       })) {
+        const key = `${person.id} ${minute}`
         const startsAt = momentOf(minute)
-        if (!search.hasDevices(room.id, startsAt)) continue
+        if (found.has(key) || !search.hasDevices(room.id, startsAt)) continue
         const who = { staffId: person.id, staff: person.name }
-        found.push({ startsAt, day, ...who, roomId: room.id, room: room.name })
+        found.set(key, { startsAt, day, ...who, roomId: room.id, room: room.name })
       }
-  return found.sort((one, other) => one.startsAt - other.startsAt)
+  }
+  return [...found.values()].sort((one, other) => one.startsAt - other.startsAt)
+}
+
+/** The visits that lie in a day, with when of it they do. */
+const takenOn = (day: string, { others }: Search) =>
+  others.flatMap((own) => {
+    if (own.day !== day && own.day !== addDays(day, -1)) return []
+    const from = own.day === day ? own.minute : own.minute - DAY_MINUTES
+    return [{ ...own, from, to: from + own.minutes }]
+  })
+
+/** When each room is free, the one that is wished for first. */
+function freeRooms(day: string, on: ReturnType<typeof takenOn>, search: Search) {
+  const { query, hours, cleaningMinutes } = search
+  const house = offeredOn(hours, day)
+  const asked = search.rooms.filter(({ id }) => id === (query.roomId ?? id))
+  const isWished = ({ id }: { id: string }) => id === query.wishedRoomId
+  return [...asked.filter(isWished), ...asked.filter((room) => !isWished(room))].map((room) => {
+    const visits = on.filter(({ roomId }) => roomId === room.id)
+    return { room, free: freeRoom(house, visits, cleaningMinutes) }
+  })
 }
 
 /** Where and when the plan of a visit that is moved has all its devices; one without a plan always has. */

@@ -54,11 +54,12 @@ const totpOf = (secret: Buffer, me: Pick<Staff, 'email'>, issuer: string) =>
 export const hasFactor = (me: Pick<Staff, 'totpSecret' | 'totpStep'>): boolean =>
   me.totpSecret !== null && me.totpStep !== PENDING
 
-/** Owners of a house that asks for it, who have none: they may do nothing but set one up. */
-export async function lacksFactor(me: Staff): Promise<boolean> {
-  if (me.role !== 'owner' || hasFactor(me)) return false
-  return (await thePractice()).ownersSecondFactor
-}
+/**
+ * Owners of a house that asks for it, who have none: they may do nothing but set one up.
+ * @param asked whether this house asks for it
+ */
+export const lacksFactor = (me: Staff, asked: boolean): boolean =>
+  asked && me.role === 'owner' && !hasFactor(me)
 
 /** A fresh secret, shown once: it counts when a code of it was given. */
 export async function beginFactor(me: Staff, password: string): Promise<{ uri: string }> {

@@ -1,10 +1,11 @@
 import { randomUUID } from 'node:crypto'
-import { and, eq, isNull, lt, ne } from 'drizzle-orm'
-import { useSession, type H3Event } from 'h3'
+import { and, eq, isNull, lt, ne, sql } from 'drizzle-orm'
+import { getCookie, useSession, type H3Event } from 'h3'
+import { oncePer } from '#core/once'
 import type { Me } from '#core/visit/bundle'
-import { sessions, staff } from '#db/schema'
+import { practice, sessions, staff } from '#db/schema'
 import { ProblemError } from '../../problem/problem'
-import { database, type Transaction } from '../database'
+import { database, type Database, type Transaction } from '../database'
 
 export type Staff = typeof staff.$inferSelect
 /** The cookie names the row and nothing else: what ends or locks a session is done in the row. */
@@ -20,9 +21,10 @@ const ABSOLUTE_MS = 12 * 3_600_000
 /** How long an ended session is kept in the table. */
 const KEPT_MS = 30 * 24 * 3_600_000
 
+const COOKIE = '__Host-oak'
 const sealed = (event: H3Event) =>
   useSession<Sealed>(event, {
-    name: '__Host-oak',
+    name: COOKIE,
     password: useRuntimeConfig().sessionPassword,
     maxAge: ABSOLUTE_MS / SECOND_MS,
     cookie: { httpOnly: true, secure: true, sameSite: 'strict', path: '/' },
@@ -30,10 +32,26 @@ const sealed = (event: H3Event) =>
   })
 const signedOut = (detail: string) => new ProblemError(401, 'Sign in', detail)
 
+/** Cookies that were opened before, each with the row it names: whether that holds is asked each time. */
+const openedBefore = new Map<string, string>()
+const MOST_OPENED = 5000
+async function rowNamed(event: H3Event): Promise<string | undefined> {
+  const cookie = getCookie(event, COOKIE) ?? ''
+  const known = openedBefore.get(cookie)
+  if (known !== undefined) return known
+  const { id } = (await sealed(event)).data
+  if (id === undefined) return undefined
+  if (openedBefore.size >= MOST_OPENED) openedBefore.clear()
+  openedBefore.set(cookie, id)
+  return id
+}
+
 /** A session as it stands in the table, with whom it is of. */
 interface Standing {
   me: Staff
   session: typeof sessions.$inferSelect
+  /** Whether this house asks a second factor of its owners. */
+  ownersSecondFactor: boolean
 }
 
 /**
@@ -54,14 +72,21 @@ export async function currentStaff(event: H3Event, evenLocked = false): Promise<
   return me
 }
 
-async function lookUp(event: H3Event, evenLocked: boolean): Promise<Standing> {
-  const { id } = (await sealed(event)).data
-  if (!id) throw signedOut('Sign in to go on. What you typed is kept on this device.')
-  const [found] = await database()
-    .select({ me: staff, session: sessions })
+/** Asked on every request: put together once. */
+const standingOf = oncePer((db: Database) =>
+  db
+    .select({ me: staff, session: sessions, ownersSecondFactor: practice.ownersSecondFactor })
     .from(sessions)
     .innerJoin(staff, eq(staff.id, sessions.staffId))
-    .where(and(eq(sessions.id, id), isNull(sessions.endedAt)))
+    .crossJoin(practice)
+    .where(and(eq(sessions.id, sql.placeholder('id')), isNull(sessions.endedAt)))
+    .prepare('a standing session'),
+)
+
+async function lookUp(event: H3Event, evenLocked: boolean): Promise<Standing> {
+  const id = await rowNamed(event)
+  if (!id) throw signedOut('Sign in to go on. What you typed is kept on this device.')
+  const [found] = await standingOf(database()).execute({ id })
   const now = Date.now()
   if (
     !found?.me.active ||
@@ -103,6 +128,9 @@ const asItCame = async (event: H3Event): Promise<Standing['session']> => {
   const came = event.context.standing as Standing | undefined
   return (came ?? (await lookUp(event, true))).session
 }
+/** Whether the house of whoever asks wants a second factor of its owners. */
+export const asksOwners = (event: H3Event): boolean =>
+  (event.context.standing as Standing | undefined)?.ownersSecondFactor === true
 export const isLocked = async (event: H3Event): Promise<boolean> => (await asItCame(event)).locked
 
 /** A session of their own for somebody who has shown who they are; one that stood here ends. */

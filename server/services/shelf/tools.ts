@@ -1,6 +1,6 @@
 import type { ToolsPage } from '#contracts/replies/tools'
 import type { cleaningPost, toolPut } from '#contracts/tools'
-import { and, asc, desc, eq, gt, inArray, isNull, ne, or, sql } from 'drizzle-orm'
+import { and, asc, desc, eq, gt, isNull, ne, or, sql, type SQL } from 'drizzle-orm'
 import { DateTime } from 'luxon'
 import type { z } from 'zod'
 import { FIRST_PIECES, LOG_LINES, LOOK_BACK_DAYS } from '#core/catalogue/rules/cleaning'
@@ -157,26 +157,23 @@ export async function heldFor(visit: Visit, today: string): Promise<ToolId[]> {
   return lives.filter((life) => isHeld(standingOf(life), life.wear)).map(({ tool }) => tool)
 }
 
-const WITH_TOOLS = TECHNIQUE_IDS.filter((id) => TECHNIQUES[id].tools !== undefined)
+const TOOLS_OF = JSON.stringify(
+  TECHNIQUE_IDS.flatMap((technique) =>
+    (TECHNIQUES[technique].tools ?? []).map((tool) => ({ technique, tool })),
+  ),
+)
 
-/** Tools of the steps that these taps are of have touched skin: from now on they wait to be cleaned. */
-export async function noteUsed(
-  tx: Transaction,
-  visit: Pick<Visit, 'id'>,
-  keys: readonly string[],
-  at = new Date(),
-): Promise<void> {
-  if (keys.length === 0) return
-  const found = await tx.execute<{ technique: (typeof TECHNIQUE_IDS)[number] }>(sql`
-    select distinct step->>'technique' as technique
-    from plans, jsonb_array_elements(plans.steps) step
-    where plans.visit_id = ${visit.id} and plans.version > 0
-      and ${inArray(sql`step->>'key'`, [...keys])}
-      and ${inArray(sql`step->>'technique'`, WITH_TOOLS)}`)
-  const used = new Set(found.flatMap(({ technique }) => TECHNIQUES[technique].tools ?? []))
-  if (used.size === 0) return
-  await tx
-    .insert(toolUses)
-    .values([...used].map((tool) => ({ visitId: visit.id, tool, at })))
-    .onConflictDoNothing()
-}
+/**
+ * Notes that the tools of some steps have touched skin: from now on they wait to be cleaned.
+ * @param keys of steps of any version of the plan
+ * @returns the statement, to be run alone or as a part of another
+ */
+export const usedUp = (visit: Pick<Visit, 'id'>, keys: readonly string[], at: Date): SQL => sql`
+  insert into tool_uses (visit_id, tool, at)
+  select distinct plans.visit_id, of.tool, ${at.toISOString()}::timestamptz
+  from plans, jsonb_array_elements(plans.steps) step,
+    jsonb_to_recordset(${TOOLS_OF}::jsonb) as of (technique text, tool text)
+  where plans.visit_id = ${visit.id} and plans.version > 0
+    and of.technique = step->>'technique'
+    and step->>'key' in (select jsonb_array_elements_text(${JSON.stringify(keys)}::jsonb))
+  on conflict do nothing`

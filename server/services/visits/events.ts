@@ -1,4 +1,4 @@
-import { and, eq, inArray, sql } from 'drizzle-orm'
+import { eq, sql } from 'drizzle-orm'
 import type { z } from 'zod'
 import type { treatmentEvent } from '#core/treatment/taps/eventShapes'
 import { fold } from '#core/treatment/fold/fold'
@@ -15,7 +15,7 @@ import { database, type Transaction } from '../database'
 import { dayIn } from '../dates'
 import { thePractice } from '../practice'
 import { byBottle, measured, settleUsed } from '../shelf/settleUsed'
-import { noteUsed } from '../shelf/tools'
+import { usedUp } from '../shelf/tools'
 import type { Staff } from '../session/session'
 import { mustAccept } from './holding'
 
@@ -62,38 +62,37 @@ export async function keepTaps(
 ): Promise<{ kept: { id: string; at: number }[]; now: number }> {
   mustAccept(visit, 'taps')
   const taps = byTheHouse(given, sentAt)
-  const day = dayIn((await thePractice()).timeZone, Date.now())
-  const kept = await database().transaction(async (tx) => {
-    // Held against a seal being made at this moment: it sees this tap, or this tap sees the seal.
-    await tx.select({ id: visits.id }).from(visits).where(eq(visits.id, visit.id)).for('share')
-    await insertTaps(tx, me, visit, taps)
-    const worked = taps.filter((own) => workedOn(own).length > 0)
-    const first = Math.min(Date.now(), ...worked.map((own) => own.at))
-    await noteUsed(tx, visit, worked.flatMap(workedOn), new Date(first))
-    if (taps.some((tap) => tap.body.kind === 'finished'))
-      await tx.update(visits).set({ status: 'closing' }).where(eq(visits.id, visit.id))
-    if (taps.some((tap) => tap.body.kind === 'started')) await markBegun(tx, visit)
-    if (taps.some((tap) => tap.body.kind === 'amountTaken')) await drawMeasured(tx, me, visit, day)
-    await tx.execute(sql`select pg_notify('visit', ${visit.id})`)
-    // Only what stands under this visit is acknowledged: an id taken elsewhere is not silently
-    // swallowed.
-    await keepSecondReading(tx, me, visit, taps)
-    return tx
-      .select({ id: visitEvents.id, at: visitEvents.at })
-      .from(visitEvents)
-      .where(
-        and(
-          eq(visitEvents.visitId, visit.id),
-          inArray(
-            visitEvents.id,
-            taps.map((tap) => tap.id),
-          ),
-        ),
-      )
-  })
+  const kept = taps.some(doesMore)
+    ? await database().transaction((tx) => keepAndDo(tx, me, visit, taps))
+    : await insertTaps(database(), me, visit, taps)
   if (taps.some(({ body }) => REACTIONS.includes(body.kind))) await noteFollowUp(me, visit)
   if (taps.some(({ body }) => ENDS.includes(body.kind))) await noteBegun(me, visit)
   return { kept, now: Date.now() }
+}
+
+interface Kept {
+  id: string
+  at: number
+}
+/** Kinds of tap that change more than the list of taps and the tools that wait to be cleaned. */
+const DO_MORE: readonly string[] = ['started', 'finished', 'amountTaken', 'reading']
+const doesMore = ({ body }: Tap): boolean => DO_MORE.includes(body.kind)
+
+/** Taps, and what follows from them: amounts drawn, a reading, a visit begun or at its end. */
+async function keepAndDo(
+  tx: Transaction,
+  me: Staff,
+  visit: Visit,
+  taps: readonly Tap[],
+): Promise<Kept[]> {
+  const kept = await insertTaps(tx, me, visit, taps)
+  const has = (kind: Tap['body']['kind']) => taps.some(({ body }) => body.kind === kind)
+  if (has('finished'))
+    await tx.update(visits).set({ status: 'closing' }).where(eq(visits.id, visit.id))
+  if (has('started')) await markBegun(tx, visit)
+  if (has('amountTaken')) await drawMeasured(tx, me, visit)
+  await keepSecondReading(tx, me, visit, taps)
+  return kept
 }
 
 const ENDS: readonly string[] = ['stopped', 'finished']
@@ -109,22 +108,51 @@ async function noteBegun(me: Staff, visit: Visit): Promise<void> {
   const bundle = await readBundle(me, visit)
   const state = fold(bundle.events, foldContext(bundle, toPlanInput(bundle)))
   const keys = stepsDone(bundle, state).map(({ key }) => key)
-  await database().transaction((tx) => noteUsed(tx, visit, keys))
+  await database().execute(usedUp(visit, keys, new Date()))
 }
 
 const REACTIONS: readonly string[] = ['stopped', 'sign', 'redness', 'sensation']
 
+/**
+ * Taps and the tools they used in one statement, each once, and whoever watches is told. The visit is held against a seal that
+ * is being made at this moment: that sees these taps, or they see the seal.
+ * @returns what stands under this visit: an id taken elsewhere is not silently swallowed
+ */
 async function insertTaps(
-  tx: Transaction,
+  db: Pick<Transaction, 'execute'>,
   me: Staff,
   visit: Visit,
   taps: readonly Tap[],
-): Promise<void> {
+): Promise<Kept[]> {
   const rows = taps.map(({ id, at, deviceId, seq, planVersion, body }) => ({
-    ...{ id, visitId: visit.id, at, deviceId, seq, planVersion, by: me.id },
-    body,
+    ...{ id, at, body, seq },
+    ...{ device_id: deviceId, plan_version: planVersion },
   }))
-  await tx.insert(visitEvents).values(rows).onConflictDoNothing()
+  const given = JSON.stringify(rows)
+  const worked = taps.filter((own) => workedOn(own).length > 0)
+  const first = new Date(Math.min(Date.now(), ...worked.map((own) => own.at)))
+  const used = sql`used as (${usedUp(visit, worked.flatMap(workedOn), first)}),`
+  const kept = await db.execute<{ id: string; at: string }>(sql`
+    with held as (select id from visits where id = ${visit.id} for share),
+    tap as (
+      select * from jsonb_to_recordset(${given}::jsonb)
+        as tap (id uuid, at bigint, device_id text, seq integer, plan_version integer, body jsonb)
+    ),
+    fresh as (
+      insert into visit_events (id, visit_id, at, device_id, seq, plan_version, body, by)
+      select tap.id, held.id, at, device_id, seq, plan_version, body, ${me.id}::uuid from held, tap
+      on conflict do nothing
+      returning id, at
+    ),
+    ${worked.length > 0 ? used : sql.empty()}
+    kept as (
+      select id, at from fresh
+      union all
+      select id, at from visit_events
+      where visit_id = ${visit.id} and id in (select tap.id from tap)
+    )
+    select id, at, pg_notify('visit', ${visit.id}) from kept`)
+  return kept.map(({ id, at }) => ({ id, at: Number(at) }))
 }
 
 /** A visit began with its first tap, whenever that arrives. */
@@ -138,7 +166,8 @@ async function markBegun(tx: Transaction, visit: Visit): Promise<void> {
 }
 
 /** What was measured is off the bottle from the tap on, not from the seal. */
-async function drawMeasured(tx: Transaction, me: Staff, visit: Visit, day: string): Promise<void> {
+async function drawMeasured(tx: Transaction, me: Staff, visit: Visit): Promise<void> {
+  const day = dayIn((await thePractice(tx)).timeZone, Date.now())
   const rows = await tx.select().from(visitEvents).where(eq(visitEvents.visitId, visit.id))
   const events = rows.flatMap(({ body, ...row }) => (body ? [{ ...row, body }] : []))
   await settleUsed(tx, await byBottle(tx, measured(events)), { by: me.id, visitId: visit.id, day })
@@ -185,4 +214,4 @@ async function noteFollowUp(me: Staff, visit: Visit): Promise<void> {
     .onConflictDoNothing()
 }
 
-export const readTaps = (visit: Visit) => eventsOf(visit.id)
+export const readTaps = (visit: Pick<Visit, 'id'>) => eventsOf(visit.id)

@@ -6,7 +6,7 @@ import { recalledLots } from '../shelf/recalls'
 import { readTaps } from './events'
 
 /** What a tablet in the room has to hear: taps, bottles that are called back, and what was told. */
-export async function heardIn(visit: Visit) {
+export async function heardIn(visit: Pick<Visit, 'id'>) {
   const [events, recalled, [told]] = await Promise.all([
     readTaps(visit),
     recalledLots(),
@@ -17,3 +17,4 @@ export async function heardIn(visit: Visit) {
   ])
   return { events, recalled, toldAt: told?.at?.getTime() ?? null, now: Date.now() }
 }
+export type Heard = Awaited<ReturnType<typeof heardIn>>

@@ -5,7 +5,7 @@ import { route } from '../../../http/route'
 import { visitFor } from '../../../services/access'
 import { readTaps } from '../../../services/visits/events'
 import { othersAt, watch } from '../../../services/live'
-import { heardIn } from '../../../services/visits/heard'
+import type { Heard } from '../../../services/visits/heard'
 import { currentStaff } from '../../../services/session/session'
 
 const BEAT_MS = 20_000
@@ -29,8 +29,8 @@ export default route(
         await stream.close()
       }
     }
-    const newTaps = async () => {
-      const heard = await heardIn(visit)
+    const newOf = async (reading: () => Promise<Heard>) => {
+      const heard = await reading()
       const events = heard.events.filter((tap) => !said.has(tap.id))
       for (const tap of events) said.add(tap.id)
       return { ...heard, events }
@@ -38,7 +38,7 @@ export default route(
     const tablet = query.tablet === '' ? 'a tablet' : query.tablet
     const watcher = {
       name: `${tablet}, ${me.name}`,
-      taps: () => void speak('taps', newTaps),
+      taps: (heard: () => Promise<Heard>) => void speak('taps', () => newOf(heard)),
       others: () => void speak('others', () => othersAt(id, watcher)),
     }
     const stop = await watch(id, watcher)
