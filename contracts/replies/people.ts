@@ -43,8 +43,12 @@ const fileLine = z.strictObject({
   work: maybe,
 })
 export type FileLine = z.infer<typeof fileLine>
-/** Files of the practice that may be of one person, two and two. */
-export const likelyPairs = z.array(z.strictObject({ one: fileLine, other: fileLine }))
+/** Files of the practice that may be of one person, two and two, by name. */
+export const likelyPairs = z.strictObject({
+  pairs: z.array(z.strictObject({ one: fileLine, other: fileLine })),
+  /** There are more: they come up as these are joined. */
+  more: z.boolean(),
+})
 export type LikelyPairs = z.infer<typeof likelyPairs>
 /** Files that may be of the same person, and those that were joined into this one. */
 export const filesOfOne = z.strictObject({

@@ -1,4 +1,6 @@
+import { visitFor } from './access'
 import { sqlClient } from './database'
+import { standingAmong } from './session/session'
 import { heardIn, type Heard } from './visits/heard'
 
 /**
@@ -8,18 +10,43 @@ import { heardIn, type Heard } from './visits/heard'
 interface Watcher {
   /** The tablet, by the name it was given and who is signed in on it. */
   name: string
-  /** @param heard what is heard now, read once for all who watch */
-  taps: (heard: () => Promise<Heard>) => void
+  /** The session it watches in: looked at again before every word. */
+  session: string
+  taps: (heard: Heard) => void
   /** Other tablets came or went. */
   others: () => void
+  /** It may not hear this any more. */
+  end: () => void
 }
 const watchers = new Map<string, Set<Watcher>>()
 
-/** Tells all who watch a visit; what is new is read once, by the first of them who may hear it. */
-function tellTaps(visitId: string, set: ReadonlySet<Watcher>) {
-  let reading: Promise<Heard> | undefined
-  const heard = () => (reading ??= heardIn({ id: visitId }))
-  for (const { taps } of set) taps(heard)
+/** Tells all who watch a visit and may still hear it: asked and read once for all of them. */
+async function tellTaps(visitId: string, set: ReadonlySet<Watcher>) {
+  if (set.size === 0) return
+  const all = [...set]
+  const [may, heard] = await Promise.all([
+    whoMayHear(
+      visitId,
+      all.map(({ session }) => session),
+    ),
+    heardIn({ id: visitId }),
+  ]).catch(() => [new Set<string>(), undefined] as const)
+  for (const watcher of all)
+    if (heard && may.has(watcher.session)) watcher.taps(heard)
+    else watcher.end()
+}
+
+/** The sessions among these that stand, and whose people may read this visit. */
+async function whoMayHear(visitId: string, asked: readonly string[]): Promise<Set<string>> {
+  const standing = await standingAmong([...new Set(asked)])
+  const people = new Map([...standing.values()].map((me) => [me.id, me]))
+  const readers = new Set<string>()
+  for (const me of people.values())
+    await visitFor(me, visitId, 'read').then(
+      () => readers.add(me.id),
+      () => undefined,
+    )
+  return new Set([...standing].filter(([, me]) => readers.has(me.id)).map(([id]) => id))
 }
 let listening: Promise<unknown> | undefined
 
@@ -28,10 +55,10 @@ function listen() {
     .listen(
       'visit',
       (visitId) => {
-        tellTaps(visitId, watchers.get(visitId) ?? new Set())
+        void tellTaps(visitId, watchers.get(visitId) ?? new Set())
       },
       () => {
-        for (const [visitId, set] of watchers) tellTaps(visitId, set)
+        for (const [visitId, set] of watchers) void tellTaps(visitId, set)
       },
     )
     .catch(() => {

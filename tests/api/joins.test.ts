@@ -56,8 +56,8 @@ describe('two files of one person', () => {
     const names = ['Aa Pair Listed', 'AA pair listed', 'Aa Other Name Here']
     const [one, other, third] = await Promise.all(names.map((name) => someone(owner, name, born)))
     const pairsOf = async () => {
-      const all = (await owner('/api/clients/doubles')).body as LikelyPairs
-      return all
+      const { pairs } = (await owner('/api/clients/doubles')).body as LikelyPairs
+      return pairs
         .map((pair) => [pair.one.id, pair.other.id].sort())
         .filter((ids) => ids.some((id) => [one, other, third].includes(id)))
     }
@@ -70,6 +70,22 @@ describe('two files of one person', () => {
     expect(await pairsOf()).toEqual([[one, third].sort()])
     const therapist = await signedIn(base, 'therapist')
     expect((await therapist('/api/clients/doubles')).status).toBe(403)
+  })
+  it('are listed by name up to a number, and it is said that there are more', async () => {
+    const name = `A Often ${randomUUID().slice(0, 8)}`
+    // Twelve files of one name are sixty-six pairs.
+    const same = await Promise.all(
+      Array.from({ length: 12 }, () => someone(owner, name, '1970-01-02')),
+    )
+    const { pairs, more } = (await owner('/api/clients/doubles')).body as LikelyPairs
+    expect(more).toBe(true)
+    expect(pairs).toHaveLength(50)
+    expect(pairs[0]?.one.name).toBe(name)
+    expect(same).toContain(pairs[0]?.one.id)
+    const found = await Promise.all(same.map((id) => filesOf(id)))
+    expect(found.map(({ likely }) => likely.length)).toEqual(same.map(() => 11))
+    // Out of the way of other lists.
+    await sql`update clients set name = id::text where id = any(${same})`
   })
   it('are offered where name and birthday agree, and not where the birthday is another', async () => {
     const name = `Twice ${randomUUID().slice(0, 8)}`

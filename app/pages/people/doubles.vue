@@ -21,9 +21,9 @@ const { data, error } = await useAsyncData('doubles', () =>
       Open one of the two: there you join them.
     </p>
     <p v-if="error" role="alert" class="tag stop">{{ sayProblem(error) }}</p>
-    <p v-else-if="data?.length === 0" class="panel">No two files look like one person.</p>
+    <p v-else-if="data?.pairs.length === 0" class="panel">No two files look like one person.</p>
     <ul v-else class="plainlist panel" aria-label="Likely doubles">
-      <li v-for="pair in data" :key="pair.one.id + pair.other.id" class="two">
+      <li v-for="pair in data?.pairs" :key="pair.one.id + pair.other.id" class="two">
         <span v-for="file in [pair.one, pair.other]" :key="file.id">
           <NuxtLink :to="`/people/${file.id}`"
             ><bdi>{{ file.name }}</bdi></NuxtLink
@@ -31,6 +31,9 @@ const { data, error } = await useAsyncData('doubles', () =>
         </span>
       </li>
     </ul>
+    <p v-if="data?.more" class="tag watch">
+      There are more. They come up here as these are joined.
+    </p>
   </div>
 </template>
 

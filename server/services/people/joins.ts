@@ -59,11 +59,15 @@ const pairsBy = (rule: SQL, asked: SQL | undefined) =>
     .innerJoin(other, rule)
     .where(and(isNull(one.erasedAt), isNull(other.erasedAt), ne(one.id, other.id), asked))
     .orderBy(sql`lower(${one.name})`, one.id, other.id)
-    .limit(SHOWN)
+    .limit(SHOWN + 1)
 async function pairs(asked: SQL | undefined): Promise<LikelyPairs> {
   const found = await Promise.all([SAME_NAME, SAME_BIRTHDAY].map((rule) => pairsBy(rule, asked)))
   const each = new Map(found.flat().map((pair) => [`${pair.one.id} ${pair.other.id}`, pair]))
-  return [...each.values()].slice(0, SHOWN)
+  // In one order, so that no rule's pairs are left over for the other's.
+  const byName = [...each.values()].sort((first, second) =>
+    first.one.name.localeCompare(second.one.name, 'en', { sensitivity: 'base' }),
+  )
+  return { pairs: byName.slice(0, SHOWN), more: byName.length > SHOWN }
 }
 
 /** Files of the house that may be of one person, two and two. */
@@ -86,7 +90,7 @@ export async function filesOfOne(client: Client): Promise<FilesOfOne> {
       .orderBy(desc(clientJoins.at)),
   ])
   return {
-    likely: likely.map((pair) => pair.other),
+    likely: likely.pairs.map((pair) => pair.other),
     joined: joins.flatMap(({ joined, at, ...own }) =>
       joined ? [{ ...own, name: String(joined.name), at: at.getTime() }] : [],
     ),

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto'
-import { and, eq, isNull, lt, ne, sql } from 'drizzle-orm'
+import { and, eq, inArray, isNull, lt, ne, sql } from 'drizzle-orm'
 import { getCookie, useSession, type H3Event } from 'h3'
 import { oncePer } from '#core/once'
 import type { Me } from '#core/visit/bundle'
@@ -87,16 +87,31 @@ async function lookUp(event: H3Event, evenLocked: boolean): Promise<Standing> {
   const id = await rowNamed(event)
   if (!id) throw signedOut('Sign in to go on. What you typed is kept on this device.')
   const [found] = await standingOf(database()).execute({ id })
-  const now = Date.now()
-  if (
-    !found?.me.active ||
-    now - found.session.startedAt.getTime() > ABSOLUTE_MS ||
-    now - found.session.seenAt.getTime() > IDLE_MS
-  )
+  if (!found || isOver(found))
     throw signedOut('The session has ended. Sign in again; what you typed is kept on this device.')
   if (found.session.locked && !evenLocked)
     throw new ProblemError(423, 'Locked', 'Unlock with your quick code.')
   return found
+}
+
+/** Whether its account was closed, or it has lasted too long, in all or without a sign of life. */
+const isOver = ({ me, session }: Pick<Standing, 'me' | 'session'>): boolean =>
+  !me.active ||
+  Date.now() - session.startedAt.getTime() > ABSOLUTE_MS ||
+  Date.now() - session.seenAt.getTime() > IDLE_MS
+
+/** Which of these sessions stand and are not locked, each with whom it is of. */
+export async function standingAmong(ids: readonly string[]): Promise<Map<string, Staff>> {
+  const found = await database()
+    .select({ me: staff, session: sessions })
+    .from(sessions)
+    .innerJoin(staff, eq(staff.id, sessions.staffId))
+    .where(and(inArray(sessions.id, [...ids]), isNull(sessions.endedAt)))
+  return new Map(
+    found
+      .filter((own) => !isOver(own) && !own.session.locked)
+      .map(({ me, session }) => [session.id, me]),
+  )
 }
 
 /** Whoever is signed in, as the page knows them. */
@@ -131,6 +146,7 @@ const asItCame = async (event: H3Event): Promise<Standing['session']> => {
 /** Whether the house of whoever asks wants a second factor of its owners. */
 export const asksOwners = (event: H3Event): boolean =>
   (event.context.standing as Standing | undefined)?.ownersSecondFactor === true
+export const sessionId = async (event: H3Event): Promise<string> => (await asItCame(event)).id
 export const isLocked = async (event: H3Event): Promise<boolean> => (await asItCame(event)).locked
 
 /** A session of their own for somebody who has shown who they are; one that stood here ends. */

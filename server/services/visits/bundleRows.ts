@@ -1,4 +1,5 @@
-import { and, asc, desc, eq, gt, inArray, isNotNull, ne } from 'drizzle-orm'
+import { and, asc, desc, eq, gt, inArray, isNotNull, ne, sql } from 'drizzle-orm'
+import { oncePer } from '#core/once'
 import {
   amendments,
   clients,
@@ -16,53 +17,106 @@ import {
 } from '#db/schema'
 import { notFound } from '../../problem/problem'
 import type { Visit } from '../access'
-import { database } from '../database'
+import { database, type Database } from '../database'
 import { beforeMoment, MOMENT, momentOf } from './moment'
 
 /** How much of a client's past one reply carries. */
 const MOST = { consultations: 40, consents: 60, readings: 40 } as const
 
+const clientId = sql.placeholder('clientId')
+const visitId = sql.placeholder('visitId')
+
+/** Asked for with every page of a visit: put together once. */
+const statements = oncePer((db: Database) => ({
+  client: db.select().from(clients).where(eq(clients.id, clientId)).prepare('client'),
+  holder: db
+    .select()
+    .from(staff)
+    .where(eq(staff.id, sql.placeholder('staffId')))
+    .prepare('holder'),
+  room: db
+    .select()
+    .from(rooms)
+    .where(eq(rooms.id, sql.placeholder('roomId')))
+    .prepare('room'),
+  devices: db.select().from(devices).prepare('devices'),
+  consultations: db
+    .select({ c: consultations, by: staff.name })
+    .from(consultations)
+    .innerJoin(staff, eq(staff.id, consultations.by))
+    .where(eq(consultations.clientId, clientId))
+    .orderBy(desc(consultations.at))
+    .limit(MOST.consultations)
+    .prepare('consultations'),
+  consents: db
+    .select()
+    .from(consents)
+    .where(eq(consents.clientId, clientId))
+    .orderBy(desc(consents.at))
+    .limit(MOST.consents)
+    .prepare('consents'),
+  readings: db
+    .select()
+    .from(readings)
+    .where(eq(readings.clientId, clientId))
+    .orderBy(desc(readings.at))
+    .limit(MOST.readings)
+    .prepare('readings'),
+  firstReading: db
+    .select()
+    .from(readings)
+    .where(and(eq(readings.clientId, clientId), isNotNull(readings.zones)))
+    .orderBy(asc(readings.at))
+    .limit(1)
+    .prepare('first reading'),
+  plans: db
+    .select()
+    .from(plans)
+    .where(eq(plans.visitId, visitId))
+    .orderBy(asc(plans.version))
+    .prepare('plans'),
+  seal: db
+    .select({ s: seals, by: staff.name })
+    .from(seals)
+    .innerJoin(staff, eq(staff.id, seals.by))
+    .where(eq(seals.visitId, visitId))
+    .prepare('seal'),
+  record: db
+    .select()
+    .from(sealItems)
+    .where(eq(sealItems.visitId, visitId))
+    .orderBy(asc(sealItems.place))
+    .prepare('record'),
+  amendments: db
+    .select({ a: amendments, by: staff.name })
+    .from(amendments)
+    .innerJoin(staff, eq(staff.id, amendments.by))
+    .where(eq(amendments.visitId, visitId))
+    .orderBy(asc(amendments.at))
+    .prepare('amendments'),
+  followUp: db.select().from(followUps).where(eq(followUps.visitId, visitId)).prepare('follow-up'),
+}))
+
 /** The people and the room of a visit. @throws ProblemError 404 when one of them is gone */
-async function whoAndWhere(visit: Visit) {
-  const db = database()
+async function whoAndWhere({ clientId, staffId, roomId }: Visit) {
+  const ask = statements(database())
   const [[client], [holder], [room]] = await Promise.all([
-    db.select().from(clients).where(eq(clients.id, visit.clientId)),
-    db.select().from(staff).where(eq(staff.id, visit.staffId)),
-    db.select().from(rooms).where(eq(rooms.id, visit.roomId)),
+    ask.client.execute({ clientId }),
+    ask.holder.execute({ staffId }),
+    ask.room.execute({ roomId }),
   ])
   if (!client || !holder || !room) throw notFound()
   return { client, holder, room }
 }
 
 /** What a client has told, signed and had read, the newest first. */
-async function told(visit: Visit) {
-  const db = database()
+async function told({ clientId }: Visit) {
+  const ask = statements(database())
   const [consultRows, consentRows, readingRows, [firstReading]] = await Promise.all([
-    db
-      .select({ c: consultations, by: staff.name })
-      .from(consultations)
-      .innerJoin(staff, eq(staff.id, consultations.by))
-      .where(eq(consultations.clientId, visit.clientId))
-      .orderBy(desc(consultations.at))
-      .limit(MOST.consultations),
-    db
-      .select()
-      .from(consents)
-      .where(eq(consents.clientId, visit.clientId))
-      .orderBy(desc(consents.at))
-      .limit(MOST.consents),
-    db
-      .select()
-      .from(readings)
-      .where(eq(readings.clientId, visit.clientId))
-      .orderBy(desc(readings.at))
-      .limit(MOST.readings),
-    db
-      .select()
-      .from(readings)
-      .where(and(eq(readings.clientId, visit.clientId), isNotNull(readings.zones)))
-      .orderBy(asc(readings.at))
-      .limit(1),
+    ask.consultations.execute({ clientId }),
+    ask.consents.execute({ clientId }),
+    ask.readings.execute({ clientId }),
+    ask.firstReading.execute({ clientId }),
   ])
   return { consultRows, consentRows, readingRows, firstReading }
 }
@@ -71,7 +125,7 @@ async function told(visit: Visit) {
 async function planned(visit: Visit) {
   const db = database()
   const [planRows, [previousPlan]] = await Promise.all([
-    db.select().from(plans).where(eq(plans.visitId, visit.id)).orderBy(asc(plans.version)),
+    statements(db).plans.execute({ visitId: visit.id }),
     db
       .select({ at: MOMENT, steps: plans.steps })
       .from(plans)
@@ -102,26 +156,13 @@ async function planned(visit: Visit) {
 }
 
 /** The record of a visit, where it is sealed, and what was changed in the open. */
-async function recorded(visit: Visit) {
-  const db = database()
+async function recorded({ id: visitId }: Visit) {
+  const ask = statements(database())
   const [[seal], record, amendRows, [followUp]] = await Promise.all([
-    db
-      .select({ s: seals, by: staff.name })
-      .from(seals)
-      .innerJoin(staff, eq(staff.id, seals.by))
-      .where(eq(seals.visitId, visit.id)),
-    db
-      .select()
-      .from(sealItems)
-      .where(eq(sealItems.visitId, visit.id))
-      .orderBy(asc(sealItems.place)),
-    db
-      .select({ a: amendments, by: staff.name })
-      .from(amendments)
-      .innerJoin(staff, eq(staff.id, amendments.by))
-      .where(eq(amendments.visitId, visit.id))
-      .orderBy(asc(amendments.at)),
-    db.select().from(followUps).where(eq(followUps.visitId, visit.id)),
+    ask.seal.execute({ visitId }),
+    ask.record.execute({ visitId }),
+    ask.amendments.execute({ visitId }),
+    ask.followUp.execute({ visitId }),
   ])
   return { seal, record, amendRows, followUp }
 }
@@ -133,7 +174,7 @@ export async function bundleRows(visit: Visit) {
     told(visit),
     planned(visit),
     recorded(visit),
-    database().select().from(devices),
+    statements(database()).devices.execute(),
   ])
   return { ...people, ...said, ...plan, ...record, deviceRows }
 }

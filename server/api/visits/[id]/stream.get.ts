@@ -6,7 +6,7 @@ import { visitFor } from '../../../services/access'
 import { readTaps } from '../../../services/visits/events'
 import { othersAt, watch } from '../../../services/live'
 import type { Heard } from '../../../services/visits/heard'
-import { currentStaff } from '../../../services/session/session'
+import { currentStaff, sessionId } from '../../../services/session/session'
 
 const BEAT_MS = 20_000
 
@@ -29,17 +29,19 @@ export default route(
         await stream.close()
       }
     }
-    const newOf = async (reading: () => Promise<Heard>) => {
-      const heard = await reading()
+    const sayNew = async (heard: Heard) => {
       const events = heard.events.filter((tap) => !said.has(tap.id))
       for (const tap of events) said.add(tap.id)
-      return { ...heard, events }
+      await stream.push({ event: 'taps', data: JSON.stringify({ ...heard, events }) })
     }
     const tablet = query.tablet === '' ? 'a tablet' : query.tablet
+    const end = () => void stream.close()
     const watcher = {
       name: `${tablet}, ${me.name}`,
-      taps: (heard: () => Promise<Heard>) => void speak('taps', () => newOf(heard)),
+      session: await sessionId(event),
+      taps: (heard: Heard) => void sayNew(heard).catch(end),
       others: () => void speak('others', () => othersAt(id, watcher)),
+      end,
     }
     const stop = await watch(id, watcher)
     const beat = setInterval(() => void speak('beat'), BEAT_MS)
