@@ -15,6 +15,8 @@ interface Budget {
   script: number
   requests: number
 }
+// As most people see it: what glides moves too.
+test.use({ contextOptions: { reducedMotion: 'no-preference' } })
 let planned = ''
 let running = ''
 let sealed = ''

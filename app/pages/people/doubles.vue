@@ -22,7 +22,7 @@ const { data, error } = await useAsyncData('doubles', () =>
     </p>
     <p v-if="error" role="alert" class="tag stop">{{ sayProblem(error) }}</p>
     <p v-else-if="data?.pairs.length === 0" class="panel">No two files look like one person.</p>
-    <ul v-else class="plainlist panel" aria-label="Likely doubles">
+    <ul v-else class="plainlist panel pairs" aria-label="Likely doubles">
       <li v-for="pair in data?.pairs" :key="pair.one.id + pair.other.id" class="two">
         <span v-for="file in [pair.one, pair.other]" :key="file.id">
           <NuxtLink :to="`/people/${file.id}`"
@@ -41,6 +41,9 @@ const { data, error } = await useAsyncData('doubles', () =>
 .page {
   padding: 20px 28px;
   max-width: 980px;
+}
+.pairs {
+  padding: 6px 18px;
 }
 .two {
   display: grid;

@@ -26,8 +26,10 @@ const MOST = { consultations: 40, consents: 60, readings: 40 } as const
 const clientId = sql.placeholder('clientId')
 const visitId = sql.placeholder('visitId')
 
-/** Asked for with every page of a visit: put together once. */
-const statements = oncePer((db: Database) => ({
+/*
+ * Asked for with every page of a visit: put together once.
+ */
+const whoStatements = oncePer((db: Database) => ({
   client: db.select().from(clients).where(eq(clients.id, clientId)).prepare('client'),
   holder: db
     .select()
@@ -40,6 +42,8 @@ const statements = oncePer((db: Database) => ({
     .where(eq(rooms.id, sql.placeholder('roomId')))
     .prepare('room'),
   devices: db.select().from(devices).prepare('devices'),
+}))
+const toldStatements = oncePer((db: Database) => ({
   consultations: db
     .select({ c: consultations, by: staff.name })
     .from(consultations)
@@ -69,6 +73,8 @@ const statements = oncePer((db: Database) => ({
     .orderBy(asc(readings.at))
     .limit(1)
     .prepare('first reading'),
+}))
+const keptStatements = oncePer((db: Database) => ({
   plans: db
     .select()
     .from(plans)
@@ -99,7 +105,7 @@ const statements = oncePer((db: Database) => ({
 
 /** The people and the room of a visit. @throws ProblemError 404 when one of them is gone */
 async function whoAndWhere({ clientId, staffId, roomId }: Visit) {
-  const ask = statements(database())
+  const ask = whoStatements(database())
   const [[client], [holder], [room]] = await Promise.all([
     ask.client.execute({ clientId }),
     ask.holder.execute({ staffId }),
@@ -111,7 +117,7 @@ async function whoAndWhere({ clientId, staffId, roomId }: Visit) {
 
 /** What a client has told, signed and had read, the newest first. */
 async function told({ clientId }: Visit) {
-  const ask = statements(database())
+  const ask = toldStatements(database())
   const [consultRows, consentRows, readingRows, [firstReading]] = await Promise.all([
     ask.consultations.execute({ clientId }),
     ask.consents.execute({ clientId }),
@@ -125,7 +131,7 @@ async function told({ clientId }: Visit) {
 async function planned(visit: Visit) {
   const db = database()
   const [planRows, [previousPlan]] = await Promise.all([
-    statements(db).plans.execute({ visitId: visit.id }),
+    keptStatements(db).plans.execute({ visitId: visit.id }),
     db
       .select({ at: MOMENT, steps: plans.steps })
       .from(plans)
@@ -157,7 +163,7 @@ async function planned(visit: Visit) {
 
 /** The record of a visit, where it is sealed, and what was changed in the open. */
 async function recorded({ id: visitId }: Visit) {
-  const ask = statements(database())
+  const ask = keptStatements(database())
   const [[seal], record, amendRows, [followUp]] = await Promise.all([
     ask.seal.execute({ visitId }),
     ask.record.execute({ visitId }),
@@ -174,7 +180,7 @@ export async function bundleRows(visit: Visit) {
     told(visit),
     planned(visit),
     recorded(visit),
-    statements(database()).devices.execute(),
+    whoStatements(database()).devices.execute(),
   ])
   return { ...people, ...said, ...plan, ...record, deviceRows }
 }
