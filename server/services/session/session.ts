@@ -34,14 +34,14 @@ const signedOut = (detail: string) => new ProblemError(401, 'Sign in', detail)
 
 /** Cookies that were opened before, each with the row it names: whether that holds is asked each time. */
 const openedBefore = new Map<string, string>()
-const MOST_OPENED = 5000
+const COOKIES_LIMIT = 5000
 async function rowNamed(event: H3Event): Promise<string | undefined> {
   const cookie = getCookie(event, COOKIE) ?? ''
   const known = openedBefore.get(cookie)
   if (known !== undefined) return known
   const { id } = (await sealed(event)).data
   if (id === undefined) return undefined
-  if (openedBefore.size >= MOST_OPENED) openedBefore.clear()
+  if (openedBefore.size >= COOKIES_LIMIT) openedBefore.clear()
   openedBefore.set(cookie, id)
   return id
 }
@@ -80,7 +80,7 @@ const standingOf = oncePer((db: Database) =>
     .innerJoin(staff, eq(staff.id, sessions.staffId))
     .crossJoin(practice)
     .where(and(eq(sessions.id, sql.placeholder('id')), isNull(sessions.endedAt)))
-    .prepare('a standing session'),
+    .prepare('session'),
 )
 
 async function lookUp(event: H3Event, evenLocked: boolean): Promise<Standing> {
