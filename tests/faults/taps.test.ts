@@ -61,11 +61,13 @@ function tablet(call: Caller, visit: string) {
     made,
     unsent: () => unsent,
     tap(ownNumber: number) {
-      for (let i = 0; i < ownNumber; i++) {
-        const event = tap({ kind: 'note', text: `note ${made.length + 1}` })
-        made.push(event)
-        unsent.push(event)
-      }
+      for (let i = 0; i < ownNumber; i++)
+        this.tapOne({ kind: 'note', text: `note ${made.length + 1}` })
+    },
+    tapOne(body: TreatmentEvent['body']) {
+      const event = tap(body)
+      made.push(event)
+      unsent.push(event)
     },
     async flush(through = call): Promise<boolean> {
       if (unsent.length === 0) return true
@@ -125,7 +127,7 @@ async function exactlyWhatWasTapped(): Promise<void> {
     (note) => note.text,
   )
   expect(notes.sort()).toEqual(
-    technique.made.map((event) => (event.body.kind === 'note' ? event.body.text : '')).sort(),
+    technique.made.flatMap(({ body }) => (body.kind === 'note' ? [body.text] : [])).sort(),
   )
 }
 
@@ -141,16 +143,20 @@ describe('no tap is lost and none is doubled', () => {
     await technique.untilSent()
     await exactlyWhatWasTapped()
   })
-  it('when the server is killed with the commit held back', async () => {
+  it.each([
+    { held: 'the statement', words: 'insert into visit_events', more: [] },
+    { held: 'the commit', words: 'commit', more: [{ kind: 'started' as const }] },
+  ])('when the server is killed with $held held back', async ({ words, more }) => {
     await killServer()
     await up(true)
     technique.tap(4)
-    slow.holdCommits(true)
+    for (const body of more) technique.tapOne(body)
+    slow.hold(words)
     const held = slow.held()
     const sending = technique.flush()
     await held
     await killServer()
-    slow.holdCommits(false)
+    slow.hold()
     expect(await sending).toBe(false)
     await up()
     expect((await bundleOf(call, visit)).events).toHaveLength(0)

@@ -42,16 +42,17 @@ export async function deafProxy(
 }
 
 /**
- * Stands between server and database, and holds back a COMMIT when told to, so that the server can
- * be ended just before it.
+ * Stands between server and database, and holds back what says some words when told to, a commit or a
+ * statement that is its own, so that the server can be ended just before it.
  */
 export async function slowDatabase(target: number): Promise<{
   port: number
-  holdCommits: (on: boolean) => void
+  /** @param words what is held back; nothing any more without them */
+  hold: (words?: string) => void
   held: () => Promise<void>
   close: () => Promise<void>
 }> {
-  let holding = false
+  let holding: string | undefined
   let tell = () => {}
   let told = new Promise<void>((done) => {
     tell = done
@@ -64,7 +65,7 @@ export async function slowDatabase(target: number): Promise<{
       socket.on('close', () => sockets.delete(socket))
     }
     from.on('data', (bytes) => {
-      if (holding && bytes.includes('commit')) {
+      if (holding !== undefined && bytes.includes(holding)) {
         tell()
         return
       }
@@ -79,9 +80,9 @@ export async function slowDatabase(target: number): Promise<{
   )
   return {
     port,
-    holdCommits: (on) => {
-      holding = on
-      if (on)
+    hold: (words) => {
+      holding = words
+      if (words !== undefined)
         told = new Promise((done) => {
           tell = done
         })

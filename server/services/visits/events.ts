@@ -1,4 +1,4 @@
-import { eq, sql } from 'drizzle-orm'
+import { eq, inArray, sql } from 'drizzle-orm'
 import type { z } from 'zod'
 import type { treatmentEvent } from '#core/treatment/taps/eventShapes'
 import { fold } from '#core/treatment/fold/fold'
@@ -74,6 +74,11 @@ interface Kept {
   id: string
   at: number
 }
+/** The same as it comes from the table: long numbers are text there. */
+interface KeptRow extends Record<string, unknown> {
+  id: string
+  at: string
+}
 /** Kinds of tap that change more than the list of taps and the tools that wait to be cleaned. */
 const DO_MORE: readonly string[] = ['started', 'finished', 'amountTaken', 'reading']
 const doesMore = ({ body }: Tap): boolean => DO_MORE.includes(body.kind)
@@ -114,8 +119,8 @@ async function noteBegun(me: Staff, visit: Visit): Promise<void> {
 const REACTIONS: readonly string[] = ['stopped', 'sign', 'redness', 'sensation']
 
 /**
- * Taps and the tools they used in one statement, each once, and whoever watches is told. The visit is held against a seal that
- * is being made at this moment: that sees these taps, or they see the seal.
+ * Taps and the tools they used in one statement, each once, and whoever watches is told. The visit is
+ * held against a seal that is being made at this moment: that sees these taps, or they see the seal.
  * @returns what stands under this visit: an id taken elsewhere is not silently swallowed
  */
 async function insertTaps(
@@ -132,28 +137,38 @@ async function insertTaps(
   const worked = taps.filter((own) => workedOn(own).length > 0)
   const first = new Date(Math.min(Date.now(), ...worked.map((own) => own.at)))
   const used = sql`used as (${usedUp(visit, worked.flatMap(workedOn), first)}),`
-  const kept = await db.execute<{ id: string; at: string }>(sql`
+  const fresh = await db.execute<KeptRow>(sql`
     with held as (select id from visits where id = ${visit.id} for share),
     tap as (
       select * from jsonb_to_recordset(${given}::jsonb)
         as tap (id uuid, at bigint, device_id text, seq integer, plan_version integer, body jsonb)
     ),
+    ${worked.length > 0 ? used : sql.empty()}
     fresh as (
       insert into visit_events (id, visit_id, at, device_id, seq, plan_version, body, by)
       select tap.id, held.id, at, device_id, seq, plan_version, body, ${me.id}::uuid from held, tap
       on conflict do nothing
       returning id, at
-    ),
-    ${worked.length > 0 ? used : sql.empty()}
-    kept as (
-      select id, at from fresh
-      union all
-      select id, at from visit_events
-      where visit_id = ${visit.id} and id in (select tap.id from tap)
     )
-    select id, at, pg_notify('visit', ${visit.id}) from kept`)
-  return kept.map(({ id, at }) => ({ id, at: Number(at) }))
+    select id, at, pg_notify('visit', ${visit.id}) from fresh`)
+  // A statement sees what stood as it began: what another sent at the same moment is asked for anew.
+  const before = fresh.length < taps.length ? await standingTaps(db, visit, taps) : []
+  const kept = new Map([...before, ...fresh].map(({ id, at }) => [id, Number(at)]))
+  return [...kept].map(([id, at]) => ({ id, at }))
 }
+
+/** Those of these taps that stand under this visit. */
+const standingTaps = (
+  db: Pick<Transaction, 'execute'>,
+  visit: Visit,
+  taps: readonly Tap[],
+): Promise<readonly KeptRow[]> =>
+  db.execute<KeptRow>(sql`
+    select id, at from visit_events
+    where visit_id = ${visit.id} and ${inArray(
+      sql`id`,
+      taps.map(({ id }) => id),
+    )}`)
 
 /** A visit began with its first tap, whenever that arrives. */
 async function markBegun(tx: Transaction, visit: Visit): Promise<void> {
