@@ -39,10 +39,16 @@ const QUIET_LOG = [
  * @param name folder under `.data`
  * @param options.own whether it lives and ends with this process
  * @param options.durable keep fsync on (real data, and the tests that kill the server)
+ * @param options.settings more of the server's settings, each as `name=value`
  */
 export class Cluster {
-  constructor(programs, name, { durable = true, firstPort = 24510, own = true } = {}) {
+  constructor(
+    programs,
+    name,
+    { durable = true, firstPort = 24510, own = true, settings = [] } = {},
+  ) {
     this.own = own
+    this.settings = settings
     this.programs = programs
     this.durable = durable
     this.firstPort = firstPort
@@ -125,6 +131,7 @@ export class Cluster {
       '-c unix_socket_directories=',
       '-c max_connections=60',
       ...QUIET_LOG,
+      ...this.settings.map((setting) => `-c ${setting}`),
       ...(this.durable
         ? []
         : ['-c fsync=off', '-c synchronous_commit=off', '-c full_page_writes=off']),
@@ -161,27 +168,22 @@ export class Cluster {
       this.secrets = freshSecrets(this.firstPort)
       this.save()
     }
-    mkdirSync(fresh, { mode: 0o700 })
+    this.ownFolder(fresh)
     const pwfile = `${this.data}.pw`
     writeFileSync(pwfile, this.secrets.superuser, { mode: 0o600 })
-    if (this.user) {
-      const [uid, gid] = ids(this.user)
-      chownSync(fresh, uid, gid)
-      chownSync(pwfile, uid, gid)
-    }
+    if (this.user) chownSync(pwfile, ...ids(this.user))
     this.must('initdb', [
-      '-D',
-      fresh,
-      '-U',
-      'cluster_admin',
-      '--auth=scram-sha-256',
-      `--pwfile=${pwfile}`,
-      '--encoding=UTF8',
-      '--locale=C.UTF-8',
-      '--data-checksums',
+      ...['-D', fresh, '-U', 'cluster_admin', '--auth=scram-sha-256', `--pwfile=${pwfile}`],
+      ...['--encoding=UTF8', '--locale=C.UTF-8', '--data-checksums'],
     ])
     rmSync(pwfile)
     renameSync(fresh, this.data)
+  }
+
+  /** An empty folder that only the database's own user can look into. */
+  ownFolder(path) {
+    mkdirSync(path, { recursive: true, mode: 0o700 })
+    if (this.user) chownSync(path, ...ids(this.user))
   }
 
   /** Whether a cluster stands here. */
@@ -219,28 +221,21 @@ export class Cluster {
   }
 
   sql(text, database = 'postgres') {
+    const where = ['-h', '127.0.0.1', '-p', String(this.secrets.port), '-U', 'cluster_admin']
     return this.must(
       'psql',
-      [
-        '-h',
-        '127.0.0.1',
-        '-p',
-        String(this.secrets.port),
-        '-U',
-        'cluster_admin',
-        '-d',
-        database,
-        '-v',
-        'ON_ERROR_STOP=1',
-        '-qAt',
-        '-f',
-        '-',
-      ],
+      [...where, '-d', database, '-v', 'ON_ERROR_STOP=1', '-qAt', '-f', '-'],
       text,
     )
   }
 
+  /** Whether it follows another one, to the letter: nothing is written into it. */
+  follows() {
+    return existsSync(join(this.data, 'standby.signal'))
+  }
+
   roles() {
+    if (this.follows()) return
     const { owner, app } = this.secrets
     this.sql(`DO $$ BEGIN
       IF NOT EXISTS (SELECT FROM pg_roles WHERE rolname = 'oak_owner') THEN CREATE ROLE oak_owner LOGIN PASSWORD '${owner}'; END IF;

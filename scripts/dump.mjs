@@ -95,22 +95,24 @@ const lockInto = (cluster, sql, { file, passphrase, at }) =>
 /**
  * Makes a backup of a running house: dump, digests and session key of one moment, locked with a
  * passphrase. The house goes on meanwhile.
+ * @param options.kind how it came about
+ * @param options.of the cluster that is read, where one follows this one to the letter
  * @returns the file and its size
  */
-export async function backUp(cluster, folder, passphrase, kind = 'byHand') {
+export async function backUp(cluster, folder, passphrase, { kind = 'byHand', of = cluster } = {}) {
   mkdirSync(folder, { recursive: true, mode: 0o700 })
   const at = new Date()
   const file = join(folder, backupName(at))
-  const sql = await connect(cluster.url('owner'))
+  const [sql, read] = [await connect(cluster.url('owner')), await connect(of.url('owner'))]
   try {
-    const bytes = await lockInto(cluster, sql, { file, passphrase, at })
+    const bytes = await lockInto(of, read, { file, passphrase, at })
     await sql`insert into backups (at, kind, bytes) values (${at}, ${kind}, ${bytes})`
     return { file, bytes }
   } catch (error) {
     rmSync(file, { force: true })
     throw error
   } finally {
-    await sql.end()
+    await Promise.all([sql.end(), read.end()])
   }
 }
 

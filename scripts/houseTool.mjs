@@ -9,6 +9,7 @@ import { askHidden } from './furnish.mjs'
 import { takeHouse, writeHouse } from './houseFile.mjs'
 import { ROOT, say, task, Trouble } from './say.mjs'
 import { ensurePackages, load, migrate } from './setup.mjs'
+import { isPair, Pair } from './wide/pair.mjs'
 
 const HELP = `./house backup [FOLDER]   one locked file of the whole house, into .data/backups or FOLDER;
                           the house may be running
@@ -54,10 +55,12 @@ const countWords = (manifest) => {
 
 /** Works on the cluster, whether it runs already or is brought up for this. */
 async function withCluster(work) {
-  const cluster = new Cluster(await ensurePostgres(), dataName, { own: false })
+  const programs = await ensurePostgres()
+  const pair = isPair(programs, dataName) ? new Pair(programs, dataName, { own: false }) : undefined
+  const cluster = pair?.leader ?? new Cluster(programs, dataName, { own: false })
   if (!cluster.there()) throw new Trouble(`There is no house in the data folder ${dataName}.`)
   const ran = cluster.running()
-  await cluster.up()
+  await (pair ? pair.upAlone() : cluster.up())
   try {
     return await work(cluster)
   } finally {

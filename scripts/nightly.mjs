@@ -3,6 +3,7 @@ import { backUp, lastBackup, thinOut } from './dump.mjs'
 import { ROOT, say } from './say.mjs'
 import { backupIsDue, LOOK_MS } from './nightlyDue.mjs'
 import { load } from './setup.mjs'
+import { leading } from './wide/pair.mjs'
 
 const KEPT_DAYS = 14
 
@@ -20,7 +21,10 @@ export function keepNightly(cluster, name) {
     busy = true
     try {
       if (backupIsDue(new Date(), await lastBackup(cluster))) {
-        await backUp(cluster, folder, passphrase, 'nightly')
+        await backUp(cluster, folder, passphrase, {
+          kind: 'nightly',
+          of: cluster.follower?.running() ? cluster.follower : leading(cluster),
+        })
         thinOut(folder, KEPT_DAYS)
       }
     } catch (error) {

@@ -65,7 +65,7 @@ export async function runServer(
  * Started as root, the server itself runs as nobody: it needs its own files and the network, no
  * more. Where nobody cannot reach these files it stays root, and that is said.
  */
-function nobody() {
+export function nobody() {
   if (!isRoot()) return {}
   const reaches = (file) =>
     spawnSync('runuser', ['-u', 'nobody', '--', 'test', '-r', file], { stdio: 'ignore' }).status ===

@@ -12,10 +12,16 @@ import { safetyCopy } from './dump.mjs'
 import { keepDemoToday, keepNightly } from './nightly.mjs'
 import { endChild, keepAlive, runServer, whenReady } from './server.mjs'
 import { ensureBuild, ensurePackages, migrate, waitsForUpdate } from './setup.mjs'
+import { ensureBalancer } from './wide/balancer.mjs'
+import { isPair, keepPair, leading, Pair } from './wide/pair.mjs'
+import { runWide } from './wide/wideHouse.mjs'
 
 const HELP = `./start            install, build, start the database, load the demo, serve on 127.0.0.1;
                    a folder that holds a house of your own is served as it is
 ./start --empty    an empty house instead of the demo; prints the link of its first hour
+./start --wide     the house in two of everything: two databases of which one follows the other and
+                   takes over, two servers, a balancer in front (docs/scale.md); it stays so
+./start --alone    one database and one server again
 ./start --reset    asks, keeps a copy in .data/kept, then wipes this folder and starts afresh
 ./start --help     this page
 
@@ -34,7 +40,7 @@ Environment
   OAK_OWNER_NAME, OAK_OWNER_EMAIL, OAK_OWNER_PASSWORD
                    first owner for --empty where no browser is to begin it`
 
-const FLAGS = ['--empty', '--reset']
+const FLAGS = ['--empty', '--reset', '--wide', '--alone']
 const FIRST_PORT = 4310
 const flags = process.argv.slice(2)
 const dataName = process.env.OAK_DATA ?? 'house'
@@ -69,7 +75,7 @@ async function main() {
   rmSync(runFile, { force: true })
   const programs = await ensurePostgres()
   await ensurePackages()
-  const cluster = new Cluster(programs, dataName)
+  const cluster = await standing(programs)
   if (flags.includes('--reset') && !(await wipe(cluster))) return
   await ensureBuild()
   await cluster.up()
@@ -81,6 +87,18 @@ async function main() {
   }
 }
 
+/** The house's database, or its two. */
+async function standing(programs) {
+  if (flags.includes('--wide') && flags.includes('--alone'))
+    throw new Trouble('--wide and --alone are two ways: name one of them.')
+  if (flags.includes('--alone') && isPair(programs, dataName))
+    await new Pair(programs, dataName).part()
+  const wide = flags.includes('--wide') || isPair(programs, dataName)
+  if (!wide) return new Cluster(programs, dataName)
+  await ensureBalancer()
+  return new Pair(programs, dataName)
+}
+
 async function wipe(cluster) {
   const question = 'This wipes every client, visit and record of this folder. Type yes to go on: '
   const answer = process.env.OAK_RESET === 'yes' ? 'yes' : await ask(question)
@@ -90,7 +108,7 @@ async function wipe(cluster) {
   }
   if (cluster.there()) {
     await cluster.up()
-    sayKept('before it goes', await safetyCopy(cluster, `${dataName}-before-reset`))
+    sayKept('before it goes', await safetyCopy(leading(cluster), `${dataName}-before-reset`))
   }
   cluster.remove()
   return true
@@ -113,7 +131,7 @@ async function doorOf(named, isDemo, openStandIn) {
 async function open(cluster) {
   // A newer version changes tables only after what they hold is kept.
   if (await waitsForUpdate(cluster.url('owner')))
-    sayKept('before the update', await safetyCopy(cluster, `${dataName}-before-update`))
+    sayKept('before the update', await safetyCopy(leading(cluster), `${dataName}-before-update`))
   process.stdout.write('· Bringing the tables up to date ')
   await migrate(cluster.url('owner'))
   say('done')
@@ -126,36 +144,37 @@ async function open(cluster) {
   const bench = await doorOf(process.env.OAK_METERS, isDemo, openMeterBench)
   const office = await doorOf(process.env.OAK_POST, isDemo, openPostOffice)
   const address = process.env.OAK_ORIGIN
-  const run = await runServer(cluster, {
-    wanted,
-    address,
-    meters: bench.door,
-    post: office.door,
-    setupKey,
-  })
+  const told = { wanted, address, meters: bench.door, post: office.door, setupKey }
+  const run = await (cluster instanceof Pair ? runWide : runAlone)(cluster, told)
   if (run.port !== wanted) say(`· Port ${wanted} is taken; using ${run.port}`)
   const note = () =>
     writeFileSync(
       runFile,
-      JSON.stringify({ pid: process.pid, address: run.address, server: run.child.pid }),
+      JSON.stringify({
+        pid: process.pid,
+        address: run.address,
+        servers: run.runs.map(({ child }) => child.pid),
+      }),
     )
   note()
-  const clocks = [keepNightly(cluster, dataName), keepUp(cluster)]
+  const up = cluster instanceof Pair ? keepPair(cluster, { everyMs: LOOK_MS }) : keepUp(cluster)
+  const clocks = [keepNightly(cluster, dataName), up]
   if (isDemo) clocks.push(keepDemoToday(cluster.url('owner')))
-  const end = endingOf({ cluster, run, doors: [bench.opened, office.opened], clocks, note })
-  try {
-    await whenReady(run.port, run.child)
-  } catch (error) {
-    say(error.message)
-    await end(1)
-    return
-  }
+  endingOf({ cluster, run, doors: [bench.opened, office.opened], clocks, note })
   say(`\nOak Basin is ready: ${run.address}`)
   if (waits) say(`Begin your house here, once:\n  ${run.address}/first-hour#${setupKey}`)
   if (accounts.length > 0) say('Demo sign-ins:')
   for (const { email, password, role, code } of accounts)
     say(`  ${email.padEnd(28)} ${password.padEnd(18)} ${role}, quick code ${code}`)
   say('Ctrl-C stops server and database.')
+}
+
+/** One server, ready. */
+async function runAlone(cluster, told) {
+  const run = await runServer(cluster, told)
+  await whenReady(run.port, run.child)
+  const { port, address } = run
+  return { runs: [run], port, address, close: () => endChild(run.child) }
 }
 
 const LOOK_MS = 3000
@@ -179,8 +198,11 @@ function keepUp(cluster) {
 }
 
 const LEFT_MS = 5000
-/** Ends the server of an earlier start that was killed; its database is taken over. */
-async function endLeftBehind({ server }) {
+/** Ends the servers of an earlier start that was killed; their database is taken over. */
+async function endLeftBehind({ servers = [] }) {
+  for (const server of servers) await endServer(server)
+}
+async function endServer(server) {
   const ours = () => {
     try {
       return readFileSync(`/proc/${server}/cmdline`, 'utf8').includes('.output/server/index.mjs')
@@ -204,7 +226,7 @@ function endingOf({ cluster, run, doors, clocks, note }) {
     ending = true
     say('\n· Stopping')
     for (const stop of clocks) stop()
-    await endChild(run.child)
+    await run.close()
     for (const door of doors) await door?.close()
     cluster.down()
     rmSync(runFile, { force: true })
@@ -212,15 +234,15 @@ function endingOf({ cluster, run, doors, clocks, note }) {
   }
   process.on('SIGINT', () => void end(0))
   process.on('SIGTERM', () => void end(0))
-  keepAlive(run, {
-    ending: () => ending,
-    begunAgain: note,
-    gaveUp: (code) => {
-      say(`The server ended by itself again and again (${code}).`)
-      void end(1)
-    },
-  })
-  return end
+  for (const one of run.runs)
+    keepAlive(one, {
+      ending: () => ending,
+      begunAgain: note,
+      gaveUp: (code) => {
+        say(`The server ended by itself again and again (${code}).`)
+        void end(1)
+      },
+    })
 }
 
 /** What an earlier start left behind; a half-written note counts as none. */

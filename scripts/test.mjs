@@ -8,6 +8,7 @@ import { endRunning, say, toldOfRuns, Trouble } from './say.mjs'
 import { ensureBuild, ensurePackages } from './setup.mjs'
 import {
   additions,
+  failOver,
   howTos,
   imports,
   lint,
@@ -30,12 +31,15 @@ const PARTS = [
   'faults',
   'e2e',
 ]
-/** Takes long, so that it runs by name and in the full run only. */
+/** What takes long, so that it runs by name and in the full run only. */
 const ADDITIONS = 'additions'
+const FAIL_OVER = 'fail-over'
+const LONG = [ADDITIONS, FAIL_OVER]
 const HELP = `./test                 everything, on throw-away clusters: what reads the sources beside what
                        needs the build; the browser's tests after that, with nothing beside them
-./test PART [PART …]   some parts: ${PARTS.join(' ')} ${ADDITIONS}
-./test full            everything, with the long seeded runs and the pages of docs/how-to followed
+./test PART [PART …]   some parts: ${[...PARTS, ...LONG].join(' ')}
+./test full            everything, with the long seeded runs, the pages of docs/how-to followed and a
+                       database that is killed while another takes over
 ./test --help          this page`
 const tally = new Tally()
 /** Houses that are open now: they go when this ends, however it ends. */
@@ -58,10 +62,10 @@ function wantedParts() {
   const asked = process.argv.slice(2)
   if (asked.includes('full')) process.env.OAK_FULL = '1'
   const named = asked.filter((part) => part !== 'full')
-  const unknown = named.find((part) => ![...PARTS, ADDITIONS].includes(part))
+  const unknown = named.find((part) => ![...PARTS, ...LONG].includes(part))
   if (unknown) throw new Trouble(`${unknown} is not a part. ./test --help lists them.`)
   if (named.length > 0) return new Set(named)
-  return new Set(process.env.OAK_FULL ? [...PARTS, ADDITIONS] : PARTS)
+  return new Set(process.env.OAK_FULL ? [...PARTS, ...LONG] : PARTS)
 }
 
 async function main() {
@@ -73,7 +77,7 @@ async function main() {
   mkdirSync(OUT, { recursive: true })
   // What a route gives is held against what it says it gives.
   process.env.OAK_PARSE_REPLIES = 'yes'
-  if (['api', 'e2e', 'faults'].some((part) => wanted.has(part))) await ensurePostgres()
+  if (['api', 'e2e', 'faults', FAIL_OVER].some((part) => wanted.has(part))) await ensurePostgres()
   if (wanted.has('e2e')) await ensureBrowser()
   await ensurePackages()
   const built = buildFor(wanted)
@@ -83,10 +87,11 @@ async function main() {
     onTheSources(wanted, built),
   ])
   if (wanted.has('e2e')) await inTheBrowser()
+  if (wanted.has(FAIL_OVER)) await failOver(tally)
 }
 
 async function buildFor(wanted) {
-  const needed = ['build', 'api', 'e2e', 'faults'].some((part) => wanted.has(part))
+  const needed = ['build', 'api', 'e2e', 'faults', FAIL_OVER].some((part) => wanted.has(part))
   if (needed) await ensureBuild()
 }
 

@@ -59,6 +59,14 @@ export const imports = async (tally) => {
   await gate(tally, 'What the documents say follows from the code', process.execPath, formats)
 }
 
+/** Two of everything, and the database that leads killed three times under tablets that tap. */
+export const failOver = (tally) =>
+  followed(tally, 'A database is killed and another takes over, three times', async () => {
+    const walk = [join(ROOT, 'scripts/wide/failOver.mjs')]
+    const { code, output } = await run(process.execPath, walk)
+    if (code !== 0) throw new Error(output.slice(-SHOWN))
+  })
+
 /** Each page of docs/how-to, followed by its own words. */
 export async function additions(tally) {
   for (const page of pages()) await followed(tally, `Followed ${page}`, () => follow(page))

@@ -48,7 +48,8 @@ export function fromDatabase(error: unknown): ProblemError | undefined {
       'Disk full',
       'Nothing was saved yet: the disk of this computer is full. What you tapped is kept on this device and sent again.',
     )
-  if (/^(57|08|55P03)/.test(code) || AWAY.has(code)) return databaseAway()
+  // 25006: a database that has just been told to follow another one.
+  if (/^(57|08|55P03|25006)/.test(code) || AWAY.has(code)) return databaseAway()
   return undefined
 }
 

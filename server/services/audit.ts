@@ -3,7 +3,7 @@ import { and, desc, eq, inArray, lt, sql } from 'drizzle-orm'
 import { AUDIT_PAGE, type AuditQuery } from '#contracts/audit'
 import { AUDIT_ACTIONS } from '#contracts/auditActions'
 import { audit, clients, staff } from '#db/schema'
-import { database } from './database'
+import { lookingBack } from './database'
 import { dayBounds } from './dates'
 import { thePractice } from './practice'
 
@@ -16,7 +16,7 @@ export async function readAudit(query: AuditQuery): Promise<AuditPage> {
   const { timeZone } = await thePractice()
   const { before, staffId, clientId, what, until, refused } = query
   const [rows, people] = await Promise.all([
-    database()
+    lookingBack()
       .select({
         id: audit.id,
         at: audit.at,
@@ -42,7 +42,7 @@ export async function readAudit(query: AuditQuery): Promise<AuditPage> {
       )
       .orderBy(desc(audit.at), desc(audit.id))
       .limit(AUDIT_PAGE),
-    database().select({ id: staff.id, name: staff.name }).from(staff).orderBy(staff.name),
+    lookingBack().select({ id: staff.id, name: staff.name }).from(staff).orderBy(staff.name),
   ])
   return {
     lines: rows.map((line) => ({ ...line, at: line.at.getTime() })),

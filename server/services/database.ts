@@ -11,6 +11,9 @@ const inside = new AsyncLocalStorage<true>()
 const CONNECT_SECONDS = 5
 const STATEMENT_MS = 20_000
 const LOCK_MS = 15_000
+/** Connections that one server keeps open at most: those that write, and those that look back. */
+const CONNECTIONS_LIMIT = 10
+const READING_LIMIT = 5
 
 /** Above that many values a statement is one of its kind: a list of names, a box of readings. */
 const MOST_VALUES = 24
@@ -32,21 +35,25 @@ function runByName() {
   PostgresJsSession.prototype.prepareQuery = byItsText as Prepare
 }
 
+/** A pool of connections; the address may name several databases, of which the one that writes is taken. */
+const client = (url: string, max: number) =>
+  postgres(url, {
+    max,
+    connect_timeout: CONNECT_SECONDS,
+    onnotice: () => {},
+    idle_timeout: 60,
+    connection: {
+      statement_timeout: STATEMENT_MS,
+      lock_timeout: LOCK_MS,
+      idle_in_transaction_session_timeout: STATEMENT_MS,
+    },
+  })
+
 function open() {
   if (!opened) {
     const url = useRuntimeConfig().databaseUrl
     if (!url) throw new Error('NUXT_DATABASE_URL is not set')
-    const sql = postgres(url, {
-      max: 10,
-      connect_timeout: CONNECT_SECONDS,
-      onnotice: () => {},
-      idle_timeout: 60,
-      connection: {
-        statement_timeout: STATEMENT_MS,
-        lock_timeout: LOCK_MS,
-        idle_in_transaction_session_timeout: STATEMENT_MS,
-      },
-    })
+    const sql = client(url, CONNECTIONS_LIMIT)
     runByName()
     const db = drizzle(sql, { schema })
     const begin = db.transaction.bind(db)
@@ -67,5 +74,17 @@ export function database(): Database {
   return open().db
 }
 export const sqlClient = () => open().sql
+
+let reads: PostgresJsDatabase<typeof schema> | undefined
+/**
+ * Where a house has a second database that follows the first to the letter, what only looks back over
+ * long times is read there; else the same as `database()`. What was acknowledged before is in it.
+ */
+export function lookingBack(): Database {
+  const url = useRuntimeConfig().databaseReadsUrl
+  if (url === '') return database()
+  reads ??= drizzle(client(url, READING_LIMIT), { schema })
+  return reads
+}
 export type Database = PostgresJsDatabase<typeof schema>
 export type Transaction = Parameters<Parameters<Database['transaction']>[0]>[0]

@@ -1,4 +1,5 @@
 import { visitFor } from './access'
+import { hearOthers, namesElsewhere, sayOwn } from './beside'
 import { sqlClient } from './database'
 import { standingAmong } from './session/session'
 import { heardIn, type Heard } from './visits/heard'
@@ -64,25 +65,37 @@ function listen() {
     .catch(() => {
       listening = undefined
     })
-  return listening
+  const others = hearOthers({
+    visits: () => watchers.keys(),
+    names: namesHere,
+    changed: tellOthers,
+  })
+  return Promise.all([listening, others])
+}
+
+const namesHere = (visitId: string) => [...(watchers.get(visitId) ?? [])].map(({ name }) => name)
+/** Tells the tablets here that others came or went. */
+function tellOthers(visitId: string, but?: Watcher) {
+  for (const own of watchers.get(visitId) ?? []) if (own !== but) own.others()
 }
 
 /** @returns a function that ends the watching */
 export async function watch(visitId: string, watcher: Watcher): Promise<() => void> {
   await listen()
   const set = watchers.get(visitId) ?? new Set()
-  const tellOthers = () => {
-    for (const own of set) if (own !== watcher) own.others()
-  }
   watchers.set(visitId, set.add(watcher))
-  tellOthers()
+  tellOthers(visitId, watcher)
+  void sayOwn(visitId, true)
   return () => {
     set.delete(watcher)
     if (set.size === 0) watchers.delete(visitId)
-    tellOthers()
+    tellOthers(visitId)
+    void sayOwn(visitId)
   }
 }
 
-/** The other tablets that show this visit on this server, by name. */
-export const othersAt = (visitId: string, watcher: Watcher): string[] =>
-  [...(watchers.get(visitId) ?? [])].filter((own) => own !== watcher).map(({ name }) => name)
+/** The other tablets that show this visit, on this server or another, by name. */
+export const othersAt = (visitId: string, watcher: Watcher): string[] => [
+  ...[...(watchers.get(visitId) ?? [])].filter((own) => own !== watcher).map(({ name }) => name),
+  ...namesElsewhere(visitId),
+]

@@ -29,6 +29,32 @@ afterAll(async () => {
   await Promise.all(children.map((child) => endChild(child)))
 })
 
+/** Signs in at a server and listens to a visit there. */
+async function listening(address: string, visit: string, tablet: string) {
+  const response = await fetch(`${address}/api/session`, {
+    method: 'POST',
+    headers: { origin: address, 'content-type': 'application/json' },
+    body: JSON.stringify({ email: ACCOUNTS.owner.email, password: ACCOUNTS.owner.password }),
+  })
+  const cookie = (response.headers.getSetCookie().at(-1) ?? '').split(';')[0] ?? ''
+  const ends = new AbortController()
+  const stream = await fetch(
+    `${address}/api/visits/${visit}/stream?tablet=${encodeURIComponent(tablet)}`,
+    { headers: { cookie }, signal: ends.signal },
+  )
+  const reader = stream.body?.pipeThrough(new TextDecoderStream()).getReader()
+  let heard = ''
+  /** Waits until a word has been heard so many times. */
+  const hear = async (word: string, times = 1) => {
+    while (heard.split(word).length <= times) {
+      const { value, done } = await (reader as ReadableStreamDefaultReader<string>).read()
+      if (done) throw new Error(`ended before ${word}: ${heard}`)
+      heard += value
+    }
+  }
+  return { hear, stop: () => ends.abort() }
+}
+
 describe('two servers on one database', () => {
   let second: Second
   beforeAll(async () => {
@@ -37,26 +63,7 @@ describe('two servers on one database', () => {
   it('a tap kept by one is told to a tablet that listens to the other', async () => {
     const owner = await signedIn(testUrl(), 'owner')
     const id = await treating(owner, 'owner', 'other-30')
-    const response = await fetch(`${second.address}/api/session`, {
-      method: 'POST',
-      headers: { origin: second.address, 'content-type': 'application/json' },
-      body: JSON.stringify({ email: ACCOUNTS.owner.email, password: ACCOUNTS.owner.password }),
-    })
-    const cookie = (response.headers.getSetCookie().at(-1) ?? '').split(';')[0] ?? ''
-    const stop = new AbortController()
-    const stream = await fetch(`${second.address}/api/visits/${id}/stream`, {
-      headers: { cookie },
-      signal: stop.signal,
-    })
-    const reader = stream.body?.pipeThrough(new TextDecoderStream()).getReader()
-    let heard = ''
-    const hear = async (word: string) => {
-      while (!heard.includes(word)) {
-        const { value, done } = await (reader as ReadableStreamDefaultReader<string>).read()
-        if (done) throw new Error(`ended before ${word}: ${heard}`)
-        heard += value
-      }
-    }
+    const { hear, stop } = await listening(second.address, id, 'at the wall')
     await hear('event: here')
     await owner(`/api/visits/${id}/events`, {
       method: 'POST',
@@ -65,7 +72,19 @@ describe('two servers on one database', () => {
     await hear('event: taps')
     // The tap itself, not a word to come and fetch it.
     await hear('"kind":"held"')
-    stop.abort()
+    stop()
+  })
+  it('tablets on both see each other in the room, and that one has gone', async () => {
+    const owner = await signedIn(testUrl(), 'owner')
+    const id = await treating(owner, 'owner', 'other-29')
+    const here = await listening(testUrl(), id, 'at the basin')
+    await here.hear('event: here')
+    const there = await listening(second.address, id, 'at the wall')
+    await here.hear(`at the wall, ${ACCOUNTS.owner.name}`)
+    await there.hear(`at the basin, ${ACCOUNTS.owner.name}`)
+    there.stop()
+    await here.hear('data: []', 2)
+    here.stop()
   })
   it('a session sealed by one is good at the other, and a revoked one at neither', async () => {
     const one = await signedIn(testUrl(), 'therapist')

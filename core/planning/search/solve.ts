@@ -161,11 +161,19 @@ export interface Solution {
   idleTicks: number
   ticks: number
   loads: Readonly<Record<RegionId, number>>
+  effort: Effort
+}
+
+/** What the search took, counted: it tells nothing of a clock, and is the same on every machine. */
+export interface Effort {
+  /** Ways between states that were laid out. */
+  ways: number
+  /** Labels that were made, in all passes. */
   labels: number
 }
 
 /** What a label has chosen, written out from its last way back to the first. */
-function toSolution(planCase: PlanCase, start: SolveFrom, label: Label, labels: number): Solution {
+function toSolution(planCase: PlanCase, start: SolveFrom, label: Label, effort: Effort): Solution {
   const chain: Way[] = []
   for (let at: Label | undefined = label; at?.way; at = at.back) chain.push(at.way)
   chain.reverse()
@@ -184,7 +192,7 @@ function toSolution(planCase: PlanCase, start: SolveFrom, label: Label, labels: 
     idleTicks: label.idle,
     ticks: start.ticks + label.ticks,
     loads,
-    labels,
+    effort,
   }
 }
 
@@ -235,11 +243,12 @@ export function solve(
     remaining: remainingAfter(planCase, net),
     incumbent: Math.max(...paths.map((path) => worthOf(planCase, ceilings, first, path))),
     width: 0,
+    effort: { ways: waysIn(net), labels: 1 },
   }
   for (const [pass, width] of widths.entries()) {
     const found = run({ ...search, width }, first)
     // A pass that had to leave nothing aside is exact.
-    if (found.whole) return found.best && toSolution(planCase, start, found.best, found.count)
+    if (found.whole) return found.best && toSolution(planCase, start, found.best, search.effort)
     if (found.best)
       search.incumbent = Math.max(
         search.incumbent,
@@ -297,15 +306,19 @@ interface Search {
   remaining: readonly Remaining[]
   incumbent: number
   width: number
+  /** Counted up as it goes. */
+  effort: Effort
+}
+
+const waysIn = (net: Layers): number => {
+  let count = 0
+  for (const { ways } of net.layers) for (const from of ways) count += from?.length ?? 0
+  return count
 }
 
 /** One pass through all stages, keeping so many labels at each. */
-function run(
-  search: Search,
-  first: Label,
-): { best: Label | undefined; count: number; whole: boolean } {
+function run(search: Search, first: Label): { best: Label | undefined; whole: boolean } {
   let labels: Label[] = [first]
-  let count = 1
   let whole = true
   for (let stage = 0; stage < search.net.layers.length; stage++) {
     labels = throughStage(search, stage, labels)
@@ -313,11 +326,10 @@ function run(
       whole = false
       labels = mostPromising(labels, search, stage, search.width)
     }
-    count += labels.length
   }
   let best: Label | undefined
   for (const label of labels) if (!best || compare(search.c, label, best) < 0) best = label
-  return { best, count, whole }
+  return { best, whole }
 }
 
 /** Every label taken one stage further by every way that may still lead somewhere. */
@@ -337,7 +349,9 @@ function throughStage(search: Search, stage: number, labels: readonly Label[]): 
       )
         continue
       const further = follow(search, label, way, ticks, exfoliations, remaining)
-      if (further) offer(next, further, planCase, remaining)
+      if (!further) continue
+      search.effort.labels++
+      offer(next, further, planCase, remaining)
     }
   return [...next.values()].flat()
 }

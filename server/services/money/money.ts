@@ -29,7 +29,7 @@ import {
 } from '#db/schema'
 import { conflict, notFound } from '../../problem/problem'
 import type { Visit } from '../access'
-import { database, type Transaction } from '../database'
+import { database, lookingBack, type Transaction } from '../database'
 import { thePractice } from '../practice'
 import type { Staff } from '../session/session'
 import { beforeMoment, MOMENT } from '../visits/moment'
@@ -142,7 +142,7 @@ export async function earnedIn(month: string): Promise<Earned> {
   const start = DateTime.fromISO(`${month}-01`, { zone: timeZone })
   const from = start.toJSDate()
   const to = start.plus({ months: 1 }).toJSDate()
-  const db = database()
+  const db = lookingBack()
   const rows = await db
     .select({
       id: visits.id,
@@ -174,7 +174,7 @@ export async function earnedIn(month: string): Promise<Earned> {
 
 /** Planned and taken by the sealed records of these visits, and thrown out meanwhile. */
 async function usedOf(ids: readonly string[], from: Date, to: Date): Promise<Earned['products']> {
-  const db = database()
+  const db = lookingBack()
   const [shelf, records, thrown] = await Promise.all([
     db.select().from(products),
     ids.length === 0

@@ -29,7 +29,7 @@ import {
   withdrawals,
 } from '#db/schema'
 import type { Client } from '../access'
-import { database } from '../database'
+import { lookingBack } from '../database'
 
 /**
  * Everything the house holds about a client, for the client: as it is stored, nothing left out, and in
@@ -55,7 +55,7 @@ export async function exportClient(client: Client): Promise<z.output<typeof clie
 
 /** Tables that name the client themselves. */
 async function storedByClient(clientId: string) {
-  const db = database()
+  const db = lookingBack()
   const [visitRows, told, signed, read, home, imported, metered, back, askedRows, routines] =
     await Promise.all([
       db.select().from(visits).where(eq(visits.clientId, clientId)).orderBy(asc(visits.startsAt)),
@@ -85,7 +85,7 @@ async function storedByClient(clientId: string) {
 
 /** Tables that hang on the client's visits. */
 async function storedByVisit(clientId: string) {
-  const db = database()
+  const db = lookingBack()
   const own = db.select({ id: visits.id }).from(visits).where(eq(visits.clientId, clientId))
   const [events, record, planned, sealed, amended, calls, forms, aside, halves, pictures, later] =
     await Promise.all([
@@ -119,7 +119,7 @@ async function storedByVisit(clientId: string) {
 
 /** What the days after a visit have brought. */
 async function storedAfterwards(clientId: string) {
-  const db = database()
+  const db = lookingBack()
   const own = db.select({ id: visits.id }).from(visits).where(eq(visits.clientId, clientId))
   const [answers, sent, notes] = await Promise.all([
     db.select().from(checkIns).where(inArray(checkIns.visitId, own)),
@@ -135,7 +135,7 @@ async function storedAfterwards(clientId: string) {
 }
 
 async function storedByTest(clientId: string) {
-  const db = database()
+  const db = lookingBack()
   const own = eq(patchTests.clientId, clientId)
   const [tests, reads] = await Promise.all([
     db.select().from(patchTests).where(own),
