@@ -153,7 +153,7 @@ async function open(cluster) {
       JSON.stringify({
         pid: process.pid,
         address: run.address,
-        servers: run.runs.map(({ child }) => child.pid),
+        servers: run.kept.map(({ child }) => child.pid),
       }),
     )
   note()
@@ -174,7 +174,7 @@ async function runAlone(cluster, told) {
   const run = await runServer(cluster, told)
   await whenReady(run.port, run.child)
   const { port, address } = run
-  return { runs: [run], port, address, close: () => endChild(run.child) }
+  return { kept: [run], port, address, close: () => endChild(run.child) }
 }
 
 const LOOK_MS = 3000
@@ -198,6 +198,8 @@ function keepUp(cluster) {
 }
 
 const LEFT_MS = 5000
+/** What a start runs beside its databases. */
+const OURS = /\.output\/server\/index\.mjs|balancer\.cfg/
 /** Ends the servers of an earlier start that was killed; their database is taken over. */
 async function endLeftBehind({ servers = [] }) {
   for (const server of servers) await endServer(server)
@@ -205,7 +207,7 @@ async function endLeftBehind({ servers = [] }) {
 async function endServer(server) {
   const ours = () => {
     try {
-      return readFileSync(`/proc/${server}/cmdline`, 'utf8').includes('.output/server/index.mjs')
+      return OURS.test(readFileSync(`/proc/${server}/cmdline`, 'utf8'))
     } catch {
       return false
     }
@@ -234,7 +236,7 @@ function endingOf({ cluster, run, doors, clocks, note }) {
   }
   process.on('SIGINT', () => void end(0))
   process.on('SIGTERM', () => void end(0))
-  for (const one of run.runs)
+  for (const one of run.kept)
     keepAlive(one, {
       ending: () => ending,
       begunAgain: note,

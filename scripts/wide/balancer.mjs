@@ -2,7 +2,7 @@ import { spawn } from 'node:child_process'
 import { existsSync, writeFileSync } from 'node:fs'
 import { keepChild } from '../keep.mjs'
 import { debian, Trouble } from '../say.mjs'
-import { endChild, nobody } from '../server.mjs'
+import { nobody } from '../server.mjs'
 
 const PROGRAM = '/usr/sbin/haproxy'
 const UP_TRIES = 100
@@ -49,21 +49,23 @@ ${servers.map((server, at) => `  server s${at} 127.0.0.1:${server}`).join('\n')}
  * Runs the balancer in front of servers on this machine.
  * @param file where its settings are written
  * @param servers the servers' ports
+ * @returns its child, how it is begun again, and its address
  */
 export async function runBalancer(file, port, servers) {
   await ensureBalancer()
   writeFileSync(file, words(port, servers), { mode: 0o644 })
-  const child = keepChild(
-    spawn(PROGRAM, ['-db', '-q', '-f', file], {
-      ...nobody(),
-      stdio: ['ignore', 'ignore', 'ignore'],
-    }),
-  )
-  const address = `http://127.0.0.1:${port}`
+  const begin = () =>
+    keepChild(
+      spawn(PROGRAM, ['-db', '-q', '-f', file], {
+        ...nobody(),
+        stdio: ['ignore', 'ignore', 'ignore'],
+      }),
+    )
+  const run = { child: begin(), begin, address: `http://127.0.0.1:${port}` }
   for (let tries = UP_TRIES; tries > 0; tries--) {
-    if (child.exitCode !== null) throw new Trouble(`The balancer did not start; see ${file}.`)
-    const answer = await fetch(`${address}/api/ready`).catch(() => undefined)
-    if (answer?.ok) return { child, address, close: () => endChild(child) }
+    if (run.child.exitCode !== null) throw new Trouble(`The balancer did not start; see ${file}.`)
+    const answer = await fetch(`${run.address}/api/ready`).catch(() => undefined)
+    if (answer?.ok) return run
     await new Promise((done) => setTimeout(done, LOOK_MS))
   }
   throw new Trouble('The balancer does not reach any server.')

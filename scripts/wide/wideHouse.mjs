@@ -28,11 +28,11 @@ export async function runWide(pair, { wanted, ...options }) {
   )
   return {
     runs,
-    balancer,
+    kept: [...runs, balancer],
     port,
     address,
     close: async () => {
-      await balancer.close()
+      await endChild(balancer.child)
       for (const run of runs) await endChild(run.child)
     },
   }

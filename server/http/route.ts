@@ -13,6 +13,7 @@ import type { AuditAction } from '#contracts/auditActions'
 import { ok } from '#contracts/replies/common'
 import { treats } from '#core/visit/roles'
 import { writeAudit } from '../services/access'
+import { onlyReading } from '../services/askedOnce'
 import { audited, type Subject } from '../services/auditing'
 import { log } from '../services/log'
 import { lacksFactor } from '../services/session/secondFactor'
@@ -84,7 +85,8 @@ export function route<
       const work = async () =>
         handler({ event, me: me as Staff, body: body as never, query: query as never, id })
       const does = typeof spec.does === 'function' ? spec.does(body as never) : spec.does
-      const given = await inTime(does === undefined ? work() : withLine(me, does, work))
+      const whole = () => inTime(does === undefined ? work() : withLine(me, does, work))
+      const given = await (event.method === 'GET' ? onlyReading(whole) : whole())
       const reply = Object.is(spec.reply, ok) ? { ok: true } : given
       asAgreed(spec.reply, reply, event.context.matchedRoute?.path ?? 'unknown')
       return reply

@@ -1,6 +1,7 @@
 import { oncePer } from '#core/once'
 import { practice } from '#db/schema'
 import { notFound } from '../problem/problem'
+import { askedOnce } from './askedOnce'
 import { database, type Database, type Transaction } from './database'
 
 /** Asked by most requests: put together once. */
@@ -11,7 +12,9 @@ const itsRow = oncePer((db: Database) => db.select().from(practice).prepare('the
  * @param tx the transaction, inside one
  */
 export async function thePractice(tx?: Transaction) {
-  const [house] = await (tx ? tx.select().from(practice) : itsRow(database()).execute())
+  const [house] = await (tx
+    ? tx.select().from(practice)
+    : askedOnce('practice', () => itsRow(database()).execute()))
   if (!house) throw notFound()
   return house
 }
