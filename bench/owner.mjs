@@ -8,3 +8,13 @@ export async function ownerCookie({ address, accounts }) {
   })
   return (reply.headers.getSetCookie().at(-1) ?? '').split(';')[0]
 }
+
+/** Reads a house's routes as its owner does. */
+export async function ownerGets(house) {
+  const cookie = await ownerCookie(house)
+  return async (path) => {
+    const answer = await fetch(`${house.address}${path}`, { headers: { cookie } })
+    if (!answer.ok) throw new Error(`${path}: ${answer.status} ${await answer.text()}`)
+    return answer.json()
+  }
+}

@@ -1,6 +1,6 @@
 /**
  * Measures and prints; never asserts. `npm run bench`, or `npm run bench planner replan proposal
- * verdict page start test volume events room` for some.
+ * verdict page start test volume routes events wide room` for some.
  */
 import { say } from '../scripts/say.mjs'
 
@@ -13,7 +13,9 @@ const PARTS = [
   'start',
   'test',
   'volume',
+  'routes',
   'events',
+  'wide',
   'room',
 ]
 const asked = process.argv.slice(2)

@@ -103,8 +103,8 @@ const turnTo = (setting: number) =>
     <template v-if="begun">
       <div v-if="technique.device" class="row device">
         <StepDial v-if="dial" :dial="dial" :step="step" @dial="turnTo" />
-        <StepDevice v-if="!step.own?.device" :step="step" :dial="dial" />
         <StepFitting :step="step" />
+        <StepDevice v-if="!step.own?.device" :step="step" :dial="dial" />
       </div>
       <StepUnready />
       <StepSlip :step="step" :ran="ran" />

@@ -42,6 +42,19 @@ const fallenBetween = (from: Date, to: Date) =>
     .where(and(gte(visits.startsAt, from), lt(visits.startsAt, to), eq(visits.status, 'cancelled')))
     .orderBy(asc(visits.startsAt))
 
+/** The latest consent of each kind by these clients: years of visits leave many that are just alike. */
+const signedBy = (clientIds: string[]) =>
+  database()
+    .selectDistinctOn([consents.clientId, consents.kinds, consents.guardian], {
+      clientId: consents.clientId,
+      kinds: consents.kinds,
+      guardian: consents.guardian,
+      at: consents.at,
+    })
+    .from(consents)
+    .where(inArray(consents.clientId, clientIds))
+    .orderBy(consents.clientId, consents.kinds, consents.guardian, desc(consents.at))
+
 /** What was told, signed, read and planned for these visits and by their clients. */
 async function workedOn(visitIds: string[], clientIds: string[]) {
   if (visitIds.length === 0)
@@ -53,7 +66,7 @@ async function workedOn(visitIds: string[], clientIds: string[]) {
       .from(consultations)
       .where(inArray(consultations.visitId, visitIds))
       .orderBy(desc(consultations.at)),
-    db.select().from(consents).where(inArray(consents.clientId, clientIds)),
+    signedBy(clientIds),
     db.select().from(withdrawals).where(inArray(withdrawals.clientId, clientIds)),
     db
       .selectDistinct({ id: readings.visitId })

@@ -1,0 +1,1 @@
+CREATE INDEX "clients_tagged" ON "clients" USING btree ("id") WHERE "clients"."tags" <> '[]' and "clients"."erased_at" is null;
