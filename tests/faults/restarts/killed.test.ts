@@ -66,9 +66,11 @@ const START = { OAK_DATA: NAME, OAK_PORT: '4480' }
 let house: House
 const start = () => run('scripts/start.mjs', [], START, /Ctrl-C stops/)
 const addressOf = (said: string): string => /is ready: (\S+)/.exec(said)?.[1] ?? ''
-const serverOf = (): number =>
-  (JSON.parse(readFileSync(join(ROOT, '.data', `run-${NAME}.json`), 'utf8')) as { server: number })
-    .server
+function serverOf(): number {
+  const note = readFileSync(join(ROOT, '.data', `run-${NAME}.json`), 'utf8')
+  const { servers } = JSON.parse(note) as { servers: number[] }
+  return servers[0] ?? 0
+}
 beforeAll(async () => {
   house = new Cluster(await ensurePostgres(), NAME) as House
   house.remove()
