@@ -6,6 +6,8 @@ import { nobody } from '../server.mjs'
 
 const PROGRAM = '/usr/sbin/haproxy'
 const UP_TRIES = 100
+/** More tablets than any house has, and few enough for what a process may open. */
+const CONNECTIONS = 400
 const LOOK_MS = 50
 
 /** Sees to a balancer of Debian's packages. */
@@ -20,13 +22,14 @@ export async function ensureBalancer() {
  * What the balancer is told: whoever asks goes to the server that has least to do; one that does not
  * say that it can write is passed over until it does. A request is given to another server only while
  * the first has not taken it: nothing is done twice. The line on which taps arrive stays open.
+ * @param proxy the TLS proxy in front, if any: where a request comes from is its to say
  */
-const words = (port, servers) => `global
-  maxconn 4000
+const words = (port, servers, proxy) => `global
+  maxconn ${CONNECTIONS}
 defaults
   mode http
   option http-keep-alive
-  option forwardfor
+  option forwardfor${proxy ? ` except ${proxy}` : ''}
   option redispatch 1
   retries 3
   retry-on conn-failure
@@ -53,7 +56,7 @@ ${servers.map((server, at) => `  server s${at} 127.0.0.1:${server}`).join('\n')}
  */
 export async function runBalancer(file, port, servers) {
   await ensureBalancer()
-  writeFileSync(file, words(port, servers), { mode: 0o644 })
+  writeFileSync(file, words(port, servers, process.env.NUXT_TRUSTED_PROXY), { mode: 0o644 })
   const begin = () =>
     keepChild(
       spawn(PROGRAM, ['-db', '-q', '-f', file], {
