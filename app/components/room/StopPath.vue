@@ -42,7 +42,8 @@ async function onward() {
   if (!(await room.calmPlan())) late.value = room.trouble
 }
 useEventListener('keydown', (event: KeyboardEvent) => {
-  const typing = (event.target as Element).closest('input,textarea,select,button')
+  // A button of the screen before may still hold the focus while it leaves: only those here are pressed.
+  const typing = (event.target as Element).closest('input,textarea,select,.stop button')
   if (event.key !== ' ' || typing || !next.value || next.value === 'form') return
   event.preventDefault()
   void tick(next.value)
