@@ -47,7 +47,7 @@ async function walk() {
     if (time < TIMES) await killServer()
   }
   await wait(BEFORE_MS)
-  const others = { ...{ here: listener.others, there: other.others } }
+  const others = { here: listener.others, there: other.others }
   ending = true
   await taps
   await wait(BEFORE_MS / 2)

@@ -12,6 +12,9 @@ const SETTINGS = [
   // Whoever reads long in the one that follows holds nothing up in the one that leads.
   'hot_standby_feedback=on',
   'wal_receiver_status_interval=1s',
+  // A line that is cut is noticed before a tap that waits for it is given up.
+  'wal_sender_timeout=10s',
+  'wal_receiver_timeout=10s',
   'wal_retrieve_retry_interval=500ms',
 ]
 const SHIPPED_TRIES = 300
@@ -37,6 +40,8 @@ export class Pair {
     this.members = [one(name, firstPort), one(`${name}-beside`, firstPort + 1)]
     this.note = join(this.members[0].home, 'leads.json')
     this.leads = this.noted()
+    /** Whether all that was acknowledged is in both: only then may the one that follows take over. */
+    this.stepped = false
   }
   get leader() {
     return this.members[this.leads]
@@ -87,6 +92,7 @@ export class Pair {
    */
   async join() {
     const { leader, follower } = this
+    this.stepped = false
     follower.down('immediate')
     rmSync(follower.data, { recursive: true, force: true })
     mkdirSync(follower.home, { recursive: true, mode: 0o755 })
@@ -105,6 +111,7 @@ export class Pair {
     await this.caughtUp()
     leader.sql(waitFor('*'))
     await this.until(() => this.inStep(), 'The second database did not come into step.')
+    this.stepped = true
   }
 
   /** Whether what is acknowledged is in both. */
@@ -129,6 +136,7 @@ export class Pair {
 
   /** The one that leads waits for nobody: the other is gone, or was never there. */
   alone() {
+    this.stepped = false
     this.leader.sql(waitFor(''))
   }
 
@@ -156,19 +164,20 @@ export class Pair {
    */
   async look() {
     if (!this.leader.running()) {
-      if (!this.follower.running()) {
-        await this.upAlone()
+      if (this.stepped && this.follower.running()) {
+        this.takeOver()
         await this.join()
-        return 'Both databases had ended; they are back.'
+        return 'The database ended by itself; the second one has taken over, and the first follows it now.'
       }
-      this.takeOver()
+      // What was acknowledged is on the first one's disk, and perhaps nowhere else.
+      await this.upAlone()
       await this.join()
-      return 'The database ended by itself; the second one has taken over, and the first follows it now.'
+      return 'The database ended by itself; it is started again, and the second one follows it.'
     }
-    if (this.follower.running()) return undefined
+    if (this.follower.running() && this.inStep()) return undefined
     this.alone()
     await this.join()
-    return 'The second database had ended; it follows again.'
+    return 'The second database had ended or lost its line; it follows again.'
   }
 
   /** Where the one that takes writes is found, whichever of the two it is. */

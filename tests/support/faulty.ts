@@ -1,5 +1,5 @@
 import { createServer, request, type Server } from 'node:http'
-import { connect, createServer as createTcp, type Socket } from 'node:net'
+import { relay } from './relay'
 
 /**
  * Stands between tablet and server, and loses replies when told to: the request is done, and nobody
@@ -57,29 +57,13 @@ export async function slowDatabase(target: number): Promise<{
   let told = new Promise<void>((done) => {
     tell = done
   })
-  const sockets = new Set<Socket>()
-  const server = createTcp((from) => {
-    const to = connect(target, '127.0.0.1')
-    for (const socket of [from, to]) {
-      sockets.add(socket)
-      socket.on('close', () => sockets.delete(socket))
-    }
-    from.on('data', (bytes) => {
-      if (holding !== undefined && bytes.includes(holding)) {
-        tell()
-        return
-      }
-      to.write(bytes)
-    })
-    to.on('data', (bytes) => from.write(bytes))
-    from.on('close', () => to.destroy()).on('error', () => to.destroy())
-    to.on('close', () => from.destroy()).on('error', () => from.destroy())
+  const { port, close } = await relay(target, () => (piece, on) => {
+    if (holding === undefined || !piece.includes(holding)) on(piece)
+    else tell()
   })
-  const port = await new Promise<number>((resolve) =>
-    server.listen(0, '127.0.0.1', () => resolve((server.address() as { port: number }).port)),
-  )
   return {
     port,
+    close,
     hold: (words) => {
       holding = words
       if (words !== undefined)
@@ -88,10 +72,5 @@ export async function slowDatabase(target: number): Promise<{
         })
     },
     held: () => told,
-    close: () =>
-      new Promise((done) => {
-        for (const socket of sockets) socket.destroy()
-        server.close(() => done())
-      }),
   }
 }

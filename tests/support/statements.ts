@@ -1,4 +1,4 @@
-import { connect, createServer, type Socket } from 'node:net'
+import { relay } from './relay'
 
 /** A statement as it was sent: its words, and the values it was sent with, as text. */
 export interface Statement {
@@ -81,36 +81,20 @@ export async function hearStatements(target: number): Promise<{
   close: () => Promise<void>
 }> {
   let heard: Statement[] = []
-  const sockets = new Set<Socket>()
-  const server = createServer((from) => {
-    const to = connect(target, '127.0.0.1')
+  const { port, close } = await relay(target, () => {
     const hear = listener((statement) => heard.push(statement))
-    for (const socket of [from, to]) {
-      sockets.add(socket)
-      socket.on('close', () => sockets.delete(socket))
-    }
-    from.on('data', (piece) => {
+    return (piece, on) => {
       hear(piece)
-      to.write(piece)
-    })
-    to.on('data', (piece) => from.write(piece))
-    from.on('close', () => to.destroy()).on('error', () => to.destroy())
-    to.on('close', () => from.destroy()).on('error', () => from.destroy())
+      on(piece)
+    }
   })
-  const port = await new Promise<number>((resolve) =>
-    server.listen(0, '127.0.0.1', () => resolve((server.address() as { port: number }).port)),
-  )
   return {
     port,
+    close,
     during: async (work) => {
       heard = []
       await work()
       return heard
     },
-    close: () =>
-      new Promise((done) => {
-        for (const socket of sockets) socket.destroy()
-        server.close(() => done())
-      }),
   }
 }
