@@ -23,6 +23,7 @@ export const AUDIT_ACTIONS = {
   'client.erase': 'erased the client',
   'client.join': 'joined two files',
   'client.part': 'separated two files',
+  'client.share': 'changed where a client may be seen',
   'visit.look': 'opened the visit',
   'visit.book': 'booked a visit',
   'visit.course': 'booked a course of visits',

@@ -48,6 +48,8 @@ export const signIn = z.strictObject({
   password: z.string().min(1, 'must not be empty').max(200),
   /** The second factor, where this person has one. */
   code: z.string().max(40).optional(),
+  /** Where they are now, of the practices that this password opens. */
+  branch: z.uuid().optional(),
 })
 /** With the quick code, or with the password where somebody has none. */
 export const unlock = z.union([

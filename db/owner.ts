@@ -2,6 +2,7 @@ import { randomBytes, scryptSync } from 'node:crypto'
 import type { PgDatabase } from 'drizzle-orm/pg-core'
 import { drizzle, type PostgresJsQueryResultHKT } from 'drizzle-orm/postgres-js'
 import postgres from 'postgres'
+import { BRANCH_SETTING } from './branches'
 
 /** The tables, or a transaction on them. */
 export type Database = PgDatabase<PostgresJsQueryResultHKT>
@@ -9,12 +10,15 @@ export type Database = PgDatabase<PostgresJsQueryResultHKT>
 /**
  * Works on the tables as the role that owns them; the connection ends with the work.
  * @param url where the database is, with the owner's name and password
+ * @param branch the practice whose rows it works on; the first one where none is named
  */
 export async function withOwner<Result>(
   url: string,
   work: (db: Database) => Promise<Result>,
+  branch = '',
 ): Promise<Result> {
-  const client = postgres(url, { max: 1, onnotice: () => {} })
+  const connection = { [BRANCH_SETTING]: branch }
+  const client = postgres(url, { max: 1, onnotice: () => {}, connection })
   try {
     return await work(drizzle(client))
   } finally {

@@ -129,7 +129,7 @@ export class Cluster {
       `-p ${this.secrets.port}`,
       '-c listen_addresses=127.0.0.1',
       '-c unix_socket_directories=',
-      '-c max_connections=60',
+      '-c max_connections=200',
       ...QUIET_LOG,
       ...this.settings.map((setting) => `-c ${setting}`),
       ...(this.durable

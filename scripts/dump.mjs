@@ -26,16 +26,25 @@ export async function digests(sql) {
     )
     out[name] = { rows: row.rows, digest: row.digest }
   }
-  const [head] = await sql`select number, head from seals order by number desc limit 1`
-  return { tables: out, seals: head?.number ?? 0, head: head?.head ?? null }
+  // Each practice of the house has its own chain.
+  const [now] =
+    await sql`select coalesce(sum(number), 0)::int as seals, string_agg(head, ' ' order by branch_id) as head
+    from (select distinct on (branch_id) branch_id, number, head from seals order by branch_id, number desc) heads`
+  return { tables: out, seals: now.seals, head: now.head }
 }
 
-export async function connect(url) {
+/** A connection that sees the rows of one practice, or of all. */
+export async function connect(url, branch = 'all') {
   const { default: postgres } = await import('postgres')
   return postgres(url, {
     max: 1,
     onnotice: () => {},
-    connection: { TimeZone: 'UTC', DateStyle: 'ISO', extra_float_digits: 1 },
+    connection: {
+      TimeZone: 'UTC',
+      DateStyle: 'ISO',
+      extra_float_digits: 1,
+      'oak.branch': branch,
+    },
   })
 }
 

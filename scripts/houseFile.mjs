@@ -7,8 +7,10 @@ import { connect } from './dump.mjs'
 import { Trouble } from './say.mjs'
 import { load } from './setup.mjs'
 
-/** What stays in the house it belongs to: sessions, tries, links, and when it was backed up. */
+/** What stays in the house it belongs to: its practices, sessions, tries, links, and when it was backed up. */
 const NOT_CARRIED = [
+  'branches',
+  'client_shares',
   'sessions',
   'login_attempts',
   'staff_links',
@@ -26,6 +28,8 @@ const BLANKED = {
 const FORMAT = 'oak-basin/house'
 const VERSION = 1
 const BATCH = 500
+/** What is taken in is of the practice that takes it in. */
+const OURS = "jsonb_build_object('branch_id', branch_now())"
 
 /** The tables of a house that are carried, each after those it points to. */
 export async function carriedTables() {
@@ -75,7 +79,7 @@ async function* rowsOf(sql, config) {
   const blanked = JSON.stringify(BLANKED[config.name] ?? {})
   const cursor = sql
     .unsafe(
-      `select (to_jsonb(t) || $1::text::jsonb)::text as row from "${config.name}" t order by ${orderOf(config)}`,
+      `select (to_jsonb(t) - 'branch_id' || $1::text::jsonb)::text as row from "${config.name}" t order by ${orderOf(config)}`,
       [blanked],
     )
     .cursor(BATCH)
@@ -83,15 +87,15 @@ async function* rowsOf(sql, config) {
 }
 
 /**
- * Writes a house as one JSON document, of one moment, while it may be running: a row a line. It is
+ * Writes one practice of a house as one JSON document, of one moment, while it may be running: a row a line. It is
  * not locked: whoever reads it reads everything.
  * @returns the tables with their rows and sums
  */
-export async function writeHouse(cluster, file, far = () => {}) {
+export async function writeHouse(cluster, file, branch, far = () => {}) {
   const tables = await carriedTables()
   // What is there already is not ours to write over, nor to take away.
   const out = (await open(file, 'wx', 0o600)).createWriteStream()
-  const sql = await connect(cluster.url('owner'))
+  const sql = await connect(cluster.url('owner'), branch)
   const put = async (text) => {
     if (!out.write(text)) await once(out, 'drain')
   }
@@ -170,7 +174,8 @@ export async function takeHouse(cluster, file) {
         await tx.unsafe(`delete from "${name}"`)
         for (let at = 0; at < rows.length; at += BATCH)
           await tx.unsafe(
-            `insert into "${name}" overriding system value select * from jsonb_populate_recordset(null::"${name}", $1::text::jsonb)`,
+            `insert into "${name}" overriding system value select * from jsonb_populate_recordset(null::"${name}",
+              (select jsonb_agg(r || ${OURS}) from jsonb_array_elements($1::text::jsonb) r))`,
             [JSON.stringify(rows.slice(at, at + BATCH))],
           )
         await tx.unsafe(`alter table "${name}" enable trigger user`)

@@ -19,11 +19,15 @@ const HELP = `./house backup [FOLDER]   one locked file of the whole house, into
 ./house verify 'LINE'     holds a line that was printed and kept apart against this house
 ./house verify FILE       opens a backup and says what is in it
 ./house export FILE.json  the whole house as one open JSON document, by the published schema
-                          (docs/formats/house.schema.json); it is not locked
+                          (docs/formats/house.schema.json); it is not locked.
+                          --practice NAME: that one, in a house of several
 ./house import FILE.json  takes such a document into an empty data folder and proves it equal
 ./house owner-link [EMAIL]
                           makes a password link for an owner who has forgotten it; leaves a line in
                           the audit and on the sign-in page. --no-factor also ends the second factor
+./house practices         the practices that share this house
+./house practice-add NAME adds one, with its own rooms, shelf and staff, and prints the link of its
+                          first hour
 ./house passphrase        tells the passphrase with which the house is backed up every night
 
 Environment
@@ -31,7 +35,9 @@ Environment
   OAK_PASSPHRASE          the passphrase, where nobody is to be asked`
 
 const dataName = process.env.OAK_DATA ?? 'house'
-const [what, given, ...more] = process.argv.slice(2)
+const [what, ...words] = process.argv.slice(2)
+const named = words.includes('--practice') ? words.splice(words.indexOf('--practice'), 2)[1] : ''
+const [given, ...more] = words
 
 async function passphrase(twice = false) {
   const told = process.env.OAK_PASSPHRASE ?? (await askHidden('Passphrase: '))
@@ -119,7 +125,8 @@ const LINE = 'oak-basin/head/'
 async function verifyLine() {
   const { holdAgainst } = await load('db/walkChain.ts')
   await withCluster(async (cluster) => {
-    const held = await holdAgainst(cluster.url('owner'), given, cluster.secrets.session)
+    const { id } = await practiceOf(cluster)
+    const held = await holdAgainst(cluster.url('owner'), given, cluster.secrets.session, id)
     if (!held) throw new Trouble('This house did not sign that line, or a letter of it is another.')
     if (!held.holds) throw new Trouble(held.text)
     say(held.text)
@@ -142,15 +149,56 @@ async function verify() {
     }
     return
   }
-  const { walkChain } = await load('db/walkChain.ts')
   await withCluster(async (cluster) => {
-    const walked = await task('Checking the seals', (far) => walkChain(cluster.url('owner'), far))
-    if (walked.broken !== null) throw new Trouble(`Seal ${walked.broken} is broken.`)
-    if (walked.brokenAmendment !== null)
-      throw new Trouble(`Amendment ${walked.brokenAmendment} is broken.`)
-    const { seals, head } = await digestsOf(cluster)
-    const amended = `${walked.amendments} ${walked.amendments === 1 ? 'amendment' : 'amendments'}`
-    say(`All ${seals} seals and ${amended} are valid. Head: ${head ?? 'none yet'}`)
+    const { listBranches } = await load('db/branches.ts')
+    const all = await listBranches(cluster.url('owner'))
+    for (const own of all) await verifyChains(cluster, own, all.length > 1)
+  })
+}
+
+/** Walks the chains of one practice. */
+async function verifyChains(cluster, { id, name, practice }, several) {
+  const { walkChain } = await load('db/walkChain.ts')
+  const of = several ? ` of ${practice ?? name}` : ''
+  const walked = await task(`Checking the seals${of}`, (far) =>
+    walkChain(cluster.url('owner'), id, far),
+  )
+  if (walked.broken !== null) throw new Trouble(`Seal ${walked.broken}${of} is broken.`)
+  if (walked.brokenAmendment !== null)
+    throw new Trouble(`Amendment ${walked.brokenAmendment}${of} is broken.`)
+  const amended = `${walked.amendments} ${walked.amendments === 1 ? 'amendment' : 'amendments'}`
+  const head = walked.head ?? 'none yet'
+  say(`All ${walked.walked} seals and ${amended}${of} are valid. Head: ${head}`)
+}
+
+/** The practice that was named, or the only one. @throws Trouble where one has to be named */
+async function practiceOf(cluster) {
+  const { findBranch, listBranches } = await load('db/branches.ts')
+  const all = await listBranches(cluster.url('owner'))
+  const found = named === '' ? undefined : await findBranch(cluster.url('owner'), named)
+  if (found) return found
+  if (all.length === 1 && named === '') return all[0]
+  const names = all.map(({ name, practice }) => practice ?? name).join(', ')
+  throw new Trouble(`Which practice? --practice NAME, one of: ${names}`)
+}
+
+async function practices() {
+  await withCluster(async (cluster) => {
+    const { listBranches } = await load('db/branches.ts')
+    for (const { name, practice } of await listBranches(cluster.url('owner')))
+      say(practice ?? `${name} (waits for its first hour)`)
+  })
+}
+
+async function practiceAdd() {
+  if (!given) throw new Trouble('Which name? ./house practice-add NAME')
+  await withCluster(async (cluster) => {
+    const { addBranch } = await load('db/branches.ts')
+    const made = await addBranch(cluster.url('owner'), [given, ...more].join(' '))
+    if (typeof made === 'string') throw new Trouble(made)
+    say('Its owner begins it here, once:')
+    say(`  /first-hour#${made.key}   (after the address that ./start prints)`)
+    say('Each practice sees its own rows alone; one backup holds them all.')
   })
 }
 
@@ -158,7 +206,10 @@ async function verify() {
 async function exportHouse() {
   if (!given) throw new Trouble('Into which file? ./house export FILE.json')
   await withCluster(async (cluster) => {
-    const writing = task('Writing the tables', (far) => writeHouse(cluster, resolve(given), far))
+    const { id } = await practiceOf(cluster)
+    const writing = task('Writing the tables', (far) =>
+      writeHouse(cluster, resolve(given), id, far),
+    )
     const sums = await writing.catch((error) => {
       if (error.code !== 'EEXIST') throw error
       throw new Trouble(`${given} is there already; nothing is written over it.`)
@@ -209,7 +260,8 @@ async function ownerLink() {
   const email = [given, ...more].find((word) => word !== undefined && !word.startsWith('--'))
   const { makeOwnerLink } = await load('db/ownerLink.ts')
   await withCluster(async (cluster) => {
-    const made = await makeOwnerLink(cluster.url('owner'), { email, noFactor })
+    const branch = named === '' ? undefined : (await practiceOf(cluster)).id
+    const made = await makeOwnerLink(cluster.url('owner'), { email, noFactor, branch })
     if (typeof made === 'string') throw new Trouble(made)
     say(`A password link for ${made.name} (${made.email}); it opens once, within a week:`)
     say(`  /join#${made.token}   (after the address that ./start prints)`)
@@ -225,6 +277,8 @@ const COMMANDS = {
   export: exportHouse,
   import: importHouse,
   passphrase: tellPassphrase,
+  practices,
+  'practice-add': practiceAdd,
 }
 async function main() {
   const command = COMMANDS[what]

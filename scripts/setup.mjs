@@ -66,7 +66,9 @@ export async function migrate(ownerUrl) {
   const { default: postgres } = await import('postgres')
   const { drizzle } = await import('drizzle-orm/postgres-js')
   const { migrate: run } = await import('drizzle-orm/postgres-js/migrator')
-  const client = postgres(ownerUrl, { max: 1, onnotice: () => {} })
+  // Whatever changes rows changes those of every practice.
+  const connection = { 'oak.branch': 'all' }
+  const client = postgres(ownerUrl, { max: 1, onnotice: () => {}, connection })
   try {
     await run(drizzle(client), { migrationsFolder: join(ROOT, 'db', 'migrations') })
   } finally {

@@ -73,11 +73,12 @@ const refusalIn = (event: unknown): Problem | undefined =>
 export const sayProblem = (event: unknown): string =>
   refusalIn(event)?.detail ??
   'Something went wrong on this page. What you saved is kept; try again, or reload the page.'
+/** What a refusal says of one field of a form. */
+export const fieldsOf = (event: unknown, field: string) =>
+  isProblem(event) ? event.problem.fields.filter((other) => other.field === field) : []
 /** The message for one field of a refused form. */
 export const fieldProblem = (event: unknown, field: string): string[] =>
-  isProblem(event)
-    ? event.problem.fields.filter((other) => other.field === field).map((field) => field.allowed)
-    : []
+  fieldsOf(event, field).map(({ allowed }) => allowed)
 /** Somebody was quicker: what was changed here had become another thing meanwhile (409). */
 export const isOvertaken = (event: unknown): boolean => isProblem(event) && event.status === 409
 /** The house did not answer at all, on a device that may still hold what it needs. */

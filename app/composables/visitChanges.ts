@@ -9,7 +9,11 @@ const SHOWN = ['aims', 'named', 'makeUp', 'evening', 'school', 'lateMinutes'] as
  * Changes of one visit, one after the other: each is shown at once, so that a second tap builds on the
  * first, and sent when the one before has been answered, with the version that came of it.
  */
-export function useVisitChanges(bundle: Ref<VisitBundle | null>, reload: () => Promise<void>) {
+export function useVisitChanges(
+  bundle: Readonly<Ref<VisitBundle | null>>,
+  renew: (parts: Partial<VisitBundle>) => void,
+  reload: () => Promise<void>,
+) {
   const api = useApi()
   let line: Promise<unknown> = Promise.resolve()
   let waiting = 0
@@ -17,8 +21,8 @@ export function useVisitChanges(bundle: Ref<VisitBundle | null>, reload: () => P
   function show(patch: Partial<VisitPatch>): void {
     const visit = bundle.value?.visit
     if (!visit) return
-    for (const key of SHOWN)
-      if (patch[key] !== undefined) Object.assign(visit, { [key]: patch[key] })
+    const told = SHOWN.filter((key) => patch[key] !== undefined).map((key) => [key, patch[key]])
+    renew({ visit: { ...visit, ...Object.fromEntries(told) } })
   }
 
   async function put(id: string, patch: Partial<VisitPatch>): Promise<void> {
@@ -29,7 +33,8 @@ export function useVisitChanges(bundle: Ref<VisitBundle | null>, reload: () => P
       method: 'PATCH',
       body,
     })
-    if (bundle.value?.visit.id === id) bundle.value.visit.version = version
+    const now = bundle.value?.visit
+    if (now?.id === id) renew({ visit: { ...now, version } })
   }
 
   /** @throws ApiProblem where the house refuses: the page then shows what the house has. */

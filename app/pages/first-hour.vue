@@ -19,6 +19,19 @@ const form = reactive({
 const LICENCES = LICENCE_IDS.map((value) => ({ value, title: LICENCE_NAMES[value] }))
 const same = ref(false)
 const key = useLinkKey()
+/** Whether the key opens the first hour of a practice that was added to others. */
+const opens = ref(false)
+const looked = ref(false)
+watch(key, async (is) => {
+  looked.value = false
+  opens.value = is ? await asked(is) : false
+  looked.value = true
+})
+const asked = (is: string) =>
+  api<{ open: boolean }>('/api/setup/open', { method: 'POST', body: { key: is } }).then(
+    ({ open }) => open,
+    () => false,
+  )
 const trouble = ref<unknown>(null)
 const busy = ref(false)
 watch(key, () => {
@@ -47,7 +60,12 @@ const err = (field: string) => fieldProblem(trouble.value, field)
 
 <template>
   <DoorFrame>
-    <form v-if="house?.open && key !== null" class="stack" novalidate @submit.prevent="begin">
+    <form
+      v-if="(house?.open || opens) && key !== null"
+      class="stack"
+      novalidate
+      @submit.prevent="begin"
+    >
       <h1>The first hour</h1>
       <p class="soft">
         Your practice and you: that is enough to begin. Rooms, people, devices and products come on
@@ -90,7 +108,7 @@ const err = (field: string) => fieldProblem(trouble.value, field)
         Create the practice
       </VBtn>
     </form>
-    <div v-else-if="!house?.open" class="stack">
+    <div v-else-if="!house?.open && (looked || !key)" class="stack">
       <h1>Already begun</h1>
       <p>This practice has an owner. Sign in, or ask the owner for your own link.</p>
       <VBtn color="primary" to="/sign-in">Sign in</VBtn>

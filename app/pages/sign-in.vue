@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { dayAndClock } from '~/composables/dates'
 import { useSession } from '~/stores/session'
-import { fieldProblem, sayProblem, useApi } from '~/composables/useApi'
+import { fieldProblem, fieldsOf, sayProblem, useApi } from '~/composables/useApi'
 
 definePageMeta({ layout: 'bare' })
 useHead({ title: 'Sign in · Oak Basin' })
@@ -19,6 +19,9 @@ const password = ref('')
 const code = ref('')
 /** The password was right; the six digits are wanted beside it. */
 const wantsCode = ref(false)
+/** The practices that the password opens, where it opens several, and the chosen one. */
+const practices = ref<{ value: string; title: string }[]>([])
+const branch = ref('')
 const trouble = ref<unknown>(null)
 const busy = ref(false)
 
@@ -26,20 +29,30 @@ async function enter() {
   busy.value = true
   trouble.value = null
   try {
-    await session.signIn(email.value.trim(), password.value, code.value)
+    const more = { code: code.value, branch: branch.value }
+    await session.signIn(email.value.trim(), password.value, more)
     const to = String(route.query.to ?? '/')
     await navigateTo(to.startsWith('/') && !to.startsWith('//') ? to : '/')
   } catch (error) {
     trouble.value = error
     if (fieldProblem(error, 'code').length > 0) wantsCode.value = true
+    const asked = fieldsOf(error, 'branch')
+    if (asked.length > 0)
+      practices.value = asked.map(({ given, allowed }) => ({ value: given, title: allowed }))
   } finally {
     busy.value = false
   }
 }
+/** Another person's practices are not this one's. */
+watch([email, password], () => {
+  practices.value = []
+  branch.value = ''
+})
 /** A trouble that belongs to neither field is said on its own. */
 const noFieldsFault = computed(
   () =>
     trouble.value !== null &&
+    fieldProblem(trouble.value, 'branch').length === 0 &&
     fieldProblem(trouble.value, 'email').length + fieldProblem(trouble.value, 'password').length ===
       0,
 )
@@ -70,6 +83,9 @@ const noFieldsFault = computed(
         autocomplete="current-password"
         :error-messages="fieldProblem(trouble, 'password')"
       />
+      <VRadioGroup v-if="practices.length" v-model="branch" label="Where are you now?" hide-details>
+        <VRadio v-for="own in practices" :key="own.value" :value="own.value" :label="own.title" />
+      </VRadioGroup>
       <VTextField
         v-if="wantsCode"
         v-model="code"
@@ -80,7 +96,14 @@ const noFieldsFault = computed(
       <p v-if="noFieldsFault" role="alert" class="tag stop">
         {{ sayProblem(trouble) }}
       </p>
-      <VBtn type="submit" color="primary" :loading="busy" block>Sign in</VBtn>
+      <VBtn
+        type="submit"
+        color="primary"
+        :loading="busy"
+        :disabled="practices.length > 0 && branch === ''"
+        block
+        >Sign in</VBtn
+      >
     </form>
   </DoorFrame>
 </template>

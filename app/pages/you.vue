@@ -26,7 +26,10 @@ const everywhere = () =>
 <template>
   <div class="you stack">
     <h1>{{ session.me?.name }}</h1>
-    <p class="soft">{{ session.me?.role }}</p>
+    <p class="soft">
+      {{ session.me?.role
+      }}<template v-if="session.me?.practice">, {{ session.me.practice }}</template>
+    </p>
     <div class="cols">
       <div class="stack">
         <section class="panel">

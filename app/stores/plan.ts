@@ -16,13 +16,20 @@ import { useVisit } from './visit'
  */
 export const usePlan = defineStore('plan', () => {
   const visit = useVisit()
-  const steps = ref<PlanStep[]>([])
+  /** As a page takes them over that was drawn by the house; replaced, never changed inside. */
+  const held = shallowRef<PlanStep[]>([])
+  const steps = computed<PlanStep[]>({
+    get: () => toRaw(held.value),
+    set: (next) => {
+      held.value = next
+    },
+  })
   const thinking = ref(false)
   const failed = ref('')
-  const left = ref<LeftOut[]>([])
+  const left = shallowRef<LeftOut[]>([])
   /** The house's protocol this plan was made from, and what of it could not be had. */
   const protocol = ref<ProtocolUsed | null>(null)
-  const missed = ref<NotTaken[]>([])
+  const missed = shallowRef<NotTaken[]>([])
   const saving = useSaving(steps, protocol, (theirs) => history.set(theirs))
   const history = useHistory(steps, (next) => {
     steps.value = [...next]
@@ -79,6 +86,7 @@ export const usePlan = defineStore('plan', () => {
     if (turn === asked) left.value = priced
   }
   return {
+    held,
     steps,
     past: history.past,
     future: history.future,

@@ -33,8 +33,13 @@ export const useSession = defineStore('session', () => {
     const running = await anyRunning<{ me: Me }>().catch(() => undefined)
     return running?.me ?? null
   }
-  async function signIn(email: string, password: string, code?: string) {
-    const body = { email, password, ...(code ? { code } : {}) }
+  /** @param more the second factor, and in which practice, where that has been asked */
+  async function signIn(
+    email: string,
+    password: string,
+    { code, branch }: { code?: string; branch?: string } = {},
+  ) {
+    const body = { email, password, ...(code ? { code } : {}), ...(branch ? { branch } : {}) }
     me.value = await api<Me>('/api/session', { method: 'POST', body })
     const { forgetKey } = await import('~/composables/keep')
     await forgetKey()

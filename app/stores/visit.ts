@@ -8,9 +8,31 @@ import { openPoints } from '#core/visit/ready'
 import type { OpenPoint } from '#core/visit/openPoints'
 import type { PlanStep } from '#core/catalogue/techniques/step'
 
+/** Parts are replaced, and so is what is in them. */
+type Held = {
+  readonly [Part in keyof VisitBundle]: VisitBundle[Part] extends readonly unknown[]
+    ? VisitBundle[Part]
+    : Readonly<VisitBundle[Part]>
+}
+
 /** One visit at its six stops: the bundle as the house has it, and what is still open. */
 export const useVisit = defineStore('visit', () => {
-  const bundle = ref<VisitBundle | null>(null)
+  /** As it came: a page that was drawn by the house takes it over by this name. */
+  const held = shallowRef<Held | null>(null)
+  /**
+   * Replaced, never changed inside, and never wrapped: planning and checking read it ten thousand
+   * times, and each read through Vue's own watching costs many times the reading.
+   */
+  const bundle = computed<Held | null>({
+    get: () => toRaw(held.value),
+    set: (next) => {
+      held.value = next
+    },
+  })
+  /** Puts parts of it in the place of others. */
+  function put(parts: Partial<VisitBundle>): void {
+    if (bundle.value) bundle.value = { ...bundle.value, ...parts }
+  }
   const api = useApi()
   const session = useSession()
   // A locked device holds nothing of a client; and one that treats does not lock itself. Said from
@@ -40,15 +62,15 @@ export const useVisit = defineStore('visit', () => {
   async function load(id: string) {
     const askedAt = Date.now()
     try {
-      bundle.value = await api<VisitBundle>(`/api/visits/${id}`)
+      const fresh = await api<VisitBundle>(`/api/visits/${id}`)
+      bundle.value = fresh
+      measureClock(fresh.now, askedAt)
     } catch (error) {
       const running = isOutOfReach(error) ? await kept(id) : undefined
       if (!running) throw error
       bundle.value = running.bundle
       clockOffset.value = running.clockOffset
-      return
     }
-    measureClock(bundle.value.now, askedAt)
   }
   /** The same as this tablet holds it, while it is treated here and the house is away. */
   async function kept(id: string) {
@@ -69,9 +91,11 @@ export const useVisit = defineStore('visit', () => {
   const open = computed<OpenPoint[]>(() =>
     bundle.value && input.value ? openPoints(bundle.value, input.value) : [],
   )
-  const changes = useVisitChanges(bundle, reload)
+  const changes = useVisitChanges(bundle, put, reload)
   return {
+    held,
     bundle,
+    put,
     input,
     draft,
     open,

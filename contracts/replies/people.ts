@@ -62,6 +62,7 @@ export const meReply: z.ZodType<Me> = z.strictObject({
   id,
   name: text,
   role,
+  practice: maybe,
   locked: z.boolean(),
   hasCode: z.boolean(),
   hasFactor: z.boolean(),
@@ -78,5 +79,7 @@ export const joinReply = z.strictObject({ signedIn: z.boolean() })
 export const joinOpened = z.strictObject({ practice: text, name: text, email: text })
 export const factorBegun = z.strictObject({ uri: text })
 export const setupReply = z.strictObject({ open: z.boolean(), ownerLinkAt: at.nullable() })
+/** Whether a key opens a first hour that nobody has begun. */
+export const firstHourOpened = z.strictObject({ open: z.boolean() })
 /** Who works here, as every sign-in of the house may know. */
 export const staffList = z.array(z.strictObject({ id, name: text, role }))

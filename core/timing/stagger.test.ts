@@ -53,7 +53,7 @@ const sets = (most: number) =>
       latest: drawn.earliest + drawn.room,
     })),
   )
-const RUNS = process.env.OAK_FULL ? 1000 : 200
+const RUNS = process.env.OAK_FULL ? 1000 : 100
 
 /** Some of them rest already: their windows are from now, and may have begun before. */
 const half = fc

@@ -35,6 +35,8 @@ export interface Me {
   id: string
   name: string
   role: Role
+  /** What the practice is called, where several share the house. */
+  practice: string | null
   locked: boolean
   hasCode: boolean
   hasFactor: boolean

@@ -1,3 +1,4 @@
+export * from './branches'
 export * from './people'
 export * from './joins'
 export * from './places'

@@ -44,7 +44,9 @@ export function dataModelPage(schema, { getTableConfig, is, PgTable }) {
   return `# The tables
 
 Written by \`npm run formats\` from \`db/schema/\`. Times are instants with a zone; days are days in
-the house's zone; ids are UUIDs made where the row is made. What must not change once it stands
+the house's zone; ids are UUIDs made where the row is made. Every table but those of the whole
+database has one column more, \`branch_id\`, which the database fills in and reads itself:
+\`docs/decisions/several-practices.md\`. What must not change once it stands
 (events, seals, the audit) is held by the database itself: \`docs/decisions/database-guards.md\`.
 
 \`\`\`mermaid

@@ -14,10 +14,12 @@ import { ok } from '#contracts/replies/common'
 import { treats } from '#core/visit/roles'
 import { writeAudit } from '../services/access'
 import { onlyReading } from '../services/askedOnce'
+import { branchHere, inBranch } from '../services/branch'
+import { inBranchOfLink } from '../services/branches'
 import { audited, type Subject } from '../services/auditing'
 import { log } from '../services/log'
 import { lacksFactor } from '../services/session/secondFactor'
-import { asksOwners, currentStaff, type Staff } from '../services/session/session'
+import { asksOwners, branchOf, currentStaff, type Staff } from '../services/session/session'
 import { readBody, refuseUnwritable } from './body'
 import { asAgreed } from './reply'
 
@@ -35,6 +37,11 @@ export interface Spec<Body extends Schema, Query extends Schema, Reply extends z
    * asked for, where one route does several things.
    */
   does?: AuditAction | ((body: Parsed<Body>) => AuditAction)
+  /**
+   * How the token it is opened with is kept, where a link and no session says whose it is: it works
+   * for the practice that made the link.
+   */
+  link?: (token: string) => string
   /** Why a route that writes leaves no line of its own. */
   quiet?: string
   body?: Body
@@ -75,25 +82,30 @@ export function route<
   const answer = defineEventHandler(async (event) => {
     setResponseHeader(event, 'cache-control', 'no-store')
     try {
-      const me = await whoCame(event, spec)
-      const id = getRouterParam(event, 'id') ?? ''
-      if (id !== '' && !UUID.test(id)) throw notFound()
-      const query = spec.query ? readQuery(event, spec.query) : undefined
-      const body = spec.body
-        ? await readBody(event, spec.body, spec.bodyLimit ?? BODY_LIMIT)
-        : undefined
-      const work = async () =>
-        handler({ event, me: me as Staff, body: body as never, query: query as never, id })
-      const does = typeof spec.does === 'function' ? spec.does(body as never) : spec.does
-      const whole = () => inTime(does === undefined ? work() : withLine(me, does, work))
-      const given = await (event.method === 'GET' ? onlyReading(whole) : whole())
-      const reply = Object.is(spec.reply, ok) ? { ok: true } : given
-      asAgreed(spec.reply, reply, event.context.matchedRoute?.path ?? 'unknown')
-      return reply
+      return await inBranch(await branchOf(event), () => answered(event))
     } catch (error) {
       return sendProblem(event, toProblem(event, error))
     }
   })
+  async function answered(event: H3Event) {
+    const me = await whoCame(event, spec)
+    const id = getRouterParam(event, 'id') ?? ''
+    if (id !== '' && !UUID.test(id)) throw notFound()
+    const query = spec.query ? readQuery(event, spec.query) : undefined
+    const body = spec.body
+      ? await readBody(event, spec.body, spec.bodyLimit ?? BODY_LIMIT)
+      : undefined
+    const work = async () =>
+      handler({ event, me: me as Staff, body: body as never, query: query as never, id })
+    const does = typeof spec.does === 'function' ? spec.does(body as never) : spec.does
+    const whole = () => inTime(does === undefined ? work() : withLine(me, does, work))
+    const ofLink = spec.link?.((body as { token: string }).token)
+    const there = () => (ofLink === undefined ? whole() : inBranchOfLink(ofLink, whole))
+    const given = await (event.method === 'GET' ? onlyReading(there) : there())
+    const reply = Object.is(spec.reply, ok) ? { ok: true } : given
+    asAgreed(spec.reply, reply, event.context.matchedRoute?.path ?? 'unknown')
+    return reply
+  }
   return Object.assign(answer, { spec })
 }
 
@@ -136,7 +148,10 @@ async function withLine(
   const subject: Subject = { clientId: null, visitId: null }
   const line = async (allowed: boolean) => {
     const who = subject.staff ?? me
-    if (who) await writeAudit(who, action, allowed, subject.clientId, subject.visitId)
+    if (!who) return
+    await inBranch(subject.branch ?? branchHere(), () =>
+      writeAudit(who, action, allowed, subject.clientId, subject.visitId),
+    )
   }
   try {
     const reply = await audited(subject, work)

@@ -8,6 +8,8 @@ const REFUSALS: Readonly<Record<string, readonly [number, string, string]>> = {
     'In the way',
     'The room, the therapist or the client has just been taken for that time. Nothing was saved.',
   ],
+  // A row of that id stands already, in another practice: nobody here may see it.
+  '42501': [409, 'Already there', 'That id is taken. Nothing was saved.'],
   '23514': [422, 'Cannot be done', 'Sealed or frozen records cannot be changed.'],
   '23503': [422, 'Cannot be done', 'It refers to something that does not exist.'],
 }

@@ -1,4 +1,5 @@
 import { AsyncLocalStorage } from 'node:async_hooks'
+import { branchHere } from './branch'
 
 /** A line on which taps arrive is one request for hours: what it has looked up grows old all the same. */
 const FRESH_MS = 1000
@@ -16,9 +17,10 @@ export const onlyReading = <Result>(work: () => Result): Result => here.run(new 
  * What a request that only reads has asked a moment ago; asked now everywhere else, so that whoever
  * writes reads what they have written.
  */
-export function askedOnce<Answer>(name: string, ask: () => Promise<Answer>): Promise<Answer> {
+export function askedOnce<Answer>(what: string, ask: () => Promise<Answer>): Promise<Answer> {
   const known = here.getStore()
   if (!known) return ask()
+  const name = `${branchHere()} ${what}`
   const before = known.get(name)
   if (before && Date.now() - before.at < FRESH_MS) return before.answer as Promise<Answer>
   const answer = ask()

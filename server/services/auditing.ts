@@ -7,6 +7,8 @@ export interface Subject {
   visitId: string | null
   /** Who did it, where nobody was signed in when it began. */
   staff?: Staff
+  /** In which practice, where the deed itself says so. */
+  branch?: string
 }
 
 const here = new AsyncLocalStorage<Subject>()

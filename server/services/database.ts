@@ -2,8 +2,14 @@ import { AsyncLocalStorage } from 'node:async_hooks'
 import { drizzle, PostgresJsSession, type PostgresJsDatabase } from 'drizzle-orm/postgres-js'
 import postgres, { type Sql } from 'postgres'
 import * as schema from '#db/schema'
+import { branchHere, FIRST_BRANCH } from './branch'
 
-let opened: { sql: Sql; db: PostgresJsDatabase<typeof schema> } | undefined
+interface Pool {
+  sql: Sql
+  db: PostgresJsDatabase<typeof schema>
+}
+/** Of each practice its own connections: whose rows they see is said as they are made. */
+const opened = new Map<string, Pool>()
 /** Whether this very call runs inside a transaction. */
 const inside = new AsyncLocalStorage<true>()
 
@@ -14,6 +20,9 @@ const LOCK_MS = 15_000
 /** Connections that one server keeps open at most: those that write, and those that look back. */
 const CONNECTIONS_LIMIT = 10
 const READING_LIMIT = 5
+
+/** What a connection says of itself, once, in the words of the database's own functions. */
+const BRANCH_SETTING = 'oak.branch'
 
 /** Above that many values a statement is one of its kind: a list of names, a box of readings. */
 const MOST_VALUES = 24
@@ -36,7 +45,7 @@ function runByName() {
 }
 
 /** A pool of connections; the address may name several databases, of which the one that writes is taken. */
-const client = (url: string, max: number) =>
+const client = (url: string, max: number, branch: string) =>
   postgres(url, {
     max,
     connect_timeout: CONNECT_SECONDS,
@@ -46,36 +55,38 @@ const client = (url: string, max: number) =>
       statement_timeout: STATEMENT_MS,
       lock_timeout: LOCK_MS,
       idle_in_transaction_session_timeout: STATEMENT_MS,
+      ...(branch === FIRST_BRANCH ? {} : { [BRANCH_SETTING]: branch }),
     },
   })
 
-function open() {
-  if (!opened) {
-    const url = useRuntimeConfig().databaseUrl
-    if (!url) throw new Error('NUXT_DATABASE_URL is not set')
-    const sql = client(url, CONNECTIONS_LIMIT)
-    runByName()
-    const db = drizzle(sql, { schema })
-    const begin = db.transaction.bind(db)
-    db.transaction = (work, config) => begin((tx) => inside.run(true, () => work(tx)), config)
-    opened = { sql, db }
-  }
-  return opened
+function open(branch: string): Pool {
+  const known = opened.get(branch)
+  if (known) return known
+  const url = useRuntimeConfig().databaseUrl
+  if (!url) throw new Error('NUXT_DATABASE_URL is not set')
+  if (opened.size === 0) runByName()
+  const sql = client(url, CONNECTIONS_LIMIT, branch)
+  const db = drizzle(sql, { schema })
+  const begin = db.transaction.bind(db)
+  db.transaction = (work, config) => begin((tx) => inside.run(true, () => work(tx)), config)
+  opened.set(branch, { sql, db })
+  return { sql, db }
 }
 
 /**
- * The pool of connections.
+ * The pool of connections of the practice that works.
  * @throws Error inside a transaction: it holds a connection, and a second one asked for beside it
  * is how a house full of tablets comes to a standstill. What it needs is read before it begins, or
  * by the transaction itself.
  */
 export function database(): Database {
   if (inside.getStore()) throw new Error('a transaction uses its own connection')
-  return open().db
+  return open(branchHere()).db
 }
-export const sqlClient = () => open().sql
+/** For what is heard and said among servers, whichever practice works. */
+export const sqlClient = () => open(FIRST_BRANCH).sql
 
-let reads: PostgresJsDatabase<typeof schema> | undefined
+const reads = new Map<string, PostgresJsDatabase<typeof schema>>()
 /**
  * Where a house has a second database that follows the first to the letter, what only looks back over
  * long times is read there; else the same as `database()`. What was acknowledged before is in it.
@@ -83,8 +94,10 @@ let reads: PostgresJsDatabase<typeof schema> | undefined
 export function lookingBack(): Database {
   const url = useRuntimeConfig().databaseReadsUrl
   if (url === '') return database()
-  reads ??= drizzle(client(url, READING_LIMIT), { schema })
-  return reads
+  const branch = branchHere()
+  const known = reads.get(branch) ?? drizzle(client(url, READING_LIMIT, branch), { schema })
+  reads.set(branch, known)
+  return known
 }
 export type Database = PostgresJsDatabase<typeof schema>
 export type Transaction = Parameters<Parameters<Database['transaction']>[0]>[0]

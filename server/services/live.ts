@@ -1,5 +1,6 @@
 import { visitFor } from './access'
 import { hearOthers, namesElsewhere, sayOwn } from './beside'
+import { branchHere, inBranch } from './branch'
 import { sqlClient } from './database'
 import { standingAmong } from './session/session'
 import { heardIn, type Heard } from './visits/heard'
@@ -20,18 +21,18 @@ interface Watcher {
   end: () => void
 }
 const watchers = new Map<string, Set<Watcher>>()
+/** By visit, the practice it is of: what is heard comes from whichever works. */
+const practices = new Map<string, string>()
 
 /** Tells all who watch a visit and may still hear it: asked and read once for all of them. */
 async function tellTaps(visitId: string, set: ReadonlySet<Watcher>) {
-  if (set.size === 0) return
+  const branch = practices.get(visitId)
+  if (set.size === 0 || branch === undefined) return
   const all = [...set]
-  const [may, heard] = await Promise.all([
-    whoMayHear(
-      visitId,
-      all.map(({ session }) => session),
-    ),
-    heardIn({ id: visitId }),
-  ]).catch(() => [new Set<string>(), undefined] as const)
+  const sessions = all.map(({ session }) => session)
+  const [may, heard] = await inBranch(branch, () =>
+    Promise.all([whoMayHear(visitId, sessions), heardIn({ id: visitId })]),
+  ).catch(() => [new Set<string>(), undefined] as const)
   for (const watcher of all)
     if (heard && may.has(watcher.session)) watcher.taps(heard)
     else watcher.end()
@@ -84,11 +85,15 @@ export async function watch(visitId: string, watcher: Watcher): Promise<() => vo
   await listen()
   const set = watchers.get(visitId) ?? new Set()
   watchers.set(visitId, set.add(watcher))
+  practices.set(visitId, branchHere())
   tellOthers(visitId, watcher)
   void sayOwn(visitId, true)
   return () => {
     set.delete(watcher)
-    if (set.size === 0) watchers.delete(visitId)
+    if (set.size === 0) {
+      watchers.delete(visitId)
+      practices.delete(visitId)
+    }
     tellOthers(visitId)
     void sayOwn(visitId)
   }

@@ -22,6 +22,7 @@ const OPEN = [
   'POST /api/card/open',
   'GET /api/setup',
   'POST /api/setup',
+  'POST /api/setup/open',
   'POST /api/join/open',
   'POST /api/join/submit',
 ]

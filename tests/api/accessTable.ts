@@ -85,6 +85,14 @@ export const TABLE: readonly Row[] = [
     other: OWNER,
     body: () => ({ id: randomUUID(), text: '{' }),
   },
+  { route: 'GET /api/people/[id]/practices', object: 'client', own: ALL, other: OWNER },
+  {
+    route: 'PUT /api/people/[id]/practices',
+    object: 'client',
+    own: OWNER,
+    other: OWNER,
+    body: () => ({ branch: randomUUID(), allowed: true, agreed: true }),
+  },
   { route: 'GET /api/people/[id]/joins', object: 'client', own: OWNER, other: OWNER },
   {
     route: 'POST /api/people/[id]/join',

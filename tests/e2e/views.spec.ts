@@ -57,7 +57,7 @@ for (const [name, path] of VIEWS) {
     await open(page, path())
     await look(page, name)
     expect(await withoutKey(page), 'every action has a key').toEqual([])
-    await fitsAtTwiceTheSize(page, path())
+    await fitsAtTwiceTheSize(page)
   })
 }
 
@@ -81,10 +81,19 @@ const withoutKey = (page: Page): Promise<string[]> =>
       .map((element) => element.outerHTML.slice(0, 120)),
   )
 
+/** Whatever listens to the window's size has heard of it, and is drawn. */
+const laidOut = (page: Page): Promise<void> =>
+  page.evaluate(
+    () =>
+      new Promise((resolve) => {
+        requestAnimationFrame(() => requestAnimationFrame(() => setTimeout(resolve)))
+      }),
+  )
+
 /** At twice the size the whole rail and the main action are there, and nothing scrolls sideways. */
-async function fitsAtTwiceTheSize(page: Page, path: string): Promise<void> {
+async function fitsAtTwiceTheSize(page: Page): Promise<void> {
   await page.setViewportSize({ width: 640, height: 400 })
-  await open(page, path)
+  await laidOut(page)
   const seen = await page.evaluate(() => {
     const inside = (element: Element) => {
       const { top, bottom, left, right } = element.getBoundingClientRect()

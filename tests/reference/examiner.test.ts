@@ -27,7 +27,7 @@ const FULL = process.env.OAK_FULL !== undefined
 const TOO_LONG = 'longer than the visit'
 const HALF_A_MINUTE = 0.5
 /** Of all slips of the hand, so many are looked at. */
-const SHARE = FULL ? 1 : 0.008
+const SHARE = FULL ? 1 : 0.005
 /** What the file says of the last visit: planning has it as a limit, an outsider reads it. */
 const lastTimeOf = ({ verdict }: PlanInput): Pick<Visit, 'lastTime'> =>
   verdict.limitRules.some(({ rule }) => rule === 'took-badly') ? { lastTime: 'tooMuch' } : {}
@@ -66,7 +66,7 @@ describe('an examiner from outside', () => {
         const { steps, failed } = propose(input)
         if (!failed) expect(words(input, steps)).toBe('')
       }),
-      { numRuns: FULL ? 3000 : 200 },
+      { numRuns: FULL ? 3000 : 120 },
     )
   })
 
@@ -94,13 +94,13 @@ describe('an examiner from outside', () => {
         if (over)
           expect(replay(input, right).total - input.slotMinutes).toBeLessThanOrEqual(HALF_A_MINUTE)
       }),
-      { numRuns: FULL ? 2000 : 100 },
+      { numRuns: FULL ? 2000 : 60 },
     )
     expect(offered).toBeGreaterThanOrEqual(atLeastLooked(FULL ? 200 : 10))
   })
 
   it('strikes nothing out in houses of other shelves, devices and lengths', () => {
-    for (let seed = 1; seed <= (FULL ? 600 : 100); seed++) {
+    for (let seed = 1; seed <= (FULL ? 600 : 60); seed++) {
       const { input } = question(seed)
       const { steps, failed } = propose(input)
       if (!failed) expect(words(input, steps), `house ${seed}`).toBe('')

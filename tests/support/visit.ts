@@ -119,9 +119,19 @@ export async function asked(
   call: Caller,
   who: keyof typeof STAFF,
   client = 'other-20',
-  { zones = readAll(RESILIENT), answers = allNo(), minutes = 60, ...wants }: Wants = {},
+  wants: Wants = {},
 ): Promise<string> {
-  const id = await book(call, who, client, minutes)
+  const id = await book(call, who, client, wants.minutes ?? 60)
+  await askedAt(call, id, wants)
+  return id
+}
+
+/** The same of a visit that is booked. */
+async function askedAt(
+  call: Caller,
+  id: string,
+  { zones = readAll(RESILIENT), answers = allNo(), minutes: _booked, ...wants }: Wants,
+): Promise<void> {
   const must = writing(call, id)
   const { version } = (await bundleOf(call, id)).visit
   await must('', 'PATCH', { aims: TOLD_AIMS, makeUp: ['light'], ...wants, version })
@@ -135,7 +145,6 @@ export async function asked(
     kinds: ['care', 'exfoliation', 'machine', 'current'],
   })
   await must('/readings', 'POST', { id: randomUUID(), phase: 'madeUp', zones })
-  return id
 }
 
 /** Asked, consented, read and planned: ready to start. */
@@ -145,13 +154,19 @@ export async function prepared(
   client = 'other-20',
   wants: Wants = {},
 ): Promise<string> {
-  const id = await asked(call, who, client, wants)
+  const id = await book(call, who, client, wants.minutes ?? 60)
+  await preparedAt(call, id, wants)
+  return id
+}
+
+/** The same of a visit that is booked. */
+export async function preparedAt(call: Caller, id: string, wants: Wants = {}): Promise<void> {
+  await askedAt(call, id, wants)
   const input = toPlanInput(await bundleOf(call, id))
   const steps = proposedBefore(input)
   const known = steps && (await call(`/api/visits/${id}/plan`, { method: 'PUT', body: { steps } }))
-  if (known?.status === 200) return id
+  if (known?.status === 200) return
   await writing(call, id)('/plan', 'PUT', { steps: proposedNow(input) })
-  return id
 }
 
 /** What a save of the draft says it has seen. */

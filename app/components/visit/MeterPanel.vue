@@ -41,7 +41,8 @@ async function take() {
       method: 'POST',
       body: { id: crypto.randomUUID(), kind: kind.value, zone: zone.value, phase: phase.value },
     })
-    held.meters.today = [...held.meters.today, reading]
+    const now = visit.bundle?.meters ?? held.meters
+    visit.put({ meters: { ...now, today: [...now.today, reading] } })
     flat.value = batteryLow
   } catch (error) {
     trouble.value = sayProblem(error)

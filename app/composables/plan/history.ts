@@ -8,8 +8,8 @@ const MOST = 50
  * @param put takes a state that is gone back or forth to
  */
 export function useHistory(steps: Ref<PlanStep[]>, put: (next: readonly PlanStep[]) => void) {
-  const past = ref<PlanStep[][]>([])
-  const future = ref<PlanStep[][]>([])
+  const past = shallowRef<PlanStep[][]>([])
+  const future = shallowRef<PlanStep[][]>([])
 
   function clear(): void {
     past.value = []

@@ -87,10 +87,8 @@ export function useSaving(
   function showDraft(sent: PlanStep[]): void {
     if (!visit.bundle) return
     const draft = { version: 0, steps: sent, reason: '', countersignedBy: null, unseen: false }
-    visit.bundle.plans = [
-      { ...draft, protocol: protocol.value },
-      ...visit.bundle.plans.filter((plan) => plan.version !== 0),
-    ]
+    const others = visit.bundle.plans.filter((plan) => plan.version !== 0)
+    visit.put({ plans: [{ ...draft, protocol: protocol.value }, ...others] })
   }
   return { saved, trouble, mayWrite, open, later, save }
 }

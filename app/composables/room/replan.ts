@@ -120,7 +120,9 @@ export function useReplan(room: Room) {
     }
     try {
       await visit.send('/versions', 'POST', { version, reason, steps: next })
-      here.plans = [...here.plans, plan]
+      // Heard by the line meanwhile, it is there already.
+      const others = (visit.bundle ?? here).plans.filter((own) => own.version !== version)
+      visit.put({ plans: [...others, plan] })
       await tap({ kind: 'replanned', version, reason })
       offer.value = null
       return true
@@ -137,7 +139,7 @@ export function useReplan(room: Room) {
   async function secondReading(zones: Readings): Promise<void> {
     const here = visit.bundle
     if (!here) return
-    here.readings = { ...here.readings, bare: zones }
+    visit.put({ readings: { ...here.readings, bare: zones } })
     await tap({ kind: 'reading', zones })
   }
   return {

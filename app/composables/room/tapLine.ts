@@ -26,7 +26,7 @@ const isRefusal = (error: unknown) =>
 export function useTapLine(version: () => number) {
   const visit = useVisit()
   const api = useApi()
-  const unsent = ref<TreatmentEvent[]>([])
+  const unsent = shallowRef<TreatmentEvent[]>([])
   const now = ref(Date.now())
   const line = ref<'sent' | 'sending' | 'waiting'>('sent')
   const trouble = ref('')
@@ -148,10 +148,9 @@ export function useTapLine(version: () => number) {
     if (done.length === 0) throw new Error('nothing of it was kept')
     if (visit.bundle?.visit.id === id) {
       const known = new Set(visit.bundle.events.map((event) => event.id))
-      visit.bundle.events = [
-        ...visit.bundle.events,
-        ...done.filter((event) => !known.has(event.id)),
-      ]
+      visit.put({
+        events: [...visit.bundle.events, ...done.filter((event) => !known.has(event.id))],
+      })
     }
     unsent.value = unsent.value.filter((event) => !at.has(event.id))
     store.drop([...at.keys()])

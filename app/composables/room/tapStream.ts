@@ -32,10 +32,21 @@ export function useTapStream(opened: () => void) {
   }
   /** A bottle that is called back is called back in this room too, before its step. */
   function callBack(lotIds: readonly string[], at: number) {
-    for (const { lots } of visit.bundle?.shelf ?? [])
-      for (const lot of lots)
-        if (!lot.recalled && lotIds.includes(lot.id))
-          Object.assign(lot, { recalled: true, recalledAt: at })
+    const shelf = visit.bundle?.shelf ?? []
+    const fresh = shelf.some(({ lots }) =>
+      lots.some(({ id, recalled }) => !recalled && lotIds.includes(id)),
+    )
+    if (!fresh) return
+    visit.put({
+      shelf: shelf.map((item) => ({
+        ...item,
+        lots: item.lots.map((lot) =>
+          !lot.recalled && lotIds.includes(lot.id)
+            ? { ...lot, recalled: true, recalledAt: at }
+            : lot,
+        ),
+      })),
+    })
   }
   /** Taps are only ever added: what is here already stays. */
   async function take(id: string, { events, recalled, toldAt, now }: Heard, askedAt: number) {
@@ -51,10 +62,8 @@ export function useTapStream(opened: () => void) {
       return
     }
     const arrived = new Set(events.map((event) => event.id))
-    visit.bundle.events = [
-      ...events,
-      ...visit.bundle.events.filter((event) => !arrived.has(event.id)),
-    ]
+    const before = visit.bundle.events.filter((event) => !arrived.has(event.id))
+    visit.put({ events: [...events, ...before] })
   }
 
   function listen(): void {

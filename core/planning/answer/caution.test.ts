@@ -7,7 +7,7 @@ import { caution, inputOfPerson, person } from '../../testing/randomPeople'
 import { isWork, stressesOf, type Stress } from '../../testing/stresses'
 import { propose, type Proposal } from './propose'
 
-const RUNS = process.env.OAK_FULL ? Number(process.env.OAK_RUNS ?? 3000) : 300
+const RUNS = process.env.OAK_FULL ? Number(process.env.OAK_RUNS ?? 3000) : 200
 
 const rungOf = (id: TechniqueId): number => TECHNIQUES[id].rung ?? 0
 /** Of one intention: both stand in one line of work of the same row. */

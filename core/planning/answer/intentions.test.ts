@@ -9,7 +9,7 @@ import { isWork } from '../../testing/stresses'
 import { intentionsOf } from '../agenda/intentions'
 import { propose } from './propose'
 
-const RUNS = process.env.OAK_FULL ? Number(process.env.OAK_RUNS ?? 1500) : 120
+const RUNS = process.env.OAK_FULL ? Number(process.env.OAK_RUNS ?? 1500) : 80
 /** Common practice: main steps an hour at most, intentions by length, rungs without a name. */
 const MAINS_AN_HOUR = 15
 const CARRIES: Readonly<Record<number, number>> = { 30: 1, 45: 1, 60: 2, 75: 2, 90: 3 }

@@ -66,7 +66,7 @@ describe('the nearest lawful order', () => {
           expect(stops(after)).toBeLessThanOrEqual(stops(steps))
         },
       ),
-      { numRuns: process.env.OAK_FULL ? 400 : 80, seed: 11 },
+      { numRuns: process.env.OAK_FULL ? 400 : 50, seed: 11 },
     )
     expect(offered).toBeGreaterThanOrEqual(atLeastLooked(21))
   })

@@ -1,9 +1,15 @@
 import { howOpen } from '#contracts/home'
 import { cardReply } from '#contracts/replies/home'
 import { route } from '../../http/route'
-import { openCard } from '../../services/after/homeLinks'
+import { homeLinkHash, openCard } from '../../services/after/homeLinks'
 
 export default route(
-  { quiet: 'opening a link uses nothing up', who: 'anyone', body: howOpen, reply: cardReply },
+  {
+    quiet: 'opening a link uses nothing up',
+    who: 'anyone',
+    link: homeLinkHash,
+    body: howOpen,
+    reply: cardReply,
+  },
   ({ event, body }) => openCard(event, body.token),
 )

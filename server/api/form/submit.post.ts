@@ -1,12 +1,13 @@
 import { formSubmit } from '#contracts/visit'
 import { ok } from '#contracts/replies/common'
 import { route } from '../../http/route'
-import { submitForm } from '../../services/visits/clientLink'
+import { clientLinkHash, submitForm } from '../../services/visits/clientLink'
 
 export default route(
   {
     quiet: 'the client has no account; what was sent stands with its moment',
     who: 'anyone',
+    link: clientLinkHash,
     body: formSubmit,
     reply: ok,
   },

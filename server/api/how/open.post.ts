@@ -1,12 +1,13 @@
 import { howOpen } from '#contracts/home'
 import { howOpened } from '#contracts/replies/home'
 import { route } from '../../http/route'
-import { openHow } from '../../services/after/homeLinks'
+import { homeLinkHash, openHow } from '../../services/after/homeLinks'
 
 export default route(
   {
     quiet: 'opening a link uses nothing up',
     who: 'anyone',
+    link: homeLinkHash,
     body: howOpen,
     reply: howOpened,
   },

@@ -1,12 +1,13 @@
 import { ANSWER_LIMIT, howSubmit } from '#contracts/home'
 import { howAnswered } from '#contracts/replies/home'
 import { route } from '../../http/route'
-import { submitHow } from '../../services/after/homeLinks'
+import { homeLinkHash, submitHow } from '../../services/after/homeLinks'
 
 export default route(
   {
     quiet: 'the client has no account; what was answered stands with its moment',
     who: 'anyone',
+    link: homeLinkHash,
     body: howSubmit,
     bodyLimit: ANSWER_LIMIT,
     reply: howAnswered,

@@ -1,9 +1,15 @@
 import { joinOpen } from '#contracts/house'
 import { joinOpened } from '#contracts/replies/people'
 import { route } from '../../http/route'
-import { openJoin } from '../../services/staff/staffing'
+import { openJoin, staffLinkHash } from '../../services/staff/staffing'
 
 export default route(
-  { quiet: 'opening a link uses nothing up', who: 'anyone', body: joinOpen, reply: joinOpened },
+  {
+    quiet: 'opening a link uses nothing up',
+    who: 'anyone',
+    link: staffLinkHash,
+    body: joinOpen,
+    reply: joinOpened,
+  },
   ({ event, body }) => openJoin(event, body.token),
 )

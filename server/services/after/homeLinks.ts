@@ -22,7 +22,9 @@ const BYTES = 32
 /** A question is good for three days, a card until the next visit or for six weeks. */
 const LIFE_MS = { question: 3 * DAY_MS, card: 42 * DAY_MS }
 const TRIES = 10
-const hashOf = (token: string) => createHash('sha256').update(`home-link\n${token}`).digest('hex')
+/** How a link is kept that goes home with a client. */
+export const homeLinkHash = (token: string) =>
+  createHash('sha256').update(`home-link\n${token}`).digest('hex')
 /** One answer for a guessed, an old and an erased link. */
 const gone = () =>
   new ProblemError(404, 'Not found', 'This link no longer works. Please call the practice.')
@@ -36,7 +38,7 @@ export async function makeHomeLink(
   const token = randomBytes(BYTES).toString('base64url')
   const life = checkInId === null ? LIFE_MS.card : LIFE_MS.question
   const expiresAt = new Date(Date.now() + life)
-  const own = { id: randomUUID(), visitId, checkInId, tokenHash: hashOf(token), expiresAt }
+  const own = { id: randomUUID(), visitId, checkInId, tokenHash: homeLinkHash(token), expiresAt }
   await db.insert(homeLinks).values(own)
   return token
 }
@@ -48,7 +50,7 @@ async function alive(event: H3Event, token: string, kind: 'question' | 'card') {
     .from(homeLinks)
     .innerJoin(visits, eq(visits.id, homeLinks.visitId))
     .innerJoin(clients, eq(clients.id, visits.clientId))
-    .where(and(eq(homeLinks.tokenHash, hashOf(token)), gt(homeLinks.expiresAt, new Date())))
+    .where(and(eq(homeLinks.tokenHash, homeLinkHash(token)), gt(homeLinks.expiresAt, new Date())))
   if (!found || found.erasedAt || (found.link.checkInId === null) !== (kind === 'card'))
     throw gone()
   // Only a guess counts as a try.

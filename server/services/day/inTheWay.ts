@@ -5,11 +5,13 @@ import { and, eq, gt, lt, ne, sql } from 'drizzle-orm'
 import { clashesOf, freeAfter } from '#core/timing/sharedDevices'
 import { inBoth, type Stretch } from '#core/timing/places'
 import { isOver } from '#core/visit/status'
-import { visits } from '#db/schema'
+import { staff, visits } from '#db/schema'
 import { ProblemError, refused } from '../../problem/problem'
+import { severalBranches } from '../branches'
 import type { Transaction } from '../database'
 import { dayIn } from '../dates'
 import { openThatDay, readHours, shutThatDay } from '../house/hours'
+import { takenElsewhere } from '../people/shares'
 import { thePractice } from '../practice'
 import { devicesInUse, holdDevices, wantedBy } from './deviceUse'
 import { LONGEST_MS, offeredOn, stretchOf } from './openings'
@@ -29,10 +31,13 @@ export interface HouseHours {
   timeZone: string
   cleaningMinutes: number
   hours: HoursPage
+  /** Whether its people may work in other practices too. */
+  several: boolean
 }
 export async function hoursAround(at: Date): Promise<HouseHours> {
   const { timeZone, cleaningMinutes } = await thePractice()
-  return { timeZone, cleaningMinutes, hours: await readHours(dayIn(timeZone, at)) }
+  const hours = await readHours(dayIn(timeZone, at))
+  return { timeZone, cleaningMinutes, hours, several: await severalBranches() }
 }
 
 /**
@@ -42,9 +47,10 @@ export async function hoursAround(at: Date): Promise<HouseHours> {
 async function inTheWay(
   tx: Transaction,
   wanted: Wanted,
-  { timeZone, cleaningMinutes, hours }: HouseHours,
+  house: HouseHours,
   usualHours = false,
 ): Promise<string[]> {
+  const { timeZone, cleaningMinutes, hours } = house
   const ends = new Date(wanted.startsAt.getTime() + wanted.minutes * MINUTE_MS)
   const cleaned = cleaningMinutes * MINUTE_MS
   const near = await tx
@@ -88,9 +94,30 @@ async function inTheWay(
   })
   return [
     ...words,
+    ...(house.several ? await personElsewhere(tx, wanted, timeZone) : []),
     ...(await devicesElsewhere(tx, wanted, timeZone)),
     ...outsideHours(hours, wanted, timeZone, usualHours),
   ]
+}
+
+/** The therapist's visits in other practices of the house: that they are taken, and nothing of whom. */
+async function personElsewhere(
+  tx: Transaction,
+  wanted: Wanted,
+  timeZone: string,
+): Promise<string[]> {
+  const [person] = await tx
+    .select({ email: staff.email })
+    .from(staff)
+    .where(eq(staff.id, wanted.staffId))
+  if (!person) return []
+  const to = new Date(wanted.startsAt.getTime() + wanted.minutes * MINUTE_MS)
+  const taken = await takenElsewhere(tx, [person.email], { from: wanted.startsAt, to })
+  return taken.map(({ startsAt, minutes }) => {
+    const till = new Date(startsAt.getTime() + minutes * MINUTE_MS)
+    const clock = (moment: Date) => asRead('clock', moment, timeZone)
+    return `The therapist has a visit in another practice ${clock(startsAt)} to ${clock(till)}.`
+  })
 }
 
 /** Devices of the visit's own plan that other rooms use then, and when that plan would have them. */

@@ -8,9 +8,11 @@ import { addDays } from '#core/screening/asking/days'
 import { DAY_MINUTES, freeRoom, placesFor } from '#core/timing/places'
 import { clashesOf, inUseFor, type DeviceTime } from '#core/timing/sharedDevices'
 import { devices, rooms, staff } from '#db/schema'
+import { severalBranches } from '../branches'
 import { database } from '../database'
 import { dayBounds, dayIn, minuteIn, momentAt, weekdayOf } from '../dates'
 import { openThatDay, readHours, shutThatDay } from '../house/hours'
+import { takenElsewhere } from '../people/shares'
 import { thePractice } from '../practice'
 import { usesBetween, wantedBy } from './deviceUse'
 import { clockOf, offeredOn, takenBetween, type Taken } from './openings'
@@ -54,7 +56,7 @@ export async function freePlaces(query: Asked): Promise<Place[]> {
     ...{ query, timeZone, cleaningMinutes, hours, people, hasDevices },
     today: dayIn(timeZone, Date.now()),
     rooms: roomRows,
-    others: taken
+    others: [...taken, ...(await elsewhereOf(people, bounds))]
       .filter(({ id }) => id !== query.visitId)
       .map((own) => ({ ...own, ...clockOf(timeZone, own.startsAt) })),
   }
@@ -63,6 +65,23 @@ export async function freePlaces(query: Asked): Promise<Place[]> {
     out.push(...placesOn(addDays(query.from, at), search))
   return out
 }
+
+/** When these people are taken in other practices of the house. */
+async function elsewhereOf(
+  people: Search['people'],
+  bounds: { from: Date; to: Date },
+): Promise<Taken[]> {
+  if (people.length === 0 || !(await severalBranches())) return []
+  const emails = people.map(({ email }) => email)
+  const taken = await takenElsewhere(database(), emails, bounds)
+  return taken.flatMap(({ email, startsAt, minutes }) =>
+    people
+      .filter((own) => own.email === email)
+      .map(({ id }) => ({ ...NOWHERE, staffId: id, startsAt, minutes })),
+  )
+}
+/** No visit, client or room of this practice. */
+const NOWHERE = { id: '', clientId: '', roomId: '' }
 
 /** The free places of one day, the earliest first; of the rooms that are free then, one. */
 function placesOn(day: string, search: Search): Place[] {

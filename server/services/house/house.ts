@@ -1,77 +1,15 @@
 import type { HousePage } from '#contracts/replies/house'
 import { and, count, eq, sql } from 'drizzle-orm'
-import { timingSafeEqual } from 'node:crypto'
 import type { z } from 'zod'
-import type { devicePut, practicePut, roomPut, setupPost } from '#contracts/house'
+import type { devicePut, practicePut, roomPut } from '#contracts/house'
 import { DEVICE_KINDS } from '#core/catalogue/kinds'
 import type { DeviceKey } from '#core/catalogue/techniques/ownShapes'
 import { deviceParts, devices, ownKinds, practice, products, rooms, staff } from '#db/schema'
-import { conflict, ProblemError, refused } from '../../problem/problem'
+import { conflict, refused } from '../../problem/problem'
 import { database, type Transaction } from '../database'
-import { refuseCommon } from '../session/commonPasswords'
-import { hashSecret } from '../session/passwords'
 import { thePractice } from '../practice'
 import { hasFactor } from '../session/secondFactor'
 import type { Staff } from '../session/session'
-
-/** How a house begins that nobody has told anything yet. */
-const FIRST_ROOM = 'Room 1'
-const FIRST_SCHOOL = 'warmCloth'
-const FIRST_EMERGENCY = '112'
-/** A key that is shorter opens nothing. */
-const LEAST_KEY_BYTES = 16
-
-/** Whether nobody has begun this house yet. */
-export async function isUnclaimed(): Promise<boolean> {
-  const [house] = await database().select({ id: practice.id }).from(practice)
-  return house === undefined
-}
-
-/** The key that the start command has printed; without one no house is begun over the network. */
-function fits(key: string): boolean {
-  const wanted = Buffer.from(useRuntimeConfig().setupKey)
-  const given = Buffer.from(key)
-  return (
-    wanted.length >= LEAST_KEY_BYTES &&
-    wanted.length === given.length &&
-    timingSafeEqual(wanted, given)
-  )
-}
-
-/**
- * Begins a house of one's own: the practice, a room and its owner, all or nothing.
- * @throws ProblemError 403 without the printed key, 409 where the house has been begun
- */
-export async function beginHouse(body: z.infer<typeof setupPost>): Promise<void> {
-  if (!fits(body.key))
-    throw new ProblemError(
-      403,
-      'Not allowed',
-      'This page opens by the link that the start command prints.',
-    )
-  if (!(await isUnclaimed())) throw conflict('This practice is already set up: sign in.')
-  refuseCommon(body.password)
-  const passwordHash = await hashSecret(body.password)
-  await database().transaction(async (tx) => {
-    await tx.insert(practice).values({
-      name: body.house,
-      address: '',
-      phone: '',
-      emergency: FIRST_EMERGENCY,
-      timeZone: body.timeZone,
-      school: FIRST_SCHOOL,
-    })
-    await tx.insert(rooms).values({ id: crypto.randomUUID(), name: FIRST_ROOM })
-    await tx.insert(staff).values({
-      id: crypto.randomUUID(),
-      name: body.name,
-      email: body.email.toLowerCase(),
-      role: 'owner',
-      licences: body.licences,
-      passwordHash,
-    })
-  })
-}
 
 /** What the house is furnished with. */
 export async function readHouse(): Promise<HousePage> {

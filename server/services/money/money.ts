@@ -51,14 +51,17 @@ export async function readMoney(): Promise<MoneyPage> {
 
 /** An edit that has seen an older version is refused: nobody's change is lost silently. */
 export async function keepCosts({ version, cents }: z.infer<typeof costsPut>): Promise<void> {
-  const done = await database()
+  const db = database()
+  const began = await db
     .insert(houseCosts)
     .values({ id: 1, cents })
-    .onConflictDoUpdate({
-      target: houseCosts.id,
-      set: { cents, version: sql`${houseCosts.version} + 1` },
-      setWhere: eq(houseCosts.version, version),
-    })
+    .onConflictDoNothing()
+    .returning({ version: houseCosts.version })
+  if (began.length > 0) return
+  const done = await db
+    .update(houseCosts)
+    .set({ cents, version: sql`${houseCosts.version} + 1` })
+    .where(eq(houseCosts.version, version))
     .returning({ version: houseCosts.version })
   if (done.length === 0)
     throw conflict('A colleague has changed the costs. Check their version, then save again.')

@@ -15,6 +15,7 @@ import { database } from '../database'
 import { dayIn } from '../dates'
 import { beforeMoment, momentOf } from '../visits/moment'
 import { atHomeBefore, sealedBefore, type Treated } from './sealedPast'
+import { elsewhere } from './shares'
 import { thePractice } from '../practice'
 import type { Staff } from '../session/session'
 
@@ -22,7 +23,8 @@ type Earlier = Pick<VisitBundle, 'past' | 'poured' | 'lastTime' | 'learned'>
 
 /**
  * What earlier visits and home have left: work that asks for rest, what was poured in, how each
- * technique went. A visit counts from its taps on, sealed or not; one of another house as told.
+ * technique went. A visit counts from its taps on, sealed or not; one of another practice that may
+ * see this client as well, and one that a file tells of.
  * @param but the visit that asks
  */
 export async function earlierOf(
@@ -32,26 +34,51 @@ export async function earlierOf(
   but?: string,
 ): Promise<Earlier> {
   const { timeZone } = await thePractice()
-  const [sealed, open, elsewhere, home, planned, told] = await Promise.all([
-    sealedBefore(clientId, before),
-    openBefore(me, clientId, before, but),
-    elsewhereBefore(clientId, before),
+  const [here, beyond, home, planned] = await Promise.all([
+    workedHere(me, clientId, before, but),
+    elsewhere(clientId, (file) => workedHere(me, file, before)),
     atHomeBefore(clientId, before),
     plannedBefore(clientId, before),
-    toldAfterwards(clientId),
   ])
-  const ours = [...sealed, ...open].sort((one, other) => other.at.getTime() - one.at.getTime())
-  const all = [...ours, ...elsewhere].sort((one, other) => other.at.getTime() - one.at.getTime())
-  const worked = all.flatMap(({ id, at, work }) => (work ? [{ id, at, work }] : []))
+  const { ours } = here
+  const worked = [here, ...beyond].flatMap((own) => own.worked).sort(latestFirst)
   const poured = worked.map(({ at, work: { label, loads } }) => ({
     ...{ at: at.getTime(), label, loads },
   }))
   return {
-    past: worked.map(({ id, at, work }) => pastOf(dayIn(timeZone, at), work, told.get(id ?? ''))),
+    past: worked.map(({ at, work, told }) => pastOf(dayIn(timeZone, at), work, told)),
     poured: [...poured, ...home, ...planned].sort((one, other) => one.at - other.at),
     lastTime: lastTimeOf(ours, timeZone),
     learned: learnedFrom([...ours].reverse().map(({ treatment }) => takenIn(treatment))),
   }
+}
+const latestFirst = (one: { at: Date }, other: { at: Date }) =>
+  other.at.getTime() - one.at.getTime()
+
+/** Work that was done before, and how it was taken by what the client said of it afterwards. */
+interface Worked {
+  at: Date
+  work: SealedWork
+  told: Taken | undefined
+}
+/** What one practice knows of a client's earlier work: its own visits, and those it was told of. */
+async function workedHere(
+  me: Staff,
+  clientId: string,
+  before: Date,
+  but?: string,
+): Promise<{ ours: Treated[]; worked: Worked[] }> {
+  const [sealed, open, files, told] = await Promise.all([
+    sealedBefore(clientId, before),
+    openBefore(me, clientId, before, but),
+    toldBefore(clientId, before),
+    toldAfterwards(clientId),
+  ])
+  const ours = [...sealed, ...open].sort(latestFirst)
+  const worked = [...ours, ...files].flatMap(({ id, at, work }) =>
+    work ? [{ at, work, told: told.get(id ?? '') }] : [],
+  )
+  return { ours, worked }
 }
 
 /** @param told how it was taken by what the client said of it afterwards */
@@ -109,7 +136,7 @@ async function openBefore(
  * Visits that came from other houses: what their files say was done counts as told, once however
  * often it came, and not beside the client's own visit that it is a copy of.
  */
-async function elsewhereBefore(clientId: string, before: Date): Promise<Treated[]> {
+async function toldBefore(clientId: string, before: Date): Promise<Treated[]> {
   const db = database()
   const [files, own] = await Promise.all([
     db.select({ document: imports.document }).from(imports).where(eq(imports.clientId, clientId)),

@@ -7,6 +7,7 @@ import type { Client } from '../access'
 import { about } from '../auditing'
 import { database } from '../database'
 import type { Staff } from '../session/session'
+import { endEverywhere } from './shares'
 
 /** A client as the table holds one: what is not told is null. */
 export const values = (clientFields: ClientFields) => ({
@@ -55,5 +56,6 @@ export async function editClient(
 
 /** The database refuses while the law keeps a record. */
 export async function eraseClient(client: Client): Promise<void> {
+  await endEverywhere(client)
   await database().execute(sql`select erase_client(${client.id}::uuid)`)
 }

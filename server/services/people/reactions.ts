@@ -5,14 +5,23 @@ import { checkIns, products, visitEvents, visits } from '#db/schema'
 import { database } from '../database'
 import { dayIn } from '../dates'
 import { thePractice } from '../practice'
+import { elsewhere } from './shares'
 
 /** How many reactions of one client are looked through. */
 const MOST = 40
 const isReaction = sql`${visitEvents.body}->>'kind' = 'contraAction'`
 const suspected = sql<string | null>`${visitEvents.body}->>'suspected'`
 
-/** Reactions of a client for which a product was suspected, the latest first. */
+/**
+ * Reactions of a client for which a product was suspected, the latest first, in whichever practice
+ * that may see them.
+ */
 export async function reactionsOf(clientId: string): Promise<PastReaction[]> {
+  const all = await Promise.all([reactionsHere(clientId), elsewhere(clientId, reactionsHere)])
+  return all.flat(2).sort((one, other) => other.at - one.at)
+}
+
+async function reactionsHere(clientId: string): Promise<PastReaction[]> {
   const { timeZone } = await thePractice()
   const rows = await database()
     .select({ at: visitEvents.at, body: visitEvents.body, product: products })
@@ -36,9 +45,7 @@ export async function reactionsOf(clientId: string): Promise<PastReaction[]> {
         ]
       : [],
   )
-  return [...inTheRoom, ...(await reactionsAtHome(clientId, timeZone))].sort(
-    (one, other) => other.at - one.at,
-  )
+  return [...inTheRoom, ...(await reactionsAtHome(clientId, timeZone))]
 }
 
 /** What was answered from home and put down to a product, by whoever saw to it. */

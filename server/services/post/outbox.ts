@@ -12,8 +12,10 @@ import { codeOf } from '../../problem/fromDatabase'
 import { conflict, refused } from '../../problem/problem'
 import { makeHomeLink } from '../after/homeLinks'
 import { inCare, type Visit } from '../access'
+import { inEachBranch } from '../branches'
 import { database, type Transaction } from '../database'
 import { dayIn } from '../dates'
+import { isUnclaimed } from '../house/firstHour'
 import { log } from '../log'
 import { thePractice } from '../practice'
 import type { Staff } from '../session/session'
@@ -167,8 +169,11 @@ export async function lookThrough(): Promise<void> {
   if (busy || !postIs()) return
   busy = true
   try {
-    await writeDue()
-    await sendWaiting()
+    await inEachBranch(async () => {
+      if (await isUnclaimed()) return
+      await writeDue()
+      await sendWaiting()
+    })
   } catch (error) {
     const kind = error instanceof Error ? error.name : 'unknown'
     log.warn({ kind, code: codeOf(error) }, 'outbox')

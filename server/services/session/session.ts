@@ -5,12 +5,15 @@ import { oncePer } from '#core/once'
 import type { Me } from '#core/visit/bundle'
 import { practice, sessions, staff } from '#db/schema'
 import { ProblemError } from '../../problem/problem'
+import { branchHere, FIRST_BRANCH, inBranch } from '../branch'
 import { database, type Database, type Transaction } from '../database'
 
 export type Staff = typeof staff.$inferSelect
 /** The cookie names the row and nothing else: what ends or locks a session is done in the row. */
 interface Sealed {
   id?: string
+  /** The practice it is of, where that is not the first. */
+  branch?: string
 }
 
 const SECOND_MS = 1000
@@ -32,18 +35,24 @@ const sealed = (event: H3Event) =>
   })
 const signedOut = (detail: string) => new ProblemError(401, 'Sign in', detail)
 
-/** Cookies that were opened before, each with the row it names: whether that holds is asked each time. */
-const openedBefore = new Map<string, string>()
+/** Cookies that were opened before, each with what it names: whether that holds is asked each time. */
+const openedBefore = new Map<string, Sealed>()
 const COOKIES_LIMIT = 5000
-async function rowNamed(event: H3Event): Promise<string | undefined> {
+async function named(event: H3Event): Promise<Sealed> {
   const cookie = getCookie(event, COOKIE) ?? ''
   const known = openedBefore.get(cookie)
   if (known !== undefined) return known
-  const { id } = (await sealed(event)).data
-  if (id === undefined) return undefined
+  const { id, branch } = (await sealed(event)).data
+  if (id === undefined) return {}
   if (openedBefore.size >= COOKIES_LIMIT) openedBefore.clear()
-  openedBefore.set(cookie, id)
-  return id
+  const own = { id, ...(branch === undefined ? {} : { branch }) }
+  openedBefore.set(cookie, own)
+  return own
+}
+/** The practice that a request is for, by its session; the first one where it has none. */
+export async function branchOf(event: H3Event): Promise<string> {
+  if (getCookie(event, COOKIE) === undefined) return FIRST_BRANCH
+  return (await named(event)).branch ?? FIRST_BRANCH
 }
 
 /** A session as it stands in the table, with whom it is of. */
@@ -84,7 +93,7 @@ const standingOf = oncePer((db: Database) =>
 )
 
 async function lookUp(event: H3Event, evenLocked: boolean): Promise<Standing> {
-  const id = await rowNamed(event)
+  const { id } = await named(event)
   if (!id) throw signedOut('Sign in to go on. What you typed is kept on this device.')
   const [found] = await standingOf(database()).execute({ id })
   if (!found || isOver(found))
@@ -118,7 +127,8 @@ export async function standingAmong(ids: readonly string[]): Promise<Map<string,
 export const meOf = (
   { id, name, role, pinHash, licences, licenceUntil, totpSecret, totpStep }: Staff,
   locked: boolean,
-  house: { lockMinutes: number; ownersSecondFactor: boolean },
+  house: { name: string; lockMinutes: number; ownersSecondFactor: boolean },
+  several: boolean,
 ): Me => {
   const hasFactor = totpSecret !== null && totpStep >= 0
   const needsFactor = role === 'owner' && house.ownersSecondFactor && !hasFactor
@@ -128,6 +138,7 @@ export const meOf = (
     id,
     name,
     role,
+    practice: several ? house.name : null,
     locked,
     hasCode,
     hasFactor,
@@ -152,27 +163,30 @@ export const isLocked = async (event: H3Event): Promise<boolean> => (await asItC
 /** A session of their own for somebody who has shown who they are; one that stood here ends. */
 export async function openSession(event: H3Event, staffId: string): Promise<void> {
   const cookie = await sealed(event)
-  await endOne(cookie.data.id)
+  await endOne(cookie.data)
   await cookie.clear()
   const id = randomUUID()
   await database()
     .delete(sessions)
     .where(lt(sessions.startedAt, new Date(Date.now() - KEPT_MS)))
   await database().insert(sessions).values({ id, staffId })
-  await cookie.update({ id })
+  const branch = branchHere()
+  await cookie.update(branch === FIRST_BRANCH ? { id } : { id, branch })
 }
 
-async function endOne(id: string | undefined): Promise<void> {
+async function endOne({ id, branch = FIRST_BRANCH }: Sealed): Promise<void> {
   if (id === undefined) return
-  await database()
-    .update(sessions)
-    .set({ endedAt: new Date() })
-    .where(and(eq(sessions.id, id), isNull(sessions.endedAt)))
+  await inBranch(branch, () =>
+    database()
+      .update(sessions)
+      .set({ endedAt: new Date() })
+      .where(and(eq(sessions.id, id), isNull(sessions.endedAt))),
+  )
 }
 
 export async function signOut(event: H3Event): Promise<void> {
   const cookie = await sealed(event)
-  await endOne(cookie.data.id)
+  await endOne(cookie.data)
   await cookie.clear()
 }
 

@@ -4,7 +4,10 @@ import type { z } from 'zod'
 import type { signIn as wanted, unlock as unlocking } from '#contracts/people'
 import { staff } from '#db/schema'
 import { ProblemError } from '../../problem/problem'
+import { inBranch } from '../branch'
+import { branchesOfEmail } from '../branches'
 import { database } from '../database'
+import { thePractice } from '../practice'
 import { askPassword } from './askPassword'
 import { hashSecret, secretMatches } from './passwords'
 import { writeAudit } from '../access'
@@ -34,33 +37,99 @@ const known = (event: H3Event) =>
     sessionHeader: false,
   })
 
-/** Signs in with a fresh session. The same answer for an unknown address and a wrong password. */
+/**
+ * Signs in with a fresh session. The same answer for an unknown address and a wrong password.
+ * @throws ProblemError 401, 403, 429; 409 where the person has to say in which practice
+ */
 export async function signIn(
   event: H3Event,
-  { email, password, code }: z.infer<typeof wanted>,
-): Promise<Staff> {
+  { email, password, code, branch }: z.infer<typeof wanted>,
+): Promise<Account> {
   const mail = email.toLowerCase()
   const from = addressOf(event)
-  const [found] = await database().select().from(staff).where(eq(staff.email, mail))
+  const accounts = await accountsOf(mail, branch)
   const device = await known(event)
-  const own = found !== undefined && (device.data.staff ?? []).includes(found.id)
+  const knows = ({ me }: Account) => (device.data.staff ?? []).includes(me.id)
+  const own = accounts.some(knows)
   const [pair, ...wider] = triesOf(mail, from, own ? (device.id ?? '') : undefined)
   const tried = await countTry(pair, ...wider)
-  const good = await secretMatches(password, found?.passwordHash || (await decoy()))
-  if (!found || !good || !found.active) {
-    if (found) await writeAudit(found, 'session.in', false, null)
+  const account = await whichOf(accounts, password)
+  const { me } = account
+  await inBranch(account.branch, async () => {
+    if (me.demo && !onLoopback())
+      throw new ProblemError(403, 'Not allowed', 'Demo accounts work on this machine only.')
+    await askFactor(me, code)
+    await takeBack(tried)
+    await forgetTries(pair.key)
+    const others = (device.data.staff ?? []).filter((id) => id !== me.id)
+    if (!knows(account)) await device.update({ staff: [me.id, ...others].slice(0, KNOWN_MOST) })
+    await openSession(event, me.id)
+    await writeAudit(me, 'session.in', true, null)
+  })
+  return account
+}
+
+/** Somebody's account in one practice. */
+interface Account {
+  branch: string
+  me: Staff
+}
+/** Whoever works in several practices has an account in each: at most so many are looked at. */
+const ACCOUNTS_MOST = 12
+
+/** The accounts of an address, in the practice that is named or in all. */
+async function accountsOf(mail: string, named: string | undefined): Promise<Account[]> {
+  const all = await branchesOfEmail(mail)
+  const wanted = all.filter((id) => named === undefined || id === named).slice(0, ACCOUNTS_MOST)
+  const found = await Promise.all(
+    wanted.map((branch) =>
+      inBranch(branch, async () => {
+        const [me] = await database().select().from(staff).where(eq(staff.email, mail))
+        return me === undefined ? [] : [{ branch, me }]
+      }),
+    ),
+  )
+  return found.flat()
+}
+
+/**
+ * The account that a password opens.
+ * @throws ProblemError 401 where it opens none, 409 with the practices where it opens several
+ */
+async function whichOf(accounts: readonly Account[], password: string): Promise<Account> {
+  const opens: Account[] = []
+  for (const account of accounts)
+    if (
+      (await secretMatches(password, account.me.passwordHash || (await decoy()))) &&
+      account.me.active
+    )
+      opens.push(account)
+  if (accounts.length === 0) await secretMatches(password, await decoy())
+  const [one, ...others] = opens
+  if (one === undefined) {
+    for (const { branch, me } of accounts)
+      await inBranch(branch, () => writeAudit(me, 'session.in', false, null))
     throw new ProblemError(401, 'Sign in', 'E-mail or password is wrong.')
   }
-  if (found.demo && !onLoopback())
-    throw new ProblemError(403, 'Not allowed', 'Demo accounts work on this machine only.')
-  await askFactor(found, code)
-  await takeBack(tried)
-  await forgetTries(pair.key)
-  const others = (device.data.staff ?? []).filter((id) => id !== found.id)
-  if (!own) await device.update({ staff: [found.id, ...others].slice(0, KNOWN_MOST) })
-  await openSession(event, found.id)
-  await writeAudit(found, 'session.in', true, null)
-  return found
+  if (others.length > 0) throw await whichPractice(opens)
+  return one
+}
+
+/** The password was right in several practices: the person says where they are today. */
+async function whichPractice(accounts: readonly Account[]): Promise<ProblemError> {
+  const names = await Promise.all(
+    accounts.map(({ branch }) => inBranch(branch, async () => (await thePractice()).name)),
+  )
+  return new ProblemError(
+    409,
+    'Which practice',
+    'You work in more than one practice. Choose where you are now.',
+    accounts.map(({ branch }, at) => ({
+      field: 'branch',
+      given: branch,
+      allowed: names[at] ?? '',
+    })),
+  )
 }
 
 interface Tries {

@@ -142,10 +142,15 @@ const until = (life: ToolLife, at: Date): ToolLife => ({
 
 /** How many of a tool the house has, and its disinfectant's minutes. */
 export async function keepTool({ tool, ...set }: z.infer<typeof toolPut>): Promise<void> {
-  await database()
-    .insert(tools)
-    .values({ tool, ...set })
-    .onConflictDoUpdate({ target: tools.tool, set })
+  await database().transaction(async (tx) => {
+    const kept = () => tx.update(tools).set(set).where(eq(tools.tool, tool)).returning()
+    if ((await kept()).length > 0) return
+    await tx
+      .insert(tools)
+      .values({ tool, ...set })
+      .onConflictDoNothing()
+    await kept()
+  })
 }
 
 /** Tools of which nothing is clean for a visit of today; a visit of another day is still to come. */

@@ -22,7 +22,9 @@ import { addressOf, countTry, takeBack, tryKey } from '../session/throttle'
 const BYTES = 32
 const LIFE_MS = 7 * 24 * 3_600_000
 const TRIES = 10
-const hashOf = (token: string) => createHash('sha256').update(`staff-link\n${token}`).digest('hex')
+/** How a link is kept by which somebody of the house chooses a password. */
+export const staffLinkHash = (token: string) =>
+  createHash('sha256').update(`staff-link\n${token}`).digest('hex')
 const gone = () =>
   new ProblemError(404, 'Not found', 'This link no longer works. Ask the owner for a new one.')
 
@@ -68,7 +70,7 @@ export async function linkFor(me: Staff, staffId: string): Promise<StaffLink> {
     await tx.insert(staffLinks).values({
       id: crypto.randomUUID(),
       staffId,
-      tokenHash: hashOf(token),
+      tokenHash: staffLinkHash(token),
       expiresAt,
       by: me.id,
     })
@@ -112,7 +114,7 @@ async function aliveLink(event: H3Event, token: string) {
     .innerJoin(staff, eq(staff.id, staffLinks.staffId))
     .where(
       and(
-        eq(staffLinks.tokenHash, hashOf(token)),
+        eq(staffLinks.tokenHash, staffLinkHash(token)),
         isNull(staffLinks.usedAt),
         gt(staffLinks.expiresAt, new Date()),
         eq(staff.active, true),

@@ -22,7 +22,9 @@ import { mustAccept } from './holding'
 const BYTES = 32
 const LIFE_MS = 48 * HOUR_MS
 const TRIES = 10
-const hashOf = (token: string) => createHash('sha256').update(`client-link\n${token}`).digest('hex')
+/** How a link is kept by which a client fills in the form. */
+export const clientLinkHash = (token: string) =>
+  createHash('sha256').update(`client-link\n${token}`).digest('hex')
 /** Whoever holds a used link is told that it was sent; nothing else of it is said. */
 const alreadySent = () =>
   new ProblemError(
@@ -58,7 +60,7 @@ export async function makeLink(
       .where(and(eq(clientLinks.visitId, visit.id), isNull(clientLinks.submittedAt)))
     await tx
       .insert(clientLinks)
-      .values({ id, visitId: visit.id, tokenHash: hashOf(token), expiresAt, by: me.id })
+      .values({ id, visitId: visit.id, tokenHash: clientLinkHash(token), expiresAt, by: me.id })
   })
   return { token, expiresAt: expiresAt.getTime() }
 }
@@ -109,7 +111,7 @@ async function alive(event: H3Event, token: string) {
     .select({ link: clientLinks, status: visits.status })
     .from(clientLinks)
     .innerJoin(visits, eq(visits.id, clientLinks.visitId))
-    .where(eq(clientLinks.tokenHash, hashOf(token)))
+    .where(eq(clientLinks.tokenHash, clientLinkHash(token)))
   // Only a guess counts as a try: a client who comes back to a used link shuts nobody out.
   if (!found) throw gone()
   await takeBack(tried)

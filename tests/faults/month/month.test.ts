@@ -23,12 +23,12 @@ import { recallOf, saysOfStock } from './stock'
 import { bookOffered, clashes, live, type Booked } from './visits'
 
 /**
- * A month of a small house, lived through its routes: 22 working days, 11 visits each, deliveries,
+ * A month of a small house, lived through its routes: 22 working days, six visits each (eleven in the full run), deliveries,
  * a recall, leave, somebody who leaves, visits that fall away, an erased client. What must come out
  * is reckoned here from what was done, never by the house's own code.
  */
 const DAYS = 22
-const VISITS_A_DAY = 11
+const VISITS_A_DAY = process.env.OAK_FULL ? 11 : 6
 const CLIENTS = 44
 const LEAVE = { from: 5, to: 7 }
 const LAST_DAY_OF_LEAVER = 14

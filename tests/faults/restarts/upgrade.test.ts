@@ -49,9 +49,17 @@ async function tablesAt(steps: number): Promise<void> {
   await sql.end()
 }
 
+/** Every step in the full run; else the first, the last ones, and some on the way. */
+const [SOME, LAST] = [6, 3]
+const LOOKED_AT = STEPS.map((_, steps) => steps).filter(
+  (steps) =>
+    steps > 0 &&
+    (process.env.OAK_FULL !== undefined || steps % SOME === 1 || steps >= STEPS.length - LAST),
+)
+
 describe('an older house', () => {
-  it('comes up to date from every step, and says beforehand that it waits for it', async () => {
-    for (let steps = 1; steps < STEPS.length; steps++) {
+  it('comes up to date from its step, whichever it is, and says beforehand that it waits for it', async () => {
+    for (const steps of LOOKED_AT) {
       await tablesAt(steps)
       expect(await waitsForUpdate(cluster.url('owner')), STEPS[steps]?.tag).toBe(true)
       await migrate(cluster.url('owner'))

@@ -114,6 +114,14 @@ async function edited() {
             @said="(text) => (said = text)"
             @changed="refresh"
           />
+          <FilePractices
+            :client-id="id"
+            :name="file.client.name"
+            :zone="file.timeZone"
+            :may-change="session.me?.role === 'owner'"
+            @said="(text) => (said = text)"
+            @changed="refresh"
+          />
           <FileActions
             :client-id="id"
             :name="file.client.name"
