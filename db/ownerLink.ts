@@ -36,8 +36,9 @@ export async function makeOwnerLink(
     )
     const [owner] = found
     if (!owner) return 'No owner of this house has that address.'
+    const where = new Set(owners.map((one) => one.branch)).size > 1 ? ' --practice NAME' : ''
     if (found.length > 1)
-      return `Which owner? ${owners.map((one) => one.email).join(', ')}: ./house owner-link EMAIL (in a house of several practices with --practice NAME)`
+      return `Which owner? ${owners.map((one) => one.email).join(', ')}: ./house owner-link EMAIL${where}`
     const token = randomBytes(BYTES).toString('base64url')
     const tokenHash = createHash('sha256').update(`staff-link\n${token}`).digest('hex')
     await sql.begin(async (tx) => {

@@ -1,5 +1,6 @@
 import { defineStore } from 'pinia'
 import { isOutOfReach, useApi } from '~/composables/useApi'
+import { useHeld } from '~/composables/heldVisit'
 import { useVisitChanges } from '~/composables/visitChanges'
 import { useSession } from '~/stores/session'
 import { toPlanInput } from '#core/visit/planInput'
@@ -8,31 +9,9 @@ import { openPoints } from '#core/visit/ready'
 import type { OpenPoint } from '#core/visit/openPoints'
 import type { PlanStep } from '#core/catalogue/techniques/step'
 
-/** Parts are replaced, and so is what is in them. */
-type Held = {
-  readonly [Part in keyof VisitBundle]: VisitBundle[Part] extends readonly unknown[]
-    ? VisitBundle[Part]
-    : Readonly<VisitBundle[Part]>
-}
-
 /** One visit at its six stops: the bundle as the house has it, and what is still open. */
 export const useVisit = defineStore('visit', () => {
-  /** As it came: a page that was drawn by the house takes it over by this name. */
-  const held = shallowRef<Held | null>(null)
-  /**
-   * Replaced, never changed inside, and never wrapped: planning and checking read it ten thousand
-   * times, and each read through Vue's own watching costs many times the reading.
-   */
-  const bundle = computed<Held | null>({
-    get: () => toRaw(held.value),
-    set: (next) => {
-      held.value = next
-    },
-  })
-  /** Puts parts of it in the place of others. */
-  function put(parts: Partial<VisitBundle>): void {
-    if (bundle.value) bundle.value = { ...bundle.value, ...parts }
-  }
+  const { held, bundle, put } = useHeld()
   const api = useApi()
   const session = useSession()
   // A locked device holds nothing of a client; and one that treats does not lock itself. Said from

@@ -5,7 +5,7 @@ import type { HousePage } from '#contracts/replies/house'
 import { TABLE } from '../../api/accessTable'
 import type { Row } from '../../api/rights'
 import { sealedVisit, someone } from '../../support/visit'
-import { everything, openTwoPractices, type TwoPractices } from './twoPractices'
+import { everything, openTwoPractices, type TwoPractices } from '../../support/twoPractices'
 
 /**
  * Several practices in one database: what the owner of one, who may do everything there, may do with

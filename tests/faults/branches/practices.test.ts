@@ -25,7 +25,7 @@ import {
   fillShelf,
   openTwoPractices,
   type TwoPractices,
-} from './twoPractices'
+} from '../../support/twoPractices'
 
 /** Several practices in one house: how each begins, who works in both, who is seen in both. */
 let two: TwoPractices

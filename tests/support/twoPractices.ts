@@ -1,8 +1,8 @@
 import { randomUUID } from 'node:crypto'
 import type { StaffLink } from '#contracts/replies/house'
 import { addBranch, listBranches } from '#db/branches'
-import { openHouse } from '../../../scripts/house.mjs'
-import { caller, signedIn, type Caller } from '../../support/http'
+import { openHouse } from '../../scripts/house.mjs'
+import { caller, signedIn, type Caller } from './http'
 
 /** The owner of the second practice. */
 export const HARBOUR = {
@@ -47,23 +47,26 @@ export const beginAt = (address: string, key: string, { name, email, password } 
     },
   })
 
+type House = { cluster: Cluster; address: string; close: () => Promise<void> }
+
+/** The demo, with a practice beside it that waits for its first hour. */
+export async function openWithAnother(name: string, firstPort: number) {
+  const house = (await openHouse(name, { firstPort, wanted: firstPort - 20_000 })) as House
+  const made = await addBranch(house.cluster.url('owner'), HARBOUR_NAME)
+  if (typeof made === 'string') throw new Error(made)
+  return { ...house, key: made.key }
+}
+
 /** The demo, and a practice of somebody else in the same database. */
 export async function openTwoPractices(name: string, firstPort: number): Promise<TwoPractices> {
-  const house = (await openHouse(name, { firstPort, wanted: firstPort - 20_000 })) as {
-    cluster: Cluster
-    address: string
-    close: () => Promise<void>
-  }
-  const { cluster, address, close } = house
-  const made = await addBranch(cluster.url('owner'), HARBOUR_NAME)
-  if (typeof made === 'string') throw new Error(made)
-  const begun = await beginAt(address, made.key)
+  const { cluster, address, close, key } = await openWithAnother(name, firstPort)
+  const begun = await beginAt(address, key)
   if (begun.status !== 200) throw new Error(begun.text)
   const [first, harbour] = await listBranches(cluster.url('owner'))
   const sanne = await inAs(address, HARBOUR)
   const owner = await signedIn(address, 'owner')
   return {
-    ...{ cluster, address, close, owner, sanne, key: made.key },
+    ...{ cluster, address, close, owner, sanne, key },
     first: first?.id ?? '',
     harbour: harbour?.id ?? '',
   }
@@ -84,7 +87,7 @@ export async function inAs(
 
 /** Somebody who joins the second practice, by the link its owner makes. */
 export async function joins(
-  { address, sanne }: TwoPractices,
+  { address, sanne }: Pick<TwoPractices, 'address' | 'sanne'>,
   { email, password, name }: { email: string; password: string; name: string },
 ): Promise<string> {
   const id = randomUUID()
