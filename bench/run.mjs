@@ -1,6 +1,6 @@
 /**
  * Measures and prints; never asserts. `npm run bench`, or `npm run bench planner replan proposal
- * verdict page start test volume routes events wide room` for some.
+ * verdict page start test volume routes events wide practices room` for some.
  */
 import { say } from '../scripts/say.mjs'
 
@@ -16,6 +16,7 @@ const PARTS = [
   'routes',
   'events',
   'wide',
+  'practices',
   'room',
 ]
 const asked = process.argv.slice(2)

@@ -161,11 +161,11 @@ async function onTheSources(wanted, built) {
   // A build writes the types and the settings that these read anew.
   await built
   if (wanted.has('lint')) await lint(tally)
-  if (wanted.has('types')) {
-    await types(tally)
+  if (wanted.has('types')) await types(tally)
+  if (wanted.has(ADDITIONS)) {
     await howTos(tally)
+    await additions(tally)
   }
-  if (wanted.has(ADDITIONS)) await additions(tally)
 }
 
 function close() {

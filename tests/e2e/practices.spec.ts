@@ -48,7 +48,7 @@ test('a practice beside the first is begun by its own link; who works in both sa
   await asking.getByLabel('The client has agreed to it').check()
   await look(page, 'Allow another practice', '[role=dialog]')
   await asking.getByRole('button', { name: 'Allow' }).click()
-  await expect(page.getByText(`Seen at ${HARBOUR_NAME} too`)).toBeVisible()
+  await expect(page.getByText(`Seen at ${HARBOUR_NAME} too, since`)).toBeVisible()
 
   const { email, password, name } = ACCOUNTS.therapist
   const sanne = await inAs(house.address, HARBOUR)

@@ -25,6 +25,7 @@ describe('the audit', () => {
       'join/open.post.ts',
       'people/files/read.post.ts',
       'session.post.ts',
+      'setup/open.post.ts',
       'visits/[id]/device.post.ts',
       'visits/[id]/events.post.ts',
       'visits/[id]/laid.put.ts',

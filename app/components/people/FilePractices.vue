@@ -69,11 +69,14 @@ const open = computed({
         </template>
       </li>
     </ul>
-    <ul v-if="found.treated.length" class="plainlist" aria-label="Treated elsewhere">
-      <li v-for="(own, at) in found.treated" :key="at">
-        Treated at {{ own.practice }} on {{ isoDayWords(own.day) }}. It counts here.
-      </li>
-    </ul>
+    <template v-if="found.treated.length">
+      <p class="soft">What was treated elsewhere counts here:</p>
+      <ul class="plainlist" aria-label="Treated elsewhere">
+        <li v-for="(own, at) in found.treated" :key="at">
+          {{ isoDayWords(own.day) }}, {{ own.practice }}
+        </li>
+      </ul>
+    </template>
     <VDialog v-model="open" max-width="560" aria-label="Allow another practice">
       <VCard>
         <form class="stack pa-5" novalidate @submit.prevent="allow">

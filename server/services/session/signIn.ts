@@ -75,12 +75,12 @@ interface Account {
   me: Staff
 }
 /** Whoever works in several practices has an account in each: at most so many are looked at. */
-const ACCOUNTS_MOST = 12
+const ACCOUNTS_LIMIT = 12
 
 /** The accounts of an address, in the practice that is named or in all. */
 async function accountsOf(mail: string, named: string | undefined): Promise<Account[]> {
   const all = await branchesOfEmail(mail)
-  const wanted = all.filter((id) => named === undefined || id === named).slice(0, ACCOUNTS_MOST)
+  const wanted = all.filter((id) => named === undefined || id === named).slice(0, ACCOUNTS_LIMIT)
   const found = await Promise.all(
     wanted.map((branch) =>
       inBranch(branch, async () => {
