@@ -83,9 +83,7 @@ const noFieldsFault = computed(
         autocomplete="current-password"
         :error-messages="fieldProblem(trouble, 'password')"
       />
-      <VRadioGroup v-if="practices.length" v-model="branch" label="Where are you now?" hide-details>
-        <VRadio v-for="own in practices" :key="own.value" :value="own.value" :label="own.title" />
-      </VRadioGroup>
+      <LazyWhichPractice v-if="practices.length" v-model="branch" :practices="practices" />
       <VTextField
         v-if="wantsCode"
         v-model="code"
