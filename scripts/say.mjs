@@ -16,17 +16,22 @@ export class Trouble extends Error {}
  * Runs a command with its output hidden unless it fails; prints a dot every few seconds so that a
  * long step is seen to live.
  */
+let steps = 0
+/** A command that takes a while, with its title and dots; beside another one it is said as it ends. */
 export async function step(title, command, args, options = {}) {
   const began = Date.now()
-  process.stdout.write(`· ${title} `)
-  const dots = setInterval(() => process.stdout.write('.'), 4000)
+  const alone = steps++ === 0
+  if (alone) process.stdout.write(`· ${title} `)
+  const dots = setInterval(() => alone && process.stdout.write('.'), 4000)
   try {
     const { code, output } = await run(command, args, options)
     if (code !== 0)
       throw new Trouble(`${title} failed (${command} ${args.join(' ')}).\n${output.slice(-4000)}`)
-    process.stdout.write(` done, ${Math.round((Date.now() - began) / 1000)} s\n`)
+    const done = `done, ${Math.round((Date.now() - began) / 1000)} s\n`
+    process.stdout.write(alone ? ` ${done}` : `\n· ${title} ${done}`)
     return output
   } finally {
+    steps--
     clearInterval(dots)
   }
 }

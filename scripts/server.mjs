@@ -22,6 +22,12 @@ const AGAIN_MS = 10 * 60_000
  */
 
 /**
+ * Room for what lives no longer than a request: with Node's own sixteen megabytes a tenth of the
+ * server's time goes into carrying half-made replies about.
+ */
+const YOUNG_SPACE = '--max-semi-space-size=32'
+
+/**
  * Runs the built server against a cluster.
  * @param {any} cluster
  * @param {RunOptions} options
@@ -46,6 +52,7 @@ export async function runServer(
     env: {
       ...process.env,
       NODE_ENV: 'production',
+      NODE_OPTIONS: [YOUNG_SPACE, process.env.NODE_OPTIONS].filter(Boolean).join(' '),
       NITRO_HOST: '127.0.0.1',
       NITRO_PORT: String(port),
       NUXT_DATABASE_URL: cluster.url('app'),

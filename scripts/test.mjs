@@ -77,17 +77,25 @@ async function main() {
   mkdirSync(OUT, { recursive: true })
   // What a route gives is held against what it says it gives.
   process.env.OAK_PARSE_REPLIES = 'yes'
-  if (['api', 'e2e', 'faults', FAIL_OVER].some((part) => wanted.has(part))) await ensurePostgres()
-  if (wanted.has('e2e')) await ensureBrowser()
+  const programs = programsFor(wanted)
+  // Told where it is waited for.
+  programs.catch(() => {})
   await ensurePackages()
   const built = buildFor(wanted)
+  const ready = Promise.all([built, programs])
   await Promise.all([
-    onTheBuild(wanted, built),
-    besideIt(wanted, built),
+    onTheBuild(wanted, ready),
+    besideIt(wanted, ready),
     onTheSources(wanted, built),
   ])
   if (wanted.has('e2e')) await inTheBrowser()
   if (wanted.has(FAIL_OVER)) await failOver(tally)
+}
+
+/** Database and browser are Debian's: fetched while the packages are, and the sources are looked at. */
+async function programsFor(wanted) {
+  if (['api', 'e2e', 'faults', FAIL_OVER].some((part) => wanted.has(part))) await ensurePostgres()
+  if (wanted.has('e2e')) await ensureBrowser()
 }
 
 async function buildFor(wanted) {
@@ -96,28 +104,29 @@ async function buildFor(wanted) {
 }
 
 /** What needs the built application: it is built once. */
-async function onTheBuild(wanted, built) {
-  await built
+async function onTheBuild(wanted, ready) {
+  await ready
   if (wanted.has('api'))
     await inAHouse(['test', 24610, 4390], (env) =>
       vitest(tally, 'api', 'Over the wire, on real PostgreSQL', { env }),
     )
   if (wanted.has('solver'))
     await vitest(tally, 'solver', 'Against trying everything and an outside solver')
+  if (wanted.has('faults'))
+    await vitest(tally, 'faults', 'A month of a small house', {
+      only: { name: '-month', args: [MONTH] },
+    })
 }
 const MONTH = 'tests/faults/month'
 /** What mostly waits for something to die or to come up again. */
 const WAITING = ['tests/faults/restarts']
 
 /** What takes long by waiting more than by reckoning: the machine is free for the others meanwhile. */
-async function besideIt(wanted, built) {
-  await built
+async function besideIt(wanted, ready) {
+  await ready
   if (!wanted.has('faults')) return
   await vitest(tally, 'faults', 'Killed and started again', {
     only: { name: '-waiting', args: WAITING },
-  })
-  await vitest(tally, 'faults', 'A month of a small house', {
-    only: { name: '-month', args: [MONTH] },
   })
   await vitest(tally, 'faults', 'Cut, filled and fuzzed', {
     only: {

@@ -53,7 +53,11 @@ export async function signIn(
   const own = accounts.some(knows)
   const [pair, ...wider] = triesOf(mail, from, own ? (device.id ?? '') : undefined)
   const tried = await countTry(pair, ...wider)
-  const account = await whichOf(accounts, password)
+  const account = await whichOf(accounts, password).catch(async (error: unknown) => {
+    // Whoever has to say where they are has shown who they are.
+    if (error instanceof ProblemError && error.status === ASKS_WHERE) await takeBack(tried)
+    throw error
+  })
   const { me } = account
   await inBranch(account.branch, async () => {
     if (me.demo && !onLoopback())
@@ -115,13 +119,14 @@ async function whichOf(accounts: readonly Account[], password: string): Promise<
   return one
 }
 
+const ASKS_WHERE = 409
 /** The password was right in several practices: the person says where they are today. */
 async function whichPractice(accounts: readonly Account[]): Promise<ProblemError> {
   const names = await Promise.all(
     accounts.map(({ branch }) => inBranch(branch, async () => (await thePractice()).name)),
   )
   return new ProblemError(
-    409,
+    ASKS_WHERE,
     'Which practice',
     'You work in more than one practice. Choose where you are now.',
     accounts.map(({ branch }, at) => ({

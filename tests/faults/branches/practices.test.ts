@@ -1,9 +1,16 @@
+import { spawnSync } from 'node:child_process'
 import { randomUUID } from 'node:crypto'
+import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
 import type { ClientPractices } from '#contracts/replies/branches'
 import type { Place } from '#contracts/replies/house'
 import { COST_IDS } from '#core/catalogue/rules/costs'
 import type { Me } from '#core/visit/bundle'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { Cluster } from '../../../scripts/cluster.mjs'
+import { ensurePostgres } from '../../../scripts/postgres.mjs'
+import { ROOT } from '../../../scripts/say.mjs'
 import { ACCOUNTS } from '../../support/accounts'
 import { caller, signedIn, type Caller } from '../../support/http'
 import {
@@ -28,9 +35,10 @@ import {
 } from '../../support/twoPractices'
 
 /** Several practices in one house: how each begins, who works in both, who is seen in both. */
+const HOUSE = 'branches-practices'
 let two: TwoPractices
 beforeAll(async () => {
-  two = await openTwoPractices('branches-practices', 24_870)
+  two = await openTwoPractices(HOUSE, 24_870)
 })
 afterAll(() => two?.close())
 
@@ -68,6 +76,54 @@ describe('a practice that is added', () => {
     const tool = { tool: 'goggles', pieces: 3, contactMinutes: 11 }
     expect((await two.sanne('/api/tools', { method: 'PUT', body: tool })).status).toBe(200)
     expect((await two.owner('/api/tools')).text).not.toContain('"contactMinutes":11')
+  })
+})
+
+describe('one backup', () => {
+  const folder = mkdtempSync(join(tmpdir(), 'oak-practices-'))
+  const [BACK, ALONE] = ['branches-back', 'branches-alone']
+  const tool = (data: string, args: string[]) => {
+    const env = { ...process.env, OAK_DATA: data, OAK_PASSPHRASE: 'four words are good' }
+    const run = spawnSync('./house', args, { cwd: ROOT, encoding: 'utf8', env })
+    return { code: run.status, said: run.stdout + run.stderr }
+  }
+  const cluster = async (name: string) => new Cluster(await ensurePostgres(), name)
+  const clear = async () => {
+    for (const name of [BACK, ALONE]) (await cluster(name)).remove()
+  }
+  beforeAll(clear)
+  afterAll(async () => {
+    await clear()
+    rmSync(folder, { recursive: true, force: true })
+  })
+  it('holds them all, and each sees its own again where it is put back', async () => {
+    const made = tool(HOUSE, ['backup', folder])
+    expect(made.code, made.said).toBe(0)
+    const [file = ''] = readdirSync(folder)
+    const restored = tool(BACK, ['restore', join(folder, file)])
+    expect(restored.code, restored.said).toBe(0)
+    expect(restored.said).toContain('all equal')
+    const verified = tool(BACK, ['verify'])
+    expect(verified.said).toContain(`of ${HARBOUR_NAME} are valid`)
+    expect(tool(BACK, ['practices']).said).toContain(HARBOUR_NAME)
+    const back = await cluster(BACK)
+    await back.up()
+    const open = `select count(*) from pg_class where relrowsecurity and relname in ('clients', 'visits')`
+    expect(everything(back, open)).toEqual(['2'])
+    back.down()
+  })
+  it('is not needed to leave: one practice is written alone, and stands alone', async () => {
+    const document = join(folder, 'harbour.json')
+    expect(tool(HOUSE, ['export', document]).said).toContain('Which practice?')
+    const written = tool(HOUSE, ['export', document, '--practice', HARBOUR_NAME])
+    expect(written.code, written.said).toBe(0)
+    const text = readFileSync(document, 'utf8')
+    expect(text).toContain(HARBOUR.email)
+    expect(text).not.toContain(ACCOUNTS.owner.email)
+    expect(text).not.toContain('branch_id')
+    const taken = tool(ALONE, ['import', document])
+    expect(taken.code, taken.said).toBe(0)
+    expect(tool(ALONE, ['practices']).said.trim()).toBe(HARBOUR_NAME)
   })
 })
 

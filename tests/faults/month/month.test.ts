@@ -29,6 +29,8 @@ import { bookOffered, clashes, live, type Booked } from './visits'
  */
 const DAYS = 22
 const VISITS_A_DAY = process.env.OAK_FULL ? 11 : 6
+/** Now and then the last of a day is not found a place. */
+const MOST_OF_THEM = 0.95
 const CLIENTS = 44
 const LEAVE = { from: 5, to: 7 }
 const LAST_DAY_OF_LEAVER = 14
@@ -175,7 +177,7 @@ async function farewell() {
 
 describe('a month of a small house', () => {
   it('was lived: visits were booked, some fell away, the others are sealed in one chain', async () => {
-    expect(booked.length).toBeGreaterThanOrEqual(230)
+    expect(booked.length).toBeGreaterThanOrEqual(DAYS * VISITS_A_DAY * MOST_OF_THEM)
     expect(fell.size).toBeGreaterThan(5)
     expect(stopped.length).toBeGreaterThan(1)
     expect(sealed.size + fell.size).toBe(booked.length)
