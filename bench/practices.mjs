@@ -1,5 +1,6 @@
 import { createHash } from 'node:crypto'
 import { performance } from 'node:perf_hooks'
+import { setTimeout } from 'node:timers/promises'
 import { openHouse } from '../scripts/house.mjs'
 import { load } from '../scripts/setup.mjs'
 import { filling } from './filling.mjs'
@@ -11,6 +12,7 @@ const VISITS = 20_000
 const OTHERS = 9
 const ROUNDS = 25
 const WARM = 4
+const SECOND_MS = 1000
 /** Tables that are copied, each after those it points to, and their columns that are ids of rows. */
 const COPIED = [
   'staff',
@@ -39,6 +41,9 @@ function copyFor(cluster, first, branch) {
     const values = columns.map((column) => {
       if (column === 'branch_id') return `'${branch}'`
       if (IDS.includes(column)) return `md5("${column}"::text || '${branch}')::uuid`
+      // One of them works in all ten.
+      if (column === 'email' && table === 'staff')
+        return `case when email like 'bench1@%' then email else '${branch}' || email end`
       if (table === 'seals' && ['prev', 'head'].includes(column))
         return `encode(sha256(("${column}" || '${branch}')::bytea), 'hex')`
       return `"${column}"`
@@ -97,6 +102,8 @@ export default async function practices() {
         'oak_basin',
       )
     cluster.sql('ANALYZE', 'oak_basin')
+    // Lines to the server that fell silent meanwhile are let go of first.
+    await setTimeout(SECOND_MS)
     const beside = await measured(get)
     const worst = Math.max(...Object.keys(alone).map((what) => beside[what] / alone[what]))
     return [
