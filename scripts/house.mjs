@@ -4,6 +4,7 @@ import { Cluster } from './cluster.mjs'
 import { ensurePostgres } from './postgres.mjs'
 import { endChild, runServer, whenReady } from './server.mjs'
 import { load, migrate } from './setup.mjs'
+import { copyTemplate, seed } from './template.mjs'
 
 /**
  * A throw-away house stands where it is day now, so that no midnight falls into what is tried in it:
@@ -19,15 +20,23 @@ function whereItIsDay(now) {
   return PLACES.find((zone) => hourIn(zone) >= WORKING.from && hourIn(zone) < WORKING.until)
 }
 
-/** The demo, or a house of one's own that waits for its first hour. */
-async function fill(url, empty) {
-  if (empty) {
-    const { claimEmpty } = await load('db/emptyHouse.ts')
-    await claimEmpty(url)
-    return []
-  }
-  const { seedDemo } = await load('db/demo/seed.ts')
-  return seedDemo(url, Date.now())
+/** A house of one's own that waits for its first hour, or the demo: a copy of it where one stands ready. */
+async function fill(cluster, empty) {
+  const copied = empty ? undefined : await copyTemplate(cluster)
+  await cluster.up()
+  if (copied) return copied
+  if (!empty) return seed(cluster)
+  await migrate(cluster.url('owner'))
+  const { claimEmpty } = await load('db/emptyHouse.ts')
+  await claimEmpty(cluster.url('owner'))
+  return []
+}
+
+/** Where a demo that is seeded now stands, and how many pieces it has; those started from here know it too. */
+export function settleDemo() {
+  process.env.OAK_DEMO_ZONE ??= whereItIsDay(Date.now()) ?? PLACES[0]
+  // Dozens of visits are treated within minutes: nobody cleans between them.
+  process.env.OAK_DEMO_PIECES ??= '100'
 }
 
 /**
@@ -40,15 +49,11 @@ export async function openHouse(
   name,
   { durable = false, server = true, empty = false, firstPort = 24610, wanted = 4390 } = {},
 ) {
-  process.env.OAK_DEMO_ZONE ??= whereItIsDay(Date.now()) ?? PLACES[0]
-  // Dozens of visits are treated within minutes: nobody cleans between them.
-  process.env.OAK_DEMO_PIECES ??= '100'
+  settleDemo()
   const cluster = new Cluster(await ensurePostgres(), name, { durable, firstPort })
   cluster.remove()
-  await cluster.up()
-  await migrate(cluster.url('owner'))
   const setupKey = empty ? randomBytes(24).toString('base64url') : undefined
-  const accounts = await fill(cluster.url('owner'), empty)
+  const accounts = await fill(cluster, empty)
   const bench = server ? await openMeterBench() : undefined
   const run = bench
     ? await runServer(cluster, {

@@ -1,11 +1,12 @@
 import { mkdirSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { ensurePostgres } from './postgres.mjs'
-import { openHouse } from './house.mjs'
+import { openHouse, settleDemo } from './house.mjs'
 import { keepChild } from './keep.mjs'
 import { ensureBrowser } from './browser.mjs'
 import { endRunning, say, toldOfRuns, Trouble } from './say.mjs'
 import { ensureBuild, ensurePackages } from './setup.mjs'
+import { makeTemplate } from './template.mjs'
 import {
   additions,
   failOver,
@@ -42,7 +43,7 @@ const HELP = `./test                 everything, on throw-away clusters: what re
                        database that is killed while another takes over
 ./test --help          this page`
 const tally = new Tally()
-/** Houses that are open now: they go when this ends, however it ends. */
+/** Houses that are open now, and the demo they are copied from: they go when this ends, however it ends. */
 const open = new Set()
 // What is run here and what it starts ends with this process, killed or not.
 toldOfRuns(keepChild)
@@ -82,7 +83,8 @@ async function main() {
   programs.catch(() => {})
   await ensurePackages()
   const built = buildFor(wanted)
-  const ready = Promise.all([built, programs])
+  const ready = Promise.all([built, programs.then(() => templateFor(wanted))])
+  ready.catch(() => {})
   await Promise.all([
     onTheBuild(wanted, ready),
     besideIt(wanted, ready),
@@ -94,13 +96,21 @@ async function main() {
 
 /** Database and browser are Debian's: fetched while the packages are, and the sources are looked at. */
 async function programsFor(wanted) {
-  if (['api', 'e2e', 'faults', FAIL_OVER].some((part) => wanted.has(part))) await ensurePostgres()
+  if (opensHouses(wanted)) await ensurePostgres()
   if (wanted.has('e2e')) await ensureBrowser()
 }
 
+const opensHouses = (wanted) => ['api', 'e2e', 'faults', FAIL_OVER].some((part) => wanted.has(part))
+
+/** The demo is seeded once, beside the build: what opens a house copies it. */
+async function templateFor(wanted) {
+  if (!opensHouses(wanted)) return
+  settleDemo()
+  open.add(await makeTemplate())
+}
+
 async function buildFor(wanted) {
-  const needed = ['build', 'api', 'e2e', 'faults', FAIL_OVER].some((part) => wanted.has(part))
-  if (needed) await ensureBuild()
+  if (wanted.has('build') || opensHouses(wanted)) await ensureBuild()
 }
 
 /** What needs the built application: it is built once. */
@@ -195,4 +205,7 @@ main()
     tally.broken = true
     say(`\n${event instanceof Trouble ? event.message : event.stack}`)
   })
-  .finally(close)
+  .finally(async () => {
+    await Promise.allSettled([...open].map((house) => house.close()))
+    close()
+  })

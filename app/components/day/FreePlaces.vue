@@ -70,23 +70,31 @@ watchDebounced(
 <template>
   <section aria-label="Free places">
     <p class="soft">Free places of {{ minutes }} min, cleaning included</p>
-    <div v-for="own in byDay" :key="own.day" class="row days">
-      <b>{{ own.words }}</b>
-      <VBtn
-        v-for="place in own.places"
-        :key="place.startsAt + place.roomId"
-        variant="outlined"
-        size="small"
-        @click="emit('choose', place)"
-        >{{ words(place) }}</VBtn
-      >
+    <div class="found" :aria-busy="!asked && !trouble">
+      <div v-for="own in byDay" :key="own.day" class="row days">
+        <b>{{ own.words }}</b>
+        <VBtn
+          v-for="place in own.places"
+          :key="place.startsAt + place.roomId"
+          variant="outlined"
+          size="small"
+          @click="emit('choose', place)"
+          >{{ words(place) }}</VBtn
+        >
+      </div>
+      <p v-if="asked && !places.length" class="tag watch">None in the week from that day.</p>
+      <p v-if="trouble" role="alert" class="tag stop">{{ trouble }}</p>
     </div>
-    <p v-if="asked && !places.length" class="tag watch">None in the week from that day.</p>
-    <p v-if="trouble" role="alert" class="tag stop">{{ trouble }}</p>
   </section>
 </template>
 
 <style scoped>
+/* Its height is kept: what is found late may not push the button below from under a finger. */
+.found {
+  block-size: 176px;
+  overflow-y: auto;
+  scrollbar-gutter: stable;
+}
 .days {
   gap: 6px;
   margin-top: 4px;
