@@ -91,7 +91,7 @@ watchDebounced(
 <style scoped>
 /* Its height is kept: what is found late may not push the button below from under a finger. */
 .found {
-  block-size: 176px;
+  block-size: 226px;
   overflow-y: auto;
   scrollbar-gutter: stable;
 }
