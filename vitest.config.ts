@@ -15,8 +15,11 @@ const project = (name: string, include: string[], more: object = {}) => ({
   },
 })
 
-/** What has nothing to leave behind shares one set of loaded modules among its files. */
-const pure = { isolate: false }
+/**
+ * What has nothing to leave behind shares one set of loaded modules among its files. Its processes live
+ * for minutes: what runs a little more often before the engine optimises it costs a tenth less.
+ */
+const pure = { isolate: false, execArgv: ['--interrupt-budget=600000'] }
 
 export default defineConfig({
   test: {

@@ -62,9 +62,11 @@ const FULL: readonly TechniqueId[] = [
   'microcurrent',
   'toningMassage',
 ]
+/** The two that ask for most; in the full run all. */
+const LOOKED_AT = process.env.OAK_FULL ? FULL : FULL.slice(2, 4)
 test('the fullest steps fit as well, for a client with wishes of her own', async ({ page }) => {
   await letIn(page, 'owner')
-  for (const technique of FULL) {
+  for (const technique of LOOKED_AT) {
     const id = await runningVisit('other-26')
     const owner = await asOwner()
     const preferences = { talk: 'quiet', pressure: 'light', lying: 'raised' }
