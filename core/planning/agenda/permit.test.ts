@@ -72,7 +72,7 @@ describe('what of the agenda a skin bears', () => {
           }
         }
       }),
-      { numRuns: process.env.OAK_FULL ? 10_000 : 800 },
+      { numRuns: process.env.OAK_FULL ? 10_000 : 500 },
     )
   })
 })

@@ -16,6 +16,9 @@ import { addByHand } from './addByHand'
 import { leftOut } from './leftOut'
 import { propose } from './propose'
 
+/** Half as many people as the full run draws. */
+const SHARE = process.env.OAK_FULL ? 1 : 0.5
+
 /** Techniques that plans often hold, with and without a device, a rest, passes and a dial. */
 const OFTEN: readonly TechniqueId[] = [
   ...(['steam', 'enzyme', 'massage', 'hydratingMask', 'clay', 'creamMask', 'tip'] as const),
@@ -71,7 +74,7 @@ describe("plans with a technique of the house's own", () => {
           if (rest) expect(rest.end - rest.start).toBeLessThanOrEqual(row.dwell?.latest ?? 0)
         }
       }),
-      { numRuns: 60 },
+      { numRuns: 60 * SHARE },
     )
     expect(looked).toBeGreaterThan(atLeastLooked(10))
   })
@@ -85,7 +88,7 @@ describe("plans with a technique of the house's own", () => {
         const named = (step: PlanStep) => ({ ...step, why: step.why.map(({ rule }) => rule) })
         expect(plain(steps).map(named)).toEqual(propose(input).steps.map(named))
       }),
-      { numRuns: 40 },
+      { numRuns: 40 * SHARE },
     )
   })
 
@@ -99,7 +102,7 @@ describe("plans with a technique of the house's own", () => {
         if (!ready && own.device) return
         expect(propose(withWay(input, usual)).steps).toEqual(propose(input).steps)
       }),
-      { numRuns: 20 },
+      { numRuns: 20 * SHARE },
     )
   })
 
@@ -123,7 +126,7 @@ describe("plans with a technique of the house's own", () => {
         if (passes) expect(over({ passes: passes.limit + 1 })).toContain('pass-limit')
         if (own.never[0]) expect(over({ regions: [own.never[0]] })).toContain('house-never')
       }),
-      { numRuns: 60 },
+      { numRuns: 60 * SHARE },
     )
   })
 
