@@ -69,8 +69,8 @@ const today = () => new Date().toISOString().slice(0, 10)
 /** How many each may send at most. */
 const MAY: Readonly<Record<string, readonly [number, () => string]>> = {
   'who is signed in': [2, () => '/api/session'],
-  people: [7, () => '/api/people'],
-  'people, searched': [6, () => '/api/people?q=lient%207'],
+  people: [8, () => '/api/people'],
+  'people, searched': [7, () => '/api/people?q=lient%207'],
   'a day': [32, () => '/api/day'],
   'a week': [6, () => `/api/week?date=${today()}`],
   'free places': [7, () => `/api/places?from=${today()}&days=7&minutes=60`],

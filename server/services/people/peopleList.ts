@@ -44,7 +44,6 @@ export async function listPeople(
         work: clients.work,
         born: clients.born,
         phone: clients.phone,
-        alike: ofTheSameName,
         tags: clients.tags,
       })
       .from(clients)
@@ -53,15 +52,19 @@ export async function listPeople(
       .limit(size)
       .offset((page - 1) * size),
   ])
-  const days = await visitDays(
-    rows.map((row) => row.id),
-    timeZone,
-    today,
-  )
+  const [days, shared] = await Promise.all([
+    visitDays(
+      rows.map((row) => row.id),
+      timeZone,
+      today,
+    ),
+    sharedNames(rows.map((row) => row.name)),
+  ])
   const total = all?.total ?? 0
   return {
     people: rows.map((row) => ({
       ...row,
+      alike: shared.has(row.name),
       tags: treats(me.role) ? row.tags : [],
       ...(days.get(row.id) ?? ZERO),
     })),
@@ -89,11 +92,22 @@ async function tagsInUse(me: Staff): Promise<string[]> {
   return rows.map((row) => row.tag).sort((one, other) => one.localeCompare(other, 'en'))
 }
 
-/** Whether somebody else on file has the same name. */
-const ofTheSameName = sql<boolean>`exists (
-  select 1 from clients other
-  where lower(other.name) = lower(clients.name)
-    and other.id <> clients.id and other.erased_at is null)`
+/**
+ * Which of these names more than one on file bears, however it is written. Asked once for a page: where
+ * several practices share the database, what asks for each row by itself reads all of them each time.
+ */
+async function sharedNames(names: readonly string[]): Promise<Set<string>> {
+  if (names.length === 0) return new Set()
+  const key = sql<string>`lower(${clients.name})`
+  const keys = names.map((name) => sql`lower(${name})`)
+  const rows = await database()
+    .select({ names: sql<string[]>`array_agg(distinct ${clients.name})` })
+    .from(clients)
+    .where(and(sql`${key} in (${sql.join(keys, sql`, `)})`, isNull(clients.erasedAt)))
+    .groupBy(key)
+    .having(sql`count(*) > 1`)
+  return new Set(rows.flatMap((row) => row.names))
+}
 
 /** The moment of the last visit that was begun, and of the next that is booked. */
 const lastBegun = sql<string | null>`max(coalesce(${visits.begunAt}, ${visits.startsAt}))
