@@ -63,7 +63,8 @@ test('two files of one person are joined, and separated again', async ({ page })
   const far = await someone(owner, 'Née Otherwise')
   await page.getByRole('button', { name: 'Join another file' }).click()
   await page.getByRole('combobox', { name: 'The other file' }).fill('Née Otherwise')
-  await page.getByRole('option').first().click()
+  // By its name: until the search has answered, others stand in the list.
+  await page.getByRole('option', { name: 'Née Otherwise' }).first().click()
   await page.getByRole('button', { name: 'Join the files' }).click()
   await expect(joined).toContainText('Née Otherwise')
   for (const [id, status] of [
