@@ -60,6 +60,8 @@ const VIEWS: readonly View[] = [
 const DOOR = { script: 146, requests: 20 }
 /** A page whose parts jump is a page that is tapped beside. */
 const MOST_SHIFT = 0.02
+/** Later than the first paint waits for. */
+const LATE_MS = 150
 
 /** Opens a page as most people see it, where what glides moves too, and weighs what came. */
 async function weigh(page: Page, path: string, most: { script: number; requests: number }) {
@@ -90,6 +92,18 @@ for (const { name, path, script, requests } of VIEWS) {
     await fitsAtTwiceTheSize(page)
   })
 }
+
+for (const name of ['Read', 'Plan', 'Set'])
+  test(`letters that come late move nothing: ${name}`, async ({ page }) => {
+    await letIn(page, 'owner')
+    await page.route('**/*.woff2', async (route) => {
+      await new Promise((done) => setTimeout(done, LATE_MS))
+      await route.continue()
+    })
+    const path = VIEWS.find((view) => view.name === name)?.path() ?? ''
+    const { shift, moved } = await weighed(page, () => open(page, path), { letters: false })
+    expect(shift, moved.join(', ')).toBeLessThanOrEqual(MOST_SHIFT)
+  })
 
 /** What can be tapped and is not reached with Tab, arrows or a key of its own. */
 const withoutKey = (page: Page): Promise<string[]> =>
