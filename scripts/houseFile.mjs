@@ -61,6 +61,19 @@ const orderOf = ({ primaryKeys, columns }) => {
   const own = columns.filter(({ primary }) => primary).map(({ name }) => name)
   return [...keys, ...own].map((name) => `"${name}"`).join(', ')
 }
+/** A document is text: bytes are written in base64. */
+const bytesOf = ({ columns }) =>
+  columns.filter((column) => column.getSQLType() === 'bytea').map(({ name }) => name)
+const asText = (name) =>
+  `|| jsonb_build_object('${name}', translate(encode("${name}", 'base64'), e'\\n', ''))`
+const asBytes = (config) => (row) => ({
+  ...row,
+  ...Object.fromEntries(
+    bytesOf(config)
+      .filter((name) => typeof row[name] === 'string')
+      .map((name) => [name, `\\x${Buffer.from(row[name], 'base64').toString('hex')}`]),
+  ),
+})
 const summing = () => {
   const hash = createHash('sha256')
   let rows = 0
@@ -77,9 +90,11 @@ const summing = () => {
 /** Every row of a table as JSON with its keys in one order, by the table's key. */
 async function* rowsOf(sql, config) {
   const blanked = JSON.stringify(BLANKED[config.name] ?? {})
+  const bytes = bytesOf(config).map(asText).join('')
   const cursor = sql
     .unsafe(
-      `select (to_jsonb(t) - 'branch_id' || $1::text::jsonb)::text as row from "${config.name}" t order by ${orderOf(config)}`,
+      `select (to_jsonb(t) - 'branch_id' ${bytes} || $1::text::jsonb)::text as row
+         from "${config.name}" t order by ${orderOf(config)}`,
       [blanked],
     )
     .cursor(BATCH)
@@ -176,7 +191,7 @@ export async function takeHouse(cluster, file) {
           await tx.unsafe(
             `insert into "${name}" overriding system value select * from jsonb_populate_recordset(null::"${name}",
               (select jsonb_agg(r || ${OURS}) from jsonb_array_elements($1::text::jsonb) r))`,
-            [JSON.stringify(rows.slice(at, at + BATCH))],
+            [JSON.stringify(rows.slice(at, at + BATCH).map(asBytes(config)))],
           )
         await tx.unsafe(`alter table "${name}" enable trigger user`)
       }

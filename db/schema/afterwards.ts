@@ -13,6 +13,7 @@ import {
 import type { SignAnswers } from '#core/aftercare/grading'
 import type { OutcomeId } from '#core/catalogue/rules/grading'
 import type { RegionId } from '#core/face/zones'
+import { bytes } from './bytes'
 import { clients, staff } from './people'
 import { products } from './shelf'
 import { visits } from './visits'
@@ -35,8 +36,8 @@ export const checkIns = pgTable(
     answeredAt: at('answered_at'),
     /** Whoever of the house took the answer by telephone; null where the client gave it. */
     toldTo: uuid('told_to').references(() => staff.id),
-    /** A picture the client sent along: base64 of a JPEG; erasing drops it. */
-    jpeg: text('jpeg'),
+    /** A picture the client sent along: a JPEG, drawn anew by the house; erasing drops it. */
+    jpeg: bytes('jpeg'),
     /** What the house did about it. */
     doneAt: at('done_at'),
     doneBy: uuid('done_by').references(() => staff.id),

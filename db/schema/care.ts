@@ -5,6 +5,7 @@ import type { RegionId } from '#core/face/zones'
 import type { Halves } from '#core/skin/halves'
 import type { Tightening } from '#core/screening/verdict/houseRules'
 import type { PatchPlace } from '#core/screening/products/patch'
+import { bytes } from './bytes'
 import { clients, staff } from './people'
 import { products } from './shelf'
 import { visits } from './visits'
@@ -126,8 +127,8 @@ export const photographs = pgTable(
       .notNull()
       .references(() => visits.id),
     regions: jsonb('regions').$type<RegionId[]>().notNull(),
-    /** Base64 of a JPEG, as the tablet made it: small, and without what a camera writes into it. */
-    jpeg: text('jpeg'),
+    /** A small JPEG, drawn anew by the house: without what a camera writes into it. */
+    jpeg: bytes('jpeg'),
     /** Of the JPEG's bytes: it stands in the sealed record. */
     sha256: text('sha256').notNull(),
     by: by(),

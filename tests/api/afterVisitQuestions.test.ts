@@ -5,6 +5,7 @@ import type { HomeReply } from '#contracts/replies/home'
 import type { DayPage } from '#contracts/replies/day'
 import { NOTHING_ASKED } from '#core/home/asked'
 import { caller, signedIn, testUrl, type Caller } from '../support/http'
+import { jpegOf, withPlace } from '../support/picture'
 import { ALL_CALM as CALM, bundleOf, prepared, sealedVisit, someone } from '../support/visit'
 
 const base = testUrl()
@@ -37,8 +38,8 @@ async function linkTo(checkInId: string): Promise<string> {
     values (${randomUUID()}, ${visit}, ${checkInId}, ${hash}, now() + interval '1 day')`
   return token
 }
-const submit = (token: string, answers: object) =>
-  client('/api/how/submit', { method: 'POST', body: { token, answers, jpeg: null } })
+const submit = (token: string, answers: object, jpeg: string | null = null) =>
+  client('/api/how/submit', { method: 'POST', body: { token, answers, jpeg } })
 const firstQuestion = async () => (await after()).checkIns[0]?.id ?? ''
 
 describe('the days after a visit', () => {
@@ -63,6 +64,26 @@ describe('the days after a visit', () => {
     const { checkIns } = await after()
     expect(checkIns[0]).toMatchObject({ outcome: 'call', byTelephone: false })
     expect(checkIns[0]?.said.join()).toContain('Redness: strong')
+  })
+  it('may bring a picture, drawn anew: no place, no device, and nothing that is no picture', async () => {
+    const checkInId = await firstQuestion()
+    const token = await linkTo(checkInId)
+    const script = Buffer.concat([Buffer.from('ffd8ffe0', 'hex'), Buffer.from('<script>')])
+    expect((await submit(token, CALM, script.toString('base64'))).status).toBe(400)
+    // What was refused was not answered.
+    expect((await after()).checkIns[0]).toMatchObject({ answeredAt: null, picture: false })
+    expect((await submit(token, CALM, withPlace(jpegOf(110)))).status).toBe(200)
+    expect((await after()).checkIns[0]).toMatchObject({ outcome: 'expected', picture: true })
+    const { bytes, headers } = await owner(
+      `/api/visits/${visit}/answer-picture?photograph=${checkInId}`,
+    )
+    expect(headers.get('content-type')).toBe('image/jpeg')
+    expect(bytes.subarray(0, 2).toString('hex')).toBe('ffd8')
+    expect(bytes.includes(Buffer.from('GPS'))).toBe(false)
+    const given = await owner(`/api/people/${who}/export`)
+    const own = JSON.parse(given.text) as { checkIns: { id: string; jpeg: string | null }[] }
+    const written = own.checkIns.find(({ id }) => id === checkInId)?.jpeg ?? ''
+    expect(Buffer.from(written, 'base64').equals(bytes)).toBe(true)
   })
   it('stand on Day until somebody has seen to them, and reach the next plan as a reaction would', async () => {
     const token = await linkTo(await firstQuestion())

@@ -1,6 +1,7 @@
 import Ajv2020 from 'ajv/dist/2020'
 import addFormats from 'ajv-formats'
 import { spawnSync } from 'node:child_process'
+import { randomUUID } from 'node:crypto'
 import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -11,7 +12,8 @@ import { openHouse } from '../../scripts/house.mjs'
 import { ROOT } from '../../scripts/say.mjs'
 import { endChild, runServer, whenReady } from '../../scripts/server.mjs'
 import { signedIn } from '../support/http'
-import { sealedVisit } from '../support/visit'
+import { jpegOf } from '../support/picture'
+import { sealedVisit, treating } from '../support/visit'
 
 /** A house is kept in one locked file, and comes back equal or not at all. */
 const NAME = 'faults-backup'
@@ -21,6 +23,8 @@ const folder = mkdtempSync(join(tmpdir(), 'oak-backup-'))
 let house: Awaited<ReturnType<typeof openHouse>> & { address?: string }
 let sealed: string
 let file: string
+/** The bytes of a picture in the house. */
+let picture: Buffer
 const tool = (data: string, args: string[], passphrase = PASSPHRASE) => {
   const run = spawnSync(process.execPath, ['scripts/houseTool.mjs', ...args], {
     cwd: ROOT,
@@ -34,7 +38,13 @@ const back = async () => new Cluster(await ensurePostgres(), BACK)
 beforeAll(async () => {
   ;(await back()).remove()
   house = await openHouse(NAME, { durable: true, firstPort: 24760, wanted: 4480 })
-  sealed = await sealedVisit(await signedIn(house.address ?? '', 'owner'), 'owner', 'other-1')
+  const owner = await signedIn(house.address ?? '', 'owner')
+  sealed = await sealedVisit(owner, 'owner', 'other-1')
+  const open = `/api/visits/${await treating(owner, 'owner', 'other-3')}`
+  const id = randomUUID()
+  const body = { id, regions: ['chin'], jpeg: jpegOf(70), agreed: true }
+  expect((await owner(`${open}/photographs`, { method: 'POST', body })).status).toBe(200)
+  picture = (await owner(`${open}/photograph?photograph=${id}`)).bytes
 })
 afterAll(async () => {
   await house.close()
@@ -57,6 +67,7 @@ describe('a house as one JSON document', () => {
     const fits = ajv.compile(JSON.parse(published) as object)
     expect(fits(whole), JSON.stringify(fits.errors?.slice(0, 3))).toBe(true)
     expect(JSON.stringify(whole)).toContain('Ada Korsen')
+    expect(JSON.stringify(whole)).toContain(`"jpeg":"${picture.toString('base64')}"`)
     expect(tool(NAME, ['export', document]).said).toContain('nothing is written over it')
   })
   it('comes back equal into an empty folder, and leaves nothing where a word of it was changed', async () => {

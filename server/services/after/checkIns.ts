@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto'
-import { and, asc, desc, eq, isNotNull, isNull } from 'drizzle-orm'
+import { and, asc, desc, eq, getTableColumns, isNotNull, isNull, sql } from 'drizzle-orm'
 import type { z } from 'zod'
 import type { answeredPost, toldPost } from '#contracts/home'
 import type { AfterAnswer } from '#contracts/replies/clientFile'
@@ -35,10 +35,14 @@ export async function askAfter(
   await tx.insert(checkIns).values(rows)
 }
 
+const { jpeg: _jpeg, ...SAID_COLUMNS } = getTableColumns(checkIns)
+/** A question with its answer, and whether a picture came along: its bytes are fetched by themselves. */
+export const SAID = { ...SAID_COLUMNS, picture: sql<boolean>`${checkIns.jpeg} is not null` }
+
 /** Each question of a visit, with what became of it. */
 export async function checkInsOf(visitId: string): Promise<CheckIn[]> {
   const rows = await database()
-    .select({ own: checkIns, doneBy: staff.name, product: products.name })
+    .select({ own: SAID, doneBy: staff.name, product: products.name })
     .from(checkIns)
     .leftJoin(staff, eq(staff.id, checkIns.doneBy))
     .leftJoin(products, eq(products.id, checkIns.suspected))
@@ -51,7 +55,7 @@ export async function checkInsOf(visitId: string): Promise<CheckIn[]> {
     byTelephone: own.toldTo !== null,
     outcome: own.outcome,
     said: own.answers ? signWords(own.answers) : [],
-    picture: own.jpeg !== null,
+    picture: own.picture,
     done: own.doneAt && { at: own.doneAt.getTime(), by: doneBy ?? '', note: own.note ?? '' },
     suspected: product,
   }))
@@ -60,7 +64,7 @@ export async function checkInsOf(visitId: string): Promise<CheckIn[]> {
 /** Answers of one client after all their visits, the latest first. */
 export async function answersOf(clientId: string): Promise<AfterAnswer[]> {
   const rows = await database()
-    .select({ own: checkIns, visitAt: MOMENT })
+    .select({ own: SAID, visitAt: MOMENT })
     .from(checkIns)
     .innerJoin(visits, eq(visits.id, checkIns.visitId))
     .where(and(eq(visits.clientId, clientId), isNotNull(checkIns.answeredAt)))
@@ -91,11 +95,11 @@ const SHOWN = 20
 export async function answer(
   checkInId: string,
   answers: SignAnswers,
-  { toldTo, jpeg }: { toldTo: string | null; jpeg: string | null },
+  { toldTo, picture }: { toldTo: string | null; picture: Buffer | null },
 ): Promise<OutcomeId> {
   const { timeZone } = await thePractice()
   const [row] = await database()
-    .select({ own: checkIns, visit: visits })
+    .select({ visit: visits })
     .from(checkIns)
     .innerJoin(visits, eq(visits.id, checkIns.visitId))
     .where(eq(checkIns.id, checkInId))
@@ -105,7 +109,7 @@ export async function answer(
   await database().transaction(async (tx) => {
     const kept = await tx
       .update(checkIns)
-      .set({ answers, outcome, answeredAt: now, toldTo, jpeg })
+      .set({ answers, outcome, answeredAt: now, toldTo, jpeg: picture })
       .where(and(eq(checkIns.id, checkInId), isNull(checkIns.answeredAt)))
       .returning({ id: checkIns.id })
     if (kept.length === 0) throw conflict('This was answered already.')
@@ -129,7 +133,7 @@ export async function toldByTelephone(
   { checkInId, answers }: z.infer<typeof toldPost>,
 ): Promise<void> {
   await ofVisit(visit, checkInId)
-  await answer(checkInId, answers, { toldTo: me.id, jpeg: null })
+  await answer(checkInId, answers, { toldTo: me.id, picture: null })
 }
 
 /** What the house did about an answer; or that it was not given and is let be. */
@@ -163,7 +167,7 @@ async function ofVisit(visit: Visit, checkInId: string): Promise<void> {
 }
 
 /** A picture that a client sent along. */
-export async function pictureOf(visit: Visit, checkInId: string): Promise<string> {
+export async function pictureOf(visit: Visit, checkInId: string): Promise<Buffer> {
   const [row] = await database()
     .select({ jpeg: checkIns.jpeg })
     .from(checkIns)

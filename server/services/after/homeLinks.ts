@@ -15,6 +15,7 @@ import { thePractice } from '../practice'
 import { addressOf, countTry, takeBack, tryKey } from '../session/throttle'
 import { readBundle } from '../visits/bundle'
 import { nextBooked } from '../visits/nextVisit'
+import { drawnAnew } from '../visits/pictureBytes'
 import { answer } from './checkIns'
 
 /** 256 random bits, of which the house keeps the hash alone. */
@@ -70,7 +71,12 @@ export async function openHow(event: H3Event, token: string): Promise<HowOpened>
   return { practice: name, phone, emergency, answered: own?.at != null }
 }
 
-/** Takes a client's answer in, once. @returns what it means for them */
+/**
+ * Takes a client's answer in, once, with the picture they sent along.
+ * @param jpeg base64
+ * @returns what it means for them
+ * @throws ProblemError 400 for what is no picture: nothing was answered then
+ */
 export async function submitHow(
   event: H3Event,
   token: string,
@@ -78,7 +84,8 @@ export async function submitHow(
   jpeg: string | null,
 ): Promise<{ outcome: OutcomeId; says: string }> {
   const { link } = await alive(event, token, 'question')
-  const outcome = await answer(link.checkInId ?? '', answers, { toldTo: null, jpeg })
+  const picture = jpeg === null ? null : await drawnAnew(jpeg)
+  const outcome = await answer(link.checkInId ?? '', answers, { toldTo: null, picture })
   return { outcome, says: OUTCOMES[outcome].toClient }
 }
 

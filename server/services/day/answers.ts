@@ -7,6 +7,7 @@ import { QUESTION_DAYS } from '#core/catalogue/rules/messages'
 import { addDays } from '#core/screening/asking/days'
 import { checkIns, clients, messages, visits } from '#db/schema'
 import { inCare } from '../access'
+import { SAID } from '../after/checkIns'
 import { database } from '../database'
 import type { Staff } from '../session/session'
 
@@ -22,7 +23,7 @@ export async function answersDue(me: Staff, day: string): Promise<DueLine[]> {
 
 async function answered(me: Staff): Promise<DueLine[]> {
   const rows = await database()
-    .select({ own: checkIns, client: clients.name })
+    .select({ own: SAID, client: clients.name })
     .from(checkIns)
     .innerJoin(visits, eq(visits.id, checkIns.visitId))
     .innerJoin(clients, eq(clients.id, visits.clientId))
@@ -59,7 +60,7 @@ async function unanswered(me: Staff, day: string): Promise<DueLine[]> {
     .from(messages)
     .where(and(eq(messages.checkInId, checkIns.id), inArray(messages.status, ['waiting', 'sent'])))
   const rows = await database()
-    .select({ own: checkIns, client: clients.name })
+    .select({ own: SAID, client: clients.name })
     .from(checkIns)
     .innerJoin(visits, eq(visits.id, checkIns.visitId))
     .innerJoin(clients, eq(clients.id, visits.clientId))

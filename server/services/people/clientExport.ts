@@ -110,12 +110,18 @@ async function storedByVisit(clientId: string) {
     followUps: calls,
     setAside: aside,
     halfFaces: halves,
-    photographs: pictures,
+    photographs: pictures.map(asText),
     ...later,
     // The link's own secret stays here, hashed as it is.
     ownForms: forms.map(({ tokenHash: _hash, ...form }) => form),
   }
 }
+
+/** A document is text: the bytes of a picture as base64. */
+const asText = <Row extends { jpeg: Buffer | null }>(row: Row) => ({
+  ...row,
+  jpeg: row.jpeg && row.jpeg.toString('base64'),
+})
 
 /** What the days after a visit have brought. */
 async function storedAfterwards(clientId: string) {
@@ -127,7 +133,7 @@ async function storedAfterwards(clientId: string) {
     db.select().from(referrals).where(inArray(referrals.visitId, own)),
   ])
   return {
-    checkIns: answers,
+    checkIns: answers.map(asText),
     // A message that waits holds a link that opens something: that stays here.
     messages: sent.map(({ words: _words, ...message }) => message),
     referrals: notes,

@@ -2,6 +2,7 @@ import { and, desc, eq, sql } from 'drizzle-orm'
 import { signWords } from '#core/aftercare/grading'
 import type { PastReaction } from '#core/screening/products/reactions'
 import { checkIns, products, visitEvents, visits } from '#db/schema'
+import { SAID } from '../after/checkIns'
 import { database } from '../database'
 import { dayIn } from '../dates'
 import { thePractice } from '../practice'
@@ -51,7 +52,7 @@ async function reactionsHere(clientId: string): Promise<PastReaction[]> {
 /** What was answered from home and put down to a product, by whoever saw to it. */
 async function reactionsAtHome(clientId: string, timeZone: string): Promise<PastReaction[]> {
   const rows = await database()
-    .select({ answer: checkIns, product: products })
+    .select({ answer: SAID, product: products })
     .from(checkIns)
     .innerJoin(visits, eq(visits.id, checkIns.visitId))
     .innerJoin(products, eq(products.id, checkIns.suspected))

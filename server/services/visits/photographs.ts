@@ -45,10 +45,9 @@ export async function savePhotograph(
       .where(eq(photographs.id, id))
     if (again) return
     if ((there?.n ?? 0) >= MOST) throw refused(`${MOST} pictures of this visit are stored already.`)
-    await tx.insert(photographs).values({
-      ...{ id, visitId: visit.id, regions, sha256, by: me.id },
-      jpeg: bytes.toString('base64'),
-    })
+    await tx
+      .insert(photographs)
+      .values({ id, visitId: visit.id, regions, sha256, by: me.id, jpeg: bytes })
   })
 }
 
@@ -74,5 +73,5 @@ export async function readPhotograph(visit: Visit, id: string): Promise<Buffer> 
     .from(photographs)
     .where(and(eq(photographs.visitId, visit.id), eq(photographs.id, id)))
   if (!row?.jpeg) throw notFound()
-  return Buffer.from(row.jpeg, 'base64')
+  return row.jpeg
 }

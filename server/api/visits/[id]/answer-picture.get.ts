@@ -9,7 +9,7 @@ export default route(
   { query: photographQuery, reply: file('image/jpeg') },
   async ({ event, me, id, query }) => {
     const visit = await visitFor(me, id, 'read', 'visit.picture')
-    const bytes = Buffer.from(await pictureOf(visit, query.photograph), 'base64')
+    const bytes = await pictureOf(visit, query.photograph)
     setResponseHeader(event, 'content-type', 'image/jpeg')
     return bytes
   },
