@@ -256,7 +256,7 @@ export const ADAPTATIONS: readonly Adaptation[] = [
     { leaveOut: true },
     'marks easily: no salon peel',
   ),
-  row('blade-spots', ['blade'], spots, { leaveOut: true }, 'no blade over spots'),
+  row('blade-spots', ['blade', 'browTidy'], spots, { leaveOut: true }, 'no blade over spots'),
   row(
     'overdried',
     [...EXFOLIATION, 'spatula'],

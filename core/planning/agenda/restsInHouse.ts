@@ -18,11 +18,12 @@ export function restsInHouse(
 ): DwellWindow | undefined {
   const { shelf, today } = input
   const technique = techniqueToday(id, input)
-  const { dwell, product: kind, own } = technique
+  const { dwell, product: kind } = technique
   if (!dwell || kind === undefined) return dwell
   const known = windows.get(shelf) ?? new Map<string, DwellWindow>()
   windows.set(shelf, known)
-  const key = `${own?.id ?? id} ${today}`
+  // By its window and not by whose way it is: a house changes its ways.
+  const key = `${kind} ${JSON.stringify(dwell)} ${today}`
   const window = known.get(key) ?? widest(dwell, kind, shelf, today)
   known.set(key, window)
   return window

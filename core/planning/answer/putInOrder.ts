@@ -130,12 +130,16 @@ const isMadeReady = (id: TechniqueId): boolean => MADE_READY.includes(id)
 function blocksOf(steps: readonly PlanStep[], apart: ReadonlySet<string>): PlanStep[][] {
   const out: PlanStep[][] = []
   let open: PlanStep[] = []
+  let warming: PlanStep[] = []
   let resting = 0
   for (const [i, step] of steps.entries()) {
     const { dwell, removes } = techniqueOf(step)
     const mixed = open.some(({ technique }) => isMadeReady(technique))
     if ((resting > 0 || mixed) && !besideRest(step)) {
-      out.push([step])
+      warming.push(step)
+      if (warms(step, steps[i + 1])) continue
+      out.push(warming)
+      warming = []
       continue
     }
     open.push(step)
@@ -148,6 +152,9 @@ function blocksOf(steps: readonly PlanStep[], apart: ReadonlySet<string>): PlanS
   return open.length > 0 ? [...out, open] : out
 }
 
+const warms = ({ technique }: Pick<PlanStep, 'technique'>, next: PlanStep | undefined): boolean =>
+  next !== undefined && techniqueOf(next).warmedBy === technique
+
 /**
  * Whether a step goes with the next one: a towel before what it softens for, and what floats before
  * whatever comes no earlier in a visit than it may itself.
@@ -158,16 +165,15 @@ function goesAhead(
   apart: ReadonlySet<string>,
 ): boolean {
   if (!next) return false
-  if (techniqueOf(next).warmedBy === technique) return true
+  if (warms({ technique }, next)) return true
   const floats = !hasPlace(technique) && TECHNIQUES[technique].part !== 'follows'
   return floats && !apart.has(key) && stageRank(next.technique) >= stageRank(technique)
 }
 
 /** The place of a block in the usual order: that of the first of it that has one. */
 function rankOf(block: readonly PlanStep[]): number {
-  const warms = (step: PlanStep) =>
-    block.some(({ technique }) => TECHNIQUES[technique].warmedBy === step.technique)
-  const placed = block.find((step) => hasPlace(step.technique) && !warms(step)) ?? block[0]
+  const warming = (step: PlanStep) => block.some((other) => warms(step, other))
+  const placed = block.find((step) => hasPlace(step.technique) && !warming(step)) ?? block[0]
   return placed ? stageRank(placed.technique) : 0
 }
 

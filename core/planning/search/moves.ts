@@ -1,8 +1,14 @@
 import { CLEANSE_AGAIN, MADE_READY } from '../../catalogue/techniques/roles'
 import { techniqueOf } from '../../catalogue/techniques/ownWay'
-import { TECHNIQUE_IDS, type TechniqueId, TECHNIQUES } from '../../catalogue/techniques/techniques'
+import {
+  type OwnWay,
+  TECHNIQUE_IDS,
+  type TechniqueId,
+  TECHNIQUES,
+} from '../../catalogue/techniques/techniques'
 import { REGION_IDS, type RegionId } from '../../face/zones'
 import { feelsHeat, HEATED, loadOn, type Work } from '../../load/loads'
+import { oncePer } from '../../once'
 import type { Move, Option } from '../question/planCase'
 import { connect, type Connection, LONGEST_CHAIN } from '../steps/mend'
 import {
@@ -210,6 +216,9 @@ const asksWarmth = (option: Option): boolean =>
     (move) => techniqueOf(move).needs.warmth !== undefined || feelsHeat(techniqueOf(move)),
   )
 
+/** A way of a house's own with all its bounds: its id stays while they change. */
+const wordsOfWay = oncePer((own: OwnWay) => JSON.stringify(own))
+
 const SETS = new WeakMap<readonly RegionId[], string>()
 function regionsKey(regions: readonly RegionId[]): string {
   let key = SETS.get(regions)
@@ -226,6 +235,7 @@ function regionsKey(regions: readonly RegionId[]): string {
 const moveKey = (move: Move): string =>
   [
     move.technique,
+    move.own ? wordsOfWay(move.own) : '',
     regionsKey(move.regions),
     move.minutes,
     move.dwell ?? '',
