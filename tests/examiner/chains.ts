@@ -31,7 +31,8 @@ export function chainComplaints({ shelf }: Visit, steps: Steps): Complaint[] {
       hardeningMask: 'mixHardening',
     }
     const before = want[step.technique]
-    if (before !== undefined && last !== before)
+    const ready = step.regions.every((region) => steps[i - 1]?.regions.includes(region))
+    if (before !== undefined && (last !== before || !ready))
       return [{ key: step.key, says: `nothing made ready for ${TECHNIQUES[step.technique].name}` }]
     if (step.technique === 'eyesOff') {
       const remover = shelf.find(({ product }) => product.id === step.productId)?.product
@@ -44,7 +45,10 @@ export function chainComplaints({ shelf }: Visit, steps: Steps): Complaint[] {
         : []
     }
     if (step.technique !== 'crystals') return []
-    const next = steps.slice(i + 1).find(({ technique }) => !isLinking(technique))
+    // Nothing is misted over grit.
+    const next = steps
+      .slice(i + 1)
+      .find(({ technique }) => technique === 'mist' || !isLinking(technique))
     return next?.technique === 'secondCleanse' ? [] : [{ key: step.key, says: 'grit left lying' }]
   })
 }

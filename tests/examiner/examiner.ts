@@ -1,5 +1,4 @@
 import { ingredientsIn, INGREDIENTS } from '#core/catalogue/products/ingredients'
-import { methodOf } from '#core/catalogue/schools/schools'
 import { TECHNIQUES } from '#core/catalogue/techniques/techniques'
 import { GROUPS } from '#core/face/regions'
 import { REGION_IDS, type RegionId } from '#core/face/zones'
@@ -10,19 +9,10 @@ import { freeAcidOf } from '#core/dosing/freeAcid'
 import { bottleRateOf } from '#core/dosing/bottleRate'
 import { plannedGrade } from '#core/skin/profile'
 import { forbidden, type Forbidden, type Limits } from './bars'
-import {
-  BLAND,
-  CURRENTS,
-  deedsOf,
-  ELSEWHERE,
-  handDeeds,
-  SHOWS,
-  STRONG,
-  WHOLE_FACE,
-  type Deed,
-} from './deeds'
+import { BLAND, CURRENTS, deedsOf, ELSEWHERE, handDeeds, WHOLE_FACE, type Deed } from './deeds'
 import { orderComplaints } from './order'
 import { replay, restComplaints, restsOf, type Moment } from './replay'
+import { strayComplaints } from './stray'
 import type { Complaint, Steps, Visit } from './visit'
 
 type Step = Steps[number]
@@ -96,32 +86,6 @@ function barComplaints(visit: Visit, step: Step, bars: readonly Forbidden[]): Co
     ),
     ...strayComplaints(visit, step),
   ]
-}
-
-/** Inside a week before an event nothing new; on a first visit nothing strong; under 18 neither. */
-function strayComplaints(visit: Visit, step: Step): Complaint[] {
-  const own = handDeeds(step.technique)
-  const say = (says: string): Complaint => ({ key: step.key, says: `${nameOf(step)}: ${says}` })
-  const { eventSoon } = visit.answers
-  const soon = eventSoon === undefined || eventSoon.say !== 'no'
-  const had = visit.past.some(({ techniques = [] }) => techniques.includes(step.technique))
-  const strong = own.some((deed) => STRONG.includes(deed) || deed === 'peel')
-  const young = (visit.profile.age ?? 18) < 18
-  return [
-    ...(soon && near(visit) && !had && own.some((deed) => SHOWS.includes(deed))
-      ? [say('new in the week before an event')]
-      : []),
-    ...(visit.firstVisit && !methodOf(visit.school, visit.policy).boldFirst && strong
-      ? [say('strong on a first visit')]
-      : []),
-    ...(young && strong ? [say('strong on young skin')] : []),
-  ]
-}
-const near = ({ answers, today }: Visit): boolean => {
-  const date = answers.eventSoon?.date
-  if (date === undefined) return true
-  const days = (Date.parse(date) - Date.parse(today)) / 86_400_000
-  return days >= 0 && days <= 7
 }
 
 function houseComplaints(visit: Visit, step: Step): Complaint[] {

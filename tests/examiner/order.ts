@@ -66,7 +66,7 @@ const FLOOR: readonly (readonly [readonly TechniqueId[], string])[] = [
   [['milk', 'micellar', 'wipes'], 'no surface cleanse'],
   [['secondReading'], 'the bare skin is not read'],
   [['secondCleanse', 'oilCleanse', 'creamCleanse'], 'no second cleanse'],
-  [['moisturiser', 'facialOil'], 'the skin is not sealed'],
+  [['moisturiser'], 'the skin is not moisturised'], // oil gives no water
   [['close'], 'the client is not seen off'],
 ]
 
