@@ -177,6 +177,10 @@ export function inputOfPerson(who: Person, more: Partial<PlanInput> = {}): PlanI
   return labels ? { ...own, shelf: labelled(own.shelf, labels) } : own
 }
 
+/** To name an allergy that was told without a name is to know more, and no caution. */
+export const isCaution = ({ told, allergies }: Person, { name }: { name: string }): boolean =>
+  !(told.includes('allergy') && allergies.length === 0 && name.startsWith('allergic'))
+
 const CAUTIOUS = ['sensitivity', 'redness', 'fragility', 'vessels', 'spots'] as const
 /** One thing more to be careful of: something told, read, not licensed for, or not read. */
 export type Caution = (who: Person) => Person

@@ -4,10 +4,11 @@ import { LICENCE_IDS } from '../../catalogue/kinds'
 import { TECHNIQUES } from '../../catalogue/techniques/techniques'
 import { bottleRateOf } from '../../dosing/bottleRate'
 import { freeAcidOf } from '../../dosing/freeAcid'
-import type { RegionId } from '../../face/zones'
+import { REGION_IDS, type RegionId } from '../../face/zones'
 import { HEATED, loadOn } from '../../load/loads'
-import { caution, inputOfPerson, person, type Person } from '../../testing/randomPeople'
+import { caution, inputOfPerson, isCaution, person, type Person } from '../../testing/randomPeople'
 import type { PlanInput } from '../input'
+import { isSensitive } from '../today/adapt'
 import { allowances } from '../today/allowed'
 import { weakestActive } from './milder'
 import { permittedOf, type Permitted } from './permit'
@@ -36,17 +37,31 @@ function asks(own: Permitted | undefined, region: RegionId, input: PlanInput): n
 }
 
 describe('what of the agenda a skin bears', () => {
+  it('rests as long as its label asks, or is not done: less is for tender skin alone', () => {
+    fc.assert(
+      fc.property(person, (who) => {
+        const input = inputOfPerson(who)
+        if (REGION_IDS.some(isSensitive(input.profile))) return
+        for (const { technique, dwellMost } of permitted(input)) {
+          const { product: kind, dwell } = TECHNIQUES[technique]
+          const labels = input.shelf.flatMap(({ product }) =>
+            product.kind === kind && product.rests ? [product.rests.from] : [],
+          )
+          if (dwell && dwellMost !== undefined)
+            for (const from of labels)
+              expect(dwellMost, technique).toBeGreaterThanOrEqual(Math.min(from, dwell.latest))
+        }
+      }),
+      { numRuns: 500 },
+    )
+  })
   it('loses with every caution, piece by piece: never a stronger worker, another zone, more load', () => {
     fc.assert(
       fc.property(person, fc.array(caution, { minLength: 1, maxLength: 3 }), (one, all) => {
         // Spots, and a calm that nobody asked for, change what the visit is for.
         const who: Person = { ...one, licences: LICENCE_IDS }
-        // To name an allergy that was told without a name is to know more, and no caution.
-        const unnamed = who.told.includes('allergy') && who.allergies.length === 0
         const cautions = all.filter(
-          ({ name }) =>
-            !/^(spots|sensitivity|redness|unread)/.test(name) &&
-            !(unnamed && /^allergic/.test(name)),
+          (own) => isCaution(who, own) && !/^(spots|sensitivity|redness|unread)/.test(own.name),
         )
         const [less, more] = [
           inputOfPerson(who),

@@ -115,7 +115,8 @@ function permit(work: Work, input: PlanInput, allow: Allow, around: Around): Per
     const allowance = allow(id)
     reach = reachOf(TECHNIQUES[id], reach)
     const short = around.short || step > 0
-    const today = lengthOf(work, allowance, input, short || reach.some(isSensitive(input.profile)))
+    const tender = reach.some(isSensitive(input.profile))
+    const today = lengthOf(work, allowance, input, { short, tender })
     const taken =
       today && mostThatFits(id, reach, today, fullOf(work, id, input, short), room, input)
     loseLocal(lost, allowance, today)
@@ -183,7 +184,7 @@ function lengthOf(
   { long }: Work,
   { technique, minutesMostElsewhere: minutesMost, passesMost }: Allowance,
   input: PlanInput,
-  short: boolean,
+  end: { short: boolean; tender: boolean },
 ): Taken | undefined {
   const { minutes, passes } = technique
   const dwell = restsInHouse(technique.id, input)
@@ -196,7 +197,7 @@ function lengthOf(
   if (passes && passesMost < 1) return undefined
   return {
     minutes: most,
-    ...(dwell ? { dwellMost: restOf(dwell, express, short) } : {}),
+    ...(dwell ? { dwellMost: restOf(dwell, { express, ...end }) } : {}),
     ...(passes ? { passes: Math.min(passes.usual, passesMost) } : {}),
   }
 }

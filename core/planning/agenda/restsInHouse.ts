@@ -65,6 +65,7 @@ export function restReserved(
 ): number {
   const dwell = restsInHouse(id, input)
   if (!dwell) return 0
-  const rests = least ? dwell.earliest : standIn ? dwell.sensitive.latest : dwell.latest
+  const short = Math.max(dwell.earliest, dwell.sensitive.latest)
+  const rests = least ? dwell.earliest : standIn ? short : dwell.latest
   return rests + removalMinutes(id, regions)
 }

@@ -65,19 +65,23 @@ export function leastOf(id: TechniqueId, input: PlanInput): Taken {
   const dwell = restsInHouse(id, input)
   return {
     minutes: minutes.least,
-    ...(dwell ? { dwellMost: Math.min(dwell.earliest, dwell.sensitive.latest) } : {}),
+    ...(dwell ? { dwellMost: dwell.earliest } : {}),
     ...(passes ? { passes: 1 } : {}),
   }
 }
 
-/** How long something rests: no longer than it must in an express visit, short on tender skin. */
+/**
+ * How long something rests: no longer than it must in an express visit, at the short end where it
+ * stands in for something else or comes after an exfoliation. Less than its label asks is for tender
+ * skin alone: on any other it would not have worked.
+ */
 export function restOf(
   { earliest, latest, sensitive }: DwellWindow,
-  express: boolean,
-  short: boolean,
+  { express, short, tender = false }: { express: boolean; short: boolean; tender?: boolean },
 ) {
-  if (express) return Math.min(earliest, sensitive.latest)
-  return short ? sensitive.latest : latest
+  if (tender) return express ? Math.min(earliest, sensitive.latest) : sensitive.latest
+  if (express) return earliest
+  return short ? Math.max(earliest, sensitive.latest) : latest
 }
 
 /**
@@ -150,7 +154,7 @@ export function fullOf({ long }: Work, id: TechniqueId, input: PlanInput, short:
   const express = input.slotMinutes < STANDARD_FROM_MINUTES
   return {
     minutes: handsMinutes(techniqueToday(id, input), { express, long }),
-    ...(dwell ? { dwellMost: restOf(dwell, express, short) } : {}),
+    ...(dwell ? { dwellMost: restOf(dwell, { express, short }) } : {}),
     ...(passes ? { passes: passes.usual } : {}),
   }
 }

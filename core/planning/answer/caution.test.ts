@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { INTENTIONS } from '../../catalogue/rules/intentions'
 import { TECHNIQUES, type TechniqueId } from '../../catalogue/techniques/techniques'
 import { REGION_IDS } from '../../face/zones'
-import { caution, inputOfPerson, person } from '../../testing/randomPeople'
+import { caution, inputOfPerson, isCaution, person } from '../../testing/randomPeople'
 import { isWork, stressesOf, type Stress } from '../../testing/stresses'
 import { propose, type Proposal } from './propose'
 
@@ -24,9 +24,10 @@ describe('caution only takes away', () => {
     fc.assert(
       fc.property(person, fc.array(caution, { minLength: 1, maxLength: 3 }), (who, all) => {
         // A spot is what a visit for breakouts is for: there it asks for work, and for less of it.
-        const cautions = who.aims.includes('breakouts')
-          ? all.filter(({ name }) => !name.startsWith('spots'))
-          : all
+        const spotsAsk = who.aims.includes('breakouts')
+        const cautions = all.filter(
+          (one) => isCaution(who, one) && !(spotsAsk && one.name.startsWith('spots')),
+        )
         const careful = cautions.reduce((own, { of }) => of(own), who)
         const [less, more] = [inputOfPerson(who), inputOfPerson(careful)]
         const [free, held] = [propose(less), propose(more)]
