@@ -74,7 +74,9 @@ function add(copy, { how, file, after, text }) {
 }
 
 async function step(copy, what, args) {
-  const { code, output } = await run(process.execPath, args, { cwd: copy })
+  // The laws are drawn at full length once, where nothing is added.
+  const { OAK_FULL: _full, ...env } = process.env
+  const { code, output } = await run(process.execPath, args, { cwd: copy, env })
   if (code !== 0) throw new Trouble(`${what}:\n${output.slice(-4000)}`)
 }
 
