@@ -75,7 +75,8 @@ function add(copy, { how, file, after, text }) {
 
 async function step(copy, what, args) {
   // The laws are drawn at full length once, where nothing is added.
-  const { OAK_FULL: _full, ...env } = process.env
+  const env = { ...process.env }
+  delete env.OAK_FULL
   const { code, output } = await run(process.execPath, args, { cwd: copy, env })
   if (code !== 0) throw new Trouble(`${what}:\n${output.slice(-4000)}`)
 }
