@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto'
-import { and, asc, desc, eq, getTableColumns, isNotNull, isNull, sql } from 'drizzle-orm'
+import { and, asc, desc, eq, isNotNull, isNull } from 'drizzle-orm'
 import type { z } from 'zod'
 import type { answeredPost, toldPost } from '#contracts/home'
 import type { AfterAnswer } from '#contracts/replies/clientFile'
@@ -20,6 +20,7 @@ import { thePractice } from '../practice'
 import { MOMENT } from '../visits/moment'
 import type { Staff } from '../session/session'
 import { forecastKept } from './forecastKept'
+import { SAID } from './said'
 
 /** The questions that a visit asks its client, each on its day. @param day ISO day of the visit */
 export async function askAfter(
@@ -34,10 +35,6 @@ export async function askAfter(
   const rows = days.map((later) => ({ id: randomUUID(), visitId, dueOn: addDays(day, later) }))
   await tx.insert(checkIns).values(rows)
 }
-
-const { jpeg: _jpeg, ...SAID_COLUMNS } = getTableColumns(checkIns)
-/** A question with its answer, and whether a picture came along: its bytes are fetched by themselves. */
-export const SAID = { ...SAID_COLUMNS, picture: sql<boolean>`${checkIns.jpeg} is not null` }
 
 /** Each question of a visit, with what became of it. */
 export async function checkInsOf(visitId: string): Promise<CheckIn[]> {

@@ -7,7 +7,7 @@ import { QUESTION_DAYS } from '#core/catalogue/rules/messages'
 import { addDays } from '#core/screening/asking/days'
 import { checkIns, clients, messages, visits } from '#db/schema'
 import { inCare } from '../access'
-import { SAID } from '../after/checkIns'
+import { SAID } from '../after/said'
 import { database } from '../database'
 import type { Staff } from '../session/session'
 
