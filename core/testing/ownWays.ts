@@ -5,6 +5,7 @@ import { NEAREST, ownTrouble } from '../catalogue/techniques/ownTrouble'
 import { ALSO_FAMILIES } from '../catalogue/techniques/ownWay'
 import { TECHNIQUES, type OwnWay, type TechniqueId } from '../catalogue/techniques/techniques'
 import { REGION_IDS } from '../face/zones'
+import type { PlanInput } from '../planning/input'
 
 /** Ways and kinds of device that a house might make up; nothing here is a fact of the trade. */
 const half = (most: number) => fc.integer({ min: 1, max: most * 2 }).map((ticks) => ticks / 2)
@@ -60,3 +61,10 @@ export const keptWay = (from: TechniqueId): fc.Arbitrary<OwnWay> =>
       }
     })
     .filter((way) => ownTrouble(way).length === 0)
+
+/** A house that also has a device of each kind of its own. */
+export const withWay = (input: PlanInput, own: OwnWay): PlanInput => ({
+  ...input,
+  ways: [own],
+  devices: [...input.devices, ...(own.device ? [own.device.id] : [])],
+})

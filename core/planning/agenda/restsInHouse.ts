@@ -53,6 +53,10 @@ function widest(
   }
 }
 
+/** The short end of a rest on skin that is not tender: no less than its label asks. */
+export const shortEnd = ({ earliest, sensitive }: DwellWindow): number =>
+  Math.max(earliest, sensitive.latest)
+
 /**
  * Minutes kept for what a worker lays: as long as it may rest, with its taking off; the least of it for
  * care and in an express visit, the short end where it stands in for another.
@@ -65,7 +69,6 @@ export function restReserved(
 ): number {
   const dwell = restsInHouse(id, input)
   if (!dwell) return 0
-  const short = Math.max(dwell.earliest, dwell.sensitive.latest)
-  const rests = least ? dwell.earliest : standIn ? short : dwell.latest
+  const rests = least ? dwell.earliest : standIn ? shortEnd(dwell) : dwell.latest
   return rests + removalMinutes(id, regions)
 }

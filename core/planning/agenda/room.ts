@@ -7,7 +7,7 @@ import { HEATED, loadOn } from '../../load/loads'
 import { toleranceOf } from '../../load/tolerance'
 import type { PlanInput } from '../input'
 import { poursOf, weakestActive } from './milder'
-import { restsInHouse } from './restsInHouse'
+import { restsInHouse, shortEnd } from './restsInHouse'
 import { reachOf } from './reach'
 import { handsMinutes, type Work } from './work'
 
@@ -76,12 +76,13 @@ export function leastOf(id: TechniqueId, input: PlanInput): Taken {
  * skin alone: on any other it would not have worked.
  */
 export function restOf(
-  { earliest, latest, sensitive }: DwellWindow,
+  window: DwellWindow,
   { express, short, tender = false }: { express: boolean; short: boolean; tender?: boolean },
 ) {
+  const { earliest, latest, sensitive } = window
   if (tender) return express ? Math.min(earliest, sensitive.latest) : sensitive.latest
   if (express) return earliest
-  return short ? Math.max(earliest, sensitive.latest) : latest
+  return short ? shortEnd(window) : latest
 }
 
 /**

@@ -1,10 +1,9 @@
 import fc from 'fast-check'
 import { expect, it, vi } from 'vitest'
 import { LICENCE_IDS } from '../../catalogue/kinds'
-import type { OwnWay, TechniqueId } from '../../catalogue/techniques/techniques'
-import { keptWay } from '../../testing/ownWays'
+import type { TechniqueId } from '../../catalogue/techniques/techniques'
+import { keptWay, withWay } from '../../testing/ownWays'
 import { inputOfPerson, person } from '../../testing/randomPeople'
-import type { PlanInput } from '../input'
 import { propose } from './propose'
 
 /*
@@ -16,11 +15,6 @@ const OFTEN: readonly TechniqueId[] = [
   ...(['freshMask', 'highFrequency', 'steam', 'spatula', 'grain'] as const),
 ]
 const twice = fc.constantFrom(...OFTEN).chain((id) => fc.tuple(keptWay(id), keptWay(id)))
-const withWay = (input: PlanInput, own: OwnWay): PlanInput => ({
-  ...input,
-  ways: [own],
-  devices: [...input.devices, ...(own.device ? [own.device.id] : [])],
-})
 
 it('a plan is the same after the technique was planned plainly, and in a way that was changed since', async () => {
   await fc.assert(

@@ -7,7 +7,7 @@ import { TECHNIQUES, type OwnWay, type TechniqueId } from '../../catalogue/techn
 import { screen } from '../../screening/verdict/verdict'
 import { allNo, planInput } from '../../testing/fixtures'
 import { atLeastLooked } from '../../testing/looked'
-import { keptWay } from '../../testing/ownWays'
+import { keptWay, withWay } from '../../testing/ownWays'
 import { inputOfPerson, person } from '../../testing/randomPeople'
 import { checkPlan } from '../checks/check'
 import type { PlanInput } from '../input'
@@ -33,12 +33,6 @@ const metBy = person.chain((who) => {
     fc.constant(who),
     fc.constantFrom(...(own.length > 0 ? own : OFTEN)).chain(keptWay),
   )
-})
-/** A house that also has a device of each kind of its own. */
-const withWay = (input: PlanInput, own: OwnWay): PlanInput => ({
-  ...input,
-  ways: [own],
-  devices: [...input.devices, ...(own.device ? [own.device.id] : [])],
 })
 const plain = (steps: readonly PlanStep[]): PlanStep[] =>
   steps.map(({ own: _own, ...step }) => step)

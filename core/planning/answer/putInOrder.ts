@@ -136,8 +136,9 @@ function blocksOf(steps: readonly PlanStep[], apart: ReadonlySet<string>): PlanS
     const { dwell, removes } = techniqueOf(step)
     const mixed = open.some(({ technique }) => isMadeReady(technique))
     if ((resting > 0 || mixed) && !besideRest(step)) {
+      const next = steps[i + 1]
       warming.push(step)
-      if (warms(step, steps[i + 1])) continue
+      if (next && !besideRest(next) && warms(step, next)) continue
       out.push(warming)
       warming = []
       continue
@@ -152,8 +153,8 @@ function blocksOf(steps: readonly PlanStep[], apart: ReadonlySet<string>): PlanS
   return open.length > 0 ? [...out, open] : out
 }
 
-const warms = ({ technique }: Pick<PlanStep, 'technique'>, next: PlanStep | undefined): boolean =>
-  next !== undefined && techniqueOf(next).warmedBy === technique
+const warms = ({ technique }: Pick<PlanStep, 'technique'>, next: PlanStep): boolean =>
+  techniqueOf(next).warmedBy === technique
 
 /**
  * Whether a step goes with the next one: a towel before what it softens for, and what floats before
