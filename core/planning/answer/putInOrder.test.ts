@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { SCHOOL_IDS } from '../../catalogue/schools/schools'
 import type { PlanStep } from '../../catalogue/techniques/step'
 import { TECHNIQUES } from '../../catalogue/techniques/techniques'
-import { planInput } from '../../testing/fixtures'
+import { planInput, readAll, RESILIENT } from '../../testing/fixtures'
 import { checkPlan } from '../checks/check'
 import { propose } from './propose'
 import { isLink } from '../steps/link'
@@ -69,6 +69,41 @@ describe('the nearest lawful order', () => {
       { numRuns: process.env.OAK_FULL ? 400 : 50, seed: 11 },
     )
     expect(offered).toBeGreaterThanOrEqual(atLeastLooked(21))
+  })
+  it.each([
+    {
+      name: 'crystals and what cleanses them off',
+      own: planInput({ readings: readAll(RESILIENT), named: ['crystals'], slotMinutes: 90 }),
+      pair: ['crystals', 'secondCleanse'],
+    },
+    {
+      name: 'needling and the disinfecting before it',
+      own: planInput({
+        school: 'brightLamp',
+        aims: ['firmness'],
+        protocol: [
+          { technique: 'needling', minutes: 10 },
+          { technique: 'redLamp', minutes: 10 },
+        ],
+      }),
+      pair: ['disinfect', 'needling'],
+    },
+  ])('brings together again, whichever strayed: $name', ({ own, pair }) => {
+    const { steps } = propose(own)
+    const places = pair.map((id) => steps.findIndex(({ technique }) => technique === id))
+    expect(Math.min(...places)).toBeGreaterThan(0)
+    for (const place of places)
+      for (let to = 0; to < steps.length; to++) {
+        const [stray] = steps.slice(place)
+        const wrong = steps.toSpliced(place, 1).toSpliced(to, 0, ...(stray ? [stray] : []))
+        const offer = putInOrder(own, wrong)
+        const left = offer && checkPlan(own, taken(wrong, offer)).findings
+        const against = left?.filter(({ strength }) => strength !== 'advise') ?? []
+        expect(
+          against.map(({ rule }) => rule),
+          `${stray?.technique} to ${to}`,
+        ).toEqual([])
+      }
   })
   it('keeps what rests together with its removal', () => {
     const mask = sound.find((step) => TECHNIQUES[step.technique].stage === 'mask')

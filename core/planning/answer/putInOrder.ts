@@ -1,14 +1,11 @@
-import { MADE_READY } from '../../catalogue/techniques/roles'
 import { stageRank } from '../../catalogue/techniques/stages'
 import type { PlanStep } from '../../catalogue/techniques/step'
-import { techniqueOf } from '../../catalogue/techniques/ownWay'
-import { TECHNIQUES, type TechniqueId } from '../../catalogue/techniques/techniques'
-import { hasPlace } from '../../catalogue/techniques/traits'
 import { checkPlan, type Check } from '../checks/check'
 import type { PlanInput } from '../input'
 import { applyEdits, type Edit } from '../steps/edit'
 import { isLink } from '../steps/link'
 import { connected } from './connected'
+import { blocksOf, rankOf, warmedAgain, wholeAgain } from './orderBlocks'
 
 /** Findings that a change of order alone can mend. */
 const OUT_OF_ORDER: readonly string[] = [
@@ -26,6 +23,8 @@ const OUT_OF_ORDER: readonly string[] = [
   'thin-to-thick',
   'vitamin-c-first',
   'goes-after',
+  'straight-after',
+  'straight-before',
   'surface',
 ]
 
@@ -60,9 +59,13 @@ export function putInOrder(
     const ordered = connected(input, plan)
     return { ordered, then: checkPlan(input, ordered), moved: movedBetween(own, ordered) }
   }
+  const { shelf } = input
+  const whole = wholeAgain(own, shelf)
   const usual = bestOf(
-    [own, warmedAgain(own)].flatMap((plan) =>
-      [new Set<string>(), wrong, each].map((apart) => offer(inTurn(blocksOf(plan, apart)).flat())),
+    [whole, warmedAgain(whole)].flatMap((plan) =>
+      [new Set<string>(), wrong, each].map((apart) =>
+        offer(inTurn(blocksOf(plan, apart, shelf)).flat()),
+      ),
     ),
   )
   const best =
@@ -101,82 +104,6 @@ function beside({ ordered, moved }: Offer): PlanStep[][] {
 }
 
 const amiss = (rule: string): boolean => OUT_OF_ORDER.includes(rule)
-
-/** Each warming that has lost what it warms for put straight before that again. */
-function warmedAgain(steps: readonly PlanStep[]): PlanStep[] {
-  let out = [...steps]
-  for (const step of steps) {
-    const { warmedBy } = techniqueOf(step)
-    const warming = out.find(({ technique }) => technique === warmedBy)
-    if (!warming) continue
-    out = out.filter((own) => own !== warming)
-    out.splice(out.indexOf(step), 0, warming)
-  }
-  return out
-}
-
-/** Belongs to what rests while it rests: fills the hands, lies beside it, is mixed for it, takes it off. */
-const besideRest = ({ technique }: PlanStep): boolean => {
-  const { besideResting, dwell, removes } = TECHNIQUES[technique]
-  return Boolean(besideResting ?? dwell ?? removes) || isMadeReady(technique)
-}
-const isMadeReady = (id: TechniqueId): boolean => MADE_READY.includes(id)
-
-/**
- * Steps that stay together: what rests, with all that is done until it is off again, and what stands
- * straight before another. What was dropped into a rest where it has no business is on its own.
- * @param apart keys of steps that go with no other
- */
-function blocksOf(steps: readonly PlanStep[], apart: ReadonlySet<string>): PlanStep[][] {
-  const out: PlanStep[][] = []
-  let open: PlanStep[] = []
-  let warming: PlanStep[] = []
-  let resting = 0
-  for (const [i, step] of steps.entries()) {
-    const { dwell, removes } = techniqueOf(step)
-    const mixed = open.some(({ technique }) => isMadeReady(technique))
-    if ((resting > 0 || mixed) && !besideRest(step)) {
-      const next = steps[i + 1]
-      warming.push(step)
-      if (next && !besideRest(next) && warms(step, next)) continue
-      out.push(warming)
-      warming = []
-      continue
-    }
-    open.push(step)
-    if (dwell) resting++
-    else if (removes) resting = Math.max(0, resting - 1)
-    if (resting > 0 || isMadeReady(step.technique) || goesAhead(step, steps[i + 1], apart)) continue
-    out.push(open)
-    open = []
-  }
-  return open.length > 0 ? [...out, open] : out
-}
-
-const warms = ({ technique }: Pick<PlanStep, 'technique'>, next: PlanStep): boolean =>
-  techniqueOf(next).warmedBy === technique
-
-/**
- * Whether a step goes with the next one: a towel before what it softens for, and what floats before
- * whatever comes no earlier in a visit than it may itself.
- */
-function goesAhead(
-  { key, technique }: PlanStep,
-  next: PlanStep | undefined,
-  apart: ReadonlySet<string>,
-): boolean {
-  if (!next) return false
-  if (warms({ technique }, next)) return true
-  const floats = !hasPlace(technique) && TECHNIQUES[technique].part !== 'follows'
-  return floats && !apart.has(key) && stageRank(next.technique) >= stageRank(technique)
-}
-
-/** The place of a block in the usual order: that of the first of it that has one. */
-function rankOf(block: readonly PlanStep[]): number {
-  const warming = (step: PlanStep) => block.some((other) => warms(step, other))
-  const placed = block.find((step) => hasPlace(step.technique) && !warming(step)) ?? block[0]
-  return placed ? stageRank(placed.technique) : 0
-}
 
 /**
  * Blocks in the order of a visit. The longest run that is in order already stays as it is; each of
