@@ -1,5 +1,6 @@
 import { stageRank } from '../../catalogue/techniques/stages'
 import type { PlanStep } from '../../catalogue/techniques/step'
+import { hasPlace } from '../../catalogue/techniques/traits'
 import { checkPlan, type Check } from '../checks/check'
 import type { PlanInput } from '../input'
 import { applyEdits, type Edit } from '../steps/edit'
@@ -41,8 +42,9 @@ const disordered = ({ findings }: Pick<Check, 'findings'>): number =>
   findings.filter((finding) => amiss(finding.rule)).length
 
 /**
- * The nearest lawful order of a plan that is out of order: as few of its steps as can be change
- * their place, what connects them is put in anew, and nothing else changes.
+ * The nearest lawful order of a plan that is out of order: no more time goes into connecting than has
+ * to, as few of its steps as can be change
+ * their place, and nothing else changes.
  * @returns undefined where the order stands, or where no other order of these steps is better
  */
 export function putInOrder(
@@ -68,8 +70,8 @@ export function putInOrder(
       ),
     ),
   )
-  const best =
-    usual && usual.then.findings.length > 0 ? bestOf([usual, ...beside(usual).map(offer)]) : usual
+  const settled = usual?.then.findings.length === 0 && linking(usual.ordered) <= linking(steps)
+  const best = usual && (settled ? usual : bestOf([usual, ...beside(usual, wrong).map(offer)]))
   if (!best || disordered(best.then) >= before || stops(best.then) > stops(check)) return undefined
   return { moved: best.moved, edits: editsTo(steps, best.ordered) }
 }
@@ -85,18 +87,28 @@ const bestOf = (offers: readonly Offer[]): Offer | undefined =>
       stops(one.then) - stops(other.then) ||
       disordered(one.then) - disordered(other.then) ||
       one.then.findings.length - other.then.findings.length ||
+      linking(one.ordered) - linking(other.ordered) ||
       one.moved.length - other.moved.length,
   )[0]
 
-/** Where the usual order leaves a choice: each step that was moved among others of its own stage. */
-function beside({ ordered, moved }: Offer): PlanStep[][] {
+/** Minutes that go into connecting the steps: an order that rinses off what it has just laid takes more. */
+const linking = (steps: readonly PlanStep[]): number =>
+  steps.reduce((sum, step) => sum + (isLink(step) ? step.minutes : 0), 0)
+
+/**
+ * Where the usual order leaves a choice: each step that was moved, or was found out of order, among others
+ * of its own stage and among those that have no place of their own; one without a place anywhere.
+ */
+function beside({ ordered, moved }: Offer, wrong: ReadonlySet<string>): PlanStep[][] {
   const own = ordered.filter((step) => !isLink(step))
   return own
-    .filter(({ key }) => moved.includes(key))
+    .filter(({ key }) => moved.includes(key) || wrong.has(key))
     .flatMap((step) => {
       const rest = own.filter((other) => other !== step)
+      const free = ({ technique }: PlanStep) =>
+        stageRank(technique) === stageRank(step.technique) || !hasPlace(technique)
       return rest.flatMap((other, at) =>
-        stageRank(other.technique) === stageRank(step.technique)
+        free(other) || !hasPlace(step.technique)
           ? [rest.toSpliced(at, 0, step), rest.toSpliced(at + 1, 0, step)]
           : [],
       )
