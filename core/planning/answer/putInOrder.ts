@@ -43,8 +43,7 @@ const disordered = ({ findings }: Pick<Check, 'findings'>): number =>
 
 /**
  * The nearest lawful order of a plan that is out of order: no more time goes into connecting than has
- * to, as few of its steps as can be change
- * their place, and nothing else changes.
+ * to, as few of its steps as can be change their place, and nothing else changes.
  * @returns undefined where the order stands, or where no other order of these steps is better
  */
 export function putInOrder(
