@@ -8,57 +8,22 @@ import { plannedGrade } from '#core/skin/profile'
 import { forbidden } from './bars'
 import { chainComplaints } from './chains'
 import { deedsOf, handDeeds, TAKES_OFF, WORK, type Deed } from './deeds'
+import { layerComplaints, wastedComplaints } from './layers'
+import {
+  CLEANSES,
+  EYES_OFF,
+  LAMP,
+  LAYS_MASK,
+  MASSAGES,
+  SURFACE,
+  WEIGHT,
+  does,
+  isOneOf,
+  stays,
+  type Step,
+} from './named'
 import { takenOffAtHome, type Moment } from './replay'
 import type { Complaint, Steps, Visit } from './visit'
-
-type Step = Steps[number]
-const isOneOf =
-  (...ids: readonly TechniqueId[]) =>
-  ({ technique }: Step) =>
-    ids.includes(technique)
-const does =
-  (...deeds: readonly Deed[]) =>
-  ({ technique }: Step) =>
-    handDeeds(technique).some((deed) => deeds.includes(deed))
-
-const EYES_OFF = isOneOf('eyesOff', 'eyesByCleanser', 'lashRoots', 'dampPads')
-const SURFACE = isOneOf('milk', 'micellar', 'wipes')
-const CLEANSES = isOneOf('secondCleanse', 'oilCleanse', 'creamCleanse', 'sonicBrush')
-const LAYS_MASK = isOneOf(
-  'clay',
-  'hydratingMask',
-  'creamMask',
-  'sheetMask',
-  'freshMask',
-  'hardeningMask',
-  'eyeMask',
-)
-const MASSAGES = isOneOf(
-  'massage',
-  'toningMassage',
-  'stones',
-  'stonesOnOil',
-  'ridge',
-  'drainDown',
-  'ballTool',
-  'microcurrent',
-  'microcurrentGel',
-)
-const LAMP = isOneOf('blueLamp', 'redLamp')
-
-/** Leave-on layers by their weight, the thinnest first. */
-const WEIGHT: Partial<Record<TechniqueId, number>> = {
-  serum: 2,
-  ampoule: 2,
-  needling: 2,
-  eyeProduct: 3,
-  moisturiser: 5,
-  facialOil: 6,
-  sleepMask: 6,
-  stonesOnOil: 1,
-  microcurrentGel: 1,
-  sunProtection: 7,
-}
 
 /** What every visit has, whoever the client is. */
 const FLOOR: readonly (readonly [readonly TechniqueId[], string])[] = [
@@ -73,10 +38,6 @@ const FLOOR: readonly (readonly [readonly TechniqueId[], string])[] = [
 /** All that is done to a face besides cleansing it, and what stays on it. */
 const isWork = (step: Step): boolean =>
   does(...WORK)(step) || LAYS_MASK(step) || WEIGHT[step.technique] !== undefined
-
-/** Stays on as a layer; what the needle, a stone or current was done with is a part of that work. */
-const stays = (step: Step): boolean =>
-  WEIGHT[step.technique] !== undefined && !does('needles', 'presses', 'current')(step)
 
 /** What stands before what, where both are there. */
 const BEFORE: readonly (readonly [(step: Step) => boolean, (step: Step) => boolean, string])[] = [
@@ -128,6 +89,7 @@ export function orderComplaints(
     ...chainComplaints(visit, steps),
     ...endComplaints(visit, steps),
     ...layerComplaints(steps),
+    ...wastedComplaints(steps),
     ...offNothing(steps, moments),
   ]
 }
@@ -260,26 +222,6 @@ function endComplaints(visit: Visit, steps: Steps): Complaint[] {
 const bareIn = (visit: Visit, steps: Steps): boolean => {
   const worn = new Set(steps.filter(isOneOf('sunProtection')).flatMap(({ regions }) => regions))
   return GROUPS.faceNeckDecollete.some((region) => !worn.has(region) && mayTouch(visit, region))
-}
-
-/** Thinnest first, on each zone; what cleanses or masks begins anew. */
-function layerComplaints(steps: Steps): Complaint[] {
-  const heaviest = new Map<string, number>()
-  return steps.flatMap((step): Complaint[] => {
-    const weight = WEIGHT[step.technique]
-    if (weight === undefined) {
-      const { film } = TECHNIQUES[step.technique].leaves
-      if (film !== undefined && film !== 'leaveOn')
-        for (const region of step.regions) heaviest.set(region, 0)
-      return []
-    }
-    const under = Math.max(0, ...step.regions.map((region) => heaviest.get(region) ?? 0))
-    for (const region of step.regions)
-      heaviest.set(region, Math.max(weight, heaviest.get(region) ?? 0))
-    return weight < under
-      ? [{ key: step.key, says: `${TECHNIQUES[step.technique].name} over a heavier layer` }]
-      : []
-  })
 }
 
 /** What takes off needs something that lies there. */

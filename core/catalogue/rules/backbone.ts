@@ -22,7 +22,7 @@ const workAfter = (stage: StageId): readonly TechniqueId[] =>
       isMain(id) && !groups.includes('body') && stageRank(id) > STAGE_IDS.indexOf(stage),
   )
 /** What stays on the skin when the visit ends; what the work itself leaves lies under it. */
-const LAYERS = techniquesWhere(
+export const LAYERS = techniquesWhere(
   ({ leaves, stage }) => leaves.layer !== undefined && !WORKING_STAGES.includes(stage),
 )
 /** What belongs to a stage by itself, and not only straight after another step of it. */

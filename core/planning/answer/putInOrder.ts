@@ -22,6 +22,7 @@ const OUT_OF_ORDER: readonly string[] = [
   'exfoliate-before',
   'cool-to-end',
   'thin-to-thick',
+  'washed-off',
   'vitamin-c-first',
   'goes-after',
   'straight-after',

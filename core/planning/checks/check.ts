@@ -12,7 +12,13 @@ import { deviceFindings } from './devices'
 import type { Checking, PlanFinding, Rules } from './finding'
 import { floorFindings } from './floor'
 import { loadFindings } from './load'
-import { exfoliationFindings, finishFindings, layerFindings, warmthFindings } from './order'
+import {
+  exfoliationFindings,
+  finishFindings,
+  layerFindings,
+  warmthFindings,
+  washedOffFindings,
+} from './order'
 import { pairFindings, permitFindings } from './permits'
 import { sumFindings } from './sums'
 import { calmFindings, productFindings } from './products'
@@ -77,6 +83,7 @@ export function checkPlan(
     ...exfoliationFindings(checking),
     ...warmthFindings(checking),
     ...layerFindings(checking),
+    ...washedOffFindings(checking),
     ...finishFindings(checking),
   ]
   return { trace: walked, tolerances, findings }

@@ -1,4 +1,4 @@
-import { LAST_ON_SKIN, NOT_UNDER_IT } from '../../catalogue/rules/backbone'
+import { LAST_ON_SKIN, LAYERS, NOT_UNDER_IT } from '../../catalogue/rules/backbone'
 import { GIVING, MANY_LAYERS } from '../../catalogue/rules/restraint'
 import { ingredientsIn } from '../../catalogue/products/ingredients'
 import type { LayerBase } from '../../catalogue/home/homeSteps'
@@ -174,6 +174,37 @@ function rollingUp(
   return finding(rules, 'silicone-under', undefined, {
     key: under.step.key,
     mends: other ? [take(under.step, other)] : [],
+  })
+}
+
+/** What is to stay on is not rinsed, wiped or cleansed off again before anything was done over it. */
+export function washedOffFindings({ steps, rules }: Checking): PlanFinding[] {
+  const wipes = (own: PlanStep) => techniqueOf(own).leaves.film === 'none'
+  return steps.flatMap((step, i) => {
+    if (!LAYERS.includes(step.technique)) return []
+    const later = steps.slice(i + 1).filter((own) => meet(own, step))
+    const next = later.find(
+      (own) => wipes(own) || (isMain(own.technique) && !LAYERS.includes(own.technique)),
+    )
+    const last = later.findLast(wipes)
+    if (!next || !last || !wipes(next)) return []
+    const after = steps[steps.indexOf(last) + 1]
+    return finding(
+      rules,
+      'washed-off',
+      `${techniqueOf(step).name}: ${techniqueOf(next).name.toLowerCase()} takes it off again`,
+      {
+        key: step.key,
+        mends: [
+          {
+            label: `Move after ${techniqueOf(last).name.toLowerCase()}`,
+            minutes: 0,
+            edits: [{ do: 'move', key: step.key, before: after?.key ?? null }],
+          },
+          remove(step),
+        ],
+      },
+    )
   })
 }
 

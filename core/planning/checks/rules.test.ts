@@ -60,6 +60,7 @@ const BROKEN: Record<string, () => [PlanInput, readonly PlanStep[]]> = {
   'eyes-first': () => [input, moved('eyesOff', 'secondReading')],
   'read-bare': () => [input, moved('secondReading', 'milk')],
   'read-before-work': () => [input, moved('secondReading', 'close')],
+  'washed-off': () => [input, before('tone', step('moisturiser', { key: 'early' }))],
   'lamp-before-layers': () => [input, before('close', step('blueLamp'))],
   'sun-last': () => [input, before('close', step('mist'))],
   'lamp-after-massage': () => {
