@@ -21,16 +21,18 @@ const project = (name: string, include: string[], more: object = {}) => ({
  */
 const pure = { isolate: false, execArgv: ['--interrupt-budget=600000'] }
 
+/** The laws over thousands of random people take their time. */
+const LAW_MS = process.env.OAK_FULL ? 3_600_000 : 120_000
+
 export default defineConfig({
   test: {
     passWithNoTests: false,
     projects: [
       project('core', ['core/**/*.test.ts', 'contracts/**/*.test.ts'], {
         ...pure,
-        // The laws over thousands of random people take their time.
-        testTimeout: process.env.OAK_FULL ? 3_600_000 : 120_000,
+        testTimeout: LAW_MS,
       }),
-      project('reference', ['tests/reference/**/*.test.ts'], { ...pure, testTimeout: 120_000 }),
+      project('reference', ['tests/reference/**/*.test.ts'], { ...pure, testTimeout: LAW_MS }),
       project('solver', ['tests/solver/**/*.test.ts'], { ...pure, testTimeout: 3_600_000 }),
       project('api', ['tests/api/**/*.test.ts'], {
         ...pure,
