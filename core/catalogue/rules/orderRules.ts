@@ -78,11 +78,7 @@ const ROWS = [
   rule('no-need', 'advise', 'Work goes where its reason is; the rest is left alone.'),
   rule('cool-to-end', 'adapt', 'Warm for opening work, cool to end.'),
   rule('thin-to-thick', 'adapt', 'Layers go on thinnest first.'),
-  rule(
-    'washed-off',
-    'adapt',
-    'What stays on is laid when no more water comes: not rinsed off again.',
-  ),
+  rule('washed-off', 'adapt', 'What stays on the skin goes on when the washing is over.'),
   rule('silicone-under', 'adapt', 'Nothing wet sinks through a layer of silicone: it rolls up.'),
   rule(
     'one-exfoliation',

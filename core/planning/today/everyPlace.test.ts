@@ -89,7 +89,7 @@ function withAndWithout(row: Contraindication, region: RegionId) {
     whysWithout: whysIn(inputFor(row, region, rows)),
   }
 }
-/** What is answered once for all regions where no zone is asked after is not reckoned for each. */
+/** Made once for each key, and given again. */
 function perKey<Key, Value>(make: (key: Key) => Value): (key: Key) => Value {
   const made = new Map<Key, Value>()
   return (key) => {
@@ -103,6 +103,7 @@ describe('each row, each technique, each region', () => {
     let looked = 0
     let stopped = 0
     for (const row of CONTRAINDICATIONS.filter((own) => own.families.length > 0)) {
+      // Where no zone is asked after, one visit answers for all regions.
       const asksZones = FINDINGS[row.finding].asks.includes('zones')
       const visitFor = perKey((region: RegionId) => withAndWithout(row, region))
       for (const region of REGION_IDS) {
